@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts;
+
+/**
+ * What can be done: the fields that each act needs, and the minutes of labour it costs.
+ *
+ * Labour minutes are common practice, no source; they order acts, they do not price them.
+ */
+final class Catalogue
+{
+    /** @var array<string, array{fields: array<string, string>, minutes: float}> */
+    public const ACTS = [
+        'look' => ['fields' => ['part' => 'string'], 'minutes' => 0.5],
+        'door' => ['fields' => ['to' => 'open|shut'], 'minutes' => 0.5],
+        'hold' => ['fields' => ['to' => 'held|released'], 'minutes' => 0.2],
+        'set' => ['fields' => ['part' => 'string', 'lever' => 'string', 'to' => 'any'], 'minutes' => 0.5],
+        'dial' => ['fields' => ['mode' => 'vac|vdc|ohm'], 'minutes' => 0.0],
+        'leads' => ['fields' => ['red' => 'place', 'black' => 'place'], 'minutes' => 0.3],
+        'read' => ['fields' => [], 'minutes' => 0.1],
+        'meant' => ['fields' => ['meaning' => 'good|bad|unsure'], 'minutes' => 0.0],
+        'suspect' => ['fields' => ['fault' => 'string', 'mark' => 'star|out|open'], 'minutes' => 0.0],
+        'lift' => ['fields' => ['end' => 'string'], 'minutes' => 1.0],
+        'land' => ['fields' => ['end' => 'string'], 'minutes' => 1.0],
+        'reset' => ['fields' => ['part' => 'string'], 'minutes' => 0.5],
+        'mend' => ['fields' => ['part' => 'string', 'how' => 'replace|clean|clear|set'], 'minutes' => 20.0],
+        'wait' => ['fields' => [], 'minutes' => 0.0],
+        'name' => ['fields' => ['fault' => 'string'], 'minutes' => 0.0],
+        'hand_back' => ['fields' => [], 'minutes' => 2.0],
+    ];
+
+    /**
+     * An act from its JSON, checked.
+     *
+     * @param array<string, mixed> $json
+     * @param string $pointer of it in the document
+     *
+     * @throws ActError
+     */
+    public static function act(array $json, string $pointer = ''): Act
+    {
+        $name = $json['act'] ?? null;
+        if (! is_string($name) || ! isset(self::ACTS[$name])) {
+            throw new ActError("$pointer/act", 'There is no such act; known are '.implode(', ', array_keys(self::ACTS)).'.');
+        }
+        $at = $json['at_s'] ?? null;
+        if (! is_int($at) && ! is_float($at) || $at < 0 || $at > 1e7 || ! is_finite((float) $at)) {
+            throw new ActError("$pointer/at_s", 'Must be seconds since the arrival, from 0 to 10,000,000.');
+        }
+        $with = [];
+        foreach (self::ACTS[$name]['fields'] as $field => $type) {
+            $value = $json[$field] ?? null;
+            $fine = match ($type) {
+                'string' => is_string($value) && $value !== '',
+                'place' => is_string($value) || $value === null,
+                'any' => is_string($value) || is_int($value) || is_float($value),
+                default => in_array($value, explode('|', $type), true),
+            };
+            if (! $fine) {
+                throw new ActError("$pointer/$field", match ($type) {
+                    'string' => "\"$name\" needs a $field.",
+                    'place' => "The $field lead goes on a place, or on none (null).",
+                    'any' => "\"$name\" needs to know what to set it to.",
+                    default => "Must be one of ".str_replace('|', ', ', $type).'.',
+                });
+            }
+            $with[$field] = $value;
+        }
+        $unknown = array_diff(array_keys($json), array_keys($with), ['at_s', 'act', 'id']);
+        if ($unknown !== []) {
+            throw new ActError("$pointer/".reset($unknown), "\"$name\" takes no such thing.");
+        }
+
+        return new Act((int) round($at * 1000), $name, $with);
+    }
+}

@@ -1,0 +1,204 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Appliance;
+
+use OddSpark\Circuit\Topology;
+use OddSpark\Trade\Conductor;
+
+/** From a model to its plan: names become numbers, links become ids, wires and cables become primitives. */
+final class Compiler
+{
+    /** Keys of a primitive's spec that name another primitive, of the same part unless linked. */
+    private const REFERENCES = ['follows', 'of', 'lever', 'lit_by', 'mode', 'set', 'fan'];
+
+    /** @var array<string, string> union-find over places */
+    private array $root = [];
+
+    /** @var array<string, array{type: string, spec: array<string, mixed>, scope: string, local: list<string>}> */
+    private array $primitives = [];
+
+    private function __construct(private readonly Model $model) {}
+
+    public static function compile(Model $model): Plan
+    {
+        return (new self($model))->plan();
+    }
+
+    private function plan(): Plan
+    {
+        $d = $this->model->document;
+        $percepts = [];
+        foreach ($d['parts'] as $part) {
+            $this->part($part, $d['kinds'][$part['kind']]);
+            foreach ($d['kinds'][$part['kind']]['percepts'] ?? [] as $name => $percept) {
+                $percepts["{$part['id']}.$name"] = ['of' => "{$part['id']}.{$percept['of']}", 'part' => $part['id'], 'label' => $part['label']] + $percept;
+            }
+        }
+        foreach ($d['percepts'] ?? [] as $name => $percept) {
+            $percepts[$name] = $percept + ['part' => null, 'label' => $percept['thing']];
+        }
+        foreach ($d['joined'] ?? [] as $group) {
+            $this->join($group);
+        }
+        foreach ($d['process'] as $id => $element) {
+            $this->primitives[$id] = ['type' => $element['type'], 'spec' => $element, 'scope' => '', 'local' => []];
+        }
+        foreach ($d['wires'] as $wire) {
+            $this->wire($wire);
+        }
+        foreach ($d['cables'] ?? [] as $cable) {
+            $this->cable($cable);
+        }
+
+        return $this->number($percepts);
+    }
+
+    /**
+     * @param array<string, mixed> $part
+     * @param array<string, mixed> $kind
+     */
+    private function part(array $part, array $kind): void
+    {
+        $id = $part['id'];
+        $local = [...array_keys($kind['terminals']), ...($kind['inside'] ?? [])];
+        foreach ($local as $name) {
+            $this->root["$id.$name"] ??= "$id.$name";
+        }
+        foreach ($kind['joined'] ?? [] as $group) {
+            $this->join(array_map(fn (string $t) => "$id.$t", $group));
+        }
+        foreach ($kind['primitives'] as $name => $spec) {
+            foreach ($spec as $key => $value) {
+                if (! is_string($value)) {
+                    continue;
+                }
+                if (str_starts_with($value, '@')) {
+                    $spec[$key] = $part['links'][substr($value, 1)]
+                        ?? throw new DocumentError("/parts/$id/links", "\"$id\" must say what its \"".substr($value, 1).'" is.');
+                } elseif (in_array($key, self::REFERENCES, true) && isset($kind['primitives'][$value])) {
+                    $spec[$key] = "$id.$value";
+                }
+            }
+            foreach ($part['params'][$name] ?? [] as $key => $value) {
+                $spec[$key] = $value;
+            }
+            $this->primitives["$id.$name"] = ['type' => $spec['type'], 'spec' => $spec, 'scope' => $id, 'local' => array_map('strval', $local)];
+        }
+    }
+
+    /** @param array<string, mixed> $wire */
+    private function wire(array $wire): void
+    {
+        $id = $wire['id'];
+        $this->root["$id.a"] = "$id.a";
+        $this->root["$id.b"] = "$id.b";
+        $spec = ['type' => 'wire', 'from' => $wire['from'], 'to' => $wire['to'], 'ohm' => max(0.002, Conductor::ohms($wire['awg'], $wire['feet']))];
+        if (isset($wire['near'])) {
+            $spec['rubs'] = $wire['near'];
+        }
+        $this->primitives["$id.body"] = ['type' => 'wire', 'spec' => $spec, 'scope' => $id, 'local' => ['a', 'b']];
+    }
+
+    /**
+     * Each conductor of a cable couples with the next; that is where ghost volts come from.
+     *
+     * @param array<string, mixed> $cable
+     */
+    private function cable(array $cable): void
+    {
+        $conductors = array_values(array_filter($this->model->document['wires'], fn ($w) => ($w['cable'] ?? null) === $cable['id']));
+        for ($i = 1; $i < count($conductors); $i++) {
+            $this->primitives["{$cable['id']}.cable$i"] = [
+                'type' => 'capacitor',
+                'spec' => [
+                    'type' => 'capacitor',
+                    'between' => [$conductors[$i - 1]['id'].'.b', $conductors[$i]['id'].'.b'],
+                    'microfarad' => $cable['pf_per_ft'] * $cable['feet'] * 1e-6,
+                    'leak_ohm' => $cable['leak_megohm'] * 1e6,
+                ],
+                'scope' => '',
+                'local' => [],
+            ];
+        }
+    }
+
+    /** @param array<string, array<string, mixed>> $percepts */
+    private function number(array $percepts): Plan
+    {
+        $nodes = [];
+        $places = [];
+        foreach (array_keys($this->root) as $place) {
+            $nodes[$this->find($place)] ??= count($nodes) + 1;
+            $places[$place] = $nodes[$this->find($place)];
+        }
+        $branches = $windings = $flames = $entries = [];
+        foreach ($this->primitives as $id => ['type' => $type, 'spec' => $spec, 'scope' => $scope, 'local' => $local]) {
+            $node = fn (string $name): int => match (true) {
+                $name === 'EARTH' => 0,
+                isset($places["$scope.$name"]) => $places["$scope.$name"],
+                isset($places[$name]) => $places[$name],
+                default => throw new DocumentError('', "\"$id\" is fitted to \"$name\", which is no place."),
+            };
+            $named = [];
+            foreach ($local as $name) {
+                $named[$name] = $node($name);
+            }
+            foreach ($spec as $role => $value) {
+                if (is_string($value) && (isset($places["$scope.$value"]) || isset($places[$value]))) {
+                    $named[$role] = $node($value);
+                }
+            }
+            if (isset($spec['between'])) {
+                $named['a'] = $node($spec['between'][0]);
+                $named['b'] = $node($spec['between'][1]);
+            }
+            $joins = Primitives::TYPES[$type]::joins($spec);
+            $entry = ['type' => $type, 'spec' => $spec, 'nodes' => $named, 'branches' => [], 'windings' => [], 'flames' => []];
+            foreach ($joins['branches'] ?? [] as $pair) {
+                $entry['branches'][] = count($branches);
+                $branches[] = array_map($node, $pair);
+            }
+            foreach ($joins['windings'] ?? [] as $four) {
+                $entry['windings'][] = count($windings);
+                $windings[] = array_map($node, $four);
+            }
+            foreach ($joins['flames'] ?? [] as $pair) {
+                $entry['flames'][] = count($flames);
+                $flames[] = array_map($node, $pair);
+            }
+            $entries[$id] = $entry;
+        }
+
+        return new Plan(
+            $this->model,
+            $this->model->hash(),
+            (float) $this->model->document['supply']['hertz'],
+            count($branches),
+            $places,
+            $entries,
+            get_object_vars(Topology::of(count($nodes) + 1, $branches)),
+            $windings,
+            $flames,
+            $percepts,
+        );
+    }
+
+    /** @param list<string> $places */
+    private function join(array $places): void
+    {
+        foreach (array_slice($places, 1) as $place) {
+            $this->root[$this->find($place)] = $this->find($places[0]);
+        }
+    }
+
+    private function find(string $place): string
+    {
+        while ($this->root[$place] !== $place) {
+            $place = $this->root[$place];
+        }
+
+        return $place;
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Appliance;
+
+/**
+ * Reads documents, and nothing else does: shipped models by name, any by path, kinds and tables.
+ *
+ * Order of checks: size and depth, JSON, schema, then meaning; each error is a pointer and a sentence.
+ */
+final class Library
+{
+    public const MAX_BYTES = 4_000_000;
+
+    private const MAX_DEPTH = 32;
+
+    public function __construct(private readonly string $root = __DIR__.'/../..') {}
+
+    /** @return list<string> names of the shipped models */
+    public function names(): array
+    {
+        return array_map(fn (string $f) => basename($f, '.json'), glob("$this->root/models/*.json") ?: []);
+    }
+
+    /** @throws DocumentError */
+    public function model(string $nameOrPath): Model
+    {
+        $path = in_array($nameOrPath, $this->names(), true) ? "$this->root/models/$nameOrPath.json" : $nameOrPath;
+        if (! is_file($path)) {
+            throw new DocumentError('', "There is no model \"$nameOrPath\": neither a shipped one (".implode(', ', $this->names()).') nor a file.');
+        }
+
+        return $this->resolve($this->read($path));
+    }
+
+    /**
+     * A model from its document: checked, with its kinds and tables put in.
+     *
+     * @param array<string, mixed> $document
+     *
+     * @throws DocumentError
+     */
+    public function resolve(array $document): Model
+    {
+        Schema::check('model', $document);
+        $document['kinds'] ??= [];
+        foreach ($document['parts'] as $i => $part) {
+            $kind = $part['kind'];
+            if (isset($document['kinds'][$kind])) {
+                continue;
+            }
+            if (! is_file("$this->root/kinds/$kind.json")) {
+                throw new DocumentError("/parts/$i/kind", "There is no kind of part called \"$kind\".");
+            }
+            $document['kinds'][$kind] = $this->kind($kind);
+        }
+        ksort($document['kinds']);
+        Meaning::check($document);
+
+        return new Model($document);
+    }
+
+    /**
+     * The JSON of a file or of a text, bounded.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws DocumentError
+     */
+    public function read(string $path): array
+    {
+        $size = filesize($path);
+        if ($size === false || $size > self::MAX_BYTES) {
+            throw new DocumentError('', sprintf('"%s" is larger than %d bytes, the most a document may have.', $path, self::MAX_BYTES));
+        }
+
+        return self::parse((string) file_get_contents($path), basename($path));
+    }
+
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws DocumentError
+     */
+    public static function parse(string $json, string $name = 'The document'): array
+    {
+        if (strlen($json) > self::MAX_BYTES) {
+            throw new DocumentError('', sprintf('%s is larger than %d bytes, the most a document may have.', $name, self::MAX_BYTES));
+        }
+        try {
+            $value = json_decode($json, true, self::MAX_DEPTH, JSON_THROW_ON_ERROR);
+        } catch (\JsonException $e) {
+            throw new DocumentError('', "$name is not JSON: {$e->getMessage()}.");
+        }
+        if (! is_array($value) || array_is_list($value)) {
+            throw new DocumentError('', "$name must be a JSON object.");
+        }
+
+        return $value;
+    }
+
+    /** @return array<string, mixed> */
+    private function kind(string $name): array
+    {
+        $kind = $this->read("$this->root/kinds/$name.json");
+        foreach ($kind['primitives'] as $id => $primitive) {
+            if (is_string($primitive['table'] ?? null)) {
+                $kind['primitives'][$id]['table'] = $this->read("$this->root/kinds/sequences/{$primitive['table']}.json");
+            }
+        }
+
+        return $kind;
+    }
+}

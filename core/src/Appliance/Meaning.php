@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Appliance;
+
+use OddSpark\Trade\Conductor;
+
+/** What a schema cannot say of a model: that the things it names are there. */
+final class Meaning
+{
+    /**
+     * @param array<string, mixed> $d a resolved model document
+     *
+     * @throws DocumentError
+     */
+    public static function check(array $d): void
+    {
+        $parts = [];
+        foreach ($d['parts'] as $i => $part) {
+            if (isset($parts[$part['id']])) {
+                throw new DocumentError("/parts/$i/id", "Two parts are called \"{$part['id']}\".");
+            }
+            $parts[$part['id']] = $d['kinds'][$part['kind']];
+            foreach ($parts[$part['id']]['primitives'] as $name => $primitive) {
+                if (! isset(Primitives::TYPES[$primitive['type']])) {
+                    throw new DocumentError("/kinds/{$part['kind']}/primitives/$name/type", "There is no primitive called \"{$primitive['type']}\".");
+                }
+            }
+        }
+        foreach ($d['process'] as $id => $element) {
+            if (! isset(Primitives::TYPES[$element['type']])) {
+                throw new DocumentError("/process/$id/type", "There is no process called \"{$element['type']}\".");
+            }
+        }
+        $place = function (string $pointer, string $at) use ($parts): void {
+            [$part, $terminal] = explode('.', $at, 2) + [1 => ''];
+            if (! isset($parts[$part])) {
+                throw new DocumentError($pointer, "There is no part called \"$part\".");
+            }
+            if (! isset($parts[$part]['terminals'][$terminal])) {
+                throw new DocumentError($pointer, "\"$part\" has no terminal \"$terminal\"; it has ".implode(', ', array_keys($parts[$part]['terminals'])).'.');
+            }
+        };
+        $wires = [];
+        foreach ($d['wires'] as $i => $wire) {
+            $id = $wire['id'];
+            if (isset($wires[$id]) || isset($parts[$id])) {
+                throw new DocumentError("/wires/$i/id", "Something else is called \"$id\" already.");
+            }
+            $wires[$id] = true;
+            $place("/wires/$i/from", $wire['from']);
+            $place("/wires/$i/to", $wire['to']);
+            if (isset($wire['near'])) {
+                $place("/wires/$i/near", $wire['near']);
+            }
+            try {
+                Conductor::ohms($wire['awg'], 1);
+            } catch (\DomainException $e) {
+                throw new DocumentError("/wires/$i/awg", $e->getMessage());
+            }
+            foreach ($wire['modes'] ?? [] as $j => $mode) {
+                if (! isset($d['universe']['wire_modes'][$mode])) {
+                    throw new DocumentError("/wires/$i/modes/$j", "There is no wire fault called \"$mode\" under /universe/wire_modes.");
+                }
+            }
+        }
+        foreach ($d['joined'] ?? [] as $i => $group) {
+            foreach ($group as $j => $at) {
+                $place("/joined/$i/$j", $at);
+            }
+        }
+    }
+}

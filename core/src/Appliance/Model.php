@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Appliance;
+
+/**
+ * An appliance as plain data: the resolved document, kinds and tables included.
+ *
+ * Resolved means that nothing outside it is needed any more; it is what a job freezes, and what
+ * its hash is taken of.
+ */
+final readonly class Model
+{
+    /** @param array<string, mixed> $document */
+    public function __construct(public array $document) {}
+
+    public function name(): string
+    {
+        return $this->document['name'];
+    }
+
+    public function title(): string
+    {
+        return $this->document['title'];
+    }
+
+    /** SHA-256 of the resolved document, keys in their stable order. */
+    public function hash(): string
+    {
+        return hash('sha256', json_encode($this->document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION));
+    }
+
+    /** @return array<string, array<string, mixed>> by id */
+    public function parts(): array
+    {
+        return array_column($this->document['parts'], null, 'id');
+    }
+
+    /** @return array<string, array<string, mixed>> by id */
+    public function wires(): array
+    {
+        return array_column($this->document['wires'], null, 'id');
+    }
+
+    /** @return array<string, mixed>|null the kind of a part, null when there is no such part */
+    public function kindOf(string $part): ?array
+    {
+        $kind = $this->parts()[$part]['kind'] ?? null;
+
+        return $kind === null ? null : $this->document['kinds'][$kind];
+    }
+
+    /**
+     * What a person calls a place: "Limit a", "yellow wire at Limit b".
+     */
+    public function placeName(string $place): string
+    {
+        [$owner, $end] = explode('.', $place, 2) + [1 => ''];
+        $wire = $this->wires()[$owner] ?? null;
+        if ($wire !== null) {
+            return sprintf('%s wire end at %s', $wire['colour'], $this->placeName($wire[$end === 'a' ? 'from' : 'to']));
+        }
+        $label = $this->parts()[$owner]['label'] ?? $owner;
+
+        return $end === '' ? $label : "$label $end";
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Appliance;
+
+use OddSpark\Circuit\Network;
+use OddSpark\Circuit\Topology;
+
+/**
+ * A model made ready to run: nodes numbered, the elimination order found, every primitive's
+ * parameters and fittings in one list. Plain arrays, so that it can be kept between requests.
+ *
+ * @phpstan-type Entry array{type: string, spec: array<string, mixed>, nodes: array<string, int>, branches: list<int>, windings: list<int>, flames: list<int>}
+ */
+final class Plan
+{
+    private ?Network $network = null;
+
+    /**
+     * @param array<string, int> $places node of every place: terminals and wire ends
+     * @param array<string, array<string, mixed>> $primitives by id, in the order of the document
+     * @param array<string, mixed> $topology arguments of {@see Topology}
+     * @param list<array{int, int, int, int}> $windings
+     * @param list<array{int, int}> $flames
+     * @param array<string, array<string, mixed>> $percepts by channel: of, sense, from, thing, say
+     */
+    public function __construct(
+        public readonly Model $model,
+        public readonly string $hash,
+        public readonly float $hertz,
+        public readonly int $branches,
+        public readonly array $places,
+        public readonly array $primitives,
+        public readonly array $topology,
+        public readonly array $windings,
+        public readonly array $flames,
+        public readonly array $percepts,
+    ) {}
+
+    public function network(): Network
+    {
+        return $this->network ??= new Network(new Topology(...$this->topology), $this->hertz, $this->windings, $this->flames);
+    }
+
+    public function node(string $place): ?int
+    {
+        return $this->places[$place] ?? null;
+    }
+
+    /** @return array<string, mixed> for {@see fromArray}, without objects */
+    public function toArray(): array
+    {
+        return ['document' => $this->model->document] + array_diff_key(get_object_vars($this), ['model' => 1, 'network' => 1]);
+    }
+
+    /** @param array<string, mixed> $plan from {@see toArray} */
+    public static function fromArray(array $plan): self
+    {
+        $model = new Model($plan['document']);
+        unset($plan['document']);
+
+        return new self($model, ...$plan);
+    }
+}

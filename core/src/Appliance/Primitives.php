@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Appliance;
+
+use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Primitive as P;
+use OddSpark\Process;
+use OddSpark\Sequence\Control;
+
+/** The primitives that documents may name: the only list of them. */
+final class Primitives
+{
+    /** @var array<string, class-string<Primitive>> */
+    public const TYPES = [
+        'lever' => P\Lever::class,
+        'contact' => P\Contact::class,
+        'sensor' => P\Sensor::class,
+        'coil' => P\Coil::class,
+        'resistor' => P\Resistor::class,
+        'capacitor' => P\Capacitor::class,
+        'source' => P\Source::class,
+        'windings' => P\Windings::class,
+        'fuse' => P\Fuse::class,
+        'heater' => P\Heater::class,
+        'motor' => P\Motor::class,
+        'passage' => P\Passage::class,
+        'flame-path' => P\FlamePath::class,
+        'wire' => P\Wire::class,
+        'room-thermostat' => P\RoomThermostat::class,
+        'control' => Control::class,
+        'draught' => Process\Draught::class,
+        'burner' => Process\Burner::class,
+        'exchanger' => Process\Exchanger::class,
+        'follower' => Process\Follower::class,
+        'rollout' => Process\Rollout::class,
+        'room' => Process\Room::class,
+    ];
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Bench;
+
+/**
+ * What is found: the state after the household has lived with the fault, and what it says of it.
+ *
+ * @phpstan-type Person array{door: string, held: bool, red: ?string, black: ?string, mode: string}
+ */
+final readonly class Arrival
+{
+    /**
+     * @param array<string, mixed> $state of the {@see Bench}, ready for the first act
+     * @param list<array{id: string, text: string}> $complaint
+     */
+    public function __construct(public array $state, public array $complaint) {}
+}

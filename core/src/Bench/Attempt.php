@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Bench;
+
+use OddSpark\Acts\ActionLog;
+use OddSpark\Appliance\Plan;
+use OddSpark\Faults\Fault;
+use OddSpark\Run\Memory;
+
+/** A whole action log, run on an appliance with a fault: what it showed, and the state at the end. */
+final readonly class Attempt
+{
+    /** @param array<string, mixed> $state */
+    private function __construct(public Observations $observations, public Arrival $arrival, public array $state, public Bench $bench) {}
+
+    /** @param int|null $until tick after the arrival to go on to when the last act is done */
+    public static function run(Plan $plan, Fault $fault, ActionLog $log, string $visit, Memory $memory, ?int $until = null): self
+    {
+        $bench = new Bench($plan, $fault, $memory, $log->seed);
+        $arrival = $bench->arrive($visit);
+        $state = $arrival->state;
+        $bench->resume($state);
+        $entries = [];
+        foreach ($log->acts as $act) {
+            [$state, $outcome] = $bench->do($state, $act);
+            $entries[] = [$act, $outcome];
+        }
+        $end = max($until ?? 0, $state['tick'] - $state['zero']);
+        $state = $bench->advance($state, $end);
+
+        return new self(
+            new Observations($visit, $entries, $bench->record->until($end), $end, array_column($arrival->complaint, 'id')),
+            $arrival,
+            $state,
+            $bench,
+        );
+    }
+}

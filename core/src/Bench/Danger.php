@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Bench;
+
+/** What would hurt in life, said once and plainly where it is done. */
+final class Danger
+{
+    public const TEXT = [
+        'ohms-on-live' => 'Ohms on a live circuit: the figure means nothing, and in life the meter or the hand pays for it. Power off first.',
+        'live-work' => 'Hands on a conductor with line voltage on it: in life that is a shock. Breaker or service switch off, and proved off.',
+        'rollout-reset' => 'A tripped rollout was reset: flame has been where it must not be. It is never just reset; find out why.',
+        'door-switch-held' => 'Handed back with the door switch held in: the furnace would run with its blower door off.',
+        'door-open' => 'Handed back with the door off.',
+        'gas-unlit' => 'Gas ran unlit again and again: three failed trials are enough; shut the gas and air it out.',
+        'power-off' => 'Handed back without power: nobody was told that the heat is off.',
+        'wire-lifted' => 'Handed back with a wire lifted.',
+    ];
+}

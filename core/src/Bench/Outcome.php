@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Bench;
+
+use OddSpark\Meter\Reading;
+
+/** What an act showed: a reading, something seen, or why it could not be done; and what danger it was. */
+final readonly class Outcome
+{
+    /**
+     * @param array<string, string> $seen thing => how it is
+     * @param float|null $exact what the circuit offered, without noise; null without a reading
+     * @param list<string> $dangers ids of {@see Danger}
+     */
+    public function __construct(
+        public array $seen = [],
+        public ?Reading $reading = null,
+        public ?float $exact = null,
+        public ?string $refused = null,
+        public array $dangers = [],
+    ) {}
+
+    public static function refuse(string $why): self
+    {
+        return new self(refused: $why);
+    }
+}

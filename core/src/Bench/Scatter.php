@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Bench;
+
+use OddSpark\Appliance\Plan;
+
+/** Good parts of one label are not all alike: their values scatter by a seed that no candidate knows. */
+final class Scatter
+{
+    private const SHARE = 0.02;
+
+    /** Parameters that scatter, by type of primitive. */
+    private const WHAT = [
+        'coil' => ['ohm'],
+        'heater' => ['cold_ohm', 'hot_ohm'],
+        'flame-path' => ['forward_ohm'],
+        'capacitor' => ['microfarad'],
+    ];
+
+    /**
+     * @param array<string, mixed> $set what a fault has changed, which is left as it is
+     * @return array<string, float>
+     */
+    public static function of(Plan $plan, int $seed, array $set): array
+    {
+        $scattered = [];
+        foreach ($plan->primitives as $id => $entry) {
+            foreach (self::WHAT[$entry['type']] ?? [] as $key) {
+                $path = "$id.$key";
+                if (! isset($set[$path])) {
+                    $u = crc32("$seed:$path") / 0xFFFFFFFF * 2 - 1;
+                    $scattered[$path] = $entry['spec'][$key] * (1 + self::SHARE * $u);
+                }
+            }
+        }
+
+        return $scattered;
+    }
+}

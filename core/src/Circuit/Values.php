@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Circuit;
+
+/**
+ * The values of a network in one state: what the switches, coils and heaters are just now.
+ *
+ * Flat arrays by branch, winding pair, flame and node, all in SI units. Parts write them; two
+ * states with the same {@see key} have the same solution.
+ */
+final class Values
+{
+    /** @var list<float> conductance of each branch at the supply frequency, S */
+    public array $re;
+
+    /** @var list<float> susceptance of each branch at the supply frequency, S */
+    public array $im;
+
+    /** @var list<float> conductance of each branch at DC, S */
+    public array $dc;
+
+    /** @var array<int, array{float, float, float}> by winding pair: admittance (re, im, S) and turns ratio p:s */
+    public array $windings = [];
+
+    /** @var array<int, array{float, float}> by flame: forward and reverse resistance, Ω; absent = no flame */
+    public array $flames = [];
+
+    /** @var array<int, array{float, float}> current into a node at the supply frequency, A rms */
+    public array $acSources = [];
+
+    /** @var array<int, float> direct current into a node, A */
+    public array $dcSources = [];
+
+    public function __construct(int $branches)
+    {
+        $this->re = $this->im = $this->dc = array_fill(0, $branches, 0.0);
+    }
+
+    /** A branch that is the same at any frequency. */
+    public function resistor(int $branch, float $siemens): void
+    {
+        $this->re[$branch] = $this->dc[$branch] = $siemens;
+        $this->im[$branch] = 0.0;
+    }
+
+    /** A branch of resistance and reactance in series, Ω; at DC the resistance alone. */
+    public function impedance(int $branch, float $ohm, float $reactance): void
+    {
+        $d = $ohm * $ohm + $reactance * $reactance;
+        $this->re[$branch] = $ohm / $d;
+        $this->im[$branch] = -$reactance / $d;
+        $this->dc[$branch] = 1.0 / $ohm;
+    }
+
+    /** A capacitance and what leaks through it: farad, siemens. */
+    public function capacitor(int $branch, float $susceptance, float $leak): void
+    {
+        $this->re[$branch] = $this->dc[$branch] = $leak;
+        $this->im[$branch] = $susceptance;
+    }
+
+    /** Names the state: equal for two states exactly when all values are equal. */
+    public function key(): string
+    {
+        return pack('d*', ...$this->re, ...$this->im, ...$this->dc)
+            .serialize([$this->windings, $this->flames, $this->acSources, $this->dcSources]);
+    }
+}

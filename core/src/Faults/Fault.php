@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Faults;
+
+/**
+ * One way in which one part can be bad: what it changes in the appliance, and nothing of what that causes.
+ */
+final readonly class Fault
+{
+    public const HEALTHY = 'healthy';
+
+    /**
+     * @param string $id PART:MODE or PART:MODE@DEGREE
+     * @param array<string, mixed> $set changed parameters: primitive id and path => value
+     * @param float $weight how likely in the field, against the others
+     * @param string $repair what puts it right: "set", "clean", "clear", "replace", "utility", or the spare
+     * @param string|null $seen what one sees on looking at the part; null when nothing
+     * @param bool $gradual it has come on over months, rather than at a moment
+     */
+    public function __construct(
+        public string $id,
+        public string $part,
+        public string $mode,
+        public ?string $degree,
+        public string $title,
+        public string $family,
+        public array $set,
+        public float $weight,
+        public string $repair,
+        public ?string $seen,
+        public bool $gradual = false,
+    ) {}
+
+    public static function none(): self
+    {
+        return new self(self::HEALTHY, '', '', null, 'nothing wrong', 'healthy', [], 0.5, '', null);
+    }
+}

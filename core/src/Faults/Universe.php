@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Faults;
+
+use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\Model;
+
+/** All the single faults that a model can have, the healthy appliance first. */
+final class Universe
+{
+    /** @param array<string, Fault> $faults by id */
+    private function __construct(public readonly array $faults) {}
+
+    public static function of(Model $model): self
+    {
+        $faults = [Fault::HEALTHY => Fault::none()];
+        $overrides = $model->document['weights'] ?? [];
+        $add = function (string $part, string $label, string $mode, array $m, string $family, string $prefix) use (&$faults, $overrides): void {
+            $degrees = $m['degrees'] ?? ['' => $m['set'] ?? []];
+            foreach ($degrees as $degree => $set) {
+                $degree = (string) $degree;
+                $id = "$part:$mode".($degree === '' ? '' : "@$degree");
+                $paths = [];
+                foreach ($set as $path => $value) {
+                    $paths["$prefix.$path"] = $value;
+                }
+                $title = "$label: {$m['title']}".($degree === '' ? '' : " ($degree".(isset($m['unit']) ? " {$m['unit']}" : '').')');
+                $weight = ($overrides[$id] ?? $overrides["$part:$mode"] ?? $m['weight']) / count($degrees);
+                $faults[$id] = new Fault($id, $part, $mode, $degree === '' ? null : $degree, $title, $family, $paths, $weight, $m['repair'], $m['seen'] ?? null, $m['gradual'] ?? false);
+            }
+        };
+        foreach ($model->document['parts'] as $part) {
+            $kind = $model->document['kinds'][$part['kind']];
+            foreach ($kind['modes'] as $mode => $m) {
+                $add($part['id'], $part['label'], (string) $mode, $m, $kind['family'], $part['id']);
+            }
+        }
+        foreach ($model->document['wires'] as $wire) {
+            foreach ($wire['modes'] ?? [] as $mode) {
+                $label = sprintf('%s wire %s to %s', ucfirst($wire['colour']), $model->placeName($wire['from']), $model->placeName($wire['to']));
+                $add($wire['id'], $label, $mode, $model->document['universe']['wire_modes'][$mode], 'wires', $wire['id']);
+            }
+        }
+
+        return new self($faults);
+    }
+
+    /** @throws DocumentError when there is no such fault */
+    public function get(string $id): Fault
+    {
+        return $this->faults[$id] ?? throw new DocumentError('', $this->unknown($id));
+    }
+
+    /**
+     * Several faults at once: what they change, together.
+     *
+     * @param list<string> $ids
+     *
+     * @throws DocumentError
+     */
+    public function compound(array $ids): Fault
+    {
+        $ids = array_values(array_diff($ids, [Fault::HEALTHY]));
+        if ($ids === []) {
+            return $this->faults[Fault::HEALTHY];
+        }
+        $all = array_map($this->get(...), $ids);
+        if (count($all) === 1) {
+            return $all[0];
+        }
+
+        return new Fault(
+            implode('+', $ids), $all[0]->part, $all[0]->mode, null,
+            implode(' and ', array_map(fn (Fault $f) => $f->title, $all)), 'compound',
+            array_merge(...array_map(fn (Fault $f) => $f->set, $all)),
+            array_product(array_map(fn (Fault $f) => $f->weight, $all)) / 100, $all[0]->repair, null,
+        );
+    }
+
+    private function unknown(string $id): string
+    {
+        [$part] = explode(':', $id);
+        $near = array_filter(array_keys($this->faults), fn (string $f) => str_starts_with($f, "$part:"));
+
+        return $near === []
+            ? "There is no fault \"$id\": no part or wire \"$part\" with modes of its own is in this model."
+            : "There is no fault \"$id\"; \"$part\" has ".implode(', ', $near).'.';
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Parts;
+
+use OddSpark\Circuit\Values;
+
+/**
+ * One thing inside a part that has a state: a contact, a coil, a sensor, a table.
+ *
+ * It holds only what does not change (parameters, its nodes and branches); its state is a slot, a
+ * plain array owned by the run. Kinds of parts are compositions of primitives, as data.
+ */
+abstract class Primitive
+{
+    public const NEVER = PHP_INT_MAX;
+
+    /** Whether it ever reacts: one that does not is left out of the loop. */
+    public const LIVE = true;
+
+    /** Parameters that change how it behaves, but nothing that it stamps for a given slot. */
+    public const MECHANICAL = [];
+
+    /**
+     * What it puts into the network: branches and windings by the names of its terminals.
+     *
+     * @param array<string, mixed> $spec as in the kind's document
+     * @return array{branches?: list<array{string, string}>, windings?: list<array{string, string, string, string}>, flames?: list<array{string, string}>}
+     */
+    public static function joins(array $spec): array
+    {
+        return [];
+    }
+
+    /** @return array<string, mixed> the slot before anything happened */
+    public function initial(): array
+    {
+        return [];
+    }
+
+    /**
+     * What of the slot its stamp depends on: two slots with the same answer stamp the same.
+     *
+     * @param array<string, mixed> $slot
+     */
+    public function electric(array $slot): string
+    {
+        return '';
+    }
+
+    /**
+     * Writes its admittances and sources for the state it is in.
+     *
+     * @param array<string, mixed> $slot
+     */
+    public function stamp(array $slot, Values $values): void {}
+
+    /**
+     * What it becomes, from the same solution and slots that all others see.
+     *
+     * @param array<string, mixed> $slot
+     * @return array<string, mixed>
+     */
+    public function react(array $slot, Surroundings $now): array
+    {
+        return $slot;
+    }
+
+    /**
+     * Tick at which it wants to be asked again although nothing else happens.
+     *
+     * @param array<string, mixed> $slot
+     */
+    public function next(array $slot, Surroundings $now): int
+    {
+        return self::NEVER;
+    }
+
+    /**
+     * What a person in front of it could see or hear of it, as a class of percept; '' for nothing.
+     *
+     * @param array<string, mixed> $slot
+     */
+    public function shows(array $slot): string
+    {
+        return '';
+    }
+}

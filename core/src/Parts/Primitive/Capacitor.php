@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Parts\Primitive;
+
+use OddSpark\Circuit\Values;
+use OddSpark\Parts\Fittings;
+use OddSpark\Parts\Primitive;
+
+/** A capacitance between two terminals, with what leaks through it. */
+final class Capacitor extends Primitive
+{
+    public const LIVE = false;
+
+    private readonly float $farad;
+
+    private readonly float $leak;
+
+    /** @param array<string, mixed> $p microfarad, leak_ohm */
+    public function __construct(array $p, private readonly Fittings $f)
+    {
+        $this->farad = $p['microfarad'] * 1e-6;
+        $this->leak = 1 / ($p['leak_ohm'] ?? 1e9);
+    }
+
+    public static function joins(array $spec): array
+    {
+        return ['branches' => [$spec['between']]];
+    }
+
+    public function stamp(array $slot, Values $values): void
+    {
+        $values->capacitor($this->f->branches[0], $this->f->omega * $this->farad, $this->leak);
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Parts\Primitive;
+
+use OddSpark\Circuit\Values;
+use OddSpark\Parts\Fittings;
+use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Surroundings;
+
+/**
+ * The flame between rod and burner: conducts better one way than the other while the burner is lit.
+ *
+ * What current flows is computed by the circuit ({@see \OddSpark\Circuit\Solution}); here is only
+ * how well it conducts. A film on the rod and distance from the flame add to the forward resistance;
+ * cracked porcelain puts a resistance to the bracket beside it.
+ */
+final class FlamePath extends Primitive
+{
+    /** @param array<string, mixed> $p burner: process id, forward_ohm, reverse_ohm, film_ohm, bracket_ohm */
+    public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    public static function joins(array $spec): array
+    {
+        return ['branches' => [[$spec['rod'], $spec['burner']], [$spec['rod'], $spec['burner']]], 'flames' => [[$spec['rod'], $spec['burner']]]];
+    }
+
+    public function electric(array $slot): string
+    {
+        return $slot['lit'] ? '1' : '0';
+    }
+
+    public function initial(): array
+    {
+        return ['lit' => false];
+    }
+
+    public function stamp(array $slot, Values $values): void
+    {
+        $forward = $this->p['forward_ohm'] + ($this->p['film_ohm'] ?? 0.0);
+        $values->re[$this->f->branches[0]] = $slot['lit'] ? 1 / (2 * $forward) : 0.0;
+        $values->resistor($this->f->branches[1], isset($this->p['bracket_ohm']) ? 1 / $this->p['bracket_ohm'] : 0.0);
+        if ($slot['lit']) {
+            $values->flames[$this->f->flames[0]] = [$forward, $this->p['reverse_ohm']];
+        } else {
+            unset($values->flames[$this->f->flames[0]]);
+        }
+    }
+
+    public function react(array $slot, Surroundings $now): array
+    {
+        return ['lit' => $now->follow($this->p['lit_by'], 'lit') === true];
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Parts\Primitive;
+
+use OddSpark\Circuit\Values;
+use OddSpark\Parts\Fittings;
+use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Surroundings;
+use OddSpark\Trade\Course;
+
+/**
+ * A heater whose resistance follows its heat, in bands, and which heats by the watts it gets.
+ * Slot: band, and course of its temperature, °F.
+ */
+final class Heater extends Primitive
+{
+    public const MECHANICAL = ['rise_f', 'tau_s', 'room_f', 'glows_at_f', 'rated_v'];
+
+    /** °F below an edge at which a band is left again. */
+    private const BACK = 90.0;
+
+    /** @var list<float> °F at which the next band begins; the last is the one at which it glows */
+    private readonly array $edges;
+
+    /** @param array<string, mixed> $p cold_ohm, hot_ohm, rise_f at rated watts, rated_v, tau_s, room_f, glows_at_f, open */
+    public function __construct(private readonly array $p, private readonly Fittings $f)
+    {
+        $this->edges = [600.0, 1100.0, (float) $p['glows_at_f']];
+    }
+
+    public static function joins(array $spec): array
+    {
+        return ['branches' => [$spec['between']]];
+    }
+
+    public function electric(array $slot): string
+    {
+        return (string) $slot['band'];
+    }
+
+    public function initial(): array
+    {
+        return ['band' => 0, 'course' => Course::still(0, $this->p['room_f']), 'target' => $this->p['room_f']];
+    }
+
+    public function stamp(array $slot, Values $values): void
+    {
+        $values->resistor($this->f->branches[0], $this->siemens($slot['band']));
+    }
+
+    public function react(array $slot, Surroundings $now): array
+    {
+        $v = $now->acVolts($this->f->nodes['a'], $this->f->nodes['b']);
+        $watts = $v * $v * $this->siemens($slot['band']);
+        $rated = $this->p['rated_v'] ** 2 / $this->p['hot_ohm'];
+        // most of it is radiated, so that the rise grows more slowly than the watts
+        $target = round($this->p['room_f'] + $this->p['rise_f'] * min(1.1, sqrt($watts / $rated)), 1);
+        if ($target !== $slot['target']) {
+            $slot['course'] = Course::towards($now->tick, Course::at($slot['course'], $now->tick), $target, $this->p['tau_s']);
+            $slot['target'] = $target;
+        }
+        $f = Course::at($slot['course'], $now->tick);
+        while (isset($this->edges[$slot['band']]) && $f >= $this->edges[$slot['band']] - 1e-3) {
+            $slot['band']++;
+        }
+        while ($slot['band'] > 0 && $f <= $this->edges[$slot['band'] - 1] - self::BACK + 1e-3) {
+            $slot['band']--;
+        }
+
+        return $slot;
+    }
+
+    public function next(array $slot, Surroundings $now): int
+    {
+        $levels = [$this->edges[$slot['band']] ?? null, isset($this->edges[$slot['band'] - 1]) ? $this->edges[$slot['band'] - 1] - self::BACK : null];
+        $next = self::NEVER;
+        foreach ($levels as $level) {
+            if ($level !== null) {
+                $next = min($next, Course::crossing($slot['course'], $level, $now->tick) ?? self::NEVER);
+            }
+        }
+
+        return $next;
+    }
+
+    public function shows(array $slot): string
+    {
+        return match (true) {
+            $slot['band'] >= 3 => 'bright',
+            $slot['band'] === 2 => 'dull',
+            default => '',
+        };
+    }
+
+    private function siemens(int $band): float
+    {
+        if ($this->p['open'] ?? false) {
+            return 0.0;
+        }
+        $share = $band / count($this->edges);
+
+        return 1 / ($this->p['cold_ohm'] * (1 - $share) + $this->p['hot_ohm'] * $share);
+    }
+}

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Parts\Primitive;
+
+use OddSpark\Circuit\Values;
+use OddSpark\Parts\Fittings;
+use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Surroundings;
+use OddSpark\Trade\Course;
+
+/**
+ * A single-phase motor: shaded pole, or with a start winding in series with a capacitor outside.
+ * Slot: band (stopped, slow, full), course of its speed (1 = rated), humming, tripped.
+ *
+ * Torque comes from the start winding's current (or, shaded pole, from volts alone); which band it
+ * runs in follows from that. Locked, it draws its locked-rotor impedance and hums until its
+ * overload opens.
+ */
+final class Motor extends Primitive
+{
+    public const MECHANICAL = ['seized', 'drag', 'run_v', 'tau_s', 'overload_s', 'overload_cools_s', 'slow_amps', 'full_amps'];
+
+    private const BANDS = ['stopped' => 0.0, 'slow' => 0.45, 'full' => 1.0];
+
+    /**
+     * @param array<string, mixed> $p run: [ohm, reactance] running, locked: [ohm, reactance], tap: [ohm, reactance]
+     *     of the low-speed tap, start_ohms: [ohm, reactance] of the start winding, slow_amps and full_amps through it,
+     *     run_v: volts to run at all, tau_s, overload_s, overload_cools_s, open, start_open, seized, drag: share of speed left
+     */
+    public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    public static function joins(array $spec): array
+    {
+        $branches = [[$spec['line'], $spec['common']]];
+        if (isset($spec['low_tap'])) {
+            $branches[] = [$spec['low_tap'], $spec['line']];
+            $branches[] = [$spec['line'], $spec['start']];
+        }
+
+        return ['branches' => $branches];
+    }
+
+    public function electric(array $slot): string
+    {
+        return $slot['tripped'] ? 't' : ($slot['band'] === 'stopped' ? 's' : 'r');
+    }
+
+    public function initial(): array
+    {
+        return ['band' => 'stopped', 'course' => Course::still(0, 0.0), 'target' => 0.0, 'hums' => false, 'tripped' => false, 'due' => null];
+    }
+
+    public function stamp(array $slot, Values $values): void
+    {
+        $p = $this->p;
+        $open = ($p['open'] ?? false) || $slot['tripped'];
+        $this->winding($values, 0, $open ? null : ($slot['band'] === 'stopped' ? $p['locked'] : $p['run']));
+        if (isset($p['tap'])) {
+            $this->winding($values, 1, $p['tap']);
+            $this->winding($values, 2, ($p['start_open'] ?? false) ? null : $p['start_ohms']);
+        }
+    }
+
+    public function react(array $slot, Surroundings $now): array
+    {
+        $p = $this->p;
+        $n = $this->f->nodes;
+        $volts = $now->acVolts($n['line'], $n['common']);
+        $powered = $volts > 10 && ! ($p['open'] ?? false) && ! $slot['tripped'];
+        $band = 'stopped';
+        if ($powered && ! ($p['seized'] ?? false) && $volts >= $p['run_v']) {
+            $band = isset($p['tap']) ? $this->bandByStart($now, $slot['band']) : 'full';
+        }
+        $speed = round(self::BANDS[$band] * ($p['drag'] ?? 1.0) * min(1.0, $volts / 112), 2);
+        if ($speed !== $slot['target']) {
+            $slot['course'] = Course::towards($now->tick, Course::at($slot['course'], $now->tick), $speed, $p['tau_s']);
+            $slot['target'] = $speed;
+        }
+        $slot['hums'] = $powered && $band === 'stopped';
+        $slot['band'] = $band;
+        if ($slot['tripped']) {
+            return $now->tick >= $slot['due'] ? ['tripped' => false, 'due' => null] + $slot : $slot;
+        }
+        if (! $slot['hums']) {
+            return ['due' => null] + $slot;
+        }
+        $slot['due'] ??= $now->tick + (int) (1000 * $p['overload_s']);
+        if ($now->tick >= $slot['due']) {
+            return ['tripped' => true, 'hums' => false, 'due' => $now->tick + (int) (1000 * $p['overload_cools_s'])] + $slot;
+        }
+
+        return $slot;
+    }
+
+    public function next(array $slot, Surroundings $now): int
+    {
+        return $slot['due'] ?? self::NEVER;
+    }
+
+    public function shows(array $slot): string
+    {
+        return match (true) {
+            $slot['hums'] => 'hums',
+            $slot['target'] == 0.0 => '',
+            $slot['target'] < 0.75 => 'slow',
+            default => 'runs',
+        };
+    }
+
+    private function bandByStart(Surroundings $now, string $was): string
+    {
+        if ($this->p['start_open'] ?? false) {
+            return 'stopped';
+        }
+        $n = $this->f->nodes;
+        $amps = $now->acVolts($n['line'], $n['start']) / hypot(...$this->p['start_ohms']);
+        $stays = $was === 'stopped' ? 1.0 : 0.9; // less is needed to keep it going
+
+        return match (true) {
+            $amps >= $this->p['full_amps'] * $stays => 'full',
+            $amps >= $this->p['slow_amps'] * $stays => 'slow',
+            default => 'stopped',
+        };
+    }
+
+    /** @param array{float, float}|null $z */
+    private function winding(Values $values, int $branch, ?array $z): void
+    {
+        if ($z === null) {
+            $values->resistor($this->f->branches[$branch], 0.0);
+        } else {
+            $values->impedance($this->f->branches[$branch], ...$z);
+        }
+    }
+}

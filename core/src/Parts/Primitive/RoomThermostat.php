@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Parts\Primitive;
+
+use OddSpark\Parts\Fittings;
+use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Surroundings;
+
+/** An electronic thermostat, fed from R and C: compares the room with its set point. Slot: lit, heat, fan, due. */
+final class RoomThermostat extends Primitive
+{
+    private const SPAN_F = 0.5;
+
+    /** Its electronics live on for a moment without volts, and take a moment to come up. */
+    private const HOLDS_UP = 1500;
+
+    private const BOOTS = 2000;
+
+    /** @param array<string, mixed> $p needs_v between a and b, room: process id, mode, set, fan: levers, shift_f: how far it reads wrong */
+    public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    public function initial(): array
+    {
+        return ['lit' => false, 'heat' => false, 'fan' => false, 'due' => null];
+    }
+
+    public function react(array $slot, Surroundings $now): array
+    {
+        $fed = ! ($this->p['blank'] ?? false) && $now->acVolts($this->f->nodes['a'], $this->f->nodes['b']) >= $this->p['needs_v'];
+        $due = $fed === $slot['lit'] ? null : $slot['due'] ?? $now->tick + ($fed ? self::BOOTS : self::HOLDS_UP);
+        $lit = $due !== null && $now->tick >= $due ? $fed : $slot['lit'];
+        $due = $lit === $fed ? null : $due;
+        $room = $now->value($this->p['room']) + ($this->p['shift_f'] ?? 0.0);
+        $set = (float) $now->follow($this->p['set'], 'at');
+        $heat = $lit && $now->follow($this->p['mode'], 'at') === 'heat'
+            && ($slot['heat'] ? $room < $set + self::SPAN_F - 1e-6 : $room <= $set - self::SPAN_F + 1e-6);
+
+        return ['lit' => $lit, 'heat' => $heat, 'fan' => $lit && $now->follow($this->p['fan'], 'at') === 'on', 'due' => $due];
+    }
+
+    public function next(array $slot, Surroundings $now): int
+    {
+        $set = (float) $now->follow($this->p['set'], 'at') - ($this->p['shift_f'] ?? 0.0);
+
+        return min($slot['due'] ?? self::NEVER, $now->crossing($this->p['room'], [$slot['heat'] ? $set + self::SPAN_F : $set - self::SPAN_F]));
+    }
+
+    public function shows(array $slot): string
+    {
+        return $slot['lit'] ? ($slot['heat'] ? 'heat on' : 'standing by') : 'blank';
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Parts\Primitive;
+
+use OddSpark\Parts\Fittings;
+use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Surroundings;
+
+/** Makes or breaks at a level of a process value, with a differential. Slot: made, and latched for a manual reset. */
+final class Sensor extends Primitive
+{
+    private readonly string $of;
+
+    private readonly float $opens;
+
+    private readonly float $closes;
+
+    private readonly bool $manual;
+
+    /**
+     * @param array<string, mixed> $p of: process id, opens_at and closes_at in its unit (opens above closes:
+     *     on rise; below: on fall), manual_reset: stays open until reset
+     */
+    public function __construct(array $p, Fittings $f)
+    {
+        $this->of = $p['of'];
+        $this->opens = $p['opens_at'];
+        $this->closes = $p['closes_at'];
+        $this->manual = $p['manual_reset'] ?? false;
+    }
+
+    public function initial(): array
+    {
+        return ['made' => $this->opens > $this->closes, 'latched' => false];
+    }
+
+    public function react(array $slot, Surroundings $now): array
+    {
+        $x = $now->value($this->of);
+        $onRise = $this->opens > $this->closes;
+        // a crossing is found to the tick, so the value may stand a hair short of the level
+        $slack = 1e-6 * (abs($x) + 1);
+        if ($slot['made']) {
+            if ($onRise ? $x >= $this->opens - $slack : $x <= $this->opens + $slack) {
+                return ['made' => false, 'latched' => $this->manual];
+            }
+        } elseif (! $slot['latched'] && ($onRise ? $x <= $this->closes + $slack : $x >= $this->closes - $slack)) {
+            return ['made' => true, 'latched' => false];
+        }
+
+        return $slot;
+    }
+
+    public function next(array $slot, Surroundings $now): int
+    {
+        return $now->crossing($this->of, [$slot['made'] ? $this->opens : $this->closes]);
+    }
+
+    public function shows(array $slot): string
+    {
+        return $slot['latched'] ? 'tripped' : '';
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Parts;
+
+use OddSpark\Circuit\Solution;
+use OddSpark\Trade\Course;
+
+/** What every primitive sees when it reacts: the moment, the slots of all, and one solution. */
+final class Surroundings
+{
+    /** @param array<string, array<string, mixed>> $slots by primitive id */
+    public function __construct(
+        public int $tick,
+        public array $slots,
+        public ?Solution $solution = null,
+    ) {}
+
+    /** A value within a slot, by a path such as "board.control.out.inducer"; null when it is not there. */
+    public function follow(string $id, string ...$keys): mixed
+    {
+        $at = $this->slots[$id] ?? null;
+        foreach ($keys as $key) {
+            $at = $at[$key] ?? null;
+        }
+
+        return $at;
+    }
+
+    /**
+     * The course of a quantity that settles.
+     *
+     * @return array{int, float, list<array{float, float}>}
+     */
+    public function course(string $id): array
+    {
+        return $this->slots[$id]['course'] ?? Course::still(0, 0.0);
+    }
+
+    /** The quantity's value now. */
+    public function value(string $id): float
+    {
+        return Course::at($this->course($id), $this->tick);
+    }
+
+    /**
+     * First tick after now at which any of the levels is crossed.
+     *
+     * @param list<float> $levels
+     */
+    public function crossing(string $id, array $levels): int
+    {
+        $course = $this->course($id);
+        $first = Primitive::NEVER;
+        foreach ($levels as $level) {
+            $first = min($first, Course::crossing($course, $level, $this->tick) ?? Primitive::NEVER);
+        }
+
+        return $first;
+    }
+
+    public function acVolts(int $a, int $b): float
+    {
+        return $this->solution?->acVolts($a, $b) ?? 0.0;
+    }
+
+    public function dcVolts(int $a, int $b): float
+    {
+        return $this->solution?->dcVolts($a, $b) ?? 0.0;
+    }
+}

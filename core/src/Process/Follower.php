@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Process;
+
+use OddSpark\Parts\Fittings;
+use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Surroundings;
+use OddSpark\Trade\Course;
+
+/** A place that is warmed by another and lags behind it: the limit's disc in the plenum, °F. Slot: course, leader. */
+final class Follower extends Primitive
+{
+    /** @param array<string, mixed> $p leader: process id, gain, around: value at which gain has no effect, tau_s, start */
+    public function __construct(private readonly array $p, Fittings $f) {}
+
+    public function initial(): array
+    {
+        return ['course' => Course::still(0, $this->p['start']), 'leader' => null];
+    }
+
+    public function react(array $slot, Surroundings $now): array
+    {
+        $leader = $now->course($this->p['leader']);
+        if ($leader === $slot['leader']) {
+            return $slot;
+        }
+        $gain = $this->p['gain'];
+
+        return [
+            'course' => Course::behind($now->tick, Course::at($slot['course'], $now->tick), $leader, $this->p['around'] * (1 - $gain), $gain, $this->p['tau_s']),
+            'leader' => $leader,
+        ];
+    }
+}

@@ -1,0 +1,207 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Run;
+
+use OddSpark\Appliance\Plan;
+use OddSpark\Appliance\Primitives;
+use OddSpark\Circuit\Solution;
+use OddSpark\Circuit\Values;
+use OddSpark\Parts\Fittings;
+use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Surroundings;
+
+/**
+ * An appliance that runs: a plan with what a fault has changed in it.
+ *
+ * Its state is a plain array, ['tick' => ms, 'slots' => by primitive id], owned by the caller.
+ * Within a tick: solve; every primitive reads the same solution and the same slots; all changes
+ * are applied together; again, until nothing changes. Between ticks nothing is stepped: the next
+ * tick is the earliest that any primitive asks for.
+ *
+ * @phpstan-type State array{tick: int, slots: array<string, array<string, mixed>>}
+ */
+final class Machine
+{
+    private const MICROSTEPS = 60;
+
+    /** @var array<string, Primitive> */
+    private array $primitives = [];
+
+    /** @var array<string, Primitive> those that react */
+    private array $live = [];
+
+    /** What the changed parameters are electrically. */
+    private string $key;
+
+    /** Primitives whose slot matters electrically. @var list<string> */
+    private array $electric = [];
+
+    private Values $values;
+
+    /** @var array{int, int, float}|null nodes and siemens of a meter on the circuit */
+    private ?array $load = null;
+
+    /**
+     * @param array<string, mixed> $set changed parameters: "part.primitive.path" => value
+     */
+    public function __construct(public readonly Plan $plan, array $set, private readonly Memory $memory)
+    {
+        $changed = [];
+        foreach ($set as $path => $value) {
+            [$id, $keys] = $this->split($path);
+            $changed[$id][$keys] = $value;
+        }
+        $key = [];
+        $omega = 2 * M_PI * $plan->hertz;
+        foreach ($plan->primitives as $id => $entry) {
+            $class = Primitives::TYPES[$entry['type']];
+            $spec = $entry['spec'];
+            foreach ($changed[$id] ?? [] as $keys => $value) {
+                $at = &$spec;
+                foreach (explode('.', $keys) as $k) {
+                    $at = &$at[$k];
+                }
+                $at = $value;
+                unset($at);
+                if ($entry['branches'] !== [] && ! in_array($keys, $class::MECHANICAL, true)) {
+                    $key[] = "$id.$keys=".json_encode($value);
+                }
+            }
+            $p = new $class($spec, new Fittings($entry['nodes'], $entry['branches'], $entry['windings'], $entry['flames'], $omega));
+            $this->primitives[$id] = $p;
+            if ($class::LIVE) {
+                $this->live[$id] = $p;
+            }
+            if ($entry['branches'] !== [] && $p->electric($p->initial()) !== '') {
+                $this->electric[] = $id;
+            }
+        }
+        $this->key = implode(';', $key).'|';
+        $this->values = new Values($plan->branches);
+    }
+
+    /** @return State at rest, nothing powered up yet: the first {@see settle} does that */
+    public function initial(): array
+    {
+        return ['tick' => 0, 'slots' => array_map(fn (Primitive $p) => $p->initial(), $this->primitives)];
+    }
+
+    /** Puts a load such as a meter between two nodes, or takes it off. */
+    public function load(?int $a, ?int $b, float $siemens): void
+    {
+        $this->load = $a === null || $b === null || $siemens == 0.0 || $a === $b ? null : [$a, $b, $siemens];
+    }
+
+    /**
+     * The circuit as it is in this state, with the load that is on it.
+     *
+     * @param State $state
+     */
+    public function solution(array $state): Solution
+    {
+        $key = $this->key;
+        $slots = $state['slots'];
+        foreach ($this->electric as $id) {
+            $key .= $this->primitives[$id]->electric($slots[$id]).',';
+        }
+        $base = $this->memory->get($key, function () use ($slots): Solution {
+            foreach ($this->primitives as $id => $p) {
+                $p->stamp($slots[$id], $this->values);
+            }
+
+            return Solution::of($this->plan->network(), clone $this->values);
+        });
+        if ($this->load === null) {
+            return $base;
+        }
+        [$a, $b, $g] = $this->load;
+
+        return $this->memory->get("$key#$a:$b:$g", fn () => $base->with($a, $b, $g));
+    }
+
+    /**
+     * Lets everything that follows at once from the state happen, at its tick.
+     *
+     * @param State $state
+     * @return State
+     *
+     * @throws RunError when it does not come to rest
+     */
+    public function settle(array $state): array
+    {
+        for ($step = 0; $step < self::MICROSTEPS; $step++) {
+            $now = new Surroundings($state['tick'], $state['slots'], $this->solution($state));
+            $next = [];
+            foreach ($this->live as $id => $p) {
+                $slot = $p->react($state['slots'][$id], $now);
+                if ($slot !== $state['slots'][$id]) {
+                    $next[$id] = $slot;
+                }
+            }
+            if ($next === []) {
+                return $state;
+            }
+            foreach ($next as $id => $slot) {
+                $state['slots'][$id] = $slot;
+            }
+        }
+        throw RunError::restless($state['tick'] / 1000, array_keys($next));
+    }
+
+    /**
+     * On to a tick; $seen is called with each settled state, the first and last included.
+     *
+     * @param State $state settled
+     * @param (callable(State): bool)|null $seen returns true to stop there
+     * @return State
+     */
+    public function advance(array $state, int $until, ?callable $seen = null): array
+    {
+        while ($state['tick'] < $until) {
+            $state['tick'] = min($until, $this->nextTick($state));
+            $state = $this->settle($state);
+            if ($seen !== null && $seen($state)) {
+                return $state;
+            }
+        }
+
+        return $state;
+    }
+
+    /** @param State $state */
+    public function nextTick(array $state): int
+    {
+        $now = new Surroundings($state['tick'], $state['slots']);
+        $next = Primitive::NEVER;
+        foreach ($this->live as $id => $p) {
+            $next = min($next, $p->next($state['slots'][$id], $now));
+        }
+
+        return max($state['tick'] + 1, $next);
+    }
+
+    /**
+     * What can be perceived of a primitive just now.
+     *
+     * @param State $state
+     */
+    public function shows(array $state, string $primitive): string
+    {
+        return $this->primitives[$primitive]->shows($state['slots'][$primitive]);
+    }
+
+    /** @return array{string, string} primitive id and the path within its parameters */
+    private function split(string $path): array
+    {
+        $words = explode('.', $path);
+        for ($n = count($words) - 1; $n > 0; $n--) {
+            $id = implode('.', array_slice($words, 0, $n));
+            if (isset($this->plan->primitives[$id])) {
+                return [$id, implode('.', array_slice($words, $n))];
+            }
+        }
+        throw new \OutOfBoundsException("No primitive is meant by \"$path\".");
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Run;
+
+/** The run cannot go on: the appliance does not come to rest, or is asked for what it has not. */
+final class RunError extends \DomainException
+{
+    /** @param list<string> $restless */
+    public static function restless(float $seconds, array $restless): self
+    {
+        return new self(sprintf('At %.3f s the appliance does not come to rest: %s keep changing at the same instant.', $seconds, implode(', ', $restless)));
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Senses;
+
+/**
+ * What was perceived over time, channel by channel: stretches of one value from a tick to a tick.
+ *
+ * A channel that cannot be perceived has no stretch, which is not the same as silence: silence that
+ * could have been broken is a stretch of ''.
+ */
+final class Record
+{
+    /** @var array<string, list<array{int, int, mixed}>> by channel: from, to, value */
+    public array $stretches = [];
+
+    /** @var array<string, array{int, mixed}> the stretch still going on */
+    private array $open = [];
+
+    /**
+     * What is perceived from this tick on.
+     *
+     * @param array<string, mixed> $values by channel; a channel that is missing is not perceived
+     */
+    public function see(int $tick, array $values): void
+    {
+        foreach ($this->open as $channel => [$from, $value]) {
+            if (! array_key_exists($channel, $values) || $values[$channel] !== $value) {
+                $this->close($channel, $tick);
+            }
+        }
+        foreach ($values as $channel => $value) {
+            $this->open[$channel] ??= [$tick, $value];
+        }
+    }
+
+    /** All stretches up to this tick, the one that is going on cut there. @return array<string, list<array{int, int, mixed}>> */
+    public function until(int $tick): array
+    {
+        $all = $this->stretches;
+        foreach ($this->open as $channel => [$from, $value]) {
+            $all[$channel][] = [$from, max($from, $tick), $value];
+        }
+
+        return $all;
+    }
+
+    private function close(string $channel, int $tick): void
+    {
+        [$from, $value] = $this->open[$channel];
+        unset($this->open[$channel]);
+        if ($tick > $from) { // what lasts no time at all is not perceived
+            $this->stretches[$channel][] = [$from, $tick, $value];
+        }
+    }
+}

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Suspects;
+
+use OddSpark\Meter\Meter;
+use OddSpark\Meter\Reading;
+
+/**
+ * Whether what was perceived could have come from what a candidate would have shown.
+ *
+ * Values are compared as classes, meter displays within the meter's tolerance, and moments within a
+ * person's: two seconds, or a tenth of the time since he last did something.
+ */
+final class Comparison
+{
+    private const LEAST_TICKS = 2000;
+
+    private const SHARE = 0.1;
+
+    /** @param list<int> $acts ticks of the acts, ascending */
+    public function __construct(private readonly array $acts) {}
+
+    /**
+     * @param array<string, list<array{int, int, mixed}>> $observed
+     * @param array<string, list<array{int, int, mixed}>> $expected
+     */
+    public function agrees(array $observed, array $expected): bool
+    {
+        return $this->agreesBy($observed, $expected, fn (string $channel) => str_starts_with($channel, 'meter ')
+            ? self::sameDisplay(...)
+            : fn (mixed $a, mixed $b) => $a === $b);
+    }
+
+    /**
+     * The same with another notion of what is alike.
+     *
+     * @param array<string, list<array{int, int, mixed}>> $observed
+     * @param array<string, list<array{int, int, mixed}>> $expected
+     * @param callable(string): (callable(mixed, mixed): bool) $alike by channel
+     */
+    public function agreesBy(array $observed, array $expected, callable $alike): bool
+    {
+        foreach ($observed + $expected as $channel => $_) {
+            $o = $observed[$channel] ?? [];
+            $e = $expected[$channel] ?? [];
+            $same = $alike((string) $channel);
+            if (! $this->covered($o, $e, $same) || ! $this->covered($e, $o, fn (mixed $a, mixed $b) => $same($b, $a))) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** A display against an exact value: a number, "open" or "live". @param array<string, mixed> $shown */
+    public static function sameDisplay(array $shown, float|int|string $exact): bool
+    {
+        return Meter::agrees(Reading::fromArray($shown), match ($exact) {
+            'live' => NAN,
+            'open' => INF,
+            default => (float) $exact,
+        });
+    }
+
+    /**
+     * Every stretch of the one has its like in the other: throughout its inside if it is long, and
+     * somewhere near if it is short.
+     *
+     * @param list<array{int, int, mixed}> $these
+     * @param list<array{int, int, mixed}> $those
+     * @param callable(mixed, mixed): bool $same
+     */
+    private function covered(array $these, array $those, callable $same): bool
+    {
+        foreach ($these as [$from, $to, $value]) {
+            $early = $this->tolerance($from);
+            $late = $this->tolerance($to);
+            if ($to - $from > $early + $late) {
+                foreach ($those as [$f, $t, $v]) {
+                    if ($t > $from + $early && $f < $to - $late && ! $same($value, $v) && ! $this->passing($f, $t, $these, $v, $same)) {
+                        return false;
+                    }
+                }
+                continue;
+            }
+            $found = false;
+            foreach ($those as [$f, $t, $v]) {
+                if ($t >= $from - $early && $f <= $to + $late && $same($value, $v)) {
+                    $found = true;
+                    break;
+                }
+            }
+            if (! $found && $those !== []) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * A short stretch of the other that has its like near by here: it is judged from its own side.
+     *
+     * @param list<array{int, int, mixed}> $these
+     * @param callable(mixed, mixed): bool $same
+     */
+    private function passing(int $from, int $to, array $these, mixed $value, callable $same): bool
+    {
+        $early = $this->tolerance($from);
+        $late = $this->tolerance($to);
+        if ($to - $from > $early + $late) {
+            return false;
+        }
+        foreach ($these as [$f, $t, $v]) {
+            if ($t >= $from - $early && $f <= $to + $late && $same($v, $value)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** How well a person knows a moment, ticks. */
+    public function tolerance(int $tick): float
+    {
+        $last = 0;
+        foreach ($this->acts as $act) {
+            if ($act > $tick) {
+                break;
+            }
+            $last = $act;
+        }
+
+        return max(self::LEAST_TICKS, self::SHARE * ($tick - $last));
+    }
+}

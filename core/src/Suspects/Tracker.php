@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Suspects;
+
+use OddSpark\Acts\Act;
+use OddSpark\Appliance\Plan;
+use OddSpark\Bench\Arrival;
+use OddSpark\Bench\Bench;
+use OddSpark\Bench\Observations;
+use OddSpark\Bench\Outcome;
+use OddSpark\Faults\Universe;
+use OddSpark\Meter\Meter;
+use OddSpark\Run\Memory;
+
+/**
+ * The suspects, entry by entry: every candidate is run with the same acts, and stays as long as all
+ * that was observed could have come from it.
+ *
+ * Candidates carry no noise and no scatter; the tolerance of the comparison allows for both.
+ */
+final class Tracker
+{
+    /** A complaint that the candidate would not have led to: hearsay, so it weighs and does not exclude. */
+    private const HEARSAY = 0.1;
+
+    private const NEARBY_STEP = 500;
+
+    /** @var array<string, array<string, mixed>> state of each candidate that is still in */
+    private array $states = [];
+
+    /** @var array<string, Bench> */
+    private array $benches = [];
+
+    /** @var array<string, float> */
+    private array $weights = [];
+
+    /** @param array<string, Arrival> $arrivals by fault id, when they were computed before; else they are now */
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly Universe $universe,
+        private readonly string $visit,
+        private readonly Memory $memory = new Memory(),
+        private array $arrivals = [],
+    ) {}
+
+    /**
+     * The state in which each candidate would be found, to be kept with the job.
+     *
+     * @return array<string, Arrival>
+     */
+    public function arrivals(): array
+    {
+        foreach ($this->universe->faults as $id => $fault) {
+            $this->arrivals[$id] ??= (new Bench($this->plan, $fault, $this->memory))->arrive($this->visit);
+        }
+
+        return $this->arrivals;
+    }
+
+    /**
+     * @param (callable(int, Suspects): void)|null $each called after each entry, -1 for the arrival
+     * @return list<Suspects> after the arrival, and after each entry
+     */
+    public function follow(Observations $seen, ?callable $each = null): array
+    {
+        $this->begin($seen);
+        $steps = [$this->suspects()];
+        $each === null || $each(-1, $steps[0]);
+        $acts = array_map(fn ($e) => $e[0]->tick, $seen->entries);
+        $comparison = new Comparison($acts);
+        foreach ($seen->entries as $i => [$act, $outcome]) {
+            // what was perceived up to the act, compared up to it; the last entry is followed by what was still played
+            $last = $i === count($seen->entries) - 1;
+            $tick = $act->tick;
+            foreach ($this->states as $id => $state) {
+                [$this->states[$id], $expected] = $this->benches[$id]->do($state, $act);
+                if (! self::outcomeAgrees($outcome, $expected) && ! $this->agreesNearby($id, $state, $act, $outcome, $comparison)) {
+                    unset($this->states[$id], $this->benches[$id]);
+
+                    continue;
+                }
+                $until = $tick;
+                if ($last && $seen->until > $tick) {
+                    $this->states[$id] = $this->benches[$id]->advance($this->states[$id], $seen->until);
+                    $until = $seen->until;
+                }
+                if (! $comparison->agrees(self::cut($seen->perceived, $until), $this->benches[$id]->record->until($until))) {
+                    unset($this->states[$id], $this->benches[$id]);
+                }
+            }
+            $steps[] = $now = $this->suspects();
+            $each === null || $each($i, $now);
+        }
+
+        return $steps;
+    }
+
+    /** Those still in, as they stand. */
+    public function suspects(): Suspects
+    {
+        return new Suspects(array_intersect_key($this->weights, $this->states));
+    }
+
+    /** @return array<string, array{Bench, array<string, mixed>}> bench and state of each that is still in */
+    public function candidates(): array
+    {
+        $all = [];
+        foreach ($this->states as $id => $state) {
+            $all[$id] = [$this->benches[$id], $state];
+        }
+
+        return $all;
+    }
+
+    private function begin(Observations $seen): void
+    {
+        $said = $seen->complaint;
+        sort($said);
+        foreach ($this->arrivals() as $id => $arrival) {
+            $fault = $this->universe->faults[$id];
+            $this->benches[$id] = new Bench($this->plan, $fault, $this->memory);
+            $this->states[$id] = $arrival->state;
+            $this->benches[$id]->resume($arrival->state);
+            $would = array_column($arrival->complaint, 'id');
+            sort($would);
+            $this->weights[$id] = $fault->weight * ($would === $said ? 1.0 : self::HEARSAY);
+        }
+        // what strikes one on entering is seen before anything is done
+        $comparison = new Comparison([]);
+        $first = self::cut($seen->perceived, 1);
+        foreach ($this->benches as $id => $bench) {
+            if (! $comparison->agrees($first, $bench->record->until(1))) {
+                unset($this->states[$id], $this->benches[$id]);
+            }
+        }
+    }
+
+    /**
+     * Whether the act would have shown the same a little earlier or later: a moment is known to a
+     * person only so well.
+     *
+     * @param array<string, mixed> $before state of the candidate after the entry before
+     */
+    private function agreesNearby(string $id, array $before, Act $act, Outcome $observed, Comparison $comparison): bool
+    {
+        if ($observed->reading === null && $observed->seen === []) {
+            return false; // a refusal does not depend on the moment
+        }
+        $reach = (int) $comparison->tolerance($act->tick);
+        $from = max($before['tick'] - $before['zero'], $act->tick - $reach);
+        for ($tick = $from; $tick <= $act->tick + $reach; $tick += self::NEARBY_STEP) {
+            $bench = new Bench($this->plan, $this->universe->faults[$id], $this->memory);
+            $bench->resume($before);
+            [, $expected] = $bench->do($before, new Act($tick, $act->name, $act->with));
+            if (self::outcomeAgrees($observed, $expected)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static function outcomeAgrees(Outcome $observed, Outcome $expected): bool
+    {
+        if ($observed->refused !== $expected->refused || $observed->seen !== $expected->seen) {
+            return false;
+        }
+
+        return $observed->reading === null || $expected->exact === null || Meter::agrees($observed->reading, $expected->exact);
+    }
+
+    /**
+     * @param array<string, list<array{int, int, mixed}>> $stretches
+     * @return array<string, list<array{int, int, mixed}>>
+     */
+    private static function cut(array $stretches, int $until): array
+    {
+        $cut = [];
+        foreach ($stretches as $channel => $list) {
+            foreach ($list as [$from, $to, $value]) {
+                if ($from <= $until) {
+                    $cut[$channel][] = [$from, min($to, $until), $value];
+                }
+            }
+        }
+
+        return $cut;
+    }
+}
