@@ -13,6 +13,9 @@ final class Compiler
     /** Keys of a primitive's spec that name another primitive, of the same part unless linked. */
     private const REFERENCES = ['follows', 'of', 'lever', 'lit_by', 'mode', 'set', 'fan'];
 
+    /** Share of the coupling that is left between conductors that do not lie side by side. From memory. */
+    private const APART = 0.4;
+
     /** @var array<string, string> union-find over places */
     private array $root = [];
 
@@ -102,25 +105,28 @@ final class Compiler
     }
 
     /**
-     * Each conductor of a cable couples with the next; that is where ghost volts come from.
+     * The conductors of a cable couple with each other, those side by side the most; that is where
+     * ghost volts come from.
      *
      * @param array<string, mixed> $cable
      */
     private function cable(array $cable): void
     {
         $conductors = array_values(array_filter($this->model->document['wires'], fn ($w) => ($w['cable'] ?? null) === $cable['id']));
-        for ($i = 1; $i < count($conductors); $i++) {
-            $this->primitives["{$cable['id']}.cable$i"] = [
-                'type' => 'capacitor',
-                'spec' => [
+        foreach ($conductors as $i => $one) {
+            foreach (array_slice($conductors, $i + 1) as $j => $other) {
+                $this->primitives["{$cable['id']}.{$one['id']}-{$other['id']}"] = [
                     'type' => 'capacitor',
-                    'between' => [$conductors[$i - 1]['id'].'.b', $conductors[$i]['id'].'.b'],
-                    'microfarad' => $cable['pf_per_ft'] * $cable['feet'] * 1e-6,
-                    'leak_ohm' => $cable['leak_megohm'] * 1e6,
-                ],
-                'scope' => '',
-                'local' => [],
-            ];
+                    'spec' => [
+                        'type' => 'capacitor',
+                        'between' => ["{$one['id']}.b", "{$other['id']}.b"],
+                        'microfarad' => ($j === 0 ? 1.0 : self::APART) * $cable['pf_per_ft'] * $cable['feet'] * 1e-6,
+                        'leak_ohm' => $cable['leak_megohm'] * 1e6,
+                    ],
+                    'scope' => '',
+                    'local' => [],
+                ];
+            }
         }
     }
 

@@ -76,6 +76,7 @@ final class Bench
             $state = $this->begins($state);
         }
         $noticed = $state = $this->machine->advance($state, $story['notices_s'] * 1000, $listen);
+        $until = $heard->until($noticed['tick']);
         foreach ($story['household'] as $doing) {
             $state = $this->machine->advance($state, $doing['at_s'] * 1000, $listen);
             $id = "{$doing['part']}.{$doing['lever']}";
@@ -85,12 +86,16 @@ final class Bench
             }
         }
         $state = $this->whenCalled($state, $story['arrives'], $listen);
+        if ($story['household'] === []) { // it called as it was
+            $noticed = $state;
+            $until = $heard->until($state['tick']);
+        }
         $thermostat = $this->findThermostat();
-        $complaint = Complaint::of($heard->until($state['tick']), [
+        $complaint = Complaint::of($until, [
             'room_f' => Course::at($noticed['slots']['room']['course'], $noticed['tick']),
             'set_f' => (float) $story['set_f'],
             'display' => $this->machine->shows($state, "$thermostat.logic"),
-            'calling' => $state['slots']["$thermostat.logic"]['heat'] ?? false,
+            'calling' => $noticed['slots']["$thermostat.logic"]['heat'] ?? false,
         ]);
         $state += [
             'zero' => $state['tick'], 'door' => 'shut', 'held' => false, 'red' => null, 'black' => null,
@@ -203,6 +208,23 @@ final class Bench
     public function reaches(array $state, string $place): bool
     {
         return $state['door'] === 'open' || ! in_array($this->ownerOf($place), $this->covered, true);
+    }
+
+    /**
+     * What a look at a part would show now, nothing else changed; null when it is behind the door.
+     *
+     * @param array<string, mixed> $state
+     * @return array<string, string>|null
+     */
+    public function glance(array $state, string $part): ?array
+    {
+        return $this->reaches($state, "$part.") ? $this->look($state, $part) : null;
+    }
+
+    /** Puts the meter's leads back where the state has them. @param array<string, mixed> $state */
+    public function reconnect(array $state): void
+    {
+        $this->connect($state);
     }
 
     /**

@@ -47,6 +47,12 @@ final class Universe
         return new self($faults);
     }
 
+    /** Only some of them. @param list<string> $ids */
+    public function only(array $ids): self
+    {
+        return new self(array_intersect_key($this->faults, array_flip($ids)));
+    }
+
     /** @throws DocumentError when there is no such fault */
     public function get(string $id): Fault
     {

@@ -33,7 +33,7 @@ final class Machine
     private array $live = [];
 
     /** What the changed parameters are electrically. */
-    private string $key;
+    private readonly string $key;
 
     /** Primitives whose slot matters electrically. @var list<string> */
     private array $electric = [];
@@ -101,11 +101,8 @@ final class Machine
      */
     public function solution(array $state): Solution
     {
-        $key = $this->key;
+        $key = $this->key($state);
         $slots = $state['slots'];
-        foreach ($this->electric as $id) {
-            $key .= $this->primitives[$id]->electric($slots[$id]).',';
-        }
         $base = $this->memory->get($key, function () use ($slots): Solution {
             foreach ($this->primitives as $id => $p) {
                 $p->stamp($slots[$id], $this->values);
@@ -119,6 +116,21 @@ final class Machine
         [$a, $b, $g] = $this->load;
 
         return $this->memory->get("$key#$a:$b:$g", fn () => $base->with($a, $b, $g));
+    }
+
+    /**
+     * Names what the state is electrically: states of one key have one solution.
+     *
+     * @param State $state
+     */
+    public function key(array $state): string
+    {
+        $key = $this->key;
+        foreach ($this->electric as $id) {
+            $key .= $this->primitives[$id]->electric($state['slots'][$id]).',';
+        }
+
+        return $key;
     }
 
     /**

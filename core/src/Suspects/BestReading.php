@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace OddSpark\Suspects;
 
-use OddSpark\Acts\Act;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
@@ -60,6 +59,7 @@ final class BestReading
         foreach ($candidates as $id => [$bench, $state]) {
             $bench->machine()->load(null, null, 0.0);
             $solutions[$id] = $bench->machine()->solution($state);
+            $bench->reconnect($state);
         }
         [$anyBench, $anyState] = reset($candidates);
         $choices = [];
@@ -90,9 +90,7 @@ final class BestReading
         foreach ($this->plan->model->document['parts'] as $part) {
             $seen = [];
             foreach ($candidates as $id => [$bench, $state]) {
-                [, $outcome] = (clone $bench)->do($state, new Act($state['tick'] - $state['zero'], 'look', ['part' => $part['id']]));
-                $bench->resume($state);
-                $seen[$id] = $outcome->refused ?? json_encode($outcome->seen);
+                $seen[$id] = json_encode($bench->glance($state, $part['id']));
             }
             $bins = [];
             foreach ($seen as $id => $text) {

@@ -51,7 +51,7 @@ final class Classes
         private readonly Plan $plan,
         private readonly Universe $universe,
         private readonly string $visit,
-        private readonly Memory $memory = new Memory(20000),
+        private readonly Memory $memory = new Memory(),
     ) {
         $this->pairs = (new BestReading($plan))->pairs();
         $this->comparison = new Comparison([0, self::CALL_ENDS_S * 1000, self::FAN_S * 1000, self::POWER_OFF_S * 1000]);
@@ -205,8 +205,8 @@ final class Classes
 
     private static function same(Mode $mode, float $a, float $b): bool
     {
-        if (is_infinite($a) || is_infinite($b)) {
-            return is_infinite($a) && is_infinite($b);
+        if (! is_finite($a) || ! is_finite($b)) {
+            return is_nan($a) === is_nan($b) && is_infinite($a) === is_infinite($b);
         }
 
         return abs($a - $b) <= Meter::tolerance($mode, max(abs($a), abs($b)));
@@ -234,13 +234,12 @@ final class Classes
             $act(0, 'door', ['to' => 'open']),
             $act(0, 'hold', ['to' => 'held']),
             $act(0, 'set', ['part' => $thermostat, 'lever' => 'set', 'to' => 76]),
-            $act(self::CALL_ENDS_S, 'set', ['part' => $thermostat, 'lever' => 'set', 'to' => 55]),
+            $act(self::CALL_ENDS_S, 'set', ['part' => $thermostat, 'lever' => 'set', 'to' => 50]),
             $act(self::FAN_S, 'set', ['part' => $thermostat, 'lever' => 'fan', 'to' => 'on']),
         ];
         $looks = [];
         foreach ($this->plan->model->document['parts'] as $part) {
-            [, $outcome] = (clone $bench)->do(['door' => 'open'] + $state, $act(0, 'look', ['part' => $part['id']]));
-            $looks[$part['id']] = $outcome->seen;
+            $looks[$part['id']] = $bench->glance(['door' => 'open'] + $state, $part['id']);
         }
         foreach ($script as $step) {
             $state = $bench->watch($state, $step->tick, $watch);
@@ -259,10 +258,9 @@ final class Classes
     private function circuit(Bench $bench, array $state): int
     {
         $solution = $bench->machine()->solution($state);
-        $key = (string) spl_object_id($solution);
+        $key = $bench->machine()->key($state);
         if (! isset($this->circuits[$key])) {
             $this->circuits[$key] = count($this->volts);
-            $this->keep[] = $solution;
             $volts = [];
             foreach ($this->pairs as [$a, $b]) {
                 $volts[] = $solution->acVolts($this->plan->places[$a], $this->plan->places[$b]);
@@ -272,9 +270,6 @@ final class Classes
 
         return $this->circuits[$key];
     }
-
-    /** @var list<object> solutions whose ids serve as keys, so that they are not used again */
-    private array $keep = [];
 
     /**
      * Ohms of every part and wire with one end free, the main supply off.

@@ -60,41 +60,47 @@ final class Tracker
     }
 
     /**
-     * @param (callable(int, Suspects): void)|null $each called after each entry, -1 for the arrival
+     * @param (callable(int, Suspects): void)|null $before called at the moment of each entry, with those that
+     *     stand after all that was perceived till then; {@see candidates} are at that moment
      * @return list<Suspects> after the arrival, and after each entry
      */
-    public function follow(Observations $seen, ?callable $each = null): array
+    public function follow(Observations $seen, ?callable $before = null): array
     {
         $this->begin($seen);
         $steps = [$this->suspects()];
-        $each === null || $each(-1, $steps[0]);
-        $acts = array_map(fn ($e) => $e[0]->tick, $seen->entries);
-        $comparison = new Comparison($acts);
+        $comparison = new Comparison(array_map(fn ($e) => $e[0]->tick, $seen->entries));
         foreach ($seen->entries as $i => [$act, $outcome]) {
-            // what was perceived up to the act, compared up to it; the last entry is followed by what was still played
-            $last = $i === count($seen->entries) - 1;
-            $tick = $act->tick;
+            $earlier = $this->states;
+            $this->goOn($seen, $comparison, $act->tick, $act->tick - 1);
+            if ($before !== null) {
+                $before($i, $this->suspects());
+            }
             foreach ($this->states as $id => $state) {
                 [$this->states[$id], $expected] = $this->benches[$id]->do($state, $act);
-                if (! self::outcomeAgrees($outcome, $expected) && ! $this->agreesNearby($id, $state, $act, $outcome, $comparison)) {
-                    unset($this->states[$id], $this->benches[$id]);
-
-                    continue;
-                }
-                $until = $tick;
-                if ($last && $seen->until > $tick) {
-                    $this->states[$id] = $this->benches[$id]->advance($this->states[$id], $seen->until);
-                    $until = $seen->until;
-                }
-                if (! $comparison->agrees(self::cut($seen->perceived, $until), $this->benches[$id]->record->until($until))) {
+                if (! self::outcomeAgrees($outcome, $expected) && ! $this->agreesNearby($id, $earlier[$id], $act, $outcome, $comparison)) {
                     unset($this->states[$id], $this->benches[$id]);
                 }
             }
-            $steps[] = $now = $this->suspects();
-            $each === null || $each($i, $now);
+            $this->goOn($seen, $comparison, $act->tick, $act->tick);
+            if ($i === count($seen->entries) - 1 && $seen->until > $act->tick) {
+                $this->goOn($seen, $comparison, $seen->until, $seen->until); // what was still played after the last act
+            }
+            $steps[] = $this->suspects();
         }
 
         return $steps;
+    }
+
+    /** Every candidate goes on to a tick; those that would have shown something else up to another fall out. */
+    private function goOn(Observations $seen, Comparison $comparison, int $tick, int $compared): void
+    {
+        $observed = self::cut($seen->perceived, $compared);
+        foreach ($this->states as $id => $state) {
+            $this->states[$id] = $this->benches[$id]->advance($state, $tick);
+            if (! $comparison->agrees($observed, self::cut($this->benches[$id]->record->until($tick), $compared))) {
+                unset($this->states[$id], $this->benches[$id]);
+            }
+        }
     }
 
     /** Those still in, as they stand. */

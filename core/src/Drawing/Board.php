@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Drawing;
+
+use OddSpark\Appliance\Model;
+
+/**
+ * The geometry of the board: parts where they sit, terminals, and a way for every wire.
+ *
+ * It is drawn from the document alone, so that nothing on it can differ because of a fault.
+ * Units are board pixels, y downwards.
+ */
+final class Board
+{
+    public const WIDTH = 1232;
+
+    public const HEIGHT = 756;
+
+    /**
+     * @return array{width: int, height: int, parts: list<array<string, mixed>>, wires: list<array<string, mixed>>}
+     */
+    public static function of(Model $model): array
+    {
+        $parts = [];
+        $rectangles = [];
+        $terminals = [];
+        foreach ($model->document['parts'] as $part) {
+            $kind = $model->document['kinds'][$part['kind']];
+            [$x, $y, $w, $h] = array_map(self::snap(...), [...$part['at'], ...$kind['size']]);
+            $points = [];
+            foreach ($kind['terminals'] as $name => $terminal) {
+                [$tx, $ty] = array_map(self::snap(...), $terminal['at']);
+                $place = "{$part['id']}.$name";
+                $edge = match (true) {
+                    $ty <= 0 => 'up', $ty >= $h => 'down', $tx <= 0 => 'left', default => 'right',
+                };
+                $terminals[$place] = [$x + $tx, $y + $ty, $edge];
+                $points[] = ['place' => $place, 'name' => (string) $name, 'x' => $x + $tx, 'y' => $y + $ty, 'edge' => $edge];
+            }
+            $rectangles[] = [$x, $y, $w, $h];
+            $parts[] = [
+                'id' => $part['id'], 'label' => $part['label'], 'title' => $kind['title'], 'family' => $kind['family'],
+                'symbol' => $kind['symbol'], 'x' => $x, 'y' => $y, 'w' => $w, 'h' => $h, 'terminals' => $points,
+                'controls' => self::controls($kind),
+                'resets' => isset($kind['resets']),
+                'card' => $kind['card'] ?? null,
+            ];
+        }
+        $router = new Router(self::WIDTH, self::HEIGHT, $rectangles);
+        $wires = [];
+        // short ones first: they have the fewest ways to choose from
+        $order = $model->document['wires'];
+        usort($order, fn ($a, $b) => self::span($terminals, $a) <=> self::span($terminals, $b));
+        foreach ($order as $wire) {
+            $wires[$wire['id']] = [
+                'id' => $wire['id'], 'colour' => $wire['colour'], 'from' => $wire['from'], 'to' => $wire['to'],
+                'cable' => $wire['cable'] ?? null,
+                'points' => $router->route($terminals[$wire['from']], $terminals[$wire['to']]),
+            ];
+        }
+        ksort($wires);
+
+        return ['width' => self::WIDTH, 'height' => self::HEIGHT, 'parts' => $parts, 'wires' => array_values($wires)];
+    }
+
+    /** Onto the router's grid, so that a wire leaves its terminal straight. */
+    private static function snap(int|float $v): int
+    {
+        return (int) round($v / Router::PITCH) * Router::PITCH;
+    }
+
+    /**
+     * @param array<string, mixed> $kind
+     * @return list<array<string, mixed>>
+     */
+    private static function controls(array $kind): array
+    {
+        $controls = [];
+        foreach ($kind['controls'] ?? [] as $lever => $control) {
+            $spec = $kind['primitives'][$lever];
+            $controls[] = ['lever' => $lever, 'label' => $control['label'], 'unit' => $control['unit'] ?? null, 'positions' => $spec['positions'] ?? null, 'range' => $spec['range'] ?? null, 'at' => $spec['at']];
+        }
+
+        return $controls;
+    }
+
+    /**
+     * @param array<string, array{int, int, string}> $terminals
+     * @param array<string, mixed> $wire
+     */
+    private static function span(array $terminals, array $wire): int
+    {
+        [$a, $b] = [$terminals[$wire['from']], $terminals[$wire['to']]];
+
+        return abs($a[0] - $b[0]) + abs($a[1] - $b[1]);
+    }
+}

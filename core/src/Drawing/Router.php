@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Drawing;
+
+/**
+ * Finds a way for each wire over a grid: around parts, beside other wires, crossing them squarely.
+ *
+ * A* over (cell, direction). Parts are walls; running along another wire or turning on one is so
+ * dear that it happens only where there is no other way.
+ */
+final class Router
+{
+    public const PITCH = 7;
+
+    private const BEND = 4;
+
+    private const CROSS = 5;
+
+    private const ALONG = 60;
+
+    private const HUG = 2;
+
+    private const STEP = ['right' => [1, 0], 'left' => [-1, 0], 'down' => [0, 1], 'up' => [0, -1]];
+
+    private readonly int $columns;
+
+    private readonly int $rows;
+
+    /** @var array<int, true> cells under parts */
+    private array $walls = [];
+
+    /** @var array<int, true> cells beside parts */
+    private array $beside = [];
+
+    /** @var array<int, true> cells through which a wire runs level */
+    private array $level = [];
+
+    /** @var array<int, true> cells through which a wire runs upright */
+    private array $upright = [];
+
+    /** @param list<array{int, int, int, int}> $rectangles x, y, width, height of what is in the way */
+    public function __construct(int $width, int $height, array $rectangles)
+    {
+        $this->columns = intdiv($width, self::PITCH) + 1;
+        $this->rows = intdiv($height, self::PITCH) + 1;
+        foreach ($rectangles as [$x, $y, $w, $h]) {
+            for ($c = (int) ceil($x / self::PITCH) - 1; $c <= intdiv($x + $w, self::PITCH) + 1; $c++) {
+                for ($r = (int) ceil($y / self::PITCH) - 1; $r <= intdiv($y + $h, self::PITCH) + 1; $r++) {
+                    $inside = $c * self::PITCH >= $x - 1 && $c * self::PITCH <= $x + $w + 1 && $r * self::PITCH >= $y - 1 && $r * self::PITCH <= $y + $h + 1;
+                    if ($inside) {
+                        $this->walls[$r * $this->columns + $c] = true;
+                    } else {
+                        $this->beside[$r * $this->columns + $c] = true;
+                    }
+                }
+            }
+        }
+    }
+
+    /**
+     * @param array{int, int, string} $from x, y and the side of the part on which it lies
+     * @param array{int, int, string} $to
+     * @return list<array{int, int}> corners, the ends included
+     */
+    public function route(array $from, array $to): array
+    {
+        [$sc, $sr] = $this->outside($from);
+        [$gc, $gr] = $this->outside($to);
+        $start = $sr * $this->columns + $sc;
+        $goal = $gr * $this->columns + $gc;
+        $queue = new \SplPriorityQueue();
+        $best = ["$start {$from[2]}" => 0];
+        $came = [];
+        $queue->insert([$start, $from[2], 0], 0);
+        $end = null;
+        while (! $queue->isEmpty()) {
+            [$cell, $direction, $cost] = $queue->extract();
+            if ($cost > $best["$cell $direction"]) {
+                continue;
+            }
+            if ($cell === $goal) {
+                $end = "$cell $direction";
+                break;
+            }
+            $c = $cell % $this->columns;
+            $r = intdiv($cell, $this->columns);
+            foreach (self::STEP as $next => [$dc, $dr]) {
+                if (self::STEP[$direction][0] === -$dc && self::STEP[$direction][1] === -$dr) {
+                    continue;
+                }
+                [$nc, $nr] = [$c + $dc, $r + $dr];
+                if ($nc < 0 || $nr < 0 || $nc >= $this->columns || $nr >= $this->rows) {
+                    continue;
+                }
+                $n = $nr * $this->columns + $nc;
+                if (isset($this->walls[$n]) && $n !== $goal) {
+                    continue;
+                }
+                $along = $dr === 0 ? isset($this->level[$n]) : isset($this->upright[$n]);
+                $across = $dr === 0 ? isset($this->upright[$n]) : isset($this->level[$n]);
+                $bend = $next !== $direction;
+                $turnsOnWire = $bend && (isset($this->level[$cell]) || isset($this->upright[$cell])) && $cell !== $start;
+                $total = $cost + 1 + ($bend ? self::BEND : 0) + ($along || $turnsOnWire ? self::ALONG : 0)
+                    + ($across ? self::CROSS : 0) + (isset($this->beside[$n]) ? self::HUG : 0);
+                $key = "$n $next";
+                if ($total < ($best[$key] ?? PHP_INT_MAX)) {
+                    $best[$key] = $total;
+                    $came[$key] = "$cell $direction";
+                    $queue->insert([$n, $next, $total], -($total + abs($nc - $gc) + abs($nr - $gr)));
+                }
+            }
+        }
+
+        return $this->corners($from, $to, $came, $end);
+    }
+
+    /**
+     * @param array{int, int, string} $from
+     * @param array{int, int, string} $to
+     * @param array<string, string> $came
+     * @return list<array{int, int}>
+     */
+    private function corners(array $from, array $to, array $came, ?string $end): array
+    {
+        $cells = [];
+        for ($at = $end; $at !== null; $at = $came[$at] ?? null) {
+            array_unshift($cells, (int) explode(' ', $at)[0]);
+        }
+        $last = null;
+        foreach ($cells as $cell) {
+            if ($last !== null) {
+                $isLevel = abs($cell - $last) === 1;
+                foreach ([$last, $cell] as $used) {
+                    $isLevel ? $this->level[$used] = true : $this->upright[$used] = true;
+                }
+            }
+            $last = $cell;
+        }
+        $points = [[$from[0], $from[1]]];
+        foreach ($cells as $i => $cell) {
+            $x = ($cell % $this->columns) * self::PITCH;
+            $y = intdiv($cell, $this->columns) * self::PITCH;
+            // the first and last cell keep the terminal's own line, so that the wire leaves it straight
+            if ($i === 0) {
+                [$x, $y] = self::inLine($from, $x, $y);
+            }
+            if ($i === count($cells) - 1) {
+                [$x, $y] = self::inLine($to, $x, $y);
+            }
+            $points[] = [$x, $y];
+        }
+        $points[] = [$to[0], $to[1]];
+
+        return self::simplified(self::squared($points));
+    }
+
+    /**
+     * @param array{int, int, string} $terminal
+     * @return array{int, int}
+     */
+    private static function inLine(array $terminal, int $x, int $y): array
+    {
+        return in_array($terminal[2], ['up', 'down'], true) ? [$terminal[0], $y] : [$x, $terminal[1]];
+    }
+
+    /**
+     * Where a step is neither level nor upright (a terminal off the grid), a corner is put in.
+     *
+     * @param list<array{int, int}> $points
+     * @return list<array{int, int}>
+     */
+    private static function squared(array $points): array
+    {
+        $out = [];
+        foreach ($points as $p) {
+            $q = $out[count($out) - 1] ?? null;
+            if ($q !== null && $q[0] !== $p[0] && $q[1] !== $p[1]) {
+                $out[] = [$p[0], $q[1]];
+            }
+            $out[] = $p;
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param list<array{int, int}> $points
+     * @return list<array{int, int}>
+     */
+    private static function simplified(array $points): array
+    {
+        $out = [];
+        foreach ($points as $p) {
+            while (($n = count($out)) >= 2 && (($out[$n - 1][0] === $p[0] && $out[$n - 2][0] === $p[0]) || ($out[$n - 1][1] === $p[1] && $out[$n - 2][1] === $p[1]))) {
+                array_pop($out);
+            }
+            if ($out === [] || $out[count($out) - 1] !== $p) {
+                $out[] = $p;
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * The first free cell outside a terminal.
+     *
+     * @param array{int, int, string} $terminal
+     * @return array{int, int}
+     */
+    private function outside(array $terminal): array
+    {
+        [$x, $y, $edge] = $terminal;
+        [$dc, $dr] = self::STEP[$edge];
+        $c = (int) round($x / self::PITCH);
+        $r = (int) round($y / self::PITCH);
+        for ($i = 0; $i < 4 && isset($this->walls[$r * $this->columns + $c]); $i++) {
+            $c += $dc;
+            $r += $dr;
+        }
+
+        return [max(0, min($this->columns - 1, $c)), max(0, min($this->rows - 1, $r))];
+    }
+}

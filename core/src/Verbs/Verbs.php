@@ -1,0 +1,334 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Verbs;
+
+use OddSpark\Acts\ActError;
+use OddSpark\Acts\ActionLog;
+use OddSpark\Appliance\Compiler;
+use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Plan;
+use OddSpark\Bench\Attempt;
+use OddSpark\Bench\Bench;
+use OddSpark\Bench\Observations;
+use OddSpark\Bench\Wording;
+use OddSpark\Faults\Fault;
+use OddSpark\Faults\Universe;
+use OddSpark\Marking\Marker;
+use OddSpark\Marking\Rules;
+use OddSpark\Run\Memory;
+use OddSpark\Suspects\Suspects;
+use OddSpark\Suspects\Tracker;
+
+/** The core on the command line, without the web. Formats: docs/verbs.md. */
+final class Verbs
+{
+    public const VERSION = 1;
+
+    private const USAGE = <<<'TEXT'
+        usage: spark models | faults MODEL
+               spark run MODEL [--fault PART:MODE[@DEGREE]]… [--actions FILE] [--visit NAME] [--until S]
+               spark solve MODEL [--fault …] [--actions FILE] [--visit NAME] --at S
+               spark suspects MODEL --observations FILE | --fault … --actions FILE [--visit NAME]
+               spark mark MODEL --fault … --actions FILE [--visit NAME]
+               each with --json
+        TEXT;
+
+    private readonly Library $library;
+
+    /** @param array<string, list<string>> $options */
+    private function __construct(private readonly string $verb, private readonly ?string $model, private readonly array $options)
+    {
+        $this->library = new Library();
+    }
+
+    /**
+     * @param list<string> $words
+     * @return int 0 done, 1 bad input, 2 bad usage
+     */
+    public static function main(array $words): int
+    {
+        try {
+            [$result, $text] = self::parse($words)->answer();
+            echo in_array('--json', $words, true)
+                ? json_encode(['verbs' => self::VERSION] + $result, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n"
+                : $text;
+
+            return 0;
+        } catch (UsageError $e) {
+            fwrite(STDERR, $e->getMessage()."\n".self::USAGE."\n");
+
+            return 2;
+        } catch (DocumentError|ActError|\DomainException|\OutOfBoundsException $e) {
+            fwrite(STDERR, $e->getMessage()."\n");
+
+            return 1;
+        }
+    }
+
+    /** @param list<string> $words */
+    private static function parse(array $words): self
+    {
+        $verb = array_shift($words) ?? '';
+        $model = null;
+        $options = [];
+        while ($words !== []) {
+            $word = array_shift($words);
+            if ($word === '--json') {
+                continue;
+            }
+            if (! str_starts_with($word, '--')) {
+                if ($model !== null) {
+                    throw new UsageError("One model at a time: \"$word\" is too much.");
+                }
+                $model = $word;
+
+                continue;
+            }
+            if (! in_array($word, ['--fault', '--actions', '--observations', '--visit', '--until', '--at'], true)) {
+                throw new UsageError("There is no option $word.");
+            }
+            $options[$word][] = array_shift($words) ?? throw new UsageError("$word needs a value.");
+        }
+        if (! in_array($verb, ['models', 'faults', 'run', 'solve', 'suspects', 'mark'], true)) {
+            throw new UsageError($verb === '' ? 'Say what to do.' : "There is no verb \"$verb\".");
+        }
+        if ($verb !== 'models' && $model === null) {
+            throw new UsageError("\"$verb\" needs a model: a shipped name or a file.");
+        }
+
+        return new self($verb, $model, $options);
+    }
+
+    /** @return array{array<string, mixed>, string} */
+    private function answer(): array
+    {
+        if ($this->verb === 'models') {
+            return $this->models();
+        }
+        $plan = Compiler::compile($this->library->model((string) $this->model));
+
+        return match ($this->verb) {
+            'faults' => $this->faults($plan),
+            'run' => $this->run($plan),
+            'solve' => $this->solve($plan),
+            'suspects' => $this->suspects($plan),
+            default => $this->mark($plan),
+        };
+    }
+
+    /** @return array{array<string, mixed>, string} */
+    private function models(): array
+    {
+        $rows = [];
+        foreach ($this->library->names() as $name) {
+            $m = $this->library->model($name);
+            $rows[] = ['name' => $name, 'title' => $m->title(), 'parts' => count($m->parts()), 'wires' => count($m->wires()), 'visits' => array_keys($m->document['visits']), 'hash' => $m->hash()];
+        }
+
+        return [['models' => $rows], self::table(array_map(fn ($r) => [$r['name'], $r['title'], "{$r['parts']} parts", "{$r['wires']} wires"], $rows))];
+    }
+
+    /** @return array{array<string, mixed>, string} */
+    private function faults(Plan $plan): array
+    {
+        $rows = [];
+        foreach (Universe::of($plan->model)->faults as $f) {
+            $rows[] = ['id' => $f->id, 'title' => $f->title, 'family' => $f->family, 'weight' => $f->weight, 'repair' => $f->repair];
+        }
+
+        return [['faults' => $rows], self::table(array_map(fn ($r) => [$r['id'], $r['family'], $r['title']], $rows))];
+    }
+
+    /** @return array{array<string, mixed>, string} */
+    private function run(Plan $plan): array
+    {
+        $log = $this->log();
+        $attempt = $this->attempt($plan, $log, isset($this->options['--until']) ? $this->seconds('--until') : null);
+        $states = $this->sequence($plan, $attempt, $log);
+        $wording = new Wording($plan->model);
+        $text = "The customer says: ".implode(' ', array_column($attempt->arrival->complaint, 'text'))."\n";
+        foreach ($attempt->observations->entries as [$act, $outcome]) {
+            $text .= sprintf("%9.3f s  %s\n", $act->tick / 1000, $wording->entry($act, $outcome));
+        }
+        foreach ($attempt->observations->perceived as $channel => $stretches) {
+            foreach ($stretches as [$from, $to, $value]) {
+                if (is_string($value)) {
+                    $text .= sprintf("%9.3f s  to %.3f s  %s\n", $from / 1000, $to / 1000, $attempt->bench->perception()->say($channel, $value));
+                }
+            }
+        }
+        foreach ($states as $s) {
+            $text .= sprintf("%9.3f s  %s: %s\n", $s['from_s'], $s['control'], $s['state']);
+        }
+
+        return [[
+            'model' => $plan->model->name(), 'complaint' => $attempt->arrival->complaint, 'labour_minutes' => $attempt->state['labour'],
+            'observations' => $attempt->observations->toArray(), 'sequence' => $states,
+        ], $text];
+    }
+
+    /**
+     * The states of every control as they followed each other, from the arrival on.
+     *
+     * @return list<array{control: string, state: string, from_s: float}>
+     */
+    private function sequence(Plan $plan, Attempt $attempt, ActionLog $log): array
+    {
+        $bench = new Bench($plan, $attempt->bench->fault, new Memory(), $log->seed);
+        $state = $bench->arrive($this->visit($plan, $log))->state;
+        $bench->resume($state);
+        $controls = array_keys(array_filter($plan->primitives, fn ($p) => $p['type'] === 'control'));
+        $rows = [];
+        $last = [];
+        $note = function (array $s) use (&$rows, &$last, $controls): bool {
+            foreach ($controls as $id) {
+                $now = $s['slots'][$id]['state'];
+                if (($last[$id] ?? null) !== $now) {
+                    $rows[] = ['control' => $id, 'state' => $now, 'from_s' => ($s['tick'] - $s['zero']) / 1000];
+                    $last[$id] = $now;
+                }
+            }
+
+            return false;
+        };
+        $note($state);
+        foreach ($log->acts as $act) {
+            $state = $bench->watch($state, $act->tick, $note);
+            [$state] = $bench->do($state, $act);
+            $note($state);
+        }
+        $bench->watch($state, $attempt->observations->until, $note);
+
+        return $rows;
+    }
+
+    /** @return array{array<string, mixed>, string} */
+    private function solve(Plan $plan): array
+    {
+        if (! isset($this->options['--at'])) {
+            throw new UsageError('"solve" needs --at, seconds since the arrival.');
+        }
+        $at = $this->seconds('--at');
+        $log = $this->log();
+        $acts = array_values(array_filter($log->acts, fn ($a) => $a->tick <= $at));
+        $attempt = $this->attempt($plan, new ActionLog($acts, $log->visit, $log->seed), $at);
+        $solution = $attempt->bench->machine()->solution($attempt->state);
+        $rows = [];
+        foreach ($plan->places as $place => $node) {
+            [$re, $im] = $solution->acPhasor($node, 0);
+            $rows[$place] = ['ac_v' => hypot($re, $im), 'ac_degrees' => rad2deg(atan2($im, $re)), 'dc_v' => $solution->dcVolts($node, 0)];
+        }
+
+        return [
+            ['model' => $plan->model->name(), 'at_s' => $at / 1000, 'against' => 'earth', 'places' => $rows],
+            self::table(array_map(fn ($p, $r) => [$p, sprintf('%.4f V~ %6.1f°', $r['ac_v'], $r['ac_degrees']), sprintf('%.4f V⎓', $r['dc_v'])], array_keys($rows), $rows)),
+        ];
+    }
+
+    /** @return array{array<string, mixed>, string} */
+    private function suspects(Plan $plan): array
+    {
+        if (isset($this->options['--observations'])) {
+            $seen = Observations::fromArray($this->library->read($this->options['--observations'][0]));
+        } elseif (isset($this->options['--actions'])) {
+            $seen = $this->attempt($plan, $this->log())->observations;
+        } else {
+            throw new UsageError('"suspects" needs --observations, or --fault and --actions.');
+        }
+        $steps = (new Tracker($plan, Universe::of($plan->model), $seen->visit))->follow($seen);
+        $wording = new Wording($plan->model);
+        $rows = [];
+        $text = '';
+        foreach ($steps as $i => $step) {
+            $entry = $i === 0 ? 'Arrived' : $wording->entry(...$seen->entries[$i - 1]);
+            $rows[] = ['entry' => $i - 1, 'text' => $entry, 'count' => $step->count(), 'bits' => $step->entropy(), 'suspects' => $step->ranked()];
+            $text .= sprintf("%4d  %5.2f bits  %s\n", $step->count(), $step->entropy(), $entry);
+        }
+        foreach (array_slice(end($steps)->ranked(), 0, 12) as $id => $share) {
+            $text .= sprintf("      %5.1f %%  %s\n", 100 * $share, $id);
+        }
+
+        return [['model' => $plan->model->name(), 'steps' => $rows], $text];
+    }
+
+    /** @return array{array<string, mixed>, string} */
+    private function mark(Plan $plan): array
+    {
+        if (! isset($this->options['--fault'], $this->options['--actions'])) {
+            throw new UsageError('"mark" needs --fault and --actions.');
+        }
+        $universe = Universe::of($plan->model);
+        $fault = $universe->compound($this->options['--fault']);
+        $attempt = $this->attempt($plan, $this->log());
+        $memory = new Memory();
+        $marker = new Marker($plan, $universe, $fault, $attempt->observations, new Tracker($plan, $universe, $attempt->observations->visit, $memory), $memory);
+        $mark = $marker->mark(Rules::of($this->library->read(__DIR__.'/../../rules/first-year.json')))->toArray();
+        $text = sprintf("%.1f of 100, %s; conclusion: %s\n", $mark['total'], $mark['passed'] ? 'passed' : 'not passed', $mark['verdict']);
+        foreach ($mark['lines'] as $line) {
+            $text .= sprintf("%5.1f of %2d  %s\n", $line['points'], $line['weight'], $line['title']);
+            foreach ($line['why'] as $why) {
+                $text .= "             {$why['text']}".($why['entry'] === null ? '' : " (entry {$why['entry']})")."\n";
+            }
+        }
+
+        return [['model' => $plan->model->name(), 'fault' => $fault->id, 'mark' => $mark, 'entries' => $marker->debrief()], $text];
+    }
+
+    private function attempt(Plan $plan, ActionLog $log, ?int $until = null): Attempt
+    {
+        $fault = Universe::of($plan->model)->compound($this->options['--fault'] ?? []);
+
+        return Attempt::run($plan, $fault, $log, $this->visit($plan, $log), new Memory(), $until);
+    }
+
+    private function log(): ActionLog
+    {
+        return isset($this->options['--actions'])
+            ? ActionLog::of($this->library->read($this->options['--actions'][0]))
+            : new ActionLog([]);
+    }
+
+    private function visit(Plan $plan, ActionLog $log): string
+    {
+        $visits = $plan->model->document['visits'];
+        $visit = $this->options['--visit'][0] ?? $log->visit ?? (string) array_key_first($visits);
+        if (! isset($visits[$visit])) {
+            throw new DocumentError('', "There is no visit \"$visit\"; this model has ".implode(', ', array_keys($visits)).'.');
+        }
+
+        return $visit;
+    }
+
+    private function seconds(string $option): int
+    {
+        $value = $this->options[$option][0];
+        if (! is_numeric($value) || $value < 0 || $value > 1e6) {
+            throw new UsageError("$option takes seconds, from 0 to 1,000,000.");
+        }
+
+        return (int) round((float) $value * 1000);
+    }
+
+    /** @param list<list<string>> $rows */
+    private static function table(array $rows): string
+    {
+        $widths = [];
+        foreach ($rows as $row) {
+            foreach ($row as $i => $cell) {
+                $widths[$i] = max($widths[$i] ?? 0, mb_strlen($cell));
+            }
+        }
+        $text = '';
+        foreach ($rows as $row) {
+            foreach ($row as $i => $cell) {
+                $text .= $cell.str_repeat(' ', $widths[$i] - mb_strlen($cell) + 2);
+            }
+            $text = rtrim($text)."\n";
+        }
+
+        return $text;
+    }
+}

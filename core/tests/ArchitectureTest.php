@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Tests;
+
+use PHPUnit\Framework\TestCase;
+
+/** The walls: each room uses only the rooms before it, and only the library reads files. */
+final class ArchitectureTest extends TestCase
+{
+    private const ORDER = ['Trade', 'Circuit', 'Parts', 'Sequence', 'Process', 'Appliance', 'Faults', 'Meter', 'Acts', 'Run', 'Senses', 'Bench', 'Suspects', 'Marking', 'Verbs'];
+
+    public function test_rooms_depend_only_on_those_before_them(): void
+    {
+        $wrong = [];
+        $seen = 0;
+        foreach ($this->files() as $file => $code) {
+            $room = explode('/', $file)[0];
+            $allowed = $room === 'Drawing'
+                ? ['Appliance', 'Drawing']
+                : array_slice(self::ORDER, 0, (int) array_search($room, self::ORDER, true) + 1);
+            self::assertContains($room, [...self::ORDER, 'Drawing'], "$room is not in the plan of the core");
+            preg_match_all('/OddSpark\\\\(\w+)\\\\/', $code, $found);
+            $seen += count($found[1]);
+            foreach (array_unique($found[1]) as $used) {
+                if (! in_array($used, $allowed, true)) {
+                    $wrong[] = "$file uses $used";
+                }
+            }
+        }
+        self::assertGreaterThan(100, $seen, 'the search found nothing to judge');
+        self::assertSame([], $wrong);
+    }
+
+    public function test_the_core_knows_no_web_no_clock_and_no_chance(): void
+    {
+        $wrong = [];
+        foreach ($this->files() as $file => $code) {
+            if (preg_match('/Illuminate|\b(time|microtime|hrtime|date|rand|mt_rand|random_int|uniqid|shuffle|array_rand)\s*\(/', $code, $m)) {
+                $wrong[] = "$file: $m[0]";
+            }
+            if (preg_match('/\b(file_get_contents|file_put_contents|fopen|is_file|glob)\s*\(/', $code) && ! in_array($file, ['Appliance/Library.php', 'Appliance/Schema.php'], true)) {
+                $wrong[] = "$file touches files";
+            }
+        }
+        self::assertSame([], $wrong);
+    }
+
+    /** @return iterable<string, string> */
+    private function files(): iterable
+    {
+        $root = realpath(__DIR__.'/../src');
+        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator((string) $root, \FilesystemIterator::SKIP_DOTS)) as $file) {
+            if ($file->getExtension() === 'php') {
+                yield substr($file->getPathname(), strlen((string) $root) + 1) => (string) file_get_contents($file->getPathname());
+            }
+        }
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Tests\Drawing;
+
+use OddSpark\Drawing\Board;
+use OddSpark\Tests\Fixtures;
+use PHPUnit\Framework\TestCase;
+
+final class BoardTest extends TestCase
+{
+    public function test_parts_lie_apart_and_wires_run_squarely_round_them(): void
+    {
+        $board = Board::of(Fixtures::furnace()->model);
+        foreach ($board['parts'] as $i => $p) {
+            self::assertLessThanOrEqual(Board::WIDTH, $p['x'] + $p['w'], $p['id']);
+            self::assertLessThanOrEqual(Board::HEIGHT, $p['y'] + $p['h'], $p['id']);
+            foreach (array_slice($board['parts'], $i + 1) as $q) {
+                $apart = $p['x'] + $p['w'] <= $q['x'] || $q['x'] + $q['w'] <= $p['x'] || $p['y'] + $p['h'] <= $q['y'] || $q['y'] + $q['h'] <= $p['y'];
+                self::assertTrue($apart, "{$p['id']} lies on {$q['id']}");
+            }
+        }
+        self::assertCount(count(Fixtures::furnace()->model->wires()), $board['wires']);
+        foreach ($board['wires'] as $wire) {
+            foreach (array_slice($wire['points'], 1) as $i => [$x, $y]) {
+                [$u, $v] = $wire['points'][$i];
+                self::assertTrue($x === $u || $y === $v, "{$wire['id']} runs aslant");
+                foreach ($board['parts'] as $p) {
+                    $through = max($x, $u) > $p['x'] + 1 && min($x, $u) < $p['x'] + $p['w'] - 1 && max($y, $v) > $p['y'] + 1 && min($y, $v) < $p['y'] + $p['h'] - 1;
+                    self::assertFalse($through, "{$wire['id']} runs through {$p['id']}");
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Tests\Marking;
+
+use OddSpark\Bench\Attempt;
+use OddSpark\Marking\Mark;
+use OddSpark\Marking\Marker;
+use OddSpark\Marking\Rules;
+use OddSpark\Run\Memory;
+use OddSpark\Suspects\Tracker;
+use OddSpark\Tests\Fixtures;
+use PHPUnit\Framework\TestCase;
+
+final class MarkerTest extends TestCase
+{
+    private const TRUTH = 'limit:stuck-open';
+
+    public function test_a_good_hand_passes(): void
+    {
+        $mark = $this->mark($this->good());
+        self::assertSame('proved', $mark->verdict);
+        self::assertTrue($mark->passed);
+        self::assertGreaterThan(90, $mark->total);
+    }
+
+    public function test_a_lucky_guess_is_right_and_still_a_guess(): void
+    {
+        $mark = $this->mark([['at_s' => 3, 'act' => 'name', 'fault' => self::TRUTH]]);
+        self::assertContains($mark->verdict, ['supported', 'guess']);
+        self::assertSame(1.0, $this->share($mark, 'finding'));
+        self::assertFalse($mark->passed);
+    }
+
+    public function test_a_name_that_is_out_is_contradicted(): void
+    {
+        $mark = $this->mark([...Fixtures::limitTrace(), ['at_s' => 60, 'act' => 'name', 'fault' => 'igniter:cracked']]);
+        self::assertSame('contradicted', $mark->verdict);
+        self::assertSame(0.0, $this->share($mark, 'reasoning') + $this->share($mark, 'finding'));
+    }
+
+    public function test_an_unsafe_act_never_passes_and_earns_nothing_by_what_it_showed(): void
+    {
+        $entries = $this->good();
+        array_splice($entries, 8, 0, [['at_s' => 52, 'act' => 'lift', 'end' => 'w07.a'], ['at_s' => 53, 'act' => 'land', 'end' => 'w07.a']]);
+        $mark = $this->mark($entries);
+        self::assertLessThan(1, $this->share($mark, 'safety'));
+        self::assertFalse($mark->passed);
+    }
+
+    public function test_a_useless_reading_never_raises_the_trace(): void
+    {
+        $entries = Fixtures::limitTrace();
+        $before = $this->share($this->mark($entries), 'trace');
+        array_splice($entries, 5, 0, [['at_s' => 20, 'act' => 'leads', 'red' => 'panel.L', 'black' => 'panel.N']]);
+        self::assertLessThan($before, $this->share($this->mark($entries), 'trace'));
+    }
+
+    public function test_parts_replaced_without_proof_cost(): void
+    {
+        $entries = $this->good();
+        array_splice($entries, 11, 0, [['at_s' => 70.5, 'act' => 'mend', 'part' => 'valve', 'how' => 'replace']]);
+        self::assertLessThan($this->share($this->mark($this->good()), 'repair'), $this->share($this->mark($entries), 'repair'));
+    }
+
+    public function test_the_same_log_always_gets_the_same_mark(): void
+    {
+        self::assertEquals($this->mark($this->good())->toArray(), $this->mark($this->good())->toArray());
+    }
+
+    public function test_every_sentence_points_into_the_log(): void
+    {
+        $entries = $this->good();
+        foreach ($this->mark($entries)->lines as $line) {
+            self::assertNotSame([], $line->why, $line->id);
+            foreach ($line->why as $why) {
+                self::assertTrue($why['entry'] === null || isset($entries[$why['entry']]));
+            }
+        }
+    }
+
+    public function test_the_debrief_names_what_would_have_told_more(): void
+    {
+        $rows = $this->marker($this->good())->debrief();
+        $first = $rows[5]; // R to C: says little where four stood
+        self::assertGreaterThan(1, $first['before']);
+        self::assertNotSame([], $first['best']);
+        self::assertGreaterThan($first['gained'], $first['best'][0]['bits']);
+        self::assertSame(1, end($rows)['after']);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function good(): array
+    {
+        return [
+            ...Fixtures::limitTrace(),
+            ['at_s' => 60, 'act' => 'name', 'fault' => self::TRUTH],
+            ['at_s' => 65, 'act' => 'hold', 'to' => 'released'],
+            ['at_s' => 70, 'act' => 'set', 'part' => 'service', 'lever' => 'lever', 'to' => 'off'],
+            ['at_s' => 72, 'act' => 'mend', 'part' => 'limit', 'how' => 'replace'],
+            ['at_s' => 80, 'act' => 'door', 'to' => 'shut'],
+            ['at_s' => 82, 'act' => 'set', 'part' => 'service', 'lever' => 'lever', 'to' => 'on'],
+            ['at_s' => 260, 'act' => 'hand_back'],
+        ];
+    }
+
+    /** @param list<array<string, mixed>> $entries */
+    private function mark(array $entries): Mark
+    {
+        return $this->marker($entries)->mark(Rules::of((array) json_decode((string) file_get_contents(__DIR__.'/../../rules/first-year.json'), true)));
+    }
+
+    /** @param list<array<string, mixed>> $entries */
+    private function marker(array $entries): Marker
+    {
+        $memory = new Memory();
+        $plan = Fixtures::furnace();
+        $universe = Fixtures::universe();
+        $seen = Attempt::run($plan, $universe->get(self::TRUTH), Fixtures::log($entries), 'cold', $memory)->observations;
+
+        return new Marker($plan, $universe, $universe->get(self::TRUTH), $seen, new Tracker($plan, $universe, 'cold', $memory), $memory);
+    }
+
+    private function share(Mark $mark, string $line): float
+    {
+        foreach ($mark->lines as $l) {
+            if ($l->id === $line) {
+                return $l->share;
+            }
+        }
+        self::fail("no line $line");
+    }
+}

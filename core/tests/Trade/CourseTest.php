@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Tests\Trade;
+
+use Eris\Generators;
+use Eris\TestTrait;
+use OddSpark\Trade\Conductor;
+use OddSpark\Trade\Course;
+use OddSpark\Trade\Units;
+use PHPUnit\Framework\TestCase;
+
+final class CourseTest extends TestCase
+{
+    use TestTrait;
+
+    public function test_a_first_order_element_is_where_the_exponential_says(): void
+    {
+        $c = Course::towards(0, 68.0, 168.0, 20.0);
+        self::assertEqualsWithDelta(168 - 100 * exp(-1), Course::at($c, 20_000), 1e-9);
+        self::assertSame((int) ceil(1000 * 20 * log(2)), Course::crossing($c, 118.0, 0));
+        self::assertNull(Course::crossing($c, 200.0, 0));
+    }
+
+    public function test_a_follower_agrees_with_small_steps(): void
+    {
+        $this->forAll(Generators::choose(2, 90), Generators::choose(2, 90), Generators::choose(-300, 300))
+            ->withMaxSize(40)
+            ->then(function (int $tau, int $lag, int $target): void {
+                $leader = Course::towards(0, 70.0, (float) $target, (float) $tau);
+                $follower = Course::behind(0, 70.0, $leader, 10.0, 1.5, (float) $lag);
+                $x = 70.0;
+                $h = 0.005;
+                for ($i = 0; $i < 30 / $h; $i++) { // midpoint rule, 30 s
+                    $mid = $x + $h / 2 * (10 + 1.5 * Course::at($leader, (int) round(1000 * $i * $h)) - $x) / $lag;
+                    $x += $h * (10 + 1.5 * Course::at($leader, (int) round(1000 * ($i + 0.5) * $h)) - $mid) / $lag;
+                }
+                self::assertEqualsWithDelta($x, Course::at($follower, 30_000), 0.02);
+            });
+    }
+
+    public function test_no_first_crossing_is_missed(): void
+    {
+        $this->forAll(Generators::choose(1, 60), Generators::choose(1, 60), Generators::choose(-200, 200), Generators::choose(-200, 200), Generators::choose(-200, 200))
+            ->then(function (int $t1, int $t2, int $a, int $b, int $level): void {
+                $course = [0, 0.0, [[(float) $a, $t1 + 0.3], [(float) $b, $t2 + 0.7]]];
+                $above = Course::at($course, 0) > $level;
+                $seen = null;
+                for ($tick = 20; $tick <= 200_000; $tick += 20) {
+                    if (Course::at($course, $tick) > $level !== $above && Course::at($course, $tick) != $level) {
+                        $seen = $tick;
+                        break;
+                    }
+                }
+                $found = Course::crossing($course, (float) $level, 0);
+                if ($seen !== null && abs(Course::at($course, 0) - $level) > 1e-9) {
+                    self::assertNotNull($found);
+                    self::assertLessThanOrEqual($seen + 1, $found);
+                    self::assertGreaterThan($seen - 22, $found + 1);
+                } else {
+                    self::assertTrue($found === null || $found > 0);
+                }
+            });
+    }
+
+    public function test_wire_and_units_are_the_published_ones(): void
+    {
+        // NFPA 70 (NEC), chapter 9, table 8, figure from memory of it: 18 AWG 7.77 Ω per 1000 ft at 75 °C
+        self::assertEqualsWithDelta(7.77, Conductor::ohms(18, 1000, 75), 1e-9);
+        self::assertEqualsWithDelta(7.77 * (1 - 0.00323 * 50), Conductor::ohms(18, 1000, 25), 1e-9);
+        // NIST SP 811: 27.68 in. w.c. per psi
+        self::assertEqualsWithDelta(27.68, Units::PA_PER_PSI / Units::PA_PER_IN_WC, 0.005);
+        $this->expectExceptionMessage('13 AWG');
+        Conductor::ohms(13, 1);
+    }
+}
