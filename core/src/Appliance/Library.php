@@ -35,6 +35,18 @@ final class Library
     }
 
     /**
+     * Shipped house rules.
+     *
+     * @return array<string, mixed> a rules document
+     *
+     * @throws DocumentError
+     */
+    public function rules(string $name): array
+    {
+        return $this->read("$this->root/rules/$name.json");
+    }
+
+    /**
      * A model from its document: checked, with its kinds and tables put in.
      *
      * @param array<string, mixed> $document

@@ -37,7 +37,8 @@ final class Bench
     /** @var list<string> parts behind the door */
     private readonly array $covered;
 
-    public readonly Record $record;
+    /** What was perceived. */
+    public Record $record;
 
     public function __construct(
         public readonly Plan $plan,

@@ -6,8 +6,9 @@ namespace OddSpark\Bench;
 
 use OddSpark\Acts\Act;
 use OddSpark\Appliance\Model;
+use OddSpark\Faults\Universe;
 
-/** The log in the trade's sentences: "Limit a to Furnace control C: 24.3 V~". */
+/** The log in the trade's sentences: "Limit a to Furnace control C: 24.3 V AC". */
 final readonly class Wording
 {
     public function __construct(private Model $model) {}
@@ -23,7 +24,7 @@ final readonly class Wording
         }
         if ($outcome->seen !== []) {
             return "$text: ".implode('; ', array_map(
-                fn (string $thing, string $how) => $thing === 'condition' ? $how : "$thing $how",
+                fn (string $thing, string $how) => $thing === 'condition' ? rtrim($how, '.') : "$thing $how",
                 array_keys($outcome->seen), $outcome->seen,
             ));
         }
@@ -43,16 +44,14 @@ final readonly class Wording
             'dial' => 'Meter to '.match ($act->get('mode')) {
                 'vac' => 'volts AC', 'vdc' => 'volts DC', default => 'ohms',
             },
-            'leads' => $act->get('red') === null || $act->get('black') === null
-                ? 'Leads off'
-                : $this->place($act->get('red')).' to '.$this->place($act->get('black')),
+            'leads' => $this->leads($act->get('red'), $act->get('black')),
             'read' => 'Read again',
             'meant' => 'Took it as '.match ($act->get('meaning')) {
                 'good' => 'good', 'bad' => 'bad', default => 'not conclusive',
             },
             'suspect' => match ($act->get('mark')) {
                 'out' => 'Struck out', 'star' => 'Starred', default => 'Took back',
-            }." a suspect: {$act->get('fault')}",
+            }." a suspect: {$this->fault($act->get('fault'))}",
             'lift' => 'Lifted the '.$this->place($act->get('end')),
             'land' => 'Landed the '.$this->place($act->get('end')),
             'reset' => "Reset $part",
@@ -60,9 +59,24 @@ final readonly class Wording
                 'clean' => "Cleaned $part", 'clear' => "Cleared $part", 'set' => "Set $part right", default => "Replaced $part",
             },
             'wait' => 'Waited',
-            'name' => "Named the fault: {$act->get('fault')}",
+            'name' => "Named the fault: {$this->fault($act->get('fault'))}",
             default => 'Handed the appliance back',
         };
+    }
+
+    private function leads(?string $red, ?string $black): string
+    {
+        return match (true) {
+            $red !== null && $black !== null => $this->place($red).' to '.$this->place($black),
+            $red !== null => 'Red lead alone on '.$this->place($red),
+            $black !== null => 'Black lead alone on '.$this->place($black),
+            default => 'Leads off',
+        };
+    }
+
+    private function fault(string $id): string
+    {
+        return Universe::of($this->model)->faults[$id]->title ?? $id;
     }
 
     public function place(string $place): string

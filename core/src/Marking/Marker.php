@@ -117,8 +117,27 @@ final class Marker
                 : []];
         });
         foreach ($then as $i => [$before, $choices]) {
-            $this->steps[] = new Step($before, $after[$i + 1], array_slice($choices, 0, 3), $this->expected($i, $choices));
+            $this->steps[] = new Step($before, $after[$i + 1], $this->telling($choices), $this->expected($i, $choices));
         }
+    }
+
+    /**
+     * The three that would have told most, no two of them the same to a reader.
+     *
+     * @param list<Choice> $choices best first
+     * @return list<Choice>
+     */
+    private function telling(array $choices): array
+    {
+        $best = [];
+        foreach ($choices as $c) {
+            if ($c->bits < self::SETTLED_BITS || count($best) === 3) {
+                break;
+            }
+            $best[$this->choice($c)] ??= $c;
+        }
+
+        return array_values($best);
     }
 
     /** @param list<Choice> $choices what could have been taken; bits of the one that was */

@@ -17,8 +17,8 @@ enum Mode: string
     public function unit(): string
     {
         return match ($this) {
-            self::VoltsAc => 'V~',
-            self::VoltsDc => 'V⎓',
+            self::VoltsAc => 'V AC',
+            self::VoltsDc => 'V DC',
             self::Ohms => 'Ω',
         };
     }

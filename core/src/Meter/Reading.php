@@ -30,7 +30,7 @@ final readonly class Reading
         return new self(Mode::from($a['mode']), $a['value'] === null ? INF : (float) $a['value'], (float) $a['step'], $a['live']);
     }
 
-    /** As it stands on the display: "24.3 V~", "OL Ω", "1.204 kΩ". */
+    /** As it stands on the display: "24.3 V AC", "OL Ω", "1.204 kΩ". */
     public function text(): string
     {
         if ($this->live) {

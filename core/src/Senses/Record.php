@@ -46,6 +46,22 @@ final class Record
         return $all;
     }
 
+    /** @return array{stretches: array<string, list<array{int, int, mixed}>>, open: array<string, array{int, mixed}>} to go on from later */
+    public function kept(): array
+    {
+        return ['stretches' => $this->stretches, 'open' => $this->open];
+    }
+
+    /** @param array{stretches: array<string, list<array{int, int, mixed}>>, open: array<string, array{int, mixed}>} $kept from {@see kept} */
+    public static function resumed(array $kept): self
+    {
+        $record = new self();
+        $record->stretches = $kept['stretches'];
+        $record->open = $kept['open'];
+
+        return $record;
+    }
+
     private function close(string $channel, int $tick): void
     {
         [$from, $value] = $this->open[$channel];

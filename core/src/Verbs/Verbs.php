@@ -224,7 +224,7 @@ final class Verbs
 
         return [
             ['model' => $plan->model->name(), 'at_s' => $at / 1000, 'against' => 'earth', 'places' => $rows],
-            self::table(array_map(fn ($p, $r) => [$p, sprintf('%.4f V~ %6.1f°', $r['ac_v'], $r['ac_degrees']), sprintf('%.4f V⎓', $r['dc_v'])], array_keys($rows), $rows)),
+            self::table(array_map(fn ($p, $r) => [$p, sprintf('%.4f V AC %6.1f°', $r['ac_v'], $r['ac_degrees']), sprintf('%.4f V DC', $r['dc_v'])], array_keys($rows), $rows)),
         ];
     }
 
@@ -265,7 +265,7 @@ final class Verbs
         $attempt = $this->attempt($plan, $this->log());
         $memory = new Memory();
         $marker = new Marker($plan, $universe, $fault, $attempt->observations, new Tracker($plan, $universe, $attempt->observations->visit, $memory), $memory);
-        $mark = $marker->mark(Rules::of($this->library->read(__DIR__.'/../../rules/first-year.json')))->toArray();
+        $mark = $marker->mark(Rules::of($this->library->rules('first-year')))->toArray();
         $text = sprintf("%.1f of 100, %s; conclusion: %s\n", $mark['total'], $mark['passed'] ? 'passed' : 'not passed', $mark['verdict']);
         foreach ($mark['lines'] as $line) {
             $text .= sprintf("%5.1f of %2d  %s\n", $line['points'], $line['weight'], $line['title']);

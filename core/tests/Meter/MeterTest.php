@@ -15,9 +15,9 @@ final class MeterTest extends TestCase
     /** @return iterable<array{Mode, float, string}> */
     public static function displays(): iterable
     {
-        yield [Mode::VoltsAc, 26.71234, '26.71 V~'];
-        yield [Mode::VoltsAc, 120.98, '121.0 V~'];
-        yield [Mode::VoltsDc, -14.1, '-14.10 V⎓'];
+        yield [Mode::VoltsAc, 26.71234, '26.71 V AC'];
+        yield [Mode::VoltsAc, 120.98, '121.0 V AC'];
+        yield [Mode::VoltsDc, -14.1, '-14.10 V DC'];
         yield [Mode::Ohms, 58.04, '58.0 Ω'];
         yield [Mode::Ohms, 1234.0, '1.234 kΩ'];
         yield [Mode::Ohms, 4.7e6, '4.700 MΩ'];

@@ -1,0 +1,110 @@
+<?php
+
+namespace App\Bench;
+
+use App\Models\Appliance;
+use App\Models\Assignment;
+use App\Models\Attempt;
+use App\Models\Course;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use OddSpark\Appliance\Library;
+use OddSpark\Bench\Bench;
+use OddSpark\Bench\Arrival;
+use OddSpark\Faults\Universe;
+use OddSpark\Marking\Marker;
+use OddSpark\Marking\Rules;
+use OddSpark\Run\Memory;
+use OddSpark\Suspects\Tracker;
+
+/** Gives a job, frozen as it is now, and marks what comes of it. */
+class Giving
+{
+    public function __construct(private readonly Plans $plans, private readonly Workbench $workbench) {}
+
+    /**
+     * @param list<int> $trainees ids, all of the class
+     */
+    public function give(User $instructor, Appliance $appliance, Course $course, array $trainees, string $title, string $fault, string $visit, string $kind, ?string $complaint, int $seed): Assignment
+    {
+        $plan = $this->plans->ofAppliance($appliance);
+        $arrivals = $this->plans->arrivals($plan, $visit);
+        $found = $arrivals[$fault];
+        $rules = (new Library)->rules('first-year');
+
+        return DB::transaction(function () use ($instructor, $appliance, $course, $trainees, $title, $fault, $visit, $kind, $complaint, $seed, $arrivals, $found, $rules): Assignment {
+            $assignment = Assignment::query()->create([
+                'appliance_id' => $appliance->id, 'instructor_id' => $instructor->id, 'course_id' => $course->id,
+                'title' => $title, 'fault' => $fault, 'visit' => $visit, 'kind' => $kind, 'seed' => $seed,
+                'complaint' => $complaint ?? self::worded($found),
+                'said' => array_column($found->complaint, 'id'),
+                'engine' => Assignment::ENGINE, 'hash' => $appliance->hash, 'rules' => $rules,
+                'document' => $appliance->document, 'board' => $appliance->board,
+                'arrivals' => Plans::packArrivals($arrivals),
+            ]);
+            $assignment->trainees()->sync($trainees);
+
+            return $assignment;
+        });
+    }
+
+    /** The complaint in the customer's words, as computed. */
+    public static function worded(Arrival $arrival): string
+    {
+        return implode(' ', array_column($arrival->complaint, 'text'));
+    }
+
+    /**
+     * What a fault does: the tape after the arrival beside the healthy one, and the complaint.
+     *
+     * @return array<string, mixed>
+     */
+    public function preview(Appliance $appliance, string $fault, string $visit, int $seconds): array
+    {
+        $plan = $this->plans->ofAppliance($appliance);
+        $bench = new Bench($plan, Universe::of($plan->model)->get($fault), new Memory());
+        $arrival = $bench->arrive($visit);
+        $state = ['door' => 'open', 'held' => true] + $arrival->state;
+        $bench->resume($state);
+        $controls = array_keys(array_filter($plan->primitives, fn ($p) => $p['type'] === 'control'));
+        $states = [];
+        $last = null;
+        $note = function (array $s) use ($bench, $controls, $plan, &$states, &$last): bool {
+            $bench->record->see($s['tick'] - $s['zero'], $bench->now($s));
+            $now = $s['slots'][$controls[0]]['state'];
+            if ($now !== $last) {
+                $table = $plan->primitives[$controls[0]]['spec']['table'];
+                $states[] = ['at' => ($s['tick'] - $s['zero']) / 1000, 'state' => $now, 'title' => $table['states'][$now]['title'] ?? 'Without power'];
+                $last = $now;
+            }
+
+            return false;
+        };
+        $note($state);
+        $bench->watch($state, $seconds * 1000, $note);
+
+        return [
+            'complaint' => $arrival->complaint,
+            'until_s' => $seconds,
+            'states' => $states,
+        ] + $this->workbench->channels($bench, $bench->record->until($seconds * 1000));
+    }
+
+    /** Marks an attempt that was handed back, and keeps the mark with the rules it was made under. */
+    public function mark(Attempt $attempt): void
+    {
+        $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
+        $plan = $this->plans->ofAssignment($assignment);
+        $universe = Universe::of($plan->model);
+        $memory = new Memory();
+        $arrivals = Plans::unpackArrivals($assignment->arrivals);
+        $marker = new Marker(
+            $plan, $universe, $universe->get($assignment->fault), $this->workbench->observations($attempt),
+            new Tracker($plan, $universe, $assignment->visit, $memory, $arrivals), $memory,
+        );
+        $attempt->update([
+            'mark' => $marker->mark(Rules::of($assignment->rules))->toArray(),
+            'debrief' => $marker->debrief(),
+        ]);
+    }
+}

@@ -1,0 +1,8 @@
+<?php
+
+namespace App\Bench;
+
+use RuntimeException;
+
+/** What was asked does not fit where the attempt stands: the client must catch up first. */
+class OutOfStep extends RuntimeException {}

@@ -1,0 +1,94 @@
+<?php
+
+namespace App\Bench;
+
+use App\Models\Appliance;
+use App\Models\Assignment;
+use OddSpark\Appliance\Compiler;
+use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Plan;
+use OddSpark\Bench\Arrival;
+use OddSpark\Faults\Universe;
+use OddSpark\Run\Memory;
+use OddSpark\Run\Snapshot;
+use OddSpark\Suspects\Tracker;
+
+/**
+ * Compiled plans, kept as PHP files so that OPcache holds them in shared memory: a request begins
+ * with a plan at hand and compiles nothing.
+ *
+ * A plan depends on the document's hash and the engine alone; each machine of the web tier makes
+ * its own copy from the document in the database.
+ */
+class Plans
+{
+    /** @var array<string, Plan> */
+    private array $plans = [];
+
+    public function ofAssignment(Assignment $assignment): Plan
+    {
+        return $this->get($assignment->hash, fn () => (string) Assignment::query()->whereKey($assignment->id)->value('document'));
+    }
+
+    public function ofAppliance(Appliance $appliance): Plan
+    {
+        return $this->get($appliance->hash, fn () => $appliance->document);
+    }
+
+    /** @param callable(): string $document */
+    private function get(string $hash, callable $document): Plan
+    {
+        if (isset($this->plans[$hash])) {
+            return $this->plans[$hash];
+        }
+        $file = $this->file("plan-$hash.php");
+        if (! is_file($file)) {
+            $plan = Compiler::compile(new Model(json_decode($document(), true, 64, JSON_THROW_ON_ERROR)));
+            $this->write($file, '<?php return '.var_export($plan->toArray(), true).';');
+        }
+
+        return $this->plans[$hash] = Plan::fromArray(require $file);
+    }
+
+    /**
+     * How each fault of a plan would be found on a visit: the same for every job on it.
+     *
+     * @return array<string, Arrival>
+     */
+    public function arrivals(Plan $plan, string $visit): array
+    {
+        $file = $this->file("arrivals-$plan->hash-".substr(hash('sha256', $visit), 0, 8).'.json');
+        if (! is_file($file)) {
+            $arrivals = (new Tracker($plan, Universe::of($plan->model), $visit, new Memory()))->arrivals();
+            $this->write($file, self::packArrivals($arrivals));
+        }
+
+        return self::unpackArrivals((string) file_get_contents($file));
+    }
+
+    /** @param array<string, Arrival> $arrivals */
+    public static function packArrivals(array $arrivals): string
+    {
+        return Snapshot::pack(array_map(fn (Arrival $a) => ['state' => $a->state, 'complaint' => $a->complaint], $arrivals));
+    }
+
+    /** @return array<string, Arrival> */
+    public static function unpackArrivals(string $text): array
+    {
+        return array_map(fn (array $a) => new Arrival($a['state'], $a['complaint']), Snapshot::unpack($text));
+    }
+
+    /** Where something computed is kept, under a name that changes with the code that computed it. */
+    private function file(string $name): string
+    {
+        return storage_path('framework/cache/'.config('spark.build').'-'.Assignment::ENGINE."-$name");
+    }
+
+    /** Whole or not at all, also with others at it. */
+    private function write(string $file, string $text): void
+    {
+        $new = $file.'.'.getmypid();
+        file_put_contents($new, $text);
+        rename($new, $file);
+    }
+}

@@ -1,0 +1,306 @@
+<?php
+
+namespace App\Bench;
+
+use App\Models\Assignment;
+use App\Models\Attempt;
+use App\Models\Entry;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Catalogue;
+use OddSpark\Bench\Bench;
+use OddSpark\Bench\Danger;
+use OddSpark\Bench\Observations;
+use OddSpark\Bench\Outcome;
+use OddSpark\Bench\Wording;
+use OddSpark\Faults\Universe;
+use OddSpark\Meter\Reading;
+use OddSpark\Run\Memory;
+use OddSpark\Run\Snapshot;
+use OddSpark\Senses\Record;
+
+/**
+ * An attempt between requests: the core's bench taken from its snapshot, one thing done, and put back.
+ *
+ * A reply holds what can be perceived over a horizon that depends on the kind of job and on nothing
+ * else; the client plays it, and only what it says it has played is kept as observed.
+ */
+class Workbench
+{
+    /** Longest wait for something to happen, ms. */
+    private const LONGEST_WAIT = 900_000;
+
+    /** Grace for a client whose clock runs a little ahead of the horizon, ms. */
+    private const GRACE = 1500;
+
+    public function __construct(private readonly Plans $plans) {}
+
+    public function start(Assignment $assignment, User $user): Attempt
+    {
+        return DB::transaction(function () use ($assignment, $user): Attempt {
+            $existing = Attempt::query()->where(['assignment_id' => $assignment->id, 'user_id' => $user->id])->lockForUpdate()->first();
+            if ($existing !== null) {
+                return $existing;
+            }
+            $seed = ($assignment->seed * 31 + $user->id) & 0x7FFFFFFF;
+            $bench = $this->bench($assignment, $seed);
+            $state = $bench->arrive($assignment->visit)->state;
+            $bench->resume($state);
+
+            return Attempt::query()->create([
+                'assignment_id' => $assignment->id, 'user_id' => $user->id, 'seed' => $seed,
+                'state' => Snapshot::pack($state), 'record' => Snapshot::pack($bench->record->kept()),
+            ]);
+        });
+    }
+
+    /**
+     * Does an act; one that was done already is not done again.
+     *
+     * @param array<string, mixed> $json an act of the action-log format, with the client's id
+     * @return array<string, mixed> the reply
+     *
+     * @throws OutOfStep when its moment is not the attempt's
+     */
+    public function act(Attempt $attempt, array $json): array
+    {
+        $act = Catalogue::act($json);
+        $clientId = (string) $json['id'];
+
+        return $this->at($attempt, function (Attempt $attempt, Bench $bench, array $state) use ($act, $clientId): array {
+            $done = $attempt->entries()->where('client_id', $clientId)->first();
+            if ($done !== null) {
+                return [$state, $done];
+            }
+            $this->inStep($attempt, $state, $act->tick);
+            [$state, $outcome] = $bench->do($state, $act);
+            $entry = $attempt->entries()->create([
+                'client_id' => $clientId,
+                'tick' => $act->tick,
+                'act' => $act->toArray(),
+                'outcome' => $this->shown($outcome),
+                'sentence' => (new Wording($bench->plan->model))->entry($act, $outcome),
+            ]);
+            if ($act->name === 'hand_back') {
+                $attempt->handed_back_at = now();
+            }
+
+            return [$state, $entry];
+        });
+    }
+
+    /**
+     * Says that time was played up to a moment.
+     *
+     * @return array<string, mixed>
+     */
+    public function play(Attempt $attempt, int $tick): array
+    {
+        return $this->at($attempt, function (Attempt $attempt, Bench $bench, array $state) use ($tick): array {
+            $now = $state['tick'] - $state['zero'];
+            if ($tick <= $now) {
+                return [$state, null]; // another tab was further
+            }
+            $this->inStep($attempt, $state, $tick);
+
+            return [$bench->advance($state, $tick), null];
+        });
+    }
+
+    /**
+     * On to the next thing that this person can perceive from where he is.
+     *
+     * @return array<string, mixed>
+     */
+    public function next(Attempt $attempt): array
+    {
+        return $this->at($attempt, fn (Attempt $attempt, Bench $bench, array $state): array => [
+            $bench->advance($state, $state['tick'] - $state['zero'] + self::LONGEST_WAIT, true), null,
+        ]);
+    }
+
+    /**
+     * Where the attempt stands, nothing done.
+     *
+     * @return array<string, mixed>
+     */
+    public function look(Attempt $attempt): array
+    {
+        $state = Snapshot::unpack($attempt->state);
+        $bench = $this->bench($attempt->assignment, $attempt->seed);
+        $bench->resume($state);
+
+        return $this->reply($attempt, $bench, $state, null, $state['tick'] - $state['zero']);
+    }
+
+    /** What the trainee did and was shown, as the suspects and the mark need it. */
+    public function observations(Attempt $attempt): Observations
+    {
+        $entries = [];
+        foreach ($attempt->entries as $entry) {
+            $o = $entry->outcome;
+            $entries[] = [Catalogue::act($entry->act), new Outcome(
+                $o['seen'],
+                $o['reading'] === null ? null : Reading::fromArray($o['reading']),
+                null,
+                $o['refused'],
+                array_keys($o['dangers']),
+            )];
+        }
+        $state = Snapshot::unpack($attempt->state);
+        $until = $state['tick'] - $state['zero'];
+
+        return new Observations($attempt->assignment->visit, $entries, Record::resumed(Snapshot::unpack($attempt->record))->until($until), $until, $attempt->assignment->said);
+    }
+
+    public function bench(Assignment $assignment, ?int $seed): Bench
+    {
+        $plan = $this->plans->ofAssignment($assignment);
+
+        return new Bench($plan, Universe::of($plan->model)->get($assignment->fault), new Memory(), $seed);
+    }
+
+    /**
+     * @param callable(Attempt, Bench, array<string, mixed>): array{array<string, mixed>, Entry|null} $do
+     * @return array<string, mixed>
+     */
+    private function at(Attempt $attempt, callable $do): array
+    {
+        return DB::transaction(function () use ($attempt, $do): array {
+            $attempt = Attempt::query()->with('assignment')->lockForUpdate()->findOrFail($attempt->id);
+            if (! $attempt->isOpen()) {
+                throw new OutOfStep('This appliance has been handed back. Its debrief is open to you.');
+            }
+            $state = Snapshot::unpack($attempt->state);
+            $bench = $this->bench($attempt->assignment, $attempt->seed);
+            $bench->record = Record::resumed(Snapshot::unpack($attempt->record));
+            $bench->resume($state);
+            $before = $state['tick'] - $state['zero'];
+            [$state, $entry] = $do($attempt, $bench, $state);
+            $attempt->state = Snapshot::pack($state);
+            $attempt->record = Snapshot::pack($bench->record->kept());
+            $attempt->save();
+
+            return $this->reply($attempt, $bench, $state, $entry, $before);
+        });
+    }
+
+    /** @param array<string, mixed> $state */
+    private function inStep(Attempt $attempt, array $state, int $tick): void
+    {
+        $now = $state['tick'] - $state['zero'];
+        if ($tick < $now) {
+            throw new OutOfStep('The bench is further on than this window: it has been brought up to date, look again and repeat it.');
+        }
+        if ($tick > $now + $attempt->assignment->horizon() * 1000 + self::GRACE) {
+            throw new OutOfStep('That moment has not been played yet.');
+        }
+    }
+
+    /**
+     * @param array<string, mixed> $state
+     * @return array<string, mixed>
+     */
+    private function reply(Attempt $attempt, Bench $bench, array $state, ?Entry $entry, int $before): array
+    {
+        $now = $state['tick'] - $state['zero'];
+        $until = $now + $attempt->assignment->horizon() * 1000;
+        $past = $bench->record;
+        $passed = $this->since($past->until($now), $before);
+        $bench->record = new Record();
+        $bench->resume($state);
+        $bench->advance($state, $until);
+        $ahead = $bench->record->until($until);
+        $bench->record = $past;
+
+        return [
+            'entry' => $entry?->shown(),
+            'now_s' => $now / 1000,
+            'until_s' => $until / 1000,
+            'scene' => [
+                'door' => $state['door'], 'held' => $state['held'], 'red' => $state['red'], 'black' => $state['black'], 'mode' => $state['mode'],
+                'lifted' => $this->lifted($state), 'labour' => round($state['labour'], 1),
+            ],
+            'passed' => $this->channels($bench, $passed),
+            'ahead' => $this->channels($bench, $ahead),
+            'handed_back' => ! $attempt->isOpen(),
+        ];
+    }
+
+    /**
+     * The part of a record after a tick.
+     *
+     * @param array<string, list<array{int, int, mixed}>> $record
+     * @return array<string, list<array{int, int, mixed}>>
+     */
+    private function since(array $record, int $tick): array
+    {
+        $after = [];
+        foreach ($record as $channel => $stretches) {
+            foreach ($stretches as [$from, $to, $value]) {
+                if ($to > $tick) {
+                    $after[$channel][] = [max($from, $tick), $to, $value];
+                }
+            }
+        }
+
+        return $after;
+    }
+
+    /**
+     * Stretches as the client plays them, sounds and sights in words.
+     *
+     * @param array<string, list<array{int, int, mixed}>> $record
+     * @return array{perceived: array<string, list<array{from: float, to: float, value: string, say: string}>>, meter: list<array{from: float, to: float, reading: array<string, mixed>}>}
+     */
+    public function channels(Bench $bench, array $record): array
+    {
+        $perceived = [];
+        $meter = [];
+        foreach ($record as $channel => $stretches) {
+            foreach ($stretches as [$from, $to, $value]) {
+                if (str_starts_with($channel, 'meter ')) {
+                    $meter[] = ['from' => $from / 1000, 'to' => $to / 1000, 'reading' => $value];
+                } else {
+                    $perceived[$channel][] = ['from' => $from / 1000, 'to' => $to / 1000, 'value' => $value, 'say' => $bench->perception()->say($channel, $value)];
+                }
+            }
+        }
+        ksort($perceived);
+        usort($meter, fn ($a, $b) => $a['from'] <=> $b['from']);
+
+        return ['perceived' => $perceived, 'meter' => $meter];
+    }
+
+    /**
+     * @param array<string, mixed> $state
+     * @return list<string>
+     */
+    private function lifted(array $state): array
+    {
+        $lifted = [];
+        foreach ($state['slots'] as $id => $slot) {
+            if (str_ends_with($id, '.body') && array_keys($slot) === ['a', 'b']) {
+                foreach ($slot as $end => $landed) {
+                    if (! $landed) {
+                        $lifted[] = substr($id, 0, -5).".$end";
+                    }
+                }
+            }
+        }
+
+        return $lifted;
+    }
+
+    /** @return array{seen: array<string, string>, reading: array<string, mixed>|null, refused: string|null, dangers: array<string, string>} */
+    private function shown(Outcome $outcome): array
+    {
+        return [
+            'seen' => $outcome->seen,
+            'reading' => $outcome->reading?->toArray(),
+            'refused' => $outcome->refused,
+            'dangers' => array_combine($outcome->dangers, array_map(fn (string $d) => Danger::TEXT[$d], $outcome->dangers)),
+        ];
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Bench\Giving;
+use App\Models\Appliance;
+use App\Models\Course;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+use OddSpark\Faults\Fault;
+use OddSpark\Faults\Universe;
+
+class ApplianceController extends Controller
+{
+    /** Long enough for a heating cycle and for what cycles after minutes, s. */
+    private const PREVIEW_S = 900;
+
+    public function index(): Response
+    {
+        $this->authorize('viewAny', Appliance::class);
+
+        return Inertia::render('Models', ['models' => Appliance::query()->get()->map(function (Appliance $a): array {
+            $model = $a->model();
+
+            return [
+                'id' => $a->id, 'title' => $a->title, 'notes' => $model->document['notes'],
+                'parts' => count($model->parts()), 'wires' => count($model->wires()), 'faults' => count(Universe::of($model)->faults) - 1,
+            ];
+        })]);
+    }
+
+    public function show(Request $request, Appliance $appliance, Giving $giving): Response
+    {
+        $this->authorize('view', $appliance);
+        $model = $appliance->model();
+
+        return Inertia::render('Model', [
+            'model' => ['id' => $appliance->id, 'title' => $appliance->title, 'notes' => $model->document['notes']],
+            'board' => json_decode($appliance->board, true),
+            'visits' => array_map(fn (array $v) => $v['title'], $model->document['visits']),
+            'faults' => array_values(array_map(
+                fn (Fault $f) => ['id' => $f->id, 'title' => $f->title, 'family' => $f->family, 'weight' => $f->weight],
+                Universe::of($model)->faults,
+            )),
+            'healthy' => $giving->preview($appliance, Fault::HEALTHY, (string) array_key_first($model->document['visits']), self::PREVIEW_S),
+            'courses' => Course::query()->where('instructor_id', $request->user()->id)->with('trainees:id,name')->get(['id', 'name'])
+                ->map(fn (Course $c) => ['id' => $c->id, 'name' => $c->name, 'trainees' => $c->trainees->map->only(['id', 'name'])]),
+        ]);
+    }
+
+    /** What a fault does: its tape, and what the customer would say. */
+    public function preview(Request $request, Appliance $appliance, Giving $giving): JsonResponse
+    {
+        $this->authorize('view', $appliance);
+        $model = $appliance->model();
+        $fault = $request->string('fault')->value();
+        $visit = $request->string('visit')->value();
+        abort_unless(isset(Universe::of($model)->faults[$fault]), 422, 'This model has no such fault.');
+        abort_unless(isset($model->document['visits'][$visit]), 422, 'This model has no such visit.');
+
+        return response()->json($giving->preview($appliance, $fault, $visit, self::PREVIEW_S));
+    }
+}

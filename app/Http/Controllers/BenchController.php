@@ -1,0 +1,79 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Bench\Giving;
+use App\Bench\Plans;
+use App\Bench\Workbench;
+use App\Http\Requests\ActRequest;
+use App\Models\Assignment;
+use App\Models\Attempt;
+use App\Models\Entry;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+use OddSpark\Faults\Fault;
+use OddSpark\Faults\Universe;
+
+class BenchController extends Controller
+{
+    public function __construct(private readonly Workbench $workbench) {}
+
+    public function start(Request $request, Assignment $assignment): RedirectResponse
+    {
+        $this->authorize('work', $assignment);
+        $attempt = $this->workbench->start($assignment, $request->user());
+
+        return redirect($attempt->isOpen() ? "/attempts/$attempt->id" : "/attempts/$attempt->id/debrief");
+    }
+
+    public function show(Attempt $attempt, Plans $plans): Response|RedirectResponse
+    {
+        $this->authorize('work', $attempt);
+        if (! $attempt->isOpen()) {
+            return redirect("/attempts/$attempt->id/debrief");
+        }
+        $plan = $plans->ofAssignment($attempt->assignment);
+
+        return Inertia::render('Bench', [
+            'attempt' => $attempt->id,
+            'job' => $attempt->assignment->briefing(),
+            'board' => json_decode((string) Assignment::query()->whereKey($attempt->assignment_id)->value('board'), true),
+            'doors' => $plan->model->document['doors'],
+            'faults' => array_values(array_map(
+                fn (Fault $f) => ['id' => $f->id, 'title' => $f->title, 'part' => $f->part, 'family' => $f->family],
+                Universe::of($plan->model)->faults,
+            )),
+            'log' => $attempt->entries->map(fn (Entry $e) => $e->shown()),
+            'past' => $this->workbench->channels($this->workbench->bench($attempt->assignment, null), $this->workbench->observations($attempt)->perceived),
+            'now' => $this->workbench->look($attempt),
+        ]);
+    }
+
+    public function act(ActRequest $request, Attempt $attempt, Giving $giving): JsonResponse
+    {
+        $reply = $this->workbench->act($attempt, $request->json()->all());
+        if ($reply['handed_back']) {
+            $giving->mark($attempt->fresh() ?? $attempt);
+        }
+
+        return response()->json($reply);
+    }
+
+    public function play(Request $request, Attempt $attempt): JsonResponse
+    {
+        $this->authorize('work', $attempt);
+        $to = $request->validate(['to_s' => ['required', 'numeric', 'min:0', 'max:10000000']])['to_s'];
+
+        return response()->json($this->workbench->play($attempt, (int) round(1000 * $to)));
+    }
+
+    public function next(Attempt $attempt): JsonResponse
+    {
+        $this->authorize('work', $attempt);
+
+        return response()->json($this->workbench->next($attempt));
+    }
+}

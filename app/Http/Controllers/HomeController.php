@@ -1,0 +1,55 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Models\Appliance;
+use App\Models\Assignment;
+use App\Models\Attempt;
+use App\Models\Course;
+use App\Models\User;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/** Where one lands: the shop for an instructor, the own jobs for a trainee. */
+class HomeController extends Controller
+{
+    public function __invoke(Request $request): Response
+    {
+        $user = $request->user();
+
+        return $user->isInstructor() ? $this->shop($user) : $this->myJobs($user);
+    }
+
+    private function shop(User $user): Response
+    {
+        $assignments = Assignment::query()->select(Assignment::LIGHT)->where('instructor_id', $user->id)
+            ->with(['attempts:id,assignment_id,user_id,handed_back_at,mark', 'course:id,name', 'trainees:id'])->latest('id')->get();
+
+        return Inertia::render('Shop', [
+            'courses' => Course::query()->where('instructor_id', $user->id)->withCount('trainees')->get(['id', 'name']),
+            'models' => Appliance::query()->get(['id', 'name', 'title']),
+            'jobs' => $assignments->map(fn (Assignment $a) => $a->briefing() + [
+                'course' => $a->course->name,
+                'given' => $a->trainees->count(),
+                'running' => $a->attempts->where('user_id', '!=', $user->id)->whereNull('handed_back_at')->count(),
+                'done' => $a->attempts->where('user_id', '!=', $user->id)->whereNotNull('handed_back_at')->count(),
+            ]),
+        ]);
+    }
+
+    private function myJobs(User $user): Response
+    {
+        $assignments = $user->assignments()->select(array_map(fn ($c) => "assignments.$c", Assignment::LIGHT))->latest('assignments.id')->get();
+        $attempts = Attempt::query()->where('user_id', $user->id)->get(['id', 'assignment_id', 'handed_back_at', 'mark'])->keyBy('assignment_id');
+
+        return Inertia::render('MyJobs', [
+            'jobs' => $assignments->map(fn (Assignment $a) => $a->briefing() + [
+                'attempt' => ($attempts[$a->id] ?? null)?->id,
+                'handed_back' => ($attempts[$a->id] ?? null)?->handed_back_at !== null,
+                'total' => ($attempts[$a->id] ?? null)?->mark['total'] ?? null,
+                'passed' => ($attempts[$a->id] ?? null)?->mark['passed'] ?? null,
+            ]),
+        ]);
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\SignInRequest;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Inertia\Inertia;
+use Inertia\Response;
+
+class SessionController extends Controller
+{
+    public function create(): Response
+    {
+        return Inertia::render('SignIn');
+    }
+
+    public function store(SignInRequest $request): RedirectResponse
+    {
+        if (! Auth::attempt($request->validated())) {
+            return back()->withErrors(['email' => 'No one signs in with this address and password. Check both and try again.']);
+        }
+        $request->session()->regenerate();
+
+        return redirect()->intended('/');
+    }
+
+    public function destroy(Request $request): RedirectResponse
+    {
+        Auth::logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return redirect('/login');
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+namespace App\Http\Requests;
+
+use App\Models\Appliance;
+use App\Models\Assignment;
+use App\Models\Course;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\Validator;
+use OddSpark\Faults\Universe;
+
+class GiveJobRequest extends FormRequest
+{
+    public function authorize(): bool
+    {
+        return $this->user()?->can('create', Assignment::class) ?? false;
+    }
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'appliance' => ['required', 'integer', 'exists:appliances,id'],
+            'course' => ['required', 'integer', Rule::exists('courses', 'id')->where('instructor_id', $this->user()?->getAuthIdentifier())],
+            'trainees' => ['present', 'array', 'max:200'],
+            'trainees.*' => ['integer', Rule::exists('course_user', 'user_id')->where('course_id', $this->integer('course'))],
+            'title' => ['required', 'string', 'max:120'],
+            'fault' => ['required', 'string', 'max:120'],
+            'visit' => ['required', 'string', 'max:40'],
+            'kind' => ['required', Rule::in(['practice', 'exam'])],
+            'complaint' => ['required', 'string', 'max:1000'],
+        ];
+    }
+
+    /** @return list<callable> */
+    public function after(): array
+    {
+        return [function (Validator $validator): void {
+            if ($validator->errors()->isNotEmpty()) {
+                return;
+            }
+            $model = Appliance::query()->findOrFail($this->integer('appliance'))->model();
+            if (! isset(Universe::of($model)->faults[$this->string('fault')->value()])) {
+                $validator->errors()->add('fault', 'This model has no such fault. Pick one from its list.');
+            }
+            if (! isset($model->document['visits'][$this->string('visit')->value()])) {
+                $validator->errors()->add('visit', 'This model has no such visit.');
+            }
+        }];
+    }
+}

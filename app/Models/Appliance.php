@@ -1,0 +1,53 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Model as ApplianceModel;
+use OddSpark\Drawing\Board;
+
+/**
+ * A model of the school: its resolved document, and the board drawn from it.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $title
+ * @property string $hash
+ * @property string $document
+ * @property string $board
+ */
+class Appliance extends Model
+{
+    protected $fillable = ['name', 'title', 'hash', 'document', 'board'];
+
+    protected $hidden = ['document', 'board'];
+
+    /** Brings a shipped model into the school, or up to date. */
+    public static function ship(string $name): self
+    {
+        $model = (new Library)->model($name);
+        $existing = self::query()->where('name', $name)->first();
+        if ($existing !== null && $existing->hash === $model->hash()) {
+            return $existing;
+        }
+
+        return self::query()->updateOrCreate(['name' => $name], [
+            'title' => $model->title(),
+            'hash' => $model->hash(),
+            'document' => self::encode($model->document),
+            'board' => self::encode(Board::of($model)),
+        ]);
+    }
+
+    public function model(): ApplianceModel
+    {
+        return new ApplianceModel(json_decode($this->document, true, 64, JSON_THROW_ON_ERROR));
+    }
+
+    /** @param array<string, mixed> $value */
+    private static function encode(array $value): string
+    {
+        return json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A job given to trainees: an appliance, frozen, with a fault in it and the rules it is done under.
+ *
+ * What a trainee may know of it is in {@see briefing} and nowhere else.
+ *
+ * @property int $id
+ * @property int $instructor_id
+ * @property int $course_id
+ * @property string $title
+ * @property string $complaint
+ * @property string $kind practice | exam
+ * @property string $visit
+ * @property string $fault
+ * @property int $seed
+ * @property int $engine
+ * @property string $hash
+ * @property array<string, mixed> $rules
+ * @property list<string> $said ids of what the customer said
+ * @property string $document
+ * @property string $board
+ * @property string $arrivals
+ */
+class Assignment extends Model
+{
+    /** The version of the computation that a job was given under. */
+    public const ENGINE = 1;
+
+    protected $fillable = ['appliance_id', 'instructor_id', 'course_id', 'title', 'complaint', 'kind', 'visit', 'fault', 'seed', 'engine', 'hash', 'rules', 'said', 'document', 'board', 'arrivals'];
+
+    protected $hidden = ['fault', 'seed', 'document', 'board', 'arrivals', 'said', 'visit'];
+
+    /** Columns that are small: the rest is loaded when it is needed. */
+    public const LIGHT = ['id', 'appliance_id', 'instructor_id', 'course_id', 'title', 'complaint', 'kind', 'visit', 'fault', 'seed', 'engine', 'hash', 'rules', 'said', 'created_at'];
+
+    protected function casts(): array
+    {
+        return ['rules' => 'array', 'said' => 'array'];
+    }
+
+    /** @return BelongsToMany<User, $this> */
+    public function trainees(): BelongsToMany
+    {
+        return $this->belongsToMany(User::class)->orderBy('name');
+    }
+
+    /** @return BelongsTo<Course, $this> */
+    public function course(): BelongsTo
+    {
+        return $this->belongsTo(Course::class);
+    }
+
+    /** @return HasMany<Attempt, $this> */
+    public function attempts(): HasMany
+    {
+        return $this->hasMany(Attempt::class);
+    }
+
+    /** Seconds that a reply looks ahead: the same for every fault. */
+    public function horizon(): int
+    {
+        return $this->kind === 'exam' ? 2 : 10;
+    }
+
+    /** @return array<string, mixed> what the trainee is told of the job */
+    public function briefing(): array
+    {
+        return ['id' => $this->id, 'title' => $this->title, 'complaint' => $this->complaint, 'kind' => $this->kind];
+    }
+}

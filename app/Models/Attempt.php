@@ -1,0 +1,56 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * One person at one job: the snapshot after what was played, and what was perceived till then.
+ *
+ * @property int $id
+ * @property int $assignment_id
+ * @property int $user_id
+ * @property int $seed
+ * @property string $state
+ * @property string $record
+ * @property Carbon|null $handed_back_at
+ * @property array<string, mixed>|null $mark
+ * @property list<array<string, mixed>>|null $debrief
+ */
+class Attempt extends Model
+{
+    protected $fillable = ['assignment_id', 'user_id', 'seed', 'state', 'record', 'handed_back_at', 'mark', 'debrief'];
+
+    protected $hidden = ['state', 'record', 'seed'];
+
+    protected function casts(): array
+    {
+        return ['handed_back_at' => 'datetime', 'mark' => 'array', 'debrief' => 'array'];
+    }
+
+    /** @return BelongsTo<Assignment, $this> */
+    public function assignment(): BelongsTo
+    {
+        return $this->belongsTo(Assignment::class)->select(Assignment::LIGHT);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return HasMany<Entry, $this> */
+    public function entries(): HasMany
+    {
+        return $this->hasMany(Entry::class)->orderBy('id');
+    }
+
+    public function isOpen(): bool
+    {
+        return $this->handed_back_at === null;
+    }
+}

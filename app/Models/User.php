@@ -1,0 +1,50 @@
+<?php
+
+namespace App\Models;
+
+use Database\Factories\UserFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+
+/**
+ * @property int $id
+ * @property string $name
+ * @property string $email
+ * @property string $role instructor | trainee
+ */
+class User extends Authenticatable
+{
+    /** @use HasFactory<UserFactory> */
+    use HasFactory;
+
+    public const INSTRUCTOR = 'instructor';
+
+    public const TRAINEE = 'trainee';
+
+    protected $fillable = ['name', 'email', 'role', 'password'];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    protected function casts(): array
+    {
+        return ['password' => 'hashed'];
+    }
+
+    public function isInstructor(): bool
+    {
+        return $this->role === self::INSTRUCTOR;
+    }
+
+    /** @return BelongsToMany<Course, $this> */
+    public function courses(): BelongsToMany
+    {
+        return $this->belongsToMany(Course::class);
+    }
+
+    /** @return BelongsToMany<Assignment, $this> */
+    public function assignments(): BelongsToMany
+    {
+        return $this->belongsToMany(Assignment::class);
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+namespace App\Policies;
+
+use App\Models\Attempt;
+use App\Models\User;
+
+class AttemptPolicy
+{
+    public function work(User $user, Attempt $attempt): bool
+    {
+        return $attempt->user_id === $user->id;
+    }
+
+    /** The debrief shows the fault: to the trainee once the appliance is handed back, to his instructor too. */
+    public function debrief(User $user, Attempt $attempt): bool
+    {
+        return ! $attempt->isOpen()
+            && ($attempt->user_id === $user->id || $user->isInstructor() && $attempt->assignment->instructor_id === $user->id);
+    }
+}

@@ -1,0 +1,113 @@
+<?php
+
+namespace Database\Seeders;
+
+use App\Bench\Giving;
+use App\Bench\Workbench;
+use App\Models\Appliance;
+use App\Models\Assignment;
+use App\Models\Course;
+use App\Models\User;
+use Illuminate\Database\Seeder;
+
+/**
+ * A made-up training centre: the Saltmarsh Lane Trades Centre, its evening class, and calls from
+ * buildings that do not exist.
+ */
+class DemoSeeder extends Seeder
+{
+    public const PASSWORD = 'copper-lamp';
+
+    private const TRAINEES = ['Tova', 'Brannoc', 'Isolde', 'Marek', 'Priya', 'Oyelaran', 'Sunniva', 'Wendell'];
+
+    public function __construct(private readonly Giving $giving, private readonly Workbench $workbench) {}
+
+    public function run(): void
+    {
+        $instructor = $this->person('Ines Calloway', 'ines', User::INSTRUCTOR);
+        $course = Course::query()->create(['instructor_id' => $instructor->id, 'name' => 'Heating controls, evening class']);
+        foreach (self::TRAINEES as $name) {
+            $course->trainees()->attach($this->person($name, mb_strtolower($name), User::TRAINEE)->id);
+        }
+        $furnace = Appliance::ship('furnace-80');
+        $all = $course->trainees()->pluck('users.id')->all();
+
+        $bindery = $this->giving->give($instructor, $furnace, $course, $all, 'Bookbinder\'s workshop: fan runs, no heat', 'limit:stuck-open', 'cold', 'practice',
+            'We have no heat at all in the bindery. The fan never stops, the paper is curling.', 41);
+        $this->giving->give($instructor, $furnace, $course, $all, 'Seed library: went cold at noon', 'igniter:cracked', 'cold', 'practice',
+            'No heat since noon. Something smelt for a moment, then nothing more. The seed trays must not freeze.', 42);
+        $this->giving->give($instructor, $furnace, $course, array_slice($all, 0, 6), 'Ferry ticket hall: on and off', 'filter:blocked@nearly', 'hot', 'exam',
+            'It was heating, then the burner quit. It does that over and over on cold days.', 43);
+
+        $this->attempt($bindery, 'brannoc', $this->good());
+        $this->attempt($bindery, 'isolde', $this->hasty());
+    }
+
+    private function person(string $name, string $mailbox, string $role): User
+    {
+        return User::query()->create(['name' => $name, 'email' => "$mailbox@demo.example", 'role' => $role, 'password' => self::PASSWORD]);
+    }
+
+    /** @param list<array<string, mixed>> $acts */
+    private function attempt(Assignment $assignment, string $mailbox, array $acts): void
+    {
+        $user = User::query()->where('email', "$mailbox@demo.example")->firstOrFail();
+        $attempt = $this->workbench->start($assignment, $user);
+        foreach ($acts as $i => $act) {
+            // time is played in steps no longer than what a reply looks ahead
+            $now = json_decode($attempt->fresh()->state, true);
+            for ($t = ($now['tick'] - $now['zero']) + 9000; $t < $act['at_s'] * 1000; $t += 9000) {
+                $this->workbench->play($attempt, $t);
+            }
+            $this->workbench->act($attempt, ['id' => "demo-$i"] + $act);
+        }
+        $this->giving->mark($attempt->fresh());
+    }
+
+    /** Basics, then along the limit circuit, repair, and a cycle watched. @return list<array<string, mixed>> */
+    private function good(): array
+    {
+        return [
+            ['at_s' => 4, 'act' => 'look', 'part' => 'thermostat'],
+            ['at_s' => 9, 'act' => 'look', 'part' => 'breaker'],
+            ['at_s' => 13, 'act' => 'look', 'part' => 'service'],
+            ['at_s' => 18, 'act' => 'look', 'part' => 'cock'],
+            ['at_s' => 24, 'act' => 'look', 'part' => 'filter'],
+            ['at_s' => 33, 'act' => 'door', 'to' => 'open'],
+            ['at_s' => 36, 'act' => 'hold', 'to' => 'held'],
+            ['at_s' => 58, 'act' => 'leads', 'red' => 'limit.a', 'black' => 'board.C'],
+            ['at_s' => 60, 'act' => 'meant', 'meaning' => 'good'],
+            ['at_s' => 66, 'act' => 'leads', 'red' => 'limit.b', 'black' => 'board.C'],
+            ['at_s' => 68, 'act' => 'meant', 'meaning' => 'bad'],
+            ['at_s' => 75, 'act' => 'leads', 'red' => 'limit.a', 'black' => 'limit.b'],
+            ['at_s' => 84, 'act' => 'name', 'fault' => 'limit:stuck-open'],
+            ['at_s' => 90, 'act' => 'hold', 'to' => 'released'],
+            ['at_s' => 94, 'act' => 'set', 'part' => 'service', 'lever' => 'lever', 'to' => 'off'],
+            ['at_s' => 99, 'act' => 'leads', 'red' => null, 'black' => null],
+            ['at_s' => 104, 'act' => 'mend', 'part' => 'limit', 'how' => 'replace'],
+            ['at_s' => 112, 'act' => 'door', 'to' => 'shut'],
+            ['at_s' => 116, 'act' => 'set', 'part' => 'service', 'lever' => 'lever', 'to' => 'on'],
+            ['at_s' => 250, 'act' => 'hand_back'],
+        ];
+    }
+
+    /** Straight to the valve, two parts on suspicion, the switch left held. @return list<array<string, mixed>> */
+    private function hasty(): array
+    {
+        return [
+            ['at_s' => 3, 'act' => 'door', 'to' => 'open'],
+            ['at_s' => 5, 'act' => 'hold', 'to' => 'held'],
+            ['at_s' => 20, 'act' => 'leads', 'red' => 'valve.MV', 'black' => 'valve.MVC'],
+            ['at_s' => 22, 'act' => 'meant', 'meaning' => 'bad'],
+            ['at_s' => 30, 'act' => 'leads', 'red' => 'igniter.1', 'black' => 'igniter.2'],
+            ['at_s' => 41, 'act' => 'mend', 'part' => 'valve', 'how' => 'replace'],
+            ['at_s' => 60, 'act' => 'leads', 'red' => 'valve.MV', 'black' => 'valve.MVC'],
+            ['at_s' => 70, 'act' => 'dial', 'mode' => 'ohm'],
+            ['at_s' => 72, 'act' => 'leads', 'red' => 'board.LIM-OUT', 'black' => 'board.LIM-IN'],
+            ['at_s' => 80, 'act' => 'name', 'fault' => 'board:limit-input-dead'],
+            ['at_s' => 85, 'act' => 'mend', 'part' => 'board', 'how' => 'replace'],
+            ['at_s' => 110, 'act' => 'mend', 'part' => 'limit', 'how' => 'replace'],
+            ['at_s' => 140, 'act' => 'hand_back'],
+        ];
+    }
+}

@@ -1,0 +1,89 @@
+// Takes the pictures of docs/screenshots from the running application with its demo data.
+// With names as arguments, only those.
+import { chromium } from '@playwright/test'
+
+const base = process.env.SPARK_URL ?? 'http://127.0.0.1:8717'
+const folder = process.env.SHOTS ?? 'docs/screenshots'
+const only = process.argv.slice(2)
+const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+})
+
+async function as(mailbox, look) {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+    const page = await context.newPage()
+    page.on('pageerror', (e) => console.error('page error', e.message))
+    page.on('console', (m) => m.type() === 'error' && console.error('console', m.text()))
+    await page.goto(`${base}/login`)
+    await page.getByLabel('Mail address').fill(`${mailbox}@demo.example`)
+    await page.getByLabel('Password').fill('copper-lamp')
+    await page.getByRole('button', { name: 'Sign in' }).click()
+    await page.waitForURL(`${base}/`)
+    const shot = async (name) => {
+        if (only.length && !only.includes(name)) return
+        await page.evaluate(() => document.fonts.ready)
+        await page.waitForTimeout(400)
+        await page.screenshot({ path: `${folder}/${name}.png` })
+        console.log(name)
+    }
+    await look(page, shot)
+    await context.close()
+}
+
+await as('ines', async (page, shot) => {
+    await shot('shop')
+    await page.getByRole('link', { name: /Set trouble in/ }).first().click()
+    await page.getByRole('heading', { name: 'Give it as a job' }).waitFor()
+    await shot('model-healthy')
+    await page.getByRole('button', { name: /Capacitor: weak \(3.5/ }).click()
+    await page.getByRole('img', { name: /Tape with the fault/ }).waitFor()
+    await page.getByLabel('Title').fill('Pottery kiln shed: quits after some minutes')
+    await shot('model-fault')
+    await page.goto(`${base}/`)
+    await page.getByRole('link', { name: /Bookbinder/ }).click()
+    await page.getByRole('heading', { name: /Bookbinder/ }).waitFor()
+    await shot('job')
+})
+
+await as('wendell', async (page, shot) => {
+    await shot('my-jobs')
+    const job = page.getByText(/Seed library/).locator('xpath=ancestor::div[2]')
+    await job.getByRole('button', { name: /Begin|Go on/ }).click()
+    await page.getByRole('button', { name: 'Run' }).waitFor()
+    await shot('bench-call')
+    const pick = (place) => page.locator(`[data-place="${place}"]`).click()
+    await page.locator('[data-part="cock"]').click()
+    await page.getByRole('button', { name: 'Look at it' }).click()
+    await page.getByRole('button', { name: 'Door off' }).click()
+    await page.getByRole('button', { name: 'Hold door switch' }).click()
+    await pick('igniter.1')
+    await pick('igniter.2')
+    for (let i = 0; i < 4; i++) {
+        await page.getByRole('button', { name: 'On to what happens next' }).click()
+        await page.waitForTimeout(500)
+    }
+    await page.getByRole('button', { name: 'Note it now' }).click()
+    await page.getByRole('tab', { name: /Log/ }).click()
+    await shot('bench')
+    await page.getByRole('tab', { name: 'Suspects' }).click()
+    await shot('bench-suspects')
+})
+
+await as('brannoc', async (page, shot) => {
+    await page.getByRole('link', { name: 'Debrief' }).first().click()
+    await page.getByTestId('total').waitFor()
+    await shot('debrief')
+})
+await as('isolde', async (page, shot) => {
+    await page.getByRole('link', { name: 'Debrief' }).first().click()
+    await page.getByTestId('total').waitFor()
+    await shot('debrief-hasty')
+})
+
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+const page = await context.newPage()
+await page.goto(`${base}/login`)
+await page.waitForTimeout(400)
+if (!only.length || only.includes('sign-in')) await page.screenshot({ path: `${folder}/sign-in.png` })
+await browser.close()

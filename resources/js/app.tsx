@@ -1,0 +1,28 @@
+import '@fontsource/atkinson-hyperlegible/400.css'
+import '@fontsource/atkinson-hyperlegible/700.css'
+import '@fontsource/ibm-plex-mono/400.css'
+import '@fontsource/ibm-plex-mono/600.css'
+import { ChakraProvider } from '@chakra-ui/react'
+import { createInertiaApp } from '@inertiajs/react'
+import { createRoot } from 'react-dom/client'
+import type { ComponentType } from 'react'
+import { system } from './theme/system'
+
+const pages = import.meta.glob<{ default: ComponentType }>('./pages/*.tsx')
+
+void createInertiaApp({
+    resolve: async (name) => {
+        const page = pages[`./pages/${name}.tsx`]
+        if (!page) throw new Error(`There is no page ${name}`)
+        return (await page()).default
+    },
+    setup({ el, App, props }) {
+        if (!el) return
+        createRoot(el).render(
+            <ChakraProvider value={system}>
+                <App {...props} />
+            </ChakraProvider>,
+        )
+    },
+    progress: { color: '#984a15' },
+})

@@ -1,0 +1,33 @@
+import { Box, Stack, Text } from '@chakra-ui/react'
+import type { BoardData, Briefing } from '@/lib/types'
+
+/** The complaint, the rules of this job, the code card, and the cautions. */
+export function CallSheet({ job, board }: { job: Briefing; board: BoardData }) {
+    const card = board.parts.find((p) => p.card)?.card
+    return (
+        <Stack gap="3" overflowY="auto" h="100%" pr="1" tabIndex={0} aria-label="Call sheet">
+            <Box bg="ground" borderRadius="md" p="3">
+                <Text fontSize="13px" color="faint">The customer says</Text>
+                <Text fontSize="17px">“{job.complaint}”</Text>
+            </Box>
+            <Box fontSize="14px">
+                <Text fontWeight={700}>{job.kind === 'exam' ? 'Examination' : 'Practice'}</Text>
+                <Text>Find what is wrong, name it, put it right, watch a cycle, put everything back and hand the appliance over.</Text>
+            </Box>
+            {card && (
+                <Box>
+                    <Text fontWeight={700} fontSize="14px">Card on the panel: lamp</Text>
+                    <Box as="dl" fontSize="13px">
+                        {Object.entries(card).map(([code, means]) => (
+                            <Box key={code} display="grid" gridTemplateColumns="72px 1fr" borderBottomWidth="1px" borderColor="line" py="0.5">
+                                <Box as="dt" fontWeight={700}>{code}</Box>
+                                <Box as="dd">{means}</Box>
+                            </Box>
+                        ))}
+                    </Box>
+                </Box>
+            )}
+            <Text fontSize="13px" color="faint">Simulation: on real equipment follow the maker's instructions, local codes, and work under a licensed person.</Text>
+        </Stack>
+    )
+}

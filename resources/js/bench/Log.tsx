@@ -1,0 +1,23 @@
+import { Box, Stack, Text } from '@chakra-ui/react'
+import { useEffect, useRef } from 'react'
+import { clock } from '@/tape/scale'
+import type { Entry } from '@/lib/types'
+
+/** What was done and shown, in sentences, the latest in view. */
+export function Log({ log }: { log: Entry[] }) {
+    const end = useRef<HTMLDivElement>(null)
+    useEffect(() => end.current?.scrollIntoView({ block: 'nearest' }), [log.length])
+    if (log.length === 0) return <Text color="faint" fontSize="14px">Nothing done yet. Supply, fuel and demand come first.</Text>
+    return (
+        <Stack gap="1" overflowY="auto" h="100%" tabIndex={0} aria-label="Log">
+            {log.map((e) => (
+                <Box key={e.id} fontSize="13.5px" borderBottomWidth="1px" borderColor="line" pb="1">
+                    <Text as="span" className="reading" color="faint" mr="2">{clock(e.at_s)}</Text>
+                    <Text as="span" color={e.refused ? 'faint' : 'ink'}>{e.text}</Text>
+                    {Object.values(e.dangers).map((d) => <Text key={d} color="danger" fontWeight={700}>▲ {d}</Text>)}
+                </Box>
+            ))}
+            <div ref={end} />
+        </Stack>
+    )
+}

@@ -1,0 +1,92 @@
+import { Box, Button, HStack, Input, Stack, Text } from '@chakra-ui/react'
+import { useEffect, useState } from 'react'
+import type { BoardData, Entry, Part } from '@/lib/types'
+import { placeName, wiresAt } from '@/board/walk'
+import { knownLever } from './known'
+
+interface Props {
+    board: BoardData
+    part: Part | undefined
+    place: string | null
+    log: Entry[]
+    lifted: string[]
+    act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
+    onPlace: (place: string) => void
+}
+
+const MENDS = [{ how: 'replace', word: 'Replace' }, { how: 'clean', word: 'Clean' }, { how: 'clear', word: 'Clear' }, { how: 'set', word: 'Set right' }]
+
+/** What can be done to the part in front of one, and to the wires on the terminal that is picked. */
+export function PartPanel({ board, part, place, log, lifted, act, onPlace }: Props) {
+    if (!part) {
+        return (
+            <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3">
+                <Text color="faint" fontSize="14px">Pick a part to look at it or set it. Pick a terminal to put the lead in hand there.</Text>
+            </Box>
+        )
+    }
+    const look = [...log].reverse().find((e) => e.act.act === 'look' && e.act['part'] === part.id && !e.refused)
+    return (
+        <Stack gap="2" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3" as="section" aria-label="Part">
+            <Box>
+                <Text fontWeight={700}>{part.label}</Text>
+                <Text fontSize="13px" color="faint">{part.title}</Text>
+            </Box>
+            <Button h="44px" bg="copper" color="onCopper" onClick={() => void act('look', { part: part.id })}>Look at it</Button>
+            {look && (
+                <Text fontSize="13px" bg="ground" borderRadius="sm" p="2">{Object.entries(look.seen).map(([k, v]) => (k === 'condition' ? v : `${k}: ${v}`)).join(' · ')}</Text>
+            )}
+            {part.controls.map((c) => (
+                <Lever key={c.lever} control={c} known={knownLever(log, part.id, c.lever, c.label)} onSet={(to) => void act('set', { part: part.id, lever: c.lever, to })} />
+            ))}
+            {part.resets && <Button h="44px" variant="outline" color="ink" borderColor="line" onClick={() => void act('reset', { part: part.id })}>Press its reset</Button>}
+            {place && wiresAt(board, place).map(({ wire, end }) => {
+                const id = `${wire.id}.${end}`
+                const isLifted = lifted.includes(id)
+                return (
+                    <HStack key={id} gap="1">
+                        <Text flex="1" fontSize="13px">{wire.colour} to {placeName(board, end === 'a' ? wire.to : wire.from)}</Text>
+                        <Button size="sm" h="44px" variant="outline" color="ink" borderColor="line" aria-label={`${isLifted ? 'Land' : 'Lift'} the ${placeName(board, id)}`} onClick={() => void act(isLifted ? 'land' : 'lift', { end: id })}>{isLifted ? 'Land' : 'Lift'}</Button>
+                        {isLifted && <Button size="sm" h="44px" variant="outline" color="ink" borderColor="line" aria-label={`Lead on the ${placeName(board, id)}`} onClick={() => onPlace(id)}>Lead</Button>}
+                    </HStack>
+                )
+            })}
+            <Box as="details">
+                <Box as="summary" fontSize="14px" color="copper" fontWeight={700} cursor="pointer" minH="32px">Mend it…</Box>
+                <HStack gap="1" wrap="wrap">
+                    {MENDS.map((m) => (
+                        <Button key={m.how} size="sm" h="44px" variant="outline" color="ink" borderColor="line" onClick={() => void act('mend', { part: part.id, how: m.how })}>{m.word}</Button>
+                    ))}
+                </HStack>
+            </Box>
+        </Stack>
+    )
+}
+
+function Lever({ control, known, onSet }: { control: Part['controls'][number]; known: string | undefined; onSet: (to: string | number) => void }) {
+    const [value, setValue] = useState(String(control.at))
+    useEffect(() => setValue(known ? String(parseFloat(known)) : String(control.at)), [known, control.at])
+    return (
+        <Box>
+            <Text fontSize="13px" color="faint">{control.label}{known === undefined ? ' (not looked at yet)' : ''}</Text>
+            {control.positions ? (
+                <HStack gap="1">
+                    {control.positions.map((p) => (
+                        <Button
+                            key={p} flex="1" h="44px" px="1" variant="outline" aria-pressed={known === p} onClick={() => onSet(p)}
+                            bg={known === p ? 'copperWash' : 'sheet'} color="ink" borderColor={known === p ? 'copper' : 'line'}
+                        >
+                            {p}
+                        </Button>
+                    ))}
+                </HStack>
+            ) : (
+                <HStack gap="1">
+                    <Input h="44px" type="number" aria-label={control.label} min={control.range?.[0]} max={control.range?.[1]} value={value} onChange={(e) => setValue(e.target.value)} borderColor="line" />
+                    <Text fontSize="14px">{control.unit}</Text>
+                    <Button h="44px" variant="outline" color="ink" borderColor="line" onClick={() => onSet(Number(value))}>Set</Button>
+                </HStack>
+            )}
+        </Box>
+    )
+}

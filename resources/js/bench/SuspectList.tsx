@@ -1,0 +1,51 @@
+import { Box, Button, HStack, Input, Stack, Text } from '@chakra-ui/react'
+import { useMemo, useState } from 'react'
+import type { Entry, FaultName } from '@/lib/types'
+import { suspectMarks } from './known'
+
+interface Props { faults: FaultName[]; log: Entry[]; act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined> }
+
+/** The trainee's own list: star, strike out, and name the one it is. */
+export function SuspectList({ faults, log, act }: Props) {
+    const [words, setWords] = useState('')
+    const marks = useMemo(() => suspectMarks(log), [log])
+    const named = [...log].reverse().find((e) => e.act.act === 'name')?.act['fault']
+    const shown = useMemo(() => {
+        const wanted = words.toLowerCase().split(/\s+/).filter(Boolean)
+        const list = faults.filter((f) => wanted.every((w) => `${f.title} ${f.family}`.toLowerCase().includes(w)))
+        const rank = (f: FaultName) => (marks[f.id] === 'star' ? 0 : marks[f.id] === 'out' ? 2 : 1)
+        return [...list].sort((a, b) => rank(a) - rank(b))
+    }, [faults, words, marks])
+
+    return (
+        <Stack gap="2" h="100%" minH="0">
+            <Input aria-label="Find a suspect" placeholder="Find: part, or what is wrong" value={words} onChange={(e) => setWords(e.target.value)} h="44px" bg="sheet" borderColor="line" />
+            <Stack gap="0" overflowY="auto" minH="0" flex="1" tabIndex={0} role="list" aria-label="Suspects">
+                {shown.map((f) => {
+                    const mark = marks[f.id] ?? 'open'
+                    return (
+                        <Box key={f.id} role="listitem" borderBottomWidth="1px" borderColor="line" py="1" bg={named === f.id ? 'copperWash' : undefined}>
+                            <Text fontSize="13.5px" textDecoration={mark === 'out' ? 'line-through' : undefined} color={mark === 'out' ? 'faint' : 'ink'} fontWeight={mark === 'star' ? 700 : 400}>
+                                {f.title}{named === f.id ? ' (named)' : ''}
+                            </Text>
+                            <HStack gap="1">
+                                <Mini word={mark === 'star' ? '★' : '☆'} label={`Star ${f.title}`} on={mark === 'star'} onClick={() => void act('suspect', { fault: f.id, mark: mark === 'star' ? 'open' : 'star' })} />
+                                <Mini word={mark === 'out' ? 'Back in' : 'Strike'} label={`Strike out ${f.title}`} on={mark === 'out'} onClick={() => void act('suspect', { fault: f.id, mark: mark === 'out' ? 'open' : 'out' })} />
+                                <Mini word="It is this" label={`Name ${f.title}`} on={false} onClick={() => void act('name', { fault: f.id })} />
+                            </HStack>
+                        </Box>
+                    )
+                })}
+                {shown.length === 0 && <Text color="faint" fontSize="14px">Nothing goes by these words.</Text>}
+            </Stack>
+        </Stack>
+    )
+}
+
+function Mini({ word, label, on, onClick }: { word: string; label: string; on: boolean; onClick: () => void }) {
+    return (
+        <Button size="xs" h="36px" minW="44px" px="2" variant="outline" aria-label={label} aria-pressed={on} bg={on ? 'copperWash' : 'sheet'} color="ink" borderColor={on ? 'copper' : 'line'} onClick={onClick}>
+            {word}
+        </Button>
+    )
+}

@@ -1,0 +1,32 @@
+import type { Entry } from '@/lib/types'
+
+/** How a lever was last seen or set by this trainee; undefined when he has not looked. */
+export function knownLever(log: readonly Entry[], part: string, lever: string, label: string): string | undefined {
+    for (let i = log.length - 1; i >= 0; i--) {
+        const e = log[i]!
+        if (e.refused) continue
+        if (e.act.act === 'set' && e.act['part'] === part && e.act['lever'] === lever) return String(e.act['to'])
+        const seen = e.act.act === 'look' && e.act['part'] === part ? (e.seen as Record<string, string>)[label] : undefined
+        if (seen !== undefined) return seen
+    }
+    return undefined
+}
+
+/** The trainee's own list: how each suspect was marked last. */
+export function suspectMarks(log: readonly Entry[]): Record<string, 'star' | 'out' | 'open'> {
+    const marks: Record<string, 'star' | 'out' | 'open'> = {}
+    for (const e of log) {
+        if (e.act.act === 'suspect') marks[String(e.act['fault'])] = e.act['mark'] as 'star' | 'out' | 'open'
+    }
+    return marks
+}
+
+/** The entry whose meaning has not been said yet: the last one that showed something. */
+export function unsaid(log: readonly Entry[]): Entry | undefined {
+    for (let i = log.length - 1; i >= 0; i--) {
+        const e = log[i]!
+        if (e.act.act === 'meant') return undefined
+        if (e.reading || Object.keys(e.seen).length > 0) return e
+    }
+    return undefined
+}

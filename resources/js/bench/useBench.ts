@@ -1,0 +1,133 @@
+import { router } from '@inertiajs/react'
+import { useCallback, useEffect, useRef, useState } from 'react'
+import { Refusal, send } from '@/lib/send'
+import type { Channels, Entry, Reply, Scene } from '@/lib/types'
+import { nextChange, played } from '@/tape/stretches'
+
+/** Seconds before the end of what is known at which more is asked for. */
+const ASK_AHEAD = 1.2
+
+interface Start { attempt: number; log: Entry[]; past: Channels; now: Reply }
+
+export interface BenchState {
+    time: number
+    playing: boolean
+    speed: number
+    scene: Scene
+    log: Entry[]
+    past: Channels
+    ahead: Channels
+    busy: boolean
+    notice: { text: string; danger: boolean } | null
+}
+
+/**
+ * An attempt at the bench: plays what the server said lies ahead, tells it what was played, and does
+ * one act at a time. Every act carries an id of its own, so that one sent twice is done once.
+ */
+export function useBench(start: Start) {
+    const [state, setState] = useState<BenchState>(() => ({
+        time: start.now.now_s, playing: false, speed: 1, scene: start.now.scene, log: start.log,
+        past: start.past, ahead: start.now.ahead, busy: false, notice: null,
+    }))
+    const live = useRef({ time: start.now.now_s, until: start.now.until_s, playing: false, speed: 1, past: start.past, ahead: start.now.ahead, asking: false })
+
+    const url = `/attempts/${start.attempt}`
+
+    const take = useCallback((reply: Reply) => {
+        const l = live.current
+        l.past = played(l.past, reply.passed, reply.now_s)
+        l.ahead = reply.ahead
+        l.until = reply.until_s
+        l.time = Math.max(reply.now_s, Math.min(l.time, reply.until_s))
+        setState((s) => ({
+            ...s, time: l.time, scene: reply.scene, past: l.past, ahead: l.ahead,
+            log: reply.entry && !s.log.some((e) => e.id === reply.entry!.id) ? [...s.log, reply.entry] : s.log,
+        }))
+        if (reply.handed_back) router.visit(`${url}/debrief`)
+    }, [url])
+
+    const fail = useCallback((error: unknown) => {
+        const refusal = error instanceof Refusal ? error : new Refusal('Something went wrong on this page. Load it again; the bench is kept.', 0)
+        live.current.playing = false
+        setState((s) => ({ ...s, playing: false, notice: { text: refusal.message, danger: false } }))
+        if (refusal.status === 409) router.visit(url, { preserveScroll: true, replace: true })
+    }, [url])
+
+    const ask = useCallback(async (path: string, body: unknown) => {
+        if (live.current.asking) return undefined
+        live.current.asking = true
+        setState((s) => ({ ...s, busy: true }))
+        try {
+            const reply = await send<Reply>('POST', `${url}/${path}`, body)
+            take(reply)
+            return reply
+        } catch (error) {
+            fail(error)
+            return undefined
+        } finally {
+            live.current.asking = false
+            setState((s) => ({ ...s, busy: false }))
+        }
+    }, [url, take, fail])
+
+    useEffect(() => {
+        let frame = 0
+        let before = performance.now()
+        let shown = 0
+        const step = (t: number) => {
+            const l = live.current
+            const wall = Math.min(0.25, (t - before) / 1000)
+            before = t
+            if (l.playing) {
+                l.time = Math.min(l.until, l.time + wall * l.speed)
+                if (l.until - l.time < ASK_AHEAD * l.speed && !l.asking) void ask('play', { to_s: Number(l.time.toFixed(3)) })
+                if (t - shown > 90) {
+                    shown = t
+                    setState((s) => ({ ...s, time: l.time }))
+                }
+            }
+            frame = requestAnimationFrame(step)
+        }
+        frame = requestAnimationFrame(step)
+        return () => cancelAnimationFrame(frame)
+    }, [ask])
+
+    const act = useCallback(async (name: string, fields: Record<string, unknown> = {}) => {
+        for (let i = 0; i < 80 && live.current.asking; i++) await new Promise((r) => setTimeout(r, 25))
+        const reply = await ask('acts', { id: crypto.randomUUID(), act: name, at_s: Number(live.current.time.toFixed(3)), ...fields })
+        const entry = reply?.entry ?? undefined
+        if (entry) {
+            const danger = Object.values(entry.dangers)[0]
+            setState((s) => ({ ...s, notice: entry.refused ? { text: entry.refused, danger: false } : danger ? { text: danger, danger: true } : null }))
+        }
+        return entry
+    }, [ask])
+
+    const play = useCallback((on: boolean) => {
+        live.current.playing = on
+        setState((s) => ({ ...s, playing: on }))
+    }, [])
+
+    const setSpeed = useCallback((speed: number) => {
+        live.current.speed = speed
+        setState((s) => ({ ...s, speed }))
+    }, [])
+
+    /** On to what happens next: within what is known at once, else by asking. */
+    const next = useCallback(async () => {
+        const l = live.current
+        const change = nextChange(l.ahead, l.time + 0.05)
+        if (change !== undefined && change <= l.until) {
+            l.time = change
+            setState((s) => ({ ...s, time: change }))
+            await ask('play', { to_s: Number(change.toFixed(3)) })
+            return
+        }
+        await ask('next', {})
+    }, [ask])
+
+    const clear = useCallback(() => setState((s) => ({ ...s, notice: null })), [])
+
+    return { ...state, seen: played(state.past, state.ahead, state.time), act, play, setSpeed, next, clear }
+}

@@ -1,0 +1,200 @@
+import { Box, Button, chakra, HStack } from '@chakra-ui/react'
+import { memo, useMemo, useRef, useState, type PointerEvent } from 'react'
+import type { BoardData, Part, Terminal, Wire } from '@/lib/types'
+import { wireColours } from '@/theme/wires'
+import { Symbol } from './Symbol'
+import { placeAt, placeName } from './walk'
+
+const Svg = chakra('svg')
+const Rect = chakra('rect')
+const SvgText = chakra('text')
+const Circle = chakra('circle')
+const Path = chakra('path')
+
+interface Props {
+    board: BoardData
+    red?: string | null
+    black?: string | null
+    cursor?: string | null
+    part?: string | null
+    lifted?: string[]
+    covered?: string[]
+    doorShut?: boolean
+    marked?: string | null
+    live?: Record<string, string>
+    onPlace?: (place: string) => void
+    onPart?: (part: string) => void
+}
+
+const ZOOMS = [1, 1.6, 2.4]
+
+/** The appliance: parts where they sit, wires in their colours, every terminal a place for a lead. */
+export function Board(props: Props) {
+    const { board, red, black, cursor, covered = [], doorShut = false } = props
+    const [zoom, setZoom] = useState(0)
+    const [centre, setCentre] = useState({ x: board.width / 2, y: board.height / 2 })
+    const drag = useRef<{ x: number; y: number; cx: number; cy: number; moved: boolean } | null>(null)
+    const frame = useRef<SVGSVGElement>(null)
+    const scale = ZOOMS[zoom] ?? 1
+    const w = board.width / scale
+    const h = board.height / scale
+    const x = Math.min(Math.max(centre.x - w / 2, 0), board.width - w)
+    const y = Math.min(Math.max(centre.y - h / 2, 0), board.height - h)
+
+    const down = (e: PointerEvent) => {
+        drag.current = { x: e.clientX, y: e.clientY, cx: x + w / 2, cy: y + h / 2, moved: false }
+    }
+    const move = (e: PointerEvent) => {
+        const d = drag.current
+        const box = frame.current?.getBoundingClientRect()
+        if (!d || !box || scale === 1) return
+        const dx = e.clientX - d.x
+        const dy = e.clientY - d.y
+        if (Math.hypot(dx, dy) > 6) d.moved = true
+        if (d.moved) setCentre({ x: d.cx - (dx * w) / box.width, y: d.cy - (dy * h) / box.height })
+    }
+    const nearer = (step: number) => {
+        const target = red ? placeAt(board, red) : undefined
+        setZoom((z) => Math.min(ZOOMS.length - 1, Math.max(0, z + step)))
+        if (scale === 1 && target) setCentre(target)
+    }
+    const hidden = useMemo(() => new Set(doorShut ? covered : []), [doorShut, covered])
+
+    return (
+        <Box position="relative" h="100%" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" overflow="hidden">
+            <Svg
+                ref={frame}
+                viewBox={`${x} ${y} ${w} ${h}`}
+                w="100%"
+                h="100%"
+                role="group"
+                aria-label="Board of the appliance"
+                touchAction="none"
+                onPointerDown={down}
+                onPointerMove={move}
+                onPointerUp={() => (drag.current = null)}
+                onPointerLeave={() => (drag.current = null)}
+            >
+                <Cabinet board={board} covered={covered} />
+                {board.wires.map((wire) => (
+                    <WirePath key={wire.id} wire={wire} hidden={hidden} lifted={props.lifted} />
+                ))}
+                {board.parts.map((part) => (
+                    <PartBox
+                        key={part.id}
+                        part={part}
+                        hidden={hidden.has(part.id)}
+                        chosen={props.part === part.id}
+                        marked={props.marked === part.id}
+                        live={props.live?.[part.id]}
+                        cursor={cursor && cursor.startsWith(`${part.id}.`) ? cursor : null}
+                        onPart={props.onPart}
+                        onPlace={props.onPlace}
+                    />
+                ))}
+                {black && <Lead board={board} place={black} away={red} colour="leadBlack" letter="B" />}
+                {red && <Lead board={board} place={red} away={black} colour="leadRed" letter="R" />}
+            </Svg>
+            <HStack position="absolute" left="2" top="42%" gap="1" transform="translateY(-50%)">
+                <Button size="sm" variant="outline" minW="44px" h="44px" bg="sheet" aria-label="Further away" disabled={zoom === 0} onClick={() => nearer(-1)}>−</Button>
+                <Button size="sm" variant="outline" minW="44px" h="44px" bg="sheet" aria-label="Nearer" disabled={zoom === ZOOMS.length - 1} onClick={() => nearer(1)}>+</Button>
+            </HStack>
+        </Box>
+    )
+}
+
+/** The sheet-metal the covered parts sit in. */
+function Cabinet({ board, covered }: { board: BoardData; covered: string[] }) {
+    const inside = board.parts.filter((p) => covered.includes(p.id))
+    if (inside.length === 0) return null
+    const x = Math.min(...inside.map((p) => p.x)) - 18
+    const y = Math.min(...inside.map((p) => p.y)) - 16
+    const right = Math.max(...inside.map((p) => p.x + p.w)) + 18
+    const bottom = Math.max(...inside.map((p) => p.y + p.h)) + 26
+    return <Rect x={x} y={y} width={right - x} height={bottom - y} rx={6} fill="ground" stroke="line" strokeWidth={2} />
+}
+
+const WirePath = memo(function WirePath({ wire, hidden, lifted = [] }: { wire: Wire; hidden: Set<string>; lifted?: string[] }) {
+    const owner = (p: string) => p.slice(0, p.indexOf('.'))
+    if (hidden.has(owner(wire.from)) && hidden.has(owner(wire.to))) return null
+    const colour = wireColours[wire.colour] ?? wireColours['grey']!
+    const d = wire.points.map(([px, py], i) => `${i ? 'L' : 'M'}${px} ${py}`).join('')
+    return (
+        <g>
+            <Path d={d} fill="none" stroke="sheet" strokeWidth={5} strokeLinejoin="round" />
+            <path d={d} fill="none" stroke={colour.stroke} strokeWidth={2.6} strokeLinejoin="round" strokeDasharray={colour.dash} />
+            {(['a', 'b'] as const).map((end) => {
+                const p = end === 'a' ? wire.points[0] : wire.points[wire.points.length - 1]
+                return lifted.includes(`${wire.id}.${end}`) && p ? <Circle key={end} cx={p[0]} cy={p[1]} r={12} fill="none" stroke="danger" strokeWidth={2} strokeDasharray="3 3" /> : null
+            })}
+        </g>
+    )
+})
+
+interface PartProps { part: Part; hidden: boolean; chosen: boolean; marked: boolean; live?: string; cursor: string | null; onPart?: (id: string) => void; onPlace?: (place: string) => void }
+
+const PartBox = memo(function PartBox({ part, hidden, chosen, marked, live, cursor, onPart, onPlace }: PartProps) {
+    const words = part.label
+    const small = part.w < 60
+    return (
+        <g opacity={hidden ? 0.28 : 1}>
+            <Rect
+                x={part.x} y={part.y} width={part.w} height={part.h} rx={4}
+                fill={marked ? 'dangerWash' : chosen ? 'copperWash' : 'sheet'} stroke={marked ? 'danger' : chosen ? 'copper' : 'ink'} strokeWidth={chosen || marked ? 3 : 1.4}
+                cursor={onPart ? 'pointer' : undefined}
+                role={onPart ? 'button' : undefined} aria-label={onPart ? part.label : undefined} data-part={part.id}
+                onClick={() => onPart?.(part.id)}
+            />
+            {!small && part.h >= 40 && <Symbol kind={part.symbol} x={part.x + part.w / 2 - 20} y={part.y + part.h / 2 - (part.h > 60 ? 24 : 22)} />}
+            <SvgText
+                x={part.x + part.w / 2} y={part.h > 60 ? part.y + part.h / 2 + 16 : part.y + part.h / 2 + (part.h >= 40 && !small ? 14 : 4)}
+                textAnchor="middle" fontSize={small ? 12 : 15.5} fill="ink" pointerEvents="none"
+            >
+                {small ? words.split(' ')[0] : words}
+            </SvgText>
+            {live && <SvgText x={part.x + part.w / 2} y={part.y + part.h / 2 + 32} textAnchor="middle" fontSize={12} fontWeight={700} fill="copper" pointerEvents="none">{live}</SvgText>}
+            {part.terminals.map((t) => (
+                <g key={t.place}>
+                    <Circle
+                        cx={t.x} cy={t.y} r={6} fill={cursor === t.place ? 'copper' : 'paper'} stroke={cursor === t.place ? 'copper' : 'ink'} strokeWidth={1.6}
+                    />
+                    {part.terminals.length > 2 && <TerminalName terminal={t} crowded={part.terminals.length > 8} />}
+                    {onPlace && (
+                        <Circle
+                            cx={t.x} cy={t.y} r={13} fill="transparent" cursor="pointer" role="button" data-place={t.place}
+                            aria-label={`${part.label} ${t.name}`} onClick={() => onPlace(t.place)}
+                        />
+                    )}
+                </g>
+            ))}
+        </g>
+    )
+})
+
+/** A terminal's letters, inside the part; turned upright where many stand side by side. */
+function TerminalName({ terminal: t, crowded }: { terminal: Terminal; crowded: boolean }) {
+    const upright = crowded && (t.edge === 'up' || t.edge === 'down')
+    const x = t.edge === 'left' ? t.x + 10 : t.edge === 'right' ? t.x - 10 : t.x
+    const y = t.edge === 'up' ? t.y + (upright ? 10 : 19) : t.edge === 'down' ? t.y - 10 : t.y + 4
+    const anchor = upright ? (t.edge === 'up' ? 'end' : 'start') : t.edge === 'left' ? 'start' : t.edge === 'right' ? 'end' : 'middle'
+    return (
+        <g transform={upright ? `rotate(-90 ${x} ${y}) translate(0 4)` : undefined}>
+            <SvgText x={x} y={y} textAnchor={anchor} fontSize={12} fill="faint" pointerEvents="none">{t.name}</SvgText>
+        </g>
+    )
+}
+
+/** A probe standing on a place, leaning away from the other. */
+function Lead({ board, place, away, colour, letter }: { board: BoardData; place: string; away?: string | null; colour: string; letter: string }) {
+    const at = placeAt(board, place)
+    if (!at) return null
+    const other = away ? placeAt(board, away) : undefined
+    const side = other && other.x !== at.x ? (at.x > other.x ? 1 : -1) : letter === 'R' ? 1 : -1
+    return (
+        <g pointerEvents="none" aria-label={`${letter === 'R' ? 'Red' : 'Black'} lead on ${placeName(board, place)}`}>
+            <Path d={`M${at.x} ${at.y}l${side * 9} -20l${side * 9} 5z`} fill={colour} />
+            <Circle cx={at.x + side * 18} cy={at.y - 26} r={11} fill={colour} />
+            <SvgText x={at.x + side * 18} y={at.y - 22} textAnchor="middle" fontSize={12} fontWeight={700} fill="sheet">{letter}</SvgText>
+        </g>
+    )
+}

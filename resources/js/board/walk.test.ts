@@ -1,0 +1,45 @@
+import { describe, expect, it } from 'vitest'
+import type { BoardData } from '@/lib/types'
+import { nearest, nextStops, placeAt, placeName, wiresAt } from './walk'
+
+const terminal = (place: string, x: number, y: number) => ({ place, name: place.split('.')[1]!, x, y, edge: 'up' as const })
+const part = (id: string, label: string, x: number, terminals: ReturnType<typeof terminal>[]) => ({
+    id, label, title: label, family: 'x', symbol: 'switch', x, y: 0, w: 50, h: 50, terminals, controls: [], resets: false, card: null,
+})
+const board: BoardData = {
+    width: 400, height: 200,
+    parts: [part('limit', 'Limit', 0, [terminal('limit.a', 10, 0), terminal('limit.b', 40, 0)]), part('board', 'Control', 200, [terminal('board.IN', 210, 100)])],
+    wires: [{ id: 'w1', colour: 'yellow', from: 'limit.b', to: 'board.IN', cable: null, points: [[40, 0], [40, -20], [210, -20], [210, 100]] }],
+}
+
+describe('walking a lead', () => {
+    it('goes along the wire to its other end, and across the part', () => {
+        expect(nextStops(board, 'limit.b').map((s) => s.place)).toEqual(['board.IN', 'limit.a'])
+        expect(nextStops(board, 'board.IN').map((s) => s.place)).toEqual(['limit.b'])
+    })
+
+    it('leaves a wire end for either terminal', () => {
+        expect(nextStops(board, 'w1.a').map((s) => s.place)).toEqual(['board.IN', 'limit.b'])
+    })
+
+    it('names places as a person does', () => {
+        expect(placeName(board, 'limit.b')).toBe('Limit b')
+        expect(placeName(board, 'w1.b')).toBe('yellow wire end at Control IN')
+    })
+
+    it('finds the wires at a terminal', () => {
+        expect(wiresAt(board, 'limit.b').map((w) => `${w.wire.id}.${w.end}`)).toEqual(['w1.a'])
+        expect(wiresAt(board, 'limit.a')).toEqual([])
+    })
+
+    it('draws a wire end a little off its terminal', () => {
+        expect(placeAt(board, 'w1.a')).toEqual({ x: 40, y: -14 })
+        expect(placeAt(board, 'nowhere.x')).toBeUndefined()
+    })
+
+    it('moves to the nearest terminal in a direction', () => {
+        expect(nearest(board, 'limit.a', 1, 0)).toBe('limit.b')
+        expect(nearest(board, 'limit.b', 0, 1)).toBe('board.IN')
+        expect(nearest(board, 'limit.a', -1, 0)).toBeUndefined()
+    })
+})

@@ -1,0 +1,90 @@
+import type { BoardData, Wire } from '@/lib/types'
+
+/**
+ * Walking a lead along what can be seen: from a terminal to the wires landed there, from a wire's
+ * end through its insulation to its other end. That there is copper all the way is not said.
+ */
+export interface Stop { place: string; name: string; hint: string }
+
+export function ownerOf(place: string): string {
+    return place.slice(0, place.indexOf('.'))
+}
+
+export function wiresAt(board: BoardData, terminal: string): { wire: Wire; end: 'a' | 'b' }[] {
+    const found: { wire: Wire; end: 'a' | 'b' }[] = []
+    for (const wire of board.wires) {
+        if (wire.from === terminal) found.push({ wire, end: 'a' })
+        if (wire.to === terminal) found.push({ wire, end: 'b' })
+    }
+    return found
+}
+
+/** Where a lead on this place may go next. */
+export function nextStops(board: BoardData, place: string): Stop[] {
+    const owner = ownerOf(place)
+    const wire = board.wires.find((w) => w.id === owner)
+    if (wire) {
+        const end = place.endsWith('.a') ? 'a' : 'b'
+        const far = end === 'a' ? wire.to : wire.from
+        const near = end === 'a' ? wire.from : wire.to
+        return [
+            { place: far, name: placeName(board, far), hint: `along the ${wire.colour} wire` },
+            { place: near, name: placeName(board, near), hint: 'the terminal here' },
+        ]
+    }
+    const along = wiresAt(board, place).map(({ wire: w, end }) => {
+        const far = end === 'a' ? w.to : w.from
+        return { place: far, name: placeName(board, far), hint: `along the ${w.colour} wire` }
+    })
+    const part = board.parts.find((p) => p.id === owner)
+    const across = (part?.terminals ?? [])
+        .filter((t) => t.place !== place)
+        .map((t) => ({ place: t.place, name: placeName(board, t.place), hint: 'on the same part' }))
+    return [...along, ...across]
+}
+
+/** What a person calls a place: "Limit a", "yellow wire end at Limit b". */
+export function placeName(board: BoardData, place: string): string {
+    const owner = ownerOf(place)
+    const wire = board.wires.find((w) => w.id === owner)
+    if (wire) return `${wire.colour} wire end at ${placeName(board, place.endsWith('.a') ? wire.from : wire.to)}`
+    const part = board.parts.find((p) => p.id === owner)
+    return part ? `${part.label} ${place.slice(owner.length + 1)}` : place
+}
+
+/** Where a place is drawn: a terminal, or a wire's end a little off it. */
+export function placeAt(board: BoardData, place: string): { x: number; y: number } | undefined {
+    const owner = ownerOf(place)
+    const wire = board.wires.find((w) => w.id === owner)
+    if (wire) {
+        const points = place.endsWith('.a') ? wire.points : [...wire.points].reverse()
+        const [p, q] = points
+        if (!p || !q) return undefined
+        const length = Math.hypot(q[0] - p[0], q[1] - p[1]) || 1
+        const off = Math.min(14, length / 2)
+        return { x: p[0] + ((q[0] - p[0]) / length) * off, y: p[1] + ((q[1] - p[1]) / length) * off }
+    }
+    const terminal = board.parts.find((p) => p.id === owner)?.terminals.find((t) => t.place === place)
+    return terminal && { x: terminal.x, y: terminal.y }
+}
+
+/** The terminal nearest in a direction: for moving the cursor with the arrow keys. */
+export function nearest(board: BoardData, place: string, dx: number, dy: number): string | undefined {
+    const here = placeAt(board, place)
+    if (!here) return undefined
+    let best: string | undefined
+    let cost = Infinity
+    for (const part of board.parts) {
+        for (const t of part.terminals) {
+            const along = (t.x - here.x) * dx + (t.y - here.y) * dy
+            const aside = Math.abs((t.x - here.x) * dy) + Math.abs((t.y - here.y) * dx)
+            if (along <= 1 || t.place === place) continue
+            const c = along + 2.5 * aside
+            if (c < cost) {
+                cost = c
+                best = t.place
+            }
+        }
+    }
+    return best
+}

@@ -1,0 +1,26 @@
+export interface Terminal { place: string; name: string; x: number; y: number; edge: 'up' | 'down' | 'left' | 'right' }
+export interface Control { lever: string; label: string; unit: string | null; positions: string[] | null; range: [number, number] | null; at: string | number }
+export interface Part {
+    id: string; label: string; title: string; family: string; symbol: string
+    x: number; y: number; w: number; h: number
+    terminals: Terminal[]; controls: Control[]; resets: boolean; card: Record<string, string> | null
+}
+export interface Wire { id: string; colour: string; from: string; to: string; cable: string | null; points: [number, number][] }
+export interface BoardData { width: number; height: number; parts: Part[]; wires: Wire[] }
+
+export interface Stretch { from: number; to: number; value: string; say: string }
+export interface Reading { mode: string; value: number | null; step: number; live: boolean; text: string }
+export interface Channels { perceived: Record<string, Stretch[]>; meter: { from: number; to: number; reading: Reading }[] }
+
+export interface Entry {
+    id: string; at_s: number; text: string
+    act: { act: string } & Record<string, unknown>
+    seen: Record<string, string> | []; reading: Reading | null; refused: string | null; dangers: Record<string, string> | []
+}
+export type Mode = 'vac' | 'vdc' | 'ohm'
+export interface Scene { door: 'open' | 'shut'; held: boolean; red: string | null; black: string | null; mode: Mode; lifted: string[]; labour: number }
+export interface Reply { entry: Entry | null; now_s: number; until_s: number; scene: Scene; passed: Channels; ahead: Channels; handed_back: boolean }
+
+export interface FaultName { id: string; title: string; part?: string; family: string; weight?: number }
+export interface Briefing { id: number; title: string; complaint: string; kind: 'practice' | 'exam' }
+export interface Me { id: number; name: string; role: 'instructor' | 'trainee' }

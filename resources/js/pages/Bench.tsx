@@ -1,0 +1,146 @@
+import { Box, Button, Flex, Grid, HStack, Stack, Tabs, Text } from '@chakra-ui/react'
+import { useEffect, useMemo, useState } from 'react'
+import { Board } from '@/board/Board'
+import { nearest, nextStops, ownerOf, placeName } from '@/board/walk'
+import { CallSheet } from '@/bench/CallSheet'
+import { unsaid } from '@/bench/known'
+import { Log } from '@/bench/Log'
+import { MeterPanel } from '@/bench/MeterPanel'
+import { PartPanel } from '@/bench/PartPanel'
+import { SuspectList } from '@/bench/SuspectList'
+import { useBench } from '@/bench/useBench'
+import type { BoardData, Briefing, Channels, Entry, FaultName, Reply } from '@/lib/types'
+import { Frame } from '@/shell/Frame'
+import { clock } from '@/tape/scale'
+import { at, readingAt } from '@/tape/stretches'
+import { Tape, type Mark } from '@/tape/Tape'
+
+interface Props { attempt: number; job: Briefing; board: BoardData; doors: { covers: string[] }[]; faults: FaultName[]; log: Entry[]; past: Channels; now: Reply }
+
+/** The trainee's place: the appliance, the meter, the tape, the call sheet and the suspects. */
+export default function Bench({ attempt, job, board, doors, faults, log, past, now }: Props) {
+    const bench = useBench({ attempt, log, past, now })
+    const { scene, act } = bench
+    const [hand, setHand] = useState<'red' | 'black'>('red')
+    const [part, setPart] = useState<string | null>(null)
+    const [cursor, setCursor] = useState<string | null>(null)
+    const [scrub, setScrub] = useState<number | null>(null)
+    const covered = useMemo(() => doors.flatMap((d) => d.covers), [doors])
+
+    const place = async (at: string) => {
+        setPart(ownerOf(at))
+        setCursor(at)
+        const leads = { red: scene.red, black: scene.black, [hand]: at }
+        const entry = await act('leads', leads)
+        if (entry && !entry.refused && hand === 'red' && !leads.black) setHand('black')
+        if (entry && !entry.refused && hand === 'black' && !leads.red) setHand('red')
+        if (entry && !entry.refused && leads.red && leads.black && hand === 'black') setHand('red')
+    }
+
+    useEffect(() => {
+        const key = (e: KeyboardEvent) => {
+            if (e.target instanceof HTMLElement && e.target.closest('input, textarea, select, [role=tab], summary')) return
+            const step = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[e.key] as [number, number] | undefined
+            const onButton = e.target instanceof HTMLElement && !!e.target.closest('button, a')
+            if (step) {
+                e.preventDefault()
+                const from = cursor ?? scene[hand] ?? board.parts.find((p) => p.terminals.length > 0)?.terminals[0]?.place
+                if (from) setCursor(nearest(board, from, ...step) ?? from)
+            } else if (e.key === 'w' && cursor) {
+                const stops = nextStops(board, cursor).filter((s) => s.hint.startsWith('along'))
+                if (stops[0]) setCursor(stops[0].place)
+            } else if (e.key === 'Enter' && cursor && !onButton) {
+                void place(cursor)
+            } else if (e.key === 'r') setHand('red')
+            else if (e.key === 'b') setHand('black')
+            else if (e.key === ' ' && !onButton) {
+                e.preventDefault()
+                bench.play(!bench.playing)
+            } else if (e.key === 'n') void bench.next()
+        }
+        window.addEventListener('keydown', key)
+        return () => window.removeEventListener('keydown', key)
+    })
+
+    const reading = readingAt(bench.seen, bench.time)
+    const told = unsaid(bench.log)
+    const marks: Mark[] = bench.log.filter((e) => !e.refused && !['meant', 'suspect', 'dial'].includes(e.act.act)).map((e) => ({
+        at: e.at_s, text: e.text, ...(e.reading ? { reading: e.reading.text } : {}),
+        kind: Object.keys(e.dangers).length ? 'danger' : e.reading ? 'reading' : e.act.act === 'look' ? 'look' : 'act',
+    }))
+    const back = scrub === null ? null : Object.values(bench.seen.perceived).map((s) => at(s, scrub)?.say).filter(Boolean).join(' · ')
+
+    return (
+        <Frame title={job.title} full>
+            <Grid h="100%" gap="2" templateColumns="248px minmax(0,1fr) 244px" templateRows="minmax(0,1fr) auto">
+                <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2" minH="0">
+                    <Tabs.Root defaultValue="call" h="100%" display="flex" flexDirection="column" size="sm" colorPalette="orange" lazyMount>
+                        <Tabs.List>
+                            <Tabs.Trigger value="call" h="40px">Call</Tabs.Trigger>
+                            <Tabs.Trigger value="log" h="40px">Log ({bench.log.length})</Tabs.Trigger>
+                            <Tabs.Trigger value="suspects" h="40px">Suspects</Tabs.Trigger>
+                        </Tabs.List>
+                        <Tabs.Content value="call" flex="1" minH="0" pt="2"><CallSheet job={job} board={board} /></Tabs.Content>
+                        <Tabs.Content value="log" flex="1" minH="0" pt="2"><Log log={bench.log} /></Tabs.Content>
+                        <Tabs.Content value="suspects" flex="1" minH="0" pt="2"><SuspectList faults={faults} log={bench.log} act={act} /></Tabs.Content>
+                    </Tabs.Root>
+                </Box>
+                <Flex direction="column" minH="0" gap="2">
+                    <HStack gap="1" flexShrink={0} wrap="wrap">
+                        <Action word={scene.door === 'open' ? 'Door on' : 'Door off'} onClick={() => void act('door', { to: scene.door === 'open' ? 'shut' : 'open' })} />
+                        <Action word={scene.held ? 'Let door switch go' : 'Hold door switch'} disabled={scene.door !== 'open'} on={scene.held} onClick={() => void act('hold', { to: scene.held ? 'released' : 'held' })} />
+                        <Box flex="1" />
+                        <Action word="Hand back" onClick={() => { if (window.confirm('Hand the appliance back? The job ends here and is marked.')) void act('hand_back') }} />
+                    </HStack>
+                    {bench.notice && (
+                        <HStack bg={bench.notice.danger ? 'dangerWash' : 'copperWash'} borderRadius="md" px="3" py="2" role="alert">
+                            <Text flex="1" color={bench.notice.danger ? 'danger' : 'ink'} fontWeight={bench.notice.danger ? 700 : 400}>{bench.notice.danger ? '▲ ' : ''}{bench.notice.text}</Text>
+                            <Button size="sm" variant="outline" color="ink" borderColor="line" onClick={bench.clear}>Understood</Button>
+                        </HStack>
+                    )}
+                    <Box flex="1" minH="0">
+                        <Board
+                            board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} lifted={scene.lifted} covered={covered}
+                            doorShut={scene.door !== 'open'} onPlace={(p) => void place(p)} onPart={setPart}
+                        />
+                    </Box>
+                </Flex>
+                <Stack gap="2" minH="0" overflowY="auto">
+                    <MeterPanel
+                        scene={scene} reading={reading} hand={hand} names={{ red: scene.red ? placeName(board, scene.red) : '', black: scene.black ? placeName(board, scene.black) : '' }}
+                        onDial={(mode) => void act('dial', { mode })} onHand={setHand} onOff={() => { void act('leads', { red: null, black: null }); setHand('red') }} onRead={() => void act('read')}
+                        meaning={{ ask: told !== undefined, onMeant: (meaning) => void act('meant', { meaning }) }}
+                    />
+                    <PartPanel board={board} part={board.parts.find((p) => p.id === part)} place={cursor} log={bench.log} lifted={scene.lifted} act={act} onPlace={(p) => void place(p)} />
+                </Stack>
+                <Box gridColumn="1 / -1">
+                    <HStack gap="2" mb="1">
+                        <Button h="44px" w="96px" bg="copper" color="onCopper" onClick={() => bench.play(!bench.playing)}>{bench.playing ? 'Pause' : 'Run'}</Button>
+                        <Button h="44px" variant="outline" color="ink" borderColor="line" disabled={bench.busy} onClick={() => void bench.next()}>On to what happens next</Button>
+                        <HStack gap="1" role="group" aria-label="Speed">
+                            {[1, 4].map((s) => (
+                                <Button key={s} h="44px" minW="44px" px="2" variant="outline" aria-pressed={bench.speed === s} bg={bench.speed === s ? 'copperWash' : 'sheet'} color="ink" borderColor={bench.speed === s ? 'copper' : 'line'} onClick={() => bench.setSpeed(s)}>{s}×</Button>
+                            ))}
+                        </HStack>
+                        <Text className="reading" fontSize="22px" data-testid="clock">{clock(bench.time)}</Text>
+                        <Text flex="1" fontSize="14px" color="faint" truncate>{back ? `At ${clock(scrub!)}: ${back}` : strikes(bench)}</Text>
+                        <Text fontSize="14px" color="faint">labour <span className="reading">{scene.labour.toFixed(1)}</span> min</Text>
+                    </HStack>
+                    <Tape
+                        channels={bench.seen} marks={marks} now={bench.time} span={180}
+                        cursor={scrub} onScrub={job.kind === 'practice' ? (s) => setScrub((c) => (c !== null && Math.abs(c - s) < 2 ? null : s)) : undefined}
+                    />
+                </Box>
+            </Grid>
+        </Frame>
+    )
+}
+
+/** What strikes one just now, in a sentence. */
+function strikes(bench: { seen: Channels; time: number }): string {
+    return Object.values(bench.seen.perceived).map((s) => at(s, bench.time)?.say).filter(Boolean).join(' · ')
+}
+
+function Action({ word, onClick, disabled, on }: { word: string; onClick: () => void; disabled?: boolean; on?: boolean }) {
+    return <Button h="44px" variant="outline" color="ink" bg={on ? 'copperWash' : 'sheet'} borderColor={on ? 'copper' : 'line'} disabled={disabled} aria-pressed={on} onClick={onClick}>{word}</Button>
+}

@@ -1,0 +1,50 @@
+import { Box, Button, Flex, Heading, HStack, Stack, Table, Text } from '@chakra-ui/react'
+import { Link, router } from '@inertiajs/react'
+import { Frame } from '@/shell/Frame'
+import type { Briefing } from '@/lib/types'
+
+interface Row { name?: string; attempt: number | null; entries: number; handed_back: boolean; total: number | null; passed: boolean | null; verdict: string | null }
+interface Props { job: Briefing & { course: string; fault: string; hash: string; rules: string }; rows: Row[]; own: Row }
+
+const VERDICTS: Record<string, string> = { proved: 'proved', supported: 'likely, not proved', guess: 'a guess', contradicted: 'contradicted', none: 'nothing named' }
+
+/** One job: what was given, and how each trainee fared. */
+export default function Job({ job, rows, own }: Props) {
+    return (
+        <Frame title={job.title}>
+            <Stack gap="5">
+                <Flex justify="space-between" align="start" gap="4">
+                    <Box>
+                        <Heading as="h1" size="2xl">{job.title}</Heading>
+                        <Text>“{job.complaint}”</Text>
+                        <Text fontSize="14px" color="faint">{job.course} · {job.kind === 'exam' ? 'examination' : 'practice'} · house rules: {job.rules} · model frozen as <span className="reading">{job.hash}</span></Text>
+                    </Box>
+                    <HStack flexShrink={0}>
+                        {own.handed_back && <Button asChild h="44px" variant="outline" color="ink" borderColor="line"><Link href={`/attempts/${own.attempt}/debrief`}>My own debrief</Link></Button>}
+                        {!own.handed_back && <Button h="44px" bg="copper" color="onCopper" onClick={() => router.post(`/jobs/${job.id}/attempt`)}>{own.attempt ? 'Go on trying it' : 'Try it myself'}</Button>}
+                    </HStack>
+                </Flex>
+                <Box bg="copperWash" borderRadius="md" p="3"><Text><b>The fault:</b> {job.fault}</Text></Box>
+                <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" overflow="hidden">
+                    <Table.Root>
+                        <Table.Header>
+                            <Table.Row bg="ground">{['Trainee', 'Where', 'Entries', 'Conclusion', 'Mark', ''].map((h) => <Table.ColumnHeader key={h} color="ink">{h}</Table.ColumnHeader>)}</Table.Row>
+                        </Table.Header>
+                        <Table.Body>
+                            {rows.map((r) => (
+                                <Table.Row key={r.name} bg="sheet">
+                                    <Table.Cell fontWeight={700}>{r.name}</Table.Cell>
+                                    <Table.Cell>{r.handed_back ? 'handed back' : r.attempt ? 'at the bench' : 'not begun'}</Table.Cell>
+                                    <Table.Cell className="reading">{r.entries}</Table.Cell>
+                                    <Table.Cell>{r.verdict ? VERDICTS[r.verdict] : '–'}</Table.Cell>
+                                    <Table.Cell className="reading" color={r.passed === null ? undefined : r.passed ? 'good' : 'danger'}>{r.total === null ? '–' : `${r.total.toFixed(1)} ${r.passed ? 'passed' : 'not passed'}`}</Table.Cell>
+                                    <Table.Cell>{r.handed_back && <Link href={`/attempts/${r.attempt}/debrief`}><Text color="copper" textDecoration="underline">Debrief</Text></Link>}</Table.Cell>
+                                </Table.Row>
+                            ))}
+                        </Table.Body>
+                    </Table.Root>
+                </Box>
+            </Stack>
+        </Frame>
+    )
+}

@@ -1,0 +1,169 @@
+import { Box, Button, Checkbox, Field, Grid, Heading, Input, NativeSelect, Stack, Text, Textarea } from '@chakra-ui/react'
+import { useForm } from '@inertiajs/react'
+import { useEffect, useMemo, useState } from 'react'
+import { Board } from '@/board/Board'
+import { send } from '@/lib/send'
+import type { BoardData, Channels, FaultName } from '@/lib/types'
+import { Frame } from '@/shell/Frame'
+import { Tape } from '@/tape/Tape'
+
+interface Preview extends Channels { complaint: { id: string; text: string }[]; until_s: number; states: { at: number; state: string; title: string }[] }
+interface Props {
+    model: { id: number; title: string; notes: string }
+    board: BoardData
+    visits: Record<string, string>
+    faults: FaultName[]
+    healthy: Preview
+    courses: { id: number; name: string; trainees: { id: number; name: string }[] }[]
+}
+
+const HEALTHY = 'healthy'
+
+/** A model running healthy; a fault chosen, what it does beside it, and the job given. */
+export default function Model({ model, board, visits, faults, healthy, courses }: Props) {
+    const [words, setWords] = useState('')
+    const [shown, setShown] = useState<Preview | null>(null)
+    const [error, setError] = useState<string | null>(null)
+    const course = courses[0]
+    const form = useForm({
+        appliance: model.id, course: course?.id ?? 0, trainees: (course?.trainees ?? []).map((t) => t.id),
+        title: '', fault: HEALTHY, visit: Object.keys(visits)[0] ?? '', kind: 'practice', complaint: '',
+    })
+    const { fault, visit } = form.data
+
+    useEffect(() => {
+        if (fault === HEALTHY && visit === Object.keys(visits)[0]) {
+            setShown(null)
+            return
+        }
+        let stale = false
+        send<Preview>('GET', `/models/${model.id}/preview?fault=${encodeURIComponent(fault)}&visit=${encodeURIComponent(visit)}`)
+            .then((p) => {
+                if (stale) return
+                setShown(p)
+                setError(null)
+                form.setData('complaint', p.complaint.map((c) => c.text).join(' '))
+            })
+            .catch((e: Error) => !stale && setError(e.message))
+        return () => {
+            stale = true
+        }
+        // the form is the same object for this page's life
+        // eslint-disable-next-line react-hooks/exhaustive-deps
+    }, [fault, visit, model.id])
+
+    const families = useMemo(() => {
+        const wanted = words.toLowerCase().split(/\s+/).filter(Boolean)
+        const groups = new Map<string, FaultName[]>()
+        for (const f of faults) {
+            if (!wanted.every((w) => `${f.title} ${f.family}`.toLowerCase().includes(w))) continue
+            groups.set(f.family, [...(groups.get(f.family) ?? []), f])
+        }
+        return [...groups]
+    }, [faults, words])
+    const chosen = faults.find((f) => f.id === fault)
+    const all = courses.find((c) => c.id === form.data.course)?.trainees ?? []
+
+    return (
+        <Frame title={model.title} full>
+            <Grid h="100%" gap="2" templateColumns="270px minmax(0,1fr) 290px">
+                <Stack gap="2" minH="0" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2">
+                    <Heading as="h1" size="md">{model.title}</Heading>
+                    <Input aria-label="Find a fault" placeholder="Find a fault" h="44px" borderColor="line" value={words} onChange={(e) => setWords(e.target.value)} />
+                    <Box overflowY="auto" minH="0" flex="1" tabIndex={0} aria-label="Faults">
+                        {families.map(([family, list]) => (
+                            <Box key={family} mb="2">
+                                <Text fontSize="13px" color="faint" fontWeight={700}>{family}</Text>
+                                {list.map((f) => (
+                                    <Button
+                                        key={f.id} variant="ghost" w="100%" minH="36px" h="auto" py="1" px="2" justifyContent="flex-start" textAlign="left" whiteSpace="normal" fontSize="14px" fontWeight={400}
+                                        aria-pressed={f.id === fault} bg={f.id === fault ? 'copperWash' : undefined} color="ink" onClick={() => form.setData('fault', f.id)}
+                                    >
+                                        {f.title}
+                                    </Button>
+                                ))}
+                            </Box>
+                        ))}
+                    </Box>
+                </Stack>
+                <Stack gap="2" minH="0">
+                    <Box flex="1" minH="0"><Board board={board} marked={chosen?.part ?? (fault === HEALTHY ? null : fault.split(':')[0]!)} /></Box>
+                    <Box>
+                        <Text fontSize="14px" fontWeight={700}>Healthy, from the arrival on, door off and switch held</Text>
+                        <Tape channels={healthy} states={healthy.states} now={healthy.until_s} span={healthy.until_s / 0.94} height={148} label="Tape of the healthy run" />
+                    </Box>
+                    {shown && (
+                        <Box>
+                            <Text fontSize="14px" fontWeight={700} color="danger">{fault === HEALTHY ? visits[visit] : chosen?.title}</Text>
+                            <Tape channels={shown} states={shown.states} now={shown.until_s} span={shown.until_s / 0.94} height={148} label="Tape with the fault" />
+                        </Box>
+                    )}
+                    {error && <Text color="danger" role="alert">{error}</Text>}
+                </Stack>
+                <Stack
+                    as="form" gap="2" minH="0" overflowY="auto" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3"
+                    onSubmit={(e) => { e.preventDefault(); form.post('/jobs') }}
+                >
+                    <Heading as="h2" size="md">Give it as a job</Heading>
+                    <Text fontSize="14px" color="faint">{chosen && fault !== HEALTHY ? chosen.title : 'Healthy: nothing wrong. Pick a fault on the left, or give it as it is.'}</Text>
+                    <Row label="How it is found" error={form.errors.visit}>
+                        <Select label="How it is found" value={visit} onChange={(v) => form.setData('visit', v)} options={Object.entries(visits).map(([k, v]) => [k, v])} />
+                    </Row>
+                    <Row label="What the customer says" error={form.errors.complaint}>
+                        <Textarea aria-label="What the customer says" rows={4} borderColor="line" value={form.data.complaint} onChange={(e) => form.setData('complaint', e.target.value)} />
+                    </Row>
+                    <Row label="Title" error={form.errors.title}>
+                        <Input aria-label="Title" h="44px" borderColor="line" value={form.data.title} onChange={(e) => form.setData('title', e.target.value)} />
+                    </Row>
+                    <Row label="Kind" error={form.errors.kind}>
+                        <Select label="Kind" value={form.data.kind} onChange={(v) => form.setData('kind', v)} options={[['practice', 'Practice'], ['exam', 'Examination']]} />
+                    </Row>
+                    <Row label="Class" error={form.errors.course}>
+                        <Select
+                            label="Class" value={String(form.data.course)} options={courses.map((c) => [String(c.id), c.name])}
+                            onChange={(v) => form.setData((d) => ({ ...d, course: Number(v), trainees: (courses.find((c) => c.id === Number(v))?.trainees ?? []).map((t) => t.id) }))}
+                        />
+                    </Row>
+                    <Box>
+                        <Text fontSize="14px" fontWeight={700}>To</Text>
+                        <Grid templateColumns="1fr 1fr" gap="1">
+                            {all.map((t) => (
+                                <Checkbox.Root
+                                    key={t.id} checked={form.data.trainees.includes(t.id)} minH="32px"
+                                    onCheckedChange={() => form.setData('trainees', form.data.trainees.includes(t.id) ? form.data.trainees.filter((i) => i !== t.id) : [...form.data.trainees, t.id])}
+                                >
+                                    <Checkbox.HiddenInput />
+                                    <Checkbox.Control borderColor="faint" _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }} />
+                                    <Checkbox.Label>{t.name}</Checkbox.Label>
+                                </Checkbox.Root>
+                            ))}
+                        </Grid>
+                    </Box>
+                    <Button type="submit" h="44px" flexShrink={0} bg="copper" color="onCopper" disabled={form.processing}>Give the job</Button>
+                    {form.errors.fault && <Text color="danger" role="alert">{form.errors.fault}</Text>}
+                </Stack>
+            </Grid>
+        </Frame>
+    )
+}
+
+function Row({ label, error, children }: { label: string; error?: string; children: React.ReactNode }) {
+    return (
+        <Field.Root invalid={!!error} gap="1">
+            <Field.Label fontSize="14px">{label}</Field.Label>
+            {children}
+            <Field.ErrorText color="danger">{error}</Field.ErrorText>
+        </Field.Root>
+    )
+}
+
+function Select({ label, value, options, onChange }: { label: string; value: string; options: [string, string][]; onChange: (v: string) => void }) {
+    return (
+        <NativeSelect.Root>
+            <NativeSelect.Field aria-label={label} h="44px" borderColor="line" value={value} onChange={(e) => onChange(e.target.value)}>
+                {options.map(([v, word]) => <option key={v} value={v}>{word}</option>)}
+            </NativeSelect.Field>
+            <NativeSelect.Indicator />
+        </NativeSelect.Root>
+    )
+}

@@ -1,0 +1,34 @@
+import { Badge, Box, Button, Flex, Heading, Stack, Text } from '@chakra-ui/react'
+import { Link, router } from '@inertiajs/react'
+import { Frame } from '@/shell/Frame'
+import type { Briefing } from '@/lib/types'
+
+interface Job extends Briefing { attempt: number | null; handed_back: boolean; total: number | null; passed: boolean | null }
+
+export default function MyJobs({ jobs }: { jobs: Job[] }) {
+    return (
+        <Frame title="My jobs">
+            <Stack gap="4">
+                <Heading as="h1" size="2xl">My jobs</Heading>
+                {jobs.length === 0 && <Text color="faint">No job has been given to you yet.</Text>}
+                {jobs.map((j) => (
+                    <Flex key={j.id} bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="4" gap="4" align="center">
+                        <Box flex="1">
+                            <Text fontWeight={700} fontSize="17px">{j.title}</Text>
+                            <Text>“{j.complaint}”</Text>
+                        </Box>
+                        <Badge bg={j.kind === 'exam' ? 'copperWash' : 'ground'} color="ink">{j.kind === 'exam' ? 'examination' : 'practice'}</Badge>
+                        {j.handed_back ? (
+                            <>
+                                <Text className="reading" w="150px" textAlign="right" color={j.passed ? 'good' : 'danger'}>{j.total?.toFixed(1) ?? '–'} {j.passed ? 'passed' : 'not passed'}</Text>
+                                <Button asChild h="44px" w="120px" variant="outline" color="ink" borderColor="line"><Link href={`/attempts/${j.attempt}/debrief`}>Debrief</Link></Button>
+                            </>
+                        ) : (
+                            <Button h="44px" w="120px" bg="copper" color="onCopper" onClick={() => router.post(`/jobs/${j.id}/attempt`)}>{j.attempt ? 'Go on' : 'Begin'}</Button>
+                        )}
+                    </Flex>
+                ))}
+            </Stack>
+        </Frame>
+    )
+}

@@ -1,0 +1,50 @@
+import { Badge, Box, Button, Flex, Heading, HStack, Stack, Table, Text } from '@chakra-ui/react'
+import { Link } from '@inertiajs/react'
+import { Frame } from '@/shell/Frame'
+import type { Briefing } from '@/lib/types'
+
+interface Job extends Briefing { course: string; given: number; running: number; done: number }
+interface Props { courses: { id: number; name: string; trainees_count: number }[]; models: { id: number; title: string }[]; jobs: Job[] }
+
+/** The instructor's day: classes, what is running, what came back. */
+export default function Shop({ courses, models, jobs }: Props) {
+    return (
+        <Frame title="Shop">
+            <Stack gap="6">
+                <Flex justify="space-between" align="end" gap="4">
+                    <Box>
+                        <Heading as="h1" size="2xl">Shop</Heading>
+                        <Text color="faint">{courses.map((c) => `${c.name}: ${c.trainees_count} trainees`).join(' · ')}</Text>
+                    </Box>
+                    <HStack>
+                        {models.map((m) => (
+                            <Button key={m.id} asChild h="44px" bg="copper" color="onCopper"><Link href={`/models/${m.id}`}>Set trouble in: {m.title}</Link></Button>
+                        ))}
+                    </HStack>
+                </Flex>
+                <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" overflow="hidden">
+                    <Table.Root size="md">
+                        <Table.Header>
+                            <Table.Row bg="ground">
+                                {['Job', 'Kind', 'Class', 'Given to', 'At the bench', 'Handed back'].map((h) => <Table.ColumnHeader key={h} color="ink">{h}</Table.ColumnHeader>)}
+                            </Table.Row>
+                        </Table.Header>
+                        <Table.Body>
+                            {jobs.map((j) => (
+                                <Table.Row key={j.id} bg="sheet">
+                                    <Table.Cell><Link href={`/jobs/${j.id}`}><Text fontWeight={700} color="copper" textDecoration="underline">{j.title}</Text></Link><Text fontSize="13px" color="faint">“{j.complaint}”</Text></Table.Cell>
+                                    <Table.Cell><Badge bg={j.kind === 'exam' ? 'copperWash' : 'ground'} color="ink">{j.kind === 'exam' ? 'examination' : 'practice'}</Badge></Table.Cell>
+                                    <Table.Cell>{j.course}</Table.Cell>
+                                    <Table.Cell className="reading">{j.given}</Table.Cell>
+                                    <Table.Cell className="reading">{j.running}</Table.Cell>
+                                    <Table.Cell className="reading">{j.done}</Table.Cell>
+                                </Table.Row>
+                            ))}
+                        </Table.Body>
+                    </Table.Root>
+                    {jobs.length === 0 && <Text p="4" color="faint">No job has been given yet. Pick a model, choose a fault, and give it.</Text>}
+                </Box>
+            </Stack>
+        </Frame>
+    )
+}

@@ -1,0 +1,35 @@
+import { Box, Button, Flex, HStack, Text } from '@chakra-ui/react'
+import { Head, Link, router, usePage } from '@inertiajs/react'
+import type { ReactNode } from 'react'
+import type { Me } from '@/lib/types'
+
+/** The frame of every page: what this is, where one can go, who one is. */
+export function Frame({ title, children, full = false }: { title: string; children: ReactNode; full?: boolean }) {
+    const me = usePage<{ me: Me | null }>().props.me
+    return (
+        <Flex direction="column" minH="100vh" h={full ? '100vh' : undefined}>
+            <Head title={`${title} · Odd Spark`} />
+            <Flex as="header" h="48px" px="4" align="center" gap="5" bg="sheet" borderBottomWidth="1px" borderColor="line" flexShrink={0}>
+                <Link href="/"><HStack gap="2"><Spark /><Text fontWeight={700} fontSize="17px">Odd Spark</Text></HStack></Link>
+                {me?.role === 'instructor' && <HStack as="nav" gap="4"><Link href="/">Shop</Link><Link href="/models">Models</Link></HStack>}
+                {me?.role === 'trainee' && <HStack as="nav" gap="4"><Link href="/">My jobs</Link></HStack>}
+                <Text flex="1" color="faint" truncate>{title}</Text>
+                {me && (
+                    <HStack gap="3">
+                        <Text fontSize="14px">{me.name}</Text>
+                        <Button size="sm" variant="outline" color="ink" borderColor="line" onClick={() => router.post('/logout')}>Sign out</Button>
+                    </HStack>
+                )}
+            </Flex>
+            <Box as="main" flex="1" minH="0" p={full ? '2' : '6'} maxW={full ? undefined : '1180px'} w="100%" mx="auto">{children}</Box>
+        </Flex>
+    )
+}
+
+function Spark() {
+    return (
+        <Box asChild w="26px" h="26px" color="copper">
+            <svg viewBox="0 0 32 32" aria-hidden="true"><path d="M4 22h7l3-12 4 18 3-10h7" fill="none" stroke="currentColor" strokeWidth={3} strokeLinejoin="round" strokeLinecap="round" /></svg>
+        </Box>
+    )
+}

@@ -1,0 +1,131 @@
+import { Box, chakra } from '@chakra-ui/react'
+import { useEffect, useRef, useState } from 'react'
+import type { Channels, Stretch } from '@/lib/types'
+import { clock, scale } from './scale'
+
+const Svg = chakra('svg')
+const Rect = chakra('rect')
+const Line = chakra('line')
+const SvgText = chakra('text')
+const Path = chakra('path')
+
+export interface Mark { at: number; text: string; reading?: string; kind: 'reading' | 'look' | 'act' | 'danger' }
+
+interface Props {
+    channels: Channels
+    marks?: Mark[]
+    now: number
+    span: number
+    height?: number
+    /** rows under the percepts, such as the states of a control for the instructor */
+    states?: { at: number; title: string }[]
+    cursor?: number | null
+    onScrub?: (seconds: number) => void
+    label?: string
+}
+
+/** The lanes of the tape: what can be seen or heard of the sequence, in its order. */
+const LANES: { channel: string; name: string; colour: string }[] = [
+    { channel: 'board.lamp', name: 'Lamp', colour: 'lamp' },
+    { channel: 'inducer.sound', name: 'Inducer', colour: 'moving' },
+    { channel: 'igniter.glow', name: 'Igniter', colour: 'glow' },
+    { channel: 'valve.click', name: 'Valve', colour: 'copper' },
+    { channel: 'flame', name: 'Flame', colour: 'flame' },
+    { channel: 'blower.sound', name: 'Blower', colour: 'moving' },
+]
+
+const QUIET = new Set(['', 'off'])
+
+/** Time, left to right: bars of what could be perceived, and each act stamped where it happened. */
+export function Tape({ channels, marks = [], now, span, height = 168, states, cursor, onScrub, label = 'Tape' }: Props) {
+    const box = useRef<HTMLDivElement>(null)
+    const [width, setWidth] = useState(1000)
+    useEffect(() => {
+        const el = box.current
+        if (!el || typeof ResizeObserver === 'undefined') return
+        const seen = new ResizeObserver(() => setWidth(el.clientWidth))
+        seen.observe(el)
+        return () => seen.disconnect()
+    }, [])
+    const left = 74
+    const s = scale(now, span, left, Math.max(200, width - left - 12))
+    const top = 22
+    const stamps = marks.length > 0 ? 34 : 6
+    const rows = LANES.length + (states ? 1 : 0)
+    const lane = (height - top - stamps) / rows
+    const clip = (from: number, to: number) => ({ x: s.x(Math.max(from, s.from)), w: Math.max(0, s.x(Math.min(to, s.to)) - s.x(Math.max(from, s.from))) })
+
+    return (
+        <Box ref={box} bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" overflow="hidden">
+            <Svg
+                width={width} height={height} display="block" role="img" aria-label={`${label}: seconds since the arrival`}
+                onClick={onScrub && ((e) => onScrub(Math.min(now, Math.max(0, s.seconds(e.clientX - e.currentTarget.getBoundingClientRect().left)))))}
+                cursor={onScrub ? 'crosshair' : undefined}
+            >
+                {s.ticks.map((t) => (
+                    <g key={t}>
+                        <Line x1={s.x(t)} x2={s.x(t)} y1={top - 4} y2={height - stamps} stroke="line" strokeWidth={1} />
+                        <SvgText x={s.x(t)} y={top - 8} fontSize={11} fill="faint" textAnchor="middle">{clock(t)}</SvgText>
+                    </g>
+                ))}
+                {LANES.map((row, i) => {
+                    const y = top + i * lane
+                    return (
+                        <g key={row.channel}>
+                            <SvgText x={8} y={y + lane / 2 + 4} fontSize={12} fill="ink">{row.name}</SvgText>
+                            <Line x1={left} x2={width - 12} y1={y + lane - 1} y2={y + lane - 1} stroke="line" strokeWidth={0.6} />
+                            {(channels.perceived[row.channel] ?? []).filter((b) => b.to > s.from && b.from < s.to).map((b) => (
+                                <Bar key={b.from} stretch={b} colour={row.colour} y={y} h={lane} {...clip(b.from, Math.min(b.to, now))} />
+                            ))}
+                        </g>
+                    )
+                })}
+                {states?.map((st, i) => {
+                    const { x, w } = clip(st.at, states[i + 1]?.at ?? now)
+                    const y = top + LANES.length * lane
+                    return w > 0 ? (
+                        <g key={st.at}>
+                            <title>{st.title}</title>
+                            <Rect x={x} y={y + 2} width={w} height={lane - 4} fill={i % 2 ? 'ground' : 'copperWash'} stroke="line" />
+                            {w > 7 * st.title.length && <SvgText x={x + 4} y={y + lane / 2 + 4} fontSize={11} fill="ink">{st.title}</SvgText>}
+                        </g>
+                    ) : null
+                })}
+                {marks.filter((m) => m.at >= s.from).map((m, i) => (
+                    <g key={`${m.at}-${i}`}>
+                        <title>{`${clock(m.at)} ${m.text}`}</title>
+                        <Line x1={s.x(m.at)} x2={s.x(m.at)} y1={top} y2={height - stamps + 4} stroke={m.kind === 'danger' ? 'danger' : 'copper'} strokeDasharray="2 3" />
+                        <Stamp x={s.x(m.at)} y={height - stamps + 9} kind={m.kind} />
+                        {m.reading && <SvgText className="reading" x={s.x(m.at)} y={height - 4} fontSize={10.5} textAnchor="middle" fill="ink">{m.reading}</SvgText>}
+                    </g>
+                ))}
+                <Line x1={s.x(now)} x2={s.x(now)} y1={top - 6} y2={height} stroke="copper" strokeWidth={2} />
+                {cursor != null && <Line x1={s.x(cursor)} x2={s.x(cursor)} y1={top - 6} y2={height} stroke="focus" strokeWidth={2} strokeDasharray="5 3" />}
+            </Svg>
+        </Box>
+    )
+}
+
+function Bar({ stretch, colour, x, w, y, h }: { stretch: Stretch; colour: string; x: number; w: number; y: number; h: number }) {
+    if (QUIET.has(stretch.value) || w <= 0) {
+        // perceived as silent or dark: a hairline, which is not the same as not perceived at all
+        return w > 0 ? <Line x1={x} x2={x + w} y1={y + h / 2} y2={y + h / 2} stroke={colour} strokeWidth={1} opacity={0.7}><title>{stretch.say}</title></Line> : null
+    }
+    const low = ['slow', 'dull', 'hums', 'gas'].includes(stretch.value)
+    return (
+        <g>
+            <title>{stretch.say}</title>
+            <Rect x={x} y={y + (low ? h * 0.45 : h * 0.16)} width={w} height={low ? h * 0.39 : h * 0.68} fill={colour} rx={2} opacity={low ? 0.6 : 0.92} />
+            {w > 8 * stretch.value.length && !low && !['runs', 'lit', 'drawn in', 'bright'].includes(stretch.value) && (
+                <SvgText x={x + 5} y={y + h / 2 + 4} fontSize={11} fontWeight={700} fill="sheet">{stretch.value}</SvgText>
+            )}
+        </g>
+    )
+}
+
+function Stamp({ x, y, kind }: { x: number; y: number; kind: Mark['kind'] }) {
+    if (kind === 'reading') return <Rect x={x - 5} y={y - 5} width={10} height={10} fill="copper" />
+    if (kind === 'danger') return <Path d={`M${x} ${y - 7}l7 12h-14z`} fill="danger" />
+    if (kind === 'look') return <Path d={`M${x - 7} ${y}q7 -8 14 0q-7 8 -14 0z`} fill="none" stroke="copper" strokeWidth={2} />
+    return <Path d={`M${x} ${y - 5}v10`} stroke="ink" strokeWidth={2} />
+}

@@ -1,0 +1,28 @@
+/** Seconds to pixels along the tape: a window of some width that ends a little after now. */
+export interface Scale { from: number; to: number; x: (seconds: number) => number; seconds: (x: number) => number; ticks: number[] }
+
+const STEPS = [5, 10, 15, 30, 60, 120, 300, 600, 1800, 3600]
+
+export function scale(now: number, span: number, left: number, width: number): Scale {
+    const to = Math.max(now + span * 0.06, span)
+    const from = to - span
+    const step = STEPS.find((s) => span / s <= 12) ?? 7200
+    const ticks: number[] = []
+    for (let t = Math.max(0, Math.ceil(from / step) * step); t <= to; t += step) ticks.push(t)
+    return {
+        from,
+        to,
+        x: (seconds) => left + ((seconds - from) / span) * width,
+        seconds: (x) => from + ((x - left) / width) * span,
+        ticks,
+    }
+}
+
+/** 75 → "1:15", 4000 → "1:06:40". */
+export function clock(seconds: number): string {
+    const s = Math.max(0, Math.floor(seconds))
+    const two = (n: number) => String(n).padStart(2, '0')
+    const h = Math.floor(s / 3600)
+    const m = Math.floor((s % 3600) / 60)
+    return h > 0 ? `${h}:${two(m)}:${two(s % 60)}` : `${m}:${two(s % 60)}`
+}

@@ -1,0 +1,45 @@
+import { describe, expect, it } from 'vitest'
+import type { Channels } from '@/lib/types'
+import { at, nextChange, nothing, played, readingAt } from './stretches'
+
+const lamp = (...s: [number, number, string][]): Channels => ({ perceived: { lamp: s.map(([from, to, value]) => ({ from, to, value, say: value })) }, meter: [] })
+
+describe('stretches', () => {
+    it('owns its beginning and not its end, but for the last', () => {
+        const s = lamp([0, 5, 'off'], [5, 9, 'on']).perceived['lamp']!
+        expect(at(s, 4.99)?.value).toBe('off')
+        expect(at(s, 5)?.value).toBe('on')
+        expect(at(s, 9)?.value).toBe('on')
+        expect(at(s, 9.1)).toBeUndefined()
+    })
+
+    it('cuts what lies ahead at what was played, and joins what goes on', () => {
+        const past = played(nothing, lamp([0, 10, 'off']), 4)
+        expect(past.perceived['lamp']).toEqual([{ from: 0, to: 4, value: 'off', say: 'off' }])
+        const more = played(past, lamp([4, 6, 'off'], [6, 14, 'on']), 8)
+        expect(more.perceived['lamp']!.map((s) => [s.from, s.to, s.value])).toEqual([[0, 6, 'off'], [6, 8, 'on']])
+    })
+
+    it('keeps a gap where nothing could be perceived', () => {
+        const more = played(lamp([0, 4, 'lit']), lamp([9, 12, 'lit']), 12)
+        expect(more.perceived['lamp']).toHaveLength(2)
+    })
+
+    it('never shows what was not played', () => {
+        expect(played(nothing, lamp([0, 2, 'off'], [2, 9, 'on']), 1).perceived['lamp']).toHaveLength(1)
+    })
+
+    it('finds the next change', () => {
+        const c = lamp([0, 5, 'off'], [5, 9, 'on'])
+        expect(nextChange(c, 1)).toBe(5)
+        expect(nextChange(c, 5)).toBeUndefined()
+    })
+
+    it('shows the reading of the moment', () => {
+        const r = (text: string) => ({ mode: 'vac', value: 1, step: 0.1, live: false, text })
+        const c: Channels = { perceived: {}, meter: [{ from: 0, to: 3, reading: r('0 V AC') }, { from: 3, to: 8, reading: r('24 V AC') }] }
+        expect(readingAt(c, 2)?.text).toBe('0 V AC')
+        expect(readingAt(c, 3)?.text).toBe('24 V AC')
+        expect(readingAt(c, 12)).toBeUndefined()
+    })
+})

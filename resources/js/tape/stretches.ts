@@ -1,0 +1,51 @@
+import type { Channels, Reading, Stretch } from '@/lib/types'
+
+export const nothing: Channels = { perceived: {}, meter: [] }
+
+/** What holds at a moment in one channel; a stretch owns its beginning, not its end, but for the last. */
+export function at<T extends { from: number; to: number }>(stretches: readonly T[], seconds: number): T | undefined {
+    for (let i = stretches.length - 1; i >= 0; i--) {
+        const s = stretches[i]!
+        if (s.from <= seconds && (seconds < s.to || (i === stretches.length - 1 && seconds <= s.to))) return s
+    }
+    return undefined
+}
+
+export function readingAt(channels: Channels, seconds: number): Reading | undefined {
+    return at(channels.meter, seconds)?.reading
+}
+
+/** Cuts what lies ahead at a moment and adds it to what is past; a stretch that goes on stays one. */
+export function played(past: Channels, ahead: Channels, until: number): Channels {
+    const perceived: Record<string, Stretch[]> = { ...past.perceived }
+    for (const [channel, stretches] of Object.entries(ahead.perceived)) {
+        const list = [...(perceived[channel] ?? [])]
+        for (const s of stretches) {
+            if (s.from > until) break
+            const cut = { ...s, to: Math.min(s.to, until) }
+            const last = list[list.length - 1]
+            if (last && last.value === cut.value && cut.from <= last.to + 1e-6) {
+                list[list.length - 1] = { ...last, to: Math.max(last.to, cut.to) }
+            } else if (cut.to > cut.from || !last || last.value !== cut.value) {
+                list.push(cut)
+            }
+        }
+        perceived[channel] = list
+    }
+    const meter = [...past.meter]
+    for (const m of ahead.meter) {
+        if (m.from <= until) meter.push({ ...m, to: Math.min(m.to, until) })
+    }
+    return { perceived, meter }
+}
+
+/** The first moment after one at which anything perceived changes, within what is known. */
+export function nextChange(channels: Channels, after: number): number | undefined {
+    let first: number | undefined
+    for (const stretches of Object.values(channels.perceived)) {
+        for (const s of stretches) {
+            if (s.from > after && (first === undefined || s.from < first)) first = s.from
+        }
+    }
+    return first
+}

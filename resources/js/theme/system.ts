@@ -1,0 +1,47 @@
+import { createSystem, defaultConfig, defineConfig } from '@chakra-ui/react'
+
+/** Every colour, size and font of the interface: warm paper, ink, and copper for what is live. */
+const config = defineConfig({
+    globalCss: {
+        'html, body': { bg: 'paper', color: 'ink', fontFamily: 'body', fontSize: '15px', lineHeight: 1.4 },
+        '*:focus-visible': { outline: '3px solid', outlineColor: 'focus', outlineOffset: '2px' },
+        'svg text': { fontFamily: 'body' },
+        '.reading': { fontFamily: 'mono', fontVariantNumeric: 'tabular-nums' },
+    },
+    theme: {
+        tokens: {
+            fonts: {
+                body: { value: "'Atkinson Hyperlegible', sans-serif" },
+                heading: { value: "'Atkinson Hyperlegible', sans-serif" },
+                mono: { value: "'IBM Plex Mono', monospace" },
+            },
+        },
+        semanticTokens: {
+            colors: {
+                paper: { value: { base: '#fbf7ef', _dark: '#1d1a16' } },
+                sheet: { value: { base: '#fffdf8', _dark: '#27231d' } },
+                ground: { value: { base: '#f1eadc', _dark: '#15130f' } },
+                line: { value: { base: '#d6cbb6', _dark: '#4b4336' } },
+                ink: { value: { base: '#29241d', _dark: '#f2ebdd' } },
+                faint: { value: { base: '#655b4c', _dark: '#b8ab95' } },
+                copper: { value: { base: '#984a15', _dark: '#e59a5f' } },
+                copperWash: { value: { base: '#f5e2d0', _dark: '#45301f' } },
+                onCopper: { value: { base: '#fffdf8', _dark: '#1d1a16' } },
+                danger: { value: { base: '#9c1f1f', _dark: '#ff9d90' } },
+                dangerWash: { value: { base: '#f9e1dc', _dark: '#4a211c' } },
+                good: { value: { base: '#2c6135', _dark: '#9bd3a3' } },
+                focus: { value: { base: '#1d5fa8', _dark: '#8cc0ff' } },
+                lcd: { value: { base: '#dfe5d2', _dark: '#c5ceb3' } },
+                lcdInk: { value: { base: '#1c2418', _dark: '#1c2418' } },
+                leadRed: { value: { base: '#c22626', _dark: '#ff6b60' } },
+                leadBlack: { value: { base: '#1f1f1f', _dark: '#d9d9d9' } },
+                flame: { value: { base: '#2f6fb5', _dark: '#7fb5f0' } },
+                glow: { value: { base: '#d9661f', _dark: '#ff9c52' } },
+                moving: { value: { base: '#5d7f5a', _dark: '#9cc298' } },
+                lamp: { value: { base: '#b98a16', _dark: '#f0c75a' } },
+            },
+        },
+    },
+})
+
+export const system = createSystem(defaultConfig, config)

@@ -1,0 +1,15 @@
+<!DOCTYPE html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <title inertia>Odd Spark</title>
+    <link rel="icon" href="/favicon.svg" type="image/svg+xml">
+    @viteReactRefresh
+    @vite('resources/js/app.tsx')
+    @inertiaHead
+</head>
+<body>
+    @inertia
+</body>
+</html>

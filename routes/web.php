@@ -1,0 +1,33 @@
+<?php
+
+use App\Http\Controllers\ApplianceController;
+use App\Http\Controllers\AssignmentController;
+use App\Http\Controllers\BenchController;
+use App\Http\Controllers\DebriefController;
+use App\Http\Controllers\HomeController;
+use App\Http\Controllers\SessionController;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('guest')->group(function () {
+    Route::get('/login', [SessionController::class, 'create'])->name('login');
+    Route::post('/login', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+});
+
+Route::middleware(['auth', 'throttle:work'])->group(function () {
+    Route::post('/logout', [SessionController::class, 'destroy']);
+    Route::get('/', HomeController::class);
+
+    Route::get('/models', [ApplianceController::class, 'index']);
+    Route::get('/models/{appliance}', [ApplianceController::class, 'show']);
+    Route::get('/models/{appliance}/preview', [ApplianceController::class, 'preview']);
+
+    Route::post('/jobs', [AssignmentController::class, 'store']);
+    Route::get('/jobs/{assignment}', [AssignmentController::class, 'show']);
+    Route::post('/jobs/{assignment}/attempt', [BenchController::class, 'start']);
+
+    Route::get('/attempts/{attempt}', [BenchController::class, 'show']);
+    Route::post('/attempts/{attempt}/acts', [BenchController::class, 'act']);
+    Route::post('/attempts/{attempt}/play', [BenchController::class, 'play']);
+    Route::post('/attempts/{attempt}/next', [BenchController::class, 'next']);
+    Route::get('/attempts/{attempt}/debrief', DebriefController::class);
+});

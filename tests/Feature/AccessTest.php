@@ -1,0 +1,130 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Models\Attempt;
+use App\Models\User;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\Route;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\School;
+use Tests\TestCase;
+
+/** Every endpoint, and who may not use it. */
+class AccessTest extends TestCase
+{
+    use RefreshDatabase, School;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->openSchool();
+    }
+
+    public function test_a_guest_gets_nothing_but_the_sign_in(): void
+    {
+        $open = ['login', 'up', 'storage/{path}'];
+        $checked = 0;
+        foreach (Route::getRoutes() as $route) {
+            if (in_array($route->uri(), $open, true)) {
+                continue;
+            }
+            $method = $route->methods()[0];
+            $uri = preg_replace('/\{\w+\}/', '1', $route->uri());
+            $response = $this->json($method, "/$uri");
+            $this->assertSame(401, $response->status(), "$method $uri");
+            $checked++;
+        }
+        $this->assertGreaterThan(10, $checked);
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function instructorsOnly(): iterable
+    {
+        yield 'models' => ['GET', '/models'];
+        yield 'model' => ['GET', '/models/{appliance}'];
+        yield 'preview' => ['GET', '/models/{appliance}/preview?fault=healthy&visit=cold'];
+        yield 'give' => ['POST', '/jobs'];
+        yield 'job' => ['GET', '/jobs/{assignment}'];
+    }
+
+    #[DataProvider('instructorsOnly')]
+    public function test_a_trainee_may_not(string $method, string $uri): void
+    {
+        $job = $this->give();
+        $uri = strtr($uri, ['{appliance}' => $this->furnace()->id, '{assignment}' => $job->id]);
+        $this->actingAs($this->trainee)->json($method, $uri)->assertForbidden();
+        $this->actingAs($this->instructor)->json($method, $uri, [])->assertStatus($method === 'POST' ? 422 : 200);
+    }
+
+    public function test_another_instructor_sees_neither_job_nor_debrief(): void
+    {
+        $job = $this->give();
+        $attempt = $this->begin($job);
+        $this->act($attempt, 'hand_back', 0)->assertOk();
+        $other = User::factory()->instructor()->create();
+        $this->actingAs($other)->get("/jobs/$job->id")->assertForbidden();
+        $this->actingAs($other)->get("/attempts/$attempt->id/debrief")->assertForbidden();
+        $this->actingAs($other)->post("/jobs/$job->id/attempt")->assertForbidden();
+        $this->actingAs($this->instructor)->get("/attempts/$attempt->id/debrief")->assertOk();
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function ownOnly(): iterable
+    {
+        yield 'bench' => ['GET', '/attempts/{attempt}'];
+        yield 'act' => ['POST', '/attempts/{attempt}/acts'];
+        yield 'play' => ['POST', '/attempts/{attempt}/play'];
+        yield 'next' => ['POST', '/attempts/{attempt}/next'];
+        yield 'debrief' => ['GET', '/attempts/{attempt}/debrief'];
+    }
+
+    #[DataProvider('ownOnly')]
+    public function test_nobody_works_at_the_bench_of_another(string $method, string $uri): void
+    {
+        $attempt = $this->begin($this->give());
+        $uri = str_replace('{attempt}', (string) $attempt->id, $uri);
+        foreach ([$this->classmate, $this->instructor] as $other) {
+            $this->actingAs($other)->json($method, $uri, ['id' => 'x', 'act' => 'wait', 'at_s' => 0, 'to_s' => 1])->assertForbidden();
+        }
+        $this->assertSame(0, $attempt->entries()->count());
+    }
+
+    public function test_a_job_is_only_for_those_it_was_given_to(): void
+    {
+        $job = $this->give();
+        $this->actingAs($this->classmate)->post("/jobs/$job->id/attempt")->assertForbidden();
+        $this->assertSame(0, Attempt::query()->count());
+        $this->actingAs($this->instructor)->post("/jobs/$job->id/attempt")->assertRedirect();
+    }
+
+    public function test_the_debrief_stays_shut_until_the_appliance_is_handed_back(): void
+    {
+        $attempt = $this->begin($this->give());
+        $this->get("/attempts/$attempt->id/debrief")->assertForbidden();
+        $this->act($attempt, 'hand_back', 0)->assertOk();
+        $this->get("/attempts/$attempt->id/debrief")->assertOk()->assertSee('Limit: stuck open');
+        $this->get("/attempts/$attempt->id")->assertRedirect("/attempts/$attempt->id/debrief");
+    }
+
+    public function test_signing_in_out_and_too_often(): void
+    {
+        $user = User::factory()->create(['email' => 'someone@demo.example']);
+        $this->post('/login', ['email' => 'someone@demo.example', 'password' => 'wrong'])->assertSessionHasErrors('email');
+        $this->assertGuest();
+        $this->post('/login', ['email' => 'someone@demo.example', 'password' => 'copper-lamp'])->assertRedirect('/');
+        $this->assertAuthenticatedAs($user);
+        $this->post('/logout')->assertRedirect('/login');
+        $this->assertGuest();
+        for ($i = 0; $i < 12; $i++) {
+            $last = $this->post('/login', ['email' => 'someone@demo.example', 'password' => 'wrong']);
+        }
+        $last->assertTooManyRequests();
+    }
+
+    public function test_forms_without_their_token_are_refused(): void
+    {
+        $this->get('/login')->assertOk();
+        $this->assertContains(\Illuminate\Foundation\Http\Middleware\ValidateCsrfToken::class, app('router')->getMiddlewareGroups()['web']);
+    }
+}

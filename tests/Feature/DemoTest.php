@@ -1,0 +1,24 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Models\Assignment;
+use App\Models\Attempt;
+use App\Models\User;
+use Database\Seeders\DemoSeeder;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\TestCase;
+
+class DemoTest extends TestCase
+{
+    use RefreshDatabase;
+
+    public function test_the_demo_is_a_class_of_eight_with_three_jobs_and_two_attempts_worth_looking_at(): void
+    {
+        $this->app->make(DemoSeeder::class)->run();
+        $this->assertSame(8, User::query()->where('role', User::TRAINEE)->count());
+        $this->assertSame(3, Assignment::query()->count());
+        $marks = Attempt::query()->whereNotNull('handed_back_at')->get()->pluck('mark.verdict')->sort()->values()->all();
+        $this->assertSame(['contradicted', 'proved'], $marks);
+    }
+}

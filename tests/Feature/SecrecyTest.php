@@ -1,0 +1,131 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Bench\Workbench;
+use App\Http\Middleware\HandleInertiaRequests;
+use App\Models\Attempt;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\Cache;
+use OddSpark\Acts\Catalogue;
+use OddSpark\Bench\Observations;
+use OddSpark\Run\Snapshot;
+use OddSpark\Senses\Record;
+use Tests\School;
+use Tests\TestCase;
+
+/**
+ * For any two faults that agree on all observations so far, complete responses are the same to the byte.
+ *
+ * What was observed is computed beside the web, from the core; the responses are those that a
+ * trainee's browser gets, with all headers but the date and the encrypted cookies.
+ */
+class SecrecyTest extends TestCase
+{
+    use RefreshDatabase, School;
+
+    private const FAULTS = [
+        'igniter:cracked', 'w30:open', 'w31:open', 'board:igniter-relay-dead', 'igniter:aged', 'valve:coil-open', 'valve:stuck-shut', 'w27:open',
+        'w28:open', 'board:valve-relay-dead', 'cock:shut', 'meter:no-gas', 'inducer:open', 'w33:open', 'board:inducer-relay-dead', 'healthy', 'limit:stuck-closed',
+    ];
+
+    public function test_responses_are_equal_to_the_byte_until_something_tells_two_faults_apart(): void
+    {
+        $this->openSchool();
+        $attempt = $this->begin($this->give());
+        $transcripts = [];
+        foreach (self::FAULTS as $fault) {
+            $transcripts[$fault] = $this->work($attempt, $fault);
+        }
+        $pairs = $steps = 0;
+        foreach (self::FAULTS as $i => $a) {
+            foreach (array_slice(self::FAULTS, $i + 1) as $b) {
+                $same = 0;
+                foreach ($transcripts[$a] as $n => [$seen, $response]) {
+                    if ($seen !== $transcripts[$b][$n][0]) {
+                        break;
+                    }
+                    $this->assertSame($response, $transcripts[$b][$n][1], "$a and $b, step $n");
+                    $same++;
+                }
+                $pairs += $same > 2 && $same < count($transcripts[$a]) ? 1 : 0;
+                $steps += $same;
+            }
+        }
+        $this->assertGreaterThanOrEqual(20, $pairs, 'pairs that agree for a while and are then told apart');
+        $this->assertGreaterThan(100, $steps);
+    }
+
+    /**
+     * The same work with each fault, in the same attempt.
+     *
+     * @return list<array{string, string}> what was observed, and the response
+     */
+    private function work(Attempt $attempt, string $fault): array
+    {
+        Cache::flush(); // the count of requests is part of the headers
+        $workbench = app(Workbench::class);
+        $attempt->entries()->delete();
+        $attempt->assignment->update(['fault' => $fault]);
+        $assignment = $attempt->assignment->fresh();
+        $bench = $workbench->bench($assignment, $attempt->seed);
+        $state = $bench->arrive('cold')->state;
+        $bench->resume($state);
+        Attempt::query()->whereKey($attempt->id)->update(['state' => Snapshot::pack($state), 'record' => Snapshot::pack($bench->record->kept())]);
+
+        $rows = [];
+        $entries = [];
+        $note = function (string $uri, array $body) use (&$rows, &$entries, &$state, $bench, $attempt): void {
+            $response = $body === [] ? $this->get($uri, ['X-Inertia' => 'true', 'X-Inertia-Version' => (string) app(HandleInertiaRequests::class)->version(request())]) : $this->postJson($uri, $body);
+            $this->assertSame(200, $response->status(), $uri);
+            $headers = $response->headers->all();
+            unset($headers['date'], $headers['set-cookie']);
+            if (isset($body['act'])) {
+                [$state, $outcome] = $bench->do($state, $act = Catalogue::act($body));
+                $entries[] = [$act, $outcome];
+            } elseif (isset($body['to_s'])) {
+                $state = $bench->advance($state, $body['to_s'] * 1000);
+            }
+            $until = $state['tick'] - $state['zero'] + 10_000;
+            $past = $bench->record->kept();
+            $bench->advance($state, $until); // what the reply looks ahead to
+            $seen = new Observations('cold', $entries, $bench->record->until($until), $until, []);
+            $bench->record = Record::resumed($past);
+            $rows[] = [json_encode($seen->toArray()), $response->status()."\n".json_encode($headers)."\n".$response->getContent()];
+        };
+        $url = "/attempts/$attempt->id";
+        $note($url, []);
+        foreach ($this->script() as $i => $step) {
+            isset($step['act']) ? $note("$url/acts", ['id' => "s$i"] + $step) : $note("$url/play", $step);
+        }
+        $note($url, []);
+
+        return $rows;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function script(): array
+    {
+        $script = [
+            ['act' => 'look', 'at_s' => 1, 'part' => 'thermostat'],
+            ['act' => 'look', 'at_s' => 2, 'part' => 'breaker'],
+            ['act' => 'door', 'at_s' => 3, 'to' => 'open'],
+            ['act' => 'hold', 'at_s' => 4, 'to' => 'held'],
+            ['act' => 'leads', 'at_s' => 5, 'red' => 'board.R', 'black' => 'board.C'],
+        ];
+        foreach ([14, 23, 32, 41, 50] as $t) {
+            $script[] = ['to_s' => $t];
+        }
+
+        return [
+            ...$script,
+            ['act' => 'leads', 'at_s' => 54, 'red' => 'igniter.1', 'black' => 'igniter.2'],
+            ['act' => 'leads', 'at_s' => 55, 'red' => 'valve.MV', 'black' => 'valve.MVC'],
+            ['act' => 'hold', 'at_s' => 57, 'to' => 'released'],
+            ['act' => 'dial', 'at_s' => 58, 'mode' => 'ohm'],
+            ['act' => 'leads', 'at_s' => 60, 'red' => 'igniter.1', 'black' => 'igniter.2'],
+            ['act' => 'leads', 'at_s' => 61, 'red' => 'valve.MV', 'black' => 'valve.MVC'],
+            ['act' => 'look', 'at_s' => 62, 'part' => 'cock'],
+        ];
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Models\Attempt;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Inertia\Testing\AssertableInertia;
+use Tests\School;
+use Tests\TestCase;
+
+/** An attempt over HTTP: acts, time, repetition, and what is refused. */
+class WorkbenchTest extends TestCase
+{
+    use RefreshDatabase, School;
+
+    private Attempt $attempt;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->openSchool();
+        $this->attempt = $this->begin($this->give());
+    }
+
+    public function test_a_reading_comes_back_with_its_moment_and_is_kept_as_fact(): void
+    {
+        $this->act($this->attempt, 'door', 1, ['to' => 'open'])->assertOk();
+        $this->act($this->attempt, 'hold', 2, ['to' => 'held'])->assertOk();
+        $this->postJson("/attempts/{$this->attempt->id}/play", ['to_s' => 8])->assertOk()->assertJsonPath('now_s', 8);
+        $reply = $this->act($this->attempt, 'leads', 9.5, ['red' => 'board.R', 'black' => 'board.C'])->assertOk();
+        $this->assertMatchesRegularExpression('/^2[5-7]\.\d\d V AC$/', $reply->json('entry.reading.text'));
+        $this->assertSame(9.5, $reply->json('entry.at_s'));
+        $this->assertSame('Furnace control R to Furnace control C: '.$reply->json('entry.reading.text'), $reply->json('entry.text'));
+        $this->assertEquals(19.5, $reply->json('until_s'));
+        $this->get("/attempts/{$this->attempt->id}")->assertInertia(fn (AssertableInertia $page) => $page
+            ->component('Bench')->has('log', 3)->where('log.2.reading.text', $reply->json('entry.reading.text'))
+            ->where('now.now_s', 9.5)->where('now.scene.red', 'board.R')->has('past.perceived'));
+    }
+
+    public function test_an_act_sent_twice_is_done_once(): void
+    {
+        $first = $this->act($this->attempt, 'look', 1, ['part' => 'breaker'], 'same')->assertOk();
+        $again = $this->act($this->attempt, 'look', 1, ['part' => 'breaker'], 'same')->assertOk();
+        $this->assertSame($first->json('entry'), $again->json('entry'));
+        $this->assertSame(1, $this->attempt->entries()->count());
+        $this->assertSame($first->json('scene.labour'), $again->json('scene.labour'));
+    }
+
+    public function test_a_window_left_behind_is_told_and_changes_nothing(): void
+    {
+        $this->act($this->attempt, 'look', 6, ['part' => 'breaker'])->assertOk();
+        $this->act($this->attempt, 'look', 3, ['part' => 'cock'])->assertConflict()->assertJsonPath('message', fn (string $m) => str_contains($m, 'further on'));
+        $this->act($this->attempt, 'look', 40, ['part' => 'cock'])->assertConflict()->assertJsonPath('message', fn (string $m) => str_contains($m, 'not been played'));
+        $this->assertSame(1, $this->attempt->entries()->count());
+        $this->postJson("/attempts/{$this->attempt->id}/play", ['to_s' => 2])->assertOk()->assertJsonPath('now_s', 6);
+    }
+
+    public function test_bad_acts_say_where(): void
+    {
+        $this->act($this->attempt, 'juggle', 1)->assertUnprocessable()->assertJsonPath('pointer', '/act');
+        $this->act($this->attempt, 'look', 1)->assertUnprocessable()->assertJsonPath('pointer', '/part');
+        $this->act($this->attempt, 'look', 1, ['part' => 'gizmo'])->assertOk()->assertJsonPath('entry.refused', 'There is no part called "gizmo" here.');
+        $this->postJson("/attempts/{$this->attempt->id}/acts", ['act' => 'wait', 'at_s' => 1])->assertUnprocessable();
+        $this->postJson("/attempts/{$this->attempt->id}/play", ['to_s' => 'soon'])->assertUnprocessable();
+    }
+
+    public function test_on_to_what_happens_next(): void
+    {
+        $job = $this->give('healthy');
+        $attempt = $this->begin($job);
+        $reply = $this->postJson("/attempts/$attempt->id/next")->assertOk();
+        $this->assertGreaterThan(10, $reply->json('now_s'), 'beyond what had been known');
+        $this->assertSame('runs', collect($reply->json('ahead.perceived')['blower.sound'])->first()['value']);
+        $this->assertNotEmpty($reply->json('passed.perceived')['board.lamp'], 'what passed is told');
+    }
+
+    public function test_an_examination_looks_two_seconds_ahead_whatever_the_fault(): void
+    {
+        foreach (['igniter:cracked', 'healthy'] as $fault) {
+            $attempt = $this->begin($this->give($fault, 'exam'));
+            $this->assertEquals(2, $this->act($attempt, 'wait', 0)->json('until_s'));
+        }
+    }
+
+    public function test_it_is_marked_when_handed_back_and_then_closed(): void
+    {
+        $this->act($this->attempt, 'name', 1, ['fault' => 'limit:stuck-open'])->assertOk();
+        $this->act($this->attempt, 'hand_back', 2)->assertOk()->assertJsonPath('handed_back', true);
+        $this->attempt->refresh();
+        $this->assertSame('supported', $this->attempt->mark['verdict']);
+        $this->assertCount(8, $this->attempt->mark['lines']);
+        $this->assertCount(2, $this->attempt->debrief);
+        $this->act($this->attempt, 'look', 3, ['part' => 'breaker'])->assertConflict();
+        $this->get("/attempts/{$this->attempt->id}/debrief")->assertInertia(fn (AssertableInertia $page) => $page
+            ->component('Debrief')->where('fault.id', 'limit:stuck-open')->has('entries', 2)->has('entries.0.best'));
+    }
+
+    public function test_a_mark_that_was_cut_short_is_made_up_for(): void
+    {
+        $this->act($this->attempt, 'hand_back', 2)->assertOk();
+        $this->attempt->refresh()->update(['mark' => null, 'debrief' => null]);
+        $this->get("/attempts/{$this->attempt->id}/debrief")->assertOk();
+        $this->assertNotNull($this->attempt->refresh()->mark);
+    }
+
+    public function test_beginning_twice_goes_on_with_the_same(): void
+    {
+        $this->begin($this->attempt->assignment);
+        $this->assertSame(1, Attempt::query()->count());
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+namespace Tests;
+
+use App\Bench\Giving;
+use App\Models\Appliance;
+use App\Models\Assignment;
+use App\Models\Attempt;
+use App\Models\Course;
+use App\Models\User;
+
+/** A small school for a test: an instructor, a class with two trainees, the furnace, and jobs on it. */
+trait School
+{
+    protected User $instructor;
+
+    protected Course $course;
+
+    protected User $trainee;
+
+    protected User $classmate;
+
+    protected function openSchool(): void
+    {
+        $this->instructor = User::factory()->instructor()->create();
+        $this->course = Course::factory()->create(['instructor_id' => $this->instructor->id]);
+        $this->trainee = User::factory()->create();
+        $this->classmate = User::factory()->create();
+        $this->course->trainees()->attach([$this->trainee->id, $this->classmate->id]);
+    }
+
+    /** The furnace; drawn once for all tests, since that takes a while. */
+    protected function furnace(): Appliance
+    {
+        static $drawn = null;
+        $existing = Appliance::query()->first();
+        if ($existing !== null) {
+            return $existing;
+        }
+        if ($drawn === null) {
+            $drawn = Appliance::ship('furnace-80')->only(['name', 'title', 'hash', 'document', 'board']);
+
+            return Appliance::query()->sole();
+        }
+
+        return Appliance::query()->create($drawn);
+    }
+
+    protected function give(string $fault = 'limit:stuck-open', string $kind = 'practice', string $visit = 'cold'): Assignment
+    {
+        return app(Giving::class)->give($this->instructor, $this->furnace(), $this->course, [$this->trainee->id], 'A job', $fault, $visit, $kind, 'No heat.', 11);
+    }
+
+    protected function begin(Assignment $assignment): Attempt
+    {
+        $this->actingAs($this->trainee)->post("/jobs/$assignment->id/attempt")->assertRedirect();
+
+        return Attempt::query()->where('user_id', $this->trainee->id)->where('assignment_id', $assignment->id)->firstOrFail();
+    }
+
+    /** @param array<string, mixed> $with */
+    protected function act(Attempt $attempt, string $act, float $at, array $with = [], ?string $id = null): \Illuminate\Testing\TestResponse
+    {
+        return $this->postJson("/attempts/$attempt->id/acts", ['id' => $id ?? uniqid(), 'act' => $act, 'at_s' => $at] + $with);
+    }
+}
