@@ -6,5 +6,6 @@ $files = glob(base_path('core/src/*/*.php')) ?: [];
 $files = [...$files, ...(glob(base_path('core/src/*/*/*.php')) ?: [])];
 
 return [
+    'bench' => (bool) env('SPARK_BENCH', false),
     'build' => substr(hash('sha256', implode(',', array_map(fn ($f) => basename($f).filemtime($f), $files))), 0, 12),
 ];

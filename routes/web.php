@@ -2,6 +2,7 @@
 
 use App\Http\Controllers\ApplianceController;
 use App\Http\Controllers\AssignmentController;
+use App\Http\Controllers\BaselineController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\DebriefController;
 use App\Http\Controllers\HomeController;
@@ -31,3 +32,7 @@ Route::middleware(['auth', 'throttle:work'])->group(function () {
     Route::post('/attempts/{attempt}/next', [BenchController::class, 'next']);
     Route::get('/attempts/{attempt}/debrief', DebriefController::class);
 });
+
+if (config('spark.bench')) { // only on the site that ./spark bench starts for itself
+    Route::post('/bench/baseline', BaselineController::class)->middleware('auth');
+}

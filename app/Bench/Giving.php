@@ -9,8 +9,8 @@ use App\Models\Course;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Appliance\Library;
-use OddSpark\Bench\Bench;
 use OddSpark\Bench\Arrival;
+use OddSpark\Bench\Bench;
 use OddSpark\Faults\Universe;
 use OddSpark\Marking\Marker;
 use OddSpark\Marking\Rules;
@@ -30,7 +30,7 @@ class Giving
         $plan = $this->plans->ofAppliance($appliance);
         $arrivals = $this->plans->arrivals($plan, $visit);
         $found = $arrivals[$fault];
-        $rules = (new Library)->rules('first-year');
+        $rules = (new Library())->rules('first-year');
 
         return DB::transaction(function () use ($instructor, $appliance, $course, $trainees, $title, $fault, $visit, $kind, $complaint, $seed, $arrivals, $found, $rules): Assignment {
             $assignment = Assignment::query()->create([

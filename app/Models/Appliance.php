@@ -26,7 +26,7 @@ class Appliance extends Model
     /** Brings a shipped model into the school, or up to date. */
     public static function ship(string $name): self
     {
-        $model = (new Library)->model($name);
+        $model = (new Library())->model($name);
         $existing = self::query()->where('name', $name)->first();
         if ($existing !== null && $existing->hash === $model->hash()) {
             return $existing;

@@ -5,8 +5,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
 /** Tables that the framework's own drivers keep: sessions, cache, locks, queue. */
-return new class extends Migration
-{
+return new class() extends Migration {
     public function up(): void
     {
         Schema::create('sessions', function (Blueprint $table) {

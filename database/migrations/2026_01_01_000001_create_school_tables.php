@@ -5,8 +5,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
 /** People and classes, appliances, the jobs given on them, and what was done. */
-return new class extends Migration
-{
+return new class() extends Migration {
     public function up(): void
     {
         Schema::create('users', function (Blueprint $table) {

@@ -75,7 +75,7 @@ class SecrecyTest extends TestCase
 
         $rows = [];
         $entries = [];
-        $note = function (string $uri, array $body) use (&$rows, &$entries, &$state, $bench, $attempt): void {
+        $note = function (string $uri, array $body) use (&$rows, &$entries, &$state, $bench): void {
             $response = $body === [] ? $this->get($uri, ['X-Inertia' => 'true', 'X-Inertia-Version' => (string) app(HandleInertiaRequests::class)->version(request())]) : $this->postJson($uri, $body);
             $this->assertSame(200, $response->status(), $uri);
             $headers = $response->headers->all();

@@ -40,7 +40,7 @@ class AssignmentController extends Controller
         $this->authorize('view', $assignment);
         $attempts = $assignment->attempts()->withCount('entries')->get(['id', 'assignment_id', 'user_id', 'handed_back_at', 'mark'])->keyBy('user_id');
         $row = fn (?Attempt $a): array => [
-            'attempt' => $a?->id, 'entries' => $a?->entries_count ?? 0, 'handed_back' => $a?->handed_back_at !== null,
+            'attempt' => $a?->id, 'entries' => $a === null ? 0 : (int) $a->getAttribute('entries_count'), 'handed_back' => $a?->handed_back_at !== null,
             'total' => $a?->mark['total'] ?? null, 'passed' => $a?->mark['passed'] ?? null, 'verdict' => $a?->mark['verdict'] ?? null,
         ];
         $universe = Universe::of(new Model(json_decode($assignment->document, true)));

@@ -14,7 +14,11 @@ class ActRequest extends FormRequest
         return $attempt instanceof Attempt && ($this->user()?->can('work', $attempt) ?? false);
     }
 
-    /** What the act itself must have is said by the core's catalogue of acts. @return array<string, list<string>> */
+    /**
+     * What the act itself must have is said by the core's catalogue of acts.
+     *
+     * @return array<string, list<string>>
+     */
     public function rules(): array
     {
         return ['id' => ['required', 'string', 'max:40'], 'act' => ['required', 'string'], 'at_s' => ['required', 'numeric', 'min:0']];

@@ -4,7 +4,6 @@ namespace App\Http\Requests;
 
 use App\Models\Appliance;
 use App\Models\Assignment;
-use App\Models\Course;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;

@@ -63,7 +63,7 @@ final class Catalogue
                     'string' => "\"$name\" needs a $field.",
                     'place' => "The $field lead goes on a place, or on none (null).",
                     'any' => "\"$name\" needs to know what to set it to.",
-                    default => "Must be one of ".str_replace('|', ', ', $type).'.',
+                    default => 'Must be one of '.str_replace('|', ', ', $type).'.',
                 });
             }
             $with[$field] = $value;

@@ -11,6 +11,9 @@ use Opis\JsonSchema\Validator;
 /** The published JSON Schemas (2020-12) of core/schema, and what a reader is told when one is not met. */
 final class Schema
 {
+    /** Keys whose values are objects, never lists. */
+    private const OBJECTS = ['percepts', 'primitives', 'terminals', 'modes', 'controls', 'links', 'params', 'process', 'kinds', 'resets', 'say', 'set', 'degrees', 'weights', 'wire_modes', 'visits', 'unlike', 'card'];
+
     /**
      * @param array<string, mixed> $document
      *
@@ -20,7 +23,7 @@ final class Schema
     {
         $validator = new Validator();
         $result = $validator->validate(
-            Helper::toJSON($document),
+            Helper::toJSON(self::withObjects($document)),
             (string) file_get_contents(__DIR__."/../../schema/$schema.json"),
         );
         $error = $result->error();
@@ -31,6 +34,26 @@ final class Schema
             $error = $error->subErrors()[0];
         }
         throw new DocumentError('/'.implode('/', $error->data()->fullPath()), self::sentence($error));
+    }
+
+    /**
+     * An empty object read from JSON is an empty array in PHP; where the formats mean an object it
+     * is made one again.
+     *
+     * @param array<array-key, mixed> $value
+     * @return array<array-key, mixed>
+     */
+    private static function withObjects(array $value): array
+    {
+        foreach ($value as $key => $v) {
+            if ($v === [] && in_array($key, self::OBJECTS, true)) {
+                $value[$key] = new \stdClass();
+            } elseif (is_array($v)) {
+                $value[$key] = self::withObjects($v);
+            }
+        }
+
+        return $value;
     }
 
     private static function sentence(ValidationError $error): string

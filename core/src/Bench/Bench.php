@@ -151,7 +151,11 @@ final class Bench
         return $this->machine->advance($state, $state['tick'] + $arrives['after_s'] * 1000, $listen);
     }
 
-    /** Goes on with a state kept from earlier, as from a snapshot. @param array<string, mixed> $state */
+    /**
+     * Goes on with a state kept from earlier, as from a snapshot.
+     *
+     * @param array<string, mixed> $state
+     */
     public function resume(array $state): void
     {
         $this->machine = $this->machineWithout($state['mended']);
@@ -222,7 +226,11 @@ final class Bench
         return $this->reaches($state, "$part.") ? $this->look($state, $part) : null;
     }
 
-    /** Puts the meter's leads back where the state has them. @param array<string, mixed> $state */
+    /**
+     * Puts the meter's leads back where the state has them.
+     *
+     * @param array<string, mixed> $state
+     */
     public function reconnect(array $state): void
     {
         $this->connect($state);
@@ -277,7 +285,10 @@ final class Bench
         return $now;
     }
 
-    /** @param array<string, mixed> $now @return array<string, mixed> */
+    /**
+     * @param array<string, mixed> $now
+     * @return array<string, mixed>
+     */
     private static function withoutMeter(array $now): array
     {
         return array_filter($now, fn (string $channel) => ! str_starts_with($channel, 'meter '), ARRAY_FILTER_USE_KEY);
@@ -303,7 +314,10 @@ final class Bench
         return Meter::show(Mode::from($state['mode']), $this->exact($state), $this->seed === null ? null : crc32("$this->seed/{$state['acts']}"));
     }
 
-    /** @param array<string, mixed> $state @return array<string, mixed> */
+    /**
+     * @param array<string, mixed> $state
+     * @return array<string, mixed>
+     */
     private function perceive(array $state): array
     {
         $now = $this->now($state);

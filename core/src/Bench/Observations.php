@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace OddSpark\Bench;
 
 use OddSpark\Acts\Act;
-use OddSpark\Acts\Catalogue;
 use OddSpark\Acts\ActError;
+use OddSpark\Acts\Catalogue;
 
 /**
  * What a person did and what he was shown for it, up to a tick: all that suspects are computed from.

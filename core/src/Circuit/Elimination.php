@@ -64,6 +64,7 @@ final class Elimination
                     $fr[] = $fi[] = 0.0;
                 }
                 $f += ($to - $from) * ($to - $from - 1) >> 1;
+
                 continue;
             }
             $vr = $pr / $d;
@@ -170,6 +171,7 @@ final class Elimination
             }
             if ($ir[$k] == 0.0 && $ii[$k] == 0.0) {
                 $stranded = $stranded || abs($ar) + abs($ai) > 1e-9 * $forced;
+
                 continue;
             }
             for ($e = $start[$k], $to = $start[$k + 1]; $e < $to; $e++) {
@@ -217,6 +219,7 @@ final class Elimination
             }
             if ($inverse[$k] == 0.0) {
                 $stranded = $stranded || abs($a) > 1e-9 * $forced;
+
                 continue;
             }
             for ($e = $start[$k], $to = $start[$k + 1]; $e < $to; $e++) {

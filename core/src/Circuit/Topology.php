@@ -66,6 +66,7 @@ final readonly class Topology
             }
             if ($p === 0 || $q === 0) {
                 $earthOf[$b] = $p + $q;
+
                 continue;
             }
             $adjacent[$p][$q] ??= $adjacent[$q][$p] = ++$slots;

@@ -47,7 +47,11 @@ final class Universe
         return new self($faults);
     }
 
-    /** Only some of them. @param list<string> $ids */
+    /**
+     * Only some of them.
+     *
+     * @param list<string> $ids
+     */
     public function only(array $ids): self
     {
         return new self(array_intersect_key($this->faults, array_flip($ids)));

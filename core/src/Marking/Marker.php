@@ -217,6 +217,7 @@ final class Marker
                 if (! in_array($act->name, ['meant', 'suspect', 'leads', 'read', 'dial'], true)) {
                     $taken = []; // something was done to the appliance: the same reading may now differ
                 }
+
                 continue;
             }
             $readings++;

@@ -35,7 +35,7 @@ final class Machine
     /** What the changed parameters are electrically. */
     private readonly string $key;
 
-    /** Primitives whose slot matters electrically. @var list<string> */
+    /** @var list<string> primitives whose slot matters electrically */
     private array $electric = [];
 
     private Values $values;

@@ -35,7 +35,11 @@ final class Record
         }
     }
 
-    /** All stretches up to this tick, the one that is going on cut there. @return array<string, list<array{int, int, mixed}>> */
+    /**
+     * All stretches up to this tick, the one that is going on cut there.
+     *
+     * @return array<string, list<array{int, int, mixed}>>
+     */
     public function until(int $tick): array
     {
         $all = $this->stretches;

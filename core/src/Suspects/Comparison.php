@@ -54,7 +54,11 @@ final class Comparison
         return true;
     }
 
-    /** A display against an exact value: a number, "open" or "live". @param array<string, mixed> $shown */
+    /**
+     * A display against an exact value: a number, "open" or "live".
+     *
+     * @param array<string, mixed> $shown
+     */
     public static function sameDisplay(array $shown, float|int|string $exact): bool
     {
         return Meter::agrees(Reading::fromArray($shown), match ($exact) {
@@ -83,6 +87,7 @@ final class Comparison
                         return false;
                     }
                 }
+
                 continue;
             }
             $found = false;

@@ -14,12 +14,10 @@ use OddSpark\Bench\Attempt;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Observations;
 use OddSpark\Bench\Wording;
-use OddSpark\Faults\Fault;
 use OddSpark\Faults\Universe;
 use OddSpark\Marking\Marker;
 use OddSpark\Marking\Rules;
 use OddSpark\Run\Memory;
-use OddSpark\Suspects\Suspects;
 use OddSpark\Suspects\Tracker;
 
 /** The core on the command line, without the web. Formats: docs/verbs.md. */
@@ -149,7 +147,7 @@ final class Verbs
         $attempt = $this->attempt($plan, $log, isset($this->options['--until']) ? $this->seconds('--until') : null);
         $states = $this->sequence($plan, $attempt, $log);
         $wording = new Wording($plan->model);
-        $text = "The customer says: ".implode(' ', array_column($attempt->arrival->complaint, 'text'))."\n";
+        $text = 'The customer says: '.implode(' ', array_column($attempt->arrival->complaint, 'text'))."\n";
         foreach ($attempt->observations->entries as [$act, $outcome]) {
             $text .= sprintf("%9.3f s  %s\n", $act->tick / 1000, $wording->entry($act, $outcome));
         }

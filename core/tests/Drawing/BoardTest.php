@@ -17,7 +17,7 @@ final class BoardTest extends TestCase
             self::assertLessThanOrEqual(Board::WIDTH, $p['x'] + $p['w'], $p['id']);
             self::assertLessThanOrEqual(Board::HEIGHT, $p['y'] + $p['h'], $p['id']);
             foreach (array_slice($board['parts'], $i + 1) as $q) {
-                $apart = $p['x'] + $p['w'] <= $q['x'] || $q['x'] + $q['w'] <= $p['x'] || $p['y'] + $p['h'] <= $q['y'] || $q['y'] + $q['h'] <= $p['y'];
+                $apart = $q['x'] >= $p['x'] + $p['w'] || $p['x'] >= $q['x'] + $q['w'] || $q['y'] >= $p['y'] + $p['h'] || $p['y'] >= $q['y'] + $q['h'];
                 self::assertTrue($apart, "{$p['id']} lies on {$q['id']}");
             }
         }

@@ -9,7 +9,7 @@ const part = (id: string, label: string, x: number, terminals: ReturnType<typeof
 const board: BoardData = {
     width: 400, height: 200,
     parts: [part('limit', 'Limit', 0, [terminal('limit.a', 10, 0), terminal('limit.b', 40, 0)]), part('board', 'Control', 200, [terminal('board.IN', 210, 100)])],
-    wires: [{ id: 'w1', colour: 'yellow', from: 'limit.b', to: 'board.IN', cable: null, points: [[40, 0], [40, -20], [210, -20], [210, 100]] }],
+    wires: [{ id: 'w1', colour: 'yellow', from: 'limit.b', to: 'board.IN', cable: null, points: [[40, 0], [40, -40], [210, -40], [210, 100]] }],
 }
 
 describe('walking a lead', () => {

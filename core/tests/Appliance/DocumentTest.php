@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Tests\Appliance;
+
+use OddSpark\Acts\Catalogue;
+use OddSpark\Appliance\Compiler;
+use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Plan;
+use OddSpark\Appliance\Schema;
+use OddSpark\Run\Machine;
+use OddSpark\Run\Memory;
+use OddSpark\Tests\Fixtures;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Documents in and out, and what is said of bad ones. */
+final class DocumentTest extends TestCase
+{
+    public function test_a_resolved_model_is_whole_and_keeps_its_hash(): void
+    {
+        $library = new Library();
+        $model = $library->model('furnace-80');
+        self::assertSame($model->hash(), $library->resolve($model->document)->hash());
+        $kept = Library::parse((string) json_encode($model->document, JSON_PRESERVE_ZERO_FRACTION));
+        self::assertSame($model->hash(), $library->resolve($kept)->hash());
+        self::assertGreaterThanOrEqual(28, count($model->parts()));
+        self::assertGreaterThanOrEqual(40, count($model->wires()));
+    }
+
+    public function test_every_kind_can_be_made_and_every_fault_set(): void
+    {
+        $plan = Fixtures::furnace();
+        foreach (Fixtures::universe()->faults as $id => $fault) {
+            $machine = new Machine($plan, $fault->set, new Memory());
+            self::assertNotSame([], $machine->settle($machine->initial())['slots'], $id);
+        }
+    }
+
+    public function test_a_plan_survives_being_kept(): void
+    {
+        $plan = Fixtures::furnace();
+        $kept = Plan::fromArray(eval('return '.var_export($plan->toArray(), true).';'));
+        $a = new Machine($plan, [], new Memory());
+        $b = new Machine($kept, [], new Memory());
+        self::assertSame($a->advance($a->settle($a->initial()), 100_000), $b->advance($b->settle($b->initial()), 100_000));
+    }
+
+    /** @return iterable<string, array{callable, string, string}> */
+    public static function damage(): iterable
+    {
+        yield 'unknown colour' => [fn ($d) => self::at($d, ['wires', 2, 'colour'], 'pink'), '/wires/2/colour', 'one of the values'];
+        yield 'unknown key' => [fn ($d) => self::at($d, ['parts', 4, 'foo'], 1), '/parts/4', 'Not known here: foo'];
+        yield 'negative length' => [fn ($d) => self::at($d, ['wires', 2, 'feet'], -3), '/wires/2/feet', 'too small'];
+        yield 'text for a number' => [fn ($d) => self::at($d, ['supply', 'volts'], 'many'), '/supply/volts', 'Must be number'];
+        yield 'no such kind' => [fn ($d) => self::at($d, ['parts', 3, 'kind'], 'flux-capacitor'), '/parts/3/kind', 'no kind of part'];
+        yield 'two of one name' => [fn ($d) => self::at($d, ['parts', 3, 'id'], 'panel'), '/parts/3/id', 'Two parts'];
+        yield 'wire to nowhere' => [fn ($d) => self::at($d, ['wires', 0, 'from'], 'nowhere.L'), '/wires/0/from', 'no part called "nowhere"'];
+        yield 'odd gauge' => [fn ($d) => self::at($d, ['wires', 0, 'awg'], 13), '/wires/0/awg', '13 AWG'];
+        yield 'unknown process' => [fn ($d) => self::at($d, ['process', 'fire', 'type'], 'magic'), '/process/fire/type', 'no process'];
+        yield 'wire fault without a mode' => [fn ($d) => self::at($d, ['wires', 0, 'modes'], ['melts']), '/wires/0/modes/0', 'no wire fault'];
+        yield 'later version' => [fn ($d) => self::at($d, ['odd_spark_model'], 2), '/odd_spark_model', ''];
+    }
+
+    #[DataProvider('damage')]
+    public function test_damage_is_told_with_its_place(callable $damage, string $pointer, string $sentence): void
+    {
+        $document = Library::parse((string) file_get_contents(__DIR__.'/../../models/furnace-80.json'));
+        try {
+            (new Library())->resolve($damage($document));
+            self::fail('it was taken');
+        } catch (DocumentError $e) {
+            self::assertSame($pointer, $e->pointer);
+            self::assertStringContainsString($sentence, $e->getMessage());
+        }
+    }
+
+    public function test_a_part_without_its_link_is_named(): void
+    {
+        $document = Library::parse((string) file_get_contents(__DIR__.'/../../models/furnace-80.json'));
+        foreach ($document['parts'] as $i => $part) {
+            if ($part['id'] === 'limit') {
+                unset($document['parts'][$i]['links']);
+            }
+        }
+        $this->expectExceptionMessage('"limit" must say what its "senses" is');
+        Compiler::compile((new Library())->resolve($document));
+    }
+
+    public function test_what_is_no_json_or_too_deep_is_refused(): void
+    {
+        foreach (['{"a":', '[1]', 'null', str_repeat('{"a":', 60).'1'.str_repeat('}', 60)] as $text) {
+            try {
+                Library::parse($text);
+                self::fail("taken: $text");
+            } catch (DocumentError $e) {
+                self::assertNotSame('', $e->getMessage());
+            }
+        }
+    }
+
+    public function test_random_damage_never_crashes(): void
+    {
+        $text = (string) file_get_contents(__DIR__.'/../../models/furnace-80.json');
+        mt_srand(3);
+        $refused = 0;
+        for ($n = 0; $n < 120; $n++) {
+            $damaged = $text;
+            for ($i = 0; $i < 3; $i++) {
+                $at = mt_rand(0, strlen($damaged) - 8);
+                $damaged = substr_replace($damaged, ['', '0', '"', '}', 'x', '-1', 'null'][mt_rand(0, 6)], $at, mt_rand(0, 6));
+            }
+            try {
+                Compiler::compile((new Library())->resolve(Library::parse($damaged)));
+            } catch (DocumentError) {
+                $refused++;
+            }
+        }
+        self::assertGreaterThan(60, $refused);
+    }
+
+    public function test_the_schema_of_actions_and_the_catalogue_name_the_same_acts(): void
+    {
+        Schema::check('actions', ['odd_spark_actions' => 1, 'entries' => Fixtures::limitTrace()]);
+        $schema = json_decode((string) file_get_contents(__DIR__.'/../../schema/actions.json'), true);
+        self::assertSame(array_keys(Catalogue::ACTS), $schema['properties']['entries']['items']['properties']['act']['enum']);
+    }
+
+    /**
+     * @param array<string, mixed> $document
+     * @param list<string|int> $path
+     * @return array<string, mixed>
+     */
+    private static function at(array $document, array $path, mixed $value): array
+    {
+        $at = &$document;
+        foreach ($path as $key) {
+            $at = &$at[$key];
+        }
+        $at = $value;
+
+        return $document;
+    }
+}

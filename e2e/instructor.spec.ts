@@ -1,0 +1,46 @@
+import { expect, test } from '@playwright/test'
+import { signIn } from './people'
+
+test('an instructor goes the whole way: healthy run, fault, complaint, job, own try, results', async ({ page }) => {
+    await signIn(page, 'ines')
+    await page.getByRole('link', { name: /Set trouble in/ }).click()
+    await expect(page.getByText('Healthy, from the arrival on')).toBeVisible()
+    await page.getByLabel('Find a fault').fill('hose slipped')
+    await page.getByRole('button', { name: 'Hose: slipped off' }).click()
+    await expect(page.getByRole('img', { name: 'Tape with the fault: seconds since the arrival' })).toBeVisible()
+    const complaint = page.getByLabel('What the customer says')
+    await expect(complaint).toHaveValue(/We have no heat at all/)
+    await complaint.fill('The loom room is cold. The fan in the flue runs and runs.')
+    await page.getByRole('button', { name: 'Give the job' }).click()
+    await expect(page.getByText('The title field is required.')).toBeVisible()
+    await page.getByLabel('Title').fill('Loom room: cold')
+    await page.getByRole('button', { name: 'Give the job' }).click()
+
+    await expect(page.getByRole('heading', { name: 'Loom room: cold' })).toBeVisible()
+    await expect(page.getByText('Hose: slipped off')).toBeVisible()
+    await expect(page.getByRole('row', { name: /Wendell not begun/ })).toBeVisible()
+
+    await page.getByRole('button', { name: 'Try it myself' }).click()
+    await expect(page.getByText('The loom room is cold.')).toBeVisible()
+    page.once('dialog', (d) => void d.accept())
+    await page.getByRole('button', { name: 'Hand back' }).click()
+    await expect(page.getByText('Not passed')).toBeVisible({ timeout: 20_000 })
+
+    await page.getByRole('link', { name: 'Shop', exact: true }).click()
+    await expect(page.getByRole('row', { name: /Loom room: cold/ })).toBeVisible()
+    await page.getByRole('link', { name: /Bookbinder/ }).click()
+    await page.getByRole('row', { name: /Brannoc/ }).getByRole('link', { name: 'Debrief' }).click()
+    await expect(page.getByText('Passed · Proved, among single faults')).toBeVisible()
+})
+
+test('a trainee given the job finds it among his own and cannot open the instructor\'s pages', async ({ page }) => {
+    await signIn(page, 'wendell')
+    await expect(page.getByText('Seed library: went cold at noon')).toBeVisible()
+    expect((await page.goto('/models'))?.status()).toBe(403)
+})
+
+test('a request without its token is refused', async ({ page }) => {
+    await signIn(page, 'ines')
+    const status = await page.evaluate(async () => (await fetch('/jobs', { method: 'POST', headers: { Accept: 'application/json' } })).status)
+    expect(status).toBe(419)
+})

@@ -1,0 +1,33 @@
+import { expect, type Page } from '@playwright/test'
+
+export async function signIn(page: Page, mailbox: string) {
+    await page.goto('/login')
+    await page.getByLabel('Mail address').fill(`${mailbox}@demo.example`)
+    await page.getByLabel('Password').fill('copper-lamp')
+    await page.getByRole('button', { name: 'Sign in' }).click()
+    await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible()
+}
+
+export async function openJob(page: Page, title: string) {
+    const row = page.getByText(title).locator('xpath=ancestor::div[2]')
+    await row.getByRole('button', { name: /Begin|Go on/ }).click()
+    await expect(page.getByRole('button', { name: 'Run' })).toBeVisible()
+}
+
+/** Puts the lead in hand on a place of the board. */
+export async function lead(page: Page, place: string) {
+    const reply = page.waitForResponse((r) => r.url().endsWith('/acts'))
+    await page.locator(`[data-place="${place}"]`).click()
+    await reply
+}
+
+export async function press(page: Page, name: string | RegExp) {
+    const reply = page.waitForResponse((r) => /\/(acts|next|play)$/.test(r.url()))
+    await page.getByRole('button', { name, exact: typeof name === 'string' }).first().click()
+    await reply
+}
+
+export async function look(page: Page, part: string) {
+    await page.locator(`[data-part="${part}"]`).click()
+    await press(page, 'Look at it')
+}

@@ -1,0 +1,138 @@
+import { expect, test } from '@playwright/test'
+import { lead, look, openJob, press, signIn } from './people'
+
+test('a trainee goes the whole way: call sheet, basics, readings, name, repair, hand back, debrief', async ({ page }) => {
+    await signIn(page, 'tova')
+    await openJob(page, 'Seed library: went cold at noon')
+    await expect(page.getByText('No heat since noon.')).toBeVisible()
+
+    await look(page, 'thermostat')
+    await look(page, 'breaker')
+    await look(page, 'cock')
+    await press(page, 'Door off')
+    await press(page, 'Hold door switch')
+    await lead(page, 'igniter.1')
+    await lead(page, 'igniter.2')
+    // on until the igniter is fed: the sequence is waited for, not jumped to
+    await expect(async () => {
+        await press(page, 'On to what happens next')
+        await expect(page.getByTestId('display')).toHaveText(/^1[12]\d\.\d V AC$/, { timeout: 300 })
+    }).toPass({ timeout: 40_000 })
+    await press(page, 'Note it now')
+    await press(page, 'Bad')
+    await page.getByRole('tab', { name: /Log/ }).click()
+    await expect(page.getByText(/^Read again: 1[12]\d\.\d V AC/)).toBeVisible()
+
+    await page.getByRole('tab', { name: 'Suspects' }).click()
+    await page.getByLabel('Find a suspect').fill('igniter crack')
+    await press(page, 'Star Igniter: cracked, open')
+    await look(page, 'igniter')
+    await expect(page.getByText('A hairline across one leg.').first()).toBeVisible()
+    await press(page, 'Name Igniter: cracked, open')
+
+    await press(page, 'Let door switch go')
+    await page.locator('[data-part="service"]').click()
+    await press(page, 'off')
+    await page.locator('[data-part="igniter"]').click()
+    await page.getByText('Mend it…').click()
+    await press(page, 'Replace')
+    await press(page, 'Leads off')
+    await press(page, 'Door on')
+    await page.locator('[data-part="service"]').click()
+    await press(page, 'on')
+    for (let i = 0; i < 6; i++) {
+        await press(page, 'On to what happens next')
+        if (await page.getByText(/blower runs/).first().isVisible()) break
+    }
+    page.once('dialog', (d) => void d.accept())
+    await page.getByRole('button', { name: 'Hand back' }).click()
+
+    await expect(page.getByText('It was:')).toBeVisible({ timeout: 20_000 })
+    await expect(page.getByText('Igniter: cracked, open').first()).toBeVisible()
+    await expect(page.getByText(/^Passed/)).toBeVisible()
+    expect(Number(await page.getByTestId('total').textContent())).toBeGreaterThan(70)
+    await page.getByText('Igniter 1 to Igniter 2').first().click()
+    await expect(page.getByText('Would have told most at that moment')).toBeVisible()
+    await expect(page.getByRole('img', { name: /Suspects left after each entry/ })).toBeVisible()
+})
+
+test('reload, second tab and back button: nothing lost, nothing done twice', async ({ page, context }) => {
+    await signIn(page, 'marek')
+    await openJob(page, 'Seed library: went cold at noon')
+    await look(page, 'thermostat')
+    await press(page, 'Door off')
+    const entries = () => page.getByRole('tab', { name: /Log/ }).textContent()
+    expect(await entries()).toBe('Log (2)')
+
+    await page.reload()
+    expect(await entries()).toBe('Log (2)')
+    await expect(page.getByRole('button', { name: 'Door on' })).toBeVisible()
+
+    const other = await context.newPage()
+    await other.goto(page.url())
+    await press(other, 'Hold door switch')
+    await press(other, 'On to what happens next')
+    await look(other, 'breaker')
+    await page.bringToFront()
+    // this window is behind now: what it does is refused, it catches up, and nothing is doubled
+    await page.locator('[data-part="cock"]').click()
+    await page.getByRole('button', { name: 'Look at it' }).click()
+    await expect(page.getByRole('tab', { name: 'Log (4)' })).toBeVisible()
+
+    await page.goto('/')
+    await page.goBack()
+    await expect(page.getByRole('tab', { name: 'Log (4)' })).toBeVisible()
+    await look(page, 'cock')
+    await expect(page.getByRole('tab', { name: 'Log (5)' })).toBeVisible()
+})
+
+test('unsafe acts are told plainly, and what cannot be done says why', async ({ page }) => {
+    await signIn(page, 'priya')
+    await openJob(page, 'Seed library: went cold at noon')
+    await look(page, 'igniter')
+    await expect(page.getByRole('alert')).toHaveText(/behind the door/)
+    await press(page, 'Door off')
+    await press(page, 'Hold door switch')
+    await press(page, 'Ω')
+    await lead(page, 'l-nut.out')
+    await lead(page, 'n-nut.out')
+    await expect(page.getByRole('alert')).toHaveText(/Ohms on a live circuit/)
+    await expect(page.getByTestId('display')).toHaveText('⚠ LIVE')
+})
+
+test('everything at the bench can be done with the keys', async ({ page }) => {
+    await signIn(page, 'sunniva')
+    await openJob(page, 'Seed library: went cold at noon')
+    await press(page, 'Door off')
+    await page.locator('body').press('ArrowRight')
+    await page.keyboard.press('r')
+    const one = page.waitForResponse((r) => r.url().endsWith('/acts'))
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
+    await page.keyboard.press('Enter')
+    await one
+    await expect(page.getByRole('tab', { name: 'Log (2)' })).toBeVisible()
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
+    await page.keyboard.press('w')
+    await page.keyboard.press('b')
+    const two = page.waitForResponse((r) => r.url().endsWith('/acts'))
+    await page.keyboard.press('Enter')
+    await two
+    await expect(page.getByTestId('display')).toHaveText(/V AC/)
+    const before = await page.getByTestId('clock').textContent()
+    await page.keyboard.press('Space')
+    await expect(page.getByTestId('clock')).not.toHaveText(before!, { timeout: 6000 })
+    await page.keyboard.press('Space')
+    await expect(page.getByRole('button', { name: 'Run' })).toBeVisible()
+})
+
+test('time plays on and past what was known at first', async ({ page }) => {
+    await signIn(page, 'oyelaran')
+    await openJob(page, 'Seed library: went cold at noon')
+    await page.getByRole('button', { name: '4×' }).click()
+    await page.getByRole('button', { name: 'Run' }).click()
+    await expect(page.getByTestId('clock')).toHaveText(/0:[2-5]\d/, { timeout: 20_000 })
+    await page.getByRole('button', { name: 'Pause' }).click()
+    const stopped = await page.getByTestId('clock').textContent()
+    await page.waitForTimeout(600)
+    expect(await page.getByTestId('clock').textContent()).toBe(stopped)
+})

@@ -1,0 +1,17 @@
+import { defineConfig } from '@playwright/test'
+
+export default defineConfig({
+    testDir: 'e2e',
+    outputDir: 'e2e/results',
+    timeout: 90_000,
+    workers: 1,
+    forbidOnly: true,
+    use: {
+        baseURL: process.env.SPARK_URL ?? 'http://127.0.0.1:8717',
+        viewport: { width: 1280, height: 800 },
+        launchOptions: {
+            executablePath: '/usr/bin/chromium',
+            args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+        },
+    },
+})
