@@ -59,10 +59,10 @@ await as('wendell', async (page, shot) => {
     await page.getByRole('button', { name: 'Hold door switch' }).click()
     await pick('igniter.1')
     await pick('igniter.2')
-    for (let i = 0; i < 4; i++) {
-        await page.getByRole('button', { name: 'On to what happens next' }).click()
-        await page.waitForTimeout(500)
-    }
+    await page.getByRole('button', { name: 'Run' }).click()
+    await page.getByText(/^1[12]\d\.\d V AC$/).waitFor() // the igniter is fed
+    await page.waitForTimeout(4000)
+    await page.getByRole('button', { name: 'Pause' }).click()
     await page.getByRole('button', { name: 'Note it now' }).click()
     await page.getByRole('tab', { name: /Log/ }).click()
     await shot('bench')

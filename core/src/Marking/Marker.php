@@ -258,7 +258,7 @@ final class Marker
             $could += 1.0;
             $share = $best->bits > 0 ? min(1.0, $worth / $best->bits) : 1.0;
             $got += $share;
-            if ($share < 0.5) {
+            if ($share < 0.8) {
                 $why[] = self::say(sprintf('%d suspects stood. This could tell %.2f bits; %s would have been worth %.2f.', $step->before->count(), $worth, $this->choice($best), $best->bits), $i);
             }
         }
