@@ -6,6 +6,7 @@ import { ChakraProvider } from '@chakra-ui/react'
 import { createInertiaApp } from '@inertiajs/react'
 import { createRoot } from 'react-dom/client'
 import type { ComponentType } from 'react'
+import { Boundary } from './shell/Boundary'
 import { system } from './theme/system'
 
 const pages = import.meta.glob<{ default: ComponentType }>('./pages/*.tsx')
@@ -20,7 +21,9 @@ void createInertiaApp({
         if (!el) return
         createRoot(el).render(
             <ChakraProvider value={system}>
-                <App {...props} />
+                <Boundary>
+                    <App {...props} />
+                </Boundary>
             </ChakraProvider>,
         )
     },

@@ -6,7 +6,9 @@ import type { Entry } from '@/lib/types'
 /** What was done and shown, in sentences, the latest in view. */
 export function Log({ log }: { log: Entry[] }) {
     const end = useRef<HTMLDivElement>(null)
-    useEffect(() => end.current?.scrollIntoView({ block: 'nearest' }), [log.length])
+    useEffect(() => {
+        void end.current?.scrollIntoView({ block: 'nearest' }) // a promise in newer browsers, and no clean-up
+    }, [log.length])
     if (log.length === 0) return <Text color="faint" fontSize="14px">Nothing done yet. Supply, fuel and demand come first.</Text>
     return (
         <Stack gap="1" overflowY="auto" h="100%" tabIndex={0} aria-label="Log">
