@@ -181,7 +181,7 @@ final class Compiler
             $this->model,
             $this->model->hash(),
             (float) $this->model->document['supply']['hertz'],
-            count($branches),
+            $branches,
             $places,
             $entries,
             get_object_vars(Topology::of(count($nodes) + 1, $branches)),

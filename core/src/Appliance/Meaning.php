@@ -34,7 +34,7 @@ final class Meaning
             }
         }
         $place = function (string $pointer, string $at) use ($parts): void {
-            [$part, $terminal] = explode('.', $at, 2) + [1 => ''];
+            [$part, $terminal] = Model::split($at);
             if (! isset($parts[$part])) {
                 throw new DocumentError($pointer, "There is no part called \"$part\".");
             }

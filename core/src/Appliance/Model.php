@@ -52,11 +52,23 @@ final readonly class Model
     }
 
     /**
+     * A place's owner and what it is there: ids are hierarchical, so the last dot parts them.
+     *
+     * @return array{string, string} "boiler.limit", "a"; the second is '' for an owner alone
+     */
+    public static function split(string $place): array
+    {
+        $dot = strrpos($place, '.');
+
+        return $dot === false ? [$place, ''] : [substr($place, 0, $dot), substr($place, $dot + 1)];
+    }
+
+    /**
      * What a person calls a place: "Limit a", "yellow wire at Limit b".
      */
     public function placeName(string $place): string
     {
-        [$owner, $end] = explode('.', $place, 2) + [1 => ''];
+        [$owner, $end] = self::split($place);
         $wire = $this->wires()[$owner] ?? null;
         if ($wire !== null) {
             return sprintf('%s wire end at %s', $wire['colour'], $this->placeName($wire[$end === 'a' ? 'from' : 'to']));

@@ -18,6 +18,7 @@ final class Plan
     private ?Network $network = null;
 
     /**
+     * @param list<array{int, int}> $branches the two nodes of each branch
      * @param array<string, int> $places node of every place: terminals and wire ends
      * @param array<string, array<string, mixed>> $primitives by id, in the order of the document
      * @param array<string, mixed> $topology arguments of {@see Topology}
@@ -29,7 +30,7 @@ final class Plan
         public readonly Model $model,
         public readonly string $hash,
         public readonly float $hertz,
-        public readonly int $branches,
+        public readonly array $branches,
         public readonly array $places,
         public readonly array $primitives,
         public readonly array $topology,
@@ -46,6 +47,21 @@ final class Plan
     public function node(string $place): ?int
     {
         return $this->places[$place] ?? null;
+    }
+
+    /**
+     * A name for every node: the first place that lies on it.
+     *
+     * @return array<int, string>
+     */
+    public function nodeNames(): array
+    {
+        $names = [];
+        foreach ($this->places as $place => $node) {
+            $names[$node] ??= $place;
+        }
+
+        return $names;
     }
 
     /** @return array<string, mixed> for {@see fromArray}, without objects */

@@ -6,6 +6,7 @@ namespace OddSpark\Bench;
 
 use OddSpark\Acts\Act;
 use OddSpark\Acts\Catalogue;
+use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
 use OddSpark\Meter\Meter;
@@ -409,7 +410,7 @@ final class Bench
                 return null;
             case 'lift':
             case 'land':
-                [$wire, $end] = explode('.', $act->get('end'), 2) + [1 => ''];
+                [$wire, $end] = Model::split($act->get('end'));
                 if (! isset($model->wires()[$wire]) || ! in_array($end, ['a', 'b'], true)) {
                     return "There is no wire end called \"{$act->get('end')}\".";
                 }
@@ -437,7 +438,7 @@ final class Bench
     private function dangers(array $state, Act $act): array
     {
         $dangers = [];
-        if (in_array($act->name, ['lift', 'land', 'mend'], true) && $act->get('how') !== 'clear' && $this->lineVoltsAt($state, $act->get('part') ?? explode('.', $act->get('end'))[0])) {
+        if (in_array($act->name, ['lift', 'land', 'mend'], true) && $act->get('how') !== 'clear' && $this->lineVoltsAt($state, $act->get('part') ?? Model::split($act->get('end'))[0])) {
             $dangers[] = 'live-work';
         }
         if ($act->name === 'reset' && $this->plan->model->kindOf($act->get('part'))['family'] === 'rollout') {
@@ -504,7 +505,7 @@ final class Bench
                 break;
             case 'lift':
             case 'land':
-                [$wire, $end] = explode('.', $act->get('end'));
+                [$wire, $end] = Model::split($act->get('end'));
                 $state['slots']["$wire.body"][$end] = $act->name === 'land';
                 break;
             case 'reset':
@@ -607,10 +608,10 @@ final class Bench
 
     private function ownerOf(string $place): string
     {
-        [$owner, $end] = explode('.', $place, 2) + [1 => ''];
+        [$owner, $end] = Model::split($place);
         $wire = $this->plan->model->wires()[$owner] ?? null;
 
-        return $wire === null ? $owner : explode('.', $wire[$end === 'a' ? 'from' : 'to'])[0];
+        return $wire === null ? $owner : Model::split($wire[$end === 'a' ? 'from' : 'to'])[0];
     }
 
     private function findThermostat(): string
@@ -629,7 +630,7 @@ final class Bench
     {
         $set = array_filter(
             $this->fault->set,
-            fn (string $path) => ! in_array(explode('.', $path)[0], $mended, true),
+            fn (string $path) => ! array_filter($mended, fn (string $part) => str_starts_with($path, "$part.")),
             ARRAY_FILTER_USE_KEY,
         );
 

@@ -31,6 +31,9 @@ final class Solution
     /** @var array<int, float> direct current that each flame drives from rod to burner, A */
     private array $flameAmps = [];
 
+    /** @var array<int, array{float, float}> amps and siemens that stand for each flame at DC */
+    private array $flameElements = [];
+
     /**
      * @param list<array{int, int, float}> $loads node, node, siemens
      * @param self|null $base the same state with fewer loads, whose work serves again
@@ -102,6 +105,18 @@ final class Solution
         $this->dcVolts ??= $this->solveDc();
 
         return $this->flameAmps[$flame] ?? 0.0;
+    }
+
+    /**
+     * The source that stands for a flame in the DC network: amps rod to burner, and its siemens.
+     *
+     * @return array{float, float}
+     */
+    public function flameElement(int $flame): array
+    {
+        $this->dcVolts ??= $this->solveDc();
+
+        return $this->flameElements[$flame];
     }
 
     /** Ohms at DC between two nodes with all sources quiet; INF when nothing joins them. */
@@ -282,6 +297,7 @@ final class Solution
             foreach ($flames as $f => [$rod, $burner, $amps, $siemens, $peak]) {
                 $across = $v[$rod] - $v[$burner];
                 $this->flameAmps[$f] = $amps * $correction[$f] + $across * $siemens;
+                $this->flameElements[$f] = [$amps * $correction[$f], $siemens];
                 $x = $peak > 0 ? min(0.99, abs($across) / $peak) : 0.0;
                 $correction[$f] = 1 + sqrt(1 - $x * $x) - $x * acos($x) - (1 - M_PI * $x / 2);
             }

@@ -7,6 +7,7 @@ namespace OddSpark\Run;
 use OddSpark\Appliance\Plan;
 use OddSpark\Appliance\Primitives;
 use OddSpark\Circuit\Solution;
+use OddSpark\Circuit\SpiceNetlist;
 use OddSpark\Circuit\Values;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
@@ -79,7 +80,7 @@ final class Machine
             }
         }
         $this->key = implode(';', $key).'|';
-        $this->values = new Values($plan->branches);
+        $this->values = new Values(count($plan->branches));
     }
 
     /** @return State at rest, nothing powered up yet: the first {@see settle} does that */
@@ -102,20 +103,44 @@ final class Machine
     public function solution(array $state): Solution
     {
         $key = $this->key($state);
-        $slots = $state['slots'];
-        $base = $this->memory->get($key, function () use ($slots): Solution {
-            foreach ($this->primitives as $id => $p) {
-                $p->stamp($slots[$id], $this->values);
-            }
-
-            return Solution::of($this->plan->network(), clone $this->values);
-        });
+        $base = $this->memory->get($key, fn () => Solution::of($this->plan->network(), $this->values($state)));
         if ($this->load === null) {
             return $base;
         }
         [$a, $b, $g] = $this->load;
 
         return $this->memory->get("$key#$a:$b:$g", fn () => $base->with($a, $b, $g));
+    }
+
+    /**
+     * The values of every branch, winding and flame in a state.
+     *
+     * @param State $state
+     */
+    public function values(array $state): Values
+    {
+        foreach ($this->primitives as $id => $p) {
+            $p->stamp($state['slots'][$id], $this->values);
+        }
+
+        return clone $this->values;
+    }
+
+    /**
+     * The state as a netlist for a general-purpose simulator; see {@see SpiceNetlist}.
+     *
+     * @param State $state
+     */
+    public function netlist(array $state): SpiceNetlist
+    {
+        $shunts = [];
+        foreach ($this->plan->primitives as $entry) {
+            if ($entry['type'] === 'flame-path') {
+                $shunts[$entry['flames'][0]] = $entry['branches'][0];
+            }
+        }
+
+        return new SpiceNetlist($this->plan->network(), $this->values($state), $this->plan->branches, $this->plan->nodeNames(), $shunts);
     }
 
     /**

@@ -28,6 +28,7 @@ final class Verbs
     private const USAGE = <<<'TEXT'
         usage: spark models | faults MODEL
                spark run MODEL [--fault PART:MODE[@DEGREE]]… [--actions FILE] [--visit NAME] [--until S]
+               spark spice MODEL [--fault …] [--actions FILE] [--visit NAME] --at S [--tran]
                spark solve MODEL [--fault …] [--actions FILE] [--visit NAME] --at S
                spark suspects MODEL --observations FILE | --fault … --actions FILE [--visit NAME]
                spark mark MODEL --fault … --actions FILE [--visit NAME]
@@ -74,7 +75,9 @@ final class Verbs
         $options = [];
         while ($words !== []) {
             $word = array_shift($words);
-            if ($word === '--json') {
+            if ($word === '--json' || $word === '--tran') {
+                $options[$word] = [''];
+
                 continue;
             }
             if (! str_starts_with($word, '--')) {
@@ -90,7 +93,7 @@ final class Verbs
             }
             $options[$word][] = array_shift($words) ?? throw new UsageError("$word needs a value.");
         }
-        if (! in_array($verb, ['models', 'faults', 'run', 'solve', 'suspects', 'mark'], true)) {
+        if (! in_array($verb, ['models', 'faults', 'run', 'solve', 'spice', 'suspects', 'mark'], true)) {
             throw new UsageError($verb === '' ? 'Say what to do.' : "There is no verb \"$verb\".");
         }
         if ($verb !== 'models' && $model === null) {
@@ -112,6 +115,7 @@ final class Verbs
             'faults' => $this->faults($plan),
             'run' => $this->run($plan),
             'solve' => $this->solve($plan),
+            'spice' => $this->spice($plan),
             'suspects' => $this->suspects($plan),
             default => $this->mark($plan),
         };
@@ -206,13 +210,7 @@ final class Verbs
     /** @return array{array<string, mixed>, string} */
     private function solve(Plan $plan): array
     {
-        if (! isset($this->options['--at'])) {
-            throw new UsageError('"solve" needs --at, seconds since the arrival.');
-        }
-        $at = $this->seconds('--at');
-        $log = $this->log();
-        $acts = array_values(array_filter($log->acts, fn ($a) => $a->tick <= $at));
-        $attempt = $this->attempt($plan, new ActionLog($acts, $log->visit, $log->seed), $at);
+        [$attempt, $at] = $this->momentOf($plan);
         $solution = $attempt->bench->machine()->solution($attempt->state);
         $rows = [];
         foreach ($plan->places as $place => $node) {
@@ -224,6 +222,41 @@ final class Verbs
             ['model' => $plan->model->name(), 'at_s' => $at / 1000, 'against' => 'earth', 'places' => $rows],
             self::table(array_map(fn ($p, $r) => [$p, sprintf('%.4f V AC %6.1f°', $r['ac_v'], $r['ac_degrees']), sprintf('%.4f V DC', $r['dc_v'])], array_keys($rows), $rows)),
         ];
+    }
+
+    /**
+     * The run up to --at.
+     *
+     * @return array{Attempt, int}
+     */
+    private function momentOf(Plan $plan): array
+    {
+        if (! isset($this->options['--at'])) {
+            throw new UsageError("\"$this->verb\" needs --at, seconds since the arrival.");
+        }
+        $at = $this->seconds('--at');
+        $log = $this->log();
+        $acts = array_values(array_filter($log->acts, fn ($a) => $a->tick <= $at));
+
+        return [$this->attempt($plan, new ActionLog($acts, $log->visit, $log->seed), $at), $at];
+    }
+
+    /** @return array{array<string, mixed>, string} */
+    private function spice(Plan $plan): array
+    {
+        [$attempt, $at] = $this->momentOf($plan);
+        $machine = $attempt->bench->machine();
+        $netlist = $machine->netlist($attempt->state);
+        $text = sprintf("* %s, %s, at %.3f s; every place of a node is named here\n", $plan->model->name(), $attempt->bench->fault->id, $at / 1000);
+        $names = $plan->nodeNames();
+        foreach ($plan->places as $place => $node) {
+            $text .= $names[$node] === $place ? '' : "* $place = {$names[$node]}\n";
+        }
+        $text .= isset($this->options['--tran'])
+            ? $netlist->transient().sprintf(".tran %.3g 0.5 0.4 %.3g\n.end\n", 1 / $plan->hertz / 200, 1 / $plan->hertz / 200)
+            : $netlist->linear($machine->solution($attempt->state)).sprintf(".op\n.ac lin 1 %g %g\n.end\n", $plan->hertz, $plan->hertz);
+
+        return [['model' => $plan->model->name(), 'at_s' => $at / 1000, 'netlist' => $text], $text];
     }
 
     /** @return array{array<string, mixed>, string} */

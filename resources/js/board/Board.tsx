@@ -3,7 +3,7 @@ import { memo, useMemo, useRef, useState, type PointerEvent } from 'react'
 import type { BoardData, Part, Terminal, Wire } from '@/lib/types'
 import { wireColours } from '@/theme/wires'
 import { Symbol } from './Symbol'
-import { placeAt, placeName } from './walk'
+import { ownerOf, placeAt, placeName } from './walk'
 
 const Svg = chakra('svg')
 const Rect = chakra('rect')
@@ -115,8 +115,7 @@ function Cabinet({ board, covered }: { board: BoardData; covered: string[] }) {
 }
 
 const WirePath = memo(function WirePath({ wire, hidden, lifted = [] }: { wire: Wire; hidden: Set<string>; lifted?: string[] }) {
-    const owner = (p: string) => p.slice(0, p.indexOf('.'))
-    if (hidden.has(owner(wire.from)) && hidden.has(owner(wire.to))) return null
+    if (hidden.has(ownerOf(wire.from)) && hidden.has(ownerOf(wire.to))) return null
     const colour = wireColours[wire.colour] ?? wireColours['grey']!
     const d = wire.points.map(([px, py], i) => `${i ? 'L' : 'M'}${px} ${py}`).join('')
     return (

@@ -7,7 +7,7 @@ import type { BoardData, Wire } from '@/lib/types'
 export interface Stop { place: string; name: string; hint: string }
 
 export function ownerOf(place: string): string {
-    return place.slice(0, place.indexOf('.'))
+    return place.slice(0, place.lastIndexOf('.'))
 }
 
 export function wiresAt(board: BoardData, terminal: string): { wire: Wire; end: 'a' | 'b' }[] {

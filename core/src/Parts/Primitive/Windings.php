@@ -9,22 +9,27 @@ use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 
 /**
- * Two coupled windings: ideal ratio behind copper and leakage, a magnetising branch across the
- * primary and a core-loss resistance across the secondary. At DC each winding is its copper.
+ * Two coupled windings: ideal ratio behind copper and leakage. Each winding by itself is its copper
+ * in series with its share of the magnetising reactance; at DC its copper is all that is left. Core
+ * loss is a resistance across the secondary.
+ *
+ * Shorted turns are a resistance across the secondary's own turns: they load the core whatever hangs
+ * on the terminals.
  */
 final class Windings extends Primitive
 {
     public const LIVE = false;
 
-    private const OPEN = 0.0;
-
-    /** @param array<string, mixed> $p turns_ratio, primary_ohm, secondary_ohm, leakage_ohm (at the secondary), magnetising_ohm, loss_ohm, primary_open, secondary_open */
+    /**
+     * @param array<string, mixed> $p turns_ratio, primary_ohm, secondary_ohm, leakage_ohm (at the secondary),
+     *     magnetising_ohm (at the primary), loss_ohm, primary_open, secondary_open, shorted_turns_ohm
+     */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
     public static function joins(array $spec): array
     {
         return [
-            'branches' => [$spec['primary'], $spec['secondary']],
+            'branches' => [$spec['primary'], $spec['secondary'], $spec['secondary']],
             'windings' => [[...$spec['primary'], ...$spec['secondary']]],
         ];
     }
@@ -33,18 +38,25 @@ final class Windings extends Primitive
     {
         $p = $this->p;
         $n = $p['turns_ratio'];
-        [$primary, $secondary] = $this->f->branches;
-        $whole = ! ($p['primary_open'] ?? false) && ! ($p['secondary_open'] ?? false);
-        // branches: what each winding draws by itself, and its copper at DC
-        $values->re[$primary] = 0.0;
-        $values->im[$primary] = ($p['primary_open'] ?? false) ? self::OPEN : -1 / $p['magnetising_ohm'];
-        $values->dc[$primary] = ($p['primary_open'] ?? false) ? self::OPEN : 1 / $p['primary_ohm'];
-        $values->re[$secondary] = ($p['secondary_open'] ?? false) ? self::OPEN : 1 / $p['loss_ohm'];
-        $values->im[$secondary] = 0.0;
-        $values->dc[$secondary] = ($p['secondary_open'] ?? false) ? self::OPEN : 1 / $p['secondary_ohm'];
+        [$primary, $secondary, $loss] = $this->f->branches;
+        $primaryOpen = $p['primary_open'] ?? false;
+        $secondaryOpen = $p['secondary_open'] ?? false;
+        // two magnetising branches, one a winding, each of twice the reactance: together the one there is
+        if ($primaryOpen) {
+            $values->resistor($primary, 0.0);
+        } else {
+            $values->impedance($primary, $p['primary_ohm'], 2 * $p['magnetising_ohm']);
+        }
+        if ($secondaryOpen) {
+            $values->resistor($secondary, 0.0);
+            $values->resistor($loss, 0.0);
+        } else {
+            $values->impedance($secondary, $p['secondary_ohm'], 2 * $p['magnetising_ohm'] / ($n * $n));
+            $values->resistor($loss, 1 / $p['loss_ohm'] + (isset($p['shorted_turns_ohm']) ? 1 / $p['shorted_turns_ohm'] : 0.0));
+        }
         $r = $p['primary_ohm'] + $n * $n * $p['secondary_ohm'];
         $x = $n * $n * $p['leakage_ohm'];
         $d = $r * $r + $x * $x;
-        $values->windings[$this->f->windings[0]] = $whole ? [$r / $d, -$x / $d, $n] : [0.0, 0.0, $n];
+        $values->windings[$this->f->windings[0]] = $primaryOpen || $secondaryOpen ? [0.0, 0.0, $n] : [$r / $d, -$x / $d, $n];
     }
 }
