@@ -15,6 +15,20 @@ use OddSpark\Suspects\Tracker;
 
 require __DIR__.'/../vendor/autoload.php';
 
+/** A negative bar is a least: its figure must be at least so much. */
+function report(array $rows, array $argv): void
+{
+    if (in_array('--json', $argv, true)) {
+        echo json_encode($rows, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE)."\n";
+
+        return;
+    }
+    foreach ($rows as $what => $r) {
+        $met = $r['bar'] < 0 ? $r['measured'] >= -$r['bar'] : $r['measured'] <= $r['bar'];
+        printf("%-72s %9.3f  bar %s %g  %s  (%s)\n", $what, $r['measured'], $r['bar'] < 0 ? '≥' : '≤', abs($r['bar']), $met ? 'met' : 'MISSED', $r['notes']);
+    }
+}
+
 /** @param list<float> $x */
 function median(array $x): float
 {
@@ -23,7 +37,11 @@ function median(array $x): float
     return $x[intdiv(count($x), 2)];
 }
 
-$rows = [];
+$rows = (require __DIR__.'/circuit.php')();
+if (getenv('SPARK_BENCH_ONLY') === 'circuit') {
+    report($rows, $argv);
+    exit;
+}
 
 // ---- suspects over a trace of 15 acts, from the arrivals that a job keeps -------------------------
 $plan = Compiler::compile((new Library())->model('furnace-80'));
@@ -90,10 +108,4 @@ $acts = array_slice($acts, 10);
 $rows['an act, as times a route with one insert'] = ['measured' => median($acts) / median($base), 'bar' => 4.0, 'notes' => sprintf('medians %.1f and %.1f ms of %d each', median($acts), median($base), count($acts))];
 unlink($jar);
 
-if (in_array('--json', $argv, true)) {
-    echo json_encode($rows, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE)."\n";
-} else {
-    foreach ($rows as $what => $r) {
-        printf("%-44s %8.3f  bar %s  %s  (%s)\n", $what, $r['measured'], $r['bar'], $r['measured'] <= $r['bar'] ? 'met' : 'MISSED', $r['notes']);
-    }
-}
+report($rows, $argv);

@@ -147,6 +147,49 @@ final class Elimination
     }
 
     /**
+     * Impedance between two nodes: with Y = LDLᵀ it is Σ c²/d over the forward pass alone, which meets
+     * only the few nodes that the two lead to.
+     *
+     * @return array{float, float}|null Ω; null when nothing joins them
+     */
+    public function between(int $a, int $b): ?array
+    {
+        ['order' => $order, 'start' => $start, 'near' => $near] = (array) $this->topology;
+        $cr = array_fill(0, $this->topology->nodes, 0.0);
+        $ci = $cr;
+        $cr[$a] = 1.0;
+        $cr[$b] -= 1.0;
+        $cr[0] = 0.0;
+        $zr = $zi = 0.0;
+        foreach ($order as $k => $node) {
+            $ar = $cr[$node];
+            $ai = $ci[$node];
+            if ($ar == 0.0 && $ai == 0.0) {
+                continue;
+            }
+            $vr = $this->inverseRe[$k];
+            $vi = $this->inverseIm[$k];
+            if ($vr == 0.0 && $vi == 0.0) {
+                if (abs($ar) + abs($ai) > 1e-9) {
+                    return null;
+                }
+                continue;
+            }
+            $sr = $ar * $ar - $ai * $ai;
+            $si = 2 * $ar * $ai;
+            $zr += $sr * $vr - $si * $vi;
+            $zi += $sr * $vi + $si * $vr;
+            for ($e = $start[$k], $to = $start[$k + 1]; $e < $to; $e++) {
+                $j = $near[$e];
+                $cr[$j] += $this->shareRe[$e] * $ar - $this->shareIm[$e] * $ai;
+                $ci[$j] += $this->shareRe[$e] * $ai + $this->shareIm[$e] * $ar;
+            }
+        }
+
+        return [$zr, $zi];
+    }
+
+    /**
      * @param list<float> $cr
      * @param list<float> $ci
      * @return array{list<float>, list<float>, bool}

@@ -12,6 +12,9 @@ namespace OddSpark\Circuit;
  */
 final class Solution
 {
+    /** A rod that only the flame itself holds: its source would be a million times the flame's resistance. */
+    private const HELD_BY_FLAME = 1e-12;
+
     private ?Elimination $dcElimination = null;
 
     private ?Elimination $acElimination;
@@ -137,13 +140,32 @@ final class Solution
     /** @return array{float, float}|null impedance between two nodes at the supply frequency, Ω; null when nothing joins them */
     public function acOhms(int $a, int $b): ?array
     {
-        $re = $im = array_fill(0, $this->network->topology->nodes, 0.0);
-        $re[$a] = 1.0;
-        $re[$b] = -1.0;
-        $re[0] = 0.0;
-        [$x, $y, $stranded] = $this->respond($re, $im);
+        $own = $this->acElimination()->between($a, $b);
+        if ($own === null) {
+            return null;
+        }
+        [$zr, $zi] = $own;
+        // less what the rank-one terms take up: (aᵀz)² / (1/y + …), with aᵀz read off their responses
+        $terms = $this->terms();
+        $matrix = $right = [];
+        foreach ($terms as $row => [$tr, $ti, $nodes, $yr, $yi]) {
+            $right[$row] = [$tr[$a] - $tr[$b], $ti[$a] - $ti[$b]];
+            foreach ($terms as $column => [$ur, $ui]) {
+                $m = $row === $column ? [$yr, $yi] : [0.0, 0.0];
+                foreach ($nodes as [$node, $weight]) {
+                    $m[0] += $weight * $ur[$node];
+                    $m[1] += $weight * $ui[$node];
+                }
+                $matrix[$row][$column] = $m;
+            }
+        }
+        foreach ($terms === [] ? [] : Dense::solve($matrix, $right) as $t => [$cr, $ci]) {
+            [$br, $bi] = $right[$t];
+            $zr -= $br * $cr - $bi * $ci;
+            $zi -= $br * $ci + $bi * $cr;
+        }
 
-        return $stranded ? null : [$x[$a] - $x[$b], $y[$a] - $y[$b]];
+        return [$zr, $zi];
     }
 
     /** @throws CircuitError when some value is not finite */
@@ -270,10 +292,6 @@ final class Solution
             return $v;
         }
         $elimination = $this->dcElimination();
-        $sources = $v;
-        foreach ($this->values->dcSources as $node => $amps) {
-            $sources[$node] += $amps;
-        }
         $terms = []; // response, a, b, siemens
         foreach ($this->loads as [$a, $b, $siemens]) {
             $terms = self::addDcTerm($elimination, $n, $terms, $a, $b, $siemens);
@@ -282,18 +300,30 @@ final class Solution
         foreach ($this->values->flames as $f => [$forward, $reverse]) {
             [$rod, $burner] = $this->network->flames[$f];
             $flame = $this->flame($rod, $burner, $forward, $reverse);
-            $flames[$f] = [$rod, $burner, ...$flame];
+            $flames[$f] = [$rod, $burner, $flame[0], $flame[1], $flame[2], count($terms)];
             $terms = self::addDcTerm($elimination, $n, $terms, $rod, $burner, $flame[1]);
+        }
+        $base = $v;
+        if ($this->values->dcSources !== []) {
+            foreach ($this->values->dcSources as $node => $amps) {
+                $base[$node] += $amps;
+            }
+            $base[0] = 0.0;
+            [$base] = $elimination->solve($base);
         }
         $correction = array_fill_keys(array_keys($flames), 1.0);
         for ($pass = 0; $pass < ($flames === [] ? 1 : 3); $pass++) {
-            $i = $sources;
-            foreach ($flames as $f => [$rod, $burner, $amps]) {
-                $i[$rod] -= $amps * $correction[$f];
-                $i[$burner] += $amps * $correction[$f];
+            // a flame's current answers as its own term does, whose response is at hand
+            $v = $base;
+            foreach ($flames as $f => [$rod, $burner, $amps, , , $t]) {
+                $driven = -$amps * $correction[$f];
+                if ($driven != 0.0 && isset($terms[$t])) {
+                    foreach ($terms[$t][0] as $node => $z) {
+                        $v[$node] += $z * $driven;
+                    }
+                }
             }
-            $i[0] = 0.0;
-            $v = self::respondDc($elimination, $terms, $i);
+            $v = self::withTerms($terms, $v);
             foreach ($flames as $f => [$rod, $burner, $amps, $siemens, $peak]) {
                 $across = $v[$rod] - $v[$burner];
                 $this->flameAmps[$f] = $amps * $correction[$f] + $across * $siemens;
@@ -318,14 +348,14 @@ final class Solution
     private function flame(int $rod, int $burner, float $forward, float $reverse): array
     {
         $z = $this->acOhms($rod, $burner);
-        [$vr, $vi] = $this->acPhasor($rod, $burner);
-        if ($z === null) {
-            return [0.0, 0.5 * (1 / $forward + 1 / $reverse), 0.0];
-        }
         // the flame's own AC shunt, 2 Rf, is in the network: take it out of what is seen
         $g = 1 / (2 * $forward);
-        [$nr, $ni] = [1 - $z[0] * $g, -$z[1] * $g];
+        [$nr, $ni] = $z === null ? [0.0, 0.0] : [1 - $z[0] * $g, -$z[1] * $g];
         $d = $nr * $nr + $ni * $ni;
+        if ($z === null || $d < self::HELD_BY_FLAME) {
+            return [0.0, 0.5 * (1 / $forward + 1 / $reverse), 0.0]; // nothing feeds the rod: its wire is open
+        }
+        [$vr, $vi] = $this->acPhasor($rod, $burner);
         $peak = M_SQRT2 * sqrt(($vr * $vr + $vi * $vi) / $d);
         $source = ($z[0] * $nr + $z[1] * $ni) / $d;
         $a = 1 / ($forward + $source);
@@ -353,13 +383,14 @@ final class Solution
     }
 
     /**
+     * Volts with the rank-one terms put in.
+     *
      * @param list<array{list<float>, int, int, float}> $terms
-     * @param list<float> $i
+     * @param list<float> $x volts without them
      * @return list<float>
      */
-    private static function respondDc(Elimination $dc, array $terms, array $i): array
+    private static function withTerms(array $terms, array $x): array
     {
-        [$x] = $dc->solve($i);
         if ($terms === []) {
             return $x;
         }

@@ -19,6 +19,9 @@ abstract class Primitive
     /** Whether it ever reacts: one that does not is left out of the loop. */
     public const LIVE = true;
 
+    /** Whether what it becomes depends on the volts of the circuit. */
+    public const READS_CIRCUIT = false;
+
     /** Parameters that change how it behaves, but nothing that it stamps for a given slot. */
     public const MECHANICAL = [];
 
@@ -35,6 +38,17 @@ abstract class Primitive
 
     /** @return array<string, mixed> the slot before anything happened */
     public function initial(): array
+    {
+        return [];
+    }
+
+    /**
+     * Ids of the primitives whose slots it reads: when none of them has changed, nor the circuit where
+     * it reads that, nor its own time has come, it stays what it is and is not asked.
+     *
+     * @return list<string>
+     */
+    public function follows(): array
     {
         return [];
     }

@@ -25,6 +25,11 @@ final class Burner extends Primitive
         return ['gas' => false, 'lit' => false, 'due' => null, 'since' => 0, 'smelt' => false];
     }
 
+    public function follows(): array
+    {
+        return [...$this->p['ways'], $this->p['igniter']];
+    }
+
     public function react(array $slot, Surroundings $now): array
     {
         $free = 1.0;

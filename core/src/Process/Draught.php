@@ -9,6 +9,11 @@ use OddSpark\Parts\Surroundings;
 /** Suction at the pressure switch, in. w.c.: the inducer's, through flue and hose. */
 final class Draught extends Settling
 {
+    public function follows(): array
+    {
+        return [$this->p['inducer'], ...$this->p['ways']];
+    }
+
     protected function aim(Surroundings $now): array
     {
         $speed = (float) $now->follow($this->p['inducer'], 'target');

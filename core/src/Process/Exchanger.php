@@ -15,6 +15,11 @@ use OddSpark\Trade\Units;
  */
 final class Exchanger extends Settling
 {
+    public function follows(): array
+    {
+        return [$this->p['burner'], $this->p['blower'], ...$this->p['ways'], ...($this->p['gas_ways'] ?? [])];
+    }
+
     protected function aim(Surroundings $now): array
     {
         $lit = $now->follow($this->p['burner'], 'lit') === true;

@@ -20,6 +20,11 @@ final class Follower extends Primitive
         return ['course' => Course::still(0, $this->p['start']), 'leader' => null];
     }
 
+    public function follows(): array
+    {
+        return [$this->p['leader']];
+    }
+
     public function react(array $slot, Surroundings $now): array
     {
         $leader = $now->course($this->p['leader']);

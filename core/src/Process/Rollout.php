@@ -9,6 +9,11 @@ use OddSpark\Parts\Surroundings;
 /** Heat in front of the burners, °F: little while the flame stays in, much when it rolls out. */
 final class Rollout extends Settling
 {
+    public function follows(): array
+    {
+        return [$this->p['burner'], $this->p['blower'], $this->p['wall']];
+    }
+
     protected function aim(Surroundings $now): array
     {
         if ($now->follow($this->p['burner'], 'lit') !== true) {

@@ -9,6 +9,11 @@ use OddSpark\Parts\Surroundings;
 /** The room, °F: losing heat to outdoors, gaining what the air brings. */
 final class Room extends Settling
 {
+    public function follows(): array
+    {
+        return [$this->p['burner'], $this->p['blower']];
+    }
+
     protected function aim(Surroundings $now): array
     {
         $heated = $now->follow($this->p['burner'], 'lit') === true && (float) $now->follow($this->p['blower'], 'target') > 0.1;

@@ -33,6 +33,12 @@ final class Machine
     /** @var array<string, Primitive> those that react */
     private array $live = [];
 
+    /** @var array<string, list<string>> those that read a primitive's slot */
+    private array $readers = [];
+
+    /** @var array<string, true> those that read the circuit */
+    private array $circuitReaders = [];
+
     /** What the changed parameters are electrically. */
     private readonly string $key;
 
@@ -74,6 +80,12 @@ final class Machine
             $this->primitives[$id] = $p;
             if ($class::LIVE) {
                 $this->live[$id] = $p;
+                foreach ($p->follows() as $followed) {
+                    $this->readers[$followed][] = $id;
+                }
+                if ($class::READS_CIRCUIT) {
+                    $this->circuitReaders[$id] = true;
+                }
             }
             if ($entry['branches'] !== [] && $p->electric($p->initial()) !== '') {
                 $this->electric[] = $id;
@@ -168,27 +180,11 @@ final class Machine
      */
     public function settle(array $state): array
     {
-        for ($step = 0; $step < self::MICROSTEPS; $step++) {
-            $now = new Surroundings($state['tick'], $state['slots'], $this->solution($state));
-            $next = [];
-            foreach ($this->live as $id => $p) {
-                $slot = $p->react($state['slots'][$id], $now);
-                if ($slot !== $state['slots'][$id]) {
-                    $next[$id] = $slot;
-                }
-            }
-            if ($next === []) {
-                return $state;
-            }
-            foreach ($next as $id => $slot) {
-                $state['slots'][$id] = $slot;
-            }
-        }
-        throw RunError::restless($state['tick'] / 1000, array_keys($next));
+        return $this->react($state, array_keys($this->live))[0];
     }
 
     /**
-     * On to a tick; $seen is called with each settled state, the first and last included.
+     * On to a tick; $seen is called with each settled state, the last included.
      *
      * @param State $state settled
      * @param (callable(State): bool)|null $seen returns true to stop there
@@ -196,9 +192,17 @@ final class Machine
      */
     public function advance(array $state, int $until, ?callable $seen = null): array
     {
+        $due = $this->dueAfter($state, array_keys($this->live), []);
         while ($state['tick'] < $until) {
-            $state['tick'] = min($until, $this->nextTick($state));
-            $state = $this->settle($state);
+            $state['tick'] = min($until, max($state['tick'] + 1, min($due)));
+            $active = [];
+            foreach ($due as $id => $tick) {
+                if ($tick <= $state['tick']) {
+                    $active[] = $id;
+                }
+            }
+            [$state, $touched] = $this->react($state, $active);
+            $due = $this->dueAfter($state, $touched, $due);
             if ($seen !== null && $seen($state)) {
                 return $state;
             }
@@ -210,13 +214,71 @@ final class Machine
     /** @param State $state */
     public function nextTick(array $state): int
     {
+        return max($state['tick'] + 1, min($this->dueAfter($state, array_keys($this->live), [])));
+    }
+
+    /**
+     * Microsteps until nothing changes: those asked react to the same solution and the same slots, all
+     * changes are applied together, and who reads what has changed is asked next.
+     *
+     * @param State $state
+     * @param list<string> $active
+     * @return array{State, list<string>} and those that were asked
+     */
+    private function react(array $state, array $active): array
+    {
+        $asked = array_fill_keys($active, true);
+        $key = $active === [] ? '' : $this->key($state);
+        for ($step = 0; $step < self::MICROSTEPS; $step++) {
+            if ($active === []) {
+                return [$state, array_keys($asked)];
+            }
+            $reading = false;
+            foreach ($active as $id) {
+                $reading = $reading || isset($this->circuitReaders[$id]);
+            }
+            $now = new Surroundings($state['tick'], $state['slots'], $reading ? $this->solution($state) : null);
+            $changed = [];
+            foreach ($active as $id) {
+                $slot = $this->live[$id]->react($state['slots'][$id], $now);
+                if ($slot !== $state['slots'][$id]) {
+                    $changed[$id] = $slot;
+                }
+            }
+            $next = [];
+            foreach ($changed as $id => $slot) {
+                $state['slots'][$id] = $slot;
+                $next[$id] = true;
+                foreach ($this->readers[$id] ?? [] as $reader) {
+                    $next[$reader] = true;
+                }
+            }
+            if ($changed !== [] && ($after = $this->key($state)) !== $key) {
+                $key = $after;
+                $next += $this->circuitReaders;
+            }
+            $active = array_keys($next);
+            $asked += $next;
+        }
+        throw RunError::restless($state['tick'] / 1000, $active);
+    }
+
+    /**
+     * When each wants to be asked again, brought up to date for those that were touched.
+     *
+     * @param State $state
+     * @param list<string> $touched
+     * @param array<string, int> $due
+     * @return array<string, int>
+     */
+    private function dueAfter(array $state, array $touched, array $due): array
+    {
         $now = new Surroundings($state['tick'], $state['slots']);
-        $next = Primitive::NEVER;
-        foreach ($this->live as $id => $p) {
-            $next = min($next, $p->next($state['slots'][$id], $now));
+        foreach ($touched as $id) {
+            $due[$id] = $this->live[$id]->next($state['slots'][$id], $now);
         }
 
-        return max($state['tick'] + 1, $next);
+        return $due === [] ? ['' => Primitive::NEVER] : $due;
     }
 
     /**

@@ -17,6 +17,8 @@ use OddSpark\Parts\Surroundings;
  */
 final class Control extends Primitive
 {
+    public const READS_CIRCUIT = true;
+
     private const DARK = 'dark';
 
     /** @var array<string, mixed> */

@@ -93,6 +93,20 @@ final class Course
      */
     public static function crossing(array $course, float $level, int $after): ?int
     {
+        if (count($course[2]) < 2) {
+            // one exponential: the level lies between where it is and where it rests, or is never met
+            if ($course[2] === []) {
+                return null;
+            }
+            [[$a, $tau]] = $course[2];
+            $left = $a * exp(-($after - $course[0]) / Units::TICKS_PER_SECOND / $tau);
+            $gap = $level - $course[1];
+            if ($left == 0.0 || $gap == 0.0 || $gap / $left <= 0.0 || $gap / $left >= 1.0) {
+                return null;
+            }
+
+            return max($after + 1, $after + (int) ceil(-$tau * log($gap / $left) * Units::TICKS_PER_SECOND));
+        }
         $c = self::anchored($course, $after);
         $terms = [];
         foreach ($c[2] as [$a, $tau]) {

@@ -15,6 +15,8 @@ use OddSpark\Parts\Surroundings;
  */
 final class Coil extends Primitive
 {
+    public const READS_CIRCUIT = true;
+
     public const MECHANICAL = ['pull_in_v', 'drop_out_v', 'pull_in_ms', 'drop_out_ms'];
 
     /** @param array<string, mixed> $p ohm, reactance_ohm, pull_in_v, drop_out_v, pull_in_ms, drop_out_ms, open, shorted_ohm, jammed: out | in */

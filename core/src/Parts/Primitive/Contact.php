@@ -65,6 +65,11 @@ final class Contact extends Primitive
         $values->resistor($this->f->branches[0], $slot['closed'] ? $this->siemens : 0.0);
     }
 
+    public function follows(): array
+    {
+        return [$this->id];
+    }
+
     public function react(array $slot, Surroundings $now): array
     {
         $wanted = $this->stuck === null

@@ -48,6 +48,11 @@ final class FlamePath extends Primitive
         }
     }
 
+    public function follows(): array
+    {
+        return [$this->p['lit_by']];
+    }
+
     public function react(array $slot, Surroundings $now): array
     {
         return ['lit' => $now->follow($this->p['lit_by'], 'lit') === true];

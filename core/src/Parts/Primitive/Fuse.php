@@ -18,6 +18,8 @@ use OddSpark\Parts\Surroundings;
  */
 final class Fuse extends Primitive
 {
+    public const READS_CIRCUIT = true;
+
     public const MECHANICAL = ['open', 'amps', 'melt_s'];
 
     private const COOLS_S = 8.0;
@@ -60,6 +62,11 @@ final class Fuse extends Primitive
     public function stamp(array $slot, Values $values): void
     {
         $values->resistor($this->f->branches[0], $slot['whole'] ? $this->siemens : 0.0);
+    }
+
+    public function follows(): array
+    {
+        return $this->lever === null ? [] : [$this->lever];
     }
 
     public function react(array $slot, Surroundings $now): array

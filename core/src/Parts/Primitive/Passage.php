@@ -30,6 +30,11 @@ final class Passage extends Primitive
         return ['free' => isset($this->p['follows']) || ($this->p['stuck'] ?? '') === 'shut' ? 0.0 : $this->free];
     }
 
+    public function follows(): array
+    {
+        return isset($this->p['follows']) ? [$this->p['follows']] : [];
+    }
+
     public function react(array $slot, Surroundings $now): array
     {
         $open = match ($this->p['stuck'] ?? null) {

@@ -11,6 +11,8 @@ use OddSpark\Parts\Surroundings;
 /** An electronic thermostat, fed from R and C: compares the room with its set point. Slot: lit, heat, fan, due. */
 final class RoomThermostat extends Primitive
 {
+    public const READS_CIRCUIT = true;
+
     private const SPAN_F = 0.5;
 
     /** Its electronics live on for a moment without volts, and take a moment to come up. */
@@ -24,6 +26,11 @@ final class RoomThermostat extends Primitive
     public function initial(): array
     {
         return ['lit' => false, 'heat' => false, 'fan' => false, 'due' => null];
+    }
+
+    public function follows(): array
+    {
+        return [$this->p['room'], $this->p['mode'], $this->p['set'], $this->p['fan']];
     }
 
     public function react(array $slot, Surroundings $now): array

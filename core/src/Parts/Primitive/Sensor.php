@@ -36,6 +36,11 @@ final class Sensor extends Primitive
         return ['made' => $this->opens > $this->closes, 'latched' => false];
     }
 
+    public function follows(): array
+    {
+        return [$this->of];
+    }
+
     public function react(array $slot, Surroundings $now): array
     {
         $x = $now->value($this->of);
