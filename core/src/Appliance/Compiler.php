@@ -139,7 +139,7 @@ final class Compiler
             $nodes[$this->find($place)] ??= count($nodes) + 1;
             $places[$place] = $nodes[$this->find($place)];
         }
-        $branches = $windings = $flames = $entries = [];
+        $branches = $windings = $flames = $entries = $variable = $read = [];
         foreach ($this->primitives as $id => ['type' => $type, 'spec' => $spec, 'scope' => $scope, 'local' => $local]) {
             $node = fn (string $name): int => match (true) {
                 $name === 'EARTH' => 0,
@@ -163,6 +163,9 @@ final class Compiler
             $joins = Primitives::TYPES[$type]::joins($spec);
             $entry = ['type' => $type, 'spec' => $spec, 'nodes' => $named, 'branches' => [], 'windings' => [], 'flames' => []];
             foreach ($joins['branches'] ?? [] as $pair) {
+                if (Primitives::TYPES[$type]::VARIES) {
+                    $variable[] = count($branches);
+                }
                 $entry['branches'][] = count($branches);
                 $branches[] = array_map($node, $pair);
             }
@@ -174,6 +177,12 @@ final class Compiler
                 $entry['flames'][] = count($flames);
                 $flames[] = array_map($node, $pair);
             }
+            if (Primitives::TYPES[$type]::READS_CIRCUIT && isset($named['a'])) {
+                array_push($read, $named['a'], $named['b']);
+            }
+            foreach ($spec['inputs'] ?? [] as $input) {
+                array_push($read, ...array_map($node, $input['ac'] ?? $input['ua_through']));
+            }
             $entries[$id] = $entry;
         }
 
@@ -184,7 +193,7 @@ final class Compiler
             $branches,
             $places,
             $entries,
-            get_object_vars(Topology::of(count($nodes) + 1, $branches)),
+            get_object_vars(Topology::of(count($nodes) + 1, $branches, $variable, array_values(array_unique(array_diff($read, [0]))))),
             $windings,
             $flames,
             $percepts,

@@ -7,59 +7,48 @@ namespace OddSpark\Circuit;
 /**
  * The volts of every node in one state: AC as phasors (rms), and DC, on the same network.
  *
- * A load, such as a meter, may be put between two nodes of the solved state without eliminating
- * anew ({@see with}): one more rank-one term.
+ * Nothing is computed until it is asked for. Windings, and a load such as a meter put between two
+ * nodes of a solved state ({@see with}), are rank-one terms y·aaᵀ beside what is eliminated:
+ * with z = Y⁻¹a, V = Y⁻¹I + Σ z c, where (1/y + aᵀz) c = −aᵀY⁻¹I.
  */
 final class Solution
 {
     /** A rod that only the flame itself holds: its source would be a million times the flame's resistance. */
     private const HELD_BY_FLAME = 1e-12;
 
-    private ?Elimination $dcElimination = null;
+    private ?AcElimination $acElimination = null;
 
-    private ?Elimination $acElimination;
+    private ?DcElimination $dcElimination = null;
 
-    /** @var list<array{list<float>, list<float>, list<array{int, float}>, float, float}>|null */
-    private ?array $terms;
+    /** @var list<array{array{list<float>, list<float>, list<int>, bool}, float, float}>|null forward vector, 1/y of each term */
+    private ?array $terms = null;
+
+    /** @var array{list<float>, list<float>}|null volts by node; early ones only when $whole */
+    private ?array $ac = null;
+
+    private bool $whole = false;
+
+    /** @var array{list<float>, list<float>, list<int>, bool} what the volts come from */
+    private array $driving;
 
     /** @var list<float>|null */
-    private ?array $acRe = null;
+    private ?array $dc = null;
 
-    /** @var list<float> */
-    private array $acIm = [];
+    /** @var array<int, array{float, float, float}> by flame: its current, A, and amps and siemens that stand for it at DC */
+    private array $flames = [];
 
-    /** @var list<float>|null */
-    private ?array $dcVolts = null;
-
-    /** @var array<int, float> direct current that each flame drives from rod to burner, A */
-    private array $flameAmps = [];
-
-    /** @var array<int, array{float, float}> amps and siemens that stand for each flame at DC */
-    private array $flameElements = [];
-
-    /**
-     * @param list<array{int, int, float}> $loads node, node, siemens
-     * @param self|null $base the same state with fewer loads, whose work serves again
-     */
+    /** @param list<array{int, int, float}> $loads node, node, siemens */
     private function __construct(
         private readonly Network $network,
         private readonly Values $values,
+        private readonly ?StaticPart $static,
         private readonly array $loads,
-        ?self $base,
-    ) {
-        $this->acElimination = $base?->acElimination;
-        $this->terms = $base?->terms;
-        $this->dcElimination = $base?->dcElimination;
-        if ($base !== null && $this->terms !== null) {
-            [$a, $b, $siemens] = $loads[count($loads) - 1];
-            $this->terms = $this->addTerm($this->terms, [[$a, 1.0], [$b, -1.0]], 1.0 / $siemens, 0.0);
-        }
-    }
+    ) {}
 
-    /** Nothing is computed until it is asked for. */
-    public static function of(Network $network, Values $values): self
+    /** @param StaticPart|null $static of the appliance, when many of its states are solved */
+    public static function of(Network $network, Values $values, ?StaticPart $static = null): self
     {
-        return new self($network, $values, [], null);
+        return new self($network, $values, $static, []);
     }
 
     /** The same state with a resistance of so many siemens put between two nodes. */
@@ -68,28 +57,27 @@ final class Solution
         if ($a === $b || $siemens == 0.0) {
             return $this;
         }
+        $loaded = new self($this->network, $this->values, $this->static, [...$this->loads, [$a, $b, $siemens]]);
+        $loaded->acElimination = $this->acElimination(); // shared by every place that the load is put to
+        $loaded->dcElimination = $this->dcElimination;
 
-        return new self($this->network, $this->values, [...$this->loads, [$a, $b, $siemens]], $this);
+        return $loaded;
     }
 
     /** @return array{float, float} volts rms of node a against node b, real and imaginary */
     public function acPhasor(int $a, int $b): array
     {
-        if ($this->acRe === null) {
-            $this->solveAc();
-        }
+        [$re, $im] = $this->acAt($a, $b);
 
-        return [$this->acRe[$a] - $this->acRe[$b], $this->acIm[$a] - $this->acIm[$b]];
+        return [$re[$a] - $re[$b], $im[$a] - $im[$b]];
     }
 
     /** Volts rms between two nodes. */
     public function acVolts(int $a, int $b): float
     {
-        if ($this->acRe === null) {
-            $this->solveAc();
-        }
-        $x = $this->acRe[$a] - $this->acRe[$b];
-        $y = $this->acIm[$a] - $this->acIm[$b];
+        [$re, $im] = $this->acAt($a, $b);
+        $x = $re[$a] - $re[$b];
+        $y = $im[$a] - $im[$b];
 
         return sqrt($x * $x + $y * $y);
     }
@@ -97,7 +85,7 @@ final class Solution
     /** Mean volts of node a against node b. */
     public function dcVolts(int $a, int $b): float
     {
-        $v = $this->dcVolts ??= $this->solveDc();
+        $v = $this->dc ??= $this->solveDc();
 
         return $v[$a] - $v[$b];
     }
@@ -105,9 +93,9 @@ final class Solution
     /** Direct current that the flame drives from its rod into the burner, A; zero without flame. */
     public function flameAmps(int $flame): float
     {
-        $this->dcVolts ??= $this->solveDc();
+        $this->dc ??= $this->solveDc();
 
-        return $this->flameAmps[$flame] ?? 0.0;
+        return $this->flames[$flame][0] ?? 0.0;
     }
 
     /**
@@ -117,9 +105,9 @@ final class Solution
      */
     public function flameElement(int $flame): array
     {
-        $this->dcVolts ??= $this->solveDc();
+        $this->dc ??= $this->solveDc();
 
-        return $this->flameElements[$flame];
+        return [$this->flames[$flame][1], $this->flames[$flame][2]];
     }
 
     /** Ohms at DC between two nodes with all sources quiet; INF when nothing joins them. */
@@ -128,212 +116,215 @@ final class Solution
         if ($a === $b) {
             return 0.0;
         }
-        $i = array_fill(0, $this->network->topology->nodes, 0.0);
-        $i[$a] = 1.0;
-        $i[$b] = -1.0;
-        $i[0] = 0.0;
-        [$v, , $stranded] = $this->dcElimination()->solve($i);
+        $dc = $this->dcElimination();
+        $pair = $dc->forward([$a => 1.0, $b => -1.0]);
 
-        return $stranded ? INF : $v[$a] - $v[$b];
+        return $pair[2] ? INF : $dc->dot($pair, $pair);
     }
 
     /** @return array{float, float}|null impedance between two nodes at the supply frequency, Ω; null when nothing joins them */
     public function acOhms(int $a, int $b): ?array
     {
-        $own = $this->acElimination()->between($a, $b);
-        if ($own === null) {
+        $ac = $this->acElimination();
+        $pair = $ac->forward([$a => [1.0, 0.0], $b => [-1.0, 0.0]]);
+        if ($pair[3]) {
             return null;
         }
-        [$zr, $zi] = $own;
-        // less what the rank-one terms take up: (aᵀz)² / (1/y + …), with aᵀz read off their responses
+        [$zr, $zi] = $ac->dot($pair, $pair);
         $terms = $this->terms();
-        $matrix = $right = [];
-        foreach ($terms as $row => [$tr, $ti, $nodes, $yr, $yi]) {
-            $right[$row] = [$tr[$a] - $tr[$b], $ti[$a] - $ti[$b]];
-            foreach ($terms as $column => [$ur, $ui]) {
-                $m = $row === $column ? [$yr, $yi] : [0.0, 0.0];
-                foreach ($nodes as [$node, $weight]) {
-                    $m[0] += $weight * $ur[$node];
-                    $m[1] += $weight * $ui[$node];
-                }
-                $matrix[$row][$column] = $m;
-            }
-        }
-        foreach ($terms === [] ? [] : Dense::solve($matrix, $right) as $t => [$cr, $ci]) {
-            [$br, $bi] = $right[$t];
-            $zr -= $br * $cr - $bi * $ci;
-            $zi -= $br * $ci + $bi * $cr;
+        foreach ($this->shares($ac, $terms, $pair) as $t => [$cr, $ci]) {
+            [$br, $bi] = $ac->dot($terms[$t][0], $pair);
+            $zr += $br * $cr - $bi * $ci;
+            $zi += $br * $ci + $bi * $cr;
         }
 
         return [$zr, $zi];
     }
 
+    /**
+     * Volts by node, the two that are wanted among them.
+     *
+     * @return array{list<float>, list<float>}
+     */
+    private function acAt(int $a, int $b): array
+    {
+        if ($this->ac === null) {
+            $this->solveAc();
+        }
+        $isEarly = $this->network->topology->isEarly;
+        if (! $this->whole && ($isEarly[$a] || $isEarly[$b])) {
+            $this->ac = $this->acElimination()->back($this->driving, $this->ac);
+            $this->whole = true;
+            $this->release();
+        }
+
+        return $this->ac;
+    }
+
     /** @throws CircuitError when some value is not finite */
     private function solveAc(): void
     {
-        $re = $im = array_fill(0, $this->network->topology->nodes, 0.0);
-        foreach ($this->values->acSources as $node => [$a, $b]) {
-            $re[$node] += $a;
-            $im[$node] += $b;
+        $ac = $this->acElimination();
+        $this->driving = $ac->forward($this->values->acSources);
+        $terms = $this->terms();
+        foreach ($this->shares($ac, $terms, $this->driving) as $t => [$cr, $ci]) {
+            $this->driving = $ac->plus($this->driving, $terms[$t][0], $cr, $ci);
         }
-        $re[0] = $im[0] = 0.0;
-        [$this->acRe, $this->acIm] = $this->respond($re, $im);
-        if (! is_finite(array_sum($this->acRe) + array_sum($this->acIm))) {
+        $this->ac = $ac->back($this->driving);
+        if (! is_finite(array_sum($this->ac[0]) + array_sum($this->ac[1]))) {
             throw CircuitError::notANumber('AC solution');
         }
-    }
-
-    private function acElimination(): Elimination
-    {
-        return $this->acElimination ??= Elimination::ac($this->network->topology, $this->values->re, $this->values->im);
+        $this->release();
     }
 
     /**
-     * The rank-one terms at the supply frequency: response (re, im) to the unit term, its nodes, 1/y (re, im).
+     * What each term takes up of what a vector drives.
      *
-     * @return list<array{list<float>, list<float>, list<array{int, float}>, float, float}>
+     * @param list<array{array{list<float>, list<float>, list<int>, bool}, float, float}> $terms
+     * @param array{list<float>, list<float>, list<int>, bool} $driving
+     * @return list<array{float, float}>
+     */
+    private function shares(AcElimination $ac, array $terms, array $driving): array
+    {
+        $matrix = $right = [];
+        foreach ($terms as $row => [$vector, $zr, $zi]) {
+            [$x, $y] = $ac->dot($vector, $driving);
+            $right[$row] = [-$x, -$y];
+            foreach ($terms as $column => [$other]) {
+                $m = $column < $row ? $matrix[$column][$row] : $ac->dot($vector, $other);
+                $matrix[$row][$column] = $row === $column ? [$m[0] + $zr, $m[1] + $zi] : $m;
+            }
+        }
+
+        return $terms === [] ? [] : Dense::solve($matrix, $right);
+    }
+
+    private function acElimination(): AcElimination
+    {
+        return $this->acElimination ??= $this->static === null
+            ? AcElimination::of($this->network->topology, $this->values->re, $this->values->im)
+            : $this->static->ac()->finish($this->values->re, $this->values->im);
+    }
+
+    private function dcElimination(): DcElimination
+    {
+        return $this->dcElimination ??= $this->static === null
+            ? DcElimination::of($this->network->topology, $this->values->dc)
+            : $this->static->dc()->finish($this->values->dc);
+    }
+
+    /** Lets go of what can be had again: most states are never asked for more. */
+    private function release(): void
+    {
+        if ($this->loads === [] && ($this->values->flames === [] || $this->dc !== null)) {
+            $this->acElimination = $this->dcElimination = null;
+            $this->terms = null;
+        }
+    }
+
+    /**
+     * The rank-one terms at the supply frequency: windings that are whole, and loads.
+     *
+     * @return list<array{array{list<float>, list<float>, list<int>, bool}, float, float}>
      */
     private function terms(): array
     {
         if ($this->terms !== null) {
             return $this->terms;
         }
+        $ac = $this->acElimination();
         $terms = [];
         foreach ($this->network->windings as $w => [$p1, $p2, $s1, $s2]) {
             [$re, $im, $turns] = $this->values->windings[$w] ?? [0.0, 0.0, 1.0];
-            if ($re == 0.0 && $im == 0.0) {
-                continue; // a winding is open
-            }
             $d = $re * $re + $im * $im;
-            $terms = $this->addTerm($terms, [[$p1, 1.0], [$p2, -1.0], [$s1, -$turns], [$s2, $turns]], $re / $d, -$im / $d);
+            if ($d > 0.0) { // else a winding is open
+                $amps = [];
+                foreach ([[$p1, 1.0], [$p2, -1.0], [$s1, -$turns], [$s2, $turns]] as [$node, $weight]) {
+                    $amps[$node] = [($amps[$node][0] ?? 0.0) + $weight, 0.0];
+                }
+                $terms[] = [$ac->forward($amps), $re / $d, -$im / $d];
+            }
         }
         foreach ($this->loads as [$a, $b, $siemens]) {
-            $terms = $this->addTerm($terms, [[$a, 1.0], [$b, -1.0]], 1.0 / $siemens, 0.0);
+            $terms[] = [$ac->forward([$a => [1.0, 0.0], $b => [-1.0, 0.0]]), 1 / $siemens, 0.0];
         }
 
-        return $this->terms = $terms;
+        // one that bridges two islands carries nothing
+        return $this->terms = array_values(array_filter($terms, fn (array $t) => ! $t[0][3]));
     }
 
-    /**
-     * Volts of each node for currents into the nodes, with windings and loads.
-     *
-     * @param list<float> $re
-     * @param list<float> $im
-     * @return array{list<float>, list<float>, bool}
-     */
-    private function respond(array $re, array $im): array
-    {
-        [$xr, $xi, $stranded] = $this->acElimination()->solve($re, $im);
-        $terms = $this->terms();
-        if ($terms === []) {
-            return [$xr, $xi, $stranded];
-        }
-        // (1/y + aᵀz) c = −aᵀx, then x + Σ z c
-        $matrix = $right = [];
-        foreach ($terms as $row => [, , $nodes, $zr, $zi]) {
-            $b = [0.0, 0.0];
-            foreach ($nodes as [$node, $weight]) {
-                $b[0] -= $weight * $xr[$node];
-                $b[1] -= $weight * $xi[$node];
-            }
-            $right[$row] = $b;
-            foreach ($terms as $column => [$tr, $ti]) {
-                $m = $row === $column ? [$zr, $zi] : [0.0, 0.0];
-                foreach ($nodes as [$node, $weight]) {
-                    $m[0] += $weight * $tr[$node];
-                    $m[1] += $weight * $ti[$node];
-                }
-                $matrix[$row][$column] = $m;
-            }
-        }
-        foreach (Dense::solve($matrix, $right) as $t => [$cr, $ci]) {
-            [$tr, $ti] = $terms[$t];
-            foreach ($tr as $node => $a) {
-                $b = $ti[$node];
-                $xr[$node] += $a * $cr - $b * $ci;
-                $xi[$node] += $a * $ci + $b * $cr;
-            }
-        }
-
-        return [$xr, $xi, $stranded];
-    }
-
-    /**
-     * @param list<array{list<float>, list<float>, list<array{int, float}>, float, float}> $terms
-     * @param list<array{int, float}> $nodes
-     * @return list<array{list<float>, list<float>, list<array{int, float}>, float, float}>
-     */
-    private function addTerm(array $terms, array $nodes, float $zr, float $zi): array
-    {
-        $re = array_fill(0, $this->network->topology->nodes, 0.0);
-        foreach ($nodes as [$node, $weight]) {
-            $re[$node] += $weight;
-        }
-        $re[0] = 0.0;
-        [$tr, $ti, $stranded] = $this->acElimination()->solve($re, array_fill(0, $this->network->topology->nodes, 0.0));
-        if (! $stranded) { // else it bridges two islands and carries nothing
-            $terms[] = [$tr, $ti, $nodes, $zr, $zi];
-        }
-
-        return $terms;
-    }
-
-    private function dcElimination(): Elimination
-    {
-        return $this->dcElimination ??= Elimination::dc($this->network->topology, $this->values->dc);
-    }
-
-    /** @return list<float> */
+    /** @return list<float> volts by node */
     private function solveDc(): array
     {
-        $n = $this->network->topology->nodes;
-        $v = array_fill(0, $n, 0.0);
         if ($this->values->dcSources === [] && $this->values->flames === []) {
-            return $v;
+            return array_fill(0, $this->network->topology->nodes, 0.0);
         }
-        $elimination = $this->dcElimination();
-        $terms = []; // response, a, b, siemens
+        $dc = $this->dcElimination();
+        $terms = []; // forward vector, siemens
         foreach ($this->loads as [$a, $b, $siemens]) {
-            $terms = self::addDcTerm($elimination, $n, $terms, $a, $b, $siemens);
+            $terms[] = [$dc->forward([$a => 1.0, $b => -1.0]), $siemens];
         }
-        $flames = [];
+        $flames = []; // forward vector, amps, siemens, peak volts
         foreach ($this->values->flames as $f => [$forward, $reverse]) {
             [$rod, $burner] = $this->network->flames[$f];
-            $flame = $this->flame($rod, $burner, $forward, $reverse);
-            $flames[$f] = [$rod, $burner, $flame[0], $flame[1], $flame[2], count($terms)];
-            $terms = self::addDcTerm($elimination, $n, $terms, $rod, $burner, $flame[1]);
+            $vector = $dc->forward([$rod => 1.0, $burner => -1.0]);
+            [$amps, $siemens, $peak] = $this->flame($rod, $burner, $forward, $reverse);
+            $flames[$f] = [$vector, $amps, $siemens, $peak];
+            $terms[] = [$vector, $siemens];
         }
-        $base = $v;
-        if ($this->values->dcSources !== []) {
-            foreach ($this->values->dcSources as $node => $amps) {
-                $base[$node] += $amps;
-            }
-            $base[0] = 0.0;
-            [$base] = $elimination->solve($base);
-        }
+        $terms = array_values(array_filter($terms, fn (array $t) => ! $t[0][2]));
+        $sources = $dc->forward($this->values->dcSources);
         $correction = array_fill_keys(array_keys($flames), 1.0);
+        $sum = [];
         for ($pass = 0; $pass < ($flames === [] ? 1 : 3); $pass++) {
-            // a flame's current answers as its own term does, whose response is at hand
-            $v = $base;
-            foreach ($flames as $f => [$rod, $burner, $amps, , , $t]) {
-                $driven = -$amps * $correction[$f];
-                if ($driven != 0.0 && isset($terms[$t])) {
-                    foreach ($terms[$t][0] as $node => $z) {
-                        $v[$node] += $z * $driven;
-                    }
-                }
+            $sum = [[$sources, 1.0]];
+            foreach ($flames as $f => [$vector, $amps]) {
+                $sum[] = [$vector, -$amps * $correction[$f]];
             }
-            $v = self::withTerms($terms, $v);
-            foreach ($flames as $f => [$rod, $burner, $amps, $siemens, $peak]) {
-                $across = $v[$rod] - $v[$burner];
-                $this->flameAmps[$f] = $amps * $correction[$f] + $across * $siemens;
-                $this->flameElements[$f] = [$amps * $correction[$f], $siemens];
+            $sum = [...$sum, ...$this->dcShares($dc, $terms, $sum)];
+            foreach ($flames as $f => [$vector, $amps, $siemens, $peak]) {
+                $across = 0.0;
+                foreach ($sum as [$of, $times]) {
+                    $across += $times * $dc->dot($vector, $of);
+                }
+                $this->flames[$f] = [$amps * $correction[$f] + $across * $siemens, $amps * $correction[$f], $siemens];
                 $x = $peak > 0 ? min(0.99, abs($across) / $peak) : 0.0;
                 $correction[$f] = 1 + sqrt(1 - $x * $x) - $x * acos($x) - (1 - M_PI * $x / 2);
             }
         }
+        $v = $dc->back($sum);
+        $this->dc = $v;
+        $this->release();
 
         return $v;
+    }
+
+    /**
+     * What each term takes up of what a sum of vectors drives.
+     *
+     * @param list<array{array{list<float>, list<int>, bool}, float}> $terms
+     * @param list<array{array{list<float>, list<int>, bool}, float}> $driving
+     * @return list<array{array{list<float>, list<int>, bool}, float}>
+     */
+    private function dcShares(DcElimination $dc, array $terms, array $driving): array
+    {
+        $matrix = $right = [];
+        foreach ($terms as $row => [$vector, $siemens]) {
+            $x = 0.0;
+            foreach ($driving as [$of, $times]) {
+                $x += $times * $dc->dot($vector, $of);
+            }
+            $right[$row] = [-$x, 0.0];
+            foreach ($terms as $column => [$other]) {
+                $matrix[$row][$column] = [($row === $column ? 1 / $siemens : 0.0) + $dc->dot($vector, $other), 0.0];
+            }
+        }
+        $shares = [];
+        foreach ($terms === [] ? [] : Dense::solve($matrix, $right) as $t => [$c]) {
+            $shares[] = [$terms[$t][0], $c];
+        }
+
+        return $shares;
     }
 
     /**
@@ -362,51 +353,5 @@ final class Solution
         $b = 1 / ($reverse + $source);
 
         return [$peak / M_PI * ($a - $b), 0.5 * ($a + $b), $peak];
-    }
-
-    /**
-     * @param list<array{list<float>, int, int, float}> $terms
-     * @return list<array{list<float>, int, int, float}>
-     */
-    private static function addDcTerm(Elimination $dc, int $n, array $terms, int $a, int $b, float $siemens): array
-    {
-        $i = array_fill(0, $n, 0.0);
-        $i[$a] = 1.0;
-        $i[$b] = -1.0;
-        $i[0] = 0.0;
-        [$z, , $stranded] = $dc->solve($i);
-        if (! $stranded) {
-            $terms[] = [$z, $a, $b, $siemens];
-        }
-
-        return $terms;
-    }
-
-    /**
-     * Volts with the rank-one terms put in.
-     *
-     * @param list<array{list<float>, int, int, float}> $terms
-     * @param list<float> $x volts without them
-     * @return list<float>
-     */
-    private static function withTerms(array $terms, array $x): array
-    {
-        if ($terms === []) {
-            return $x;
-        }
-        $matrix = $right = [];
-        foreach ($terms as $row => [, $a, $b, $siemens]) {
-            $right[$row] = [$x[$b] - $x[$a], 0.0];
-            foreach ($terms as $column => [$z]) {
-                $matrix[$row][$column] = [($row === $column ? 1 / $siemens : 0.0) + $z[$a] - $z[$b], 0.0];
-            }
-        }
-        foreach (Dense::solve($matrix, $right) as $t => [$c]) {
-            foreach ($terms[$t][0] as $node => $z) {
-                $x[$node] += $z * $c;
-            }
-        }
-
-        return $x;
     }
 }

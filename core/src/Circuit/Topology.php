@@ -18,6 +18,11 @@ namespace OddSpark\Circuit;
  *  - start[k]..start[k+1]-1  the neighbours of that node which are still there
  *  - near[e], slot[e] neighbour and the slot between
  *  - fill[f]          slot between two neighbours, for each pair in the order of the double loop
+ *  - variable         branches that change while a thing runs; the nodes they end at, and others that
+ *                     are read all the time, are eliminated last
+ *  - pivotOf[node]    when a node is eliminated
+ *  - early            how many pivots come before those
+ *  - isEarly[node]    whether a node is one of them
  */
 final readonly class Topology
 {
@@ -29,6 +34,9 @@ final readonly class Topology
      * @param list<int> $near
      * @param list<int> $slot
      * @param list<int> $fill
+     * @param list<int> $variable
+     * @param list<bool> $isEarly
+     * @param list<int> $pivotOf
      */
     public function __construct(
         public int $nodes,
@@ -40,15 +48,21 @@ final readonly class Topology
         public array $near,
         public array $slot,
         public array $fill,
+        public array $variable,
+        public int $early,
+        public array $isEarly,
+        public array $pivotOf,
     ) {}
 
     /**
      * @param int $nodes number of nodes, earth (0) included
      * @param list<array{int, int}> $branches the two nodes of each branch
+     * @param list<int> $variable branches that change while a thing runs
+     * @param list<int> $read nodes that are read all the time
      *
      * @throws CircuitError when a branch names a node that is not there
      */
-    public static function of(int $nodes, array $branches): self
+    public static function of(int $nodes, array $branches, array $variable = [], array $read = []): self
     {
         $slotOf = [];
         $earthOf = [];
@@ -73,46 +87,89 @@ final readonly class Topology
             $slotOf[$b] = $adjacent[$p][$q];
         }
 
+        $late = array_fill_keys($read, true);
+        foreach ($variable as $b) {
+            $late[$branches[$b][0]] = $late[$branches[$b][1]] = true;
+        }
         $left = $adjacent;
         unset($left[0]);
-        $buckets = [];
-        foreach ($left as $node => $near) {
-            $buckets[count($near)][$node] = true;
-        }
         $order = $start = $nearOf = $slotsOf = $fill = [];
-        $lowest = 0;
-        while ($left !== []) {
-            while (empty($buckets[$lowest])) {
-                $lowest++;
-            }
-            $node = array_key_first($buckets[$lowest]);
-            unset($buckets[$lowest][$node]);
-            $near = $left[$node];
-            ksort($near);
-            unset($left[$node]);
-            $order[] = $node;
-            $start[] = count($nearOf);
-            $names = array_keys($near);
-            foreach ($near as $other => $slot) {
-                $nearOf[] = $other;
-                $slotsOf[] = $slot;
-                unset($buckets[count($left[$other])][$other], $left[$other][$node]);
-            }
-            foreach ($names as $i => $a) {
-                for ($j = $i + 1; $j < count($names); $j++) {
-                    $b = $names[$j];
-                    $left[$a][$b] ??= $left[$b][$a] = ++$slots;
-                    $fill[] = $left[$a][$b];
+        $early = 0;
+        foreach ([false, true] as $isLate) {
+            $buckets = [];
+            foreach ($left as $node => $near) {
+                if (isset($late[$node]) === $isLate) {
+                    $buckets[count($near)][$node] = true;
                 }
             }
-            foreach ($names as $a) {
-                $degree = count($left[$a]);
-                $buckets[$degree][$a] = true;
-                $lowest = min($lowest, $degree);
+            $lowest = 0;
+            $todo = array_sum(array_map(count(...), $buckets));
+            for (; $todo > 0; $todo--) {
+                while (empty($buckets[$lowest])) {
+                    $lowest++;
+                }
+                $node = array_key_first($buckets[$lowest]);
+                unset($buckets[$lowest][$node]);
+                $near = $left[$node];
+                ksort($near);
+                unset($left[$node]);
+                $order[] = $node;
+                $start[] = count($nearOf);
+                $names = array_keys($near);
+                foreach ($near as $other => $slot) {
+                    $nearOf[] = $other;
+                    $slotsOf[] = $slot;
+                    unset($buckets[count($left[$other])][$other], $left[$other][$node]);
+                }
+                foreach ($names as $i => $a) {
+                    for ($j = $i + 1; $j < count($names); $j++) {
+                        $b = $names[$j];
+                        $left[$a][$b] ??= $left[$b][$a] = ++$slots;
+                        $fill[] = $left[$a][$b];
+                    }
+                }
+                foreach ($names as $a) {
+                    $degree = count($left[$a]);
+                    if (isset($late[$a]) === $isLate) {
+                        $buckets[$degree][$a] = true;
+                        $lowest = min($lowest, $degree);
+                    }
+                }
             }
+            $early = $isLate ? $early : count($order);
+        }
+        $pivotOf = array_fill(0, $nodes, 0);
+        foreach ($order as $k => $node) {
+            $pivotOf[$node] = $k;
+        }
+        $isEarly = array_fill(0, $nodes, false);
+        foreach (array_slice($order, 0, $early) as $node) {
+            $isEarly[$node] = true;
         }
         $start[] = count($nearOf);
 
-        return new self($nodes, $slots + 1, $slotOf, $earthOf, $order, $start, $nearOf, $slotsOf, $fill);
+        return new self($nodes, $slots + 1, $slotOf, $earthOf, $order, $start, $nearOf, $slotsOf, $fill, $variable, $early, $isEarly, $pivotOf);
+    }
+
+    /**
+     * Branch values summed into slots, and into each node's admittance to earth.
+     *
+     * @param list<float> $values
+     * @return array{list<float>, list<float>}
+     */
+    public function scatter(array $values): array
+    {
+        $y = array_fill(0, $this->slots, 0.0);
+        $earth = array_fill(0, $this->nodes, 0.0);
+        foreach ($this->earthOf as $b => $node) {
+            if ($node >= 0) {
+                $earth[$node] += $values[$b];
+            } else {
+                $y[$this->slotOf[$b]] += $values[$b];
+            }
+        }
+        $y[0] = 0.0; // branches with both ends on one node were sent here
+
+        return [$y, $earth];
     }
 }

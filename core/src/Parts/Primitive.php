@@ -19,6 +19,9 @@ abstract class Primitive
     /** Whether it ever reacts: one that does not is left out of the loop. */
     public const LIVE = true;
 
+    /** Whether its branches change while the appliance runs. */
+    public const VARIES = false;
+
     /** Whether what it becomes depends on the volts of the circuit. */
     public const READS_CIRCUIT = false;
 

@@ -8,6 +8,7 @@ use OddSpark\Appliance\Plan;
 use OddSpark\Appliance\Primitives;
 use OddSpark\Circuit\Solution;
 use OddSpark\Circuit\SpiceNetlist;
+use OddSpark\Circuit\StaticPart;
 use OddSpark\Circuit\Values;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
@@ -46,6 +47,12 @@ final class Machine
     private array $electric = [];
 
     private Values $values;
+
+    /** @var list<string> whose ends may be lifted, which changes what the states have in common */
+    private array $wires = [];
+
+    /** @var array<string, StaticPart> by which wire ends are landed */
+    private array $static = [];
 
     /** @var array{int, int, float}|null nodes and siemens of a meter on the circuit */
     private ?array $load = null;
@@ -89,6 +96,9 @@ final class Machine
             }
             if ($entry['branches'] !== [] && $p->electric($p->initial()) !== '') {
                 $this->electric[] = $id;
+                if (! $class::VARIES) {
+                    $this->wires[] = $id;
+                }
             }
         }
         $this->key = implode(';', $key).'|';
@@ -115,7 +125,19 @@ final class Machine
     public function solution(array $state): Solution
     {
         $key = $this->key($state);
-        $base = $this->memory->get($key, fn () => Solution::of($this->plan->network(), $this->values($state)));
+        $base = $this->memory->get($key, function () use ($state): Solution {
+            $values = $this->values($state);
+            $landed = '';
+            foreach ($this->wires as $id) {
+                $landed .= $this->primitives[$id]->electric($state['slots'][$id]);
+            }
+
+            return Solution::of(
+                $this->plan->network(),
+                $values,
+                $this->static[$landed] ??= new StaticPart($this->plan->network()->topology, $values),
+            );
+        });
         if ($this->load === null) {
             return $base;
         }

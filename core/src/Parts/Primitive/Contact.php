@@ -17,6 +17,8 @@ use OddSpark\Parts\Surroundings;
  */
 final class Contact extends Primitive
 {
+    public const VARIES = true;
+
     public const MECHANICAL = ['stuck', 'follows', 'key', 'when'];
 
     private const MAKE_TICKS = 4;

@@ -18,6 +18,8 @@ use OddSpark\Parts\Surroundings;
  */
 final class FlamePath extends Primitive
 {
+    public const VARIES = true;
+
     /** @param array<string, mixed> $p burner: process id, forward_ohm, reverse_ohm, film_ohm, bracket_ohm */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 

@@ -18,6 +18,8 @@ use OddSpark\Parts\Surroundings;
  */
 final class Fuse extends Primitive
 {
+    public const VARIES = true;
+
     public const READS_CIRCUIT = true;
 
     public const MECHANICAL = ['open', 'amps', 'melt_s'];

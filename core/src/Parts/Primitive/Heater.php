@@ -16,6 +16,8 @@ use OddSpark\Trade\Course;
  */
 final class Heater extends Primitive
 {
+    public const VARIES = true;
+
     public const READS_CIRCUIT = true;
 
     public const MECHANICAL = ['rise_f', 'tau_s', 'room_f', 'glows_at_f', 'rated_v'];

@@ -20,6 +20,8 @@ use OddSpark\Trade\Course;
  */
 final class Motor extends Primitive
 {
+    public const VARIES = true;
+
     public const READS_CIRCUIT = true;
 
     public const MECHANICAL = ['seized', 'drag', 'run_v', 'tau_s', 'overload_s', 'overload_cools_s', 'slow_amps', 'full_amps'];

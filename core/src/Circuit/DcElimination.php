@@ -1,0 +1,206 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Circuit;
+
+/**
+ * The same at DC, where all is real: see {@see AcElimination}.
+ *
+ * A vector is [amps by node, the pivots it meets, whether it forces current into an island from which
+ * there is no way back].
+ */
+final class DcElimination
+{
+    /** @var list<float> inverse pivots */
+    private array $inverse = [];
+
+    /** @var list<float> share of each neighbour in a node's voltage */
+    private array $share = [];
+
+    private int $done = 0;
+
+    private int $filled = 0;
+
+    /**
+     * @param list<float> $y by slot
+     * @param list<float> $earth by node
+     */
+    private function __construct(private readonly Topology $topology, private array $y, private array $earth) {}
+
+    /** @param list<float> $conductance of each branch, S */
+    public static function of(Topology $t, array $conductance): self
+    {
+        return self::early($t, $conductance)->finish($conductance);
+    }
+
+    /**
+     * All that the variable branches do not touch, eliminated.
+     *
+     * @param list<float> $conductance
+     */
+    public static function early(Topology $t, array $conductance): self
+    {
+        foreach ($t->variable as $b) {
+            $conductance[$b] = 0.0;
+        }
+        $self = new self($t, ...$t->scatter($conductance));
+        $self->through($t->early);
+
+        return $self;
+    }
+
+    /**
+     * The rest, with the variable branches as they are in one state.
+     *
+     * @param list<float> $conductance
+     */
+    public function finish(array $conductance): self
+    {
+        $whole = clone $this;
+        $t = $this->topology;
+        foreach ($t->variable as $b) {
+            $node = $t->earthOf[$b];
+            if ($node >= 0) {
+                $whole->earth[$node] += $conductance[$b];
+            } elseif ($t->slotOf[$b] > 0) {
+                $whole->y[$t->slotOf[$b]] += $conductance[$b];
+            }
+        }
+        $whole->through(count($t->order));
+        $whole->y = $whole->earth = [];
+
+        return $whole;
+    }
+
+    /**
+     * @param array<int, float> $amps by node
+     * @return array{list<float>, list<int>, bool}
+     */
+    public function forward(array $amps): array
+    {
+        $t = $this->topology;
+        $c = array_fill(0, $t->nodes, 0.0);
+        $forced = 0.0;
+        $first = count($t->order);
+        foreach ($amps as $node => $a) {
+            if ($node !== 0) {
+                $c[$node] = $a;
+                $forced = max($forced, abs($a));
+                $first = min($first, $t->pivotOf[$node]);
+            }
+        }
+        $met = [];
+        $stranded = false;
+        for ($k = $first, $n = count($t->order); $k < $n; $k++) {
+            $a = $c[$t->order[$k]];
+            if ($a == 0.0) {
+                continue;
+            }
+            if ($this->inverse[$k] == 0.0) {
+                $stranded = $stranded || abs($a) > 1e-9 * $forced;
+
+                continue;
+            }
+            $met[] = $k;
+            for ($e = $t->start[$k], $to = $t->start[$k + 1]; $e < $to; $e++) {
+                $c[$t->near[$e]] += $this->share[$e] * $a;
+            }
+        }
+
+        return [$c, $met, $stranded];
+    }
+
+    /**
+     * aᵀG⁻¹b for two forward vectors.
+     *
+     * @param array{list<float>, list<int>, bool} $a
+     * @param array{list<float>, list<int>, bool} $b
+     */
+    public function dot(array $a, array $b): float
+    {
+        if (count($b[1]) < count($a[1])) {
+            [$a, $b] = [$b, $a];
+        }
+        $x = 0.0;
+        foreach ($a[1] as $k) {
+            $n = $this->topology->order[$k];
+            $x += $a[0][$n] * $b[0][$n] * $this->inverse[$k];
+        }
+
+        return $x;
+    }
+
+    /**
+     * Volts of every node for a sum of forward vectors, each taken so many times.
+     *
+     * @param list<array{array{list<float>, list<int>, bool}, float}> $sum
+     * @return list<float>
+     */
+    public function back(array $sum): array
+    {
+        $t = $this->topology;
+        $order = $t->order;
+        $start = $t->start;
+        $near = $t->near;
+        $share = $this->share;
+        $c = array_fill(0, $t->nodes, 0.0);
+        foreach ($sum as [$vector, $times]) {
+            foreach ($vector[1] as $k) {
+                $c[$order[$k]] += $times * $vector[0][$order[$k]];
+            }
+        }
+        $v = array_fill(0, $t->nodes, 0.0);
+        for ($k = count($order) - 1; $k >= 0; $k--) {
+            $node = $order[$k];
+            $x = $this->inverse[$k] * $c[$node];
+            for ($e = $start[$k], $to = $start[$k + 1]; $e < $to; $e++) {
+                $x += $share[$e] * $v[$near[$e]];
+            }
+            $v[$node] = $x;
+        }
+
+        return $v;
+    }
+
+    /** Eliminates on, up to a pivot. */
+    private function through(int $until): void
+    {
+        $t = $this->topology;
+        $order = $t->order;
+        $start = $t->start;
+        $near = $t->near;
+        $slot = $t->slot;
+        $fill = $t->fill;
+        $y = $this->y;
+        $earth = $this->earth;
+        $share = $this->share;
+        $inverse = $this->inverse;
+        $f = $this->filled;
+        $this->y = $this->earth = $this->share = $this->inverse = [];
+        for ($k = $this->done; $k < $until; $k++) {
+            $node = $order[$k];
+            $from = $start[$k];
+            $to = $start[$k + 1];
+            $pivot = $toEarth = $earth[$node];
+            for ($e = $from; $e < $to; $e++) {
+                $pivot += $y[$slot[$e]];
+            }
+            $inverse[] = $v = $pivot == 0.0 ? 0.0 : 1.0 / $pivot;
+            for ($e = $from; $e < $to; $e++) {
+                $s = $y[$slot[$e]] * $v;
+                $share[] = $s;
+                $earth[$near[$e]] += $s * $toEarth;
+                for ($g = $e + 1; $g < $to; $g++) {
+                    $y[$fill[$f++]] += $s * $y[$slot[$g]];
+                }
+            }
+        }
+        $this->y = $y;
+        $this->earth = $earth;
+        $this->share = $share;
+        $this->inverse = $inverse;
+        $this->done = $until;
+        $this->filled = $f;
+    }
+}
