@@ -65,8 +65,8 @@ function applianceLike(int $n): array
 
 return function (): array {
     $rows = [];
-    $plan = Compiler::compile((new Library)->model('furnace-80'));
-    $machine = new Machine($plan, [], new Memory);
+    $plan = Compiler::compile((new Library())->model('furnace-80'));
+    $machine = new Machine($plan, [], new Memory());
     $state = $machine->advance($machine->settle($machine->initial()), 200_000);
     $network = $plan->network();
     $values = $machine->values($state);

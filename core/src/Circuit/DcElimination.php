@@ -132,26 +132,41 @@ final class DcElimination
     }
 
     /**
-     * Volts of every node for a sum of forward vectors, each taken so many times.
+     * A sum of forward vectors, each taken so many times.
      *
      * @param list<array{array{list<float>, list<int>, bool}, float}> $sum
-     * @return list<float>
+     * @return list<float> by node
      */
-    public function back(array $sum): array
+    public function sum(array $sum): array
+    {
+        $order = $this->topology->order;
+        $c = array_fill(0, $this->topology->nodes, 0.0);
+        foreach ($sum as [$vector, $times]) {
+            foreach ($vector[1] as $k) {
+                $c[$order[$k]] += $times * $vector[0][$order[$k]];
+            }
+        }
+
+        return $c;
+    }
+
+    /**
+     * The backward pass: volts of the late nodes, or, given those, of the early ones too.
+     *
+     * @param list<float> $c from {@see sum}
+     * @param list<float>|null $late volts of the late nodes, to go on from
+     * @return list<float> by node
+     */
+    public function back(array $c, ?array $late = null): array
     {
         $t = $this->topology;
         $order = $t->order;
         $start = $t->start;
         $near = $t->near;
         $share = $this->share;
-        $c = array_fill(0, $t->nodes, 0.0);
-        foreach ($sum as [$vector, $times]) {
-            foreach ($vector[1] as $k) {
-                $c[$order[$k]] += $times * $vector[0][$order[$k]];
-            }
-        }
-        $v = array_fill(0, $t->nodes, 0.0);
-        for ($k = count($order) - 1; $k >= 0; $k--) {
+        $v = $late ?? array_fill(0, $t->nodes, 0.0);
+        [$from, $until] = $late === null ? [count($order) - 1, $t->early] : [$t->early - 1, 0];
+        for ($k = $from; $k >= $until; $k--) {
             $node = $order[$k];
             $x = $this->inverse[$k] * $c[$node];
             for ($e = $start[$k], $to = $start[$k + 1]; $e < $to; $e++) {

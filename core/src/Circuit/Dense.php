@@ -17,6 +17,9 @@ final class Dense
     public static function solve(array $matrix, array $right): array
     {
         $n = count($right);
+        if ($n === 1) {
+            return [self::over($right[0], $matrix[0][0])];
+        }
         for ($k = 0; $k < $n; $k++) {
             $best = $k;
             for ($i = $k + 1; $i < $n; $i++) {

@@ -23,7 +23,7 @@ final class Solution
     /** @var list<array{array{list<float>, list<float>, list<int>, bool}, float, float}>|null forward vector, 1/y of each term */
     private ?array $terms = null;
 
-    /** @var array{list<float>, list<float>}|null volts by node; early ones only when $whole */
+    /** @var array{list<float>, list<float>}|null volts by node; early ones only when */
     private ?array $ac = null;
 
     private bool $whole = false;
@@ -31,8 +31,13 @@ final class Solution
     /** @var array{list<float>, list<float>, list<int>, bool} what the volts come from */
     private array $driving;
 
-    /** @var list<float>|null */
+    /** @var list<float>|null volts by node; early ones only when */
     private ?array $dc = null;
+
+    private bool $dcWhole = true;
+
+    /** @var list<float> */
+    private array $dcDriving = [];
 
     /** @var array<int, array{float, float, float}> by flame: its current, A, and amps and siemens that stand for it at DC */
     private array $flames = [];
@@ -86,6 +91,12 @@ final class Solution
     public function dcVolts(int $a, int $b): float
     {
         $v = $this->dc ??= $this->solveDc();
+        $isEarly = $this->network->topology->isEarly;
+        if (! $this->dcWhole && ($isEarly[$a] || $isEarly[$b])) {
+            $this->dc = $v = $this->dcElimination()->back($this->dcDriving, $v);
+            $this->dcWhole = true;
+            $this->release();
+        }
 
         return $v[$a] - $v[$b];
     }
@@ -264,67 +275,62 @@ final class Solution
         foreach ($this->loads as [$a, $b, $siemens]) {
             $terms[] = [$dc->forward([$a => 1.0, $b => -1.0]), $siemens];
         }
-        $flames = []; // forward vector, amps, siemens, peak volts
+        $flames = []; // forward vector, amps, siemens, peak volts, which of the terms it is
         foreach ($this->values->flames as $f => [$forward, $reverse]) {
             [$rod, $burner] = $this->network->flames[$f];
             $vector = $dc->forward([$rod => 1.0, $burner => -1.0]);
             [$amps, $siemens, $peak] = $this->flame($rod, $burner, $forward, $reverse);
-            $flames[$f] = [$vector, $amps, $siemens, $peak];
+            $flames[$f] = [$vector, $amps, $siemens, $peak, $vector[2] ? null : count(array_filter($terms, fn (array $t) => ! $t[0][2]))];
             $terms[] = [$vector, $siemens];
         }
-        $terms = array_values(array_filter($terms, fn (array $t) => ! $t[0][2]));
         $sources = $dc->forward($this->values->dcSources);
-        $correction = array_fill_keys(array_keys($flames), 1.0);
-        $sum = [];
-        for ($pass = 0; $pass < ($flames === [] ? 1 : 3); $pass++) {
-            $sum = [[$sources, 1.0]];
-            foreach ($flames as $f => [$vector, $amps]) {
-                $sum[] = [$vector, -$amps * $correction[$f]];
+        // every product of two vectors that is needed, once: terms with each other, with the sources, with the flames
+        $terms = array_values(array_filter($terms, fn (array $t) => ! $t[0][2]));
+        $matrix = $fromSources = $fromFlame = [];
+        foreach ($terms as $row => [$vector, $siemens]) {
+            foreach ($terms as $column => [$other]) {
+                $product = $column < $row ? $matrix[$column][$row][0] : $dc->dot($vector, $other);
+                $matrix[$row][$column] = [$product + ($row === $column ? 1 / $siemens : 0.0), 0.0];
             }
-            $sum = [...$sum, ...$this->dcShares($dc, $terms, $sum)];
-            foreach ($flames as $f => [$vector, $amps, $siemens, $peak]) {
-                $across = 0.0;
-                foreach ($sum as [$of, $times]) {
-                    $across += $times * $dc->dot($vector, $of);
+            $fromSources[$row] = $dc->dot($vector, $sources);
+            foreach ($flames as $f => [$of]) {
+                $fromFlame[$f][$row] = $dc->dot($vector, $of);
+            }
+        }
+        $correction = array_fill_keys(array_keys($flames), 1.0);
+        $times = $shares = [];
+        for ($pass = 0; $pass < ($flames === [] ? 1 : 3); $pass++) {
+            $right = [];
+            foreach ($terms as $row => $_) {
+                $x = $fromSources[$row];
+                foreach ($flames as $f => [, $amps]) {
+                    $times[$f] = -$amps * $correction[$f];
+                    $x += $times[$f] * $fromFlame[$f][$row];
                 }
+                $right[$row] = [-$x, 0.0];
+            }
+            $shares = $terms === [] ? [] : Dense::solve($matrix, $right);
+            foreach ($flames as $f => [, $amps, $siemens, $peak, $own]) {
+                // a term's volts are what it takes up times its own resistance, against its current
+                $across = $own === null ? 0.0 : -$shares[$own][0] / $terms[$own][1];
                 $this->flames[$f] = [$amps * $correction[$f] + $across * $siemens, $amps * $correction[$f], $siemens];
                 $x = $peak > 0 ? min(0.99, abs($across) / $peak) : 0.0;
                 $correction[$f] = 1 + sqrt(1 - $x * $x) - $x * acos($x) - (1 - M_PI * $x / 2);
             }
         }
-        $v = $dc->back($sum);
-        $this->dc = $v;
+        $sum = [[$sources, 1.0]];
+        foreach ($flames as $f => [$vector]) {
+            $sum[] = [$vector, $times[$f] ?? 0.0];
+        }
+        foreach ($shares as $t => [$c]) {
+            $sum[] = [$terms[$t][0], $c];
+        }
+        $this->dcDriving = $dc->sum($sum);
+        $this->dc = $dc->back($this->dcDriving);
+        $this->dcWhole = false;
         $this->release();
 
-        return $v;
-    }
-
-    /**
-     * What each term takes up of what a sum of vectors drives.
-     *
-     * @param list<array{array{list<float>, list<int>, bool}, float}> $terms
-     * @param list<array{array{list<float>, list<int>, bool}, float}> $driving
-     * @return list<array{array{list<float>, list<int>, bool}, float}>
-     */
-    private function dcShares(DcElimination $dc, array $terms, array $driving): array
-    {
-        $matrix = $right = [];
-        foreach ($terms as $row => [$vector, $siemens]) {
-            $x = 0.0;
-            foreach ($driving as [$of, $times]) {
-                $x += $times * $dc->dot($vector, $of);
-            }
-            $right[$row] = [-$x, 0.0];
-            foreach ($terms as $column => [$other]) {
-                $matrix[$row][$column] = [($row === $column ? 1 / $siemens : 0.0) + $dc->dot($vector, $other), 0.0];
-            }
-        }
-        $shares = [];
-        foreach ($terms === [] ? [] : Dense::solve($matrix, $right) as $t => [$c]) {
-            $shares[] = [$terms[$t][0], $c];
-        }
-
-        return $shares;
+        return $this->dc;
     }
 
     /**

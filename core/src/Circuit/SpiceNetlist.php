@@ -115,6 +115,7 @@ final class SpiceNetlist
             if ($im < 0.0) { // resistance and reactance in series
                 $x = -$im / ($re * $re + $im * $im);
                 $cards .= sprintf("R%d %s x%d %.15g\nL%d x%d %s %.15g\n", $b, $n, $b, 1 / $dc, $b, $b, $m, $x / $omega);
+
                 continue;
             }
             if ($re > 0.0) {

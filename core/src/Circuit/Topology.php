@@ -26,6 +26,9 @@ namespace OddSpark\Circuit;
  */
 final readonly class Topology
 {
+    /** Neighbours from which a node waits with the late ones. */
+    private const HUB = 3;
+
     /**
      * @param list<int> $slotOf
      * @param list<int> $earthOf
@@ -107,6 +110,11 @@ final readonly class Topology
             for (; $todo > 0; $todo--) {
                 while (empty($buckets[$lowest])) {
                     $lowest++;
+                }
+                if (! $isLate && $lowest > self::HUB) {
+                    // what is left of the early nodes are hubs: eliminated now they would join all that they hold
+                    $late += array_fill_keys(array_merge(...array_map(array_keys(...), array_values($buckets))), true);
+                    break;
                 }
                 $node = array_key_first($buckets[$lowest]);
                 unset($buckets[$lowest][$node]);
