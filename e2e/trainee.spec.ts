@@ -93,7 +93,7 @@ test('unsafe acts are told plainly, and what cannot be done says why', async ({ 
     await expect(page.getByRole('alert')).toHaveText(/behind the door/)
     await press(page, 'Door off')
     await press(page, 'Hold door switch')
-    await press(page, 'Ω')
+    await press(page, 'Ohms')
     await lead(page, 'l-nut.out')
     await lead(page, 'n-nut.out')
     await expect(page.getByRole('alert')).toHaveText(/Ohms on a live circuit/)

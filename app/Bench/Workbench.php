@@ -219,7 +219,7 @@ class Workbench
             'now_s' => $now / 1000,
             'until_s' => $until / 1000,
             'scene' => [
-                'door' => $state['door'], 'held' => $state['held'], 'red' => $state['red'], 'black' => $state['black'], 'mode' => $state['mode'],
+                'door' => $state['door'], 'held' => $state['held'], 'red' => $state['red'], 'black' => $state['black'], 'mode' => $state['mode'], 'meter_fuse' => $state['meter_fuse'] ?? 'whole',
                 'lifted' => $this->lifted($state), 'labour' => round($state['labour'], 1),
             ],
             'passed' => $this->channels($bench, $passed),

@@ -13,6 +13,11 @@ final class Compiler
     /** Keys of a primitive's spec that name another primitive, of the same part unless linked. */
     private const REFERENCES = ['follows', 'of', 'lever', 'lit_by', 'mode', 'set', 'fan'];
 
+    /** Of a terminal or a wire end to earth, from memory: some feet of wire in a cabinet have tens of picofarads. */
+    private const STRAY_PF = 5.0;
+
+    private const STRAY_OHM = 1.0e13;
+
     /** Share of the coupling that is left between conductors that do not lie side by side. From memory. */
     private const APART = 0.4;
 
@@ -139,6 +144,12 @@ final class Compiler
             $nodes[$this->find($place)] ??= count($nodes) + 1;
             $places[$place] = $nodes[$this->find($place)];
         }
+        $this->primitives['stray'] = [
+            'type' => 'stray',
+            'spec' => ['type' => 'stray', 'places' => array_values(array_filter(array_keys($this->root), fn ($p) => $this->find($p) === $p)), 'picofarad' => self::STRAY_PF, 'leak_ohm' => self::STRAY_OHM],
+            'scope' => '',
+            'local' => [],
+        ];
         $branches = $windings = $flames = $entries = $variable = $read = [];
         foreach ($this->primitives as $id => ['type' => $type, 'spec' => $spec, 'scope' => $scope, 'local' => $local]) {
             $node = fn (string $name): int => match (true) {

@@ -28,6 +28,7 @@ final class Primitives
         'passage' => P\Passage::class,
         'flame-path' => P\FlamePath::class,
         'wire' => P\Wire::class,
+        'stray' => P\Stray::class,
         'room-thermostat' => P\RoomThermostat::class,
         'control' => Control::class,
         'draught' => Process\Draught::class,

@@ -101,7 +101,7 @@ final class Bench
         ]);
         $state += [
             'zero' => $state['tick'], 'door' => 'shut', 'held' => false, 'red' => null, 'black' => null,
-            'mode' => Mode::VoltsAc->value, 'mended' => [], 'labour' => 0.0, 'acts' => 0,
+            'mode' => Mode::VoltsAc->value, 'meter_fuse' => 'whole', 'mended' => [], 'labour' => 0.0, 'acts' => 0,
         ];
 
         return new Arrival($state, $complaint);
@@ -256,6 +256,13 @@ final class Bench
         $state = $this->apply($state, $act);
         $this->perceive($state);
         if (in_array($act->name, ['leads', 'dial', 'read'], true) && $state['red'] !== null && $state['black'] !== null) {
+            if ($this->blowsMeterFuse($state)) {
+                $state['meter_fuse'] = 'blown';
+                $this->connect($state);
+                $state = $this->settle($state);
+                $this->perceive($state);
+                $dangers[] = 'meter-fuse';
+            }
             $exact = $this->exact($state);
             $reading = $this->reading($state) ?? throw new \LogicException('leads are on');
             if ($reading->live) {
@@ -336,6 +343,10 @@ final class Bench
     /** @param array<string, mixed> $state */
     private function exact(array $state): float
     {
+        if ($state['mode'] === Mode::Microamps->value && $this->meterFuse($state) === 'blown') {
+            return 0.0;
+        }
+
         return Meter::exact(
             Mode::from($state['mode']),
             $this->machine->solution($state),
@@ -350,8 +361,30 @@ final class Bench
         $this->machine->load(
             $state['red'] === null ? null : $this->plan->places[$state['red']],
             $state['black'] === null ? null : $this->plan->places[$state['black']],
-            Mode::from($state['mode'])->siemens(),
+            $state['mode'] === Mode::Microamps->value && $this->meterFuse($state) === 'blown' ? 0.0 : Mode::from($state['mode'])->siemens(),
         );
+    }
+
+    /**
+     * Whether more goes through the microamp range than its fuse stands.
+     *
+     * @param array<string, mixed> $state with the leads on
+     */
+    private function blowsMeterFuse(array $state): bool
+    {
+        if ($state['mode'] !== Mode::Microamps->value || $this->meterFuse($state) === 'blown') {
+            return false;
+        }
+        $solution = $this->machine->solution($state);
+        [$red, $black] = [$this->plan->places[$state['red']], $this->plan->places[$state['black']]];
+
+        return hypot($solution->acVolts($red, $black), $solution->dcVolts($red, $black)) / Mode::BURDEN_OHM > Meter::FUSE_AMPS;
+    }
+
+    /** @param array<string, mixed> $state */
+    private function meterFuse(array $state): string
+    {
+        return $state['meter_fuse'] ?? 'whole';
     }
 
     /**
@@ -501,6 +534,10 @@ final class Bench
             case 'leads':
                 $state['red'] = $act->get('red');
                 $state['black'] = $act->get('black');
+                $this->connect($state);
+                break;
+            case 'meter_fuse':
+                $state['meter_fuse'] = 'whole';
                 $this->connect($state);
                 break;
             case 'lift':

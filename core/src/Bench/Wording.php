@@ -42,10 +42,11 @@ final readonly class Wording
             'hold' => $act->get('to') === 'held' ? 'Held the door switch in' : 'Let the door switch go',
             'set' => "$part, ".$this->control($act->get('part'), $act->get('lever')).' to '.$act->get('to'),
             'dial' => 'Meter to '.match ($act->get('mode')) {
-                'vac' => 'volts AC', 'vdc' => 'volts DC', default => 'ohms',
+                'vac' => 'volts AC', 'vdc' => 'volts DC', 'vlz' => 'volts at low impedance', 'beep' => 'continuity', 'ua' => 'microamps', default => 'ohms',
             },
             'leads' => $this->leads($act->get('red'), $act->get('black')),
             'read' => 'Read again',
+            'meter_fuse' => 'Put a new fuse in the meter',
             'meant' => 'Took it as '.match ($act->get('meaning')) {
                 'good' => 'good', 'bad' => 'bad', default => 'not conclusive',
             },

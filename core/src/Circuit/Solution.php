@@ -275,44 +275,55 @@ final class Solution
         foreach ($this->loads as [$a, $b, $siemens]) {
             $terms[] = [$dc->forward([$a => 1.0, $b => -1.0]), $siemens];
         }
-        $flames = []; // forward vector, amps, siemens, peak volts, which of the terms it is
+        $flames = []; // forward vector, amps, siemens, peak volts
         foreach ($this->values->flames as $f => [$forward, $reverse]) {
             [$rod, $burner] = $this->network->flames[$f];
             $vector = $dc->forward([$rod => 1.0, $burner => -1.0]);
             [$amps, $siemens, $peak] = $this->flame($rod, $burner, $forward, $reverse);
-            $flames[$f] = [$vector, $amps, $siemens, $peak, $vector[2] ? null : count(array_filter($terms, fn (array $t) => ! $t[0][2]))];
-            $terms[] = [$vector, $siemens];
+            $flames[$f] = [$vector, $amps, $siemens, $peak];
+            $terms[] = [$vector, $siemens - ($this->values->flames[$f][2] ?? 0.0)];
         }
         $sources = $dc->forward($this->values->dcSources);
         // every product of two vectors that is needed, once: terms with each other, with the sources, with the flames
-        $terms = array_values(array_filter($terms, fn (array $t) => ! $t[0][2]));
-        $matrix = $fromSources = $fromFlame = [];
+        $terms = array_values(array_filter($terms, fn (array $t) => ! $t[0][2] && $t[1] != 0.0));
+        $matrix = $fromSources = $fromFlame = $between = [];
         foreach ($terms as $row => [$vector, $siemens]) {
             foreach ($terms as $column => [$other]) {
-                $product = $column < $row ? $matrix[$column][$row][0] : $dc->dot($vector, $other);
-                $matrix[$row][$column] = [$product + ($row === $column ? 1 / $siemens : 0.0), 0.0];
+                $matrix[$row][$column] = [$dc->dot($vector, $other) + ($row === $column ? 1 / $siemens : 0.0), 0.0];
             }
             $fromSources[$row] = $dc->dot($vector, $sources);
             foreach ($flames as $f => [$of]) {
                 $fromFlame[$f][$row] = $dc->dot($vector, $of);
             }
         }
+        foreach ($flames as $f => [$vector]) {
+            foreach ($flames as $g => [$of]) {
+                $between[$f][$g] = $dc->dot($vector, $of);
+            }
+        }
         $correction = array_fill_keys(array_keys($flames), 1.0);
         $times = $shares = [];
         for ($pass = 0; $pass < ($flames === [] ? 1 : 3); $pass++) {
             $right = [];
+            foreach ($flames as $f => [, $amps]) {
+                $times[$f] = -$amps * $correction[$f];
+            }
             foreach ($terms as $row => $_) {
                 $x = $fromSources[$row];
-                foreach ($flames as $f => [, $amps]) {
-                    $times[$f] = -$amps * $correction[$f];
-                    $x += $times[$f] * $fromFlame[$f][$row];
+                foreach ($times as $f => $so) {
+                    $x += $so * $fromFlame[$f][$row];
                 }
                 $right[$row] = [-$x, 0.0];
             }
             $shares = $terms === [] ? [] : Dense::solve($matrix, $right);
-            foreach ($flames as $f => [, $amps, $siemens, $peak, $own]) {
-                // a term's volts are what it takes up times its own resistance, against its current
-                $across = $own === null ? 0.0 : -$shares[$own][0] / $terms[$own][1];
+            foreach ($flames as $f => [$vector, $amps, $siemens, $peak]) {
+                $across = $dc->dot($vector, $sources);
+                foreach ($times as $g => $so) {
+                    $across += $so * $between[$f][$g];
+                }
+                foreach ($shares as $t => [$c]) {
+                    $across += $c * $fromFlame[$f][$t];
+                }
                 $this->flames[$f] = [$amps * $correction[$f] + $across * $siemens, $amps * $correction[$f], $siemens];
                 $x = $peak > 0 ? min(0.99, abs($across) / $peak) : 0.0;
                 $correction[$f] = 1 + sqrt(1 - $x * $x) - $x * acos($x) - (1 - M_PI * $x / 2);

@@ -24,7 +24,10 @@ final class Values
     /** @var array<int, array{float, float, float}> by winding pair: admittance (re, im, S) and turns ratio p:s */
     public array $windings = [];
 
-    /** @var array<int, array{float, float}> by flame: forward and reverse resistance, Ω; absent = no flame */
+    /**
+     * @var array<int, array{0: float, 1: float, 2?: float}> by flame: forward and reverse resistance, Ω, and the
+     *     siemens of it that stand among the branches at DC already; absent = no flame
+     */
     public array $flames = [];
 
     /** @var array<int, array{float, float}> current into a node at the supply frequency, A rms */

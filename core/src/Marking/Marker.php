@@ -221,6 +221,9 @@ final class Marker
                 continue;
             }
             $readings++;
+            if (in_array('meter-fuse', $outcome->dangers, true)) {
+                $slips[] = self::say('Microamps were put across a source instead of in series.', $i);
+            }
             if ($outcome->reading->live) {
                 $slips[] = self::say('Ohms were asked of a live circuit.', $i);
             }

@@ -17,14 +17,20 @@ final class Meter
     private const COUNTS = 6000;
 
     /** Lowest range of each mode, as its largest reading. */
-    private const LOWEST = ['vac' => 6.0, 'vdc' => 6.0, 'ohm' => 600.0];
+    private const LOWEST = ['vac' => 6.0, 'vdc' => 6.0, 'vlz' => 600.0, 'ohm' => 600.0, 'beep' => 600.0, 'ua' => 600.0];
 
-    private const HIGHEST_OHM = 6.0e7;
+    private const HIGHEST_OHM = ['ohm' => 6.0e7, 'beep' => 600.0];
 
-    private const ACCURACY = ['vac' => [0.010, 3], 'vdc' => [0.005, 2], 'ohm' => [0.009, 2]];
+    /** Ohms under which the buzzer sounds. */
+    public const BEEPS_BELOW = 30.0;
+
+    /** What the fuse of the microamp range stands, A. */
+    public const FUSE_AMPS = 0.2;
+
+    private const ACCURACY = ['vac' => [0.010, 3], 'vdc' => [0.005, 2], 'vlz' => [0.020, 3], 'ohm' => [0.009, 2], 'beep' => [0.009, 2], 'ua' => [0.010, 2]];
 
     /** Scatter of good parts of one label, allowed for in ohms and, much diluted, in volts. */
-    private const SCATTER = ['vac' => 0.012, 'vdc' => 0.05, 'ohm' => 0.035];
+    private const SCATTER = ['vac' => 0.012, 'vdc' => 0.05, 'vlz' => 0.03, 'ohm' => 0.035, 'beep' => 0.035, 'ua' => 0.05];
 
     /** Volts on the leads from which ohms are nonsense. */
     private const LIVE_V = 0.5;
@@ -37,11 +43,12 @@ final class Meter
     public static function exact(Mode $mode, Solution $s, int $red, int $black): float
     {
         return match ($mode) {
-            Mode::VoltsAc => $s->acVolts($red, $black),
+            Mode::VoltsAc, Mode::VoltsLow => $s->acVolts($red, $black),
+            Mode::Microamps => $s->dcVolts($red, $black) / Mode::BURDEN_OHM * 1e6,
             Mode::VoltsDc => $s->dcVolts($red, $black),
-            Mode::Ohms => $s->acVolts($red, $black) > self::LIVE_V || abs($s->dcVolts($red, $black)) > self::LIVE_V
+            Mode::Ohms, Mode::Beep => $s->acVolts($red, $black) > self::LIVE_V || abs($s->dcVolts($red, $black)) > self::LIVE_V
                 ? NAN
-                : self::limited($s->dcOhms($red, $black)),
+                : self::limited($mode, $s->dcOhms($red, $black)),
         };
     }
 
@@ -67,7 +74,7 @@ final class Meter
         }
         $shown = round($exact / $step) * $step;
 
-        return new Reading($mode, $mode === Mode::VoltsDc ? $shown : max(0.0, $shown), $step);
+        return new Reading($mode, in_array($mode, [Mode::VoltsDc, Mode::Microamps], true) ? $shown : max(0.0, $shown), $step);
     }
 
     /** Whether a figure on the display could have come from this exact value. */
@@ -79,7 +86,7 @@ final class Meter
         if (is_infinite($shown->value) || is_infinite($exact)) {
             $far = is_infinite($exact) ? $shown->value : $exact;
 
-            return $far >= self::HIGHEST_OHM * (1 - 2 * self::SCATTER['ohm']);
+            return $far >= (self::HIGHEST_OHM[$shown->mode->value] ?? INF) * (1 - 2 * self::SCATTER['ohm']);
         }
 
         return abs($shown->value - $exact) <= self::tolerance($shown->mode, $exact);
@@ -89,14 +96,18 @@ final class Meter
     public static function tolerance(Mode $mode, float $exact): float
     {
         [$share, $counts] = self::ACCURACY[$mode->value];
-        $small = $mode === Mode::Ohms ? 0.3 : 0.02; // leads, and what hums into them
+        $small = match (true) {
+            $mode->wantsDead() => 0.3,
+            $mode === Mode::Microamps => 0.15,
+            default => 0.02,
+        }; // leads, and what hums into them
 
         return (self::SCATTER[$mode->value] + $share) * abs($exact) + ($counts + 1) * self::step($mode, $exact) + $small;
     }
 
-    private static function limited(float $ohms): float
+    private static function limited(Mode $mode, float $ohms): float
     {
-        return $ohms > self::HIGHEST_OHM ? INF : $ohms;
+        return $ohms > self::HIGHEST_OHM[$mode->value] ? INF : $ohms;
     }
 
     private static function step(Mode $mode, float $value): float

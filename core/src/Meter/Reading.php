@@ -46,6 +46,8 @@ final readonly class Reading
         };
         $decimals = (int) max(0, round(log10($scale / $this->step)));
 
-        return number_format($this->value / $scale, $decimals, '.', '').' '.$prefix.$this->mode->unit();
+        $beep = $this->mode === Mode::Beep && $this->value < Meter::BEEPS_BELOW ? ' ♪' : '';
+
+        return number_format($this->value / $scale, $decimals, '.', '').' '.$prefix.$this->mode->unit().$beep;
     }
 }

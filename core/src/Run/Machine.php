@@ -103,6 +103,9 @@ final class Machine
         }
         $this->key = implode(';', $key).'|';
         $this->values = new Values(count($plan->branches));
+        foreach ($this->primitives as $p) {
+            $p->stamp($p->initial(), $this->values); // what has no states is as it will stay
+        }
     }
 
     /** @return State at rest, nothing powered up yet: the first {@see settle} does that */
@@ -153,8 +156,8 @@ final class Machine
      */
     public function values(array $state): Values
     {
-        foreach ($this->primitives as $id => $p) {
-            $p->stamp($state['slots'][$id], $this->values);
+        foreach ($this->electric as $id) {
+            $this->primitives[$id]->stamp($state['slots'][$id], $this->values);
         }
 
         return clone $this->values;

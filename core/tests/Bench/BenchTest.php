@@ -96,6 +96,61 @@ final class BenchTest extends TestCase
         self::assertEqualsWithDelta(3.5, $ghost, 1.0, 'about 3 to 4 V, common practice');
     }
 
+    public function test_a_conductor_loose_at_both_ends_shows_a_ghost_to_a_live_place(): void
+    {
+        $this->open();
+        $this->do(3, 'lift', ['end' => 'w30.a']);
+        $this->do(4, 'lift', ['end' => 'w30.b']);
+        $ghost = $this->do(5, 'leads', ['red' => 'board.L1', 'black' => 'w30.a'])->reading?->value;
+        self::assertGreaterThan(0.3, $ghost);
+        self::assertLessThan(12, $ghost);
+    }
+
+    public function test_low_impedance_collapses_a_ghost_and_not_a_source(): void
+    {
+        $this->arrive('w17:open');
+        $this->do(1, 'set', ['part' => 'thermostat', 'lever' => 'mode', 'to' => 'off']);
+        $this->do(2, 'dial', ['mode' => 'vlz']);
+        self::assertLessThan(0.1, $this->do(7, 'leads', ['red' => 'thermostat.W', 'black' => 'thermostat.C'])->reading?->value);
+        self::assertEqualsWithDelta(26.7, $this->do(8, 'leads', ['red' => 'thermostat.R', 'black' => 'thermostat.C'])->reading?->value, 1.0);
+    }
+
+    public function test_microamps_are_read_in_series_at_the_lifted_rod_wire(): void
+    {
+        $this->open();
+        $this->do(20, 'lift', ['end' => 'w29.a']);
+        $this->do(21, 'dial', ['mode' => 'ua']);
+        $this->do(22, 'leads', ['red' => 'board.FS', 'black' => 'w29.a']);
+        $reading = $this->do(120, 'read')->reading;
+        self::assertSame('heat', $this->state['slots']['board.control']['state'], 'the meter carries the signal on');
+        self::assertEqualsWithDelta(3.0, abs((float) $reading?->value), 0.7, 'two to four microamps are most common, common practice');
+        self::assertEqualsWithDelta(0.0, $this->do(121, 'leads', ['red' => 'rod.rod', 'black' => 'screw.screw'])->reading?->value, 8.0);
+    }
+
+    public function test_microamps_across_a_source_blow_the_meters_fuse_until_it_is_replaced(): void
+    {
+        $this->open();
+        $this->do(10, 'dial', ['mode' => 'ua']);
+        self::assertSame(['meter-fuse'], $this->do(11, 'leads', ['red' => 'board.R', 'black' => 'board.C'])->dangers);
+        self::assertSame('blown', $this->state['meter_fuse']);
+        self::assertSame('0.0 µA', $this->do(12, 'read')->reading?->text());
+        $this->do(13, 'leads', ['red' => null, 'black' => null]);
+        $this->do(14, 'meter_fuse');
+        self::assertSame('whole', $this->state['meter_fuse']);
+    }
+
+    public function test_continuity_sounds_through_a_closed_switch_and_not_through_an_open_one(): void
+    {
+        foreach (['healthy' => '♪', 'limit:stuck-open' => 'OL'] as $fault => $shown) {
+            $this->arrive($fault);
+            $this->do(1, 'set', ['part' => 'service', 'lever' => 'lever', 'to' => 'off']);
+            $this->do(2, 'door', ['to' => 'open']);
+            $this->do(3, 'lift', ['end' => 'w20.b']);
+            $this->do(4, 'dial', ['mode' => 'beep']);
+            self::assertStringContainsString($shown, (string) $this->do(5, 'leads', ['red' => 'limit.a', 'black' => 'limit.b'])->reading?->text());
+        }
+    }
+
     public function test_a_voltmeter_on_the_rod_takes_the_flame_signal_down_by_about_a_third(): void
     {
         $this->open();

@@ -19,6 +19,8 @@ final class EveryStateTest extends TestCase
 {
     private const SAMPLE = [Fault::HEALTHY, 'limit:stuck-open', 'transformer:secondary-open', 'transformer:shorted-turns', 'capacitor:weak@3.5', 'w04:open', 'n-nut:open', 'rod:to-bracket', 'w32:poor', 'w27:rubs'];
 
+    private int $arbitrated = 0;
+
     public function test_every_node_of_every_state_agrees_with_ngspice(): void
     {
         $plan = Fixtures::furnace();
@@ -47,6 +49,7 @@ final class EveryStateTest extends TestCase
         }
         self::assertGreaterThan(60, count($done), 'states');
         self::assertGreaterThan(5000, $nodes, 'node volts compared');
+        self::assertLessThan(0.02 * $nodes, $this->arbitrated, 'all but a few are for ngspice to judge');
     }
 
     public function test_a_floating_secondary_agrees_with_forty_digits(): void
@@ -62,19 +65,33 @@ final class EveryStateTest extends TestCase
         });
         self::assertNotNull($lit);
         $solution = $machine->solution($lit);
-        [$amps, $siemens] = $solution->flameElement(0);
-        [$rod, $burner] = $plan->flames[0];
-        $values = $machine->values($lit);
-        $exact = Exact::dc(
-            [...$plan->branches, [$rod, $burner]],
-            [...$values->dc, $siemens],
-            [$rod => -$amps, $burner => $amps],
-            count(array_unique($plan->places)) + 1,
-        );
+        $exact = $this->withFortyDigits($machine, $lit);
         self::assertLessThan(-100, $exact[$plan->places['board.C']]);
         foreach ($plan->places as $place => $node) {
             self::assertEqualsWithDelta($exact[$node], $solution->dcVolts($node, 0), max(1e-9, 1e-9 * abs($exact[$node])), $place);
         }
+    }
+
+    /**
+     * DC volts of every node with forty digits.
+     *
+     * @param array<string, mixed> $state
+     * @return list<float>
+     */
+    private function withFortyDigits(Machine $machine, array $state): array
+    {
+        $plan = $machine->plan;
+        $values = $machine->values($state);
+        $sources = [];
+        foreach (array_keys($values->flames) as $f) {
+            [$amps, $siemens] = $machine->solution($state)->flameElement($f);
+            [$rod, $burner] = $plan->flames[$f];
+            $sources[$rod] = ($sources[$rod] ?? 0.0) - $amps;
+            $sources[$burner] = ($sources[$burner] ?? 0.0) + $amps;
+            $values->dc[$plan->primitives['rod.flame']['branches'][0]] = $siemens;
+        }
+
+        return Exact::dc($plan->branches, $values->dc, $sources, count(array_unique($plan->places)) + 1);
     }
 
     /**
@@ -85,7 +102,9 @@ final class EveryStateTest extends TestCase
     {
         $solution = $machine->solution($state);
         $netlist = $machine->netlist($state);
-        $islands = $netlist->islands();
+        // What hangs on earth by strays alone is compared by differences: 500 S of joints against 1e-9 S is more than
+        // ngspice's elimination holds.
+        $islands = $netlist->islands(1e-6);
         // A whole secondary that hangs on earth by megohms: its common DC volts are 1e-5 off in ngspice, where
         // 500 S of joints are cancelled against 1e-8 S (see test_a_floating_secondary…). Compared within it.
         $weak = $netlist->islands(1e-6, true);
@@ -94,7 +113,7 @@ final class EveryStateTest extends TestCase
         $uncertain = $large === [] ? [] : array_diff_key($weak, $dcIslands);
         [$phasors, $volts] = Ngspice::acAndOp($netlist->linear($solution), $machine->plan->hertz);
         $compared = 0;
-        $worst = 0.0;
+        $exact = null;
         foreach ($names as $place => $node) {
             $their = $phasors[strtolower($place)] ?? null;
             if ($their === null) {
@@ -116,7 +135,12 @@ final class EveryStateTest extends TestCase
             $refName = strtolower((string) array_search($reference, $names, true));
             $dc = $volts[strtolower($place)] - ($reference === 0 ? 0.0 : $volts[$refName] ?? 0.0);
             $own = $solution->dcVolts($node, $reference);
-            self::assertLessThanOrEqual(max(1e-6, 1e-6 * abs($own)), abs($own - $dc), "DC at $place, $where: $own against $dc");
+            if (abs($own - $dc) > max(1e-6, 1e-6 * abs($own))) {
+                // megohms beside 500 S are beyond ngspice's elimination: forty digits say who is right
+                $exact ??= $this->withFortyDigits($machine, $state);
+                self::assertEqualsWithDelta($exact[$node] - $exact[$reference], $own, max(1e-9, 1e-8 * abs($own)), "DC at $place, $where: ngspice says $dc");
+                $this->arbitrated++;
+            }
             $compared += 2;
         }
 

@@ -23,6 +23,10 @@ final class MeterTest extends TestCase
         yield [Mode::Ohms, 4.7e6, '4.700 MΩ'];
         yield [Mode::Ohms, INF, 'OL Ω'];
         yield [Mode::Ohms, NAN, '⚠ LIVE'];
+        yield [Mode::Beep, 0.42, '0.4 Ω ♪'];
+        yield [Mode::Beep, 58.0, '58.0 Ω'];
+        yield [Mode::VoltsLow, 26.71, '26.7 V AC Lo'];
+        yield [Mode::Microamps, 3.16, '3.2 µA'];
     }
 
     #[DataProvider('displays')]

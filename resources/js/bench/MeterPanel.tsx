@@ -1,7 +1,10 @@
-import { Box, Button, Flex, HStack, Stack, Text } from '@chakra-ui/react'
+import { Box, Button, Flex, Grid, HStack, Stack, Text } from '@chakra-ui/react'
 import type { Mode, Reading, Scene } from '@/lib/types'
 
-const MODES: { mode: Mode; word: string }[] = [{ mode: 'vac', word: 'V AC' }, { mode: 'vdc', word: 'V DC' }, { mode: 'ohm', word: 'Ω' }]
+const MODES: { mode: Mode; word: string; name: string }[] = [
+    { mode: 'vac', word: 'V AC', name: 'Volts AC' }, { mode: 'vlz', word: 'V Lo', name: 'Volts AC at low impedance' }, { mode: 'vdc', word: 'V DC', name: 'Volts DC' },
+    { mode: 'ohm', word: 'Ω', name: 'Ohms' }, { mode: 'beep', word: '♪', name: 'Continuity' }, { mode: 'ua', word: 'µA', name: 'Microamps DC, in series' },
+]
 
 interface Props {
     scene: Scene
@@ -12,11 +15,12 @@ interface Props {
     onHand: (lead: 'red' | 'black') => void
     onOff: () => void
     onRead: () => void
+    onFuse: () => void
     meaning: { ask: boolean; onMeant: (m: 'good' | 'bad' | 'unsure') => void }
 }
 
 /** An ordinary meter: display, dial, two leads. What it shows is computed at this moment of the tape. */
-export function MeterPanel({ scene, reading, hand, names, onDial, onHand, onOff, onRead, meaning }: Props) {
+export function MeterPanel({ scene, reading, hand, names, onDial, onHand, onOff, onRead, onFuse, meaning }: Props) {
     return (
         <Stack gap="2" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3" as="section" aria-label="Meter">
             <Flex bg="lcd" color="lcdInk" borderRadius="sm" h="64px" align="center" justify="flex-end" px="3" borderWidth="1px" borderColor="line">
@@ -24,16 +28,17 @@ export function MeterPanel({ scene, reading, hand, names, onDial, onHand, onOff,
                     {reading?.text ?? (scene.red && scene.black ? '· · ·' : '– – –')}
                 </Text>
             </Flex>
-            <HStack gap="1" role="group" aria-label="Dial">
-                {MODES.map(({ mode, word }) => (
+            <Grid templateColumns="repeat(3, 1fr)" gap="1" role="group" aria-label="Dial">
+                {MODES.map(({ mode, word, name }) => (
                     <Button
-                        key={mode} flex="1" h="44px" variant="outline" aria-pressed={scene.mode === mode} onClick={() => onDial(mode)}
+                        key={mode} h="44px" px="1" variant="outline" aria-label={name} aria-pressed={scene.mode === mode} onClick={() => onDial(mode)}
                         bg={scene.mode === mode ? 'ink' : 'sheet'} color={scene.mode === mode ? 'sheet' : 'ink'} borderColor="line" fontFamily="mono"
                     >
                         {word}
                     </Button>
                 ))}
-            </HStack>
+            </Grid>
+            {scene.meter_fuse === 'blown' && <Button h="44px" variant="outline" color="danger" borderColor="danger" onClick={onFuse}>Meter fuse blown: put in a new one</Button>}
             {(['red', 'black'] as const).map((lead) => (
                 <Button
                     key={lead} variant="outline" h="44px" justifyContent="flex-start" bg={hand === lead ? 'copperWash' : 'sheet'} color="ink"

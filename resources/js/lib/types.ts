@@ -17,8 +17,8 @@ export interface Entry {
     act: { act: string } & Record<string, unknown>
     seen: Record<string, string> | []; reading: Reading | null; refused: string | null; dangers: Record<string, string> | []
 }
-export type Mode = 'vac' | 'vdc' | 'ohm'
-export interface Scene { door: 'open' | 'shut'; held: boolean; red: string | null; black: string | null; mode: Mode; lifted: string[]; labour: number }
+export type Mode = 'vac' | 'vdc' | 'vlz' | 'ohm' | 'beep' | 'ua'
+export interface Scene { door: 'open' | 'shut'; held: boolean; red: string | null; black: string | null; mode: Mode; meter_fuse: 'whole' | 'blown'; lifted: string[]; labour: number }
 export interface Reply { entry: Entry | null; now_s: number; until_s: number; scene: Scene; passed: Channels; ahead: Channels; handed_back: boolean }
 
 export interface FaultName { id: string; title: string; part?: string; family: string; weight?: number }

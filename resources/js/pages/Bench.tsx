@@ -108,7 +108,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                 <Stack gap="2" minH="0" overflowY="auto">
                     <MeterPanel
                         scene={scene} reading={reading} hand={hand} names={{ red: scene.red ? placeName(board, scene.red) : '', black: scene.black ? placeName(board, scene.black) : '' }}
-                        onDial={(mode) => void act('dial', { mode })} onHand={setHand} onOff={() => { void act('leads', { red: null, black: null }); setHand('red') }} onRead={() => void act('read')}
+                        onDial={(mode) => void act('dial', { mode })} onHand={setHand} onOff={() => { void act('leads', { red: null, black: null }); setHand('red') }} onRead={() => void act('read')} onFuse={() => void act('meter_fuse')}
                         meaning={{ ask: told !== undefined, onMeant: (meaning) => void act('meant', { meaning }) }}
                     />
                     <PartPanel board={board} part={board.parts.find((p) => p.id === part)} place={cursor} log={bench.log} lifted={scene.lifted} act={act} onPlace={(p) => void place(p)} />

@@ -41,10 +41,11 @@ final class FlamePath extends Primitive
     public function stamp(array $slot, Values $values): void
     {
         $forward = $this->p['forward_ohm'] + ($this->p['film_ohm'] ?? 0.0);
-        $values->re[$this->f->branches[0]] = $slot['lit'] ? 1 / (2 * $forward) : 0.0;
+        // at DC too, so that a rod whose wire is lifted, with an ammeter in its place, hangs on something
+        $values->resistor($this->f->branches[0], $slot['lit'] ? 1 / (2 * $forward) : 0.0);
         $values->resistor($this->f->branches[1], isset($this->p['bracket_ohm']) ? 1 / $this->p['bracket_ohm'] : 0.0);
         if ($slot['lit']) {
-            $values->flames[$this->f->flames[0]] = [$forward, $this->p['reverse_ohm']];
+            $values->flames[$this->f->flames[0]] = [$forward, $this->p['reverse_ohm'], 1 / (2 * $forward)];
         } else {
             unset($values->flames[$this->f->flames[0]]);
         }
