@@ -32,10 +32,11 @@ final class BestReading
         foreach ($plan->model->document['parts'] as $part) {
             $kind = $plan->model->document['kinds'][$part['kind']];
             foreach ($kind['references'] ?? [] as $terminal) {
-                $references[] = "{$part['id']}.$terminal";
+                // two screws of one cabinet are one reference
+                $references[$plan->places["{$part['id']}.$terminal"]] ??= "{$part['id']}.$terminal";
             }
         }
-        $this->references = $references;
+        $this->references = array_values($references);
         $this->pairs = $this->allPairs();
     }
 
