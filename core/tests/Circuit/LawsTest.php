@@ -100,7 +100,7 @@ final class LawsTest extends TestCase
             $net = new Network(Topology::of(self::NODES, $branches, $variable, [6]), 60.0, $plain->windings);
             $static = new StaticPart($net->topology, clone $v);
             foreach ($variable as $b) {
-                $v->resistor($b, $b === 5 ? 0.0 : 0.37);
+                $v->resistor($b, $b === 5 ? 1e-6 : 0.37); // not quite open: an island with a source in it has no volts to compare
             }
             $once = Solution::of($net, clone $v, $static);
             $whole = Solution::of($plain, clone $v);
