@@ -13,8 +13,8 @@ final class Compiler
     /** Keys of a primitive's spec that name another primitive, of the same part unless linked. */
     private const REFERENCES = ['follows', 'of', 'lever', 'lit_by', 'mode', 'set', 'fan'];
 
-    /** Of a terminal or a wire end to earth, from memory: some feet of wire in a cabinet have tens of picofarads. */
-    private const STRAY_PF = 5.0;
+    /** Of a wire or a part to earth, from memory: some feet of wire in a cabinet have tens of picofarads. */
+    private const STRAY_PF = 10.0;
 
     private const STRAY_OHM = 1.0e13;
 
@@ -146,7 +146,7 @@ final class Compiler
         }
         $this->primitives['stray'] = [
             'type' => 'stray',
-            'spec' => ['type' => 'stray', 'places' => array_values(array_filter(array_keys($this->root), fn ($p) => $this->find($p) === $p)), 'picofarad' => self::STRAY_PF, 'leak_ohm' => self::STRAY_OHM],
+            'spec' => ['type' => 'stray', 'places' => $this->strays(), 'picofarad' => self::STRAY_PF, 'leak_ohm' => self::STRAY_OHM],
             'scope' => '',
             'local' => [],
         ];
@@ -209,6 +209,27 @@ final class Compiler
             $flames,
             $percepts,
         );
+    }
+
+    /**
+     * Where strays are put: once on every wire and once on every part, which is enough to hold them all.
+     *
+     * @return list<string>
+     */
+    private function strays(): array
+    {
+        $places = [];
+        foreach ($this->model->document['parts'] as $part) {
+            $first = array_key_first($this->model->document['kinds'][$part['kind']]['terminals']);
+            if ($first !== null) {
+                $places[$this->find("{$part['id']}.$first")] = "{$part['id']}.$first";
+            }
+        }
+        foreach ($this->model->document['wires'] as $wire) {
+            $places["{$wire['id']}.a"] = "{$wire['id']}.a";
+        }
+
+        return array_values($places);
     }
 
     /** @param list<string> $places */

@@ -48,6 +48,9 @@ final class Machine
 
     private Values $values;
 
+    /** @var array<string, Primitive> those that change the circuit as they run */
+    private array $varying = [];
+
     /** @var list<string> whose ends may be lifted, which changes what the states have in common */
     private array $wires = [];
 
@@ -96,7 +99,9 @@ final class Machine
             }
             if ($entry['branches'] !== [] && $p->electric($p->initial()) !== '') {
                 $this->electric[] = $id;
-                if (! $class::VARIES) {
+                if ($class::VARIES) {
+                    $this->varying[$id] = $p;
+                } else {
                     $this->wires[] = $id;
                 }
             }
@@ -127,26 +132,9 @@ final class Machine
      */
     public function solution(array $state): Solution
     {
-        $key = $this->key($state);
-        $base = $this->memory->get($key, function () use ($state): Solution {
-            $values = $this->values($state);
-            $landed = '';
-            foreach ($this->wires as $id) {
-                $landed .= $this->primitives[$id]->electric($state['slots'][$id]);
-            }
+        $landed = $this->landed($state);
 
-            return Solution::of(
-                $this->plan->network(),
-                $values,
-                $this->static[$landed] ??= new StaticPart($this->plan->network()->topology, $values),
-            );
-        });
-        if ($this->load === null) {
-            return $base;
-        }
-        [$a, $b, $g] = $this->load;
-
-        return $this->memory->get("$key#$a:$b:$g", fn () => $base->with($a, $b, $g));
+        return $this->solved($state, $this->keyOf($state, $landed), $landed);
     }
 
     /**
@@ -187,12 +175,53 @@ final class Machine
      */
     public function key(array $state): string
     {
-        $key = $this->key;
-        foreach ($this->electric as $id) {
-            $key .= $this->primitives[$id]->electric($state['slots'][$id]).',';
+        return $this->keyOf($state, $this->landed($state));
+    }
+
+    /**
+     * Which wire ends are landed: nothing changes that but a hand, so that it is asked once an advance.
+     *
+     * @param State $state
+     */
+    private function landed(array $state): string
+    {
+        $landed = '';
+        foreach ($this->wires as $id) {
+            $landed .= $this->primitives[$id]->electric($state['slots'][$id]);
+        }
+
+        return $landed;
+    }
+
+    /** @param State $state */
+    private function keyOf(array $state, string $landed): string
+    {
+        $key = $this->key.$landed;
+        foreach ($this->varying as $id => $p) {
+            $key .= $p->electric($state['slots'][$id]).',';
         }
 
         return $key;
+    }
+
+    /** @param State $state */
+    private function solved(array $state, string $key, string $landed): Solution
+    {
+        $base = $this->memory->get($key, function () use ($state, $landed): Solution {
+            $values = $this->values($state);
+
+            return Solution::of(
+                $this->plan->network(),
+                $values,
+                $this->static[$landed] ??= new StaticPart($this->plan->network()->topology, $values),
+            );
+        });
+        if ($this->load === null) {
+            return $base;
+        }
+        [$a, $b, $g] = $this->load;
+
+        return $this->memory->get("$key#$a:$b:$g", fn () => $base->with($a, $b, $g));
     }
 
     /**
@@ -205,7 +234,7 @@ final class Machine
      */
     public function settle(array $state): array
     {
-        return $this->react($state, array_keys($this->live))[0];
+        return $this->react($state, array_keys($this->live), $this->landed($state))[0];
     }
 
     /**
@@ -217,6 +246,7 @@ final class Machine
      */
     public function advance(array $state, int $until, ?callable $seen = null): array
     {
+        $landed = $this->landed($state);
         $due = $this->dueAfter($state, array_keys($this->live), []);
         while ($state['tick'] < $until) {
             $state['tick'] = min($until, max($state['tick'] + 1, min($due)));
@@ -226,7 +256,7 @@ final class Machine
                     $active[] = $id;
                 }
             }
-            [$state, $touched] = $this->react($state, $active);
+            [$state, $touched] = $this->react($state, $active, $landed);
             $due = $this->dueAfter($state, $touched, $due);
             if ($seen !== null && $seen($state)) {
                 return $state;
@@ -248,12 +278,13 @@ final class Machine
      *
      * @param State $state
      * @param list<string> $active
+     * @param string $landed from {@see landed}
      * @return array{State, list<string>} and those that were asked
      */
-    private function react(array $state, array $active): array
+    private function react(array $state, array $active, string $landed): array
     {
         $asked = array_fill_keys($active, true);
-        $key = $active === [] ? '' : $this->key($state);
+        $key = null;
         for ($step = 0; $step < self::MICROSTEPS; $step++) {
             if ($active === []) {
                 return [$state, array_keys($asked)];
@@ -262,7 +293,8 @@ final class Machine
             foreach ($active as $id) {
                 $reading = $reading || isset($this->circuitReaders[$id]);
             }
-            $now = new Surroundings($state['tick'], $state['slots'], $reading ? $this->solution($state) : null);
+            $key ??= $reading ? $this->keyOf($state, $landed) : null;
+            $now = new Surroundings($state['tick'], $state['slots'], $reading ? $this->solved($state, $key, $landed) : null);
             $changed = [];
             foreach ($active as $id) {
                 $slot = $this->live[$id]->react($state['slots'][$id], $now);
@@ -271,15 +303,19 @@ final class Machine
                 }
             }
             $next = [];
+            $electric = false;
             foreach ($changed as $id => $slot) {
+                if (isset($this->varying[$id]) && ! $electric) {
+                    $electric = $this->varying[$id]->electric($slot) !== $this->varying[$id]->electric($state['slots'][$id]);
+                }
                 $state['slots'][$id] = $slot;
                 $next[$id] = true;
                 foreach ($this->readers[$id] ?? [] as $reader) {
                     $next[$reader] = true;
                 }
             }
-            if ($changed !== [] && ($after = $this->key($state)) !== $key) {
-                $key = $after;
+            if ($electric) {
+                $key = null;
                 $next += $this->circuitReaders;
             }
             $active = array_keys($next);
