@@ -33,22 +33,22 @@ class SecrecyTest extends TestCase
     {
         $this->openSchool();
         $attempt = $this->begin($this->give());
-        $transcripts = [];
+        $replies = [];
         foreach (self::FAULTS as $fault) {
-            $transcripts[$fault] = $this->work($attempt, $fault);
+            $replies[$fault] = $this->work($attempt, $fault);
         }
         $pairs = $steps = 0;
         foreach (self::FAULTS as $i => $a) {
             foreach (array_slice(self::FAULTS, $i + 1) as $b) {
                 $same = 0;
-                foreach ($transcripts[$a] as $n => [$seen, $response]) {
-                    if ($seen !== $transcripts[$b][$n][0]) {
+                foreach ($replies[$a] as $n => [$seen, $response]) {
+                    if ($seen !== $replies[$b][$n][0]) {
                         break;
                     }
-                    $this->assertSame($response, $transcripts[$b][$n][1], "$a and $b, step $n");
+                    $this->assertSame($response, $replies[$b][$n][1], "$a and $b, step $n");
                     $same++;
                 }
-                $pairs += $same > 2 && $same < count($transcripts[$a]) ? 1 : 0;
+                $pairs += $same > 2 && $same < count($replies[$a]) ? 1 : 0;
                 $steps += $same;
             }
         }
