@@ -494,7 +494,7 @@ final class Bench
                     break;
                 }
             }
-            if (! in_array('on', [$this->leverAt($state, 'breaker.handle')], true) || $this->leverAt($state, 'service.lever') !== 'on') {
+            if ($this->isSwitchedOff($state)) {
                 $dangers[] = 'power-off';
             }
         }
@@ -502,10 +502,23 @@ final class Bench
         return $dangers;
     }
 
-    /** @param array<string, mixed> $state */
-    private function leverAt(array $state, string $id): mixed
+    /**
+     * Whether any breaker or switch of the supply stands at off.
+     *
+     * @param array<string, mixed> $state
+     */
+    private function isSwitchedOff(array $state): bool
     {
-        return $state['slots'][$id]['at'] ?? 'on';
+        foreach ($this->plan->model->document['parts'] as $part) {
+            $kind = $this->plan->model->document['kinds'][$part['kind']];
+            foreach ($kind['family'] === 'supply' ? array_keys($kind['controls'] ?? []) : [] as $lever) {
+                if ($state['slots']["{$part['id']}.$lever"]['at'] === 'off') {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /**

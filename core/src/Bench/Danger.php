@@ -14,7 +14,6 @@ final class Danger
         'rollout-reset' => 'A tripped rollout was reset: flame has been where it must not be. It is never just reset; find out why.',
         'door-switch-held' => 'Handed back with the door switch held in: the furnace would run with its blower door off.',
         'door-open' => 'Handed back with the door off.',
-        'gas-unlit' => 'Gas ran unlit again and again: three failed trials are enough; shut the gas and air it out.',
         'power-off' => 'Handed back without power: nobody was told that the heat is off.',
         'wire-lifted' => 'Handed back with a wire lifted.',
     ];

@@ -266,12 +266,6 @@ final class Machine
         return $state;
     }
 
-    /** @param State $state */
-    public function nextTick(array $state): int
-    {
-        return max($state['tick'] + 1, min($this->dueAfter($state, array_keys($this->live), [])));
-    }
-
     /**
      * Microsteps until nothing changes: those asked react to the same solution and the same slots, all
      * changes are applied together, and who reads what has changed is asked next.

@@ -73,6 +73,15 @@ final class BenchTest extends TestCase
         self::assertEqualsCanonicalizing(['door-switch-held', 'door-open', 'wire-lifted'], $back);
     }
 
+    public function test_handing_back_without_power_is_told(): void
+    {
+        foreach ([['breaker', 'handle'], ['service', 'lever']] as [$part, $lever]) {
+            $this->arrive();
+            $this->do(1, 'set', ['part' => $part, 'lever' => $lever, 'to' => 'off']);
+            self::assertSame(['power-off'], $this->do(2, 'hand_back')->dangers, $part);
+        }
+    }
+
     public function test_a_tripped_rollout_is_reset_with_a_warning_and_trips_again(): void
     {
         $this->arrive('exchanger:cracked');
