@@ -8,6 +8,7 @@ use OddSpark\Acts\Act;
 use OddSpark\Acts\ActionLog;
 use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
 use OddSpark\Faults\Universe;
@@ -21,6 +22,33 @@ final class Fixtures
     public static function furnace(): Plan
     {
         return self::$plan ??= Compiler::compile((new Library())->model('furnace-80'));
+    }
+
+    /**
+     * A model of a few parts of shipped kinds, each wire half a yard of 18 AWG.
+     *
+     * @param array<string, string|array<string, mixed>> $parts kind, or kind with params and links, by id
+     * @param list<array{0: string, 1: string, 2?: array<string, mixed>}> $wires from, to, and what differs
+     * @param array<string, array<string, mixed>> $process
+     * @param array<string, mixed> $more
+     */
+    public static function small(array $parts, array $wires, array $process = [], array $more = []): Model
+    {
+        $document = [
+            'odd_spark_model' => 1, 'name' => 'small', 'title' => 'A few parts', 'supply' => ['hertz' => 60, 'volts' => 120, 'region' => 'NA'],
+            'parts' => [], 'wires' => [], 'process' => $process,
+            'universe' => ['wire_modes' => ['open' => ['title' => 'broken inside', 'set' => ['body.open' => true], 'weight' => 0.2, 'repair' => 'wire']]],
+            'visits' => ['cold' => ['title' => 'Found cold', 'set_f' => 70, 'notices_s' => 1, 'household' => [], 'arrives' => ['after_s' => 1]]],
+        ];
+        $n = 0;
+        foreach ($parts as $id => $part) {
+            $document['parts'][] = ['id' => $id, 'label' => ucfirst($id), 'at' => [200 * ($n % 40), 100 * intdiv($n++, 40)]] + (is_string($part) ? ['kind' => $part] : $part);
+        }
+        foreach ($wires as $i => $wire) {
+            $document['wires'][] = ($wire[2] ?? []) + ['id' => "w$i", 'from' => $wire[0], 'to' => $wire[1], 'colour' => 'red', 'awg' => 18, 'feet' => 1.5];
+        }
+
+        return (new Library())->resolve($more + $document);
     }
 
     public static function universe(): Universe

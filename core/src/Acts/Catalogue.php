@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts;
 
+use OddSpark\Meter\Mode;
+
 /**
  * What can be done: the fields that each act needs, and the minutes of labour it costs.
  *
@@ -17,10 +19,16 @@ final class Catalogue
         'door' => ['fields' => ['to' => 'open|shut'], 'minutes' => 0.5],
         'hold' => ['fields' => ['to' => 'held|released'], 'minutes' => 0.2],
         'set' => ['fields' => ['part' => 'string', 'lever' => 'string', 'to' => 'any'], 'minutes' => 0.5],
-        'dial' => ['fields' => ['mode' => 'vac|vdc|vlz|ohm|beep|ua'], 'minutes' => 0.0],
+        'dial' => ['fields' => ['mode' => Mode::DIAL, 'range' => 'number?'], 'minutes' => 0.0],
+        'keep' => ['fields' => ['to' => 'on|off'], 'minutes' => 0.0],
         'leads' => ['fields' => ['red' => 'place', 'black' => 'place'], 'minutes' => 0.3],
         'meter_fuse' => ['fields' => [], 'minutes' => 2.0],
-        'read' => ['fields' => [], 'minutes' => 0.1],
+        'meter_battery' => ['fields' => [], 'minutes' => 2.0],
+        'clamp' => ['fields' => ['wires' => 'list', 'turns' => 'turns?'], 'minutes' => 0.3],
+        'gauge' => ['fields' => ['tap' => 'place'], 'minutes' => 2.0],
+        'probe' => ['fields' => ['tap' => 'place'], 'minutes' => 1.0],
+        'tester' => ['fields' => ['place' => 'string'], 'minutes' => 0.2],
+        'read' => ['fields' => ['of' => 'meter|clamp|gauge|probe?'], 'minutes' => 0.1],
         'meant' => ['fields' => ['meaning' => 'good|bad|unsure'], 'minutes' => 0.0],
         'suspect' => ['fields' => ['fault' => 'string', 'mark' => 'star|out|open'], 'minutes' => 0.0],
         'lift' => ['fields' => ['end' => 'string'], 'minutes' => 1.0],
@@ -53,7 +61,16 @@ final class Catalogue
         $with = [];
         foreach (self::ACTS[$name]['fields'] as $field => $type) {
             $value = $json[$field] ?? null;
+            if (str_ends_with($type, '?')) {
+                if ($value === null) {
+                    continue;
+                }
+                $type = substr($type, 0, -1);
+            }
             $fine = match ($type) {
+                'number' => is_int($value) || is_float($value),
+                'turns' => is_int($value) && $value >= 1 && $value <= 20,
+                'list' => is_array($value) && array_is_list($value) && count($value) <= 12 && array_filter($value, fn ($v) => ! is_string($v)) === [],
                 'string' => is_string($value) && $value !== '',
                 'place' => is_string($value) || $value === null,
                 'any' => is_string($value) || is_int($value) || is_float($value),
@@ -62,7 +79,10 @@ final class Catalogue
             if (! $fine) {
                 throw new ActError("$pointer/$field", match ($type) {
                     'string' => "\"$name\" needs a $field.",
-                    'place' => "The $field lead goes on a place, or on none (null).",
+                    'number' => 'Must be a number.',
+                    'turns' => 'Must be a whole number of turns, 1 to 20.',
+                    'list' => 'Must be a list of at most 12 names.',
+                    'place' => "The $field goes on a place, or on none (null).",
                     'any' => "\"$name\" needs to know what to set it to.",
                     default => 'Must be one of '.str_replace('|', ', ', $type).'.',
                 });

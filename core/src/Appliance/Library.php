@@ -69,6 +69,7 @@ final class Library
         }
         ksort($document['kinds']);
         Meaning::check($document);
+        Soundness::check($document);
 
         return new Model($document);
     }

@@ -42,6 +42,12 @@ final class Meaning
                 throw new DocumentError($pointer, "\"$part\" has no terminal \"$terminal\"; it has ".implode(', ', array_keys($parts[$part]['terminals'])).'.');
             }
         };
+        $orInside = function (string $pointer, string $at) use ($parts, $place): void {
+            [$part, $name] = Model::split($at);
+            if (! in_array($name, $parts[$part]['inside'] ?? [], true)) {
+                $place($pointer, $at);
+            }
+        };
         $wires = [];
         foreach ($d['wires'] as $i => $wire) {
             $id = $wire['id'];
@@ -65,9 +71,17 @@ final class Meaning
                 }
             }
         }
+        foreach ($d['taps'] ?? [] as $id => $tap) {
+            if (! isset($d['process'][$tap['of']])) {
+                throw new DocumentError("/taps/$id/of", "There is no process called \"{$tap['of']}\".");
+            }
+            if (! isset($parts[$tap['part']])) {
+                throw new DocumentError("/taps/$id/part", "There is no part called \"{$tap['part']}\".");
+            }
+        }
         foreach ($d['joined'] ?? [] as $i => $group) {
             foreach ($group as $j => $at) {
-                $place("/joined/$i/$j", $at);
+                $orInside("/joined/$i/$j", $at);
             }
         }
     }

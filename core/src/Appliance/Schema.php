@@ -12,7 +12,7 @@ use Opis\JsonSchema\Validator;
 final class Schema
 {
     /** Keys whose values are objects, never lists. */
-    private const OBJECTS = ['percepts', 'primitives', 'terminals', 'modes', 'controls', 'links', 'params', 'process', 'kinds', 'resets', 'say', 'set', 'degrees', 'weights', 'wire_modes', 'visits', 'unlike', 'card'];
+    private const OBJECTS = ['percepts', 'primitives', 'terminals', 'modes', 'controls', 'links', 'params', 'process', 'kinds', 'resets', 'say', 'set', 'degrees', 'weights', 'wire_modes', 'visits', 'unlike', 'card', 'taps', 'legs'];
 
     /**
      * @param array<string, mixed> $document
@@ -68,6 +68,7 @@ final class Schema
             'pattern' => 'Is not written as the format asks: '.($args['pattern'] ?? '').'.',
             'minimum', 'exclusiveMinimum' => 'Is too small: at least '.($args['min'] ?? '').'.',
             'maximum' => 'Is too large: at most '.($args['max'] ?? '').'.',
+            'maxItems' => sprintf('Holds %d; at most %d are taken.', $args['count'] ?? 0, $args['max'] ?? 0),
             default => ucfirst(strtr($error->message(), array_combine(
                 array_map(fn ($k) => '{'.$k.'}', array_keys($args)),
                 array_map(fn ($v) => is_scalar($v) ? (string) $v : (string) json_encode($v), $args),

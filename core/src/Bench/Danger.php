@@ -9,8 +9,9 @@ final class Danger
 {
     public const TEXT = [
         'ohms-on-live' => 'Ohms on a live circuit: the figure means nothing, and in life the meter or the hand pays for it. Power off first.',
-        'meter-fuse' => 'Microamps across a source: the fuse of that range has blown, and the meter shows nothing on it until it is replaced. Microamps go in series only.',
+        'meter-fuse' => 'A current range across a source: its fuse has blown, and the meter shows nothing on it until it is replaced. Amps of any size go in series only.',
         'live-work' => 'Hands on a conductor with line voltage on it: in life that is a shock. Breaker or service switch off, and proved off.',
+        'charged-capacitor' => 'Hands on a capacitor that still holds its charge. Let it go through a resistance first, and prove it with a meter.',
         'rollout-reset' => 'A tripped rollout was reset: flame has been where it must not be. It is never just reset; find out why.',
         'door-switch-held' => 'Handed back with the door switch held in: the furnace would run with its blower door off.',
         'door-open' => 'Handed back with the door off.',

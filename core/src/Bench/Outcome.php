@@ -11,13 +11,13 @@ final readonly class Outcome
 {
     /**
      * @param array<string, string> $seen thing => how it is
-     * @param float|null $exact what the circuit offered, without noise; null without a reading
+     * @param Measured|null $measured what the circuit offered, without noise; null without a reading, or when it is no longer known
      * @param list<string> $dangers ids of {@see Danger}
      */
     public function __construct(
         public array $seen = [],
         public ?Reading $reading = null,
-        public ?float $exact = null,
+        public ?Measured $measured = null,
         public ?string $refused = null,
         public array $dangers = [],
     ) {}

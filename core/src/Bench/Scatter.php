@@ -17,6 +17,7 @@ final class Scatter
         'heater' => ['cold_ohm', 'hot_ohm'],
         'flame-path' => ['forward_ohm'],
         'capacitor' => ['microfarad'],
+        'run-capacitor' => ['microfarad'],
     ];
 
     /**

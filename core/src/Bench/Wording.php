@@ -11,6 +11,11 @@ use OddSpark\Faults\Universe;
 /** The log in the trade's sentences: "Limit a to Furnace control C: 24.3 V AC". */
 final readonly class Wording
 {
+    private const MODES = [
+        'vac' => 'volts AC', 'vlz' => 'volts at low impedance', 'vdc' => 'volts DC', 'mvdc' => 'millivolts', 'ohm' => 'ohms', 'beep' => 'continuity',
+        'uf' => 'microfarads', 'hz' => 'hertz', 'ua' => 'microamps', 'ma' => 'milliamps', 'aac' => 'amps AC in series',
+    ];
+
     public function __construct(private Model $model) {}
 
     public function entry(Act $act, Outcome $outcome): string
@@ -41,12 +46,18 @@ final readonly class Wording
             'door' => $act->get('to') === 'open' ? 'Took the door off' : 'Put the door on',
             'hold' => $act->get('to') === 'held' ? 'Held the door switch in' : 'Let the door switch go',
             'set' => "$part, ".$this->control($act->get('part'), $act->get('lever')).' to '.$act->get('to'),
-            'dial' => 'Meter to '.match ($act->get('mode')) {
-                'vac' => 'volts AC', 'vdc' => 'volts DC', 'vlz' => 'volts at low impedance', 'beep' => 'continuity', 'ua' => 'microamps', default => 'ohms',
-            },
+            'dial' => 'Meter to '.self::MODES[$act->get('mode')].($act->get('range') === null ? '' : ', range '.$act->get('range').' by hand'),
+            'keep' => $act->get('to') === 'on' ? 'Let the meter keep least and most' : 'Let the meter forget least and most',
             'leads' => $this->leads($act->get('red'), $act->get('black')),
-            'read' => 'Read again',
-            'meter_fuse' => 'Put a new fuse in the meter',
+            'read' => match ($act->get('of')) {
+                'clamp' => 'Read the clamp again', 'gauge' => 'Read the manometer again', 'probe' => 'Read the thermometer again', default => 'Read again',
+            },
+            'meter_fuse' => 'Put new fuses in the meter',
+            'meter_battery' => 'Put a new battery in the meter',
+            'clamp' => $act->get('wires') === [] ? 'Clamp off' : 'Clamp round '.implode(' and ', array_map($this->part(...), $act->get('wires'))).(($act->get('turns') ?? 1) > 1 ? ", {$act->get('turns')} turns" : ''),
+            'gauge' => $act->get('tap') === null ? 'Manometer off' : 'Manometer at the '.$this->model->document['taps'][$act->get('tap')]['label'],
+            'probe' => $act->get('tap') === null ? 'Thermometer out' : 'Thermometer at the '.$this->model->document['taps'][$act->get('tap')]['label'],
+            'tester' => 'Held the tester to '.$this->place($act->get('place')),
             'meant' => 'Took it as '.match ($act->get('meaning')) {
                 'good' => 'good', 'bad' => 'bad', default => 'not conclusive',
             },

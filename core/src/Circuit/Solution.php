@@ -121,7 +121,13 @@ final class Solution
         return [$this->flames[$flame][1], $this->flames[$flame][2]];
     }
 
-    /** Ohms at DC between two nodes with all sources quiet; INF when nothing joins them. */
+    /** Hz of the supply. */
+    public function hertz(): float
+    {
+        return $this->network->hertz;
+    }
+
+    /** Ohms at DC between two nodes with all sources quiet, loads included; INF when nothing joins them. */
     public function dcOhms(int $a, int $b): float
     {
         if ($a === $b) {
@@ -129,8 +135,20 @@ final class Solution
         }
         $dc = $this->dcElimination();
         $pair = $dc->forward([$a => 1.0, $b => -1.0]);
+        if ($pair[2]) {
+            $through = array_filter($this->loads, fn (array $l) => [$l[0], $l[1]] == [$a, $b] || [$l[1], $l[0]] == [$a, $b]);
 
-        return $pair[2] ? INF : $dc->dot($pair, $pair);
+            return $through === [] ? INF : 1 / array_sum(array_column($through, 2));
+        }
+        $ohms = $dc->dot($pair, $pair);
+        foreach ($this->loads as [$p, $q, $siemens]) { // one load, as a rule: each is taken by itself
+            $load = $dc->forward([$p => 1.0, $q => -1.0]);
+            if (! $load[2]) {
+                $ohms -= $dc->dot($pair, $load) ** 2 / (1 / $siemens + $dc->dot($load, $load));
+            }
+        }
+
+        return $ohms;
     }
 
     /** @return array{float, float}|null impedance between two nodes at the supply frequency, Ω; null when nothing joins them */
@@ -176,7 +194,7 @@ final class Solution
     private function solveAc(): void
     {
         $ac = $this->acElimination();
-        $this->driving = $ac->forward($this->values->acSources);
+        $this->driving = $ac->forward($this->values->acDrive());
         $terms = $this->terms();
         foreach ($this->shares($ac, $terms, $this->driving) as $t => [$cr, $ci]) {
             $this->driving = $ac->plus($this->driving, $terms[$t][0], $cr, $ci);
@@ -267,7 +285,8 @@ final class Solution
     /** @return list<float> volts by node */
     private function solveDc(): array
     {
-        if ($this->values->dcSources === [] && $this->values->flames === []) {
+        $drive = $this->values->dcDrive();
+        if ($drive === [] && $this->values->flames === []) {
             return array_fill(0, $this->network->topology->nodes, 0.0);
         }
         $dc = $this->dcElimination();
@@ -283,7 +302,7 @@ final class Solution
             $flames[$f] = [$vector, $amps, $siemens, $peak];
             $terms[] = [$vector, $siemens - ($this->values->flames[$f][2] ?? 0.0)];
         }
-        $sources = $dc->forward($this->values->dcSources);
+        $sources = $dc->forward($drive);
         // every product of two vectors that is needed, once: terms with each other, with the sources, with the flames
         $terms = array_values(array_filter($terms, fn (array $t) => ! $t[0][2] && $t[1] != 0.0));
         $matrix = $fromSources = $fromFlame = $between = [];

@@ -46,8 +46,11 @@ final class SpiceNetlist
             $cards .= sprintf("Rfa%d %s fa%d %.15g\nCfa%d fa%d %s %.15g\n", $f, $p, $f, 1 / $this->values->re[$b], $f, $f, $q, self::BLOCKING_FARAD);
             $cards .= sprintf("Rfd%d %s fd%d %.15g\nLfd%d fd%d %s %.15g\nIfd%d %s %s dc %.15g\n", $f, $p, $f, 1 / $siemens, $f, $f, $q, self::BLOCKING_HENRY, $f, $p, $q, $amps);
         }
-        foreach ($this->values->acSources as $node => [$re, $im]) {
+        foreach ($this->values->acDrive() as $node => [$re, $im]) {
             $cards .= sprintf("Iac%d 0 %s dc 0 ac %.15g %.15g\n", $node, $this->name($node), hypot($re, $im), rad2deg(atan2($im, $re)));
+        }
+        foreach ($this->values->dcDrive() as $node => $amps) {
+            $cards .= sprintf("Idc%d 0 %s dc %.15g\n", $node, $this->name($node), $amps);
         }
 
         return $cards;
@@ -61,7 +64,10 @@ final class SpiceNetlist
             [$p, $q] = array_map($this->name(...), $this->branches[$this->flameBranches[$f]]);
             $cards .= sprintf("Bflame%d %s %s I = V(%s,%s) > 0 ? V(%s,%s)/%.15g : V(%s,%s)/%.15g\n", $f, $p, $q, $p, $q, $p, $q, $forward, $p, $q, $reverse);
         }
-        foreach ($this->values->acSources as $node => [$re, $im]) {
+        foreach ($this->values->dcDrive() as $node => $amps) {
+            $cards .= sprintf("Idc%d 0 %s dc %.15g\n", $node, $this->name($node), $amps);
+        }
+        foreach ($this->values->acDrive() as $node => [$re, $im]) {
             $cards .= sprintf("Iac%d 0 %s sin(0 %.15g %.15g 0 0 %.15g)\n", $node, $this->name($node), M_SQRT2 * hypot($re, $im), $this->network->hertz, 90 + rad2deg(atan2($im, $re)));
         }
 
@@ -120,6 +126,9 @@ final class SpiceNetlist
             }
             if ($re > 0.0) {
                 $cards .= sprintf("R%d %s %s %.15g\n", $b, $n, $m, 1 / $re);
+            }
+            if ($dc > $re) { // what a charged capacitor gives at DC only
+                $cards .= sprintf("Rd%d %s d%d %.15g\nLd%d d%d %s %.15g\n", $b, $n, $b, 1 / ($dc - $re), $b, $b, $m, self::BLOCKING_HENRY);
             }
             if ($im > 0.0) {
                 $cards .= sprintf("C%d %s %s %.15g\n", $b, $n, $m, $im / $omega);

@@ -36,6 +36,9 @@ final class Values
     /** @var array<int, float> direct current into a node, A */
     public array $dcSources = [];
 
+    /** @var array<int, array{int, int, float, float, float}> by branch: a current source beside it, from the second node to the first; AC re, im (A rms) and DC, A */
+    private array $across = [];
+
     public function __construct(int $branches)
     {
         $this->re = $this->im = $this->dc = array_fill(0, $branches, 0.0);
@@ -64,10 +67,50 @@ final class Values
         $this->im[$branch] = $susceptance;
     }
 
+    /** A source of current beside a branch, into node $plus and out of node $minus; A rms re, im, and A at DC. */
+    public function source(int $branch, int $plus, int $minus, float $re, float $im, float $dc): void
+    {
+        if ($re == 0.0 && $im == 0.0 && $dc == 0.0) {
+            unset($this->across[$branch]);
+        } else {
+            $this->across[$branch] = [$plus, $minus, $re, $im, $dc];
+        }
+    }
+
+    /** @return array<int, array{float, float}> alternating current into each node that is driven, A rms */
+    public function acDrive(): array
+    {
+        $drive = $this->acSources;
+        foreach ($this->across as [$plus, $minus, $re, $im]) {
+            if ($re != 0.0 || $im != 0.0) {
+                $drive[$plus] = [($drive[$plus][0] ?? 0.0) + $re, ($drive[$plus][1] ?? 0.0) + $im];
+                $drive[$minus] = [($drive[$minus][0] ?? 0.0) - $re, ($drive[$minus][1] ?? 0.0) - $im];
+            }
+        }
+        unset($drive[0]);
+
+        return $drive;
+    }
+
+    /** @return array<int, float> direct current into each node that is driven, A */
+    public function dcDrive(): array
+    {
+        $drive = $this->dcSources;
+        foreach ($this->across as [$plus, $minus, , , $dc]) {
+            if ($dc != 0.0) {
+                $drive[$plus] = ($drive[$plus] ?? 0.0) + $dc;
+                $drive[$minus] = ($drive[$minus] ?? 0.0) - $dc;
+            }
+        }
+        unset($drive[0]);
+
+        return $drive;
+    }
+
     /** Names the state: equal for two states exactly when all values are equal. */
     public function key(): string
     {
         return pack('d*', ...$this->re, ...$this->im, ...$this->dc)
-            .serialize([$this->windings, $this->flames, $this->acSources, $this->dcSources]);
+            .serialize([$this->windings, $this->flames, $this->acSources, $this->dcSources, $this->across]);
     }
 }

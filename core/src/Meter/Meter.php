@@ -6,49 +6,44 @@ namespace OddSpark\Meter;
 
 use OddSpark\Circuit\Solution;
 
-/**
- * An ordinary handheld meter: 6000 counts, auto range, 10 MΩ on volts, a test current on ohms.
- *
- * Accuracy is that of a common instrument, common practice, no source: AC 1.0 % + 3 counts,
- * DC 0.5 % + 2, ohms 0.9 % + 2.
- */
+/** From what the circuit offers to what an ordinary instrument shows of it, and back: could it have been this? */
 final class Meter
 {
-    private const COUNTS = 6000;
-
-    /** Lowest range of each mode, as its largest reading. */
-    private const LOWEST = ['vac' => 6.0, 'vdc' => 6.0, 'vlz' => 600.0, 'ohm' => 600.0, 'beep' => 600.0, 'ua' => 600.0];
-
-    private const HIGHEST_OHM = ['ohm' => 6.0e7, 'beep' => 600.0];
-
     /** Ohms under which the buzzer sounds. */
     public const BEEPS_BELOW = 30.0;
 
-    /** What the fuse of the microamp range stands, A. */
-    public const FUSE_AMPS = 0.2;
-
-    private const ACCURACY = ['vac' => [0.010, 3], 'vdc' => [0.005, 2], 'vlz' => [0.020, 3], 'ohm' => [0.009, 2], 'beep' => [0.009, 2], 'ua' => [0.010, 2]];
-
-    /** Scatter of good parts of one label, allowed for in ohms and, much diluted, in volts. */
-    private const SCATTER = ['vac' => 0.012, 'vdc' => 0.05, 'vlz' => 0.03, 'ohm' => 0.035, 'beep' => 0.035, 'ua' => 0.05];
-
-    /** Volts on the leads from which ohms are nonsense. */
+    /** Volts on the leads from which ohms and microfarads are nonsense, AC; at DC see {@see Ohmmeter}. */
     private const LIVE_V = 0.5;
 
+    /** A frequency is counted from so many volts on. */
+    private const COUNTS_FROM_V = 1.0;
+
+    /** How far off a low battery can take a figure, at most. From memory. */
+    private const LOW_BATTERY = 0.08;
+
     /**
-     * The exact value that the circuit offers, no noise: INF for open, NAN for ohms on live.
+     * The exact figure that the circuit offers between two places, no noise: INF for OL, NAN for a live circuit
+     * where a dead one is wanted.
      *
      * @param Solution $s with the meter's own resistance in it ({@see Mode::siemens})
      */
     public static function exact(Mode $mode, Solution $s, int $red, int $black): float
     {
+        if ($mode->wantsDead() && $s->acVolts($red, $black) > self::LIVE_V) {
+            return NAN;
+        }
+
         return match ($mode) {
             Mode::VoltsAc, Mode::VoltsLow => $s->acVolts($red, $black),
-            Mode::Microamps => $s->dcVolts($red, $black) / Mode::BURDEN_OHM * 1e6,
             Mode::VoltsDc => $s->dcVolts($red, $black),
-            Mode::Ohms, Mode::Beep => $s->acVolts($red, $black) > self::LIVE_V || abs($s->dcVolts($red, $black)) > self::LIVE_V
-                ? NAN
-                : self::limited($mode, $s->dcOhms($red, $black)),
+            Mode::Millivolts => self::within($mode, $s->dcVolts($red, $black) * 1e3),
+            Mode::Microamps => $s->dcVolts($red, $black) / Mode::BURDEN_OHM['ua'] * 1e6,
+            Mode::Milliamps => $s->dcVolts($red, $black) / Mode::BURDEN_OHM['ma'] * 1e3,
+            Mode::Amps => $s->acVolts($red, $black) / Mode::BURDEN_OHM['aac'],
+            Mode::Ohms, Mode::Beep => Ohmmeter::ohms($mode, $s, $red, $black),
+            Mode::Microfarads => abs($s->dcVolts($red, $black)) > self::LIVE_V ? NAN : self::microfarads($s, $red, $black),
+            Mode::Hertz => $s->acVolts($red, $black) >= self::COUNTS_FROM_V ? $s->hertz() : 0.0,
+            default => throw new \DomainException("\"$mode->value\" does not read between two leads."),
         };
     }
 
@@ -56,67 +51,105 @@ final class Meter
      * What the display shows for it.
      *
      * @param int|null $seed of the noise; the same seed gives the same figure. Null for none
+     * @param float|null $range chosen by hand, as its largest figure; null to let the meter choose
+     * @param bool $low with a battery that is nearly flat
      */
-    public static function show(Mode $mode, float $exact, ?int $seed = null): Reading
+    public static function show(Mode $mode, float $exact, ?int $seed = null, ?float $range = null, bool $low = false): Reading
     {
+        $specification = Specification::of($mode);
         if (is_nan($exact)) {
-            return new Reading($mode, INF, 1.0, true);
+            return new Reading($mode, INF, 1.0, true, low: $low);
         }
-        if (is_infinite($exact)) {
-            return new Reading($mode, INF, 1.0);
+        if (is_infinite($exact) || abs($exact) > ($range ?? INF) || abs($exact) > $specification->top * 1.0001) {
+            return new Reading($mode, INF, $range === null ? 1.0 : $specification->step(0, $range), low: $low);
         }
-        $step = self::step($mode, $exact);
-        if ($seed !== null) {
-            [$share, $counts] = self::ACCURACY[$mode->value];
-            $u = crc32("$seed") / 0xFFFFFFFF * 2 - 1;
-            // noise well inside the accuracy class
-            $exact += 0.4 * $u * ($share * abs($exact) * 0.25 + ($exact == 0.0 ? 0 : $counts * $step));
+        $step = $specification->step($exact, $range);
+        $u = $seed === null ? 0.0 : crc32("$seed") / 0xFFFFFFFF * 2 - 1;
+        // noise well inside the accuracy class
+        $exact += 0.4 * $u * ($specification->share * abs($exact) * 0.25 + ($exact == 0.0 ? 0 : $specification->counts * $step));
+        if ($low) {
+            $exact *= 1 + self::LOW_BATTERY * (0.75 + 0.25 * $u);
         }
         $shown = round($exact / $step) * $step;
 
-        return new Reading($mode, in_array($mode, [Mode::VoltsDc, Mode::Microamps], true) ? $shown : max(0.0, $shown), $step);
+        return new Reading($mode, $mode->isSigned() ? $shown + 0.0 : max(0.0, $shown), $step, low: $low);
     }
 
     /** Whether a figure on the display could have come from this exact value. */
     public static function agrees(Reading $shown, float $exact): bool
     {
+        if ($shown->unsteady) {
+            return true; // it says nothing
+        }
         if ($shown->live || is_nan($exact)) {
             return $shown->live === is_nan($exact);
         }
-        if (is_infinite($shown->value) || is_infinite($exact)) {
-            $far = is_infinite($exact) ? $shown->value : $exact;
 
-            return $far >= (self::HIGHEST_OHM[$shown->mode->value] ?? INF) * (1 - 2 * self::SCATTER['ohm']);
+        return self::close($shown->mode, $shown->value, $exact, $shown->step, $shown->low ? self::LOW_BATTERY * 1.05 : 0.0);
+    }
+
+    /** Whether the smallest and largest figure that were kept could have come from these. */
+    public static function keptAgrees(Reading $shown, ?float $least, ?float $most): bool
+    {
+        if ($shown->unsteady || $shown->least === null || $least === null || $most === null) {
+            return true;
+        }
+        $slack = $shown->low ? self::LOW_BATTERY * 1.05 : 0.0;
+
+        return self::close($shown->mode, $shown->least, $least, 0.0, $slack) && self::close($shown->mode, (float) $shown->most, $most, 0.0, $slack);
+    }
+
+    /**
+     * How far a display may stand from the exact value: accuracy, resolution and the scatter of parts.
+     *
+     * @param float $step of the display, when it is known to be coarser than the value asks for
+     */
+    public static function tolerance(Mode $mode, float $exact, float $step = 0.0): float
+    {
+        $s = Specification::of($mode);
+
+        return ($s->scatter + $s->share) * abs($exact) + ($s->counts + 1) * max($step, $s->step($exact)) + $s->hum;
+    }
+
+    private static function close(Mode $mode, float $shown, float $exact, float $step, float $slack): bool
+    {
+        if (is_infinite($shown) && is_infinite($exact)) {
+            return true;
+        }
+        $specification = Specification::of($mode);
+        if (is_infinite($shown)) {
+            // over the range: of the mode, or of the one chosen by hand, which its step tells
+            $top = $step < 1.0 || $mode !== Mode::Ohms ? min($specification->top, $step >= 1.0 ? INF : $step * Specification::COUNTS) : $specification->top;
+
+            return abs($exact) * (1 + 2 * $specification->scatter + $specification->share + $slack) + $specification->hum >= min($top, $specification->top);
+        }
+        if (is_infinite($exact)) {
+            return abs($shown) >= $specification->top * (1 - 2 * $specification->scatter - $specification->share);
         }
 
-        return abs($shown->value - $exact) <= self::tolerance($shown->mode, $exact);
+        return abs($shown - $exact) <= self::tolerance($mode, $exact, $step) + $slack * abs($exact);
     }
 
-    /** How far a display may stand from the exact value: accuracy, resolution and the scatter of parts. */
-    public static function tolerance(Mode $mode, float $exact): float
+    /**
+     * Microfarads between two places of a dead circuit: from the part of a small alternating current
+     * that leads by a quarter. OL where more leaks than leads.
+     */
+    private static function microfarads(Solution $s, int $red, int $black): float
     {
-        [$share, $counts] = self::ACCURACY[$mode->value];
-        $small = match (true) {
-            $mode->wantsDead() => 0.3,
-            $mode === Mode::Microamps => 0.15,
-            default => 0.02,
-        }; // leads, and what hums into them
-
-        return (self::SCATTER[$mode->value] + $share) * abs($exact) + ($counts + 1) * self::step($mode, $exact) + $small;
-    }
-
-    private static function limited(Mode $mode, float $ohms): float
-    {
-        return $ohms > self::HIGHEST_OHM[$mode->value] ? INF : $ohms;
-    }
-
-    private static function step(Mode $mode, float $value): float
-    {
-        $range = self::LOWEST[$mode->value];
-        while (abs($value) >= $range) {
-            $range *= 10;
+        $z = $s->acOhms($red, $black);
+        if ($z === null) {
+            return 0.0;
+        }
+        $d = $z[0] * $z[0] + $z[1] * $z[1];
+        if ($d == 0.0 || -$z[1] <= $z[0]) {
+            return INF;
         }
 
-        return $range / self::COUNTS;
+        return self::within(Mode::Microfarads, -$z[1] / $d / (2 * M_PI * $s->hertz()) * 1e6);
+    }
+
+    private static function within(Mode $mode, float $figure): float
+    {
+        return abs($figure) > Specification::of($mode)->top ? INF : $figure;
     }
 }

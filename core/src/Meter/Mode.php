@@ -4,43 +4,45 @@ declare(strict_types=1);
 
 namespace OddSpark\Meter;
 
-/** What the dial is set to. */
+/** What the dial is set to, or which other instrument shows a figure. */
 enum Mode: string
 {
     case VoltsAc = 'vac';
-    case VoltsDc = 'vdc';
     case VoltsLow = 'vlz';
+    case VoltsDc = 'vdc';
+    case Millivolts = 'mvdc';
     case Ohms = 'ohm';
     case Beep = 'beep';
+    case Microfarads = 'uf';
+    case Hertz = 'hz';
     case Microamps = 'ua';
+    case Milliamps = 'ma';
+    case Amps = 'aac';
+    case Clamp = 'clamp';
+    case Manometer = 'gauge';
+    case Thermometer = 'probe';
+
+    /** Positions of the dial: those that read between two leads. */
+    public const DIAL = 'vac|vlz|vdc|mvdc|ohm|beep|uf|hz|ua|ma|aac';
 
     public const INPUT_OHM = 1.0e7;
 
     /** Low-impedance volts: enough to collapse what a cable couples. */
     public const LOW_INPUT_OHM = 3000.0;
 
-    /** What an ammeter puts in series on its microamp range; common practice, no source. */
-    public const BURDEN_OHM = 100.0;
+    /** What an ammeter puts in series; common practice, no source. */
+    public const BURDEN_OHM = ['ua' => 100.0, 'ma' => 1.5, 'aac' => 0.03];
 
-    /** What stands on the display beside the figure. */
-    public function unit(): string
-    {
-        return match ($this) {
-            self::VoltsAc => 'V AC',
-            self::VoltsDc => 'V DC',
-            self::VoltsLow => 'V AC Lo',
-            self::Ohms, self::Beep => 'Ω',
-            self::Microamps => 'µA',
-        };
-    }
+    /** What the fuse of each current range stands, A: microamps and milliamps share one. */
+    public const FUSE = ['ua' => ['small', 0.2], 'ma' => ['small', 0.2], 'aac' => ['large', 11.0]];
 
     /** What the meter puts between its leads in this mode, S. */
     public function siemens(): float
     {
         return match ($this) {
-            self::Ohms, self::Beep => 0.0,
+            self::Ohms, self::Beep, self::Microfarads, self::Clamp, self::Manometer, self::Thermometer => 0.0,
             self::VoltsLow => 1 / self::LOW_INPUT_OHM,
-            self::Microamps => 1 / self::BURDEN_OHM,
+            self::Microamps, self::Milliamps, self::Amps => 1 / self::BURDEN_OHM[$this->value],
             default => 1 / self::INPUT_OHM,
         };
     }
@@ -48,6 +50,23 @@ enum Mode: string
     /** Whether it sends a current of its own, and wants a dead circuit. */
     public function wantsDead(): bool
     {
-        return $this === self::Ohms || $this === self::Beep;
+        return in_array($this, [self::Ohms, self::Beep, self::Microfarads], true);
+    }
+
+    /** Whether it reads a current, and so belongs in series. */
+    public function isSeries(): bool
+    {
+        return isset(self::BURDEN_OHM[$this->value]);
+    }
+
+    /** Whether the figure has a sign. */
+    public function isSigned(): bool
+    {
+        return in_array($this, [self::VoltsDc, self::Millivolts, self::Microamps, self::Milliamps, self::Manometer, self::Thermometer], true);
+    }
+
+    public function specification(): Specification
+    {
+        return Specification::of($this);
     }
 }

@@ -5,29 +5,50 @@ declare(strict_types=1);
 namespace OddSpark\Meter;
 
 /**
- * What a meter of 6000 counts shows: in volts or ohms, already rounded to its range; INF is OL.
+ * What an instrument shows: a figure in the unit of its mode, already rounded to its range; INF is OL.
  */
 final readonly class Reading
 {
-    /** @param bool $live ohms were asked of a circuit that is live: the figure means nothing */
-    public function __construct(public Mode $mode, public float $value, public float $step, public bool $live = false) {}
+    /**
+     * @param bool $live ohms or microfarads were asked of a circuit that is live: the figure means nothing
+     * @param bool $unsteady a lead does not touch: the figure jumps about and means nothing
+     * @param bool $low the meter's battery is low, and its figures with it not to be trusted
+     * @param float|null $least smallest and largest figure since they were asked to be kept
+     */
+    public function __construct(
+        public Mode $mode,
+        public float $value,
+        public float $step,
+        public bool $live = false,
+        public bool $unsteady = false,
+        public bool $low = false,
+        public ?float $least = null,
+        public ?float $most = null,
+    ) {}
 
-    /** @return array{mode: string, value: float|null, step: float, live: bool, text: string} value null is OL */
+    /** @return array<string, mixed> mode, value (null is OL), step, live, text; unsteady, low, least, most when there is something to say */
     public function toArray(): array
     {
         return [
             'mode' => $this->mode->value,
-            'value' => is_infinite($this->value) ? null : $this->value,
+            'value' => self::plain($this->value),
             'step' => $this->step,
             'live' => $this->live,
             'text' => $this->text(),
-        ];
+        ] + array_filter(['unsteady' => $this->unsteady, 'low' => $this->low])
+          + ($this->least === null ? [] : ['least' => self::plain($this->least), 'most' => self::plain($this->most)]);
     }
 
-    /** @param array{mode: string, value: float|int|null, step: float|int, live: bool} $a */
+    /** @param array<string, mixed> $a as {@see toArray} gives it */
     public static function fromArray(array $a): self
     {
-        return new self(Mode::from($a['mode']), $a['value'] === null ? INF : (float) $a['value'], (float) $a['step'], $a['live']);
+        $figure = fn (mixed $v): float => $v === null ? INF : (float) $v;
+
+        return new self(
+            Mode::from($a['mode']), $figure($a['value']), (float) $a['step'], $a['live'], $a['unsteady'] ?? false, $a['low'] ?? false,
+            array_key_exists('least', $a) ? $figure($a['least']) : null,
+            array_key_exists('most', $a) ? $figure($a['most']) : null,
+        );
     }
 
     /** As it stands on the display: "24.3 V AC", "OL Ω", "1.204 kΩ". */
@@ -36,18 +57,41 @@ final readonly class Reading
         if ($this->live) {
             return '⚠ LIVE';
         }
-        if (is_infinite($this->value)) {
-            return 'OL '.$this->mode->unit();
+        if ($this->unsteady) {
+            return 'unsteady '.$this->mode->specification()->unit;
         }
+        $text = $this->figure($this->value);
+        if ($this->mode === Mode::Beep && $this->value < Meter::BEEPS_BELOW) {
+            $text .= ' ♪';
+        }
+        if ($this->least !== null) {
+            $text .= ' (least '.$this->figure($this->least).', most '.$this->figure((float) $this->most).')';
+        }
+
+        return $this->low ? "$text, battery low" : $text;
+    }
+
+    private function figure(float $value): string
+    {
+        $unit = $this->mode->specification()->unit;
+        if (is_infinite($value)) {
+            return "OL $unit";
+        }
+        // one value has one step; least and most, which may lie in other ranges, are shown in the step of theirs
+        $step = $value === $this->value ? $this->step : $this->mode->specification()->step($value);
         [$scale, $prefix] = match (true) {
-            $this->step >= 1000 => [1e6, 'M'],
-            $this->step >= 1 && $this->mode === Mode::Ohms => [1e3, 'k'],
+            $this->mode !== Mode::Ohms => [1.0, ''],
+            $step >= 1000 => [1e6, 'M'],
+            $step >= 1 => [1e3, 'k'],
             default => [1.0, ''],
         };
-        $decimals = (int) max(0, round(log10($scale / $this->step)));
+        $decimals = (int) max(0, round(log10($scale / $step)));
 
-        $beep = $this->mode === Mode::Beep && $this->value < Meter::BEEPS_BELOW ? ' ♪' : '';
+        return number_format($value / $scale, $decimals, '.', '')." $prefix$unit";
+    }
 
-        return number_format($this->value / $scale, $decimals, '.', '').' '.$prefix.$this->mode->unit().$beep;
+    private static function plain(?float $value): ?float
+    {
+        return $value === null || is_infinite($value) ? null : $value;
     }
 }

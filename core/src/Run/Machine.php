@@ -111,6 +111,14 @@ final class Machine
         foreach ($this->primitives as $p) {
             $p->stamp($p->initial(), $this->values); // what has no states is as it will stay
         }
+        foreach ($plan->primitives as $id => $entry) {
+            foreach ($entry['branches'] as $b) {
+                $siemens = [$this->values->re[$b], $this->values->im[$b], $this->values->dc[$b]];
+                if (! is_finite(array_sum($siemens)) || $siemens[0] < 0 || $siemens[2] < 0) {
+                    throw RunError::noValue($id);
+                }
+            }
+        }
     }
 
     /** @return State at rest, nothing powered up yet: the first {@see settle} does that */

@@ -12,4 +12,9 @@ final class RunError extends \DomainException
     {
         return new self(sprintf('At %.3f s the appliance does not come to rest: %s keep changing at the same instant.', $seconds, implode(', ', $restless)));
     }
+
+    public static function noValue(string $primitive): self
+    {
+        return new self("\"$primitive\" would have a resistance that is zero, below zero or no number: a fault or a parameter sets it so.");
+    }
 }

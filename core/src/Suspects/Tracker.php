@@ -76,7 +76,7 @@ final class Tracker
                 $before($i, $this->suspects());
             }
             foreach ($this->states as $id => $state) {
-                [$this->states[$id], $expected] = $this->benches[$id]->do($state, $act);
+                [$this->states[$id], $expected] = $this->benches[$id]->do($state, $act, self::loose($outcome));
                 if (! self::outcomeAgrees($outcome, $expected) && ! $this->agreesNearby($id, $earlier[$id], $act, $outcome, $comparison)) {
                     unset($this->states[$id], $this->benches[$id]);
                 }
@@ -159,7 +159,7 @@ final class Tracker
         for ($tick = $from; $tick <= $act->tick + $reach; $tick += self::NEARBY_STEP) {
             $bench = new Bench($this->plan, $this->universe->faults[$id], $this->memory);
             $bench->resume($before);
-            [, $expected] = $bench->do($before, new Act($tick, $act->name, $act->with));
+            [, $expected] = $bench->do($before, new Act($tick, $act->name, $act->with), self::loose($observed));
             if (self::outcomeAgrees($observed, $expected)) {
                 return true;
             }
@@ -174,7 +174,17 @@ final class Tracker
             return false;
         }
 
-        return $observed->reading === null || $expected->exact === null || Meter::agrees($observed->reading, $expected->exact);
+        if ($observed->reading === null || $expected->measured === null) {
+            return true;
+        }
+
+        return Meter::agrees($observed->reading, $expected->measured->exact) && Meter::keptAgrees($observed->reading, $expected->measured->least, $expected->measured->most);
+    }
+
+    /** A lead that was seen not to touch does not touch for a candidate either: which of the two is the same to the circuit. */
+    private static function loose(Outcome $observed): ?string
+    {
+        return $observed->reading?->unsteady === true ? 'red' : null;
     }
 
     /**

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace OddSpark\Tests\Circuit;
 
+use OddSpark\Appliance\Compiler;
 use OddSpark\Circuit\Network;
 use OddSpark\Circuit\Solution;
 use OddSpark\Circuit\Topology;
 use OddSpark\Circuit\Values;
+use OddSpark\Run\Machine;
+use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -159,5 +162,52 @@ final class HandDrawnTest extends TestCase
         self::assertEqualsWithDelta($their['rc'], $s->acVolts($p['board.R'], $p['board.C']), 0.01 * $their['rc']);
         self::assertEqualsWithDelta($their['valve'], $s->acVolts($p['valve.MV'], $p['valve.MVC']), 0.01 * $their['valve']);
         self::assertEqualsWithDelta($their['pswitch'], 1000 * $s->acVolts($p['pressure.C'], $p['pressure.NO']), 0.02 * $their['pswitch']);
+    }
+
+    public function test_two_transformers_in_phase_and_out_of_phase(): void
+    {
+        // both primaries on one supply, secondaries in series with 20 Ω across the pair; the second one way and the other
+        foreach (['in' => ['two.X1', 'two.X2', 1], 'out' => ['two.X2', 'two.X1', -1]] as $phase => [$joined, $far, $sign]) {
+            $half = fn (string $n, int $sign, string $a, string $b) => sprintf(
+                "Rp%1\$s l p%1\$s 9.054\nLm%1\$s p%1\$s 0 %3\$.9g\nEw%1\$s q%1\$s 0 i%1\$s %5\$s %2\$.9g\nVs%1\$s p%1\$s q%1\$s 0\nFw%1\$s %5\$s i%1\$s Vs%1\$s %2\$.9g\n"
+                ."Rs%1\$s i%1\$s j%1\$s 0.7\nLk%1\$s j%1\$s %4\$s %6\$.9g\nLn%1\$s i%1\$s %5\$s %7\$.9g\nRl%1\$s %4\$s %5\$s 400\n",
+                $n, $sign * 4.4, 3000 / (2 * M_PI * 60), $a, $b, 0.25 / (2 * M_PI * 60), 3000 / 4.4 ** 2 / (2 * M_PI * 60),
+            );
+            $deck = "* two transformers\nV1 l 0 ac 121\n".$half('a', 1, 'x', 'm').$half('b', $sign, 'm', 'y')."RL x y 20\nRe y 0 1e9\n"
+                .".control\nset numdgt=12\nac lin 1 60 60\nlet v = mag(v(x)-v(y))\nprint v\nquit\n.endc\n.end\n";
+            $their = Ngspice::figures($deck)['v'];
+            $model = Fixtures::small(
+                ['panel' => 'supply', 'one' => 'transformer-120-24', 'two' => 'transformer-120-24', 'heat' => ['kind' => 'igniter', 'params' => ['element' => ['cold_ohm' => 20, 'hot_ohm' => 20]]]],
+                [['panel.L', 'one.H1'], ['panel.N', 'one.H2'], ['panel.L', 'two.H1'], ['panel.N', 'two.H2'], ['one.X2', $joined], ['one.X1', 'heat.1'], [$far, 'heat.2']],
+            );
+            $plan = Compiler::compile($model);
+            $machine = new Machine($plan, [], new Memory());
+            $v = $machine->solution($machine->settle($machine->initial()))->acVolts($plan->places['heat.1'], $plan->places['heat.2']);
+            self::assertEqualsWithDelta($their, $v, 0.01 * $their + 0.05, $phase);
+            $phase === 'in' ? self::assertGreaterThan(45, $v) : self::assertLessThan(0.5, $v);
+        }
+    }
+
+    public function test_a_capacitor_coupled_flame_control_and_a_voltmeter_that_disturbs_it(): void
+    {
+        // 120 V through 22 nF to the rod, 4.7 MΩ over which the control senses, a flame of 12 MΩ one way, nothing the other
+        $their = [];
+        foreach (['' => 1e18, 'Rm' => 1e7] as $meter => $ohm) {
+            $deck = "* coupled\nV1 l 0 sin(0 169.7056 60)\nC1 l fs 22n\nRs fs 0 4.7meg\nBf fs 0 I = V(fs) > 0 ? V(fs)/12e6 : 0\n".($meter === '' ? '' : "Rm fs 0 10meg\n")
+                .".control\nset numdgt=12\ntran 20u 3.0 2.0 20u uic\nmeas tran mean avg v(fs) from=2.0 to=3.0\nquit\n.endc\n.end\n";
+            $their[] = -Ngspice::figures($deck)['mean'] / 4.7e6;
+            $net = new Network(Topology::of(3, [[1, 0], [1, 2], [2, 0], [2, 0]]), 60.0, [], [[2, 0]]);
+            $v = new Values(4);
+            $v->resistor(0, 1e6);
+            $v->capacitor(1, $net->omega() * 22e-9, 1e-15);
+            $v->resistor(2, 1 / 4.7e6);
+            $v->re[3] = 1 / (2 * 12e6);
+            $v->flames = [[12e6, 1e15]];
+            $v->acSources = [1 => [120e6, 0.0]];
+            $own[] = -Solution::of($net, $v)->with(2, 0, $meter === '' ? 0.0 : 1 / $ohm)->dcVolts(2, 0) / 4.7e6;
+        }
+        self::assertEqualsWithDelta($their[0], $own[0], 0.01 * $their[0]);
+        self::assertEqualsWithDelta($their[1], $own[1], 0.01 * $their[1]);
+        self::assertEqualsWithDelta(0.7, $own[1] / $own[0], 0.05, 'about a third is gone');
     }
 }

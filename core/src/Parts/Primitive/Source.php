@@ -8,28 +8,47 @@ use OddSpark\Circuit\Values;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 
-/** An AC source from earth to a terminal through its impedance, as a current into that node. */
+/**
+ * A supply: one hot conductor or several, each an AC source behind its impedance, with the neutral
+ * and the ground that come along. They are joined at earth, as at the service.
+ */
 final class Source extends Primitive
 {
     public const LIVE = false;
 
-    /** @param array<string, mixed> $p volts, degrees, ohm, off; earth_ohm joins the other two conductors to earth */
+    /** @param array<string, mixed> $p volts, degrees and ohm of every leg, or legs: by terminal {volts, degrees}; ohm, neutral_ohm, ground_ohm, neutral_open, off */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
     public static function joins(array $spec): array
     {
-        return ['branches' => [[$spec['hot'], 'EARTH'], [$spec['neutral'], 'EARTH'], [$spec['ground'], 'EARTH']]];
+        $legs = array_map(fn (string $leg) => [$leg, 'EARTH'], array_map('strval', array_keys(self::legs($spec))));
+
+        return ['branches' => [...$legs, [$spec['neutral'], 'EARTH'], [$spec['ground'], 'EARTH']]];
     }
 
     public function stamp(array $slot, Values $values): void
     {
         $off = $this->p['off'] ?? false;
         $y = 1 / $this->p['ohm'];
-        $values->resistor($this->f->branches[0], $off ? 0.0 : $y);
-        $values->resistor($this->f->branches[1], 1 / $this->p['neutral_ohm']);
-        $values->resistor($this->f->branches[2], 1 / $this->p['ground_ohm']);
-        $angle = deg2rad($this->p['degrees'] ?? 0);
-        $amps = $off ? 0.0 : $this->p['volts'] * $y;
-        $values->acSources[$this->f->nodes['hot']] = [$amps * cos($angle), $amps * sin($angle)];
+        $branches = $this->f->branches;
+        $b = 0;
+        foreach (self::legs($this->p) as $terminal => $leg) {
+            $values->resistor($branches[$b], $off ? 0.0 : $y);
+            $angle = deg2rad($leg['degrees'] ?? 0);
+            $amps = $off ? 0.0 : $leg['volts'] * $y;
+            $values->source($branches[$b], $this->f->nodes[$terminal], 0, $amps * cos($angle), $amps * sin($angle), 0.0);
+            $b++;
+        }
+        $values->resistor($branches[$b], ($this->p['neutral_open'] ?? false) ? 0.0 : 1 / $this->p['neutral_ohm']);
+        $values->resistor($branches[$b + 1], 1 / $this->p['ground_ohm']);
+    }
+
+    /**
+     * @param array<string, mixed> $spec
+     * @return array<string, array{volts: float, degrees?: float}> by terminal
+     */
+    private static function legs(array $spec): array
+    {
+        return $spec['legs'] ?? [$spec['hot'] => ['volts' => $spec['volts'], 'degrees' => $spec['degrees'] ?? 0]];
     }
 }

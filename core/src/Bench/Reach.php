@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Bench;
+
+use OddSpark\Acts\Act;
+use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Plan;
+use OddSpark\Meter\Mode;
+
+/** What is within reach on an appliance as it stands, and why something is not. */
+final readonly class Reach
+{
+    /** @var list<string> parts behind the door */
+    private array $covered;
+
+    public function __construct(private Plan $plan)
+    {
+        $this->covered = array_merge(...array_column($plan->model->document['doors'] ?? [], 'covers'), ...[[]]);
+    }
+
+    /**
+     * Whether a lead can get to a place: it is not behind a door that is shut.
+     *
+     * @param array<string, mixed> $state
+     */
+    public function reaches(array $state, string $place): bool
+    {
+        return $state['door'] === 'open' || ! in_array($this->ownerOf($place), $this->covered, true);
+    }
+
+    /** The part that a place is at: of a wire end, the one that it goes to. */
+    public function ownerOf(string $place): string
+    {
+        [$owner, $end] = Model::split($place);
+        $wire = $this->plan->model->wires()[$owner] ?? null;
+
+        return $wire === null ? $owner : Model::split($wire[$end === 'a' ? 'from' : 'to'])[0];
+    }
+
+    /**
+     * Why an act cannot be done here and now; null when it can.
+     *
+     * @param array<string, mixed> $state
+     */
+    public function refusal(array $state, Act $act): ?string
+    {
+        return match ($act->name) {
+            'look', 'mend', 'reset' => $this->part($state, $act),
+            'set' => $this->lever($state, $act),
+            'leads' => $this->lead($state, $act, 'red') ?? $this->lead($state, $act, 'black'),
+            'tester' => $this->at($state, $act->get('place'), 'The tester'),
+            'dial' => $this->range($act),
+            'lift', 'land' => $this->wireEnd($state, $act),
+            'clamp' => $this->jaw($state, $act->get('wires')),
+            'gauge', 'probe' => $this->tap($state, $act),
+            'hold' => $state['door'] !== 'open' ? 'The door itself holds the switch in.' : null,
+            'read' => $this->nothingToRead($state, $act->get('of') ?? 'meter'),
+            default => null,
+        };
+    }
+
+    /** @param array<string, mixed> $state */
+    private function part(array $state, Act $act): ?string
+    {
+        $model = $this->plan->model;
+        $part = $act->get('part');
+        if (! isset($model->parts()[$part]) && ! isset($model->wires()[$part])) {
+            return "There is no part called \"$part\" here.";
+        }
+        if ($this->isBehind($state, isset($model->parts()[$part]) ? $part : $this->ownerOf("$part.a"))) {
+            return 'That is behind the door.';
+        }
+        if ($act->name === 'reset' && ! isset($model->kindOf($part)['resets'])) {
+            return 'There is nothing to reset on it.';
+        }
+
+        return null;
+    }
+
+    /** @param array<string, mixed> $state */
+    private function lever(array $state, Act $act): ?string
+    {
+        [$part, $lever, $to] = [$act->get('part'), $act->get('lever'), $act->get('to')];
+        if (! isset($this->plan->model->parts()[$part])) {
+            return "There is no part called \"$part\" here.";
+        }
+        $kind = $this->plan->model->kindOf($part);
+        if (! isset($kind['controls'][$lever])) {
+            return "There is nothing called \"$lever\" to set on \"$part\".";
+        }
+        if ($this->isBehind($state, $part)) {
+            return 'That is behind the door.';
+        }
+        $spec = $kind['primitives'][$lever];
+        if (isset($spec['positions']) ? ! in_array($to, $spec['positions'], true) : ! is_numeric($to) || $to < $spec['range'][0] || $to > $spec['range'][1]) {
+            return 'It can be set to '.(isset($spec['positions']) ? implode(', ', $spec['positions']) : "{$spec['range'][0]} to {$spec['range'][1]}").'.';
+        }
+
+        return null;
+    }
+
+    /** @param array<string, mixed> $state */
+    private function lead(array $state, Act $act, string $lead): ?string
+    {
+        $place = $act->get($lead);
+        if ($place === null) {
+            return null;
+        }
+        if (! $this->isPlace($place)) {
+            return "There is no place called \"$place\" for the $lead lead.";
+        }
+
+        return $this->isBehind($state, $this->ownerOf($place)) ? "The $lead lead cannot get there: it is behind the door." : null;
+    }
+
+    /** @param array<string, mixed> $state */
+    private function at(array $state, string $place, string $what): ?string
+    {
+        if (! $this->isPlace($place)) {
+            return "There is no place called \"$place\".";
+        }
+
+        return $this->isBehind($state, $this->ownerOf($place)) ? "$what cannot get there: it is behind the door." : null;
+    }
+
+    private function range(Act $act): ?string
+    {
+        $range = $act->get('range');
+        $ranges = Mode::from($act->get('mode'))->specification()->ranges();
+
+        return $range === null || in_array((float) $range, $ranges, true) ? null : 'On this position the ranges are '.implode(', ', $ranges).'.';
+    }
+
+    /** @param array<string, mixed> $state */
+    private function wireEnd(array $state, Act $act): ?string
+    {
+        [$wire, $end] = Model::split($act->get('end'));
+        if (! isset($this->plan->model->wires()[$wire]) || ! in_array($end, ['a', 'b'], true)) {
+            return "There is no wire end called \"{$act->get('end')}\".";
+        }
+        if ($this->isBehind($state, $this->ownerOf($act->get('end')))) {
+            return 'That is behind the door.';
+        }
+        if ($state['slots']["$wire.body"][$end] === ($act->name === 'land')) {
+            return $act->name === 'land' ? 'It is landed already.' : 'It is lifted already.';
+        }
+
+        return null;
+    }
+
+    /**
+     * A jaw goes round a wire where at least one of its ends can be got at.
+     *
+     * @param array<string, mixed> $state
+     * @param list<string> $wires
+     */
+    private function jaw(array $state, array $wires): ?string
+    {
+        foreach ($wires as $wire) {
+            if (! isset($this->plan->model->wires()[$wire])) {
+                return "There is no wire called \"$wire\" to close the jaw round.";
+            }
+            if ($this->isBehind($state, $this->ownerOf("$wire.a")) && $this->isBehind($state, $this->ownerOf("$wire.b"))) {
+                return 'That is behind the door.';
+            }
+        }
+
+        return null;
+    }
+
+    /** @param array<string, mixed> $state */
+    private function tap(array $state, Act $act): ?string
+    {
+        $tap = $act->get('tap');
+        if ($tap === null) {
+            return null;
+        }
+        $known = $this->plan->model->document['taps'][$tap] ?? null;
+        if ($known === null || $known['instrument'] !== $act->name) {
+            return "There is no tap called \"$tap\" for this instrument.";
+        }
+
+        return $this->isBehind($state, $known['part']) ? 'That is behind the door.' : null;
+    }
+
+    /** @param array<string, mixed> $state */
+    private function nothingToRead(array $state, string $of): ?string
+    {
+        return match (true) {
+            $of === 'meter' && ($state['red'] === null || $state['black'] === null) => 'The leads are not on anything.',
+            $of !== 'meter' && $state[$of] === null => 'That instrument is not on anything.',
+            default => null,
+        };
+    }
+
+    private function isPlace(string $place): bool
+    {
+        [$owner, $end] = Model::split($place);
+
+        return isset($this->plan->model->parts()[$owner])
+            ? isset($this->plan->model->kindOf($owner)['terminals'][$end])
+            : isset($this->plan->model->wires()[$owner]) && in_array($end, ['a', 'b'], true);
+    }
+
+    /** @param array<string, mixed> $state */
+    private function isBehind(array $state, string $part): bool
+    {
+        return $state['door'] !== 'open' && in_array($part, $this->covered, true);
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Parts\Primitive;
+
+use OddSpark\Circuit\Values;
+use OddSpark\Parts\Fittings;
+use OddSpark\Parts\Primitive;
+
+/** A battery or other source of steady volts behind its inner resistance; the first terminal is plus. */
+final class DcSource extends Primitive
+{
+    public const LIVE = false;
+
+    /** @param array<string, mixed> $p volts, ohm, open */
+    public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    public static function joins(array $spec): array
+    {
+        return ['branches' => [$spec['between']]];
+    }
+
+    public function stamp(array $slot, Values $values): void
+    {
+        $y = ($this->p['open'] ?? false) ? 0.0 : 1 / $this->p['ohm'];
+        $values->resistor($this->f->branches[0], $y);
+        $values->source($this->f->branches[0], $this->f->nodes['a'], $this->f->nodes['b'], 0.0, 0.0, $this->p['volts'] * $y);
+    }
+}

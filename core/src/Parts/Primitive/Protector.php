@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Parts\Primitive;
+
+use OddSpark\Circuit\Values;
+use OddSpark\Parts\Fittings;
+use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Surroundings;
+use OddSpark\Trade\Course;
+
+/**
+ * A thermal protector within a winding: heated by the current through it, with the square of the
+ * amps, it opens at a temperature; it closes again when cool, or never if it is a fuse link.
+ * Slot: closed, target and course of its temperature, °F.
+ */
+final class Protector extends Primitive
+{
+    public const VARIES = true;
+
+    public const READS_CIRCUIT = true;
+
+    public const MECHANICAL = ['rated_amps', 'rise_f', 'tau_s', 'opens_at_f', 'closes_at_f', 'room_f'];
+
+    /** Hotter than this nothing gets: it has burnt by then. */
+    private const HOTTEST_F = 900.0;
+
+    private readonly float $siemens;
+
+    /** @param array<string, mixed> $p ohm, rated_amps, rise_f at these, tau_s, opens_at_f, closes_at_f (none: a fuse link), room_f */
+    public function __construct(private readonly array $p, private readonly Fittings $f)
+    {
+        $this->siemens = 1 / $p['ohm'];
+    }
+
+    public static function joins(array $spec): array
+    {
+        return ['branches' => [$spec['between']]];
+    }
+
+    public function electric(array $slot): string
+    {
+        return $slot['closed'] ? '1' : '0';
+    }
+
+    public function initial(): array
+    {
+        return ['closed' => ! ($this->p['open'] ?? false), 'target' => $this->p['room_f'], 'course' => Course::still(0, $this->p['room_f'])];
+    }
+
+    public function stamp(array $slot, Values $values): void
+    {
+        $values->resistor($this->f->branches[0], $slot['closed'] ? $this->siemens : 0.0);
+    }
+
+    public function react(array $slot, Surroundings $now): array
+    {
+        $amps = $slot['closed'] ? $now->acVolts($this->f->nodes['a'], $this->f->nodes['b']) * $this->siemens : 0.0;
+        $target = round(min(self::HOTTEST_F, $this->p['room_f'] + $this->p['rise_f'] * ($amps / $this->p['rated_amps']) ** 2));
+        if ($target !== $slot['target']) {
+            $slot['course'] = Course::towards($now->tick, Course::at($slot['course'], $now->tick), $target, $this->p['tau_s']);
+            $slot['target'] = $target;
+        }
+        $f = Course::at($slot['course'], $now->tick);
+        if ($slot['closed'] && $f >= $this->p['opens_at_f'] - 1e-3) {
+            $slot['closed'] = false;
+        } elseif (! $slot['closed'] && isset($this->p['closes_at_f']) && $f <= $this->p['closes_at_f'] + 1e-3 && ! ($this->p['open'] ?? false)) {
+            $slot['closed'] = true;
+        }
+
+        return $slot;
+    }
+
+    public function next(array $slot, Surroundings $now): int
+    {
+        $level = $slot['closed'] ? $this->p['opens_at_f'] : $this->p['closes_at_f'] ?? null;
+
+        return $level === null ? self::NEVER : Course::crossing($slot['course'], $level, $now->tick) ?? self::NEVER;
+    }
+}
