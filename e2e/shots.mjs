@@ -68,6 +68,13 @@ await as('wendell', async (page, shot) => {
     await shot('bench')
     await page.getByRole('tab', { name: 'Suspects' }).click()
     await shot('bench-suspects')
+    await page.locator('[data-part="hose"]').click()
+    await page.getByRole('button', { name: /^Manometer: tee/ }).click()
+    await pick('board.IND')
+    await page.getByRole('button', { name: /^Clamp round the black/ }).click()
+    await page.getByRole('tab', { name: /Log/ }).click()
+    await page.getByRole('region', { name: 'Clamp' }).getByRole('button', { name: 'Note it now' }).click()
+    await shot('bench-instruments')
 })
 
 await as('brannoc', async (page, shot) => {

@@ -24,21 +24,22 @@ class Giving
 
     /**
      * @param list<int> $trainees ids, all of the class
+     * @param array{low_battery?: bool, worn_leads?: bool} $kit
      */
-    public function give(User $instructor, Appliance $appliance, Course $course, array $trainees, string $title, string $fault, string $visit, string $kind, ?string $complaint, int $seed): Assignment
+    public function give(User $instructor, Appliance $appliance, Course $course, array $trainees, string $title, string $fault, string $visit, string $kind, ?string $complaint, int $seed, array $kit = []): Assignment
     {
         $plan = $this->plans->ofAppliance($appliance);
         $arrivals = $this->plans->arrivals($plan, $visit);
         $found = $arrivals[$fault];
         $rules = (new Library())->rules('first-year');
 
-        return DB::transaction(function () use ($instructor, $appliance, $course, $trainees, $title, $fault, $visit, $kind, $complaint, $seed, $arrivals, $found, $rules): Assignment {
+        return DB::transaction(function () use ($instructor, $appliance, $course, $trainees, $title, $fault, $visit, $kind, $complaint, $seed, $kit, $arrivals, $found, $rules): Assignment {
             $assignment = Assignment::query()->create([
                 'appliance_id' => $appliance->id, 'instructor_id' => $instructor->id, 'course_id' => $course->id,
                 'title' => $title, 'fault' => $fault, 'visit' => $visit, 'kind' => $kind, 'seed' => $seed,
                 'complaint' => $complaint ?? self::worded($found),
                 'said' => array_column($found->complaint, 'id'),
-                'engine' => Assignment::ENGINE, 'hash' => $appliance->hash, 'rules' => $rules,
+                'engine' => Assignment::ENGINE, 'hash' => $appliance->hash, 'rules' => $rules, 'kit' => $kit,
                 'document' => $appliance->document, 'board' => $appliance->board,
                 'arrivals' => Plans::packArrivals($arrivals),
             ]);

@@ -11,6 +11,8 @@ use OddSpark\Acts\Act;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Danger;
+use OddSpark\Bench\Instruments;
+use OddSpark\Bench\Kit;
 use OddSpark\Bench\Observations;
 use OddSpark\Bench\Outcome;
 use OddSpark\Bench\Wording;
@@ -127,7 +129,7 @@ class Workbench
      */
     public function look(Attempt $attempt): array
     {
-        $state = Snapshot::unpack($attempt->state);
+        $state = Snapshot::unpack($attempt->state) + Instruments::PUT_AWAY;
         $bench = $this->bench($attempt->assignment, $attempt->seed);
         $bench->resume($state);
 
@@ -158,7 +160,7 @@ class Workbench
     {
         $plan = $this->plans->ofAssignment($assignment);
 
-        return new Bench($plan, Universe::of($plan->model)->get($assignment->fault), new Memory(), $seed);
+        return new Bench($plan, Universe::of($plan->model)->get($assignment->fault), new Memory(), $seed, Kit::of($assignment->kit ?? []));
     }
 
     /**
@@ -172,7 +174,7 @@ class Workbench
             if (! $attempt->isOpen()) {
                 throw new OutOfStep('This appliance has been handed back. Its debrief is open to you.');
             }
-            $state = Snapshot::unpack($attempt->state);
+            $state = Snapshot::unpack($attempt->state) + Instruments::PUT_AWAY;
             $bench = $this->bench($attempt->assignment, $attempt->seed);
             $bench->record = Record::resumed(Snapshot::unpack($attempt->record));
             $bench->resume($state);
@@ -219,7 +221,9 @@ class Workbench
             'now_s' => $now / 1000,
             'until_s' => $until / 1000,
             'scene' => [
-                'door' => $state['door'], 'held' => $state['held'], 'red' => $state['red'], 'black' => $state['black'], 'mode' => $state['mode'], 'meter_fuse' => $state['meter_fuse'] ?? 'whole',
+                'door' => $state['door'], 'held' => $state['held'], 'red' => $state['red'], 'black' => $state['black'], 'mode' => $state['mode'],
+                'range' => $state['range'], 'keeping' => $state['display']['keeping'] ?? false, 'blown' => $state['blown'], 'battery' => $state['battery'],
+                'clamp' => $state['clamp'], 'gauge' => $state['gauge'], 'probe' => $state['probe'],
                 'lifted' => $this->lifted($state), 'labour' => round($state['labour'], 1),
             ],
             'passed' => $this->channels($bench, $passed),

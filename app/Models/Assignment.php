@@ -24,6 +24,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $engine
  * @property string $hash
  * @property array<string, mixed> $rules
+ * @property array{low_battery?: bool, worn_leads?: bool}|null $kit how the meter is that the trainee comes with
  * @property list<string> $said ids of what the customer said
  * @property string $document
  * @property string $board
@@ -32,18 +33,18 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 class Assignment extends Model
 {
     /** The version of the computation that a job was given under. */
-    public const ENGINE = 1;
+    public const ENGINE = 2;
 
-    protected $fillable = ['appliance_id', 'instructor_id', 'course_id', 'title', 'complaint', 'kind', 'visit', 'fault', 'seed', 'engine', 'hash', 'rules', 'said', 'document', 'board', 'arrivals'];
+    protected $fillable = ['appliance_id', 'instructor_id', 'course_id', 'title', 'complaint', 'kind', 'visit', 'fault', 'seed', 'engine', 'hash', 'rules', 'kit', 'said', 'document', 'board', 'arrivals'];
 
     protected $hidden = ['fault', 'seed', 'document', 'board', 'arrivals', 'said', 'visit'];
 
     /** Columns that are small: the rest is loaded when it is needed. */
-    public const LIGHT = ['id', 'appliance_id', 'instructor_id', 'course_id', 'title', 'complaint', 'kind', 'visit', 'fault', 'seed', 'engine', 'hash', 'rules', 'said', 'created_at'];
+    public const LIGHT = ['id', 'appliance_id', 'instructor_id', 'course_id', 'title', 'complaint', 'kind', 'visit', 'fault', 'seed', 'engine', 'hash', 'rules', 'kit', 'said', 'created_at'];
 
     protected function casts(): array
     {
-        return ['rules' => 'array', 'said' => 'array'];
+        return ['rules' => 'array', 'kit' => 'array', 'said' => 'array'];
     }
 
     /** @return BelongsToMany<User, $this> */

@@ -102,11 +102,19 @@ final class Compiler
         $id = $wire['id'];
         $this->root["$id.a"] = "$id.a";
         $this->root["$id.b"] = "$id.b";
-        $spec = ['type' => 'wire', 'from' => $wire['from'], 'to' => $wire['to'], 'ohm' => max(0.002, Conductor::ohms($wire['awg'], $wire['feet']))];
+        $spec = ['type' => 'wire', 'from' => $wire['from'], 'to' => $wire['to'], 'ohm' => max(0.002, self::copper($wire))];
         if (isset($wire['near'])) {
             $spec['rubs'] = $wire['near'];
         }
         $this->primitives["$id.body"] = ['type' => 'wire', 'spec' => $spec, 'scope' => $id, 'local' => ['a', 'b']];
+    }
+
+    /** @param array<string, mixed> $wire */
+    private static function copper(array $wire): float
+    {
+        $celsius = $wire['celsius'] ?? 25.0;
+
+        return isset($wire['mm2']) ? Conductor::metric($wire['mm2'], $wire['metres'], $celsius) : Conductor::ohms($wire['awg'], $wire['feet'], $celsius);
     }
 
     /**

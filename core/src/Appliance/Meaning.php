@@ -57,11 +57,17 @@ final class Meaning
             $wires[$id] = true;
             $place("/wires/$i/from", $wire['from']);
             $place("/wires/$i/to", $wire['to']);
+            if (isset($wire['cable']) && ! in_array($wire['cable'], array_column($d['cables'] ?? [], 'id'), true)) {
+                throw new DocumentError("/wires/$i/cable", "There is no cable called \"{$wire['cable']}\".");
+            }
             if (isset($wire['near'])) {
                 $place("/wires/$i/near", $wire['near']);
             }
+            if (isset($wire['awg'], $wire['feet']) === isset($wire['mm2'], $wire['metres'])) {
+                throw new DocumentError("/wires/$i", "Wire \"$id\" needs a gauge with its length: awg and feet, or mm2 and metres.");
+            }
             try {
-                Conductor::ohms($wire['awg'], 1);
+                Conductor::ohms($wire['awg'] ?? 18, 1);
             } catch (\DomainException $e) {
                 throw new DocumentError("/wires/$i/awg", $e->getMessage());
             }

@@ -16,9 +16,9 @@ final readonly class Attempt
     private function __construct(public Observations $observations, public Arrival $arrival, public array $state, public Bench $bench) {}
 
     /** @param int|null $until tick after the arrival to go on to when the last act is done */
-    public static function run(Plan $plan, Fault $fault, ActionLog $log, string $visit, Memory $memory, ?int $until = null): self
+    public static function run(Plan $plan, Fault $fault, ActionLog $log, string $visit, Memory $memory, ?int $until = null, Kit $kit = new Kit()): self
     {
-        $bench = new Bench($plan, $fault, $memory, $log->seed);
+        $bench = new Bench($plan, $fault, $memory, $log->seed, $kit);
         $arrival = $bench->arrive($visit);
         $state = $arrival->state;
         $bench->resume($state);

@@ -68,7 +68,7 @@ final readonly class Visit
         }
         $thermostat = $this->findThermostat();
         $complaint = Complaint::of($until, [
-            'room_f' => Course::at($noticed['slots']['room']['course'], $noticed['tick']),
+            'room_f' => Course::at($noticed['slots'][$this->plan->primitives["$thermostat.logic"]['spec']['room']]['course'], $noticed['tick']),
             'set_f' => (float) $story['set_f'],
             'display' => $this->machine->shows($state, "$thermostat.logic"),
             'calling' => $noticed['slots']["$thermostat.logic"]['heat'] ?? false,

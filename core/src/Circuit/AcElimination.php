@@ -60,7 +60,9 @@ final class AcElimination
      */
     public static function of(Topology $t, array $re, array $im): self
     {
-        return self::early($t, $re, $im)->finish($re, $im);
+        $varying = array_flip($t->variable);
+
+        return self::early($t, $re, $im)->finish(array_values(array_intersect_key($re, $varying)), array_values(array_intersect_key($im, $varying)));
     }
 
     /**
@@ -83,21 +85,21 @@ final class AcElimination
     /**
      * The rest, with the variable branches as they are in one state.
      *
-     * @param list<float> $re
+     * @param list<float> $re of the variable branches alone, in the order of {@see Topology::$variable}
      * @param list<float> $im
      */
     public function finish(array $re, array $im): self
     {
         $whole = clone $this;
         $t = $this->topology;
-        foreach ($t->variable as $b) {
+        foreach ($t->variable as $i => $b) {
             $node = $t->earthOf[$b];
             if ($node >= 0) {
-                $whole->er[$node] += $re[$b];
-                $whole->ei[$node] += $im[$b];
+                $whole->er[$node] += $re[$i];
+                $whole->ei[$node] += $im[$i];
             } elseif ($t->slotOf[$b] > 0) {
-                $whole->yr[$t->slotOf[$b]] += $re[$b];
-                $whole->yi[$t->slotOf[$b]] += $im[$b];
+                $whole->yr[$t->slotOf[$b]] += $re[$i];
+                $whole->yi[$t->slotOf[$b]] += $im[$i];
             }
         }
         $whole->through(count($t->order));

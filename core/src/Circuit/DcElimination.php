@@ -31,7 +31,7 @@ final class DcElimination
     /** @param list<float> $conductance of each branch, S */
     public static function of(Topology $t, array $conductance): self
     {
-        return self::early($t, $conductance)->finish($conductance);
+        return self::early($t, $conductance)->finish(array_values(array_intersect_key($conductance, array_flip($t->variable))));
     }
 
     /**
@@ -53,18 +53,18 @@ final class DcElimination
     /**
      * The rest, with the variable branches as they are in one state.
      *
-     * @param list<float> $conductance
+     * @param list<float> $conductance of the variable branches alone, in the order of {@see Topology::$variable}
      */
     public function finish(array $conductance): self
     {
         $whole = clone $this;
         $t = $this->topology;
-        foreach ($t->variable as $b) {
+        foreach ($t->variable as $i => $b) {
             $node = $t->earthOf[$b];
             if ($node >= 0) {
-                $whole->earth[$node] += $conductance[$b];
+                $whole->earth[$node] += $conductance[$i];
             } elseif ($t->slotOf[$b] > 0) {
-                $whole->y[$t->slotOf[$b]] += $conductance[$b];
+                $whole->y[$t->slotOf[$b]] += $conductance[$i];
             }
         }
         $whole->through(count($t->order));

@@ -28,16 +28,10 @@ final class Solution
 
     private bool $whole = false;
 
-    /** @var array{list<float>, list<float>, list<int>, bool} what the volts come from */
-    private array $driving;
-
     /** @var list<float>|null volts by node; early ones only when */
     private ?array $dc = null;
 
     private bool $dcWhole = true;
-
-    /** @var list<float> */
-    private array $dcDriving = [];
 
     /** @var array<int, array{float, float, float}> by flame: its current, A, and amps and siemens that stand for it at DC */
     private array $flames = [];
@@ -53,7 +47,7 @@ final class Solution
     /** @param StaticPart|null $static of the appliance, when many of its states are solved */
     public static function of(Network $network, Values $values, ?StaticPart $static = null): self
     {
-        return new self($network, $values, $static, []);
+        return new self($network, $static === null ? $values : $values->only($network->topology->variable), $static, []);
     }
 
     /** The same state with a resistance of so many siemens put between two nodes. */
@@ -90,13 +84,9 @@ final class Solution
     /** Mean volts of node a against node b. */
     public function dcVolts(int $a, int $b): float
     {
-        $v = $this->dc ??= $this->solveDc();
         $isEarly = $this->network->topology->isEarly;
-        if (! $this->dcWhole && ($isEarly[$a] || $isEarly[$b])) {
-            $this->dc = $v = $this->dcElimination()->back($this->dcDriving, $v);
-            $this->dcWhole = true;
-            $this->release();
-        }
+        $early = $isEarly[$a] || $isEarly[$b];
+        $v = $this->dc !== null && ($this->dcWhole || ! $early) ? $this->dc : $this->solveDc($early);
 
         return $v[$a] - $v[$b];
     }
@@ -104,7 +94,7 @@ final class Solution
     /** Direct current that the flame drives from its rod into the burner, A; zero without flame. */
     public function flameAmps(int $flame): float
     {
-        $this->dc ??= $this->solveDc();
+        $this->dc ??= $this->solveDc(false);
 
         return $this->flames[$flame][0] ?? 0.0;
     }
@@ -116,7 +106,7 @@ final class Solution
      */
     public function flameElement(int $flame): array
     {
-        $this->dc ??= $this->solveDc();
+        $this->dc ??= $this->solveDc(false);
 
         return [$this->flames[$flame][1], $this->flames[$flame][2]];
     }
@@ -148,6 +138,8 @@ final class Solution
             }
         }
 
+        $this->release();
+
         return $ohms;
     }
 
@@ -177,33 +169,37 @@ final class Solution
      */
     private function acAt(int $a, int $b): array
     {
-        if ($this->ac === null) {
-            $this->solveAc();
-        }
         $isEarly = $this->network->topology->isEarly;
-        if (! $this->whole && ($isEarly[$a] || $isEarly[$b])) {
-            $this->ac = $this->acElimination()->back($this->driving, $this->ac);
-            $this->whole = true;
-            $this->release();
-        }
+        $early = $isEarly[$a] || $isEarly[$b];
 
-        return $this->ac;
+        return $this->ac !== null && ($this->whole || ! $early) ? $this->ac : $this->solveAc($early);
     }
 
-    /** @throws CircuitError when some value is not finite */
-    private function solveAc(): void
+    /**
+     * @param bool $whole the early nodes too
+     * @return array{list<float>, list<float>} volts by node
+     *
+     * @throws CircuitError when some value is not finite
+     */
+    private function solveAc(bool $whole): array
     {
         $ac = $this->acElimination();
-        $this->driving = $ac->forward($this->values->acDrive());
+        $driving = $ac->forward($this->values->acDrive());
         $terms = $this->terms();
-        foreach ($this->shares($ac, $terms, $this->driving) as $t => [$cr, $ci]) {
-            $this->driving = $ac->plus($this->driving, $terms[$t][0], $cr, $ci);
+        foreach ($this->shares($ac, $terms, $driving) as $t => [$cr, $ci]) {
+            $driving = $ac->plus($driving, $terms[$t][0], $cr, $ci);
         }
-        $this->ac = $ac->back($this->driving);
+        $this->ac = $ac->back($driving);
         if (! is_finite(array_sum($this->ac[0]) + array_sum($this->ac[1]))) {
             throw CircuitError::notANumber('AC solution');
         }
+        if ($whole) {
+            $this->ac = $ac->back($driving, $this->ac);
+            $this->whole = true;
+        }
         $this->release();
+
+        return $this->ac;
     }
 
     /**
@@ -282,12 +278,15 @@ final class Solution
         return $this->terms = array_values(array_filter($terms, fn (array $t) => ! $t[0][3]));
     }
 
-    /** @return list<float> volts by node */
-    private function solveDc(): array
+    /**
+     * @param bool $whole the early nodes too
+     * @return list<float> volts by node
+     */
+    private function solveDc(bool $whole): array
     {
         $drive = $this->values->dcDrive();
         if ($drive === [] && $this->values->flames === []) {
-            return array_fill(0, $this->network->topology->nodes, 0.0);
+            return $this->dc = array_fill(0, $this->network->topology->nodes, 0.0);
         }
         $dc = $this->dcElimination();
         $terms = []; // forward vector, siemens
@@ -355,9 +354,12 @@ final class Solution
         foreach ($shares as $t => [$c]) {
             $sum[] = [$terms[$t][0], $c];
         }
-        $this->dcDriving = $dc->sum($sum);
-        $this->dc = $dc->back($this->dcDriving);
-        $this->dcWhole = false;
+        $driving = $dc->sum($sum);
+        $this->dc = $dc->back($driving);
+        $this->dcWhole = $whole;
+        if ($whole) {
+            $this->dc = $dc->back($driving, $this->dc);
+        }
         $this->release();
 
         return $this->dc;

@@ -90,6 +90,7 @@ final readonly class Topology
             $slotOf[$b] = $adjacent[$p][$q];
         }
 
+        sort($variable);
         $late = array_fill_keys($read, true);
         foreach ($variable as $b) {
             $late[$branches[$b][0]] = $late[$branches[$b][1]] = true;

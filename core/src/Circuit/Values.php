@@ -67,6 +67,24 @@ final class Values
         $this->im[$branch] = $susceptance;
     }
 
+    /**
+     * The same with the admittances of some branches alone, in their order: what many states are kept by.
+     *
+     * @param list<int> $branches
+     */
+    public function only(array $branches): self
+    {
+        $lean = clone $this;
+        $lean->re = $lean->im = $lean->dc = [];
+        foreach ($branches as $b) {
+            $lean->re[] = $this->re[$b];
+            $lean->im[] = $this->im[$b];
+            $lean->dc[] = $this->dc[$b];
+        }
+
+        return $lean;
+    }
+
     /** A source of current beside a branch, into node $plus and out of node $minus; A rms re, im, and A at DC. */
     public function source(int $branch, int $plus, int $minus, float $re, float $im, float $dc): void
     {

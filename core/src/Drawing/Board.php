@@ -46,6 +46,7 @@ final class Board
                 'controls' => self::controls($kind),
                 'resets' => isset($kind['resets']),
                 'card' => $kind['card'] ?? null,
+                'taps' => self::taps($model, $part['id']),
             ];
         }
         $router = new Router(self::WIDTH, self::HEIGHT, $rectangles);
@@ -84,6 +85,19 @@ final class Board
         }
 
         return $controls;
+    }
+
+    /** @return list<array{tap: string, instrument: string, label: string}> where a manometer or thermometer goes */
+    private static function taps(Model $model, string $part): array
+    {
+        $taps = [];
+        foreach ($model->document['taps'] ?? [] as $id => $tap) {
+            if ($tap['part'] === $part) {
+                $taps[] = ['tap' => (string) $id, 'instrument' => $tap['instrument'], 'label' => $tap['label']];
+            }
+        }
+
+        return $taps;
     }
 
     /**

@@ -51,10 +51,10 @@ final class Machine
     /** @var array<string, Primitive> those that change the circuit as they run */
     private array $varying = [];
 
-    /** @var list<string> whose ends may be lifted, which changes what the states have in common */
-    private array $wires = [];
+    /** @var array<string, Primitive> those that seldom change it: wires with ends to lift, protectors, charges; a change of theirs changes what the states have in common */
+    private array $seldom = [];
 
-    /** @var array<string, StaticPart> by which wire ends are landed */
+    /** @var array<string, StaticPart> by what seldom changes */
     private array $static = [];
 
     /** @var array{int, int, float}|null nodes and siemens of a meter on the circuit */
@@ -102,7 +102,7 @@ final class Machine
                 if ($class::VARIES) {
                     $this->varying[$id] = $p;
                 } else {
-                    $this->wires[] = $id;
+                    $this->seldom[$id] = $p;
                 }
             }
         }
@@ -140,9 +140,9 @@ final class Machine
      */
     public function solution(array $state): Solution
     {
-        $landed = $this->landed($state);
+        $common = $this->common($state);
 
-        return $this->solved($state, $this->keyOf($state, $landed), $landed);
+        return $this->solved($state, $this->key.$common.implode(',', $this->pieces($state)), $common);
     }
 
     /**
@@ -183,53 +183,56 @@ final class Machine
      */
     public function key(array $state): string
     {
-        return $this->keyOf($state, $this->landed($state));
+        return $this->key.$this->common($state).implode(',', $this->pieces($state));
     }
 
     /**
-     * Which wire ends are landed: nothing changes that but a hand, so that it is asked once an advance.
+     * How that stands which seldom changes: asked once an advance, and when one of them has changed.
      *
      * @param State $state
      */
-    private function landed(array $state): string
+    private function common(array $state): string
     {
-        $landed = '';
-        foreach ($this->wires as $id) {
-            $landed .= $this->primitives[$id]->electric($state['slots'][$id]);
+        $common = '';
+        foreach ($this->seldom as $id => $p) {
+            $common .= $p->electric($state['slots'][$id]).',';
         }
 
-        return $landed;
+        return $common;
     }
 
-    /** @param State $state */
-    private function keyOf(array $state, string $landed): string
+    /**
+     * What each of those that change the circuit is just now.
+     *
+     * @param State $state
+     * @return array<string, string>
+     */
+    private function pieces(array $state): array
     {
-        $key = $this->key.$landed;
+        $pieces = [];
         foreach ($this->varying as $id => $p) {
-            $key .= $p->electric($state['slots'][$id]).',';
+            $pieces[$id] = $p->electric($state['slots'][$id]);
         }
 
-        return $key;
+        return $pieces;
     }
 
     /** @param State $state */
-    private function solved(array $state, string $key, string $landed): Solution
+    private function solved(array $state, string $key, string $common): Solution
     {
-        $base = $this->memory->get($key, function () use ($state, $landed): Solution {
+        $base = $this->memory->find($key);
+        if ($base === null) {
             $values = $this->values($state);
-
-            return Solution::of(
-                $this->plan->network(),
-                $values,
-                $this->static[$landed] ??= new StaticPart($this->plan->network()->topology, $values),
-            );
-        });
+            $static = $this->static[$common] ??= new StaticPart($this->plan->network()->topology, $values);
+            $base = $this->memory->keep($key, Solution::of($this->plan->network(), $values, $static));
+        }
         if ($this->load === null) {
             return $base;
         }
         [$a, $b, $g] = $this->load;
+        $key .= "#$a:$b:$g";
 
-        return $this->memory->get("$key#$a:$b:$g", fn () => $base->with($a, $b, $g));
+        return $this->memory->find($key) ?? $this->memory->keep($key, $base->with($a, $b, $g));
     }
 
     /**
@@ -242,7 +245,10 @@ final class Machine
      */
     public function settle(array $state): array
     {
-        return $this->react($state, array_keys($this->live), $this->landed($state))[0];
+        $pieces = $this->pieces($state);
+        $common = $this->common($state);
+
+        return $this->react($state, array_keys($this->live), $common, $pieces)[0];
     }
 
     /**
@@ -254,7 +260,8 @@ final class Machine
      */
     public function advance(array $state, int $until, ?callable $seen = null): array
     {
-        $landed = $this->landed($state);
+        $common = $this->common($state);
+        $pieces = $this->pieces($state);
         $due = $this->dueAfter($state, array_keys($this->live), []);
         while ($state['tick'] < $until) {
             $state['tick'] = min($until, max($state['tick'] + 1, min($due)));
@@ -264,7 +271,7 @@ final class Machine
                     $active[] = $id;
                 }
             }
-            [$state, $touched] = $this->react($state, $active, $landed);
+            [$state, $touched] = $this->react($state, $active, $common, $pieces);
             $due = $this->dueAfter($state, $touched, $due);
             if ($seen !== null && $seen($state)) {
                 return $state;
@@ -280,10 +287,11 @@ final class Machine
      *
      * @param State $state
      * @param list<string> $active
-     * @param string $landed from {@see landed}
-     * @return array{State, list<string>} and those that were asked
+     * @param string $common {@see common}, kept up to date
+     * @param array<string, string> $pieces {@see pieces}, kept up to date
+     * @return array{State, list<string>} with those that were asked
      */
-    private function react(array $state, array $active, string $landed): array
+    private function react(array $state, array $active, string &$common, array &$pieces): array
     {
         $asked = array_fill_keys($active, true);
         $key = null;
@@ -295,8 +303,10 @@ final class Machine
             foreach ($active as $id) {
                 $reading = $reading || isset($this->circuitReaders[$id]);
             }
-            $key ??= $reading ? $this->keyOf($state, $landed) : null;
-            $now = new Surroundings($state['tick'], $state['slots'], $reading ? $this->solved($state, $key, $landed) : null);
+            if ($reading) {
+                $key ??= $this->key.$common.implode(',', $pieces);
+            }
+            $now = new Surroundings($state['tick'], $state['slots'], $reading ? $this->solved($state, $key, $common) : null);
             $changed = [];
             foreach ($active as $id) {
                 $slot = $this->live[$id]->react($state['slots'][$id], $now);
@@ -305,10 +315,16 @@ final class Machine
                 }
             }
             $next = [];
-            $electric = false;
+            $electric = $rare = false;
             foreach ($changed as $id => $slot) {
-                if (isset($this->varying[$id]) && ! $electric) {
-                    $electric = $this->varying[$id]->electric($slot) !== $this->varying[$id]->electric($state['slots'][$id]);
+                if (isset($this->varying[$id])) {
+                    $piece = $this->varying[$id]->electric($slot);
+                    if ($piece !== $pieces[$id]) {
+                        $pieces[$id] = $piece;
+                        $electric = true;
+                    }
+                } elseif (isset($this->seldom[$id])) {
+                    $rare = $rare || $this->seldom[$id]->electric($slot) !== $this->seldom[$id]->electric($state['slots'][$id]);
                 }
                 $state['slots'][$id] = $slot;
                 $next[$id] = true;
@@ -316,7 +332,10 @@ final class Machine
                     $next[$reader] = true;
                 }
             }
-            if ($electric) {
+            if ($rare) {
+                $common = $this->common($state);
+            }
+            if ($electric || $rare) {
                 $key = null;
                 $next += $this->circuitReaders;
             }

@@ -22,18 +22,21 @@ final class Memory
 
     public function __construct(private readonly int $most = 4000) {}
 
-    /** @param callable(): Solution $solve */
-    public function get(string $key, callable $solve): Solution
+    /** The solution of a state, if it is remembered. */
+    public function find(string $key): ?Solution
     {
         $this->asked++;
-        if (isset($this->solutions[$key])) {
-            return $this->solutions[$key];
-        }
+
+        return $this->solutions[$key] ?? null;
+    }
+
+    public function keep(string $key, Solution $solution): Solution
+    {
         if (count($this->solutions) >= $this->most) {
             $this->solutions = [];
         }
         $this->solved++;
 
-        return $this->solutions[$key] = $solve();
+        return $this->solutions[$key] = $solution;
     }
 }

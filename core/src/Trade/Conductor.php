@@ -25,4 +25,13 @@ final class Conductor
         // same table's note: R2 = R1 (1 + 0.00323 (T2 − 75))
         return $perKft * $feet / 1000 * (1 + 0.00323 * ($celsius - 75));
     }
+
+    /**
+     * By cross-section: annealed copper, 1/58 Ω mm²/m at 20 °C and 0.393 % a kelvin (IEC 60028, figures
+     * written down from memory).
+     */
+    public static function metric(float $mm2, float $metres, float $celsius = 25.0): float
+    {
+        return $metres / 58 / $mm2 * (1 + 0.00393 * ($celsius - 20));
+    }
 }

@@ -51,6 +51,8 @@ final class DocumentTest extends TestCase
     /** @return iterable<string, array{callable, string, string}> */
     public static function damage(): iterable
     {
+        yield 'no such cable' => [fn ($d) => self::at($d, ['wires', 2, 'cable'], 'attic'), '/wires/2/cable', 'no cable called'];
+        yield 'two gauges' => [fn ($d) => self::at(self::at($d, ['wires', 2, 'mm2'], 1.5), ['wires', 2, 'metres'], 2), '/wires/2', 'awg and feet, or mm2 and metres'];
         yield 'unknown colour' => [fn ($d) => self::at($d, ['wires', 2, 'colour'], 'pink'), '/wires/2/colour', 'one of the values'];
         yield 'unknown key' => [fn ($d) => self::at($d, ['parts', 4, 'foo'], 1), '/parts/4', 'Not known here: foo'];
         yield 'negative length' => [fn ($d) => self::at($d, ['wires', 2, 'feet'], -3), '/wires/2/feet', 'too small'];

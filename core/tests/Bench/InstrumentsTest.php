@@ -176,10 +176,10 @@ final class InstrumentsTest extends TestCase
         self::assertSame(['charged-capacitor'], $this->do(160, 'mend', ['part' => 'capacitor', 'how' => 'replace'])->dangers);
     }
 
-    public function test_a_worn_lead_now_and_then_does_not_touch_and_the_truth_stays_a_suspect(): void
+    public function test_a_worn_lead_now_and_then_does_not_touch_until_it_is_pressed_home(): void
     {
         $unsteady = 0;
-        for ($seed = 1; $seed <= 40; $seed++) {
+        for ($seed = 71; $seed <= 140; $seed++) {
             $bench = new Bench(Fixtures::furnace(), Fixtures::universe()->get('healthy'), new Memory(), $seed, new Kit(wornLeads: true));
             $state = $bench->arrive('cold')->state;
             $bench->resume($state);
@@ -192,7 +192,7 @@ final class InstrumentsTest extends TestCase
             }
         }
         self::assertGreaterThan(0, $unsteady);
-        self::assertLessThan(10, $unsteady);
+        self::assertLessThan(15, $unsteady);
     }
 
     public function test_a_meter_with_a_low_battery_says_so_until_it_has_a_new_one(): void

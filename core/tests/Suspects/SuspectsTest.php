@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Tests\Suspects;
 
 use OddSpark\Bench\Attempt;
+use OddSpark\Bench\Kit;
 use OddSpark\Bench\Observations;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\Classes;
@@ -62,30 +63,52 @@ final class SuspectsTest extends TestCase
 
     public function test_the_true_fault_is_never_eliminated(): void
     {
-        $places = array_keys(Fixtures::furnace()->places);
-        $parts = array_column(Fixtures::furnace()->model->document['parts'], 'id');
         $faults = array_keys(Fixtures::universe()->faults);
         mt_srand(7);
         $memory = new Memory();
-        for ($n = 0; $n < 40; $n++) {
+        for ($n = 0; $n < 60; $n++) {
             $fault = $faults[mt_rand(0, count($faults) - 1)];
-            $entries = [['at_s' => 1.0, 'act' => 'door', 'to' => 'open'], ['at_s' => 2.0, 'act' => 'hold', 'to' => 'held']];
-            $t = 3.0;
-            for ($i = 0; $i < 10; $i++) {
-                $t += mt_rand(500, 30_000) / 1000;
-                $entries[] = mt_rand(0, 3) > 0
-                    ? ['at_s' => $t, 'act' => 'leads', 'red' => $places[mt_rand(0, count($places) - 1)], 'black' => $places[mt_rand(0, count($places) - 1)]]
-                    : ['at_s' => $t, 'act' => 'look', 'part' => $parts[mt_rand(0, count($parts) - 1)]];
-                if (mt_rand(0, 5) === 0) {
-                    $entries[] = ['at_s' => $t, 'act' => 'dial', 'mode' => ['vac', 'vdc', 'ohm'][mt_rand(0, 2)]];
-                }
-            }
             $visit = $n % 2 ? 'hot' : 'cold';
-            $seen = Attempt::run(Fixtures::furnace(), Fixtures::universe()->get($fault), Fixtures::log($entries, 1000 + $n), $visit, $memory)->observations;
+            $kit = new Kit(lowBattery: $n % 5 === 0, wornLeads: $n % 3 === 0);
+            $seen = Attempt::run(Fixtures::furnace(), Fixtures::universe()->get($fault), Fixtures::log($this->acts(), 1000 + $n), $visit, $memory, kit: $kit)->observations;
             foreach ((new Tracker(Fixtures::furnace(), Fixtures::universe()->only([$fault]), $visit, $memory))->follow($seen) as $i => $step) {
-                self::assertTrue($step->has($fault), "$fault was struck out by entry ".($i - 1)." of attempt $n");
+                self::assertTrue($step->has($fault), "$fault was struck out by entry ".($i - 1)." of attempt $n: ".json_encode($seen->toArray()['entries'][$i - 1] ?? null));
             }
         }
+    }
+
+    /**
+     * Acts drawn at random, door off and switch held, with every instrument there is.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function acts(): array
+    {
+        $model = Fixtures::furnace()->model;
+        $places = array_keys(Fixtures::furnace()->places);
+        $parts = array_column($model->document['parts'], 'id');
+        $wires = array_keys($model->wires());
+        $one = fn (array $of): mixed => $of[mt_rand(0, count($of) - 1)];
+        $entries = [['at_s' => 1.0, 'act' => 'door', 'to' => 'open'], ['at_s' => 2.0, 'act' => 'hold', 'to' => 'held']];
+        $t = 3.0;
+        for ($i = 0; $i < 12; $i++) {
+            $t += mt_rand(500, 30_000) / 1000;
+            $entries[] = ['at_s' => $t] + match (mt_rand(0, 11)) {
+                0 => ['act' => 'look', 'part' => $one($parts)],
+                1 => ['act' => 'dial', 'mode' => $one(['vac', 'vdc', 'vlz', 'mvdc', 'ohm', 'beep', 'uf', 'hz', 'ua', 'ma', 'aac'])],
+                2 => ['act' => 'dial', 'mode' => 'vac', 'range' => $one([6, 60, 600])],
+                3 => ['act' => 'clamp', 'wires' => [$one($wires), $one($wires)], 'turns' => mt_rand(1, 10)],
+                4 => ['act' => 'tester', 'place' => $one($places)],
+                5 => ['act' => 'gauge', 'tap' => 'hose-tee'],
+                6 => ['act' => 'probe', 'tap' => $one(['supply-air', 'room-air'])],
+                7 => ['act' => 'keep', 'to' => $one(['on', 'off'])],
+                8 => ['act' => 'lift', 'end' => $one($wires).'.'.$one(['a', 'b'])],
+                9 => ['act' => 'read'],
+                default => ['act' => 'leads', 'red' => $one($places), 'black' => $one($places)],
+            };
+        }
+
+        return $entries;
     }
 
     public function test_observations_survive_the_file(): void

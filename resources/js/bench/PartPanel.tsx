@@ -10,6 +10,7 @@ interface Props {
     place: string | null
     log: Entry[]
     lifted: string[]
+    jaw: string[]
     act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
     onPlace: (place: string) => void
 }
@@ -17,7 +18,7 @@ interface Props {
 const MENDS = [{ how: 'replace', word: 'Replace' }, { how: 'clean', word: 'Clean' }, { how: 'clear', word: 'Clear' }, { how: 'set', word: 'Set right' }]
 
 /** What can be done to the part in front of one, and to the wires on the terminal that is picked. */
-export function PartPanel({ board, part, place, log, lifted, act, onPlace }: Props) {
+export function PartPanel({ board, part, place, log, lifted, jaw, act, onPlace }: Props) {
     if (!part) {
         return (
             <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3">
@@ -40,13 +41,25 @@ export function PartPanel({ board, part, place, log, lifted, act, onPlace }: Pro
                 <Lever key={c.lever} control={c} known={knownLever(log, part.id, c.lever, c.label)} onSet={(to) => void act('set', { part: part.id, lever: c.lever, to })} />
             ))}
             {part.resets && <Button h="44px" variant="outline" color="ink" borderColor="line" onClick={() => void act('reset', { part: part.id })}>Press its reset</Button>}
+            {(part.taps ?? []).map((t) => (
+                <Button key={t.tap} h="44px" variant="outline" color="ink" borderColor="line" whiteSpace="normal" fontSize="14px" onClick={() => void act(t.instrument, { tap: t.tap })}>
+                    {t.instrument === 'gauge' ? 'Manometer' : 'Thermometer'}: {t.label}
+                </Button>
+            ))}
+            {place && <Button h="44px" variant="outline" color="ink" borderColor="line" whiteSpace="normal" fontSize="14px" lineHeight="1.2" onClick={() => void act('tester', { place })}>Hold the tester to {placeName(board, place)}</Button>}
             {place && wiresAt(board, place).map(({ wire, end }) => {
                 const id = `${wire.id}.${end}`
                 const isLifted = lifted.includes(id)
                 return (
-                    <HStack key={id} gap="1">
-                        <Text flex="1" fontSize="13px">{wire.colour} to {placeName(board, end === 'a' ? wire.to : wire.from)}</Text>
+                    <HStack key={id} gap="1" wrap="wrap">
+                        <Text flex="1 0 100%" fontSize="13px">{wire.colour} to {placeName(board, end === 'a' ? wire.to : wire.from)}</Text>
                         <Button size="sm" h="44px" variant="outline" color="ink" borderColor="line" aria-label={`${isLifted ? 'Land' : 'Lift'} the ${placeName(board, id)}`} onClick={() => void act(isLifted ? 'land' : 'lift', { end: id })}>{isLifted ? 'Land' : 'Lift'}</Button>
+                        <Button
+                            size="sm" h="44px" variant="outline" color="ink" borderColor={jaw.includes(wire.id) ? 'copper' : 'line'} aria-pressed={jaw.includes(wire.id)} aria-label={`Clamp round the ${placeName(board, id)}`}
+                            onClick={() => void act('clamp', { wires: jaw.includes(wire.id) ? jaw.filter((w) => w !== wire.id) : [...jaw, wire.id] })}
+                        >
+                            {jaw.includes(wire.id) ? 'Out of clamp' : jaw.length > 0 ? 'Clamp too' : 'Clamp'}
+                        </Button>
                         {isLifted && <Button size="sm" h="44px" variant="outline" color="ink" borderColor="line" aria-label={`Lead on the ${placeName(board, id)}`} onClick={() => onPlace(id)}>Lead</Button>}
                     </HStack>
                 )

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Entry } from '@/lib/types'
-import { knownLever, suspectMarks, unsaid } from './known'
+import { knownLever, lastReading, suspectMarks, unsaid } from './known'
 
 const entry = (act: string, fields: Record<string, unknown> = {}, more: Partial<Entry> = {}): Entry => ({
     id: act, at_s: 0, text: '', act: { act, ...fields }, seen: {}, reading: null, refused: null, dangers: {}, ...more,
@@ -25,5 +25,12 @@ describe('what the trainee knows', () => {
         expect(unsaid([])).toBeUndefined()
         expect(unsaid([reading, entry('wait')])).toBe(reading)
         expect(unsaid([reading, entry('meant')])).toBeUndefined()
+    })
+
+    it('keeps apart what each instrument showed last', () => {
+        const shown = (mode: string, text: string) => entry('read', {}, { reading: { mode, value: 1, step: 1, live: false, text } })
+        const log = [shown('clamp', '1.10 A AC'), shown('vac', '24.1 V AC'), shown('clamp', '1.20 A AC')]
+        expect(lastReading(log, 'clamp')).toBe('1.20 A AC')
+        expect(lastReading(log, 'gauge')).toBeUndefined()
     })
 })

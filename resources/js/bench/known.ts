@@ -30,3 +30,12 @@ export function unsaid(log: readonly Entry[]): Entry | undefined {
     }
     return undefined
 }
+
+/** What an instrument other than the meter showed last. */
+export function lastReading(log: readonly Entry[], mode: 'clamp' | 'gauge' | 'probe'): string | undefined {
+    for (let i = log.length - 1; i >= 0; i--) {
+        const r = log[i]!.reading
+        if (r?.mode === mode) return r.text
+    }
+    return undefined
+}

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import type { BoardData } from '@/lib/types'
-import { nearest, nextStops, placeAt, placeName, wiresAt } from './walk'
+import { nearest, nextStops, placeAt, placeName, wireName, wiresAt } from './walk'
 
 const terminal = (place: string, x: number, y: number) => ({ place, name: place.split('.')[1]!, x, y, edge: 'up' as const })
 const part = (id: string, label: string, x: number, terminals: ReturnType<typeof terminal>[]) => ({
-    id, label, title: label, family: 'x', symbol: 'switch', x, y: 0, w: 50, h: 50, terminals, controls: [], resets: false, card: null,
+    id, label, title: label, family: 'x', symbol: 'switch', x, y: 0, w: 50, h: 50, terminals, controls: [], resets: false, card: null, taps: [],
 })
 const board: BoardData = {
     width: 400, height: 200,
@@ -25,6 +25,11 @@ describe('walking a lead', () => {
     it('names places as a person does', () => {
         expect(placeName(board, 'limit.b')).toBe('Limit b')
         expect(placeName(board, 'w1.b')).toBe('yellow wire end at Control IN')
+    })
+
+    it('speaks of a wire by its colour and its ends', () => {
+        expect(wireName(board, 'w1')).toBe('yellow, Limit b to Control IN')
+        expect(wireName(board, 'gone')).toBe('gone')
     })
 
     it('finds the wires at a terminal', () => {

@@ -88,3 +88,9 @@ export function nearest(board: BoardData, place: string, dx: number, dy: number)
     }
     return best
 }
+
+/** How a wire is spoken of: its colour and where it goes from and to. */
+export function wireName(board: BoardData, id: string): string {
+    const wire = board.wires.find((w) => w.id === id)
+    return wire ? `${wire.colour}, ${placeName(board, wire.from)} to ${placeName(board, wire.to)}` : id
+}

@@ -1,15 +1,16 @@
 export interface Terminal { place: string; name: string; x: number; y: number; edge: 'up' | 'down' | 'left' | 'right' }
 export interface Control { lever: string; label: string; unit: string | null; positions: string[] | null; range: [number, number] | null; at: string | number }
+export interface Tap { tap: string; instrument: 'gauge' | 'probe'; label: string }
 export interface Part {
     id: string; label: string; title: string; family: string; symbol: string
     x: number; y: number; w: number; h: number
-    terminals: Terminal[]; controls: Control[]; resets: boolean; card: Record<string, string> | null
+    terminals: Terminal[]; controls: Control[]; resets: boolean; card: Record<string, string> | null; taps: Tap[]
 }
 export interface Wire { id: string; colour: string; from: string; to: string; cable: string | null; points: [number, number][] }
 export interface BoardData { width: number; height: number; parts: Part[]; wires: Wire[] }
 
 export interface Stretch { from: number; to: number; value: string; say: string }
-export interface Reading { mode: string; value: number | null; step: number; live: boolean; text: string }
+export interface Reading { mode: string; value: number | null; step: number; live: boolean; text: string; unsteady?: boolean; low?: boolean; least?: number | null; most?: number | null }
 export interface Channels { perceived: Record<string, Stretch[]>; meter: { from: number; to: number; reading: Reading }[] }
 
 export interface Entry {
@@ -17,8 +18,13 @@ export interface Entry {
     act: { act: string } & Record<string, unknown>
     seen: Record<string, string> | []; reading: Reading | null; refused: string | null; dangers: Record<string, string> | []
 }
-export type Mode = 'vac' | 'vdc' | 'vlz' | 'ohm' | 'beep' | 'ua'
-export interface Scene { door: 'open' | 'shut'; held: boolean; red: string | null; black: string | null; mode: Mode; meter_fuse: 'whole' | 'blown'; lifted: string[]; labour: number }
+export type Mode = 'vac' | 'vlz' | 'vdc' | 'mvdc' | 'ohm' | 'beep' | 'uf' | 'hz' | 'ua' | 'ma' | 'aac'
+export interface Jaw { wires: string[]; turns: number }
+export interface Scene {
+    door: 'open' | 'shut'; held: boolean; red: string | null; black: string | null; lifted: string[]; labour: number
+    mode: Mode; range: number | null; keeping: boolean; blown: string[]; battery: 'good' | 'low'
+    clamp: Jaw | null; gauge: string | null; probe: string | null
+}
 export interface Reply { entry: Entry | null; now_s: number; until_s: number; scene: Scene; passed: Channels; ahead: Channels; handed_back: boolean }
 
 export interface FaultName { id: string; title: string; part?: string; family: string; weight?: number }

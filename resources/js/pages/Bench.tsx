@@ -4,6 +4,7 @@ import { Board } from '@/board/Board'
 import { nearest, nextStops, ownerOf, placeName } from '@/board/walk'
 import { CallSheet } from '@/bench/CallSheet'
 import { unsaid } from '@/bench/known'
+import { Instruments } from '@/bench/Instruments'
 import { Log } from '@/bench/Log'
 import { MeterPanel } from '@/bench/MeterPanel'
 import { PartPanel } from '@/bench/PartPanel'
@@ -73,7 +74,8 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     return (
         <Frame title={job.title} full>
             <Grid h="100%" gap="2" templateColumns="248px minmax(0,1fr) 244px" templateRows="minmax(0,1fr) auto">
-                <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2" minH="0">
+                <Flex direction="column" gap="2" minH="0">
+                <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2" flex="1 1 45%" minH="0">
                     <Tabs.Root defaultValue="call" h="100%" display="flex" flexDirection="column" size="sm" colorPalette="orange" lazyMount>
                         <Tabs.List>
                             <Tabs.Trigger value="call" h="40px">Call</Tabs.Trigger>
@@ -85,6 +87,10 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                         <Tabs.Content value="suspects" flex="1" minH="0" pt="2"><SuspectList faults={faults} log={bench.log} act={act} /></Tabs.Content>
                     </Tabs.Root>
                 </Box>
+                <Box flex="0 1 auto" maxH="55%" overflowY="auto">
+                    <PartPanel board={board} part={board.parts.find((p) => p.id === part)} place={cursor} log={bench.log} lifted={scene.lifted} jaw={scene.clamp?.wires ?? []} act={act} onPlace={(p) => void place(p)} />
+                </Box>
+                </Flex>
                 <Flex direction="column" minH="0" gap="2">
                     <HStack gap="1" flexShrink={0} wrap="wrap">
                         <Action word={scene.door === 'open' ? 'Door on' : 'Door off'} onClick={() => void act('door', { to: scene.door === 'open' ? 'shut' : 'open' })} />
@@ -108,10 +114,10 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                 <Stack gap="2" minH="0" overflowY="auto">
                     <MeterPanel
                         scene={scene} reading={reading} hand={hand} names={{ red: scene.red ? placeName(board, scene.red) : '', black: scene.black ? placeName(board, scene.black) : '' }}
-                        onDial={(mode) => void act('dial', { mode })} onHand={setHand} onOff={() => { void act('leads', { red: null, black: null }); setHand('red') }} onRead={() => void act('read')} onFuse={() => void act('meter_fuse')}
+                        act={act} onHand={setHand} onOff={() => { void act('leads', { red: null, black: null }); setHand('red') }}
                         meaning={{ ask: told !== undefined, onMeant: (meaning) => void act('meant', { meaning }) }}
                     />
-                    <PartPanel board={board} part={board.parts.find((p) => p.id === part)} place={cursor} log={bench.log} lifted={scene.lifted} act={act} onPlace={(p) => void place(p)} />
+                    <Instruments board={board} scene={scene} log={bench.log} act={act} />
                 </Stack>
                 <Box gridColumn="1 / -1">
                     <HStack gap="2" mb="1">

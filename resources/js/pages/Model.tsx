@@ -27,7 +27,7 @@ export default function Model({ model, board, visits, faults, healthy, courses }
     const course = courses[0]
     const form = useForm({
         appliance: model.id, course: course?.id ?? 0, trainees: (course?.trainees ?? []).map((t) => t.id),
-        title: '', fault: HEALTHY, visit: Object.keys(visits)[0] ?? '', kind: 'practice', complaint: '',
+        title: '', fault: HEALTHY, visit: Object.keys(visits)[0] ?? '', kind: 'practice', complaint: '', low_battery: false, worn_leads: false,
     })
     const { fault, visit } = form.data
 
@@ -118,6 +118,11 @@ export default function Model({ model, board, visits, faults, healthy, courses }
                     <Row label="Kind" error={form.errors.kind}>
                         <Select label="Kind" value={form.data.kind} onChange={(v) => form.setData('kind', v)} options={[['practice', 'Practice'], ['exam', 'Examination']]} />
                     </Row>
+                    <Box>
+                        <Text fontSize="14px" fontWeight={700}>The trainee's meter</Text>
+                        <Tick checked={form.data.low_battery} onChange={(on) => form.setData('low_battery', on)}>Its battery is low: it reads high, and says so</Tick>
+                        <Tick checked={form.data.worn_leads} onChange={(on) => form.setData('worn_leads', on)}>Its leads are worn: now and then one does not touch</Tick>
+                    </Box>
                     <Row label="Class" error={form.errors.course}>
                         <Select
                             label="Class" value={String(form.data.course)} options={courses.map((c) => [String(c.id), c.name])}
@@ -128,14 +133,12 @@ export default function Model({ model, board, visits, faults, healthy, courses }
                         <Text fontSize="14px" fontWeight={700}>To</Text>
                         <Grid templateColumns="1fr 1fr" gap="1">
                             {all.map((t) => (
-                                <Checkbox.Root
-                                    key={t.id} checked={form.data.trainees.includes(t.id)} minH="32px"
-                                    onCheckedChange={() => form.setData('trainees', form.data.trainees.includes(t.id) ? form.data.trainees.filter((i) => i !== t.id) : [...form.data.trainees, t.id])}
+                                <Tick
+                                    key={t.id} checked={form.data.trainees.includes(t.id)}
+                                    onChange={() => form.setData('trainees', form.data.trainees.includes(t.id) ? form.data.trainees.filter((i) => i !== t.id) : [...form.data.trainees, t.id])}
                                 >
-                                    <Checkbox.HiddenInput />
-                                    <Checkbox.Control borderColor="faint" _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }} />
-                                    <Checkbox.Label>{t.name}</Checkbox.Label>
-                                </Checkbox.Root>
+                                    {t.name}
+                                </Tick>
                             ))}
                         </Grid>
                     </Box>
@@ -165,5 +168,15 @@ function Select({ label, value, options, onChange }: { label: string; value: str
             </NativeSelect.Field>
             <NativeSelect.Indicator />
         </NativeSelect.Root>
+    )
+}
+
+function Tick({ checked, onChange, children }: { checked: boolean; onChange: (on: boolean) => void; children: React.ReactNode }) {
+    return (
+        <Checkbox.Root checked={checked} minH="32px" onCheckedChange={({ checked: on }) => onChange(on === true)}>
+            <Checkbox.HiddenInput />
+            <Checkbox.Control borderColor="faint" _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }} />
+            <Checkbox.Label fontSize="14px">{children}</Checkbox.Label>
+        </Checkbox.Root>
     )
 }

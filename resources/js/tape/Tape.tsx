@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
 import type { Channels, Stretch } from '@/lib/types'
-import { clock, scale } from './scale'
+import { clock, scale, standing } from './scale'
 
 const Svg = chakra('svg')
 const Rect = chakra('rect')
@@ -53,6 +53,9 @@ export function Tape({ channels, marks = [], now, span, height = 168, states, cu
     const stamps = marks.length > 0 ? 34 : 6
     const rows = LANES.length + (states ? 1 : 0)
     const lane = (height - top - stamps) / rows
+    const inView = marks.filter((m) => m.at >= s.from)
+    const read = inView.filter((m) => m.reading)
+    const labelled = new Set(standing(read.map((m) => ({ x: s.x(m.at), text: m.reading! })), 6.6).flatMap((on, i) => (on ? [read[i]] : [])))
     const clip = (from: number, to: number) => ({ x: s.x(Math.max(from, s.from)), w: Math.max(0, s.x(Math.min(to, s.to)) - s.x(Math.max(from, s.from))) })
 
     return (
@@ -91,12 +94,12 @@ export function Tape({ channels, marks = [], now, span, height = 168, states, cu
                         </g>
                     ) : null
                 })}
-                {marks.filter((m) => m.at >= s.from).map((m, i) => (
+                {inView.map((m, i) => (
                     <g key={`${m.at}-${i}`}>
                         <title>{`${clock(m.at)} ${m.text}`}</title>
                         <Line x1={s.x(m.at)} x2={s.x(m.at)} y1={top} y2={height - stamps + 4} stroke={m.kind === 'danger' ? 'danger' : 'copper'} strokeDasharray="2 3" />
                         <Stamp x={s.x(m.at)} y={height - stamps + 9} kind={m.kind} />
-                        {m.reading && <SvgText className="reading" x={s.x(m.at)} y={height - 4} fontSize={10.5} textAnchor="middle" fill="ink">{m.reading}</SvgText>}
+                        {labelled.has(m) && <SvgText className="reading" x={s.x(m.at)} y={height - 4} fontSize={10.5} textAnchor="middle" fill="ink">{m.reading}</SvgText>}
                     </g>
                 ))}
                 <Line x1={s.x(now)} x2={s.x(now)} y1={top - 6} y2={height} stroke="copper" strokeWidth={2} />

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { clock, scale } from './scale'
+import { clock, scale, standing } from './scale'
 
 describe('scale', () => {
     it('goes both ways', () => {
@@ -20,5 +20,9 @@ describe('scale', () => {
         expect(clock(75.9)).toBe('1:15')
         expect(clock(4000)).toBe('1:06:40')
         expect(clock(-3)).toBe('0:00')
+    })
+
+    it('lets the later of two labels stand that would touch', () => {
+        expect(standing([{ x: 100, text: '24.1 V AC' }, { x: 130, text: '0.0 V AC' }, { x: 300, text: 'OL' }], 7)).toEqual([false, true, true])
     })
 })

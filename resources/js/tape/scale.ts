@@ -26,3 +26,17 @@ export function clock(seconds: number): string {
     const m = Math.floor((s % 3600) / 60)
     return h > 0 ? `${h}:${two(m)}:${two(s % 60)}` : `${m}:${two(s % 60)}`
 }
+
+/** Which labels, each as wide as its text and centred, can stand without touching: of those that would, the later ones. */
+export function standing(labels: { x: number; text: string }[], perLetter: number): boolean[] {
+    const stand = labels.map(() => false)
+    let edge = Infinity
+    for (let i = labels.length - 1; i >= 0; i--) {
+        const half = (labels[i]!.text.length * perLetter) / 2
+        if (labels[i]!.x + half <= edge) {
+            stand[i] = true
+            edge = labels[i]!.x - half - perLetter
+        }
+    }
+    return stand
+}

@@ -17,8 +17,6 @@ use OddSpark\Trade\Course;
  */
 final class Protector extends Primitive
 {
-    public const VARIES = true;
-
     public const READS_CIRCUIT = true;
 
     public const MECHANICAL = ['rated_amps', 'rise_f', 'tau_s', 'opens_at_f', 'closes_at_f', 'room_f'];

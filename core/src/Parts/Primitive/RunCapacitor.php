@@ -19,8 +19,6 @@ use OddSpark\Parts\Surroundings;
  */
 final class RunCapacitor extends Primitive
 {
-    public const VARIES = true;
-
     public const READS_CIRCUIT = true;
 
     /** S behind which the charge stands as a source, at DC. */

@@ -1,0 +1,57 @@
+import { Box, Button, HStack, Stack, Text } from '@chakra-ui/react'
+import type { BoardData, Entry, Scene } from '@/lib/types'
+import { wireName } from '@/board/walk'
+import { lastReading } from './known'
+
+interface Props {
+    board: BoardData
+    scene: Scene
+    log: readonly Entry[]
+    act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
+}
+
+/** What else hangs on the appliance beside the two leads: the clamp, the manometer, the thermometer, each with what it showed last. */
+export function Instruments({ board, scene, log, act }: Props) {
+    const taps = board.parts.flatMap((p) => p.taps ?? [])
+    const label = (tap: string) => taps.find((t) => t.tap === tap)?.label ?? tap
+    return (
+        <>
+            {scene.clamp && (
+                <Row
+                    name="Clamp" where={scene.clamp.wires.map((w) => wireName(board, w)).join(' and ') + (scene.clamp.turns > 1 ? `, ${scene.clamp.turns} turns` : '')}
+                    shown={lastReading(log, 'clamp')} onRead={() => void act('read', { of: 'clamp' })} onOff={() => void act('clamp', { wires: [] })}
+                >
+                    {[1, 10].map((turns) => (
+                        <Button
+                            key={turns} flex="1" h="44px" px="2" variant="outline" color="ink" aria-pressed={scene.clamp?.turns === turns} borderColor={scene.clamp?.turns === turns ? 'copper' : 'line'}
+                            onClick={() => void act('clamp', { wires: scene.clamp?.wires ?? [], turns })}
+                        >
+                            {turns === 1 ? '1 turn' : '10 turns'}
+                        </Button>
+                    ))}
+                </Row>
+            )}
+            {scene.gauge && <Row name="Manometer" where={label(scene.gauge)} shown={lastReading(log, 'gauge')} onRead={() => void act('read', { of: 'gauge' })} onOff={() => void act('gauge', { tap: null })} />}
+            {scene.probe && <Row name="Thermometer" where={label(scene.probe)} shown={lastReading(log, 'probe')} onRead={() => void act('read', { of: 'probe' })} onOff={() => void act('probe', { tap: null })} />}
+        </>
+    )
+}
+
+interface RowProps { name: string; where: string; shown: string | undefined; onRead: () => void; onOff: () => void; children?: React.ReactNode }
+
+function Row({ name, where, shown, onRead, onOff, children }: RowProps) {
+    return (
+        <Stack gap="1" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3" as="section" aria-label={name}>
+            <HStack justify="space-between">
+                <Text fontWeight={700}>{name}</Text>
+                <Box bg="lcd" color="lcdInk" borderRadius="sm" px="2" whiteSpace="nowrap"><Text className="reading" fontSize="16px">{shown ?? '· · ·'}</Text></Box>
+            </HStack>
+            <Text fontSize="13px" color="faint">{where}</Text>
+            {children && <HStack gap="1">{children}</HStack>}
+            <HStack gap="1">
+                <Button flex="1" h="44px" variant="outline" color="ink" borderColor="line" onClick={onRead}>Note it now</Button>
+                <Button h="44px" variant="outline" color="ink" borderColor="line" onClick={onOff}>Off</Button>
+            </HStack>
+        </Stack>
+    )
+}
