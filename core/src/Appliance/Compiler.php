@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Appliance;
 
 use OddSpark\Circuit\Topology;
+use OddSpark\Sequence\Table;
 use OddSpark\Trade\Conductor;
 
 /** From a model to its plan: names become numbers, links become ids, wires and cables become primitives. */
@@ -91,6 +92,10 @@ final class Compiler
             }
             foreach ($part['params'][$name] ?? [] as $key => $value) {
                 $spec[$key] = $value;
+            }
+            if (isset($spec['overrides'])) {
+                $spec['table'] = Table::with($spec['table'], $spec['overrides']);
+                unset($spec['overrides']);
             }
             $this->primitives["$id.$name"] = ['type' => $spec['type'], 'spec' => $spec, 'scope' => $id, 'local' => array_map('strval', $local)];
         }
@@ -200,7 +205,7 @@ final class Compiler
                 array_push($read, $named['a'], $named['b']);
             }
             foreach ($spec['inputs'] ?? [] as $input) {
-                array_push($read, ...array_map($node, $input['ac'] ?? $input['ua_through']));
+                array_push($read, ...array_map($node, $input['ac'] ?? $input['dc'] ?? $input['ua_through'] ?? $input['ohms'] ?? []));
             }
             $entries[$id] = $entry;
         }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
+use OddSpark\Sequence\Table;
+use OddSpark\Sequence\TableError;
+
 /**
  * Reads documents, and nothing else does: shipped models by name, any by path, kinds and tables.
  *
@@ -113,13 +116,41 @@ final class Library
         return $value;
     }
 
+    /**
+     * A stock sequence table.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws DocumentError
+     */
+    public function table(string $name): array
+    {
+        $path = "$this->root/kinds/sequences/$name.json";
+        if (! is_file($path)) {
+            throw new DocumentError('', "There is no sequence table called \"$name\"; there are ".implode(', ', $this->tables()).'.');
+        }
+
+        return $this->read($path);
+    }
+
+    /** @return list<string> names of the stock tables */
+    public function tables(): array
+    {
+        return array_map(fn (string $f) => basename($f, '.json'), glob("$this->root/kinds/sequences/*.json") ?: []);
+    }
+
     /** @return array<string, mixed> */
     private function kind(string $name): array
     {
         $kind = $this->read("$this->root/kinds/$name.json");
         foreach ($kind['primitives'] as $id => $primitive) {
             if (is_string($primitive['table'] ?? null)) {
-                $kind['primitives'][$id]['table'] = $this->read("$this->root/kinds/sequences/{$primitive['table']}.json");
+                try {
+                    $kind['primitives'][$id]['table'] = Table::with($this->table($primitive['table']), $primitive['overrides'] ?? []);
+                } catch (TableError $e) {
+                    throw new DocumentError("/kinds/$name/primitives/$id{$e->pointer}", $e->sentence);
+                }
+                unset($kind['primitives'][$id]['overrides']);
             }
         }
 

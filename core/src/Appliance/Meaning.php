@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
+use OddSpark\Sequence\Table;
+use OddSpark\Sequence\TableError;
 use OddSpark\Trade\Conductor;
 
 /** What a schema cannot say of a model: that the things it names are there. */
@@ -25,6 +27,21 @@ final class Meaning
             foreach ($parts[$part['id']]['primitives'] as $name => $primitive) {
                 if (! isset(Primitives::TYPES[$primitive['type']])) {
                     throw new DocumentError("/kinds/{$part['kind']}/primitives/$name/type", "There is no primitive called \"{$primitive['type']}\".");
+                }
+            }
+        }
+        foreach ($d['kinds'] as $kind => $k) {
+            foreach ($k['primitives'] as $name => $primitive) {
+                if ($primitive['type'] === 'control') {
+                    self::table("/kinds/$kind/primitives/$name/table", $primitive['table'], $primitive);
+                }
+            }
+        }
+        foreach ($d['parts'] as $i => $part) {
+            foreach ($part['params'] ?? [] as $name => $params) {
+                if (isset($params['overrides'])) {
+                    $primitive = $d['kinds'][$part['kind']]['primitives'][$name];
+                    self::table("/parts/$i/params/$name", $primitive['table'], $primitive, $params['overrides']);
                 }
             }
         }
@@ -89,6 +106,20 @@ final class Meaning
             foreach ($group as $j => $at) {
                 $orInside("/joined/$i/$j", $at);
             }
+        }
+    }
+
+    /**
+     * @param array<string, mixed> $table
+     * @param array<string, mixed> $control
+     * @param array<string, mixed> $lines that a part overrides
+     */
+    private static function table(string $pointer, array $table, array $control, array $lines = []): void
+    {
+        try {
+            (new Table(Table::with($table, $lines)))->check(array_map('strval', array_keys($control['inputs'])));
+        } catch (TableError $e) {
+            throw new DocumentError($pointer.$e->pointer, $e->sentence);
         }
     }
 }

@@ -31,6 +31,11 @@ final class Primitives
         'motor' => P\Motor::class,
         'passage' => P\Passage::class,
         'flame-path' => P\FlamePath::class,
+        'set-switch' => P\SetSwitch::class,
+        'clock' => P\Clock::class,
+        'actuator' => P\Actuator::class,
+        'mid-position' => P\MidPosition::class,
+        'light-resistor' => P\LightResistor::class,
         'wire' => P\Wire::class,
         'stray' => P\Stray::class,
         'room-thermostat' => P\RoomThermostat::class,
@@ -41,5 +46,9 @@ final class Primitives
         'follower' => Process\Follower::class,
         'rollout' => Process\Rollout::class,
         'room' => Process\Room::class,
+        'store' => Process\Store::class,
+        'still' => Process\Still::class,
+        'way' => Process\Way::class,
+        'pressure' => Process\Pressure::class,
     ];
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Process;
 
+use OddSpark\Parts\Condition;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
@@ -11,13 +12,17 @@ use OddSpark\Parts\Surroundings;
 /**
  * Gas at the burners and whether it burns. Slot: gas, lit, due, since.
  *
- * Lights a moment after gas meets a surface hot enough; goes out when the gas does.
+ * Lights a moment after gas, or oil from its nozzle, meets what lights it: a surface hot enough, or
+ * anything else that the model says, a spark, a pilot, a match. Goes out when the fuel does.
  */
 final class Burner extends Primitive
 {
     private const SMELT_AFTER = 1500;
 
-    /** @param array<string, mixed> $p ways: from the meter to the ports, igniter: heater id, lights_at_f, lights_in_s, least: share of gas that burns */
+    /**
+     * @param array<string, mixed> $p ways: from the meter to the ports, least: share of gas that burns; igniter: heater id
+     *     and lights_at_f, or lit_by: list of {@see Condition}, any of which lights it; lights_in_s
+     */
     public function __construct(private readonly array $p, Fittings $f) {}
 
     public function initial(): array
@@ -27,7 +32,7 @@ final class Burner extends Primitive
 
     public function follows(): array
     {
-        return [...$this->p['ways'], $this->p['igniter']];
+        return [...$this->p['ways'], ...(isset($this->p['igniter']) ? [$this->p['igniter']] : []), ...Condition::followed($this->p['lit_by'] ?? [])];
     }
 
     public function react(array $slot, Surroundings $now): array
@@ -46,7 +51,7 @@ final class Burner extends Primitive
         if ($slot['lit']) {
             return $slot;
         }
-        if ($now->value($this->p['igniter']) >= $this->p['lights_at_f'] - 1e-3) {
+        if ($this->meetsFire($now)) {
             $slot['due'] ??= $now->tick + (int) (1000 * $this->p['lights_in_s']);
             if ($now->tick >= $slot['due']) {
                 return ['lit' => true, 'due' => null, 'smelt' => false] + $slot;
@@ -67,6 +72,20 @@ final class Burner extends Primitive
         $smelt = $slot['smelt'] ? self::NEVER : $slot['since'] + self::SMELT_AFTER;
 
         return min($slot['due'] ?? self::NEVER, $smelt);
+    }
+
+    private function meetsFire(Surroundings $now): bool
+    {
+        if (isset($this->p['igniter']) && $now->value($this->p['igniter']) >= $this->p['lights_at_f'] - 1e-3) {
+            return true;
+        }
+        foreach ($this->p['lit_by'] ?? [] as $c) {
+            if (Condition::holds($c, $now)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     public function shows(array $slot): string

@@ -10,7 +10,7 @@ use OddSpark\Parts\Surroundings;
 
 /**
  * A control whose behaviour is a table: states with outputs and a lamp, and ordered guards that
- * lead from one to the next. Slot: state, since, in, due, count, out, lamp.
+ * lead from one to the next. Slot: state, since, in, due, count, timer, out, lamp, latched, kept.
  *
  * The table is read afresh from its document for every run; nothing of any appliance's sequence
  * is written here.
@@ -19,45 +19,74 @@ final class Control extends Primitive
 {
     public const READS_CIRCUIT = true;
 
-    private const DARK = 'dark';
+    public const DARK = 'dark';
 
     /** @var array<string, mixed> */
     private readonly array $table;
 
-    /** @var array<string, array<string, mixed>> */
+    /** @var array<string, Input> */
     private readonly array $inputs;
 
     /** @var array<string, float> */
     private readonly array $times;
 
+    /** Input that powers it; null for one that needs no power. */
+    private readonly ?string $supply;
+
     /**
-     * @param array<string, mixed> $p table: as in docs/formats.md, inputs: by name {ac: [node, node] | ua_through:
-     *     [node, node] with ohm, on, off, after_ms, dead}, times: overrides, lamp_dead
+     * @param array<string, mixed> $p table: as in docs/formats.md, inputs: by name, see {@see Input}, times: overrides,
+     *     lamp_dead, heat_shy: {of: process, above}: locks out when warmer, and only a power cycle when cooler frees it
      */
-    public function __construct(private readonly array $p, private readonly Fittings $f)
+    public function __construct(private readonly array $p, Fittings $f)
     {
         $this->table = $p['table'];
-        $this->inputs = $p['inputs'];
+        $this->inputs = array_map(fn (array $input) => new Input($input, $f), $p['inputs']);
         $this->times = ($p['times'] ?? []) + $p['table']['times'];
+        $this->supply = $p['table']['supply'] ?? null;
     }
 
     public function initial(): array
     {
-        return $this->enter(self::DARK, 0, array_fill_keys(array_keys($this->inputs), false), [], []);
+        return $this->enter(self::DARK, 0, ['in' => array_fill_keys(array_keys($this->inputs), false), 'due' => [], 'count' => [], 'timer' => [], 'kept' => null]);
+    }
+
+    public function follows(): array
+    {
+        $ids = [];
+        foreach ($this->inputs as $input) {
+            $id = $input->followed();
+            if ($id !== null) {
+                $ids[] = $id;
+            }
+        }
+
+        return isset($this->p['heat_shy']) ? [...$ids, $this->p['heat_shy']['of']] : $ids;
     }
 
     public function react(array $slot, Surroundings $now): array
     {
         $slot = $this->sense($slot, $now);
-        if (! $slot['in'][$this->table['supply']]) {
-            return $slot['state'] === self::DARK ? $slot : $this->enter(self::DARK, $now->tick, $slot['in'], $slot['due'], []);
+        if ($this->supply !== null && ! $slot['in'][$this->supply]) {
+            return $slot['state'] === self::DARK ? $slot : $this->fallDark($slot, $now->tick);
+        }
+        if ($this->isTooWarm($now) && $slot['state'] !== self::DARK) {
+            return $this->enter(self::DARK, $now->tick, ['kept' => 'warm'] + $slot); // dead until it has cooled and the power has been away
         }
         if ($slot['state'] === self::DARK) {
-            return $this->enter($this->table['start'], $now->tick, $slot['in'], $slot['due'], []);
+            if ($slot['kept'] === 'warm') {
+                return $slot;
+            }
+            $go = is_string($slot['kept']) ? $slot['kept'] : $this->table['start'];
+
+            return $this->enter($go, $now->tick, ['kept' => null] + $slot);
         }
-        foreach ($this->table['states'][$slot['state']]['guards'] as $guard) {
+        $row = $this->table['states'][$slot['state']];
+        if (isset($row['reset']) && ! $slot['latched']) { // a person has pressed its button
+            return $this->enter($row['reset'], $now->tick, $slot);
+        }
+        foreach ($row['guards'] as $guard) {
             if ($this->holds($guard, $slot, $now->tick)) {
-                return $this->enter($guard['go'], $now->tick, $slot['in'], $slot['due'], $this->counted($slot['count'], $guard['do'] ?? []));
+                return $this->enter($guard['go'], $now->tick, $this->done($slot, $guard['do'] ?? [], $now->tick));
             }
         }
 
@@ -66,13 +95,15 @@ final class Control extends Primitive
 
     public function next(array $slot, Surroundings $now): int
     {
-        $next = self::NEVER;
-        foreach ($slot['due'] as $due) {
-            $next = min($next, $due);
+        $next = $slot['due'] === [] ? self::NEVER : min($slot['due']);
+        foreach ($this->inputs as $input) {
+            $next = min($next, $input->next($now));
+        }
+        if (isset($this->p['heat_shy'])) {
+            $next = min($next, $now->crossing($this->p['heat_shy']['of'], [(float) $this->p['heat_shy']['above']]));
         }
         foreach ($this->table['states'][$slot['state']]['guards'] ?? [] as $guard) {
-            if (isset($guard['after'])) {
-                $at = $slot['since'] + (int) round(1000 * $this->times[$guard['after']]);
+            foreach ($this->moments($guard, $slot) as $at) {
                 if ($at > $now->tick) {
                     $next = min($next, $at);
                 }
@@ -97,13 +128,13 @@ final class Control extends Primitive
     {
         foreach ($this->inputs as $name => $input) {
             $on = $slot['in'][$name];
-            $wanted = ! ($input['dead'] ?? false) && $this->measured($input, $now) >= ($on ? $input['off'] : $input['on']);
+            $wanted = $input->wanted($on, $now);
             if ($wanted === $on) {
                 unset($slot['due'][$name]);
 
                 continue;
             }
-            $slot['due'][$name] ??= $now->tick + ($input['after_ms'] ?? 0);
+            $slot['due'][$name] ??= $now->tick + $input->after();
             if ($now->tick >= $slot['due'][$name]) {
                 $slot['in'][$name] = $wanted;
                 unset($slot['due'][$name]);
@@ -113,14 +144,24 @@ final class Control extends Primitive
         return $slot;
     }
 
-    /** @param array<string, mixed> $input */
-    private function measured(array $input, Surroundings $now): float
+    /**
+     * Without power: what its table says that it remembers is kept, the rest is gone.
+     *
+     * @param array<string, mixed> $slot
+     * @return array<string, mixed>
+     */
+    private function fallDark(array $slot, int $tick): array
     {
-        if (isset($input['ac'])) {
-            return $now->acVolts($this->f->nodes[$input['ac'][0]], $this->f->nodes[$input['ac'][1]]);
-        }
+        return $this->enter(self::DARK, $tick, [
+            'kept' => in_array($slot['state'], $this->table['remembers']['states'] ?? [], true) ? $slot['state'] : null,
+            'count' => array_intersect_key($slot['count'], array_flip($this->table['remembers']['counts'] ?? [])),
+            'timer' => [],
+        ] + $slot);
+    }
 
-        return $now->dcVolts($this->f->nodes[$input['ua_through'][0]], $this->f->nodes[$input['ua_through'][1]]) / $input['ohm'] * 1e6;
+    private function isTooWarm(Surroundings $now): bool
+    {
+        return isset($this->p['heat_shy']) && $now->value($this->p['heat_shy']['of']) >= $this->p['heat_shy']['above'] - 1e-3;
     }
 
     /**
@@ -139,42 +180,72 @@ final class Control extends Primitive
                 return false;
             }
         }
-
-        return ! isset($guard['after']) || $tick >= $slot['since'] + (int) round(1000 * $this->times[$guard['after']]);
-    }
-
-    /**
-     * @param array<string, int> $count
-     * @param array<string, string> $do counter => "+1" or "0"
-     * @return array<string, int>
-     */
-    private function counted(array $count, array $do): array
-    {
-        foreach ($do as $counter => $step) {
-            $count[$counter] = $step === '0' ? 0 : ($count[$counter] ?? 0) + (int) $step;
+        foreach ($this->moments($guard, $slot) as $at) {
+            if ($tick < $at) {
+                return false;
+            }
         }
 
-        return $count;
+        return true;
     }
 
     /**
-     * @param array<string, bool> $in
-     * @param array<string, int> $due
-     * @param array<string, int> $count
+     * Ticks that have to be reached before a guard can hold: its time in the state, and its timers.
+     *
+     * @param array<string, mixed> $guard
+     * @param array<string, mixed> $slot
+     * @return list<int>
+     */
+    private function moments(array $guard, array $slot): array
+    {
+        $at = [];
+        if (isset($guard['after'])) {
+            $at[] = $slot['since'] + (int) round(1000 * $this->times[$guard['after']]);
+        }
+        foreach ($guard['timer'] ?? [] as $timer => $time) {
+            $at[] = isset($slot['timer'][$timer]) ? $slot['timer'][$timer] + (int) round(1000 * $this->times[$time]) : self::NEVER;
+        }
+
+        return $at;
+    }
+
+    /**
+     * @param array<string, mixed> $slot
+     * @param array<string, string> $do counter => "+1" or "0"; timer => "start"
      * @return array<string, mixed>
      */
-    private function enter(string $state, int $tick, array $in, array $due, array $count): array
+    private function done(array $slot, array $do, int $tick): array
+    {
+        foreach ($do as $name => $step) {
+            if ($step === 'start') {
+                $slot['timer'][$name] = $tick;
+            } else {
+                $slot['count'][$name] = $step === '0' ? 0 : ($slot['count'][$name] ?? 0) + (int) $step;
+            }
+        }
+
+        return $slot;
+    }
+
+    /**
+     * @param array<string, mixed> $slot in, due, count, timer, kept: what goes on through a change of state
+     * @return array<string, mixed>
+     */
+    private function enter(string $state, int $tick, array $slot): array
     {
         $row = $this->table['states'][$state] ?? ['outputs' => [], 'lamp' => 'off'];
 
         return [
             'state' => $state,
             'since' => $tick,
-            'in' => $in,
-            'due' => $due,
-            'count' => $count,
+            'in' => $slot['in'],
+            'due' => $slot['due'],
+            'count' => $slot['count'],
+            'timer' => $slot['timer'],
             'out' => array_fill_keys($row['outputs'], true),
             'lamp' => $row['lamp'],
+            'latched' => isset($row['reset']),
+            'kept' => $slot['kept'],
         ];
     }
 }

@@ -81,8 +81,10 @@ final class LawsTest extends TestCase
             };
             $a = $volts([3 => [1.0, 0.0]], 11);
             $b = $volts([11 => [1.0, 0.0]], 3);
-            self::assertEqualsWithDelta($a[0], $b[0], 1e-9 * hypot(...$a), "seed $seed");
-            self::assertEqualsWithDelta($a[1], $b[1], 1e-9 * hypot(...$a), "seed $seed");
+            // what next to nothing gets through to is rounded against what stands where it is driven
+            $own = max(hypot(...$volts([3 => [1.0, 0.0]], 3)), hypot(...$volts([11 => [1.0, 0.0]], 11)));
+            self::assertEqualsWithDelta($a[0], $b[0], 1e-9 * hypot(...$a) + 1e-15 * $own, "seed $seed");
+            self::assertEqualsWithDelta($a[1], $b[1], 1e-9 * hypot(...$a) + 1e-15 * $own, "seed $seed");
             $one = $volts([3 => [1.0, 0.0]], 7);
             $two = $volts([5 => [0.0, -2.0]], 7);
             $both = $volts([3 => [1.0, 0.0], 5 => [0.0, -2.0]], 7);

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Parts\Primitive;
+
+use OddSpark\Circuit\Values;
+use OddSpark\Parts\Fittings;
+use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Surroundings;
+use OddSpark\Trade\Course;
+
+/**
+ * A motor that opens a valve or damper against a spring: fed, it opens in its time and stays, drawing the
+ * same; not fed, the spring shuts it. Slot: course of its position (0 shut, 1 open), target.
+ */
+final class Actuator extends Primitive
+{
+    public const LIVE = true;
+
+    public const READS_CIRCUIT = true;
+
+    public const MECHANICAL = ['run_v', 'travel_s', 'seized', 'start'];
+
+    /** A course comes within a twentieth of its end in three time constants: that is taken for the travel. */
+    private const CONSTANTS = 3.0;
+
+    /** @param array<string, mixed> $p between; ohm, reactance_ohm; run_v; travel_s; open: winding open; seized: at 0..1; start: 0..1 */
+    public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    public static function joins(array $spec): array
+    {
+        return ['branches' => [$spec['between']]];
+    }
+
+    public function initial(): array
+    {
+        $at = (float) ($this->p['seized'] ?? $this->p['start'] ?? 0.0);
+
+        return ['course' => Course::still(0, $at), 'target' => $at];
+    }
+
+    public function stamp(array $slot, Values $values): void
+    {
+        if ($this->p['open'] ?? false) {
+            $values->resistor($this->f->branches[0], 0.0);
+        } else {
+            $values->impedance($this->f->branches[0], $this->p['ohm'], $this->p['reactance_ohm']);
+        }
+    }
+
+    public function react(array $slot, Surroundings $now): array
+    {
+        if (isset($this->p['seized'])) {
+            return $slot;
+        }
+        $fed = ! ($this->p['open'] ?? false) && $now->acVolts($this->f->nodes['a'], $this->f->nodes['b']) >= $this->p['run_v'];
+        $target = $fed ? 1.0 : 0.0;
+        if ($target === $slot['target']) {
+            return $slot;
+        }
+
+        return [
+            'course' => Course::towards($now->tick, Course::at($slot['course'], $now->tick), $target, $this->p['travel_s'] / self::CONSTANTS),
+            'target' => $target,
+        ];
+    }
+
+    public function shows(array $slot): string
+    {
+        return $slot['target'] > 0.5 && $slot['course'][2] !== [] ? 'opens' : '';
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Parts\Primitive;
+
+use OddSpark\Circuit\Values;
+use OddSpark\Parts\Fittings;
+use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Surroundings;
+use OddSpark\Trade\Course;
+
+/**
+ * The head of a three-port mid-position valve: rests at hot water, goes half way when heating is wanted, and
+ * all the way when hot water is satisfied too; there its switch feeds the boiler. Fed on grey alone it
+ * holds where it is. Slot: course of its position (0 hot water, 0.5 both, 1 heating), target, full.
+ */
+final class MidPosition extends Primitive
+{
+    public const READS_CIRCUIT = true;
+
+    public const MECHANICAL = ['run_v', 'travel_s', 'seized', 'switch_dead'];
+
+    private const CONSTANTS = 3.0;
+
+    private const FULL = 0.95;
+
+    /** @param array<string, mixed> $p white, grey, neutral: terminals; ohm: of the motor, on each; run_v; travel_s; open: motor dead; seized: at 0..1; switch_dead */
+    public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    public static function joins(array $spec): array
+    {
+        return ['branches' => [[$spec['white'], $spec['neutral']], [$spec['grey'], $spec['neutral']]]];
+    }
+
+    public function initial(): array
+    {
+        $at = (float) ($this->p['seized'] ?? 0.0);
+
+        return ['course' => Course::still(0, $at), 'target' => $at, 'full' => $at >= self::FULL];
+    }
+
+    public function stamp(array $slot, Values $values): void
+    {
+        foreach ($this->f->branches as $b) {
+            $values->resistor($b, ($this->p['open'] ?? false) ? 0.0 : 1 / $this->p['ohm']);
+        }
+    }
+
+    public function react(array $slot, Surroundings $now): array
+    {
+        $at = Course::at($slot['course'], $now->tick);
+        $target = $slot['target'];
+        if (! isset($this->p['seized'])) {
+            $target = $this->aim($now, $at, $target);
+            if ($target !== $slot['target']) {
+                $slot['course'] = $target === $at ? Course::still($now->tick, $at) : Course::towards($now->tick, $at, $target, $this->p['travel_s'] / self::CONSTANTS);
+                $slot['target'] = $target;
+            }
+        }
+        $slot['full'] = ! ($this->p['switch_dead'] ?? false) && Course::at($slot['course'], $now->tick) >= self::FULL - 1e-6;
+
+        return $slot;
+    }
+
+    public function next(array $slot, Surroundings $now): int
+    {
+        return Course::crossing($slot['course'], self::FULL, $now->tick) ?? self::NEVER;
+    }
+
+    public function shows(array $slot): string
+    {
+        return match (true) {
+            $slot['target'] >= 0.9 => 'heating',
+            $slot['target'] >= 0.2 => 'both',
+            default => 'hot water',
+        };
+    }
+
+    private function aim(Surroundings $now, float $at, float $target): float
+    {
+        $n = $this->f->nodes;
+        $dead = $this->p['open'] ?? false;
+        $white = ! $dead && $now->acVolts($n['white'], $n['neutral']) >= $this->p['run_v'];
+        $grey = ! $dead && $now->acVolts($n['grey'], $n['neutral']) >= $this->p['run_v'];
+
+        return match (true) {
+            $white && $grey => 1.0,
+            $white => 0.5,
+            $grey => abs($target - $at) < 0.05 ? $target : round($at, 2), // fed: it holds
+            default => 0.0,
+        };
+    }
+}

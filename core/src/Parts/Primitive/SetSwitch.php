@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Parts\Primitive;
+
+use OddSpark\Parts\Fittings;
+use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Surroundings;
+
+/**
+ * A switch that a person sets to a temperature: a mechanical thermostat, a cylinder thermostat, an aquastat
+ * with a dial. Slot: made.
+ */
+final class SetSwitch extends Primitive
+{
+    private const SLACK = 1e-6;
+
+    /** @param array<string, mixed> $p of: process id, set: lever, differential: degrees between making and breaking, shift: how far it reads wrong, on: fall (heating) | rise */
+    public function __construct(private readonly array $p, Fittings $f) {}
+
+    public function initial(): array
+    {
+        return ['made' => false];
+    }
+
+    public function follows(): array
+    {
+        return [$this->p['of'], $this->p['set']];
+    }
+
+    public function react(array $slot, Surroundings $now): array
+    {
+        $x = $now->value($this->p['of']);
+        [$makes, $breaks] = $this->levels($now);
+        $onFall = ($this->p['on'] ?? 'fall') === 'fall';
+        $slack = self::SLACK * (abs($x) + 1);
+        if ($slot['made']) {
+            return ['made' => $onFall ? $x < $breaks - $slack : $x > $breaks + $slack];
+        }
+
+        return ['made' => $onFall ? $x <= $makes + $slack : $x >= $makes - $slack];
+    }
+
+    public function next(array $slot, Surroundings $now): int
+    {
+        [$makes, $breaks] = $this->levels($now);
+
+        return $now->crossing($this->p['of'], [$slot['made'] ? $breaks : $makes]);
+    }
+
+    /** @return array{float, float} the temperatures at which it makes and breaks */
+    private function levels(Surroundings $now): array
+    {
+        $set = (float) $now->follow($this->p['set'], 'at') - ($this->p['shift'] ?? 0.0);
+        $half = $this->p['differential'] / 2;
+
+        return ($this->p['on'] ?? 'fall') === 'fall' ? [$set - $half, $set + $half] : [$set + $half, $set - $half];
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Process;
+
+use OddSpark\Parts\Fittings;
+use OddSpark\Parts\Primitive;
+use OddSpark\Trade\Course;
+
+/** A value that nothing in the appliance moves: the water level, the pressure in the street. Slot: course. */
+final class Still extends Primitive
+{
+    public const LIVE = false;
+
+    /** @param array<string, mixed> $p value */
+    public function __construct(private readonly array $p, Fittings $f) {}
+
+    public function initial(): array
+    {
+        return ['course' => Course::still(0, (float) $this->p['value'])];
+    }
+}

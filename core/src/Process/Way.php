@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Process;
+
+use OddSpark\Parts\Condition;
+use OddSpark\Parts\Fittings;
+use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Surroundings;
+
+/** A way for water, oil, gas or heat that is free while all of some conditions hold, or any of others. Slot: free. */
+final class Way extends Primitive
+{
+    /** @var list<array<string, mixed>> */
+    private readonly array $all;
+
+    /** @var list<array<string, mixed>> */
+    private readonly array $any;
+
+    private readonly float $share;
+
+    /** @param array<string, mixed> $p all, any: {@see Condition}s; share: how free it is then (1); passes: what leaks by when shut (0); stuck: open | shut */
+    public function __construct(private readonly array $p, Fittings $f)
+    {
+        $this->all = $p['all'] ?? [];
+        $this->any = $p['any'] ?? [];
+        $this->share = (float) ($p['share'] ?? 1.0);
+    }
+
+    public function initial(): array
+    {
+        return ['free' => 0.0];
+    }
+
+    public function follows(): array
+    {
+        return Condition::followed([...$this->all, ...$this->any]);
+    }
+
+    public function react(array $slot, Surroundings $now): array
+    {
+        $open = match ($this->p['stuck'] ?? null) {
+            'open' => true,
+            'shut' => false,
+            default => Condition::allHold($this->all, $now) && $this->anyHolds($now),
+        };
+
+        return ['free' => $open ? $this->share : (float) ($this->p['passes'] ?? 0.0)];
+    }
+
+    public function next(array $slot, Surroundings $now): int
+    {
+        return Condition::next([...$this->all, ...$this->any], $now);
+    }
+
+    private function anyHolds(Surroundings $now): bool
+    {
+        foreach ($this->any as $c) {
+            if (Condition::holds($c, $now)) {
+                return true;
+            }
+        }
+
+        return $this->any === [];
+    }
+}
