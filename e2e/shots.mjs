@@ -40,6 +40,14 @@ await as('ines', async (page, shot) => {
     await page.getByRole('img', { name: /Tape with the fault/ }).waitFor()
     await page.getByLabel('Title').fill('Pottery kiln shed: quits after some minutes')
     await shot('model-fault')
+    const models = { 'model-standing-pilot': /Standing-pilot/, 'model-package': /Package unit/, 'model-boiler': /Gas hot-water boiler/, 'model-zones': /Three-zone/, 'model-boiler-230': /Simple boiler/, 'model-mid-position': /Mid-position/, 'model-oil': /Oil furnace/ }
+    for (const [name, title] of Object.entries(models)) {
+        if (only.length ? !only.includes(name) : !['model-mid-position', 'model-zones'].includes(name)) continue
+        await page.goto(`${base}/models`)
+        await page.locator('div').filter({ hasText: title }).filter({ has: page.getByRole('link', { name: 'Open' }) }).last().getByRole('link', { name: 'Open' }).click()
+        await page.getByRole('heading', { name: 'Give it as a job' }).waitFor()
+        await shot(name)
+    }
     await page.goto(`${base}/`)
     await page.getByRole('link', { name: /Bookbinder/ }).click()
     await page.getByRole('heading', { name: /Bookbinder/ }).waitFor()

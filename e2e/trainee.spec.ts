@@ -162,7 +162,7 @@ test('clamp, manometer, thermometer, tester, range by hand and least and most ar
     const clamp = page.getByRole('region', { name: 'Clamp' })
     await clamp.getByRole('button', { name: 'Note it now' }).click()
     await expect(clamp.getByText(/^1\.\d\d A AC$/)).toBeVisible()
-    await page.getByRole('region', { name: 'Meter' }).getByRole('button', { name: 'Note it now' }).click()
+    await page.getByRole('region', { name: 'Meter', exact: true }).getByRole('button', { name: 'Note it now' }).click()
     await page.getByRole('tab', { name: /Log/ }).click()
     await expect(page.getByText(/most 1[12]\d\.\d V AC/).first()).toBeVisible()
     await press(page, 'Range: chosen by the meter')

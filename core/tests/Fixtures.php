@@ -38,7 +38,9 @@ final class Fixtures
             'odd_spark_model' => 1, 'name' => 'small', 'title' => 'A few parts', 'supply' => ['hertz' => 60, 'volts' => 120, 'region' => 'NA'],
             'parts' => [], 'wires' => [], 'process' => $process,
             'universe' => ['wire_modes' => ['open' => ['title' => 'broken inside', 'set' => ['body.open' => true], 'weight' => 0.2, 'repair' => 'wire']]],
-            'visits' => ['cold' => ['title' => 'Found cold', 'set_f' => 70, 'notices_s' => 1, 'household' => [], 'arrives' => ['after_s' => 1]]],
+            'household' => ['rooms' => [['of' => 'none', 'wants' => 70, 'calls' => ['by' => 'none']]], 'heat' => ['none' => ['lit']], 'cycle' => ['none' => ['lit']]],
+            'tape' => [['channel' => 'none', 'name' => 'Nothing', 'tone' => 'lamp']],
+            'visits' => ['cold' => ['title' => 'Found cold', 'notices_s' => 1, 'household' => [], 'arrives' => ['after_s' => 1]]],
         ];
         $n = 0;
         foreach ($parts as $id => $part) {

@@ -9,6 +9,7 @@ use App\Models\Assignment;
 use App\Models\Course;
 use App\Models\User;
 use Illuminate\Database\Seeder;
+use OddSpark\Appliance\Library;
 
 /**
  * A made-up training centre: the Saltmarsh Lane Trades Centre, its evening class, and calls from
@@ -29,7 +30,10 @@ class DemoSeeder extends Seeder
         foreach (self::TRAINEES as $name) {
             $course->trainees()->attach($this->person($name, mb_strtolower($name), User::TRAINEE)->id);
         }
-        $furnace = Appliance::ship('furnace-80');
+        foreach ((new Library())->names() as $name) {
+            $shipped[$name] = Appliance::ship($name);
+        }
+        $furnace = $shipped['furnace-80'];
         $all = $course->trainees()->pluck('users.id')->all();
 
         $bindery = $this->giving->give($instructor, $furnace, $course, $all, 'Bookbinder\'s workshop: fan runs, no heat', 'limit:stuck-open', 'cold', 'practice',
@@ -38,6 +42,11 @@ class DemoSeeder extends Seeder
             'No heat since noon. Something smelt for a moment, then nothing more. The seed trays must not freeze.', 42);
         $this->giving->give($instructor, $furnace, $course, array_slice($all, 0, 6), 'Ferry ticket hall: on and off', 'filter:blocked@nearly', 'hot', 'exam',
             'It was heating, then the burner quit. It does that over and over on cold days.', 43);
+
+        $this->giving->give($instructor, $shipped['mid-position-230'], $course, array_slice($all, 2, 3), 'Crew house: radiators only along with the bath', 'three-port:motor-dead', 'winter', 'practice',
+            'The radiators get a little warm when the hot water comes on, and never otherwise.', 44);
+        $this->giving->give($instructor, $shipped['zones-hydronic'], $course, array_slice($all, 4, 4), 'Music school: practice rooms far too warm', 'zv2:seized-open', 'evening', 'practice',
+            'It gets too warm in the practice rooms, and the boiler never rests.', 45);
 
         $this->attempt($bindery, 'brannoc', $this->good());
         $this->attempt($bindery, 'isolde', $this->hasty());

@@ -29,6 +29,7 @@ class DebriefController extends Controller
             'titles' => array_map(fn ($f) => $f->title, $universe->faults),
             'mark' => $attempt->mark,
             'entries' => $attempt->debrief,
+            'lanes' => $plan->model->document['tape'],
             'past' => $workbench->channels($workbench->bench($attempt->assignment, null), $workbench->observations($attempt)->perceived),
         ]);
     }

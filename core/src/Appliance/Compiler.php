@@ -12,7 +12,7 @@ use OddSpark\Trade\Conductor;
 final class Compiler
 {
     /** Keys of a primitive's spec that name another primitive, of the same part unless linked. */
-    private const REFERENCES = ['follows', 'of', 'lever', 'lit_by', 'mode', 'set', 'fan'];
+    private const REFERENCES = ['follows', 'of', 'by', 'to', 'lever', 'lit_by', 'mode', 'set', 'fan', 'igniter'];
 
     /** Of a wire or a part to earth, from memory: some feet of wire in a cabinet have tens of picofarads. */
     private const STRAY_PF = 10.0;
@@ -79,19 +79,9 @@ final class Compiler
             $this->join(array_map(fn (string $t) => "$id.$t", $group));
         }
         foreach ($kind['primitives'] as $name => $spec) {
-            foreach ($spec as $key => $value) {
-                if (! is_string($value)) {
-                    continue;
-                }
-                if (str_starts_with($value, '@')) {
-                    $spec[$key] = $part['links'][substr($value, 1)]
-                        ?? throw new DocumentError("/parts/$id/links", "\"$id\" must say what its \"".substr($value, 1).'" is.');
-                } elseif (in_array($key, self::REFERENCES, true) && isset($kind['primitives'][$value])) {
-                    $spec[$key] = "$id.$value";
-                }
-            }
+            $spec = self::linked($spec, $part, $kind);
             foreach ($part['params'][$name] ?? [] as $key => $value) {
-                $spec[$key] = $value;
+                $spec[$key] = is_array($value) && ! array_is_list($value) ? array_replace_recursive($spec[$key] ?? [], $value) : $value;
             }
             if (isset($spec['overrides'])) {
                 $spec['table'] = Table::with($spec['table'], $spec['overrides']);
@@ -99,6 +89,31 @@ final class Compiler
             }
             $this->primitives["$id.$name"] = ['type' => $spec['type'], 'spec' => $spec, 'scope' => $id, 'local' => array_map('strval', $local)];
         }
+    }
+
+    /**
+     * A primitive's parameters with what they mean of other primitives by its full id: "@name" by the part's
+     * links, a name of the same kind by the part's id.
+     *
+     * @param array<array-key, mixed> $spec
+     * @param array<string, mixed> $part
+     * @param array<string, mixed> $kind
+     * @return array<array-key, mixed>
+     */
+    private static function linked(array $spec, array $part, array $kind, bool $ways = false): array
+    {
+        foreach ($spec as $key => $value) {
+            if (is_array($value)) {
+                $spec[$key] = $key === 'table' ? $value : self::linked($value, $part, $kind, $key === 'ways');
+            } elseif (is_string($value) && str_starts_with($value, '@')) {
+                $spec[$key] = $part['links'][substr($value, 1)]
+                    ?? throw new DocumentError("/parts/{$part['id']}/links", "\"{$part['id']}\" must say what its \"".substr($value, 1).'" is.');
+            } elseif (is_string($value) && ($ways || in_array($key, self::REFERENCES, true)) && isset($kind['primitives'][$value])) {
+                $spec[$key] = "{$part['id']}.$value";
+            }
+        }
+
+        return $spec;
     }
 
     /** @param array<string, mixed> $wire */

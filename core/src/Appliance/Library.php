@@ -29,12 +29,24 @@ final class Library
     /** @throws DocumentError */
     public function model(string $nameOrPath): Model
     {
+        return $this->resolve($this->document($nameOrPath));
+    }
+
+    /**
+     * A model's document as it is written: with its includes, without its kinds.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws DocumentError
+     */
+    public function document(string $nameOrPath): array
+    {
         $path = in_array($nameOrPath, $this->names(), true) ? "$this->root/models/$nameOrPath.json" : $nameOrPath;
         if (! is_file($path)) {
             throw new DocumentError('', "There is no model \"$nameOrPath\": neither a shipped one (".implode(', ', $this->names()).') nor a file.');
         }
 
-        return $this->resolve($this->read($path));
+        return $this->read($path);
     }
 
     /**
@@ -59,6 +71,7 @@ final class Library
     public function resolve(array $document): Model
     {
         Schema::check('model', $document);
+        $document = (new Composition($this))->expand($document);
         $document['kinds'] ??= [];
         foreach ($document['parts'] as $i => $part) {
             $kind = $part['kind'];

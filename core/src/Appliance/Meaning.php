@@ -41,7 +41,7 @@ final class Meaning
             foreach ($part['params'] ?? [] as $name => $params) {
                 if (isset($params['overrides'])) {
                     $primitive = $d['kinds'][$part['kind']]['primitives'][$name];
-                    self::table("/parts/$i/params/$name", $primitive['table'], $primitive, $params['overrides']);
+                    self::table("/parts/$i/params/$name", $primitive['table'], array_replace_recursive($primitive, array_diff_key($params, ['overrides' => 1])), $params['overrides']);
                 }
             }
         }

@@ -374,6 +374,9 @@ final class Bench
     private function settleDoor(array $state): array
     {
         foreach ($this->plan->model->document['doors'] ?? [] as $door) {
+            if (! isset($door['interlock'])) {
+                continue;
+            }
             $state['slots'][$door['interlock']]['at'] = $state['door'] === 'shut' || $state['held'] ? 'pressed' : 'out';
         }
 

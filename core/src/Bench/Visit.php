@@ -6,6 +6,8 @@ namespace OddSpark\Bench;
 
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
+use OddSpark\Parts\Condition;
+use OddSpark\Parts\Surroundings;
 use OddSpark\Run\Machine;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Complaint;
@@ -37,47 +39,92 @@ final readonly class Visit
         $story = $this->plan->model->document['visits'][$visit] ?? throw new \OutOfBoundsException("This model has no visit \"$visit\".");
         $heard = new Record();
         $appears = $this->fault->gradual ? 0 : ($story['appears_s'] ?? 0) * 1000;
-        $healthy = $appears > 0 ? new Machine($this->plan, [], $this->memory) : $this->machine;
-        $state = $healthy->settle($healthy->initial());
-        $on = $healthy;
+        $on = $appears > 0 ? new Machine($this->plan, [], $this->memory) : $this->machine;
         $listen = function (array $s) use ($heard, &$on): bool {
             $heard->see($s['tick'], $this->perception->at($on, $s, true));
 
             return false;
         };
+        $state = $on->settle($on->initial());
         $listen($state);
-        if ($appears > 0) {
-            $state = $healthy->advance($state, $appears, $listen);
-            $on = $this->machine;
-            $state = $this->begins($state);
-        }
-        $noticed = $state = $this->machine->advance($state, $story['notices_s'] * 1000, $listen);
-        $until = $heard->until($noticed['tick']);
-        foreach ($story['household'] as $doing) {
-            $state = $this->machine->advance($state, $doing['at_s'] * 1000, $listen);
-            $id = "{$doing['part']}.{$doing['lever']}";
-            if (! isset($this->fault->set["$id.at"])) {
-                $state['slots'][$id]['at'] = $doing['to'];
-                $state = $this->machine->settle($state);
+        foreach ($this->timeline($story, $appears) as [$tick, $what, $doing]) {
+            $state = $on->advance($state, $tick, $listen);
+            if ($what === 'appears') {
+                $on = $this->machine;
+                $state = $this->begins($state);
+            } elseif ($what === 'notices') {
+                $noticed = $state;
+                $until = $heard->until($state['tick']);
+            } else {
+                $state = $this->householdDoes($on, $state, $doing);
             }
         }
         $state = $this->whenCalled($state, $story['arrives'], $listen);
-        if ($story['household'] === []) { // it called as it was
+        if ($this->calledAsItWas($story)) {
             $noticed = $state;
             $until = $heard->until($state['tick']);
         }
-        $thermostat = $this->findThermostat();
-        $complaint = Complaint::of($until, [
-            'room_f' => Course::at($noticed['slots'][$this->plan->primitives["$thermostat.logic"]['spec']['room']]['course'], $noticed['tick']),
-            'set_f' => (float) $story['set_f'],
-            'display' => $this->machine->shows($state, "$thermostat.logic"),
-            'calling' => $noticed['slots']["$thermostat.logic"]['heat'] ?? false,
+        $household = $this->plan->model->document['household'];
+        $water = $household['hot_water'] ?? null;
+        $complaint = Complaint::of($household, $until, $this->rooms($household, $noticed, $state), $water === null ? null : [
+            'now' => self::value($noticed, $water['of']), 'wants' => (float) $water['wants'],
         ]);
         $state += [
             'zero' => $state['tick'], 'door' => 'shut', 'held' => false, 'mended' => [], 'labour' => 0.0, 'acts' => 0,
         ] + Instruments::PUT_AWAY;
 
         return new Arrival($state, $complaint);
+    }
+
+    /**
+     * What happens before the visit, in order: the household's doings, the fault, and when somebody takes notice.
+     *
+     * @param array<string, mixed> $story
+     * @return list<array{int, string, array<string, mixed>}> tick, appears | notices | does, and what is done
+     */
+    private function timeline(array $story, int $appears): array
+    {
+        $line = [[$story['notices_s'] * 1000, 'notices', []]];
+        if ($appears > 0) {
+            $line[] = [$appears, 'appears', []];
+        }
+        foreach ($story['household'] as $doing) {
+            $line[] = [$doing['at_s'] * 1000, 'does', $doing];
+        }
+        $order = ['appears' => 0, 'notices' => 1, 'does' => 2];
+        usort($line, fn (array $a, array $b) => [$a[0], $order[$a[1]]] <=> [$b[0], $order[$b[1]]]);
+
+        return $line;
+    }
+
+    /**
+     * A lever is moved, unless the fault itself has moved it.
+     *
+     * @param array{tick: int, slots: array<string, array<string, mixed>>} $state
+     * @param array<string, mixed> $doing
+     * @return array{tick: int, slots: array<string, array<string, mixed>>}
+     */
+    private function householdDoes(Machine $on, array $state, array $doing): array
+    {
+        $id = "{$doing['part']}.{$doing['lever']}";
+        if (isset($this->fault->set["$id.at"])) {
+            return $state;
+        }
+        $state['slots'][$id]['at'] = $doing['to'];
+
+        return $on->settle($state);
+    }
+
+    /** @param array<string, mixed> $story whether nobody did anything after it was noticed */
+    private function calledAsItWas(array $story): bool
+    {
+        foreach ($story['household'] as $doing) {
+            if ($doing['at_s'] >= $story['notices_s']) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**
@@ -125,14 +172,30 @@ final readonly class Visit
         return $this->machine->advance($state, $state['tick'] + $arrives['after_s'] * 1000, $listen);
     }
 
-    private function findThermostat(): string
+    /**
+     * The rooms as the household knew them: warm or not and calling when it last took notice, blank at the arrival.
+     *
+     * @param array<string, mixed> $household
+     * @param array{tick: int, slots: array<string, array<string, mixed>>} $noticed
+     * @param array{tick: int, slots: array<string, array<string, mixed>>} $found
+     * @return list<array{name: string, now: float, wants: float, blank: bool, calling: bool}>
+     */
+    private function rooms(array $household, array $noticed, array $found): array
     {
-        foreach ($this->plan->model->document['parts'] as $part) {
-            if ($this->plan->model->document['kinds'][$part['kind']]['family'] === 'thermostat') {
-                return $part['id'];
-            }
-        }
+        $then = new Surroundings($noticed['tick'], $noticed['slots']);
 
-        return '';
+        return array_map(fn (array $room) => [
+            'name' => $room['name'] ?? '',
+            'now' => self::value($noticed, $room['of']),
+            'wants' => (float) $room['wants'],
+            'blank' => isset($room['display']) && $this->machine->shows($found, $room['display']) === 'blank',
+            'calling' => Condition::holds($room['calls'], $then),
+        ], $household['rooms']);
+    }
+
+    /** @param array{tick: int, slots: array<string, array<string, mixed>>} $state */
+    private static function value(array $state, string $process): float
+    {
+        return Course::at($state['slots'][$process]['course'], $state['tick']);
     }
 }

@@ -19,10 +19,11 @@ final class Board
     public const HEIGHT = 756;
 
     /**
-     * @return array{width: int, height: int, parts: list<array<string, mixed>>, wires: list<array<string, mixed>>}
+     * @return array{width: int, height: int, parts: list<array<string, mixed>>, wires: list<array<string, mixed>>, lanes: list<array{channel: string, name: string, tone: string}>}
      */
     public static function of(Model $model): array
     {
+        [$width, $height] = $model->document['board'] ?? [self::WIDTH, self::HEIGHT];
         $parts = [];
         $rectangles = [];
         $terminals = [];
@@ -49,7 +50,7 @@ final class Board
                 'taps' => self::taps($model, $part['id']),
             ];
         }
-        $router = new Router(self::WIDTH, self::HEIGHT, $rectangles);
+        $router = new Router($width, $height, $rectangles);
         $wires = [];
         // short ones first: they have the fewest ways to choose from
         $order = $model->document['wires'];
@@ -63,7 +64,10 @@ final class Board
         }
         ksort($wires);
 
-        return ['width' => self::WIDTH, 'height' => self::HEIGHT, 'parts' => $parts, 'wires' => array_values($wires)];
+        return [
+            'width' => $width, 'height' => $height, 'parts' => $parts, 'wires' => array_values($wires),
+            'lanes' => $model->document['tape'],
+        ];
     }
 
     /** Onto the router's grid, so that a wire leaves its terminal straight. */

@@ -17,12 +17,15 @@ final class Universe
     {
         $faults = [Fault::HEALTHY => Fault::none()];
         $overrides = $model->document['weights'] ?? [];
-        $add = function (string $part, string $label, string $mode, array $m, string $family, string $prefix) use (&$faults, $overrides): void {
+        $add = function (string $part, string $label, string $mode, array $m, string $family, string $prefix, array $links = []) use (&$faults, $overrides): void {
             $degrees = $m['degrees'] ?? ['' => $m['set'] ?? []];
             foreach ($degrees as $degree => $set) {
                 $degree = (string) $degree;
                 $id = "$part:$mode".($degree === '' ? '' : "@$degree");
                 $paths = [];
+                array_walk_recursive($set, function (mixed &$value) use ($links): void {
+                    $value = is_string($value) && str_starts_with($value, '@') ? $links[substr($value, 1)] ?? $value : $value;
+                });
                 foreach ($set as $path => $value) {
                     $paths["$prefix.$path"] = $value;
                 }
@@ -34,7 +37,7 @@ final class Universe
         foreach ($model->document['parts'] as $part) {
             $kind = $model->document['kinds'][$part['kind']];
             foreach ($kind['modes'] as $mode => $m) {
-                $add($part['id'], $part['label'], (string) $mode, $m, $kind['family'], $part['id']);
+                $add($part['id'], $part['label'], (string) $mode, $m, $kind['family'], $part['id'], $part['links'] ?? []);
             }
         }
         foreach ($model->document['wires'] as $wire) {

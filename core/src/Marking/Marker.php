@@ -27,7 +27,7 @@ final class Marker
     private const SETTLED_BITS = 0.05;
 
     /** Families whose state is a basic of the job: what is proved before parts. */
-    private const BASICS = ['supply' => 'supply', 'gas supply' => 'fuel', 'thermostat' => 'demand'];
+    private const BASICS = ['supply' => 'supply', 'gas supply' => 'fuel', 'oil supply' => 'fuel', 'thermostat' => 'demand'];
 
     /** @var list<Step> by entry */
     private array $steps = [];
@@ -192,7 +192,7 @@ final class Marker
         }
         $share = 0.0;
         $why = [];
-        foreach (self::BASICS as $basic) {
+        foreach (array_unique(array_intersect_key(self::BASICS, array_flip($families))) as $basic) {
             if (! isset($done[$basic])) {
                 $why[] = self::say(ucfirst($basic).' was not looked at.');
             } elseif ($opened !== null && $done[$basic] > $opened) {
@@ -204,7 +204,7 @@ final class Marker
             }
         }
 
-        return new Line('basics', 'Basics first', $share / count(self::BASICS), $why);
+        return new Line('basics', 'Basics first', $share / count($why), $why);
     }
 
     private function technique(): Line
@@ -377,19 +377,16 @@ final class Marker
             }
         }
         $ran = false;
-        foreach ($this->seen->perceived as $channel => $stretches) {
-            if ($channel !== 'blower.sound') {
-                continue;
-            }
-            foreach ($stretches as [$from, $to, $value]) {
-                $ran = $ran || $last !== null && $to > $last && $from >= $last && in_array($value, ['runs', 'slow'], true);
+        foreach ($this->plan->model->document['household']['cycle'] as $channel => $values) {
+            foreach ($this->seen->perceived[$channel] ?? [] as [$from, $to, $value]) {
+                $ran = $ran || $last !== null && $to > $last && $from >= $last && in_array($value, $values, true);
             }
         }
         $why = [];
         $share = 0.0;
         if ($last !== null && $ran) {
             $share += 0.5;
-            $why[] = self::say('A heating cycle was watched after the repair, through to the blower.');
+            $why[] = self::say('A heating cycle was watched after the repair, through to its end.');
         } else {
             $why[] = self::say('No heating cycle was watched after the repair.');
         }

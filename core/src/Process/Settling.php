@@ -17,7 +17,7 @@ abstract class Settling extends Primitive
 
     public function initial(): array
     {
-        return ['course' => Course::still(0, $this->p['start']), 'aim' => null];
+        return ['course' => Course::still(0, (float) ($this->p['start'] ?? 0.0)), 'aim' => null];
     }
 
     public function react(array $slot, Surroundings $now): array

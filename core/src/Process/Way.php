@@ -64,4 +64,9 @@ final class Way extends Primitive
 
         return $this->any === [];
     }
+
+    public function shows(array $slot): string
+    {
+        return $slot['free'] > 0.5 ? 'open' : '';
+    }
 }

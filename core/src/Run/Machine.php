@@ -106,6 +106,11 @@ final class Machine
                 }
             }
         }
+        foreach ($this->readers as $followed => $readers) {
+            if (! isset($this->primitives[$followed])) {
+                throw RunError::followsNothing($readers[0], $followed);
+            }
+        }
         $this->key = implode(';', $key).'|';
         $this->values = new Values(count($plan->branches));
         foreach ($this->primitives as $p) {

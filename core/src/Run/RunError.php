@@ -17,4 +17,9 @@ final class RunError extends \DomainException
     {
         return new self("\"$primitive\" would have a resistance that is zero, below zero or no number: a fault or a parameter sets it so.");
     }
+
+    public static function followsNothing(string $primitive, string $followed): self
+    {
+        return new self("\"$primitive\" follows \"$followed\", which is not in this appliance.");
+    }
 }

@@ -8,53 +8,81 @@ namespace OddSpark\Senses;
  * What the customer says: statements that are true of what happened before the visit.
  *
  * Each is decided from the record of the household's own time, never from the fault; a layman's
- * words for what he could notice from the rooms.
+ * words for what he could notice from the rooms. What there is to notice, the model's household says.
  */
 final class Complaint
 {
+    /** Degrees by which a room has to miss what is wanted before anybody says so. */
+    private const COLD = 1.5;
+
+    private const WARM = 2.5;
+
+    /** Ticks for which warm water lets a boiler rest. */
+    private const LATELY = 2_400_000;
+
     /**
+     * @param array<string, mixed> $household of the model: heat, air, noise and smell by channel and what is then perceived
      * @param array<string, list<array{int, int, string}>> $heard by channel, over the whole time before the visit
-     * @param array{room_f: float, set_f: float, display: string, calling: bool} $found room and set point when the household last took notice, display at the arrival
+     * @param list<array{name: string, now: float, wants: float, blank: bool, calling: bool}> $rooms when the household last took notice
+     * @param array{now: float, wants: float}|null $hotWater
      * @return list<array{id: string, text: string}>
      */
-    public static function of(array $heard, array $found): array
+    public static function of(array $household, array $heard, array $rooms, ?array $hotWater): array
     {
-        $blower = $heard['blower.sound'] ?? [];
-        $flame = $heard['flame'] ?? [];
-        $ran = self::total($blower, ['runs', 'slow']);
-        $burned = self::total($flame, ['lit']);
-        $fires = count(array_filter($flame, fn ($s) => $s[2] === 'lit'));
         $said = [];
         $say = function (string $id, string $text) use (&$said): void {
             $said[] = ['id' => $id, 'text' => $text];
         };
-        if ($found['display'] === 'blank') {
-            $say('blank', 'The thermostat is blank.');
+        $several = count($rooms) > 1;
+        foreach ($rooms as $room) {
+            if ($room['blank']) {
+                $say('blank'.($several ? ":{$room['name']}" : ''), $several ? "The thermostat {$room['name']} is blank." : 'The thermostat is blank.');
+            }
         }
+        $burned = self::total($heard, $household['heat']);
+        $fires = self::times($heard, $household['heat']);
+        $cold = array_values(array_filter($rooms, fn ($r) => $r['now'] < $r['wants'] - self::COLD));
+        $warm = array_values(array_filter($rooms, fn ($r) => $r['now'] > $r['wants'] + self::WARM));
+        // of a boiler that comes and goes as its water asks, nobody in the rooms takes notice
+        $comesAndGoes = $household['comes_and_goes'] ?? false;
         if ($burned === 0) {
             $say('no-heat', 'We have no heat at all.');
-        } elseif ($fires >= 3 && $burned / $fires < 420_000) {
+        } elseif (! $comesAndGoes && $fires >= 3 && $burned / $fires < 420_000 && ($cold !== [] || ! $several)) {
             $say('short', 'It comes on, runs for some minutes and quits, over and over.');
-        } elseif ($found['calling'] && ($flame[count($flame) - 1][2] ?? '') === '') {
+        } elseif (array_filter($rooms, fn ($r) => $r['calling']) !== [] && ! self::lastly($heard, $household['heat'], $comesAndGoes ? self::LATELY : 0)) {
             $say('quit', 'It was heating, then the burner quit.');
-        } elseif ($found['room_f'] < $found['set_f'] - 1.5) {
+        } elseif ($cold !== [] && count($cold) === count($rooms)) {
             $say('too-cold', 'It heated for a while, but it does not get warm.');
-        } elseif ($found['room_f'] > $found['set_f'] + 2.5) {
+        } elseif ($warm !== [] && count($warm) === count($rooms)) {
             $say('too-warm', 'It does not stop heating.');
-        } else {
+        } elseif ($cold === [] && $warm === []) {
             $say('works', 'It seems to work just now.');
         }
-        if ($ran > $burned + 600_000) {
-            $say('fan-always', 'The fan never stops.');
-        } elseif ($ran > 0 && $burned === 0) {
-            $say('cold-air', 'The fan blows, but the air is cold.');
-        } elseif ($ran === 0) {
-            $say('no-fan', 'No air comes from the registers.');
+        if ($several && ($burned > 0)) {
+            foreach (count($cold) < count($rooms) ? $cold : [] as $room) {
+                $say("cold:{$room['name']}", "It stays cold {$room['name']}.");
+            }
+            foreach (count($warm) < count($rooms) ? $warm : [] as $room) {
+                $say("warm:{$room['name']}", "It gets too warm {$room['name']}.");
+            }
         }
-        if (self::total($flame, ['gas']) > 0) {
+        if ($hotWater !== null && $hotWater['now'] < $hotWater['wants'] * 0.8) {
+            $say('no-hot-water', 'There is no hot water.');
+        }
+        if (isset($household['air'])) {
+            $ran = self::total($heard, $household['air']);
+            if ($ran > $burned + 600_000) {
+                $say('fan-always', 'The fan never stops.');
+            } elseif ($ran > 0 && $burned === 0) {
+                $say('cold-air', 'The fan blows, but the air is cold.');
+            } elseif ($ran === 0) {
+                $say('no-fan', 'No air comes from the registers.');
+            }
+        }
+        if (self::total($heard, $household['smell'] ?? []) > 0) {
             $say('smell', 'There was a smell of gas for a moment.');
         }
-        if (self::total($blower, ['hums']) > 0 || self::total($heard['inducer.sound'] ?? [], ['hums']) > 0) {
+        if (self::total($heard, $household['hum'] ?? []) > 0) {
             $say('hum', 'Something hums down there.');
         }
 
@@ -62,16 +90,55 @@ final class Complaint
     }
 
     /**
-     * @param list<array{int, int, string}> $stretches
-     * @param list<string> $values
+     * Ticks for which any of some channels was perceived as one of some values.
+     *
+     * @param array<string, list<array{int, int, string}>> $heard
+     * @param array<string, list<string>> $what
      */
-    private static function total(array $stretches, array $values): int
+    private static function total(array $heard, array $what): int
     {
         $sum = 0;
-        foreach ($stretches as [$from, $to, $value]) {
-            $sum += in_array($value, $values, true) ? $to - $from : 0;
+        foreach ($what as $channel => $values) {
+            foreach ($heard[$channel] ?? [] as [$from, $to, $value]) {
+                $sum += in_array($value, $values, true) ? $to - $from : 0;
+            }
         }
 
         return $sum;
+    }
+
+    /**
+     * @param array<string, list<array{int, int, string}>> $heard
+     * @param array<string, list<string>> $what
+     */
+    private static function times(array $heard, array $what): int
+    {
+        $times = 0;
+        foreach ($what as $channel => $values) {
+            $times += count(array_filter($heard[$channel] ?? [], fn ($s) => in_array($s[2], $values, true)));
+        }
+
+        return $times;
+    }
+
+    /**
+     * Whether it was so at the end, or some ticks before.
+     *
+     * @param array<string, list<array{int, int, string}>> $heard
+     * @param array<string, list<string>> $what
+     */
+    private static function lastly(array $heard, array $what, int $before): bool
+    {
+        foreach ($what as $channel => $values) {
+            $stretches = $heard[$channel] ?? [];
+            $end = $stretches === [] ? 0 : $stretches[count($stretches) - 1][1];
+            foreach ($stretches as [, $to, $value]) {
+                if ($to >= $end - $before && in_array($value, $values, true)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 }

@@ -67,7 +67,11 @@ final class Control extends Primitive
     {
         $slot = $this->sense($slot, $now);
         if ($this->supply !== null && ! $slot['in'][$this->supply]) {
-            return $slot['state'] === self::DARK ? $slot : $this->fallDark($slot, $now->tick);
+            if ($slot['state'] !== self::DARK) {
+                return $this->fallDark($slot, $now->tick);
+            }
+
+            return $slot['kept'] === 'warm' && ! $this->isTooWarm($now) ? ['kept' => null] + $slot : $slot;
         }
         if ($this->isTooWarm($now) && $slot['state'] !== self::DARK) {
             return $this->enter(self::DARK, $now->tick, ['kept' => 'warm'] + $slot); // dead until it has cooled and the power has been away

@@ -4,24 +4,35 @@ declare(strict_types=1);
 
 namespace OddSpark\Tests\Drawing;
 
+use OddSpark\Appliance\Library;
 use OddSpark\Drawing\Board;
-use OddSpark\Tests\Fixtures;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 final class BoardTest extends TestCase
 {
-    public function test_parts_lie_apart_and_wires_run_squarely_round_them(): void
+    /** @return iterable<string, array{string}> */
+    public static function models(): iterable
     {
-        $board = Board::of(Fixtures::furnace()->model);
+        foreach ((new Library())->names() as $name) {
+            yield $name => [$name];
+        }
+    }
+
+    #[DataProvider('models')]
+    public function test_parts_lie_apart_and_wires_run_squarely_round_them(string $name): void
+    {
+        $model = (new Library())->model($name);
+        $board = Board::of($model);
         foreach ($board['parts'] as $i => $p) {
-            self::assertLessThanOrEqual(Board::WIDTH, $p['x'] + $p['w'], $p['id']);
-            self::assertLessThanOrEqual(Board::HEIGHT, $p['y'] + $p['h'], $p['id']);
+            self::assertLessThanOrEqual($board['width'], $p['x'] + $p['w'], $p['id']);
+            self::assertLessThanOrEqual($board['height'], $p['y'] + $p['h'], $p['id']);
             foreach (array_slice($board['parts'], $i + 1) as $q) {
                 $apart = $q['x'] >= $p['x'] + $p['w'] || $p['x'] >= $q['x'] + $q['w'] || $q['y'] >= $p['y'] + $p['h'] || $p['y'] >= $q['y'] + $q['h'];
                 self::assertTrue($apart, "{$p['id']} lies on {$q['id']}");
             }
         }
-        self::assertCount(count(Fixtures::furnace()->model->wires()), $board['wires']);
+        self::assertCount(count($model->wires()), $board['wires']);
         foreach ($board['wires'] as $wire) {
             foreach (array_slice($wire['points'], 1) as $i => [$x, $y]) {
                 [$u, $v] = $wire['points'][$i];

@@ -31,6 +31,9 @@ final class NamesTest extends TestCase
             $d[$keyed] = array_combine(array_map($as, array_keys($d[$keyed] ?? [])), $d[$keyed] ?? []);
         }
         $d['visits']['hot']['arrives']['unlike'] = [$as('board.lamp') => 'steady'];
+        foreach (['heat', 'cycle', 'air', 'smell', 'hum'] as $what) {
+            $d['household'][$what] = array_combine(array_map($as, array_keys($document['household'][$what])), $document['household'][$what]);
+        }
         ksort($d['process']);
         shuffle($d['parts']);
         $cable = array_filter($d['wires'], fn (array $w) => isset($w['cable'])); // how the conductors lie in a cable is their order

@@ -174,7 +174,7 @@ final class SourcesTest extends TestCase
     private function pile(float $tip, string $kind = 'thermopile', array $poles = ['plus', 'minus'], array $set = []): void
     {
         $this->wire(['pile' => ['kind' => $kind, 'links' => ['tip' => 'pilot']], 'screw' => 'chassis'], [["pile.$poles[1]", 'screw.screw']], $set, [
-            'pilot' => ['type' => 'follower', 'start' => $tip, 'leader' => 'none', 'gain' => 1.0, 'around' => 0, 'tau_s' => 1e9],
+            'pilot' => ['type' => 'still', 'value' => $tip],
         ]);
     }
 

@@ -58,6 +58,20 @@ function shape(kind: string) {
             return <path d="M4 6h28q4 0 4 4t-4 4H8q-4 0-4 4t4 4h28" />
         case 'control':
             return <path d="M8 4h24v16H8zM12 4V1M20 4V1M28 4V1M12 23v-3M20 23v-3M28 23v-3" />
+        case 'pump':
+            return <><circle cx={20} cy={12} r={10} /><path d="M14 6l16 6-16 6z" /></>
+        case 'tank':
+            return <path d="M10 3h20v18H10zM13 14q3.5-4 7 0t7 0" />
+        case 'spark':
+            return <path d="M2 12h10M28 12h10M22 2l-7 10h8l-6 10" />
+        case 'cell':
+            return <><circle cx={20} cy={14} r={7} /><path d="M6 2l6 6M14 0l3 5" /></>
+        case 'clock':
+            return <><circle cx={20} cy={12} r={10} /><path d="M20 5v7l5 3" /></>
+        case 'relay':
+            return <path d="M4 6h12v12H4zM22 18h6M34 18h4M28 18l7-8M16 12h3" />
+        case 'float':
+            return <path d="M2 14h9M29 14h9M11 14l17-8M16 20q4-4 8 0" />
         case 'splice':
             return <path d="M14 4h12l-3 16h-6z" />
         default:

@@ -7,7 +7,7 @@ const part = (id: string, label: string, x: number, terminals: ReturnType<typeof
     id, label, title: label, family: 'x', symbol: 'switch', x, y: 0, w: 50, h: 50, terminals, controls: [], resets: false, card: null, taps: [],
 })
 const board: BoardData = {
-    width: 400, height: 200,
+    width: 400, height: 200, lanes: [],
     parts: [part('limit', 'Limit', 0, [terminal('limit.a', 10, 0), terminal('limit.b', 40, 0)]), part('board', 'Control', 200, [terminal('board.IN', 210, 100)])],
     wires: [{ id: 'w1', colour: 'yellow', from: 'limit.b', to: 'board.IN', cable: null, points: [[40, 0], [40, -40], [210, -40], [210, 100]] }],
 }

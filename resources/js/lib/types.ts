@@ -7,7 +7,8 @@ export interface Part {
     terminals: Terminal[]; controls: Control[]; resets: boolean; card: Record<string, string> | null; taps: Tap[]
 }
 export interface Wire { id: string; colour: string; from: string; to: string; cable: string | null; points: [number, number][] }
-export interface BoardData { width: number; height: number; parts: Part[]; wires: Wire[] }
+export interface Lane { channel: string; name: string; tone: 'lamp' | 'moving' | 'glow' | 'copper' | 'flame' | 'water' }
+export interface BoardData { width: number; height: number; parts: Part[]; wires: Wire[]; lanes: Lane[] }
 
 export interface Stretch { from: number; to: number; value: string; say: string }
 export interface Reading { mode: string; value: number | null; step: number; live: boolean; text: string; unsteady?: boolean; low?: boolean; least?: number | null; most?: number | null }

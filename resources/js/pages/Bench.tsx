@@ -132,7 +132,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                         <Text flex="1" fontSize="14px" color="faint" truncate>{back ? `At ${clock(scrub!)}: ${back}` : strikes(bench)}</Text>
                         <Text fontSize="14px" color="faint">labour <span className="reading">{scene.labour.toFixed(1)}</span> min</Text>
                     </HStack>
-                    <Tape
+                    <Tape lanes={board.lanes}
                         channels={bench.seen} marks={marks} now={bench.time} span={180}
                         cursor={scrub} onScrub={job.kind === 'practice' ? (s) => setScrub((c) => (c !== null && Math.abs(c - s) < 2 ? null : s)) : undefined}
                     />

@@ -90,12 +90,12 @@ export default function Model({ model, board, visits, faults, healthy, courses }
                     <Box flex="1" minH="0"><Board board={board} marked={chosen?.part ?? (fault === HEALTHY ? null : fault.split(':')[0]!)} /></Box>
                     <Box>
                         <Text fontSize="14px" fontWeight={700}>Healthy, from the arrival on, door off and switch held</Text>
-                        <Tape channels={healthy} states={healthy.states} now={healthy.until_s} span={healthy.until_s / 0.94} height={148} label="Tape of the healthy run" />
+                        <Tape lanes={board.lanes} channels={healthy} states={healthy.states} now={healthy.until_s} span={healthy.until_s / 0.94} height={148} label="Tape of the healthy run" />
                     </Box>
                     {shown && (
                         <Box>
                             <Text fontSize="14px" fontWeight={700} color="danger">{fault === HEALTHY ? visits[visit] : chosen?.title}</Text>
-                            <Tape channels={shown} states={shown.states} now={shown.until_s} span={shown.until_s / 0.94} height={148} label="Tape with the fault" />
+                            <Tape lanes={board.lanes} channels={shown} states={shown.states} now={shown.until_s} span={shown.until_s / 0.94} height={148} label="Tape with the fault" />
                         </Box>
                     )}
                     {error && <Text color="danger" role="alert">{error}</Text>}

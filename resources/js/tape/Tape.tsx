@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
-import type { Channels, Stretch } from '@/lib/types'
+import type { Channels, Lane, Stretch } from '@/lib/types'
 import { clock, scale, standing } from './scale'
 
 const Svg = chakra('svg')
@@ -12,6 +12,8 @@ const Path = chakra('path')
 export interface Mark { at: number; text: string; reading?: string; kind: 'reading' | 'look' | 'act' | 'danger' }
 
 interface Props {
+    /** what can be seen or heard of the sequence, in its order: the model says it */
+    lanes: Lane[]
     channels: Channels
     marks?: Mark[]
     now: number
@@ -24,20 +26,10 @@ interface Props {
     label?: string
 }
 
-/** The lanes of the tape: what can be seen or heard of the sequence, in its order. */
-const LANES: { channel: string; name: string; colour: string }[] = [
-    { channel: 'board.lamp', name: 'Lamp', colour: 'lamp' },
-    { channel: 'inducer.sound', name: 'Inducer', colour: 'moving' },
-    { channel: 'igniter.glow', name: 'Igniter', colour: 'glow' },
-    { channel: 'valve.click', name: 'Valve', colour: 'copper' },
-    { channel: 'flame', name: 'Flame', colour: 'flame' },
-    { channel: 'blower.sound', name: 'Blower', colour: 'moving' },
-]
-
 const QUIET = new Set(['', 'off'])
 
 /** Time, left to right: bars of what could be perceived, and each act stamped where it happened. */
-export function Tape({ channels, marks = [], now, span, height = 168, states, cursor, onScrub, label = 'Tape' }: Props) {
+export function Tape({ lanes, channels, marks = [], now, span, height = 168, states, cursor, onScrub, label = 'Tape' }: Props) {
     const box = useRef<HTMLDivElement>(null)
     const [width, setWidth] = useState(1000)
     useEffect(() => {
@@ -51,7 +43,7 @@ export function Tape({ channels, marks = [], now, span, height = 168, states, cu
     const s = scale(now, span, left, Math.max(200, width - left - 12))
     const top = 22
     const stamps = marks.length > 0 ? 34 : 6
-    const rows = LANES.length + (states ? 1 : 0)
+    const rows = lanes.length + (states ? 1 : 0)
     const lane = (height - top - stamps) / rows
     const inView = marks.filter((m) => m.at >= s.from)
     const read = inView.filter((m) => m.reading)
@@ -71,21 +63,21 @@ export function Tape({ channels, marks = [], now, span, height = 168, states, cu
                         <SvgText x={s.x(t)} y={top - 8} fontSize={11} fill="faint" textAnchor="middle">{clock(t)}</SvgText>
                     </g>
                 ))}
-                {LANES.map((row, i) => {
+                {lanes.map((row, i) => {
                     const y = top + i * lane
                     return (
                         <g key={row.channel}>
-                            <SvgText x={8} y={y + lane / 2 + 4} fontSize={12} fill="ink">{row.name}</SvgText>
+                            <SvgText x={8} y={y + lane / 2 + 4} fontSize={lane < 13 ? 10.5 : 12} fill="ink">{row.name}</SvgText>
                             <Line x1={left} x2={width - 12} y1={y + lane - 1} y2={y + lane - 1} stroke="line" strokeWidth={0.6} />
                             {(channels.perceived[row.channel] ?? []).filter((b) => b.to > s.from && b.from < s.to).map((b) => (
-                                <Bar key={b.from} stretch={b} colour={row.colour} y={y} h={lane} {...clip(b.from, Math.min(b.to, now))} />
+                                <Bar key={b.from} stretch={b} colour={row.tone} y={y} h={lane} {...clip(b.from, Math.min(b.to, now))} />
                             ))}
                         </g>
                     )
                 })}
                 {states?.map((st, i) => {
                     const { x, w } = clip(st.at, states[i + 1]?.at ?? now)
-                    const y = top + LANES.length * lane
+                    const y = top + lanes.length * lane
                     return w > 0 ? (
                         <g key={st.at}>
                             <title>{st.title}</title>

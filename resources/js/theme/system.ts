@@ -38,6 +38,7 @@ const config = defineConfig({
                 flame: { value: { base: '#2f6fb5', _dark: '#7fb5f0' } },
                 glow: { value: { base: '#d9661f', _dark: '#ff9c52' } },
                 moving: { value: { base: '#5d7f5a', _dark: '#9cc298' } },
+                water: { value: { base: '#2d7f86', _dark: '#7fcdd3' } },
                 lamp: { value: { base: '#b98a16', _dark: '#f0c75a' } },
             },
         },

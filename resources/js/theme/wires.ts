@@ -10,5 +10,6 @@ export const wireColours: Record<string, { stroke: string; mark: string; dash?: 
     brown: { stroke: '#7b4a21', mark: 'BN' },
     violet: { stroke: '#7a3fa3', mark: 'VT' },
     grey: { stroke: '#7d7d7d', mark: 'GY' },
+    'green-yellow': { stroke: '#5f9a1d', mark: 'GNYE', dash: '8 3' },
     bare: { stroke: '#b87333', mark: 'bare', dash: '6 3' },
 }

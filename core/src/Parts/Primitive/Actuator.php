@@ -52,7 +52,9 @@ final class Actuator extends Primitive
     public function react(array $slot, Surroundings $now): array
     {
         if (isset($this->p['seized'])) {
-            return $slot;
+            $at = (float) $this->p['seized'];
+
+            return $slot['target'] === $at && $slot['course'][2] === [] ? $slot : ['course' => Course::still($now->tick, $at), 'target' => $at];
         }
         $fed = ! ($this->p['open'] ?? false) && $now->acVolts($this->f->nodes['a'], $this->f->nodes['b']) >= $this->p['run_v'];
         $target = $fed ? 1.0 : 0.0;

@@ -5,21 +5,30 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Condition;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 
 /**
  * A coil with an armature: an impedance, pulled in above one voltage, dropped below another, each
- * after its time. Slot: on, due.
+ * after its time. Slot: on, due, moved (tick of its last move), buzz.
+ *
+ * One that breaks what feeds it buzzes, in time: it is heard as a buzz, not as every single click.
  */
 final class Coil extends Primitive
 {
     public const READS_CIRCUIT = true;
 
+    /** Moves that follow each other within so many ms are a buzz, which lasts a little after the last of them. */
+    private const BUZZ_MS = 300;
+
     public const MECHANICAL = ['pull_in_v', 'drop_out_v', 'pull_in_ms', 'drop_out_ms'];
 
-    /** @param array<string, mixed> $p ohm, reactance_ohm, pull_in_v, drop_out_v, pull_in_ms, drop_out_ms, open, shorted_ohm, jammed: out | in */
+    /**
+     * @param array<string, mixed> $p ohm, reactance_ohm, pull_in_v, drop_out_v, pull_in_ms, drop_out_ms, open, shorted_ohm, dc: it works on millivolts or other DC,
+     *     seats: {@see Condition} without which it can hold but not pull in (a pilot magnet and its button)
+     */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
     public static function joins(array $spec): array
@@ -29,7 +38,7 @@ final class Coil extends Primitive
 
     public function initial(): array
     {
-        return ['on' => false, 'due' => null];
+        return ['on' => false, 'due' => null, 'moved' => -self::BUZZ_MS, 'buzz' => false];
     }
 
     public function stamp(array $slot, Values $values): void
@@ -45,24 +54,40 @@ final class Coil extends Primitive
 
     public function react(array $slot, Surroundings $now): array
     {
-        $v = $now->acVolts($this->f->nodes['a'], $this->f->nodes['b']);
+        [$a, $b] = [$this->f->nodes['a'], $this->f->nodes['b']];
+        $v = ($this->p['dc'] ?? false) ? abs($now->dcVolts($a, $b)) : $now->acVolts($a, $b);
         $dead = ($this->p['open'] ?? false) || isset($this->p['shorted_ohm']);
-        $wanted = ! $dead && ($slot['on'] ? $v > $this->p['drop_out_v'] : $v >= $this->p['pull_in_v']);
+        $wanted = ! $dead && ($slot['on'] ? $v > $this->p['drop_out_v'] : $v >= $this->p['pull_in_v'] && $this->isSeated($now));
+        if ($slot['buzz'] && $now->tick >= $slot['moved'] + self::BUZZ_MS) {
+            $slot['buzz'] = false;
+        }
         if ($wanted === $slot['on']) {
-            return ['on' => $slot['on'], 'due' => null];
+            return ['due' => null] + $slot;
         }
         $due = $slot['due'] ?? $now->tick + ($wanted ? $this->p['pull_in_ms'] : $this->p['drop_out_ms']);
 
-        return $now->tick >= $due ? ['on' => $wanted, 'due' => null] : ['on' => $slot['on'], 'due' => $due];
+        return $now->tick >= $due
+            ? ['on' => $wanted, 'due' => null, 'moved' => $now->tick, 'buzz' => $now->tick - $slot['moved'] < self::BUZZ_MS]
+            : ['due' => $due] + $slot;
+    }
+
+    public function follows(): array
+    {
+        return isset($this->p['seats']) ? [$this->p['seats']['by']] : [];
+    }
+
+    private function isSeated(Surroundings $now): bool
+    {
+        return ! isset($this->p['seats']) || Condition::holds($this->p['seats'], $now);
     }
 
     public function next(array $slot, Surroundings $now): int
     {
-        return $slot['due'] ?? self::NEVER;
+        return min($slot['due'] ?? self::NEVER, $slot['buzz'] ? $slot['moved'] + self::BUZZ_MS : self::NEVER);
     }
 
     public function shows(array $slot): string
     {
-        return $slot['on'] ? 'drawn in' : '';
+        return $slot['buzz'] ? 'buzzes' : ($slot['on'] ? 'drawn in' : '');
     }
 }

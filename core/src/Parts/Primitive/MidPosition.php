@@ -49,6 +49,9 @@ final class MidPosition extends Primitive
 
     public function react(array $slot, Surroundings $now): array
     {
+        if (isset($this->p['seized']) && ($slot['target'] !== (float) $this->p['seized'] || $slot['course'][2] !== [])) {
+            $slot = ['course' => Course::still($now->tick, (float) $this->p['seized']), 'target' => (float) $this->p['seized']] + $slot;
+        }
         $at = Course::at($slot['course'], $now->tick);
         $target = $slot['target'];
         if (! isset($this->p['seized'])) {

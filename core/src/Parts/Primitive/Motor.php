@@ -24,14 +24,14 @@ final class Motor extends Primitive
 
     public const READS_CIRCUIT = true;
 
-    public const MECHANICAL = ['seized', 'drag', 'run_v', 'tau_s', 'overload_s', 'overload_cools_s', 'slow_amps', 'full_amps'];
+    public const MECHANICAL = ['seized', 'drag', 'run_v', 'full_v', 'tau_s', 'overload_s', 'overload_cools_s', 'slow_amps', 'full_amps'];
 
     private const BANDS = ['stopped' => 0.0, 'slow' => 0.45, 'full' => 1.0];
 
     /**
      * @param array<string, mixed> $p run: [ohm, reactance] running, locked: [ohm, reactance], tap: [ohm, reactance]
      *     of the low-speed tap, start_ohms: [ohm, reactance] of the start winding, slow_amps and full_amps through it,
-     *     run_v: volts to run at all, tau_s, overload_s, overload_cools_s, open, start_open, seized, drag: share of speed left
+     *     run_v: volts to run at all, full_v: volts for full speed, tau_s, overload_s, overload_cools_s, open, start_open, seized, drag: share of speed left
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
@@ -77,7 +77,7 @@ final class Motor extends Primitive
         if ($powered && ! ($p['seized'] ?? false) && $volts >= $p['run_v']) {
             $band = isset($p['tap']) ? $this->bandByStart($now, $slot['band']) : 'full';
         }
-        $speed = round(self::BANDS[$band] * ($p['drag'] ?? 1.0) * min(1.0, $volts / 112), 2);
+        $speed = round(self::BANDS[$band] * ($p['drag'] ?? 1.0) * min(1.0, $volts / ($p['full_v'] ?? 112)), 2);
         if ($speed !== $slot['target']) {
             $slot['course'] = Course::towards($now->tick, Course::at($slot['course'], $now->tick), $speed, $p['tau_s']);
             $slot['target'] = $speed;

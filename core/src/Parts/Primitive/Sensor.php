@@ -53,6 +53,8 @@ final class Sensor extends Primitive
             }
         } elseif (! $slot['latched'] && ($onRise ? $x <= $this->closes + $slack : $x >= $this->closes - $slack)) {
             return ['made' => true, 'latched' => false];
+        } elseif ($this->manual && ! $slot['latched']) {
+            return ['made' => false, 'latched' => true]; // pressed with its cause still there: it does not hold
         }
 
         return $slot;

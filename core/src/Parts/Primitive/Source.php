@@ -16,7 +16,10 @@ final class Source extends Primitive
 {
     public const LIVE = false;
 
-    /** @param array<string, mixed> $p volts, degrees and ohm of every leg, or legs: by terminal {volts, degrees}; ohm, neutral_ohm, ground_ohm, neutral_open, off */
+    /**
+     * @param array<string, mixed> $p volts, degrees and ohm of every leg, or legs: by terminal {volts, degrees}; ohm, neutral_ohm,
+     *     ground_ohm, neutral_open, off, swapped: the one hot leg and the neutral are exchanged
+     */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
     public static function joins(array $spec): array
@@ -31,6 +34,15 @@ final class Source extends Primitive
         $off = $this->p['off'] ?? false;
         $y = 1 / $this->p['ohm'];
         $branches = $this->f->branches;
+        if ($this->p['swapped'] ?? false) { // the same two conductors, each on the other's terminal
+            $values->resistor($branches[0], 1 / $this->p['neutral_ohm']);
+            $values->resistor($branches[1], $y);
+            $values->source($branches[0], $this->f->nodes['hot'], 0, 0.0, 0.0, 0.0);
+            $values->source($branches[1], $this->f->nodes['neutral'], 0, $this->p['volts'] * $y, 0.0, 0.0);
+            $values->resistor($branches[2], 1 / $this->p['ground_ohm']);
+
+            return;
+        }
         $b = 0;
         foreach (self::legs($this->p) as $terminal => $leg) {
             $values->resistor($branches[$b], $off ? 0.0 : $y);

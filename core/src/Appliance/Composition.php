@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Appliance;
+
+/**
+ * An appliance within another: its parts, wires and processes come in under a longer name, and what the outer
+ * model says of its ports ("boiler.TT-1") is joined to what the port stands for.
+ *
+ * What comes out is one flat document without includes, so that everything behind it knows nothing of them.
+ */
+final readonly class Composition
+{
+    private const DEPTH = 4;
+
+    public function __construct(private Library $library, private int $depth = 0) {}
+
+    /**
+     * @param array<string, mixed> $document
+     * @return array<string, mixed>
+     *
+     * @throws DocumentError
+     */
+    public function expand(array $document): array
+    {
+        $includes = $document['includes'] ?? [];
+        unset($document['includes']);
+        $ports = [];
+        foreach ($includes as $i => $include) {
+            if ($this->depth >= self::DEPTH) {
+                throw new DocumentError("/includes/$i", 'Appliances lie within each other too deep: at most '.self::DEPTH.'.');
+            }
+            $inner = (new self($this->library, $this->depth + 1))->expand($this->library->document($include['model']));
+            $inner = $this->within($inner, $include, "/includes/$i");
+            foreach ($inner['ports'] ?? [] as $name => $port) {
+                $ports["{$include['id']}.$name"] = $port['at'];
+            }
+            foreach (['parts', 'wires', 'joined', 'cables', 'doors', 'tape'] as $list) {
+                $document[$list] = [...($inner[$list] ?? []), ...($document[$list] ?? [])];
+            }
+            foreach (['process', 'percepts', 'taps', 'kinds', 'weights'] as $map) {
+                $document[$map] = ($document[$map] ?? []) + ($inner[$map] ?? []);
+            }
+            $document['universe']['wire_modes'] = ($document['universe']['wire_modes'] ?? []) + $inner['universe']['wire_modes'];
+        }
+
+        return $ports === [] ? $document : self::joined($document, $ports);
+    }
+
+    /**
+     * The inner document under longer names, shifted on the board, with the include's own overrides.
+     *
+     * @param array<string, mixed> $d
+     * @param array<string, mixed> $include
+     * @return array<string, mixed>
+     */
+    private function within(array $d, array $include, string $pointer): array
+    {
+        $known = array_flip([...array_column($d['parts'], 'id'), ...array_column($d['wires'], 'id'), ...array_keys($d['process'])]);
+        foreach ($include['without'] ?? [] as $i => $id) {
+            if (! isset($known[$id])) {
+                throw new DocumentError("$pointer/without/$i", "\"{$include['model']}\" has no part, wire or process called \"$id\".");
+            }
+        }
+        foreach (['parts', 'wires'] as $list) {
+            $d[$list] = array_values(array_filter($d[$list], fn (array $x) => ! in_array($x['id'], $include['without'] ?? [], true)));
+        }
+        $d['process'] = array_diff_key($d['process'], array_flip($include['without'] ?? []));
+        $gone = array_flip($include['without'] ?? []);
+        $d['taps'] = array_filter($d['taps'] ?? [], fn (array $tap) => ! isset($gone[$tap['of']]) && ! isset($gone[$tap['part']]));
+        $d['cables'] = array_values(array_filter($d['cables'] ?? [], fn (array $c) => in_array($c['id'], array_column($d['wires'], 'cable'), true)));
+        $tags = $d['tape'] ?? [];
+        foreach ($include['params'] ?? [] as $part => $params) {
+            $at = array_search($part, array_column($d['parts'], 'id'), true);
+            if ($at === false) {
+                throw new DocumentError("$pointer/params/$part", "\"{$include['model']}\" has no part called \"$part\".");
+            }
+            $d['parts'][$at]['params'] = array_replace_recursive($d['parts'][$at]['params'] ?? [], $params);
+        }
+        [$dx, $dy] = $include['by'] ?? [0, 0];
+        foreach ($d['parts'] as $i => $part) {
+            $d['parts'][$i]['at'] = [$part['at'][0] + $dx, $part['at'][1] + $dy];
+        }
+        $ids = array_fill_keys([...array_keys($known), ...array_keys($d['process']), ...array_column($d['cables'] ?? [], 'id'), ...array_column($d['doors'] ?? [], 'id')], true);
+        $named = array_intersect_key($d, array_flip(['parts', 'wires', 'joined', 'cables', 'doors', 'taps', 'percepts', 'process', 'ports']));
+        $named = self::renamed($named, $include['id'], $ids);
+        foreach (['process', 'taps', 'percepts', 'weights'] as $map) {
+            $named[$map] = array_combine(
+                array_map(fn (string|int $k) => "{$include['id']}.$k", array_keys($named[$map] ?? $d[$map] ?? [])),
+                array_values($named[$map] ?? $d[$map] ?? []),
+            );
+        }
+        foreach ($include['process'] ?? [] as $id => $changed) { // what the outer model says of it, in the outer model's own names
+            if (! isset($named['process']["{$include['id']}.$id"])) {
+                throw new DocumentError("$pointer/process/$id", "\"{$include['model']}\" has no process called \"$id\".");
+            }
+            $named['process']["{$include['id']}.$id"] = $changed + $named['process']["{$include['id']}.$id"];
+        }
+        $named['tape'] = array_map(fn (array $lane) => ['channel' => "{$include['id']}.{$lane['channel']}"] + $lane, $tags);
+
+        return $named + ['universe' => $d['universe'], 'kinds' => $d['kinds'] ?? []];
+    }
+
+    /**
+     * Values that name something of the inner model, by its longer name.
+     *
+     * @param array<array-key, mixed> $value
+     * @param array<string, true> $ids
+     * @return array<array-key, mixed>
+     */
+    private static function renamed(array $value, string $prefix, array $ids): array
+    {
+        foreach ($value as $key => $v) {
+            if (is_array($v)) {
+                $value[$key] = in_array($key, ['params', 'say'], true) ? $v : self::renamed($v, $prefix, $ids);
+            } elseif (is_string($v) && ! in_array($key, ['kind', 'type', 'label', 'colour', 'instrument', 'thing', 'sense', 'from', 'tone', 'name', 'tag'], true)) {
+                $value[$key] = self::rename($v, $prefix, $ids);
+            } elseif (is_string($v) && $key === 'from' && str_contains($v, '.')) { // of a wire, not of a percept
+                $value[$key] = self::rename($v, $prefix, $ids);
+            }
+        }
+
+        return $value;
+    }
+
+    /** @param array<string, true> $ids */
+    private static function rename(string $v, string $prefix, array $ids): string
+    {
+        for ($head = $v; $head !== ''; $head = strrpos($head, '.') === false ? '' : substr($head, 0, (int) strrpos($head, '.'))) {
+            if (isset($ids[$head])) {
+                return "$prefix.$v";
+            }
+        }
+
+        return $v;
+    }
+
+    /**
+     * @param array<string, mixed> $document
+     * @param array<string, string> $ports what each stands for
+     * @return array<string, mixed>
+     */
+    private static function joined(array $document, array $ports): array
+    {
+        array_walk_recursive($document, function (mixed &$v) use ($ports): void {
+            if (is_string($v) && isset($ports[$v])) {
+                $v = $ports[$v];
+            }
+        });
+
+        return $document;
+    }
+}
