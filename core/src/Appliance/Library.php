@@ -85,6 +85,7 @@ final class Library
         }
         ksort($document['kinds']);
         Meaning::check($document);
+        ProcessCheck::check($document);
         Soundness::check($document);
 
         return new Model($document);

@@ -29,6 +29,14 @@ abstract class Primitive
     public const MECHANICAL = [];
 
     /**
+     * Parameters of a process element, as its document must give them: number, id, ids (a list of them),
+     * conditions or items (lists); "?" when it may be left out.
+     *
+     * @var array<string, string>
+     */
+    public const GIVEN = [];
+
+    /**
      * What it puts into the network: branches and windings by the names of its terminals.
      *
      * @param array<string, mixed> $spec as in the kind's document

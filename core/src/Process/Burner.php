@@ -17,6 +17,8 @@ use OddSpark\Parts\Surroundings;
  */
 final class Burner extends Primitive
 {
+    public const GIVEN = ['ways' => 'ids', 'igniter' => 'id?', 'lights_at_f' => 'number?', 'lit_by' => 'conditions?', 'lights_in_s' => 'number', 'least' => 'number'];
+
     private const SMELT_AFTER = 1500;
 
     /**

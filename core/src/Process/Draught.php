@@ -9,6 +9,8 @@ use OddSpark\Parts\Surroundings;
 /** Suction at the pressure switch, in. w.c.: the inducer's, through flue and hose. */
 final class Draught extends Settling
 {
+    public const GIVEN = ['start' => 'number?', 'inducer' => 'id', 'ways' => 'ids', 'rated_in_wc' => 'number', 'tau_s' => 'number'];
+
     public function follows(): array
     {
         return [$this->p['inducer'], ...$this->p['ways']];

@@ -15,6 +15,8 @@ use OddSpark\Trade\Units;
  */
 final class Exchanger extends Settling
 {
+    public const GIVEN = ['start' => 'number?', 'room_f' => 'number', 'burner' => 'id', 'blower' => 'id', 'ways' => 'ids', 'gas_ways' => 'ids?', 'btu_h' => 'number', 'cfm' => 'number', 'jacket_btu_h_f' => 'number', 'btu_f' => 'number'];
+
     public function follows(): array
     {
         return [$this->p['burner'], $this->p['blower'], ...$this->p['ways'], ...($this->p['gas_ways'] ?? [])];

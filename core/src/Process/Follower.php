@@ -12,6 +12,8 @@ use OddSpark\Trade\Course;
 /** A place that is warmed by another and lags behind it: the limit's disc in the plenum, °F. Slot: course, leader. */
 final class Follower extends Primitive
 {
+    public const GIVEN = ['start' => 'number', 'leader' => 'id', 'gain' => 'number', 'around' => 'number', 'tau_s' => 'number'];
+
     /** @param array<string, mixed> $p leader: process id, gain, around: value at which gain has no effect, tau_s, start */
     public function __construct(private readonly array $p, Fittings $f) {}
 

@@ -10,6 +10,8 @@ use OddSpark\Parts\Surroundings;
 /** A pressure that stands while what makes it runs and what leads to it is open: at the manifold, at an oil pump. Slot: course, aim. */
 final class Pressure extends Settling
 {
+    public const GIVEN = ['start' => 'number?', 'set' => 'number', 'if' => 'conditions?', 'ways' => 'ids?', 'tau_s' => 'number?'];
+
     public function follows(): array
     {
         return [...Condition::followed($this->p['if'] ?? []), ...($this->p['ways'] ?? [])];

@@ -9,6 +9,8 @@ use OddSpark\Parts\Surroundings;
 /** The room, °F: losing heat to outdoors, gaining what the air brings. */
 final class Room extends Settling
 {
+    public const GIVEN = ['start' => 'number', 'burner' => 'id', 'blower' => 'id', 'btu_h' => 'number', 'loss_btu_h_f' => 'number', 'outdoor_f' => 'number', 'tau_s' => 'number'];
+
     public function follows(): array
     {
         return [$this->p['burner'], $this->p['blower']];

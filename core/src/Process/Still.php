@@ -11,6 +11,8 @@ use OddSpark\Trade\Course;
 /** A value that nothing in the appliance moves: the water level, the pressure in the street. Slot: course. */
 final class Still extends Primitive
 {
+    public const GIVEN = ['value' => 'number'];
+
     public const LIVE = false;
 
     /** @param array<string, mixed> $p value */

@@ -19,6 +19,8 @@ use OddSpark\Trade\Course;
  */
 final class Store extends Primitive
 {
+    public const GIVEN = ['start' => 'number', 'holds' => 'number', 'gains' => 'items?', 'loses' => 'items'];
+
     /** How far a neighbour moves before it is looked at again, degrees. */
     private const MOVES = 1.0;
 

@@ -12,6 +12,8 @@ use OddSpark\Parts\Surroundings;
 /** A way for water, oil, gas or heat that is free while all of some conditions hold, or any of others. Slot: free. */
 final class Way extends Primitive
 {
+    public const GIVEN = ['all' => 'conditions?', 'any' => 'conditions?', 'share' => 'number?', 'passes' => 'number?', 'stuck' => 'text?'];
+
     /** @var list<array<string, mixed>> */
     private readonly array $all;
 

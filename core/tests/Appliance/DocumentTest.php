@@ -51,6 +51,13 @@ final class DocumentTest extends TestCase
     /** @return iterable<string, array{callable, string, string}> */
     public static function damage(): iterable
     {
+        yield 'process without a parameter' => [fn ($d) => self::at($d, ['process', 'draught'], ['type' => 'draught']), '/process/draught/inducer', 'needs it'];
+        yield 'process of nothing' => [fn ($d) => self::at($d, ['process', 'draught', 'inducer'], 'fan.motor'), '/process/draught/inducer', 'called "fan.motor"'];
+        yield 'time constant of zero' => [fn ($d) => self::at($d, ['process', 'plenum', 'tau_s'], 0), '/process/plenum/tau_s', 'above zero'];
+        yield 'process in words' => [fn ($d) => self::at($d, ['process', 'room', 'outdoor_f'], 'cold'), '/process/room/outdoor_f', 'number'];
+        yield 'process too many' => [fn ($d) => self::at($d, ['process', 'room', 'colour'], 'red'), '/process/room/colour', 'knows no such thing'];
+        yield 'include of nothing' => [fn ($d) => self::at($d, ['includes'], [['id' => 'x', 'model' => 'moon']]), '', 'no model "moon"'];
+        yield 'include without what is not there' => [fn ($d) => self::at($d, ['includes'], [['id' => 'x', 'model' => 'oil-furnace', 'without' => ['moon']]]), '/includes/0/without/0', 'called "moon"'];
         yield 'no such cable' => [fn ($d) => self::at($d, ['wires', 2, 'cable'], 'attic'), '/wires/2/cable', 'no cable called'];
         yield 'two gauges' => [fn ($d) => self::at(self::at($d, ['wires', 2, 'mm2'], 1.5), ['wires', 2, 'metres'], 2), '/wires/2', 'awg and feet, or mm2 and metres'];
         yield 'unknown colour' => [fn ($d) => self::at($d, ['wires', 2, 'colour'], 'pink'), '/wires/2/colour', 'one of the values'];

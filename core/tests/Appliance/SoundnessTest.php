@@ -50,7 +50,7 @@ final class SoundnessTest extends TestCase
     public function test_it_is_refused_by_name(array $parts, array $wires, string $pointer, array $said): void
     {
         try {
-            Fixtures::small($parts, $wires, ['tip' => ['type' => 'room']]);
+            Fixtures::small($parts, $wires, ['tip' => ['type' => 'still', 'value' => 80]]);
             self::fail('it was taken');
         } catch (DocumentError $e) {
             self::assertSame($pointer, $e->pointer, $e->getMessage());

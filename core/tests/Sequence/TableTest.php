@@ -1,0 +1,222 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Tests\Sequence;
+
+use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\Library;
+use OddSpark\Sequence\Table;
+use OddSpark\Sequence\TableError;
+use OddSpark\Tests\Archetypes\HealthyCycleTest;
+use OddSpark\Tests\Stand;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Sequence tables by themselves: overridden, refused, remarked upon, and every state of every stock table met. */
+final class TableTest extends TestCase
+{
+    /** @return array<string, mixed> */
+    private static function sound(): array
+    {
+        return [
+            'table' => 'small', 'version' => 1, 'title' => 'Small', 'supply' => 'power', 'start' => 'idle',
+            'fuel' => ['outputs' => ['valve'], 'proofs' => ['air'], 'flame' => 'flame'],
+            'times' => ['trial_s' => 5, 'lockout_s' => 3600],
+            'states' => [
+                'idle' => ['title' => 'Waits', 'outputs' => [], 'lamp' => 'off', 'guards' => [['if' => ['call' => true], 'go' => 'trial']]],
+                'trial' => ['title' => 'Trial', 'outputs' => ['valve'], 'lamp' => 'off', 'guards' => [
+                    ['if' => ['air' => false], 'go' => 'idle'], ['if' => ['flame' => true], 'go' => 'run'],
+                    ['count' => ['tries' => 2], 'after' => 'trial_s', 'go' => 'locked'], ['after' => 'trial_s', 'do' => ['tries' => '+1'], 'go' => 'idle'],
+                ]],
+                'run' => ['title' => 'Burns', 'outputs' => ['valve'], 'lamp' => 'on', 'guards' => [['if' => ['air' => false], 'go' => 'idle'], ['if' => ['flame' => false], 'go' => 'idle']]],
+                'locked' => ['title' => 'Locked', 'outputs' => [], 'lamp' => 'on', 'guards' => [['after' => 'lockout_s', 'go' => 'idle']]],
+            ],
+        ];
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string, string}> lines changed, pointer, words */
+    public static function unrunnable(): iterable
+    {
+        yield 'no such state' => [['states.idle.guards.0.go' => 'nowhere'], '/states/idle/guards/0/go', '"nowhere"'];
+        yield 'no such input' => [['states.idle.guards.0.if' => ['cal' => true]], '/states/idle/guards/0/if/cal', 'no input called "cal"'];
+        yield 'no such time' => [['states.locked.guards.0.after' => 'long_s'], '/states/locked/guards/0', '"long_s"'];
+        yield 'no start' => [['start' => 'begin'], '/start', 'one of the states'];
+        yield 'time below zero' => [['times.trial_s' => -1], '/times/trial_s', 'zero or more'];
+        yield 'time in words' => [['times.trial_s' => 'five'], '/times/trial_s', 'seconds'];
+        yield 'no outputs' => [['states.run.outputs' => null], '/states/run/outputs', 'missing'];
+        yield 'unknown key' => [['states.idle.guards.0.when' => 1], '/states/idle/guards/0/when', 'Not known'];
+        yield 'always' => [['states.idle.guards.0.if' => null], '/states/idle/guards/0', 'Holds always'];
+        yield 'neither on nor off' => [['states.idle.guards.0.if.call' => 'yes'], '/states/idle/guards/0/if/call', 'true or false'];
+        yield 'no such supply' => [['supply' => 'mains'], '/supply', '"mains"'];
+    }
+
+    /** @param array<string, mixed> $lines */
+    #[DataProvider('unrunnable')]
+    public function test_a_table_that_cannot_be_run_says_where_and_why(array $lines, string $pointer, string $words): void
+    {
+        try {
+            (new Table(Table::with(self::sound(), $lines)))->check(['power', 'call', 'air', 'flame']);
+            self::fail('it was taken');
+        } catch (TableError $e) {
+            self::assertSame($pointer, $e->pointer);
+            self::assertStringContainsString($words, $e->sentence);
+        }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string, string}> */
+    public static function odd(): iterable
+    {
+        yield 'unreachable' => [['states.trial.guards.2' => null], '/states/locked', 'never reached'];
+        yield 'no way out' => [['states.locked.guards' => []], '/states/locked', 'no way out'];
+        yield 'forestalled' => [['states.trial.guards.3' => ['if' => ['air' => false, 'call' => true], 'go' => 'idle']], '/states/trial/guards/3', 'never hold'];
+        yield 'counts nothing' => [['states.trial.guards.3.do' => null], '/states/trial/guards/2/count/tries', 'nothing counts'];
+        yield 'fuel without proof' => [['states.run.guards.0' => null], '/states/run', 'does not stop when "air" is gone'];
+        yield 'fuel without end' => [['states.trial.guards.2' => null, 'states.trial.guards.2.after' => null, 'states.trial.guards.2.if' => ['call' => false]], '/states/trial', 'without flame and without end'];
+        yield 'fuel to fuel' => [['states.trial.guards.0.go' => 'run'], '/states/trial', 'does not stop when "air" is gone'];
+        yield 'unusual time' => [['times.trial_s' => 400], '/times/trial_s', 'out of the usual'];
+    }
+
+    /** @param array<string, mixed> $lines */
+    #[DataProvider('odd')]
+    public function test_a_table_that_is_odd_is_told_so(array $lines, string $pointer, string $words): void
+    {
+        $table = new Table(Table::with(self::sound(), $lines));
+        $table->check(['power', 'call', 'air', 'flame']);
+        $found = array_filter($table->remarks(), fn (array $r) => $r['pointer'] === $pointer && str_contains($r['text'], $words));
+        self::assertNotSame([], $found, (string) json_encode($table->remarks()));
+    }
+
+    public function test_a_sound_table_gives_no_remark_and_neither_do_the_stock_tables(): void
+    {
+        self::assertSame([], (new Table(self::sound()))->remarks());
+        $library = new Library();
+        foreach ($library->tables() as $name) {
+            self::assertSame([], (new Table($library->table($name)))->remarks(), $name);
+        }
+        self::assertGreaterThanOrEqual(5, count($library->tables()));
+    }
+
+    public function test_a_line_that_is_not_there_cannot_be_overridden(): void
+    {
+        $this->expectException(TableError::class);
+        $this->expectExceptionMessage('no "flue"');
+        Table::with(self::sound(), ['states.flue.lamp' => 'off']);
+    }
+
+    public function test_a_model_that_overrides_into_nonsense_is_refused_at_its_part(): void
+    {
+        $document = Stand::plan('oil-furnace')->model->document;
+        $at = array_search('primary', array_column($document['parts'], 'id'), true);
+        $document['parts'][$at]['params'] = ['control' => ['overrides' => ['states.idle.guards.1.go' => 'moon']]];
+        try {
+            (new Library())->resolve($document);
+            self::fail('it was taken');
+        } catch (DocumentError $e) {
+            self::assertSame("/parts/$at/params/control/states/idle/guards/1/go", $e->pointer);
+        }
+    }
+
+    public function test_every_state_of_the_other_stock_tables_is_met(): void
+    {
+        $met = [];
+        $note = function (string $control, Stand $s) use (&$met): callable {
+            return function (float $seconds) use ($control, $s, &$met): void {
+                $s->state = $s->machine->advance($s->state, $s->state['tick'] + (int) (1000 * $seconds), function (array $state) use ($control, &$met): bool {
+                    $met[explode('/', $control)[0]][$state['slots'][explode('/', $control)[1]]['state']] = true;
+
+                    return false;
+                });
+            };
+        };
+        // direct spark: a cycle, a lost flame, no flame, a flame with the valve off
+        $s = Stand::of('package-direct-spark');
+        $run = $note('direct-spark/module.control', $s);
+        $run(100);
+        $s->set('cock.handle', 'shut');
+        $run(2);
+        $s->set('cock.handle', 'open');
+        $run(60);
+        $s = Stand::withFault('package-direct-spark', 'rod:dirty');
+        $note('direct-spark/module.control', $s)(120);
+        $s = Stand::of('package-direct-spark', ['valve.seat.stuck' => 'open']);
+        $run = $note('direct-spark/module.control', $s);
+        $run(60);
+        $s->set('thermostat.mode', 'off');
+        $run(30);
+        $s->set('thermostat.mode', 'heat');
+        $run(30);
+        // intermittent pilot: a cycle, no pilot, a pilot that burns with its valve off
+        $s = Stand::of('boiler-hydronic');
+        $note('intermittent-pilot/module.control', $s)(120);
+        $s = Stand::withFault('boiler-hydronic', 'pilot:gap');
+        $note('intermittent-pilot/module.control', $s)(400);
+        $s = Stand::of('boiler-hydronic', ['valve.pilot.stuck' => 'open']);
+        $run = $note('intermittent-pilot/module.control', $s);
+        $run(60);
+        $s->set('service.lever', 'off');
+        $run(5);
+        $s->set('service.lever', 'on');
+        $run(5);
+        // oil primary
+        $s = Stand::of('oil-furnace');
+        $run = $note('oil-primary/primary.control', $s);
+        $run(120);
+        $s->set('tank.cock', 'shut');
+        $run(3);
+        $s->set('tank.cock', 'open');
+        $run(100);
+        $s->set('thermostat.set', 50);
+        $run(10);
+        $s = Stand::withFault('oil-furnace', 'cell:stray');
+        $note('oil-primary/primary.control', $s)(30);
+        $s = Stand::withFault('oil-furnace', 'nozzle:plugged');
+        $run = $note('oil-primary/primary.control', $s);
+        foreach ([1, 2, 3] as $try) {
+            $run(90);
+            $s->reset('primary.control');
+        }
+        $run(90);
+        // simple boiler
+        $s = Stand::of('boiler-simple-230')->put('water', 40);
+        $run = $note('boiler-230/board.control', $s);
+        $run(60);
+        $s->put('water', 90);
+        $run(20);
+        $s->set('stat.set', 5);
+        $run(20);
+        foreach (['air:stuck-closed', 'air:stuck-open', 'limit:stuck-open', 'meter:no-gas'] as $fault) {
+            $s = Stand::withFault('boiler-simple-230', $fault)->put('water', 40);
+            $note('boiler-230/board.control', $s)(150);
+        }
+        $library = new Library();
+        foreach (array_diff($library->tables(), ['furnace-hot-surface']) as $table) {
+            $all = array_map('strval', array_keys($library->table($table)['states']));
+            self::assertSame([], array_values(array_diff($all, array_keys($met[$table]))), "$table: never met");
+        }
+    }
+
+    public function test_timers_run_through_states_and_are_gone_with_the_power(): void
+    {
+        // the pilot furnace is lit here only to have a model at hand that is not a board
+        $s = Stand::of('furnace-standing-pilot');
+        HealthyCycleTest::light($s);
+        self::assertTrue($s->isLit('pilot'));
+        $document = Stand::plan('boiler-simple-230')->model->document;
+        $at = array_search('board', array_column($document['parts'], 'id'), true);
+        $document['parts'][$at]['params'] = ['control' => ['overrides' => [
+            'times.total_s' => 60,
+            'states.purge.guards.3.do' => ['all' => 'start'],
+            'states.burn.guards.4' => ['timer' => ['all' => 'total_s'], 'go' => 'lockout'],
+        ]]];
+        $s = Stand::ofModel((new Library())->resolve($document))->put('water', 30);
+        $burns = $s->until(fn (Stand $s) => $s->isLit(), 60);
+        self::assertNotNull($burns);
+        $locked = $s->until(fn (Stand $s) => $s->slot('board.control', 'state') === 'lockout', 90);
+        self::assertEqualsWithDelta(59, $locked, 1.5, 'counted from the end of the purge, through the trial');
+        $s->set('spur.lever', 'off')->run(5);
+        self::assertSame([], $s->slot('board.control', 'timer'));
+        $s->set('spur.lever', 'on')->run(5);
+        self::assertSame('lockout', $s->slot('board.control', 'state'), 'and the lockout is remembered');
+    }
+}
