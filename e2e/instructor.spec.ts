@@ -3,7 +3,8 @@ import { signIn } from './people'
 
 test('an instructor goes the whole way: healthy run, fault, complaint, job, own try, results', async ({ page }) => {
     await signIn(page, 'ines')
-    await page.getByRole('link', { name: /Set trouble in/ }).click()
+    await page.goto('/models')
+    await page.getByRole('link', { name: /80 % furnace, hot/ }).click()
     await expect(page.getByText('Healthy, from the arrival on')).toBeVisible()
     await page.getByLabel('Find a fault').fill('hose slipped')
     await page.getByRole('button', { name: 'Hose: slipped off' }).click()

@@ -33,7 +33,9 @@ async function as(mailbox, look) {
 
 await as('ines', async (page, shot) => {
     await shot('shop')
-    await page.getByRole('link', { name: /Set trouble in/ }).first().click()
+    await page.goto(`${base}/models`)
+    await shot('models')
+    await page.getByRole('link', { name: /80 % furnace, hot/ }).click()
     await page.getByRole('heading', { name: 'Give it as a job' }).waitFor()
     await shot('model-healthy')
     await page.getByRole('button', { name: /Capacitor: weak \(3.5/ }).click()
@@ -44,7 +46,7 @@ await as('ines', async (page, shot) => {
     for (const [name, title] of Object.entries(models)) {
         if (only.length ? !only.includes(name) : !['model-mid-position', 'model-zones'].includes(name)) continue
         await page.goto(`${base}/models`)
-        await page.locator('div').filter({ hasText: title }).filter({ has: page.getByRole('link', { name: 'Open' }) }).last().getByRole('link', { name: 'Open' }).click()
+        await page.getByRole('link', { name: title }).click()
         await page.getByRole('heading', { name: 'Give it as a job' }).waitFor()
         await shot(name)
     }

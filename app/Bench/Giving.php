@@ -10,7 +10,7 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Appliance\Library;
 use OddSpark\Bench\Arrival;
-use OddSpark\Bench\Bench;
+use OddSpark\Bench\Preview;
 use OddSpark\Faults\Universe;
 use OddSpark\Marking\Marker;
 use OddSpark\Marking\Rules;
@@ -63,32 +63,14 @@ class Giving
     public function preview(Appliance $appliance, string $fault, string $visit, int $seconds): array
     {
         $plan = $this->plans->ofAppliance($appliance);
-        $bench = new Bench($plan, Universe::of($plan->model)->get($fault), new Memory());
-        $arrival = $bench->arrive($visit);
-        $state = ['door' => 'open', 'held' => true] + $arrival->state;
-        $bench->resume($state);
-        $controls = array_keys(array_filter($plan->primitives, fn ($p) => $p['type'] === 'control'));
-        $states = [];
-        $last = null;
-        $note = function (array $s) use ($bench, $controls, $plan, &$states, &$last): bool {
-            $bench->record->see($s['tick'] - $s['zero'], $bench->now($s));
-            $now = $s['slots'][$controls[0]]['state'];
-            if ($now !== $last) {
-                $table = $plan->primitives[$controls[0]]['spec']['table'];
-                $states[] = ['at' => ($s['tick'] - $s['zero']) / 1000, 'state' => $now, 'title' => $table['states'][$now]['title'] ?? 'Without power'];
-                $last = $now;
-            }
-
-            return false;
-        };
-        $note($state);
-        $bench->watch($state, $seconds * 1000, $note);
+        $preview = Preview::of($plan, Universe::of($plan->model)->get($fault), $visit, $seconds * 1000);
+        $states = reset($preview->states);
 
         return [
-            'complaint' => $arrival->complaint,
+            'complaint' => $preview->arrival->complaint,
             'until_s' => $seconds,
-            'states' => $states,
-        ] + $this->workbench->channels($bench, $bench->record->until($seconds * 1000));
+            'states' => array_map(fn (array $s) => ['at' => $s['from'] / 1000, 'state' => $s['state'], 'title' => $s['title']], $states === false ? [] : $states),
+        ] + $this->workbench->channels($preview->bench, $preview->perceived);
     }
 
     /** Marks an attempt that was handed back, and keeps the mark with the rules it was made under. */

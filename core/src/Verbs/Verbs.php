@@ -13,11 +13,14 @@ use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Attempt;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Observations;
+use OddSpark\Bench\Preview;
 use OddSpark\Bench\Wording;
+use OddSpark\Drawing\Chart;
 use OddSpark\Faults\Universe;
 use OddSpark\Marking\Marker;
 use OddSpark\Marking\Rules;
 use OddSpark\Run\Memory;
+use OddSpark\Sequence\Table;
 use OddSpark\Suspects\Tracker;
 
 /** The core on the command line, without the web. Formats: docs/verbs.md. */
@@ -26,7 +29,8 @@ final class Verbs
     public const VERSION = 1;
 
     private const USAGE = <<<'TEXT'
-        usage: spark models | faults MODEL
+        usage: spark models | faults MODEL | table MODEL
+               spark chart MODEL [--fault …] [--visit NAME] [--until S]
                spark run MODEL [--fault PART:MODE[@DEGREE]]… [--actions FILE] [--visit NAME] [--until S]
                spark spice MODEL [--fault …] [--actions FILE] [--visit NAME] --at S [--tran]
                spark solve MODEL [--fault …] [--actions FILE] [--visit NAME] --at S
@@ -93,7 +97,7 @@ final class Verbs
             }
             $options[$word][] = array_shift($words) ?? throw new UsageError("$word needs a value.");
         }
-        if (! in_array($verb, ['models', 'faults', 'run', 'solve', 'spice', 'suspects', 'mark'], true)) {
+        if (! in_array($verb, ['models', 'faults', 'table', 'chart', 'run', 'solve', 'spice', 'suspects', 'mark'], true)) {
             throw new UsageError($verb === '' ? 'Say what to do.' : "There is no verb \"$verb\".");
         }
         if ($verb !== 'models' && $model === null) {
@@ -113,6 +117,8 @@ final class Verbs
 
         return match ($this->verb) {
             'faults' => $this->faults($plan),
+            'table' => $this->tables($plan),
+            'chart' => $this->chart($plan),
             'run' => $this->run($plan),
             'solve' => $this->solve($plan),
             'spice' => $this->spice($plan),
@@ -131,6 +137,82 @@ final class Verbs
         }
 
         return [['models' => $rows], self::table(array_map(fn ($r) => [$r['name'], $r['title'], "{$r['parts']} parts", "{$r['wires']} wires"], $rows))];
+    }
+
+    /** @return array{array<string, mixed>, string} the tables of a model's controls, and what is odd about them */
+    private function tables(Plan $plan): array
+    {
+        $rows = [];
+        $text = '';
+        foreach (array_filter($plan->primitives, fn ($p) => $p['type'] === 'control') as $id => $entry) {
+            $table = $entry['spec']['table'];
+            $remarks = (new Table($table))->remarks();
+            $rows[] = ['control' => $id, 'table' => $table, 'remarks' => $remarks];
+            $text .= "$id: {$table['title']}\n";
+            foreach ($table['states'] as $state => $row) {
+                $text .= sprintf("  %-14s %s%s, lamp %s\n", $state, $row['title'], $row['outputs'] === [] ? '' : ' ['.implode(' ', $row['outputs']).']', $row['lamp']);
+                foreach ($row['guards'] as $guard) {
+                    $text .= '                 '.self::guard($guard, $table['times'])."\n";
+                }
+            }
+            foreach ($remarks as $remark) {
+                $text .= "  ! {$remark['pointer']}: {$remark['text']}\n";
+            }
+        }
+
+        return [['controls' => $rows], $text === '' ? "This model has no control with a table.\n" : $text];
+    }
+
+    /**
+     * A guard as a line: "call, not limit, after 15 s → warm_up".
+     *
+     * @param array<string, mixed> $guard
+     * @param array<string, float|int> $times
+     */
+    private static function guard(array $guard, array $times): string
+    {
+        $words = [];
+        foreach ($guard['if'] ?? [] as $input => $on) {
+            $words[] = ($on ? '' : 'not ').$input;
+        }
+        foreach ($guard['count'] ?? [] as $counter => $least) {
+            $words[] = "$counter at least $least";
+        }
+        foreach ($guard['timer'] ?? [] as $timer => $time) {
+            $words[] = "{$times[$time]} s since $timer";
+        }
+        if (isset($guard['after'])) {
+            $words[] = "after {$times[$guard['after']]} s";
+        }
+        foreach ($guard['do'] ?? [] as $name => $step) {
+            $words[] = "($name $step)";
+        }
+
+        return implode(', ', $words)." → {$guard['go']}";
+    }
+
+    /** @return array{array<string, mixed>, string} the sequence chart as SVG */
+    private function chart(Plan $plan): array
+    {
+        $universe = Universe::of($plan->model);
+        $fault = $universe->compound($this->options['--fault'] ?? []);
+        $visit = $this->options['--visit'][0] ?? (string) array_key_first($plan->model->document['visits']);
+        $until = (int) round(1000 * (float) ($this->options['--until'][0] ?? 900));
+        if ($until <= 0 || $until > 86_400_000) {
+            throw new UsageError('--until takes seconds, from 1 to 86400.');
+        }
+        $preview = Preview::of($plan, $fault, $visit, $until);
+        $seconds = fn (array $stretches) => array_map(fn (array $s) => [$s[0] / 1000, $s[1] / 1000, (string) $s[2]], $stretches);
+        $lanes = array_map(fn (array $lane) => [
+            'name' => $lane['name'], 'tone' => $lane['tone'], 'stretches' => $seconds($preview->perceived[$lane['channel']] ?? []),
+        ], $plan->model->document['tape']);
+        $states = [];
+        foreach ($preview->states as $control => $list) {
+            $states[] = ['name' => $plan->model->parts()[substr($control, 0, (int) strrpos($control, '.'))]['label'] ?? $control, 'stretches' => array_map(fn (array $s) => [$s['from'] / 1000, $s['to'] / 1000, $s['title']], $list)];
+        }
+        $svg = Chart::svg("{$plan->model->title()}: {$fault->title}", $lanes, $states, $until / 1000);
+
+        return [['svg' => $svg], $svg];
     }
 
     /** @return array{array<string, mixed>, string} */

@@ -1,4 +1,4 @@
-import { Box, Button, chakra, HStack } from '@chakra-ui/react'
+import { Button, chakra, Flex, Stack } from '@chakra-ui/react'
 import { memo, useMemo, useRef, useState, type PointerEvent } from 'react'
 import type { BoardData, Part, Terminal, Wire } from '@/lib/types'
 import { wireColours } from '@/theme/wires'
@@ -61,11 +61,12 @@ export function Board(props: Props) {
     const hidden = useMemo(() => new Set(doorShut ? covered : []), [doorShut, covered])
 
     return (
-        <Box position="relative" h="100%" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" overflow="hidden">
+        <Flex h="100%" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" overflow="hidden">
             <Svg
                 ref={frame}
                 viewBox={`${x} ${y} ${w} ${h}`}
-                w="100%"
+                flex="1"
+                minW="0"
                 h="100%"
                 role="group"
                 aria-label="Board of the appliance"
@@ -95,11 +96,11 @@ export function Board(props: Props) {
                 {black && <Lead board={board} place={black} away={red} colour="leadBlack" letter="B" />}
                 {red && <Lead board={board} place={red} away={black} colour="leadRed" letter="R" />}
             </Svg>
-            <HStack position="absolute" left="2" top="42%" gap="1" transform="translateY(-50%)">
-                <Button size="sm" variant="outline" minW="44px" h="44px" bg="sheet" aria-label="Further away" disabled={zoom === 0} onClick={() => nearer(-1)}>−</Button>
-                <Button size="sm" variant="outline" minW="44px" h="44px" bg="sheet" aria-label="Nearer" disabled={zoom === ZOOMS.length - 1} onClick={() => nearer(1)}>+</Button>
-            </HStack>
-        </Box>
+            <Stack gap="1" p="1" justify="center" borderLeftWidth="1px" borderColor="line">
+                <Button variant="outline" minW="44px" h="44px" px="0" color="ink" borderColor="line" aria-label="Nearer" disabled={zoom === ZOOMS.length - 1} onClick={() => nearer(1)}>+</Button>
+                <Button variant="outline" minW="44px" h="44px" px="0" color="ink" borderColor="line" aria-label="Further away" disabled={zoom === 0} onClick={() => nearer(-1)}>−</Button>
+            </Stack>
+        </Flex>
     )
 }
 

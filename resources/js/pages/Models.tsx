@@ -16,7 +16,7 @@ export default function Models({ models }: { models: Model[] }) {
                             <Text>{m.notes}</Text>
                             <Text fontSize="14px" color="faint">{m.parts} parts, {m.wires} wires, {m.faults} single faults</Text>
                         </Box>
-                        <Button asChild h="44px" bg="copper" color="onCopper"><Link href={`/models/${m.id}`}>Open</Link></Button>
+                        <Button asChild h="44px" bg="copper" color="onCopper"><Link href={`/models/${m.id}`} aria-label={`Set trouble in ${m.title}`}>Set trouble</Link></Button>
                     </Flex>
                 ))}
             </Stack>

@@ -1,4 +1,4 @@
-import { Badge, Box, Button, Flex, Heading, HStack, Stack, Table, Text } from '@chakra-ui/react'
+import { Badge, Box, Button, Flex, Heading, Stack, Table, Text } from '@chakra-ui/react'
 import { Link } from '@inertiajs/react'
 import { Frame } from '@/shell/Frame'
 import type { Briefing } from '@/lib/types'
@@ -16,11 +16,7 @@ export default function Shop({ courses, models, jobs }: Props) {
                         <Heading as="h1" size="2xl">Shop</Heading>
                         <Text color="faint">{courses.map((c) => `${c.name}: ${c.trainees_count} trainees`).join(' · ')}</Text>
                     </Box>
-                    <HStack>
-                        {models.map((m) => (
-                            <Button key={m.id} asChild h="44px" bg="copper" color="onCopper"><Link href={`/models/${m.id}`}>Set trouble in: {m.title}</Link></Button>
-                        ))}
-                    </HStack>
+                    <Button asChild h="44px" bg="copper" color="onCopper"><Link href="/models">Set trouble in one of {models.length} models</Link></Button>
                 </Flex>
                 <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" overflow="hidden">
                     <Table.Root size="md">
