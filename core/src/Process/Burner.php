@@ -10,31 +10,32 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 
 /**
- * Gas at the burners and whether it burns. Slot: gas, lit, due, since.
+ * Gas at the burners and whether it burns. Slot: gas, lit, due, since, smelt, carried (the last burner burns too).
  *
  * Lights a moment after gas, or oil from its nozzle, meets what lights it: a surface hot enough, or
  * anything else that the model says, a spark, a pilot, a match. Goes out when the fuel does.
  */
 final class Burner extends Primitive
 {
-    public const GIVEN = ['ways' => 'ids', 'igniter' => 'id?', 'lights_at_f' => 'number?', 'lit_by' => 'conditions?', 'lights_in_s' => 'number', 'least' => 'number'];
+    public const GIVEN = ['ways' => 'ids', 'igniter' => 'id?', 'lights_at_f' => 'number?', 'lit_by' => 'conditions?', 'lights_in_s' => 'number', 'least' => 'number', 'carries_in_s' => 'number?', 'carries_by' => 'ids?'];
 
     private const SMELT_AFTER = 1500;
 
     /**
      * @param array<string, mixed> $p ways: from the meter to the ports, least: share of gas that burns; igniter: heater id
-     *     and lights_at_f, or lit_by: list of {@see Condition}, any of which lights it; lights_in_s
+     *     and lights_at_f, or lit_by: list of {@see Condition}, any of which lights it; lights_in_s;
+     *     carries_in_s: until the flame has run from the first burner to the last, carries_by: what it runs along
      */
     public function __construct(private readonly array $p, Fittings $f) {}
 
     public function initial(): array
     {
-        return ['gas' => false, 'lit' => false, 'due' => null, 'since' => 0, 'smelt' => false];
+        return ['gas' => false, 'lit' => false, 'due' => null, 'since' => 0, 'smelt' => false, 'carried' => false];
     }
 
     public function follows(): array
     {
-        return [...$this->p['ways'], ...(isset($this->p['igniter']) ? [$this->p['igniter']] : []), ...Condition::followed($this->p['lit_by'] ?? [])];
+        return [...$this->p['ways'], ...($this->p['carries_by'] ?? []), ...(isset($this->p['igniter']) ? [$this->p['igniter']] : []), ...Condition::followed($this->p['lit_by'] ?? [])];
     }
 
     public function react(array $slot, Surroundings $now): array
@@ -51,12 +52,14 @@ final class Burner extends Primitive
             $slot = ['gas' => true, 'since' => $now->tick] + $slot;
         }
         if ($slot['lit']) {
-            return $slot;
+            return $slot['carried'] || $slot['due'] === null || $now->tick < $slot['due'] ? $slot : ['carried' => $this->carries($now), 'due' => null] + $slot;
         }
         if ($this->meetsFire($now)) {
             $slot['due'] ??= $now->tick + (int) (1000 * $this->p['lights_in_s']);
             if ($now->tick >= $slot['due']) {
-                return ['lit' => true, 'due' => null, 'smelt' => false] + $slot;
+                $carries = (int) round(1000 * ($this->p['carries_in_s'] ?? 0));
+
+                return ['lit' => true, 'due' => $carries > 0 ? $now->tick + $carries : null, 'smelt' => false, 'carried' => $carries === 0] + $slot;
             }
         } else {
             $slot['due'] = null;
@@ -69,11 +72,22 @@ final class Burner extends Primitive
     public function next(array $slot, Surroundings $now): int
     {
         if (! $slot['gas'] || $slot['lit']) {
-            return self::NEVER;
+            return $slot['due'] ?? self::NEVER;
         }
         $smelt = $slot['smelt'] ? self::NEVER : $slot['since'] + self::SMELT_AFTER;
 
         return min($slot['due'] ?? self::NEVER, $smelt);
+    }
+
+    private function carries(Surroundings $now): bool
+    {
+        foreach ($this->p['carries_by'] ?? [] as $way) {
+            if (($now->follow($way, 'free') ?? 1.0) < 0.5) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     private function meetsFire(Surroundings $now): bool

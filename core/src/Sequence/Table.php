@@ -117,6 +117,53 @@ final readonly class Table
     }
 
     /**
+     * The table in words, to be read.
+     *
+     * @return list<array{state: string, title: string, outputs: list<string>, lamp: string, lines: list<string>}>
+     */
+    public function words(): array
+    {
+        $states = [];
+        foreach ($this->table['states'] as $state => $row) {
+            $lines = array_map($this->line(...), $row['guards']);
+            if (isset($row['reset'])) {
+                $lines[] = "reset by hand → {$this->table['states'][$row['reset']]['title']}";
+            }
+            $states[] = ['state' => (string) $state, 'title' => $row['title'], 'outputs' => $row['outputs'], 'lamp' => $row['lamp'], 'lines' => $lines];
+        }
+
+        return $states;
+    }
+
+    /**
+     * A guard as a line: "call, not limit, after 15 s → Igniter warms up".
+     *
+     * @param array<string, mixed> $guard
+     */
+    private function line(array $guard): string
+    {
+        $times = $this->table['times'];
+        $words = [];
+        foreach ($guard['if'] ?? [] as $input => $on) {
+            $words[] = ($on ? '' : 'not ').$input;
+        }
+        foreach ($guard['count'] ?? [] as $counter => $least) {
+            $words[] = "$counter at least $least";
+        }
+        foreach ($guard['timer'] ?? [] as $timer => $time) {
+            $words[] = "{$times[$time]} s since $timer";
+        }
+        if (isset($guard['after'])) {
+            $words[] = "after {$times[$guard['after']]} s";
+        }
+        foreach ($guard['do'] ?? [] as $name => $step) {
+            $words[] = "($name $step)";
+        }
+
+        return implode(', ', $words)." → {$this->table['states'][$guard['go']]['title']}";
+    }
+
+    /**
      * What is odd about a table that can be run.
      *
      * @return list<array{pointer: string, text: string}>

@@ -149,10 +149,10 @@ final class Verbs
             $remarks = (new Table($table))->remarks();
             $rows[] = ['control' => $id, 'table' => $table, 'remarks' => $remarks];
             $text .= "$id: {$table['title']}\n";
-            foreach ($table['states'] as $state => $row) {
-                $text .= sprintf("  %-14s %s%s, lamp %s\n", $state, $row['title'], $row['outputs'] === [] ? '' : ' ['.implode(' ', $row['outputs']).']', $row['lamp']);
-                foreach ($row['guards'] as $guard) {
-                    $text .= '                 '.self::guard($guard, $table['times'])."\n";
+            foreach ((new Table($table))->words() as $row) {
+                $text .= sprintf("  %-14s %s%s, lamp %s\n", $row['state'], $row['title'], $row['outputs'] === [] ? '' : ' ['.implode(' ', $row['outputs']).']', $row['lamp']);
+                foreach ($row['lines'] as $line) {
+                    $text .= "                 $line\n";
                 }
             }
             foreach ($remarks as $remark) {
@@ -161,34 +161,6 @@ final class Verbs
         }
 
         return [['controls' => $rows], $text === '' ? "This model has no control with a table.\n" : $text];
-    }
-
-    /**
-     * A guard as a line: "call, not limit, after 15 s → warm_up".
-     *
-     * @param array<string, mixed> $guard
-     * @param array<string, float|int> $times
-     */
-    private static function guard(array $guard, array $times): string
-    {
-        $words = [];
-        foreach ($guard['if'] ?? [] as $input => $on) {
-            $words[] = ($on ? '' : 'not ').$input;
-        }
-        foreach ($guard['count'] ?? [] as $counter => $least) {
-            $words[] = "$counter at least $least";
-        }
-        foreach ($guard['timer'] ?? [] as $timer => $time) {
-            $words[] = "{$times[$time]} s since $timer";
-        }
-        if (isset($guard['after'])) {
-            $words[] = "after {$times[$guard['after']]} s";
-        }
-        foreach ($guard['do'] ?? [] as $name => $step) {
-            $words[] = "($name $step)";
-        }
-
-        return implode(', ', $words)." → {$guard['go']}";
     }
 
     /** @return array{array<string, mixed>, string} the sequence chart as SVG */

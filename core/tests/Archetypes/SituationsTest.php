@@ -277,4 +277,44 @@ final class SituationsTest extends TestCase
         self::assertSame('buzzes', end($heard));
         self::assertLessThanOrEqual(4, count(array_filter($heard, fn (string $h, int $i) => $i > 0 && $h !== $heard[$i - 1], ARRAY_FILTER_USE_BOTH)), 'one buzz, not a hundred clicks');
     }
+
+    public function test_too_much_gas_trips_the_limit_and_shows_at_the_manifold(): void
+    {
+        $s = Stand::of('furnace-80')->run(120);
+        self::assertEqualsWithDelta(3.5, $s->value('manifold'), 0.05, 'natural gas, in. w.c.');
+        self::assertTrue($s->slot('limit.contact', 'closed'));
+        $s = Stand::withFault('furnace-80', 'valve:set-high')->run(120);
+        self::assertEqualsWithDelta(7.0, $s->value('manifold'), 0.1);
+        self::assertNotNull($s->until(fn (Stand $s) => ! $s->slot('limit.contact', 'closed'), 900), 'overfiring trips the limit');
+        $s->set('cock.handle', 'shut')->run(3);
+        self::assertEqualsWithDelta(0.0, $s->value('gas-inlet'), 0.01);
+    }
+
+    public function test_a_rusted_carry_over_leaves_the_last_burner_and_the_rod_without_flame(): void
+    {
+        $s = Stand::withFault('furnace-80', 'burners:carry-rusted');
+        self::assertNotNull($s->until(fn (Stand $s) => $s->isLit(), 100), 'the first burner lights');
+        $s->run(2);
+        self::assertFalse($s->slot('rod.flame', 'lit'));
+        self::assertNotNull($s->until(fn (Stand $s) => ! $s->isLit(), 10), 'and the control sees nothing');
+    }
+
+    public function test_an_inner_appliance_takes_what_the_outer_one_says_of_it(): void
+    {
+        $library = new Library();
+        $propane = ['includes' => [['id' => 'unit', 'model' => 'furnace-80', 'by' => [0, 0], 'params' => ['limit' => ['disc' => ['opens_at' => 180]]], 'process' => ['manifold' => ['set' => 10.5], 'gas-inlet' => ['set' => 12.0]]]]];
+        $document = array_diff_key($library->document('furnace-80-limit-in-r'), ['includes' => 1, 'wires' => 1, 'parts' => 1, 'household' => 1, 'tape' => 1, 'visits' => 1]);
+        $model = $library->resolve($propane + $document + [
+            'parts' => [['id' => 'nut', 'kind' => 'splice', 'label' => 'Nut', 'at' => [900, 710]]], 'wires' => [],
+            'household' => ['rooms' => [['of' => 'unit.room', 'wants' => 70, 'calls' => ['by' => 'unit.thermostat.logic', 'key' => 'heat']]], 'heat' => ['unit.flame' => ['lit']], 'cycle' => ['unit.flame' => ['lit']]],
+            'tape' => [['channel' => 'unit.flame', 'name' => 'Flame', 'tone' => 'flame']],
+            'visits' => ['cold' => ['title' => 'Cold', 'notices_s' => 10, 'household' => [], 'arrives' => ['after_s' => 1]]],
+        ]);
+        $s = Stand::ofModel($model)->run(120);
+        self::assertTrue($s->isLit('unit.fire'));
+        self::assertEqualsWithDelta(10.5, $s->value('unit.manifold'), 0.1, 'propane, in. w.c.');
+        $s->put('unit.plenum', 185)->put('unit.exchanger-metal', 185)->run(1);
+        self::assertFalse($s->slot('unit.limit.contact', 'closed'));
+        self::assertArrayNotHasKey('includes', $model->document, 'what comes out is flat');
+    }
 }

@@ -7,7 +7,11 @@ namespace OddSpark\Tests\Circuit;
 use OddSpark\Faults\Fault;
 use OddSpark\Run\Machine;
 use OddSpark\Run\Memory;
+use OddSpark\Faults\Universe;
+use OddSpark\Tests\Archetypes\HealthyCycleTest;
 use OddSpark\Tests\Fixtures;
+use OddSpark\Tests\Stand;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -17,22 +21,41 @@ use PHPUnit\Framework\TestCase;
  */
 final class EveryStateTest extends TestCase
 {
-    private const SAMPLE = [Fault::HEALTHY, 'limit:stuck-open', 'transformer:secondary-open', 'transformer:shorted-turns', 'capacitor:weak@3.5', 'w04:open', 'n-nut:open', 'rod:to-bracket', 'w32:poor', 'w27:rubs'];
+    /** Faults of each model whose states are looked at in every run of the tests. */
+    private const SAMPLE = [
+        'furnace-80' => [Fault::HEALTHY, 'limit:stuck-open', 'transformer:secondary-open', 'transformer:shorted-turns', 'capacitor:weak@3.5', 'w04:open', 'n-nut:open', 'rod:to-bracket', 'w32:poor', 'w27:rubs', 'panel:swapped'],
+        'furnace-standing-pilot' => [Fault::HEALTHY, 'thermocouple:weak', 'transformer:shorted-turns', 'w08:open'],
+        'package-direct-spark' => [Fault::HEALTHY, 'w16:open', 'rod:dirty', 'panel:neutral-lost'],
+        'boiler-hydronic' => [Fault::HEALTHY, 'n-nut:open', 'relay:transformer-open', 'w27:poor'],
+        'zones-hydronic' => [Fault::HEALTHY, 'zv2:seized-open', 'panel:demand-welded'],
+        'boiler-simple-230' => [Fault::HEALTHY, 'w04:open'],
+        'mid-position-230' => [Fault::HEALTHY, 'three-port:motor-dead', 'centre:loose-5'],
+        'oil-furnace' => [Fault::HEALTHY, 'cell:dirty', 'n-nut:open'],
+    ];
 
     private int $arbitrated = 0;
 
-    public function test_every_node_of_every_state_agrees_with_ngspice(): void
+    /** @return iterable<string, array{string}> */
+    public static function models(): iterable
     {
-        $plan = Fixtures::furnace();
-        $universe = Fixtures::universe();
+        foreach (array_keys(self::SAMPLE) as $model) {
+            yield $model => [$model];
+        }
+    }
+
+    #[DataProvider('models')]
+    public function test_every_node_of_every_state_agrees_with_ngspice(string $model): void
+    {
+        $plan = Stand::plan($model);
+        $universe = Universe::of($plan->model);
         $done = [];
         $nodes = 0;
         $names = array_flip($plan->nodeNames());
-        foreach (getenv('SPARK_ALL_FAULTS') ? array_keys($universe->faults) : self::SAMPLE as $fault) {
-            $machine = new Machine($plan, $universe->get($fault)->set, new Memory());
+        foreach (getenv('SPARK_ALL_FAULTS') ? array_keys($universe->faults) : self::SAMPLE[$model] as $fault) {
+            $stand = Stand::withFault($model, $fault);
             $states = [];
-            $keep = function (array $s) use ($machine, &$states, &$done): bool {
-                $key = $machine->key($s);
+            $keep = function (array $s) use ($stand, &$states, &$done): bool {
+                $key = $stand->machine->key($s);
                 if (! isset($done[$key])) {
                     $done[$key] = true;
                     $states[] = $s;
@@ -40,15 +63,18 @@ final class EveryStateTest extends TestCase
 
                 return false;
             };
-            $state = $machine->settle($machine->initial());
-            $keep($state);
-            $machine->advance($state, 600_000, $keep);
+            $keep($stand->state);
+            if ($model === 'furnace-standing-pilot') {
+                HealthyCycleTest::light($stand);
+                $keep($stand->state);
+            }
+            $stand->machine->advance($stand->state, $stand->state['tick'] + 600_000, $keep);
             foreach ($states as $s) {
-                $nodes += $this->compare($machine, $s, $names, "$fault at {$s['tick']}");
+                $nodes += $this->compare($stand->machine, $s, $names, "$fault at {$s['tick']}");
             }
         }
-        self::assertGreaterThan(60, count($done), 'states');
-        self::assertGreaterThan(5000, $nodes, 'node volts compared');
+        self::assertGreaterThan(count(self::SAMPLE[$model]), count($done), 'states');
+        self::assertGreaterThan(200, $nodes, 'node volts compared');
         self::assertLessThan(0.02 * $nodes, $this->arbitrated, 'all but a few are for ngspice to judge');
     }
 
@@ -82,13 +108,19 @@ final class EveryStateTest extends TestCase
     {
         $plan = $machine->plan;
         $values = $machine->values($state);
-        $sources = [];
+        $sources = $values->dcDrive();
+        $paths = [];
+        foreach ($plan->primitives as $entry) {
+            if ($entry['type'] === 'flame-path') {
+                $paths[$entry['flames'][0]] = $entry['branches'][0];
+            }
+        }
         foreach (array_keys($values->flames) as $f) {
             [$amps, $siemens] = $machine->solution($state)->flameElement($f);
             [$rod, $burner] = $plan->flames[$f];
             $sources[$rod] = ($sources[$rod] ?? 0.0) - $amps;
             $sources[$burner] = ($sources[$burner] ?? 0.0) + $amps;
-            $values->dc[$plan->primitives['rod.flame']['branches'][0]] = $siemens;
+            $values->dc[$paths[$f]] = $siemens;
         }
 
         return Exact::dc($plan->branches, $values->dc, $sources, count(array_unique($plan->places)) + 1);

@@ -3,7 +3,7 @@ import { memo, useMemo, useRef, useState, type PointerEvent } from 'react'
 import type { BoardData, Part, Terminal, Wire } from '@/lib/types'
 import { wireColours } from '@/theme/wires'
 import { Symbol } from './Symbol'
-import { ownerOf, placeAt, placeName } from './walk'
+import { extent, ownerOf, placeAt, placeName } from './walk'
 
 const Svg = chakra('svg')
 const Rect = chakra('rect')
@@ -32,14 +32,15 @@ const ZOOMS = [1, 1.6, 2.4]
 export function Board(props: Props) {
     const { board, red, black, cursor, covered = [], doorShut = false } = props
     const [zoom, setZoom] = useState(0)
-    const [centre, setCentre] = useState({ x: board.width / 2, y: board.height / 2 })
+    const all = useMemo(() => extent(board), [board])
+    const [centre, setCentre] = useState({ x: all.x + all.w / 2, y: all.y + all.h / 2 })
     const drag = useRef<{ x: number; y: number; cx: number; cy: number; moved: boolean } | null>(null)
     const frame = useRef<SVGSVGElement>(null)
     const scale = ZOOMS[zoom] ?? 1
-    const w = board.width / scale
-    const h = board.height / scale
-    const x = Math.min(Math.max(centre.x - w / 2, 0), board.width - w)
-    const y = Math.min(Math.max(centre.y - h / 2, 0), board.height - h)
+    const w = all.w / scale
+    const h = all.h / scale
+    const x = Math.min(Math.max(centre.x - w / 2, all.x), all.x + all.w - w)
+    const y = Math.min(Math.max(centre.y - h / 2, all.y), all.y + all.h - h)
 
     const down = (e: PointerEvent) => {
         drag.current = { x: e.clientX, y: e.clientY, cx: x + w / 2, cy: y + h / 2, moved: false }

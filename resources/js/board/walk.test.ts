@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { BoardData } from '@/lib/types'
-import { nearest, nextStops, placeAt, placeName, wireName, wiresAt } from './walk'
+import { extent, nearest, nextStops, placeAt, placeName, wireName, wiresAt } from './walk'
 
 const terminal = (place: string, x: number, y: number) => ({ place, name: place.split('.')[1]!, x, y, edge: 'up' as const })
 const part = (id: string, label: string, x: number, terminals: ReturnType<typeof terminal>[]) => ({
@@ -46,5 +46,10 @@ describe('walking a lead', () => {
         expect(nearest(board, 'limit.a', 1, 0)).toBe('limit.b')
         expect(nearest(board, 'limit.b', 0, 1)).toBe('board.IN')
         expect(nearest(board, 'limit.a', -1, 0)).toBeUndefined()
+    })
+
+    it('knows how far the drawing reaches', () => {
+        expect(extent(board)).toEqual({ x: -24, y: -64, w: 298, h: 188 })
+        expect(extent({ ...board, parts: [], wires: [] })).toEqual({ x: 0, y: 0, w: 400, h: 200 })
     })
 })

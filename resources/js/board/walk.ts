@@ -94,3 +94,12 @@ export function wireName(board: BoardData, id: string): string {
     const wire = board.wires.find((w) => w.id === id)
     return wire ? `${wire.colour}, ${placeName(board, wire.from)} to ${placeName(board, wire.to)}` : id
 }
+
+/** What of the board is drawn upon, with a little paper round it. */
+export function extent(board: BoardData): { x: number; y: number; w: number; h: number } {
+    const xs = [...board.parts.flatMap((p) => [p.x, p.x + p.w]), ...board.wires.flatMap((w) => w.points.map(([x]) => x))]
+    const ys = [...board.parts.flatMap((p) => [p.y, p.y + p.h]), ...board.wires.flatMap((w) => w.points.map(([, y]) => y))]
+    if (xs.length === 0) return { x: 0, y: 0, w: board.width, h: board.height }
+    const [x, y] = [Math.min(...xs) - 24, Math.min(...ys) - 24]
+    return { x, y, w: Math.max(...xs) + 24 - x, h: Math.max(...ys) + 24 - y }
+}

@@ -89,7 +89,7 @@ export default function Model({ model, board, visits, faults, healthy, courses }
                 <Stack gap="2" minH="0">
                     <Box flex="1" minH="0"><Board board={board} marked={chosen?.part ?? (fault === HEALTHY ? null : fault.split(':')[0]!)} /></Box>
                     <Box>
-                        <Text fontSize="14px" fontWeight={700}>Healthy, from the arrival on, door off and switch held</Text>
+                        <Text fontSize="14px" fontWeight={700}>Healthy, from the arrival on, door off</Text>
                         <Tape lanes={board.lanes} channels={healthy} states={healthy.states} now={healthy.until_s} span={healthy.until_s / 0.94} height={148} label="Tape of the healthy run" />
                     </Box>
                     {shown && (

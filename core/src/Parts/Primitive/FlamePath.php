@@ -58,6 +58,9 @@ final class FlamePath extends Primitive
 
     public function react(array $slot, Surroundings $now): array
     {
-        return ['lit' => $now->follow($this->p['lit_by'], 'lit') === true];
+        // a rod stands at the last burner: what counts is whether that one burns
+        $at = $this->p['lit_by'];
+
+        return ['lit' => ($now->follow($at, 'carried') ?? $now->follow($at, 'lit')) === true];
     }
 }
