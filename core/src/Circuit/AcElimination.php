@@ -20,7 +20,7 @@ namespace OddSpark\Circuit;
  * IEEE Trans. CAS-22 (1975) 504, without its extra unknowns: every source has an impedance.
  *
  * A vector is [real by node, imaginary by node, the pivots it meets, whether it forces current into
- * an island from which there is no way back].
+ * an island from which there is no way back]; nodes that it does not meet are not in it.
  */
 final class AcElimination
 {
@@ -112,44 +112,81 @@ final class AcElimination
      * The forward pass for currents into some nodes.
      *
      * @param array<int, array{float, float}> $amps by node, real and imaginary; what is given to earth is nothing
-     * @return array{list<float>, list<float>, list<int>, bool}
+     * @return array{array<int, float>, array<int, float>, list<int>, bool}
      */
     public function forward(array $amps): array
     {
+        return $this->goOn($this->begin($amps));
+    }
+
+    /**
+     * The forward pass through the early pivots: the same for all states that have them in common.
+     *
+     * @param array<int, array{float, float}> $amps
+     * @return array{array<int, float>, array<int, float>, list<int>, bool, float, int} a vector on its way, the largest of the amps,
+     *     and how many of its pivots it has met
+     */
+    public function begin(array $amps): array
+    {
+        $t = $this->topology;
+        $met = $t->met(array_keys($amps));
+        $cr = $ci = [];
+        foreach ($met as $k) {
+            $cr[$t->order[$k]] = $ci[$t->order[$k]] = 0.0;
+        }
+        $forced = 0.0;
+        foreach ($amps as $node => [$a, $b]) {
+            if ($node !== 0) {
+                $cr[$node] = $a;
+                $ci[$node] = $b;
+                $forced = max($forced, abs($a), abs($b));
+            }
+        }
+        $early = 0;
+        while (isset($met[$early]) && $met[$early] < $t->early) {
+            $early++;
+        }
+        $vector = [$cr, $ci, $met, false, $forced, 0];
+
+        return $early === 0 ? $vector : $this->pass($vector, $early);
+    }
+
+    /**
+     * The rest of a forward pass.
+     *
+     * @param array{array<int, float>, array<int, float>, list<int>, bool, float, int} $begun
+     * @return array{array<int, float>, array<int, float>, list<int>, bool}
+     */
+    public function goOn(array $begun): array
+    {
+        [$cr, $ci, $met, $stranded] = $this->pass($begun, count($begun[2]));
+
+        return [$cr, $ci, $met, $stranded];
+    }
+
+    /**
+     * @param array{array<int, float>, array<int, float>, list<int>, bool, float, int} $vector
+     * @return array{array<int, float>, array<int, float>, list<int>, bool, float, int}
+     */
+    private function pass(array $vector, int $until): array
+    {
+        [$cr, $ci, $met, $stranded, $forced, $m] = $vector;
         $t = $this->topology;
         $order = $t->order;
         $start = $t->start;
         $near = $t->near;
         $fr = $this->fr;
         $fi = $this->fi;
-        $ir = $this->ir;
-        $ii = $this->ii;
-        $cr = $ci = array_fill(0, $t->nodes, 0.0);
-        $forced = 0.0;
-        $first = count($order);
-        foreach ($amps as $node => [$a, $b]) {
-            if ($node !== 0) {
-                $cr[$node] = $a;
-                $ci[$node] = $b;
-                $forced = max($forced, abs($a), abs($b));
-                $first = min($first, $t->pivotOf[$node]);
-            }
-        }
-        $met = [];
-        $stranded = false;
-        for ($k = $first, $n = count($order); $k < $n; $k++) {
+        for (; $m < $until; $m++) {
+            $k = $met[$m];
             $node = $order[$k];
             $ar = $cr[$node];
             $ai = $ci[$node];
-            if ($ar == 0.0 && $ai == 0.0) {
-                continue;
-            }
-            if ($ir[$k] == 0.0 && $ii[$k] == 0.0) {
+            if ($this->ir[$k] == 0.0 && $this->ii[$k] == 0.0) {
                 $stranded = $stranded || abs($ar) + abs($ai) > 1e-9 * $forced;
 
                 continue;
             }
-            $met[] = $k;
             for ($e = $start[$k], $to = $start[$k + 1]; $e < $to; $e++) {
                 $j = $near[$e];
                 $cr[$j] += $fr[$e] * $ar - $fi[$e] * $ai;
@@ -157,14 +194,14 @@ final class AcElimination
             }
         }
 
-        return [$cr, $ci, $met, $stranded];
+        return [$cr, $ci, $met, $stranded, $forced, $m];
     }
 
     /**
      * aᵀY⁻¹b for two forward vectors.
      *
-     * @param array{list<float>, list<float>, list<int>, bool} $a
-     * @param array{list<float>, list<float>, list<int>, bool} $b
+     * @param array{array<int, float>, array<int, float>, list<int>, bool} $a
+     * @param array{array<int, float>, array<int, float>, list<int>, bool} $b
      * @return array{float, float}
      */
     public function dot(array $a, array $b): array
@@ -175,8 +212,12 @@ final class AcElimination
         [$ar, $ai, $met] = $a;
         [$br, $bi] = $b;
         $x = $y = 0.0;
+        $order = $this->topology->order;
         foreach ($met as $k) {
-            $n = $this->topology->order[$k];
+            $n = $order[$k];
+            if (! isset($br[$n])) {
+                continue;
+            }
             $pr = $ar[$n] * $br[$n] - $ai[$n] * $bi[$n];
             $pi = $ar[$n] * $bi[$n] + $ai[$n] * $br[$n];
             $x += $pr * $this->ir[$k] - $pi * $this->ii[$k];
@@ -187,27 +228,69 @@ final class AcElimination
     }
 
     /**
-     * A vector and so much of another.
+     * aᵢᵀY⁻¹aⱼ for every two of some vectors, the lower triangle of them: what {@see dot} gives, all at once.
      *
-     * @param array{list<float>, list<float>, list<int>, bool} $a
-     * @param array{list<float>, list<float>, list<int>, bool} $b
-     * @return array{list<float>, list<float>, list<int>, bool} of which the pivots are not kept
+     * @param list<array{array<int, float>, array<int, float>, list<int>, bool}> $vectors
+     * @return list<list<array{float, float}>>
      */
-    public function plus(array $a, array $b, float $re, float $im): array
+    public function dots(array $vectors): array
     {
-        foreach ($b[2] as $k) {
-            $n = $this->topology->order[$k];
-            $a[0][$n] += $b[0][$n] * $re - $b[1][$n] * $im;
-            $a[1][$n] += $b[0][$n] * $im + $b[1][$n] * $re;
+        $order = $this->topology->order;
+        $ir = $this->ir;
+        $ii = $this->ii;
+        $dots = [];
+        foreach ($vectors as $i => [$ar, $ai, $met]) {
+            $nodes = $sr = $si = [];
+            foreach ($met as $k) {
+                $n = $order[$k];
+                $nodes[] = $n;
+                $sr[] = $ar[$n] * $ir[$k] - $ai[$n] * $ii[$k];
+                $si[] = $ar[$n] * $ii[$k] + $ai[$n] * $ir[$k];
+            }
+            $row = [];
+            for ($j = 0; $j <= $i; $j++) {
+                $br = $vectors[$j][0];
+                $bi = $vectors[$j][1];
+                $x = $y = 0.0;
+                foreach ($nodes as $m => $n) {
+                    if (isset($br[$n])) {
+                        $x += $sr[$m] * $br[$n] - $si[$m] * $bi[$n];
+                        $y += $sr[$m] * $bi[$n] + $si[$m] * $br[$n];
+                    }
+                }
+                $row[] = [$x, $y];
+            }
+            $dots[] = $row;
         }
 
-        return $a;
+        return $dots;
+    }
+
+    /**
+     * A vector and so much of some others.
+     *
+     * @param array{array<int, float>, array<int, float>, list<int>, bool} $a
+     * @param list<array{array{array<int, float>, array<int, float>, list<int>, bool}, float, float}> $others each with its factor, re and im
+     * @return array{array<int, float>, array<int, float>} by node
+     */
+    public function sum(array $a, array $others): array
+    {
+        [$cr, $ci] = $a;
+        foreach ($others as [[$br, $bi], $re, $im]) {
+            foreach ($br as $n => $x) {
+                $y = $bi[$n];
+                $cr[$n] = ($cr[$n] ?? 0.0) + $x * $re - $y * $im;
+                $ci[$n] = ($ci[$n] ?? 0.0) + $x * $im + $y * $re;
+            }
+        }
+
+        return [$cr, $ci];
     }
 
     /**
      * The backward pass: volts of the late nodes, or, given those, of the early ones too.
      *
-     * @param array{list<float>, list<float>, list<int>, bool} $vector
+     * @param array{array<int, float>, array<int, float>} $vector from {@see sum}
      * @param array{list<float>, list<float>}|null $late volts of the late nodes, to go on from
      * @return array{list<float>, list<float>} by node
      */
@@ -226,10 +309,13 @@ final class AcElimination
         [$from, $until] = $late === null ? [count($order) - 1, $t->early] : [$t->early - 1, 0];
         for ($k = $from; $k >= $until; $k--) {
             $node = $order[$k];
-            $a = $cr[$node];
-            $b = $ci[$node];
-            $xr = $ir[$k] * $a - $ii[$k] * $b;
-            $xi = $ir[$k] * $b + $ii[$k] * $a;
+            $xr = $xi = 0.0;
+            if (isset($cr[$node])) {
+                $a = $cr[$node];
+                $b = $ci[$node];
+                $xr = $ir[$k] * $a - $ii[$k] * $b;
+                $xi = $ir[$k] * $b + $ii[$k] * $a;
+            }
             for ($e = $start[$k], $to = $start[$k + 1]; $e < $to; $e++) {
                 $j = $near[$e];
                 $xr += $fr[$e] * $vr[$j] - $fi[$e] * $vi[$j];

@@ -75,34 +75,32 @@ final class DcElimination
 
     /**
      * @param array<int, float> $amps by node
-     * @return array{list<float>, list<int>, bool}
+     * @return array{array<int, float>, list<int>, bool}
      */
     public function forward(array $amps): array
     {
         $t = $this->topology;
-        $c = array_fill(0, $t->nodes, 0.0);
+        $order = $t->order;
+        $met = $t->met(array_keys($amps));
+        $c = [];
+        foreach ($met as $k) {
+            $c[$order[$k]] = 0.0;
+        }
         $forced = 0.0;
-        $first = count($t->order);
         foreach ($amps as $node => $a) {
             if ($node !== 0) {
                 $c[$node] = $a;
                 $forced = max($forced, abs($a));
-                $first = min($first, $t->pivotOf[$node]);
             }
         }
-        $met = [];
         $stranded = false;
-        for ($k = $first, $n = count($t->order); $k < $n; $k++) {
-            $a = $c[$t->order[$k]];
-            if ($a == 0.0) {
-                continue;
-            }
+        foreach ($met as $k) {
+            $a = $c[$order[$k]];
             if ($this->inverse[$k] == 0.0) {
                 $stranded = $stranded || abs($a) > 1e-9 * $forced;
 
                 continue;
             }
-            $met[] = $k;
             for ($e = $t->start[$k], $to = $t->start[$k + 1]; $e < $to; $e++) {
                 $c[$t->near[$e]] += $this->share[$e] * $a;
             }
@@ -114,8 +112,8 @@ final class DcElimination
     /**
      * aᵀG⁻¹b for two forward vectors.
      *
-     * @param array{list<float>, list<int>, bool} $a
-     * @param array{list<float>, list<int>, bool} $b
+     * @param array{array<int, float>, list<int>, bool} $a
+     * @param array{array<int, float>, list<int>, bool} $b
      */
     public function dot(array $a, array $b): float
     {
@@ -125,7 +123,9 @@ final class DcElimination
         $x = 0.0;
         foreach ($a[1] as $k) {
             $n = $this->topology->order[$k];
-            $x += $a[0][$n] * $b[0][$n] * $this->inverse[$k];
+            if (isset($b[0][$n])) {
+                $x += $a[0][$n] * $b[0][$n] * $this->inverse[$k];
+            }
         }
 
         return $x;
@@ -134,16 +134,15 @@ final class DcElimination
     /**
      * A sum of forward vectors, each taken so many times.
      *
-     * @param list<array{array{list<float>, list<int>, bool}, float}> $sum
-     * @return list<float> by node
+     * @param list<array{array{array<int, float>, list<int>, bool}, float}> $sum
+     * @return array<int, float> by node; none where there is nothing
      */
     public function sum(array $sum): array
     {
-        $order = $this->topology->order;
-        $c = array_fill(0, $this->topology->nodes, 0.0);
-        foreach ($sum as [$vector, $times]) {
-            foreach ($vector[1] as $k) {
-                $c[$order[$k]] += $times * $vector[0][$order[$k]];
+        $c = [];
+        foreach ($sum as [[$vector], $times]) {
+            foreach ($vector as $n => $x) {
+                $c[$n] = ($c[$n] ?? 0.0) + $times * $x;
             }
         }
 
@@ -153,7 +152,7 @@ final class DcElimination
     /**
      * The backward pass: volts of the late nodes, or, given those, of the early ones too.
      *
-     * @param list<float> $c from {@see sum}
+     * @param array<int, float> $c from {@see sum}
      * @param list<float>|null $late volts of the late nodes, to go on from
      * @return list<float> by node
      */
@@ -168,7 +167,7 @@ final class DcElimination
         [$from, $until] = $late === null ? [count($order) - 1, $t->early] : [$t->early - 1, 0];
         for ($k = $from; $k >= $until; $k--) {
             $node = $order[$k];
-            $x = $this->inverse[$k] * $c[$node];
+            $x = isset($c[$node]) ? $this->inverse[$k] * $c[$node] : 0.0;
             for ($e = $start[$k], $to = $start[$k + 1]; $e < $to; $e++) {
                 $x += $share[$e] * $v[$near[$e]];
             }

@@ -4,69 +4,91 @@ declare(strict_types=1);
 
 namespace OddSpark\Circuit;
 
-/** A small dense complex system, for the few rank-one terms beside the sparse network. */
+/**
+ * A small dense symmetric system, for the few rank-one terms beside the sparse network: M = LDLᵀ, factored
+ * once, solved for one right side after the other.
+ *
+ * Without pivoting: of a passive network the real part of M is positive definite, and growth is then
+ * bounded (Higham, "Factorizing complex symmetric matrices with positive definite real and
+ * imaginary parts", Mathematics of Computation 67 (1998) 1591; title and place from memory).
+ */
 final class Dense
 {
     /**
-     * Gauss with partial pivoting.
-     *
-     * @param list<list<array{float, float}>> $matrix
+     * @param int $n rows
+     * @param list<float> $lr of L by rows, below the diagonal
+     * @param list<float> $li
+     * @param list<float> $dr inverse of D
+     * @param list<float> $di
+     */
+    private function __construct(
+        private readonly int $n,
+        private readonly array $lr,
+        private readonly array $li,
+        private readonly array $dr,
+        private readonly array $di,
+    ) {}
+
+    /** @param list<list<array{float, float}>> $matrix symmetric; what lies above the diagonal is not looked at */
+    public static function of(array $matrix): self
+    {
+        $lr = $li = $dr = $di = $ur = $ui = [];
+        foreach ($matrix as $i => $row) {
+            $base = $i * ($i - 1) >> 1;
+            [$pr, $pi] = $row[$i];
+            for ($j = 0; $j < $i; $j++) {
+                [$x, $y] = $row[$j];
+                $other = $j * ($j - 1) >> 1;
+                for ($k = 0; $k < $j; $k++) { // u = L D so far, of this row
+                    $x -= $ur[$k] * $lr[$other + $k] - $ui[$k] * $li[$other + $k];
+                    $y -= $ur[$k] * $li[$other + $k] + $ui[$k] * $lr[$other + $k];
+                }
+                $ur[$j] = $x;
+                $ui[$j] = $y;
+                $lr[$base + $j] = $a = $x * $dr[$j] - $y * $di[$j];
+                $li[$base + $j] = $b = $x * $di[$j] + $y * $dr[$j];
+                $pr -= $x * $a - $y * $b;
+                $pi -= $x * $b + $y * $a;
+            }
+            $size = $pr * $pr + $pi * $pi;
+            $dr[$i] = $pr / $size;
+            $di[$i] = -$pi / $size;
+        }
+
+        return new self(count($matrix), $lr, $li, $dr, $di);
+    }
+
+    /**
      * @param list<array{float, float}> $right
      * @return list<array{float, float}>
      */
-    public static function solve(array $matrix, array $right): array
+    public function solve(array $right): array
     {
-        $n = count($right);
-        if ($n === 1) {
-            return [self::over($right[0], $matrix[0][0])];
+        $lr = $this->lr;
+        $li = $this->li;
+        $xr = $xi = [];
+        foreach ($right as $i => [$a, $b]) {
+            $base = $i * ($i - 1) >> 1;
+            for ($j = 0; $j < $i; $j++) {
+                $a -= $lr[$base + $j] * $xr[$j] - $li[$base + $j] * $xi[$j];
+                $b -= $lr[$base + $j] * $xi[$j] + $li[$base + $j] * $xr[$j];
+            }
+            $xr[$i] = $a;
+            $xi[$i] = $b;
         }
-        for ($k = 0; $k < $n; $k++) {
-            $best = $k;
-            for ($i = $k + 1; $i < $n; $i++) {
-                if (hypot(...$matrix[$i][$k]) > hypot(...$matrix[$best][$k])) {
-                    $best = $i;
-                }
+        for ($i = $this->n - 1; $i >= 0; $i--) {
+            $a = $xr[$i] * $this->dr[$i] - $xi[$i] * $this->di[$i];
+            $b = $xr[$i] * $this->di[$i] + $xi[$i] * $this->dr[$i];
+            for ($k = $i + 1; $k < $this->n; $k++) {
+                $at = ($k * ($k - 1) >> 1) + $i;
+                $a -= $lr[$at] * $xr[$k] - $li[$at] * $xi[$k];
+                $b -= $lr[$at] * $xi[$k] + $li[$at] * $xr[$k];
             }
-            [$matrix[$k], $matrix[$best]] = [$matrix[$best], $matrix[$k]];
-            [$right[$k], $right[$best]] = [$right[$best], $right[$k]];
-            for ($i = $k + 1; $i < $n; $i++) {
-                $f = self::over($matrix[$i][$k], $matrix[$k][$k]);
-                for ($j = $k; $j < $n; $j++) {
-                    $matrix[$i][$j] = self::less($matrix[$i][$j], $f, $matrix[$k][$j]);
-                }
-                $right[$i] = self::less($right[$i], $f, $right[$k]);
-            }
-        }
-        for ($k = $n - 1; $k >= 0; $k--) {
-            for ($j = $k + 1; $j < $n; $j++) {
-                $right[$k] = self::less($right[$k], $matrix[$k][$j], $right[$j]);
-            }
-            $right[$k] = self::over($right[$k], $matrix[$k][$k]);
+            $xr[$i] = $a;
+            $xi[$i] = $b;
+            $right[$i] = [$a, $b];
         }
 
         return $right;
-    }
-
-    /**
-     * @param array{float, float} $a
-     * @param array{float, float} $b
-     * @return array{float, float}
-     */
-    private static function over(array $a, array $b): array
-    {
-        $d = $b[0] * $b[0] + $b[1] * $b[1];
-
-        return [($a[0] * $b[0] + $a[1] * $b[1]) / $d, ($a[1] * $b[0] - $a[0] * $b[1]) / $d];
-    }
-
-    /**
-     * @param array{float, float} $a
-     * @param array{float, float} $f
-     * @param array{float, float} $b
-     * @return array{float, float} a − f b
-     */
-    private static function less(array $a, array $f, array $b): array
-    {
-        return [$a[0] - $f[0] * $b[0] + $f[1] * $b[1], $a[1] - $f[0] * $b[1] - $f[1] * $b[0]];
     }
 }

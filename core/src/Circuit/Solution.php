@@ -20,8 +20,14 @@ final class Solution
 
     private ?DcElimination $dcElimination = null;
 
-    /** @var list<array{array{list<float>, list<float>, list<int>, bool}, float, float}>|null forward vector, 1/y of each term */
+    /** @var list<array{array{array<int, float>, array<int, float>, list<int>, bool}, float, float}>|null forward vector, 1/y of each term */
     private ?array $terms = null;
+
+    /** @var array<int, array{bool, list<array{float, float}>, array{float, float}}> by flame: whether nothing joins rod and burner, the dots of that pair with the terms, and with itself */
+    private array $atFlames = [];
+
+    /** How the terms bear on each other. */
+    private ?Dense $between = null;
 
     /** @var array{list<float>, list<float>}|null volts by node; early ones only when */
     private ?array $ac = null;
@@ -184,11 +190,13 @@ final class Solution
     private function solveAc(bool $whole): array
     {
         $ac = $this->acElimination();
-        $driving = $ac->forward($this->values->acDrive());
+        $driving = $this->forward('drive', $this->values->acDrive());
         $terms = $this->terms();
+        $parts = [];
         foreach ($this->shares($ac, $terms, $driving) as $t => [$cr, $ci]) {
-            $driving = $ac->plus($driving, $terms[$t][0], $cr, $ci);
+            $parts[] = [$terms[$t][0], $cr, $ci];
         }
+        $driving = $ac->sum($driving, $parts);
         $this->ac = $ac->back($driving);
         if (! is_finite(array_sum($this->ac[0]) + array_sum($this->ac[1]))) {
             throw CircuitError::notANumber('AC solution');
@@ -205,23 +213,59 @@ final class Solution
     /**
      * What each term takes up of what a vector drives.
      *
-     * @param list<array{array{list<float>, list<float>, list<int>, bool}, float, float}> $terms
-     * @param array{list<float>, list<float>, list<int>, bool} $driving
+     * @param list<array{array{array<int, float>, array<int, float>, list<int>, bool}, float, float}> $terms
+     * @param array{array<int, float>, array<int, float>, list<int>, bool} $driving
      * @return list<array{float, float}>
      */
     private function shares(AcElimination $ac, array $terms, array $driving): array
     {
-        $matrix = $right = [];
-        foreach ($terms as $row => [$vector, $zr, $zi]) {
-            [$x, $y] = $ac->dot($vector, $driving);
-            $right[$row] = [-$x, -$y];
-            foreach ($terms as $column => [$other]) {
-                $m = $column < $row ? $matrix[$column][$row] : $ac->dot($vector, $other);
-                $matrix[$row][$column] = $row === $column ? [$m[0] + $zr, $m[1] + $zi] : $m;
+        if ($terms === [] && ($this->values->flames === [] || $this->atFlames !== [])) {
+            return [];
+        }
+        $right = [];
+        if ($this->between === null) {
+            $vectors = [...array_column($terms, 0), $driving];
+            foreach (array_keys($this->values->flames) as $f) { // they will be asked for next
+                [$rod, $burner] = $this->network->flames[$f];
+                $vectors[] = $this->forward("f$f", [$rod => [1.0, 0.0], $burner => [-1.0, 0.0]]);
+            }
+            $dots = $ac->dots($vectors);
+            $n = count($terms);
+            $at = $n + 1;
+            foreach (array_keys($this->values->flames) as $f) {
+                $this->atFlames[$f] = [$vectors[$at][3], array_slice($dots[$at], 0, $n), $dots[$at][$at]];
+                $at++;
+            }
+            for ($t = 0; $t < $n; $t++) {
+                $right[] = [-$dots[$n][$t][0], -$dots[$n][$t][1]];
+            }
+            $dots = array_slice($dots, 0, $n);
+            foreach ($terms as $row => [, $zr, $zi]) {
+                $dots[$row][$row][0] += $zr;
+                $dots[$row][$row][1] += $zi;
+            }
+            $this->between = Dense::of($dots);
+        } else {
+            foreach ($terms as [$vector]) {
+                [$x, $y] = $ac->dot($vector, $driving);
+                $right[] = [-$x, -$y];
             }
         }
 
-        return $terms === [] ? [] : Dense::solve($matrix, $right);
+        return $this->between->solve($right);
+    }
+
+    /**
+     * The forward pass of something that most states have in common.
+     *
+     * @param array<int, array{float, float}> $amps
+     * @return array{array<int, float>, array<int, float>, list<int>, bool}
+     */
+    private function forward(string $what, array $amps): array
+    {
+        $ac = $this->acElimination();
+
+        return $this->static === null ? $ac->forward($amps) : $ac->goOn($this->static->begun($what, $amps));
     }
 
     private function acElimination(): AcElimination
@@ -243,14 +287,15 @@ final class Solution
     {
         if ($this->loads === [] && ($this->values->flames === [] || $this->dc !== null)) {
             $this->acElimination = $this->dcElimination = null;
-            $this->terms = null;
+            $this->terms = $this->between = null;
+            $this->atFlames = [];
         }
     }
 
     /**
      * The rank-one terms at the supply frequency: windings that are whole, and loads.
      *
-     * @return list<array{array{list<float>, list<float>, list<int>, bool}, float, float}>
+     * @return list<array{array{array<int, float>, array<int, float>, list<int>, bool}, float, float}>
      */
     private function terms(): array
     {
@@ -267,7 +312,7 @@ final class Solution
                 foreach ([[$p1, 1.0], [$p2, -1.0], [$s1, -$turns], [$s2, $turns]] as [$node, $weight]) {
                     $amps[$node] = [($amps[$node][0] ?? 0.0) + $weight, 0.0];
                 }
-                $terms[] = [$ac->forward($amps), $re / $d, -$im / $d];
+                $terms[] = [$this->forward("w$w", $amps), $re / $d, -$im / $d];
             }
         }
         foreach ($this->loads as [$a, $b, $siemens]) {
@@ -297,7 +342,7 @@ final class Solution
         foreach ($this->values->flames as $f => [$forward, $reverse]) {
             [$rod, $burner] = $this->network->flames[$f];
             $vector = $dc->forward([$rod => 1.0, $burner => -1.0]);
-            [$amps, $siemens, $peak] = $this->flame($rod, $burner, $forward, $reverse);
+            [$amps, $siemens, $peak] = $this->flame($f, $rod, $burner, $forward, $reverse);
             $flames[$f] = [$vector, $amps, $siemens, $peak];
             $terms[] = [$vector, $siemens - ($this->values->flames[$f][2] ?? 0.0)];
         }
@@ -319,6 +364,7 @@ final class Solution
                 $between[$f][$g] = $dc->dot($vector, $of);
             }
         }
+        $system = $terms === [] ? null : Dense::of($matrix);
         $correction = array_fill_keys(array_keys($flames), 1.0);
         $times = $shares = [];
         for ($pass = 0; $pass < ($flames === [] ? 1 : 3); $pass++) {
@@ -333,7 +379,7 @@ final class Solution
                 }
                 $right[$row] = [-$x, 0.0];
             }
-            $shares = $terms === [] ? [] : Dense::solve($matrix, $right);
+            $shares = $system === null ? [] : $system->solve($right);
             foreach ($flames as $f => [$vector, $amps, $siemens, $peak]) {
                 $across = $dc->dot($vector, $sources);
                 foreach ($times as $g => $so) {
@@ -365,6 +411,22 @@ final class Solution
         return $this->dc;
     }
 
+    /** @return array{float, float}|null as {@see acOhms}, from what was found on the way */
+    private function flameOhms(int $f, int $rod, int $burner): ?array
+    {
+        if (! isset($this->atFlames[$f]) || $this->between === null) {
+            return $this->acOhms($rod, $burner);
+        }
+        [$stranded, $dots, [$zr, $zi]] = $this->atFlames[$f];
+        foreach ($this->between->solve($dots) as $t => [$cr, $ci]) {
+            [$br, $bi] = $dots[$t];
+            $zr -= $br * $cr - $bi * $ci;
+            $zi -= $br * $ci + $bi * $cr;
+        }
+
+        return $stranded ? null : [$zr, $zi];
+    }
+
     /**
      * The flame as a source for the DC network, from the AC at its place.
      *
@@ -374,9 +436,10 @@ final class Solution
      *
      * @return array{float, float, float} amps rod to burner, siemens, peak volts
      */
-    private function flame(int $rod, int $burner, float $forward, float $reverse): array
+    private function flame(int $f, int $rod, int $burner, float $forward, float $reverse): array
     {
-        $z = $this->acOhms($rod, $burner);
+        [$vr, $vi] = $this->acPhasor($rod, $burner);
+        $z = $this->flameOhms($f, $rod, $burner);
         // the flame's own AC shunt, 2 Rf, is in the network: take it out of what is seen
         $g = 1 / (2 * $forward);
         [$nr, $ni] = $z === null ? [0.0, 0.0] : [1 - $z[0] * $g, -$z[1] * $g];
@@ -384,7 +447,6 @@ final class Solution
         if ($z === null || $d < self::HELD_BY_FLAME) {
             return [0.0, 0.5 * (1 / $forward + 1 / $reverse), 0.0]; // nothing feeds the rod: its wire is open
         }
-        [$vr, $vi] = $this->acPhasor($rod, $burner);
         $peak = M_SQRT2 * sqrt(($vr * $vr + $vi * $vi) / $d);
         $source = ($z[0] * $nr + $z[1] * $ni) / $d;
         $a = 1 / ($forward + $source);

@@ -23,6 +23,8 @@ namespace OddSpark\Circuit;
  *  - pivotOf[node]    when a node is eliminated
  *  - early            how many pivots come before those
  *  - isEarly[node]    whether a node is one of them
+ *  - parent[k]        the next pivot that an elimination bears on, −1 for the last of its island: a current
+ *                     into a node is met by that node's pivot, its parent, and so on, and by no other
  */
 final readonly class Topology
 {
@@ -40,6 +42,7 @@ final readonly class Topology
      * @param list<int> $variable
      * @param list<bool> $isEarly
      * @param list<int> $pivotOf
+     * @param list<int> $parent
      */
     public function __construct(
         public int $nodes,
@@ -55,6 +58,7 @@ final readonly class Topology
         public int $early,
         public array $isEarly,
         public array $pivotOf,
+        public array $parent,
     ) {}
 
     /**
@@ -156,8 +160,37 @@ final readonly class Topology
             $isEarly[$node] = true;
         }
         $start[] = count($nearOf);
+        $parent = [];
+        foreach (array_keys($order) as $k) {
+            $next = PHP_INT_MAX;
+            for ($e = $start[$k]; $e < $start[$k + 1]; $e++) {
+                $next = min($next, $pivotOf[$nearOf[$e]]);
+            }
+            $parent[] = $next === PHP_INT_MAX ? -1 : $next;
+        }
 
-        return new self($nodes, $slots + 1, $slotOf, $earthOf, $order, $start, $nearOf, $slotsOf, $fill, $variable, $early, $isEarly, $pivotOf);
+        return new self($nodes, $slots + 1, $slotOf, $earthOf, $order, $start, $nearOf, $slotsOf, $fill, $variable, $early, $isEarly, $pivotOf, $parent);
+    }
+
+    /**
+     * The pivots that are met by currents into some nodes, ascending.
+     *
+     * @param list<int> $nodes
+     * @return list<int>
+     */
+    public function met(array $nodes): array
+    {
+        $met = [];
+        foreach ($nodes as $node) {
+            if ($node !== 0) {
+                for ($k = $this->pivotOf[$node]; $k >= 0 && ! isset($met[$k]); $k = $this->parent[$k]) {
+                    $met[$k] = $k;
+                }
+            }
+        }
+        sort($met);
+
+        return $met;
     }
 
     /**

@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace OddSpark\Run;
 
 use OddSpark\Appliance\Plan;
-use OddSpark\Appliance\Primitives;
 use OddSpark\Circuit\Solution;
 use OddSpark\Circuit\SpiceNetlist;
 use OddSpark\Circuit\StaticPart;
 use OddSpark\Circuit\Values;
-use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 
@@ -29,33 +27,26 @@ final class Machine
     private const MICROSTEPS = 60;
 
     /** @var array<string, Primitive> */
-    private array $primitives = [];
+    private readonly array $primitives;
 
-    /** @var array<string, Primitive> those that react */
-    private array $live = [];
+    /** @var array<string, Primitive> see {@see Build} for this and those below */
+    private readonly array $live;
 
-    /** @var array<string, list<string>> those that read a primitive's slot */
-    private array $readers = [];
+    /** @var array<string, list<string>> */
+    private readonly array $readers;
 
-    /** @var array<string, true> those that read the circuit */
-    private array $circuitReaders = [];
+    /** @var array<string, true> */
+    private readonly array $circuitReaders;
 
-    /** What the changed parameters are electrically. */
-    private readonly string $key;
+    /** @var array<string, Primitive> */
+    private readonly array $varying;
 
-    /** @var list<string> primitives whose slot matters electrically */
-    private array $electric = [];
+    /** @var array<string, Primitive> */
+    private readonly array $seldom;
+
+    private readonly Build $build;
 
     private Values $values;
-
-    /** @var array<string, Primitive> those that change the circuit as they run */
-    private array $varying = [];
-
-    /** @var array<string, Primitive> those that seldom change it: wires with ends to lift, protectors, charges; a change of theirs changes what the states have in common */
-    private array $seldom = [];
-
-    /** @var array<string, StaticPart> by what seldom changes */
-    private array $static = [];
 
     /** @var array{int, int, float}|null nodes and siemens of a meter on the circuit */
     private ?array $load = null;
@@ -65,65 +56,14 @@ final class Machine
      */
     public function __construct(public readonly Plan $plan, array $set, private readonly Memory $memory)
     {
-        $changed = [];
-        foreach ($set as $path => $value) {
-            [$id, $keys] = $this->split($path);
-            $changed[$id][$keys] = $value;
-        }
-        $key = [];
-        $omega = 2 * M_PI * $plan->hertz;
-        foreach ($plan->primitives as $id => $entry) {
-            $class = Primitives::TYPES[$entry['type']];
-            $spec = $entry['spec'];
-            foreach ($changed[$id] ?? [] as $keys => $value) {
-                $at = &$spec;
-                foreach (explode('.', $keys) as $k) {
-                    $at = &$at[$k];
-                }
-                $at = $value;
-                unset($at);
-                if ($entry['branches'] !== [] && ! in_array($keys, $class::MECHANICAL, true)) {
-                    $key[] = "$id.$keys=".json_encode($value);
-                }
-            }
-            $p = new $class($spec, new Fittings($entry['nodes'], $entry['branches'], $entry['windings'], $entry['flames'], $omega));
-            $this->primitives[$id] = $p;
-            if ($class::LIVE) {
-                $this->live[$id] = $p;
-                foreach ($p->follows() as $followed) {
-                    $this->readers[$followed][] = $id;
-                }
-                if ($class::READS_CIRCUIT) {
-                    $this->circuitReaders[$id] = true;
-                }
-            }
-            if ($entry['branches'] !== [] && $p->electric($p->initial()) !== '') {
-                $this->electric[] = $id;
-                if ($class::VARIES) {
-                    $this->varying[$id] = $p;
-                } else {
-                    $this->seldom[$id] = $p;
-                }
-            }
-        }
-        foreach ($this->readers as $followed => $readers) {
-            if (! isset($this->primitives[$followed])) {
-                throw RunError::followsNothing($readers[0], $followed);
-            }
-        }
-        $this->key = implode(';', $key).'|';
-        $this->values = new Values(count($plan->branches));
-        foreach ($this->primitives as $p) {
-            $p->stamp($p->initial(), $this->values); // what has no states is as it will stay
-        }
-        foreach ($plan->primitives as $id => $entry) {
-            foreach ($entry['branches'] as $b) {
-                $siemens = [$this->values->re[$b], $this->values->im[$b], $this->values->dc[$b]];
-                if (! is_finite(array_sum($siemens)) || $siemens[0] < 0 || $siemens[2] < 0) {
-                    throw RunError::noValue($id);
-                }
-            }
-        }
+        $this->build = $build = Build::of($plan, $set);
+        $this->primitives = $build->primitives;
+        $this->live = $build->live;
+        $this->readers = $build->readers;
+        $this->circuitReaders = $build->circuitReaders;
+        $this->varying = $build->varying;
+        $this->seldom = $build->seldom;
+        $this->values = clone $build->values;
     }
 
     /** @return State at rest, nothing powered up yet: the first {@see settle} does that */
@@ -147,7 +87,7 @@ final class Machine
     {
         $common = $this->common($state);
 
-        return $this->solved($state, $this->key.$common.implode(',', $this->pieces($state)), $common);
+        return $this->solved($state, $this->build->key.$common.implode(',', $this->pieces($state)), $common);
     }
 
     /**
@@ -157,7 +97,7 @@ final class Machine
      */
     public function values(array $state): Values
     {
-        foreach ($this->electric as $id) {
+        foreach ($this->build->electric as $id => $_) {
             $this->primitives[$id]->stamp($state['slots'][$id], $this->values);
         }
 
@@ -188,7 +128,7 @@ final class Machine
      */
     public function key(array $state): string
     {
-        return $this->key.$this->common($state).implode(',', $this->pieces($state));
+        return $this->build->key.$this->common($state).implode(',', $this->pieces($state));
     }
 
     /**
@@ -228,7 +168,7 @@ final class Machine
         $base = $this->memory->find($key);
         if ($base === null) {
             $values = $this->values($state);
-            $static = $this->static[$common] ??= new StaticPart($this->plan->network()->topology, $values);
+            $static = $this->memory->common($this->build->key.$common, fn () => new StaticPart($this->plan->network()->topology, $values));
             $base = $this->memory->keep($key, Solution::of($this->plan->network(), $values, $static));
         }
         if ($this->load === null) {
@@ -309,7 +249,7 @@ final class Machine
                 $reading = $reading || isset($this->circuitReaders[$id]);
             }
             if ($reading) {
-                $key ??= $this->key.$common.implode(',', $pieces);
+                $key ??= $this->build->key.$common.implode(',', $pieces);
             }
             $now = new Surroundings($state['tick'], $state['slots'], $reading ? $this->solved($state, $key, $common) : null);
             $changed = [];
@@ -376,18 +316,5 @@ final class Machine
     public function shows(array $state, string $primitive): string
     {
         return $this->primitives[$primitive]->shows($state['slots'][$primitive]);
-    }
-
-    /** @return array{string, string} primitive id and the path within its parameters */
-    private function split(string $path): array
-    {
-        $words = explode('.', $path);
-        for ($n = count($words) - 1; $n > 0; $n--) {
-            $id = implode('.', array_slice($words, 0, $n));
-            if (isset($this->plan->primitives[$id])) {
-                return [$id, implode('.', array_slice($words, $n))];
-            }
-        }
-        throw new \OutOfBoundsException("No primitive is meant by \"$path\".");
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Run;
 
 use OddSpark\Circuit\Solution;
+use OddSpark\Circuit\StaticPart;
 
 /**
  * Solved states, by what they electrically are; shared by all candidates of one plan.
@@ -15,6 +16,9 @@ final class Memory
 {
     /** @var array<string, Solution> */
     private array $solutions = [];
+
+    /** @var array<string, StaticPart> by what states have in common */
+    private array $static = [];
 
     public int $solved = 0;
 
@@ -33,10 +37,20 @@ final class Memory
     public function keep(string $key, Solution $solution): Solution
     {
         if (count($this->solutions) >= $this->most) {
-            $this->solutions = [];
+            $this->solutions = $this->static = [];
         }
         $this->solved++;
 
         return $this->solutions[$key] = $solution;
+    }
+
+    /**
+     * What some states have in common, made when it is first asked for.
+     *
+     * @param callable(): StaticPart $make
+     */
+    public function common(string $key, callable $make): StaticPart
+    {
+        return $this->static[$key] ??= $make();
     }
 }

@@ -9,7 +9,6 @@ use OddSpark\Bench\Bench;
 use OddSpark\Faults\Universe;
 use OddSpark\Run\Machine;
 use OddSpark\Run\Memory;
-use OddSpark\Tests\Fixtures;
 use OddSpark\Tests\Stand;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

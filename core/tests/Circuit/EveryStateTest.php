@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace OddSpark\Tests\Circuit;
 
 use OddSpark\Faults\Fault;
+use OddSpark\Faults\Universe;
 use OddSpark\Run\Machine;
 use OddSpark\Run\Memory;
-use OddSpark\Faults\Universe;
 use OddSpark\Tests\Archetypes\HealthyCycleTest;
 use OddSpark\Tests\Fixtures;
 use OddSpark\Tests\Stand;

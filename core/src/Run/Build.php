@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Run;
+
+use OddSpark\Appliance\Plan;
+use OddSpark\Appliance\Primitives;
+use OddSpark\Circuit\Values;
+use OddSpark\Parts\Fittings;
+use OddSpark\Parts\Primitive;
+
+/**
+ * The primitives of a plan, made once for all machines that run it: they hold no state. A machine with a
+ * fault has its own of the few that the fault changes.
+ */
+final class Build
+{
+    /** @var \WeakMap<Plan, self>|null */
+    private static ?\WeakMap $made = null;
+
+    /** @var array<string, Primitive> */
+    public array $primitives = [];
+
+    /** @var array<string, Primitive> those that react */
+    public array $live = [];
+
+    /** @var array<string, list<string>> those that read a primitive's slot */
+    public array $readers = [];
+
+    /** @var array<string, true> those that read the circuit */
+    public array $circuitReaders = [];
+
+    /** @var array<string, true> primitives whose slot matters electrically */
+    public array $electric = [];
+
+    /** @var array<string, Primitive> those that change the circuit as they run */
+    public array $varying = [];
+
+    /** @var array<string, Primitive> those that seldom change it: wires with ends to lift, protectors, charges; a change of theirs changes what the states have in common */
+    public array $seldom = [];
+
+    /** With every primitive as it is at first. */
+    public Values $values;
+
+    /** What the changed parameters are electrically. */
+    public string $key = '|';
+
+    private function __construct(private readonly Plan $plan)
+    {
+        $this->values = new Values(count($plan->branches));
+    }
+
+    /**
+     * @param array<string, mixed> $set changed parameters: "part.primitive.path" => value
+     *
+     * @throws RunError
+     */
+    public static function of(Plan $plan, array $set): self
+    {
+        self::$made ??= new \WeakMap();
+        if (! isset(self::$made[$plan])) {
+            $whole = new self($plan);
+            foreach ($plan->primitives as $id => $entry) {
+                $whole->put($id, $entry, $entry['spec']);
+            }
+            $whole->read();
+            self::$made[$plan] = $whole;
+        }
+
+        return $set === [] ? self::$made[$plan] : self::$made[$plan]->with($set);
+    }
+
+    /** @param array<string, mixed> $set */
+    private function with(array $set): self
+    {
+        $changed = [];
+        foreach ($set as $path => $value) {
+            [$id, $keys] = $this->split($path);
+            $changed[$id][$keys] = $value;
+        }
+        $own = clone $this;
+        $own->values = clone $this->values;
+        $key = [];
+        foreach ($this->plan->primitives as $id => $entry) { // in the plan's order, whatever the set's
+            if (! isset($changed[$id])) {
+                continue;
+            }
+            $spec = $entry['spec'];
+            foreach ($changed[$id] as $keys => $value) {
+                $at = &$spec;
+                foreach (explode('.', $keys) as $k) {
+                    $at = &$at[$k];
+                }
+                $at = $value;
+                unset($at);
+                if ($entry['branches'] !== [] && ! in_array($keys, Primitives::TYPES[$entry['type']]::MECHANICAL, true)) {
+                    $key[] = "$id.$keys=".json_encode($value);
+                }
+            }
+            $own->put($id, $entry, $spec);
+        }
+        $own->key = implode(';', $key).'|';
+        $own->read();
+
+        return $own;
+    }
+
+    /**
+     * @param array<string, mixed> $entry of the plan
+     * @param array<string, mixed> $spec with what is changed in it
+     */
+    private function put(string $id, array $entry, array $spec): void
+    {
+        $class = Primitives::TYPES[$entry['type']];
+        $p = new $class($spec, new Fittings($entry['nodes'], $entry['branches'], $entry['windings'], $entry['flames'], 2 * M_PI * $this->plan->hertz));
+        $this->primitives[$id] = $p;
+        if ($class::LIVE) {
+            $this->live[$id] = $p;
+            if ($class::READS_CIRCUIT) {
+                $this->circuitReaders[$id] = true;
+            }
+        }
+        if ($entry['branches'] !== [] && $p->electric($p->initial()) !== '') {
+            $this->electric[$id] = true;
+            if ($class::VARIES) {
+                $this->varying[$id] = $p;
+            } else {
+                $this->seldom[$id] = $p;
+            }
+        }
+        $p->stamp($p->initial(), $this->values); // what has no states is as it will stay
+        foreach ($entry['branches'] as $b) {
+            $siemens = [$this->values->re[$b], $this->values->im[$b], $this->values->dc[$b]];
+            if (! is_finite(array_sum($siemens)) || $siemens[0] < 0 || $siemens[2] < 0) {
+                throw RunError::noValue($id);
+            }
+        }
+    }
+
+    private function read(): void
+    {
+        $this->readers = [];
+        foreach ($this->live as $id => $p) {
+            foreach ($p->follows() as $followed) {
+                if (! isset($this->primitives[$followed])) {
+                    throw RunError::followsNothing($id, $followed);
+                }
+                $this->readers[$followed][] = $id;
+            }
+        }
+    }
+
+    /** @return array{string, string} primitive id and the path within its parameters */
+    private function split(string $path): array
+    {
+        $words = explode('.', $path);
+        for ($n = count($words) - 1; $n > 0; $n--) {
+            $id = implode('.', array_slice($words, 0, $n));
+            if (isset($this->plan->primitives[$id])) {
+                return [$id, implode('.', array_slice($words, $n))];
+            }
+        }
+        throw new \OutOfBoundsException("No primitive is meant by \"$path\".");
+    }
+}
