@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { signIn } from './people'
+import { lead, look, openJob, signIn } from './people'
 
 test('an instructor goes the whole way: healthy run, fault, complaint, job, own try, results', async ({ page }) => {
     await signIn(page, 'ines')
@@ -44,4 +44,30 @@ test('a request without its token is refused', async ({ page }) => {
     await signIn(page, 'ines')
     const status = await page.evaluate(async () => (await fetch('/jobs', { method: 'POST', headers: { Accept: 'application/json' } })).status)
     expect(status).toBe(419)
+})
+
+test('every shipped model opens with its board, its healthy tape and its tables', async ({ page }) => {
+    await signIn(page, 'ines')
+    await page.goto('/models')
+    const names = await page.getByRole('link', { name: /^Set trouble in/ }).evaluateAll((links) => links.map((l) => l.getAttribute('aria-label')!))
+    expect(names.length).toBeGreaterThanOrEqual(8)
+    for (const name of names) {
+        await page.goto('/models')
+        await page.getByRole('link', { name, exact: true }).click()
+        await expect(page.getByRole('img', { name: /Tape of the healthy run/ })).toBeVisible()
+        await expect(page.getByRole('group', { name: 'Board of the appliance' })).toBeVisible()
+        await page.getByRole('button', { name: 'Sequence', exact: true }).click()
+        await expect(page.getByLabel('Sequence tables')).toContainText(/every state is reached and left|No control with a table/)
+    }
+})
+
+test('a job on a composed system can be given and worked', async ({ page }) => {
+    await signIn(page, 'priya')
+    await openJob(page, 'Music school: practice rooms far too warm')
+    await lead(page, 'zv2.M1')
+    await lead(page, 'zv2.M2')
+    await expect(page.getByTestId('display')).toHaveText(/V AC/)
+    await look(page, 'thermostat-2')
+    await page.getByRole('tab', { name: /Log/ }).click()
+    await expect(page.getByText(/Zone valve 2 M1 to Zone valve 2 M2: /)).toBeVisible()
 })

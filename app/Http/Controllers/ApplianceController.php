@@ -9,8 +9,10 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
+use OddSpark\Appliance\Model;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\Universe;
+use OddSpark\Sequence\Table;
 
 class ApplianceController extends Controller
 {
@@ -44,6 +46,7 @@ class ApplianceController extends Controller
                 fn (Fault $f) => ['id' => $f->id, 'title' => $f->title, 'family' => $f->family, 'weight' => $f->weight],
                 Universe::of($model)->faults,
             )),
+            'tables' => $this->tables($model),
             'healthy' => $giving->preview($appliance, Fault::HEALTHY, (string) array_key_first($model->document['visits']), self::PREVIEW_S),
             'courses' => Course::query()->where('instructor_id', $request->user()->id)->with('trainees:id,name')->get(['id', 'name'])
                 ->map(fn (Course $c) => ['id' => $c->id, 'name' => $c->name, 'trainees' => $c->trainees->map->only(['id', 'name'])]),
@@ -61,5 +64,26 @@ class ApplianceController extends Controller
         abort_unless(isset($model->document['visits'][$visit]), 422, 'This model has no such visit.');
 
         return response()->json($giving->preview($appliance, $fault, $visit, self::PREVIEW_S));
+    }
+
+    /**
+     * The sequence tables of a model's controls, to be read.
+     *
+     * @return list<array{part: string, title: string, states: list<array<string, mixed>>, remarks: list<array{pointer: string, text: string}>}>
+     */
+    private function tables(Model $model): array
+    {
+        $tables = [];
+        foreach ($model->document['parts'] as $part) {
+            foreach ($model->document['kinds'][$part['kind']]['primitives'] as $name => $primitive) {
+                if ($primitive['type'] !== 'control') {
+                    continue;
+                }
+                $table = Table::with($primitive['table'], $part['params'][$name]['overrides'] ?? []);
+                $tables[] = ['part' => $part['label'], 'title' => $table['title'], 'states' => (new Table($table))->words(), 'remarks' => (new Table($table))->remarks()];
+            }
+        }
+
+        return $tables;
     }
 }

@@ -82,7 +82,7 @@ final readonly class Composition
         foreach ($d['parts'] as $i => $part) {
             $d['parts'][$i]['at'] = [$part['at'][0] + $dx, $part['at'][1] + $dy];
         }
-        $ids = array_fill_keys([...array_keys($known), ...array_keys($d['process']), ...array_column($d['cables'] ?? [], 'id'), ...array_column($d['doors'] ?? [], 'id')], true);
+        $ids = array_fill_keys([...array_keys($known), ...array_keys($d['process']), ...array_column($d['cables'], 'id'), ...array_column($d['doors'] ?? [], 'id')], true);
         $named = array_intersect_key($d, array_flip(['parts', 'wires', 'joined', 'cables', 'doors', 'taps', 'percepts', 'process', 'ports']));
         $named = self::renamed($named, $include['id'], $ids);
         foreach (['process', 'taps', 'percepts', 'weights'] as $map) {

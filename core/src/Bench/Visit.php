@@ -47,6 +47,8 @@ final readonly class Visit
         };
         $state = $on->settle($on->initial());
         $listen($state);
+        $noticed = $state;
+        $until = [];
         foreach ($this->timeline($story, $appears) as [$tick, $what, $doing]) {
             $state = $on->advance($state, $tick, $listen);
             if ($what === 'appears') {

@@ -24,6 +24,26 @@ final class VerbsTest extends TestCase
         self::assertArrayHasKey('board.lamp', $run['observations']['perceived']);
     }
 
+    public function test_a_chart_is_svg_with_a_lane_for_each_thing_and_the_controls_states(): void
+    {
+        $svg = $this->json('chart furnace-80 --until 200')['svg'];
+        $xml = simplexml_load_string($svg);
+        self::assertNotFalse($xml);
+        foreach (['Lamp', 'Inducer', 'Igniter', 'Flame', 'Blower', 'Furnace control', 'Prepurge', 'Heating'] as $words) {
+            self::assertStringContainsString($words, $svg);
+        }
+        self::assertNotSame($svg, $this->json('chart furnace-80 --until 200 --fault igniter:cracked')['svg']);
+        self::assertStringContainsString('Pilot', $this->json('chart furnace-standing-pilot --until 60')['svg']);
+    }
+
+    public function test_tables_are_told_in_words(): void
+    {
+        $controls = $this->json('table oil-furnace')['controls'];
+        self::assertSame(['primary.control'], array_column($controls, 'control'));
+        self::assertSame([], $controls[0]['remarks']);
+        self::assertSame([], $this->json('table furnace-standing-pilot')['controls']);
+    }
+
     public function test_solve_gives_every_place(): void
     {
         $solved = $this->json('solve furnace-80 --at 100');

@@ -1,7 +1,8 @@
-import { Box, Button, Checkbox, Field, Grid, Heading, Input, NativeSelect, Stack, Text, Textarea } from '@chakra-ui/react'
+import { Box, Button, Checkbox, Field, Grid, Heading, HStack, Input, NativeSelect, Stack, Text, Textarea } from '@chakra-ui/react'
 import { useForm } from '@inertiajs/react'
 import { useEffect, useMemo, useState } from 'react'
 import { Board } from '@/board/Board'
+import { Sequence, type SequenceTable } from '@/board/Sequence'
 import { send } from '@/lib/send'
 import type { BoardData, Channels, FaultName } from '@/lib/types'
 import { Frame } from '@/shell/Frame'
@@ -14,13 +15,15 @@ interface Props {
     visits: Record<string, string>
     faults: FaultName[]
     healthy: Preview
+    tables: SequenceTable[]
     courses: { id: number; name: string; trainees: { id: number; name: string }[] }[]
 }
 
 const HEALTHY = 'healthy'
 
 /** A model running healthy; a fault chosen, what it does beside it, and the job given. */
-export default function Model({ model, board, visits, faults, healthy, courses }: Props) {
+export default function Model({ model, board, visits, faults, healthy, tables, courses }: Props) {
+    const [view, setView] = useState<'Board' | 'Sequence'>('Board')
     const [words, setWords] = useState('')
     const [shown, setShown] = useState<Preview | null>(null)
     const [error, setError] = useState<string | null>(null)
@@ -87,7 +90,12 @@ export default function Model({ model, board, visits, faults, healthy, courses }
                     </Box>
                 </Stack>
                 <Stack gap="2" minH="0">
-                    <Box flex="1" minH="0"><Board board={board} marked={chosen?.part ?? (fault === HEALTHY ? null : fault.split(':')[0]!)} /></Box>
+                    <HStack gap="1" role="group" aria-label="View">
+                        {(['Board', 'Sequence'] as const).map((v) => (
+                            <Button key={v} h="36px" variant="outline" color="ink" aria-pressed={view === v} bg={view === v ? 'copperWash' : 'sheet'} borderColor={view === v ? 'copper' : 'line'} onClick={() => setView(v)}>{v}</Button>
+                        ))}
+                    </HStack>
+                    <Box flex="1" minH="0">{view === 'Sequence' ? <Sequence tables={tables} /> : <Board board={board} marked={chosen?.part ?? (fault === HEALTHY ? null : fault.split(':')[0]!)} />}</Box>
                     <Box>
                         <Text fontSize="14px" fontWeight={700}>Healthy, from the arrival on, door off</Text>
                         <Tape lanes={board.lanes} channels={healthy} states={healthy.states} now={healthy.until_s} span={healthy.until_s / 0.94} height={148} label="Tape of the healthy run" />
