@@ -11,6 +11,7 @@ use OddSpark\Acts\Act;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Danger;
+use OddSpark\Bench\Hands;
 use OddSpark\Bench\Instruments;
 use OddSpark\Bench\Kit;
 use OddSpark\Bench\Observations;
@@ -129,7 +130,7 @@ class Workbench
      */
     public function look(Attempt $attempt): array
     {
-        $state = Snapshot::unpack($attempt->state) + Instruments::PUT_AWAY;
+        $state = Snapshot::unpack($attempt->state) + Hands::CLEAN + Instruments::PUT_AWAY;
         $bench = $this->bench($attempt->assignment, $attempt->seed);
         $bench->resume($state);
 
@@ -174,7 +175,7 @@ class Workbench
             if (! $attempt->isOpen()) {
                 throw new OutOfStep('This appliance has been handed back. Its debrief is open to you.');
             }
-            $state = Snapshot::unpack($attempt->state) + Instruments::PUT_AWAY;
+            $state = Snapshot::unpack($attempt->state) + Hands::CLEAN + Instruments::PUT_AWAY;
             $bench = $this->bench($attempt->assignment, $attempt->seed);
             $bench->record = Record::resumed(Snapshot::unpack($attempt->record));
             $bench->resume($state);

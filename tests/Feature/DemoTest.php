@@ -13,11 +13,11 @@ class DemoTest extends TestCase
 {
     use RefreshDatabase;
 
-    public function test_the_demo_is_a_class_of_eight_with_three_jobs_and_two_attempts_worth_looking_at(): void
+    public function test_the_demo_is_a_class_of_eight_with_five_jobs_and_two_attempts_worth_looking_at(): void
     {
         $this->app->make(DemoSeeder::class)->run();
         $this->assertSame(8, User::query()->where('role', User::TRAINEE)->count());
-        $this->assertSame(3, Assignment::query()->count());
+        $this->assertSame(5, Assignment::query()->count());
         $marks = Attempt::query()->whereNotNull('handed_back_at')->get()->pluck('mark.verdict')->sort()->values()->all();
         $this->assertSame(['contradicted', 'proved'], $marks);
     }

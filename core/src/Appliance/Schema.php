@@ -12,7 +12,7 @@ use Opis\JsonSchema\Validator;
 final class Schema
 {
     /** Keys whose values are objects, never lists. */
-    private const OBJECTS = ['percepts', 'primitives', 'terminals', 'modes', 'controls', 'links', 'params', 'process', 'kinds', 'resets', 'say', 'set', 'degrees', 'weights', 'wire_modes', 'visits', 'unlike', 'card', 'taps', 'legs', 'heat', 'air', 'hum', 'smell', 'cycle', 'ports', 'overrides'];
+    private const OBJECTS = ['percepts', 'primitives', 'terminals', 'modes', 'controls', 'links', 'params', 'process', 'kinds', 'resets', 'say', 'set', 'degrees', 'weights', 'wire_modes', 'visits', 'unlike', 'card', 'taps', 'legs', 'heat', 'air', 'hum', 'smell', 'cycle', 'ports', 'overrides', 'spares'];
 
     /**
      * @param array<string, mixed> $document

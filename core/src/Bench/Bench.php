@@ -6,7 +6,6 @@ namespace OddSpark\Bench;
 
 use OddSpark\Acts\Act;
 use OddSpark\Acts\Catalogue;
-use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
 use OddSpark\Meter\Mode;
@@ -31,6 +30,10 @@ final class Bench
 
     private readonly Instruments $instruments;
 
+    private readonly Hands $hands;
+
+    private readonly Noticing $noticing;
+
     private readonly Reach $reach;
 
     private readonly Risk $risk;
@@ -49,7 +52,9 @@ final class Bench
         $this->instruments = new Instruments($plan, $seed);
         $this->reach = new Reach($plan);
         $this->risk = new Risk($plan);
-        $this->machine = $this->machineWithout([]);
+        $this->hands = new Hands($plan, $fault);
+        $this->noticing = new Noticing($plan, $fault, $this->perception);
+        $this->machine = $this->machineOf(Hands::CLEAN);
         $this->record = new Record();
     }
 
@@ -68,8 +73,8 @@ final class Bench
      */
     public function resume(array $state): void
     {
-        $this->machine = $this->machineWithout($state['mended']);
-        $this->instruments->connect($this->machine, $state);
+        $this->machine = $this->machineOf($state);
+        $this->connect($state);
         $this->record->see($state['tick'] - $state['zero'], $this->now($state));
     }
 
@@ -146,7 +151,7 @@ final class Bench
      */
     public function glance(array $state, string $part): ?array
     {
-        return $this->reaches($state, "$part.") ? $this->look($state, $part) : null;
+        return $this->reaches($state, "$part.") ? $this->noticing->look($this->machine, $state, $part) : null;
     }
 
     /**
@@ -156,7 +161,7 @@ final class Bench
      */
     public function reconnect(array $state): void
     {
-        $this->instruments->connect($this->machine, $state);
+        $this->connect($state);
     }
 
     /**
@@ -266,9 +271,8 @@ final class Bench
     private function seen(array $state, Act $act): array
     {
         return match ($act->name) {
-            'look' => $this->look($state, $act->get('part')),
             'tester' => ['tester' => $this->instruments->lights($this->machine, $state, $act->get('place')) ? 'lights' : 'stays dark'],
-            default => [],
+            default => $this->noticing->of($this->machine, $state, $act),
         };
     }
 
@@ -278,109 +282,15 @@ final class Bench
      */
     private function apply(array $state, Act $act): array
     {
-        switch ($act->name) {
-            case 'door':
-                $state['door'] = $act->get('to');
-                $state['held'] = false;
-
-                return $this->settleDoor($state);
-            case 'hold':
-                $state['held'] = $act->get('to') === 'held';
-
-                return $this->settleDoor($state);
-            case 'set':
-                $state['slots'][$act->get('part').'.'.$act->get('lever')]['at'] = $act->get('to');
-                break;
-            case 'dial':
-                $state['mode'] = $act->get('mode');
-                $state['range'] = $act->get('range');
-                $state['display'] = null;
-                break;
-            case 'leads':
-                $state['red'] = $act->get('red');
-                $state['black'] = $act->get('black');
-                $state['display'] = ($state['display']['keeping'] ?? false) ? ['keeping' => true] + $state['display'] : null;
-                break;
-            case 'keep':
-                $state['display'] = null;
-                $state = $this->instruments->follow($this->machine, $state);
-                $state['display'] = ['keeping' => $act->get('to') === 'on'] + ($state['display'] ?? \OddSpark\Meter\Display::fresh());
-                break;
-            case 'meter_fuse':
-                $state['blown'] = [];
-                break;
-            case 'meter_battery':
-                $state['battery'] = 'good';
-                break;
-            case 'clamp':
-                $state['clamp'] = $act->get('wires') === [] ? null : ['wires' => $act->get('wires'), 'turns' => $act->get('turns') ?? 1];
-                break;
-            case 'gauge':
-            case 'probe':
-                $state[$act->name] = $act->get('tap');
-                break;
-            case 'lift':
-            case 'land':
-                [$wire, $end] = Model::split($act->get('end'));
-                $state['slots']["$wire.body"][$end] = $act->name === 'land';
-                break;
-            case 'reset':
-                foreach (array_keys($this->plan->model->kindOf($act->get('part'))['resets']) as $name) {
-                    $state['slots'][$act->get('part').".$name"]['latched'] = false;
-                }
-                break;
-            case 'mend':
-                $state = $this->mend($state, $act->get('part'), $act->get('how'));
-                break;
-            default:
-                return $this->instruments->follow($this->machine, $state);
+        $before = [$state['mended'], $state['fitted']];
+        $state = $this->hands->apply($state, $act, $this->machine->initial()['slots']);
+        if ($before !== [$state['mended'], $state['fitted']]) {
+            $this->machine = $this->machineOf($state);
         }
 
-        return $this->settle($state);
-    }
-
-    /**
-     * A part is replaced, cleaned, cleared or set right; the fault is gone if that was what it needed.
-     *
-     * @param array<string, mixed> $state
-     * @return array<string, mixed>
-     */
-    private function mend(array $state, string $part, string $how): array
-    {
-        $helps = $how === 'replace'
-            ? $this->fault->repair !== 'utility'
-            : $this->fault->repair === $how;
-        if ($helps) {
-            $state['mended'][] = $part;
-            $state['mended'] = array_values(array_unique($state['mended']));
-            $this->machine = $this->machineWithout($state['mended']);
-        }
-        if ($how === 'replace') {
-            foreach ($this->machine->initial()['slots'] as $id => $slot) {
-                $isLever = array_keys($slot) === ['at'];
-                if (str_starts_with($id, "$part.") && ! $isLever) {
-                    $state['slots'][$id] = $slot;
-                }
-            }
-        }
-
-        return $state;
-    }
-
-    /**
-     * @param array<string, mixed> $state
-     * @return array<string, mixed>
-     */
-    private function settleDoor(array $state): array
-    {
-        foreach ($this->plan->model->document['doors'] ?? [] as $door) {
-            if (! isset($door['interlock'])) {
-                continue;
-            }
-            $state['slots'][$door['interlock']]['at'] = $state['door'] === 'shut' || $state['held'] ? 'pressed' : 'out';
-        }
-
-        return $this->settle($state);
+        return Catalogue::ACTS[$act->name]['minutes'] === 0.0 && ! in_array($act->name, ['dial', 'keep'], true)
+            ? $this->instruments->follow($this->machine, $state) // said or thought, nothing touched
+            : $this->settle($state);
     }
 
     /**
@@ -389,7 +299,7 @@ final class Bench
      */
     private function settle(array $state): array
     {
-        $this->instruments->connect($this->machine, $state);
+        $this->connect($state);
 
         return $this->instruments->follow($this->machine, $this->machine->settle(['tick' => $state['tick'], 'slots' => $state['slots']]) + $state);
     }
@@ -404,32 +314,25 @@ final class Bench
     }
 
     /**
-     * What one sees on looking at a part: its condition, what is set on it, what moves or shines.
+     * The meter and the jumpers as the state has them.
      *
      * @param array<string, mixed> $state
-     * @return array<string, string>
      */
-    private function look(array $state, string $part): array
+    private function connect(array $state): void
     {
-        $kind = $this->plan->model->kindOf($part);
-        $sick = $this->fault->part === $part && $this->fault->seen !== null && ! in_array($part, $state['mended'], true);
-        $seen = ['condition' => $sick ? $this->fault->seen : ($kind['look'] ?? 'Insulation whole, both ends seated.')];
-        foreach ($kind['controls'] ?? [] as $lever => $control) {
-            $at = $state['slots']["$part.$lever"]['at'];
-            $seen[$control['label']] = is_string($at) ? $at : "$at ".($control['unit'] ?? '');
-        }
-
-        return $seen + $this->perception->lookingAt($this->machine, $state, $part, $state['door'] === 'open');
+        $this->instruments->connect($this->machine, $state);
+        $this->machine->jump(array_map(fn (array $j) => [$this->plan->places[$j[0]], $this->plan->places[$j[1]]], $state['jumpers']));
     }
 
-    /** @param list<string> $mended */
-    private function machineWithout(array $mended): Machine
+    /** @param array<string, mixed> $state mended, fitted */
+    private function machineOf(array $state): Machine
     {
         $set = array_filter(
             $this->fault->set,
-            fn (string $path) => ! array_filter($mended, fn (string $part) => str_starts_with($path, "$part.")),
+            fn (string $path) => ! array_filter($state['mended'], fn (string $part) => str_starts_with($path, "$part.")),
             ARRAY_FILTER_USE_KEY,
         );
+        $set = $state['fitted'] + $set;
 
         return new Machine($this->plan, $set + ($this->seed === null ? [] : Scatter::of($this->plan, $this->seed, $set)), $this->memory);
     }

@@ -47,7 +47,9 @@ final readonly class Reach
     public function refusal(array $state, Act $act): ?string
     {
         return match ($act->name) {
-            'look', 'mend', 'reset' => $this->part($state, $act),
+            'look', 'mend', 'reset', 'plug', 'tap', 'listen', 'feel' => $this->part($state, $act),
+            'turn', 'push', 'fuse', 'spare', 'clock' => $this->part($state, $act) ?? $this->kindOf($act),
+            'jump', 'unjump' => $this->at($state, $act->get('from'), 'The clip') ?? $this->at($state, $act->get('to'), 'The clip') ?? $this->jumper($state, $act),
             'set' => $this->lever($state, $act),
             'leads' => $this->lead($state, $act, 'red') ?? $this->lead($state, $act, 'black'),
             'tester' => $this->at($state, $act->get('place'), 'The tester'),
@@ -77,6 +79,37 @@ final readonly class Reach
         }
 
         return null;
+    }
+
+    /** What can be done only to some kinds of part. */
+    private function kindOf(Act $act): ?string
+    {
+        $kind = $this->plan->model->kindOf($act->get('part'));
+        $types = array_column($kind['primitives'] ?? [], 'type');
+
+        return match (true) {
+            $act->name === 'turn' && ! in_array('motor', $types, true) => 'There is nothing on it to turn by hand.',
+            $act->name === 'push' && ! in_array('coil', $types, true) => 'There is no armature on it to push.',
+            $act->name === 'fuse' && $kind['family'] !== 'fuse' => 'There is no fuse in it.',
+            $act->name === 'fuse' && ($act->get('amps') < 0 || $act->get('amps') > 100) => 'A fuse has up to 100 A; 0 takes it out.',
+            $act->name === 'clock' && ($kind['symbol'] ?? '') !== 'meter' => 'It has no dial to clock.',
+            $act->name === 'spare' && ! isset($kind['spares'][$act->get('spare')]) => 'The van has no such spare for it; it has '.implode(', ', array_keys($kind['spares'] ?? [])).'.',
+            default => null,
+        };
+    }
+
+    /** @param array<string, mixed> $state */
+    private function jumper(array $state, Act $act): ?string
+    {
+        $there = array_filter($state['jumpers'], fn (array $j) => Hands::joins($j, $act->get('from'), $act->get('to'))) !== [];
+
+        return match (true) {
+            $act->get('from') === $act->get('to') => 'Both clips on one place join nothing.',
+            $act->name === 'jump' && $there => 'There is a jumper there already.',
+            $act->name === 'jump' && count($state['jumpers']) >= 6 => 'There are six jumpers in the bag, and all are in use.',
+            $act->name === 'unjump' && ! $there => 'There is no jumper there.',
+            default => null,
+        };
     }
 
     /** @param array<string, mixed> $state */

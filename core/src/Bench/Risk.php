@@ -15,6 +15,9 @@ final readonly class Risk
     /** From here on a shock. */
     private const LIVE_V = 50.0;
 
+    /** Families of parts that stop the fuel. */
+    private const SAFETIES = ['limit', 'rollout', 'safety', 'draught'];
+
     public function __construct(private Plan $plan) {}
 
     /**
@@ -24,7 +27,10 @@ final readonly class Risk
     public function of(Machine $machine, array $state, Act $act): array
     {
         return match ($act->name) {
-            'lift', 'land', 'mend' => $this->hands($machine, $state, $act),
+            'lift', 'land', 'mend', 'plug', 'spare', 'fuse' => $this->hands($machine, $state, $act),
+            'jump' => [...$this->touched($machine, $state, [$act->get('from'), $act->get('to')]), ...$this->bridged($act->get('from'), $act->get('to'))],
+            'turn' => $machine->shows($state, $this->motor($act->get('part'))) === '' ? [] : ['moving-part'],
+            'push' => $act->get('to') === 'in' ? ['pushed-by-hand'] : [],
             'reset' => $this->reset($state, $act->get('part')),
             'hand_back' => $this->leaving($state),
             default => [],
@@ -41,11 +47,13 @@ final readonly class Risk
             return [];
         }
         $owner = $act->get('part') ?? Model::split($act->get('end'))[0];
-        $solution = $machine->solution($state);
-        foreach ($this->plan->places as $place => $node) {
-            if (str_starts_with($place, "$owner.") && $solution->acVolts($node, 0) > self::LIVE_V) {
-                return ['live-work'];
-            }
+        $over = $act->name === 'fuse' && $act->get('amps') > $this->rating($owner) ? ['over-fused'] : [];
+        $live = $this->touched($machine, $state, array_filter(array_keys($this->plan->places), fn (string $p) => str_starts_with($p, "$owner.")));
+        if ($live !== []) {
+            return [...$live, ...$over];
+        }
+        if ($over !== []) {
+            return $over;
         }
         foreach ($this->plan->primitives as $id => $entry) {
             if ($entry['type'] === 'run-capacitor' && $state['slots'][$id]['charge'] > self::LIVE_V && $this->isAt($owner, Model::split($id)[0])) {
@@ -54,6 +62,67 @@ final readonly class Risk
         }
 
         return [];
+    }
+
+    /**
+     * @param array<string, mixed> $state
+     * @param array<string> $places
+     * @return list<string>
+     */
+    private function touched(Machine $machine, array $state, array $places): array
+    {
+        $solution = $machine->solution($state);
+        foreach ($places as $place) {
+            if ($solution->acVolts($this->plan->places[$place], 0) > self::LIVE_V) {
+                return ['live-work'];
+            }
+        }
+
+        return [];
+    }
+
+    /**
+     * What a jumper does away with: a safety between its two ends, or all that stands before a fuel valve.
+     *
+     * @return list<string>
+     */
+    private function bridged(string $from, string $to): array
+    {
+        $found = [];
+        foreach ($this->plan->model->document['parts'] as $part) {
+            $kind = $this->plan->model->document['kinds'][$part['kind']];
+            $at = [Model::split($from)[0] === $part['id'], Model::split($to)[0] === $part['id']];
+            if ($at === [true, true] && in_array($kind['family'], self::SAFETIES, true)) {
+                $found[] = 'safety-jumpered';
+            }
+            if ($at[0] !== $at[1] && in_array($kind['family'], ['gas valve', 'oil valve'], true)) {
+                $found[] = 'valve-jumpered';
+            }
+        }
+
+        return $found;
+    }
+
+    private function rating(string $part): float
+    {
+        foreach ($this->plan->model->kindOf($part)['primitives'] as $spec) {
+            if ($spec['type'] === 'fuse') {
+                return (float) $spec['amps'];
+            }
+        }
+
+        return INF;
+    }
+
+    private function motor(string $part): string
+    {
+        foreach ($this->plan->model->kindOf($part)['primitives'] as $name => $spec) {
+            if ($spec['type'] === 'motor') {
+                return "$part.$name";
+            }
+        }
+
+        return '';
     }
 
     /** Whether a part is the one in hand, or the wire in hand goes to it. */
@@ -95,8 +164,22 @@ final readonly class Risk
             'door-switch-held' => $state['held'],
             'door-open' => $state['door'] === 'open',
             'wire-lifted' => $lifted !== [],
+            'jumper-left' => $state['jumpers'] !== [],
+            'over-fused' => $this->isOverFused($state),
             'power-off' => $this->isSwitchedOff($state),
         ]));
+    }
+
+    /** @param array<string, mixed> $state */
+    private function isOverFused(array $state): bool
+    {
+        foreach ($state['fitted'] as $path => $value) {
+            if (str_ends_with((string) $path, '.amps') && $value > $this->rating(implode('.', array_slice(explode('.', (string) $path), 0, -2)))) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

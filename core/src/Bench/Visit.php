@@ -68,12 +68,14 @@ final readonly class Visit
         }
         $household = $this->plan->model->document['household'];
         $water = $household['hot_water'] ?? null;
-        $complaint = Complaint::of($household, $until, $this->rooms($household, $noticed, $state), $water === null ? null : [
+        $rooms = $this->rooms($household, $noticed, $state);
+        $complaint = Complaint::of($household, $until, $rooms, $water === null ? null : [
             'now' => self::value($noticed, $water['of']), 'wants' => (float) $water['wants'],
         ]);
         $state += [
-            'zero' => $state['tick'], 'door' => 'shut', 'held' => false, 'mended' => [], 'labour' => 0.0, 'acts' => 0,
-        ] + Instruments::PUT_AWAY;
+            'zero' => $state['tick'], 'labour' => 0.0, 'acts' => 0,
+            'answers' => Complaint::answers($household, $until, $rooms, $state['tick']),
+        ] + Hands::CLEAN + Instruments::PUT_AWAY;
 
         return new Arrival($state, $complaint);
     }

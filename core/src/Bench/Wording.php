@@ -16,6 +16,11 @@ final readonly class Wording
         'uf' => 'microfarads', 'hz' => 'hertz', 'ua' => 'microamps', 'ma' => 'milliamps', 'aac' => 'amps AC in series',
     ];
 
+    public const QUESTIONS = [
+        'since' => 'since when?', 'display' => 'what does the thermostat show?', 'noise' => 'any noise?', 'smell' => 'any smell?',
+        'filter' => 'when was the filter changed?', 'work' => 'any electrical work lately?',
+    ];
+
     public function __construct(private Model $model) {}
 
     public function entry(Act $act, Outcome $outcome): string
@@ -66,6 +71,19 @@ final readonly class Wording
             }." a suspect: {$this->fault($act->get('fault'))}",
             'lift' => 'Lifted the '.$this->place($act->get('end')),
             'land' => 'Landed the '.$this->place($act->get('end')),
+            'plug' => ($act->get('to') === 'off' ? 'Pulled the plug of ' : 'Put the plug back on ').$part,
+            'jump' => 'Jumper from '.$this->place($act->get('from')).' to '.$this->place($act->get('to')),
+            'unjump' => 'Took the jumper off '.$this->place($act->get('from')).' and '.$this->place($act->get('to')),
+            'listen' => "Listened at $part",
+            'smell' => 'Smelt',
+            'feel' => "Felt $part",
+            'ask' => 'Asked: '.self::QUESTIONS[$act->get('question')],
+            'turn' => "Turned $part by hand",
+            'push' => $act->get('to') === 'in' ? "Pushed $part in by hand" : "Let $part go",
+            'tap' => "Tapped $part",
+            'clock' => "Clocked $part",
+            'fuse' => $act->get('amps') == 0 ? "Took the fuse out of $part" : "Put {$act->get('amps')} A into $part",
+            'spare' => "Fitted {$act->get('spare')} for $part",
             'reset' => "Reset $part",
             'mend' => match ($act->get('how')) {
                 'clean' => "Cleaned $part", 'clear' => "Cleared $part", 'set' => "Set $part right", default => "Replaced $part",

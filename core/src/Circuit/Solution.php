@@ -137,13 +137,19 @@ final class Solution
             return $through === [] ? INF : 1 / array_sum(array_column($through, 2));
         }
         $ohms = $dc->dot($pair, $pair);
-        foreach ($this->loads as [$p, $q, $siemens]) { // one load, as a rule: each is taken by itself
+        $loads = $matrix = $right = [];
+        foreach ($this->loads as [$p, $q, $siemens]) {
             $load = $dc->forward([$p => 1.0, $q => -1.0]);
             if (! $load[2]) {
-                $ohms -= $dc->dot($pair, $load) ** 2 / (1 / $siemens + $dc->dot($load, $load));
+                $row = array_map(fn (array $other) => [$dc->dot($load, $other), 0.0], $loads);
+                $matrix[] = [...$row, [1 / $siemens + $dc->dot($load, $load), 0.0]];
+                $right[] = [$dc->dot($pair, $load), 0.0];
+                $loads[] = $load;
             }
         }
-
+        foreach ($matrix === [] ? [] : Dense::of($matrix)->solve($right) as $i => [$share]) {
+            $ohms -= $share * $right[$i][0];
+        }
         $this->release();
 
         return $ohms;

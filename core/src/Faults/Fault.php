@@ -17,6 +17,7 @@ final readonly class Fault
      * @param float $weight how likely in the field, against the others
      * @param string $repair what puts it right: "set", "clean", "clear", "replace", "utility", or the spare
      * @param string|null $seen what one sees on looking at the part; null when nothing
+     * @param string|null $smells what one smells near it
      * @param bool $gradual it has come on over months, rather than at a moment
      */
     public function __construct(
@@ -31,6 +32,7 @@ final readonly class Fault
         public string $repair,
         public ?string $seen,
         public bool $gradual = false,
+        public ?string $smells = null,
     ) {}
 
     public static function none(): self

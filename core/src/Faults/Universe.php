@@ -31,7 +31,7 @@ final class Universe
                 }
                 $title = "$label: {$m['title']}".($degree === '' ? '' : " ($degree".(isset($m['unit']) ? " {$m['unit']}" : '').')');
                 $weight = ($overrides[$id] ?? $overrides["$part:$mode"] ?? $m['weight']) / count($degrees);
-                $faults[$id] = new Fault($id, $part, $mode, $degree === '' ? null : $degree, $title, $family, $paths, $weight, $m['repair'], $m['seen'] ?? null, $m['gradual'] ?? false);
+                $faults[$id] = new Fault($id, $part, $mode, $degree === '' ? null : $degree, $title, $family, $paths, $weight, $m['repair'], $m['seen'] ?? null, $m['gradual'] ?? false, $m['smells'] ?? null);
             }
         };
         foreach ($model->document['parts'] as $part) {

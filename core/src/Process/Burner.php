@@ -17,14 +17,15 @@ use OddSpark\Parts\Surroundings;
  */
 final class Burner extends Primitive
 {
-    public const GIVEN = ['ways' => 'ids', 'igniter' => 'id?', 'lights_at_f' => 'number?', 'lit_by' => 'conditions?', 'lights_in_s' => 'number', 'least' => 'number', 'carries_in_s' => 'number?', 'carries_by' => 'ids?'];
+    public const GIVEN = ['ways' => 'ids', 'igniter' => 'id?', 'lights_at_f' => 'number?', 'lit_by' => 'conditions?', 'lights_in_s' => 'number', 'least' => 'number', 'carries_in_s' => 'number?', 'carries_by' => 'ids?', 'input_btu_h' => 'number?'];
 
     private const SMELT_AFTER = 1500;
 
     /**
      * @param array<string, mixed> $p ways: from the meter to the ports, least: share of gas that burns; igniter: heater id
      *     and lights_at_f, or lit_by: list of {@see Condition}, any of which lights it; lights_in_s;
-     *     carries_in_s: until the flame has run from the first burner to the last, carries_by: what it runs along
+     *     carries_in_s: until the flame has run from the first burner to the last, carries_by: what it runs along;
+     *     input_btu_h: what it burns
      */
     public function __construct(private readonly array $p, Fittings $f) {}
 

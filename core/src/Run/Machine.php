@@ -26,6 +26,9 @@ final class Machine
 {
     private const MICROSTEPS = 60;
 
+    /** A clip lead of a yard, with its two clips: 20 mΩ; common practice, no source. */
+    private const JUMPER_SIEMENS = 50.0;
+
     /** @var array<string, Primitive> */
     private readonly array $primitives;
 
@@ -50,6 +53,9 @@ final class Machine
 
     /** @var array{int, int, float}|null nodes and siemens of a meter on the circuit */
     private ?array $load = null;
+
+    /** @var list<array{int, int, float}> nodes and siemens of what else a hand has joined */
+    private array $jumpers = [];
 
     /**
      * @param array<string, mixed> $set changed parameters: "part.primitive.path" => value
@@ -76,6 +82,21 @@ final class Machine
     public function load(?int $a, ?int $b, float $siemens): void
     {
         $this->load = $a === null || $b === null || $siemens == 0.0 || $a === $b ? null : [$a, $b, $siemens];
+    }
+
+    /**
+     * Joins pairs of nodes by jumpers, and no others.
+     *
+     * @param list<array{int, int}> $pairs
+     */
+    public function jump(array $pairs): void
+    {
+        $this->jumpers = [];
+        foreach ($pairs as [$a, $b]) {
+            if ($a !== $b) {
+                $this->jumpers[] = [$a, $b, self::JUMPER_SIEMENS];
+            }
+        }
     }
 
     /**
@@ -171,13 +192,12 @@ final class Machine
             $static = $this->memory->common($this->build->key.$common, fn () => new StaticPart($this->plan->network()->topology, $values));
             $base = $this->memory->keep($key, Solution::of($this->plan->network(), $values, $static));
         }
-        if ($this->load === null) {
-            return $base;
+        foreach ($this->load === null ? $this->jumpers : [...$this->jumpers, $this->load] as [$a, $b, $g]) {
+            $key .= "#$a:$b:$g";
+            $base = $this->memory->find($key) ?? $this->memory->keep($key, $base->with($a, $b, $g));
         }
-        [$a, $b, $g] = $this->load;
-        $key .= "#$a:$b:$g";
 
-        return $this->memory->find($key) ?? $this->memory->keep($key, $base->with($a, $b, $g));
+        return $base;
     }
 
     /**

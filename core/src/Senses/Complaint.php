@@ -90,6 +90,47 @@ final class Complaint
     }
 
     /**
+     * What the customer answers when asked: true of what happened, as far as a layman takes notice, and of
+     * what he does not know, what customers say.
+     *
+     * @param array<string, mixed> $household
+     * @param array<string, list<array{int, int, string}>> $heard
+     * @param list<array{name: string, now: float, wants: float, blank: bool, calling: bool}> $rooms
+     * @return array<string, string> by question
+     */
+    public static function answers(array $household, array $heard, array $rooms, int $arrived): array
+    {
+        $last = null;
+        foreach ($household['heat'] as $channel => $values) {
+            foreach ($heard[$channel] ?? [] as [, $to, $value]) {
+                if (in_array($value, $values, true)) {
+                    $last = max($last ?? 0, $to);
+                }
+            }
+        }
+        $hours = $last === null ? null : ($arrived - $last) / 3_600_000;
+        $blank = array_filter($rooms, fn ($r) => $r['blank']);
+
+        return [
+            'since' => match (true) {
+                $hours === null => 'Since I first noticed, it has not heated at all.',
+                $hours < 0.05 => 'It was heating until a moment ago.',
+                $hours < 1.0 => 'Within the last hour.',
+                $hours < 5.0 => 'Some hours.',
+                default => 'The better part of a day.',
+            },
+            'display' => $blank === [] ? 'It shows what it always shows.' : 'It is blank.',
+            'noise' => self::total($heard, $household['hum'] ?? []) > 0 ? 'Something hums.' : 'Nothing out of the way.',
+            'smell' => self::total($heard, $household['smell'] ?? []) > 0 ? 'There was a smell of gas, for a moment.' : 'No.',
+            'filter' => 'Not long ago, I think.',
+            'work' => 'Not that I know of.',
+        ];
+    }
+
+    /** Answers that a customer gives whatever was so. */
+    public const IDLE = ['filter', 'work'];
+
+    /**
      * Ticks for which any of some channels was perceived as one of some values.
      *
      * @param array<string, list<array{int, int, string}>> $heard

@@ -77,6 +77,11 @@ final class Tracker
             }
             foreach ($this->states as $id => $state) {
                 [$this->states[$id], $expected] = $this->benches[$id]->do($state, $act, self::loose($outcome));
+                if ($act->name === 'ask') {
+                    $this->weights[$id] *= $outcome->seen === $expected->seen ? 1.0 : self::HEARSAY;
+
+                    continue;
+                }
                 if (! self::outcomeAgrees($outcome, $expected) && ! $this->agreesNearby($id, $earlier[$id], $act, $outcome, $comparison)) {
                     unset($this->states[$id], $this->benches[$id]);
                 }

@@ -16,6 +16,7 @@ use OddSpark\Bench\Observations;
 use OddSpark\Bench\Preview;
 use OddSpark\Bench\Wording;
 use OddSpark\Drawing\Chart;
+use OddSpark\Faults\Fault;
 use OddSpark\Faults\Universe;
 use OddSpark\Marking\Marker;
 use OddSpark\Marking\Rules;
@@ -30,6 +31,7 @@ final class Verbs
 
     private const USAGE = <<<'TEXT'
         usage: spark models | faults MODEL | table MODEL
+               spark arrive MODEL [--fault …] [--visit NAME]
                spark chart MODEL [--fault …] [--visit NAME] [--until S]
                spark run MODEL [--fault PART:MODE[@DEGREE]]… [--actions FILE] [--visit NAME] [--until S]
                spark spice MODEL [--fault …] [--actions FILE] [--visit NAME] --at S [--tran]
@@ -97,7 +99,7 @@ final class Verbs
             }
             $options[$word][] = array_shift($words) ?? throw new UsageError("$word needs a value.");
         }
-        if (! in_array($verb, ['models', 'faults', 'table', 'chart', 'run', 'solve', 'spice', 'suspects', 'mark'], true)) {
+        if (! in_array($verb, ['models', 'faults', 'table', 'chart', 'arrive', 'run', 'solve', 'spice', 'suspects', 'mark'], true)) {
             throw new UsageError($verb === '' ? 'Say what to do.' : "There is no verb \"$verb\".");
         }
         if ($verb !== 'models' && $model === null) {
@@ -119,6 +121,7 @@ final class Verbs
             'faults' => $this->faults($plan),
             'table' => $this->tables($plan),
             'chart' => $this->chart($plan),
+            'arrive' => $this->arrive($plan),
             'run' => $this->run($plan),
             'solve' => $this->solve($plan),
             'spice' => $this->spice($plan),
@@ -161,6 +164,43 @@ final class Verbs
         }
 
         return [['controls' => $rows], $text === '' ? "This model has no control with a table.\n" : $text];
+    }
+
+    /** @return array{array<string, mixed>, string} what is found, and what the customer says */
+    private function arrive(Plan $plan): array
+    {
+        $universe = Universe::of($plan->model);
+        $visit = $this->options['--visit'][0] ?? (string) array_key_first($plan->model->document['visits']);
+        $looks = function (Fault $fault) use ($plan, $visit): array {
+            $bench = new Bench($plan, $fault, new Memory());
+            $arrival = $bench->arrive($visit);
+            $state = ['door' => 'open'] + $arrival->state;
+            $bench->resume($state);
+            $found = [];
+            foreach (array_keys($plan->model->parts()) as $part) {
+                $found[$part] = $bench->glance($state, (string) $part) ?? [];
+            }
+
+            return [$arrival, $found];
+        };
+        [$arrival, $found] = $looks($universe->compound($this->options['--fault'] ?? []));
+        [, $healthy] = $looks($universe->get(Fault::HEALTHY));
+        $odd = [];
+        foreach ($found as $part => $seen) {
+            $differs = array_diff_assoc($seen, $healthy[$part]);
+            if ($differs !== []) {
+                $odd[$part] = $differs;
+            }
+        }
+        $text = implode("\n", array_column($arrival->complaint, 'text'))."\n";
+        foreach ($arrival->state['answers'] as $question => $answer) {
+            $text .= '  '.Wording::QUESTIONS[$question]." \"$answer\"\n";
+        }
+        foreach ($odd as $part => $seen) {
+            $text .= "  {$plan->model->parts()[$part]['label']}: ".implode('; ', array_map(fn ($k, $v) => $k === 'condition' ? $v : "$k $v", array_keys($seen), $seen))."\n";
+        }
+
+        return [['complaint' => $arrival->complaint, 'answers' => $arrival->state['answers'], 'unlike_healthy' => $odd], $text];
     }
 
     /** @return array{array<string, mixed>, string} the sequence chart as SVG */

@@ -12,7 +12,7 @@ use OddSpark\Parts\Surroundings;
 
 /**
  * A coil with an armature: an impedance, pulled in above one voltage, dropped below another, each
- * after its time. Slot: on, due, moved (tick of its last move), buzz.
+ * after its time. Slot: on, due, moved (tick of its last move), buzz, held (pushed in by hand).
  *
  * One that breaks what feeds it buzzes, in time: it is heard as a buzz, not as every single click.
  */
@@ -38,7 +38,7 @@ final class Coil extends Primitive
 
     public function initial(): array
     {
-        return ['on' => false, 'due' => null, 'moved' => -self::BUZZ_MS, 'buzz' => false];
+        return ['on' => false, 'due' => null, 'moved' => -self::BUZZ_MS, 'buzz' => false, 'held' => false];
     }
 
     public function stamp(array $slot, Values $values): void
@@ -57,7 +57,7 @@ final class Coil extends Primitive
         [$a, $b] = [$this->f->nodes['a'], $this->f->nodes['b']];
         $v = ($this->p['dc'] ?? false) ? abs($now->dcVolts($a, $b)) : $now->acVolts($a, $b);
         $dead = ($this->p['open'] ?? false) || isset($this->p['shorted_ohm']);
-        $wanted = ! $dead && ($slot['on'] ? $v > $this->p['drop_out_v'] : $v >= $this->p['pull_in_v'] && $this->isSeated($now));
+        $wanted = $slot['held'] || ! $dead && ($slot['on'] ? $v > $this->p['drop_out_v'] : $v >= $this->p['pull_in_v'] && $this->isSeated($now));
         if ($slot['buzz'] && $now->tick >= $slot['moved'] + self::BUZZ_MS) {
             $slot['buzz'] = false;
         }
@@ -67,7 +67,7 @@ final class Coil extends Primitive
         $due = $slot['due'] ?? $now->tick + ($wanted ? $this->p['pull_in_ms'] : $this->p['drop_out_ms']);
 
         return $now->tick >= $due
-            ? ['on' => $wanted, 'due' => null, 'moved' => $now->tick, 'buzz' => $now->tick - $slot['moved'] < self::BUZZ_MS]
+            ? ['on' => $wanted, 'due' => null, 'moved' => $now->tick, 'buzz' => $now->tick - $slot['moved'] < self::BUZZ_MS] + $slot
             : ['due' => $due] + $slot;
     }
 

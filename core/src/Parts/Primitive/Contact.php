@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Condition;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
@@ -14,12 +15,15 @@ use OddSpark\Parts\Surroundings;
  *
  * A contact makes a few milliseconds after it is told to and breaks at once, so that of two
  * contacts on one coil the one breaks before the other makes.
+ *
+ * One with a flaw is open while the flaw holds: above a heat, after so many makings, or until it is
+ * tapped. Slot then also: makes, taps, bad.
  */
 final class Contact extends Primitive
 {
     public const VARIES = true;
 
-    public const MECHANICAL = ['stuck', 'follows', 'key', 'when'];
+    public const MECHANICAL = ['stuck', 'follows', 'key', 'when', 'flaw'];
 
     private const MAKE_TICKS = 4;
 
@@ -34,9 +38,13 @@ final class Contact extends Primitive
 
     private readonly float $siemens;
 
+    /** @var array<string, mixed>|null */
+    private readonly ?array $flaw;
+
     /**
      * @param array<string, mixed> $p follows: primitive id, key: path in its slot, when: value at which it is
-     *     closed (true), ohm: when closed, stuck: open | closed
+     *     closed (true), ohm: when closed, stuck: open | closed, flaw: {by, above or below: {@see Condition}} that opens it,
+     *     {makes: after so many it stays open}, or {taps: so many free it}
      */
     public function __construct(array $p, private readonly Fittings $f)
     {
@@ -45,6 +53,7 @@ final class Contact extends Primitive
         $this->when = $p['when'] ?? true;
         $this->stuck = $p['stuck'] ?? null;
         $this->siemens = 1 / ($p['ohm'] ?? 0.015);
+        $this->flaw = $p['flaw'] ?? null;
     }
 
     public static function joins(array $spec): array
@@ -59,7 +68,7 @@ final class Contact extends Primitive
 
     public function initial(): array
     {
-        return ['closed' => $this->stuck === 'closed', 'due' => null];
+        return ['closed' => $this->stuck === 'closed', 'due' => null] + ($this->flaw === null ? [] : ['makes' => 0, 'taps' => 0]);
     }
 
     public function stamp(array $slot, Values $values): void
@@ -69,27 +78,46 @@ final class Contact extends Primitive
 
     public function follows(): array
     {
-        return [$this->id];
+        return isset($this->flaw['by']) ? [$this->id, $this->flaw['by']] : [$this->id];
     }
 
     public function react(array $slot, Surroundings $now): array
     {
+        if ($this->flaw !== null) {
+            $slot += ['makes' => 0, 'taps' => 0]; // the flaw may have come while it was running
+        }
         $wanted = $this->stuck === null
             ? $now->follow($this->id, ...$this->keys) === $this->when
             : $this->stuck === 'closed';
-        if (! $wanted) {
-            return ['closed' => false, 'due' => null];
+        if (! $wanted || $this->flaw !== null && $this->isBad($slot, $now)) {
+            return ['closed' => false, 'due' => null] + $slot;
         }
         if ($slot['closed']) {
             return $slot;
         }
         $due = $slot['due'] ?? $now->tick + self::MAKE_TICKS;
 
-        return $now->tick >= $due ? ['closed' => true, 'due' => null] : ['closed' => false, 'due' => $due];
+        if ($now->tick < $due) {
+            return ['closed' => false, 'due' => $due] + $slot;
+        }
+
+        return ['closed' => true, 'due' => null] + ($this->flaw === null ? [] : ['makes' => $slot['makes'] + 1]) + $slot;
     }
 
     public function next(array $slot, Surroundings $now): int
     {
-        return $slot['due'] ?? self::NEVER;
+        $due = $slot['due'] ?? self::NEVER;
+
+        return isset($this->flaw['by']) ? min($due, Condition::next([$this->flaw], $now)) : $due;
+    }
+
+    /** @param array<string, mixed> $slot */
+    private function isBad(array $slot, Surroundings $now): bool
+    {
+        return match (true) {
+            isset($this->flaw['by']) => Condition::holds($this->flaw, $now),
+            isset($this->flaw['makes']) => $slot['makes'] >= $this->flaw['makes'] && ! $slot['closed'],
+            default => $slot['taps'] < $this->flaw['taps'],
+        };
     }
 }

@@ -10,8 +10,9 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 
 /**
- * A fuse or breaker: opens on too much current, the sooner the more. Slot: whole; spent: share of the
- * melting done when its rate last changed, at tick since.
+ * A fuse or breaker: opens on too much current, the sooner the more. Slot: whole; tripped: a breaker that
+ * has to be switched off before it can be switched on; spent: share of the melting done when its rate
+ * last changed, at tick since.
  *
  * Time to open at m times the rating: melt_s / (m − 1)², never under 25 ms; below
  * 1.1 times it holds. Bursts add up, since it cools slowly. A common-practice curve, no source.
@@ -58,7 +59,7 @@ final class Fuse extends Primitive
 
     public function initial(): array
     {
-        return ['whole' => ! $this->open, 'spent' => 0.0, 'rate' => 0.0, 'since' => 0, 'due' => null];
+        return ['whole' => ! $this->open, 'spent' => 0.0, 'rate' => 0.0, 'since' => 0, 'due' => null, 'tripped' => false];
     }
 
     public function stamp(array $slot, Values $values): void
@@ -76,10 +77,10 @@ final class Fuse extends Primitive
         if ($this->lever !== null) {
             $at = $now->follow($this->lever, 'at');
             if ($at !== 'on') {
-                return ['whole' => false, 'due' => null] + $slot;
+                return ['whole' => false, 'due' => null, 'tripped' => false] + $slot;
             }
-            if (! $slot['whole'] && ! $this->open) {
-                return ['whole' => true, 'spent' => 0.0, 'rate' => 0.0, 'since' => $now->tick, 'due' => null];
+            if (! $slot['whole'] && ! $this->open && ! $slot['tripped']) {
+                return ['whole' => true, 'spent' => 0.0, 'rate' => 0.0, 'since' => $now->tick, 'due' => null, 'tripped' => false];
             }
         }
         if (! $slot['whole'] || $this->open) {
@@ -89,7 +90,7 @@ final class Fuse extends Primitive
         // share of the melting done in a second
         $rate = $times < 1.1 ? 0.0 : round(min(40.0, ($times - 1) ** 2 / $this->melt), 3);
         if ($slot['due'] !== null && $now->tick >= $slot['due']) {
-            return ['whole' => false, 'due' => null] + $slot;
+            return ['whole' => false, 'due' => null, 'tripped' => true] + $slot;
         }
         if ($rate === $slot['rate']) {
             return $slot;
@@ -98,7 +99,7 @@ final class Fuse extends Primitive
         $spent = $slot['rate'] > 0 ? $slot['spent'] + $slot['rate'] * $seconds : $slot['spent'] * exp(-$seconds / self::COOLS_S);
         $due = $rate > 0 ? $now->tick + (int) ceil(1000 * max(0.0, 1 - $spent) / $rate) : null;
 
-        return ['whole' => true, 'spent' => $spent, 'rate' => $rate, 'since' => $now->tick, 'due' => $due];
+        return ['whole' => true, 'spent' => $spent, 'rate' => $rate, 'since' => $now->tick, 'due' => $due, 'tripped' => false];
     }
 
     public function next(array $slot, Surroundings $now): int

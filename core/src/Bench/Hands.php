@@ -1,0 +1,221 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Bench;
+
+use OddSpark\Acts\Act;
+use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Plan;
+use OddSpark\Faults\Fault;
+use OddSpark\Meter\Display;
+
+/**
+ * What a person's hands change in the scene and in the slots of the appliance; what follows from it is for
+ * the machine to say.
+ *
+ * Of the bench's state they own: door, held, mended, fitted (parameters of what was put in), jumpers, tapped.
+ */
+final readonly class Hands
+{
+    /** Nothing touched yet. */
+    public const CLEAN = ['door' => 'shut', 'held' => false, 'mended' => [], 'fitted' => [], 'jumpers' => []];
+
+    public function __construct(private Plan $plan, private Fault $fault) {}
+
+    /**
+     * @param array<string, mixed> $state
+     * @param array<string, array<string, mixed>> $new slots as they are in an appliance that was never run
+     * @return array<string, mixed>
+     */
+    public function apply(array $state, Act $act, array $new): array
+    {
+        switch ($act->name) {
+            case 'door':
+                return $this->interlocks(['door' => $act->get('to'), 'held' => false] + $state);
+            case 'hold':
+                return $this->interlocks(['held' => $act->get('to') === 'held'] + $state);
+            case 'set':
+                return $this->lever($state, $act->get('part').'.'.$act->get('lever'), $act->get('to'));
+            case 'lift':
+            case 'land':
+                return $this->end($state, $act->get('end'), $act->name === 'land');
+            case 'plug':
+                foreach ($this->plan->model->wires() as $id => $wire) {
+                    foreach (['a' => 'from', 'b' => 'to'] as $end => $at) {
+                        if (Model::split($wire[$at])[0] === $act->get('part')) {
+                            $state = $this->end($state, "$id.$end", $act->get('to') === 'on');
+                        }
+                    }
+                }
+
+                return $state;
+            case 'jump':
+                $state['jumpers'][] = [$act->get('from'), $act->get('to')];
+
+                return $state;
+            case 'unjump':
+                $state['jumpers'] = array_values(array_filter($state['jumpers'], fn (array $j) => ! self::joins($j, $act->get('from'), $act->get('to'))));
+
+                return $state;
+            case 'reset':
+                foreach (array_keys($this->plan->model->kindOf($act->get('part'))['resets']) as $name) {
+                    $state['slots'][$act->get('part').".$name"]['latched'] = false;
+                }
+
+                return $state;
+            case 'tap':
+                foreach ($state['slots'] as $id => $slot) {
+                    if (str_starts_with($id, $act->get('part').'.') && isset($slot['taps'])) {
+                        $state['slots'][$id]['taps']++;
+                    }
+                }
+
+                return $state;
+            case 'push':
+                foreach ($this->plan->model->kindOf($act->get('part'))['primitives'] as $name => $spec) {
+                    if ($spec['type'] === 'coil') {
+                        $state['slots']["{$act->get('part')}.$name"]['held'] = $act->get('to') === 'in';
+                    }
+                }
+
+                return $state;
+            case 'fuse':
+                return $this->fuse($state, $act->get('part'), $act->get('amps'), $new);
+            case 'spare':
+                $state = $this->mend($state, $act->get('part'), 'replace', $new);
+                foreach ($this->plan->model->kindOf($act->get('part'))['spares'][$act->get('spare')] as $path => $value) {
+                    $state['fitted']["{$act->get('part')}.$path"] = $value;
+                }
+
+                return $state;
+            case 'mend':
+                return $this->mend($state, $act->get('part'), $act->get('how'), $new);
+            case 'leads':
+                $keeping = $state['display']['keeping'] ?? false;
+
+                return ['red' => $act->get('red'), 'black' => $act->get('black'), 'display' => $keeping ? $state['display'] : null] + $state;
+            case 'dial':
+                return ['mode' => $act->get('mode'), 'range' => $act->get('range'), 'display' => null] + $state;
+            case 'keep':
+                return ['display' => Display::fresh($act->get('to') === 'on')] + $state;
+            case 'meter_fuse':
+                return ['blown' => []] + $state;
+            case 'meter_battery':
+                return ['battery' => 'good'] + $state;
+            case 'clamp':
+                return ['clamp' => $act->get('wires') === [] ? null : ['wires' => $act->get('wires'), 'turns' => $act->get('turns') ?? 1]] + $state;
+            case 'gauge':
+            case 'probe':
+                return [$act->name => $act->get('tap')] + $state;
+        }
+
+        return $state;
+    }
+
+    /** @param array{string, string} $jumper */
+    public static function joins(array $jumper, string $a, string $b): bool
+    {
+        return $jumper === [$a, $b] || $jumper === [$b, $a];
+    }
+
+    /**
+     * A part is replaced, cleaned, cleared or set right; the fault is gone if that was what it needed.
+     *
+     * @param array<string, mixed> $state
+     * @param array<string, array<string, mixed>> $new
+     * @return array<string, mixed>
+     */
+    private function mend(array $state, string $part, string $how, array $new): array
+    {
+        if ($how === 'replace' ? $this->fault->repair !== 'utility' : $this->fault->repair === $how) {
+            $state['mended'] = array_values(array_unique([...$state['mended'], $part]));
+        }
+        if ($how === 'replace') {
+            $state['fitted'] = array_filter($state['fitted'], fn (string $path) => ! str_starts_with($path, "$part."), ARRAY_FILTER_USE_KEY);
+            $state = $this->asNew($state, $part, $new);
+        }
+
+        return $state;
+    }
+
+    /**
+     * A fuse of some amps in its clips, or none.
+     *
+     * @param array<string, mixed> $state
+     * @param array<string, array<string, mixed>> $new
+     * @return array<string, mixed>
+     */
+    private function fuse(array $state, string $part, float|int $amps, array $new): array
+    {
+        $state['mended'] = array_values(array_unique([...$state['mended'], $part]));
+        foreach ($this->plan->model->kindOf($part)['primitives'] as $name => $spec) {
+            if ($spec['type'] === 'fuse') {
+                unset($state['fitted']["$part.$name.open"], $state['fitted']["$part.$name.amps"]);
+                if ($amps == 0) {
+                    $state['fitted']["$part.$name.open"] = true;
+                } elseif ($amps != $spec['amps']) {
+                    $state['fitted']["$part.$name.amps"] = $amps;
+                }
+                $state['slots']["$part.$name"] = ['whole' => $amps != 0] + $new["$part.$name"];
+            }
+        }
+
+        return $state;
+    }
+
+    /**
+     * @param array<string, mixed> $state
+     * @param array<string, array<string, mixed>> $new
+     * @return array<string, mixed>
+     */
+    private function asNew(array $state, string $part, array $new): array
+    {
+        foreach ($new as $id => $slot) {
+            $isLever = array_keys($slot) === ['at'];
+            if (str_starts_with($id, "$part.") && ! $isLever) {
+                $state['slots'][$id] = $slot;
+            }
+        }
+
+        return $state;
+    }
+
+    /**
+     * @param array<string, mixed> $state
+     * @return array<string, mixed>
+     */
+    private function lever(array $state, string $id, mixed $to): array
+    {
+        $state['slots'][$id]['at'] = $to;
+
+        return $state;
+    }
+
+    /**
+     * @param array<string, mixed> $state
+     * @return array<string, mixed>
+     */
+    private function end(array $state, string $end, bool $landed): array
+    {
+        [$wire, $which] = Model::split($end);
+        $state['slots']["$wire.body"][$which] = $landed;
+
+        return $state;
+    }
+
+    /**
+     * @param array<string, mixed> $state
+     * @return array<string, mixed>
+     */
+    private function interlocks(array $state): array
+    {
+        foreach ($this->plan->model->document['doors'] ?? [] as $door) {
+            if (isset($door['interlock'])) {
+                $state['slots'][$door['interlock']]['at'] = $state['door'] === 'shut' || $state['held'] ? 'pressed' : 'out';
+            }
+        }
+
+        return $state;
+    }
+}

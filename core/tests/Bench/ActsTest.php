@@ -1,0 +1,269 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Tests\Bench;
+
+use OddSpark\Acts\Catalogue;
+use OddSpark\Bench\Bench;
+use OddSpark\Bench\Outcome;
+use OddSpark\Bench\Wording;
+use OddSpark\Faults\Universe;
+use OddSpark\Run\Memory;
+use OddSpark\Tests\Fixtures;
+use OddSpark\Tests\Stand;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What hands can do beside measuring: each act with its consequence, its danger and its refusal. */
+final class ActsTest extends TestCase
+{
+    private Bench $bench;
+
+    /** @var array<string, mixed> */
+    private array $state;
+
+    public function test_a_jumper_round_an_open_limit_lets_the_sequence_go_on_and_is_told_as_unsafe(): void
+    {
+        $this->arrive('furnace-80', 'limit:stuck-open');
+        self::assertSame(['safety-jumpered'], $this->do(10, 'jump', ['from' => 'limit.a', 'to' => 'limit.b'])->dangers);
+        $this->do(120, 'wait');
+        self::assertTrue($this->state['slots']['fire']['lit']);
+        self::assertSame('from Limit a to Limit b', $this->do(121, 'look', ['part' => 'limit'])->seen['jumper']);
+        self::assertContains('jumper-left', $this->do(122, 'hand_back')->dangers);
+        $this->do(130, 'unjump', ['from' => 'limit.b', 'to' => 'limit.a']);
+        $this->do(135, 'wait');
+        self::assertFalse($this->state['slots']['fire']['lit']);
+        self::assertStringContainsString('no jumper', (string) $this->do(136, 'unjump', ['from' => 'limit.a', 'to' => 'limit.b'])->refused);
+        self::assertStringContainsString('join nothing', (string) $this->do(137, 'jump', ['from' => 'limit.a', 'to' => 'limit.a'])->refused);
+    }
+
+    public function test_a_jumper_from_r_to_w_is_a_call_and_no_danger(): void
+    {
+        $this->arrive('furnace-80', 'thermostat:heat-contact-open');
+        self::assertSame([], $this->do(10, 'jump', ['from' => 'board.R', 'to' => 'board.W'])->dangers);
+        $this->do(30, 'wait');
+        self::assertNotSame('idle', $this->state['slots']['board.control']['state']);
+    }
+
+    public function test_a_jumper_from_line_to_neutral_trips_the_breaker(): void
+    {
+        $this->arrive('furnace-80', 'healthy');
+        self::assertContains('live-work', $this->do(10, 'jump', ['from' => 'board.L1', 'to' => 'board.N'])->dangers);
+        $this->do(12, 'wait');
+        self::assertFalse($this->state['slots']['breaker.trip']['whole']);
+        $this->do(13, 'unjump', ['from' => 'board.L1', 'to' => 'board.N']);
+        $this->do(20, 'wait');
+        self::assertFalse($this->state['slots']['breaker.trip']['whole'], 'it stays off until it is switched off and on');
+        $this->do(21, 'set', ['part' => 'breaker', 'lever' => 'handle', 'to' => 'off']);
+        $this->do(22, 'set', ['part' => 'breaker', 'lever' => 'handle', 'to' => 'on']);
+        self::assertTrue($this->state['slots']['breaker.trip']['whole']);
+    }
+
+    public function test_24_volts_brought_to_the_valve_past_its_control_are_unsafe(): void
+    {
+        $this->arrive('furnace-80', 'board:valve-relay-dead');
+        self::assertContains('valve-jumpered', $this->do(60, 'jump', ['from' => 'board.R', 'to' => 'valve.MV'])->dangers);
+    }
+
+    public function test_a_plug_pulled_and_fitted(): void
+    {
+        $this->arrive('furnace-80', 'healthy');
+        $this->do(10, 'plug', ['part' => 'valve', 'to' => 'off']);
+        self::assertFalse($this->state['slots']['w27.body']['b']);
+        self::assertContains('wire-lifted', $this->do(11, 'hand_back')->dangers);
+        $this->do(12, 'plug', ['part' => 'valve', 'to' => 'on']);
+        self::assertTrue($this->state['slots']['w27.body']['b']);
+    }
+
+    public function test_a_larger_fuse_lasts_where_the_right_one_blows(): void
+    {
+        $this->arrive('furnace-80', 'w17:rubs');
+        self::assertSame('The element has parted.', $this->bench->machine()->shows($this->state, 'fuse.element') === 'open' ? 'The element has parted.' : 'whole');
+        self::assertSame([], $this->do(5, 'fuse', ['part' => 'fuse', 'amps' => 3])->dangers);
+        $this->do(60, 'wait');
+        self::assertFalse($this->state['slots']['fuse.element']['whole'], 'its cause was left');
+        self::assertSame(['over-fused'], $this->do(61, 'fuse', ['part' => 'fuse', 'amps' => 40])->dangers);
+        $this->do(120, 'wait');
+        self::assertTrue($this->state['slots']['fuse.element']['whole']);
+        self::assertContains('over-fused', $this->do(121, 'hand_back')->dangers);
+        $this->do(122, 'fuse', ['part' => 'fuse', 'amps' => 0]);
+        self::assertFalse($this->state['slots']['fuse.element']['whole']);
+        self::assertStringContainsString('no fuse', (string) $this->do(123, 'fuse', ['part' => 'limit', 'amps' => 3])->refused);
+    }
+
+    public function test_a_wrong_spare_behaves_as_what_it_is(): void
+    {
+        $this->arrive('furnace-80', 'capacitor:open');
+        $this->do(5, 'set', ['part' => 'service', 'lever' => 'lever', 'to' => 'off']);
+        $this->do(6, 'spare', ['part' => 'capacitor', 'spare' => '5 µF, 440 V']);
+        $this->do(7, 'lift', ['end' => 'w40.b']);
+        $this->do(8, 'dial', ['mode' => 'uf']);
+        self::assertSame('5.000 µF', $this->do(9, 'leads', ['red' => 'capacitor.1', 'black' => 'capacitor.2'])->reading?->text());
+        $this->do(10, 'spare', ['part' => 'capacitor', 'spare' => '7.5 µF, 440 V']);
+        self::assertSame('7.50 µF', $this->do(12, 'read')->reading?->text());
+        self::assertStringContainsString('5 µF', (string) $this->do(13, 'spare', ['part' => 'capacitor', 'spare' => 'any'])->refused);
+    }
+
+    public function test_a_contact_that_hangs_on_a_loose_wire_makes_when_it_is_tapped(): void
+    {
+        $this->arrive('boiler-hydronic', 'thermostat:loose');
+        $this->do(60, 'wait');
+        self::assertFalse($this->state['slots']['thermostat.contact']['closed']);
+        $this->do(61, 'tap', ['part' => 'thermostat']);
+        $this->do(70, 'wait');
+        self::assertTrue($this->state['slots']['thermostat.contact']['closed']);
+        self::assertTrue($this->state['slots']['relay.coil']['on']);
+    }
+
+    public function test_a_relay_pushed_by_hand_runs_what_it_feeds(): void
+    {
+        $this->arrive('package-direct-spark', 'inducer-relay:coil-open');
+        self::assertSame(0.0, $this->state['slots']['inducer.motor']['target']);
+        self::assertSame(['pushed-by-hand'], $this->do(5, 'push', ['part' => 'inducer-relay', 'to' => 'in'])->dangers);
+        $this->do(8, 'wait');
+        self::assertGreaterThan(0.5, $this->state['slots']['inducer.motor']['target']);
+        $this->do(9, 'push', ['part' => 'inducer-relay', 'to' => 'out']);
+        $this->do(12, 'wait');
+        self::assertSame(0.0, $this->state['slots']['inducer.motor']['target']);
+        self::assertStringContainsString('no armature', (string) $this->do(13, 'push', ['part' => 'limit', 'to' => 'in'])->refused);
+    }
+
+    public function test_a_shaft_is_turned_by_hand_and_not_while_it_runs(): void
+    {
+        $this->arrive('furnace-80', 'inducer:seized');
+        self::assertSame('does not turn', $this->do(5, 'turn', ['part' => 'inducer'])->seen['shaft']);
+        $this->arrive('furnace-80', 'healthy');
+        self::assertSame(['moving-part'], $this->do(10, 'turn', ['part' => 'inducer'])->dangers);
+        self::assertSame('turns freely', $this->do(11, 'turn', ['part' => 'blower'])->seen['shaft']);
+        self::assertStringContainsString('nothing on it to turn', (string) $this->do(12, 'turn', ['part' => 'limit'])->refused);
+    }
+
+    public function test_listening_feeling_and_smelling(): void
+    {
+        $this->arrive('furnace-80', 'transformer:shorted-turns');
+        self::assertSame('of burnt varnish', $this->do(5, 'smell')->seen['smell']);
+        $this->arrive('furnace-80', 'healthy');
+        self::assertSame('runs', $this->do(10, 'listen', ['part' => 'inducer'])->seen['inducer']);
+        self::assertSame('nothing', $this->do(11, 'listen', ['part' => 'limit'])->seen['sound']);
+        self::assertSame('of nothing', $this->do(12, 'smell')->seen['smell']);
+        self::assertContains($this->do(13, 'feel', ['part' => 'limit'])->seen['warmth'], ['cool', 'warm']);
+        self::assertContains($this->do(400, 'feel', ['part' => 'limit'])->seen['warmth'], ['hot', 'too hot to hold']);
+        self::assertSame('runs smoothly', $this->do(401, 'feel', ['part' => 'blower'])->seen['tremor']);
+    }
+
+    public function test_the_gas_meter_is_clocked(): void
+    {
+        $this->arrive('furnace-80', 'healthy');
+        self::assertSame('stands still', $this->do(5, 'clock', ['part' => 'meter'])->seen['dial']);
+        // by hand: 80,000 Btu/h of 1000 Btu a cubic foot are 80 ft³/h, one in 45 s
+        self::assertSame('one cubic foot in 45 s', $this->do(120, 'clock', ['part' => 'meter'])->seen['dial']);
+        self::assertStringContainsString('no dial', (string) $this->do(121, 'clock', ['part' => 'limit'])->refused);
+    }
+
+    public function test_the_customer_answers_by_what_he_lived_through(): void
+    {
+        $this->arrive('furnace-80', 'fuse:blown', false);
+        self::assertSame('It is blank.', $this->do(1, 'ask', ['question' => 'display'])->seen['answer']);
+        self::assertSame('Since I first noticed, it has not heated at all.', $this->do(2, 'ask', ['question' => 'since'])->seen['answer']);
+        $this->arrive('furnace-80', 'inducer:seized', false);
+        self::assertSame('Something hums.', $this->do(1, 'ask', ['question' => 'noise'])->seen['answer']);
+        self::assertSame('Not long ago, I think.', $this->do(2, 'ask', ['question' => 'filter'])->seen['answer'], 'as customers are');
+    }
+
+    public function test_a_relay_that_tires_fails_after_some_makings(): void
+    {
+        $s = Stand::withFault('package-direct-spark', 'inducer-relay:tired');
+        for ($i = 1; $i <= 3; $i++) {
+            $s->set('thermostat.mode', 'heat')->run(5);
+            self::assertTrue($s->slot('inducer-relay.contact', 'closed'), "making $i");
+            $s->set('thermostat.mode', 'off')->run(5);
+        }
+        $s->set('thermostat.mode', 'heat')->run(5);
+        self::assertFalse($s->slot('inducer-relay.contact', 'closed'), 'the fourth time it does not');
+    }
+
+    /** @return iterable<string, array{string, array<string, mixed>}> */
+    public static function behindTheDoor(): iterable
+    {
+        yield 'look' => ['look', ['part' => 'igniter']];
+        yield 'plug' => ['plug', ['part' => 'valve', 'to' => 'off']];
+        yield 'jump' => ['jump', ['from' => 'board.R', 'to' => 'board.W']];
+        yield 'tap' => ['tap', ['part' => 'limit']];
+        yield 'turn' => ['turn', ['part' => 'blower']];
+        yield 'push' => ['push', ['part' => 'valve', 'to' => 'in']];
+        yield 'listen' => ['listen', ['part' => 'valve']];
+        yield 'feel' => ['feel', ['part' => 'limit']];
+        yield 'fuse' => ['fuse', ['part' => 'fuse', 'amps' => 3]];
+        yield 'spare' => ['spare', ['part' => 'limit', 'spare' => '200 °F']];
+        yield 'mend' => ['mend', ['part' => 'limit', 'how' => 'replace']];
+        yield 'reset' => ['reset', ['part' => 'rollout-l']];
+        yield 'leads' => ['leads', ['red' => 'board.R', 'black' => 'board.C']];
+        yield 'lift' => ['lift', ['end' => 'w27.b']];
+        yield 'clamp' => ['clamp', ['wires' => ['w33']]];
+        yield 'gauge' => ['gauge', ['tap' => 'hose-tee']];
+        yield 'tester' => ['tester', ['place' => 'board.L1']];
+    }
+
+    /** @param array<string, mixed> $with */
+    #[DataProvider('behindTheDoor')]
+    public function test_behind_a_shut_door_nothing_can_be_done(string $act, array $with): void
+    {
+        $this->arrive('furnace-80', 'healthy', false);
+        $outcome = $this->do(1, $act, $with);
+        self::assertStringContainsString('behind the door', (string) $outcome->refused);
+        self::assertSame($this->state['labour'], 0.0);
+    }
+
+    /** @return iterable<string, array{string, array<string, mixed>}> */
+    public static function nowhere(): iterable
+    {
+        foreach (['look', 'mend', 'reset', 'plug', 'tap', 'listen', 'feel', 'turn', 'push', 'fuse', 'spare', 'clock', 'set'] as $act) {
+            yield $act => [$act, ['part' => 'flux', 'lever' => 'x', 'to' => 'in', 'how' => 'replace', 'amps' => 3, 'spare' => 'x']];
+        }
+        yield 'jump' => ['jump', ['from' => 'flux.a', 'to' => 'board.R']];
+        yield 'lift' => ['lift', ['end' => 'flux.a']];
+        yield 'clamp' => ['clamp', ['wires' => ['flux']]];
+        yield 'tester' => ['tester', ['place' => 'flux.a']];
+    }
+
+    /** @param array<string, mixed> $with */
+    #[DataProvider('nowhere')]
+    public function test_what_is_not_there_is_refused_by_name(string $act, array $with): void
+    {
+        $this->arrive('furnace-80', 'healthy');
+        self::assertStringContainsString('flux', (string) $this->do(3, $act, $with)->refused);
+    }
+
+    public function test_every_act_has_its_sentence(): void
+    {
+        $wording = new Wording(Fixtures::furnace()->model);
+        $with = ['part' => 'limit', 'lever' => 'x', 'to' => 'on', 'mode' => 'vac', 'red' => 'board.R', 'black' => 'board.C', 'wires' => ['w01'], 'tap' => 'hose-tee', 'place' => 'board.R', 'meaning' => 'good', 'fault' => 'limit:stuck-open', 'mark' => 'star', 'end' => 'w01.a', 'from' => 'board.R', 'how' => 'clean', 'question' => 'since', 'amps' => 3, 'spare' => 'one'];
+        $sentences = [];
+        foreach (array_keys(Catalogue::ACTS) as $name) {
+            $sentences[$name] = $wording->act(Fixtures::act(1, $name, ['to' => $name === 'jump' || $name === 'unjump' ? 'board.W' : 'on'] + $with));
+        }
+        self::assertSame([], array_diff_key(array_filter($sentences, fn (string $s) => $s === 'Handed the appliance back'), ['hand_back' => 1]), 'no act goes by the last word');
+        self::assertCount(count(Catalogue::ACTS), array_unique($sentences));
+    }
+
+    private function arrive(string $model, string $fault, bool $open = true): void
+    {
+        $plan = Stand::plan($model);
+        $this->bench = new Bench($plan, Universe::of($plan->model)->get($fault), new Memory());
+        $this->state = $this->bench->arrive((string) array_key_first($plan->model->document['visits']))->state;
+        $this->bench->resume($this->state);
+        if ($open) {
+            $this->do(1, 'door', ['to' => 'open']);
+            $this->do(2, 'hold', ['to' => 'held']);
+        }
+    }
+
+    /** @param array<string, mixed> $with */
+    private function do(float $s, string $name, array $with = []): Outcome
+    {
+        [$this->state, $outcome] = $this->bench->do($this->state, Fixtures::act($s, $name, $with));
+
+        return $outcome;
+    }
+}
