@@ -224,7 +224,7 @@ class Workbench
             'scene' => [
                 'door' => $state['door'], 'held' => $state['held'], 'red' => $state['red'], 'black' => $state['black'], 'mode' => $state['mode'],
                 'range' => $state['range'], 'keeping' => $state['display']['keeping'] ?? false, 'blown' => $state['blown'], 'battery' => $state['battery'],
-                'clamp' => $state['clamp'], 'gauge' => $state['gauge'], 'probe' => $state['probe'],
+                'clamp' => $state['clamp'], 'jumpers' => $state['jumpers'], 'gauge' => $state['gauge'], 'probe' => $state['probe'],
                 'lifted' => $this->lifted($state), 'labour' => round($state['labour'], 1),
             ],
             'passed' => $this->channels($bench, $passed),

@@ -48,6 +48,7 @@ final class Board
                 'resets' => isset($kind['resets']),
                 'card' => $kind['card'] ?? null,
                 'taps' => self::taps($model, $part['id']),
+                'hands' => self::hands($kind),
             ];
         }
         $router = new Router($width, $height, $rectangles);
@@ -89,6 +90,26 @@ final class Board
         }
 
         return $controls;
+    }
+
+    /**
+     * What hands can do to a part of this kind beside setting it.
+     *
+     * @param array<string, mixed> $kind
+     * @return array{turn: bool, push: bool, clock: bool, fuse: float|int|null, spares: list<string>}
+     */
+    private static function hands(array $kind): array
+    {
+        $types = array_column($kind['primitives'], 'type');
+        $fuses = array_filter($kind['primitives'], fn (array $p) => $p['type'] === 'fuse' && $kind['family'] === 'fuse');
+
+        return [
+            'turn' => in_array('motor', $types, true),
+            'push' => in_array('coil', $types, true) && $kind['family'] === 'relay',
+            'clock' => $kind['symbol'] === 'meter',
+            'fuse' => $fuses === [] ? null : reset($fuses)['amps'],
+            'spares' => array_map('strval', array_keys($kind['spares'] ?? [])),
+        ];
     }
 
     /** @return list<array{tap: string, instrument: string, label: string}> where a manometer or thermometer goes */

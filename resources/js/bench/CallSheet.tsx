@@ -1,8 +1,16 @@
 import { Box, Stack, Text } from '@chakra-ui/react'
-import type { BoardData, Briefing } from '@/lib/types'
+import type { BoardData, Briefing, Entry } from '@/lib/types'
+import { Questions } from './Questions'
+
+interface Props {
+    job: Briefing
+    board: BoardData
+    log: readonly Entry[]
+    act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
+}
 
 /** The complaint, the rules of this job, the code card, and the cautions. */
-export function CallSheet({ job, board }: { job: Briefing; board: BoardData }) {
+export function CallSheet({ job, board, log, act }: Props) {
     const card = board.parts.find((p) => p.card)?.card
     return (
         <Stack gap="3" overflowY="auto" h="100%" pr="1" tabIndex={0} aria-label="Call sheet">
@@ -14,6 +22,7 @@ export function CallSheet({ job, board }: { job: Briefing; board: BoardData }) {
                 <Text fontWeight={700}>{job.kind === 'exam' ? 'Examination' : 'Practice'}</Text>
                 <Text>Find what is wrong, name it, put it right, watch a cycle, put everything back and hand the appliance over.</Text>
             </Box>
+            <Questions log={log} act={act} />
             {card && (
                 <Box>
                     <Text fontWeight={700} fontSize="14px">Card on the panel: lamp</Text>

@@ -2,6 +2,7 @@ import { Box, Button, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useEffect, useState } from 'react'
 import type { BoardData, Entry, Part } from '@/lib/types'
 import { placeName, wiresAt } from '@/board/walk'
+import { ByHand } from './ByHand'
 import { knownLever } from './known'
 
 interface Props {
@@ -11,6 +12,7 @@ interface Props {
     log: Entry[]
     lifted: string[]
     jaw: string[]
+    jumper: { from: string | null; all: [string, string][]; onFrom: (place: string | null) => void }
     act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
     onPlace: (place: string) => void
 }
@@ -18,7 +20,7 @@ interface Props {
 const MENDS = [{ how: 'replace', word: 'Replace' }, { how: 'clean', word: 'Clean' }, { how: 'clear', word: 'Clear' }, { how: 'set', word: 'Set right' }]
 
 /** What can be done to the part in front of one, and to the wires on the terminal that is picked. */
-export function PartPanel({ board, part, place, log, lifted, jaw, act, onPlace }: Props) {
+export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, onPlace }: Props) {
     if (!part) {
         return (
             <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3">
@@ -26,7 +28,7 @@ export function PartPanel({ board, part, place, log, lifted, jaw, act, onPlace }
             </Box>
         )
     }
-    const look = [...log].reverse().find((e) => e.act.act === 'look' && e.act['part'] === part.id && !e.refused)
+    const look = [...log].reverse().find((e) => e.act['part'] === part.id && !e.refused && Object.keys(e.seen).length > 0)
     return (
         <Stack gap="2" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3" as="section" aria-label="Part">
             <Box>
@@ -35,7 +37,7 @@ export function PartPanel({ board, part, place, log, lifted, jaw, act, onPlace }
             </Box>
             <Button h="44px" bg="copper" color="onCopper" onClick={() => void act('look', { part: part.id })}>Look at it</Button>
             {look && (
-                <Text fontSize="13px" bg="ground" borderRadius="sm" p="2">{Object.entries(look.seen).map(([k, v]) => (k === 'condition' ? v : `${k}: ${v}`)).join(' · ')}</Text>
+                <Text fontSize="13px" bg="ground" borderRadius="sm" p="2">{look.act.act === 'look' ? Object.entries(look.seen).map(([k, v]) => (k === 'condition' ? v : `${k}: ${v}`)).join(' · ') : look.text}</Text>
             )}
             {part.controls.map((c) => (
                 <Lever key={c.lever} control={c} known={knownLever(log, part.id, c.lever, c.label)} onSet={(to) => void act('set', { part: part.id, lever: c.lever, to })} />
@@ -47,6 +49,25 @@ export function PartPanel({ board, part, place, log, lifted, jaw, act, onPlace }
                 </Button>
             ))}
             {place && <Button h="44px" variant="outline" color="ink" borderColor="line" whiteSpace="normal" fontSize="14px" lineHeight="1.2" onClick={() => void act('tester', { place })}>Hold the tester to {placeName(board, place)}</Button>}
+            {place && (
+                <Button
+                    h="44px" variant="outline" color="ink" borderColor={jumper.from === null ? 'line' : 'copper'} whiteSpace="normal" fontSize="14px" lineHeight="1.2"
+                    onClick={() => {
+                        if (jumper.from === null) jumper.onFrom(place)
+                        else {
+                            void act('jump', { from: jumper.from, to: place })
+                            jumper.onFrom(null)
+                        }
+                    }}
+                >
+                    {jumper.from === null ? `Jumper from ${placeName(board, place)}` : `Jumper ${placeName(board, jumper.from)} to ${placeName(board, place)}`}
+                </Button>
+            )}
+            {jumper.all.map(([from, to]) => (
+                <Button key={`${from} ${to}`} h="44px" variant="outline" color="danger" borderColor="danger" whiteSpace="normal" fontSize="14px" lineHeight="1.2" onClick={() => void act('unjump', { from, to })}>
+                    Take the jumper off {placeName(board, from)} and {placeName(board, to)}
+                </Button>
+            ))}
             {place && wiresAt(board, place).map(({ wire, end }) => {
                 const id = `${wire.id}.${end}`
                 const isLifted = lifted.includes(id)
@@ -64,6 +85,7 @@ export function PartPanel({ board, part, place, log, lifted, jaw, act, onPlace }
                     </HStack>
                 )
             })}
+            <ByHand key={part.id} part={part} act={act} />
             <Box as="details">
                 <Box as="summary" fontSize="14px" color="copper" fontWeight={700} cursor="pointer" minH="32px">Mend it…</Box>
                 <HStack gap="1" wrap="wrap">

@@ -18,6 +18,7 @@ interface Props {
     cursor?: string | null
     part?: string | null
     lifted?: string[]
+    jumpers?: [string, string][]
     covered?: string[]
     doorShut?: boolean
     marked?: string | null
@@ -94,6 +95,7 @@ export function Board(props: Props) {
                         onPlace={props.onPlace}
                     />
                 ))}
+                {(props.jumpers ?? []).map(([from, to]) => <Jumper key={`${from} ${to}`} board={board} from={from} to={to} />)}
                 {black && <Lead board={board} place={black} away={red} colour="leadBlack" letter="B" />}
                 {red && <Lead board={board} place={red} away={black} colour="leadRed" letter="R" />}
             </Svg>
@@ -181,6 +183,21 @@ function TerminalName({ terminal: t, crowded }: { terminal: Terminal; crowded: b
     return (
         <g transform={upright ? `rotate(-90 ${x} ${y}) translate(0 4)` : undefined}>
             <SvgText x={x} y={y} textAnchor={anchor} fontSize={12} fill="faint" pointerEvents="none">{t.name}</SvgText>
+        </g>
+    )
+}
+
+/** A clip lead hanging between two places. */
+function Jumper({ board, from, to }: { board: BoardData; from: string; to: string }) {
+    const a = placeAt(board, from)
+    const b = placeAt(board, to)
+    if (!a || !b) return null
+    const sag = Math.max(a.y, b.y) + 40
+    return (
+        <g pointerEvents="none" aria-label={`Jumper from ${placeName(board, from)} to ${placeName(board, to)}`}>
+            <Path d={`M${a.x} ${a.y}C${a.x} ${sag} ${b.x} ${sag} ${b.x} ${b.y}`} fill="none" stroke="danger" strokeWidth={4} strokeDasharray="9 4" />
+            <Circle cx={a.x} cy={a.y} r={8} fill="danger" />
+            <Circle cx={b.x} cy={b.y} r={8} fill="danger" />
         </g>
     )
 }

@@ -1,10 +1,12 @@
 export interface Terminal { place: string; name: string; x: number; y: number; edge: 'up' | 'down' | 'left' | 'right' }
 export interface Control { lever: string; label: string; unit: string | null; positions: string[] | null; range: [number, number] | null; at: string | number }
+export interface Hands { turn: boolean; push: boolean; clock: boolean; fuse: number | null; spares: string[] }
 export interface Tap { tap: string; instrument: 'gauge' | 'probe'; label: string }
 export interface Part {
     id: string; label: string; title: string; family: string; symbol: string
     x: number; y: number; w: number; h: number
     terminals: Terminal[]; controls: Control[]; resets: boolean; card: Record<string, string> | null; taps: Tap[]
+    hands?: Hands
 }
 export interface Wire { id: string; colour: string; from: string; to: string; cable: string | null; points: [number, number][] }
 export interface Lane { channel: string; name: string; tone: 'lamp' | 'moving' | 'glow' | 'copper' | 'flame' | 'water' }
@@ -24,6 +26,7 @@ export interface Jaw { wires: string[]; turns: number }
 export interface Scene {
     door: 'open' | 'shut'; held: boolean; red: string | null; black: string | null; lifted: string[]; labour: number
     mode: Mode; range: number | null; keeping: boolean; blown: string[]; battery: 'good' | 'low'
+    jumpers: [string, string][]
     clamp: Jaw | null; gauge: string | null; probe: string | null
 }
 export interface Reply { entry: Entry | null; now_s: number; until_s: number; scene: Scene; passed: Channels; ahead: Channels; handed_back: boolean }

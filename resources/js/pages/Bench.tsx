@@ -26,6 +26,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     const [part, setPart] = useState<string | null>(null)
     const [cursor, setCursor] = useState<string | null>(null)
     const [scrub, setScrub] = useState<number | null>(null)
+    const [jumpFrom, setJumpFrom] = useState<string | null>(null)
     const covered = useMemo(() => doors.flatMap((d) => d.covers), [doors])
 
     const place = async (at: string) => {
@@ -82,13 +83,13 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                             <Tabs.Trigger value="log" h="40px">Log ({bench.log.length})</Tabs.Trigger>
                             <Tabs.Trigger value="suspects" h="40px">Suspects</Tabs.Trigger>
                         </Tabs.List>
-                        <Tabs.Content value="call" flex="1" minH="0" pt="2"><CallSheet job={job} board={board} /></Tabs.Content>
+                        <Tabs.Content value="call" flex="1" minH="0" pt="2"><CallSheet job={job} board={board} log={bench.log} act={act} /></Tabs.Content>
                         <Tabs.Content value="log" flex="1" minH="0" pt="2"><Log log={bench.log} /></Tabs.Content>
                         <Tabs.Content value="suspects" flex="1" minH="0" pt="2"><SuspectList faults={faults} log={bench.log} act={act} /></Tabs.Content>
                     </Tabs.Root>
                 </Box>
                 <Box flex="0 1 auto" maxH="55%" overflowY="auto">
-                    <PartPanel board={board} part={board.parts.find((p) => p.id === part)} place={cursor} log={bench.log} lifted={scene.lifted} jaw={scene.clamp?.wires ?? []} act={act} onPlace={(p) => void place(p)} />
+                    <PartPanel board={board} part={board.parts.find((p) => p.id === part)} place={cursor} log={bench.log} lifted={scene.lifted} jaw={scene.clamp?.wires ?? []} jumper={{ from: jumpFrom, all: scene.jumpers, onFrom: setJumpFrom }} act={act} onPlace={(p) => void place(p)} />
                 </Box>
                 </Flex>
                 <Flex direction="column" minH="0" gap="2">
@@ -106,7 +107,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                     )}
                     <Box flex="1" minH="0">
                         <Board
-                            board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} lifted={scene.lifted} covered={covered}
+                            board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} lifted={scene.lifted} jumpers={scene.jumpers} covered={covered}
                             doorShut={scene.door !== 'open'} onPlace={(p) => void place(p)} onPart={setPart}
                         />
                     </Box>

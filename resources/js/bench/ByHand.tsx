@@ -1,0 +1,47 @@
+import { Box, Button, HStack, Input, Stack, Text } from '@chakra-ui/react'
+import { useState } from 'react'
+import type { Entry, Part } from '@/lib/types'
+
+interface Props {
+    part: Part
+    act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
+}
+
+/** What ears, nose and hands do to the part in front of one; folded away until it is wanted. */
+export function ByHand({ part, act }: Props) {
+    const hands = part.hands
+    const [amps, setAmps] = useState(String(hands?.fuse ?? ''))
+    const [pushed, setPushed] = useState(false)
+    const on = { part: part.id }
+    return (
+        <Box as="details">
+            <Box as="summary" fontSize="14px" color="copper" fontWeight={700} cursor="pointer" minH="32px">Listen, feel, tap…</Box>
+            <Stack gap="1">
+                <HStack gap="1" wrap="wrap">
+                    <Do word="Listen" onClick={() => void act('listen', on)} />
+                    <Do word="Smell" onClick={() => void act('smell')} />
+                    <Do word="Feel" onClick={() => void act('feel', on)} />
+                    <Do word="Tap" onClick={() => void act('tap', on)} />
+                    {hands?.turn && <Do word="Turn by hand" onClick={() => void act('turn', on)} />}
+                    {hands?.clock && <Do word="Clock the dial" onClick={() => void act('clock', on)} />}
+                    {hands?.push && <Do word={pushed ? 'Let go' : 'Push in'} onClick={() => { void act('push', { ...on, to: pushed ? 'out' : 'in' }); setPushed(!pushed) }} />}
+                    <Do word="Plug off" onClick={() => void act('plug', { ...on, to: 'off' })} />
+                    <Do word="Plug on" onClick={() => void act('plug', { ...on, to: 'on' })} />
+                </HStack>
+                {hands?.fuse != null && (
+                    <HStack gap="1">
+                        <Input h="44px" type="number" min={0} max={100} aria-label="Fuse, A" value={amps} onChange={(e) => setAmps(e.target.value)} borderColor="line" />
+                        <Text fontSize="14px">A</Text>
+                        <Do word="Put in" onClick={() => void act('fuse', { ...on, amps: Number(amps) })} />
+                        <Do word="Take out" onClick={() => void act('fuse', { ...on, amps: 0 })} />
+                    </HStack>
+                )}
+                {hands?.spares.map((spare) => <Do key={spare} word={`Fit from the van: ${spare}`} onClick={() => void act('spare', { ...on, spare })} />)}
+            </Stack>
+        </Box>
+    )
+}
+
+function Do({ word, onClick }: { word: string; onClick: () => void }) {
+    return <Button size="sm" h="44px" variant="outline" color="ink" borderColor="line" whiteSpace="normal" onClick={onClick}>{word}</Button>
+}
