@@ -14,15 +14,18 @@ use OddSpark\Trade\Course;
  * Something that holds heat: a boiler's water, a cylinder, a radiator loop, a room. Slot: course, aim, sampled.
  *
  * C dT/dt = Σ gains − Σ G (T − T′): first order as long as who gains and loses stays the same. A store
- * beside it is taken at the temperature that it has, and looked at again when that has moved by a degree.
+ * beside it is taken at the temperature that it has, and looked at again when that has moved by a
+ * twentieth of what lies between the two.
  * Units hang together: Btu/h, Btu/h per °F and Btu per °F, or W, W/K and Wh/K.
  */
 final class Store extends Primitive
 {
     public const GIVEN = ['start' => 'number', 'holds' => 'number', 'gains' => 'items?', 'loses' => 'items'];
 
-    /** How far a neighbour moves before it is looked at again, degrees. */
-    private const MOVES = 1.0;
+    /** How far a neighbour moves before it is looked at again: a share of the difference, and degrees at least. */
+    private const SHARE = 0.05;
+
+    private const LEAST = 0.3;
 
     /**
      * @param array<string, mixed> $p start; holds: capacity; gains: list of {gives, if: list of {@see Condition}, ways};
@@ -61,8 +64,10 @@ final class Store extends Primitive
             if (is_string($to)) {
                 $there = $now->value($to);
                 $kept = $slot['sampled'][$i] ?? null;
-                $to = $kept !== null && abs($there - $kept) < self::MOVES - 1e-6 ? $kept : round($there, 3);
-                $sampled[$i] = $to;
+                $sampled[$i] = $kept !== null && abs($there - $kept[0]) < $kept[1] - 1e-6
+                    ? $kept
+                    : [round($there, 3), max(self::LEAST, round(self::SHARE * abs($there - Course::at($slot['course'], $now->tick)), 2))];
+                $to = $sampled[$i][0];
             }
             $gain += $g * $to;
             $conductance += $g;
@@ -82,8 +87,8 @@ final class Store extends Primitive
         foreach ([...($this->p['gains'] ?? []), ...$this->p['loses']] as $item) {
             $next = min($next, Condition::next($item['if'] ?? [], $now));
         }
-        foreach ($slot['sampled'] as $i => $at) {
-            $next = min($next, $now->crossing($this->p['loses'][$i]['to'], [$at - self::MOVES, $at + self::MOVES]));
+        foreach ($slot['sampled'] as $i => [$at, $step]) {
+            $next = min($next, $now->crossing($this->p['loses'][$i]['to'], [$at - $step, $at + $step]));
         }
 
         return $next;
