@@ -88,6 +88,13 @@ await as('wendell', async (page, shot) => {
     await page.getByRole('tab', { name: /Log/ }).click()
     await page.getByRole('region', { name: 'Clamp' }).getByRole('button', { name: 'Note it now' }).click()
     await shot('bench-instruments')
+    await pick('limit.a')
+    await page.getByRole('button', { name: /^Jumper from/ }).click()
+    await pick('limit.b')
+    await page.getByRole('button', { name: /^Jumper Limit/ }).click()
+    await page.getByText('Listen, feel, tap…').click()
+    await page.getByRole('tab', { name: 'Call' }).click()
+    await shot('bench-hands')
 })
 
 await as('brannoc', async (page, shot) => {
