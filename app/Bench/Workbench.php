@@ -222,7 +222,7 @@ class Workbench
             'now_s' => $now / 1000,
             'until_s' => $until / 1000,
             'scene' => [
-                'door' => $state['door'], 'held' => $state['held'], 'red' => $state['red'], 'black' => $state['black'], 'mode' => $state['mode'],
+                'door' => $state['door'], 'held' => $state['held'], 'eyes' => $state['eyes'], 'red' => $state['red'], 'black' => $state['black'], 'mode' => $state['mode'],
                 'range' => $state['range'], 'keeping' => $state['display']['keeping'] ?? false, 'blown' => $state['blown'], 'battery' => $state['battery'],
                 'clamp' => $state['clamp'], 'jumpers' => $state['jumpers'], 'gauge' => $state['gauge'], 'probe' => $state['probe'],
                 'lifted' => $this->lifted($state), 'labour' => round($state['labour'], 1),

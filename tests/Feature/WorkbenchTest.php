@@ -68,6 +68,7 @@ class WorkbenchTest extends TestCase
     {
         $job = $this->give('healthy');
         $attempt = $this->begin($job);
+        $this->act($attempt, 'look', 0, ['part' => 'board'])->assertOk()->assertJsonPath('scene.eyes', 'board');
         $reply = $this->postJson("/attempts/$attempt->id/next")->assertOk();
         $this->assertGreaterThan(10, $reply->json('now_s'), 'beyond what had been known');
         $this->assertSame('runs', collect($reply->json('ahead.perceived')['blower.sound'])->first()['value']);

@@ -46,7 +46,7 @@ final class Compiler
             }
         }
         foreach ($d['percepts'] ?? [] as $name => $percept) {
-            $percepts[$name] = $percept + ['part' => null, 'label' => $percept['thing']];
+            $percepts[$name] = $percept + ['label' => $percept['thing']];
         }
         foreach ($d['joined'] ?? [] as $group) {
             $this->join($group);

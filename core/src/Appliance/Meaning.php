@@ -102,6 +102,18 @@ final class Meaning
                 throw new DocumentError("/taps/$id/part", "There is no part called \"{$tap['part']}\".");
             }
         }
+        foreach ($d['percepts'] ?? [] as $name => $percept) {
+            if ($percept['sense'] === 'sight' && ! isset($parts[$percept['part'] ?? ''])) {
+                throw new DocumentError("/percepts/$name/part", 'A sight is seen by looking at a part; it needs one of this model.');
+            }
+        }
+        foreach ($d['views'] ?? [] as $i => $view) {
+            foreach ($view as $j => $part) {
+                if (! isset($parts[$part])) {
+                    throw new DocumentError("/views/$i/$j", "There is no part called \"$part\".");
+                }
+            }
+        }
         foreach ($d['joined'] ?? [] as $i => $group) {
             foreach ($group as $j => $at) {
                 $orInside("/joined/$i/$j", $at);

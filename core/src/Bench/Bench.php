@@ -53,7 +53,7 @@ final class Bench
         $this->reach = new Reach($plan);
         $this->risk = new Risk($plan);
         $this->hands = new Hands($plan, $fault);
-        $this->noticing = new Noticing($plan, $fault, $this->perception);
+        $this->noticing = new Noticing($plan, $fault, $this->perception, $this->reach);
         $this->machine = $this->machineOf(Hands::CLEAN);
         $this->record = new Record();
     }
@@ -144,14 +144,14 @@ final class Bench
     }
 
     /**
-     * What a look at a part would show now, nothing else changed; null when it is behind the door.
+     * What a look at a part would show now, nothing else changed; null when nothing of it is in sight.
      *
      * @param array<string, mixed> $state
      * @return array<string, string>|null
      */
     public function glance(array $state, string $part): ?array
     {
-        return $this->reaches($state, "$part.") ? $this->noticing->look($this->machine, $state, $part) : null;
+        return $this->reach->isInSight($state, $part) ? $this->noticing->look($this->machine, $state, $part) : null;
     }
 
     /**
@@ -212,7 +212,7 @@ final class Bench
      */
     public function now(array $state): array
     {
-        $now = $this->perception->at($this->machine, $state, $state['door'] === 'open');
+        $now = $this->perception->at($this->machine, $state, $state['door'] === 'open', $state['eyes']);
         if ($this->instruments->isOn($state)) {
             $now["meter {$state['mode']} {$state['red']} {$state['black']}"] = $this->instruments->recorded($this->machine, $state);
         }

@@ -14,12 +14,12 @@ use OddSpark\Meter\Display;
  * What a person's hands change in the scene and in the slots of the appliance; what follows from it is for
  * the machine to say.
  *
- * Of the bench's state they own: door, held, mended, fitted (parameters of what was put in), jumpers, tapped.
+ * Of the bench's state they own: door, held, eyes (the part that is looked at), mended, fitted (parameters of what was put in), jumpers, tapped.
  */
 final readonly class Hands
 {
     /** Nothing touched yet. */
-    public const CLEAN = ['door' => 'shut', 'held' => false, 'mended' => [], 'fitted' => [], 'jumpers' => []];
+    public const CLEAN = ['door' => 'shut', 'held' => false, 'eyes' => null, 'mended' => [], 'fitted' => [], 'jumpers' => []];
 
     public function __construct(private Plan $plan, private Fault $fault) {}
 
@@ -33,6 +33,8 @@ final readonly class Hands
         switch ($act->name) {
             case 'door':
                 return $this->interlocks(['door' => $act->get('to'), 'held' => false] + $state);
+            case 'look':
+                return ['eyes' => $act->get('part')] + $state;
             case 'hold':
                 return $this->interlocks(['held' => $act->get('to') === 'held'] + $state);
             case 'set':

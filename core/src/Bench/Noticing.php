@@ -20,7 +20,7 @@ final readonly class Noticing
     /** Natural gas, Btu a cubic foot; common practice, no source. */
     private const BTU_PER_FT3 = 1000;
 
-    public function __construct(private Plan $plan, private Fault $fault, private Perception $perception) {}
+    public function __construct(private Plan $plan, private Fault $fault, private Perception $perception, private Reach $reach) {}
 
     /**
      * @param array<string, mixed> $state after the act
@@ -50,6 +50,10 @@ final readonly class Noticing
      */
     public function look(Machine $machine, array $state, string $part): array
     {
+        $door = $state['door'] === 'open';
+        if (! $this->reach->reaches($state, "$part.a")) { // through the glass
+            return $this->perception->lookingAt($machine, $state, $part, $door);
+        }
         $kind = $this->plan->model->kindOf($part);
         $seen = ['condition' => $this->isSick($state, $part) && $this->fault->seen !== null ? $this->fault->seen : ($kind['look'] ?? 'Insulation whole, both ends seated.')];
         foreach ($kind['controls'] ?? [] as $lever => $control) {
@@ -62,7 +66,7 @@ final readonly class Noticing
             }
         }
 
-        return $seen + $this->perception->lookingAt($machine, $state, $part, $state['door'] === 'open');
+        return $seen + $this->perception->lookingAt($machine, $state, $part, $door);
     }
 
     /**

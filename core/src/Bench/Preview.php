@@ -7,6 +7,7 @@ namespace OddSpark\Bench;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
 use OddSpark\Run\Memory;
+use OddSpark\Senses\Perception;
 
 /**
  * How an appliance goes on after an arrival when nobody does anything but look: its door off and its
@@ -25,7 +26,7 @@ final readonly class Preview
     {
         $bench = new Bench($plan, $fault, $memory);
         $arrival = $bench->arrive($visit);
-        $state = ['door' => 'open', 'held' => true] + $arrival->state;
+        $state = ['door' => 'open', 'held' => true, 'eyes' => Perception::EVERYWHERE] + $arrival->state;
         $bench->resume($state);
         $controls = array_keys(array_filter($plan->primitives, fn ($p) => $p['type'] === 'control'));
         $states = array_fill_keys($controls, []);

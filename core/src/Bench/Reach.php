@@ -47,7 +47,8 @@ final readonly class Reach
     public function refusal(array $state, Act $act): ?string
     {
         return match ($act->name) {
-            'look', 'mend', 'reset', 'plug', 'tap', 'listen', 'feel' => $this->part($state, $act),
+            'look' => $this->sight($state, $act),
+            'mend', 'reset', 'plug', 'tap', 'listen', 'feel' => $this->part($state, $act),
             'turn', 'push', 'fuse', 'spare', 'clock' => $this->part($state, $act) ?? $this->kindOf($act),
             'jump', 'unjump' => $this->at($state, $act->get('from'), 'The clip') ?? $this->at($state, $act->get('to'), 'The clip') ?? $this->jumper($state, $act),
             'set' => $this->lever($state, $act),
@@ -61,6 +62,30 @@ final readonly class Reach
             'read' => $this->nothingToRead($state, $act->get('of') ?? 'meter'),
             default => null,
         };
+    }
+
+    /**
+     * Whether anything of a part can be seen: it lies open, or something of it shows through the glass of the door.
+     *
+     * @param array<string, mixed> $state
+     */
+    public function isInSight(array $state, string $part): bool
+    {
+        foreach ($this->plan->percepts as $percept) {
+            if ($percept['part'] === $part && $percept['sense'] === 'sight' && in_array($percept['from'], ['outside', 'anywhere'], true)) {
+                return true;
+            }
+        }
+
+        return $this->reaches($state, "$part.");
+    }
+
+    /** @param array<string, mixed> $state */
+    private function sight(array $state, Act $act): ?string
+    {
+        $part = $act->get('part');
+
+        return isset($this->plan->model->parts()[$part]) && $this->isInSight($state, $part) ? null : $this->part($state, $act);
     }
 
     /** @param array<string, mixed> $state */

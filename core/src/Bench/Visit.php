@@ -41,7 +41,7 @@ final readonly class Visit
         $appears = $this->fault->gradual ? 0 : ($story['appears_s'] ?? 0) * 1000;
         $on = $appears > 0 ? new Machine($this->plan, [], $this->memory) : $this->machine;
         $listen = function (array $s) use ($heard, &$on): bool {
-            $heard->see($s['tick'], $this->perception->at($on, $s, true));
+            $heard->see($s['tick'], $this->perception->at($on, $s, true, Perception::EVERYWHERE));
 
             return false;
         };

@@ -7,28 +7,45 @@ namespace OddSpark\Senses;
 use OddSpark\Appliance\Plan;
 use OddSpark\Run\Machine;
 
-/** What can be perceived from where: sounds anywhere, the lamp through the glass, glow and flame with the door off. */
+/**
+ * What can be perceived from where: sounds wherever one stands, sights of the one place that the eyes are on;
+ * glow, flame and clicks with the door off only.
+ */
 final class Perception
 {
+    /** Eyes of one who sees all at once: a household over days, the instructor's chart; nobody at the bench. */
+    public const EVERYWHERE = '*';
+
     /** @var array<string, array<string, mixed>> channels perceived without doing anything */
     private readonly array $ambient;
+
+    /** @var array<string, list<string>> parts that are seen together, by each of them */
+    private readonly array $together;
 
     public function __construct(private readonly Plan $plan)
     {
         $this->ambient = array_filter($plan->percepts, fn (array $p) => $p['from'] !== 'look');
+        $together = [];
+        foreach ($plan->model->document['views'] ?? [] as $view) {
+            foreach ($view as $part) {
+                $together[$part] = $view;
+            }
+        }
+        $this->together = $together;
     }
 
     /**
      * The percepts of this moment by channel.
      *
      * @param array{tick: int, slots: array<string, array<string, mixed>>} $state
+     * @param string|null $eyes the part that they are on
      * @return array<string, string>
      */
-    public function at(Machine $machine, array $state, bool $doorOpen): array
+    public function at(Machine $machine, array $state, bool $doorOpen, ?string $eyes): array
     {
         $now = [];
         foreach ($this->ambient as $channel => $percept) {
-            if ($percept['from'] !== 'open' || $doorOpen) {
+            if (($percept['from'] !== 'open' || $doorOpen) && ($percept['sense'] !== 'sight' || $this->sees($eyes, $percept['part']))) {
                 $now[$channel] = $machine->shows($state, $percept['of']);
             }
         }
@@ -60,6 +77,11 @@ final class Perception
         $percept = $this->plan->percepts[$channel];
 
         return "{$percept['thing']} {$this->word($percept, $class)}";
+    }
+
+    private function sees(?string $eyes, ?string $part): bool
+    {
+        return $eyes === self::EVERYWHERE || $eyes !== null && in_array($part, $this->together[$eyes] ?? [$eyes], true);
     }
 
     /** @param array<string, mixed> $percept */

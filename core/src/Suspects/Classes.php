@@ -11,6 +11,7 @@ use OddSpark\Faults\Universe;
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
 use OddSpark\Run\Memory;
+use OddSpark\Senses\Perception;
 use OddSpark\Senses\Record;
 
 /**
@@ -215,7 +216,7 @@ final class Classes
     /** @return array{record: array<string, list<array{int, int, mixed}>>, looks: array<string, mixed>, ohms: list<float>} */
     private function examine(Bench $bench): array
     {
-        $state = $bench->arrive($this->visit)->state;
+        $state = ['eyes' => Perception::EVERYWHERE] + $bench->arrive($this->visit)->state;
         $bench->resume($state);
         $act = fn (int $s, string $name, array $with) => new Act($s * 1000, $name, $with);
         $record = new Record();

@@ -26,6 +26,7 @@ final class BenchTest extends TestCase
     public function test_the_door_takes_the_power_and_the_held_switch_gives_it_back(): void
     {
         $this->arrive();
+        $this->do(0, 'look', ['part' => 'board']);
         self::assertSame('steady', $this->lamp());
         $this->do(1, 'door', ['to' => 'open']);
         $this->do(3, 'wait');
@@ -33,6 +34,44 @@ final class BenchTest extends TestCase
         $this->do(4, 'hold', ['to' => 'held']);
         $this->do(6, 'wait');
         self::assertSame('steady', $this->lamp());
+    }
+
+    public function test_sights_are_seen_one_place_at_a_time_and_sounds_wherever_one_stands(): void
+    {
+        $this->arrive();
+        $this->do(0, 'door', ['to' => 'open']);
+        $this->do(0, 'hold', ['to' => 'held']);
+        self::assertSame([], $this->sights(), 'nothing has been looked at yet');
+        self::assertArrayHasKey('inducer.sound', $this->bench->now($this->state));
+        $this->do(1, 'look', ['part' => 'board']);
+        self::assertSame(['board.lamp'], $this->sights());
+        $this->do(2, 'look', ['part' => 'igniter']);
+        self::assertSame(['igniter.glow', 'flame'], $this->sights(), 'the burner box is one place');
+        $this->do(3, 'look', ['part' => 'filter']);
+        self::assertSame([], $this->sights());
+        $this->do(4, 'wait');
+        $lamp = $this->bench->record->until(4000)['board.lamp'];
+        self::assertSame([1000, 2000], [$lamp[0][0], end($lamp)[1]], 'what was not looked at was not seen, which is not the same as dark');
+    }
+
+    public function test_through_the_glass_of_the_door_only_the_lamp_is_seen(): void
+    {
+        $this->arrive();
+        self::assertSame(['board lamp' => 'steady'], $this->do(0, 'look', ['part' => 'board'])->seen);
+        self::assertSame(['board.lamp'], $this->sights());
+    }
+
+    public function test_what_changes_where_nobody_looks_is_not_the_next_thing_that_happens(): void
+    {
+        $this->arrive();
+        $this->do(0, 'door', ['to' => 'open']);
+        $this->do(0, 'hold', ['to' => 'held']);
+        $this->do(0, 'set', ['part' => 'thermostat', 'lever' => 'set', 'to' => 76]);
+        $away = $this->bench->advance($this->state, 90_000);
+        $this->do(0, 'look', ['part' => 'burners']);
+        $glow = $this->bench->advance($this->state, 90_000);
+        self::assertArrayHasKey('igniter.glow', $this->bench->record->until(90_000));
+        self::assertSame($away['slots'], $glow['slots'], 'looking changes nothing in the appliance');
     }
 
     /** @return iterable<string, array{string, array<string, mixed>, string}> */
@@ -265,6 +304,14 @@ final class BenchTest extends TestCase
         [$this->state, $outcome] = $this->bench->do($this->state, Fixtures::act($s, $name, $with));
 
         return $outcome;
+    }
+
+    /** @return list<string> channels seen just now */
+    private function sights(): array
+    {
+        $plan = $this->bench->plan;
+
+        return array_values(array_filter(array_keys($this->bench->now($this->state)), fn (string $c) => ($plan->percepts[$c]['sense'] ?? '') === 'sight'));
     }
 
     private function lamp(): string

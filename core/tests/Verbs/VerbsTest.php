@@ -21,7 +21,7 @@ final class VerbsTest extends TestCase
         $run = $this->json('run furnace-80 --until 120');
         self::assertSame(1, $run['verbs']);
         self::assertContains('heat', array_column($run['sequence'], 'state'));
-        self::assertArrayHasKey('board.lamp', $run['observations']['perceived']);
+        self::assertArrayHasKey('inducer.sound', $run['observations']['perceived']);
     }
 
     public function test_a_chart_is_svg_with_a_lane_for_each_thing_and_the_controls_states(): void

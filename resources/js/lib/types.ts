@@ -24,7 +24,7 @@ export interface Entry {
 export type Mode = 'vac' | 'vlz' | 'vdc' | 'mvdc' | 'ohm' | 'beep' | 'uf' | 'hz' | 'ua' | 'ma' | 'aac'
 export interface Jaw { wires: string[]; turns: number }
 export interface Scene {
-    door: 'open' | 'shut'; held: boolean; red: string | null; black: string | null; lifted: string[]; labour: number
+    door: 'open' | 'shut'; held: boolean; eyes: string | null; red: string | null; black: string | null; lifted: string[]; labour: number
     mode: Mode; range: number | null; keeping: boolean; blown: string[]; battery: 'good' | 'low'
     jumpers: [string, string][]
     clamp: Jaw | null; gauge: string | null; probe: string | null

@@ -70,6 +70,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
         at: e.at_s, text: e.text, ...(e.reading ? { reading: e.reading.text } : {}),
         kind: Object.keys(e.dangers).length ? 'danger' : e.reading ? 'reading' : e.act.act === 'look' ? 'look' : 'act',
     }))
+    const eyes = scene.eyes === null ? 'Look at a part to see what shines or moves there.' : `Eyes on: ${board.parts.find((p) => p.id === scene.eyes)?.label ?? 'a wire'}.`
     const back = scrub === null ? null : Object.values(bench.seen.perceived).map((s) => at(s, scrub)?.say).filter(Boolean).join(' · ')
 
     return (
@@ -130,7 +131,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                             ))}
                         </HStack>
                         <Text className="reading" fontSize="22px" data-testid="clock">{clock(bench.time)}</Text>
-                        <Text flex="1" fontSize="14px" color="faint" truncate>{back ? `At ${clock(scrub!)}: ${back}` : strikes(bench)}</Text>
+                        <Text flex="1" fontSize="14px" color="faint" truncate>{back ? `At ${clock(scrub!)}: ${back}` : `${eyes} ${strikes(bench)}`}</Text>
                         <Text fontSize="14px" color="faint">labour <span className="reading">{scene.labour.toFixed(1)}</span> min</Text>
                     </HStack>
                     <Tape lanes={board.lanes}
