@@ -87,6 +87,7 @@ final class Fixtures
             ['at_s' => 2, 'act' => 'look', 'part' => 'thermostat'],
             ['at_s' => 4, 'act' => 'look', 'part' => 'breaker'],
             ['at_s' => 6, 'act' => 'look', 'part' => 'cock'],
+            ['at_s' => 8, 'act' => 'look', 'part' => 'board'], // the lamp, through the glass
             ['at_s' => 10, 'act' => 'door', 'to' => 'open'],
             ['at_s' => 12, 'act' => 'hold', 'to' => 'held'],
             ['at_s' => 40, 'act' => 'leads', 'red' => 'board.R', 'black' => 'board.C'],

@@ -107,6 +107,18 @@ final class Meaning
                 throw new DocumentError("/percepts/$name/part", 'A sight is seen by looking at a part; it needs one of this model.');
             }
         }
+        foreach ($d['found'] ?? [] as $i => $found) {
+            foreach ($found['jumper'] ?? [$found['on']] as $at) {
+                $place("/found/$i", $at);
+            }
+            [$wire, $end] = Model::split($found['end'] ?? '');
+            if (isset($found['end']) && (! isset($wires[$wire]) || ! in_array($end, ['a', 'b'], true))) {
+                throw new DocumentError("/found/$i/end", "There is no wire end called \"{$found['end']}\".");
+            }
+            if (isset($found['jumper']) ? ! isset($parts[$found['part']]) : $found['part'] !== $wire) {
+                throw new DocumentError("/found/$i/part", 'Must be the part that the jumper is on, or the wire whose end it is.');
+            }
+        }
         foreach ($d['views'] ?? [] as $i => $view) {
             foreach ($view as $j => $part) {
                 if (! isset($parts[$part])) {

@@ -6,6 +6,7 @@ namespace OddSpark\Bench;
 
 use OddSpark\Acts\Act;
 use OddSpark\Acts\Catalogue;
+use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
 use OddSpark\Meter\Mode;
@@ -61,9 +62,10 @@ final class Bench
     /** The time before the visit, up to the moment at which this person stands in front of the appliance. */
     public function arrive(string $visit): Arrival
     {
+        $this->machine->jump($this->joined($this->fault->jumpers));
         $arrival = (new Visit($this->plan, $this->fault, $this->machine, $this->perception, $this->memory))->arrive($visit);
 
-        return new Arrival($this->kit->with($arrival->state), $arrival->complaint);
+        return new Arrival(['earlier' => $this->fault->jumpers] + $this->kit->with($arrival->state), $arrival->complaint);
     }
 
     /**
@@ -321,7 +323,21 @@ final class Bench
     private function connect(array $state): void
     {
         $this->instruments->connect($this->machine, $state);
-        $this->machine->jump(array_map(fn (array $j) => [$this->plan->places[$j[0]], $this->plan->places[$j[1]]], $state['jumpers']));
+        $landed = function (array $jumper) use ($state): bool {
+            [$owner, $end] = Model::split($jumper[0]);
+
+            return $state['slots']["$owner.body"][$end] ?? true;
+        };
+        $this->machine->jump($this->joined([...$state['jumpers'], ...array_filter($state['earlier'], $landed)]));
+    }
+
+    /**
+     * @param array<array{string, string}> $jumpers places
+     * @return list<array{int, int}> nodes
+     */
+    private function joined(array $jumpers): array
+    {
+        return array_map(fn (array $j) => [$this->plan->places[$j[0]], $this->plan->places[$j[1]]], array_values($jumpers));
     }
 
     /** @param array<string, mixed> $state mended, fitted */

@@ -14,12 +14,13 @@ use OddSpark\Meter\Display;
  * What a person's hands change in the scene and in the slots of the appliance; what follows from it is for
  * the machine to say.
  *
- * Of the bench's state they own: door, held, eyes (the part that is looked at), mended, fitted (parameters of what was put in), jumpers, tapped.
+ * Of the bench's state they own: door, held, eyes (the part that is looked at), mended, fitted (parameters of what was put in), jumpers,
+ * earlier (of those that somebody else left: what has not been noticed yet, and wires on a wrong place), tapped.
  */
 final readonly class Hands
 {
     /** Nothing touched yet. */
-    public const CLEAN = ['door' => 'shut', 'held' => false, 'eyes' => null, 'mended' => [], 'fitted' => [], 'jumpers' => []];
+    public const CLEAN = ['door' => 'shut', 'held' => false, 'eyes' => null, 'mended' => [], 'fitted' => [], 'jumpers' => [], 'earlier' => []];
 
     public function __construct(private Plan $plan, private Fault $fault) {}
 
@@ -34,7 +35,7 @@ final readonly class Hands
             case 'door':
                 return $this->interlocks(['door' => $act->get('to'), 'held' => false] + $state);
             case 'look':
-                return ['eyes' => $act->get('part')] + $state;
+                return $this->notice(['eyes' => $act->get('part')] + $state, $act->get('part'));
             case 'hold':
                 return $this->interlocks(['held' => $act->get('to') === 'held'] + $state);
             case 'set':
@@ -57,7 +58,9 @@ final readonly class Hands
 
                 return $state;
             case 'unjump':
-                $state['jumpers'] = array_values(array_filter($state['jumpers'], fn (array $j) => ! self::joins($j, $act->get('from'), $act->get('to'))));
+                foreach (['jumpers', 'earlier'] as $which) {
+                    $state[$which] = array_values(array_filter($state[$which], fn (array $j) => ! self::joins($j, $act->get('from'), $act->get('to'))));
+                }
 
                 return $state;
             case 'reset':
@@ -122,6 +125,31 @@ final readonly class Hands
     }
 
     /**
+     * A look at a part shows the jumpers that somebody has left on it; from then on they are known.
+     *
+     * @param array<string, mixed> $state
+     * @return array<string, mixed>
+     */
+    private function notice(array $state, string $part): array
+    {
+        foreach ($state['earlier'] as $i => $jumper) {
+            $owners = array_map(fn (string $place) => Model::split($place)[0], $jumper);
+            if (in_array($part, $owners, true) && ! isset($this->plan->model->wires()[$owners[0]]) && ! $this->isCovered($state, $part)) {
+                $state['jumpers'][] = $jumper;
+                unset($state['earlier'][$i]);
+            }
+        }
+
+        return ['earlier' => array_values($state['earlier'])] + $state;
+    }
+
+    /** @param array<string, mixed> $state */
+    private function isCovered(array $state, string $part): bool
+    {
+        return ! (new Reach($this->plan))->reaches($state, "$part.");
+    }
+
+    /**
      * A part is replaced, cleaned, cleared or set right; the fault is gone if that was what it needed.
      *
      * @param array<string, mixed> $state
@@ -130,7 +158,8 @@ final readonly class Hands
      */
     private function mend(array $state, string $part, string $how, array $new): array
     {
-        if ($how === 'replace' ? $this->fault->repair !== 'utility' : $this->fault->repair === $how) {
+        if ($this->fault->yieldsTo($how)) {
+            $state['earlier'] = array_values(array_filter($state['earlier'], fn (array $j) => ! in_array($j, $this->fault->jumpers, true) || $this->fault->part !== $part));
             $state['mended'] = array_values(array_unique([...$state['mended'], $part]));
         }
         if ($how === 'replace') {

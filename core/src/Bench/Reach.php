@@ -126,7 +126,7 @@ final readonly class Reach
     /** @param array<string, mixed> $state */
     private function jumper(array $state, Act $act): ?string
     {
-        $there = array_filter($state['jumpers'], fn (array $j) => Hands::joins($j, $act->get('from'), $act->get('to'))) !== [];
+        $there = array_filter([...$state['jumpers'], ...$state['earlier']], fn (array $j) => Hands::joins($j, $act->get('from'), $act->get('to'))) !== [];
 
         return match (true) {
             $act->get('from') === $act->get('to') => 'Both clips on one place join nothing.',

@@ -164,7 +164,7 @@ final readonly class Risk
             'door-switch-held' => $state['held'],
             'door-open' => $state['door'] === 'open',
             'wire-lifted' => $lifted !== [],
-            'jumper-left' => $state['jumpers'] !== [],
+            'jumper-left' => array_filter([...$state['jumpers'], ...$state['earlier']], fn (array $j) => ! isset($this->plan->model->wires()[Model::split($j[0])[0]])) !== [],
             'over-fused' => $this->isOverFused($state),
             'power-off' => $this->isSwitchedOff($state),
         ]));

@@ -15,9 +15,10 @@ final readonly class Fault
      * @param string $id PART:MODE or PART:MODE@DEGREE
      * @param array<string, mixed> $set changed parameters: primitive id and path => value
      * @param float $weight how likely in the field, against the others
-     * @param string $repair what puts it right: "set", "clean", "clear", "replace", "utility", or the spare
+     * @param string $repair what puts it right: "set", "clean", "clear", "replace", "utility", or the spare, "unjump"
      * @param string|null $seen what one sees on looking at the part; null when nothing
      * @param string|null $smells what one smells near it
+     * @param list<array{string, string}> $jumpers places that somebody has joined before; from a wire end: it was landed there
      * @param bool $gradual it has come on over months, rather than at a moment
      */
     public function __construct(
@@ -33,7 +34,14 @@ final readonly class Fault
         public ?string $seen,
         public bool $gradual = false,
         public ?string $smells = null,
+        public array $jumpers = [],
     ) {}
+
+    /** Whether replacing, cleaning, clearing or setting right its part is what it needs. */
+    public function yieldsTo(string $how): bool
+    {
+        return $how === 'replace' ? ! in_array($this->repair, ['utility', 'unjump'], true) : $this->repair === $how;
+    }
 
     public static function none(): self
     {

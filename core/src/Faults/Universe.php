@@ -47,7 +47,35 @@ final class Universe
             }
         }
 
+        foreach ($model->document['found'] ?? [] as $found) {
+            $faults["{$found['part']}:{$found['mode']}"] = self::found($model, $found, $overrides);
+        }
+
         return new self($faults);
+    }
+
+    /**
+     * What somebody did before this visit, which no drawing shows: a jumper, or a wire on the wrong terminal.
+     *
+     * @param array<string, mixed> $found
+     * @param array<string, float> $overrides
+     */
+    private static function found(Model $model, array $found, array $overrides): Fault
+    {
+        $id = "{$found['part']}:{$found['mode']}";
+        $weight = $overrides[$id] ?? $found['weight'];
+        if (isset($found['jumper'])) {
+            [$a, $b] = $found['jumper'];
+            $title = sprintf('%s: an earlier jumper from %s to %s', $model->parts()[$found['part']]['label'], $model->placeName($a), $model->placeName($b));
+
+            return new Fault($id, $found['part'], $found['mode'], null, $title, 'found', [], $weight, 'unjump', null, jumpers: [[$a, $b]]);
+        }
+        [$wire, $end] = Model::split($found['end']);
+        $drawn = $model->wires()[$wire][$end === 'a' ? 'from' : 'to'];
+        $title = sprintf('%s: landed on %s', ucfirst($model->placeName($found['end'])), $model->placeName($found['on']));
+        $seen = sprintf('This end is on %s; the drawing has it on %s.', $model->placeName($found['on']), $model->placeName($drawn));
+
+        return new Fault($id, $wire, $found['mode'], null, $title, 'found', ["$wire.body.elsewhere" => $end], $weight, 'set', $seen, jumpers: [[$found['end'], $found['on']]]);
     }
 
     /**
@@ -89,6 +117,7 @@ final class Universe
             implode(' and ', array_map(fn (Fault $f) => $f->title, $all)), 'compound',
             array_merge(...array_map(fn (Fault $f) => $f->set, $all)),
             array_product(array_map(fn (Fault $f) => $f->weight, $all)) / 100, $all[0]->repair, null,
+            jumpers: array_merge(...array_map(fn (Fault $f) => $f->jumpers, $all)),
         );
     }
 

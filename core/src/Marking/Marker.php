@@ -6,6 +6,7 @@ namespace OddSpark\Marking;
 
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Danger;
+use OddSpark\Bench\Hands;
 use OddSpark\Bench\Observations;
 use OddSpark\Bench\Wording;
 use OddSpark\Faults\Fault;
@@ -346,7 +347,8 @@ final class Marker
                 continue;
             }
             $helps = $act->name === 'mend' && $act->get('part') === $this->fault->part
-                    && ($act->get('how') === 'replace' && $this->fault->repair !== 'utility' || $act->get('how') === $this->fault->repair)
+                    && $this->fault->yieldsTo($act->get('how'))
+                || $act->name === 'unjump' && array_filter($this->fault->jumpers, fn (array $j) => Hands::joins($j, $act->get('from'), $act->get('to'))) !== []
                 || $act->name === 'set' && array_key_exists("{$act->get('part')}.{$act->get('lever')}.at", $this->fault->set)
                     && $act->get('to') !== $this->fault->set["{$act->get('part')}.{$act->get('lever')}.at"];
             if ($helps) {

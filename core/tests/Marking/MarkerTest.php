@@ -43,7 +43,7 @@ final class MarkerTest extends TestCase
     public function test_an_unsafe_act_never_passes_and_earns_nothing_by_what_it_showed(): void
     {
         $entries = $this->good();
-        array_splice($entries, 8, 0, [['at_s' => 52, 'act' => 'lift', 'end' => 'w07.a'], ['at_s' => 53, 'act' => 'land', 'end' => 'w07.a']]);
+        array_splice($entries, 9, 0, [['at_s' => 52, 'act' => 'lift', 'end' => 'w07.a'], ['at_s' => 53, 'act' => 'land', 'end' => 'w07.a']]);
         $mark = $this->mark($entries);
         self::assertLessThan(1, $this->share($mark, 'safety'));
         self::assertFalse($mark->passed);
@@ -53,14 +53,14 @@ final class MarkerTest extends TestCase
     {
         $entries = Fixtures::limitTrace();
         $before = $this->share($this->mark($entries), 'trace');
-        array_splice($entries, 5, 0, [['at_s' => 20, 'act' => 'leads', 'red' => 'panel.L', 'black' => 'panel.N']]);
+        array_splice($entries, 6, 0, [['at_s' => 20, 'act' => 'leads', 'red' => 'panel.L', 'black' => 'panel.N']]);
         self::assertLessThan($before, $this->share($this->mark($entries), 'trace'));
     }
 
     public function test_parts_replaced_without_proof_cost(): void
     {
         $entries = $this->good();
-        array_splice($entries, 11, 0, [['at_s' => 70.5, 'act' => 'mend', 'part' => 'valve', 'how' => 'replace']]);
+        array_splice($entries, 12, 0, [['at_s' => 70.5, 'act' => 'mend', 'part' => 'valve', 'how' => 'replace']]);
         self::assertLessThan($this->share($this->mark($this->good()), 'repair'), $this->share($this->mark($entries), 'repair'));
     }
 
@@ -83,7 +83,7 @@ final class MarkerTest extends TestCase
     public function test_the_debrief_names_what_would_have_told_more(): void
     {
         $rows = $this->marker($this->good())->debrief();
-        $first = $rows[5]; // R to C: says little where four stood
+        $first = $rows[6]; // R to C: says little where four stood
         self::assertGreaterThan(1, $first['before']);
         self::assertNotSame([], $first['best']);
         self::assertGreaterThan($first['gained'], $first['best'][0]['bits']);

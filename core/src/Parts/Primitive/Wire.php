@@ -18,7 +18,7 @@ final class Wire extends Primitive
 
     private const JOINT_SIEMENS = 500.0;
 
-    /** @param array<string, mixed> $p ohm: of the copper, open: broken inside, extra_ohm: a bad joint at its far end, rubs_ohm */
+    /** @param array<string, mixed> $p ohm: of the copper, open: broken inside, extra_ohm: a bad joint at its far end, rubs_ohm, elsewhere: the end that is landed on another place */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
     public static function joins(array $spec): array
@@ -44,9 +44,10 @@ final class Wire extends Primitive
     public function stamp(array $slot, Values $values): void
     {
         $b = $this->f->branches;
-        $values->resistor($b[0], $slot['a'] ? self::JOINT_SIEMENS : 0.0);
+        $elsewhere = $this->p['elsewhere'] ?? null;
+        $values->resistor($b[0], $slot['a'] && $elsewhere !== 'a' ? self::JOINT_SIEMENS : 0.0);
         $values->resistor($b[1], ($this->p['open'] ?? false) ? 0.0 : 1 / $this->p['ohm']);
-        $values->resistor($b[2], $slot['b'] ? 1 / (1 / self::JOINT_SIEMENS + ($this->p['extra_ohm'] ?? 0.0)) : 0.0);
+        $values->resistor($b[2], $slot['b'] && $elsewhere !== 'b' ? 1 / (1 / self::JOINT_SIEMENS + ($this->p['extra_ohm'] ?? 0.0)) : 0.0);
         if (isset($b[3])) {
             $values->resistor($b[3], isset($this->p['rubs_ohm']) ? 1 / $this->p['rubs_ohm'] : 0.0);
         }
