@@ -10,6 +10,7 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Appliance\Library;
 use OddSpark\Bench\Arrival;
+use OddSpark\Bench\Danger;
 use OddSpark\Bench\Preview;
 use OddSpark\Faults\Universe;
 use OddSpark\Marking\Marker;
@@ -25,13 +26,14 @@ class Giving
     /**
      * @param list<int> $trainees ids, all of the class
      * @param array{low_battery?: bool, worn_leads?: bool} $kit
+     * @param bool $stops the house rules stop what would hurt, instead of letting it happen and telling of it
      */
-    public function give(User $instructor, Appliance $appliance, Course $course, array $trainees, string $title, string $fault, string $visit, string $kind, ?string $complaint, int $seed, array $kit = []): Assignment
+    public function give(User $instructor, Appliance $appliance, Course $course, array $trainees, string $title, string $fault, string $visit, string $kind, ?string $complaint, int $seed, array $kit = [], bool $stops = false): Assignment
     {
         $plan = $this->plans->ofAppliance($appliance);
         $arrivals = $this->plans->arrivals($plan, $visit);
         $found = $arrivals[$fault];
-        $rules = (new Library())->rules('first-year');
+        $rules = (new Library())->rules('first-year') + ['stops' => $stops ? array_keys(Danger::TEXT) : []];
 
         return DB::transaction(function () use ($instructor, $appliance, $course, $trainees, $title, $fault, $visit, $kind, $complaint, $seed, $kit, $arrivals, $found, $rules): Assignment {
             $assignment = Assignment::query()->create([

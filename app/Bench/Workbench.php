@@ -161,7 +161,7 @@ class Workbench
     {
         $plan = $this->plans->ofAssignment($assignment);
 
-        return new Bench($plan, Universe::of($plan->model)->get($assignment->fault), new Memory(), $seed, Kit::of($assignment->kit ?? []));
+        return new Bench($plan, Universe::of($plan->model)->get($assignment->fault), new Memory(), $seed, Kit::of($assignment->kit ?? []), $assignment->rules['stops'] ?? []);
     }
 
     /**

@@ -64,6 +64,17 @@ class WorkbenchTest extends TestCase
         $this->postJson("/attempts/{$this->attempt->id}/play", ['to_s' => 'soon'])->assertUnprocessable();
     }
 
+    public function test_house_rules_that_stop_what_would_hurt_are_of_the_job(): void
+    {
+        $job = $this->give();
+        $job->update(['rules' => ['stops' => ['safety-jumpered']] + $job->rules]);
+        $attempt = $this->begin($job);
+        $this->act($attempt, 'door', 1, ['to' => 'open'])->assertOk();
+        $reply = $this->act($attempt, 'jump', 2, ['from' => 'limit.a', 'to' => 'limit.b'])->assertOk();
+        $this->assertStringStartsWith('The house rules stop this.', $reply->json('entry.refused'));
+        $this->assertSame([], $reply->json('scene.jumpers'));
+    }
+
     public function test_on_to_what_happens_next(): void
     {
         $job = $this->give('healthy');

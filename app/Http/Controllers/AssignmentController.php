@@ -31,6 +31,7 @@ class AssignmentController extends Controller
             $request->string('complaint')->value(),
             random_int(1, 0x7FFFFF),
             ['low_battery' => $request->boolean('low_battery'), 'worn_leads' => $request->boolean('worn_leads')],
+            $request->boolean('stops'),
         );
 
         return redirect("/jobs/$assignment->id");

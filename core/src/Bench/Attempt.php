@@ -15,10 +15,13 @@ final readonly class Attempt
     /** @param array<string, mixed> $state */
     private function __construct(public Observations $observations, public Arrival $arrival, public array $state, public Bench $bench) {}
 
-    /** @param int|null $until tick after the arrival to go on to when the last act is done */
-    public static function run(Plan $plan, Fault $fault, ActionLog $log, string $visit, Memory $memory, ?int $until = null, Kit $kit = new Kit()): self
+    /**
+     * @param int|null $until tick after the arrival to go on to when the last act is done
+     * @param list<string> $stops dangers that the house rules stop
+     */
+    public static function run(Plan $plan, Fault $fault, ActionLog $log, string $visit, Memory $memory, ?int $until = null, Kit $kit = new Kit(), array $stops = []): self
     {
-        $bench = new Bench($plan, $fault, $memory, $log->seed, $kit);
+        $bench = new Bench($plan, $fault, $memory, $log->seed, $kit, $stops);
         $arrival = $bench->arrive($visit);
         $state = $arrival->state;
         $bench->resume($state);

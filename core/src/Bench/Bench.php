@@ -48,6 +48,8 @@ final class Bench
         private readonly Memory $memory,
         private readonly ?int $seed = null,
         private readonly Kit $kit = new Kit(),
+        /** @var list<string> dangers that the house rules stop before they are done */
+        private readonly array $stops = [],
     ) {
         $this->perception = new Perception($plan);
         $this->instruments = new Instruments($plan, $seed);
@@ -180,7 +182,12 @@ final class Bench
         if ($refusal !== null) {
             return [$state, Outcome::refuse($refusal)];
         }
-        $dangers = [...($state['unsaid'] ?? []), ...$this->risk->of($this->machine, $state, $act)];
+        $risks = $this->risk->of($this->machine, $state, $act);
+        $stopped = array_values(array_intersect($risks, $this->stops));
+        if ($stopped !== []) {
+            return [$state, Outcome::stop($stopped)];
+        }
+        $dangers = [...($state['unsaid'] ?? []), ...$risks];
         unset($state['unsaid']);
         $state['labour'] += Catalogue::ACTS[$act->name]['minutes'];
         $state['acts']++;

@@ -26,4 +26,15 @@ final readonly class Outcome
     {
         return new self(refused: $why);
     }
+
+    /** @param non-empty-list<string> $dangers for which the house rules stop it: it was tried and not done */
+    public static function stop(array $dangers): self
+    {
+        return new self(refused: 'The house rules stop this. '.Danger::TEXT[$dangers[0]], dangers: $dangers);
+    }
+
+    public function wasStopped(): bool
+    {
+        return $this->refused !== null && $this->dangers !== [];
+    }
 }

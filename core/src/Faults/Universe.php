@@ -23,7 +23,9 @@ final class Universe
                 $degree = (string) $degree;
                 $id = "$part:$mode".($degree === '' ? '' : "@$degree");
                 $paths = [];
-                array_walk_recursive($set, function (mixed &$value) use ($links): void {
+                array_walk_recursive($set, function (mixed &$value) use ($links, $prefix): void {
+                    // of a link of the part, or ("@.") of a primitive of its own
+                    $value = is_string($value) && str_starts_with($value, '@.') ? "$prefix.".substr($value, 2) : $value;
                     $value = is_string($value) && str_starts_with($value, '@') ? $links[substr($value, 1)] ?? $value : $value;
                 });
                 foreach ($set as $path => $value) {

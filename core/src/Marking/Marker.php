@@ -58,7 +58,7 @@ final class Marker
             $points += $line->share * $rules->weights[$line->id];
         }
         $total = 100 * $points / array_sum($rules->weights);
-        $unsafe = $lines[0]->share < 1.0;
+        $unsafe = array_filter($this->seen->entries, fn (array $e) => $e[1]->dangers !== [] && ! $e[1]->wasStopped()) !== [];
 
         return new Mark($lines, $total, $total >= $rules->passMark && ! ($unsafe && $rules->unsafeNeverPasses), $this->verdict(), $rules);
     }
@@ -163,13 +163,15 @@ final class Marker
     private function safety(): Line
     {
         $why = [];
+        $lost = 0.0;
         foreach ($this->seen->entries as $i => [, $outcome]) {
             foreach ($outcome->dangers as $danger) {
-                $why[] = ['text' => Danger::TEXT[$danger], 'entry' => $i];
+                $why[] = ['text' => ($outcome->wasStopped() ? 'Tried, and stopped by the house rules. ' : '').Danger::TEXT[$danger], 'entry' => $i];
+                $lost += $outcome->wasStopped() ? 0.5 : 1.0;
             }
         }
 
-        return new Line('safety', 'Safety', max(0.0, 1 - count($why) / 3), $why === [] ? [self::say('Nothing unsafe was done.')] : $why);
+        return new Line('safety', 'Safety', max(0.0, 1 - $lost / 3), $why === [] ? [self::say('Nothing unsafe was done.')] : $why);
     }
 
     private function basics(): Line

@@ -7,7 +7,10 @@ namespace OddSpark\Marking;
 /** House rules: what each line weighs, what a pass is. Named and versioned; an attempt keeps its version. */
 final readonly class Rules
 {
-    /** @param array<string, int> $weights by line */
+    /**
+     * @param array<string, int> $weights by line
+     * @param list<string> $stops dangers that are stopped before they are done, ids of {@see \OddSpark\Bench\Danger}
+     */
     public function __construct(
         public string $name,
         public int $version,
@@ -15,12 +18,13 @@ final readonly class Rules
         public int $passMark,
         public bool $unsafeNeverPasses,
         public array $weights,
+        public array $stops = [],
     ) {}
 
     /** @param array<string, mixed> $json a rules document */
     public static function of(array $json): self
     {
-        return new self($json['name'], $json['version'], $json['title'], $json['pass_mark'], $json['unsafe_never_passes'], $json['weights']);
+        return new self($json['name'], $json['version'], $json['title'], $json['pass_mark'], $json['unsafe_never_passes'], $json['weights'], $json['stops'] ?? []);
     }
 
     /** @return array<string, mixed> */
@@ -28,7 +32,7 @@ final readonly class Rules
     {
         return [
             'odd_spark_rules' => 1, 'name' => $this->name, 'version' => $this->version, 'title' => $this->title,
-            'pass_mark' => $this->passMark, 'unsafe_never_passes' => $this->unsafeNeverPasses, 'weights' => $this->weights,
+            'pass_mark' => $this->passMark, 'unsafe_never_passes' => $this->unsafeNeverPasses, 'weights' => $this->weights, 'stops' => $this->stops,
         ];
     }
 }

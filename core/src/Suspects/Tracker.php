@@ -75,7 +75,7 @@ final class Tracker
             if ($before !== null) {
                 $before($i, $this->suspects());
             }
-            foreach ($this->states as $id => $state) {
+            foreach ($outcome->wasStopped() ? [] : $this->states as $id => $state) {
                 [$this->states[$id], $expected] = $this->benches[$id]->do($state, $act, self::loose($outcome));
                 if ($act->name === 'ask') {
                     $this->weights[$id] *= $outcome->seen === $expected->seen ? 1.0 : self::HEARSAY;

@@ -30,7 +30,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
     const course = courses[0]
     const form = useForm({
         appliance: model.id, course: course?.id ?? 0, trainees: (course?.trainees ?? []).map((t) => t.id),
-        title: '', fault: HEALTHY, visit: Object.keys(visits)[0] ?? '', kind: 'practice', complaint: '', low_battery: false, worn_leads: false,
+        title: '', fault: HEALTHY, visit: Object.keys(visits)[0] ?? '', kind: 'practice', complaint: '', low_battery: false, worn_leads: false, stops: false,
     })
     const { fault, visit } = form.data
 
@@ -130,6 +130,10 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                         <Text fontSize="14px" fontWeight={700}>The trainee's meter</Text>
                         <Tick checked={form.data.low_battery} onChange={(on) => form.setData('low_battery', on)}>Its battery is low: it reads high, and says so</Tick>
                         <Tick checked={form.data.worn_leads} onChange={(on) => form.setData('worn_leads', on)}>Its leads are worn: now and then one does not touch</Tick>
+                    </Box>
+                    <Box>
+                        <Text fontSize="14px" fontWeight={700}>House rules</Text>
+                        <Tick checked={form.data.stops} onChange={(on) => form.setData('stops', on)}>What would hurt is stopped before it is done, and noted as tried</Tick>
                     </Box>
                     <Row label="Class" error={form.errors.course}>
                         <Select

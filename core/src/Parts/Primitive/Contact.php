@@ -16,8 +16,9 @@ use OddSpark\Parts\Surroundings;
  * A contact makes a few milliseconds after it is told to and breaks at once, so that of two
  * contacts on one coil the one breaks before the other makes.
  *
- * One with a flaw is open while the flaw holds: above a heat, after so many makings, or until it is
- * tapped. Slot then also: makes, taps, bad.
+ * One with a flaw is open while the flaw holds: above a heat or while something shakes it, after so many
+ * makings, after so long, or until it is tapped. Slot then also: makes, taps, since (tick at which it was
+ * closed), until (tick up to which it stays open).
  */
 final class Contact extends Primitive
 {
@@ -26,6 +27,8 @@ final class Contact extends Primitive
     public const MECHANICAL = ['stuck', 'follows', 'key', 'when', 'flaw'];
 
     private const MAKE_TICKS = 4;
+
+    private const FLAWLESS = ['makes' => 0, 'taps' => 0, 'since' => null, 'until' => null];
 
     /** @var list<string> */
     private readonly array $keys;
@@ -44,7 +47,9 @@ final class Contact extends Primitive
     /**
      * @param array<string, mixed> $p follows: primitive id, key: path in its slot, when: value at which it is
      *     closed (true), ohm: when closed, stuck: open | closed, flaw: {by, above or below: {@see Condition}} that opens it,
-     *     {makes: after so many it stays open}, or {taps: so many free it}
+     *     {makes: after so many it stays open}, {after_s: closed for so long it opens}, or {taps: so many free it};
+     *     with for_s: for so long it then stays open; freed: {@see Condition} that starts its count anew, such as
+     *     the loss of power
      */
     public function __construct(array $p, private readonly Fittings $f)
     {
@@ -68,7 +73,7 @@ final class Contact extends Primitive
 
     public function initial(): array
     {
-        return ['closed' => $this->stuck === 'closed', 'due' => null] + ($this->flaw === null ? [] : ['makes' => 0, 'taps' => 0]);
+        return ['closed' => $this->stuck === 'closed', 'due' => null] + ($this->flaw === null ? [] : self::FLAWLESS);
     }
 
     public function stamp(array $slot, Values $values): void
@@ -78,22 +83,25 @@ final class Contact extends Primitive
 
     public function follows(): array
     {
-        return isset($this->flaw['by']) ? [$this->id, $this->flaw['by']] : [$this->id];
+        return [$this->id, ...array_column([$this->flaw ?? [], $this->flaw['freed'] ?? []], 'by')];
     }
 
     public function react(array $slot, Surroundings $now): array
     {
         if ($this->flaw !== null) {
-            $slot += ['makes' => 0, 'taps' => 0]; // the flaw may have come while it was running
+            $slot += self::FLAWLESS; // the flaw may have come while it was running
         }
         $wanted = $this->stuck === null
             ? $now->follow($this->id, ...$this->keys) === $this->when
             : $this->stuck === 'closed';
+        if ($this->flaw !== null) {
+            $slot = $this->worn($slot, $now);
+        }
         if (! $wanted || $this->flaw !== null && $this->isBad($slot, $now)) {
-            return ['closed' => false, 'due' => null] + $slot;
+            return ['closed' => false, 'due' => null] + ($this->flaw === null ? [] : ['since' => null]) + $slot;
         }
         if ($slot['closed']) {
-            return $slot;
+            return $this->flaw === null ? $slot : ['since' => $slot['since'] ?? $now->tick] + $slot;
         }
         $due = $slot['due'] ?? $now->tick + self::MAKE_TICKS;
 
@@ -101,20 +109,53 @@ final class Contact extends Primitive
             return ['closed' => false, 'due' => $due] + $slot;
         }
 
-        return ['closed' => true, 'due' => null] + ($this->flaw === null ? [] : ['makes' => $slot['makes'] + 1]) + $slot;
+        return ['closed' => true, 'due' => null] + ($this->flaw === null ? [] : ['makes' => $slot['makes'] + 1, 'since' => $now->tick]) + $slot;
     }
 
     public function next(array $slot, Surroundings $now): int
     {
         $due = $slot['due'] ?? self::NEVER;
 
-        return isset($this->flaw['by']) ? min($due, Condition::next([$this->flaw], $now)) : $due;
+        if ($this->flaw === null) {
+            return $due;
+        }
+        $since = $slot['since'] ?? null;
+
+        return min(
+            $due,
+            isset($this->flaw['by']) ? Condition::next([$this->flaw], $now) : self::NEVER,
+            $slot['until'] ?? self::NEVER,
+            isset($this->flaw['after_s']) && $since !== null ? $since + (int) ($this->flaw['after_s'] * 1000) : self::NEVER,
+        );
+    }
+
+    /**
+     * A flaw that lasts begins, ends, or is counted anew.
+     *
+     * @param array<string, mixed> $slot
+     * @return array<string, mixed>
+     */
+    private function worn(array $slot, Surroundings $now): array
+    {
+        if (isset($this->flaw['freed']) && Condition::holds($this->flaw['freed'], $now)) {
+            $slot = ['makes' => 0, 'until' => null] + $slot;
+        }
+        if ($slot['until'] !== null && $now->tick >= $slot['until']) {
+            $slot = ['since' => null, 'until' => null] + $slot;
+        }
+        if ($slot['until'] === null && isset($this->flaw['for_s']) && $this->isBad($slot, $now)) {
+            $slot['until'] = $now->tick + (int) ($this->flaw['for_s'] * 1000);
+        }
+
+        return $slot;
     }
 
     /** @param array<string, mixed> $slot */
     private function isBad(array $slot, Surroundings $now): bool
     {
         return match (true) {
+            $slot['until'] !== null => true,
+            isset($this->flaw['after_s']) => $slot['since'] !== null && $now->tick - $slot['since'] >= $this->flaw['after_s'] * 1000,
             isset($this->flaw['by']) => Condition::holds($this->flaw, $now),
             isset($this->flaw['makes']) => $slot['makes'] >= $this->flaw['makes'] && ! $slot['closed'],
             default => $slot['taps'] < $this->flaw['taps'],
