@@ -99,7 +99,7 @@ class WorkbenchTest extends TestCase
         $this->act($this->attempt, 'name', 1, ['fault' => 'limit:stuck-open'])->assertOk();
         $this->act($this->attempt, 'hand_back', 2)->assertOk()->assertJsonPath('handed_back', true);
         $this->attempt->refresh();
-        $this->assertSame('supported', $this->attempt->mark['verdict']);
+        $this->assertSame('guess', $this->attempt->mark['verdict'], 'nothing was even looked at');
         $this->assertCount(8, $this->attempt->mark['lines']);
         $this->assertCount(2, $this->attempt->debrief);
         $this->act($this->attempt, 'look', 3, ['part' => 'breaker'])->assertConflict();
