@@ -44,6 +44,7 @@ final class Catalogue
         'push' => ['fields' => ['part' => 'string', 'to' => 'in|out'], 'minutes' => 0.3],
         'tap' => ['fields' => ['part' => 'string'], 'minutes' => 0.2],
         'clock' => ['fields' => ['part' => 'string'], 'minutes' => 2.0],
+        'batteries' => ['fields' => ['part' => 'string'], 'minutes' => 2.0],
         'fuse' => ['fields' => ['part' => 'string', 'amps' => 'number'], 'minutes' => 1.0],
         'spare' => ['fields' => ['part' => 'string', 'spare' => 'string'], 'minutes' => 20.0],
         'reset' => ['fields' => ['part' => 'string'], 'minutes' => 0.5],

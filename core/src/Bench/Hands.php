@@ -85,6 +85,12 @@ final readonly class Hands
                 }
 
                 return $state;
+            case 'batteries':
+                foreach (self::cells($this->plan->model->kindOf($act->get('part')) ?? []) as $name => $spec) {
+                    $state['fitted']["{$act->get('part')}.$name.volts"] = $spec['volts'];
+                }
+
+                return $state;
             case 'fuse':
                 return $this->fuse($state, $act->get('part'), $act->get('amps'), $new);
             case 'spare':
@@ -116,6 +122,17 @@ final readonly class Hands
         }
 
         return $state;
+    }
+
+    /**
+     * Batteries that can be changed in a part of this kind.
+     *
+     * @param array<string, mixed> $kind
+     * @return array<string, array<string, mixed>> their primitives
+     */
+    public static function cells(array $kind): array
+    {
+        return ($kind['family'] ?? '') === 'thermostat' ? array_filter($kind['primitives'] ?? [], fn (array $p) => $p['type'] === 'dc-source') : [];
     }
 
     /** @param array{string, string} $jumper */

@@ -350,6 +350,7 @@ final class Marker
             }
             $helps = $act->name === 'mend' && $act->get('part') === $this->fault->part
                     && $this->fault->yieldsTo($act->get('how'))
+                || $act->name === 'batteries' && $this->fault->repair === 'batteries' && $act->get('part') === $this->fault->part
                 || $act->name === 'unjump' && array_filter($this->fault->jumpers, fn (array $j) => Hands::joins($j, $act->get('from'), $act->get('to'))) !== []
                 || $act->name === 'set' && array_key_exists("{$act->get('part')}.{$act->get('lever')}.at", $this->fault->set)
                     && $act->get('to') !== $this->fault->set["{$act->get('part')}.{$act->get('lever')}.at"];

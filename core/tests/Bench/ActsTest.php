@@ -38,6 +38,24 @@ final class ActsTest extends TestCase
         self::assertStringContainsString('join nothing', (string) $this->do(137, 'jump', ['from' => 'limit.a', 'to' => 'limit.a'])->refused);
     }
 
+    public function test_weak_batteries_light_the_display_and_move_no_contact_until_fresh_ones_are_put_in(): void
+    {
+        $this->arrive('oil-furnace', 'thermostat:cells-weak');
+        self::assertSame('display lit, not calling', $this->do(1, 'look', ['part' => 'thermostat'])->seen['thermostat']);
+        $this->do(2, 'dial', ['mode' => 'vdc']);
+        $this->do(2, 'leads', ['red' => 'thermostat.+', 'black' => 'thermostat.-']);
+        self::assertEqualsWithDelta(2.0, (float) $this->do(6, 'read')->reading?->value, 0.05);
+        self::assertNotNull($this->do(7, 'batteries', ['part' => 'motor'])->refused);
+        self::assertSame('It has no batteries.', $this->do(8, 'batteries', ['part' => 'w21'])->refused);
+        $this->do(9, 'batteries', ['part' => 'thermostat']);
+        self::assertEqualsWithDelta(3.1, (float) $this->do(14, 'read')->reading?->value, 0.05);
+        self::assertSame('display lit, calling for heat', $this->do(15, 'look', ['part' => 'thermostat'])->seen['thermostat']);
+        $this->do(120, 'wait');
+        self::assertTrue($this->state['slots']['fire']['lit']);
+        $this->arrive('oil-furnace', 'thermostat:cells-flat');
+        self::assertSame('blank display', $this->do(1, 'look', ['part' => 'thermostat'])->seen['thermostat']);
+    }
+
     public function test_a_jumper_from_r_to_w_is_a_call_and_no_danger(): void
     {
         $this->arrive('furnace-80', 'thermostat:heat-contact-open');

@@ -23,6 +23,7 @@ export function ByHand({ part, act }: Props) {
                     <Do word="Feel" onClick={() => void act('feel', on)} />
                     <Do word="Tap" onClick={() => void act('tap', on)} />
                     {hands?.turn && <Do word="Turn by hand" onClick={() => void act('turn', on)} />}
+                    {hands?.batteries && <Do word="Put fresh batteries in" onClick={() => void act('batteries', on)} />}
                     {hands?.clock && <Do word="Clock the dial" onClick={() => void act('clock', on)} />}
                     {hands?.push && <Do word={pushed ? 'Let go' : 'Push in'} onClick={() => { void act('push', { ...on, to: pushed ? 'out' : 'in' }); setPushed(!pushed) }} />}
                     <Do word="Plug off" onClick={() => void act('plug', { ...on, to: 'off' })} />

@@ -8,7 +8,10 @@ use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 
-/** An electronic thermostat, fed from R and C: compares the room with its set point. Slot: lit, heat, fan, due. */
+/**
+ * An electronic thermostat, fed from R and C or by its own batteries: compares the room with its set point.
+ * Weak batteries light its display and no longer move its contact. Slot: lit, heat, fan, due.
+ */
 final class RoomThermostat extends Primitive
 {
     public const READS_CIRCUIT = true;
@@ -20,7 +23,10 @@ final class RoomThermostat extends Primitive
 
     private const BOOTS = 2000;
 
-    /** @param array<string, mixed> $p needs_v between a and b, room: process id, mode, set, fan: levers, shift_f: how far it reads wrong */
+    /**
+     * @param array<string, mixed> $p needs_v between a and b, dc: these are of batteries, makes_v: from here on its contact
+     *     moves (as needs_v), room: process id, set: lever, mode, fan: levers if it has them, shift_f: how far it reads wrong
+     */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
     public function initial(): array
@@ -30,21 +36,24 @@ final class RoomThermostat extends Primitive
 
     public function follows(): array
     {
-        return [$this->p['room'], $this->p['mode'], $this->p['set'], $this->p['fan']];
+        return array_values(array_filter([$this->p['room'], $this->p['mode'] ?? null, $this->p['set'], $this->p['fan'] ?? null]));
     }
 
     public function react(array $slot, Surroundings $now): array
     {
-        $fed = ! ($this->p['blank'] ?? false) && $now->acVolts($this->f->nodes['a'], $this->f->nodes['b']) >= $this->p['needs_v'];
+        [$a, $b] = [$this->f->nodes['a'], $this->f->nodes['b']];
+        $volts = ($this->p['dc'] ?? false) ? $now->dcVolts($a, $b) : $now->acVolts($a, $b);
+        $fed = ! ($this->p['blank'] ?? false) && $volts >= $this->p['needs_v'];
         $due = $fed === $slot['lit'] ? null : $slot['due'] ?? $now->tick + ($fed ? self::BOOTS : self::HOLDS_UP);
         $lit = $due !== null && $now->tick >= $due ? $fed : $slot['lit'];
         $due = $lit === $fed ? null : $due;
         $room = $now->value($this->p['room']) + ($this->p['shift_f'] ?? 0.0);
         $set = (float) $now->follow($this->p['set'], 'at');
-        $heat = $lit && $now->follow($this->p['mode'], 'at') === 'heat'
+        $heat = $lit && $volts >= ($this->p['makes_v'] ?? 0.0)
+            && (! isset($this->p['mode']) || $now->follow($this->p['mode'], 'at') === 'heat')
             && ($slot['heat'] ? $room < $set + self::SPAN_F - 1e-6 : $room <= $set - self::SPAN_F + 1e-6);
 
-        return ['lit' => $lit, 'heat' => $heat, 'fan' => $lit && $now->follow($this->p['fan'], 'at') === 'on', 'due' => $due];
+        return ['lit' => $lit, 'heat' => $heat, 'fan' => $lit && isset($this->p['fan']) && $now->follow($this->p['fan'], 'at') === 'on', 'due' => $due];
     }
 
     public function next(array $slot, Surroundings $now): int
