@@ -42,6 +42,7 @@ final class Catalogue
         'ask' => ['fields' => ['question' => 'since|display|noise|smell|filter|work'], 'minutes' => 0.5],
         'turn' => ['fields' => ['part' => 'string'], 'minutes' => 0.5],
         'push' => ['fields' => ['part' => 'string', 'to' => 'in|out'], 'minutes' => 0.3],
+        'suck' => ['fields' => ['part' => 'string', 'to' => 'on|off'], 'minutes' => 0.3],
         'tap' => ['fields' => ['part' => 'string'], 'minutes' => 0.2],
         'clock' => ['fields' => ['part' => 'string'], 'minutes' => 2.0],
         'batteries' => ['fields' => ['part' => 'string'], 'minutes' => 2.0],

@@ -67,7 +67,7 @@ final class Bench
         $this->machine->jump($this->joined($this->fault->jumpers));
         $arrival = (new Visit($this->plan, $this->fault, $this->machine, $this->perception, $this->memory))->arrive($visit);
 
-        return new Arrival(['earlier' => $this->fault->jumpers] + $this->kit->with($arrival->state), $arrival->complaint);
+        return new Arrival(['earlier' => $this->fault->jumpers, 'raw' => $this->risk->rawTrials($arrival->state)] + $this->kit->with($arrival->state), $arrival->complaint);
     }
 
     /**
@@ -182,6 +182,10 @@ final class Bench
         if ($refusal !== null) {
             return [$state, Outcome::refuse($refusal)];
         }
+        if ($this->risk->isGathering($state)) {
+            $state['unsaid'][] = 'gas-trials';
+        }
+        $state['raw'] = $this->risk->isGathering($state) ? $this->risk->rawTrials($state) : min($state['raw'], $this->risk->rawTrials($state));
         $risks = $this->risk->of($this->machine, $state, $act);
         $stopped = array_values(array_intersect($risks, $this->stops));
         if ($stopped !== []) {

@@ -16,6 +16,8 @@ final class Danger
         'safety-jumpered' => 'A safety was bridged: nothing would stop the burner now. Prove it by volts on both sides, or by ohms with the power off.',
         'valve-jumpered' => 'Volts were brought to a fuel valve past its control: that lights fuel with no flame proved.',
         'jumper-left' => 'Handed back with a jumper left in.',
+        'suction' => 'Suction by mouth on a pressure switch: it strains the diaphragm and proves nothing about the draught. Measure at the hose with a manometer.',
+        'gas-trials' => 'Fuel was left on through trial after trial without a light: it gathers where it can burn all at once. Shut the cock while you look for the reason, and air it out.',
         'over-fused' => 'A larger fuse than the one that belongs there: the next short burns the wire and not the fuse.',
         'moving-part' => 'Hands on a shaft that turns.',
         'pushed-by-hand' => 'A contactor pushed in by hand runs what it feeds past every control; the arc is at the finger.',

@@ -15,12 +15,13 @@ use OddSpark\Meter\Display;
  * the machine to say.
  *
  * Of the bench's state they own: door, held, eyes (the part that is looked at), mended, fitted (parameters of what was put in), jumpers,
- * earlier (of those that somebody else left: what has not been noticed yet, and wires on a wrong place), tapped.
+ * earlier (of those that somebody else left: what has not been noticed yet, and wires on a wrong place), tapped,
+ * raw (trials without a light up to the arrival, or to when it was last said).
  */
 final readonly class Hands
 {
     /** Nothing touched yet. */
-    public const CLEAN = ['door' => 'shut', 'held' => false, 'eyes' => null, 'mended' => [], 'fitted' => [], 'jumpers' => [], 'earlier' => []];
+    public const CLEAN = ['door' => 'shut', 'held' => false, 'eyes' => null, 'mended' => [], 'fitted' => [], 'jumpers' => [], 'earlier' => [], 'raw' => 0];
 
     public function __construct(private Plan $plan, private Fault $fault) {}
 
@@ -73,6 +74,14 @@ final readonly class Hands
                 foreach ($state['slots'] as $id => $slot) {
                     if (str_starts_with($id, $act->get('part').'.') && isset($slot['taps'])) {
                         $state['slots'][$id]['taps']++;
+                    }
+                }
+
+                return $state;
+            case 'suck':
+                foreach ($this->plan->model->kindOf($act->get('part'))['primitives'] as $name => $spec) {
+                    if ($spec['type'] === 'sensor') {
+                        $state['slots']["{$act->get('part')}.$name"]['sucked'] = $act->get('to') === 'on';
                     }
                 }
 

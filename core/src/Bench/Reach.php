@@ -49,7 +49,7 @@ final readonly class Reach
         return match ($act->name) {
             'look' => $this->sight($state, $act),
             'mend', 'reset', 'plug', 'tap', 'listen', 'feel' => $this->part($state, $act),
-            'turn', 'push', 'fuse', 'batteries', 'spare', 'clock' => $this->part($state, $act) ?? $this->kindOf($act),
+            'turn', 'push', 'suck', 'fuse', 'batteries', 'spare', 'clock' => $this->part($state, $act) ?? $this->kindOf($act),
             'jump', 'unjump' => $this->at($state, $act->get('from'), 'The clip') ?? $this->at($state, $act->get('to'), 'The clip') ?? $this->jumper($state, $act),
             'set' => $this->lever($state, $act),
             'leads' => $this->lead($state, $act, 'red') ?? $this->lead($state, $act, 'black'),
@@ -115,6 +115,7 @@ final readonly class Reach
         return match (true) {
             $act->name === 'turn' && ! in_array('motor', $types, true) => 'There is nothing on it to turn by hand.',
             $act->name === 'push' && ! in_array('coil', $types, true) => 'There is no armature on it to push.',
+            $act->name === 'suck' && ($kind['symbol'] ?? '') !== 'pressure-switch' => 'There is no port on it to suck at.',
             $act->name === 'batteries' && Hands::cells($kind ?? []) === [] => 'It has no batteries.',
             $act->name === 'fuse' && $kind['family'] !== 'fuse' => 'There is no fuse in it.',
             $act->name === 'fuse' && ($act->get('amps') < 0 || $act->get('amps') > 100) => 'A fuse has up to 100 A; 0 takes it out.',

@@ -15,6 +15,9 @@ final readonly class Risk
     /** From here on a shock. */
     private const LIVE_V = 50.0;
 
+    /** Trials without a light from which on the fuel should have been shut: more than a control makes by itself. */
+    private const RAW_TRIALS = 5;
+
     /** Families of parts that stop the fuel. */
     private const SAFETIES = ['limit', 'rollout', 'safety', 'draught'];
 
@@ -31,10 +34,36 @@ final readonly class Risk
             'jump' => [...$this->touched($machine, $state, [$act->get('from'), $act->get('to')]), ...$this->bridged($act->get('from'), $act->get('to'))],
             'turn' => $machine->shows($state, $this->motor($act->get('part'))) === '' ? [] : ['moving-part'],
             'push' => $act->get('to') === 'in' ? ['pushed-by-hand'] : [],
+            'suck' => $act->get('to') === 'on' ? ['suction'] : [],
             'reset' => $this->reset($state, $act->get('part')),
             'hand_back' => $this->leaving($state),
             default => [],
         };
+    }
+
+    /**
+     * Trials without a light, all burners together, since they last burnt.
+     *
+     * @param array<string, mixed> $state
+     */
+    public function rawTrials(array $state): int
+    {
+        $raw = 0;
+        foreach ($this->plan->primitives as $id => $entry) {
+            $raw += $entry['type'] === 'burner' ? $state['slots'][$id]['raw'] : 0;
+        }
+
+        return $raw;
+    }
+
+    /**
+     * Whether fuel was left on through too many trials, counted from the arrival or the last time it was said.
+     *
+     * @param array<string, mixed> $state raw: how many there were then
+     */
+    public function isGathering(array $state): bool
+    {
+        return $this->rawTrials($state) - $state['raw'] >= self::RAW_TRIALS;
     }
 
     /**

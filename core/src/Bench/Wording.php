@@ -82,6 +82,7 @@ final readonly class Wording
             'push' => $act->get('to') === 'in' ? "Pushed $part in by hand" : "Let $part go",
             'tap' => "Tapped $part",
             'clock' => "Clocked $part",
+            'suck' => $act->get('to') === 'on' ? "Sucked at $part" : "Let $part go",
             'batteries' => "Put fresh batteries into $part",
             'fuse' => $act->get('amps') == 0 ? "Took the fuse out of $part" : "Put {$act->get('amps')} A into $part",
             'spare' => "Fitted {$act->get('spare')} for $part",

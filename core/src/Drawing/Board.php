@@ -96,7 +96,7 @@ final class Board
      * What hands can do to a part of this kind beside setting it.
      *
      * @param array<string, mixed> $kind
-     * @return array{turn: bool, push: bool, clock: bool, batteries: bool, fuse: float|int|null, spares: list<string>}
+     * @return array{turn: bool, push: bool, clock: bool, suck: bool, batteries: bool, fuse: float|int|null, spares: list<string>}
      */
     private static function hands(array $kind): array
     {
@@ -107,6 +107,7 @@ final class Board
             'turn' => in_array('motor', $types, true),
             'push' => in_array('coil', $types, true) && $kind['family'] === 'relay',
             'clock' => $kind['symbol'] === 'meter',
+            'suck' => $kind['symbol'] === 'pressure-switch',
             'batteries' => in_array('dc-source', $types, true) && $kind['family'] === 'thermostat',
             'fuse' => $fuses === [] ? null : reset($fuses)['amps'],
             'spares' => array_map('strval', array_keys($kind['spares'] ?? [])),

@@ -10,7 +10,8 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 
 /**
- * Gas at the burners and whether it burns. Slot: gas, lit, due, since, smelt, carried (the last burner burns too).
+ * Gas at the burners and whether it burns. Slot: gas, lit, due, since, smelt, carried (the last burner burns too),
+ * raw (trials since it last burnt in which gas came and no fire).
  *
  * Lights a moment after gas, or oil from its nozzle, meets what lights it: a surface hot enough, or
  * anything else that the model says, a spark, a pilot, a match. Goes out when the fuel does.
@@ -31,7 +32,7 @@ final class Burner extends Primitive
 
     public function initial(): array
     {
-        return ['gas' => false, 'lit' => false, 'due' => null, 'since' => 0, 'smelt' => false, 'carried' => false];
+        return ['gas' => false, 'lit' => false, 'due' => null, 'since' => 0, 'smelt' => false, 'carried' => false, 'raw' => 0];
     }
 
     public function follows(): array
@@ -47,7 +48,7 @@ final class Burner extends Primitive
         }
         $gas = $free >= $this->p['least'];
         if (! $gas) {
-            return $this->initial();
+            return ['raw' => $slot['raw'] + ($slot['smelt'] ? 1 : 0)] + $this->initial();
         }
         if (! $slot['gas']) {
             $slot = ['gas' => true, 'since' => $now->tick] + $slot;
@@ -60,7 +61,7 @@ final class Burner extends Primitive
             if ($now->tick >= $slot['due']) {
                 $carries = (int) round(1000 * ($this->p['carries_in_s'] ?? 0));
 
-                return ['lit' => true, 'due' => $carries > 0 ? $now->tick + $carries : null, 'smelt' => false, 'carried' => $carries === 0] + $slot;
+                return ['lit' => true, 'raw' => 0, 'due' => $carries > 0 ? $now->tick + $carries : null, 'smelt' => false, 'carried' => $carries === 0] + $slot;
             }
         } else {
             $slot['due'] = null;

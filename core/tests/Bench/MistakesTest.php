@@ -70,6 +70,41 @@ final class MistakesTest extends TestCase
         self::assertStringContainsString('OL', (string) $this->do(63, 'leads', ['red' => 'zv1.E1', 'black' => 'zv1.E2'])->reading?->text());
     }
 
+    public function test_suction_makes_a_pressure_switch_without_any_draught_and_is_told(): void
+    {
+        $this->arrive('inducer:open');
+        $volts = function (float $at): float {
+            $this->do($at, 'leads', ['red' => 'pressure.NO', 'black' => 'board.C']);
+
+            return (float) $this->do($at + 3, 'read')->reading?->value;
+        };
+        self::assertLessThan(2, $volts(20));
+        self::assertSame(['suction'], $this->do(24, 'suck', ['part' => 'pressure', 'to' => 'on'])->dangers);
+        self::assertGreaterThan(20, $volts(25), 'it says that the switch is whole, and nothing of the draught');
+        $this->do(29, 'suck', ['part' => 'pressure', 'to' => 'off']);
+        self::assertLessThan(2, $volts(30));
+        self::assertStringContainsString('no port', (string) $this->do(34, 'suck', ['part' => 'limit', 'to' => 'on'])->refused);
+    }
+
+    public function test_fuel_left_on_through_trial_after_trial_is_told_and_shutting_the_cock_is_not(): void
+    {
+        $trials = function (bool $shut): array {
+            $this->arrive('igniter:cracked');
+            $dangers = [];
+            if ($shut) {
+                $this->do(1, 'set', ['part' => 'cock', 'lever' => 'handle', 'to' => 'shut']);
+            }
+            for ($s = 10; $s < 1500; $s += 300) { // each loss of power begins a new set of trials
+                $dangers = [...$dangers, ...$this->do($s, 'set', ['part' => 'service', 'lever' => 'lever', 'to' => 'off'])->dangers];
+                $this->do($s + 5, 'set', ['part' => 'service', 'lever' => 'lever', 'to' => 'on']);
+            }
+
+            return $dangers;
+        };
+        self::assertContains('gas-trials', $trials(false));
+        self::assertNotContains('gas-trials', $trials(true));
+    }
+
     public function test_ohms_on_a_live_circuit_and_hands_on_line_volts_are_told(): void
     {
         $this->arrive('healthy');

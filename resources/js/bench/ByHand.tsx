@@ -12,6 +12,7 @@ export function ByHand({ part, act }: Props) {
     const hands = part.hands
     const [amps, setAmps] = useState(String(hands?.fuse ?? ''))
     const [pushed, setPushed] = useState(false)
+    const [sucking, setSucking] = useState(false)
     const on = { part: part.id }
     return (
         <Box as="details">
@@ -26,6 +27,7 @@ export function ByHand({ part, act }: Props) {
                     {hands?.batteries && <Do word="Put fresh batteries in" onClick={() => void act('batteries', on)} />}
                     {hands?.clock && <Do word="Clock the dial" onClick={() => void act('clock', on)} />}
                     {hands?.push && <Do word={pushed ? 'Let go' : 'Push in'} onClick={() => { void act('push', { ...on, to: pushed ? 'out' : 'in' }); setPushed(!pushed) }} />}
+                    {hands?.suck && <Do word={sucking ? 'Let go of the hose' : 'Suck at the hose'} onClick={() => { void act('suck', { ...on, to: sucking ? 'off' : 'on' }); setSucking(!sucking) }} />}
                     <Do word="Plug off" onClick={() => void act('plug', { ...on, to: 'off' })} />
                     <Do word="Plug on" onClick={() => void act('plug', { ...on, to: 'on' })} />
                 </HStack>

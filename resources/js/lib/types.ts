@@ -1,6 +1,6 @@
 export interface Terminal { place: string; name: string; x: number; y: number; edge: 'up' | 'down' | 'left' | 'right' }
 export interface Control { lever: string; label: string; unit: string | null; positions: string[] | null; range: [number, number] | null; at: string | number }
-export interface Hands { turn: boolean; push: boolean; clock: boolean; batteries: boolean; fuse: number | null; spares: string[] }
+export interface Hands { turn: boolean; push: boolean; clock: boolean; suck: boolean; batteries: boolean; fuse: number | null; spares: string[] }
 export interface Tap { tap: string; instrument: 'gauge' | 'probe'; label: string }
 export interface Part {
     id: string; label: string; title: string; family: string; symbol: string

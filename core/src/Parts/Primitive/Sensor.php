@@ -8,7 +8,7 @@ use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 
-/** Makes or breaks at a level of a process value, with a differential. Slot: made, and latched for a manual reset. */
+/** Makes or breaks at a level of a process value, with a differential. Slot: made, latched for a manual reset, sucked (by mouth). */
 final class Sensor extends Primitive
 {
     private readonly string $of;
@@ -43,6 +43,9 @@ final class Sensor extends Primitive
 
     public function react(array $slot, Surroundings $now): array
     {
+        if ($slot['sucked'] ?? false) {
+            return ['made' => true] + $slot;
+        }
         $x = $now->value($this->of);
         $onRise = $this->opens > $this->closes;
         // a crossing is found to the tick, so the value may stand a hair short of the level
@@ -62,7 +65,7 @@ final class Sensor extends Primitive
 
     public function next(array $slot, Surroundings $now): int
     {
-        return $now->crossing($this->of, [$slot['made'] ? $this->opens : $this->closes]);
+        return ($slot['sucked'] ?? false) ? self::NEVER : $now->crossing($this->of, [$slot['made'] ? $this->opens : $this->closes]);
     }
 
     public function shows(array $slot): string
