@@ -56,6 +56,30 @@ final class ActsTest extends TestCase
         self::assertSame('blank display', $this->do(1, 'look', ['part' => 'thermostat'])->seen['thermostat']);
     }
 
+    public function test_a_shorted_module_takes_the_transformer_along_and_both_must_be_replaced(): void
+    {
+        $volts = fn (): float => $this->bench->machine()->solution($this->state)->acVolts($this->bench->plan->places['transformer.X1'], $this->bench->plan->places['transformer.X2']);
+        $off = ['part' => 'breaker', 'lever' => 'handle', 'to' => 'off'];
+        $this->arrive('boiler-hydronic', 'module:shorted');
+        self::assertFalse($this->state['slots']['transformer.limit']['closed'], 'its thermal link has opened, and it does not close again');
+        $this->do(10, 'set', $off);
+        $this->do(20, 'mend', ['part' => 'transformer', 'how' => 'replace']);
+        $this->do(30, 'set', ['to' => 'on'] + $off);
+        self::assertTrue($this->state['slots']['transformer.limit']['closed']);
+        $this->do(1800, 'wait');
+        self::assertFalse($this->state['slots']['transformer.limit']['closed'], 'the new one goes the same way');
+        $this->do(1810, 'set', $off);
+        $this->do(1820, 'mend', ['part' => 'module', 'how' => 'replace']);
+        $this->do(1830, 'set', ['to' => 'on'] + $off);
+        self::assertLessThan(1, $volts(), 'the module alone brings nothing back');
+        $this->do(1840, 'set', $off);
+        $this->do(1850, 'mend', ['part' => 'transformer', 'how' => 'replace']);
+        $this->do(1860, 'set', ['to' => 'on'] + $off);
+        $this->do(1990, 'wait');
+        self::assertEqualsWithDelta(25, $volts(), 3);
+        self::assertTrue($this->state['slots']['transformer.limit']['closed']);
+    }
+
     public function test_a_jumper_from_r_to_w_is_a_call_and_no_danger(): void
     {
         $this->arrive('furnace-80', 'thermostat:heat-contact-open');
