@@ -53,7 +53,13 @@ final class Stand
     /** With a fault of the model's own, and its household's first doings, such as lighting a pilot. */
     public static function withFault(string $name, string $fault): self
     {
-        return new self(self::plan($name), \OddSpark\Faults\Universe::of(self::plan($name)->model)->get($fault)->set);
+        $plan = self::plan($name);
+        $found = \OddSpark\Faults\Universe::of($plan->model)->get($fault);
+        $stand = new self($plan, $found->set);
+        $stand->machine->jump(array_map(fn (array $j) => [$plan->places[$j[0]], $plan->places[$j[1]]], $found->jumpers));
+        $stand->state = $stand->machine->settle($stand->machine->initial());
+
+        return $stand;
     }
 
     /** Goes on by seconds. */

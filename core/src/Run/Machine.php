@@ -99,6 +99,12 @@ final class Machine
         }
     }
 
+    /** @return list<array{int, int, float}> the jumpers that are on: two nodes, siemens */
+    public function jumpers(): array
+    {
+        return $this->jumpers;
+    }
+
     /**
      * The circuit as it is in this state, with the load that is on it.
      *
@@ -139,7 +145,14 @@ final class Machine
             }
         }
 
-        return new SpiceNetlist($this->plan->network(), $this->values($state), $this->plan->branches, $this->plan->nodeNames(), $shunts);
+        $values = $this->values($state);
+        $branches = $this->plan->branches;
+        foreach ($this->jumpers as [$a, $b, $siemens]) {
+            $branches[] = [$a, $b];
+            [$values->re[], $values->im[], $values->dc[]] = [$siemens, 0.0, $siemens];
+        }
+
+        return new SpiceNetlist($this->plan->network(), $values, $branches, $this->plan->nodeNames(), $shunts);
     }
 
     /**
@@ -149,7 +162,7 @@ final class Machine
      */
     public function key(array $state): string
     {
-        return $this->build->key.$this->common($state).implode(',', $this->pieces($state));
+        return $this->build->key.$this->common($state).implode(',', $this->pieces($state)).implode('', array_map(fn (array $j) => "#$j[0]:$j[1]", $this->jumpers));
     }
 
     /**

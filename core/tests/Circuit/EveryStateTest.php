@@ -23,11 +23,11 @@ final class EveryStateTest extends TestCase
 {
     /** Faults of each model whose states are looked at in every run of the tests. */
     private const SAMPLE = [
-        'furnace-80' => [Fault::HEALTHY, 'limit:stuck-open', 'transformer:secondary-open', 'transformer:shorted-turns', 'capacitor:weak@3.5', 'w04:open', 'n-nut:open', 'rod:to-bracket', 'w32:poor', 'w27:rubs', 'panel:swapped'],
+        'furnace-80' => [Fault::HEALTHY, 'limit:stuck-open', 'transformer:secondary-open', 'transformer:shorted-turns', 'capacitor:weak@3.5', 'w04:open', 'n-nut:open', 'rod:to-bracket', 'w32:poor', 'w27:rubs', 'panel:swapped', 'board:bridged', 'w36:elsewhere'],
         'furnace-standing-pilot' => [Fault::HEALTHY, 'thermocouple:weak', 'transformer:shorted-turns', 'w08:open'],
         'package-direct-spark' => [Fault::HEALTHY, 'w16:open', 'rod:dirty', 'panel:neutral-lost'],
         'boiler-hydronic' => [Fault::HEALTHY, 'n-nut:open', 'relay:transformer-open', 'w27:poor'],
-        'zones-hydronic' => [Fault::HEALTHY, 'zv2:seized-open', 'panel:demand-welded'],
+        'zones-hydronic' => [Fault::HEALTHY, 'zv2:seized-open', 'panel:demand-welded', 'zv1:bridged', 'w17:elsewhere'],
         'boiler-simple-230' => [Fault::HEALTHY, 'w04:open'],
         'mid-position-230' => [Fault::HEALTHY, 'three-port:motor-dead', 'centre:loose-5'],
         'oil-furnace' => [Fault::HEALTHY, 'cell:dirty', 'n-nut:open'],
@@ -123,7 +123,13 @@ final class EveryStateTest extends TestCase
             $values->dc[$paths[$f]] = $siemens;
         }
 
-        return Exact::dc($plan->branches, $values->dc, $sources, count(array_unique($plan->places)) + 1);
+        $branches = $plan->branches;
+        foreach ($machine->jumpers() as [$a, $b, $siemens]) {
+            $branches[] = [$a, $b];
+            $values->dc[] = $siemens;
+        }
+
+        return Exact::dc($branches, $values->dc, $sources, count(array_unique($plan->places)) + 1);
     }
 
     /**
