@@ -70,6 +70,8 @@ await as('wendell', async (page, shot) => {
     await page.getByRole('button', { name: 'Look at it' }).click()
     await page.getByRole('button', { name: 'Door off' }).click()
     await page.getByRole('button', { name: 'Hold door switch' }).click()
+    await page.locator('[data-part="igniter"]').click()
+    await page.getByRole('button', { name: 'Look at it' }).click()
     await pick('igniter.1')
     await pick('igniter.2')
     await page.getByRole('button', { name: 'Run' }).click()

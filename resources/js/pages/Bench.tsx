@@ -70,7 +70,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
         at: e.at_s, text: e.text, ...(e.reading ? { reading: e.reading.text } : {}),
         kind: Object.keys(e.dangers).length ? 'danger' : e.reading ? 'reading' : e.act.act === 'look' ? 'look' : 'act',
     }))
-    const eyes = scene.eyes === null ? 'Look at a part to see what shines or moves there.' : `Eyes on: ${board.parts.find((p) => p.id === scene.eyes)?.label ?? 'a wire'}.`
+    const eyes = scene.eyes === null ? 'Look at a part to see what shines or moves there.' : `Eyes on ${board.parts.find((p) => p.id === scene.eyes)?.label ?? 'a wire'} ·`
     const back = scrub === null ? null : Object.values(bench.seen.perceived).map((s) => at(s, scrub)?.say).filter(Boolean).join(' · ')
 
     return (
