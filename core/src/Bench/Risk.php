@@ -34,6 +34,7 @@ final readonly class Risk
             'jump' => [...$this->touched($machine, $state, [$act->get('from'), $act->get('to')]), ...$this->bridged($act->get('from'), $act->get('to'))],
             'turn' => $machine->shows($state, $this->motor($act->get('part'))) === '' ? [] : ['moving-part'],
             'push' => $act->get('to') === 'in' ? ['pushed-by-hand'] : [],
+            'set' => $act->get('lever') === 'pipe' && $act->get('to') === 'aside' ? ['flue-aside'] : [],
             'suck' => $act->get('to') === 'on' ? ['suction'] : [],
             'reset' => $this->reset($state, $act->get('part')),
             'hand_back' => $this->leaving($state),
@@ -195,8 +196,26 @@ final readonly class Risk
             'wire-lifted' => $lifted !== [],
             'jumper-left' => array_filter([...$state['jumpers'], ...$state['earlier']], fn (array $j) => ! isset($this->plan->model->wires()[Model::split($j[0])[0]])) !== [],
             'over-fused' => $this->isOverFused($state),
+            'flue-left' => $this->stands($state, 'pipe', 'aside'),
+            'filter-left' => $this->stands($state, 'slide', 'out'),
             'power-off' => $this->isSwitchedOff($state),
         ]));
+    }
+
+    /**
+     * Whether a lever of some name stands somewhere at a position.
+     *
+     * @param array<string, mixed> $state
+     */
+    private function stands(array $state, string $lever, string $at): bool
+    {
+        foreach ($this->plan->model->document['parts'] as $part) {
+            if (($state['slots']["{$part['id']}.$lever"]['at'] ?? null) === $at) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @param array<string, mixed> $state */

@@ -33,6 +33,9 @@ final class Marker
     /** @var list<Step> by entry */
     private array $steps = [];
 
+    /** @var array<int, true> entries that replace a part which the fault has taken along */
+    private array $spoiled = [];
+
     private readonly Wording $wording;
 
     public function __construct(
@@ -116,10 +119,34 @@ final class Marker
             $then[$i] = [$now, $now->entropy() > self::SETTLED_BITS
                 ? $ranking->rank($this->tracker->candidates(), $now->weights, PHP_INT_MAX)
                 : []];
+            $act = $this->seen->entries[$i][0];
+            $true = $this->tracker->candidates()[$this->fault->id] ?? null;
+            if ($act->name === 'mend' && $true !== null && $this->hasGoneAlong($true[1], $act->get('part'))) {
+                $this->spoiled[$i] = true;
+            }
         });
         foreach ($then as $i => [$before, $choices]) {
             $this->steps[] = new Step($before, $after[$i + 1], $this->telling($choices), $this->expected($i, $choices));
         }
+    }
+
+    /**
+     * Whether a fuse of a part has blown or its thermal link opened: something that the fault did to a sound part.
+     *
+     * @param array<string, mixed> $state
+     */
+    private function hasGoneAlong(array $state, string $part): bool
+    {
+        foreach ($this->plan->primitives as $id => $entry) {
+            if (str_starts_with((string) $id, "$part.") && (
+                $entry['type'] === 'fuse' && ! $state['slots'][$id]['whole']
+                || $entry['type'] === 'protector' && ! $state['slots'][$id]['closed']
+            )) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -357,6 +384,8 @@ final class Marker
             if ($helps) {
                 $mended = true;
                 $why[] = self::say('This put it right.', $i);
+            } elseif (isset($this->spoiled[$i])) {
+                $why[] = self::say('The fault had taken this part along; it had to be replaced too.', $i);
             } elseif ($act->name === 'mend') {
                 $wrong++;
                 $why[] = self::say('There was nothing wrong with this part, and it was not proved bad.', $i);

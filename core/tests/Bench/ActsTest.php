@@ -80,6 +80,28 @@ final class ActsTest extends TestCase
         self::assertTrue($this->state['slots']['transformer.limit']['closed']);
     }
 
+    public function test_a_flue_pipe_pushed_aside_proves_a_blockage_is_told_and_must_not_be_left(): void
+    {
+        $this->arrive('furnace-80', 'flue:blocked');
+        $this->do(20, 'gauge', ['tap' => 'hose-tee']);
+        $drawn = (float) $this->do(24, 'read', ['of' => 'gauge'])->reading?->value;
+        self::assertSame(['flue-aside'], $this->do(25, 'set', ['part' => 'flue', 'lever' => 'pipe', 'to' => 'aside'])->dangers);
+        self::assertGreaterThan(3 * $drawn, (float) $this->do(60, 'read', ['of' => 'gauge'])->reading?->value);
+        self::assertContains('flue-left', $this->do(61, 'hand_back')->dangers);
+        self::assertSame([], $this->do(62, 'set', ['part' => 'flue', 'lever' => 'pipe', 'to' => 'joined'])->dangers);
+        self::assertEqualsWithDelta($drawn, (float) $this->do(90, 'read', ['of' => 'gauge'])->reading?->value, 0.1);
+    }
+
+    public function test_a_blocked_filter_taken_out_lets_the_air_through_and_must_not_be_left(): void
+    {
+        $this->arrive('furnace-80', 'filter:blocked@nearly');
+        self::assertEqualsWithDelta(0.3, $this->state['slots']['filter.way']['free'], 1e-9);
+        self::assertSame('in', $this->do(10, 'look', ['part' => 'filter'])->seen['filter']);
+        $this->do(11, 'set', ['part' => 'filter', 'lever' => 'slide', 'to' => 'out']);
+        self::assertEqualsWithDelta(1.0, $this->state['slots']['filter.way']['free'], 1e-9);
+        self::assertContains('filter-left', $this->do(12, 'hand_back')->dangers);
+    }
+
     public function test_a_jumper_from_r_to_w_is_a_call_and_no_danger(): void
     {
         $this->arrive('furnace-80', 'thermostat:heat-contact-open');

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace OddSpark\Tests\Marking;
 
 use OddSpark\Bench\Attempt;
+use OddSpark\Faults\Universe;
 use OddSpark\Marking\Mark;
 use OddSpark\Marking\Marker;
 use OddSpark\Marking\Rules;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\Tracker;
 use OddSpark\Tests\Fixtures;
+use OddSpark\Tests\Stand;
 use PHPUnit\Framework\TestCase;
 
 final class MarkerTest extends TestCase
@@ -62,6 +64,21 @@ final class MarkerTest extends TestCase
         $entries = $this->good();
         array_splice($entries, 12, 0, [['at_s' => 70.5, 'act' => 'mend', 'part' => 'valve', 'how' => 'replace']]);
         self::assertLessThan($this->share($this->mark($this->good()), 'repair'), $this->share($this->mark($entries), 'repair'));
+    }
+
+    public function test_a_part_that_the_fault_took_along_is_not_a_part_replaced_without_reason(): void
+    {
+        $plan = Stand::plan('boiler-hydronic');
+        $universe = Universe::of($plan->model)->only(['healthy', 'module:shorted', 'module:dead', 'transformer:primary-open']);
+        $lever = ['act' => 'set', 'part' => 'breaker', 'lever' => 'handle'];
+        $seen = fn (string $second) => Attempt::run($plan, $universe->get('module:shorted'), Fixtures::log([
+            ['at_s' => 1, 'act' => 'door', 'to' => 'open'], ['at_s' => 2, 'to' => 'off'] + $lever, ['at_s' => 3, 'act' => 'mend', 'part' => 'module', 'how' => 'replace'],
+            ['at_s' => 4, 'act' => 'mend', 'part' => $second, 'how' => 'replace'], ['at_s' => 5, 'to' => 'on'] + $lever, ['at_s' => 6, 'act' => 'hand_back'],
+        ]), 'cold', new Memory())->observations;
+        $repair = fn (string $second) => (new Marker($plan, $universe, $universe->get('module:shorted'), $seen($second), new Tracker($plan, $universe, 'cold', new Memory())))
+            ->mark(Rules::of((array) json_decode((string) file_get_contents(__DIR__.'/../../rules/first-year.json'), true)));
+        self::assertSame(1.0, $this->share($repair('transformer'), 'repair'));
+        self::assertEqualsWithDelta(0.6, $this->share($repair('relay'), 'repair'), 1e-9);
     }
 
     public function test_the_same_log_always_gets_the_same_mark(): void

@@ -17,7 +17,8 @@ final class Passage extends Primitive
     private readonly float $free;
 
     /**
-     * @param array<string, mixed> $p free: when open; follows, key, when: what opens it (a lever, a coil); stuck: open | shut
+     * @param array<string, mixed> $p free: when open; follows, key, when: what opens it (a lever, a coil), or
+     *     clear_when: at which it lies open whatever blocks it (a filter taken out); stuck: open | shut
      */
     public function __construct(private readonly array $p, Fittings $f)
     {
@@ -27,7 +28,7 @@ final class Passage extends Primitive
 
     public function initial(): array
     {
-        return ['free' => isset($this->p['follows']) || ($this->p['stuck'] ?? '') === 'shut' ? 0.0 : $this->free];
+        return ['free' => isset($this->p['follows']) && ! isset($this->p['clear_when']) || ($this->p['stuck'] ?? '') === 'shut' ? 0.0 : $this->free];
     }
 
     public function follows(): array
@@ -37,10 +38,14 @@ final class Passage extends Primitive
 
     public function react(array $slot, Surroundings $now): array
     {
+        $at = isset($this->p['follows']) ? $now->follow($this->p['follows'], ...$this->keys) : null;
+        if (isset($this->p['clear_when']) && $at === $this->p['clear_when']) {
+            return ['free' => 1.0];
+        }
         $open = match ($this->p['stuck'] ?? null) {
             'open' => true,
             'shut' => false,
-            default => ! isset($this->p['follows']) || $now->follow($this->p['follows'], ...$this->keys) === ($this->p['when'] ?? true),
+            default => ! isset($this->p['follows']) || isset($this->p['clear_when']) || $at === ($this->p['when'] ?? true),
         };
 
         return ['free' => $open ? $this->free : 0.0];
