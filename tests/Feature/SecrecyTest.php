@@ -27,6 +27,7 @@ class SecrecyTest extends TestCase
     private const FAULTS = [
         'igniter:cracked', 'w30:open', 'w31:open', 'board:igniter-relay-dead', 'igniter:aged', 'valve:coil-open', 'valve:stuck-shut', 'w27:open',
         'w28:open', 'board:valve-relay-dead', 'cock:shut', 'meter:no-gas', 'inducer:open', 'w33:open', 'board:inducer-relay-dead', 'healthy', 'limit:stuck-closed',
+        'limit:bridged', 'w36:elsewhere',
     ];
 
     public function test_responses_are_equal_to_the_byte_until_something_tells_two_faults_apart(): void

@@ -64,6 +64,15 @@ class WorkbenchTest extends TestCase
         $this->postJson("/attempts/{$this->attempt->id}/play", ['to_s' => 'soon'])->assertUnprocessable();
     }
 
+    public function test_a_jumper_that_somebody_left_is_drawn_from_the_first_look_on(): void
+    {
+        $attempt = $this->begin($this->give('limit:bridged'));
+        $this->act($attempt, 'door', 1, ['to' => 'open'])->assertJsonPath('scene.jumpers', []);
+        $this->act($attempt, 'look', 2, ['part' => 'rollout-l'])->assertJsonPath('scene.jumpers', []);
+        $this->act($attempt, 'look', 3, ['part' => 'limit'])->assertJsonPath('scene.jumpers', [['limit.a', 'limit.b']]);
+        $this->act($attempt, 'unjump', 4, ['from' => 'limit.a', 'to' => 'limit.b'])->assertJsonPath('scene.jumpers', []);
+    }
+
     public function test_house_rules_that_stop_what_would_hurt_are_of_the_job(): void
     {
         $job = $this->give();
