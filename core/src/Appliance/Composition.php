@@ -69,7 +69,7 @@ final readonly class Composition
         $gone = array_flip($include['without'] ?? []);
         $d['process'] = array_diff_key($d['process'], $gone);
         $d['views'] = array_map(fn (array $view) => array_values(array_filter($view, fn (string $part) => ! isset($gone[$part]))), $d['views'] ?? []);
-        $d['found'] = array_values(array_filter($d['found'] ?? [], fn (array $f) => array_intersect_key($gone, array_flip(array_map(fn (string $at) => Model::split($at)[0], [...($f['jumper'] ?? [$f['end'], $f['on']])]))) === []));
+        $d['found'] = array_values(array_filter($d['found'] ?? [], fn (array $f) => array_intersect_key($gone, array_flip(array_map(fn (string $at) => Model::split($at)[0], $f['jumper'] ?? $f['swapped'] ?? [$f['end'], $f['on']]))) === []));
         $d['taps'] = array_filter($d['taps'] ?? [], fn (array $tap) => ! isset($gone[$tap['of']]) && ! isset($gone[$tap['part']]));
         $d['cables'] = array_values(array_filter($d['cables'] ?? [], fn (array $c) => in_array($c['id'], array_column($d['wires'], 'cable'), true)));
         $tags = $d['tape'] ?? [];

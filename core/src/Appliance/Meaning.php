@@ -108,14 +108,17 @@ final class Meaning
             }
         }
         foreach ($d['found'] ?? [] as $i => $found) {
-            foreach ($found['jumper'] ?? [$found['on']] as $at) {
+            foreach ($found['jumper'] ?? (isset($found['on']) ? [$found['on']] : []) as $at) {
                 $place("/found/$i", $at);
             }
-            [$wire, $end] = Model::split($found['end'] ?? '');
-            if (isset($found['end']) && (! isset($wires[$wire]) || ! in_array($end, ['a', 'b'], true))) {
-                throw new DocumentError("/found/$i/end", "There is no wire end called \"{$found['end']}\".");
+            $ends = $found['swapped'] ?? (isset($found['end']) ? [$found['end']] : []);
+            foreach ($ends as $at) {
+                [$wire, $end] = Model::split($at);
+                if (! isset($wires[$wire]) || ! in_array($end, ['a', 'b'], true)) {
+                    throw new DocumentError("/found/$i", "There is no wire end called \"$at\".");
+                }
             }
-            if (isset($found['jumper']) ? ! isset($parts[$found['part']]) : $found['part'] !== $wire) {
+            if ($ends === [] ? ! isset($parts[$found['part']]) : $found['part'] !== Model::split($ends[0])[0]) {
                 throw new DocumentError("/found/$i/part", 'Must be the part that the jumper is on, or the wire whose end it is.');
             }
         }

@@ -186,7 +186,9 @@ final readonly class Hands
     {
         if ($this->fault->yieldsTo($how)) {
             $state['earlier'] = array_values(array_filter($state['earlier'], fn (array $j) => ! in_array($j, $this->fault->jumpers, true) || $this->fault->part !== $part));
-            $state['mended'] = array_values(array_unique([...$state['mended'], $part]));
+            // two wires that were swapped are set right together
+            $with = $this->fault->part === $part ? array_map(fn (array $j) => Model::split($j[0])[0], $this->fault->jumpers) : [];
+            $state['mended'] = array_values(array_unique([...$state['mended'], $part, ...$with]));
         }
         if ($how === 'replace') {
             $state['fitted'] = array_filter($state['fitted'], fn (string $path) => ! str_starts_with($path, "$part."), ARRAY_FILTER_USE_KEY);

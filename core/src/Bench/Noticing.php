@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Bench;
 
 use OddSpark\Acts\Act;
+use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
 use OddSpark\Run\Machine;
@@ -56,6 +57,13 @@ final readonly class Noticing
         }
         $kind = $this->plan->model->kindOf($part);
         $seen = ['condition' => $this->isSick($state, $part) && $this->fault->seen !== null ? $this->fault->seen : ($kind['look'] ?? 'Insulation whole, both ends seated.')];
+        foreach ($state['earlier'] as [$end, $on]) {
+            [$wire, $which] = Model::split($end);
+            if ($wire === $part && isset($this->plan->model->wires()[$wire])) {
+                $drawn = $this->plan->model->wires()[$wire][$which === 'a' ? 'from' : 'to'];
+                $seen['condition'] = sprintf('This end is on %s; the drawing has it on %s.', $this->plan->model->placeName($on), $this->plan->model->placeName($drawn));
+            }
+        }
         foreach ($kind['controls'] ?? [] as $lever => $control) {
             $at = $state['slots']["$part.$lever"]['at'];
             $seen[$control['label']] = is_string($at) ? $at : "$at ".($control['unit'] ?? '');

@@ -72,12 +72,28 @@ final class Universe
 
             return new Fault($id, $found['part'], $found['mode'], null, $title, 'found', [], $weight, 'unjump', null, jumpers: [[$a, $b]]);
         }
-        [$wire, $end] = Model::split($found['end']);
-        $drawn = $model->wires()[$wire][$end === 'a' ? 'from' : 'to'];
-        $title = sprintf('%s: landed on %s', ucfirst($model->placeName($found['end'])), $model->placeName($found['on']));
-        $seen = sprintf('This end is on %s; the drawing has it on %s.', $model->placeName($found['on']), $model->placeName($drawn));
+        // two swapped: each end is landed where the drawing has the other
+        $moved = isset($found['swapped'])
+            ? [[$found['swapped'][0], self::drawn($model, $found['swapped'][1])], [$found['swapped'][1], self::drawn($model, $found['swapped'][0])]]
+            : [[$found['end'], $found['on']]];
+        $set = [];
+        foreach ($moved as [$at]) {
+            [$wire, $end] = Model::split($at);
+            $set["$wire.body.elsewhere"] = $end;
+        }
+        $title = isset($found['swapped'])
+            ? sprintf('%s and %s: swapped', ucfirst($model->placeName($moved[0][0])), $model->placeName($moved[1][0]))
+            : sprintf('%s: landed on %s', ucfirst($model->placeName($found['end'])), $model->placeName($found['on']));
 
-        return new Fault($id, $wire, $found['mode'], null, $title, 'found', ["$wire.body.elsewhere" => $end], $weight, 'set', $seen, jumpers: [[$found['end'], $found['on']]]);
+        return new Fault($id, $found['part'], $found['mode'], null, $title, 'found', $set, $weight, 'set', null, jumpers: $moved);
+    }
+
+    /** The place at which the drawing has a wire's end. */
+    private static function drawn(Model $model, string $end): string
+    {
+        [$wire, $which] = Model::split($end);
+
+        return $model->wires()[$wire][$which === 'a' ? 'from' : 'to'];
     }
 
     /**

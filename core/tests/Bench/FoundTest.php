@@ -70,6 +70,26 @@ final class FoundTest extends TestCase
         self::assertSame([], $this->state['earlier']);
     }
 
+    public function test_two_wires_swapped_are_seen_on_either_and_set_right_together(): void
+    {
+        $this->arrive('furnace-80', 'w36:swapped');
+        $this->do(0, 'door', ['to' => 'open']);
+        self::assertSame('This end is on Blower BLK; the drawing has it on Blower RED.', $this->do(1, 'look', ['part' => 'w36'])->seen['condition']);
+        self::assertSame('This end is on Blower RED; the drawing has it on Blower BLK.', $this->do(2, 'look', ['part' => 'w37'])->seen['condition']);
+        $ohms = function (float $at, string $from, string $to): float {
+            $this->do($at, 'dial', ['mode' => 'ohm']);
+            $this->do($at, 'leads', ['red' => $from, 'black' => $to]);
+
+            return $this->do($at + 5, 'read')->reading->value ?? INF;
+        };
+        self::assertLessThan(0.5, $ohms(3, 'board.HEAT', 'blower.BLK'));
+        self::assertLessThan(0.5, $ohms(10, 'board.COOL', 'blower.RED'));
+        $this->do(17, 'mend', ['part' => 'w36', 'how' => 'set']);
+        self::assertLessThan(0.5, $ohms(18, 'board.HEAT', 'blower.RED'));
+        self::assertLessThan(0.5, $ohms(25, 'board.COOL', 'blower.BLK'));
+        self::assertGreaterThan(0.5, $ohms(32, 'board.HEAT', 'blower.BLK'));
+    }
+
     public function test_two_end_switches_on_one_terminal_let_one_zone_call_as_another(): void
     {
         $plan = Stand::plan('zones-hydronic');
@@ -99,6 +119,7 @@ final class FoundTest extends TestCase
             ['part' => 'service', 'mode' => 'bridged', 'jumper' => ['service.line', 'service.nowhere'], 'weight' => 1],
             ['part' => 'w0', 'mode' => 'elsewhere', 'end' => 'w9.a', 'on' => 'service.line', 'weight' => 1],
             ['part' => 'service', 'mode' => 'elsewhere', 'end' => 'w0.a', 'on' => 'service.line', 'weight' => 1],
+            ['part' => 'w0', 'mode' => 'swapped', 'swapped' => ['w0.a', 'w7.b'], 'weight' => 1],
         ] as $found) {
             try {
                 Fixtures::small(['service' => 'service-switch', 'panel' => 'supply'], [['panel.L', 'service.line']], [], ['found' => [$found]]);
