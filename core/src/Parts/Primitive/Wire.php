@@ -18,8 +18,24 @@ final class Wire extends Primitive
 
     private const JOINT_SIEMENS = 500.0;
 
+    /** Siemens of the joint at each end when landed, of the copper, and of what it rubs on. */
+    private readonly float $atA;
+
+    private readonly float $copper;
+
+    private readonly float $atB;
+
+    private readonly float $rubs;
+
     /** @param array<string, mixed> $p ohm: of the copper, open: broken inside, extra_ohm: a bad joint at its far end, rubs_ohm, elsewhere: the end that is landed on another place */
-    public function __construct(private readonly array $p, private readonly Fittings $f) {}
+    public function __construct(array $p, private readonly Fittings $f)
+    {
+        $elsewhere = $p['elsewhere'] ?? null;
+        $this->atA = $elsewhere === 'a' ? 0.0 : self::JOINT_SIEMENS;
+        $this->copper = ($p['open'] ?? false) ? 0.0 : 1 / $p['ohm'];
+        $this->atB = $elsewhere === 'b' ? 0.0 : 1 / (1 / self::JOINT_SIEMENS + ($p['extra_ohm'] ?? 0.0));
+        $this->rubs = isset($p['rubs_ohm']) ? 1 / $p['rubs_ohm'] : 0.0;
+    }
 
     public static function joins(array $spec): array
     {
@@ -44,12 +60,11 @@ final class Wire extends Primitive
     public function stamp(array $slot, Values $values): void
     {
         $b = $this->f->branches;
-        $elsewhere = $this->p['elsewhere'] ?? null;
-        $values->resistor($b[0], $slot['a'] && $elsewhere !== 'a' ? self::JOINT_SIEMENS : 0.0);
-        $values->resistor($b[1], ($this->p['open'] ?? false) ? 0.0 : 1 / $this->p['ohm']);
-        $values->resistor($b[2], $slot['b'] && $elsewhere !== 'b' ? 1 / (1 / self::JOINT_SIEMENS + ($this->p['extra_ohm'] ?? 0.0)) : 0.0);
+        $values->resistor($b[0], $slot['a'] ? $this->atA : 0.0);
+        $values->resistor($b[1], $this->copper);
+        $values->resistor($b[2], $slot['b'] ? $this->atB : 0.0);
         if (isset($b[3])) {
-            $values->resistor($b[3], isset($this->p['rubs_ohm']) ? 1 / $this->p['rubs_ohm'] : 0.0);
+            $values->resistor($b[3], $this->rubs);
         }
     }
 }
