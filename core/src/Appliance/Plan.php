@@ -64,6 +64,31 @@ final class Plan
         return $names;
     }
 
+    /** @return array{string, string} primitive id and the path within its parameters */
+    public function parameter(string $path): array
+    {
+        $words = explode('.', $path);
+        for ($n = count($words) - 1; $n > 0; $n--) {
+            $id = implode('.', array_slice($words, 0, $n));
+            if (isset($this->primitives[$id])) {
+                return [$id, implode('.', array_slice($words, $n))];
+            }
+        }
+        throw new \OutOfBoundsException("No primitive is meant by \"$path\".");
+    }
+
+    /** What the document gives for a parameter, by its path; null when it gives nothing. */
+    public function given(string $path): mixed
+    {
+        [$id, $keys] = $this->parameter($path);
+        $value = $this->primitives[$id]['spec'];
+        foreach (explode('.', $keys) as $key) {
+            $value = is_array($value) ? $value[$key] ?? null : null;
+        }
+
+        return $value;
+    }
+
     /** @return array<string, mixed> for {@see fromArray}, without objects */
     public function toArray(): array
     {

@@ -233,6 +233,29 @@ final class Bench
         return $now;
     }
 
+    /**
+     * Whether the appliance still differs from its document: the fault is in it, or something that does not
+     * belong there was put in.
+     *
+     * @param array<string, mixed> $state
+     */
+    public function isFaulty(array $state): bool
+    {
+        foreach ($this->changed($state) as $path => $value) {
+            $now = str_ends_with($path, '.at') ? $state['slots'][substr($path, 0, -3)]['at'] : $value;
+            if ($now != $this->plan->given($path)) {
+                return true;
+            }
+        }
+        foreach ($this->fault->jumpers as $jumper) {
+            if (in_array($jumper, [...$state['jumpers'], ...$state['earlier']], true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     public function perception(): Perception
     {
         return $this->perception;
@@ -354,13 +377,23 @@ final class Bench
     /** @param array<string, mixed> $state mended, fitted */
     private function machineOf(array $state): Machine
     {
-        $set = array_filter(
+        $set = $this->changed($state);
+
+        return new Machine($this->plan, $set + ($this->seed === null ? [] : Scatter::of($this->plan, $this->seed, $set)), $this->memory);
+    }
+
+    /**
+     * Parameters that are not the document's: of the fault, as far as it is not mended, and of what was fitted.
+     *
+     * @param array<string, mixed> $state mended, fitted
+     * @return array<string, mixed>
+     */
+    private function changed(array $state): array
+    {
+        return $state['fitted'] + array_filter(
             $this->fault->set,
             fn (string $path) => ! array_filter($state['mended'], fn (string $part) => str_starts_with($path, "$part.")),
             ARRAY_FILTER_USE_KEY,
         );
-        $set = $state['fitted'] + $set;
-
-        return new Machine($this->plan, $set + ($this->seed === null ? [] : Scatter::of($this->plan, $this->seed, $set)), $this->memory);
     }
 }

@@ -6,7 +6,6 @@ namespace OddSpark\Marking;
 
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Danger;
-use OddSpark\Bench\Hands;
 use OddSpark\Bench\Observations;
 use OddSpark\Bench\Wording;
 use OddSpark\Faults\Fault;
@@ -30,11 +29,13 @@ final class Marker
     /** Families whose state is a basic of the job: what is proved before parts. */
     private const BASICS = ['supply' => 'supply', 'gas supply' => 'fuel', 'oil supply' => 'fuel', 'thermostat' => 'demand'];
 
+    /** Acts after which a heating cycle has to be watched. */
+    private const RESTORING = ['mend', 'spare', 'fuse', 'batteries', 'unjump', 'plug', 'set', 'reset', 'land'];
+
     /** @var list<Step> by entry */
     private array $steps = [];
 
-    /** @var array<int, true> entries that replace a part which the fault has taken along */
-    private array $spoiled = [];
+    private readonly Repairs $repairs;
 
     private readonly Wording $wording;
 
@@ -47,6 +48,7 @@ final class Marker
         private readonly Memory $memory = new Memory(),
     ) {
         $this->wording = new Wording($plan->model);
+        $this->repairs = new Repairs($plan, $fault);
         $this->walk();
     }
 
@@ -119,34 +121,12 @@ final class Marker
             $then[$i] = [$now, $now->entropy() > self::SETTLED_BITS
                 ? $ranking->rank($this->tracker->candidates(), $now->weights, PHP_INT_MAX)
                 : []];
-            $act = $this->seen->entries[$i][0];
-            $true = $this->tracker->candidates()[$this->fault->id] ?? null;
-            if ($act->name === 'mend' && $true !== null && $this->hasGoneAlong($true[1], $act->get('part'))) {
-                $this->spoiled[$i] = true;
-            }
+            $this->repairs->before($i, $this->seen->entries[$i][0], $this->tracker->candidates());
         });
+        $this->repairs->end($this->tracker->candidates());
         foreach ($then as $i => [$before, $choices]) {
             $this->steps[] = new Step($before, $after[$i + 1], $this->telling($choices), $this->expected($i, $choices));
         }
-    }
-
-    /**
-     * Whether a fuse of a part has blown or its thermal link opened: something that the fault did to a sound part.
-     *
-     * @param array<string, mixed> $state
-     */
-    private function hasGoneAlong(array $state, string $part): bool
-    {
-        foreach ($this->plan->primitives as $id => $entry) {
-            if (str_starts_with((string) $id, "$part.") && (
-                $entry['type'] === 'fuse' && ! $state['slots'][$id]['whole']
-                || $entry['type'] === 'protector' && ! $state['slots'][$id]['closed']
-            )) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /**
@@ -369,33 +349,28 @@ final class Marker
     private function repair(): Line
     {
         $why = [];
-        $mended = false;
         $wrong = 0;
         foreach ($this->seen->entries as $i => [$act, $outcome]) {
             if ($outcome->refused !== null) {
                 continue;
             }
-            $helps = $act->name === 'mend' && $act->get('part') === $this->fault->part
-                    && $this->fault->yieldsTo($act->get('how'))
-                || $act->name === 'batteries' && $this->fault->repair === 'batteries' && $act->get('part') === $this->fault->part
-                || $act->name === 'unjump' && array_filter($this->fault->jumpers, fn (array $j) => Hands::joins($j, $act->get('from'), $act->get('to'))) !== []
-                || $act->name === 'set' && array_key_exists("{$act->get('part')}.{$act->get('lever')}.at", $this->fault->set)
-                    && $act->get('to') !== $this->fault->set["{$act->get('part')}.{$act->get('lever')}.at"];
-            if ($helps) {
-                $mended = true;
+            if ($this->repairs->helped($i)) {
                 $why[] = self::say('This put it right.', $i);
-            } elseif (isset($this->spoiled[$i])) {
+            } elseif ($this->repairs->wasSpoiled($i)) {
                 $why[] = self::say('The fault had taken this part along; it had to be replaced too.', $i);
-            } elseif ($act->name === 'mend') {
+            } elseif (in_array($act->name, ['mend', 'spare'], true)) {
                 $wrong++;
-                $why[] = self::say('There was nothing wrong with this part, and it was not proved bad.', $i);
+                $why[] = self::say($act->get('part') === $this->fault->part ? 'This did not put it right.' : 'There was nothing wrong with this part, and it was not proved bad.', $i);
             }
         }
-        if (! $mended) {
+        $left = $this->repairs->isLeft();
+        if ($left) {
             $why[] = self::say('The fault was left as it was.');
+        } elseif ($why === []) {
+            $why[] = self::say('There was nothing to put right.');
         }
 
-        return new Line('repair', 'Repair', max(0.0, ($mended ? 1.0 : 0.0) - 0.4 * $wrong), $why);
+        return new Line('repair', 'Repair', max(0.0, ($left ? 0.0 : 1.0) - 0.4 * $wrong), $why);
     }
 
     private function verify(): Line
@@ -403,7 +378,7 @@ final class Marker
         $last = null;
         $back = null;
         foreach ($this->seen->entries as $i => [$act, $outcome]) {
-            if (in_array($act->name, ['mend', 'set', 'reset', 'land'], true) && $outcome->refused === null) {
+            if (in_array($act->name, self::RESTORING, true) && $outcome->refused === null) {
                 $last = $act->tick;
             }
             if ($act->name === 'hand_back') {

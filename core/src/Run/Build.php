@@ -76,7 +76,7 @@ final class Build
     {
         $changed = [];
         foreach ($set as $path => $value) {
-            [$id, $keys] = $this->split($path);
+            [$id, $keys] = $this->plan->parameter($path);
             $changed[$id][$keys] = $value;
         }
         $own = clone $this;
@@ -149,18 +149,5 @@ final class Build
                 $this->readers[$followed][] = $id;
             }
         }
-    }
-
-    /** @return array{string, string} primitive id and the path within its parameters */
-    private function split(string $path): array
-    {
-        $words = explode('.', $path);
-        for ($n = count($words) - 1; $n > 0; $n--) {
-            $id = implode('.', array_slice($words, 0, $n));
-            if (isset($this->plan->primitives[$id])) {
-                return [$id, implode('.', array_slice($words, $n))];
-            }
-        }
-        throw new \OutOfBoundsException("No primitive is meant by \"$path\".");
     }
 }

@@ -13,6 +13,7 @@ use OddSpark\Run\Memory;
 use OddSpark\Suspects\Tracker;
 use OddSpark\Tests\Fixtures;
 use OddSpark\Tests\Stand;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 final class MarkerTest extends TestCase
@@ -79,6 +80,41 @@ final class MarkerTest extends TestCase
             ->mark(Rules::of((array) json_decode((string) file_get_contents(__DIR__.'/../../rules/first-year.json'), true)));
         self::assertSame(1.0, $this->share($repair('transformer'), 'repair'));
         self::assertEqualsWithDelta(0.6, $this->share($repair('relay'), 'repair'), 1e-9);
+    }
+
+    /** @return iterable<string, array{string, list<array<string, mixed>>, float}> fault, acts, share of the repair */
+    public static function repairs(): iterable
+    {
+        $spare = fn (string $which) => ['act' => 'spare', 'part' => 'limit', 'spare' => $which];
+        yield 'the right spare' => ['limit:stuck-open', [$spare('200 °F')], 1.0];
+        yield 'a wrong spare' => ['limit:stuck-open', [$spare('160 °F')], 0.0];
+        yield 'a wrong spare, then the right one' => ['limit:stuck-open', [$spare('160 °F'), $spare('200 °F')], 0.6];
+        yield 'an earlier jumper taken off' => ['limit:bridged', [['act' => 'unjump', 'from' => 'limit.b', 'to' => 'limit.a']], 1.0];
+        yield 'a new limit under an earlier jumper' => ['limit:bridged', [['act' => 'mend', 'part' => 'limit', 'how' => 'replace']], 0.0];
+        yield 'a lever set right by hand' => ['thermostat:set-to-off', [['act' => 'set', 'part' => 'thermostat', 'lever' => 'mode', 'to' => 'heat']], 1.0];
+        yield 'a lever set right and wrong again' => ['thermostat:set-to-off', [
+            ['act' => 'set', 'part' => 'thermostat', 'lever' => 'mode', 'to' => 'heat'], ['act' => 'set', 'part' => 'thermostat', 'lever' => 'mode', 'to' => 'off'],
+        ], 0.0];
+        yield 'swapped wires' => ['w36:swapped', [['act' => 'mend', 'part' => 'w36', 'how' => 'set']], 1.0];
+        yield 'nothing wrong, nothing done' => ['healthy', [], 1.0];
+        yield 'nothing wrong, a part replaced' => ['healthy', [['act' => 'mend', 'part' => 'valve', 'how' => 'replace']], 0.6];
+    }
+
+    /** @param list<array<string, mixed>> $acts */
+    #[DataProvider('repairs')]
+    public function test_a_repair_is_what_it_made_of_the_appliance(string $fault, array $acts, float $share): void
+    {
+        $plan = Fixtures::furnace();
+        $universe = Fixtures::universe()->only(['healthy', 'igniter:cracked', $fault]);
+        $entries = [['at_s' => 1, 'act' => 'set', 'part' => 'breaker', 'lever' => 'handle', 'to' => 'off'], ['at_s' => 2, 'act' => 'door', 'to' => 'open']];
+        foreach ($acts as $i => $act) {
+            $entries[] = ['at_s' => 3 + $i] + $act;
+        }
+        $seen = Attempt::run($plan, $universe->get($fault), Fixtures::log($entries), 'cold', new Memory())->observations;
+        self::assertSame([null], array_values(array_unique(array_map(fn (array $e) => $e[1]->refused, $seen->entries))));
+        $marker = new Marker($plan, $universe, $universe->get($fault), $seen, new Tracker($plan, $universe, 'cold', new Memory()));
+        $mark = $marker->mark(Rules::of((array) json_decode((string) file_get_contents(__DIR__.'/../../rules/first-year.json'), true)));
+        self::assertEqualsWithDelta($share, $this->share($mark, 'repair'), 1e-9);
     }
 
     public function test_the_same_log_always_gets_the_same_mark(): void
