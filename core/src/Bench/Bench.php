@@ -55,7 +55,7 @@ final class Bench
         $this->instruments = new Instruments($plan, $seed);
         $this->reach = new Reach($plan);
         $this->risk = new Risk($plan);
-        $this->hands = new Hands($plan, $fault);
+        $this->hands = new Hands($plan, $fault, $this->reach);
         $this->noticing = new Noticing($plan, $fault, $this->perception, $this->reach);
         $this->machine = $this->machineOf(Hands::CLEAN);
         $this->record = new Record();
@@ -182,39 +182,23 @@ final class Bench
         if ($refusal !== null) {
             return [$state, Outcome::refuse($refusal)];
         }
-        if ($this->risk->isGathering($state)) {
-            $state['unsaid'][] = 'gas-trials';
+        $raw = $this->risk->rawTrials($state);
+        if ($raw - $state['raw'] >= Risk::RAW_TRIALS) {
+            $state = ['raw' => $raw, 'unsaid' => [...($state['unsaid'] ?? []), 'gas-trials']] + $state;
         }
-        $state['raw'] = $this->risk->isGathering($state) ? $this->risk->rawTrials($state) : min($state['raw'], $this->risk->rawTrials($state));
-        $risks = $this->risk->of($this->machine, $state, $act);
-        $stopped = array_values(array_intersect($risks, $this->stops));
-        if ($stopped !== []) {
+        $state['raw'] = min($state['raw'], $raw); // it has burnt meanwhile
+        $seen = $this->record->kept();
+        [$next, $outcome] = $this->perform(array_diff_key($state, ['unsaid' => 1]), $act, $loose);
+        $stopped = array_values(array_intersect($outcome->dangers, $this->stops));
+        if ($stopped !== []) { // as if it had never been begun
+            $this->record = Record::resumed($seen);
+            $this->machine = $this->machineOf($state);
+            $this->connect($state);
+
             return [$state, Outcome::stop($stopped)];
         }
-        $dangers = [...($state['unsaid'] ?? []), ...$risks];
-        unset($state['unsaid']);
-        $state['labour'] += Catalogue::ACTS[$act->name]['minutes'];
-        $state['acts']++;
-        if (in_array($act->name, ['leads', 'read'], true)) {
-            $state['loose'] = $act->name === 'read' ? null : $loose ?? ($this->seed === null ? null : $this->kit->loose($this->seed, $state['acts']));
-        }
-        $state = $this->apply($state, $act);
-        if ($this->instruments->blows($this->machine, $state)) {
-            $this->record->see($state['tick'] - $state['zero'], $this->now($state));
-            $state = $this->blowMeter($state);
-            $dangers[] = 'meter-fuse';
-        }
-        $this->record->see($state['tick'] - $state['zero'], $this->now($state));
-        $measured = $this->measured($state, $act);
-        if ($measured !== null) {
-            if ($measured->reading->live) {
-                $dangers[] = 'ohms-on-live';
-            }
 
-            return [$state, new Outcome(reading: $measured->reading, measured: $measured, dangers: $dangers)];
-        }
-
-        return [$state, new Outcome($this->seen($state, $act), dangers: $dangers)];
+        return [$next, $outcome->told($state['unsaid'] ?? [])];
     }
 
     /**
@@ -273,6 +257,37 @@ final class Bench
     private static function withoutMeter(array $now): array
     {
         return array_filter($now, fn (string $channel) => ! str_starts_with($channel, 'meter '), ARRAY_FILTER_USE_KEY);
+    }
+
+    /**
+     * @param array<string, mixed> $state
+     * @return array{array<string, mixed>, Outcome}
+     */
+    private function perform(array $state, Act $act, ?string $loose): array
+    {
+        $dangers = $this->risk->of($this->machine, $state, $act);
+        $state['labour'] += Catalogue::ACTS[$act->name]['minutes'];
+        $state['acts']++;
+        if (in_array($act->name, ['leads', 'read'], true)) {
+            $state['loose'] = $act->name === 'read' ? null : $loose ?? ($this->seed === null ? null : $this->kit->loose($this->seed, $state['acts']));
+        }
+        $state = $this->apply($state, $act);
+        if ($this->instruments->blows($this->machine, $state)) {
+            $this->record->see($state['tick'] - $state['zero'], $this->now($state));
+            $state = $this->blowMeter($state);
+            $dangers[] = 'meter-fuse';
+        }
+        $this->record->see($state['tick'] - $state['zero'], $this->now($state));
+        $measured = $this->measured($state, $act);
+        if ($measured !== null) {
+            if ($measured->reading->live) {
+                $dangers[] = 'ohms-on-live';
+            }
+
+            return [$state, new Outcome(reading: $measured->reading, measured: $measured, dangers: $dangers)];
+        }
+
+        return [$state, new Outcome($this->seen($state, $act), dangers: $dangers)];
     }
 
     /**

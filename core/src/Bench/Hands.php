@@ -23,7 +23,7 @@ final readonly class Hands
     /** Nothing touched yet. */
     public const CLEAN = ['door' => 'shut', 'held' => false, 'eyes' => null, 'mended' => [], 'fitted' => [], 'jumpers' => [], 'earlier' => [], 'raw' => 0];
 
-    public function __construct(private Plan $plan, private Fault $fault) {}
+    public function __construct(private Plan $plan, private Fault $fault, private Reach $reach) {}
 
     /**
      * @param array<string, mixed> $state
@@ -160,19 +160,13 @@ final readonly class Hands
     {
         foreach ($state['earlier'] as $i => $jumper) {
             $owners = array_map(fn (string $place) => Model::split($place)[0], $jumper);
-            if (in_array($part, $owners, true) && ! isset($this->plan->model->wires()[$owners[0]]) && ! $this->isCovered($state, $part)) {
+            if (in_array($part, $owners, true) && ! isset($this->plan->model->wires()[$owners[0]]) && $this->reach->reaches($state, "$part.")) {
                 $state['jumpers'][] = $jumper;
                 unset($state['earlier'][$i]);
             }
         }
 
         return ['earlier' => array_values($state['earlier'])] + $state;
-    }
-
-    /** @param array<string, mixed> $state */
-    private function isCovered(array $state, string $part): bool
-    {
-        return ! (new Reach($this->plan))->reaches($state, "$part.");
     }
 
     /**

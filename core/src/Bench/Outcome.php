@@ -33,6 +33,12 @@ final readonly class Outcome
         return new self(refused: 'The house rules stop this. '.Danger::TEXT[$dangers[0]], dangers: $dangers);
     }
 
+    /** @param list<string> $dangers that came up before this act and have not been said yet */
+    public function told(array $dangers): self
+    {
+        return $dangers === [] ? $this : new self($this->seen, $this->reading, $this->measured, $this->refused, [...$dangers, ...$this->dangers]);
+    }
+
     public function wasStopped(): bool
     {
         return $this->refused !== null && $this->dangers !== [];

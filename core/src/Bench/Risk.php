@@ -16,12 +16,18 @@ final readonly class Risk
     private const LIVE_V = 50.0;
 
     /** Trials without a light from which on the fuel should have been shut: more than a control makes by itself. */
-    private const RAW_TRIALS = 5;
+    public const RAW_TRIALS = 5;
 
     /** Families of parts that stop the fuel. */
     private const SAFETIES = ['limit', 'rollout', 'safety', 'draught'];
 
-    public function __construct(private Plan $plan) {}
+    /** @var list<string> */
+    private array $burners;
+
+    public function __construct(private Plan $plan)
+    {
+        $this->burners = array_keys(array_filter($plan->primitives, fn (array $p) => $p['type'] === 'burner'));
+    }
 
     /**
      * @param array<string, mixed> $state before the act
@@ -50,21 +56,11 @@ final readonly class Risk
     public function rawTrials(array $state): int
     {
         $raw = 0;
-        foreach ($this->plan->primitives as $id => $entry) {
-            $raw += $entry['type'] === 'burner' ? $state['slots'][$id]['raw'] : 0;
+        foreach ($this->burners as $id) {
+            $raw += $state['slots'][$id]['raw'];
         }
 
         return $raw;
-    }
-
-    /**
-     * Whether fuel was left on through too many trials, counted from the arrival or the last time it was said.
-     *
-     * @param array<string, mixed> $state raw: how many there were then
-     */
-    public function isGathering(array $state): bool
-    {
-        return $this->rawTrials($state) - $state['raw'] >= self::RAW_TRIALS;
     }
 
     /**

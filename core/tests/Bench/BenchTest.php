@@ -63,15 +63,23 @@ final class BenchTest extends TestCase
 
     public function test_what_changes_where_nobody_looks_is_not_the_next_thing_that_happens(): void
     {
-        $this->arrive();
-        $this->do(0, 'door', ['to' => 'open']);
-        $this->do(0, 'hold', ['to' => 'held']);
-        $this->do(0, 'set', ['part' => 'thermostat', 'lever' => 'set', 'to' => 76]);
-        $away = $this->bench->advance($this->state, 90_000);
-        $this->do(0, 'look', ['part' => 'burners']);
-        $glow = $this->bench->advance($this->state, 90_000);
-        self::assertArrayHasKey('igniter.glow', $this->bench->record->until(90_000));
-        self::assertSame($away['slots'], $glow['slots'], 'looking changes nothing in the appliance');
+        $stops = function (string $eyes): array {
+            $this->arrive();
+            $this->do(0, 'door', ['to' => 'open']);
+            $this->do(0, 'hold', ['to' => 'held']);
+            $this->do(0, 'look', ['part' => $eyes]);
+            $stops = [];
+            for ($state = $this->bench->advance($this->state, 300_000, true); $state['tick'] - $state['zero'] < 300_000; $state = $this->bench->advance($state, 300_000, true)) {
+                $stops[] = $state['tick'] - $state['zero'];
+            }
+
+            return [$stops, $state['slots']];
+        };
+        [$away, $slots] = $stops('filter');
+        [$there, $same] = $stops('burners');
+        self::assertSame([], array_diff($away, $there), 'sounds stop both');
+        self::assertNotSame([], array_diff($there, $away), 'glow and flame only the one who looks');
+        self::assertSame($slots, $same, 'looking changes nothing in the appliance');
     }
 
     /** @return iterable<string, array{string, array<string, mixed>, string}> */

@@ -34,6 +34,21 @@ final class HouseRulesTest extends TestCase
         self::assertNotEquals($done[10][1]->reading?->value, $stopped[10][1]->reading?->value, 'lifted, the reading changes; stopped, it does not');
     }
 
+    public function test_what_shows_only_in_the_doing_is_stopped_too_and_leaves_no_trace(): void
+    {
+        $start = [['at_s' => 1, 'act' => 'door', 'to' => 'open'], ['at_s' => 2, 'act' => 'hold', 'to' => 'held']];
+        $leads = ['act' => 'leads', 'red' => 'board.R', 'black' => 'board.C'];
+        $seen = $this->attempt([...$start, ['at_s' => 5] + $leads, ['at_s' => 9, 'act' => 'dial', 'mode' => 'ohm'], ['at_s' => 15, 'act' => 'read']], ['ohms-on-live']);
+        self::assertTrue($seen->entries[3][1]->wasStopped(), 'turned to ohms with the leads on live places');
+        self::assertSame('vac', $seen->entries[4][1]->reading?->mode->value, 'the dial was not turned');
+        self::assertSame([], array_filter(array_keys($seen->perceived), fn (string $channel) => str_starts_with($channel, 'meter ohm')));
+        $amps = [...$start, ['at_s' => 3, 'act' => 'dial', 'mode' => 'ma'], ['at_s' => 4] + $leads];
+        self::assertNotSame([], $this->attempt($amps, [])->entries[3][1]->dangers);
+        $kept = $this->work($amps, ['meter-fuse']);
+        self::assertTrue($kept->observations->entries[3][1]->wasStopped());
+        self::assertSame([], $kept->state['blown'], 'its fuse is whole');
+    }
+
     public function test_what_the_rules_do_not_name_happens_and_is_told(): void
     {
         $done = $this->attempt([...Fixtures::limitTrace(), self::LIVE], ['safety-jumpered'])->entries;
@@ -70,7 +85,16 @@ final class HouseRulesTest extends TestCase
      */
     private function attempt(array $entries, array $stops): Observations
     {
-        return Attempt::run(Fixtures::furnace(), Fixtures::universe()->get(self::TRUTH), Fixtures::log($entries), 'cold', new Memory(), stops: $stops)->observations;
+        return $this->work($entries, $stops)->observations;
+    }
+
+    /**
+     * @param list<array<string, mixed>> $entries
+     * @param list<string> $stops
+     */
+    private function work(array $entries, array $stops): Attempt
+    {
+        return Attempt::run(Fixtures::furnace(), Fixtures::universe()->get(self::TRUTH), Fixtures::log($entries), 'cold', new Memory(), stops: $stops);
     }
 
     private function tracker(): Tracker
