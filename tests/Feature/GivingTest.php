@@ -48,6 +48,19 @@ class GivingTest extends TestCase
         $this->act($attempt, 'look', 1, ['part' => 'thermostat'])->assertOk()->assertJsonPath('entry.seen.mode', 'heat');
     }
 
+    public function test_the_kit_and_the_house_rules_of_the_form_go_with_the_job(): void
+    {
+        $this->post('/jobs', ['low_battery' => true, 'worn_leads' => true, 'stops' => true] + $this->form())->assertRedirect();
+        $job = Assignment::query()->sole();
+        $this->assertSame(['low_battery' => true, 'worn_leads' => true], $job->kit);
+        $attempt = $this->begin($job);
+        $this->act($attempt, 'door', 1, ['to' => 'open'])->assertOk();
+        $reply = $this->act($attempt, 'jump', 2, ['from' => 'limit.a', 'to' => 'limit.b'])->assertOk();
+        $this->assertStringStartsWith('The house rules stop this.', $reply->json('entry.refused'));
+        $this->post('/jobs', $this->form());
+        $this->assertSame([], Assignment::query()->latest('id')->first()->rules['stops']);
+    }
+
     public function test_what_is_wrong_with_the_form_is_said_and_nothing_is_given(): void
     {
         $stranger = Course::factory()->create();
