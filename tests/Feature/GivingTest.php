@@ -57,7 +57,7 @@ class GivingTest extends TestCase
         $this->act($attempt, 'door', 1, ['to' => 'open'])->assertOk();
         $reply = $this->act($attempt, 'jump', 2, ['from' => 'limit.a', 'to' => 'limit.b'])->assertOk();
         $this->assertStringStartsWith('The house rules stop this.', $reply->json('entry.refused'));
-        $this->post('/jobs', $this->form());
+        $this->actingAs($this->instructor)->post('/jobs', $this->form())->assertRedirect();
         $this->assertSame([], Assignment::query()->latest('id')->first()->rules['stops']);
     }
 

@@ -70,7 +70,8 @@ final class Record
     {
         [$from, $value] = $this->open[$channel];
         unset($this->open[$channel]);
-        if ($tick > $from) { // what lasts no time at all is not perceived
+        // what lasts no time at all is not perceived, but for what one finds on entering
+        if ($tick > $from || $from === 0 && ! isset($this->stretches[$channel])) {
             $this->stretches[$channel][] = [$from, $tick, $value];
         }
     }

@@ -140,9 +140,9 @@ final class Tracker
         }
         // what strikes one on entering is seen before anything is done
         $comparison = new Comparison([]);
-        $first = self::cut($seen->perceived, 1);
+        $first = array_map(fn (array $list) => [$list[0]], self::cut($seen->perceived, 0));
         foreach ($this->benches as $id => $bench) {
-            if (! $comparison->agrees($first, $bench->record->until(1))) {
+            if (! $comparison->agrees($first, $bench->record->until(0))) {
                 unset($this->states[$id], $this->benches[$id]);
             }
         }
