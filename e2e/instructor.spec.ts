@@ -49,6 +49,7 @@ test('a request without its token is refused', async ({ page }) => {
 test('every shipped model opens with its board, its healthy tape and its tables', async ({ page }) => {
     await signIn(page, 'ines')
     await page.goto('/models')
+    await expect(page.getByRole('link', { name: /^Set trouble in/ }).first()).toBeVisible()
     const names = await page.getByRole('link', { name: /^Set trouble in/ }).evaluateAll((links) => links.map((l) => l.getAttribute('aria-label')!))
     expect(names.length).toBeGreaterThanOrEqual(8)
     for (const name of names) {
