@@ -18,6 +18,7 @@ use OddSpark\Bench\Observations;
 use OddSpark\Bench\Outcome;
 use OddSpark\Bench\Wording;
 use OddSpark\Faults\Universe;
+use OddSpark\Meter\Mode;
 use OddSpark\Meter\Reading;
 use OddSpark\Run\Memory;
 use OddSpark\Run\Snapshot;
@@ -224,7 +225,7 @@ class Workbench
             'scene' => [
                 'door' => $state['door'], 'held' => $state['held'], 'eyes' => $state['eyes'], 'red' => $state['red'], 'black' => $state['black'], 'mode' => $state['mode'],
                 'range' => $state['range'], 'keeping' => $state['display']['keeping'] ?? false, 'blown' => $state['blown'], 'battery' => $state['battery'],
-                'clamp' => $state['clamp'], 'jumpers' => $state['jumpers'], 'gauge' => $state['gauge'], 'probe' => $state['probe'],
+                'clamp' => $state['clamp'], 'jumpers' => $state['jumpers'], 'at_taps' => (object) array_filter(array_intersect_key($state, Mode::AT_TAPS)),
                 'lifted' => $this->lifted($state), 'labour' => round($state['labour'], 1),
             ],
             'passed' => $this->channels($bench, $passed),

@@ -120,6 +120,12 @@ final class Compiler
     private function wire(array $wire): void
     {
         $id = $wire['id'];
+        foreach ($this->model->document['as_built'] ?? [] as $built) {
+            [$of, $end] = Model::split($built['end'] ?? '');
+            if ($of === $id) {
+                $wire[$end === 'a' ? 'from' : 'to'] = $built['on'];
+            }
+        }
         $this->root["$id.a"] = "$id.a";
         $this->root["$id.b"] = "$id.b";
         $spec = ['type' => 'wire', 'from' => $wire['from'], 'to' => $wire['to'], 'ohm' => max(0.002, self::copper($wire))];

@@ -36,7 +36,7 @@ final readonly class Composition
             foreach ($inner['ports'] ?? [] as $name => $port) {
                 $ports["{$include['id']}.$name"] = $port['at'];
             }
-            foreach (['parts', 'wires', 'joined', 'cables', 'doors', 'views', 'found', 'tape'] as $list) {
+            foreach (['parts', 'wires', 'joined', 'cables', 'doors', 'views', 'as_built', 'found', 'tape'] as $list) {
                 $document[$list] = [...($inner[$list] ?? []), ...($document[$list] ?? [])];
             }
             foreach (['process', 'percepts', 'taps', 'kinds', 'weights'] as $map) {
@@ -70,6 +70,7 @@ final readonly class Composition
         $d['process'] = array_diff_key($d['process'], $gone);
         $d['views'] = array_map(fn (array $view) => array_values(array_filter($view, fn (string $part) => ! isset($gone[$part]))), $d['views'] ?? []);
         $d['found'] = array_values(array_filter($d['found'] ?? [], fn (array $f) => array_intersect_key($gone, array_flip(array_map(fn (string $at) => Model::split($at)[0], $f['jumper'] ?? $f['swapped'] ?? [$f['end'], $f['on']]))) === []));
+        $d['as_built'] = array_values(array_filter($d['as_built'] ?? [], fn (array $b) => ! isset($gone[$b['wire'] ?? Model::split($b['end'])[0]]) && ! isset($gone[Model::split($b['on'] ?? '')[0]])));
         $d['taps'] = array_filter($d['taps'] ?? [], fn (array $tap) => ! isset($gone[$tap['of']]) && ! isset($gone[$tap['part']]));
         $d['cables'] = array_values(array_filter($d['cables'] ?? [], fn (array $c) => in_array($c['id'], array_column($d['wires'], 'cable'), true)));
         $tags = $d['tape'] ?? [];
@@ -85,7 +86,7 @@ final readonly class Composition
             $d['parts'][$i]['at'] = [$part['at'][0] + $dx, $part['at'][1] + $dy];
         }
         $ids = array_fill_keys([...array_keys($known), ...array_keys($d['process']), ...array_column($d['cables'], 'id'), ...array_column($d['doors'] ?? [], 'id')], true);
-        $named = array_intersect_key($d, array_flip(['parts', 'wires', 'joined', 'cables', 'doors', 'taps', 'percepts', 'views', 'found', 'process', 'ports']));
+        $named = array_intersect_key($d, array_flip(['parts', 'wires', 'joined', 'cables', 'doors', 'taps', 'percepts', 'views', 'as_built', 'found', 'process', 'ports']));
         $named = self::renamed($named, $include['id'], $ids);
         foreach (['process', 'taps', 'percepts', 'weights'] as $map) {
             $named[$map] = array_combine(

@@ -107,6 +107,15 @@ final class Meaning
                 throw new DocumentError("/percepts/$name/part", 'A sight is seen by looking at a part; it needs one of this model.');
             }
         }
+        foreach ($d['as_built'] ?? [] as $i => $built) {
+            [$wire, $end] = isset($built['end']) ? Model::split($built['end']) : [$built['wire'], 'a'];
+            if (! isset($wires[$wire]) || ! in_array($end, ['a', 'b'], true)) {
+                throw new DocumentError("/as_built/$i", 'There is no wire or wire end called "'.($built['end'] ?? $wire).'".');
+            }
+            if (isset($built['on'])) {
+                $place("/as_built/$i/on", $built['on']);
+            }
+        }
         foreach ($d['found'] ?? [] as $i => $found) {
             foreach ($found['jumper'] ?? (isset($found['on']) ? [$found['on']] : []) as $at) {
                 $place("/found/$i", $at);

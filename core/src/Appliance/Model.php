@@ -43,6 +43,14 @@ final readonly class Model
         return array_column($this->document['wires'], null, 'id');
     }
 
+    /** What is printed on a wire's tag as it hangs there, whatever the drawing says; null when it has none. */
+    public function tag(string $wire): ?string
+    {
+        $hangs = array_column($this->document['as_built'] ?? [], 'tag', 'wire');
+
+        return $hangs[$wire] ?? $this->wires()[$wire]['tag'] ?? null;
+    }
+
     /** @return array<string, mixed>|null the kind of a part, null when there is no such part */
     public function kindOf(string $part): ?array
     {

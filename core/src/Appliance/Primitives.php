@@ -50,5 +50,6 @@ final class Primitives
         'still' => Process\Still::class,
         'way' => Process\Way::class,
         'pressure' => Process\Pressure::class,
+        'combustion' => Process\Combustion::class,
     ];
 }

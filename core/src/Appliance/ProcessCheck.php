@@ -43,6 +43,11 @@ final class ProcessCheck
     /** @param array<string, true> $known */
     private static function value(string $pointer, string $type, mixed $value, array $known): void
     {
+        if (str_contains($type, '|')) {
+            in_array($value, explode('|', $type), true) || throw new DocumentError($pointer, 'Must be one of '.str_replace('|', ', ', $type).'.');
+
+            return;
+        }
         switch ($type) {
             case 'number':
                 self::number($pointer, $value);

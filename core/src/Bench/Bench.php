@@ -300,8 +300,8 @@ final class Bench
         $of = match ($act->name) {
             'leads', 'dial', 'keep' => 'meter',
             'read' => $act->get('of') ?? 'meter',
-            'clamp', 'gauge', 'probe' => $act->name,
-            default => null,
+            'clamp' => $act->name,
+            default => isset(Mode::AT_TAPS[$act->name]) ? $act->name : null,
         };
 
         return match (true) {

@@ -9,6 +9,7 @@ use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
 use OddSpark\Meter\Display;
+use OddSpark\Meter\Mode;
 
 /**
  * What a person's hands change in the scene and in the slots of the appliance; what follows from it is for
@@ -125,12 +126,9 @@ final readonly class Hands
                 return ['battery' => 'good'] + $state;
             case 'clamp':
                 return ['clamp' => $act->get('wires') === [] ? null : ['wires' => $act->get('wires'), 'turns' => $act->get('turns') ?? 1]] + $state;
-            case 'gauge':
-            case 'probe':
-                return [$act->name => $act->get('tap')] + $state;
         }
 
-        return $state;
+        return isset(Mode::AT_TAPS[$act->name]) ? [$act->name => $act->get('tap')] + $state : $state;
     }
 
     /**

@@ -17,9 +17,9 @@ use OddSpark\Trade\Course;
 
 /**
  * The instruments in a person's hands, where the bench's state says that they are: two leads on the
- * meter, a clamp, a manometer, a thermometer, a non-contact tester.
+ * meter, a clamp, a non-contact tester, and what is put to a tap: manometer, thermometer, draught gauge, analyser, smoke pump.
  *
- * Of the bench's state they own: red, black, mode, range, loose, display, blown, battery, clamp, gauge, probe.
+ * Of the bench's state they own: red, black, mode, range, loose, display, blown, battery, clamp, and one of each of {@see Mode::AT_TAPS}.
  */
 final readonly class Instruments
 {
@@ -27,6 +27,7 @@ final readonly class Instruments
     public const PUT_AWAY = [
         'red' => null, 'black' => null, 'mode' => 'vac', 'range' => null, 'loose' => null, 'display' => null,
         'blown' => [], 'battery' => 'good', 'clamp' => null, 'gauge' => null, 'probe' => null,
+        'draught' => null, 'analyser' => null, 'smoke' => null, 'oil_gauge' => null,
     ];
 
     /** @param int|null $seed of the noise; null: what is exact */
@@ -168,7 +169,7 @@ final readonly class Instruments
     }
 
     /**
-     * What a manometer or thermometer shows at a tap.
+     * What an instrument shows at a tap.
      *
      * @param array<string, mixed> $state
      */

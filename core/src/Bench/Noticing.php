@@ -57,11 +57,19 @@ final readonly class Noticing
         }
         $kind = $this->plan->model->kindOf($part);
         $seen = ['condition' => $this->isSick($state, $part) && $this->fault->seen !== null ? $this->fault->seen : ($kind['look'] ?? 'Insulation whole, both ends seated.')];
+        foreach ($this->plan->model->document['as_built'] ?? [] as $built) {
+            if (isset($built['end']) && Model::split($built['end'])[0] === $part) {
+                $seen['condition'] = $this->landed($built['end'], $built['on']);
+            }
+        }
+        $tag = $this->plan->model->tag($part);
+        if ($tag !== null) {
+            $seen['tag'] = $tag;
+        }
         foreach ($state['earlier'] as [$end, $on]) {
-            [$wire, $which] = Model::split($end);
+            [$wire] = Model::split($end);
             if ($wire === $part && isset($this->plan->model->wires()[$wire])) {
-                $drawn = $this->plan->model->wires()[$wire][$which === 'a' ? 'from' : 'to'];
-                $seen['condition'] = sprintf('This end is on %s; the drawing has it on %s.', $this->plan->model->placeName($on), $this->plan->model->placeName($drawn));
+                $seen['condition'] = $this->landed($end, $on);
             }
         }
         foreach ($kind['controls'] ?? [] as $lever => $control) {
@@ -75,6 +83,15 @@ final readonly class Noticing
         }
 
         return $seen + $this->perception->lookingAt($machine, $state, $part, $door);
+    }
+
+    /** Of a wire end that is not where the drawing has it. */
+    private function landed(string $end, string $on): string
+    {
+        $model = $this->plan->model;
+        [$wire, $which] = Model::split($end);
+
+        return sprintf('This end is on %s; the drawing has it on %s.', $model->placeName($on), $model->placeName($model->wires()[$wire][$which === 'a' ? 'from' : 'to']));
     }
 
     /**

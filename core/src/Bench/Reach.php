@@ -57,10 +57,9 @@ final readonly class Reach
             'dial' => $this->range($act),
             'lift', 'land' => $this->wireEnd($state, $act),
             'clamp' => $this->jaw($state, $act->get('wires')),
-            'gauge', 'probe' => $this->tap($state, $act),
             'hold' => $state['door'] !== 'open' ? 'The door itself holds the switch in.' : null,
             'read' => $this->nothingToRead($state, $act->get('of') ?? 'meter'),
-            default => null,
+            default => isset(Mode::AT_TAPS[$act->name]) ? $this->tap($state, $act) : null,
         };
     }
 

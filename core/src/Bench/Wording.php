@@ -7,6 +7,7 @@ namespace OddSpark\Bench;
 use OddSpark\Acts\Act;
 use OddSpark\Appliance\Model;
 use OddSpark\Faults\Universe;
+use OddSpark\Meter\Mode;
 
 /** The log in the trade's sentences: "Limit a to Furnace control C: 24.3 V AC". */
 final readonly class Wording
@@ -55,13 +56,12 @@ final readonly class Wording
             'keep' => $act->get('to') === 'on' ? 'Let the meter keep least and most' : 'Let the meter forget least and most',
             'leads' => $this->leads($act->get('red'), $act->get('black')),
             'read' => match ($act->get('of')) {
-                'clamp' => 'Read the clamp again', 'gauge' => 'Read the manometer again', 'probe' => 'Read the thermometer again', default => 'Read again',
+                'clamp' => 'Read the clamp again', 'gauge', 'probe', 'draught', 'analyser', 'smoke', 'oil_gauge' => 'Read the '.lcfirst(Mode::AT_TAPS[$act->get('of')]).' again', default => 'Read again',
             },
             'meter_fuse' => 'Put new fuses in the meter',
             'meter_battery' => 'Put a new battery in the meter',
             'clamp' => $act->get('wires') === [] ? 'Clamp off' : 'Clamp round '.implode(' and ', array_map($this->part(...), $act->get('wires'))).(($act->get('turns') ?? 1) > 1 ? ", {$act->get('turns')} turns" : ''),
-            'gauge' => $act->get('tap') === null ? 'Manometer off' : 'Manometer at the '.$this->model->document['taps'][$act->get('tap')]['label'],
-            'probe' => $act->get('tap') === null ? 'Thermometer out' : 'Thermometer at the '.$this->model->document['taps'][$act->get('tap')]['label'],
+            'gauge', 'probe', 'draught', 'analyser', 'smoke', 'oil_gauge' => Mode::AT_TAPS[$act->name].($act->get('tap') === null ? ' put away' : ' at the '.$this->model->document['taps'][$act->get('tap')]['label']),
             'tester' => 'Held the tester to '.$this->place($act->get('place')),
             'meant' => 'Took it as '.match ($act->get('meaning')) {
                 'good' => 'good', 'bad' => 'bad', default => 'not conclusive',

@@ -21,6 +21,13 @@ enum Mode: string
     case Clamp = 'clamp';
     case Manometer = 'gauge';
     case Thermometer = 'probe';
+    case DraughtGauge = 'draught';
+    case Analyser = 'analyser';
+    case SmokePump = 'smoke';
+    case OilGauge = 'oil_gauge';
+
+    /** Instruments that are put to a tap of the appliance. */
+    public const AT_TAPS = ['gauge' => 'Manometer', 'probe' => 'Thermometer', 'draught' => 'Draught gauge', 'analyser' => 'Combustion analyser', 'smoke' => 'Smoke pump', 'oil_gauge' => 'Oil pressure gauge'];
 
     /** Positions of the dial: those that read between two leads. */
     public const DIAL = 'vac|vlz|vdc|mvdc|ohm|beep|uf|hz|ua|ma|aac';
@@ -40,7 +47,7 @@ enum Mode: string
     public function siemens(): float
     {
         return match ($this) {
-            self::Ohms, self::Beep, self::Microfarads, self::Clamp, self::Manometer, self::Thermometer => 0.0,
+            self::Ohms, self::Beep, self::Microfarads, self::Clamp, self::Manometer, self::Thermometer, self::DraughtGauge, self::Analyser, self::SmokePump, self::OilGauge => 0.0,
             self::VoltsLow => 1 / self::LOW_INPUT_OHM,
             self::Microamps, self::Milliamps, self::Amps => 1 / self::BURDEN_OHM[$this->value],
             default => 1 / self::INPUT_OHM,
@@ -62,7 +69,7 @@ enum Mode: string
     /** Whether the figure has a sign. */
     public function isSigned(): bool
     {
-        return in_array($this, [self::VoltsDc, self::Millivolts, self::Microamps, self::Milliamps, self::Manometer, self::Thermometer], true);
+        return in_array($this, [self::VoltsDc, self::Millivolts, self::Microamps, self::Milliamps, self::Manometer, self::Thermometer, self::DraughtGauge], true);
     }
 
     public function specification(): Specification

@@ -1,7 +1,7 @@
 import { Box, Button, HStack, Stack, Text } from '@chakra-ui/react'
-import type { BoardData, Entry, Scene } from '@/lib/types'
+import type { AtTap, BoardData, Entry, Scene } from '@/lib/types'
 import { wireName } from '@/board/walk'
-import { lastReading } from './known'
+import { AT_TAPS, lastReading } from './known'
 
 interface Props {
     board: BoardData
@@ -10,7 +10,7 @@ interface Props {
     act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
 }
 
-/** What else hangs on the appliance beside the two leads: the clamp, the manometer, the thermometer, each with what it showed last. */
+/** What else hangs on the appliance beside the two leads, each with what it showed last. */
 export function Instruments({ board, scene, log, act }: Props) {
     const taps = board.parts.flatMap((p) => p.taps ?? [])
     const label = (tap: string) => taps.find((t) => t.tap === tap)?.label ?? tap
@@ -31,8 +31,12 @@ export function Instruments({ board, scene, log, act }: Props) {
                     ))}
                 </Row>
             )}
-            {scene.gauge && <Row name="Manometer" where={label(scene.gauge)} shown={lastReading(log, 'gauge')} onRead={() => void act('read', { of: 'gauge' })} onOff={() => void act('gauge', { tap: null })} />}
-            {scene.probe && <Row name="Thermometer" where={label(scene.probe)} shown={lastReading(log, 'probe')} onRead={() => void act('read', { of: 'probe' })} onOff={() => void act('probe', { tap: null })} />}
+            {(Object.entries(scene.at_taps) as [AtTap, string][]).map(([instrument, tap]) => (
+                <Row
+                    key={instrument} name={AT_TAPS[instrument]} where={label(tap)} shown={lastReading(log, instrument)}
+                    onRead={() => void act('read', { of: instrument })} onOff={() => void act(instrument, { tap: null })}
+                />
+            ))}
         </>
     )
 }

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react'
 import type { BoardData, Entry, Part } from '@/lib/types'
 import { placeName, wiresAt } from '@/board/walk'
 import { ByHand } from './ByHand'
-import { knownLever } from './known'
+import { AT_TAPS, knownLever } from './known'
 
 interface Props {
     board: BoardData
@@ -45,7 +45,7 @@ export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, o
             {part.resets && <Button h="44px" variant="outline" color="ink" borderColor="line" onClick={() => void act('reset', { part: part.id })}>Press its reset</Button>}
             {(part.taps ?? []).map((t) => (
                 <Button key={t.tap} h="44px" variant="outline" color="ink" borderColor="line" whiteSpace="normal" fontSize="14px" onClick={() => void act(t.instrument, { tap: t.tap })}>
-                    {t.instrument === 'gauge' ? 'Manometer' : 'Thermometer'}: {t.label}
+                    {AT_TAPS[t.instrument]}: {t.label}
                 </Button>
             ))}
             {place && <Button h="44px" variant="outline" color="ink" borderColor="line" whiteSpace="normal" fontSize="14px" lineHeight="1.2" onClick={() => void act('tester', { place })}>Hold the tester to {placeName(board, place)}</Button>}

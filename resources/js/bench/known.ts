@@ -1,4 +1,9 @@
-import type { Entry } from '@/lib/types'
+import type { AtTap, Entry } from '@/lib/types'
+
+/** Instruments that are put to a tap, by name. */
+export const AT_TAPS: Record<AtTap, string> = {
+    gauge: 'Manometer', probe: 'Thermometer', draught: 'Draught gauge', analyser: 'Combustion analyser', smoke: 'Smoke pump', oil_gauge: 'Oil pressure gauge',
+}
 
 /** How a lever was last seen or set by this trainee; undefined when he has not looked. */
 export function knownLever(log: readonly Entry[], part: string, lever: string, label: string): string | undefined {
@@ -32,7 +37,7 @@ export function unsaid(log: readonly Entry[]): Entry | undefined {
 }
 
 /** What an instrument other than the meter showed last. */
-export function lastReading(log: readonly Entry[], mode: 'clamp' | 'gauge' | 'probe'): string | undefined {
+export function lastReading(log: readonly Entry[], mode: 'clamp' | AtTap): string | undefined {
     for (let i = log.length - 1; i >= 0; i--) {
         const r = log[i]!.reading
         if (r?.mode === mode) return r.text

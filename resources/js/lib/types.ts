@@ -1,7 +1,9 @@
 export interface Terminal { place: string; name: string; x: number; y: number; edge: 'up' | 'down' | 'left' | 'right' }
 export interface Control { lever: string; label: string; unit: string | null; positions: string[] | null; range: [number, number] | null; at: string | number }
 export interface Hands { turn: boolean; push: boolean; clock: boolean; suck: boolean; batteries: boolean; fuse: number | null; spares: string[] }
-export interface Tap { tap: string; instrument: 'gauge' | 'probe'; label: string }
+/** What is put to a tap, by the act that puts it there. */
+export type AtTap = 'gauge' | 'probe' | 'draught' | 'analyser' | 'smoke' | 'oil_gauge'
+export interface Tap { tap: string; instrument: AtTap; label: string }
 export interface Part {
     id: string; label: string; title: string; family: string; symbol: string
     x: number; y: number; w: number; h: number
@@ -27,7 +29,7 @@ export interface Scene {
     door: 'open' | 'shut'; held: boolean; eyes: string | null; red: string | null; black: string | null; lifted: string[]; labour: number
     mode: Mode; range: number | null; keeping: boolean; blown: string[]; battery: 'good' | 'low'
     jumpers: [string, string][]
-    clamp: Jaw | null; gauge: string | null; probe: string | null
+    clamp: Jaw | null; at_taps: Partial<Record<AtTap, string>>
 }
 export interface Reply { entry: Entry | null; now_s: number; until_s: number; scene: Scene; passed: Channels; ahead: Channels; handed_back: boolean }
 
