@@ -334,25 +334,25 @@ final class Bench
     private function apply(array $state, Act $act): array
     {
         $before = [$state['mended'], $state['fitted']];
-        $state = $this->hands->apply($state, $act, $this->machine->initial()['slots']);
+        $state = $this->hands->apply($state, $act, fn (): array => $this->machine->initial()['slots']);
         if ($before !== [$state['mended'], $state['fitted']]) {
             $this->machine = $this->machineOf($state);
         }
 
         return Catalogue::ACTS[$act->name]['minutes'] === 0.0 && ! in_array($act->name, ['dial', 'keep'], true)
             ? $this->instruments->follow($this->machine, $state) // said or thought, nothing touched
-            : $this->settle($state);
+            : $this->settle($state, in_array($act->name, ['leads', 'dial'], true));
     }
 
     /**
      * @param array<string, mixed> $state
      * @return array<string, mixed>
      */
-    private function settle(array $state): array
+    private function settle(array $state, bool $onlyCircuit = false): array
     {
         $this->connect($state);
 
-        return $this->instruments->follow($this->machine, $this->machine->settle(['tick' => $state['tick'], 'slots' => $state['slots']]) + $state);
+        return $this->instruments->follow($this->machine, $this->machine->settle(['tick' => $state['tick'], 'slots' => $state['slots']], $onlyCircuit) + $state);
     }
 
     /**

@@ -28,10 +28,10 @@ final readonly class Hands
 
     /**
      * @param array<string, mixed> $state
-     * @param array<string, array<string, mixed>> $new slots as they are in an appliance that was never run
+     * @param callable(): array<string, array<string, mixed>> $new slots as they are in an appliance that was never run
      * @return array<string, mixed>
      */
-    public function apply(array $state, Act $act, array $new): array
+    public function apply(array $state, Act $act, callable $new): array
     {
         switch ($act->name) {
             case 'door':
@@ -171,10 +171,10 @@ final readonly class Hands
      * A part is replaced, cleaned, cleared or set right; the fault is gone if that was what it needed.
      *
      * @param array<string, mixed> $state
-     * @param array<string, array<string, mixed>> $new
+     * @param callable(): array<string, array<string, mixed>> $new
      * @return array<string, mixed>
      */
-    private function mend(array $state, string $part, string $how, array $new): array
+    private function mend(array $state, string $part, string $how, callable $new): array
     {
         if ($this->fault->yieldsTo($how)) {
             $state['earlier'] = array_values(array_filter($state['earlier'], fn (array $j) => ! in_array($j, $this->fault->jumpers, true) || $this->fault->part !== $part));
@@ -199,10 +199,10 @@ final readonly class Hands
      * A fuse of some amps in its clips, or none.
      *
      * @param array<string, mixed> $state
-     * @param array<string, array<string, mixed>> $new
+     * @param callable(): array<string, array<string, mixed>> $new
      * @return array<string, mixed>
      */
-    private function fuse(array $state, string $part, float|int $amps, array $new): array
+    private function fuse(array $state, string $part, float|int $amps, callable $new): array
     {
         $state['mended'] = array_values(array_unique([...$state['mended'], $part]));
         foreach ($this->plan->model->kindOf($part)['primitives'] as $name => $spec) {
@@ -213,7 +213,7 @@ final readonly class Hands
                 } elseif ($amps != $spec['amps']) {
                     $state['fitted']["$part.$name.amps"] = $amps;
                 }
-                $state['slots']["$part.$name"] = ['whole' => $amps != 0] + $new["$part.$name"];
+                $state['slots']["$part.$name"] = ['whole' => $amps != 0] + $new()["$part.$name"];
             }
         }
 
@@ -222,12 +222,12 @@ final readonly class Hands
 
     /**
      * @param array<string, mixed> $state
-     * @param array<string, array<string, mixed>> $new
+     * @param callable(): array<string, array<string, mixed>> $new
      * @return array<string, mixed>
      */
-    private function asNew(array $state, string $part, array $new): array
+    private function asNew(array $state, string $part, callable $new): array
     {
-        foreach ($new as $id => $slot) {
+        foreach ($new() as $id => $slot) {
             $isLever = array_keys($slot) === ['at'];
             if (str_starts_with($id, "$part.") && ! $isLever) {
                 $state['slots'][$id] = $slot;

@@ -54,6 +54,14 @@ final class Machine
     /** @var array{int, int, float}|null nodes and siemens of a meter on the circuit */
     private ?array $load = null;
 
+    /** @var array<string, array<string, mixed>> slots of the state that was settled last, with what it is electrically */
+    private array $standing = [];
+
+    private string $standingKey = '';
+
+    /** @var array<string, int> when each of them wants to be asked again */
+    private array $standingDue = [];
+
     /** @var list<array{int, int, float}> nodes and siemens of what else a hand has joined */
     private array $jumpers = [];
 
@@ -112,6 +120,12 @@ final class Machine
      */
     public function solution(array $state): Solution
     {
+        if ($this->standingKey !== '' && $state['slots'] === $this->standing) {
+            $solution = $this->remembered($this->standingKey);
+            if ($solution !== null) {
+                return $solution;
+            }
+        }
         $common = $this->common($state);
 
         return $this->solved($state, $this->build->key.$common.implode(',', $this->pieces($state)), $common);
@@ -196,6 +210,30 @@ final class Machine
         return $pieces;
     }
 
+    /**
+     * Keeps what is known of a settled state, for whoever asks next.
+     *
+     * @param State $state
+     * @param array<string, string> $pieces
+     * @param array<string, int> $due
+     */
+    private function stand(array $state, string $common, array $pieces, array $due): void
+    {
+        $this->standing = $state['slots'];
+        $this->standingKey = $this->build->key.$common.implode(',', $pieces);
+        $this->standingDue = $due;
+    }
+
+    /** The solution of a state with the load that is on it, if it is remembered. */
+    private function remembered(string $key): ?Solution
+    {
+        foreach ($this->load === null ? $this->jumpers : [...$this->jumpers, $this->load] as [$a, $b, $g]) {
+            $key .= "#$a:$b:$g";
+        }
+
+        return $this->memory->find($key);
+    }
+
     /** @param State $state */
     private function solved(array $state, string $key, string $common): Solution
     {
@@ -217,16 +255,23 @@ final class Machine
      * Lets everything that follows at once from the state happen, at its tick.
      *
      * @param State $state
+     * @param bool $onlyCircuit nothing but what is on the circuit has changed since it was settled
      * @return State
      *
      * @throws RunError when it does not come to rest
      */
-    public function settle(array $state): array
+    public function settle(array $state, bool $onlyCircuit = false): array
     {
         $pieces = $this->pieces($state);
         $common = $this->common($state);
 
-        return $this->react($state, array_keys($this->live), $common, $pieces)[0];
+        $stood = $onlyCircuit && $this->standingKey !== '' && $state['slots'] === $this->standing;
+        [$state, $touched] = $this->react($state, array_keys($onlyCircuit ? $this->circuitReaders : $this->live), $common, $pieces);
+        if ($stood) {
+            $this->stand($state, $common, $pieces, $this->dueAfter($state, $touched, $this->standingDue));
+        }
+
+        return $state;
     }
 
     /**
@@ -240,7 +285,7 @@ final class Machine
     {
         $common = $this->common($state);
         $pieces = $this->pieces($state);
-        $due = $this->dueAfter($state, array_keys($this->live), []);
+        $due = $this->standingKey !== '' && $state['slots'] === $this->standing ? $this->standingDue : $this->dueAfter($state, array_keys($this->live), []);
         while ($state['tick'] < $until) {
             $state['tick'] = min($until, max($state['tick'] + 1, min($due)));
             $active = [];
@@ -251,8 +296,11 @@ final class Machine
             }
             [$state, $touched] = $this->react($state, $active, $common, $pieces);
             $due = $this->dueAfter($state, $touched, $due);
-            if ($seen !== null && $seen($state)) {
-                return $state;
+            if ($seen !== null) {
+                $this->stand($state, $common, $pieces, $due);
+                if ($seen($state)) {
+                    return $state;
+                }
             }
         }
 

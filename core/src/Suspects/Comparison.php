@@ -25,12 +25,13 @@ final class Comparison
     /**
      * @param array<string, list<array{int, int, mixed}>> $observed
      * @param array<string, list<array{int, int, mixed}>> $expected
+     * @param int $since up to which they have been found to agree before
      */
-    public function agrees(array $observed, array $expected): bool
+    public function agrees(array $observed, array $expected, int $since = 0): bool
     {
         return $this->agreesBy($observed, $expected, fn (string $channel) => str_starts_with($channel, 'meter ')
             ? self::sameDisplay(...)
-            : fn (mixed $a, mixed $b) => $a === $b);
+            : fn (mixed $a, mixed $b) => $a === $b, $since);
     }
 
     /**
@@ -40,13 +41,13 @@ final class Comparison
      * @param array<string, list<array{int, int, mixed}>> $expected
      * @param callable(string): (callable(mixed, mixed): bool) $alike by channel
      */
-    public function agreesBy(array $observed, array $expected, callable $alike): bool
+    public function agreesBy(array $observed, array $expected, callable $alike, int $since = 0): bool
     {
         foreach ($observed + $expected as $channel => $_) {
             $o = $observed[$channel] ?? [];
             $e = $expected[$channel] ?? [];
             $same = $alike((string) $channel);
-            if (! $this->covered($o, $e, $same) || ! $this->covered($e, $o, fn (mixed $a, mixed $b) => $same($b, $a))) {
+            if (! $this->covered($o, $e, $same, $since) || ! $this->covered($e, $o, fn (mixed $a, mixed $b) => $same($b, $a), $since)) {
                 return false;
             }
         }
@@ -76,11 +77,14 @@ final class Comparison
      * @param list<array{int, int, mixed}> $those
      * @param callable(mixed, mixed): bool $same
      */
-    private function covered(array $these, array $those, callable $same): bool
+    private function covered(array $these, array $those, callable $same, int $since): bool
     {
         foreach ($these as [$from, $to, $value]) {
-            $early = $this->tolerance($from);
             $late = $this->tolerance($to);
+            if ($to + 2 * $late < $since) {
+                continue; // it was judged with all that lies near it
+            }
+            $early = $this->tolerance($from);
             if ($to - $from > $early + $late) {
                 foreach ($those as [$f, $t, $v]) {
                     if ($t > $from + $early && $f < $to - $late && ! $same($value, $v) && ! $this->passing($f, $t, $these, $v, $same)) {

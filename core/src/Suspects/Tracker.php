@@ -69,9 +69,10 @@ final class Tracker
         $this->begin($seen);
         $steps = [$this->suspects()];
         $comparison = new Comparison(array_map(fn ($e) => $e[0]->tick, $seen->entries));
+        $since = 0;
         foreach ($seen->entries as $i => [$act, $outcome]) {
             $earlier = $this->states;
-            $this->goOn($seen, $comparison, $act->tick, $act->tick - 1);
+            $this->goOn($seen, $comparison, $act->tick, $act->tick - 1, $since);
             if ($before !== null) {
                 $before($i, $this->suspects());
             }
@@ -86,9 +87,10 @@ final class Tracker
                     unset($this->states[$id], $this->benches[$id]);
                 }
             }
-            $this->goOn($seen, $comparison, $act->tick, $act->tick);
+            $this->goOn($seen, $comparison, $act->tick, $act->tick, $since);
+            $since = $act->tick;
             if ($i === count($seen->entries) - 1 && $seen->until > $act->tick) {
-                $this->goOn($seen, $comparison, $seen->until, $seen->until); // what was still played after the last act
+                $this->goOn($seen, $comparison, $seen->until, $seen->until, $since); // what was still played after the last act
             }
             $steps[] = $this->suspects();
         }
@@ -97,12 +99,12 @@ final class Tracker
     }
 
     /** Every candidate goes on to a tick; those that would have shown something else up to another fall out. */
-    private function goOn(Observations $seen, Comparison $comparison, int $tick, int $compared): void
+    private function goOn(Observations $seen, Comparison $comparison, int $tick, int $compared, int $since): void
     {
         $observed = self::cut($seen->perceived, $compared);
         foreach ($this->states as $id => $state) {
             $this->states[$id] = $this->benches[$id]->advance($state, $tick);
-            if (! $comparison->agrees($observed, self::cut($this->benches[$id]->record->until($tick), $compared))) {
+            if (! $comparison->agrees($observed, self::cut($this->benches[$id]->record->until($tick), $compared), $since)) {
                 unset($this->states[$id], $this->benches[$id]);
             }
         }
