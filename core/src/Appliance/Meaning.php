@@ -107,6 +107,7 @@ final class Meaning
                 throw new DocumentError("/percepts/$name/part", 'A sight is seen by looking at a part; it needs one of this model.');
             }
         }
+        self::neighbours($d);
         foreach ($d['as_built'] ?? [] as $i => $built) {
             [$wire, $end] = isset($built['end']) ? Model::split($built['end']) : [$built['wire'], 'a'];
             if (! isset($wires[$wire]) || ! in_array($end, ['a', 'b'], true)) {
@@ -156,6 +157,25 @@ final class Meaning
             (new Table(Table::with($table, $lines)))->check(array_map('strval', array_keys($control['inputs'])));
         } catch (TableError $e) {
             throw new DocumentError($pointer.$e->pointer, $e->sentence);
+        }
+    }
+
+    /**
+     * A wire can touch what lies beside it: metal of the cabinet, or a conductor of its own cable.
+     *
+     * @param array<string, mixed> $d
+     */
+    private static function neighbours(array $d): void
+    {
+        $kinds = array_column($d['parts'], 'kind', 'id');
+        foreach ($d['wires'] as $i => $wire) {
+            if (! isset($wire['near']) || $d['kinds'][$kinds[Model::split($wire['near'])[0]]]['family'] === 'ground') {
+                continue;
+            }
+            $beside = array_filter($d['wires'], fn (array $w) => isset($wire['cable']) && ($w['cable'] ?? null) === $wire['cable'] && $w['id'] !== $wire['id'] && in_array($wire['near'], [$w['from'], $w['to']], true));
+            if ($beside === []) {
+                throw new DocumentError("/wires/$i/near", "Wire \"{$wire['id']}\" does not lie beside \"{$wire['near']}\": it can touch a ground part, or another conductor of its cable where that ends.");
+            }
         }
     }
 }

@@ -159,6 +159,16 @@ final class Bench
     }
 
     /**
+     * What an instrument would show at a tap, exactly.
+     *
+     * @param array<string, mixed> $state
+     */
+    public function tap(array $state, string $tap): float
+    {
+        return $this->instruments->tap($state, Mode::from($this->plan->model->document['taps'][$tap]['instrument']), $tap)->exact;
+    }
+
+    /**
      * Puts the meter's leads back where the state has them.
      *
      * @param array<string, mixed> $state

@@ -43,6 +43,12 @@ final readonly class Fault
         return $how === 'replace' ? ! in_array($this->repair, ['utility', 'unjump'], true) : $this->repair === $how;
     }
 
+    /** The same fault, thought so likely. */
+    public function weighing(float $weight): self
+    {
+        return new self(...['weight' => $weight] + get_object_vars($this));
+    }
+
     public static function none(): self
     {
         return new self(self::HEALTHY, '', '', null, 'nothing wrong', 'healthy', [], 0.5, '', null);

@@ -53,7 +53,30 @@ final class Universe
             $faults["{$found['part']}:{$found['mode']}"] = self::found($model, $found, $overrides);
         }
 
-        return new self($faults);
+        return new self(self::bounded($faults, $overrides));
+    }
+
+    /**
+     * Families weighed as the document says; wires together no likelier than the parts, unless it says so.
+     *
+     * @param array<string, Fault> $faults
+     * @param array<string, float> $overrides by fault, part and mode, or "family NAME"
+     * @return array<string, Fault>
+     */
+    private static function bounded(array $faults, array $overrides): array
+    {
+        $sums = ['wires' => 0.0, 'parts' => 0.0];
+        foreach ($faults as $id => $fault) {
+            $sums[$fault->family === 'wires' ? 'wires' : 'parts'] += $id === Fault::HEALTHY ? 0.0 : $fault->weight;
+        }
+        $times = ['wires' => $sums['wires'] > 0 ? min(1.0, $sums['parts'] / $sums['wires']) : 1.0];
+        foreach ($overrides as $what => $weight) {
+            if (str_starts_with((string) $what, 'family ')) {
+                $times[substr((string) $what, 7)] = $weight;
+            }
+        }
+
+        return array_map(fn (Fault $f) => ($times[$f->family] ?? 1.0) === 1.0 ? $f : $f->weighing($f->weight * $times[$f->family]), $faults);
     }
 
     /**

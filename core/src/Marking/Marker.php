@@ -14,6 +14,7 @@ use OddSpark\Run\Memory;
 use OddSpark\Suspects\BestReading;
 use OddSpark\Suspects\Choice;
 use OddSpark\Suspects\Classes;
+use OddSpark\Suspects\Evidence;
 use OddSpark\Suspects\Suspects;
 use OddSpark\Suspects\Tracker;
 
@@ -438,7 +439,7 @@ final class Marker
         if (count($ids) > 6) {
             return true; // so many do not all look alike; not worth the search
         }
-        $classes = new Classes($this->plan, $this->universe->only($ids), $this->seen->visit, $this->memory);
+        $classes = new Classes(new Evidence($this->plan, $this->universe->only($ids), $this->seen->visit, $this->memory));
         foreach ($others as $other) {
             if (! in_array($other, $ids, true) || $classes->apart($fault, $other)) {
                 return true;

@@ -37,6 +37,14 @@ final readonly class Specification
 
     public static function of(Mode $mode): self
     {
+        /** @var array<string, self> $made */
+        static $made = [];
+
+        return $made[$mode->value] ??= self::made($mode);
+    }
+
+    private static function made(Mode $mode): self
+    {
         return match ($mode) {
             Mode::VoltsAc => new self('V AC', 6, 600, 0.010, 3, 0.012, 0.02, 500),
             Mode::VoltsLow => new self('V AC Lo', 600, 600, 0.020, 3, 0.03, 0.02, 500),

@@ -49,9 +49,10 @@ final class BestReading
     /**
      * @param array<string, array{Bench, array<string, mixed>}> $candidates those still in, with their states
      * @param array<string, float> $weights
+     * @param bool $dc volts DC too
      * @return list<Choice> best first, ties by minutes
      */
-    public function rank(array $candidates, array $weights, int $most = 10): array
+    public function rank(array $candidates, array $weights, int $most = 10, bool $dc = false): array
     {
         if ($candidates === []) {
             return [];
@@ -77,6 +78,9 @@ final class BestReading
                 $dead = $dead && $values[$id] < 0.5;
             }
             $choices[] = $this->choice('vac', $red, $black, Mode::VoltsAc, $values, $weights);
+            if ($dc) {
+                $choices[] = $this->choice('vdc', $red, $black, Mode::VoltsDc, array_map(fn ($s) => $s->dcVolts($a, $b), $solutions), $weights);
+            }
         }
         if ($dead) {
             foreach ($this->pairs as [$red, $black]) {
@@ -97,7 +101,7 @@ final class BestReading
             foreach ($seen as $id => $text) {
                 $bins[(string) $text][] = (string) $id;
             }
-            $choices[] = new Choice('look', $part['id'], null, $this->bits($bins, $weights), Catalogue::ACTS['look']['minutes'], $bins);
+            $choices[] = new Choice('look', $part['id'], null, Worth::bits($bins, $weights), Catalogue::ACTS['look']['minutes'], $bins);
         }
         usort($choices, fn (Choice $x, Choice $y) => [round($y->bits, 6), $x->minutes] <=> [round($x->bits, 6), $y->minutes]);
 
@@ -110,33 +114,13 @@ final class BestReading
      */
     private function choice(string $kind, string $red, string $black, Mode $mode, array $values, array $weights): Choice
     {
-        asort($values);
-        $bins = [];
-        $bin = '';
-        $last = null;
-        foreach ($values as $id => $value) {
-            $apart = $last === null || is_infinite($value) !== is_infinite($last)
-                || ! is_infinite($value) && $value - $last > 2 * Meter::tolerance($mode, $value);
-            if ($apart) {
-                $bin = Meter::show($mode, $value)->text();
-            }
-            $bins[$bin][] = (string) $id;
-            $last = $value;
+        $outcomes = [];
+        foreach (Worth::bins($values, array_map(fn (float $v) => Meter::tolerance($mode, $v), $values)) as $bin) {
+            $text = Meter::show($mode, $values[$bin[0]])->text();
+            $outcomes[$text] = [...($outcomes[$text] ?? []), ...array_map(strval(...), $bin)];
         }
 
-        return new Choice($kind, $red, $black, $this->bits($bins, $weights), Catalogue::ACTS['leads']['minutes'], $bins);
-    }
-
-    /**
-     * @param array<string, list<string>> $bins
-     * @param array<string, float> $weights
-     */
-    private function bits(array $bins, array $weights): float
-    {
-        return Suspects::bits(array_map(
-            fn (array $ids) => array_sum(array_map(fn (string $id) => $weights[$id] ?? 0.0, $ids)),
-            $bins,
-        ));
+        return new Choice($kind, $red, $black, Worth::bits($outcomes, $weights), Catalogue::ACTS['leads']['minutes'], $outcomes);
     }
 
     /** @return list<array{string, string}> */
@@ -161,6 +145,7 @@ final class BestReading
         }
         foreach ($model->document['wires'] as $wire) {
             $pairs[] = ["{$wire['id']}.a", "{$wire['id']}.b"];
+            $pairs[] = [$wire['from'], $wire['to']]; // its joints too
         }
 
         return $pairs;

@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace OddSpark\Suspects;
 
-/** A reading or look that could be taken now, and what it is expected to tell. */
+use OddSpark\Acts\Act;
+
+/** A reading or look that could be taken now, or after an act, and what it is expected to tell. */
 final readonly class Choice
 {
     /**
-     * @param string $kind "vac", "ohm" or "look"
+     * @param string $kind "vac", "vdc", "ohm" or "look"
      * @param string $red place, or the part looked at
      * @param float $bits expected information
+     * @param float $minutes of labour, with what is waited
      * @param array<string, list<string>> $outcomes what would be shown => the faults that would show it
+     * @param Act|null $after what is done first
      */
     public function __construct(
         public string $kind,
@@ -20,14 +24,26 @@ final readonly class Choice
         public float $bits,
         public float $minutes,
         public array $outcomes,
+        public ?Act $after = null,
     ) {}
+
+    /** The same, after an act that costs so many minutes. */
+    public function following(Act $act, float $minutes): self
+    {
+        return new self($this->kind, $this->red, $this->black, $this->bits, $this->minutes + $minutes, $this->outcomes, $act);
+    }
+
+    public function bitsPerMinute(): float
+    {
+        return $this->bits / max(0.1, $this->minutes);
+    }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         return [
-            'kind' => $this->kind, 'red' => $this->red, 'black' => $this->black,
-            'bits' => round($this->bits, 3), 'minutes' => $this->minutes,
+            'kind' => $this->kind, 'red' => $this->red, 'black' => $this->black, 'after' => $this->after?->toArray(),
+            'bits' => round($this->bits, 3), 'minutes' => round($this->minutes, 2), 'bits_per_minute' => round($this->bitsPerMinute(), 3),
             'outcomes' => array_map(fn (array $faults) => count($faults), $this->outcomes),
         ];
     }

@@ -37,6 +37,9 @@ final class Verbs
                spark spice MODEL [--fault …] [--actions FILE] [--visit NAME] --at S [--tran]
                spark solve MODEL [--fault …] [--actions FILE] [--visit NAME] --at S
                spark suspects MODEL --observations FILE | --fault … --actions FILE [--visit NAME]
+               spark next MODEL --observations FILE | --fault … --actions FILE [--visit NAME]
+               spark classes MODEL [--visit NAME]
+               spark tree MODEL [--fault …] [--visit NAME]
                spark mark MODEL --fault … --actions FILE [--visit NAME]
                each with --json
         TEXT;
@@ -99,7 +102,7 @@ final class Verbs
             }
             $options[$word][] = array_shift($words) ?? throw new UsageError("$word needs a value.");
         }
-        if (! in_array($verb, ['models', 'faults', 'table', 'chart', 'arrive', 'run', 'solve', 'spice', 'suspects', 'mark'], true)) {
+        if (! in_array($verb, ['models', 'faults', 'table', 'chart', 'arrive', 'run', 'solve', 'spice', 'suspects', 'next', 'classes', 'tree', 'mark'], true)) {
             throw new UsageError($verb === '' ? 'Say what to do.' : "There is no verb \"$verb\".");
         }
         if ($verb !== 'models' && $model === null) {
@@ -125,7 +128,9 @@ final class Verbs
             'run' => $this->run($plan),
             'solve' => $this->solve($plan),
             'spice' => $this->spice($plan),
-            'suspects' => $this->suspects($plan),
+            'suspects', 'next' => $this->suspects($plan),
+            'tree' => $this->tree($plan),
+            'classes' => $this->proof($plan)->classes($this->visit($plan, $this->log())),
             default => $this->mark($plan),
         };
     }
@@ -361,22 +366,26 @@ final class Verbs
         } elseif (isset($this->options['--actions'])) {
             $seen = $this->attempt($plan, $this->log())->observations;
         } else {
-            throw new UsageError('"suspects" needs --observations, or --fault and --actions.');
-        }
-        $steps = (new Tracker($plan, Universe::of($plan->model), $seen->visit))->follow($seen);
-        $wording = new Wording($plan->model);
-        $rows = [];
-        $text = '';
-        foreach ($steps as $i => $step) {
-            $entry = $i === 0 ? 'Arrived' : $wording->entry(...$seen->entries[$i - 1]);
-            $rows[] = ['entry' => $i - 1, 'text' => $entry, 'count' => $step->count(), 'bits' => $step->entropy(), 'suspects' => $step->ranked()];
-            $text .= sprintf("%4d  %5.2f bits  %s\n", $step->count(), $step->entropy(), $entry);
-        }
-        foreach (array_slice(end($steps)->ranked(), 0, 12) as $id => $share) {
-            $text .= sprintf("      %5.1f %%  %s\n", 100 * $share, $id);
+            throw new UsageError("\"$this->verb\" needs --observations, or --fault and --actions.");
         }
 
-        return [['model' => $plan->model->name(), 'steps' => $rows], $text];
+        return $this->verb === 'next' ? $this->proof($plan)->next($seen) : $this->proof($plan)->suspects($seen);
+    }
+
+    private function proof(Plan $plan): Proof
+    {
+        return new Proof($plan, Universe::of($plan->model));
+    }
+
+    /** @return array{array<string, mixed>, string} */
+    private function tree(Plan $plan): array
+    {
+        $fault = $this->options['--fault'][0] ?? null;
+        if ($fault !== null) {
+            Universe::of($plan->model)->get($fault);
+        }
+
+        return $this->proof($plan)->tree($this->visit($plan, $this->log()), $fault);
     }
 
     /** @return array{array<string, mixed>, string} */

@@ -10,6 +10,7 @@ use OddSpark\Bench\Observations;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\Classes;
 use OddSpark\Suspects\Comparison;
+use OddSpark\Suspects\Evidence;
 use OddSpark\Suspects\Suspects;
 use OddSpark\Suspects\Tracker;
 use OddSpark\Tests\Fixtures;
@@ -29,7 +30,7 @@ final class SuspectsTest extends TestCase
 
     public function test_brute_force_finds_many_classes_and_what_only_time_or_ohms_can_tell(): void
     {
-        $classes = self::$classes ??= new Classes(Fixtures::furnace(), Fixtures::universe(), 'cold');
+        $classes = self::$classes ??= new Classes(new Evidence(Fixtures::furnace(), Fixtures::universe(), 'cold'));
         self::assertGreaterThanOrEqual(40, count($classes->all()));
         self::assertGreaterThanOrEqual(8, count($classes->pairsByWhen()));
         self::assertGreaterThanOrEqual(5, count($classes->pairsByOhms()));

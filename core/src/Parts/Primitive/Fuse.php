@@ -109,6 +109,10 @@ final class Fuse extends Primitive
 
     public function shows(array $slot): string
     {
-        return $slot['whole'] ? '' : 'open';
+        return match (true) {
+            $slot['whole'] => '',
+            $this->lever !== null => $slot['tripped'] ? 'tripped' : '', // what does not make inside is not seen
+            default => 'open',
+        };
     }
 }

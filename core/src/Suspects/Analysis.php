@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Suspects;
+
+use OddSpark\Appliance\Plan;
+use OddSpark\Faults\Fault;
+use OddSpark\Faults\Universe;
+use OddSpark\Run\Memory;
+
+/** All that an instructor can know of the faults of a model before anyone is sent to it: look-alikes, tree, difficulty. */
+final readonly class Analysis
+{
+    /** Share of its weight that a fault keeps when it would have led to another complaint; see {@see Tracker}. */
+    private const HEARSAY = 0.1;
+
+    /**
+     * @param list<list<string>> $classes of more than one, largest first
+     * @param int $questions that were weighed
+     */
+    private function __construct(
+        public Universe $universe,
+        public Evidence $evidence,
+        public array $classes,
+        public Tree $tree,
+        public int $questions,
+    ) {}
+
+    /**
+     * @param string|null $fault whose complaint was made; null: none in particular
+     * @param (callable(string, float): void)|null $progress what is being done, and how much of all of it is done
+     */
+    public static function of(Plan $plan, Universe $universe, string $visit, ?string $fault = null, Memory $memory = new Memory(), ?callable $progress = null): self
+    {
+        $say = $progress ?? fn (string $what, float $share) => null;
+        $evidence = new Evidence($plan, $universe, $visit, $memory, fn (int $done, int $of) => $say('Running every fault', 0.7 * $done / $of));
+        $say('Comparing them with each other', 0.7);
+        $classes = (new Classes($evidence))->all();
+        $say('Gathering what can be asked', 0.8);
+        [$questions, $asked] = Questions::of($evidence);
+        $say('Growing the tree', 0.9);
+        $weights = array_map(fn (Fault $f) => $f->weight, $universe->faults);
+        if ($fault !== null) {
+            foreach ($weights as $id => $weight) {
+                $weights[$id] = $weight * ($evidence->of[$id]['complaint'] === $evidence->of[$fault]['complaint'] ? 1.0 : self::HEARSAY);
+            }
+        }
+
+        return new self($universe, $evidence, array_values(array_filter($classes, fn (array $c) => count($c) > 1)), Tree::grow($questions, $weights), $asked);
+    }
+
+    /** @return array<string, list<string>> by fault: those that nothing tells from it */
+    public function lookAlikes(): array
+    {
+        $alike = array_fill_keys(array_keys($this->universe->faults), []);
+        foreach ($this->classes as $class) {
+            foreach ($class as $id) {
+                $alike[$id] = array_values(array_diff($class, [$id]));
+            }
+        }
+
+        return $alike;
+    }
+
+    /** @return array<string, string> faults that nothing tells from the healthy appliance, and why */
+    public function withoutEffect(): array
+    {
+        $why = [];
+        foreach ($this->lookAlikes()[Fault::HEALTHY] ?? [] as $id) {
+            $why[$id] = self::reason($this->universe->get($id));
+        }
+
+        return $why;
+    }
+
+    /** @return array<string, mixed> everything as plain data; the tree with a word for each question and answer */
+    public function toArray(): array
+    {
+        $alike = $this->lookAlikes();
+        $paths = $this->tree->paths();
+        $faults = [];
+        foreach ($this->universe->faults as $id => $fault) {
+            $faults[] = [
+                'id' => $id, 'title' => $fault->title, 'family' => $fault->family, 'weight' => round($fault->weight, 4), 'look_alikes' => $alike[$id],
+            ] + Difficulty::of($paths[$id], count($alike[$id]));
+        }
+
+        return [
+            'faults' => $faults, 'questions' => $this->questions,
+            'expected' => round($this->tree->expected(), 2), 'bound' => round($this->tree->bound(), 2), 'outcomes' => $this->tree->most,
+            'without_effect' => $this->withoutEffect(), 'tree' => $this->node($this->tree->root),
+        ];
+    }
+
+    /**
+     * @param array<string, mixed> $node
+     * @return array<string, mixed>
+     */
+    private function node(array $node): array
+    {
+        if ($node['question'] === null) {
+            return ['faults' => array_map(fn (int $i) => $this->tree->ids[$i], $node['suspects'])];
+        }
+
+        return [
+            'ask' => $node['question']->text, 'kind' => $node['question']->kind, 'count' => count($node['suspects']),
+            'answers' => array_map(fn (array $branch) => ['shows' => $branch[0]] + $this->node($branch[1]), $node['branches']),
+        ];
+    }
+
+    private static function reason(Fault $fault): string
+    {
+        $flaw = array_filter($fault->set, fn (mixed $v, string $path) => str_ends_with($path, '.flaw'), ARRAY_FILTER_USE_BOTH);
+
+        return match (true) {
+            $flaw !== [] => 'It comes and goes, and did not come while this was watched.',
+            in_array($fault->family, ['limit', 'safety', 'draught'], true) => 'It shows only when this safety would have to act.',
+            in_array('closed', $fault->set, true) || $fault->jumpers !== [] => 'It shows only when this would have to open.',
+            default => 'What it changes is less than the instruments can tell.',
+        };
+    }
+}

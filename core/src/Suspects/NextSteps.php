@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Suspects;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Catalogue;
+use OddSpark\Appliance\Plan;
+use OddSpark\Bench\Bench;
+use OddSpark\Faults\Universe;
+use OddSpark\Run\Memory;
+
+/**
+ * What would tell most now: every reading and look at this moment, and every safe act followed by some seconds and
+ * the reading that then tells most.
+ */
+final class NextSteps
+{
+    /** What one waits for after an act, ms: a relay, a blower, a trial for ignition. */
+    private const WAITS = [2000, 45_000];
+
+    /** Suspects above which acts are not thought forward: what can be read at once tells enough then. */
+    private const FEW = 40;
+
+    private readonly BestReading $readings;
+
+    public function __construct(private readonly Plan $plan, private readonly Universe $universe, private readonly Memory $memory = new Memory())
+    {
+        $this->readings = new BestReading($plan);
+    }
+
+    /**
+     * @param array<string, array{Bench, array<string, mixed>}> $candidates those still in, with their states
+     * @param array<string, float> $weights
+     * @return array{list<Choice>, int} the most telling first, the cheapest first among equals; and how many were weighed
+     */
+    public function of(array $candidates, array $weights, int $most = 10): array
+    {
+        $now = $this->readings->rank($candidates, $weights, PHP_INT_MAX, true);
+        $weighed = count($now);
+        $choices = $now;
+        $told = [];
+        foreach (count($candidates) > 1 && count($candidates) <= self::FEW ? $this->acts($candidates) : [] as [$act, $wait]) {
+            $ahead = $this->forked($candidates, $act, $wait);
+            if ($ahead === null) {
+                continue;
+            }
+            $then = $this->readings->rank($ahead, $weights, PHP_INT_MAX);
+            $weighed += count($then);
+            if ($then !== [] && $then[0]->bits > ($told[json_encode($act->toArray())] ?? 0.0) + 1e-6) { // a longer wait only if it tells more
+                $told[json_encode($act->toArray())] = $then[0]->bits;
+                $choices[] = $then[0]->following($act, Catalogue::ACTS[$act->name]['minutes'] + $wait / 60_000);
+            }
+        }
+        usort($choices, fn (Choice $x, Choice $y) => [round($y->bits, 4), $x->minutes] <=> [round($x->bits, 4), $y->minutes]);
+
+        return [array_slice($choices, 0, $most), $weighed];
+    }
+
+    /**
+     * Acts that change what the appliance does, or nothing but time.
+     *
+     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @return list<array{Act, int}> with what is waited after it, ms
+     */
+    private function acts(array $candidates): array
+    {
+        [, $state] = reset($candidates);
+        $tick = $state['tick'] - $state['zero'];
+        $acts = [];
+        $add = function (string $name, array $with) use (&$acts, $tick): void {
+            foreach (self::WAITS as $wait) {
+                $acts[] = [new Act($tick, $name, $with), $wait];
+            }
+        };
+        $add('wait', []);
+        if ($state['door'] !== 'open') {
+            $add('door', ['to' => 'open']);
+        } elseif (! $state['held']) {
+            $add('hold', ['to' => 'held']);
+        }
+        foreach ($this->plan->model->document['parts'] as $part) {
+            $kind = $this->plan->model->document['kinds'][$part['kind']];
+            foreach ($kind['controls'] ?? [] as $lever => $_) {
+                $spec = $kind['primitives'][$lever];
+                $at = $state['slots']["{$part['id']}.$lever"]['at'];
+                foreach ($spec['range'] ?? $spec['positions'] as $to) {
+                    if ($to !== $at && ! in_array($kind['family'], ['supply', 'gas supply', 'oil supply', 'draught', 'airflow'], true)) {
+                        $add('set', ['part' => $part['id'], 'lever' => $lever, 'to' => $to]);
+                    }
+                }
+            }
+        }
+
+        return $acts;
+    }
+
+    /**
+     * Every candidate after an act and a wait; null when it would be refused, or would hurt.
+     *
+     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @return array<string, array{Bench, array<string, mixed>}>|null
+     */
+    private function forked(array $candidates, Act $act, int $wait): ?array
+    {
+        $ahead = [];
+        foreach ($candidates as $id => [, $state]) {
+            $bench = new Bench($this->plan, $this->universe->get((string) $id), $this->memory);
+            $bench->resume($state);
+            [$state, $outcome] = $bench->do($state, $act);
+            if ($outcome->refused !== null || $outcome->dangers !== []) {
+                return null;
+            }
+            $ahead[$id] = [$bench, $bench->watch($state, $act->tick + $wait, fn () => false)];
+        }
+
+        return $ahead;
+    }
+}

@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Suspects;
+
+use OddSpark\Acts\Catalogue;
+use OddSpark\Meter\Mode;
+
+/**
+ * All that can be asked over a {@see Trial}: looks, volts of every pair at every moment, ohms with the power off, taps,
+ * what is seen and heard when, and when it begins. Of questions that part the suspects in the same way the cheapest is kept.
+ */
+final class Questions
+{
+    /** @var array<string, Question> by how they part all suspects */
+    private array $kept = [];
+
+    public int $asked = 0;
+
+    private function __construct(private readonly Evidence $evidence) {}
+
+    /** @return array{list<Question>, int} those that part anything, and how many there were */
+    public static function of(Evidence $evidence): array
+    {
+        $q = new self($evidence);
+        $q->looks();
+        $q->perceived();
+        $q->volts();
+        $q->most();
+        $q->ohms();
+        $q->taps();
+
+        return [array_values($q->kept), $q->asked];
+    }
+
+    private function keep(Question $question): void
+    {
+        $this->asked++;
+        $suspects = array_keys(array_filter($question->values, fn (float|string $v) => ! is_float($v) || ! is_nan($v)));
+        $bins = $question->split($suspects);
+        if (count($bins) < 2) {
+            return;
+        }
+        $bin = [];
+        foreach ($bins as $i => $ids) {
+            foreach ($ids as $id) {
+                $bin[$id] = $i;
+            }
+        }
+        $numbers = []; // bins in the order in which the suspects come to them
+        $key = pack('n', count($suspects));
+        foreach ($suspects as $id) {
+            $key .= chr($numbers[$bin[$id]] ??= count($numbers));
+        }
+        $key = md5($key);
+        if (! isset($this->kept[$key]) || $this->kept[$key]->minutes > $question->minutes) {
+            $this->kept[$key] = $question;
+        }
+    }
+
+    private function looks(): void
+    {
+        $model = $this->evidence->plan->model;
+        foreach ($model->document['parts'] as $part) {
+            $values = [];
+            foreach ($this->evidence->of as $id => $shown) {
+                $seen = $shown['looks'][$part['id']] ?? [];
+                $values[] = implode('; ', array_map(fn (string $what, string $word) => $what === 'condition' ? $word : "$what $word", array_keys($seen), $seen));
+            }
+            $this->keep(new Question('look', "a look at {$part['label']}, on arrival", [$part['id']], Catalogue::ACTS['look']['minutes'], $values));
+        }
+    }
+
+    private function perceived(): void
+    {
+        $comparison = $this->evidence->comparison();
+        foreach ($this->evidence->plan->percepts as $channel => $percept) {
+            if ($percept['from'] === 'look') {
+                continue;
+            }
+            foreach ($this->evidence->trial->moments() as $tick => $when) {
+                $values = [];
+                foreach ($this->evidence->of as $id => $_) {
+                    $class = $this->evidence->at($id, $channel, $tick) ?? '';
+                    $values[] = $percept['say'][$class] ?? $class;
+                }
+                $this->keep(new Question('perceived', "{$percept['thing']}, $when", [$channel], Catalogue::ACTS['listen']['minutes'], $values, tick: $tick));
+            }
+            foreach ($this->evidence->trial->spans() as [$begins, $ends, $title]) {
+                $first = $last = [];
+                foreach ($this->evidence->of as $id => $shown) {
+                    $changes = [];
+                    foreach ($shown['record'][$channel] ?? [] as [$from, $to, $value]) {
+                        if ($from > $begins && $from < $ends && $to - $from >= Evidence::CAUGHT_TICKS) {
+                            $changes[] = (float) $from;
+                        }
+                    }
+                    $first[] = $changes[0] ?? INF;
+                    $last[] = $changes === [] ? INF : end($changes);
+                }
+                $minutes = Catalogue::ACTS['listen']['minutes'];
+                $this->keep(new Question('first', "when {$percept['thing']} first changes, $title", [$channel], $minutes, $first, clock: $comparison, tick: $begins));
+                $this->keep(new Question('last', "when {$percept['thing']} changes for the last time, $title", [$channel], $minutes, $last, clock: $comparison, tick: $begins));
+            }
+        }
+    }
+
+    private function volts(): void
+    {
+        $evidence = $this->evidence;
+        $model = $evidence->plan->model;
+        foreach ($evidence->trial->moments() as $tick => $when) {
+            $circuits = [];
+            foreach ($evidence->of as $id => $_) {
+                $circuits[] = (int) $evidence->at($id, 'circuit', $tick);
+            }
+            $differ = count(array_unique($circuits)) > 1;
+            $nodes = [];
+            foreach ($evidence->pairs as $i => [$a, $b]) {
+                $pair = [$evidence->plan->places[$a], $evidence->plan->places[$b]];
+                if (! $differ || isset($nodes[implode('-', $pair)])) {
+                    $this->asked++;
+
+                    continue;
+                }
+                $nodes[implode('-', $pair)] = true;
+                $values = array_map(fn (int $c) => $evidence->volts[$c][$i], $circuits);
+                $this->keep(new Question('volts', sprintf('volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $when), [$a, $b], Catalogue::ACTS['leads']['minutes'], $values, Mode::VoltsAc, tick: $tick));
+            }
+        }
+    }
+
+    /** The most that a meter which keeps it shows over a phase: what stands for some seconds only is caught so. */
+    private function most(): void
+    {
+        $evidence = $this->evidence;
+        $model = $evidence->plan->model;
+        foreach ($evidence->trial->spans() as [$from, $to, $title]) {
+            $met = [];
+            foreach ($evidence->of as $id => $shown) {
+                foreach ($shown['record']['circuit'] as [$f, $t, $circuit]) {
+                    if (min($t, $to) - max($f, $from) >= Evidence::CAUGHT_TICKS) {
+                        $met[$id][$circuit] = true;
+                    }
+                }
+            }
+            $nodes = [];
+            foreach ($evidence->pairs as $i => [$a, $b]) {
+                $pair = $evidence->plan->places[$a].'-'.$evidence->plan->places[$b];
+                if (isset($nodes[$pair])) {
+                    continue;
+                }
+                $nodes[$pair] = true;
+                $values = [];
+                foreach ($evidence->of as $id => $_) {
+                    $most = 0.0;
+                    foreach ($met[$id] ?? [] as $circuit => $_) {
+                        $most = max($most, $evidence->volts[$circuit][$i]);
+                    }
+                    $values[] = $most;
+                }
+                $this->keep(new Question('most', sprintf('the most volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $title), [$a, $b], 2 * Catalogue::ACTS['leads']['minutes'], $values, Mode::VoltsAc, tick: $from));
+            }
+        }
+    }
+
+    private function ohms(): void
+    {
+        $model = $this->evidence->plan->model;
+        foreach ($this->evidence->freed as $i => [$a, $b, $of]) {
+            $values = array_map(fn (array $shown) => $shown['ohms'][$i], array_values($this->evidence->of));
+            $text = isset($model->wires()[$of]) ? "{$model->wires()[$of]['colour']} wire from {$model->placeName($model->wires()[$of]['from'])} to {$model->placeName($model->wires()[$of]['to'])}" : "{$model->placeName($a)} to {$model->placeName($b)}";
+            $this->keep(new Question('ohms', "ohms of $text, lifted, power off", [$a, $b], Catalogue::ACTS['lift']['minutes'] + Catalogue::ACTS['leads']['minutes'], $values, Mode::Ohms));
+        }
+    }
+
+    private function taps(): void
+    {
+        $taps = $this->evidence->plan->model->document['taps'] ?? [];
+        foreach ($taps as $tap => $at) {
+            foreach ($this->evidence->trial->moments() as $tick => $when) {
+                $values = array_map(fn (array $shown) => $shown['taps']["$tap $tick"], array_values($this->evidence->of));
+                $mode = Mode::from($at['instrument']);
+                $this->keep(new Question('tap', lcfirst(Mode::AT_TAPS[$at['instrument']])." at the {$at['label']}, $when", [(string) $tap], Catalogue::ACTS[$at['instrument']]['minutes'], $values, $mode, tick: $tick));
+            }
+        }
+    }
+}

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Suspects;
+
+use OddSpark\Acts\Act;
+use OddSpark\Appliance\Model;
+
+/**
+ * One long visit that shows as much of an appliance as any will: arrival, doors off; each thermostat calling alone
+ * where there are several, then, with everything reset, all of them and the programmers till it is warm; the call ended; the fan alone;
+ * what yields to a tap tapped, all reset, and a call again; at the end the supply switched off.
+ */
+final readonly class Trial
+{
+    /** Length of each phase, s. */
+    private const ALONE_S = 200;
+
+    private const ALL_S = 900;
+
+    private const ENDED_S = 300;
+
+    private const FAN_S = 60;
+
+    private const TAPPED_S = 120;
+
+    /** When a person would read something in a phase, s from its beginning. */
+    private const MOMENTS_S = ['alone' => [30, 90, 180], 'all' => [5, 20, 35, 50, 70, 100, 150, 300, 600, 890], 'ended' => [5, 30, 200], 'fan' => [15, 50], 'tapped' => [30, 60, 110], 'off' => []];
+
+    /** @var list<array{string, int, string, list<Act>}> kind of phase, tick of its beginning, its title, what is done there */
+    private array $phases;
+
+    public function __construct(Model $model)
+    {
+        $warm = $cold = $fan = $off = $taps = $resets = [];
+        foreach ($model->document['parts'] as $part) {
+            $kind = $model->document['kinds'][$part['kind']];
+            foreach ($kind['controls'] ?? [] as $lever => $_) {
+                $spec = $kind['primitives'][$lever];
+                $set = fn (string|int $to): array => ['part' => $part['id'], 'lever' => $lever, 'to' => $to];
+                $positions = $spec['positions'] ?? [];
+                if ($kind['family'] === 'thermostat') {
+                    if (isset($spec['range'])) {
+                        $warm[$part['label']][] = $set($spec['range'][1]);
+                        $cold[$part['label']][] = $set($spec['range'][0]);
+                    } elseif (in_array('heat', $positions, true)) {
+                        $warm[$part['label']][] = $set('heat');
+                    } elseif (in_array('auto', $positions, true)) {
+                        $fan[] = $set('on');
+                    } elseif ($positions === ['off', 'timed', 'on']) {
+                        $warm[''][] = $set('on'); // without it no thermostat calls
+                    }
+                } elseif ($positions === ['out', 'pressed']) {
+                    $resets[] = [0, 'set', $set('pressed')];
+                    $resets[] = [2000, 'set', $set('out')];
+                } elseif ($kind['family'] === 'supply' && $positions === ['on', 'off']) {
+                    $off[] = $set('off');
+                    if (in_array($lever, array_column($kind['primitives'], 'lever'), true)) { // a breaker: switched off and on again
+                        array_push($resets, [0, 'set', $set('off')], [2000, 'set', $set('on')]);
+                    }
+                }
+            }
+            if (self::yieldsToTapping($kind)) {
+                $taps[] = [0, 'tap', ['part' => $part['id']]];
+            }
+            if (isset($kind['resets'])) {
+                $resets[] = [0, 'reset', ['part' => $part['id']]];
+            }
+        }
+        $always = $warm[''] ?? [];
+        unset($warm['']);
+        $allWarm = array_merge($always, ...array_values($warm));
+        $allCold = array_merge([], ...array_values($cold));
+        $phases = [];
+        $tick = 0;
+        $begin = function (string $kind, int $seconds, string $title, array $sets, array $more = []) use (&$phases, &$tick): void {
+            $at = $tick;
+            $phases[] = [$kind, $at, $title, [...array_map(fn (array $with) => new Act($at, 'set', $with), $sets), ...array_map(fn (array $m) => new Act($at + $m[0], $m[1], $m[2]), $more)]];
+            $tick += 1000 * $seconds;
+        };
+        usort($resets, fn (array $a, array $b) => $a[0] <=> $b[0]);
+        $open = [[0, 'door', ['to' => 'open']], [0, 'hold', ['to' => 'held']]];
+        foreach (count($warm) > 1 ? $warm : [] as $label => $calls) {
+            $begin('alone', self::ALONE_S, "into a call of $label alone", [...$always, ...$allCold, ...$calls], $open);
+            $open = [];
+        }
+        $begin('all', self::ALL_S, count($warm) > 1 ? 'into a call of all' : 'into a call', $allWarm, [...$open, ...$resets]);
+        $begin('ended', self::ENDED_S, 'after the call', $allCold);
+        if ($fan !== []) {
+            $begin('fan', self::FAN_S, 'with the fan on', $fan);
+        }
+        $begin('tapped', self::TAPPED_S, 'after tapping, into a call', $allWarm, [...$taps, ...$resets]);
+        $begin('off', 0, 'with the supply off', $off, [[0, 'hold', ['to' => 'released']]]);
+        $this->phases = $phases;
+    }
+
+    /**
+     * Whether some way of failing of this kind is cured by a tap; the others need none.
+     *
+     * @param array<string, mixed> $kind
+     */
+    private static function yieldsToTapping(array $kind): bool
+    {
+        foreach ($kind['modes'] as $mode) {
+            foreach ([$mode['set'] ?? [], ...array_values($mode['degrees'] ?? [])] as $set) {
+                foreach ($set as $path => $value) {
+                    if (str_ends_with($path, '.flaw') && isset($value['taps'])) {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<Act> in their order */
+    public function acts(): array
+    {
+        return array_merge(...array_column($this->phases, 3));
+    }
+
+    /** Tick at which the supply goes off. */
+    public function end(): int
+    {
+        return $this->phases[count($this->phases) - 1][1];
+    }
+
+    /** @return array<int, string> moments at which something is read: tick => how a person would say it */
+    public function moments(): array
+    {
+        $moments = [];
+        foreach ($this->phases as [$kind, $at, $title]) {
+            foreach (self::MOMENTS_S[$kind] as $s) {
+                $moments[$at + 1000 * $s] = ($s < 120 ? "$s s " : round($s / 60).' min ').$title;
+            }
+        }
+
+        return $moments;
+    }
+
+    /** @return list<array{int, int, string}> phases: from a tick to a tick, how a person would say it */
+    public function spans(): array
+    {
+        $spans = [];
+        foreach ($this->phases as $i => [$kind, $at, $title]) {
+            if ($kind !== 'off') {
+                $spans[] = [$at, $this->phases[$i + 1][1], $title];
+            }
+        }
+
+        return $spans;
+    }
+
+    /** @return list<int> ticks at which something is done: how well a moment is known counts from these */
+    public function ticks(): array
+    {
+        return array_column($this->phases, 1);
+    }
+}

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Verbs;
+
+use OddSpark\Appliance\Plan;
+use OddSpark\Bench\Observations;
+use OddSpark\Bench\Outcome;
+use OddSpark\Bench\Wording;
+use OddSpark\Faults\Universe;
+use OddSpark\Run\Memory;
+use OddSpark\Suspects\Analysis;
+use OddSpark\Suspects\Choice;
+use OddSpark\Suspects\Classes;
+use OddSpark\Suspects\Difficulty;
+use OddSpark\Suspects\Evidence;
+use OddSpark\Suspects\NextSteps;
+use OddSpark\Suspects\Tracker;
+
+/** What the verbs say that weigh suspects: suspects, next, classes, tree. */
+final readonly class Proof
+{
+    public function __construct(private Plan $plan, private Universe $universe) {}
+
+    /** @return array{array<string, mixed>, string} */
+    public function suspects(Observations $seen): array
+    {
+        $steps = (new Tracker($this->plan, $this->universe, $seen->visit))->follow($seen);
+        $wording = new Wording($this->plan->model);
+        $rows = [];
+        $text = '';
+        foreach ($steps as $i => $step) {
+            $entry = $i === 0 ? 'Arrived' : $wording->entry(...$seen->entries[$i - 1]);
+            $rows[] = ['entry' => $i - 1, 'text' => $entry, 'count' => $step->count(), 'bits' => $step->entropy(), 'suspects' => $step->ranked()];
+            $text .= sprintf("%4d  %5.2f bits  %s\n", $step->count(), $step->entropy(), $entry);
+        }
+        foreach (array_slice(end($steps)->ranked(), 0, 12) as $id => $share) {
+            $text .= sprintf("      %5.1f %%  %s\n", 100 * $share, $id);
+        }
+
+        return [['model' => $this->plan->model->name(), 'steps' => $rows], $text];
+    }
+
+    /** @return array{array<string, mixed>, string} */
+    public function next(Observations $seen): array
+    {
+        $memory = new Memory();
+        $tracker = new Tracker($this->plan, $this->universe, $seen->visit, $memory);
+        $steps = $tracker->follow($seen);
+        $left = end($steps);
+        [$choices, $weighed] = (new NextSteps($this->plan, $this->universe, $memory))->of($tracker->candidates(), $left->weights);
+        $text = sprintf("%d suspects, %.2f bits; %d readings, looks and acts weighed\n bits  bits/min\n", $left->count(), $left->entropy(), $weighed);
+        foreach ($choices as $choice) {
+            $text .= sprintf("%5.2f  %8.2f  %s\n", $choice->bits, $choice->bitsPerMinute(), $this->choice($choice));
+        }
+
+        return [['model' => $this->plan->model->name(), 'suspects' => $left->ranked(), 'bits' => $left->entropy(), 'weighed' => $weighed, 'choices' => array_map(fn (Choice $c) => ['text' => $this->choice($c)] + $c->toArray(), $choices)], $text];
+    }
+
+    /** @return array{array<string, mixed>, string} */
+    public function classes(string $visit): array
+    {
+        $classes = new Classes(new Evidence($this->plan, $this->universe, $visit));
+        $all = $classes->all();
+        $text = sprintf("%d faults in %d classes\n", count($this->universe->faults), count($all));
+        foreach ($all as $class) {
+            $text .= count($class) > 1 ? '  '.implode(', ', $class)."\n" : '';
+        }
+        [$when, $ohms] = [$classes->pairsByWhen(), $classes->pairsByOhms()];
+        $text .= sprintf("%d pairs are told apart by when only, %d by ohms with the power off only\n", count($when), count($ohms));
+
+        return [['model' => $this->plan->model->name(), 'classes' => $all, 'by_when' => $when, 'by_ohms' => $ohms], $text];
+    }
+
+    /** @return array{array<string, mixed>, string} */
+    public function tree(string $visit, ?string $fault): array
+    {
+        $analysis = Analysis::of($this->plan, $this->universe, $visit, $fault);
+        $tree = $analysis->tree;
+        $text = sprintf(
+            "%d faults, %d questions; %.2f readings expected, no strategy below %.2f (%d outcomes at most)\n",
+            count($this->universe->faults), $analysis->questions, $tree->expected(), $tree->bound(), $tree->most,
+        );
+        if ($fault !== null) {
+            $path = $tree->paths()[$fault];
+            foreach ($path as [$question, $answer]) {
+                $text .= "  {$question->text}: $answer\n";
+            }
+            $difficulty = Difficulty::of($path, count($analysis->lookAlikes()[$fault]));
+            $text .= sprintf("  → %s, grade %d of 5, %.1f minutes\n", $fault, $difficulty['grade'], $difficulty['minutes']);
+        } else {
+            $text .= $this->branches($tree->root, $tree->ids, 1);
+        }
+        foreach ($analysis->withoutEffect() as $id => $why) {
+            $text .= "  without effect: $id. $why\n";
+        }
+
+        return [['model' => $this->plan->model->name(), 'fault' => $fault] + $analysis->toArray(), $text];
+    }
+
+    /**
+     * @param array<string, mixed> $node
+     * @param list<string> $ids
+     */
+    private function branches(array $node, array $ids, int $depth): string
+    {
+        $in = str_repeat('  ', $depth);
+        if ($node['question'] === null) {
+            return "{$in}→ ".implode(', ', array_map(fn (int $i) => $ids[$i], $node['suspects']))."\n";
+        }
+        $text = "$in{$node['question']->text}?\n";
+        foreach ($node['branches'] as [$answer, $next]) {
+            $text .= "$in {$answer}\n".$this->branches($next, $ids, $depth + 1);
+        }
+
+        return $text;
+    }
+
+    private function choice(Choice $choice): string
+    {
+        $wording = new Wording($this->plan->model);
+        $what = match ($choice->kind) {
+            'look' => 'a look at '.$wording->place($choice->red),
+            'ohm' => 'ohms from '.$wording->place($choice->red).' to '.$wording->place((string) $choice->black),
+            'vdc' => 'volts DC from '.$wording->place($choice->red).' to '.$wording->place((string) $choice->black),
+            default => 'volts AC from '.$wording->place($choice->red).' to '.$wording->place((string) $choice->black),
+        };
+        $after = $choice->after;
+
+        return $after === null ? $what : lcfirst($wording->entry($after, new Outcome())).", then $what";
+    }
+}
