@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Controllers\AnalysisController;
 use App\Http\Controllers\ApplianceController;
 use App\Http\Controllers\AssignmentController;
 use App\Http\Controllers\BaselineController;
@@ -21,6 +22,9 @@ Route::middleware(['auth', 'throttle:work'])->group(function () {
     Route::get('/models', [ApplianceController::class, 'index']);
     Route::get('/models/{appliance}', [ApplianceController::class, 'show']);
     Route::get('/models/{appliance}/preview', [ApplianceController::class, 'preview']);
+
+    Route::get('/models/{appliance}/analysis', [AnalysisController::class, 'show']);
+    Route::post('/models/{appliance}/analysis', [AnalysisController::class, 'store']);
 
     Route::post('/jobs', [AssignmentController::class, 'store']);
     Route::get('/jobs/{assignment}', [AssignmentController::class, 'show']);

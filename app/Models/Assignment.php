@@ -33,7 +33,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 class Assignment extends Model
 {
     /** The version of the computation that a job was given under. */
-    public const ENGINE = 3;
+    public const ENGINE = 4;
 
     protected $fillable = ['appliance_id', 'instructor_id', 'course_id', 'title', 'complaint', 'kind', 'visit', 'fault', 'seed', 'engine', 'hash', 'rules', 'kit', 'said', 'document', 'board', 'arrivals'];
 

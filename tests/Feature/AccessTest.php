@@ -44,6 +44,7 @@ class AccessTest extends TestCase
         yield 'models' => ['GET', '/models'];
         yield 'model' => ['GET', '/models/{appliance}'];
         yield 'preview' => ['GET', '/models/{appliance}/preview?fault=healthy&visit=cold'];
+        yield 'analysis' => ['GET', '/models/{appliance}/analysis?visit=cold'];
         yield 'give' => ['POST', '/jobs'];
         yield 'job' => ['GET', '/jobs/{assignment}'];
     }

@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Bench\Giving;
 use App\Http\Requests\GiveJobRequest;
+use App\Models\Analysis;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Attempt;
@@ -53,6 +54,7 @@ class AssignmentController extends Controller
                 'fault' => $universe->get($assignment->fault)->title,
                 'hash' => substr($assignment->hash, 0, 12),
                 'rules' => "{$assignment->rules['title']}, version {$assignment->rules['version']}",
+                'key' => Analysis::find($assignment->hash, $assignment->visit)?->key($assignment->fault),
             ],
             'rows' => $assignment->trainees->map(fn ($u) => ['name' => $u->name] + $row($attempts[$u->id] ?? null)),
             'own' => $row($attempts[$request->user()->id] ?? null),

@@ -46,7 +46,7 @@ final readonly class Specification
     private static function made(Mode $mode): self
     {
         return match ($mode) {
-            Mode::VoltsAc => new self('V AC', 6, 600, 0.010, 3, 0.012, 0.02, 500),
+            Mode::VoltsAc => new self('V AC', 6, 600, 0.010, 3, 0.03, 0.02, 500),
             Mode::VoltsLow => new self('V AC Lo', 600, 600, 0.020, 3, 0.03, 0.02, 500),
             Mode::VoltsDc => new self('V DC', 6, 600, 0.005, 2, 0.05, 0.02, 400),
             Mode::Millivolts => new self('mV DC', 600, 600, 0.005, 2, 0.05, 0.2, 400),

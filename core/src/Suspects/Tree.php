@@ -6,7 +6,7 @@ namespace OddSpark\Suspects;
 
 /**
  * Which question to ask first, and which next after each answer: greedy by the bits expected, with a look one answer
- * ahead where few suspects are left.
+ * ahead where few suspects are left, and by trying every order where there are no more than a handful.
  *
  * @phpstan-type Node array{suspects: list<int>, question: Question|null, branches: list<array{string, mixed}>}
  */
@@ -21,6 +21,11 @@ final readonly class Tree
     private const MANY = 100;
 
     private const WEIGHED = 2000;
+
+    /** Suspects up to which every order of asking is tried, and with how many questions. */
+    private const EXACT_OF = 5;
+
+    private const EXACT = 12;
 
     private const LEAST_BITS = 1e-9;
 
@@ -139,7 +144,9 @@ final readonly class Tree
             return $leaf;
         }
         $best = $useful[0];
-        if (count($ids) <= self::AHEAD_OF && count($useful) > 1) {
+        if (count($ids) <= self::EXACT_OF) {
+            $best = self::least(array_slice($useful, 0, self::EXACT), $ids, $weights)[1] ?? $best;
+        } elseif (count($ids) <= self::AHEAD_OF && count($useful) > 1) {
             $far = -1.0;
             foreach (array_slice($useful, 0, self::AHEAD) as $i => $question) {
                 $both = $bits[$i] + self::after($useful, $question->split($ids), $weights, array_sum(array_intersect_key($weights, array_flip($ids))));
@@ -179,6 +186,39 @@ final readonly class Tree
         usort($rows, fn (array $a, array $b) => [$b[0], $a[1]->minutes] <=> [$a[0], $b[1]->minutes]);
 
         return [array_column($rows, 1), array_column($rows, 0)];
+    }
+
+    /**
+     * The least of weight times questions that some suspects take, by trying every order.
+     *
+     * @param list<Question> $questions
+     * @param list<int> $ids
+     * @param list<float> $weights
+     * @return array{float, Question|null} with the question to begin with
+     */
+    private static function least(array $questions, array $ids, array $weights): array
+    {
+        if (count($ids) < 2) {
+            return [0.0, null];
+        }
+        $best = [INF, null];
+        $here = array_sum(array_map(fn (int $i) => $weights[$i], $ids));
+        foreach ($questions as $question) {
+            $bins = $question->split($ids);
+            if (count($bins) < 2) {
+                continue;
+            }
+            $cost = $here;
+            foreach ($bins as $bin) {
+                $cost += self::least($questions, $bin, $weights)[0];
+                if ($cost >= $best[0]) {
+                    continue 2;
+                }
+            }
+            $best = [$cost, $question];
+        }
+
+        return $best[1] === null ? [0.0, null] : $best;
     }
 
     /**

@@ -36,3 +36,10 @@ export interface Reply { entry: Entry | null; now_s: number; until_s: number; sc
 export interface FaultName { id: string; title: string; part?: string; family: string; weight?: number }
 export interface Briefing { id: number; title: string; complaint: string; kind: 'practice' | 'exam' }
 export interface Me { id: number; name: string; role: 'instructor' | 'trainee' }
+
+/** A question with its answers, or the faults at an end. */
+export interface TreeNode { shows?: string; ask?: string; kind?: string; count?: number; answers?: TreeNode[]; faults?: string[] }
+export interface FaultGrade { id: string; title: string; family: string; weight: number; look_alikes: string[]; grade: number; points: number; questions: number; windows: number; minutes: number }
+/** What is known of a model's faults before anyone is sent to it. */
+export interface Findings { faults: FaultGrade[]; questions: number; expected: number; bound: number; outcomes: number; without_effect: Record<string, string>; tree: TreeNode }
+export interface AnalysisState { doing: string; share: number; error: string | null; result: Findings | null }

@@ -4,7 +4,8 @@ import { Frame } from '@/shell/Frame'
 import type { Briefing } from '@/lib/types'
 
 interface Row { name?: string; attempt: number | null; entries: number; handed_back: boolean; total: number | null; passed: boolean | null; verdict: string | null }
-interface Props { job: Briefing & { course: string; fault: string; hash: string; rules: string }; rows: Row[]; own: Row }
+interface Key { difficulty: { grade: number; questions: number; windows: number; minutes: number }; path: { ask: string; shows: string }[]; look_alikes: string[] }
+interface Props { job: Briefing & { course: string; fault: string; hash: string; rules: string; key: Key | null }; rows: Row[]; own: Row }
 
 const VERDICTS: Record<string, string> = { proved: 'proved', supported: 'likely, not proved', guess: 'a guess', contradicted: 'contradicted', none: 'nothing named' }
 
@@ -24,7 +25,18 @@ export default function Job({ job, rows, own }: Props) {
                         {!own.handed_back && <Button h="44px" bg="copper" color="onCopper" onClick={() => router.post(`/jobs/${job.id}/attempt`)}>{own.attempt ? 'Go on trying it' : 'Try it myself'}</Button>}
                     </HStack>
                 </Flex>
-                <Box bg="copperWash" borderRadius="md" p="3"><Text><b>The fault:</b> {job.fault}</Text></Box>
+                <Box bg="copperWash" borderRadius="md" p="3">
+                    <Text><b>The fault:</b> {job.fault}</Text>
+                    {job.key ? (
+                        <>
+                            <Text fontSize="14px">Grade {job.key.difficulty.grade} of 5, {job.key.difficulty.minutes} minutes for a perfect hand. {job.key.look_alikes.length > 0 && `Naming ${job.key.look_alikes.join(' or ')} is right too: nothing tells them apart.`}</Text>
+                            <Text fontSize="14px" fontWeight={700} mt="2">The shortest way to it</Text>
+                            <Box as="ol" pl="5" fontSize="14px" listStyleType="decimal">{job.key.path.map((p) => <li key={p.ask}>{p.ask}: <span className="reading">{p.shows}</span></li>)}</Box>
+                        </>
+                    ) : (
+                        <Text fontSize="14px" color="faint">Its answer key is made when the trouble of its model is analysed.</Text>
+                    )}
+                </Box>
                 <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" overflow="hidden">
                     <Table.Root>
                         <Table.Header>

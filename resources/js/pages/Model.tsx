@@ -3,6 +3,8 @@ import { useForm } from '@inertiajs/react'
 import { useEffect, useMemo, useState } from 'react'
 import { Board } from '@/board/Board'
 import { Sequence, type SequenceTable } from '@/board/Sequence'
+import { Trouble } from '@/board/Trouble'
+import { useAnalysis } from '@/board/useAnalysis'
 import { send } from '@/lib/send'
 import type { BoardData, Channels, FaultName } from '@/lib/types'
 import { Frame } from '@/shell/Frame'
@@ -23,7 +25,7 @@ const HEALTHY = 'healthy'
 
 /** A model running healthy; a fault chosen, what it does beside it, and the job given. */
 export default function Model({ model, board, visits, faults, healthy, tables, courses }: Props) {
-    const [view, setView] = useState<'Board' | 'Sequence'>('Board')
+    const [view, setView] = useState<'Board' | 'Sequence' | 'Trouble'>('Board')
     const [words, setWords] = useState('')
     const [shown, setShown] = useState<Preview | null>(null)
     const [error, setError] = useState<string | null>(null)
@@ -55,6 +57,9 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
         // eslint-disable-next-line react-hooks/exhaustive-deps
     }, [fault, visit, model.id])
 
+    const analysis = useAnalysis(model.id, visit)
+    const grades = useMemo(() => new Map((analysis.state?.result?.faults ?? []).map((f) => [f.id, f])), [analysis.state])
+
     const families = useMemo(() => {
         const wanted = words.toLowerCase().split(/\s+/).filter(Boolean)
         const groups = new Map<string, FaultName[]>()
@@ -82,7 +87,8 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                                         key={f.id} variant="ghost" w="100%" minH="36px" h="auto" py="1" px="2" justifyContent="flex-start" textAlign="left" whiteSpace="normal" fontSize="14px" fontWeight={400}
                                         aria-pressed={f.id === fault} bg={f.id === fault ? 'copperWash' : undefined} color="ink" onClick={() => form.setData('fault', f.id)}
                                     >
-                                        {f.title}
+                                        <span style={{ flex: 1 }}>{f.title}</span>
+                                        {grades.has(f.id) && <Text as="span" fontSize="12px" color="faint" ml="1" title={`grade ${grades.get(f.id)!.grade} of 5`}>{'●'.repeat(grades.get(f.id)!.grade)}</Text>}
                                     </Button>
                                 ))}
                             </Box>
@@ -91,11 +97,11 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                 </Stack>
                 <Stack gap="2" minH="0">
                     <HStack gap="1" role="group" aria-label="View">
-                        {(['Board', 'Sequence'] as const).map((v) => (
+                        {(['Board', 'Sequence', 'Trouble'] as const).map((v) => (
                             <Button key={v} h="36px" variant="outline" color="ink" aria-pressed={view === v} bg={view === v ? 'copperWash' : 'sheet'} borderColor={view === v ? 'copper' : 'line'} onClick={() => setView(v)}>{v}</Button>
                         ))}
                     </HStack>
-                    <Box flex="1" minH="0">{view === 'Sequence' ? <Sequence tables={tables} /> : <Board board={board} marked={chosen?.part ?? (fault === HEALTHY ? null : fault.split(':')[0]!)} />}</Box>
+                    <Box flex="1" minH="0">{view === 'Sequence' ? <Sequence tables={tables} /> : view === 'Trouble' ? <Trouble {...analysis} faults={faults} chosen={fault} onChoose={(f) => form.setData('fault', f)} /> : <Board board={board} marked={chosen?.part ?? (fault === HEALTHY ? null : fault.split(':')[0]!)} />}</Box>
                     <Box>
                         <Text fontSize="14px" fontWeight={700}>Healthy, from the arrival on, door off</Text>
                         <Tape lanes={board.lanes} channels={healthy} states={healthy.states} now={healthy.until_s} span={healthy.until_s / 0.94} height={148} label="Tape of the healthy run" />
@@ -103,7 +109,8 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                     {shown && (
                         <Box>
                             <Text fontSize="14px" fontWeight={700} color="danger">{fault === HEALTHY ? visits[visit] : chosen?.title}</Text>
-                            <Tape lanes={board.lanes} channels={shown} states={shown.states} now={shown.until_s} span={shown.until_s / 0.94} height={148} label="Tape with the fault" />
+                            <Tape lanes={board.lanes} channels={shown} states={shown.states} now={shown.until_s} span={shown.until_s / 0.94} height={148} label="Tape with the fault" against={healthy} />
+                            <Text fontSize="12px" color="faint">Dashes under a bar: it differs from the healthy run there.</Text>
                         </Box>
                     )}
                     {error && <Text color="danger" role="alert">{error}</Text>}

@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
 import type { Channels, Lane, Stretch } from '@/lib/types'
 import { clock, scale, standing } from './scale'
+import { differences } from './stretches'
 
 const Svg = chakra('svg')
 const Rect = chakra('rect')
@@ -24,12 +25,14 @@ interface Props {
     cursor?: number | null
     onScrub?: (seconds: number) => void
     label?: string
+    /** what it is compared with: where the two differ is marked under the bars */
+    against?: Channels
 }
 
 const QUIET = new Set(['', 'off'])
 
 /** Time, left to right: bars of what could be perceived, and each act stamped where it happened. */
-export function Tape({ lanes, channels, marks = [], now, span, height = 168, states, cursor, onScrub, label = 'Tape' }: Props) {
+export function Tape({ lanes, channels, marks = [], now, span, height = 168, states, cursor, onScrub, label = 'Tape', against }: Props) {
     const box = useRef<HTMLDivElement>(null)
     const [width, setWidth] = useState(1000)
     useEffect(() => {
@@ -72,6 +75,10 @@ export function Tape({ lanes, channels, marks = [], now, span, height = 168, sta
                             {(channels.perceived[row.channel] ?? []).filter((b) => b.to > s.from && b.from < s.to).map((b) => (
                                 <Bar key={b.from} stretch={b} colour={row.tone} y={y} h={lane} {...clip(b.from, Math.min(b.to, now))} />
                             ))}
+                            {against && differences(channels.perceived[row.channel] ?? [], against.perceived[row.channel] ?? []).map((d) => {
+                                const { x, w } = clip(d.from, Math.min(d.to, now))
+                                return w > 0 ? <g key={d.from}><title>{d.say}</title><Line x1={x} x2={x + w} y1={y + lane - 2.5} y2={y + lane - 2.5} stroke="danger" strokeWidth={3} strokeDasharray="4 2" /></g> : null
+                            })}
                         </g>
                     )
                 })}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Channels } from '@/lib/types'
-import { at, nextChange, nothing, played, readingAt } from './stretches'
+import { differences, at, nextChange, nothing, played, readingAt } from './stretches'
 
 const lamp = (...s: [number, number, string][]): Channels => ({ perceived: { lamp: s.map(([from, to, value]) => ({ from, to, value, say: value })) }, meter: [] })
 
@@ -41,5 +41,18 @@ describe('stretches', () => {
         expect(readingAt(c, 2)?.text).toBe('0 V AC')
         expect(readingAt(c, 3)?.text).toBe('24 V AC')
         expect(readingAt(c, 12)).toBeUndefined()
+    })
+})
+
+describe('differences', () => {
+    const on = (from: number, to: number, value = 'runs') => ({ from, to, value, say: `inducer ${value}` })
+    it('are times at which one shows what the other does not', () => {
+        expect(differences([on(0, 10), on(10, 20, 'silent')], [on(0, 20)])).toEqual([{ from: 10, to: 20, say: 'inducer silent; healthy: inducer runs' }])
+    })
+    it('are not made of a second or less', () => {
+        expect(differences([on(0, 10.9), on(10.9, 20, 'silent')], [on(0, 10), on(10, 20, 'silent')])).toEqual([])
+    })
+    it('tell what is not perceived at all', () => {
+        expect(differences([], [on(0, 5)])).toEqual([{ from: 0, to: 5, say: 'not perceived; healthy: inducer runs' }])
     })
 })

@@ -49,3 +49,20 @@ export function nextChange(channels: Channels, after: number): number | undefine
     }
     return first
 }
+
+/** Times of one that differ from the other by more than a second, with what was to be expected. */
+export function differences(of: readonly Stretch[], against: readonly Stretch[]): { from: number; to: number; say: string }[] {
+    const edges = [...new Set([...of, ...against].flatMap((s) => [s.from, s.to]))].sort((a, b) => a - b)
+    const found: { from: number; to: number; say: string }[] = []
+    for (let i = 0; i + 1 < edges.length; i++) {
+        const [from, to] = [edges[i]!, edges[i + 1]!]
+        const middle = (from + to) / 2
+        const [a, b] = [at(of, middle), at(against, middle)]
+        if (a?.value === b?.value) continue
+        const last = found[found.length - 1]
+        const say = `${a?.say ?? 'not perceived'}; healthy: ${b?.say ?? 'not perceived'}`
+        if (last && last.to === from && last.say === say) last.to = to
+        else found.push({ from, to, say })
+    }
+    return found.filter((d) => d.to - d.from > 1)
+}
