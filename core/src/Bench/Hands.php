@@ -176,15 +176,16 @@ final readonly class Hands
      */
     private function mend(array $state, string $part, string $how, callable $new): array
     {
-        if ($this->fault->yieldsTo($how)) {
-            $state['earlier'] = array_values(array_filter($state['earlier'], fn (array $j) => ! in_array($j, $this->fault->jumpers, true) || $this->fault->part !== $part));
-            foreach ($this->fault->set as $path => $value) {
+        $fault = $this->fault->in($part) ?? ($this->fault->members === [] ? $this->fault : null);
+        if ($fault?->yieldsTo($how)) {
+            $state['earlier'] = array_values(array_filter($state['earlier'], fn (array $j) => ! in_array($j, $fault->jumpers, true) || $fault->part !== $part));
+            foreach ($fault->set as $path => $value) {
                 if (str_starts_with($path, "$part.") && str_ends_with($path, '.at')) {
                     $state = $this->lever($state, substr($path, 0, -3), $this->plan->given($path));
                 }
             }
             // two wires that were swapped are set right together
-            $with = $this->fault->part === $part ? array_map(fn (array $j) => Model::split($j[0])[0], $this->fault->jumpers) : [];
+            $with = $fault->part === $part ? array_map(fn (array $j) => Model::split($j[0])[0], $fault->jumpers) : [];
             $state['mended'] = array_values(array_unique([...$state['mended'], $part, ...$with]));
         }
         if ($how === 'replace') {

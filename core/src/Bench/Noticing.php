@@ -56,7 +56,7 @@ final readonly class Noticing
             return $this->perception->lookingAt($machine, $state, $part, $door);
         }
         $kind = $this->plan->model->kindOf($part);
-        $seen = ['condition' => $this->isSick($state, $part) && $this->fault->seen !== null ? $this->fault->seen : ($kind['look'] ?? 'Insulation whole, both ends seated.')];
+        $seen = ['condition' => $this->sick($state, $part)->seen ?? ($kind['look'] ?? 'Insulation whole, both ends seated.')];
         foreach ($this->plan->model->document['as_built'] ?? [] as $built) {
             if (isset($built['end']) && Model::split($built['end'])[0] === $part) {
                 $seen['condition'] = $this->landed($built['end'], $built['on']);
@@ -119,7 +119,13 @@ final readonly class Noticing
             }
         }
 
-        return $this->fault->smells !== null && $this->isSick($state, $this->fault->part) && $state['door'] === 'open' ? "of {$this->fault->smells}" : 'of nothing';
+        foreach ($state['door'] === 'open' ? ($this->fault->members ?: [$this->fault]) : [] as $fault) {
+            if ($fault->smells !== null && $this->sick($state, $fault->part) !== null) {
+                return "of $fault->smells";
+            }
+        }
+
+        return 'of nothing';
     }
 
     /**
@@ -158,7 +164,7 @@ final readonly class Noticing
     /** @param array<string, mixed> $state */
     private function shaft(array $state, string $part): string
     {
-        $set = $this->isSick($state, $part) ? $this->fault->set : [];
+        $set = $this->sick($state, $part)->set ?? [];
         foreach ($this->plan->model->kindOf($part)['primitives'] as $name => $spec) {
             if ($spec['type'] === 'motor') {
                 return match (true) {
@@ -189,9 +195,13 @@ final readonly class Noticing
         return $btu === 0.0 ? 'stands still' : sprintf('one cubic foot in %.0f s', 3600 * self::BTU_PER_FT3 / $btu);
     }
 
-    /** @param array<string, mixed> $state */
-    private function isSick(array $state, string $part): bool
+    /**
+     * What is wrong with a part and not mended yet; null when nothing is.
+     *
+     * @param array<string, mixed> $state
+     */
+    private function sick(array $state, string $part): ?Fault
     {
-        return $this->fault->part === $part && ! in_array($part, $state['mended'], true);
+        return in_array($part, $state['mended'], true) ? null : $this->fault->in($part);
     }
 }

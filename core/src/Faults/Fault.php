@@ -19,6 +19,7 @@ final readonly class Fault
      * @param string|null $seen what one sees on looking at the part; null when nothing
      * @param string|null $smells what one smells near it
      * @param list<array{string, string}> $jumpers places that somebody has joined before; from a wire end: it was landed there
+     * @param list<self> $members of a compound, each by itself
      * @param bool $gradual it has come on over months, rather than at a moment
      */
     public function __construct(
@@ -35,7 +36,20 @@ final readonly class Fault
         public bool $gradual = false,
         public ?string $smells = null,
         public array $jumpers = [],
+        public array $members = [],
     ) {}
+
+    /** What of it is in a part: itself, or of a compound the one that is; null when nothing is. */
+    public function in(string $part): ?self
+    {
+        foreach ($this->members === [] ? [$this] : $this->members as $fault) {
+            if ($fault->part === $part) {
+                return $fault;
+            }
+        }
+
+        return null;
+    }
 
     /** Whether replacing, cleaning, clearing or setting right its part is what it needs. */
     public function yieldsTo(string $how): bool

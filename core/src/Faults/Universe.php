@@ -158,8 +158,26 @@ final class Universe
             implode(' and ', array_map(fn (Fault $f) => $f->title, $all)), 'compound',
             array_merge(...array_map(fn (Fault $f) => $f->set, $all)),
             array_product(array_map(fn (Fault $f) => $f->weight, $all)) / 100, $all[0]->repair, null,
+            gradual: array_filter($all, fn (Fault $f) => ! $f->gradual) === [],
             jumpers: array_merge(...array_map(fn (Fault $f) => $f->jumpers, $all)),
+            members: $all,
         );
+    }
+
+    /**
+     * Only compounds of its faults.
+     *
+     * @param list<list<string>> $sets
+     */
+    public function compounds(array $sets): self
+    {
+        $all = [];
+        foreach ($sets as $set) {
+            $fault = $this->compound($set);
+            $all[$fault->id] = $fault;
+        }
+
+        return new self($all);
     }
 
     private function unknown(string $id): string

@@ -71,6 +71,17 @@ final readonly class Question
         return Worth::bins($values, $this->tolerance);
     }
 
+    /** Share of its bits that counts when it is weighed against others: what has to be timed is asked only where it tells much more. */
+    public function handiness(): float
+    {
+        return match ($this->kind) {
+            'first' => 0.7,
+            'last' => 0.5,
+            'most' => 0.9,
+            default => 1.0,
+        };
+    }
+
     /**
      * What a bin shows, in words: of its first and last, where they differ.
      *

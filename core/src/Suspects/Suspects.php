@@ -7,8 +7,19 @@ namespace OddSpark\Suspects;
 /** The faults that are still possible, with their weights. */
 final readonly class Suspects
 {
-    /** @param array<string, float> $weights by fault id */
-    public function __construct(public array $weights) {}
+    /**
+     * @param array<string, float> $weights by fault id
+     * @param float $unknown weight of what no candidate stands for: several faults at once, or one that nobody thought of
+     */
+    public function __construct(public array $weights, public float $unknown = 0.0) {}
+
+    /** Share of what no candidate stands for; 1 when none is left. */
+    public function unknownShare(): float
+    {
+        $all = array_sum($this->weights) + $this->unknown;
+
+        return $all > 0 ? $this->unknown / $all : 1.0;
+    }
 
     public function count(): int
     {

@@ -27,6 +27,11 @@ final class Tracker
 
     private const NEARBY_STEP = 500;
 
+    /** Weight, before anything is seen, of what no candidate stands for, as a share of theirs. Ours, no source. */
+    private const UNKNOWN = 0.02;
+
+    private float $unknown = 0.0;
+
     /** @var array<string, array<string, mixed>> state of each candidate that is still in */
     private array $states = [];
 
@@ -72,6 +77,7 @@ final class Tracker
         $since = 0;
         foreach ($seen->entries as $i => [$act, $outcome]) {
             $earlier = $this->states;
+            $stood = count($this->states);
             $this->goOn($seen, $comparison, $act->tick, $act->tick - 1, $since);
             if ($before !== null) {
                 $before($i, $this->suspects());
@@ -91,6 +97,9 @@ final class Tracker
             $since = $act->tick;
             if ($i === count($seen->entries) - 1 && $seen->until > $act->tick) {
                 $this->goOn($seen, $comparison, $seen->until, $seen->until, $since); // what was still played after the last act
+            }
+            if (count($this->states) < $stood) {
+                $this->unknown /= 2; // it could have shown the one or the other
             }
             $steps[] = $this->suspects();
         }
@@ -113,7 +122,7 @@ final class Tracker
     /** Those still in, as they stand. */
     public function suspects(): Suspects
     {
-        return new Suspects(array_intersect_key($this->weights, $this->states));
+        return new Suspects(array_intersect_key($this->weights, $this->states), $this->unknown);
     }
 
     /** @return array<string, array{Bench, array<string, mixed>}> bench and state of each that is still in */
@@ -140,6 +149,7 @@ final class Tracker
             sort($would);
             $this->weights[$id] = $fault->weight * ($would === $said ? 1.0 : self::HEARSAY);
         }
+        $this->unknown = self::UNKNOWN * array_sum($this->weights);
         // what strikes one on entering is seen before anything is done
         $comparison = new Comparison([]);
         $first = array_map(fn (array $list) => [$list[0]], self::cut($seen->perceived, 0));

@@ -51,7 +51,7 @@ final readonly class Tree
         foreach ($questions as $i => $question) {
             $bins = $question->split($suspects);
             $most = max($most, count($bins));
-            $bits[$i] = Worth::bits($bins, $weights);
+            $bits[$i] = Worth::bits($bins, $weights) * $question->handiness();
         }
         arsort($bits);
 
@@ -179,7 +179,7 @@ final readonly class Tree
             if (count($bins) > 1) {
                 $bits = Worth::bits($bins, $weights);
                 if ($bits > self::LEAST_BITS) {
-                    $rows[] = [round($bits, 6), $question];
+                    $rows[] = [round($bits * $question->handiness(), 6), $question];
                 }
             }
         }

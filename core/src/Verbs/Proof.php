@@ -16,6 +16,7 @@ use OddSpark\Suspects\Classes;
 use OddSpark\Suspects\Difficulty;
 use OddSpark\Suspects\Evidence;
 use OddSpark\Suspects\NextSteps;
+use OddSpark\Suspects\Pairs;
 use OddSpark\Suspects\Tracker;
 
 /** What the verbs say that weigh suspects: suspects, next, classes, tree. */
@@ -24,22 +25,33 @@ final readonly class Proof
     public function __construct(private Plan $plan, private Universe $universe) {}
 
     /** @return array{array<string, mixed>, string} */
-    public function suspects(Observations $seen): array
+    public function suspects(Observations $seen, bool $pairs = false): array
     {
-        $steps = (new Tracker($this->plan, $this->universe, $seen->visit))->follow($seen);
+        $memory = new Memory();
+        $steps = (new Tracker($this->plan, $this->universe, $seen->visit, $memory))->follow($seen);
         $wording = new Wording($this->plan->model);
         $rows = [];
         $text = '';
         foreach ($steps as $i => $step) {
             $entry = $i === 0 ? 'Arrived' : $wording->entry(...$seen->entries[$i - 1]);
-            $rows[] = ['entry' => $i - 1, 'text' => $entry, 'count' => $step->count(), 'bits' => $step->entropy(), 'suspects' => $step->ranked()];
+            $rows[] = ['entry' => $i - 1, 'text' => $entry, 'count' => $step->count(), 'bits' => $step->entropy(), 'unknown' => $step->unknownShare(), 'suspects' => $step->ranked()];
             $text .= sprintf("%4d  %5.2f bits  %s\n", $step->count(), $step->entropy(), $entry);
         }
         foreach (array_slice(end($steps)->ranked(), 0, 12) as $id => $share) {
             $text .= sprintf("      %5.1f %%  %s\n", 100 * $share, $id);
         }
+        $text .= sprintf("      %5.1f %%  none of them: several at once, or something else\n", 100 * end($steps)->unknownShare());
+        $json = ['model' => $this->plan->model->name(), 'steps' => $rows];
+        if ($pairs) {
+            $two = Pairs::of($this->plan, $this->universe, $seen, $steps, $memory);
+            $text .= sprintf("%d pairs left of the %d likeliest of %d that could explain it\n", $two->left->count(), $two->run, $two->of);
+            foreach (array_slice($two->left->ranked(), 0, 12) as $id => $share) {
+                $text .= sprintf("      %5.1f %%  %s\n", 100 * $share, $id);
+            }
+            $json += ['pairs' => ['run' => $two->run, 'of' => $two->of, 'left' => $two->left->ranked()]];
+        }
 
-        return [['model' => $this->plan->model->name(), 'steps' => $rows], $text];
+        return [$json, $text];
     }
 
     /** @return array{array<string, mixed>, string} */

@@ -36,7 +36,7 @@ final class Verbs
                spark run MODEL [--fault PART:MODE[@DEGREE]]… [--actions FILE] [--visit NAME] [--until S]
                spark spice MODEL [--fault …] [--actions FILE] [--visit NAME] --at S [--tran]
                spark solve MODEL [--fault …] [--actions FILE] [--visit NAME] --at S
-               spark suspects MODEL --observations FILE | --fault … --actions FILE [--visit NAME]
+               spark suspects MODEL --observations FILE | --fault … --actions FILE [--visit NAME] [--pairs]
                spark next MODEL --observations FILE | --fault … --actions FILE [--visit NAME]
                spark classes MODEL [--visit NAME]
                spark tree MODEL [--fault …] [--visit NAME]
@@ -84,7 +84,7 @@ final class Verbs
         $options = [];
         while ($words !== []) {
             $word = array_shift($words);
-            if ($word === '--json' || $word === '--tran') {
+            if (in_array($word, ['--json', '--tran', '--pairs'], true)) {
                 $options[$word] = [''];
 
                 continue;
@@ -369,7 +369,7 @@ final class Verbs
             throw new UsageError("\"$this->verb\" needs --observations, or --fault and --actions.");
         }
 
-        return $this->verb === 'next' ? $this->proof($plan)->next($seen) : $this->proof($plan)->suspects($seen);
+        return $this->verb === 'next' ? $this->proof($plan)->next($seen) : $this->proof($plan)->suspects($seen, isset($this->options['--pairs']));
     }
 
     private function proof(Plan $plan): Proof

@@ -1,6 +1,6 @@
-import { Box, Button, HStack, Progress, Stack, Table, Text } from '@chakra-ui/react'
+import { Box, Button, Progress, Stack, Table, Text } from '@chakra-ui/react'
 import { useMemo } from 'react'
-import type { AnalysisState, FaultName, Findings } from '@/lib/types'
+import type { AnalysisState, FaultName, Findings as Result } from '@/lib/types'
 import { Tree } from './Tree'
 
 interface Props {
@@ -37,10 +37,11 @@ export function Trouble({ state, error, begin, faults, chosen, onChoose }: Props
             </Stack>
         )
     }
-    return <Shown result={state.result} titles={titles} chosen={chosen} onChoose={onChoose} />
+    return <Tree root={state.result.tree} titles={titles} chosen={state.result.faults.some((f) => f.id === chosen) && chosen !== 'healthy' ? chosen : null} onChoose={onChoose} />
 }
 
-function Shown({ result, titles, chosen, onChoose }: { result: Findings; titles: Record<string, string>; chosen: string; onChoose: (fault: string) => void }) {
+/** The figures beside the tree: of the model, and of the fault that is chosen. */
+export function Findings({ result, titles, chosen }: { result: Result; titles: Record<string, string>; chosen: string }) {
     const fault = result.faults.find((f) => f.id === chosen)
     const families = useMemo(() => {
         const sums = new Map<string, { count: number; weight: number; grade: number }>()
@@ -53,9 +54,7 @@ function Shown({ result, titles, chosen, onChoose }: { result: Findings; titles:
     }, [result])
     const all = families.reduce((sum, [, s]) => sum + s.weight, 0)
     return (
-        <HStack h="100%" gap="2" align="stretch" minH="0">
-            <Box flex="1" minW="0"><Tree root={result.tree} titles={titles} chosen={fault ? chosen : null} onChoose={onChoose} /></Box>
-            <Stack w="240px" flexShrink={0} gap="3" overflowY="auto" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3" tabIndex={0} aria-label="Findings">
+        <>
                 <Box>
                     <Text fontSize="13px" color="faint">Readings to the end of the tree</Text>
                     <Text><span className="reading">{result.expected.toFixed(2)}</span> on average; no way of asking needs fewer than <span className="reading">{result.bound.toFixed(2)}</span></Text>
@@ -95,7 +94,6 @@ function Shown({ result, titles, chosen, onChoose }: { result: Findings; titles:
                         ))}
                     </Box>
                 )}
-            </Stack>
-        </HStack>
+        </>
     )
 }

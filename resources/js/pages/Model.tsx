@@ -3,7 +3,7 @@ import { useForm } from '@inertiajs/react'
 import { useEffect, useMemo, useState } from 'react'
 import { Board } from '@/board/Board'
 import { Sequence, type SequenceTable } from '@/board/Sequence'
-import { Trouble } from '@/board/Trouble'
+import { Findings, Trouble } from '@/board/Trouble'
 import { useAnalysis } from '@/board/useAnalysis'
 import { send } from '@/lib/send'
 import type { BoardData, Channels, FaultName } from '@/lib/types'
@@ -60,6 +60,8 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
     const analysis = useAnalysis(model.id, visit)
     const grades = useMemo(() => new Map((analysis.state?.result?.faults ?? []).map((f) => [f.id, f])), [analysis.state])
 
+    const titles = useMemo(() => Object.fromEntries(faults.map((f) => [f.id, f.title])), [faults])
+
     const families = useMemo(() => {
         const wanted = words.toLowerCase().split(/\s+/).filter(Boolean)
         const groups = new Map<string, FaultName[]>()
@@ -115,7 +117,14 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                     )}
                     {error && <Text color="danger" role="alert">{error}</Text>}
                 </Stack>
+                {view === 'Trouble' && analysis.state?.result && (
+                    <Stack gap="3" minH="0" overflowY="auto" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3" tabIndex={0} aria-label="Findings">
+                        <Findings result={analysis.state.result} titles={titles} chosen={fault} />
+                        <Button h="44px" flexShrink={0} variant="outline" color="ink" borderColor="line" onClick={() => setView('Board')}>Give it as a job</Button>
+                    </Stack>
+                )}
                 <Stack
+                    {...(view === 'Trouble' && analysis.state?.result ? { display: 'none' } : {})}
                     as="form" gap="2" minH="0" overflowY="auto" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3"
                     onSubmit={(e) => { e.preventDefault(); form.post('/jobs') }}
                 >
