@@ -37,11 +37,17 @@ function median(array $x): float
     return $x[intdiv(count($x), 2)];
 }
 
+if (getenv('SPARK_BENCH_ONLY') === 'proof') {
+    report((require __DIR__.'/proof.php')(), $argv);
+    exit;
+}
 $rows = (require __DIR__.'/circuit.php')();
 if (getenv('SPARK_BENCH_ONLY') === 'circuit') {
     report($rows, $argv);
     exit;
 }
+
+$rows += (require __DIR__.'/proof.php')();
 
 // ---- suspects over a trace of 15 acts, from the arrivals that a job keeps -------------------------
 $plan = Compiler::compile((new Library())->model('furnace-80'));

@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
 import { lead, look, openJob, signIn } from './people'
 
@@ -71,4 +72,36 @@ test('a job on a composed system can be given and worked', async ({ page }) => {
     await look(page, 'thermostat-2')
     await page.getByRole('tab', { name: /Log/ }).click()
     await expect(page.getByText(/^Zone valve 2 M1 to Zone valve 2 M2: /).first()).toBeVisible()
+})
+
+test('the trouble of a model: begun, waited for, walked with the keys, and its answer key on a job', async ({ page }) => {
+    await signIn(page, 'ines')
+    await page.goto('/models')
+    await page.getByRole('link', { name: /^Set trouble in Simple boiler/ }).click()
+    await page.getByRole('button', { name: 'Trouble', exact: true }).click()
+    await page.getByRole('button', { name: 'Find what tells them apart' }).click()
+    const tree = page.getByLabel('Tree of questions', { exact: true })
+    await expect(tree).toBeVisible({ timeout: 60_000 })
+    await expect(page.getByText(/no way of asking needs fewer than/)).toBeVisible()
+
+    const ends = () => tree.getByRole('group').getAttribute('aria-label')
+    const before = await ends()
+    await tree.getByRole('button', { name: /folded$/ }).first().focus()
+    await page.keyboard.press('Enter')
+    expect(await ends()).not.toBe(before)
+    await page.getByRole('button', { name: 'Fold all' }).click()
+    expect(await ends()).toBe(before)
+
+    await page.getByLabel('Find a fault').fill('fan seized')
+    await page.getByLabel('Faults', { exact: true }).getByRole('button', { name: /[Ff]an.*seized|[Ss]eized/ }).first().click()
+    await expect(page.getByText(/^Grade \d of 5: \d+ questions/)).toBeVisible()
+    await expect(page.getByText('Dashes under a bar')).toBeVisible()
+    const found = (await new AxeBuilder({ page }).analyze()).violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    expect(found.map((v) => v.id)).toEqual([])
+
+    await page.getByRole('button', { name: 'Give it as a job' }).click()
+    await page.getByLabel('Title').fill('Net loft: the boiler gives up')
+    await page.getByRole('button', { name: 'Give the job' }).click()
+    await expect(page.getByText('The shortest way to it')).toBeVisible()
+    await expect(page.getByRole('listitem').first()).toBeVisible()
 })

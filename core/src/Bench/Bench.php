@@ -25,6 +25,9 @@ use OddSpark\Senses\Record;
  */
 final class Bench
 {
+    /** Of a state: what a hand has put on the circuit. */
+    private const ON_THE_CIRCUIT = ['red' => 1, 'black' => 1, 'mode' => 1, 'loose' => 1, 'blown' => 1, 'jumpers' => 1, 'earlier' => 1];
+
     private Machine $machine;
 
     private readonly Perception $perception;
@@ -343,15 +346,18 @@ final class Bench
      */
     private function apply(array $state, Act $act): array
     {
-        $before = [$state['mended'], $state['fitted']];
+        $was = $state;
         $state = $this->hands->apply($state, $act, fn (): array => $this->machine->initial()['slots']);
-        if ($before !== [$state['mended'], $state['fitted']]) {
+        $rebuilt = [$was['mended'], $was['fitted']] !== [$state['mended'], $state['fitted']];
+        if ($rebuilt) {
             $this->machine = $this->machineOf($state);
         }
+        $untouched = ! $rebuilt && $state['slots'] === $was['slots'];
+        if ($untouched && array_intersect_key($state, self::ON_THE_CIRCUIT) === array_intersect_key($was, self::ON_THE_CIRCUIT)) {
+            return $this->instruments->follow($this->machine, $state); // looked, said or thought
+        }
 
-        return Catalogue::ACTS[$act->name]['minutes'] === 0.0 && ! in_array($act->name, ['dial', 'keep'], true)
-            ? $this->instruments->follow($this->machine, $state) // said or thought, nothing touched
-            : $this->settle($state, in_array($act->name, ['leads', 'dial'], true));
+        return $this->settle($state, $untouched);
     }
 
     /**

@@ -59,6 +59,11 @@ final class Machine
 
     private string $standingKey = '';
 
+    private string $standingCommon = '';
+
+    /** @var array<string, string> */
+    private array $standingPieces = [];
+
     /** @var array<string, int> when each of them wants to be asked again */
     private array $standingDue = [];
 
@@ -220,6 +225,7 @@ final class Machine
     private function stand(array $state, string $common, array $pieces, array $due): void
     {
         $this->standing = $state['slots'];
+        [$this->standingCommon, $this->standingPieces] = [$common, $pieces];
         $this->standingKey = $this->build->key.$common.implode(',', $pieces);
         $this->standingDue = $due;
     }
@@ -262,10 +268,10 @@ final class Machine
      */
     public function settle(array $state, bool $onlyCircuit = false): array
     {
-        $pieces = $this->pieces($state);
-        $common = $this->common($state);
-
-        $stood = $onlyCircuit && $this->standingKey !== '' && $state['slots'] === $this->standing;
+        $stands = $this->standingKey !== '' && $state['slots'] === $this->standing;
+        $pieces = $stands ? $this->standingPieces : $this->pieces($state);
+        $common = $stands ? $this->standingCommon : $this->common($state);
+        $stood = $onlyCircuit && $stands;
         [$state, $touched] = $this->react($state, array_keys($onlyCircuit ? $this->circuitReaders : $this->live), $common, $pieces);
         if ($stood) {
             $this->stand($state, $common, $pieces, $this->dueAfter($state, $touched, $this->standingDue));
@@ -283,9 +289,10 @@ final class Machine
      */
     public function advance(array $state, int $until, ?callable $seen = null): array
     {
-        $common = $this->common($state);
-        $pieces = $this->pieces($state);
-        $due = $this->standingKey !== '' && $state['slots'] === $this->standing ? $this->standingDue : $this->dueAfter($state, array_keys($this->live), []);
+        $stands = $this->standingKey !== '' && $state['slots'] === $this->standing;
+        $common = $stands ? $this->standingCommon : $this->common($state);
+        $pieces = $stands ? $this->standingPieces : $this->pieces($state);
+        $due = $stands ? $this->standingDue : $this->dueAfter($state, array_keys($this->live), []);
         while ($state['tick'] < $until) {
             $state['tick'] = min($until, max($state['tick'] + 1, min($due)));
             $active = [];

@@ -13,6 +13,7 @@ use OddSpark\Bench\Outcome;
 use OddSpark\Faults\Universe;
 use OddSpark\Meter\Meter;
 use OddSpark\Run\Memory;
+use OddSpark\Senses\Record;
 
 /**
  * The suspects, entry by entry: every candidate is run with the same acts, and stays as long as all
@@ -31,6 +32,9 @@ final class Tracker
     private const UNKNOWN = 0.02;
 
     private float $unknown = 0.0;
+
+    /** Tick up to which all that stand have been compared. */
+    private int $since = 0;
 
     /** @var array<string, array<string, mixed>> state of each candidate that is still in */
     private array $states = [];
@@ -73,47 +77,79 @@ final class Tracker
     {
         $this->begin($seen);
         $steps = [$this->suspects()];
-        $comparison = new Comparison(array_map(fn ($e) => $e[0]->tick, $seen->entries));
-        $since = 0;
-        foreach ($seen->entries as $i => [$act, $outcome]) {
-            $earlier = $this->states;
-            $stood = count($this->states);
-            $this->goOn($seen, $comparison, $act->tick, $act->tick - 1, $since);
-            if ($before !== null) {
-                $before($i, $this->suspects());
-            }
-            foreach ($outcome->wasStopped() ? [] : $this->states as $id => $state) {
-                [$this->states[$id], $expected] = $this->benches[$id]->do($state, $act, self::loose($outcome));
-                if ($act->name === 'ask') {
-                    $this->weights[$id] *= $outcome->seen === $expected->seen ? 1.0 : self::HEARSAY;
-
-                    continue;
-                }
-                if (! self::outcomeAgrees($outcome, $expected) && ! $this->agreesNearby($id, $earlier[$id], $act, $outcome, $comparison)) {
-                    unset($this->states[$id], $this->benches[$id]);
-                }
-            }
-            $this->goOn($seen, $comparison, $act->tick, $act->tick, $since);
-            $since = $act->tick;
-            if ($i === count($seen->entries) - 1 && $seen->until > $act->tick) {
-                $this->goOn($seen, $comparison, $seen->until, $seen->until, $since); // what was still played after the last act
-            }
-            if (count($this->states) < $stood) {
-                $this->unknown /= 2; // it could have shown the one or the other
-            }
-            $steps[] = $this->suspects();
+        foreach (array_keys($seen->entries) as $i) {
+            $steps[] = $this->step($seen, $i, $before);
         }
 
         return $steps;
     }
 
+    /**
+     * One entry more, after those before it.
+     *
+     * @param (callable(int, Suspects): void)|null $before see {@see follow}
+     */
+    public function step(Observations $seen, int $i, ?callable $before = null): Suspects
+    {
+        [$act, $outcome] = $seen->entries[$i];
+        $comparison = new Comparison(array_map(fn ($e) => $e[0]->tick, array_slice($seen->entries, 0, $i + 1)));
+        $earlier = $this->states;
+        $stood = count($this->states);
+        $this->goOn($seen, $comparison, $act->tick, $act->tick - 1);
+        if ($before !== null) {
+            $before($i, $this->suspects());
+        }
+        foreach ($outcome->wasStopped() ? [] : $this->states as $id => $state) {
+            [$this->states[$id], $expected] = $this->benches[$id]->do($state, $act, self::loose($outcome));
+            if ($act->name === 'ask') {
+                $this->weights[$id] *= $outcome->seen === $expected->seen ? 1.0 : self::HEARSAY;
+
+                continue;
+            }
+            if (! self::outcomeAgrees($outcome, $expected) && ! $this->agreesNearby($id, $earlier[$id], $act, $outcome, $comparison)) {
+                unset($this->states[$id], $this->benches[$id]);
+            }
+        }
+        $this->goOn($seen, $comparison, $act->tick, $act->tick);
+        $this->since = $act->tick;
+        if ($i === count($seen->entries) - 1 && $seen->until > $act->tick) {
+            $this->goOn($seen, $comparison, $seen->until, $seen->until); // what was still played after the last act
+        }
+        if (count($this->states) < $stood) {
+            $this->unknown /= 2; // it could have shown the one or the other
+        }
+
+        return $this->suspects();
+    }
+
+    /** @return array<string, mixed> plain data: how every candidate stands, for {@see resume} */
+    public function snapshot(): array
+    {
+        return [
+            'states' => $this->states, 'weights' => $this->weights, 'unknown' => $this->unknown, 'since' => $this->since,
+            'records' => array_map(fn (Bench $b) => $b->record->kept(), $this->benches),
+        ];
+    }
+
+    /** @param array<string, mixed> $snapshot from {@see snapshot} of the same plan and visit */
+    public function resume(array $snapshot): void
+    {
+        ['states' => $this->states, 'weights' => $this->weights, 'unknown' => $this->unknown, 'since' => $this->since] = $snapshot;
+        $this->benches = [];
+        foreach ($this->states as $id => $state) {
+            $this->benches[$id] = new Bench($this->plan, $this->universe->get((string) $id), $this->memory);
+            $this->benches[$id]->record = Record::resumed($snapshot['records'][$id]);
+            $this->benches[$id]->resume($state);
+        }
+    }
+
     /** Every candidate goes on to a tick; those that would have shown something else up to another fall out. */
-    private function goOn(Observations $seen, Comparison $comparison, int $tick, int $compared, int $since): void
+    private function goOn(Observations $seen, Comparison $comparison, int $tick, int $compared): void
     {
         $observed = self::cut($seen->perceived, $compared);
         foreach ($this->states as $id => $state) {
             $this->states[$id] = $this->benches[$id]->advance($state, $tick);
-            if (! $comparison->agrees($observed, self::cut($this->benches[$id]->record->until($tick), $compared), $since)) {
+            if (! $comparison->agrees($observed, self::cut($this->benches[$id]->record->until($tick), $compared), $this->since)) {
                 unset($this->states[$id], $this->benches[$id]);
             }
         }
@@ -136,8 +172,10 @@ final class Tracker
         return $all;
     }
 
-    private function begin(Observations $seen): void
+    /** Every candidate as it would be found, weighed by the complaint; those that would have shown something else on entering are out. */
+    public function begin(Observations $seen): void
     {
+        $this->since = 0;
         $said = $seen->complaint;
         sort($said);
         foreach ($this->arrivals() as $id => $arrival) {

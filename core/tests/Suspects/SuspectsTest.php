@@ -126,6 +126,19 @@ final class SuspectsTest extends TestCase
         return $entries;
     }
 
+    public function test_one_entry_more_from_a_snapshot_is_what_the_whole_log_gives(): void
+    {
+        [$steps, $seen] = $this->follow('limit:stuck-open', 'hot', [...Fixtures::limitTrace(), ['at_s' => 60, 'act' => 'look', 'part' => 'filter'], ['at_s' => 90, 'act' => 'read']]);
+        $tracker = new Tracker(Fixtures::furnace(), Fixtures::universe(), 'hot');
+        $tracker->begin($seen);
+        foreach (array_keys($seen->entries) as $i) {
+            $kept = json_decode((string) json_encode($tracker->snapshot(), JSON_PRESERVE_ZERO_FRACTION), true);
+            $tracker = new Tracker(Fixtures::furnace(), Fixtures::universe(), 'hot', new Memory());
+            $tracker->resume($kept);
+            self::assertEquals($steps[$i + 1], $tracker->step($seen, $i), "entry $i");
+        }
+    }
+
     public function test_observations_survive_the_file(): void
     {
         [$steps, $seen] = $this->follow('igniter:cracked', 'cold', Fixtures::limitTrace());
