@@ -33,6 +33,8 @@ test('an instructor goes the whole way: healthy run, fault, complaint, job, own 
     await page.getByRole('link', { name: /Bookbinder/ }).click()
     await page.getByRole('row', { name: /Brannoc/ }).getByRole('link', { name: 'Debrief' }).click()
     await expect(page.getByText('Passed · Proved, among single faults')).toBeVisible()
+    await page.getByRole('button', { name: 'Could two have shown this?' }).click()
+    await expect(page.getByText(/likeliest pairs would have shown all that was seen/)).toBeVisible({ timeout: 60_000 })
 })
 
 test('a trainee given the job finds it among his own and cannot open the instructor\'s pages', async ({ page }) => {

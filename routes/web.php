@@ -7,6 +7,7 @@ use App\Http\Controllers\BaselineController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\DebriefController;
 use App\Http\Controllers\HomeController;
+use App\Http\Controllers\PairsController;
 use App\Http\Controllers\SessionController;
 use Illuminate\Support\Facades\Route;
 
@@ -35,6 +36,8 @@ Route::middleware(['auth', 'throttle:work'])->group(function () {
     Route::post('/attempts/{attempt}/play', [BenchController::class, 'play']);
     Route::post('/attempts/{attempt}/next', [BenchController::class, 'next']);
     Route::get('/attempts/{attempt}/debrief', DebriefController::class);
+    Route::get('/attempts/{attempt}/pairs', [PairsController::class, 'show']);
+    Route::post('/attempts/{attempt}/pairs', [PairsController::class, 'store']);
 });
 
 if (config('spark.bench')) { // only on the site that ./spark bench starts for itself

@@ -19,16 +19,18 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $handed_back_at
  * @property array<string, mixed>|null $mark
  * @property list<array<string, mixed>>|null $debrief
+ * @property array<string, mixed>|null $pairs which two faults at once would have shown the same; see WeighPairs
+ * @property Carbon|null $updated_at
  */
 class Attempt extends Model
 {
-    protected $fillable = ['assignment_id', 'user_id', 'seed', 'state', 'record', 'handed_back_at', 'mark', 'debrief'];
+    protected $fillable = ['assignment_id', 'user_id', 'seed', 'state', 'record', 'handed_back_at', 'mark', 'debrief', 'pairs'];
 
     protected $hidden = ['state', 'record', 'seed'];
 
     protected function casts(): array
     {
-        return ['handed_back_at' => 'datetime', 'mark' => 'array', 'debrief' => 'array'];
+        return ['handed_back_at' => 'datetime', 'mark' => 'array', 'debrief' => 'array', 'pairs' => 'array'];
     }
 
     /** @return BelongsTo<Assignment, $this> */

@@ -24,6 +24,8 @@ class DebriefController extends Controller
 
         return Inertia::render('Debrief', [
             'job' => $attempt->assignment->briefing(),
+            'attempt' => $attempt->id,
+            'pairs' => $attempt->pairs,
             'trainee' => $attempt->user->name,
             'fault' => ['id' => $fault->id, 'title' => $fault->title, 'part' => $fault->part],
             'titles' => array_map(fn ($f) => $f->title, $universe->faults),

@@ -1,6 +1,7 @@
 import { Box, Flex, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react'
 import { lazy, Suspense, useState } from 'react'
 import type { Briefing, Channels, Lane } from '@/lib/types'
+import { TwoAtOnce, type PairsState } from '@/bench/TwoAtOnce'
 import { Frame } from '@/shell/Frame'
 import { clock } from '@/tape/scale'
 import { Tape, type Mark } from '@/tape/Tape'
@@ -11,7 +12,7 @@ interface Why { text: string; entry: number | null }
 interface MarkLine { id: string; title: string; share: number; weight: number; points: number; why: Why[] }
 interface MarkData { total: number; passed: boolean; verdict: string; rules: { title: string; version: number; pass_mark: number }; lines: MarkLine[] }
 interface Row { at_s: number; text: string; act: string; before: number; after: number; gained: number; left: Record<string, number>; best: { text: string; bits: number }[]; dangers: string[] }
-interface Props { job: Briefing; trainee: string; fault: { title: string }; titles: Record<string, string>; mark: MarkData; entries: Row[]; lanes: Lane[]; past: Channels }
+interface Props { attempt: number; pairs: PairsState | null; job: Briefing; trainee: string; fault: { title: string }; titles: Record<string, string>; mark: MarkData; entries: Row[]; lanes: Lane[]; past: Channels }
 
 const VERDICTS: Record<string, string> = {
     proved: 'Proved, among single faults', supported: 'The likeliest, but not proved', guess: 'A guess', contradicted: 'Contradicted by what was seen', none: 'No fault was named',
@@ -19,7 +20,7 @@ const VERDICTS: Record<string, string> = {
 const ASIDE = ['meant', 'suspect', 'dial']
 
 /** The mark, and what was known after each entry and what would have told more. */
-export default function Debrief({ job, trainee, fault, titles, mark, entries, lanes, past }: Props) {
+export default function Debrief({ attempt, pairs, job, trainee, fault, titles, mark, entries, lanes, past }: Props) {
     const telling = entries.findIndex((r) => r.before > 1 && r.best.length > 0)
     const [open, setOpen] = useState(Math.max(0, telling))
     const row = entries[open]
@@ -52,6 +53,7 @@ export default function Debrief({ job, trainee, fault, titles, mark, entries, la
                             ))}
                         </Box>
                     ))}
+                    <TwoAtOnce attempt={attempt} known={pairs} />
                     <Text fontSize="13px" color="faint">House rules: {mark.rules.title}, version {mark.rules.version}, pass mark {mark.rules.pass_mark}.</Text>
                 </Stack>
                 <Box minH="0" overflowY="auto" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" tabIndex={0} aria-label="Entries">

@@ -1,0 +1,68 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Jobs\WeighPairs;
+use App\Models\User;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\Queue;
+use Tests\School;
+use Tests\TestCase;
+
+/** Two faults at once, weighed after the hand-back for whoever may see the debrief. */
+class PairsTest extends TestCase
+{
+    use RefreshDatabase, School;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->openSchool();
+    }
+
+    public function test_it_is_weighed_once_and_leaves_the_truth_beside_what_it_can_hide(): void
+    {
+        $attempt = $this->begin($this->give('igniter:cracked'));
+        $this->act($attempt, 'door', 1, ['to' => 'open'])->assertOk();
+        $this->act($attempt, 'look', 2, ['part' => 'igniter'])->assertOk();
+        $this->act($attempt, 'hand_back', 3)->assertOk();
+        $pairs = $this->postJson("/attempts/$attempt->id/pairs")->assertOk()->json();
+        $this->assertSame(1, $pairs['share']);
+        $this->assertLessThanOrEqual($pairs['of'], $pairs['run']);
+        $this->assertGreaterThan(0, $pairs['left']);
+        $this->assertStringContainsString('Igniter: cracked', $pairs['likeliest'][0]['title']);
+
+        Queue::fake();
+        $this->postJson("/attempts/$attempt->id/pairs")->assertOk()->assertJsonPath('left', $pairs['left']);
+        Queue::assertNothingPushed();
+    }
+
+    public function test_what_failed_says_so_and_is_begun_anew(): void
+    {
+        Queue::fake();
+        $attempt = $this->begin($this->give());
+        $this->act($attempt, 'hand_back', 1)->assertOk();
+        $this->postJson("/attempts/$attempt->id/pairs")->assertOk()->assertJsonPath('share', 0);
+        (new WeighPairs($attempt->id))->failed(null);
+        $this->assertStringContainsString('worker was stopped', $this->getJson("/attempts/$attempt->id/pairs")->json('error'));
+        $this->postJson("/attempts/$attempt->id/pairs")->assertOk();
+        Queue::assertPushed(WeighPairs::class, 2);
+    }
+
+    public function test_nobody_else_may_and_not_before_the_hand_back(): void
+    {
+        Queue::fake();
+        $attempt = $this->begin($this->give());
+        foreach (['GET', 'POST'] as $method) {
+            $this->actingAs($this->trainee)->json($method, "/attempts/$attempt->id/pairs")->assertForbidden();
+            $this->actingAs($this->instructor)->json($method, "/attempts/$attempt->id/pairs")->assertForbidden();
+        }
+        $this->actingAs($this->trainee);
+        $this->act($attempt, 'hand_back', 1)->assertOk();
+        foreach (['GET', 'POST'] as $method) {
+            $this->actingAs($this->classmate)->json($method, "/attempts/$attempt->id/pairs")->assertForbidden();
+            $this->actingAs(User::factory()->instructor()->create())->json($method, "/attempts/$attempt->id/pairs")->assertForbidden();
+            $this->actingAs($this->instructor)->json($method, "/attempts/$attempt->id/pairs")->assertOk();
+        }
+    }
+}
