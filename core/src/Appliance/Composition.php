@@ -39,6 +39,9 @@ final readonly class Composition
             foreach (['parts', 'wires', 'joined', 'cables', 'doors', 'views', 'as_built', 'found', 'tape'] as $list) {
                 $document[$list] = [...($inner[$list] ?? []), ...($document[$list] ?? [])];
             }
+            foreach ($inner['compounds'] ?? [] as $compound) {
+                $document['compounds'][] = $compound;
+            }
             foreach (['process', 'percepts', 'taps', 'kinds', 'weights'] as $map) {
                 $document[$map] = ($document[$map] ?? []) + ($inner[$map] ?? []);
             }
@@ -101,6 +104,12 @@ final readonly class Composition
             $named['process']["{$include['id']}.$id"] = $changed + $named['process']["{$include['id']}.$id"];
         }
         $named['tape'] = array_map(fn (array $lane) => ['channel' => "{$include['id']}.{$lane['channel']}"] + $lane, $tags);
+
+        $whole = fn (string $fault): bool => ! isset($gone[explode(':', $fault)[0]]);
+        $named['compounds'] = array_values(array_map(
+            fn (array $c) => ['faults' => array_map(fn (string $fault) => "{$include['id']}.$fault", $c['faults'])] + $c,
+            array_filter($d['compounds'] ?? [], fn (array $c) => array_filter($c['faults'], $whole) === $c['faults']),
+        ));
 
         return $named + ['universe' => $d['universe'], 'kinds' => $d['kinds'] ?? []];
     }

@@ -53,7 +53,14 @@ final class Universe
             $faults["{$found['part']}:{$found['mode']}"] = self::found($model, $found, $overrides);
         }
 
-        return new self(self::bounded($faults, $overrides));
+        $all = new self(self::bounded($faults, $overrides));
+        $compounds = [];
+        foreach ($model->document['compounds'] ?? [] as $i => $c) {
+            $compound = $all->authored($c, "/compounds/$i");
+            $compounds[$compound->id] = $compound;
+        }
+
+        return new self($all->faults + $compounds);
     }
 
     /**
@@ -162,6 +169,27 @@ final class Universe
             jumpers: array_merge(...array_map(fn (Fault $f) => $f->jumpers, $all)),
             members: $all,
         );
+    }
+
+    /**
+     * Several at once that an instructor has put together, as one fault of the model.
+     *
+     * @param array{faults: list<string>, weight: float, title?: string} $c
+     *
+     * @throws DocumentError
+     */
+    private function authored(array $c, string $pointer): Fault
+    {
+        try {
+            $compound = $this->compound($c['faults']);
+        } catch (DocumentError $e) {
+            throw new DocumentError("$pointer/faults", $e->getMessage());
+        }
+        if (count($compound->members) !== count($c['faults'])) {
+            throw new DocumentError("$pointer/faults", 'Must be different faults, the healthy appliance not among them.');
+        }
+
+        return new Fault(...['title' => $c['title'] ?? $compound->title, 'weight' => (float) $c['weight']] + get_object_vars($compound));
     }
 
     /**

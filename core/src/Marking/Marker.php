@@ -360,8 +360,14 @@ final class Marker
             } elseif ($this->repairs->wasSpoiled($i)) {
                 $why[] = self::say('The fault had taken this part along; it had to be replaced too.', $i);
             } elseif (in_array($act->name, ['mend', 'spare'], true)) {
+                $own = $this->fault->in($act->get('part'));
+                if ($own !== null && $this->fault->members !== [] && $own->yieldsTo($act->name === 'mend' ? $act->get('how') : 'replace')) {
+                    $why[] = self::say('This put one of the faults right; it was not the only one.', $i);
+
+                    continue;
+                }
                 $wrong++;
-                $why[] = self::say($act->get('part') === $this->fault->part ? 'This did not put it right.' : 'There was nothing wrong with this part, and it was not proved bad.', $i);
+                $why[] = self::say($own !== null ? 'This did not put it right.' : 'There was nothing wrong with this part, and it was not proved bad.', $i);
             }
         }
         $left = $this->repairs->isLeft();

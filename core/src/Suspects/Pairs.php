@@ -36,6 +36,7 @@ final readonly class Pairs
      */
     public static function of(Plan $plan, Universe $singles, Observations $seen, array $steps, Memory $memory = new Memory(), int $most = self::MOST, ?callable $progress = null): self
     {
+        $singles = $singles->only(array_keys(array_filter($singles->faults, fn (Fault $f) => $f->members === [])));
         $explain = $singles->faults;
         foreach ($steps as $step) {
             if (! $step->has(Fault::HEALTHY)) {

@@ -96,6 +96,11 @@ final class MarkerTest extends TestCase
             ['act' => 'set', 'part' => 'thermostat', 'lever' => 'mode', 'to' => 'heat'], ['act' => 'set', 'part' => 'thermostat', 'lever' => 'mode', 'to' => 'off'],
         ], 0.0];
         yield 'swapped wires' => ['w36:swapped', [['act' => 'mend', 'part' => 'w36', 'how' => 'set']], 1.0];
+        $compound = 'capacitor:weak@4.5+filter:blocked@half';
+        $replace = fn (string $part) => ['act' => 'mend', 'part' => $part, 'how' => 'replace'];
+        yield 'both of a compound' => [$compound, [$replace('filter'), $replace('capacitor')], 1.0];
+        yield 'one of a compound taken for the only one' => [$compound, [$replace('filter')], 0.0];
+        yield 'both of a compound, and a sound part' => [$compound, [$replace('filter'), $replace('valve'), $replace('capacitor')], 0.6];
         yield 'nothing wrong, nothing done' => ['healthy', [], 1.0];
         yield 'nothing wrong, a part replaced' => ['healthy', [['act' => 'mend', 'part' => 'valve', 'how' => 'replace']], 0.6];
     }
