@@ -25,6 +25,7 @@ final readonly class Question
      * @param list<float|string> $values by suspect: a figure, or a class
      * @param Mode|null $mode of the instrument that shows figures
      * @param Comparison|null $clock when the figures are moments
+     * @param float $handy share of its bits that counts, for what has to be done before it can be asked
      * @param int|null $tick moment at which it is asked, or from which on
      */
     public function __construct(
@@ -36,6 +37,7 @@ final readonly class Question
         public ?Mode $mode = null,
         public ?Comparison $clock = null,
         public ?int $tick = null,
+        private float $handy = 1.0,
     ) {
         $this->tolerance = match (true) {
             $mode !== null => array_map(fn (float|string $v) => Meter::tolerance($mode, (float) $v), $values),
@@ -74,7 +76,7 @@ final readonly class Question
     /** Share of its bits that counts when it is weighed against others: what has to be timed is asked only where it tells much more. */
     public function handiness(): float
     {
-        return match ($this->kind) {
+        return $this->handy * match ($this->kind) {
             'first' => 0.7,
             'last' => 0.5,
             'most' => 0.9,

@@ -13,6 +13,9 @@ use OddSpark\Meter\Mode;
  */
 final class Questions
 {
+    /** Share of its bits that counts for what is asked after everything was tapped. */
+    private const TAPPED = 0.6;
+
     /** @var array<string, Question> by how they part all suspects */
     private array $kept = [];
 
@@ -59,6 +62,11 @@ final class Questions
         }
     }
 
+    private function handy(int $tick): float
+    {
+        return $this->evidence->trial->isTapped($tick) ? self::TAPPED : 1.0;
+    }
+
     private function looks(): void
     {
         $model = $this->evidence->plan->model;
@@ -85,7 +93,7 @@ final class Questions
                     $class = $this->evidence->at($id, $channel, $tick) ?? '';
                     $values[] = $percept['say'][$class] ?? $class;
                 }
-                $this->keep(new Question('perceived', "{$percept['thing']}, $when", [$channel], Catalogue::ACTS['listen']['minutes'], $values, tick: $tick));
+                $this->keep(new Question('perceived', "{$percept['thing']}, $when", [$channel], Catalogue::ACTS['listen']['minutes'], $values, tick: $tick, handy: $this->handy($tick)));
             }
             foreach ($this->evidence->trial->spans() as [$begins, $ends, $title]) {
                 $first = $last = [];
@@ -100,8 +108,8 @@ final class Questions
                     $last[] = $changes === [] ? INF : end($changes);
                 }
                 $minutes = Catalogue::ACTS['listen']['minutes'];
-                $this->keep(new Question('first', "when {$percept['thing']} first changes, $title", [$channel], $minutes, $first, clock: $comparison, tick: $begins));
-                $this->keep(new Question('last', "when {$percept['thing']} changes for the last time, $title", [$channel], $minutes, $last, clock: $comparison, tick: $begins));
+                $this->keep(new Question('first', "when {$percept['thing']} first changes, $title", [$channel], $minutes, $first, clock: $comparison, tick: $begins, handy: $this->handy($begins)));
+                $this->keep(new Question('last', "when {$percept['thing']} changes for the last time, $title", [$channel], $minutes, $last, clock: $comparison, tick: $begins, handy: $this->handy($begins)));
             }
         }
     }
@@ -126,7 +134,7 @@ final class Questions
                 }
                 $nodes[implode('-', $pair)] = true;
                 $values = array_map(fn (int $c) => $evidence->volts[$c][$i], $circuits);
-                $this->keep(new Question('volts', sprintf('volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $when), [$a, $b], Catalogue::ACTS['leads']['minutes'], $values, Mode::VoltsAc, tick: $tick));
+                $this->keep(new Question('volts', sprintf('volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $when), [$a, $b], Catalogue::ACTS['leads']['minutes'], $values, Mode::VoltsAc, tick: $tick, handy: $this->handy($tick)));
             }
         }
     }
@@ -160,7 +168,7 @@ final class Questions
                     }
                     $values[] = $most;
                 }
-                $this->keep(new Question('most', sprintf('the most volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $title), [$a, $b], 2 * Catalogue::ACTS['leads']['minutes'], $values, Mode::VoltsAc, tick: $from));
+                $this->keep(new Question('most', sprintf('the most volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $title), [$a, $b], 2 * Catalogue::ACTS['leads']['minutes'], $values, Mode::VoltsAc, tick: $from, handy: $this->handy($from)));
             }
         }
     }
@@ -182,7 +190,7 @@ final class Questions
             foreach ($this->evidence->trial->moments() as $tick => $when) {
                 $values = array_map(fn (array $shown) => $shown['taps']["$tap $tick"], array_values($this->evidence->of));
                 $mode = Mode::from($at['instrument']);
-                $this->keep(new Question('tap', lcfirst(Mode::AT_TAPS[$at['instrument']])." at the {$at['label']}, $when", [(string) $tap], Catalogue::ACTS[$at['instrument']]['minutes'], $values, $mode, tick: $tick));
+                $this->keep(new Question('tap', lcfirst(Mode::AT_TAPS[$at['instrument']])." at the {$at['label']}, $when", [(string) $tap], Catalogue::ACTS[$at['instrument']]['minutes'], $values, $mode, tick: $tick, handy: $this->handy($tick)));
             }
         }
     }

@@ -140,6 +140,18 @@ final readonly class Trial
         return $moments;
     }
 
+    /** Whether a moment comes after what yields to a tap was tapped: to be used for that, and not otherwise. */
+    public function isTapped(int $tick): bool
+    {
+        foreach ($this->phases as [$kind, $at]) {
+            if ($kind === 'tapped') {
+                return $tick >= $at;
+            }
+        }
+
+        return false;
+    }
+
     /** @return list<array{int, int, string}> phases: from a tick to a tick, how a person would say it */
     public function spans(): array
     {
