@@ -76,7 +76,8 @@ final readonly class Noticing
             $at = $state['slots']["$part.$lever"]['at'];
             $seen[$control['label']] = is_string($at) ? $at : "$at ".($control['unit'] ?? '');
         }
-        foreach ($state['jumpers'] as [$a, $b]) {
+        $left = array_filter($state['earlier'], fn (array $j) => ! isset($this->plan->model->wires()[Model::split($j[0])[0]]));
+        foreach ([...$state['jumpers'], ...$left] as [$a, $b]) { // one that somebody left is seen by looking there
             if (str_starts_with($a, "$part.") || str_starts_with($b, "$part.")) {
                 $seen['jumper'] = "from {$this->plan->model->placeName($a)} to {$this->plan->model->placeName($b)}";
             }

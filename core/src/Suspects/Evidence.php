@@ -106,6 +106,9 @@ final class Evidence
         foreach ($this->plan->model->document['parts'] as $part) {
             $looks[$part['id']] = $bench->glance(['door' => 'open'] + $state, $part['id']);
         }
+        foreach ($this->plan->model->document['wires'] as $wire) {
+            $looks[$wire['id']] = $bench->glance(['door' => 'open'] + $state, $wire['id']);
+        }
         $moments = array_keys($this->trial->moments());
         foreach ($this->trial->acts() as $act) {
             while ($moments !== [] && $moments[0] < $act->tick) {

@@ -73,6 +73,12 @@ final readonly class Question
         return Worth::bins($values, $this->tolerance);
     }
 
+    /** The same, so much of its bits counting. */
+    public function counting(float $share): self
+    {
+        return new self($this->kind, $this->text, $this->places, $this->minutes, $this->values, $this->mode, $this->clock, $this->tick, $this->handy * $share);
+    }
+
     /** Share of its bits that counts when it is weighed against others: what has to be timed is asked only where it tells much more. */
     public function handiness(): float
     {

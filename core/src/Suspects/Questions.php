@@ -16,6 +16,11 @@ final class Questions
     /** Share of its bits that counts for what is asked after everything was tapped. */
     private const TAPPED = 0.6;
 
+    /** Less than this is a drop along a conductor; telling one drop from another counts for so much of its bits, as nobody does it first. */
+    private const DROP_V = 5.0;
+
+    private const DROP = 0.3;
+
     /** @var array<string, Question> by how they part all suspects */
     private array $kept = [];
 
@@ -45,6 +50,9 @@ final class Questions
         if (count($bins) < 2) {
             return;
         }
+        if ($question->mode === Mode::VoltsAc) {
+            $question = $question->counting(self::plain($question, $bins));
+        }
         $bin = [];
         foreach ($bins as $i => $ids) {
             foreach ($ids as $id) {
@@ -62,6 +70,27 @@ final class Questions
         }
     }
 
+    /**
+     * How much of what a reading of volts tells is told by more than drops along conductors.
+     *
+     * @param list<list<int>> $bins
+     */
+    private static function plain(Question $question, array $bins): float
+    {
+        $drops = $others = [];
+        foreach ($bins as $bin) {
+            if ($question->values[$bin[count($bin) - 1]] < self::DROP_V) {
+                $drops = [...$drops, ...$bin];
+            } else {
+                $others[] = $bin;
+            }
+        }
+        $alike = array_fill(0, count($question->values), 1.0);
+        $plain = Worth::bits($drops === [] ? $others : [$drops, ...$others], $alike) / Worth::bits($bins, $alike);
+
+        return self::DROP + (1 - self::DROP) * $plain;
+    }
+
     private function handy(int $tick): float
     {
         return $this->evidence->trial->isTapped($tick) ? self::TAPPED : 1.0;
@@ -70,13 +99,17 @@ final class Questions
     private function looks(): void
     {
         $model = $this->evidence->plan->model;
-        foreach ($model->document['parts'] as $part) {
+        $all = array_column($model->document['parts'], 'label', 'id');
+        foreach ($model->document['wires'] as $wire) {
+            $all[$wire['id']] = "the {$wire['colour']} wire from {$model->placeName($wire['from'])} to {$model->placeName($wire['to'])}";
+        }
+        foreach ($all as $id => $label) {
             $values = [];
-            foreach ($this->evidence->of as $id => $shown) {
-                $seen = $shown['looks'][$part['id']] ?? [];
+            foreach ($this->evidence->of as $shown) {
+                $seen = $shown['looks'][$id] ?? [];
                 $values[] = implode('; ', array_map(fn (string $what, string $word) => $what === 'condition' ? $word : "$what $word", array_keys($seen), $seen));
             }
-            $this->keep(new Question('look', "a look at {$part['label']}, on arrival", [$part['id']], Catalogue::ACTS['look']['minutes'], $values));
+            $this->keep(new Question('look', "a look at {$label}, on arrival", [(string) $id], Catalogue::ACTS['look']['minutes'], $values));
         }
     }
 
