@@ -63,7 +63,7 @@ final readonly class Specification
             Mode::DraughtGauge => new self('in. w.c.', 6, 6, 0.020, 1, 0.05, 0.002, 2000),
             Mode::OilGauge => new self('psi', 6000, 6000, 0.010, 1, 0.04, 0.5, 500),
             Mode::Analyser => new self('% O₂', 600, 600, 0.0, 2, 0.05, 0.1, 30_000),
-            Mode::SmokePump => new self('on the smoke scale', 6000, 6000, 0.0, 1, 0.0, 0.3, 60_000),
+            Mode::SmokePump => new self('smoke', 6000, 6000, 0.0, 1, 0.0, 0.3, 60_000),
         };
     }
 
