@@ -20,7 +20,7 @@ final class HierarchyTest extends TestCase
     {
         $text = (string) file_get_contents(__DIR__.'/../../models/furnace-80.json');
         foreach (['limit', 'valve', 'w21'] as $id) {
-            $text = (string) preg_replace('/"'.$id.'(\.[\w-]+)?"/', '"attic.'.$id.'$1"', $text);
+            $text = (string) preg_replace('/"'.$id.'([.:][\w-]+)?"/', '"attic.'.$id.'$1"', $text);
         }
         $model = (new Library())->resolve(Library::parse($text));
         self::assertSame('Limit b', $model->placeName('attic.limit.b'));

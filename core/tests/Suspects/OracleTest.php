@@ -141,21 +141,21 @@ final class OracleTest extends TestCase
     /** The same with every reading as far off as its accuracy class allows, up or down. */
     private function pushed(Observations $seen): Observations
     {
-        $push = function (Reading $r): Reading {
+        $push = function (Reading $r, float $from, float $share): Reading {
             if ($r->live || is_infinite($r->value)) {
                 return $r;
             }
             $s = $r->mode->specification();
-            $off = (mt_rand(0, 1) * 2 - 1) * 0.95 * ($s->share * abs($r->value) + ($r->value == 0.0 ? 0 : $s->counts * $r->step));
-            $value = round(($r->value + $off) / $r->step) * $r->step;
+            $off = (mt_rand(0, 1) * 2 - 1) * $share * ($s->share * abs($r->value) + ($r->value == 0.0 ? 0 : $s->counts * $r->step));
+            $value = round(($from + $off) / $r->step) * $r->step;
 
             return new Reading($r->mode, $r->mode->isSigned() ? $value : max(0.0, $value), $r->step, false, $r->unsteady, $r->low);
         };
-        $entries = array_map(fn (array $e) => [$e[0], $e[1]->reading === null ? $e[1] : new Outcome($e[1]->seen, $push($e[1]->reading), null, $e[1]->refused, $e[1]->dangers)], $seen->entries);
+        $entries = array_map(fn (array $e) => [$e[0], $e[1]->reading === null ? $e[1] : new Outcome($e[1]->seen, $push($e[1]->reading, $e[1]->measured->exact ?? $e[1]->reading->value, 0.95), null, $e[1]->refused, $e[1]->dangers)], $seen->entries);
         $perceived = $seen->perceived;
         foreach ($perceived as $channel => $stretches) {
             if (str_starts_with($channel, 'meter ')) {
-                $perceived[$channel] = array_map(fn (array $s) => [$s[0], $s[1], $push(Reading::fromArray($s[2]))->toArray()], $stretches);
+                $perceived[$channel] = array_map(fn (array $s) => [$s[0], $s[1], $push(Reading::fromArray($s[2]), (float) ($s[2]['value'] ?? INF), 0.5)->toArray()], $stretches); // it has noise of its own already
             }
         }
 
