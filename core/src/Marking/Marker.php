@@ -88,7 +88,7 @@ final class Marker
                 'bits_before' => round($step->before->entropy(), 2),
                 'gained' => round($step->gained(), 2),
                 'left' => array_map(fn (float $s) => round($s, 3), array_slice($step->after->ranked(), 0, 6)),
-                'best' => array_map(fn (Choice $c) => ['text' => $this->choice($c), 'bits' => round($c->bits, 2), 'kind' => $c->kind, 'red' => $c->red, 'black' => $c->black], $step->best),
+                'best' => array_map(fn (Choice $c) => ['text' => $c->said($this->wording), 'bits' => round($c->bits, 2), 'kind' => $c->kind, 'red' => $c->red, 'black' => $c->black], $step->best),
                 'dangers' => array_map(fn (string $d) => Danger::TEXT[$d], $outcome->dangers),
             ];
         }
@@ -143,7 +143,7 @@ final class Marker
             if ($c->bits < self::SETTLED_BITS || count($best) === 3) {
                 break;
             }
-            $best[$this->choice($c)] ??= $c;
+            $best[$c->said($this->wording)] ??= $c;
         }
 
         return array_values($best);
@@ -273,7 +273,7 @@ final class Marker
             $share = $best->bits > 0 ? min(1.0, $worth / $best->bits) : 1.0;
             $got += $share;
             if ($share < 0.8) {
-                $why[] = self::say(sprintf('%d suspects stood. This could tell %.2f bits; %s would have been worth %.2f.', $step->before->count(), $worth, $this->choice($best), $best->bits), $i);
+                $why[] = self::say(sprintf('%d suspects stood. This could tell %.2f bits; %s would have been worth %.2f.', $step->before->count(), $worth, $best->said($this->wording), $best->bits), $i);
             }
         }
         if ($could === 0.0) {
@@ -453,15 +453,6 @@ final class Marker
         }
 
         return false;
-    }
-
-    private function choice(Choice $c): string
-    {
-        return match ($c->kind) {
-            'look' => 'a look at '.$this->wording->place($c->red),
-            'ohm' => 'ohms from '.$this->wording->place($c->red).' to '.$this->wording->place((string) $c->black),
-            default => 'volts from '.$this->wording->place($c->red).' to '.$this->wording->place((string) $c->black),
-        };
     }
 
     private function title(string $id): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Suspects;
 
 use OddSpark\Acts\Act;
+use OddSpark\Bench\Wording;
 
 /** A reading or look that could be taken now, or after an act, and what it is expected to tell. */
 final readonly class Choice
@@ -31,6 +32,19 @@ final readonly class Choice
     public function following(Act $act, float $minutes): self
     {
         return new self($this->kind, $this->red, $this->black, $this->bits, $this->minutes + $minutes, $this->outcomes, $act);
+    }
+
+    /** What is asked, in the trade's words, without what is done first. */
+    public function said(Wording $wording): string
+    {
+        $between = $wording->place($this->red).($this->black === null ? '' : ' to '.$wording->place($this->black));
+
+        return match ($this->kind) {
+            'look' => "a look at $between",
+            'ohm' => "ohms from $between",
+            'vdc' => "volts DC from $between",
+            default => "volts from $between",
+        };
     }
 
     public function bitsPerMinute(): float

@@ -72,37 +72,4 @@ final class Worth
 
         return $bins;
     }
-
-    /**
-     * The suspects whose figure goes with what was seen; one that could show anything (null) always does.
-     *
-     * @param array<string, float|null> $values by suspect
-     * @return list<string>
-     */
-    public static function agreeing(array $values, float $seen, float $tolerance): array
-    {
-        return array_keys(array_filter($values, fn (?float $v): bool => $v === null || abs($v - $seen) <= $tolerance));
-    }
-
-    /**
-     * The likeliest smallest sets of what must be wrong, of those that agree with what was seen: no set holds another.
-     *
-     * @param list<list<string>> $sets
-     * @return list<list<string>>
-     */
-    public static function minimal(array $sets): array
-    {
-        usort($sets, fn (array $a, array $b) => count($a) <=> count($b));
-        $minimal = [];
-        foreach ($sets as $set) {
-            foreach ($minimal as $smaller) {
-                if (array_diff($smaller, $set) === []) {
-                    continue 2;
-                }
-            }
-            $minimal[] = $set;
-        }
-
-        return $minimal;
-    }
 }

@@ -132,12 +132,7 @@ final readonly class Proof
     private function choice(Choice $choice): string
     {
         $wording = new Wording($this->plan->model);
-        $what = match ($choice->kind) {
-            'look' => 'a look at '.$wording->place($choice->red),
-            'ohm' => 'ohms from '.$wording->place($choice->red).' to '.$wording->place((string) $choice->black),
-            'vdc' => 'volts DC from '.$wording->place($choice->red).' to '.$wording->place((string) $choice->black),
-            default => 'volts AC from '.$wording->place($choice->red).' to '.$wording->place((string) $choice->black),
-        };
+        $what = $choice->said($wording);
         $after = $choice->after;
 
         return $after === null ? $what : lcfirst($wording->entry($after, new Outcome())).", then $what";

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Tests\Suspects;
 
+use OddSpark\Meter\Meter;
+use OddSpark\Meter\Mode;
 use OddSpark\Suspects\Worth;
 use PHPUnit\Framework\TestCase;
 
@@ -21,7 +23,7 @@ final class PublishedTest extends TestCase
 
     public function test_the_minimal_diagnoses_are_the_published_ones(): void
     {
-        self::assertEqualsCanonicalizing([['A1'], ['M1'], ['M2', 'A2'], ['M2', 'M3']], Worth::minimal(array_values($this->consistent())));
+        self::assertEqualsCanonicalizing([['A1'], ['M1'], ['M2', 'A2'], ['M2', 'M3']], self::minimal(array_values($this->consistent())));
     }
 
     public function test_x_is_the_best_probe(): void
@@ -49,7 +51,7 @@ final class PublishedTest extends TestCase
     {
         foreach ([4.0 => ['M1'], 6.0 => ['A1']] as $seen => $left) {
             $values = array_map(fn (array $failed) => $this->predict($failed, ['F' => 10.0, 'G' => 12.0])['X'], $this->consistent());
-            $singles = array_filter(array_map(fn (string $id) => explode(' ', $id), Worth::agreeing($values, (float) $seen, 0.1)), fn (array $failed) => count($failed) === 1);
+            $singles = array_filter(array_map(fn (string $id) => explode(' ', $id), self::agreeing($values, (float) $seen)), fn (array $failed) => count($failed) === 1);
             self::assertSame([$left], array_values($singles));
         }
     }
@@ -73,7 +75,7 @@ final class PublishedTest extends TestCase
         $all['none'] = [];
         $seen = [];
         foreach (['F' => 10.0, 'G' => 12.0] as $output => $value) {
-            $stays = Worth::agreeing(array_map(fn (array $failed) => $this->predict($failed, $seen)[$output], $all), $value, 0.1);
+            $stays = self::agreeing(array_map(fn (array $failed) => $this->predict($failed, $seen)[$output], $all), $value);
             $all = array_intersect_key($all, array_flip($stays));
             $seen[$output] = $value;
         }
@@ -103,5 +105,25 @@ final class PublishedTest extends TestCase
         }
 
         return $v;
+    }
+
+    /**
+     * Those that agree with what a meter shows of a figure, by the comparison that suspects are held to.
+     *
+     * @param array<string, float|null> $values by suspect; null goes with anything
+     * @return list<string>
+     */
+    private static function agreeing(array $values, float $seen): array
+    {
+        return array_keys(array_filter($values, fn (?float $v): bool => $v === null || Meter::agrees(Meter::show(Mode::VoltsDc, $seen), $v)));
+    }
+
+    /**
+     * @param list<list<string>> $sets
+     * @return list<list<string>> those that hold no other
+     */
+    private static function minimal(array $sets): array
+    {
+        return array_values(array_filter($sets, fn (array $set) => array_filter($sets, fn (array $o) => $o !== $set && array_diff($o, $set) === []) === []));
     }
 }
