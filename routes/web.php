@@ -7,7 +7,10 @@ use App\Http\Controllers\BaselineController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\DebriefController;
 use App\Http\Controllers\HomeController;
+use App\Http\Controllers\MarkController;
+use App\Http\Controllers\OverrideController;
 use App\Http\Controllers\PairsController;
+use App\Http\Controllers\RuleSetController;
 use App\Http\Controllers\SessionController;
 use Illuminate\Support\Facades\Route;
 
@@ -29,13 +32,24 @@ Route::middleware(['auth', 'throttle:work'])->group(function () {
 
     Route::post('/jobs', [AssignmentController::class, 'store']);
     Route::get('/jobs/{assignment}', [AssignmentController::class, 'show']);
+    Route::get('/jobs/{assignment}/marks', [MarkController::class, 'show']);
+    Route::post('/jobs/{assignment}/marks', [MarkController::class, 'store']);
+    Route::get('/jobs/{assignment}/marks.csv', [MarkController::class, 'csv']);
+    Route::get('/courses/{course}/marks.csv', [MarkController::class, 'courseCsv']);
+    Route::get('/rules', [RuleSetController::class, 'index']);
+    Route::post('/rules', [RuleSetController::class, 'store']);
     Route::post('/jobs/{assignment}/attempt', [BenchController::class, 'start']);
 
     Route::get('/attempts/{attempt}', [BenchController::class, 'show']);
     Route::post('/attempts/{attempt}/acts', [BenchController::class, 'act']);
     Route::post('/attempts/{attempt}/play', [BenchController::class, 'play']);
     Route::post('/attempts/{attempt}/next', [BenchController::class, 'next']);
-    Route::get('/attempts/{attempt}/debrief', DebriefController::class);
+    Route::get('/attempts/{attempt}/debrief', [DebriefController::class, 'show']);
+    Route::get('/attempts/{attempt}/debrief.pdf', [DebriefController::class, 'pdf']);
+    Route::get('/attempts/{attempt}/drift', [DebriefController::class, 'drift']);
+    Route::get('/attempts/{attempt}/marking', [DebriefController::class, 'marking']);
+    Route::get('/attempts/{attempt}/xapi', [MarkController::class, 'xapi']);
+    Route::post('/attempts/{attempt}/overrides', [OverrideController::class, 'store']);
     Route::get('/attempts/{attempt}/pairs', [PairsController::class, 'show']);
     Route::post('/attempts/{attempt}/pairs', [PairsController::class, 'store']);
 });

@@ -7,6 +7,7 @@ use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Course;
+use App\Models\RuleSet;
 use App\Models\User;
 
 /** A small school for a test: an instructor, a class with two trainees, the furnace, and jobs on it. */
@@ -22,6 +23,7 @@ trait School
 
     protected function openSchool(): void
     {
+        RuleSet::ship();
         $this->instructor = User::factory()->instructor()->create();
         $this->course = Course::factory()->create(['instructor_id' => $this->instructor->id]);
         $this->trainee = User::factory()->create();

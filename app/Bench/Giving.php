@@ -4,8 +4,8 @@ namespace App\Bench;
 
 use App\Models\Appliance;
 use App\Models\Assignment;
-use App\Models\Attempt;
 use App\Models\Course;
+use App\Models\RuleSet;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Appliance\Library;
@@ -13,12 +13,9 @@ use OddSpark\Bench\Arrival;
 use OddSpark\Bench\Danger;
 use OddSpark\Bench\Preview;
 use OddSpark\Faults\Universe;
-use OddSpark\Marking\Marker;
 use OddSpark\Marking\Rules;
-use OddSpark\Run\Memory;
-use OddSpark\Suspects\Tracker;
 
-/** Gives a job, frozen as it is now, and marks what comes of it. */
+/** Gives a job, frozen as it is now. */
 class Giving
 {
     public function __construct(private readonly Plans $plans, private readonly Workbench $workbench) {}
@@ -26,22 +23,26 @@ class Giving
     /**
      * @param list<int> $trainees ids, all of the class
      * @param array{low_battery?: bool, worn_leads?: bool} $kit
-     * @param bool $stops the house rules stop what would hurt, instead of letting it happen and telling of it
+     * @param bool $stops whatever would hurt is stopped, more than the rules stop by themselves
+     * @param RuleSet|null $rules house rules; null for those of a first year
      */
-    public function give(User $instructor, Appliance $appliance, Course $course, array $trainees, string $title, string $fault, string $visit, string $kind, ?string $complaint, int $seed, array $kit = [], bool $stops = false): Assignment
+    public function give(User $instructor, Appliance $appliance, Course $course, array $trainees, string $title, string $fault, string $visit, string $kind, ?string $complaint, int $seed, array $kit = [], bool $stops = false, ?RuleSet $rules = null): Assignment
     {
         $plan = $this->plans->ofAppliance($appliance);
         $arrivals = $this->plans->arrivals($plan, $visit);
         $found = $arrivals[$fault];
-        $rules = (new Library())->rules('first-year') + ['stops' => $stops ? array_keys(Danger::TEXT) : []];
+        $document = $rules->document ?? Rules::of((new Library())->rules('first-year'))->toArray();
+        if ($stops) {
+            $document['stops'] = array_keys(Danger::TEXT);
+        }
 
-        return DB::transaction(function () use ($instructor, $appliance, $course, $trainees, $title, $fault, $visit, $kind, $complaint, $seed, $kit, $arrivals, $found, $rules): Assignment {
+        return DB::transaction(function () use ($instructor, $appliance, $course, $trainees, $title, $fault, $visit, $kind, $complaint, $seed, $kit, $arrivals, $found, $document): Assignment {
             $assignment = Assignment::query()->create([
                 'appliance_id' => $appliance->id, 'instructor_id' => $instructor->id, 'course_id' => $course->id,
                 'title' => $title, 'fault' => $fault, 'visit' => $visit, 'kind' => $kind, 'seed' => $seed,
                 'complaint' => $complaint ?? self::worded($found),
                 'said' => array_column($found->complaint, 'id'),
-                'engine' => Assignment::ENGINE, 'hash' => $appliance->hash, 'rules' => $rules, 'kit' => $kit,
+                'engine' => Assignment::ENGINE, 'hash' => $appliance->hash, 'rules' => $document, 'kit' => $kit,
                 'document' => $appliance->document, 'board' => $appliance->board,
                 'arrivals' => Plans::packArrivals($arrivals),
             ]);
@@ -73,23 +74,5 @@ class Giving
             'until_s' => $seconds,
             'states' => array_map(fn (array $s) => ['at' => $s['from'] / 1000, 'state' => $s['state'], 'title' => $s['title']], $states),
         ] + $this->workbench->channels($preview->bench, $preview->perceived);
-    }
-
-    /** Marks an attempt that was handed back, and keeps the mark with the rules it was made under. */
-    public function mark(Attempt $attempt): void
-    {
-        $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
-        $plan = $this->plans->ofAssignment($assignment);
-        $universe = Universe::of($plan->model);
-        $memory = new Memory();
-        $arrivals = Plans::unpackArrivals($assignment->arrivals);
-        $marker = new Marker(
-            $plan, $universe, $universe->get($assignment->fault), $this->workbench->observations($attempt),
-            new Tracker($plan, $universe, $assignment->visit, $memory, $arrivals), $memory,
-        );
-        $attempt->update([
-            'mark' => $marker->mark(Rules::of($assignment->rules))->toArray(),
-            'debrief' => $marker->debrief(),
-        ]);
     }
 }

@@ -8,6 +8,7 @@ use App\Models\Entry;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Acts\Act;
+use OddSpark\Acts\ActError;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Danger;
@@ -18,11 +19,14 @@ use OddSpark\Bench\Observations;
 use OddSpark\Bench\Outcome;
 use OddSpark\Bench\Wording;
 use OddSpark\Faults\Universe;
+use OddSpark\Marking\Hint;
+use OddSpark\Marking\Rules;
 use OddSpark\Meter\Mode;
 use OddSpark\Meter\Reading;
 use OddSpark\Run\Memory;
 use OddSpark\Run\Snapshot;
 use OddSpark\Senses\Record;
+use OddSpark\Suspects\Tracker;
 
 /**
  * An attempt between requests: the core's bench taken from its snapshot, one thing done, and put back.
@@ -53,7 +57,7 @@ class Workbench
             $bench->resume($state);
 
             return Attempt::query()->create([
-                'assignment_id' => $assignment->id, 'user_id' => $user->id, 'seed' => $seed,
+                'assignment_id' => $assignment->id, 'user_id' => $user->id, 'seed' => $seed, 'engine' => Assignment::ENGINE,
                 'state' => Snapshot::pack($state), 'record' => Snapshot::pack($bench->record->kept()),
             ]);
         });
@@ -78,7 +82,14 @@ class Workbench
                 return [$state, $done];
             }
             $this->inStep($attempt, $state, $act->tick);
+            $barred = Rules::of($attempt->assignment->rules)->barred;
+            if (in_array($act->name, $barred, true) || $act->name === 'hint' && $attempt->assignment->kind !== 'practice') {
+                throw new ActError('/act', $act->name === 'hint' ? 'There are no hints in an examination.' : 'The house rules of this job do not allow that.');
+            }
             [$state, $outcome] = $bench->do($state, $act);
+            if ($act->name === 'hint') {
+                $outcome = new Outcome(['hint' => $this->hint($attempt, $bench, $state, $act->get('grade'))]);
+            }
             $entry = $attempt->entries()->create([
                 'client_id' => $clientId,
                 'tick' => $act->tick,
@@ -92,6 +103,23 @@ class Workbench
 
             return [$state, $entry];
         });
+    }
+
+    /**
+     * A hint from all that was seen up to this moment.
+     *
+     * @param array<string, mixed> $state
+     */
+    private function hint(Attempt $attempt, Bench $bench, array $state, string $grade): string
+    {
+        $now = $state['tick'] - $state['zero'];
+        $before = $this->observations($attempt);
+        $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
+        $plan = $bench->plan;
+        $tracker = new Tracker($plan, Universe::of($plan->model), $assignment->visit, new Memory(), Plans::unpackArrivals($assignment->arrivals));
+        $tracker->follow(new Observations($before->visit, $before->entries, $bench->record->until($now), $now, $before->complaint));
+
+        return (new Hint($plan))->of($grade, $tracker);
     }
 
     /**

@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use App\Jobs\AnalyseAppliance;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -26,6 +27,24 @@ class Analysis extends Model
     public static function find(string $hash, string $visit): ?self
     {
         return self::query()->where(['hash' => $hash, 'engine' => Assignment::ENGINE, 'visit' => $visit])->first();
+    }
+
+    /** The analysis of a model and visit, begun if it is not; one that failed, or of which nothing was heard any more, is begun anew. */
+    public static function want(Appliance $appliance, string $visit): self
+    {
+        $analysis = self::find($appliance->hash, $visit);
+        if ($analysis !== null && ($analysis->error !== null || $analysis->result === null && $analysis->updated_at?->lt(now()->subMinutes(5)))) {
+            $analysis->delete();
+            $analysis = null;
+        }
+        if ($analysis === null) {
+            $analysis = self::query()->createOrFirst(['hash' => $appliance->hash, 'engine' => Assignment::ENGINE, 'visit' => $visit], ['doing' => 'Waiting for its turn']);
+            if ($analysis->wasRecentlyCreated) {
+                AnalyseAppliance::dispatch($appliance->id, $analysis->id);
+            }
+        }
+
+        return $analysis;
     }
 
     /** @return array{doing: string, share: float, error: string|null, result: mixed} */
@@ -62,6 +81,32 @@ class Analysis extends Model
             'path' => $path,
             'look_alikes' => array_map(fn (string $id) => $rows[$id]['title'], $rows[$fault]['look_alikes']),
         ];
+    }
+
+    /**
+     * How many suspects a perfect hand has left after each of his questions, down the tree to a fault.
+     *
+     * @return list<int>|null null when it is not analysed
+     */
+    public function left(string $fault): ?array
+    {
+        $result = $this->result === null ? null : json_decode($this->result, true);
+        if ($result === null || ! self::holds($result['tree'], $fault)) {
+            return null;
+        }
+        $node = $result['tree'];
+        $left = [$node['count'] ?? count($node['faults'])];
+        while (isset($node['ask'])) {
+            foreach ($node['answers'] as $answer) {
+                if (self::holds($answer, $fault)) {
+                    $node = $answer;
+                    $left[] = $node['count'] ?? count($node['faults']);
+                    break;
+                }
+            }
+        }
+
+        return $left;
     }
 
     /** @param array<string, mixed> $node */

@@ -6,6 +6,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use OddSpark\Marking\Rules;
+use OddSpark\Marking\Schools;
 
 /**
  * A job given to trainees: an appliance, frozen, with a fault in it and the rules it is done under.
@@ -33,11 +35,14 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 class Assignment extends Model
 {
     /** The version of the computation that a job was given under. */
-    public const ENGINE = 4;
+    public const ENGINE = 5;
 
     protected $fillable = ['appliance_id', 'instructor_id', 'course_id', 'title', 'complaint', 'kind', 'visit', 'fault', 'seed', 'engine', 'hash', 'rules', 'kit', 'said', 'document', 'board', 'arrivals'];
 
     protected $hidden = ['fault', 'seed', 'document', 'board', 'arrivals', 'said', 'visit'];
+
+    /** Schools that a trainee is told whichever was chosen: they say what is allowed. */
+    private const ALWAYS_TOLD = ['safety_jumper', 'valve_jumper', 'flue_aside'];
 
     /** Columns that are small: the rest is loaded when it is needed. */
     public const LIGHT = ['id', 'appliance_id', 'instructor_id', 'course_id', 'title', 'complaint', 'kind', 'visit', 'fault', 'seed', 'engine', 'hash', 'rules', 'kit', 'said', 'created_at'];
@@ -71,9 +76,26 @@ class Assignment extends Model
         return $this->kind === 'exam' ? 2 : 10;
     }
 
+    /** @return array<string, mixed> what the trainee is told of the house rules */
+    private function told(): array
+    {
+        $rules = Rules::of($this->rules);
+
+        return [
+            'title' => $rules->title, 'version' => $rules->version, 'pass_mark' => $rules->passMark,
+            'not_passed' => array_map(fn (string $cap) => Rules::CAPS[$cap], $rules->caps),
+            'schools' => array_filter(array_map(
+                fn (string $question, array $ways) => ($way = $rules->schools->way($question)) === array_key_first($ways) && ! in_array($question, self::ALWAYS_TOLD, true) ? null : ['question' => $question, 'way' => $ways[$way]],
+                array_keys(Schools::CHOICES), Schools::CHOICES,
+            )),
+            'flame_ua' => $rules->schools->flameUa, 'verify' => $rules->verify, 'barred' => $rules->barred, 'stops' => $rules->stops !== [],
+            'hints' => $this->kind === 'practice' ? $rules->hints : null,
+        ];
+    }
+
     /** @return array<string, mixed> what the trainee is told of the job */
     public function briefing(): array
     {
-        return ['id' => $this->id, 'title' => $this->title, 'complaint' => $this->complaint, 'kind' => $this->kind];
+        return ['id' => $this->id, 'title' => $this->title, 'complaint' => $this->complaint, 'kind' => $this->kind, 'rules' => $this->told()];
     }
 }

@@ -3,10 +3,12 @@
 namespace Database\Seeders;
 
 use App\Bench\Giving;
+use App\Bench\Judging;
 use App\Bench\Workbench;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Course;
+use App\Models\RuleSet;
 use App\Models\User;
 use Illuminate\Database\Seeder;
 use OddSpark\Appliance\Library;
@@ -21,10 +23,11 @@ class DemoSeeder extends Seeder
 
     private const TRAINEES = ['Tova', 'Brannoc', 'Isolde', 'Marek', 'Priya', 'Oyelaran', 'Sunniva', 'Wendell'];
 
-    public function __construct(private readonly Giving $giving, private readonly Workbench $workbench) {}
+    public function __construct(private readonly Giving $giving, private readonly Workbench $workbench, private readonly Judging $judging) {}
 
     public function run(): void
     {
+        RuleSet::ship();
         $instructor = $this->person('Ines Calloway', 'ines', User::INSTRUCTOR);
         $course = Course::query()->create(['instructor_id' => $instructor->id, 'name' => 'Heating controls, evening class']);
         foreach (self::TRAINEES as $name) {
@@ -70,7 +73,7 @@ class DemoSeeder extends Seeder
             }
             $this->workbench->act($attempt, ['id' => "demo-$i"] + $act);
         }
-        $this->giving->mark($attempt->fresh());
+        $this->judging->mark($attempt->fresh());
     }
 
     /** Basics, then along the limit circuit, repair, and a cycle watched. @return list<array<string, mixed>> */

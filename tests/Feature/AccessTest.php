@@ -47,13 +47,19 @@ class AccessTest extends TestCase
         yield 'analysis' => ['GET', '/models/{appliance}/analysis?visit=cold'];
         yield 'give' => ['POST', '/jobs'];
         yield 'job' => ['GET', '/jobs/{assignment}'];
+        yield 'marks of a job' => ['GET', '/jobs/{assignment}/marks'];
+        yield 'mark a job again' => ['POST', '/jobs/{assignment}/marks'];
+        yield 'marks of a job as a file' => ['GET', '/jobs/{assignment}/marks.csv'];
+        yield 'marks of a class as a file' => ['GET', '/courses/{course}/marks.csv'];
+        yield 'house rules' => ['GET', '/rules'];
+        yield 'save house rules' => ['POST', '/rules'];
     }
 
     #[DataProvider('instructorsOnly')]
     public function test_a_trainee_may_not(string $method, string $uri): void
     {
         $job = $this->give();
-        $uri = strtr($uri, ['{appliance}' => $this->furnace()->id, '{assignment}' => $job->id]);
+        $uri = strtr($uri, ['{appliance}' => $this->furnace()->id, '{assignment}' => $job->id, '{course}' => $this->course->id]);
         $this->actingAs($this->trainee)->json($method, $uri)->assertForbidden();
         $this->actingAs($this->instructor)->json($method, $uri, [])->assertStatus($method === 'POST' ? 422 : 200);
     }
@@ -67,6 +73,14 @@ class AccessTest extends TestCase
         $this->actingAs($other)->get("/jobs/$job->id")->assertForbidden();
         $this->actingAs($other)->get("/attempts/$attempt->id/debrief")->assertForbidden();
         $this->actingAs($other)->post("/jobs/$job->id/attempt")->assertForbidden();
+        foreach (['debrief.pdf', 'drift', 'marking', 'xapi'] as $what) {
+            $this->getJson("/attempts/$attempt->id/$what")->assertForbidden();
+        }
+        $this->postJson("/attempts/$attempt->id/overrides", ['line' => 'trace', 'points' => 1, 'reason' => 'so'])->assertForbidden();
+        $this->getJson("/jobs/$job->id/marks")->assertForbidden();
+        $this->postJson("/jobs/$job->id/marks", ['rules' => 1])->assertForbidden();
+        $this->get("/jobs/$job->id/marks.csv")->assertForbidden();
+        $this->get("/courses/{$this->course->id}/marks.csv")->assertForbidden();
         $this->actingAs($this->instructor)->get("/attempts/$attempt->id/debrief")->assertOk();
     }
 
@@ -78,6 +92,11 @@ class AccessTest extends TestCase
         yield 'play' => ['POST', '/attempts/{attempt}/play'];
         yield 'next' => ['POST', '/attempts/{attempt}/next'];
         yield 'debrief' => ['GET', '/attempts/{attempt}/debrief'];
+        yield 'debrief on paper' => ['GET', '/attempts/{attempt}/debrief.pdf'];
+        yield 'drift' => ['GET', '/attempts/{attempt}/drift'];
+        yield 'marking' => ['GET', '/attempts/{attempt}/marking'];
+        yield 'statements' => ['GET', '/attempts/{attempt}/xapi'];
+        yield 'override' => ['POST', '/attempts/{attempt}/overrides'];
     }
 
     #[DataProvider('ownOnly')]

@@ -113,6 +113,7 @@ class SecrecyTest extends TestCase
             ['act' => 'door', 'at_s' => 3, 'to' => 'open'],
             ['act' => 'hold', 'at_s' => 4, 'to' => 'held'],
             ['act' => 'leads', 'at_s' => 5, 'red' => 'board.R', 'black' => 'board.C'],
+            ['act' => 'hint', 'at_s' => 6, 'grade' => 'where'],
         ];
         foreach ([14, 23, 32, 41, 50] as $t) {
             $script[] = ['to_s' => $t];
@@ -122,6 +123,8 @@ class SecrecyTest extends TestCase
             ...$script,
             ['act' => 'leads', 'at_s' => 54, 'red' => 'igniter.1', 'black' => 'igniter.2'],
             ['act' => 'leads', 'at_s' => 55, 'red' => 'valve.MV', 'black' => 'valve.MVC'],
+            ['act' => 'hint', 'at_s' => 56, 'grade' => 'circuit'],
+            ['act' => 'hint', 'at_s' => 56, 'grade' => 'reading'],
             ['act' => 'hold', 'at_s' => 57, 'to' => 'released'],
             ['act' => 'dial', 'at_s' => 58, 'mode' => 'ohm'],
             ['act' => 'leads', 'at_s' => 60, 'red' => 'igniter.1', 'black' => 'igniter.2'],

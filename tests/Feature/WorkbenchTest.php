@@ -3,6 +3,7 @@
 namespace Tests\Feature;
 
 use App\Models\Attempt;
+use App\Models\Mark;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Inertia\Testing\AssertableInertia;
 use Tests\School;
@@ -110,16 +111,20 @@ class WorkbenchTest extends TestCase
         $this->attempt->refresh();
         $this->assertSame('guess', $this->attempt->mark['verdict'], 'nothing was even looked at');
         $this->assertCount(8, $this->attempt->mark['lines']);
-        $this->assertCount(2, $this->attempt->debrief);
+        $this->assertCount(2, $this->attempt->debrief['entries']);
         $this->act($this->attempt, 'look', 3, ['part' => 'breaker'])->assertConflict();
         $this->get("/attempts/{$this->attempt->id}/debrief")->assertInertia(fn (AssertableInertia $page) => $page
-            ->component('Debrief')->where('fault.id', 'limit:stuck-open')->has('entries', 2)->has('entries.0.best'));
+            ->component('Debrief')->where('fault.id', 'limit:stuck-open')->has('debrief.entries', 2)->has('debrief.entries.0.best'));
     }
 
     public function test_a_mark_that_was_cut_short_is_made_up_for(): void
     {
         $this->act($this->attempt, 'hand_back', 2)->assertOk();
         $this->attempt->refresh()->update(['mark' => null, 'debrief' => null]);
+        Mark::query()->delete();
+        $this->get("/attempts/{$this->attempt->id}/debrief")->assertInertia(fn (AssertableInertia $page) => $page->component('Marking'));
+        $this->assertNull($this->attempt->refresh()->mark, 'it may still be at work');
+        $this->travel(1)->minutes();
         $this->get("/attempts/{$this->attempt->id}/debrief")->assertOk();
         $this->assertNotNull($this->attempt->refresh()->mark);
     }

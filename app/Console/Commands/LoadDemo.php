@@ -2,10 +2,12 @@
 
 namespace App\Console\Commands;
 
+use App\Models\RuleSet;
 use App\Models\User;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Schema;
 
 class LoadDemo extends Command
 {
@@ -15,6 +17,9 @@ class LoadDemo extends Command
 
     public function handle(): int
     {
+        if (Schema::hasTable('rule_sets')) {
+            RuleSet::ship(); // also those that came with a newer version of the program
+        }
         if ($this->option('if-empty') && User::query()->exists()) {
             $this->info('There is data already.');
 

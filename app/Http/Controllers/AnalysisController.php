@@ -2,10 +2,8 @@
 
 namespace App\Http\Controllers;
 
-use App\Jobs\AnalyseAppliance;
 use App\Models\Analysis;
 use App\Models\Appliance;
-use App\Models\Assignment;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -23,20 +21,8 @@ class AnalysisController extends Controller
     {
         $this->authorize('view', $appliance);
         $visit = $this->visit($request, $appliance);
-        $analysis = Analysis::find($appliance->hash, $visit);
-        // one that failed, or of which nothing was heard any more, is begun anew
-        if ($analysis !== null && ($analysis->error !== null || $analysis->result === null && $analysis->updated_at?->lt(now()->subMinutes(5)))) {
-            $analysis->delete();
-            $analysis = null;
-        }
-        if ($analysis === null) {
-            $analysis = Analysis::query()->createOrFirst(['hash' => $appliance->hash, 'engine' => Assignment::ENGINE, 'visit' => $visit], ['doing' => 'Waiting for its turn']);
-            if ($analysis->wasRecentlyCreated) {
-                AnalyseAppliance::dispatch($appliance->id, $analysis->id);
-            }
-        }
 
-        return response()->json($analysis->fresh()?->shown());
+        return response()->json(Analysis::want($appliance, $visit)->fresh()?->shown());
     }
 
     private function visit(Request $request, Appliance $appliance): string

@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Bench\Giving;
 use App\Models\Appliance;
 use App\Models\Course;
+use App\Models\RuleSet;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
@@ -48,6 +49,7 @@ class ApplianceController extends Controller
             )),
             'tables' => $this->tables($model),
             'healthy' => $giving->preview($appliance, Fault::HEALTHY, (string) array_key_first($model->document['visits']), self::PREVIEW_S),
+            'rules' => RuleSet::newest()->map(fn (RuleSet $r) => ['id' => $r->id, 'title' => "$r->title, version $r->version", 'stops' => $r->document['stops'] !== []]),
             'courses' => Course::query()->where('instructor_id', $request->user()->id)->with('trainees:id,name')->get(['id', 'name'])
                 ->map(fn (Course $c) => ['id' => $c->id, 'name' => $c->name, 'trainees' => $c->trainees->map->only(['id', 'name'])]),
         ]);

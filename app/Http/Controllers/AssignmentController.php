@@ -9,6 +9,8 @@ use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Course;
+use App\Models\Mark;
+use App\Models\RuleSet;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
@@ -33,7 +35,11 @@ class AssignmentController extends Controller
             random_int(1, 0x7FFFFF),
             ['low_battery' => $request->boolean('low_battery'), 'worn_leads' => $request->boolean('worn_leads')],
             $request->boolean('stops'),
+            RuleSet::query()->find($request->integer('rules')),
         );
+
+        $appliance = Appliance::query()->findOrFail($request->integer('appliance'));
+        Analysis::want($appliance, $assignment->visit); // for its answer key, and the perfect hand of its debriefs
 
         return redirect("/jobs/$assignment->id");
     }
@@ -41,9 +47,11 @@ class AssignmentController extends Controller
     public function show(Request $request, Assignment $assignment): Response
     {
         $this->authorize('view', $assignment);
-        $attempts = $assignment->attempts()->withCount('entries')->get(['id', 'assignment_id', 'user_id', 'handed_back_at', 'mark'])->keyBy('user_id');
+        $attempts = $assignment->attempts()->withCount('entries')->with('marks')->get(['id', 'assignment_id', 'user_id', 'handed_back_at', 'mark', 'marking'])->keyBy('user_id');
         $row = fn (?Attempt $a): array => [
             'attempt' => $a?->id, 'entries' => $a === null ? 0 : (int) $a->getAttribute('entries_count'), 'handed_back' => $a?->handed_back_at !== null,
+            'marking' => $a?->handed_back_at !== null && $a->mark === null || $a?->marking !== null ? ($a->marking ?? ['share' => 0]) : null,
+            'others' => $a === null ? [] : $a->marks->slice(1)->map(fn (Mark $m) => ['title' => "{$m->rules['title']}, version {$m->rules['version']}", 'total' => $m->result['total'], 'passed' => $m->result['passed']])->values()->all(),
             'total' => $a?->mark['total'] ?? null, 'passed' => $a?->mark['passed'] ?? null, 'verdict' => $a?->mark['verdict'] ?? null,
         ];
         $universe = Universe::of(new Model(json_decode($assignment->document, true)));
@@ -53,10 +61,10 @@ class AssignmentController extends Controller
                 'course' => $assignment->course->name,
                 'fault' => $universe->get($assignment->fault)->title,
                 'hash' => substr($assignment->hash, 0, 12),
-                'rules' => "{$assignment->rules['title']}, version {$assignment->rules['version']}",
                 'key' => Analysis::find($assignment->hash, $assignment->visit)?->key($assignment->fault),
             ],
             'rows' => $assignment->trainees->map(fn ($u) => ['name' => $u->name] + $row($attempts[$u->id] ?? null)),
+            'sets' => RuleSet::newest()->map(fn (RuleSet $r) => ['id' => $r->id, 'title' => "$r->title, version $r->version"]),
             'own' => $row($attempts[$request->user()->id] ?? null),
         ]);
     }

@@ -2,10 +2,10 @@
 
 namespace App\Http\Controllers;
 
-use App\Bench\Giving;
 use App\Bench\Plans;
 use App\Bench\Workbench;
 use App\Http\Requests\ActRequest;
+use App\Jobs\MarkAttempt;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Entry;
@@ -52,11 +52,11 @@ class BenchController extends Controller
         ]);
     }
 
-    public function act(ActRequest $request, Attempt $attempt, Giving $giving): JsonResponse
+    public function act(ActRequest $request, Attempt $attempt): JsonResponse
     {
         $reply = $this->workbench->act($attempt, $request->json()->all());
         if ($reply['handed_back']) {
-            $giving->mark($attempt->fresh() ?? $attempt);
+            MarkAttempt::dispatch($attempt->id);
         }
 
         return response()->json($reply);

@@ -6,6 +6,7 @@ use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Course;
+use App\Models\RuleSet;
 use App\Models\User;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
@@ -28,6 +29,7 @@ class HomeController extends Controller
 
         return Inertia::render('Shop', [
             'courses' => Course::query()->where('instructor_id', $user->id)->withCount('trainees')->get(['id', 'name']),
+            'sets' => RuleSet::newest()->count(),
             'models' => Appliance::query()->get(['id', 'name', 'title']),
             'jobs' => $assignments->map(fn (Assignment $a) => $a->briefing() + [
                 'course' => $a->course->name,

@@ -28,6 +28,7 @@ class GiveJobRequest extends FormRequest
             'fault' => ['required', 'string', 'max:120'],
             'visit' => ['required', 'string', 'max:40'],
             'kind' => ['required', Rule::in(['practice', 'exam'])],
+            'rules' => ['nullable', 'integer', 'exists:rule_sets,id'],
             'complaint' => ['required', 'string', 'max:1000'],
         ];
     }

@@ -55,6 +55,7 @@ final class Catalogue
         'reset' => ['fields' => ['part' => 'string'], 'minutes' => 0.5],
         'mend' => ['fields' => ['part' => 'string', 'how' => 'replace|clean|clear|set'], 'minutes' => 20.0],
         'wait' => ['fields' => [], 'minutes' => 0.0],
+        'hint' => ['fields' => ['grade' => 'where|circuit|reading'], 'minutes' => 0.0],
         'name' => ['fields' => ['fault' => 'string'], 'minutes' => 0.0],
         'hand_back' => ['fields' => [], 'minutes' => 2.0],
     ];

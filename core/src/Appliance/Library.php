@@ -50,15 +50,20 @@ final class Library
     }
 
     /**
-     * Shipped house rules.
+     * House rules: shipped ones, or a file.
      *
      * @return array<string, mixed> a rules document
      *
      * @throws DocumentError
      */
-    public function rules(string $name): array
+    public function rules(string $nameOrPath): array
     {
-        return $this->read("$this->root/rules/$name.json");
+        $shipped = array_map(fn (string $f) => basename($f, '.json'), glob("$this->root/rules/*.json") ?: []);
+        if (! in_array($nameOrPath, $shipped, true) && ! is_file($nameOrPath)) {
+            throw new DocumentError('', "There are no house rules \"$nameOrPath\": neither shipped ones (".implode(', ', $shipped).') nor a file.');
+        }
+
+        return $this->read(in_array($nameOrPath, $shipped, true) ? "$this->root/rules/$nameOrPath.json" : $nameOrPath);
     }
 
     /**

@@ -240,7 +240,8 @@ final class Bench
     {
         foreach ($this->changed($state) as $path => $value) {
             $now = str_ends_with($path, '.at') ? $state['slots'][substr($path, 0, -3)]['at'] : $value;
-            if ($now != $this->plan->given($path)) {
+            $given = $this->plan->given($path);
+            if (is_numeric($now) && is_numeric($given) ? $now != $given : $now !== $given) { // nothing given is not nought
                 return true;
             }
         }

@@ -17,12 +17,13 @@ use OddSpark\Meter\Mode;
  *
  * Of the bench's state they own: door, held, eyes (the part that is looked at), mended, fitted (parameters of what was put in), jumpers,
  * earlier (of those that somebody else left: what has not been noticed yet, and wires on a wrong place), tapped,
- * raw (trials without a light up to the arrival, or to when it was last said).
+ * raw (trials without a light up to the arrival, or to when it was last said),
+ * resets (how often each part was reset since something was last mended).
  */
 final readonly class Hands
 {
     /** Nothing touched yet. */
-    public const CLEAN = ['door' => 'shut', 'held' => false, 'eyes' => null, 'mended' => [], 'fitted' => [], 'jumpers' => [], 'earlier' => [], 'raw' => 0];
+    public const CLEAN = ['door' => 'shut', 'held' => false, 'eyes' => null, 'mended' => [], 'fitted' => [], 'jumpers' => [], 'earlier' => [], 'raw' => 0, 'resets' => []];
 
     public function __construct(private Plan $plan, private Fault $fault, private Reach $reach) {}
 
@@ -69,6 +70,7 @@ final readonly class Hands
                 foreach (array_keys($this->plan->model->kindOf($act->get('part'))['resets']) as $name) {
                     $state['slots'][$act->get('part').".$name"]['latched'] = false;
                 }
+                $state['resets'][$act->get('part')] = ($state['resets'][$act->get('part')] ?? 0) + 1;
 
                 return $state;
             case 'tap':
@@ -176,6 +178,7 @@ final readonly class Hands
      */
     private function mend(array $state, string $part, string $how, callable $new): array
     {
+        $state['resets'] = [];
         $fault = $this->fault->in($part) ?? ($this->fault->members === [] ? $this->fault : null);
         if ($fault?->yieldsTo($how)) {
             $state['earlier'] = array_values(array_filter($state['earlier'], fn (array $j) => ! in_array($j, $fault->jumpers, true) || $fault->part !== $part));
@@ -205,6 +208,7 @@ final readonly class Hands
      */
     private function fuse(array $state, string $part, float|int $amps, callable $new): array
     {
+        $state['resets'] = [];
         $state['mended'] = array_values(array_unique([...$state['mended'], $part]));
         foreach ($this->plan->model->kindOf($part)['primitives'] as $name => $spec) {
             if ($spec['type'] === 'fuse') {

@@ -74,7 +74,8 @@ final readonly class Risk
         }
         $owner = $act->get('part') ?? Model::split($act->get('end'))[0];
         $over = $act->name === 'fuse' && $act->get('amps') > $this->rating($owner) ? ['over-fused'] : [];
-        $live = $this->touched($machine, $state, array_filter(array_keys($this->plan->places), fn (string $p) => str_starts_with($p, "$owner.")));
+        $to = $act->name === 'land' ? [$this->plan->model->wires()[$owner][Model::split($act->get('end'))[1] === 'a' ? 'from' : 'to']] : [];
+        $live = $this->touched($machine, $state, [...$to, ...array_filter(array_keys($this->plan->places), fn (string $p) => str_starts_with($p, "$owner."))]);
         if ($live !== []) {
             return [...$live, ...$over];
         }
@@ -160,15 +161,17 @@ final readonly class Risk
     }
 
     /**
+     * A safety that has tripped, or a control that has locked out, reset; once is how one sees what it does.
+     *
      * @param array<string, mixed> $state
      * @return list<string>
      */
     private function reset(array $state, string $part): array
     {
         $kind = $this->plan->model->kindOf($part);
-        foreach ($kind['family'] === 'rollout' ? array_keys($kind['resets']) : [] as $name) {
+        foreach (array_keys($kind['resets']) as $name) {
             if ($state['slots']["$part.$name"]['latched']) {
-                return ['rollout-reset'];
+                return $kind['family'] === 'rollout' ? ['rollout-reset'] : (($state['resets'][$part] ?? 0) > 0 ? ['reset-again'] : []);
             }
         }
 

@@ -91,6 +91,9 @@ final readonly class Wording
                 'clean' => "Cleaned $part", 'clear' => "Cleared $part", 'set' => "Set $part right", default => "Replaced $part",
             },
             'wait' => 'Waited',
+            'hint' => 'Took a hint: '.match ($act->get('grade')) {
+                'where' => 'where in the sequence', 'circuit' => 'which circuit', default => 'which reading',
+            },
             'name' => "Named the fault: {$this->fault($act->get('fault'))}",
             default => 'Handed the appliance back',
         };

@@ -11,11 +11,17 @@ final readonly class Line
      * @param float $share 0 to 1
      * @param list<array{text: string, entry: int|null}> $why entry is the index in the log
      */
-    public function __construct(public string $id, public string $title, public float $share, public array $why) {}
+    public function __construct(public string $id, public float $share, public array $why) {}
 
     /** @return array<string, mixed> */
-    public function toArray(int $weight): array
+    public function toArray(float $weight): array
     {
-        return ['id' => $this->id, 'title' => $this->title, 'share' => round($this->share, 3), 'weight' => $weight, 'points' => round($this->share * $weight, 1), 'why' => $this->why];
+        return ['id' => $this->id, 'title' => Rules::LINES[$this->id], 'share' => round($this->share, 3), 'weight' => $weight, 'points' => round($this->share * $weight, 1), 'why' => $this->why];
+    }
+
+    /** @return array{text: string, entry: int|null} */
+    public static function say(string $text, ?int $entry = null): array
+    {
+        return ['text' => $text, 'entry' => $entry];
     }
 }

@@ -7,18 +7,62 @@ namespace OddSpark\Marking;
 /** A mark under one set of house rules. */
 final readonly class Mark
 {
-    /** @param list<Line> $lines */
-    public function __construct(public array $lines, public float $total, public bool $passed, public string $verdict, public Rules $rules) {}
+    /**
+     * @param list<Line> $lines those that weigh something
+     * @param list<string> $caps why it is not passed, whatever its sum; ids of {@see Rules::CAPS}
+     * @param array<string, int> $hints how many were taken, by grade
+     * @param array{hours: float, said: list<string>} $callBack what the customer says when the appliance has run on
+     */
+    public function __construct(public array $lines, public string $verdict, public array $caps, public array $hints, public array $callBack, public Rules $rules) {}
+
+    /** Of 100: what the lines come to, less what was paid for hints. */
+    public function total(): float
+    {
+        $points = 0.0;
+        foreach ($this->lines as $line) {
+            $points += $line->share * $this->rules->weights[$line->id];
+        }
+
+        return max(0.0, 100 * $points / array_sum($this->rules->weights) - $this->paid());
+    }
+
+    public function passed(): bool
+    {
+        return $this->total() >= $this->rules->passMark && $this->caps === [];
+    }
+
+    public function line(string $id): Line
+    {
+        foreach ($this->lines as $line) {
+            if ($line->id === $id) {
+                return $line;
+            }
+        }
+        throw new \OutOfBoundsException("These rules give no line \"$id\".");
+    }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         return [
-            'total' => round($this->total, 1),
-            'passed' => $this->passed,
+            'total' => round($this->total(), 1),
+            'passed' => $this->passed(),
             'verdict' => $this->verdict,
+            'not_passed' => array_map(fn (string $cap) => Rules::CAPS[$cap], $this->caps),
+            'hints' => ['taken' => $this->hints, 'points' => $this->paid()],
+            'call_back' => $this->callBack,
             'rules' => ['name' => $this->rules->name, 'version' => $this->rules->version, 'title' => $this->rules->title, 'pass_mark' => $this->rules->passMark],
             'lines' => array_map(fn (Line $l) => $l->toArray($this->rules->weights[$l->id]), $this->lines),
         ];
+    }
+
+    private function paid(): float
+    {
+        $points = 0.0;
+        foreach ($this->hints as $grade => $times) {
+            $points += $times * $this->rules->hints[$grade];
+        }
+
+        return $points;
     }
 }

@@ -18,6 +18,12 @@ final class Repairs
     /** @var array<int, true> entries that replace a part which the fault had taken along */
     private array $spoiled = [];
 
+    /** @var array<string, true> parts that the fault took along or made act, ever */
+    private array $symptoms = [];
+
+    /** @var list<array<string, mixed>> state before each entry, and at the end; empty when the truth is no candidate */
+    private array $states = [];
+
     public function __construct(private readonly Plan $plan, private readonly Fault $fault) {}
 
     /** @param array<string, array{Bench, array<string, mixed>}> $candidates that stand before an entry */
@@ -25,8 +31,17 @@ final class Repairs
     {
         [$bench, $state] = $candidates[$this->fault->id] ?? [null, []];
         $this->faulty[$entry] = $bench?->isFaulty($state) ?? true;
-        if ($bench !== null && in_array($act->name, ['mend', 'spare', 'fuse'], true) && $this->hasGoneAlong($state, $act->get('part'))) {
+        if ($bench === null) {
+            return;
+        }
+        $this->states[] = $state;
+        if (in_array($act->name, ['mend', 'spare', 'fuse'], true) && $this->hasGoneAlong($state, $act->get('part'))) {
             $this->spoiled[$entry] = true;
+        }
+        foreach ($this->plan->model->document['parts'] as $part) {
+            if ($this->fault->in($part['id']) === null && ($this->hasGoneAlong($state, $part['id']) || $this->hasTripped($state, $part['id']))) {
+                $this->symptoms[$part['id']] = true;
+            }
         }
     }
 
@@ -35,6 +50,9 @@ final class Repairs
     {
         [$bench, $state] = $candidates[$this->fault->id] ?? [null, []];
         $this->faulty[] = $bench?->isFaulty($state) ?? true;
+        if ($bench !== null) {
+            $this->states[] = $state;
+        }
     }
 
     public function helped(int $entry): bool
@@ -47,9 +65,33 @@ final class Repairs
         return isset($this->spoiled[$entry]);
     }
 
+    /** Whether a part is one that the fault took along or made act: what it shows is a symptom. */
+    public function isSymptom(string $part): bool
+    {
+        return isset($this->symptoms[$part]);
+    }
+
+    /** Whether the fault took a part along anywhere, as a short does a fuse. */
+    public function tookAlong(): bool
+    {
+        return $this->spoiled !== [];
+    }
+
     public function isLeft(): bool
     {
         return end($this->faulty) !== false;
+    }
+
+    /** @return array<string, mixed>|null state before an entry, null when the truth was no candidate */
+    public function state(int $entry): ?array
+    {
+        return $this->states[$entry] ?? null;
+    }
+
+    /** @return array<string, mixed>|null state after the last entry and what was played after it */
+    public function last(): ?array
+    {
+        return $this->states === [] ? null : $this->states[count($this->states) - 1];
     }
 
     /**
@@ -64,6 +106,23 @@ final class Repairs
                 $entry['type'] === 'fuse' && ! $state['slots'][$id]['whole']
                 || $entry['type'] === 'protector' && ! $state['slots'][$id]['closed']
             )) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Whether a limit or rollout stands open by what it senses.
+     *
+     * @param array<string, mixed> $state
+     */
+    private function hasTripped(array $state, string $part): bool
+    {
+        $kind = $this->plan->model->kindOf($part);
+        foreach (in_array($kind['family'], ['limit', 'rollout', 'safety'], true) ? $kind['primitives'] : [] as $name => $spec) {
+            if ($spec['type'] === 'sensor' && ($spec['opens_at'] > $spec['closes_at'] || isset($spec['manual_reset'])) && ! $state['slots']["$part.$name"]['made']) {
                 return true;
             }
         }

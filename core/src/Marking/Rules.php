@@ -4,35 +4,144 @@ declare(strict_types=1);
 
 namespace OddSpark\Marking;
 
-/** House rules: what each line weighs, what a pass is. Named and versioned; an attempt keeps its version. */
+use OddSpark\Bench\Danger;
+
+/** House rules: what each line weighs, what a pass is, which school is followed. Named and versioned; an attempt keeps its version. */
 final readonly class Rules
 {
+    /** Lines of a mark, in order, with their titles. */
+    public const LINES = [
+        'safety' => 'Safety', 'basics' => 'Basics first', 'technique' => 'Technique', 'trace' => 'Trace', 'reasoning' => 'Reasoning',
+        'finding' => 'Finding', 'repair' => 'Repair', 'verify' => 'Verify and restore', 'money' => 'Time and money',
+    ];
+
+    /** What a mark cannot be passed with, whatever its sum. */
+    public const CAPS = [
+        'unsafe' => 'an unsafe act was done', 'fault_left' => 'the fault is still in', 'guess' => 'the name was a guess, or out already', 'called_back' => 'the customer calls again',
+    ];
+
+    /** Acts that rules may forbid altogether: a job can be done without each. */
+    public const BARRABLE = ['ask', 'clamp', 'gauge', 'draught', 'analyser', 'tester', 'lift', 'plug', 'jump', 'push', 'suck', 'tap'];
+
+    /** Grades of a hint, from the least to the most that it tells. */
+    public const HINTS = ['where', 'circuit', 'reading'];
+
     /**
-     * @param array<string, int> $weights by line
-     * @param list<string> $stops dangers that are stopped before they are done, ids of {@see \OddSpark\Bench\Danger}
+     * @param array<string, int|float> $weights by line; a line of no weight is not in the mark
+     * @param list<string> $caps ids of {@see CAPS}
+     * @param list<string> $stops dangers that are stopped before they are done, ids of {@see Danger}
+     * @param list<string> $barred acts that are not allowed at all, of {@see BARRABLE}
+     * @param array{cycle: bool, safeties: string, reading: bool, restore: bool} $verify what has to be done after the repair; safeties is none, one or each
+     * @param array{minutes: float, parts: int, call_backs: int} $budget
+     * @param array<string, float> $hints points that a hint costs, by grade
      */
-    public function __construct(
+    private function __construct(
         public string $name,
         public int $version,
         public string $title,
-        public int $passMark,
-        public bool $unsafeNeverPasses,
+        public float $passMark,
         public array $weights,
-        public array $stops = [],
+        public array $caps,
+        public array $stops,
+        public array $barred,
+        public Schools $schools,
+        public array $verify,
+        public array $budget,
+        public array $hints,
     ) {}
 
-    /** @param array<string, mixed> $json a rules document */
+    /**
+     * @param array<string, mixed> $json a rules document; of an older one, what it does not say is as it was then
+     *
+     * @throws RulesError
+     */
     public static function of(array $json): self
     {
-        return new self($json['name'], $json['version'], $json['title'], $json['pass_mark'], $json['unsafe_never_passes'], $json['weights'], $json['stops'] ?? []);
+        if (($json['odd_spark_rules'] ?? null) !== 1) {
+            throw new RulesError('/odd_spark_rules', 'Must be 1, the version of this format.');
+        }
+        $known = ['odd_spark_rules', 'name', 'version', 'title', 'pass_mark', 'unsafe_never_passes', 'weights', 'not_passed', 'stops', 'barred', 'schools', 'verify', 'budget', 'hints'];
+        foreach (array_diff(array_keys($json), $known) as $key) {
+            throw new RulesError("/$key", 'Not known here.');
+        }
+        if (! is_string($json['name'] ?? null) || preg_match('/^[a-z0-9][a-z0-9-]{0,39}$/', $json['name']) !== 1) {
+            throw new RulesError('/name', 'Must be letters, digits and dashes, at most 40.');
+        }
+        if (! is_string($json['title'] ?? null) || trim($json['title']) === '' || mb_strlen($json['title']) > 80) {
+            throw new RulesError('/title', 'Must be said, in at most 80 letters.');
+        }
+        if (! is_int($json['version'] ?? null) || $json['version'] < 1) {
+            throw new RulesError('/version', 'Must be a whole number from 1.');
+        }
+        $weights = [];
+        foreach (array_keys(self::LINES) as $line) {
+            $weights[$line] = self::number($json['weights'][$line] ?? 0, "/weights/$line", 0, 100);
+        }
+        foreach (array_diff(array_keys($json['weights'] ?? []), array_keys(self::LINES)) as $line) {
+            throw new RulesError("/weights/$line", 'There is no such line.');
+        }
+        if (array_sum($weights) <= 0) {
+            throw new RulesError('/weights', 'At least one line must weigh something.');
+        }
+        $caps = $json['not_passed'] ?? (($json['unsafe_never_passes'] ?? false) ? ['unsafe'] : []);
+        $verify = ($json['verify'] ?? []) + ['cycle' => true, 'safeties' => 'none', 'reading' => false, 'restore' => true];
+        if (! in_array($verify['safeties'], ['none', 'one', 'each'], true)) {
+            throw new RulesError('/verify/safeties', 'Must be none, one or each.');
+        }
+        foreach (['cycle', 'reading', 'restore'] as $what) {
+            if (! is_bool($verify[$what])) {
+                throw new RulesError("/verify/$what", 'Must be true or false.');
+            }
+        }
+        $budget = ($json['budget'] ?? []) + ['minutes' => 90, 'parts' => 1, 'call_backs' => 0];
+        $hints = ($json['hints'] ?? []) + ['where' => 3, 'circuit' => 6, 'reading' => 10];
+
+        return new self(
+            $json['name'], $json['version'], $json['title'], self::number($json['pass_mark'] ?? null, '/pass_mark', 0, 100), $weights,
+            self::listed($caps, '/not_passed', array_keys(self::CAPS)),
+            self::listed($json['stops'] ?? [], '/stops', array_keys(Danger::TEXT)),
+            self::listed($json['barred'] ?? [], '/barred', self::BARRABLE),
+            Schools::of($json['schools'] ?? []),
+            ['cycle' => $verify['cycle'], 'safeties' => $verify['safeties'], 'reading' => $verify['reading'], 'restore' => $verify['restore']],
+            ['minutes' => self::number($budget['minutes'], '/budget/minutes', 1, 10000), 'parts' => (int) self::number($budget['parts'], '/budget/parts', 0, 100), 'call_backs' => (int) self::number($budget['call_backs'], '/budget/call_backs', 0, 100)],
+            array_combine(self::HINTS, array_map(fn (string $grade) => self::number($hints[$grade], "/hints/$grade", 0, 100), self::HINTS)),
+        );
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, mixed> the rules document */
     public function toArray(): array
     {
         return [
             'odd_spark_rules' => 1, 'name' => $this->name, 'version' => $this->version, 'title' => $this->title,
-            'pass_mark' => $this->passMark, 'unsafe_never_passes' => $this->unsafeNeverPasses, 'weights' => $this->weights, 'stops' => $this->stops,
+            'pass_mark' => $this->passMark, 'weights' => $this->weights, 'not_passed' => $this->caps, 'stops' => $this->stops, 'barred' => $this->barred,
+            'schools' => $this->schools->toArray(), 'verify' => $this->verify, 'budget' => $this->budget, 'hints' => $this->hints,
         ];
+    }
+
+    private static function number(mixed $value, string $pointer, float $least, float $most): float
+    {
+        if (! is_int($value) && ! is_float($value) || $value < $least || $value > $most) {
+            throw new RulesError($pointer, "Must be a number from $least to $most.");
+        }
+
+        return (float) $value;
+    }
+
+    /**
+     * @param list<string> $known
+     * @return list<string>
+     */
+    private static function listed(mixed $values, string $pointer, array $known): array
+    {
+        if (! is_array($values)) {
+            throw new RulesError($pointer, 'Must be a list.');
+        }
+        foreach ($values as $i => $value) {
+            if (! in_array($value, $known, true)) {
+                throw new RulesError("$pointer/$i", 'Must be one of '.implode(', ', $known).'.');
+            }
+        }
+
+        return array_values(array_unique($values));
     }
 }

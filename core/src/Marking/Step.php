@@ -10,12 +10,29 @@ use OddSpark\Suspects\Suspects;
 /** One entry of the log, with what was known before and after it and what would have told most. */
 final readonly class Step
 {
-    /** @param list<Choice> $best the best readings before it, best first */
-    public function __construct(public Suspects $before, public Suspects $after, public array $best, public float $expected) {}
+    /**
+     * @param list<Choice> $best the best readings before it, best first; empty when nothing could tell more
+     * @param float $worth bits that the act itself was expected to tell
+     * @param float $watched bits that were gained by watching what it was put to, up to the next entry
+     * @param array<string, string> $flaws what was wrong with a reading, in words, by id of {@see Scrutiny}
+     */
+    public function __construct(public Suspects $before, public Suspects $after, public array $best, public float $worth, public float $watched, public array $flaws) {}
 
     /** Bits that the entry did gain. */
     public function gained(): float
     {
         return max(0.0, $this->before->entropy() - $this->after->entropy());
+    }
+
+    /** What it told, or could be expected to tell: luck is not taken away. */
+    public function told(): float
+    {
+        return max($this->worth, $this->gained() + $this->watched);
+    }
+
+    /** The most that anything could be expected to tell then, bits. */
+    public function could(): float
+    {
+        return $this->best === [] ? 0.0 : $this->best[0]->bits;
     }
 }

@@ -45,6 +45,9 @@ final class Tracker
     /** @var array<string, float> */
     private array $weights = [];
 
+    /** @var array{meter: array<string, float>, sight: array<string, float>} weights of those that fell out between the last entry and this by what was watched alone */
+    private array $watched = ['meter' => [], 'sight' => []];
+
     /** @param array<string, Arrival> $arrivals by fault id, when they were computed before; else they are now */
     public function __construct(
         private readonly Plan $plan,
@@ -71,14 +74,16 @@ final class Tracker
     /**
      * @param (callable(int, Suspects): void)|null $before called at the moment of each entry, with those that
      *     stand after all that was perceived till then; {@see candidates} are at that moment
+     * @param (callable(int, array<string, Outcome>): void)|null $shown called with what each of them would have
+     *     shown at the entry
      * @return list<Suspects> after the arrival, and after each entry
      */
-    public function follow(Observations $seen, ?callable $before = null): array
+    public function follow(Observations $seen, ?callable $before = null, ?callable $shown = null): array
     {
         $this->begin($seen);
         $steps = [$this->suspects()];
         foreach (array_keys($seen->entries) as $i) {
-            $steps[] = $this->step($seen, $i, $before);
+            $steps[] = $this->step($seen, $i, $before, $shown);
         }
 
         return $steps;
@@ -88,19 +93,26 @@ final class Tracker
      * One entry more, after those before it.
      *
      * @param (callable(int, Suspects): void)|null $before see {@see follow}
+     * @param (callable(int, array<string, Outcome>): void)|null $shown
      */
-    public function step(Observations $seen, int $i, ?callable $before = null): Suspects
+    public function step(Observations $seen, int $i, ?callable $before = null, ?callable $shown = null): Suspects
     {
         [$act, $outcome] = $seen->entries[$i];
         $comparison = new Comparison(array_map(fn ($e) => $e[0]->tick, array_slice($seen->entries, 0, $i + 1)));
         $earlier = $this->states;
         $stood = count($this->states);
+        $this->watched = ['meter' => [], 'sight' => []];
         $this->goOn($seen, $comparison, $act->tick, $act->tick - 1);
         if ($before !== null) {
             $before($i, $this->suspects());
         }
+        $all = [];
         foreach ($outcome->wasStopped() ? [] : $this->states as $id => $state) {
             [$this->states[$id], $expected] = $this->benches[$id]->do($state, $act, self::loose($outcome));
+            $all[$id] = $expected;
+            if ($act->name === 'hint') {
+                continue; // it was worked out of what had been seen, and adds nothing to it
+            }
             if ($act->name === 'ask') {
                 $this->weights[$id] *= $outcome->seen === $expected->seen ? 1.0 : self::HEARSAY;
 
@@ -110,7 +122,12 @@ final class Tracker
                 unset($this->states[$id], $this->benches[$id]);
             }
         }
-        $this->goOn($seen, $comparison, $act->tick, $act->tick);
+        if ($shown !== null) {
+            $shown($i, $all);
+        }
+        // what was perceived at this very tick may come of an act after this one: it is compared with the last of them
+        $more = ($seen->entries[$i + 1] ?? null) !== null && $seen->entries[$i + 1][0]->tick === $act->tick;
+        $this->goOn($seen, $comparison, $act->tick, $more ? $act->tick - 1 : $act->tick);
         $this->since = $act->tick;
         if ($i === count($seen->entries) - 1 && $seen->until > $act->tick) {
             $this->goOn($seen, $comparison, $seen->until, $seen->until); // what was still played after the last act
@@ -143,16 +160,41 @@ final class Tracker
         }
     }
 
+    /**
+     * Those that fell out between the entry before and this one, and by nothing but what the meter went on to
+     * show, or what the eyes were on.
+     *
+     * @return array{meter: array<string, float>, sight: array<string, float>} weights by fault
+     */
+    public function fellByWatching(): array
+    {
+        return $this->watched;
+    }
+
     /** Every candidate goes on to a tick; those that would have shown something else up to another fall out. */
     private function goOn(Observations $seen, Comparison $comparison, int $tick, int $compared): void
     {
         $observed = self::cut($seen->perceived, $compared);
         foreach ($this->states as $id => $state) {
             $this->states[$id] = $this->benches[$id]->advance($state, $tick);
-            if (! $comparison->agrees($observed, self::cut($this->benches[$id]->record->until($tick), $compared), $this->since)) {
+            $expected = self::cut($this->benches[$id]->record->until($tick), $compared);
+            if (! $comparison->agrees($observed, $expected, $this->since)) {
+                foreach (array_keys($this->watched) as $by) {
+                    $rest = fn (array $channels): array => array_filter($channels, fn (string $c) => ! $this->isWatched($c, $by), ARRAY_FILTER_USE_KEY);
+                    if ($comparison->agrees($rest($observed), $rest($expected), $this->since)) {
+                        $this->watched[$by][$id] = $this->weights[$id];
+                        break;
+                    }
+                }
                 unset($this->states[$id], $this->benches[$id]);
             }
         }
+    }
+
+    /** Whether a channel is the meter's, or of a sight that is seen by looking there. */
+    private function isWatched(string $channel, string $by): bool
+    {
+        return str_starts_with($channel, 'meter ') ? $by === 'meter' : $by === 'sight' && ($this->plan->percepts[$channel]['sense'] ?? '') === 'sight';
     }
 
     /** Those still in, as they stand. */

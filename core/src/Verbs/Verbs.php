@@ -18,11 +18,9 @@ use OddSpark\Bench\Wording;
 use OddSpark\Drawing\Chart;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\Universe;
-use OddSpark\Marking\Marker;
 use OddSpark\Marking\Rules;
 use OddSpark\Run\Memory;
 use OddSpark\Sequence\Table;
-use OddSpark\Suspects\Tracker;
 
 /** The core on the command line, without the web. Formats: docs/verbs.md. */
 final class Verbs
@@ -40,7 +38,8 @@ final class Verbs
                spark next MODEL --observations FILE | --fault … --actions FILE [--visit NAME]
                spark classes MODEL [--visit NAME]
                spark tree MODEL [--fault …] [--visit NAME]
-               spark mark MODEL --fault … --actions FILE [--visit NAME]
+               spark mark MODEL --fault … --actions FILE [--visit NAME] [--rules NAME]
+               spark debrief MODEL --fault … --actions FILE [--visit NAME] [--rules NAME] [--html]
                each with --json
         TEXT;
 
@@ -84,7 +83,7 @@ final class Verbs
         $options = [];
         while ($words !== []) {
             $word = array_shift($words);
-            if (in_array($word, ['--json', '--tran', '--pairs'], true)) {
+            if (in_array($word, ['--json', '--tran', '--pairs', '--html'], true)) {
                 $options[$word] = [''];
 
                 continue;
@@ -97,12 +96,12 @@ final class Verbs
 
                 continue;
             }
-            if (! in_array($word, ['--fault', '--actions', '--observations', '--visit', '--until', '--at'], true)) {
+            if (! in_array($word, ['--fault', '--actions', '--observations', '--visit', '--until', '--at', '--rules'], true)) {
                 throw new UsageError("There is no option $word.");
             }
             $options[$word][] = array_shift($words) ?? throw new UsageError("$word needs a value.");
         }
-        if (! in_array($verb, ['models', 'faults', 'table', 'chart', 'arrive', 'run', 'solve', 'spice', 'suspects', 'next', 'classes', 'tree', 'mark'], true)) {
+        if (! in_array($verb, ['models', 'faults', 'table', 'chart', 'arrive', 'run', 'solve', 'spice', 'suspects', 'next', 'classes', 'tree', 'mark', 'debrief'], true)) {
             throw new UsageError($verb === '' ? 'Say what to do.' : "There is no verb \"$verb\".");
         }
         if ($verb !== 'models' && $model === null) {
@@ -392,30 +391,21 @@ final class Verbs
     private function mark(Plan $plan): array
     {
         if (! isset($this->options['--fault'], $this->options['--actions'])) {
-            throw new UsageError('"mark" needs --fault and --actions.');
+            throw new UsageError("\"$this->verb\" needs --fault and --actions.");
         }
         $universe = Universe::of($plan->model);
-        $fault = $universe->compound($this->options['--fault']);
-        $attempt = $this->attempt($plan, $this->log());
-        $memory = new Memory();
-        $marker = new Marker($plan, $universe, $fault, $attempt->observations, new Tracker($plan, $universe, $attempt->observations->visit, $memory), $memory);
-        $mark = $marker->mark(Rules::of($this->library->rules('first-year')))->toArray();
-        $text = sprintf("%.1f of 100, %s; conclusion: %s\n", $mark['total'], $mark['passed'] ? 'passed' : 'not passed', $mark['verdict']);
-        foreach ($mark['lines'] as $line) {
-            $text .= sprintf("%5.1f of %2d  %s\n", $line['points'], $line['weight'], $line['title']);
-            foreach ($line['why'] as $why) {
-                $text .= "             {$why['text']}".($why['entry'] === null ? '' : " (entry {$why['entry']})")."\n";
-            }
-        }
+        $rules = Rules::of($this->library->rules($this->options['--rules'][0] ?? 'first-year'));
+        $judging = new Judging($plan, $universe, $universe->compound($this->options['--fault']), $this->attempt($plan, $this->log(), stops: $rules->stops));
 
-        return [['model' => $plan->model->name(), 'fault' => $fault->id, 'mark' => $mark, 'entries' => $marker->debrief()], $text];
+        return $this->verb === 'mark' ? $judging->mark($rules) : $judging->debrief($rules, isset($this->options['--html']));
     }
 
-    private function attempt(Plan $plan, ActionLog $log, ?int $until = null): Attempt
+    /** @param list<string> $stops */
+    private function attempt(Plan $plan, ActionLog $log, ?int $until = null, array $stops = []): Attempt
     {
         $fault = Universe::of($plan->model)->compound($this->options['--fault'] ?? []);
 
-        return Attempt::run($plan, $fault, $log, $this->visit($plan, $log), new Memory(), $until);
+        return Attempt::run($plan, $fault, $log, $this->visit($plan, $log), new Memory(), $until, stops: $stops);
     }
 
     private function log(): ActionLog

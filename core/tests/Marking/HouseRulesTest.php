@@ -8,7 +8,6 @@ use OddSpark\Bench\Attempt;
 use OddSpark\Bench\Danger;
 use OddSpark\Bench\Observations;
 use OddSpark\Marking\Mark;
-use OddSpark\Marking\Marker;
 use OddSpark\Marking\Rules;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\Tracker;
@@ -72,11 +71,11 @@ final class HouseRulesTest extends TestCase
             ['at_s' => 80, 'act' => 'door', 'to' => 'shut'], ['at_s' => 82, 'act' => 'set', 'part' => 'service', 'lever' => 'lever', 'to' => 'on'], ['at_s' => 260, 'act' => 'hand_back'],
         ];
         $stopped = $this->mark($this->attempt($entries, array_keys(Danger::TEXT)));
-        self::assertTrue($stopped->passed);
-        self::assertEqualsWithDelta(1 - 0.5 / 3, $stopped->lines[0]->share, 1e-9);
+        self::assertTrue($stopped->passed());
+        self::assertEqualsWithDelta(0.7, $stopped->lines[0]->share, 1e-9);
         self::assertStringStartsWith('Tried, and stopped', $stopped->lines[0]->why[0]['text']);
         array_splice($entries, 10, 0, [['at_s' => 55, 'act' => 'land', 'end' => 'w07.a']]);
-        self::assertFalse($this->mark($this->attempt($entries, []))->passed);
+        self::assertFalse($this->mark($this->attempt($entries, []))->passed());
     }
 
     /**
@@ -104,9 +103,6 @@ final class HouseRulesTest extends TestCase
 
     private function mark(Observations $seen): Mark
     {
-        $rules = (array) json_decode((string) file_get_contents(__DIR__.'/../../rules/first-year.json'), true);
-        $universe = Fixtures::universe();
-
-        return (new Marker(Fixtures::furnace(), $universe, $universe->get(self::TRUTH), $seen, $this->tracker(), new Memory()))->mark(Rules::of($rules));
+        return Marking::mark(Fixtures::furnace(), Fixtures::universe(), self::TRUTH, $seen);
     }
 }

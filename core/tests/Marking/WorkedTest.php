@@ -6,6 +6,8 @@ namespace OddSpark\Tests\Marking;
 
 use OddSpark\Bench\Attempt;
 use OddSpark\Faults\Universe;
+use OddSpark\Marking\Mark;
+use OddSpark\Marking\Marker;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
 use OddSpark\Tests\Stand;
@@ -42,6 +44,49 @@ final class WorkedTest extends TestCase
         foreach (Attempt::run($plan, Universe::of($plan->model)->get($worked['fault']), $log, $worked['visit'], new Memory())->observations->entries as $i => [$act, $outcome]) {
             self::assertNull($outcome->refused, "entry $i, $act->name");
         }
+    }
+
+    /** Line by line: the level, and the entries that the instructor points at. */
+    public function test_the_marks_agree_with_the_instructor_line_by_line(): void
+    {
+        $lines = $agree = $first = $whole = $all = 0;
+        $apart = [];
+        foreach (self::attempts() as $name => [$worked]) {
+            $mark = $this->mark($worked);
+            foreach ($worked['lines'] as $id => $line) {
+                $lines++;
+                $given = $mark->line($id);
+                $pointed = array_diff($line['at'] ?? [], array_column($given->why, 'entry'));
+                $first += self::level($given->share) === ($line['first'] ?? $line['level']) && $pointed === [] ? 1 : 0;
+                if (self::level($given->share) === $line['level'] && $pointed === []) {
+                    $agree++;
+                } else {
+                    $apart[] = sprintf('%s, %s: %s by hand (%s), %s (%.2f)%s: %s', $name, $id, $line['level'], $line['why'], self::level($given->share), $given->share, $pointed === [] ? '' : ', not pointed at: '.implode(', ', $pointed), implode(' | ', array_map(fn ($w) => $w['text'].($w['entry'] === null ? '' : " [{$w['entry']}]"), $given->why)));
+                }
+            }
+            $all++;
+            if ([$mark->verdict, $mark->passed()] === [$worked['verdict'], $worked['passed']]) {
+                $whole++;
+            } else {
+                $apart[] = sprintf('%s: %s, %s by hand; %s, %s (%.1f)', $name, $worked['verdict'], $worked['passed'] ? 'passed' : 'not passed', $mark->verdict, $mark->passed() ? 'passed' : 'not passed', $mark->total());
+            }
+        }
+        fwrite(STDERR, sprintf("\nWorked attempts: %d of %d lines agree (%.1f %%; %.1f %% with what was first given), %d of %d conclusions with pass or not.\n%s\n", $agree, $lines, 100 * $agree / $lines, 100 * $first / $lines, $whole, $all, implode("\n", $apart)));
+        self::assertGreaterThanOrEqual(0.95, $agree / $lines);
+        self::assertGreaterThanOrEqual(0.95, $whole / $all);
+    }
+
+    private static function level(float $share): string
+    {
+        return match (true) {
+            $share >= 0.9 - 1e-9 => 'full', $share >= 0.6 - 1e-9 => 'most', $share >= 0.2 - 1e-9 => 'some', default => 'none',
+        };
+    }
+
+    /** @param array<string, mixed> $worked */
+    private function mark(array $worked): Mark
+    {
+        return Marker::of(Marking::accountOf($worked))->mark(Marking::rules($worked['rules']));
     }
 
     public function test_there_are_enough_of_each_kind(): void

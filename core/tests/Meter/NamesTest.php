@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace OddSpark\Tests\Meter;
 
-use OddSpark\Appliance\Compiler;
-use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
 use OddSpark\Faults\Universe;
 use OddSpark\Meter\Reading;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
+use OddSpark\Tests\OtherNames;
 use PHPUnit\Framework\TestCase;
 
 /** A reading depends on the appliance, never on what its parts are called or in which order they stand. */
@@ -19,30 +18,7 @@ final class NamesTest extends TestCase
 {
     public function test_every_reading_is_the_same_under_other_names_and_in_another_order(): void
     {
-        mt_srand(11);
-        $document = Library::parse((string) file_get_contents(__DIR__.'/../../models/furnace-80.json'));
-        $ids = array_values(array_unique([...array_column($document['parts'], 'id'), ...array_column($document['wires'], 'id'), ...array_keys($document['process'])]));
-        $other = array_map(fn (int $i) => 'x'.chr(97 + $i % 26).$i, array_keys($ids));
-        shuffle($other);
-        $rename = array_combine($ids, $other);
-        $as = fn (string $id): string => preg_replace_callback('/^[a-z0-9-]+/', fn (array $m) => $rename[$m[0]] ?? $m[0], $id) ?? $id;
-        $d = self::renamed($document, $as);
-        foreach (['process', 'weights'] as $keyed) {
-            $d[$keyed] = array_combine(array_map($as, array_keys($d[$keyed] ?? [])), $d[$keyed] ?? []);
-        }
-        $d['visits']['hot']['arrives']['unlike'] = [$as('board.lamp') => 'steady'];
-        foreach (['heat', 'cycle', 'air', 'smell', 'hum'] as $what) {
-            $d['household'][$what] = array_combine(array_map($as, array_keys($document['household'][$what])), $document['household'][$what]);
-        }
-        ksort($d['process']);
-        shuffle($d['parts']);
-        $cable = array_filter($d['wires'], fn (array $w) => isset($w['cable'])); // how the conductors lie in a cable is their order
-        shuffle($d['wires']);
-        foreach ($d['wires'] as $i => $w) {
-            $d['wires'][$i] = isset($w['cable']) ? array_shift($cable) : $w;
-        }
-        $theirs = (new Library())->resolve($d);
-        $plan = Compiler::compile($theirs);
+        [$plan, $as] = OtherNames::furnace(11);
 
         $places = array_keys(Fixtures::furnace()->places);
         foreach (['healthy', 'limit:stuck-open', 'w38:open', 'rod:dirty'] as $fault) {
@@ -91,25 +67,5 @@ final class NamesTest extends TestCase
         }
 
         return $exact;
-    }
-
-    /**
-     * Ids within the values of a document, renamed where they stand for parts, wires and processes.
-     *
-     * @param array<array-key, mixed> $value
-     * @param callable(string): string $as
-     * @return array<array-key, mixed>
-     */
-    private static function renamed(array $value, callable $as): array
-    {
-        foreach ($value as $key => $v) {
-            if (is_array($v) && $key !== 'cables') {
-                $value[$key] = self::renamed($v, $as);
-            } elseif (is_string($v) && ! in_array($key, ['kind', 'type', 'cable', 'name', 'title', 'label', 'colour', 'instrument', 'thing', 'sense', 'lever'], true)) {
-                $value[$key] = $as($v);
-            }
-        }
-
-        return $value;
     }
 }

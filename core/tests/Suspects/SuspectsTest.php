@@ -78,13 +78,16 @@ final class SuspectsTest extends TestCase
         }
     }
 
-    public function test_what_is_done_in_the_first_moment_does_not_strike_the_truth_out(): void
+    public function test_acts_in_one_and_the_same_moment_do_not_strike_the_truth_out(): void
     {
         $memory = new Memory();
         foreach (array_keys(Fixtures::universe()->faults) as $fault) {
             $seen = Attempt::run(Fixtures::furnace(), Fixtures::universe()->get($fault), Fixtures::log([
+                ['at_s' => 0, 'act' => 'look', 'part' => 'thermostat'], ['at_s' => 0, 'act' => 'look', 'part' => 'board'],
                 ['at_s' => 0, 'act' => 'door', 'to' => 'open'], ['at_s' => 0, 'act' => 'hold', 'to' => 'held'],
                 ['at_s' => 0, 'act' => 'leads', 'red' => 'board.IND', 'black' => 'board.N'], ['at_s' => 50, 'act' => 'read'],
+                ['at_s' => 50, 'act' => 'look', 'part' => 'burners'], ['at_s' => 50, 'act' => 'hold', 'to' => 'released'], ['at_s' => 50, 'act' => 'door', 'to' => 'shut'],
+                ['at_s' => 50, 'act' => 'look', 'part' => 'board'], ['at_s' => 80, 'act' => 'look', 'part' => 'board'],
             ], 77), 'cold', $memory)->observations;
             foreach ((new Tracker(Fixtures::furnace(), Fixtures::universe()->only([$fault]), 'cold', $memory))->follow($seen) as $step) {
                 self::assertTrue($step->has($fault), $fault);

@@ -1,5 +1,7 @@
 import { Box, Stack, Text } from '@chakra-ui/react'
 import type { BoardData, Briefing, Entry } from '@/lib/types'
+import { Hints } from './Hints'
+import { HouseRules } from './HouseRules'
 import { Questions } from './Questions'
 
 interface Props {
@@ -22,7 +24,9 @@ export function CallSheet({ job, board, log, act }: Props) {
                 <Text fontWeight={700}>{job.kind === 'exam' ? 'Examination' : 'Practice'}</Text>
                 <Text>Find what is wrong, name it, put it right, watch a cycle, put everything back and hand the appliance over.</Text>
             </Box>
+            {job.rules.hints && <Hints prices={job.rules.hints} log={log} act={act} />}
             <Questions log={log} act={act} />
+            <HouseRules rules={job.rules} />
             {card && (
                 <Box>
                     <Text fontWeight={700} fontSize="14px">Card on the panel: lamp</Text>

@@ -99,7 +99,8 @@ export function useBench(start: Start) {
         const entry = reply?.entry ?? undefined
         if (entry) {
             const danger = Object.values(entry.dangers)[0]
-            setState((s) => ({ ...s, notice: entry.refused ? { text: entry.refused, danger: false } : danger ? { text: danger, danger: true } : null }))
+            const hint = entry.act.act === 'hint' ? (entry.seen as Record<string, string>)['hint'] : undefined
+            setState((s) => ({ ...s, notice: hint !== undefined ? { text: hint, danger: false } : entry.refused ? { text: entry.refused, danger: false } : danger ? { text: danger, danger: true } : null }))
         }
         return entry
     }, [ask])

@@ -22,6 +22,8 @@ interface Props {
     covered?: string[]
     doorShut?: boolean
     marked?: string | null
+    /** parts and wires that are pointed at together */
+    markedAll?: string[]
     live?: Record<string, string>
     onPlace?: (place: string) => void
     onPart?: (part: string) => void
@@ -80,7 +82,7 @@ export function Board(props: Props) {
             >
                 <Cabinet board={board} covered={covered} />
                 {board.wires.map((wire) => (
-                    <WirePath key={wire.id} wire={wire} hidden={hidden} lifted={props.lifted} />
+                    <WirePath key={wire.id} wire={wire} hidden={hidden} marked={props.markedAll?.includes(wire.id) ?? false} lifted={props.lifted} />
                 ))}
                 {board.parts.map((part) => (
                     <PartBox
@@ -88,7 +90,7 @@ export function Board(props: Props) {
                         part={part}
                         hidden={hidden.has(part.id)}
                         chosen={props.part === part.id}
-                        marked={props.marked === part.id}
+                        marked={props.marked === part.id || (props.markedAll?.includes(part.id) ?? false)}
                         live={props.live?.[part.id]}
                         cursor={cursor && cursor.startsWith(`${part.id}.`) ? cursor : null}
                         onPart={props.onPart}
@@ -118,13 +120,13 @@ function Cabinet({ board, covered }: { board: BoardData; covered: string[] }) {
     return <Rect x={x} y={y} width={right - x} height={bottom - y} rx={6} fill="ground" stroke="line" strokeWidth={2} />
 }
 
-const WirePath = memo(function WirePath({ wire, hidden, lifted = [] }: { wire: Wire; hidden: Set<string>; lifted?: string[] }) {
+const WirePath = memo(function WirePath({ wire, hidden, marked, lifted = [] }: { wire: Wire; hidden: Set<string>; marked: boolean; lifted?: string[] }) {
     if (hidden.has(ownerOf(wire.from)) && hidden.has(ownerOf(wire.to))) return null
     const colour = wireColours[wire.colour] ?? wireColours['grey']!
     const d = wire.points.map(([px, py], i) => `${i ? 'L' : 'M'}${px} ${py}`).join('')
     return (
         <g>
-            <Path d={d} fill="none" stroke="sheet" strokeWidth={5} strokeLinejoin="round" />
+            <Path d={d} fill="none" stroke={marked ? 'danger' : 'sheet'} strokeWidth={marked ? 9 : 5} strokeLinejoin="round" />
             <path d={d} fill="none" stroke={colour.stroke} strokeWidth={2.6} strokeLinejoin="round" strokeDasharray={colour.dash} />
             {(['a', 'b'] as const).map((end) => {
                 const p = end === 'a' ? wire.points[0] : wire.points[wire.points.length - 1]

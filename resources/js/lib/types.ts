@@ -34,7 +34,14 @@ export interface Scene {
 export interface Reply { entry: Entry | null; now_s: number; until_s: number; scene: Scene; passed: Channels; ahead: Channels; handed_back: boolean }
 
 export interface FaultName { id: string; title: string; part?: string; family: string; weight?: number }
-export interface Briefing { id: number; title: string; complaint: string; kind: 'practice' | 'exam' }
+/** What a trainee is told of the house rules of a job. */
+export interface ToldRules {
+    title: string; version: number; pass_mark: number; not_passed: string[]
+    schools: { question: string; way: string }[] | Record<string, { question: string; way: string }>
+    flame_ua: number; verify: { cycle: boolean; safeties: 'none' | 'one' | 'each'; reading: boolean; restore: boolean }
+    barred: string[]; stops: boolean; hints: Record<'where' | 'circuit' | 'reading', number> | null
+}
+export interface Briefing { id: number; title: string; complaint: string; kind: 'practice' | 'exam'; rules: ToldRules }
 export interface Me { id: number; name: string; role: 'instructor' | 'trainee' }
 
 /** A question with its answers, or the faults at an end. */

@@ -1,105 +1,105 @@
-import { Box, Flex, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react'
-import { lazy, Suspense, useState } from 'react'
-import type { Briefing, Channels, Lane } from '@/lib/types'
-import { TwoAtOnce, type PairsState } from '@/bench/TwoAtOnce'
+import { Box, Button, Grid, HStack, Stack, Tabs, Text } from '@chakra-ui/react'
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
+import { Board } from '@/board/Board'
+import { EntryList } from '@/debrief/EntryList'
+import { Known } from '@/debrief/Known'
+import { MarkSheet } from '@/debrief/MarkSheet'
+import { entryAt, pause, standingAt } from '@/debrief/replay'
+import { ASIDE, type Best, type DebriefData, type MarkData, type OtherMark } from '@/debrief/types'
+import type { PairsState } from '@/debrief/TwoAtOnce'
+import type { BoardData, Briefing, Channels, Lane } from '@/lib/types'
 import { Frame } from '@/shell/Frame'
 import { clock } from '@/tape/scale'
 import { Tape, type Mark } from '@/tape/Tape'
 
-const SuspectCurve = lazy(() => import('@/bench/SuspectCurve').then((m) => ({ default: m.SuspectCurve })))
+const SuspectCurve = lazy(() => import('@/debrief/SuspectCurve').then((m) => ({ default: m.SuspectCurve })))
 
-interface Why { text: string; entry: number | null }
-interface MarkLine { id: string; title: string; share: number; weight: number; points: number; why: Why[] }
-interface MarkData { total: number; passed: boolean; verdict: string; rules: { title: string; version: number; pass_mark: number }; lines: MarkLine[] }
-interface Row { at_s: number; text: string; act: string; before: number; after: number; gained: number; left: Record<string, number>; best: { text: string; bits: number }[]; dangers: string[] }
-interface Props { attempt: number; pairs: PairsState | null; job: Briefing; trainee: string; fault: { title: string }; titles: Record<string, string>; mark: MarkData; entries: Row[]; lanes: Lane[]; past: Channels }
-
-const VERDICTS: Record<string, string> = {
-    proved: 'Proved, among single faults', supported: 'The likeliest, but not proved', guess: 'A guess', contradicted: 'Contradicted by what was seen', none: 'No fault was named',
+interface Props {
+    attempt: number; pairs: PairsState | null; job: Briefing; trainee: string; fault: { title: string; parts: string[] }; titles: Record<string, string>
+    mark: MarkData; debrief: DebriefData; board: BoardData; doors: { covers: string[] }[]; lanes: Lane[]; past: Channels
+    perfect: number[] | null; others: OtherMark[]; engine: { then: number; now: number }; judges: boolean
 }
-const ASIDE = ['meant', 'suspect', 'dial']
 
-/** The mark, and what was known after each entry and what would have told more. */
-export default function Debrief({ attempt, pairs, job, trainee, fault, titles, mark, entries, lanes, past }: Props) {
+/** The mark, and the attempt gone over: what was known after each entry, what would have told more, on the board and in time. */
+export default function Debrief({ attempt, pairs, job, trainee, fault, titles, mark, debrief, board, doors, lanes, past, perfect, others, engine, judges }: Props) {
+    const { entries } = debrief
     const telling = entries.findIndex((r) => r.before > 1 && r.best.length > 0)
     const [open, setOpen] = useState(Math.max(0, telling))
+    const [shown, setShown] = useState<Best | null>(null)
+    const [bare, setBare] = useState(true)
+    const [playing, setPlaying] = useState(false)
     const row = entries[open]
     const end = Math.max(60, entries[entries.length - 1]?.at_s ?? 60)
+    const covered = useMemo(() => doors.flatMap((d) => d.covers), [doors])
+    const left = useMemo(() => (entries[0] ? [entries[0].before, ...entries.map((r) => r.after)] : []), [entries])
+    const standing = standingAt(entries, open)
     const marks: Mark[] = entries.filter((r) => !ASIDE.includes(r.act)).map((r) => ({
         at: r.at_s, text: r.text, kind: r.dangers.length ? 'danger' : r.act === 'leads' || r.act === 'read' ? 'reading' : r.act === 'look' ? 'look' : 'act',
     }))
+    const go = (entry: number) => {
+        setOpen(Math.min(entries.length - 1, Math.max(0, entry)))
+        setShown(null)
+    }
+
+    useEffect(() => {
+        if (!playing) return
+        const next = entries[open + 1]
+        if (!next || !row) {
+            setPlaying(false)
+            return
+        }
+        const timer = setTimeout(() => go(open + 1), 1000 * pause(row.at_s, next.at_s))
+        return () => clearTimeout(timer)
+        // go only sets state
+        // eslint-disable-next-line react-hooks/exhaustive-deps
+    }, [playing, open, entries, row])
+
+    const lookedAt = shown?.black === null ? shown.red : shown === null ? standing.looked : null
     return (
         <Frame title={`Debrief: ${job.title}`} full>
-            <Grid h="100%" gap="3" templateColumns="390px minmax(0,1fr) 330px" templateRows="minmax(0,1fr) auto">
-                <Stack gap="3" minH="0" overflowY="auto" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3" tabIndex={0} aria-label="Mark">
-                    <Flex justify="space-between" align="baseline">
-                        <Heading as="h1" size="lg">{trainee}</Heading>
-                        <Text className="reading" fontSize="30px" fontWeight={600} color={mark.passed ? 'good' : 'danger'} data-testid="total">{mark.total.toFixed(1)}</Text>
-                    </Flex>
-                    <Text>{mark.passed ? 'Passed' : 'Not passed'} · {VERDICTS[mark.verdict]}</Text>
-                    <Box bg="copperWash" borderRadius="sm" p="2"><Text><b>It was:</b> {fault.title}</Text></Box>
-                    {mark.lines.map((l) => (
-                        <Box key={l.id}>
-                            <HStack justify="space-between">
-                                <Text fontWeight={700}>{l.title}</Text>
-                                <Text className="reading">{l.points.toFixed(1)} / {l.weight}</Text>
-                            </HStack>
-                            <Box h="5px" bg="ground" borderRadius="full"><Box h="5px" w={`${100 * l.share}%`} bg={l.share >= 0.7 ? 'good' : 'copper'} borderRadius="full" /></Box>
-                            {l.why.map((w, i) => (
-                                <Text key={i} fontSize="13.5px" color="faint" mt="0.5">
-                                    {w.text}
-                                    {w.entry !== null && <Box as="button" color="copper" textDecoration="underline" ml="1" onClick={() => setOpen(w.entry!)} aria-label={`Show entry ${w.entry + 1}`}>entry {w.entry + 1}</Box>}
-                                </Text>
-                            ))}
-                        </Box>
-                    ))}
-                    <TwoAtOnce attempt={attempt} known={pairs} />
-                    <Text fontSize="13px" color="faint">House rules: {mark.rules.title}, version {mark.rules.version}, pass mark {mark.rules.pass_mark}.</Text>
-                </Stack>
-                <Box minH="0" overflowY="auto" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" tabIndex={0} aria-label="Entries">
-                    {entries.map((r, i) => ASIDE.includes(r.act) && r.act !== 'meant' ? null : (
-                        <Flex
-                            key={i} as="button" w="100%" textAlign="left" gap="3" px="3" py="1.5" minH="44px" align="center" borderBottomWidth="1px" borderColor="line"
-                            bg={i === open ? 'copperWash' : undefined} aria-pressed={i === open} onClick={() => setOpen(i)}
-                        >
-                            <Text className="reading" w="46px" color="faint" flexShrink={0}>{clock(r.at_s)}</Text>
-                            <Box flex="1" minW="0">
-                                <Text>{r.text}</Text>
-                                {r.dangers.map((d) => <Text key={d} fontSize="13px" color="danger" fontWeight={700}>▲ {d}</Text>)}
-                            </Box>
-                            {r.act !== 'meant' && <Text className="reading" fontSize="14px" flexShrink={0} color={r.after < r.before ? 'good' : 'faint'}>{r.before} → {r.after}</Text>}
-                        </Flex>
-                    ))}
+            <Grid h="100%" gap="2" templateColumns="326px minmax(0,1fr) 300px" templateRows="minmax(0,1fr) auto">
+                <Box minH="0" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2">
+                    <Tabs.Root defaultValue="mark" h="100%" display="flex" flexDirection="column" size="sm" colorPalette="orange" lazyMount>
+                        <Tabs.List>
+                            <Tabs.Trigger value="mark" h="40px">Mark</Tabs.Trigger>
+                            <Tabs.Trigger value="entries" h="40px">Entries ({entries.length})</Tabs.Trigger>
+                        </Tabs.List>
+                        <Tabs.Content value="mark" flex="1" minH="0" pt="2">
+                            <MarkSheet attempt={attempt} trainee={trainee} fault={fault.title} mark={mark} same={debrief.same} others={others} pairs={pairs} engine={engine} judges={judges} onEntry={go} />
+                        </Tabs.Content>
+                        <Tabs.Content value="entries" flex="1" minH="0" pt="2"><EntryList entries={entries} open={open} onOpen={go} /></Tabs.Content>
+                    </Tabs.Root>
                 </Box>
-                <Stack gap="3" minH="0" overflowY="auto" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3" tabIndex={0} aria-label="What was known">
-                    <Suspense fallback={<Box h="170px" />}><SuspectCurve left={entries.map((r) => r.after)} width={300} /></Suspense>
-                    {row && (
-                        <>
-                            <Box>
-                                <Text fontSize="13px" color="faint">Entry {open + 1}, at {clock(row.at_s)}</Text>
-                                <Text fontWeight={700}>{row.text}</Text>
-                                <Text>{row.before} suspects before, {row.after} after{row.gained > 0 ? `: ${row.gained.toFixed(2)} bits told` : ''}.</Text>
-                            </Box>
-                            <Box>
-                                <Text fontWeight={700}>Would have told most at that moment</Text>
-                                {row.best.length === 0 && <Text fontSize="14px" color="faint">{row.before > 1 ? 'Nothing within reach at that moment could tell more.' : 'Nothing was left to tell: one suspect stood.'}</Text>}
-                                {row.best.map((b, i) => <Text key={i} fontSize="14px">{i + 1}. {b.text} <span className="reading">({b.bits.toFixed(2)} bits)</span></Text>)}
-                            </Box>
-                            <Box>
-                                <Text fontWeight={700}>Still possible after it</Text>
-                                {Object.entries(row.left).map(([id, share]) => (
-                                    <HStack key={id} justify="space-between" align="start" fontSize="14px"><Text>{titles[id] ?? id}</Text><Text className="reading">{(100 * share).toFixed(0)} %</Text></HStack>
-                                ))}
-                                {Object.keys(row.left).length === 0 && <Text fontSize="14px">No single fault shows all of this.</Text>}
-                            </Box>
-                        </>
-                    )}
+                <Stack minH="0" gap="1">
+                    <HStack gap="1" wrap="wrap">
+                        <Button h="44px" minW="96px" bg="copper" color="onCopper" aria-pressed={playing} onClick={() => { if (!playing && open === entries.length - 1) go(0); setPlaying(!playing) }}>{playing ? 'Stop' : 'Go over it'}</Button>
+                        <Step word="Entry before" sign="‹" disabled={open === 0} onClick={() => go(open - 1)} />
+                        <Step word="Entry after" sign="›" disabled={open === entries.length - 1} onClick={() => go(open + 1)} />
+                        <Text className="reading" fontSize="18px" minW="60px" textAlign="center">{row ? clock(row.at_s) : ''}</Text>
+                        <Box flex="1" />
+                        {fault.parts.length > 0 && <Button h="44px" variant="outline" color="ink" borderColor={bare ? 'danger' : 'line'} bg={bare ? 'dangerWash' : 'sheet'} aria-pressed={bare} onClick={() => setBare(!bare)}>Show the fault</Button>}
+                    </HStack>
+                    <Box flex="1" minH="0">
+                        <Board
+                            board={board} covered={covered} doorShut={false} part={lookedAt} jumpers={standing.jumpers} lifted={standing.lifted}
+                            red={shown ? (shown.black === null ? null : shown.red) : standing.red} black={shown ? shown.black : standing.black} markedAll={bare ? fault.parts : []}
+                        />
+                    </Box>
+                    <Text fontSize="14px" minH="21px" aria-live="polite" truncate>{shown ? <><b>Better here:</b> {shown.text}</> : row?.text}</Text>
+                </Stack>
+                <Stack gap="2" minH="0" overflowY="auto" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2" tabIndex={0} aria-label="What was known">
+                    <Suspense fallback={<Box h="150px" />}><SuspectCurve width={282} left={left} perfect={perfect} cursor={open} /></Suspense>
+                    {row && <Known row={row} index={open} debrief={debrief} titles={titles} shown={shown} onShow={setShown} onEntry={go} />}
                 </Stack>
                 <Box gridColumn="1 / -1">
-                    <Tape lanes={lanes} channels={past} marks={marks} now={end} span={end / 0.94} height={150} cursor={row?.at_s ?? null} />
-                    <Text fontSize="13px" color="faint" mt="1">Simulation: on real equipment follow the maker's instructions, local codes, and work under a licensed person.</Text>
+                    <Tape lanes={lanes} channels={past} marks={marks} now={end} span={end / 0.94} height={132} cursor={row?.at_s ?? null} onScrub={(s) => go(entryAt(entries, s))} />
+                    <Text fontSize="12.5px" color="faint">Simulation: on real equipment follow the maker's instructions, local codes, and work under a licensed person.</Text>
                 </Box>
             </Grid>
         </Frame>
     )
+}
+
+function Step({ word, sign, disabled, onClick }: { word: string; sign: string; disabled: boolean; onClick: () => void }) {
+    return <Button h="44px" minW="44px" px="0" variant="outline" color="ink" borderColor="line" aria-label={word} disabled={disabled} onClick={onClick}>{sign}</Button>
 }

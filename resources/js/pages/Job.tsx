@@ -1,16 +1,17 @@
 import { Box, Button, Flex, Heading, HStack, Stack, Table, Text } from '@chakra-ui/react'
 import { Link, router } from '@inertiajs/react'
+import { MarkAgain } from '@/marks/MarkAgain'
 import { Frame } from '@/shell/Frame'
 import type { Briefing } from '@/lib/types'
 
-interface Row { name?: string; attempt: number | null; entries: number; handed_back: boolean; total: number | null; passed: boolean | null; verdict: string | null }
+interface Row { name?: string; attempt: number | null; entries: number; handed_back: boolean; total: number | null; passed: boolean | null; verdict: string | null; marking: { share?: number; error?: string } | null; others: { title: string; total: number; passed: boolean }[] }
 interface Key { difficulty: { grade: number; questions: number; windows: number; minutes: number }; path: { ask: string; shows: string }[]; look_alikes: string[] }
-interface Props { job: Briefing & { course: string; fault: string; hash: string; rules: string; key: Key | null }; rows: Row[]; own: Row }
+interface Props { job: Briefing & { course: string; fault: string; hash: string; key: Key | null }; rows: Row[]; own: Row; sets: { id: number; title: string }[] }
 
 const VERDICTS: Record<string, string> = { proved: 'proved', supported: 'likely, not proved', guess: 'a guess', contradicted: 'contradicted', none: 'nothing named' }
 
 /** One job: what was given, and how each trainee fared. */
-export default function Job({ job, rows, own }: Props) {
+export default function Job({ job, rows, own, sets }: Props) {
     return (
         <Frame title={job.title}>
             <Stack gap="5">
@@ -18,7 +19,7 @@ export default function Job({ job, rows, own }: Props) {
                     <Box>
                         <Heading as="h1" size="2xl">{job.title}</Heading>
                         <Text>“{job.complaint}”</Text>
-                        <Text fontSize="14px" color="faint">{job.course} · {job.kind === 'exam' ? 'examination' : 'practice'} · house rules: {job.rules} · model frozen as <span className="reading">{job.hash}</span></Text>
+                        <Text fontSize="14px" color="faint">{job.course} · {job.kind === 'exam' ? 'examination' : 'practice'} · house rules: {job.rules.title}, version {job.rules.version} · model frozen as <span className="reading">{job.hash}</span></Text>
                     </Box>
                     <HStack flexShrink={0}>
                         {own.handed_back && <Button asChild h="44px" variant="outline" color="ink" borderColor="line"><Link href={`/attempts/${own.attempt}/debrief`}>My own debrief</Link></Button>}
@@ -49,13 +50,18 @@ export default function Job({ job, rows, own }: Props) {
                                     <Table.Cell>{r.handed_back ? 'handed back' : r.attempt ? 'at the bench' : 'not begun'}</Table.Cell>
                                     <Table.Cell className="reading">{r.entries}</Table.Cell>
                                     <Table.Cell>{r.verdict ? VERDICTS[r.verdict] : '–'}</Table.Cell>
-                                    <Table.Cell className="reading" color={r.passed === null ? undefined : r.passed ? 'good' : 'danger'}>{r.total === null ? '–' : `${r.total.toFixed(1)} ${r.passed ? 'passed' : 'not passed'}`}</Table.Cell>
+                                    <Table.Cell>
+                                        <Text className="reading" color={r.passed === null ? undefined : r.passed ? 'good' : 'danger'}>{r.total === null ? '–' : `${r.total.toFixed(1)} ${r.passed ? 'passed' : 'not passed'}`}</Text>
+                                        {r.marking?.error && <Text fontSize="13px" color="danger">{r.marking.error}</Text>}
+                                        {r.others.map((o, i) => <Text key={i} fontSize="13px" color="faint">{o.title}: <span className="reading">{o.total.toFixed(1)}</span> {o.passed ? 'passed' : 'not passed'}</Text>)}
+                                    </Table.Cell>
                                     <Table.Cell>{r.handed_back && <Link href={`/attempts/${r.attempt}/debrief`}><Text color="copper" textDecoration="underline">Debrief</Text></Link>}</Table.Cell>
                                 </Table.Row>
                             ))}
                         </Table.Body>
                     </Table.Root>
                 </Box>
+                <MarkAgain job={job.id} sets={sets} marking={rows.some((r) => r.marking !== null && !r.marking.error)} />
             </Stack>
         </Frame>
     )

@@ -19,12 +19,13 @@ interface Props {
     healthy: Preview
     tables: SequenceTable[]
     courses: { id: number; name: string; trainees: { id: number; name: string }[] }[]
+    rules: { id: number; title: string; stops: boolean }[]
 }
 
 const HEALTHY = 'healthy'
 
 /** A model running healthy; a fault chosen, what it does beside it, and the job given. */
-export default function Model({ model, board, visits, faults, healthy, tables, courses }: Props) {
+export default function Model({ model, board, visits, faults, healthy, tables, courses, rules }: Props) {
     const [view, setView] = useState<'Board' | 'Sequence' | 'Trouble'>('Board')
     const [words, setWords] = useState('')
     const [shown, setShown] = useState<Preview | null>(null)
@@ -32,7 +33,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
     const course = courses[0]
     const form = useForm({
         appliance: model.id, course: course?.id ?? 0, trainees: (course?.trainees ?? []).map((t) => t.id),
-        title: '', fault: HEALTHY, visit: Object.keys(visits)[0] ?? '', kind: 'practice', complaint: '', low_battery: false, worn_leads: false, stops: false,
+        title: '', fault: HEALTHY, visit: Object.keys(visits)[0] ?? '', kind: 'practice', complaint: '', low_battery: false, worn_leads: false, stops: false, rules: rules[0]?.id ?? 0,
     })
     const { fault, visit } = form.data
 
@@ -149,6 +150,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                     </Box>
                     <Box>
                         <Text fontSize="14px" fontWeight={700}>House rules</Text>
+                        <Select label="House rules" value={String(form.data.rules)} onChange={(v) => form.setData('rules', Number(v))} options={rules.map((r) => [String(r.id), r.title])} />
                         <Tick checked={form.data.stops} onChange={(on) => form.setData('stops', on)}>What would hurt is stopped before it is done, and noted as tried</Tick>
                     </Box>
                     <Row label="Class" error={form.errors.course}>

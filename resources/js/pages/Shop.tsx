@@ -14,7 +14,7 @@ export default function Shop({ courses, models, jobs }: Props) {
                 <Flex justify="space-between" align="end" gap="4">
                     <Box>
                         <Heading as="h1" size="2xl">Shop</Heading>
-                        <Text color="faint">{courses.map((c) => `${c.name}: ${c.trainees_count} trainees`).join(' · ')}</Text>
+                        <Text color="faint">{courses.map((c) => <span key={c.id}>{c.name}: {c.trainees_count} trainees · <a href={`/courses/${c.id}/marks.csv`}><Text as="span" color="copper" textDecoration="underline">marks as CSV</Text></a></span>)}</Text>
                     </Box>
                     <Button asChild h="44px" bg="copper" color="onCopper"><Link href="/models">Set trouble in one of {models.length} models</Link></Button>
                 </Flex>

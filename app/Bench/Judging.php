@@ -1,0 +1,134 @@
+<?php
+
+namespace App\Bench;
+
+use App\Models\Assignment;
+use App\Models\Attempt;
+use App\Models\Mark;
+use App\Models\MarkOverride;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use OddSpark\Bench\Kit;
+use OddSpark\Faults\Universe;
+use OddSpark\Marking\Account;
+use OddSpark\Marking\Debrief;
+use OddSpark\Marking\Drift;
+use OddSpark\Marking\Marker;
+use OddSpark\Marking\Rules;
+use OddSpark\Run\Memory;
+use OddSpark\Suspects\Tracker;
+
+/** Marks attempts, keeps every mark that was made, and what an instructor set otherwise. */
+class Judging
+{
+    public function __construct(private readonly Plans $plans, private readonly Workbench $workbench) {}
+
+    /**
+     * Marks an attempt that was handed back under the rules of its job; that mark stays its own.
+     *
+     * @param (callable(int, int): void)|null $progress entries done, of how many
+     */
+    public function mark(Attempt $attempt, ?callable $progress = null): void
+    {
+        $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
+        [$account, $marker] = $this->account($attempt, $assignment, $progress);
+        $rules = Rules::of($assignment->rules);
+        DB::transaction(function () use ($attempt, $account, $marker, $rules): void {
+            $attempt = Attempt::query()->lockForUpdate()->findOrFail($attempt->id);
+            if ($attempt->mark === null) {
+                $this->keep($attempt, $marker, $rules, null);
+            }
+            $attempt->update(['debrief' => (new Debrief($account))->toArray(), 'marking' => null]);
+            $this->stand($attempt);
+        });
+    }
+
+    /**
+     * Marks it once more under other rules, beside the mark that it has.
+     *
+     * @param (callable(int, int): void)|null $progress
+     */
+    public function again(Attempt $attempt, Rules $rules, User $by, ?callable $progress = null): void
+    {
+        $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
+        [, $marker] = $this->account($attempt, $assignment, $progress);
+        DB::transaction(function () use ($attempt, $marker, $rules, $by): void {
+            $this->keep($attempt, $marker, $rules, $by);
+            $attempt->update(['marking' => null]);
+        });
+    }
+
+    /** The mark that counts: the first that was computed, with what was set otherwise since. */
+    public function stand(Attempt $attempt): void
+    {
+        $first = Mark::query()->where('attempt_id', $attempt->id)->orderBy('id')->first();
+        if ($first === null) {
+            return;
+        }
+        $mark = $first->result;
+        $history = MarkOverride::query()->with('user:id,name')->where('attempt_id', $attempt->id)->orderBy('id')->get();
+        $points = $weights = 0.0;
+        foreach ($mark['lines'] as $i => $line) {
+            $of = $history->where('line', $line['id']);
+            $latest = $of->last();
+            if ($latest !== null) {
+                $line['history'] = $of->map(fn (MarkOverride $o) => [
+                    'by' => $o->user->name, 'at' => $o->created_at?->toIso8601String(), 'reason' => $o->reason,
+                    'points' => $o->share === null ? null : round($o->share * $line['weight'], 1),
+                ])->values()->all();
+            }
+            if ($latest?->share !== null) {
+                $line['override'] = ['by' => $latest->user->name, 'reason' => $latest->reason, 'computed' => $line['points']];
+                $line['share'] = round($latest->share, 3);
+                $line['points'] = round($latest->share * $line['weight'], 1);
+            }
+            $points += ($latest->share ?? $line['share']) * $line['weight'];
+            $weights += $line['weight'];
+            $mark['lines'][$i] = $line;
+        }
+        if ($history->isNotEmpty()) {
+            $mark['total'] = round(max(0.0, 100 * $points / $weights - $mark['hints']['points']), 1);
+            $mark['passed'] = $mark['total'] >= $mark['rules']['pass_mark'] && $mark['not_passed'] === [];
+        }
+        $attempt->update(['mark' => $mark]);
+    }
+
+    /**
+     * What today's engine would show an attempt otherwise than it was shown.
+     *
+     * @return list<array{entry: int, shown: string, now: string}>
+     */
+    public function drift(Attempt $attempt): array
+    {
+        $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
+        $plan = $this->plans->ofAssignment($assignment);
+
+        return Drift::of(
+            $plan, Universe::of($plan->model)->get($assignment->fault), $attempt->seed, $this->workbench->observations($attempt),
+            Kit::of($assignment->kit ?? []), $assignment->rules['stops'] ?? [],
+        );
+    }
+
+    /**
+     * @param (callable(int, int): void)|null $progress
+     * @return array{Account, Marker}
+     */
+    private function account(Attempt $attempt, Assignment $assignment, ?callable $progress): array
+    {
+        $plan = $this->plans->ofAssignment($assignment);
+        $universe = Universe::of($plan->model);
+        $memory = new Memory();
+        $tracker = new Tracker($plan, $universe, $assignment->visit, $memory, Plans::unpackArrivals($assignment->arrivals));
+        $account = new Account($plan, $universe, $universe->get($assignment->fault), $this->workbench->observations($attempt), $tracker, $memory, $progress);
+
+        return [$account, Marker::of($account, $memory)];
+    }
+
+    private function keep(Attempt $attempt, Marker $marker, Rules $rules, ?User $by): void
+    {
+        Mark::query()->create([
+            'attempt_id' => $attempt->id, 'user_id' => $by?->id, 'engine' => Assignment::ENGINE,
+            'rules' => $rules->toArray(), 'result' => $marker->mark($rules)->toArray(),
+        ]);
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Bench\Judging;
+use App\Models\Attempt;
+use App\Models\MarkOverride;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+
+/** A line of a mark set otherwise by the instructor, with his reason; all that was said before is kept. */
+class OverrideController extends Controller
+{
+    public function store(Request $request, Attempt $attempt, Judging $judging): RedirectResponse
+    {
+        $this->authorize('judge', $attempt);
+        $lines = array_column($attempt->mark['lines'] ?? [], 'weight', 'id');
+        $with = $request->validate([
+            'line' => ['required', 'string', 'in:'.implode(',', array_keys($lines))],
+            'points' => ['nullable', 'numeric', 'min:0'],
+            'reason' => ['required', 'string', 'max:500'],
+        ], ['reason.required' => 'Say why: the reason is kept beside the mark.', 'line.in' => 'This mark has no such line.']);
+        $weight = $lines[$with['line']];
+        if (($with['points'] ?? null) !== null && $with['points'] > $weight) {
+            throw ValidationException::withMessages(['points' => "This line has $weight points at most."]);
+        }
+        MarkOverride::query()->create([
+            'attempt_id' => $attempt->id, 'user_id' => $request->user()->id, 'line' => $with['line'], 'reason' => $with['reason'],
+            'share' => ($with['points'] ?? null) === null ? null : $with['points'] / $weight,
+        ]);
+        $judging->stand($attempt);
+
+        return redirect("/attempts/$attempt->id/debrief");
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Models\RuleSet;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use OddSpark\Bench\Danger;
+use OddSpark\Marking\Rules;
+use OddSpark\Marking\RulesError;
+use OddSpark\Marking\Schools;
+
+/** House rules: read, and saved as the next version. */
+class RuleSetController extends Controller
+{
+    public function index(Request $request): Response
+    {
+        $this->authorize('viewAny', RuleSet::class);
+
+        return Inertia::render('Rules', [
+            'sets' => RuleSet::newest()->map(fn (RuleSet $r) => [
+                'id' => $r->id, 'document' => $r->document, 'shipped' => $r->isShipped(),
+                'versions' => RuleSet::query()->where('name', $r->name)->orderByDesc('version')->get(['id', 'version', 'created_at'])->map(fn (RuleSet $v) => ['version' => $v->version, 'at' => $v->created_at?->toDateString()]),
+            ]),
+            'chosen' => $request->string('set')->value(),
+            'lines' => Rules::LINES, 'caps' => Rules::CAPS, 'dangers' => Danger::TEXT, 'barrable' => Rules::BARRABLE, 'schools' => Schools::CHOICES,
+        ]);
+    }
+
+    /** Saves a set as its next version; under another title, as a new set. */
+    public function store(Request $request): RedirectResponse
+    {
+        $this->authorize('create', RuleSet::class);
+        $document = $request->validate(['document' => ['required', 'array']])['document'];
+        $saved = DB::transaction(function () use ($request, $document): RuleSet {
+            $of = RuleSet::query()->where('name', $document['name'] ?? '')->orderByDesc('version')->lockForUpdate()->first();
+            $title = is_string($document['title'] ?? null) ? trim($document['title']) : '';
+            if ($title === '') {
+                throw ValidationException::withMessages(['title' => 'Give it a title.']);
+            }
+            // a shipped set is not written over: what comes of it has a name of its own
+            $name = $of === null || $of->isShipped() && $title !== $of->title || $of->title !== $title ? Str::limit(Str::slug($title), 40, '') : $of->name;
+            if (in_array($name, RuleSet::SHIPPED, true)) {
+                throw ValidationException::withMessages(['title' => 'That is a shipped set. Give yours a title of its own.']);
+            }
+            $version = 1 + (int) RuleSet::query()->where('name', $name)->max('version');
+            try {
+                $rules = Rules::of(['odd_spark_rules' => 1, 'name' => $name, 'version' => $version, 'title' => $title] + $document);
+            } catch (RulesError $e) {
+                throw ValidationException::withMessages([trim(str_replace('/', '.', $e->pointer), '.') => Str::after($e->getMessage(), ': ')]);
+            }
+
+            return RuleSet::query()->create(['user_id' => $request->user()->id, 'name' => $name, 'version' => $version, 'title' => $title, 'document' => $rules->toArray()]);
+        });
+
+        return redirect("/rules?set=$saved->name");
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Marking;
+
+use OddSpark\Appliance\Plan;
+use OddSpark\Bench\Bench;
+use OddSpark\Faults\Fault;
+use OddSpark\Parts\Condition;
+use OddSpark\Parts\Surroundings;
+use OddSpark\Run\Memory;
+use OddSpark\Senses\Complaint;
+use OddSpark\Senses\Perception;
+use OddSpark\Senses\Record;
+use OddSpark\Trade\Course;
+
+/**
+ * After the hand-back: the appliance is run on as it was left, the household lives with it, and what the
+ * customer would then say is computed as it was before the visit. A cured symptom with the cause left comes back.
+ */
+final readonly class Afterwards
+{
+    /** Hours that it is run on. Ours: long enough for a room to go cold or a limit to trip again. */
+    public const HOURS = 6;
+
+    /** @param list<string> $said what the customer says, worded; empty when he has nothing to say */
+    private function __construct(public array $said) {}
+
+    /**
+     * @param array<string, mixed> $state as it was handed back
+     * @param array<string, mixed> $sound a sound appliance of the kind, as it is found: what is said of it too is no reason to call
+     */
+    public static function of(Plan $plan, Fault $fault, array $state, array $sound, Memory $memory): self
+    {
+        $usual = array_column(self::lived($plan, Fault::none(), $sound, $memory), 'id');
+        $said = self::lived($plan, $fault, $state, $memory);
+
+        return new self(array_column(array_filter($said, fn (array $c) => $c['id'] !== 'works' && ! in_array($c['id'], $usual, true)), 'text'));
+    }
+
+    public function isCalledBack(): bool
+    {
+        return $this->said !== [];
+    }
+
+    /**
+     * @param array<string, mixed> $state
+     * @return list<array{id: string, text: string}>
+     */
+    private static function lived(Plan $plan, Fault $fault, array $state, Memory $memory): array
+    {
+        $bench = new Bench($plan, $fault, $memory);
+        $bench->resume($state);
+        $perception = new Perception($plan);
+        $heard = new Record();
+        $from = $state['tick'];
+        $until = $from + self::HOURS * 3_600_000;
+        $hear = function (array $s) use ($bench, $heard, $perception, $from): bool {
+            $heard->see($s['tick'] - $from, $perception->at($bench->machine(), $s, true, Perception::EVERYWHERE));
+
+            return false;
+        };
+        $hear($state);
+        $end = $bench->watch($state, $until - $state['zero'], $hear);
+        $household = $plan->model->document['household'];
+        $value = fn (string $process): float => Course::at($end['slots'][$process]['course'], $end['tick']);
+        $surroundings = new Surroundings($end['tick'], $end['slots']);
+        $rooms = array_map(fn (array $room) => [
+            'name' => $room['name'] ?? '', 'now' => $value($room['of']), 'wants' => (float) $room['wants'],
+            'blank' => isset($room['display']) && $bench->machine()->shows($end, $room['display']) === 'blank',
+            'calling' => Condition::holds($room['calls'], $surroundings),
+        ], $household['rooms']);
+        $water = $household['hot_water'] ?? null;
+
+        return Complaint::of($household, $heard->until($until - $from), $rooms, $water === null ? null : ['now' => $value($water['of']), 'wants' => (float) $water['wants']]);
+    }
+}

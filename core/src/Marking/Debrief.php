@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Marking;
+
+use OddSpark\Bench\Danger;
+use OddSpark\Marking\Lines\Trace;
+use OddSpark\Suspects\Choice;
+use OddSpark\Suspects\Suspects;
+
+/** An attempt gone over entry by entry: what was known, what each said, what would have told more, where it was won or lost. */
+final readonly class Debrief
+{
+    /** Faults, families and turning points that are listed. */
+    private const LISTED = 6;
+
+    private const TURNS = 3;
+
+    public function __construct(private Account $account) {}
+
+    /**
+     * @return array{entries: list<array<string, mixed>>, won: list<array<string, mixed>>, lost: list<array<string, mixed>>, same: list<string>, bits: float} plain data; figures in bits
+     */
+    public function toArray(): array
+    {
+        $asked = Trace::questions($this->account);
+        $rows = [];
+        foreach (array_keys($this->account->seen->entries) as $i) {
+            $rows[] = $this->row($i, $asked[$i] ?? null);
+        }
+
+        return [
+            'entries' => $rows,
+            'won' => $this->won(),
+            'lost' => $this->lost($asked),
+            'same' => $this->same(),
+            'bits' => $this->account->steps === [] ? 0.0 : round($this->account->steps[0]->before->entropy(), 2),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function row(int $i, ?float $share): array
+    {
+        $account = $this->account;
+        [$act, $outcome] = $account->seen->entries[$i];
+        $step = $account->steps[$i];
+
+        return [
+            'at_s' => $act->tick / 1000,
+            'text' => $account->wording->entry($act, $outcome),
+            'act' => $act->name,
+            'done' => $outcome->refused === null ? $act->toArray() : null,
+            'before' => $step->before->count(),
+            'after' => $step->after->count(),
+            'bits_before' => round($step->before->entropy(), 2),
+            'bits_after' => round($step->after->entropy(), 2),
+            'gained' => round($step->gained(), 2),
+            'watched' => round($step->watched, 2),
+            'worth' => round($step->worth, 2),
+            'share' => $share === null ? null : round($share, 2),
+            'left' => array_map(fn (float $s) => round($s, 3), array_slice($step->after->ranked(), 0, self::LISTED)),
+            'families' => $this->families($step->before, $step->after),
+            'best' => array_map(fn (Choice $c) => ['text' => $c->said($account->wording), 'bits' => round($c->bits, 2), 'kind' => $c->kind, 'red' => $c->red, 'black' => $c->black], $step->best),
+            'flaws' => array_values(array_diff_key($step->flaws, ['chassis' => 1])),
+            'dangers' => array_map(fn (string $d) => Danger::TEXT[$d], $outcome->dangers),
+        ];
+    }
+
+    /**
+     * What an entry said about each family: its share of all suspicion before and after.
+     *
+     * @return list<array{family: string, before: float, after: float}> those that changed most first
+     */
+    private function families(Suspects $before, Suspects $after): array
+    {
+        $of = function (Suspects $suspects): array {
+            $shares = [];
+            foreach ($suspects->ranked() as $id => $share) {
+                $family = $this->account->universe->faults[$id]->family;
+                $shares[$family] = ($shares[$family] ?? 0.0) + $share;
+            }
+
+            return $shares;
+        };
+        [$was, $is] = [$of($before), $of($after)];
+        $rows = [];
+        foreach (array_keys($was + $is) as $family) {
+            $rows[] = ['family' => (string) $family, 'before' => round($was[$family] ?? 0.0, 3), 'after' => round($is[$family] ?? 0.0, 3)];
+        }
+        usort($rows, fn (array $a, array $b) => abs($b['before'] - $b['after']) <=> abs($a['before'] - $a['after']) ?: $b['after'] <=> $a['after']);
+
+        return array_slice($rows, 0, self::LISTED);
+    }
+
+    /** @return list<array{entry: int, bits: float, text: string}> entries that told most */
+    private function won(): array
+    {
+        $gains = [];
+        foreach ($this->account->steps as $i => $step) {
+            if ($step->gained() + $step->watched >= 0.3) {
+                $gains[$i] = $step->gained() + $step->watched;
+            }
+        }
+        arsort($gains);
+        $turns = [];
+        foreach (array_slice($gains, 0, self::TURNS, true) as $i => $bits) {
+            $turns[] = ['entry' => $i, 'bits' => round($bits, 2), 'text' => sprintf('%s: from %d suspects to %d.', $this->account->wording->act($this->account->act($i)), $this->account->steps[$i]->before->count(), $this->account->steps[$i]->after->count())];
+        }
+
+        return $turns;
+    }
+
+    /**
+     * @param array<int, float> $asked
+     * @return list<array{entry: int, bits: float, text: string}> entries at which most was left lying
+     */
+    private function lost(array $asked): array
+    {
+        $losses = [];
+        foreach ($asked as $i => $share) {
+            $step = $this->account->steps[$i];
+            if ($share < 0.9 && $step->best !== []) {
+                $losses[$i] = $step->could() - min($step->could(), $step->told());
+            }
+        }
+        arsort($losses);
+        $turns = [];
+        foreach (array_slice($losses, 0, self::TURNS, true) as $i => $bits) {
+            $turns[] = ['entry' => $i, 'bits' => round($bits, 2), 'text' => sprintf('%s; %s would have told more.', $this->account->wording->act($this->account->act($i)), $this->account->steps[$i]->best[0]->said($this->account->wording))];
+        }
+
+        return $turns;
+    }
+
+    /** @return list<string> titles of the faults that would have shown the same as what was named, when it was named */
+    private function same(): array
+    {
+        $names = $this->account->named();
+        if ($names === [] || ! in_array($this->account->verdict(), ['supported', 'guess'], true)) {
+            return [];
+        }
+        $known = $this->account->steps[end($names)]->before;
+
+        return array_map(fn (int|string $id) => $this->account->title((string) $id), array_slice(array_values(array_diff(array_keys($known->ranked()), array_keys($names))), 0, 12));
+    }
+}

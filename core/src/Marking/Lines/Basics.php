@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Marking\Lines;
+
+use OddSpark\Acts\Act;
+use OddSpark\Appliance\Model;
+use OddSpark\Marking\Account;
+use OddSpark\Marking\Line;
+use OddSpark\Marking\Rules;
+
+/** Supply, fuel, demand, and the lamp where the control has a code: proved before parts. */
+final readonly class Basics implements Judge
+{
+    /** Families whose state is a basic of the job. */
+    public const FAMILIES = ['supply' => 'supply', 'gas supply' => 'fuel', 'oil supply' => 'fuel', 'thermostat' => 'demand'];
+
+    /** Acts on a part with which the looking at parts begins. */
+    private const ON_PARTS = ['leads', 'clamp', 'lift', 'jump', 'mend', 'spare', 'fuse', 'plug', 'tap', 'push', 'suck', 'turn', 'reset', 'gauge', 'draught'];
+
+    public function judge(Account $account, Rules $rules): Line
+    {
+        [$opened, $touched, $wiped] = [$this->opened($account), $this->touched($account), $this->wiped($account)];
+        $done = [];
+        foreach (array_keys($account->seen->entries) as $i) {
+            foreach ($account->outcome($i)->refused === null ? self::proves($account, $account->act($i)) : [] as $basic) {
+                $done[$basic] ??= $i;
+            }
+        }
+        asort($done);
+        $share = 0.0;
+        $why = [];
+        $wanted = self::wanted($account);
+        foreach ($wanted as $basic) {
+            $at = $done[$basic] ?? null;
+            if ($at === null) {
+                $why[] = Line::say(ucfirst($basic).' was not looked at.');
+            } elseif ($basic === 'lamp' && $wiped !== null && $at > $wiped) {
+                $share += 0.5;
+                $why[] = Line::say('The lamp was read only after a reset or a power cycle: what it had to say may have been wiped.', $at);
+            } elseif (min($opened ?? PHP_INT_MAX, $touched ?? PHP_INT_MAX) < $at) {
+                $share += 0.5;
+                $why[] = Line::say(ucfirst($basic).' was looked at only after the door came off or parts were touched.', $at);
+            } else {
+                $share += 1.0;
+            }
+        }
+        $share = $wanted === [] ? 1.0 : $share / count($wanted);
+        $start = $rules->schools->way('start');
+        $first = array_key_first($done);
+        if (in_array($start === 'thermostat' ? 'demand' : $start, $wanted, true) && $first !== null && $first !== ($start === 'thermostat' ? 'demand' : $start)) {
+            $share *= 2 / 3;
+            $why[] = Line::say("These rules begin with the $start; this began with the $first.", $done[$first]);
+        }
+
+        return new Line('basics', $share, $why === [] ? [Line::say(ucfirst(implode(', ', $wanted)).' were proved before parts.')] : $why);
+    }
+
+    /** @return list<string> the basics that this appliance has */
+    public static function wanted(Account $account): array
+    {
+        $there = [];
+        foreach ($account->plan->model->document['parts'] as $part) {
+            $basic = self::FAMILIES[$account->family($part['id'])] ?? null;
+            if ($basic !== null) {
+                $there[$basic] = true;
+            }
+            if (self::hasCode($account, $part['id'])) {
+                $there['lamp'] = true;
+            }
+        }
+
+        return array_values(array_filter(['supply', 'fuel', 'demand', 'lamp'], fn (string $b) => isset($there[$b])));
+    }
+
+    /** @return list<string> basics that an act proves or looks at */
+    public static function proves(Account $account, Act $act): array
+    {
+        if ($act->name === 'ask') {
+            return $act->get('question') === 'display' ? ['demand'] : [];
+        }
+        $parts = match ($act->name) {
+            'look', 'clock' => [$act->get('part')],
+            'set' => $account->family($act->get('part')) === 'thermostat' ? [$act->get('part')] : [],
+            'leads' => array_map(fn (?string $place) => $place === null ? '' : Model::split($place)[0], [$act->get('red'), $act->get('black')]),
+            default => [],
+        };
+        $basics = [];
+        foreach ($parts as $part) {
+            $basics[] = self::FAMILIES[$account->family($part)] ?? '';
+            $basics[] = $act->name === 'look' && self::hasCode($account, $part) ? 'lamp' : '';
+        }
+
+        return array_values(array_unique(array_filter($basics)));
+    }
+
+    /** Whether a part has a lamp that says more than on and off: its card has codes. */
+    private static function hasCode(Account $account, string $part): bool
+    {
+        return isset($account->plan->model->kindOf($part)['card']);
+    }
+
+    private function opened(Account $account): ?int
+    {
+        foreach ($account->entries(['door']) as $i) {
+            if ($account->act($i)->get('to') === 'open') {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
+    /** The first act on a part that is none of the basics. */
+    private function touched(Account $account): ?int
+    {
+        foreach ($account->entries(self::ON_PARTS) as $i) {
+            if (self::proves($account, $account->act($i)) === []) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
+    /** The first reset or power cycle. */
+    private function wiped(Account $account): ?int
+    {
+        foreach ($account->entries(['reset', 'set']) as $i) {
+            $act = $account->act($i);
+            if ($act->name === 'reset' || $account->family($act->get('part')) === 'supply' && $act->get('to') === 'off') {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Marking\Lines;
+
+use OddSpark\Bench\Outcome;
+use OddSpark\Marking\Account;
+use OddSpark\Marking\Line;
+use OddSpark\Marking\Rules;
+use OddSpark\Meter\Meter;
+use OddSpark\Meter\Mode;
+
+/** Whether the conclusion follows, and whether the trainee knew what his readings meant. */
+final readonly class Reasoning implements Judge
+{
+    private const SHARES = ['proved' => 1.0, 'supported' => 0.7, 'guess' => 0.3, 'contradicted' => 0.0];
+
+    /** Weight of what he took readings to mean and of his own list, where he used them. */
+    private const OWN = 0.25;
+
+    public function judge(Account $account, Rules $rules): Line
+    {
+        $names = $account->named();
+        if ($names === []) {
+            return new Line('reasoning', 0.0, [Line::say('No fault was named.')]);
+        }
+        $i = end($names);
+        $known = $account->steps[$i]->before;
+        $others = implode('; ', array_slice(array_map(fn (string $id) => $account->title($id), array_diff(array_map(strval(...), array_keys($known->ranked())), array_keys($names))), 0, 3));
+        $more = $known->count() - count($names) - 3;
+        $others .= $more > 0 ? " and $more more" : '';
+        $why = [Line::say(match ($account->verdict()) {
+            'proved' => 'The name is proved, among single faults: nothing else would have shown all that was seen.',
+            'supported' => "The name is the likeliest, but not proved: $others would have shown the same.",
+            'guess' => "A guess: $others would have shown the same.",
+            default => 'The name was already out: what was seen does not go with it.',
+        }, $i)];
+        $share = self::SHARES[$account->verdict()];
+        [$right, $all] = $this->meanings($account, $rules, $why);
+        [$fitting, $marks] = $this->list($account, $why);
+        $own = $all + $marks;
+
+        return new Line('reasoning', $own === 0 ? $share : (1 - self::OWN) * $share + self::OWN * ($right + $fitting) / $own, $why);
+    }
+
+    /**
+     * What readings were taken to mean, against what they did mean.
+     *
+     * @param list<array{text: string, entry: int|null}> $why
+     * @return array{int, int} right, and all
+     */
+    private function meanings(Account $account, Rules $rules, array &$why): array
+    {
+        $right = $all = 0;
+        $sound = null;
+        foreach ($account->entries(['meant']) as $m) {
+            $of = $this->meantBy($account, $m);
+            if ($of === null) {
+                continue;
+            }
+            $sound ??= $account->sound();
+            $all++;
+            $said = $account->act($m)->get('meaning');
+            [$fits, $text] = $this->meaning($account, $rules, $of, $sound[$of], $said);
+            $right += $fits ? 1 : 0;
+            if (! $fits) {
+                $why[] = Line::say($text, $m);
+            }
+        }
+
+        return [$right, $all];
+    }
+
+    /**
+     * @return array{bool, string} whether what was said fits, and what it did mean
+     */
+    private function meaning(Account $account, Rules $rules, int $of, Outcome $sound, string $said): array
+    {
+        $outcome = $account->outcome($of);
+        $reading = $outcome->reading;
+        $step = $account->steps[$of];
+        if ($reading?->mode === Mode::Microamps && ! isset($step->flaws['series']) && abs($reading->value) > 0.05) {
+            $good = abs($reading->value) >= $rules->schools->flameUa;
+
+            return [$said === ($good ? 'good' : 'bad'), sprintf('These rules take a flame current from %.1f µA on as good; this was %s.', $rules->schools->flameUa, $reading->text())];
+        }
+        if (array_diff(array_keys($step->flaws), ['chassis', 'floating', 'moment']) !== []) {
+            return [$said === 'unsure', 'It was taken as '.($said === 'good' ? 'good' : 'bad').', but a reading taken like this says nothing.'];
+        }
+        $same = $reading === null
+            ? $outcome->seen === $sound->seen
+            : $sound->measured !== null && Meter::agrees($reading, $sound->measured->exact);
+        $told = $step->gained() > Account::SETTLED_BITS;
+
+        return match (true) {
+            $said === 'unsure' => [! $told, 'Taken as not conclusive, though it struck suspects out.'],
+            $said === 'good' => [$same, 'Taken as good, but a sound one would have shown something else there at that moment.'],
+            default => [! $same, 'Taken as bad, but a sound one would have shown the same there at that moment.'],
+        };
+    }
+
+    /** The reading or look that a meaning was given to. */
+    private function meantBy(Account $account, int $m): ?int
+    {
+        for ($i = $m - 1; $i >= 0; $i--) {
+            if ($account->outcome($i)->reading !== null || $account->outcome($i)->seen !== []) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The trainee's own list against the true one, mark by mark.
+     *
+     * @param list<array{text: string, entry: int|null}> $why
+     * @return array{int, int} right, and all
+     */
+    private function list(Account $account, array &$why): array
+    {
+        $right = $all = 0;
+        foreach ($account->entries(['suspect']) as $i) {
+            $mark = $account->act($i)->get('mark');
+            if ($mark === 'open') {
+                continue;
+            }
+            $all++;
+            $stands = $account->steps[$i]->before->has($account->act($i)->get('fault'));
+            $fits = $stands === ($mark === 'star');
+            $right += $fits ? 1 : 0;
+            if (! $fits) {
+                $why[] = Line::say($mark === 'out' ? 'Struck out, though nothing had spoken against it.' : 'Starred, though it was out already.', $i);
+            }
+        }
+
+        return [$right, $all];
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Marking\Lines;
+
+use OddSpark\Bench\Danger;
+use OddSpark\Marking\Account;
+use OddSpark\Marking\Line;
+use OddSpark\Marking\Rules;
+
+/** What was unsafe: in life it would have hurt somebody, or been left to. */
+final readonly class Safety implements Judge
+{
+    /** Ticks within which an allowed test has to be undone. Ours. */
+    private const SHORT = 120_000;
+
+    private const GRAVE = 0.6;
+
+    private const SLIGHT = 0.25;
+
+    public function judge(Account $account, Rules $rules): Line
+    {
+        $why = [];
+        $lost = 0.0;
+        foreach (array_keys($account->seen->entries) as $i) {
+            $outcome = $account->outcome($i);
+            foreach (self::counted($outcome->dangers) as $danger) {
+                if (self::isAllowed($account, $rules, $i, $danger)) {
+                    $why[] = Line::say('A short test that these rules allow, undone at once.', $i);
+
+                    continue;
+                }
+                $why[] = Line::say(($outcome->wasStopped() ? 'Tried, and stopped by the house rules. ' : '').Danger::TEXT[$danger], $i);
+                $lost += (in_array($danger, Danger::SLIGHT, true) ? self::SLIGHT : self::GRAVE) * ($outcome->wasStopped() ? 0.5 : 1.0);
+            }
+        }
+
+        return new Line('safety', max(0.0, 1 - $lost), $why === [] ? [Line::say('Nothing unsafe was done.')] : $why);
+    }
+
+    /** Whether something unsafe was done that these rules do not allow. */
+    public static function wasUnsafe(Account $account, Rules $rules): bool
+    {
+        foreach (array_keys($account->seen->entries) as $i) {
+            foreach ($account->outcome($i)->wasStopped() ? [] : $account->outcome($i)->dangers as $danger) {
+                if (! self::isAllowed($account, $rules, $i, $danger)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Left with the door off is said of the door switch that is held in already.
+     *
+     * @param list<string> $dangers
+     * @return list<string>
+     */
+    private static function counted(array $dangers): array
+    {
+        return in_array('door-switch-held', $dangers, true) ? array_values(array_diff($dangers, ['door-open'])) : $dangers;
+    }
+
+    private static function isAllowed(Account $account, Rules $rules, int $i, string $danger): bool
+    {
+        $act = $account->act($i);
+        $undone = match ($danger) {
+            'safety-jumpered' => $rules->schools->is('safety_jumper', 'supervised') ? 'unjump' : null,
+            'valve-jumpered' => $rules->schools->is('valve_jumper', 'watched') ? 'unjump' : null,
+            'flue-aside' => $rules->schools->is('flue_aside', 'one_trial') ? 'set' : null,
+            default => null,
+        };
+        foreach ($undone === null ? [] : $account->entries([$undone]) as $j) {
+            $other = $account->act($j);
+            $same = $undone === 'unjump'
+                ? [$other->get('from'), $other->get('to')] == [$act->get('from'), $act->get('to')] || [$other->get('to'), $other->get('from')] == [$act->get('from'), $act->get('to')]
+                : $other->get('part') === $act->get('part') && $other->get('lever') === $act->get('lever') && $other->get('to') !== $act->get('to');
+            if ($j > $i && $same) {
+                return $other->tick - $act->tick <= self::SHORT;
+            }
+        }
+
+        return false;
+    }
+}

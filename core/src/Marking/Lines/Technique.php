@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Marking\Lines;
+
+use OddSpark\Appliance\Model;
+use OddSpark\Marking\Account;
+use OddSpark\Marking\Line;
+use OddSpark\Marking\Rules;
+
+/** Whether the meter was set and placed as it should be, and at its moment. */
+final readonly class Technique implements Judge
+{
+    private const SLIP = 0.25;
+
+    private const CURRENT = ['clamp', 'ua', 'ma', 'aac'];
+
+    public function judge(Account $account, Rules $rules): Line
+    {
+        $slips = [];
+        $readings = 0;
+        foreach (array_keys($account->seen->entries) as $i) {
+            $outcome = $account->outcome($i);
+            $readings += $outcome->reading === null || $account->act($i)->name === 'dial' ? 0 : 1;
+            if (in_array('meter-fuse', $outcome->dangers, true)) {
+                $slips[$i] = 'A current range was put across a source instead of in series.';
+
+                continue;
+            }
+            foreach ($account->steps[$i]->flaws as $flaw => $sentence) {
+                if ($this->counts($flaw, $account, $rules, $i)) {
+                    $slips[in_array($flaw, ['chassis', 'floating'], true) ? $account->placing($i) : $i] = $sentence;
+                    break; // one reading, one slip
+                }
+            }
+        }
+        $slips += $this->schools($account, $rules);
+        ksort($slips);
+        if ($readings === 0 && $slips === []) {
+            return $account->verdict() === 'proved'
+                ? new Line('technique', 1.0, [Line::say('No meter was needed: it was seen.')])
+                : new Line('technique', 0.0, [Line::say('No reading was taken.')]);
+        }
+        $why = array_map(fn (int $i, string $text) => Line::say($text, $i), array_keys($slips), $slips);
+
+        return new Line('technique', max(0.0, 1 - self::SLIP * count($slips)), $why === [] ? [Line::say('The meter was set and placed as it should be.')] : $why);
+    }
+
+    private function counts(string $flaw, Account $account, Rules $rules, int $i): bool
+    {
+        return match ($flaw) {
+            'chassis' => $rules->schools->is('reference', 'own_common'),
+            'moment' => ! $this->isReadAgain($account, $i, fn (int $j) => ! isset($account->steps[$j]->flaws['moment'])),
+            'loose' => ! $this->isReadAgain($account, $i, fn (int $j) => ! isset($account->steps[$j]->flaws['loose'])),
+            'ghost' => ! $this->isReadAgain($account, $i, fn (int $j) => $account->outcome($j)->reading?->mode->value === 'vlz'),
+            'series' => ! $this->isReadAgain($account, $i, fn (int $j) => ! isset($account->steps[$j]->flaws['series'])),
+            default => true,
+        };
+    }
+
+    /**
+     * Whether the same two places were read again later, and well, before a name was given.
+     *
+     * @param callable(int): bool $well
+     */
+    private function isReadAgain(Account $account, int $i, callable $well): bool
+    {
+        [$red, $black] = $this->at($account, $i);
+        foreach ($account->entries(['leads', 'read', 'dial', 'name']) as $j) {
+            if ($j <= $i) {
+                continue;
+            }
+            if ($account->act($j)->name === 'name') {
+                return false;
+            }
+            $at = $this->at($account, $j);
+            if (($at === [$red, $black] || $at === [$black, $red]) && $account->outcome($j)->reading !== null && $well($j)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array{string|null, string|null} where the leads are after an entry */
+    private function at(Account $account, int $i): array
+    {
+        for ($j = $i; $j >= 0; $j--) {
+            if ($account->act($j)->name === 'leads' && $account->outcome($j)->refused === null) {
+                return [$account->act($j)->get('red'), $account->act($j)->get('black')];
+            }
+        }
+
+        return [null, null];
+    }
+
+    /** @return array<int, string> what goes against the house's way of testing */
+    private function schools(Account $account, Rules $rules): array
+    {
+        $slips = [];
+        if (! $rules->schools->is('valve_test', 'either')) {
+            $first = $this->firstAt($account, ['gas valve', 'oil valve']);
+            if ($first !== null && in_array($account->outcome($first)->reading?->mode->value, self::CURRENT, true) !== $rules->schools->is('valve_test', 'amps_first')) {
+                $slips[$first] = $rules->schools->is('valve_test', 'amps_first')
+                    ? 'These rules test a valve by its amps first: one test shows the volts and a whole coil.' : 'These rules test a valve by the volts across its terminals first.';
+            }
+        }
+        if (! $rules->schools->is('limit_test', 'either')) {
+            $first = $this->firstAt($account, ['limit', 'rollout']);
+            if ($first !== null && ($account->outcome($first)->reading?->mode->wantsDead() ?? false) !== $rules->schools->is('limit_test', 'ohms_dead')) {
+                $slips[$first] = $rules->schools->is('limit_test', 'ohms_dead')
+                    ? 'These rules test a limit by continuity with the power off.' : 'These rules test a limit by volts to common on both sides.';
+            }
+        }
+
+        return $slips;
+    }
+
+    /** @param list<string> $families */
+    private function firstAt(Account $account, array $families): ?int
+    {
+        foreach ($account->entries(['leads', 'clamp']) as $i) {
+            $act = $account->act($i);
+            $places = $act->name === 'leads' ? [$act->get('red'), $act->get('black')] : array_merge(...array_map(
+                fn (string $wire) => array_values(array_intersect_key($account->plan->model->wires()[$wire] ?? [], ['from' => 1, 'to' => 1])), $act->get('wires'),
+            ));
+            foreach ($account->outcome($i)->reading === null ? [] : $places as $place) {
+                if (in_array($account->family(Model::split($place)[0]), $families, true)) {
+                    return $i;
+                }
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Marking\Lines;
+
+use OddSpark\Marking\Account;
+use OddSpark\Marking\Line;
+use OddSpark\Marking\Rules;
+
+/** What was asked, against the best that could then have been asked. */
+final readonly class Trace implements Judge
+{
+    /** Share of the best from which on a reading is as good as it. Ours. */
+    private const GOOD_ENOUGH = 0.6;
+
+    /** Questions not asked that are counted at most. Ours. */
+    private const MISSING = 3;
+
+    public function judge(Account $account, Rules $rules): Line
+    {
+        $asked = self::questions($account);
+        $why = [];
+        foreach ($asked as $i => $share) {
+            $step = $account->steps[$i];
+            if ($share < 0.9 && $step->best === []) {
+                $why[] = Line::say(sprintf('%d suspects stood when this part was swapped; it was sound.', $step->before->count()), $i);
+            } elseif ($share < 0.9) {
+                $why[] = Line::say(sprintf('%d suspects stood. This could tell %.2f bits; %s would have been worth %.2f.', $step->before->count(), self::told($account, $i), $step->best[0]->said($account->wording), $step->could()), $i);
+            }
+        }
+        [$missing, $at] = $this->missing($account);
+        if ($missing > 0) {
+            $step = $account->steps[$at];
+            $why[] = Line::say(sprintf('It ended with %d suspects standing; %s would have been worth %.2f bits.', $step->before->count(), $step->best[0]->said($account->wording), $step->could()), $at);
+        }
+        if ($asked === []) {
+            return new Line('trace', 0.0, [Line::say('Nothing was asked of the appliance while more than one fault was possible.'), ...$why]);
+        }
+
+        return new Line('trace', array_sum($asked) / (count($asked) + $missing), $why === [] ? [Line::say('Each reading told about as much as any could.')] : $why);
+    }
+
+    /**
+     * What was asked while something was left to tell, each against the best: leads that stay where they are ask one
+     * question, however often they are read. What was got by force is a question that earned nothing; a sound part
+     * that was swapped was a question too, asked with a part.
+     *
+     * @return array<int, float> share by entry
+     */
+    public static function questions(Account $account): array
+    {
+        $asked = [];
+        foreach ($account->entries([...Account::ASKING, ...Account::FORCING, ...Account::SWAPPING, 'dial']) as $i) {
+            $act = $account->act($i);
+            $step = $account->steps[$i];
+            $outcome = $account->outcome($i);
+            $forced = in_array($act->name, Account::FORCING, true);
+            if (in_array($act->name, Account::SWAPPING, true)) {
+                if ($step->before->entropy() > Account::SETTLED_BITS && $account->wasSound($i)) {
+                    $asked[$i] = 0.0;
+                }
+
+                continue;
+            }
+            if ($step->could() <= 0.0 || ($forced ? $outcome->dangers === [] : $outcome->reading === null && $outcome->seen === [])) {
+                continue;
+            }
+            $share = min(1.0, self::told($account, $i) / (self::GOOD_ENOUGH * $step->could()));
+            if ($share < 1.0 && $act->name === 'look' && Basics::proves($account, $act) !== []) {
+                continue; // proving supply, fuel and demand is never held against the trace
+            }
+            $group = in_array($act->name, ['read', 'dial'], true) ? $account->placing($i) : $i;
+            if (isset($asked[$group])) {
+                $asked[$group] = max($asked[$group], $share);
+            } elseif ($act->name !== 'dial' || $share >= 1.0) {
+                $asked[$i] = $share;
+            }
+        }
+
+        return $asked;
+    }
+
+    /** @return array{int, int} questions that the name came too early for, and the entry that gave it */
+    private function missing(Account $account): array
+    {
+        $names = $account->named();
+        $at = $names === [] ? null : end($names);
+        if ($at === null || $account->verdict() === 'proved' || $account->steps[$at]->could() <= 0.0) {
+            return [0, 0];
+        }
+        $left = $account->steps[$at]->before->entropy();
+
+        return [min(self::MISSING, (int) ceil($left / max(Account::SETTLED_BITS, $account->steps[$at]->could()))), $at];
+    }
+
+    /** Bits; what an unsafe act showed is worth nothing. Fuel that gathered meanwhile is not this act's doing. */
+    private static function told(Account $account, int $i): float
+    {
+        return array_diff($account->outcome($i)->dangers, ['gas-trials']) === [] ? $account->steps[$i]->told() : 0.0;
+    }
+}

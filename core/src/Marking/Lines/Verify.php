@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Marking\Lines;
+
+use OddSpark\Marking\Account;
+use OddSpark\Marking\Line;
+use OddSpark\Marking\Rules;
+use OddSpark\Marking\SafetyTrials;
+use OddSpark\Run\Memory;
+
+/** What was watched, tried and read after the repair, and how the appliance was left. */
+final class Verify implements Judge
+{
+    /** Acts after which a heating cycle has to be watched. */
+    private const RESTORING = ['mend', 'spare', 'fuse', 'batteries', 'unjump', 'plug', 'set', 'reset', 'land'];
+
+    /** Acts that mend: the trying of safeties and the readings come after the last of them. */
+    private const MENDING = ['mend', 'spare', 'fuse', 'batteries', 'unjump'];
+
+    private SafetyTrials $trials;
+
+    /** @var array{tried: array<string, bool>, fires: list<array{int, int}>} */
+    private array $after;
+
+    public function judge(Account $account, Rules $rules): Line
+    {
+        $want = $rules->verify;
+        $this->run($account);
+        $shares = $why = [];
+        if ($want['cycle']) {
+            $shares[] = $this->cycle($account, $why);
+        }
+        if ($want['safeties'] !== 'none') {
+            $shares[] = $this->safeties($account, $want['safeties'], $why);
+        }
+        if ($want['reading']) {
+            $shares[] = $this->reading($account, $why);
+        }
+        if ($want['restore']) {
+            $shares[] = $this->restored($account, $why);
+        }
+
+        return new Line('verify', $shares === [] ? 1.0 : array_sum($shares) / count($shares), $why);
+    }
+
+    /** The appliance run again from the last repair on, with the same acts. */
+    private function run(Account $account): void
+    {
+        $mends = $account->entries(self::MENDING);
+        $from = $mends === [] ? 0 : end($mends) + 1;
+        $state = $account->repairs->state($from);
+        $this->trials = new SafetyTrials($account->plan, $account->fault, new Memory());
+        $this->after = $state === null ? ['tried' => [], 'fires' => []] : $this->trials->of($state, $account->seen, $from);
+    }
+
+    /** Whether it burned between two ticks. */
+    private function burned(int $from, int $to): bool
+    {
+        return array_filter($this->after['fires'], fn (array $fire) => $fire[1] >= $from && $fire[0] <= $to) !== [];
+    }
+
+    /** @param list<array{text: string, entry: int|null}> $why */
+    private function cycle(Account $account, array &$why): float
+    {
+        $done = $account->entries(self::RESTORING);
+        if ($done === [] && $account->repairs->isLeft()) {
+            $why[] = Line::say('No heating cycle was watched after a repair: there was none.');
+
+            return 0.0;
+        }
+        // what is set to try a safety and set back does not begin it anew: any whole cycle after the last repair will do
+        $from = $this->mended($account, $done);
+        foreach ($account->plan->model->document['household']['cycle'] as $channel => $values) {
+            foreach ($account->seen->perceived[$channel] ?? [] as [$start, $end, $value]) {
+                if ($start >= $from && $end > $start && in_array($value, $values, true) && $this->burned($from, $end)) {
+                    $why[] = Line::say('A heating cycle was watched after the repair.');
+
+                    return 1.0;
+                }
+            }
+        }
+        $why[] = Line::say('No heating cycle was watched after the repair.');
+
+        return 0.0;
+    }
+
+    /**
+     * @param list<int> $restoring
+     * @return int tick from which on a cycle counts
+     */
+    private function mended(Account $account, array $restoring): int
+    {
+        $mends = $account->entries(self::MENDING);
+        $last = $mends !== [] ? end($mends) : ($restoring === [] ? null : end($restoring));
+
+        return $last === null ? 0 : $account->act($last)->tick;
+    }
+
+    /** @param list<array{text: string, entry: int|null}> $why */
+    private function safeties(Account $account, string $wanted, array &$why): float
+    {
+        $trials = $this->trials;
+        $tried = array_filter($this->after['tried']);
+        $all = $trials->all();
+        foreach (array_keys($tried) as $id) {
+            $why[] = Line::say(ucfirst($trials->label($id)).' was made to act, and the fuel stopped.');
+        }
+        if ($wanted === 'one' && $tried !== []) {
+            return 1.0;
+        }
+        $left = array_diff($all, array_keys($tried));
+        if ($left !== []) {
+            $why[] = Line::say('Not tried: '.implode(', ', array_map($trials->label(...), $left)).'.');
+        }
+
+        return $wanted === 'one' ? 0.0 : ($all === [] ? 1.0 : count($tried) / count($all));
+    }
+
+    /** @param list<array{text: string, entry: int|null}> $why */
+    private function reading(Account $account, array &$why): float
+    {
+        $mends = $account->entries(self::MENDING);
+        foreach ($account->entries(['leads', 'read', 'clamp', 'gauge', 'probe', 'draught', 'analyser', 'smoke', 'oil_gauge']) as $i) {
+            if ($i > ($mends === [] ? -1 : end($mends)) && $account->outcome($i)->reading !== null && $account->steps[$i]->flaws === []) {
+                $why[] = Line::say('A reading was taken after the repair.', $i);
+
+                return 1.0;
+            }
+        }
+        $why[] = Line::say('No reading was taken after the repair.');
+
+        return 0.0;
+    }
+
+    /** @param list<array{text: string, entry: int|null}> $why */
+    private function restored(Account $account, array &$why): float
+    {
+        $back = $account->entries(['hand_back']);
+        if ($back === []) {
+            $why[] = Line::say('The appliance was not handed back.');
+
+            return 0.0;
+        }
+        $fine = $account->outcome($back[0])->dangers === [];
+        $why[] = Line::say($fine ? 'Everything was put back.' : 'Not everything was put back.', $back[0]);
+
+        return $fine ? 1.0 : 0.0;
+    }
+}

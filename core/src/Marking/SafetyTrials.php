@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Marking;
+
+use OddSpark\Appliance\Plan;
+use OddSpark\Bench\Bench;
+use OddSpark\Bench\Observations;
+use OddSpark\Faults\Fault;
+use OddSpark\Run\Memory;
+
+/**
+ * Which safeties were made to act after the last repair, and whether each then stopped the fuel: read off a run
+ * of the appliance with the same acts.
+ *
+ * A safety is a sensor that opens on heat in a limit, or on lost draught or water, and the proving of the
+ * flame. Rollouts are not asked for: they are not made to trip for a trial.
+ */
+final class SafetyTrials
+{
+    private const FAMILIES = ['limit', 'safety', 'draught'];
+
+    public const FLAME = 'flame';
+
+    /** Ticks within which the fuel has to stop. */
+    private const WITHIN = 10_000;
+
+    /** @var array<string, bool> */
+    private array $tried = [];
+
+    /** @var array<string, int|null> tick at which each opened with the fire lit; null while it is made */
+    private array $opened = [];
+
+    private bool $wasLit = false;
+
+    /** @var list<array{int, int}> */
+    private array $fires = [];
+
+    /** @var list<string> primitives that sense, by id */
+    private readonly array $sensors;
+
+    /** @var list<string> */
+    private readonly array $burners;
+
+    public function __construct(private readonly Plan $plan, private readonly Fault $fault, private readonly Memory $memory)
+    {
+        $sensors = [];
+        foreach ($plan->model->document['parts'] as $part) {
+            $kind = $plan->model->document['kinds'][$part['kind']];
+            foreach (in_array($kind['family'], self::FAMILIES, true) ? $kind['primitives'] : [] as $name => $spec) {
+                if ($spec['type'] === 'sensor' && ($kind['family'] !== 'limit' || $spec['opens_at'] > $spec['closes_at'])) {
+                    $sensors[] = "{$part['id']}.$name";
+                }
+            }
+        }
+        $this->sensors = $sensors;
+        $this->burners = array_keys(array_filter($plan->primitives, fn (array $p) => $p['type'] === 'burner'));
+    }
+
+    /** @return list<string> ids of all that there are to try: sensors, and the flame */
+    public function all(): array
+    {
+        return $this->burners === [] ? $this->sensors : [...$this->sensors, self::FLAME];
+    }
+
+    /** How one is called. */
+    public function label(string $id): string
+    {
+        return $id === self::FLAME ? 'the flame proving' : $this->plan->model->parts()[substr($id, 0, (int) strrpos($id, '.'))]['label'];
+    }
+
+    /**
+     * @param array<string, mixed> $state of the appliance after the last repair
+     * @param int $from entry after it
+     * @return array{tried: array<string, bool>, fires: list<array{int, int}>} by safety that was made to act: whether the fuel stopped; when the fire was lit, ticks after the arrival
+     */
+    public function of(array $state, Observations $seen, int $from): array
+    {
+        $bench = new Bench($this->plan, $this->fault, $this->memory);
+        $bench->resume($state);
+        $this->tried = $this->opened = $this->fires = [];
+        $this->wasLit = false;
+        $watch = function (array $s): bool {
+            $this->note($s);
+
+            return false;
+        };
+        $watch($state);
+        foreach (array_slice($seen->entries, $from) as [$act, $outcome]) {
+            $state = $bench->watch($state, $act->tick, $watch);
+            $watch($state);
+            if ($outcome->refused === null) {
+                [$state] = $bench->do($state, $act, $outcome->reading?->unsteady === true ? 'red' : null);
+                $watch($state);
+            }
+        }
+        $watch($bench->watch($state, $seen->until, $watch));
+
+        return ['tried' => $this->tried, 'fires' => $this->fires];
+    }
+
+    /** @param array<string, mixed> $s a settled state */
+    private function note(array $s): void
+    {
+        $lit = $this->isLit($s);
+        $tick = $s['tick'] - $s['zero'];
+        if ($lit && ! $this->wasLit) {
+            $this->fires[] = [$tick, $tick];
+        } elseif ($lit && $this->fires !== []) {
+            $this->fires[count($this->fires) - 1][1] = $tick;
+        }
+        foreach ($this->sensors as $id) {
+            $known = array_key_exists($id, $this->opened);
+            if ($s['slots'][$id]['made']) {
+                $this->opened[$id] = null;
+            } elseif ($known && $this->opened[$id] === null && ($lit || $this->wasLit)) {
+                $this->opened[$id] = $tick;
+                $this->tried[$id] ??= false;
+            }
+            if (($this->opened[$id] ?? null) !== null && ! $lit && $tick - $this->opened[$id] <= self::WITHIN) {
+                $this->tried[$id] = true;
+            }
+        }
+        if ($this->wasLit && ! $lit && $this->fuelIsShut($s)) {
+            $this->tried[self::FLAME] = true; // shut by hand with the fire lit
+        }
+        $this->wasLit = $lit;
+    }
+
+    /** @param array<string, mixed> $s */
+    private function isLit(array $s): bool
+    {
+        foreach ($this->burners as $id) {
+            if ($s['slots'][$id]['lit']) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param array<string, mixed> $s */
+    private function fuelIsShut(array $s): bool
+    {
+        foreach ($this->plan->model->document['parts'] as $part) {
+            $kind = $this->plan->model->document['kinds'][$part['kind']];
+            if (in_array($kind['family'], ['gas supply', 'oil supply'], true)) {
+                foreach (array_keys($kind['controls'] ?? []) as $lever) {
+                    if (in_array($s['slots']["{$part['id']}.$lever"]['at'] ?? null, ['shut', 'off'], true)) {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,319 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Marking;
+
+use OddSpark\Acts\Act;
+use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Plan;
+use OddSpark\Bench\Bench;
+use OddSpark\Circuit\Solution;
+use OddSpark\Meter\Meter;
+use OddSpark\Meter\Mode;
+use OddSpark\Meter\Reading;
+use OddSpark\Meter\Specification;
+use OddSpark\Run\Memory;
+use OddSpark\Suspects\Worth;
+
+/**
+ * How well a reading was taken, judged at its moment by what each suspect's circuit then offers: never by the fault.
+ *
+ * Under what rules a flaw counts, and whether it was mended by a later reading, is for {@see Lines\Technique} to say.
+ */
+final class Scrutiny
+{
+    /** Volts AC between two places from which a DC range is the wrong one. */
+    private const FED_V = 5.0;
+
+    /** Volts under which nothing stands there. */
+    public const NOTHING_V = 1.0;
+
+    /** Volts from which a reading may be taken for power. */
+    private const GHOST_V = 2.0;
+
+    /** Bits more that a better placed reading has to be worth. */
+    private const MORE_BITS = 0.05;
+
+    /** Likeliest suspects that are asked, where all would say much the same. */
+    private const ASKED = 3;
+
+    private readonly SoundCycle $cycle;
+
+    public function __construct(private readonly Plan $plan, string $visit, Memory $memory)
+    {
+        $this->cycle = new SoundCycle($plan, $visit, $memory);
+    }
+
+    /**
+     * @param array<string, array{Bench, array<string, mixed>}> $candidates as they stand before the act
+     * @param array<string, float> $weights
+     * @return array<string, string> sentence by flaw: live, series, mode, moment, isolation, ghost, chassis, floating, range, loose
+     */
+    public function of(Act $act, Reading $reading, array $candidates, array $weights): array
+    {
+        if ($candidates === [] || isset(Mode::AT_TAPS[$reading->mode->value]) || $reading->mode === Mode::Clamp) {
+            return [];
+        }
+        $state = reset($candidates)[1];
+        [$red, $black] = $act->name === 'leads' ? [$act->get('red'), $act->get('black')] : [$state['red'], $state['black']];
+        if ($red === null || $black === null) {
+            return [];
+        }
+        $mode = $reading->mode;
+        if ($reading->unsteady) {
+            return ['loose' => 'The display was not steady: a lead did not touch.'];
+        }
+        if ($reading->live) {
+            return $act->name === 'dial' ? [] : ['live' => 'Ohms were asked of a live circuit: the figure means nothing.'];
+        }
+        $found = [];
+        if ($mode->isSeries()) {
+            if (! $this->isInSeries($state, $red, $black)) {
+                $found['series'] = 'A current range belongs in series, at a lifted end; so it shows another path.';
+            }
+
+            return $found;
+        }
+        if (is_infinite($reading->value) && $state['range'] !== null && $act->name !== 'dial') {
+            $found += $this->range($mode, $red, $black, $candidates);
+        }
+        if ($mode->wantsDead()) {
+            return $act->name === 'dial' ? $found : $found + $this->isolation($mode, $red, $black, $candidates, $weights);
+        }
+        if ($act->name === 'dial') {
+            return $found;
+        }
+        if (in_array($mode, [Mode::VoltsDc, Mode::Millivolts], true)) {
+            return $found + $this->mode($reading, $red, $black, $candidates);
+        }
+
+        return $found + $this->moment($reading, $red, $black, $candidates) + $this->ghost($reading, $red, $black, $candidates, $weights) + $this->reference($red, $black, $candidates, $weights);
+    }
+
+    /**
+     * Whether the meter lies between a lifted wire end and what it was lifted from.
+     *
+     * @param array<string, mixed> $state
+     */
+    private function isInSeries(array $state, string $red, string $black): bool
+    {
+        foreach ([[$red, $black], [$black, $red]] as [$end, $to]) {
+            [$wire, $which] = Model::split($end);
+            $w = $this->plan->model->wires()[$wire] ?? null;
+            if ($w !== null && ! $state['slots']["$wire.body"][$which]) {
+                return $w[$which === 'a' ? 'from' : 'to'] === $to;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @return array<string, string>
+     */
+    private function range(Mode $mode, string $red, string $black, array $candidates): array
+    {
+        $top = Specification::of($mode)->top;
+        foreach ($this->solutions($candidates) as $s) {
+            $exact = Meter::exact($mode, $s, $this->plan->places[$red], $this->plan->places[$black]);
+            if (is_nan($exact) || abs($exact) > $top) {
+                return [];
+            }
+        }
+
+        return ['range' => 'The range chosen by hand is too small for what is there: OL is not open.'];
+    }
+
+    /**
+     * DC asked where AC is fed.
+     *
+     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @return array<string, string>
+     */
+    private function mode(Reading $reading, string $red, string $black, array $candidates): array
+    {
+        foreach ($this->solutions($candidates) as $s) {
+            [$a, $b] = [$this->plan->places[$red], $this->plan->places[$black]];
+            if ($s->acVolts($a, $b) > self::FED_V && abs($s->dcVolts($a, $b)) < 0.2 * $s->acVolts($a, $b)) {
+                return ['mode' => 'Volts DC were asked of a circuit that is fed with AC: it shows near nothing either way.'];
+            }
+        }
+
+        return [];
+    }
+
+    /**
+     * Nothing stands there, nor would it in any suspect; at another moment of a sound cycle it would.
+     *
+     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @return array<string, string>
+     */
+    private function moment(Reading $reading, string $red, string $black, array $candidates): array
+    {
+        if ($reading->value > self::NOTHING_V) {
+            return [];
+        }
+        [$a, $b] = [$this->plan->places[$red], $this->plan->places[$black]];
+        foreach ($this->solutions($candidates) as $s) {
+            if ($s->acVolts($a, $b) > self::NOTHING_V) {
+                return [];
+            }
+        }
+        $stands = $this->cycle->stands($a, $b, self::FED_V);
+
+        return $stands === null ? [] : ['moment' => "At that moment nothing can stand there; in a sound start it does, $stands."];
+    }
+
+    /**
+     * Ohms through what lies beside the part, where the part alone would have told.
+     *
+     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @param array<string, float> $weights
+     * @return array<string, string>
+     */
+    private function isolation(Mode $mode, string $red, string $black, array $candidates, array $weights): array
+    {
+        $part = Model::split($red)[0];
+        if (Model::split($black)[0] !== $part || count($candidates) < 2) {
+            return [];
+        }
+        $ends = fn (string $place): array => array_merge(...array_values(array_map(
+            fn (array $w) => array_filter([$w['from'] === $place ? "{$w['id']}.a" : null, $w['to'] === $place ? "{$w['id']}.b" : null]),
+            $this->plan->model->wires(),
+        )));
+        $as = $this->ohms($mode, $red, $black, $candidates, $weights, []);
+        $alone = max($this->ohms($mode, $red, $black, $candidates, $weights, $ends($red)), $this->ohms($mode, $red, $black, $candidates, $weights, $ends($black)));
+
+        return $alone > $as + self::MORE_BITS
+            ? ['isolation' => sprintf('Something lies beside the part: with one of its ends lifted this would have told %.2f bits, so it tells %.2f.', $alone, $as)]
+            : [];
+    }
+
+    /**
+     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @param array<string, float> $weights
+     * @param list<string> $lifted wire ends
+     */
+    private function ohms(Mode $mode, string $red, string $black, array $candidates, array $weights, array $lifted): float
+    {
+        $values = [];
+        foreach ($candidates as $id => [$bench, $state]) {
+            foreach ($lifted as $end) {
+                [$wire, $which] = Model::split($end);
+                $state['slots']["$wire.body"][$which] = false;
+            }
+            $bench->machine()->load(null, null, 0.0);
+            $exact = Meter::exact($mode, $bench->machine()->solution($state), $this->plan->places[$red], $this->plan->places[$black]);
+            $bench->reconnect($candidates[$id][1]);
+            $values[$id] = is_nan($exact) ? INF : $exact;
+        }
+
+        return Worth::bits(Worth::bins($values, array_map(fn (float $v) => Meter::tolerance($mode, $v), $values)), $weights);
+    }
+
+    /**
+     * A figure that a small load would pull down.
+     *
+     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @param array<string, float> $weights
+     * @return array<string, string>
+     */
+    private function ghost(Reading $reading, string $red, string $black, array $candidates, array $weights): array
+    {
+        if ($reading->mode !== Mode::VoltsAc || $reading->value < self::GHOST_V) {
+            return [];
+        }
+        [$a, $b] = [$this->plan->places[$red], $this->plan->places[$black]];
+        arsort($weights);
+        $asked = 0;
+        foreach (array_keys($weights) as $id) {
+            [$bench, $state] = $candidates[$id];
+            $bench->machine()->load($a, $b, Mode::VoltsAc->siemens());
+            $light = $bench->machine()->solution($state)->acVolts($a, $b);
+            $bench->machine()->load($a, $b, Mode::VoltsLow->siemens());
+            $heavy = $bench->machine()->solution($state)->acVolts($a, $b);
+            $bench->reconnect($state);
+            if (! Meter::agrees($reading, $light)) {
+                continue;
+            }
+            if ($heavy > 0.5 * $light) {
+                return [];
+            }
+            if (++$asked === self::ASKED) {
+                break;
+            }
+        }
+
+        return $asked === 0 ? [] : ['ghost' => sprintf('%s from a source that can carry nothing: at low impedance it falls to near nothing, and it was not checked.', $reading->text())];
+    }
+
+    /**
+     * One lead on metal.
+     *
+     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @param array<string, float> $weights
+     * @return array<string, string>
+     */
+    private function reference(string $red, string $black, array $candidates, array $weights): array
+    {
+        $on = [$this->isMetal($red), $this->isMetal($black)];
+        if ($on[0] === $on[1]) {
+            return [];
+        }
+        $place = $on[0] ? $black : $red;
+        $found = ['chassis' => 'One lead stood on metal and not on the circuit\'s own common.'];
+        [$part, $terminal] = Model::split($place);
+        $worth = function (string $to) use ($place, $candidates, $weights): float {
+            $values = array_map(fn (Solution $s) => $s->acVolts($this->plan->places[$place], $this->plan->places[$to]), $this->solutions($candidates));
+
+            return Worth::bits(Worth::bins($values, array_map(fn (float $v) => Meter::tolerance(Mode::VoltsAc, $v), $values)), $weights);
+        };
+        $metal = $worth($on[0] ? $red : $black);
+        foreach (array_keys($this->plan->model->kindOf($part)['terminals'] ?? []) as $other) {
+            if ($this->isLoad($part, $terminal, (string) $other) && $worth("$part.$other") > $metal + self::MORE_BITS) {
+                $found['floating'] = 'From there to metal it says little; across the part\'s own two terminals it would have told more.';
+                break;
+            }
+        }
+
+        return $found;
+    }
+
+    /** Whether something that is fed lies between two terminals of a part, and not a switch. */
+    private function isLoad(string $part, string $a, string $b): bool
+    {
+        foreach ($this->plan->model->kindOf($part)['primitives'] ?? [] as $spec) {
+            $between = $spec['between'] ?? [];
+            if (in_array($a, $between, true) && in_array($b, $between, true) && $a !== $b && ! in_array($spec['type'], ['contact', 'fuse', 'protector'], true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function isMetal(string $place): bool
+    {
+        [$part, $terminal] = Model::split($place);
+
+        return ($this->plan->model->kindOf($part)['family'] ?? '') === 'ground' || in_array($terminal, ['frame', 'metal', 'hood', 'GND', 'PE'], true);
+    }
+
+    /**
+     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @return array<string, Solution> without the meter's own load
+     */
+    private function solutions(array $candidates): array
+    {
+        $solutions = [];
+        foreach ($candidates as $id => [$bench, $state]) {
+            $bench->machine()->load(null, null, 0.0);
+            $solutions[$id] = $bench->machine()->solution($state);
+            $bench->reconnect($state);
+        }
+
+        return $solutions;
+    }
+}
