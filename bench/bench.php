@@ -37,6 +37,10 @@ function median(array $x): float
     return $x[intdiv(count($x), 2)];
 }
 
+if (getenv('SPARK_BENCH_ONLY') === 'marks') {
+    report((require __DIR__.'/marks.php')(), $argv);
+    exit;
+}
 if (getenv('SPARK_BENCH_ONLY') === 'proof') {
     report((require __DIR__.'/proof.php')(), $argv);
     exit;
@@ -113,5 +117,7 @@ $base = array_slice($base, 10);
 $acts = array_slice($acts, 10);
 $rows['an act, as times a route with one insert'] = ['measured' => median($acts) / median($base), 'bar' => 4.0, 'notes' => sprintf('medians %.1f and %.1f ms of %d each', median($acts), median($base), count($acts))];
 unlink($jar);
+
+$rows += (require __DIR__.'/marks.php')();
 
 report($rows, $argv);

@@ -9,6 +9,9 @@ use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\Library;
 use OddSpark\Bench\Attempt;
 use OddSpark\Faults\Universe;
+use OddSpark\Marking\Account;
+use OddSpark\Marking\Marker;
+use OddSpark\Marking\Rules;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\Analysis;
 use OddSpark\Suspects\BestReading;
@@ -40,6 +43,15 @@ return function (): array {
 
     [$s, $steps] = $timed(fn () => $follow($universe, $seen), 3);
     $rows['suspects over 40 acts in 20 minutes, s'] = ['measured' => $s, 'bar' => 1.5, 'notes' => sprintf('%d faults of zones-hydronic, %d left', $n, end($steps)->count())];
+
+    [$s, $account] = $timed(function () use ($plan, $universe, $truth, $seen, $arrivals) {
+        $memory = new Memory();
+        $account = new Account($plan, $universe, $truth, $seen, new Tracker($plan, $universe, 'cold', $memory, $arrivals), $memory);
+        Marker::of($account, $memory)->mark(Rules::of((new Library())->rules('first-year')));
+
+        return $account;
+    }, 3);
+    $rows['a mark of 40 acts on the largest archetype, s'] = ['measured' => $s, 'bar' => 1.5, 'notes' => sprintf('%d faults; %d entries with the best readings then', $n, count(array_filter($account->steps, fn ($step) => $step->best !== [])))];
 
     // one entry more, from the states that stood before it: every entry of the log
     $more = [];

@@ -63,6 +63,9 @@ await as('ines', async (page, shot) => {
     await page.getByRole('link', { name: /Bookbinder/ }).click()
     await page.getByRole('heading', { name: /Bookbinder/ }).waitFor()
     await shot('job')
+    await page.goto(`${base}/rules`)
+    await page.getByLabel('Pass mark, of 100').waitFor()
+    await shot('house-rules')
 })
 
 await as('wendell', async (page, shot) => {

@@ -15,8 +15,18 @@ final readonly class Reach
     /** @var list<string> parts behind the door */
     private array $covered;
 
+    /** @var array<string, true> parts of which something shows through the glass, or stands outside */
+    private array $shows;
+
     public function __construct(private Plan $plan)
     {
+        $shows = [];
+        foreach ($plan->percepts as $percept) {
+            if ($percept['sense'] === 'sight' && in_array($percept['from'], ['outside', 'anywhere'], true)) {
+                $shows[$percept['part']] = true;
+            }
+        }
+        $this->shows = $shows;
         $this->covered = array_merge(...array_column($plan->model->document['doors'] ?? [], 'covers'), ...[[]]);
     }
 
@@ -70,13 +80,7 @@ final readonly class Reach
      */
     public function isInSight(array $state, string $part): bool
     {
-        foreach ($this->plan->percepts as $percept) {
-            if ($percept['part'] === $part && $percept['sense'] === 'sight' && in_array($percept['from'], ['outside', 'anywhere'], true)) {
-                return true;
-            }
-        }
-
-        return $this->reaches($state, "$part.");
+        return isset($this->shows[$part]) || $this->reaches($state, "$part.");
     }
 
     /** @param array<string, mixed> $state */

@@ -276,7 +276,7 @@ final class Account
                 }
                 $asks = in_array($act->name, [...self::ASKING, ...self::FORCING, ...self::SWAPPING, 'dial', 'name'], true) && $outcome->refused === null;
                 $best[$i] = $asks && $now->entropy() > self::SETTLED_BITS
-                    ? $this->telling($ranking->rank($this->tracker->candidates(), $now->weights, PHP_INT_MAX))
+                    ? $this->telling($ranking->rank($this->tracker->candidates(), $now->weights, 4 * self::TOLD, least: self::SETTLED_BITS))
                     : [];
                 $flaws[$i] = $outcome->reading === null ? [] : $scrutiny->of($act, $outcome->reading, $this->tracker->candidates(), $now->weights);
                 $this->repairs->before($i, $act, $this->tracker->candidates());

@@ -19,11 +19,21 @@ final class Perception
     /** @var array<string, array<string, mixed>> channels perceived without doing anything */
     private readonly array $ambient;
 
+    /** @var array<string, list<array<string, mixed>>> what can be seen of each part */
+    private readonly array $sights;
+
     /** @var array<string, list<string>> parts that are seen together, by each of them */
     private readonly array $together;
 
     public function __construct(private readonly Plan $plan)
     {
+        $sights = [];
+        foreach ($plan->percepts as $percept) {
+            if ($percept['sense'] === 'sight' && $percept['part'] !== null) {
+                $sights[$percept['part']][] = $percept;
+            }
+        }
+        $this->sights = $sights;
         $this->ambient = array_filter($plan->percepts, fn (array $p) => $p['from'] !== 'look');
         $together = [];
         foreach ($plan->model->document['views'] ?? [] as $view) {
@@ -62,8 +72,8 @@ final class Perception
     public function lookingAt(Machine $machine, array $state, string $part, bool $doorOpen): array
     {
         $seen = [];
-        foreach ($this->plan->percepts as $percept) {
-            if ($percept['part'] === $part && $percept['sense'] === 'sight' && ($percept['from'] !== 'open' || $doorOpen)) {
+        foreach ($this->sights[$part] ?? [] as $percept) {
+            if ($percept['from'] !== 'open' || $doorOpen) {
                 $seen[$percept['thing']] = $this->word($percept, $machine->shows($state, $percept['of']));
             }
         }

@@ -7,6 +7,7 @@ namespace OddSpark\Suspects;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
+use OddSpark\Circuit\Solution;
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
 
@@ -25,6 +26,9 @@ final class BestReading
 
     /** @var list<string> */
     private readonly array $references;
+
+    /** @var array<string, float> by mode */
+    private static array $near = [];
 
     public function __construct(private readonly Plan $plan)
     {
@@ -50,22 +54,37 @@ final class BestReading
      * @param array<string, array{Bench, array<string, mixed>}> $candidates those still in, with their states
      * @param array<string, float> $weights
      * @param bool $dc volts DC too
+     * @param float $least bits that a choice must be worth to be listed
      * @return list<Choice> best first, ties by minutes
      */
-    public function rank(array $candidates, array $weights, int $most = 10, bool $dc = false): array
+    public function rank(array $candidates, array $weights, int $most = 10, bool $dc = false, float $least = 0.0): array
     {
         if ($candidates === []) {
             return [];
         }
-        $solutions = [];
+        // suspects whose circuits are one and the same now are asked once
+        $solutions = $ids = $shares = [];
         foreach ($candidates as $id => [$bench, $state]) {
             $bench->machine()->load(null, null, 0.0);
-            $solutions[$id] = $bench->machine()->solution($state);
+            $solution = $bench->machine()->solution($state);
             $bench->reconnect($state);
+            $which = spl_object_id($solution);
+            $solutions[$which] = $solution;
+            $ids[$which][] = (string) $id;
+            $shares[$which] = ($shares[$which] ?? 0.0) + ($weights[$id] ?? 0.0);
         }
         [$anyBench, $anyState] = reset($candidates);
-        $choices = [];
-        $reachable = fn (string $place): bool => $anyBench->reaches($anyState, $place);
+        $reached = [];
+        $reachable = function (string $place) use ($anyBench, $anyState, &$reached): bool {
+            return $reached[$place] ??= $anyBench->reaches($anyState, $place);
+        };
+        $found = [];
+        $offer = function (string $kind, Mode $mode, string $red, string $black, array $values) use (&$found, $shares, $least): void {
+            $bits = self::bits($mode, $values, $shares);
+            if ($bits >= $least) {
+                $found[] = [$kind, $mode, $red, $black, $values, $bits];
+            }
+        };
         $dead = true;
         foreach ($this->pairs as [$red, $black]) {
             if (! $reachable($red) || ! $reachable($black)) {
@@ -73,13 +92,13 @@ final class BestReading
             }
             [$a, $b] = [$this->plan->places[$red], $this->plan->places[$black]];
             $values = [];
-            foreach ($solutions as $id => $s) {
-                $values[$id] = $s->acVolts($a, $b);
-                $dead = $dead && $values[$id] < 0.5;
+            foreach ($solutions as $which => $s) {
+                $values[$which] = $s->acVolts($a, $b);
+                $dead = $dead && $values[$which] < 0.5;
             }
-            $choices[] = $this->choice('vac', $red, $black, Mode::VoltsAc, $values, $weights);
+            $offer('vac', Mode::VoltsAc, $red, $black, $values);
             if ($dc) {
-                $choices[] = $this->choice('vdc', $red, $black, Mode::VoltsDc, array_map(fn ($s) => $s->dcVolts($a, $b), $solutions), $weights);
+                $offer('vdc', Mode::VoltsDc, $red, $black, array_map(fn (Solution $s) => $s->dcVolts($a, $b), $solutions));
             }
         }
         if ($dead) {
@@ -88,39 +107,75 @@ final class BestReading
                     continue;
                 }
                 [$a, $b] = [$this->plan->places[$red], $this->plan->places[$black]];
-                $values = array_map(fn ($s) => Meter::exact(Mode::Ohms, $s, $a, $b), $solutions);
-                $choices[] = $this->choice('ohm', $red, $black, Mode::Ohms, $values, $weights);
+                $offer('ohm', Mode::Ohms, $red, $black, array_map(fn (Solution $s) => Meter::exact(Mode::Ohms, $s, $a, $b), $solutions));
             }
         }
         foreach ($this->plan->model->document['parts'] as $part) {
-            $seen = [];
-            foreach ($candidates as $id => [$bench, $state]) {
-                $seen[$id] = json_encode($bench->glance($state, $part['id']));
-            }
             $bins = [];
-            foreach ($seen as $id => $text) {
-                $bins[(string) $text][] = (string) $id;
+            foreach ($candidates as $id => [$bench, $state]) {
+                $bins[(string) json_encode($bench->glance($state, $part['id']))][] = (string) $id;
             }
-            $choices[] = new Choice('look', $part['id'], null, Worth::bits($bins, $weights), Catalogue::ACTS['look']['minutes'], $bins);
+            $bits = Worth::bits($bins, $weights);
+            if ($bits >= $least) {
+                $found[] = ['look', null, $part['id'], null, $bins, $bits];
+            }
         }
-        usort($choices, fn (Choice $x, Choice $y) => [round($y->bits, 6), $x->minutes] <=> [round($x->bits, 6), $y->minutes]);
+        [$looking, $reading] = [Catalogue::ACTS['look']['minutes'], Catalogue::ACTS['leads']['minutes']];
+        usort($found, fn (array $x, array $y) => [round($y[5], 6), $x[1] === null ? $looking : $reading] <=> [round($x[5], 6), $y[1] === null ? $looking : $reading]);
 
-        return array_slice($choices, 0, $most);
+        return array_map(
+            fn (array $f) => $f[1] === null
+                ? new Choice('look', $f[2], null, $f[5], $looking, $f[4])
+                : new Choice($f[0], $f[2], $f[3], $f[5], $reading, self::outcomes($f[1], $f[4], $ids)),
+            array_slice($found, 0, $most),
+        );
     }
 
     /**
-     * @param array<string, float> $values exact value by fault
-     * @param array<string, float> $weights
+     * What a reading is expected to tell, bits: as {@see Worth} has it, for figures most of which are the same.
+     *
+     * @param non-empty-array<int, float> $values exact value by solution
+     * @param array<int, float> $shares weight by solution
      */
-    private function choice(string $kind, string $red, string $black, Mode $mode, array $values, array $weights): Choice
+    private static function bits(Mode $mode, array $values, array $shares): float
+    {
+        $near = self::$near[$mode->value] ??= 2 * Meter::tolerance($mode, 0.0); // closer than this nothing is told apart
+        if (max($values) - min($values) <= $near) { // INF less INF is no number, and no less
+            return 0.0;
+        }
+        asort($values);
+        $sums = [];
+        $sum = 0.0;
+        $last = null;
+        foreach ($values as $which => $value) {
+            if ($last !== null && ($value === INF ? $last !== INF : $value - $last > $near && $value - $last > Meter::tolerance($mode, $value) + Meter::tolerance($mode, $last))) {
+                $sums[] = $sum;
+                $sum = 0.0;
+            }
+            $sum += $shares[$which];
+            $last = $value;
+        }
+        $sums[] = $sum;
+
+        return count($sums) === 1 ? 0.0 : Suspects::bits($sums);
+    }
+
+    /**
+     * @param array<int, float> $values exact value by solution
+     * @param array<int, list<string>> $ids suspects by solution
+     * @return array<string, list<string>> what would be shown => the suspects that would show it
+     */
+    private static function outcomes(Mode $mode, array $values, array $ids): array
     {
         $outcomes = [];
         foreach (Worth::bins($values, array_map(fn (float $v) => Meter::tolerance($mode, $v), $values)) as $bin) {
             $text = Meter::show($mode, $values[$bin[0]])->text();
-            $outcomes[$text] = [...($outcomes[$text] ?? []), ...array_map(strval(...), $bin)];
+            foreach ($bin as $which) {
+                $outcomes[$text] = [...($outcomes[$text] ?? []), ...$ids[$which]];
+            }
         }
 
-        return new Choice($kind, $red, $black, Worth::bits($outcomes, $weights), Catalogue::ACTS['leads']['minutes'], $outcomes);
+        return $outcomes;
     }
 
     /** @return list<array{string, string}> */
