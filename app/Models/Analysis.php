@@ -84,29 +84,38 @@ class Analysis extends Model
     }
 
     /**
-     * How many suspects a perfect hand has left after each of his questions, down the tree to a fault.
+     * How many suspects a perfect hand has left after each of his questions, down the tree to a fault: of those that
+     * stood when he came in, and without the questions that tell nothing of them.
      *
+     * @param list<string> $entered ids of the suspects that stood
      * @return list<int>|null null when it is not analysed
      */
-    public function left(string $fault): ?array
+    public function left(string $fault, array $entered): ?array
     {
         $result = $this->result === null ? null : json_decode($this->result, true);
-        if ($result === null || ! self::holds($result['tree'], $fault)) {
+        if ($result === null || ! self::holds($result['tree'], $fault) || ! in_array($fault, $entered, true)) {
             return null;
         }
         $node = $result['tree'];
-        $left = [$node['count'] ?? count($node['faults'])];
+        $left = [count($entered)];
         while (isset($node['ask'])) {
-            foreach ($node['answers'] as $answer) {
-                if (self::holds($answer, $fault)) {
-                    $node = $answer;
-                    $left[] = $node['count'] ?? count($node['faults']);
-                    break;
-                }
+            $node = array_values(array_filter($node['answers'], fn (array $answer): bool => self::holds($answer, $fault)))[0];
+            $count = count(array_intersect(self::under($node), $entered));
+            if ($count < $left[count($left) - 1]) {
+                $left[] = $count;
             }
         }
 
         return $left;
+    }
+
+    /**
+     * @param array<string, mixed> $node
+     * @return list<string> the faults at its ends
+     */
+    private static function under(array $node): array
+    {
+        return $node['faults'] ?? array_merge(...array_map(self::under(...), $node['answers']));
     }
 
     /** @param array<string, mixed> $node */

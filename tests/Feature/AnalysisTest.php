@@ -49,6 +49,13 @@ class AnalysisTest extends TestCase
         $key = Analysis::query()->sole()->key($fault);
         $this->assertCount($key['difficulty']['questions'], $key['path']);
         $this->assertNull(Analysis::query()->sole()->key('gremlin:here'));
+        $all = array_column($result['faults'], 'id');
+        $left = Analysis::query()->sole()->left($fault, $all);
+        $this->assertSame(count($all), $left[0]);
+        $this->assertSame($left, array_values(array_unique($left)), 'no question that tells nothing');
+        $this->assertLessThanOrEqual(count($key['path']) + 1, count($left));
+        $this->assertSame([1], Analysis::query()->sole()->left($fault, [$fault]));
+        $this->assertNull(Analysis::query()->sole()->left('gremlin:here', $all));
         $job = Assignment::query()->findOrFail($this->giveBoiler($fault));
         $this->get("/jobs/$job->id")->assertInertia(fn (AssertableInertia $page) => $page->has('job.key.path', count($key['path'])));
         $this->actingAs($this->trainee)->get("/jobs/$job->id")->assertForbidden();

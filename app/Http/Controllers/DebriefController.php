@@ -51,7 +51,7 @@ class DebriefController extends Controller
             'doors' => $plan->model->document['doors'],
             'lanes' => $plan->model->document['tape'],
             'past' => $workbench->channels($workbench->bench($attempt->assignment, null), $workbench->observations($attempt)->perceived),
-            'perfect' => Analysis::find($assignment->hash, $assignment->visit)?->left($assignment->fault),
+            'perfect' => Analysis::find($assignment->hash, $assignment->visit)?->left($assignment->fault, $this->debrief($attempt)['entered']),
             'others' => $attempt->marks->slice(1)->map(fn (Mark $m) => [
                 'rules' => $m->result['rules'], 'total' => $m->result['total'], 'passed' => $m->result['passed'], 'at' => $m->created_at?->toDateString(),
                 'lines' => array_map(fn (array $l) => ['title' => $l['title'], 'points' => $l['points'], 'weight' => $l['weight']], $m->result['lines']),
@@ -112,7 +112,7 @@ class DebriefController extends Controller
         if (array_is_list($debrief)) { // as it was kept before there were turning points
             $debrief = ['entries' => $debrief];
         }
-        $debrief += ['entries' => [], 'won' => [], 'lost' => [], 'same' => [], 'bits' => 0];
+        $debrief += ['entries' => [], 'won' => [], 'lost' => [], 'same' => [], 'bits' => 0, 'entered' => []];
         $debrief['entries'] = array_map(fn (array $row) => $row + self::ROW, $debrief['entries']);
 
         return $debrief;

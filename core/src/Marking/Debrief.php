@@ -20,7 +20,7 @@ final readonly class Debrief
     public function __construct(private Account $account) {}
 
     /**
-     * @return array{entries: list<array<string, mixed>>, won: list<array<string, mixed>>, lost: list<array<string, mixed>>, same: list<string>, bits: float} plain data; figures in bits
+     * @return array{entries: list<array<string, mixed>>, won: list<array<string, mixed>>, lost: list<array<string, mixed>>, same: list<string>, entered: list<string>, bits: float} plain data; figures in bits
      */
     public function toArray(): array
     {
@@ -35,6 +35,7 @@ final readonly class Debrief
             'won' => $this->won(),
             'lost' => $this->lost($asked),
             'same' => $this->same(),
+            'entered' => $this->account->steps === [] ? [] : array_map(strval(...), array_keys($this->account->steps[0]->before->weights)),
             'bits' => $this->account->steps === [] ? 0.0 : round($this->account->steps[0]->before->entropy(), 2),
         ];
     }
