@@ -11,12 +11,24 @@ interface State { marked: boolean; share: number; error: string | null }
 export default function Marking({ attempt, job, trainee }: { attempt: number; job: Briefing; trainee: string }) {
     const [state, setState] = useState<State>({ marked: false, share: 0, error: null })
     useEffect(() => {
+        let over = false // gone to the debrief, or left for another page: an answer that comes late moves nobody
         const ask = () => send<State>('GET', `/attempts/${attempt}/marking`)
-            .then((s) => (s.marked ? router.visit(`/attempts/${attempt}/debrief`, { replace: true }) : setState(s)))
-            .catch((e: Error) => setState((s) => ({ ...s, error: e.message })))
+            .then((s) => {
+                if (over) return
+                if (!s.marked) {
+                    setState(s)
+                    return
+                }
+                over = true
+                router.visit(`/attempts/${attempt}/debrief`, { replace: true })
+            })
+            .catch((e: Error) => !over && setState((s) => ({ ...s, error: e.message })))
         void ask()
         const timer = setInterval(() => void ask(), 700)
-        return () => clearInterval(timer)
+        return () => {
+            over = true
+            clearInterval(timer)
+        }
     }, [attempt])
     return (
         <Frame title={`Debrief: ${job.title}`}>
