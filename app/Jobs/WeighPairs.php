@@ -24,7 +24,10 @@ class WeighPairs implements ShouldQueue
 
     public int $tries = 1;
 
-    public function __construct(public int $attempt) {}
+    public function __construct(public int $attempt)
+    {
+        $this->onQueue('asked');
+    }
 
     public function handle(Plans $plans, Workbench $workbench): void
     {
