@@ -10,6 +10,7 @@ use App\Http\Controllers\HomeController;
 use App\Http\Controllers\MarkController;
 use App\Http\Controllers\OverrideController;
 use App\Http\Controllers\PairsController;
+use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\RuleSetController;
 use App\Http\Controllers\SessionController;
 use Illuminate\Support\Facades\Route;
@@ -36,6 +37,8 @@ Route::middleware(['auth', 'throttle:work'])->group(function () {
     Route::post('/jobs/{assignment}/marks', [MarkController::class, 'store']);
     Route::get('/jobs/{assignment}/marks.csv', [MarkController::class, 'csv']);
     Route::get('/courses/{course}/marks.csv', [MarkController::class, 'courseCsv']);
+    Route::get('/reference', [ReferenceController::class, 'show']);
+    Route::post('/reference/sums/{sum}', [ReferenceController::class, 'sum']);
     Route::get('/rules', [RuleSetController::class, 'index']);
     Route::post('/rules', [RuleSetController::class, 'store']);
     Route::post('/jobs/{assignment}/attempt', [BenchController::class, 'start']);

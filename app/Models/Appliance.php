@@ -6,6 +6,7 @@ use Illuminate\Database\Eloquent\Model;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Model as ApplianceModel;
 use OddSpark\Drawing\Board;
+use OddSpark\Drawing\Ladder;
 
 /**
  * A model of the school: its resolved document, and the board drawn from it.
@@ -28,7 +29,7 @@ class Appliance extends Model
     {
         $model = (new Library())->model($name);
         $existing = self::query()->where('name', $name)->first();
-        if ($existing !== null && $existing->hash === $model->hash()) {
+        if ($existing !== null && $existing->hash === $model->hash() && str_contains($existing->board, '"ladder"')) {
             return $existing;
         }
 
@@ -36,7 +37,7 @@ class Appliance extends Model
             'title' => $model->title(),
             'hash' => $model->hash(),
             'document' => self::encode($model->document),
-            'board' => self::encode(Board::of($model)),
+            'board' => self::encode(Board::of($model) + ['ladder' => Ladder::of($model)]),
         ]);
     }
 

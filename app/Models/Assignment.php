@@ -88,7 +88,7 @@ class Assignment extends Model
                 fn (string $question, array $ways) => ($way = $rules->schools->way($question)) === array_key_first($ways) && ! in_array($question, self::ALWAYS_TOLD, true) ? null : ['question' => $question, 'way' => $ways[$way]],
                 array_keys(Schools::CHOICES), Schools::CHOICES,
             )),
-            'flame_ua' => $rules->schools->flameUa, 'verify' => $rules->verify, 'barred' => $rules->barred, 'stops' => $rules->stops !== [],
+            'flame_ua' => $rules->schools->flameUa, 'verify' => $rules->verify, 'barred' => $rules->barred, 'papers' => $rules->papers, 'stops' => $rules->stops !== [],
             'hints' => $this->kind === 'practice' ? $rules->hints : null,
         ];
     }

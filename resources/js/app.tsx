@@ -7,7 +7,11 @@ import { createInertiaApp } from '@inertiajs/react'
 import { createRoot } from 'react-dom/client'
 import type { ComponentType } from 'react'
 import { Boundary } from './shell/Boundary'
+import { readLook, wear } from './shell/look'
 import { system } from './theme/system'
+
+wear(readLook())
+matchMedia('(prefers-color-scheme: dark)').addEventListener('change', () => wear(readLook()))
 
 const pages = import.meta.glob<{ default: ComponentType }>('./pages/*.tsx')
 

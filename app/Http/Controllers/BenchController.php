@@ -16,6 +16,7 @@ use Inertia\Inertia;
 use Inertia\Response;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\Universe;
+use OddSpark\Marking\Rules;
 
 class BenchController extends Controller
 {
@@ -40,7 +41,7 @@ class BenchController extends Controller
         return Inertia::render('Bench', [
             'attempt' => $attempt->id,
             'job' => $attempt->assignment->briefing(),
-            'board' => json_decode((string) Assignment::query()->whereKey($attempt->assignment_id)->value('board'), true),
+            'board' => $this->board($attempt->assignment),
             'doors' => $plan->model->document['doors'],
             'faults' => array_values(array_map(
                 fn (Fault $f) => ['id' => $f->id, 'title' => $f->title, 'part' => $f->part, 'family' => $f->family],
@@ -50,6 +51,25 @@ class BenchController extends Controller
             'past' => $this->workbench->channels($this->workbench->bench($attempt->assignment, null), $this->workbench->observations($attempt)->perceived),
             'now' => $this->workbench->look($attempt),
         ]);
+    }
+
+    /**
+     * The board with what the house rules let a trainee look up.
+     *
+     * @return array<string, mixed>
+     */
+    private function board(Assignment $assignment): array
+    {
+        $board = json_decode((string) Assignment::query()->whereKey($assignment->id)->value('board'), true);
+        $papers = Rules::of($assignment->rules)->papers;
+        if (! in_array('ladder', $papers, true)) {
+            unset($board['ladder']);
+        }
+        if (! in_array('card', $papers, true)) {
+            $board['parts'] = array_map(fn (array $part) => ['card' => null] + $part, $board['parts']);
+        }
+
+        return $board;
     }
 
     public function act(ActRequest $request, Attempt $attempt): JsonResponse

@@ -23,6 +23,9 @@ final readonly class Rules
     /** Acts that rules may forbid altogether: a job can be done without each. */
     public const BARRABLE = ['ask', 'clamp', 'gauge', 'draught', 'analyser', 'tester', 'lift', 'plug', 'jump', 'push', 'suck', 'tap'];
 
+    /** What a trainee may have beside him. */
+    public const PAPERS = ['ladder' => 'the ladder', 'card' => 'the code card'];
+
     /** Grades of a hint, from the least to the most that it tells. */
     public const HINTS = ['where', 'circuit', 'reading'];
 
@@ -31,6 +34,7 @@ final readonly class Rules
      * @param list<string> $caps ids of {@see CAPS}
      * @param list<string> $stops dangers that are stopped before they are done, ids of {@see Danger}
      * @param list<string> $barred acts that are not allowed at all, of {@see BARRABLE}
+     * @param list<string> $papers what may be looked up, of {@see PAPERS}
      * @param array{cycle: bool, safeties: string, reading: bool, restore: bool} $verify what has to be done after the repair; safeties is none, one or each
      * @param array{minutes: float, parts: int, call_backs: int} $budget
      * @param array<string, float> $hints points that a hint costs, by grade
@@ -44,6 +48,7 @@ final readonly class Rules
         public array $caps,
         public array $stops,
         public array $barred,
+        public array $papers,
         public Schools $schools,
         public array $verify,
         public array $budget,
@@ -60,7 +65,7 @@ final readonly class Rules
         if (($json['odd_spark_rules'] ?? null) !== 1) {
             throw new RulesError('/odd_spark_rules', 'Must be 1, the version of this format.');
         }
-        $known = ['odd_spark_rules', 'name', 'version', 'title', 'pass_mark', 'unsafe_never_passes', 'weights', 'not_passed', 'stops', 'barred', 'schools', 'verify', 'budget', 'hints'];
+        $known = ['odd_spark_rules', 'name', 'version', 'title', 'pass_mark', 'unsafe_never_passes', 'weights', 'not_passed', 'stops', 'barred', 'papers', 'schools', 'verify', 'budget', 'hints'];
         foreach (array_diff(array_keys($json), $known) as $key) {
             throw new RulesError("/$key", 'Not known here.');
         }
@@ -101,6 +106,7 @@ final readonly class Rules
             self::listed($caps, '/not_passed', array_keys(self::CAPS)),
             self::listed($json['stops'] ?? [], '/stops', array_keys(Danger::TEXT)),
             self::listed($json['barred'] ?? [], '/barred', self::BARRABLE),
+            self::listed($json['papers'] ?? array_keys(self::PAPERS), '/papers', array_keys(self::PAPERS)),
             Schools::of($json['schools'] ?? []),
             ['cycle' => $verify['cycle'], 'safeties' => $verify['safeties'], 'reading' => $verify['reading'], 'restore' => $verify['restore']],
             ['minutes' => self::number($budget['minutes'], '/budget/minutes', 1, 10000), 'parts' => (int) self::number($budget['parts'], '/budget/parts', 0, 100), 'call_backs' => (int) self::number($budget['call_backs'], '/budget/call_backs', 0, 100)],
@@ -113,7 +119,7 @@ final readonly class Rules
     {
         return [
             'odd_spark_rules' => 1, 'name' => $this->name, 'version' => $this->version, 'title' => $this->title,
-            'pass_mark' => $this->passMark, 'weights' => $this->weights, 'not_passed' => $this->caps, 'stops' => $this->stops, 'barred' => $this->barred,
+            'pass_mark' => $this->passMark, 'weights' => $this->weights, 'not_passed' => $this->caps, 'stops' => $this->stops, 'barred' => $this->barred, 'papers' => $this->papers,
             'schools' => $this->schools->toArray(), 'verify' => $this->verify, 'budget' => $this->budget, 'hints' => $this->hints,
         ];
     }

@@ -44,4 +44,41 @@ final class BoardTest extends TestCase
             }
         }
     }
+
+    /** Two wires that meet at a terminal may share the last bit of it; nowhere else does one run upon another. */
+    #[DataProvider('models')]
+    public function test_no_wire_runs_upon_another(string $name): void
+    {
+        $wires = Board::of((new Library())->model($name))['wires'];
+        $runs = fn (array $wire): array => array_map(null, array_slice($wire['points'], 0, -1), array_slice($wire['points'], 1));
+        foreach ($wires as $i => $a) {
+            foreach (array_slice($wires, $i + 1) as $b) {
+                $meet = array_intersect([$a['from'], $a['to']], [$b['from'], $b['to']]) !== [];
+                foreach ($runs($a) as [$p, $q]) {
+                    foreach ($runs($b) as [$u, $v]) {
+                        $k = $p[1] === $q[1] ? 0 : 1; // along which they run
+                        if ($u[1 - $k] !== $v[1 - $k] || $p[1 - $k] !== $u[1 - $k]) {
+                            continue;
+                        }
+                        $shared = min(max($p[$k], $q[$k]), max($u[$k], $v[$k])) - max(min($p[$k], $q[$k]), min($u[$k], $v[$k]));
+                        self::assertLessThanOrEqual($meet ? 21 : 0, $shared, "{$a['id']} and {$b['id']}");
+                    }
+                }
+            }
+        }
+    }
+
+    #[DataProvider('models')]
+    public function test_everything_lies_on_the_paper_and_labels_within_their_parts(string $name): void
+    {
+        $board = Board::of((new Library())->model($name));
+        foreach ($board['wires'] as $wire) {
+            foreach ($wire['points'] as [$x, $y]) {
+                self::assertTrue($x >= 0 && $y >= 0 && $x <= $board['width'] && $y <= $board['height'], $wire['id']);
+            }
+        }
+        foreach ($board['parts'] as $part) {
+            self::assertGreaterThanOrEqual(Board::labelWidth($part['text'], $part['size']), $part['w'] - 4, $part['label']);
+        }
+    }
 }

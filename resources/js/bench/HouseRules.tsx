@@ -24,6 +24,7 @@ export function HouseRules({ rules }: { rules: ToldRules }) {
             {Object.values(rules.schools).map((s) => <Text key={s.question}>{QUESTIONS[s.question] ?? s.question}: {s.way}.</Text>)}
             <Text>A flame current is good from {rules.flame_ua} µA on.</Text>
             {rules.barred.length > 0 && <Text color="danger">Not allowed here: {rules.barred.map((b) => BARRED[b] ?? b).join(', ')}.</Text>}
+            {rules.papers.length < 2 && <Text>{rules.papers.length === 0 ? 'Neither ladder nor code card.' : rules.papers[0] === 'ladder' ? 'No code card.' : 'No ladder.'}</Text>}
             {rules.stops && <Text>What would hurt is stopped before it is done, and counts as tried.</Text>}
         </Box>
     )

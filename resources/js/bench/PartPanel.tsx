@@ -6,6 +6,7 @@ import { ByHand } from './ByHand'
 import { AT_TAPS, knownLever } from './known'
 
 interface Props {
+    say?: (text: string) => string
     board: BoardData
     part: Part | undefined
     place: string | null
@@ -20,7 +21,7 @@ interface Props {
 const MENDS = [{ how: 'replace', word: 'Replace' }, { how: 'clean', word: 'Clean' }, { how: 'clear', word: 'Clear' }, { how: 'set', word: 'Set right' }]
 
 /** What can be done to the part in front of one, and to the wires on the terminal that is picked. */
-export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, onPlace }: Props) {
+export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, onPlace, say = (text) => text }: Props) {
     if (!part) {
         return (
             <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3">
@@ -37,7 +38,7 @@ export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, o
             </Box>
             <Button h="44px" bg="copper" color="onCopper" onClick={() => void act('look', { part: part.id })}>Look at it</Button>
             {look && (
-                <Text fontSize="13px" bg="ground" borderRadius="sm" p="2">{look.act.act === 'look' ? Object.entries(look.seen).map(([k, v]) => (k === 'condition' ? v : `${k}: ${v}`)).join(' · ') : look.text}</Text>
+                <Text fontSize="13px" bg="ground" borderRadius="sm" p="2">{say(look.act.act === 'look' ? Object.entries(look.seen).map(([k, v]) => (k === 'condition' ? v : `${k}: ${v}`)).join(' · ') : look.text)}</Text>
             )}
             {part.controls.map((c) => (
                 <Lever key={c.lever} control={c} known={knownLever(log, part.id, c.lever, c.label)} onSet={(to) => void act('set', { part: part.id, lever: c.lever, to })} />

@@ -126,7 +126,7 @@ const WirePath = memo(function WirePath({ wire, hidden, marked, lifted = [] }: {
     const d = wire.points.map(([px, py], i) => `${i ? 'L' : 'M'}${px} ${py}`).join('')
     return (
         <g>
-            <Path d={d} fill="none" stroke={marked ? 'danger' : 'sheet'} strokeWidth={marked ? 9 : 5} strokeLinejoin="round" />
+            <Path d={d} fill="none" stroke={marked ? 'danger' : 'underWire'} strokeWidth={marked ? 9 : 5} strokeLinejoin="round" />
             <path d={d} fill="none" stroke={colour.stroke} strokeWidth={2.6} strokeLinejoin="round" strokeDasharray={colour.dash} />
             {(['a', 'b'] as const).map((end) => {
                 const p = end === 'a' ? wire.points[0] : wire.points[wire.points.length - 1]
@@ -139,8 +139,9 @@ const WirePath = memo(function WirePath({ wire, hidden, marked, lifted = [] }: {
 interface PartProps { part: Part; hidden: boolean; chosen: boolean; marked: boolean; live?: string; cursor: string | null; onPart?: (id: string) => void; onPlace?: (place: string) => void }
 
 const PartBox = memo(function PartBox({ part, hidden, chosen, marked, live, cursor, onPart, onPlace }: PartProps) {
-    const words = part.label
-    const small = part.w < 60
+    const lines = part.text ?? [part.label]
+    const size = part.size ?? 12
+    const symbol = part.w >= 60 && part.h >= 40 && (lines.length === 1 || part.h > 60)
     return (
         <g opacity={hidden ? 0.28 : 1}>
             <Rect
@@ -150,13 +151,15 @@ const PartBox = memo(function PartBox({ part, hidden, chosen, marked, live, curs
                 role={onPart ? 'button' : undefined} aria-label={onPart ? part.label : undefined} data-part={part.id}
                 onClick={() => onPart?.(part.id)}
             />
-            {!small && part.h >= 40 && <Symbol kind={part.symbol} x={part.x + part.w / 2 - 20} y={part.y + part.h / 2 - (part.h > 60 ? 24 : 22)} />}
-            <SvgText
-                x={part.x + part.w / 2} y={part.h > 60 ? part.y + part.h / 2 + 16 : part.y + part.h / 2 + (part.h >= 40 && !small ? 14 : 4)}
-                textAnchor="middle" fontSize={small ? 12 : 15.5} fill="ink" pointerEvents="none"
-            >
-                {small ? words.split(' ')[0] : words}
-            </SvgText>
+            {symbol && <Symbol kind={part.symbol} x={part.x + part.w / 2 - 20} y={part.y + part.h / 2 - (part.h > 60 ? 24 : 22)} />}
+            {lines.map((line, i) => (
+                <SvgText
+                    key={line} x={part.x + part.w / 2} y={(part.h > 60 ? part.y + part.h / 2 + 16 : part.y + part.h / 2 + (symbol ? 14 : 4)) + (i - (lines.length - 1) / 2) * size * 1.1}
+                    textAnchor="middle" fontSize={size} fill="ink" pointerEvents="none"
+                >
+                    {line}
+                </SvgText>
+            ))}
             {live && <SvgText x={part.x + part.w / 2} y={part.y + part.h / 2 + 32} textAnchor="middle" fontSize={12} fontWeight={700} fill="copper" pointerEvents="none">{live}</SvgText>}
             {part.terminals.map((t) => (
                 <g key={t.place}>

@@ -7,12 +7,19 @@ export interface Tap { tap: string; instrument: AtTap; label: string }
 export interface Part {
     id: string; label: string; title: string; family: string; symbol: string
     x: number; y: number; w: number; h: number
+    /** the label in lines, and the size in which it fits; boards of older jobs have none */
+    text?: string[]; size?: number
     terminals: Terminal[]; controls: Control[]; resets: boolean; card: Record<string, string> | null; taps: Tap[]
     hands?: Hands
 }
 export interface Wire { id: string; colour: string; from: string; to: string; cable: string | null; points: [number, number][] }
 export interface Lane { channel: string; name: string; tone: 'lamp' | 'moving' | 'glow' | 'copper' | 'flame' | 'water' }
-export interface BoardData { width: number; height: number; parts: Part[]; wires: Wire[]; lanes: Lane[] }
+export interface LadderElement { part: string; title: string; load: boolean; a: string; b: string; x: number; w: number }
+export interface LadderData {
+    width: number; height: number
+    circuits: { title: string; hot: string; return: string; y: number; height: number; rungs: { y: number; load: string; again: boolean; elements: LadderElement[]; links: string[][] }[] }[]
+}
+export interface BoardData { width: number; height: number; parts: Part[]; wires: Wire[]; lanes: Lane[]; ladder?: LadderData }
 
 export interface Stretch { from: number; to: number; value: string; say: string }
 export interface Reading { mode: string; value: number | null; step: number; live: boolean; text: string; unsteady?: boolean; low?: boolean; least?: number | null; most?: number | null }
@@ -39,7 +46,7 @@ export interface ToldRules {
     title: string; version: number; pass_mark: number; not_passed: string[]
     schools: { question: string; way: string }[] | Record<string, { question: string; way: string }>
     flame_ua: number; verify: { cycle: boolean; safeties: 'none' | 'one' | 'each'; reading: boolean; restore: boolean }
-    barred: string[]; stops: boolean; hints: Record<'where' | 'circuit' | 'reading', number> | null
+    barred: string[]; papers: string[]; stops: boolean; hints: Record<'where' | 'circuit' | 'reading', number> | null
 }
 export interface Briefing { id: number; title: string; complaint: string; kind: 'practice' | 'exam'; rules: ToldRules }
 export interface Me { id: number; name: string; role: 'instructor' | 'trainee' }

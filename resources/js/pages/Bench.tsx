@@ -1,6 +1,7 @@
 import { Box, Button, Flex, Grid, HStack, Stack, Tabs, Text } from '@chakra-ui/react'
 import { useEffect, useMemo, useState } from 'react'
 import { Board } from '@/board/Board'
+import { Ladder } from '@/board/Ladder'
 import { nearest, nextStops, ownerOf, placeName } from '@/board/walk'
 import { CallSheet } from '@/bench/CallSheet'
 import { unsaid } from '@/bench/known'
@@ -11,7 +12,9 @@ import { PartPanel } from '@/bench/PartPanel'
 import { SuspectList } from '@/bench/SuspectList'
 import { useBench } from '@/bench/useBench'
 import type { BoardData, Briefing, Channels, Entry, FaultName, Reply } from '@/lib/types'
+import { inUnits } from '@/lib/units'
 import { Frame } from '@/shell/Frame'
+import { useLook } from '@/shell/look'
 import { clock } from '@/tape/scale'
 import { at, readingAt } from '@/tape/stretches'
 import { Tape, type Mark } from '@/tape/Tape'
@@ -27,6 +30,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     const [cursor, setCursor] = useState<string | null>(null)
     const [scrub, setScrub] = useState<number | null>(null)
     const [jumpFrom, setJumpFrom] = useState<string | null>(null)
+    const [drawing, setDrawing] = useState(false)
     const covered = useMemo(() => doors.flatMap((d) => d.covers), [doors])
 
     const place = async (at: string) => {
@@ -65,8 +69,11 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     })
 
     const reading = readingAt(bench.seen, bench.time)
+    const [look] = useLook()
+    const say = (text: string) => inUnits(text, look.units)
+    const spoken = useMemo(() => bench.log.map((e) => ({ ...e, text: inUnits(e.text, look.units), reading: e.reading && { ...e.reading, text: inUnits(e.reading.text, look.units) } })), [bench.log, look.units])
     const told = unsaid(bench.log)
-    const marks: Mark[] = bench.log.filter((e) => !e.refused && !['meant', 'suspect', 'dial'].includes(e.act.act)).map((e) => ({
+    const marks: Mark[] = spoken.filter((e) => !e.refused && !['meant', 'suspect', 'dial'].includes(e.act.act)).map((e) => ({
         at: e.at_s, text: e.text, ...(e.reading ? { reading: e.reading.text } : {}),
         kind: Object.keys(e.dangers).length ? 'danger' : e.reading ? 'reading' : e.act.act === 'look' ? 'look' : 'act',
     }))
@@ -85,18 +92,19 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                             <Tabs.Trigger value="suspects" h="40px">Suspects</Tabs.Trigger>
                         </Tabs.List>
                         <Tabs.Content value="call" flex="1" minH="0" pt="2"><CallSheet job={job} board={board} log={bench.log} act={act} /></Tabs.Content>
-                        <Tabs.Content value="log" flex="1" minH="0" pt="2"><Log log={bench.log} /></Tabs.Content>
+                        <Tabs.Content value="log" flex="1" minH="0" pt="2"><Log log={spoken} /></Tabs.Content>
                         <Tabs.Content value="suspects" flex="1" minH="0" pt="2"><SuspectList faults={faults} log={bench.log} act={act} /></Tabs.Content>
                     </Tabs.Root>
                 </Box>
                 <Box flex="0 1 auto" maxH="55%" overflowY="auto">
-                    <PartPanel board={board} part={board.parts.find((p) => p.id === part)} place={cursor} log={bench.log} lifted={scene.lifted} jaw={scene.clamp?.wires ?? []} jumper={{ from: jumpFrom, all: scene.jumpers, onFrom: setJumpFrom }} act={act} onPlace={(p) => void place(p)} />
+                    <PartPanel board={board} part={board.parts.find((p) => p.id === part)} place={cursor} log={bench.log} say={say} lifted={scene.lifted} jaw={scene.clamp?.wires ?? []} jumper={{ from: jumpFrom, all: scene.jumpers, onFrom: setJumpFrom }} act={act} onPlace={(p) => void place(p)} />
                 </Box>
                 </Flex>
                 <Flex direction="column" minH="0" gap="2">
                     <HStack gap="1" flexShrink={0} wrap="wrap">
                         <Action word={scene.door === 'open' ? 'Door on' : 'Door off'} onClick={() => void act('door', { to: scene.door === 'open' ? 'shut' : 'open' })} />
                         <Action word={scene.held ? 'Let door switch go' : 'Hold door switch'} disabled={scene.door !== 'open'} on={scene.held} onClick={() => void act('hold', { to: scene.held ? 'released' : 'held' })} />
+                        {board.ladder && <Action word="Ladder" on={drawing} onClick={() => setDrawing(!drawing)} />}
                         <Box flex="1" />
                         <Action word="Hand back" onClick={() => { if (window.confirm('Hand the appliance back? The job ends here and is marked.')) void act('hand_back') }} />
                     </HStack>
@@ -107,10 +115,12 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                         </HStack>
                     )}
                     <Box flex="1" minH="0">
-                        <Board
+                        {drawing && board.ladder ? (
+                            <Ladder ladder={board.ladder} board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} onPlace={(p) => void place(p)} onPart={setPart} />
+                        ) : <Board
                             board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} lifted={scene.lifted} jumpers={scene.jumpers} covered={covered}
                             doorShut={scene.door !== 'open'} onPlace={(p) => void place(p)} onPart={setPart}
-                        />
+                        />}
                     </Box>
                 </Flex>
                 <Stack gap="2" minH="0" overflowY="auto">
@@ -119,7 +129,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                         act={act} onHand={setHand} onOff={() => { void act('leads', { red: null, black: null }); setHand('red') }}
                         meaning={{ ask: told !== undefined, onMeant: (meaning) => void act('meant', { meaning }) }}
                     />
-                    <Instruments board={board} scene={scene} log={bench.log} act={act} />
+                    <Instruments board={board} scene={scene} log={spoken} act={act} />
                 </Stack>
                 <Box gridColumn="1 / -1">
                     <HStack gap="2" mb="1">

@@ -8,7 +8,9 @@ import { entryAt, pause, standingAt } from '@/debrief/replay'
 import { ASIDE, type Best, type DebriefData, type MarkData, type OtherMark } from '@/debrief/types'
 import type { PairsState } from '@/debrief/TwoAtOnce'
 import type { BoardData, Briefing, Channels, Lane } from '@/lib/types'
+import { inUnits } from '@/lib/units'
 import { Frame } from '@/shell/Frame'
+import { useLook } from '@/shell/look'
 import { clock } from '@/tape/scale'
 import { Tape, type Mark } from '@/tape/Tape'
 
@@ -21,7 +23,9 @@ interface Props {
 }
 
 /** The mark, and the attempt gone over: what was known after each entry, what would have told more, on the board and in time. */
-export default function Debrief({ attempt, pairs, job, trainee, fault, titles, mark, debrief, board, doors, lanes, past, perfect, others, engine, judges }: Props) {
+export default function Debrief({ attempt, pairs, job, trainee, fault, titles, mark, debrief: given, board, doors, lanes, past, perfect, others, engine, judges }: Props) {
+    const [look] = useLook()
+    const debrief = useMemo(() => ({ ...given, entries: given.entries.map((r) => ({ ...r, text: inUnits(r.text, look.units) })) }), [given, look.units])
     const { entries } = debrief
     const telling = entries.findIndex((r) => r.before > 1 && r.best.length > 0)
     const [open, setOpen] = useState(Math.max(0, telling))

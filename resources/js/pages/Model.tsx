@@ -2,6 +2,7 @@ import { Box, Button, Checkbox, Field, Grid, Heading, HStack, Input, NativeSelec
 import { useForm } from '@inertiajs/react'
 import { useEffect, useMemo, useState } from 'react'
 import { Board } from '@/board/Board'
+import { Ladder } from '@/board/Ladder'
 import { Sequence, type SequenceTable } from '@/board/Sequence'
 import { Findings, Trouble } from '@/board/Trouble'
 import { useAnalysis } from '@/board/useAnalysis'
@@ -26,7 +27,7 @@ const HEALTHY = 'healthy'
 
 /** A model running healthy; a fault chosen, what it does beside it, and the job given. */
 export default function Model({ model, board, visits, faults, healthy, tables, courses, rules }: Props) {
-    const [view, setView] = useState<'Board' | 'Sequence' | 'Trouble'>('Board')
+    const [view, setView] = useState<'Board' | 'Ladder' | 'Sequence' | 'Trouble'>('Board')
     const [words, setWords] = useState('')
     const [shown, setShown] = useState<Preview | null>(null)
     const [error, setError] = useState<string | null>(null)
@@ -100,11 +101,11 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                 </Stack>
                 <Stack gap="2" minH="0">
                     <HStack gap="1" role="group" aria-label="View">
-                        {(['Board', 'Sequence', 'Trouble'] as const).map((v) => (
+                        {(['Board', 'Ladder', 'Sequence', 'Trouble'] as const).map((v) => (
                             <Button key={v} h="36px" variant="outline" color="ink" aria-pressed={view === v} bg={view === v ? 'copperWash' : 'sheet'} borderColor={view === v ? 'copper' : 'line'} onClick={() => setView(v)}>{v}</Button>
                         ))}
                     </HStack>
-                    <Box flex="1" minH="0">{view === 'Sequence' ? <Sequence tables={tables} /> : view === 'Trouble' ? <Trouble {...analysis} faults={faults} chosen={fault} onChoose={(f) => form.setData('fault', f)} /> : <Board board={board} marked={chosen?.part ?? (fault === HEALTHY ? null : fault.split(':')[0]!)} />}</Box>
+                    <Box flex="1" minH="0">{view === 'Ladder' && board.ladder ? <Ladder ladder={board.ladder} board={board} part={chosen?.part ?? null} /> : view === 'Sequence' ? <Sequence tables={tables} /> : view === 'Trouble' ? <Trouble {...analysis} faults={faults} chosen={fault} onChoose={(f) => form.setData('fault', f)} /> : <Board board={board} marked={chosen?.part ?? (fault === HEALTHY ? null : fault.split(':')[0]!)} />}</Box>
                     <Box>
                         <Text fontSize="14px" fontWeight={700}>Healthy, from the arrival on, door off</Text>
                         <Tape lanes={board.lanes} channels={healthy} states={healthy.states} now={healthy.until_s} span={healthy.until_s / 0.94} height={148} label="Tape of the healthy run" />

@@ -4,7 +4,7 @@ import { useMemo } from 'react'
 import { Frame } from '@/shell/Frame'
 
 interface RulesDocument {
-    name: string; version: number; title: string; pass_mark: number; weights: Record<string, number>; not_passed: string[]; stops: string[]; barred: string[]
+    name: string; version: number; title: string; pass_mark: number; weights: Record<string, number>; not_passed: string[]; stops: string[]; barred: string[]; papers: string[]
     schools: Record<string, string | number>; verify: { cycle: boolean; safeties: string; reading: boolean; restore: boolean }
     budget: { minutes: number; parts: number; call_backs: number }; hints: Record<string, number>
 }
@@ -97,6 +97,9 @@ function Editor({ set, lines, caps, dangers, barrable, schools }: { set: Set } &
                     {Object.entries(dangers).map(([id, text]) => <Tick key={id} checked={d.stops.includes(id)} onChange={(on) => change({ stops: toggle(d.stops, id, on) })}>{text.split(/[.:]/)[0]}</Tick>)}
                     <Heading as="h2" size="sm" mt="2">Not allowed at all</Heading>
                     <Grid templateColumns="1fr 1fr" columnGap="2">{barrable.map((id) => <Tick key={id} checked={d.barred.includes(id)} onChange={(on) => change({ barred: toggle(d.barred, id, on) })}>{BARRED[id] ?? id}</Tick>)}</Grid>
+                    <Heading as="h2" size="sm" mt="2">What may be looked up</Heading>
+                    <Tick checked={d.papers.includes('ladder')} onChange={(on) => change({ papers: toggle(d.papers, 'ladder', on) })}>The ladder</Tick>
+                    <Tick checked={d.papers.includes('card')} onChange={(on) => change({ papers: toggle(d.papers, 'card', on) })}>The code card</Tick>
                     <Heading as="h2" size="sm" mt="2">Price of a hint, points</Heading>
                     {Object.entries(HINTS).map(([id, title]) => <Figure key={id} label={title} value={d.hints[id] ?? 0} onChange={(v) => change({ hints: { ...d.hints, [id]: v } })} />)}
                     <Heading as="h2" size="sm" mt="2">Budget, for time and money</Heading>

@@ -2,6 +2,7 @@ import { Box, Button, Flex, HStack, Text } from '@chakra-ui/react'
 import { Head, Link, router, usePage } from '@inertiajs/react'
 import type { ReactNode } from 'react'
 import type { Me } from '@/lib/types'
+import { LookMenu } from './LookMenu'
 
 /** The frame of every page: what this is, where one can go, who one is. */
 export function Frame({ title, children, full = false }: { title: string; children: ReactNode; full?: boolean }) {
@@ -11,11 +12,12 @@ export function Frame({ title, children, full = false }: { title: string; childr
             <Head title={`${title} · Odd Spark`} />
             <Flex as="header" h="48px" px="4" align="center" gap="5" bg="sheet" borderBottomWidth="1px" borderColor="line" flexShrink={0}>
                 <Link href="/"><HStack gap="2"><Spark /><Text fontWeight={700} fontSize="17px">Odd Spark</Text></HStack></Link>
-                {me?.role === 'instructor' && <HStack as="nav" gap="4"><Link href="/">Shop</Link><Link href="/models">Models</Link><Link href="/rules">House rules</Link></HStack>}
-                {me?.role === 'trainee' && <HStack as="nav" gap="4"><Link href="/">My jobs</Link></HStack>}
+                {me?.role === 'instructor' && <HStack as="nav" gap="4"><Link href="/">Shop</Link><Link href="/models">Models</Link><Link href="/rules">House rules</Link><Link href="/reference">Reference</Link></HStack>}
+                {me?.role === 'trainee' && <HStack as="nav" gap="4"><Link href="/">My jobs</Link><Link href="/reference">Reference</Link></HStack>}
                 <Text flex="1" color="faint" truncate>{title}</Text>
                 {me && (
                     <HStack gap="3">
+                        <LookMenu />
                         <Text fontSize="14px">{me.name}</Text>
                         <Button size="sm" variant="outline" color="ink" borderColor="line" onClick={() => router.post('/logout')}>Sign out</Button>
                     </HStack>

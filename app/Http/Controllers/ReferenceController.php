@@ -1,0 +1,29 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+use OddSpark\Trade\ReferenceCard;
+use OddSpark\Trade\Sums;
+
+/** The reference card and the bench sums: for whoever is signed in. */
+class ReferenceController extends Controller
+{
+    public function show(): Response
+    {
+        return Inertia::render('Reference', ['groups' => ReferenceCard::groups(), 'sums' => Sums::all()]);
+    }
+
+    public function sum(Request $request, string $sum): JsonResponse
+    {
+        $with = array_map(floatval(...), $request->validate(['with' => ['required', 'array', 'max:10'], 'with.*' => ['numeric']])['with']);
+        try {
+            return response()->json(Sums::of($sum, $with));
+        } catch (\DomainException $e) {
+            return response()->json(['message' => $e->getMessage()], 422);
+        }
+    }
+}
