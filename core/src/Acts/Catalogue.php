@@ -13,6 +13,9 @@ use OddSpark\Meter\Mode;
  */
 final class Catalogue
 {
+    /** Letters of what a person writes of himself. */
+    private const WORDS = 160;
+
     /** @var array<string, array{fields: array<string, string>, minutes: float}> */
     public const ACTS = [
         'look' => ['fields' => ['part' => 'string'], 'minutes' => 0.5],
@@ -34,7 +37,8 @@ final class Catalogue
         'tester' => ['fields' => ['place' => 'string'], 'minutes' => 0.2],
         'read' => ['fields' => ['of' => 'meter|clamp|gauge|probe|draught|analyser|smoke|oil_gauge?'], 'minutes' => 0.1],
         'meant' => ['fields' => ['meaning' => 'good|bad|unsure'], 'minutes' => 0.0],
-        'suspect' => ['fields' => ['fault' => 'string', 'mark' => 'star|out|open'], 'minutes' => 0.0],
+        'suspect' => ['fields' => ['fault' => 'string', 'mark' => 'star|out|open', 'why' => 'words?'], 'minutes' => 0.0],
+        'todo' => ['fields' => ['item' => 'words', 'state' => 'open|done|gone'], 'minutes' => 0.0],
         'lift' => ['fields' => ['end' => 'string'], 'minutes' => 1.0],
         'land' => ['fields' => ['end' => 'string'], 'minutes' => 1.0],
         'plug' => ['fields' => ['part' => 'string', 'to' => 'off|on'], 'minutes' => 0.5],
@@ -92,6 +96,7 @@ final class Catalogue
                 'turns' => is_int($value) && $value >= 1 && $value <= 20,
                 'list' => is_array($value) && array_is_list($value) && count($value) <= 12 && array_filter($value, fn ($v) => ! is_string($v)) === [],
                 'string' => is_string($value) && $value !== '',
+                'words' => is_string($value) && trim($value) !== '' && mb_strlen($value) <= self::WORDS,
                 'place' => is_string($value) || $value === null,
                 'any' => is_string($value) || is_int($value) || is_float($value),
                 default => in_array($value, explode('|', $type), true),
@@ -99,6 +104,7 @@ final class Catalogue
             if (! $fine) {
                 throw new ActError("$pointer/$field", match ($type) {
                     'string' => "\"$name\" needs a $field.",
+                    'words' => 'Must be said, in at most '.self::WORDS.' letters.',
                     'number' => 'Must be a number.',
                     'turns' => 'Must be a whole number of turns, 1 to 20.',
                     'list' => 'Must be a list of at most 12 names.',

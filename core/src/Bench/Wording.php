@@ -68,7 +68,10 @@ final readonly class Wording
             },
             'suspect' => match ($act->get('mark')) {
                 'out' => 'Struck out', 'star' => 'Starred', default => 'Took back',
-            }." a suspect: {$this->fault($act->get('fault'))}",
+            }." a suspect: {$this->fault($act->get('fault'))}".($act->get('why') === null ? '' : ", because {$act->get('why')}"),
+            'todo' => match ($act->get('state')) {
+                'done' => 'Ticked off', 'gone' => 'Took off the list', default => 'On the list',
+            }.": {$act->get('item')}",
             'lift' => 'Lifted the '.$this->place($act->get('end')),
             'land' => 'Landed the '.$this->place($act->get('end')),
             'plug' => ($act->get('to') === 'off' ? 'Pulled the plug of ' : 'Put the plug back on ').$part,

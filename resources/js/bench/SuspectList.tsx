@@ -1,14 +1,17 @@
 import { Box, Button, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
 import type { Entry, FaultName } from '@/lib/types'
-import { suspectMarks } from './known'
+import { suspectMarks, suspectWhys } from './known'
 
 interface Props { faults: FaultName[]; log: Entry[]; act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined> }
 
 /** The trainee's own list: star, strike out, and name the one it is. */
 export function SuspectList({ faults, log, act }: Props) {
     const [words, setWords] = useState('')
+    const [asked, setAsked] = useState<string | null>(null)
+    const [why, setWhy] = useState('')
     const marks = useMemo(() => suspectMarks(log), [log])
+    const whys = useMemo(() => suspectWhys(log), [log])
     const named = [...log].reverse().find((e) => e.act.act === 'name')?.act['fault']
     const shown = useMemo(() => {
         const wanted = words.toLowerCase().split(/\s+/).filter(Boolean)
@@ -28,11 +31,19 @@ export function SuspectList({ faults, log, act }: Props) {
                             <Text fontSize="13.5px" textDecoration={mark === 'out' ? 'line-through' : undefined} color={mark === 'out' ? 'faint' : 'ink'} fontWeight={mark === 'star' ? 700 : 400}>
                                 {f.title}{named === f.id ? ' (named)' : ''}
                             </Text>
-                            <HStack gap="1">
+                            {whys[f.id] && <Text fontSize="13px" color="faint">because {whys[f.id]}</Text>}
+                            <HStack gap="1" wrap="wrap">
                                 <Mini word={mark === 'star' ? '★' : '☆'} label={`Star ${f.title}`} on={mark === 'star'} onClick={() => void act('suspect', { fault: f.id, mark: mark === 'star' ? 'open' : 'star' })} />
                                 <Mini word={mark === 'out' ? 'Back in' : 'Strike'} label={`Strike out ${f.title}`} on={mark === 'out'} onClick={() => void act('suspect', { fault: f.id, mark: mark === 'out' ? 'open' : 'out' })} />
+                                <Mini word="Why" label={`Say why of ${f.title}`} on={asked === f.id} onClick={() => setAsked(asked === f.id ? null : f.id)} />
                                 <Mini word="It is this" label={`Name ${f.title}`} on={false} onClick={() => void act('name', { fault: f.id })} />
                             </HStack>
+                            {asked === f.id && (
+                                <HStack as="form" gap="1" mt="1" onSubmit={(e) => { e.preventDefault(); if (why.trim() !== '') { void act('suspect', { fault: f.id, mark, why: why.trim() }); setWhy(''); setAsked(null) } }}>
+                                    <Input aria-label={`Why: ${f.title}`} placeholder="because …" maxLength={160} h="44px" bg="sheet" borderColor="line" autoFocus value={why} onChange={(e) => setWhy(e.target.value)} />
+                                    <Button type="submit" h="44px" bg="copper" color="onCopper">Keep</Button>
+                                </HStack>
+                            )}
                         </Box>
                     )
                 })}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Entry } from '@/lib/types'
-import { knownLever, lastReading, suspectMarks, unsaid } from './known'
+import { knownLever, lastReading, ownList, suspectMarks, suspectWhys, unsaid } from './known'
 
 const entry = (act: string, fields: Record<string, unknown> = {}, more: Partial<Entry> = {}): Entry => ({
     id: act, at_s: 0, text: '', act: { act, ...fields }, seen: {}, reading: null, refused: null, dangers: {}, ...more,
@@ -18,6 +18,15 @@ describe('what the trainee knows', () => {
 
     it('keeps the last mark of each suspect', () => {
         expect(suspectMarks([entry('suspect', { fault: 'a', mark: 'star' }), entry('suspect', { fault: 'a', mark: 'out' })])).toEqual({ a: 'out' })
+    })
+
+    it('keeps why each suspect stands as it does', () => {
+        expect(suspectWhys([entry('suspect', { fault: 'a', mark: 'star', why: 'hums' }), entry('suspect', { fault: 'a', mark: 'out' }), entry('suspect', { fault: 'b', mark: 'out', why: 'turns' })])).toEqual({ a: 'hums', b: 'turns' })
+    })
+
+    it('keeps the own list as it stands, each item once', () => {
+        const todo = (item: string, state: string) => entry('todo', { item, state })
+        expect(ownList([todo('door on', 'open'), todo('hose', 'open'), todo('door on', 'done'), todo('hose', 'gone')])).toEqual([{ item: 'door on', done: true }])
     })
 
     it('asks for a meaning once', () => {

@@ -44,3 +44,22 @@ export function lastReading(log: readonly Entry[], mode: 'clamp' | AtTap): strin
     }
     return undefined
 }
+
+/** Why each suspect stands as it does, in the trainee's own words: the last that was said. */
+export function suspectWhys(log: readonly Entry[]): Record<string, string> {
+    const whys: Record<string, string> = {}
+    for (const e of log) if (e.act.act === 'suspect' && typeof e.act['why'] === 'string') whys[e.act['fault'] as string] = e.act['why']
+    return whys
+}
+
+/** The trainee's own list: each item once, as it stands now, in the order in which it was written down. */
+export function ownList(log: readonly Entry[]): { item: string; done: boolean }[] {
+    const items = new Map<string, 'open' | 'done'>()
+    for (const e of log) {
+        if (e.act.act !== 'todo') continue
+        const item = e.act['item'] as string
+        if (e.act['state'] === 'gone') items.delete(item)
+        else items.set(item, e.act['state'] as 'open' | 'done')
+    }
+    return [...items].map(([item, state]) => ({ item, done: state === 'done' }))
+}

@@ -3,6 +3,7 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import { Refusal, send } from '@/lib/send'
 import type { Channels, Entry, Reply, Scene } from '@/lib/types'
 import { nextChange, played } from '@/tape/stretches'
+import { forget, recall, remember, untilReached } from './waiting'
 
 /** Seconds before the end of what is known at which more is asked for. */
 const ASK_AHEAD = 1.2
@@ -18,6 +19,8 @@ export interface BenchState {
     past: Channels
     ahead: Channels
     busy: boolean
+    /** the server cannot be reached just now: what was done waits for it */
+    away: boolean
     notice: { text: string; danger: boolean } | null
 }
 
@@ -28,9 +31,9 @@ export interface BenchState {
 export function useBench(start: Start) {
     const [state, setState] = useState<BenchState>(() => ({
         time: start.now.now_s, playing: false, speed: 1, scene: start.now.scene, log: start.log,
-        past: start.past, ahead: start.now.ahead, busy: false, notice: null,
+        past: start.past, ahead: start.now.ahead, busy: false, away: false, notice: null,
     }))
-    const live = useRef({ time: start.now.now_s, until: start.now.until_s, playing: false, speed: 1, past: start.past, ahead: start.now.ahead, asking: false })
+    const live = useRef({ time: start.now.now_s, until: start.now.until_s, playing: false, speed: 1, past: start.past, ahead: start.now.ahead, asking: false, gone: false })
 
     const url = `/attempts/${start.attempt}`
 
@@ -59,17 +62,32 @@ export function useBench(start: Start) {
         live.current.asking = true
         setState((s) => ({ ...s, busy: true }))
         try {
-            const reply = await send<Reply>('POST', `${url}/${path}`, body)
+            const reply = await untilReached(() => send<Reply>('POST', `${url}/${path}`, body), () => !live.current.gone, (away) => {
+                if (away) live.current.playing = false
+                setState((s) => ({ ...s, away, playing: away ? false : s.playing }))
+            })
+            if (path === 'acts') forget(start.attempt)
             take(reply)
             return reply
         } catch (error) {
+            if (path === 'acts') forget(start.attempt)
             fail(error)
             return undefined
         } finally {
             live.current.asking = false
             setState((s) => ({ ...s, busy: false }))
         }
-    }, [url, take, fail])
+    }, [url, take, fail, start.attempt])
+
+    // an act that was on its way when the page was left is done now: under its own id, so once
+    useEffect(() => {
+        live.current.gone = false
+        const left = recall(start.attempt)
+        if (left) void ask('acts', left)
+        return () => {
+            live.current.gone = true
+        }
+    }, [ask, start.attempt])
 
     useEffect(() => {
         let frame = 0
@@ -95,7 +113,10 @@ export function useBench(start: Start) {
 
     const act = useCallback(async (name: string, fields: Record<string, unknown> = {}) => {
         for (let i = 0; i < 80 && live.current.asking; i++) await new Promise((r) => setTimeout(r, 25))
-        const reply = await ask('acts', { id: crypto.randomUUID(), act: name, at_s: Number(live.current.time.toFixed(3)), ...fields })
+        if (live.current.asking) return undefined // it waits for the server, and says so
+        const body = { id: crypto.randomUUID(), act: name, at_s: Number(live.current.time.toFixed(3)), ...fields }
+        remember(start.attempt, body)
+        const reply = await ask('acts', body)
         const entry = reply?.entry ?? undefined
         if (entry) {
             const danger = Object.values(entry.dangers)[0]
@@ -103,7 +124,7 @@ export function useBench(start: Start) {
             setState((s) => ({ ...s, notice: hint !== undefined ? { text: hint, danger: false } : entry.refused ? { text: entry.refused, danger: false } : danger ? { text: danger, danger: true } : null }))
         }
         return entry
-    }, [ask])
+    }, [ask, start.attempt])
 
     const play = useCallback((on: boolean) => {
         live.current.playing = on

@@ -2,11 +2,14 @@ import { Box, Flex, Text } from '@chakra-ui/react'
 import { clock } from '@/tape/scale'
 import { ASIDE, type Row } from './types'
 
+/** What the trainee said of himself: shown, though it asked nothing of the appliance. */
+const SAID = ['meant', 'suspect', 'todo']
+
 /** Every entry with its moment, and what it left of the suspects. */
 export function EntryList({ entries, open, onOpen }: { entries: Row[]; open: number; onOpen: (entry: number) => void }) {
     return (
         <Box overflowY="auto" h="100%" tabIndex={0} aria-label="Entries">
-            {entries.map((r, i) => ASIDE.includes(r.act) && r.act !== 'meant' ? null : (
+            {entries.map((r, i) => ASIDE.includes(r.act) && !SAID.includes(r.act) ? null : (
                 <Flex
                     key={i} as="button" w="100%" textAlign="left" gap="2" px="2" py="1.5" minH="44px" align="center" borderBottomWidth="1px" borderColor="line"
                     bg={i === open ? 'copperWash' : undefined} aria-pressed={i === open} onClick={() => onOpen(i)}
@@ -17,7 +20,7 @@ export function EntryList({ entries, open, onOpen }: { entries: Row[]; open: num
                         {r.flaws.map((f) => <Text key={f} fontSize="13px" color="faint">{f}</Text>)}
                         {r.dangers.map((d) => <Text key={d} fontSize="13px" color="danger" fontWeight={700}>▲ {d}</Text>)}
                     </Box>
-                    {r.act !== 'meant' && <Text className="reading" fontSize="13px" flexShrink={0} color={r.after < r.before ? 'good' : 'faint'}>{r.before} → {r.after}</Text>}
+                    {!SAID.includes(r.act) && <Text className="reading" fontSize="13px" flexShrink={0} color={r.after < r.before ? 'good' : 'faint'}>{r.before} → {r.after}</Text>}
                 </Flex>
             ))}
         </Box>

@@ -26,4 +26,4 @@ export const VERDICTS: Record<string, string> = {
     proved: 'Proved, among single faults', supported: 'The likeliest, but not proved', guess: 'A guess', contradicted: 'Contradicted by what was seen', none: 'No fault was named',
 }
 /** Acts that change nothing on the appliance and ask nothing of it. */
-export const ASIDE = ['meant', 'suspect', 'dial', 'wait']
+export const ASIDE = ['meant', 'suspect', 'todo', 'dial', 'wait']

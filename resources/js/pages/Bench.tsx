@@ -9,6 +9,7 @@ import { Instruments } from '@/bench/Instruments'
 import { Log } from '@/bench/Log'
 import { MeterPanel } from '@/bench/MeterPanel'
 import { PartPanel } from '@/bench/PartPanel'
+import { OwnList } from '@/bench/OwnList'
 import { SuspectList } from '@/bench/SuspectList'
 import { useBench } from '@/bench/useBench'
 import type { BoardData, Briefing, Channels, Entry, FaultName, Reply } from '@/lib/types'
@@ -73,7 +74,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     const say = (text: string) => inUnits(text, look.units)
     const spoken = useMemo(() => bench.log.map((e) => ({ ...e, text: inUnits(e.text, look.units), reading: e.reading && { ...e.reading, text: inUnits(e.reading.text, look.units) } })), [bench.log, look.units])
     const told = unsaid(bench.log)
-    const marks: Mark[] = spoken.filter((e) => !e.refused && !['meant', 'suspect', 'dial'].includes(e.act.act)).map((e) => ({
+    const marks: Mark[] = spoken.filter((e) => !e.refused && !['meant', 'suspect', 'todo', 'dial', 'hint'].includes(e.act.act)).map((e) => ({
         at: e.at_s, text: e.text, ...(e.reading ? { reading: e.reading.text } : {}),
         kind: Object.keys(e.dangers).length ? 'danger' : e.reading ? 'reading' : e.act.act === 'look' ? 'look' : 'act',
     }))
@@ -87,13 +88,15 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                 <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2" flex="1 1 45%" minH="0">
                     <Tabs.Root defaultValue="call" h="100%" display="flex" flexDirection="column" size="sm" colorPalette="orange" lazyMount>
                         <Tabs.List>
-                            <Tabs.Trigger value="call" h="40px">Call</Tabs.Trigger>
-                            <Tabs.Trigger value="log" h="40px">Log ({bench.log.length})</Tabs.Trigger>
-                            <Tabs.Trigger value="suspects" h="40px">Suspects</Tabs.Trigger>
+                            <Tabs.Trigger value="call" h="40px" px="2">Call</Tabs.Trigger>
+                            <Tabs.Trigger value="log" h="40px" px="2">Log ({bench.log.length})</Tabs.Trigger>
+                            <Tabs.Trigger value="suspects" h="40px" px="2">Suspects</Tabs.Trigger>
+                            <Tabs.Trigger value="list" h="40px" px="2">List</Tabs.Trigger>
                         </Tabs.List>
                         <Tabs.Content value="call" flex="1" minH="0" pt="2"><CallSheet job={job} board={board} log={bench.log} act={act} /></Tabs.Content>
                         <Tabs.Content value="log" flex="1" minH="0" pt="2"><Log log={spoken} /></Tabs.Content>
                         <Tabs.Content value="suspects" flex="1" minH="0" pt="2"><SuspectList faults={faults} log={bench.log} act={act} /></Tabs.Content>
+                        <Tabs.Content value="list" flex="1" minH="0" pt="2"><OwnList log={bench.log} act={act} /></Tabs.Content>
                     </Tabs.Root>
                 </Box>
                 <Box flex="0 1 auto" maxH="55%" overflowY="auto">
@@ -108,6 +111,11 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                         <Box flex="1" />
                         <Action word="Hand back" onClick={() => { if (window.confirm('Hand the appliance back? The job ends here and is marked.')) void act('hand_back') }} />
                     </HStack>
+                    {bench.away && (
+                        <HStack bg="copperWash" borderRadius="md" px="3" py="2" role="status">
+                            <Text flex="1">The server cannot be reached. The bench stands still; what you did last waits and is done when it is back. Nothing is lost.</Text>
+                        </HStack>
+                    )}
                     {bench.notice && (
                         <HStack bg={bench.notice.danger ? 'dangerWash' : 'copperWash'} borderRadius="md" px="3" py="2" role="alert">
                             <Text flex="1" color={bench.notice.danger ? 'danger' : 'ink'} fontWeight={bench.notice.danger ? 700 : 400}>{bench.notice.danger ? '▲ ' : ''}{bench.notice.text}</Text>

@@ -121,9 +121,12 @@ final readonly class Reasoning implements Judge
     private function list(Account $account, array &$why): array
     {
         $right = $all = 0;
+        $marks = [];
         foreach ($account->entries(['suspect']) as $i) {
             $mark = $account->act($i)->get('mark');
-            if ($mark === 'open') {
+            $again = ($marks[$account->act($i)->get('fault')] ?? null) === $mark; // said once more, with a reason
+            $marks[$account->act($i)->get('fault')] = $mark;
+            if ($mark === 'open' || $again) {
                 continue;
             }
             $all++;

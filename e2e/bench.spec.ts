@@ -1,0 +1,106 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test } from '@playwright/test'
+import { lead, openJob, press, signIn } from './people'
+
+test('the network is lost and comes back: the act that waited is done once, and a reload in the midst keeps it', async ({ page, context }) => {
+    await signIn(page, 'priya')
+    await openJob(page, 'Bookbinder\'s workshop')
+    await press(page, 'Door off')
+    await context.setOffline(true)
+    await page.locator('[data-place="limit.a"]').click()
+    await expect(page.getByText('The server cannot be reached.')).toBeVisible()
+    await page.waitForTimeout(4000)
+    await context.setOffline(false)
+    await expect(page.getByText('The server cannot be reached.')).toBeHidden({ timeout: 10_000 })
+    await page.getByRole('tab', { name: /Log/ }).click()
+    await expect(page.getByLabel('Log', { exact: true }).getByText('Red lead alone on Limit a')).toHaveCount(1)
+
+    // the server is away for a moment, as when it is restarted, and the page is loaded anew meanwhile
+    let away = true
+    await page.route('**/acts', (route) => (away ? route.fulfill({ status: 503, body: '' }) : route.continue()))
+    await page.locator('[data-place="limit.b"]').click()
+    await expect(page.getByText('The server cannot be reached.')).toBeVisible()
+    away = false
+    await page.reload()
+    await page.getByRole('tab', { name: /Log/ }).click()
+    await expect(page.getByLabel('Log', { exact: true }).getByText(/Limit b/)).toHaveCount(1, { timeout: 10_000 })
+    await page.reload()
+    await page.getByRole('tab', { name: /Log \(3\)/ }).click()
+})
+
+test('the ladder is linked with the board, the list is one\'s own, and a suspect has a why', async ({ page }) => {
+    await signIn(page, 'priya')
+    await openJob(page, 'Seed library: went cold at noon')
+    await press(page, 'Door off')
+    await page.getByRole('button', { name: 'Ladder', exact: true }).click()
+    const reply = page.waitForResponse((r) => r.url().endsWith('/acts'))
+    await page.locator('[data-rung-place="igniter.1"]').click()
+    await reply
+    await page.getByRole('button', { name: 'Ladder', exact: true }).click()
+    await expect(page.getByLabel('Red lead on Igniter 1')).toBeAttached()
+    await lead(page, 'igniter.2')
+
+    await page.getByRole('tab', { name: 'List' }).click()
+    await page.getByLabel('To verify or put back').fill('Door on, switch let go')
+    await press(page, 'Add')
+    await page.getByLabel('To verify or put back').fill('Flame current')
+    await press(page, 'Add')
+    await page.getByText('Flame current', { exact: true }).click()
+    await press(page, 'Take off the list: Door on, switch let go')
+    await expect(page.getByRole('list', { name: 'To verify and to put back' }).getByRole('listitem')).toHaveCount(1)
+    await page.reload()
+    await page.getByRole('tab', { name: 'List' }).click()
+    await expect(page.getByRole('checkbox', { name: 'Flame current' })).toBeChecked()
+
+    await page.getByRole('tab', { name: 'Suspects' }).click()
+    await page.getByLabel('Find a suspect').fill('igniter crack')
+    await page.getByRole('button', { name: 'Say why of Igniter: cracked, open' }).click()
+    await page.getByLabel('Why: Igniter: cracked, open').fill('fed and dark')
+    await press(page, 'Keep')
+    await expect(page.getByText('because fed and dark')).toBeVisible()
+})
+
+test('dark, more contrast, other units: kept on this device, and nothing serious in the way', async ({ page }) => {
+    await signIn(page, 'priya')
+    await page.goto('/reference')
+    await expect(page.getByText('5.02 µF')).toBeVisible()
+    await page.getByLabel('Flame loop: Flame and feed in series').fill('')
+    await expect(page.getByText('Flame and feed in series: a figure is missing.')).toBeVisible()
+    const clean = async (where: string) => {
+        const found = (await new AxeBuilder({ page }).analyze()).violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')
+        expect(found.map((v) => `${where}: ${v.id} ${v.nodes.slice(0, 3).map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([])
+    }
+    await clean('reference')
+    await page.getByRole('button', { name: 'How it looks, and units' }).click()
+    await page.getByLabel('Theme').selectOption('dark')
+    await page.getByLabel('Degrees and pressures').selectOption('metric')
+    await clean('reference, dark, menu open')
+    await page.goto('/')
+    await clean('my jobs, dark')
+    await openJob(page, 'Seed library: went cold at noon')
+    await expect(page.locator('html')).toHaveClass(/dark/)
+    await page.locator('[data-part="thermostat"]').click()
+    await press(page, 'Look at it')
+    await expect(page.getByText(/set point: 21.1 °C/)).toBeVisible()
+    await clean('bench, dark')
+    await page.getByRole('button', { name: 'Ladder', exact: true }).click()
+    await clean('ladder, dark')
+    await page.getByRole('button', { name: 'How it looks, and units' }).click()
+    await page.getByText('More contrast').click()
+    await page.keyboard.press('Escape')
+    await clean('ladder, dark, more contrast')
+    await page.context().clearCookies()
+    await signIn(page, 'ines')
+    for (const [where, path] of [['shop', '/'], ['rules', '/rules'], ['models', '/models']] as const) {
+        await page.goto(path)
+        await clean(`${where}, dark, more contrast`)
+    }
+    await page.getByRole('link', { name: /80 % furnace, hot/ }).click()
+    await expect(page.getByRole('heading', { name: 'Give it as a job' })).toBeVisible()
+    await clean('model, dark, more contrast')
+    await page.goto('/')
+    await page.getByRole('link', { name: /Bookbinder/ }).click()
+    await page.getByRole('row', { name: /Brannoc/ }).getByRole('link', { name: 'Debrief' }).click()
+    await expect(page.getByTestId('total')).toBeVisible()
+    await clean('debrief, dark, more contrast')
+})
