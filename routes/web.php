@@ -13,6 +13,7 @@ use App\Http\Controllers\PairsController;
 use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\RuleSetController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\WarmUpController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(function () {
@@ -37,6 +38,7 @@ Route::middleware(['auth', 'throttle:work'])->group(function () {
     Route::post('/jobs/{assignment}/marks', [MarkController::class, 'store']);
     Route::get('/jobs/{assignment}/marks.csv', [MarkController::class, 'csv']);
     Route::get('/courses/{course}/marks.csv', [MarkController::class, 'courseCsv']);
+    Route::post('/warm-up', [WarmUpController::class, 'store']);
     Route::get('/reference', [ReferenceController::class, 'show']);
     Route::post('/reference/sums/{sum}', [ReferenceController::class, 'sum']);
     Route::get('/rules', [RuleSetController::class, 'index']);

@@ -17,6 +17,7 @@ use OddSpark\Bench\Instruments;
 use OddSpark\Bench\Kit;
 use OddSpark\Bench\Observations;
 use OddSpark\Bench\Outcome;
+use OddSpark\Bench\WarmUp;
 use OddSpark\Bench\Wording;
 use OddSpark\Faults\Universe;
 use OddSpark\Marking\Hint;
@@ -259,7 +260,7 @@ class Workbench
             'passed' => $this->channels($bench, $passed),
             'ahead' => $this->channels($bench, $ahead),
             'handed_back' => ! $attempt->isOpen(),
-        ];
+        ] + ($attempt->assignment->kind === Assignment::WARM_UP ? ['tried' => WarmUp::done($this->observations($attempt->refresh())->entries)] : []);
     }
 
     /**

@@ -2,9 +2,11 @@
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Model as ApplianceModel;
+use OddSpark\Bench\WarmUp;
 use OddSpark\Drawing\Board;
 use OddSpark\Drawing\Ladder;
 
@@ -39,6 +41,27 @@ class Appliance extends Model
             'document' => self::encode($model->document),
             'board' => self::encode(Board::of($model) + ['ladder' => Ladder::of($model)]),
         ]);
+    }
+
+    /** The training board of the warm-up: no model to set trouble in. */
+    public static function training(): self
+    {
+        $model = (new Library())->model(WarmUp::MODEL);
+
+        return self::query()->where(['name' => $model->name(), 'hash' => $model->hash()])->first() ?? self::query()->updateOrCreate(['name' => $model->name()], [
+            'title' => $model->title(), 'hash' => $model->hash(), 'document' => self::encode($model->document),
+            'board' => self::encode(Board::of($model) + ['ladder' => Ladder::of($model)]),
+        ]);
+    }
+
+    /**
+     * Those that trouble can be set in.
+     *
+     * @param Builder<self> $query
+     */
+    public function scopeOffered(Builder $query): void
+    {
+        $query->where('name', '!=', 'warm-up');
     }
 
     public function model(): ApplianceModel

@@ -19,7 +19,7 @@ use OddSpark\Marking\Schools;
  * @property int $course_id
  * @property string $title
  * @property string $complaint
- * @property string $kind practice | exam
+ * @property string $kind practice | exam | warm-up
  * @property string $visit
  * @property string $fault
  * @property int $seed
@@ -40,6 +40,8 @@ class Assignment extends Model
     protected $fillable = ['appliance_id', 'instructor_id', 'course_id', 'title', 'complaint', 'kind', 'visit', 'fault', 'seed', 'engine', 'hash', 'rules', 'kit', 'said', 'document', 'board', 'arrivals'];
 
     protected $hidden = ['fault', 'seed', 'document', 'board', 'arrivals', 'said', 'visit'];
+
+    public const WARM_UP = 'warm-up';
 
     /** Schools that a trainee is told whichever was chosen: they say what is allowed. */
     private const ALWAYS_TOLD = ['safety_jumper', 'valve_jumper', 'flue_aside'];

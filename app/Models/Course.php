@@ -5,6 +5,7 @@ namespace App\Models;
 use Database\Factories\CourseFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 
 /**
@@ -20,6 +21,12 @@ class Course extends Model
     use HasFactory;
 
     protected $fillable = ['instructor_id', 'name'];
+
+    /** @return BelongsTo<User, $this> */
+    public function instructor(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'instructor_id');
+    }
 
     /** @return BelongsToMany<User, $this> */
     public function trainees(): BelongsToMany

@@ -24,7 +24,7 @@ class ApplianceController extends Controller
     {
         $this->authorize('viewAny', Appliance::class);
 
-        return Inertia::render('Models', ['models' => Appliance::query()->get()->map(function (Appliance $a): array {
+        return Inertia::render('Models', ['models' => Appliance::query()->offered()->get()->map(function (Appliance $a): array {
             $model = $a->model();
 
             return [

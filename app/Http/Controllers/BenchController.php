@@ -14,6 +14,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
+use OddSpark\Bench\WarmUp;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\Universe;
 use OddSpark\Marking\Rules;
@@ -34,7 +35,7 @@ class BenchController extends Controller
     {
         $this->authorize('work', $attempt);
         if (! $attempt->isOpen()) {
-            return redirect("/attempts/$attempt->id/debrief");
+            return redirect($attempt->assignment->kind === Assignment::WARM_UP ? '/' : "/attempts/$attempt->id/debrief");
         }
         $plan = $plans->ofAssignment($attempt->assignment);
 
@@ -47,6 +48,7 @@ class BenchController extends Controller
                 fn (Fault $f) => ['id' => $f->id, 'title' => $f->title, 'part' => $f->part, 'family' => $f->family],
                 Universe::of($plan->model)->faults,
             )),
+            'steps' => $attempt->assignment->kind === Assignment::WARM_UP ? WarmUp::steps() : null,
             'log' => $attempt->entries->map(fn (Entry $e) => $e->shown()),
             'past' => $this->workbench->channels($this->workbench->bench($attempt->assignment, null), $this->workbench->observations($attempt)->perceived),
             'now' => $this->workbench->look($attempt),
@@ -75,7 +77,7 @@ class BenchController extends Controller
     public function act(ActRequest $request, Attempt $attempt): JsonResponse
     {
         $reply = $this->workbench->act($attempt, $request->json()->all());
-        if ($reply['handed_back']) {
+        if ($reply['handed_back'] && $attempt->assignment->kind !== Assignment::WARM_UP) {
             MarkAttempt::dispatch($attempt->id);
         }
 

@@ -12,6 +12,7 @@ use App\Models\Attempt;
 use App\Models\Mark;
 use Dompdf\Dompdf;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -27,9 +28,12 @@ class DebriefController extends Controller
 
     private const MARK = ['not_passed' => [], 'hints' => ['taken' => [], 'points' => 0], 'call_back' => ['hours' => 0, 'said' => []]];
 
-    public function show(Request $request, Attempt $attempt, Workbench $workbench, Plans $plans): Response
+    public function show(Request $request, Attempt $attempt, Workbench $workbench, Plans $plans): Response|RedirectResponse
     {
         $this->authorize('debrief', $attempt);
+        if ($attempt->assignment->kind === Assignment::WARM_UP) {
+            return redirect('/');
+        }
         if ($attempt->mark === null) {
             return $this->waiting($attempt);
         }

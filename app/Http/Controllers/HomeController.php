@@ -24,13 +24,13 @@ class HomeController extends Controller
 
     private function shop(User $user): Response
     {
-        $assignments = Assignment::query()->select(Assignment::LIGHT)->where('instructor_id', $user->id)
+        $assignments = Assignment::query()->select(Assignment::LIGHT)->where('instructor_id', $user->id)->where('kind', '!=', Assignment::WARM_UP)
             ->with(['attempts:id,assignment_id,user_id,handed_back_at,mark', 'course:id,name', 'trainees:id'])->latest('id')->get();
 
         return Inertia::render('Shop', [
             'courses' => Course::query()->where('instructor_id', $user->id)->withCount('trainees')->get(['id', 'name']),
             'sets' => RuleSet::newest()->count(),
-            'models' => Appliance::query()->get(['id', 'name', 'title']),
+            'models' => Appliance::query()->offered()->get(['id', 'name', 'title']),
             'jobs' => $assignments->map(fn (Assignment $a) => $a->briefing() + [
                 'course' => $a->course->name,
                 'given' => $a->trainees->count(),

@@ -52,7 +52,7 @@ class MarkController extends Controller
     public function courseCsv(Request $request, Course $course): Response
     {
         abort_unless($request->user()->isInstructor() && $course->instructor_id === $request->user()->id, 403);
-        $attempts = Attempt::query()->whereIn('assignment_id', Assignment::query()->where('course_id', $course->id)->select('id'))
+        $attempts = Attempt::query()->whereIn('assignment_id', Assignment::query()->where('course_id', $course->id)->where('kind', '!=', Assignment::WARM_UP)->select('id'))
             ->with(['user:id,name', 'assignment'])->orderBy('assignment_id')->orderBy('id')->get();
 
         return $this->list($attempts, "marks-class-$course->id.csv");

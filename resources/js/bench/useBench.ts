@@ -21,6 +21,8 @@ export interface BenchState {
     busy: boolean
     /** the server cannot be reached just now: what was done waits for it */
     away: boolean
+    /** steps of a warm-up that have been done */
+    tried: string[]
     notice: { text: string; danger: boolean } | null
 }
 
@@ -31,7 +33,7 @@ export interface BenchState {
 export function useBench(start: Start) {
     const [state, setState] = useState<BenchState>(() => ({
         time: start.now.now_s, playing: false, speed: 1, scene: start.now.scene, log: start.log,
-        past: start.past, ahead: start.now.ahead, busy: false, away: false, notice: null,
+        past: start.past, ahead: start.now.ahead, busy: false, away: false, tried: start.now.tried ?? [], notice: null,
     }))
     const live = useRef({ time: start.now.now_s, until: start.now.until_s, playing: false, speed: 1, past: start.past, ahead: start.now.ahead, asking: false, gone: false })
 
@@ -44,7 +46,7 @@ export function useBench(start: Start) {
         l.until = reply.until_s
         l.time = Math.max(reply.now_s, Math.min(l.time, reply.until_s))
         setState((s) => ({
-            ...s, time: l.time, scene: reply.scene, past: l.past, ahead: l.ahead,
+            ...s, time: l.time, scene: reply.scene, tried: reply.tried ?? s.tried, past: l.past, ahead: l.ahead,
             log: reply.entry && !s.log.some((e) => e.id === reply.entry!.id) ? [...s.log, reply.entry] : s.log,
         }))
         if (reply.handed_back) router.visit(`${url}/debrief`)

@@ -38,7 +38,7 @@ export interface Scene {
     jumpers: [string, string][]
     clamp: Jaw | null; at_taps: Partial<Record<AtTap, string>>
 }
-export interface Reply { entry: Entry | null; now_s: number; until_s: number; scene: Scene; passed: Channels; ahead: Channels; handed_back: boolean }
+export interface Reply { entry: Entry | null; now_s: number; until_s: number; scene: Scene; passed: Channels; ahead: Channels; handed_back: boolean; tried?: string[] }
 
 export interface FaultName { id: string; title: string; part?: string; family: string; weight?: number }
 /** What a trainee is told of the house rules of a job. */
@@ -48,7 +48,7 @@ export interface ToldRules {
     flame_ua: number; verify: { cycle: boolean; safeties: 'none' | 'one' | 'each'; reading: boolean; restore: boolean }
     barred: string[]; papers: string[]; stops: boolean; hints: Record<'where' | 'circuit' | 'reading', number> | null
 }
-export interface Briefing { id: number; title: string; complaint: string; kind: 'practice' | 'exam'; rules: ToldRules }
+export interface Briefing { id: number; title: string; complaint: string; kind: 'practice' | 'exam' | 'warm-up'; rules: ToldRules }
 export interface Me { id: number; name: string; role: 'instructor' | 'trainee' }
 
 /** A question with its answers, or the faults at an end. */

@@ -10,6 +10,7 @@ import { Log } from '@/bench/Log'
 import { MeterPanel } from '@/bench/MeterPanel'
 import { PartPanel } from '@/bench/PartPanel'
 import { OwnList } from '@/bench/OwnList'
+import { WarmUpSteps } from '@/bench/WarmUpSteps'
 import { SuspectList } from '@/bench/SuspectList'
 import { useBench } from '@/bench/useBench'
 import type { BoardData, Briefing, Channels, Entry, FaultName, Reply } from '@/lib/types'
@@ -20,10 +21,10 @@ import { clock } from '@/tape/scale'
 import { at, readingAt } from '@/tape/stretches'
 import { Tape, type Mark } from '@/tape/Tape'
 
-interface Props { attempt: number; job: Briefing; board: BoardData; doors: { covers: string[] }[]; faults: FaultName[]; log: Entry[]; past: Channels; now: Reply }
+interface Props { attempt: number; job: Briefing; board: BoardData; doors: { covers: string[] }[]; faults: FaultName[]; log: Entry[]; past: Channels; now: Reply; steps: { id: string; text: string }[] | null }
 
 /** The trainee's place: the appliance, the meter, the tape, the call sheet and the suspects. */
-export default function Bench({ attempt, job, board, doors, faults, log, past, now }: Props) {
+export default function Bench({ attempt, job, board, doors, faults, log, past, now, steps }: Props) {
     const bench = useBench({ attempt, log, past, now })
     const { scene, act } = bench
     const [hand, setHand] = useState<'red' | 'black'>('red')
@@ -88,12 +89,12 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                 <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2" flex="1 1 45%" minH="0">
                     <Tabs.Root defaultValue="call" h="100%" display="flex" flexDirection="column" size="sm" colorPalette="orange" lazyMount>
                         <Tabs.List>
-                            <Tabs.Trigger value="call" h="40px" px="2">Call</Tabs.Trigger>
+                            <Tabs.Trigger value="call" h="40px" px="2">{steps ? 'Steps' : 'Call'}</Tabs.Trigger>
                             <Tabs.Trigger value="log" h="40px" px="2">Log ({bench.log.length})</Tabs.Trigger>
                             <Tabs.Trigger value="suspects" h="40px" px="2">Suspects</Tabs.Trigger>
                             <Tabs.Trigger value="list" h="40px" px="2">List</Tabs.Trigger>
                         </Tabs.List>
-                        <Tabs.Content value="call" flex="1" minH="0" pt="2"><CallSheet job={job} board={board} log={bench.log} act={act} /></Tabs.Content>
+                        <Tabs.Content value="call" flex="1" minH="0" pt="2">{steps ? <WarmUpSteps steps={steps} done={bench.tried} /> : <CallSheet job={job} board={board} log={bench.log} act={act} />}</Tabs.Content>
                         <Tabs.Content value="log" flex="1" minH="0" pt="2"><Log log={spoken} /></Tabs.Content>
                         <Tabs.Content value="suspects" flex="1" minH="0" pt="2"><SuspectList faults={faults} log={bench.log} act={act} /></Tabs.Content>
                         <Tabs.Content value="list" flex="1" minH="0" pt="2"><OwnList log={bench.log} act={act} /></Tabs.Content>
@@ -109,7 +110,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                         <Action word={scene.held ? 'Let door switch go' : 'Hold door switch'} disabled={scene.door !== 'open'} on={scene.held} onClick={() => void act('hold', { to: scene.held ? 'released' : 'held' })} />
                         {board.ladder && <Action word="Ladder" on={drawing} onClick={() => setDrawing(!drawing)} />}
                         <Box flex="1" />
-                        <Action word="Hand back" onClick={() => { if (window.confirm('Hand the appliance back? The job ends here and is marked.')) void act('hand_back') }} />
+                        <Action word="Hand back" onClick={() => { if (window.confirm(steps ? 'Hand the board back? The warm-up ends here; you can begin it anew whenever you like.' : 'Hand the appliance back? The job ends here and is marked.')) void act('hand_back') }} />
                     </HStack>
                     {bench.away && (
                         <HStack bg="copperWash" borderRadius="md" px="3" py="2" role="status">

@@ -1,4 +1,4 @@
-import { Badge, Box, Button, Flex, Heading, Stack, Text } from '@chakra-ui/react'
+import { Badge, Box, Button, Flex, Heading, HStack, Stack, Text } from '@chakra-ui/react'
 import { Link, router } from '@inertiajs/react'
 import { Frame } from '@/shell/Frame'
 import type { Briefing } from '@/lib/types'
@@ -9,7 +9,7 @@ export default function MyJobs({ jobs }: { jobs: Job[] }) {
     return (
         <Frame title="My jobs">
             <Stack gap="4">
-                <Heading as="h1" size="2xl">My jobs</Heading>
+                <HStack justify="space-between"><Heading as="h1" size="2xl">My jobs</Heading><Button h="44px" variant="outline" color="ink" borderColor="line" onClick={() => router.post('/warm-up')}>Warm-up: five minutes on a training board</Button></HStack>
                 {jobs.length === 0 && <Text color="faint">No job has been given to you yet.</Text>}
                 {jobs.map((j) => (
                     <Flex key={j.id} bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="4" gap="4" align="center">

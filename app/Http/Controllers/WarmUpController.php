@@ -1,0 +1,31 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Bench\Giving;
+use App\Bench\Workbench;
+use App\Models\Appliance;
+use App\Models\Assignment;
+use App\Models\Course;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use OddSpark\Bench\WarmUp;
+use OddSpark\Faults\Fault;
+
+/** Five minutes on a training board, for whoever belongs to a class: as often as he likes, and marked by nobody. */
+class WarmUpController extends Controller
+{
+    public function store(Request $request, Giving $giving, Workbench $workbench): RedirectResponse
+    {
+        $user = $request->user();
+        $course = Course::query()->where('instructor_id', $user->id)->first()
+            ?? Course::query()->whereHas('trainees', fn ($q) => $q->whereKey($user->id))->first();
+        abort_if($course === null, 403, 'You are in no class yet; ask your instructor.');
+        $assignment = Assignment::query()->where(['course_id' => $course->id, 'kind' => Assignment::WARM_UP, 'engine' => Assignment::ENGINE])->first()
+            ?? $giving->give($course->instructor, Appliance::training(), $course, [], 'Warm-up: the bench and the meter', Fault::HEALTHY, WarmUp::VISIT, Assignment::WARM_UP, 'Nothing is wrong with this board. Learn the bench on it.', 1);
+        $assignment->attempts()->where('user_id', $user->id)->whereNotNull('handed_back_at')->delete();
+        $attempt = $workbench->start($assignment, $user);
+
+        return redirect("/attempts/$attempt->id");
+    }
+}

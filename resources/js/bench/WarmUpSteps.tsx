@@ -1,0 +1,26 @@
+import { Box, HStack, Stack, Text } from '@chakra-ui/react'
+import { useEffect, useRef } from 'react'
+
+/** What is to be tried on the training board; the server says which of it has been, from what was done and shown. */
+export function WarmUpSteps({ steps, done }: { steps: { id: string; text: string }[]; done: string[] }) {
+    const next = steps.find((s) => !done.includes(s.id))
+    const here = useRef<HTMLDivElement>(null)
+    useEffect(() => here.current?.scrollIntoView({ block: 'nearest' }), [next?.id])
+    return (
+        <Stack gap="2" h="100%" minH="0">
+            <Text fontSize="14px" role="status">{next ? `${done.length} of ${steps.length} tried. Nothing here is marked.` : 'All tried. You know the bench; hand the board back.'}</Text>
+            <Box as="ol" listStyleType="none" overflowY="auto" minH="0" flex="1" aria-label="Steps of the warm-up" tabIndex={0}>
+                {steps.map((step, i) => {
+                    const tried = done.includes(step.id)
+                    const at = step === next
+                    return (
+                        <HStack as="li" key={step.id} ref={at ? here : undefined} align="start" gap="2" px="2" py="1.5" borderRadius="sm" bg={at ? 'copperWash' : undefined} aria-current={at ? 'step' : undefined}>
+                            <Text fontSize="14px" minW="5" fontWeight={600} aria-label={tried ? 'tried' : undefined}>{tried ? '✓' : i + 1}</Text>
+                            <Text fontSize="14px" color={tried ? 'faint' : 'ink'}>{step.text}</Text>
+                        </HStack>
+                    )
+                })}
+            </Box>
+        </Stack>
+    )
+}
