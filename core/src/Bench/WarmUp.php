@@ -26,7 +26,7 @@ final class WarmUp
         return [
             $step('look', 'Pick the fuse on the board, and look at it.'),
             $step('line', 'Red lead on H1 of the transformer, black on H2: what goes in.'),
-            $step('control', 'Move both leads to X1 and X2: what comes out.'),
+            $step('control', 'Red lead to X1; then pick Black under the meter and move it to X2: what comes out.'),
             $step('open', 'One lead on each side of the toggle switch, which is off: across an open switch stand the full volts.'),
             $step('meant', 'Say what a reading meant to you, with one tap under the meter.'),
             $step('on', 'Pick the toggle switch and set it to on. Let the tape run: something clicks and turns.'),

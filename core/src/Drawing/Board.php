@@ -99,7 +99,7 @@ final class Board
         for ($i = 1; $i < count($words); $i++) {
             $ways[] = [implode(' ', array_slice($words, 0, $i)), implode(' ', array_slice($words, $i))];
         }
-        foreach ([15.5, 14.0, 13.0, 12.0, 11.0, 10.0, 9.0, 8.5] as $size) {
+        foreach ([15.5, 14.0, 13.0, 12.0, 11.0, 10.0, 9.0, 8.5, 8.0] as $size) {
             foreach ($ways as $lines) {
                 if (self::labelWidth($lines, $size) <= $w - 8 && count($lines) * $size * 1.15 <= $h - 6) {
                     return ['text' => $lines, 'size' => $size];

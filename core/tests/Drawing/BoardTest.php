@@ -78,6 +78,7 @@ final class BoardTest extends TestCase
             }
         }
         foreach ($board['parts'] as $part) {
+            self::assertSame(str_replace(' ', '', $part['label']), str_replace(' ', '', implode($part['text'])), 'nothing is cut off');
             self::assertGreaterThanOrEqual(Board::labelWidth($part['text'], $part['size']), $part['w'] - 4, $part['label']);
         }
     }

@@ -5,7 +5,9 @@ import { useEffect, useRef } from 'react'
 export function WarmUpSteps({ steps, done }: { steps: { id: string; text: string }[]; done: string[] }) {
     const next = steps.find((s) => !done.includes(s.id))
     const here = useRef<HTMLDivElement>(null)
-    useEffect(() => here.current?.scrollIntoView({ block: 'nearest' }), [next?.id])
+    useEffect(() => {
+        here.current?.scrollIntoView({ block: 'nearest' })
+    }, [next?.id])
     return (
         <Stack gap="2" h="100%" minH="0">
             <Text fontSize="14px" role="status">{next ? `${done.length} of ${steps.length} tried. Nothing here is marked.` : 'All tried. You know the bench; hand the board back.'}</Text>

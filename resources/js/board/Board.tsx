@@ -141,7 +141,9 @@ interface PartProps { part: Part; hidden: boolean; chosen: boolean; marked: bool
 const PartBox = memo(function PartBox({ part, hidden, chosen, marked, live, cursor, onPart, onPlace }: PartProps) {
     const lines = part.text ?? [part.label]
     const size = part.size ?? 12
-    const symbol = part.w >= 60 && part.h >= 40 && (lines.length === 1 || part.h > 60)
+    const top = part.y + part.h / 2 - (part.h > 60 ? 24 : 22)
+    const named = part.terminals.length > 2 && part.terminals.some((t) => t.edge === 'up' && Math.abs(t.x - part.x - part.w / 2) < 26 && t.y + 20 > top)
+    const symbol = part.w >= 60 && part.h >= 40 && (lines.length === 1 || part.h > 60) && !named
     return (
         <g opacity={hidden ? 0.28 : 1}>
             <Rect
@@ -151,7 +153,7 @@ const PartBox = memo(function PartBox({ part, hidden, chosen, marked, live, curs
                 role={onPart ? 'button' : undefined} aria-label={onPart ? part.label : undefined} data-part={part.id}
                 onClick={() => onPart?.(part.id)}
             />
-            {symbol && <Symbol kind={part.symbol} x={part.x + part.w / 2 - 20} y={part.y + part.h / 2 - (part.h > 60 ? 24 : 22)} />}
+            {symbol && <Symbol kind={part.symbol} x={part.x + part.w / 2 - 20} y={top} />}
             {lines.map((line, i) => (
                 <SvgText
                     key={line} x={part.x + part.w / 2} y={(part.h > 60 ? part.y + part.h / 2 + 16 : part.y + part.h / 2 + (symbol ? 14 : 4)) + (i - (lines.length - 1) / 2) * size * 1.1}

@@ -106,8 +106,8 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                 </Flex>
                 <Flex direction="column" minH="0" gap="2">
                     <HStack gap="1" flexShrink={0} wrap="wrap">
-                        <Action word={scene.door === 'open' ? 'Door on' : 'Door off'} onClick={() => void act('door', { to: scene.door === 'open' ? 'shut' : 'open' })} />
-                        <Action word={scene.held ? 'Let door switch go' : 'Hold door switch'} disabled={scene.door !== 'open'} on={scene.held} onClick={() => void act('hold', { to: scene.held ? 'released' : 'held' })} />
+                        {covered.length > 0 && <Action word={scene.door === 'open' ? 'Door on' : 'Door off'} onClick={() => void act('door', { to: scene.door === 'open' ? 'shut' : 'open' })} />}
+                        {covered.length > 0 && <Action word={scene.held ? 'Let door switch go' : 'Hold door switch'} disabled={scene.door !== 'open'} on={scene.held} onClick={() => void act('hold', { to: scene.held ? 'released' : 'held' })} />}
                         {board.ladder && <Action word="Ladder" on={drawing} onClick={() => setDrawing(!drawing)} />}
                         <Box flex="1" />
                         <Action word="Hand back" onClick={() => { if (window.confirm(steps ? 'Hand the board back? The warm-up ends here; you can begin it anew whenever you like.' : 'Hand the appliance back? The job ends here and is marked.')) void act('hand_back') }} />
