@@ -1,5 +1,5 @@
 import { Button, chakra, Flex, Stack } from '@chakra-ui/react'
-import { memo, useMemo, useRef, useState, type PointerEvent } from 'react'
+import { memo, useEffect, useMemo, useRef, useState, type PointerEvent } from 'react'
 import type { BoardData, Part, Terminal, Wire } from '@/lib/types'
 import { wireColours } from '@/theme/wires'
 import { Symbol } from './Symbol'
@@ -25,6 +25,8 @@ interface Props {
     /** parts and wires that are pointed at together */
     markedAll?: string[]
     live?: Record<string, string>
+    /** a part or a place to bring into view */
+    seek?: string | null
     onPlace?: (place: string) => void
     onPart?: (part: string) => void
 }
@@ -37,6 +39,11 @@ export function Board(props: Props) {
     const [zoom, setZoom] = useState(0)
     const all = useMemo(() => extent(board), [board])
     const [centre, setCentre] = useState({ x: all.x + all.w / 2, y: all.y + all.h / 2 })
+    useEffect(() => {
+        const part = board.parts.find((p) => p.id === props.seek)
+        const to = part ? { x: part.x + part.w / 2, y: part.y + part.h / 2 } : props.seek ? placeAt(board, props.seek) : undefined
+        if (to) setCentre(to)
+    }, [board, props.seek])
     const drag = useRef<{ x: number; y: number; cx: number; cy: number; moved: boolean } | null>(null)
     const frame = useRef<SVGSVGElement>(null)
     const scale = ZOOMS[zoom] ?? 1
@@ -143,7 +150,7 @@ const PartBox = memo(function PartBox({ part, hidden, chosen, marked, live, curs
     const size = part.size ?? 12
     const top = part.y + part.h / 2 - (part.h > 60 ? 24 : 22)
     const named = part.terminals.length > 2 && part.terminals.some((t) => t.edge === 'up' && Math.abs(t.x - part.x - part.w / 2) < 26 && t.y + 20 > top)
-    const symbol = part.w >= 60 && part.h >= 40 && (lines.length === 1 || part.h > 60) && !named
+    const symbol = part.w >= 60 && part.h >= 40 && (lines.length === 1 || part.h > 80) && !named
     return (
         <g opacity={hidden ? 0.28 : 1}>
             <Rect

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { BoardData } from '@/lib/types'
-import { extent, nearest, nextStops, placeAt, placeName, wireName, wiresAt } from './walk'
+import { extent, named, nearest, nextStops, placeAt, placeName, wireName, wiresAt } from './walk'
 
 const terminal = (place: string, x: number, y: number) => ({ place, name: place.split('.')[1]!, x, y, edge: 'up' as const })
 const part = (id: string, label: string, x: number, terminals: ReturnType<typeof terminal>[]) => ({
@@ -25,6 +25,13 @@ describe('walking a lead', () => {
     it('names places as a person does', () => {
         expect(placeName(board, 'limit.b')).toBe('Limit b')
         expect(placeName(board, 'w1.b')).toBe('yellow wire end at Control IN')
+    })
+
+    it('finds a part or a terminal by its words, the nearest first', () => {
+        expect(named(board, 'limit').map((f) => f.name)).toEqual(['Limit', 'Limit a', 'Limit b'])
+        expect(named(board, 'in control')).toEqual([{ name: 'Control IN', part: 'board', place: 'board.IN' }])
+        expect(named(board, 'pump')).toEqual([])
+        expect(named(board, '  ')).toEqual([])
     })
 
     it('speaks of a wire by its colour and its ends', () => {

@@ -103,3 +103,15 @@ export function extent(board: BoardData): { x: number; y: number; w: number; h: 
     const [x, y] = [Math.min(...xs) - 24, Math.min(...ys) - 24]
     return { x, y, w: Math.max(...xs) + 24 - x, h: Math.max(...ys) + 24 - y }
 }
+
+/** Parts and terminals whose names begin with or hold these words, the nearest to them first. */
+export function named(board: BoardData, words: string): { name: string; part: string; place: string | null }[] {
+    const wanted = words.trim().toLowerCase()
+    if (wanted === '') return []
+    const all = board.parts.flatMap((p) => [
+        { name: p.label, part: p.id, place: null as string | null },
+        ...p.terminals.map((t) => ({ name: `${p.label} ${t.name}`, part: p.id, place: t.place as string | null })),
+    ])
+    const rank = (name: string) => (name === wanted ? 0 : name.startsWith(wanted) ? 1 : wanted.split(/\s+/).every((w) => name.includes(w)) ? 2 : 3)
+    return all.map((f) => ({ f, r: rank(f.name.toLowerCase()) })).filter(({ r }) => r < 3).sort((a, b) => a.r - b.r).map(({ f }) => f)
+}

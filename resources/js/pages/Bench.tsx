@@ -6,6 +6,7 @@ import { nearest, nextStops, ownerOf, placeName } from '@/board/walk'
 import { CallSheet } from '@/bench/CallSheet'
 import { unsaid } from '@/bench/known'
 import { Instruments } from '@/bench/Instruments'
+import { Find } from '@/bench/Find'
 import { Log } from '@/bench/Log'
 import { MeterPanel } from '@/bench/MeterPanel'
 import { PartPanel } from '@/bench/PartPanel'
@@ -33,6 +34,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     const [scrub, setScrub] = useState<number | null>(null)
     const [jumpFrom, setJumpFrom] = useState<string | null>(null)
     const [drawing, setDrawing] = useState(false)
+    const [seek, setSeek] = useState<string | null>(null)
     const covered = useMemo(() => doors.flatMap((d) => d.covers), [doors])
 
     const place = async (at: string) => {
@@ -65,6 +67,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                 e.preventDefault()
                 bench.play(!bench.playing)
             } else if (e.key === 'n') void bench.next()
+            else if (e.key === 'l' && (part ?? cursor)) void act('look', { part: part ?? ownerOf(cursor!) })
         }
         window.addEventListener('keydown', key)
         return () => window.removeEventListener('keydown', key)
@@ -109,6 +112,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                         {covered.length > 0 && <Action word={scene.door === 'open' ? 'Door on' : 'Door off'} onClick={() => void act('door', { to: scene.door === 'open' ? 'shut' : 'open' })} />}
                         {covered.length > 0 && <Action word={scene.held ? 'Let door switch go' : 'Hold door switch'} disabled={scene.door !== 'open'} on={scene.held} onClick={() => void act('hold', { to: scene.held ? 'released' : 'held' })} />}
                         {board.ladder && <Action word="Ladder" on={drawing} onClick={() => setDrawing(!drawing)} />}
+                        <Find board={board} onFound={(id, at) => { setPart(id); setSeek(at ?? id); if (at) setCursor(at) }} />
                         <Box flex="1" />
                         <Action word="Hand back" onClick={() => { if (window.confirm(steps ? 'Hand the board back? The warm-up ends here; you can begin it anew whenever you like.' : 'Hand the appliance back? The job ends here and is marked.')) void act('hand_back') }} />
                     </HStack>
@@ -128,7 +132,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                             <Ladder ladder={board.ladder} board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} onPlace={(p) => void place(p)} onPart={setPart} />
                         ) : <Board
                             board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} lifted={scene.lifted} jumpers={scene.jumpers} covered={covered}
-                            doorShut={scene.door !== 'open'} onPlace={(p) => void place(p)} onPart={setPart}
+                            doorShut={scene.door !== 'open'} seek={seek} onPlace={(p) => void place(p)} onPart={setPart}
                         />}
                     </Box>
                 </Flex>

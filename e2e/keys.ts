@@ -1,0 +1,36 @@
+import type { Page } from '@playwright/test'
+
+/** On with Tab until what has the focus goes by this name, as someone without a mouse does it. */
+export async function reach(page: Page, name: string | RegExp) {
+    const wanted = typeof name === 'string' ? name : name.source
+    for (let i = 0; i < 400; i++) {
+        const at = await page.evaluate(() => {
+            const el = document.activeElement as HTMLElement | null
+            if (!el || el === document.body) return ''
+            const label = el.getAttribute('aria-label') ?? (el instanceof HTMLInputElement ? el.labels?.[0]?.textContent : null)
+            return (label ?? el.textContent ?? '').trim()
+        })
+        if (typeof name === 'string' ? at === name : name.test(at)) return
+        await page.keyboard.press('Tab')
+    }
+    throw new Error(`Tab never came to ${wanted}`)
+}
+
+/** Presses what is reached, and waits until the server has answered. */
+export async function strike(page: Page, name: string | RegExp) {
+    await reach(page, name)
+    await answered(page, 'Enter')
+}
+
+export async function answered(page: Page, key: string) {
+    const reply = page.waitForResponse((r) => /\/(acts|next|play)$/.test(r.url()))
+    await page.keyboard.press(key)
+    await reply
+}
+
+/** Goes to a part or a terminal by its name. */
+export async function find(page: Page, name: string) {
+    await page.keyboard.press('/')
+    await page.keyboard.type(name)
+    await page.keyboard.press('Enter')
+}
