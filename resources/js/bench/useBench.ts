@@ -46,7 +46,7 @@ export function useBench(start: Start) {
         l.until = reply.until_s
         l.time = Math.max(reply.now_s, Math.min(l.time, reply.until_s))
         setState((s) => ({
-            ...s, time: l.time, scene: reply.scene, tried: reply.tried ?? s.tried, past: l.past, ahead: l.ahead,
+            ...s, time: l.time, scene: kept(s.scene, reply.scene), tried: kept(s.tried, reply.tried ?? s.tried), past: l.past, ahead: l.ahead,
             log: reply.entry && !s.log.some((e) => e.id === reply.entry!.id) ? [...s.log, reply.entry] : s.log,
         }))
         if (reply.handed_back) router.visit(`${url}/debrief`)
@@ -154,4 +154,9 @@ export function useBench(start: Start) {
     const clear = useCallback(() => setState((s) => ({ ...s, notice: null })), [])
 
     return { ...state, seen: played(state.past, state.ahead, state.time), act, play, setSpeed, next, clear }
+}
+
+/** The same object while nothing in it has changed, so that what is drawn from it is not drawn anew. */
+function kept<T>(before: T, now: T): T {
+    return JSON.stringify(before) === JSON.stringify(now) ? before : now
 }

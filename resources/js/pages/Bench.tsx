@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Grid, HStack, Stack, Tabs, Text } from '@chakra-ui/react'
-import { useEffect, useMemo, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
 import { nearest, nextStops, ownerOf, placeName } from '@/board/walk'
@@ -47,6 +47,12 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
         if (entry && !entry.refused && leads.red && leads.black && hand === 'black') setHand('red')
     }
 
+    const placing = useRef(place)
+    useEffect(() => {
+        placing.current = place
+    })
+    const onPlace = useCallback((at: string) => void placing.current(at), [])
+
     useEffect(() => {
         const key = (e: KeyboardEvent) => {
             if (e.target instanceof HTMLElement && e.target.closest('input, textarea, select, [role=tab], summary')) return
@@ -85,65 +91,76 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     const eyes = scene.eyes === null ? 'Look at a part to see what shines or moves there.' : `Eyes on ${board.parts.find((p) => p.id === scene.eyes)?.label ?? 'a wire'} ·`
     const back = scrub === null ? null : Object.values(bench.seen.perceived).map((s) => at(s, scrub)?.say).filter(Boolean).join(' · ')
 
+    // Time goes on many times a second; what does not change with it is not drawn anew.
+    const left = useMemo(() => (
+        <Flex direction="column" gap="2" minH="0">
+        <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2" flex="1 1 45%" minH="0">
+            <Tabs.Root defaultValue="call" h="100%" display="flex" flexDirection="column" size="sm" colorPalette="orange" lazyMount>
+                <Tabs.List>
+                    <Tabs.Trigger value="call" h="40px" px="2">{steps ? 'Steps' : 'Call'}</Tabs.Trigger>
+                    <Tabs.Trigger value="log" h="40px" px="2">Log ({bench.log.length})</Tabs.Trigger>
+                    <Tabs.Trigger value="suspects" h="40px" px="2">Suspects</Tabs.Trigger>
+                    <Tabs.Trigger value="list" h="40px" px="2">List</Tabs.Trigger>
+                </Tabs.List>
+                <Tabs.Content value="call" flex="1" minH="0" pt="2">{steps ? <WarmUpSteps steps={steps} done={bench.tried} /> : <CallSheet job={job} board={board} log={bench.log} act={act} />}</Tabs.Content>
+                <Tabs.Content value="log" flex="1" minH="0" pt="2"><Log log={spoken} /></Tabs.Content>
+                <Tabs.Content value="suspects" flex="1" minH="0" pt="2"><SuspectList faults={faults} log={bench.log} act={act} /></Tabs.Content>
+                <Tabs.Content value="list" flex="1" minH="0" pt="2"><OwnList log={bench.log} act={act} /></Tabs.Content>
+            </Tabs.Root>
+        </Box>
+        <Box flex="0 1 auto" maxH="55%" overflowY="auto">
+            <PartPanel board={board} part={board.parts.find((p) => p.id === part)} place={cursor} log={bench.log} say={say} lifted={scene.lifted} jaw={scene.clamp?.wires ?? []} jumper={{ from: jumpFrom, all: scene.jumpers, onFrom: setJumpFrom }} act={act} onPlace={onPlace} />
+        </Box>
+        </Flex>
+    ), [steps, bench.tried, job, board, bench.log, spoken, faults, part, cursor, scene, jumpFrom, look.units, act, onPlace])
+    const middle = useMemo(() => (
+        <Flex direction="column" minH="0" gap="2">
+            <HStack gap="1" flexShrink={0} wrap="wrap">
+                {covered.length > 0 && <Action word={scene.door === 'open' ? 'Door on' : 'Door off'} onClick={() => void act('door', { to: scene.door === 'open' ? 'shut' : 'open' })} />}
+                {covered.length > 0 && <Action word={scene.held ? 'Let door switch go' : 'Hold door switch'} disabled={scene.door !== 'open'} on={scene.held} onClick={() => void act('hold', { to: scene.held ? 'released' : 'held' })} />}
+                {board.ladder && <Action word="Ladder" on={drawing} onClick={() => setDrawing(!drawing)} />}
+                <Find board={board} onFound={(id, at) => { setPart(id); setSeek(at ?? id); if (at) setCursor(at) }} />
+                <Box flex="1" />
+                <Action word="Hand back" onClick={() => { if (window.confirm(steps ? 'Hand the board back? The warm-up ends here; you can begin it anew whenever you like.' : 'Hand the appliance back? The job ends here and is marked.')) void act('hand_back') }} />
+            </HStack>
+            {bench.away && (
+                <HStack bg="copperWash" borderRadius="md" px="3" py="2" role="status">
+                    <Text flex="1">The server cannot be reached. The bench stands still; what you did last waits and is done when it is back. Nothing is lost.</Text>
+                </HStack>
+            )}
+            {bench.notice && (
+                <HStack bg={bench.notice.danger ? 'dangerWash' : 'copperWash'} borderRadius="md" px="3" py="2" role="alert">
+                    <Text flex="1" color={bench.notice.danger ? 'danger' : 'ink'} fontWeight={bench.notice.danger ? 700 : 400}>{bench.notice.danger ? '▲ ' : ''}{bench.notice.text}</Text>
+                    <Button size="sm" variant="outline" color="ink" borderColor="line" onClick={bench.clear}>Understood</Button>
+                </HStack>
+            )}
+            <Box flex="1" minH="0">
+                {drawing && board.ladder ? (
+                    <Ladder ladder={board.ladder} board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} onPlace={onPlace} onPart={setPart} />
+                ) : <Board
+                    board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} lifted={scene.lifted} jumpers={scene.jumpers} covered={covered}
+                    doorShut={scene.door !== 'open'} seek={seek} onPlace={onPlace} onPart={setPart}
+                />}
+            </Box>
+        </Flex>
+    ), [scene, covered, drawing, board, bench.away, bench.notice, cursor, part, seek, steps, act, onPlace])
+    const right = useMemo(() => (
+        <Stack gap="2" minH="0" overflowY="auto">
+            <MeterPanel
+                scene={scene} reading={reading} hand={hand} names={{ red: scene.red ? placeName(board, scene.red) : '', black: scene.black ? placeName(board, scene.black) : '' }}
+                act={act} onHand={setHand} onOff={() => { void act('leads', { red: null, black: null }); setHand('red') }}
+                meaning={{ ask: told !== undefined, onMeant: (meaning) => void act('meant', { meaning }) }}
+            />
+            <Instruments board={board} scene={scene} log={spoken} act={act} />
+        </Stack>
+    ), [scene, reading, hand, board, told, spoken, act])
+
     return (
         <Frame title={job.title} full>
             <Grid h="100%" gap="2" templateColumns="248px minmax(0,1fr) 244px" templateRows="minmax(0,1fr) auto">
-                <Flex direction="column" gap="2" minH="0">
-                <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2" flex="1 1 45%" minH="0">
-                    <Tabs.Root defaultValue="call" h="100%" display="flex" flexDirection="column" size="sm" colorPalette="orange" lazyMount>
-                        <Tabs.List>
-                            <Tabs.Trigger value="call" h="40px" px="2">{steps ? 'Steps' : 'Call'}</Tabs.Trigger>
-                            <Tabs.Trigger value="log" h="40px" px="2">Log ({bench.log.length})</Tabs.Trigger>
-                            <Tabs.Trigger value="suspects" h="40px" px="2">Suspects</Tabs.Trigger>
-                            <Tabs.Trigger value="list" h="40px" px="2">List</Tabs.Trigger>
-                        </Tabs.List>
-                        <Tabs.Content value="call" flex="1" minH="0" pt="2">{steps ? <WarmUpSteps steps={steps} done={bench.tried} /> : <CallSheet job={job} board={board} log={bench.log} act={act} />}</Tabs.Content>
-                        <Tabs.Content value="log" flex="1" minH="0" pt="2"><Log log={spoken} /></Tabs.Content>
-                        <Tabs.Content value="suspects" flex="1" minH="0" pt="2"><SuspectList faults={faults} log={bench.log} act={act} /></Tabs.Content>
-                        <Tabs.Content value="list" flex="1" minH="0" pt="2"><OwnList log={bench.log} act={act} /></Tabs.Content>
-                    </Tabs.Root>
-                </Box>
-                <Box flex="0 1 auto" maxH="55%" overflowY="auto">
-                    <PartPanel board={board} part={board.parts.find((p) => p.id === part)} place={cursor} log={bench.log} say={say} lifted={scene.lifted} jaw={scene.clamp?.wires ?? []} jumper={{ from: jumpFrom, all: scene.jumpers, onFrom: setJumpFrom }} act={act} onPlace={(p) => void place(p)} />
-                </Box>
-                </Flex>
-                <Flex direction="column" minH="0" gap="2">
-                    <HStack gap="1" flexShrink={0} wrap="wrap">
-                        {covered.length > 0 && <Action word={scene.door === 'open' ? 'Door on' : 'Door off'} onClick={() => void act('door', { to: scene.door === 'open' ? 'shut' : 'open' })} />}
-                        {covered.length > 0 && <Action word={scene.held ? 'Let door switch go' : 'Hold door switch'} disabled={scene.door !== 'open'} on={scene.held} onClick={() => void act('hold', { to: scene.held ? 'released' : 'held' })} />}
-                        {board.ladder && <Action word="Ladder" on={drawing} onClick={() => setDrawing(!drawing)} />}
-                        <Find board={board} onFound={(id, at) => { setPart(id); setSeek(at ?? id); if (at) setCursor(at) }} />
-                        <Box flex="1" />
-                        <Action word="Hand back" onClick={() => { if (window.confirm(steps ? 'Hand the board back? The warm-up ends here; you can begin it anew whenever you like.' : 'Hand the appliance back? The job ends here and is marked.')) void act('hand_back') }} />
-                    </HStack>
-                    {bench.away && (
-                        <HStack bg="copperWash" borderRadius="md" px="3" py="2" role="status">
-                            <Text flex="1">The server cannot be reached. The bench stands still; what you did last waits and is done when it is back. Nothing is lost.</Text>
-                        </HStack>
-                    )}
-                    {bench.notice && (
-                        <HStack bg={bench.notice.danger ? 'dangerWash' : 'copperWash'} borderRadius="md" px="3" py="2" role="alert">
-                            <Text flex="1" color={bench.notice.danger ? 'danger' : 'ink'} fontWeight={bench.notice.danger ? 700 : 400}>{bench.notice.danger ? '▲ ' : ''}{bench.notice.text}</Text>
-                            <Button size="sm" variant="outline" color="ink" borderColor="line" onClick={bench.clear}>Understood</Button>
-                        </HStack>
-                    )}
-                    <Box flex="1" minH="0">
-                        {drawing && board.ladder ? (
-                            <Ladder ladder={board.ladder} board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} onPlace={(p) => void place(p)} onPart={setPart} />
-                        ) : <Board
-                            board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} lifted={scene.lifted} jumpers={scene.jumpers} covered={covered}
-                            doorShut={scene.door !== 'open'} seek={seek} onPlace={(p) => void place(p)} onPart={setPart}
-                        />}
-                    </Box>
-                </Flex>
-                <Stack gap="2" minH="0" overflowY="auto">
-                    <MeterPanel
-                        scene={scene} reading={reading} hand={hand} names={{ red: scene.red ? placeName(board, scene.red) : '', black: scene.black ? placeName(board, scene.black) : '' }}
-                        act={act} onHand={setHand} onOff={() => { void act('leads', { red: null, black: null }); setHand('red') }}
-                        meaning={{ ask: told !== undefined, onMeant: (meaning) => void act('meant', { meaning }) }}
-                    />
-                    <Instruments board={board} scene={scene} log={spoken} act={act} />
-                </Stack>
+                {left}
+                {middle}
+                {right}
                 <Box gridColumn="1 / -1">
                     <HStack gap="2" mb="1">
                         <Button h="44px" w="96px" bg="copper" color="onCopper" onClick={() => bench.play(!bench.playing)}>{bench.playing ? 'Pause' : 'Run'}</Button>
