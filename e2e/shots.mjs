@@ -53,7 +53,7 @@ await as('ines', async (page, shot) => {
     await shot('model-fault')
     const models = { 'model-standing-pilot': /Standing-pilot/, 'model-package': /Package unit/, 'model-boiler': /Gas hot-water boiler/, 'model-zones': /Three-zone/, 'model-boiler-230': /Simple boiler/, 'model-mid-position': /Mid-position/, 'model-oil': /Oil furnace/ }
     for (const [name, title] of Object.entries(models)) {
-        if (only.length ? !only.includes(name) : !['model-mid-position', 'model-zones'].includes(name)) continue
+        if (only.length ? !only.includes(name) : name !== 'model-zones') continue
         await page.goto(`${base}/models`)
         await page.getByRole('link', { name: title }).click()
         await page.getByRole('heading', { name: 'Give it as a job' }).waitFor()
@@ -90,6 +90,9 @@ await as('wendell', async (page, shot) => {
     await page.getByRole('button', { name: 'Note it now' }).click()
     await page.getByRole('tab', { name: /Log/ }).click()
     await shot('bench')
+    await page.getByRole('button', { name: 'Ladder', exact: true }).click()
+    await shot('ladder')
+    await page.getByRole('button', { name: 'Ladder', exact: true }).click()
     await page.getByRole('tab', { name: 'Suspects' }).click()
     await shot('bench-suspects')
     await page.locator('[data-part="hose"]').click()
@@ -106,6 +109,21 @@ await as('wendell', async (page, shot) => {
     await page.getByText('Listen, feel, tap…').click()
     await page.getByRole('tab', { name: 'Call' }).click()
     await shot('bench-hands')
+    await page.goto(`${base}/reference`)
+    await page.getByRole('heading', { name: 'Reference' }).first().waitFor()
+    await shot('reference')
+})
+
+await as('tova', async (page, shot) => {
+    if (only.length && !only.includes('warm-up')) return
+    await page.getByRole('button', { name: /Warm-up/ }).click()
+    await page.getByRole('button', { name: 'Run' }).waitFor()
+    await page.locator('[data-part="fuse"]').click()
+    await page.getByRole('button', { name: 'Look at it' }).click()
+    await page.locator('[data-place="transformer.H1"]').click()
+    await page.locator('[data-place="transformer.H2"]').click()
+    await page.getByTestId('display').getByText(/V AC/).waitFor()
+    await shot('warm-up')
 })
 
 await as('brannoc', async (page, shot) => {
@@ -113,15 +131,4 @@ await as('brannoc', async (page, shot) => {
     await page.getByTestId('total').waitFor()
     await shot('debrief')
 })
-await as('isolde', async (page, shot) => {
-    await page.getByRole('link', { name: 'Debrief' }).first().click()
-    await page.getByTestId('total').waitFor()
-    await shot('debrief-hasty')
-})
-
-const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
-const page = await context.newPage()
-await page.goto(`${base}/login`)
-await page.waitForTimeout(400)
-if (!only.length || only.includes('sign-in')) await page.screenshot({ path: `${folder}/sign-in.png` })
 await browser.close()

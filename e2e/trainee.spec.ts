@@ -88,7 +88,7 @@ test('reload, second tab and back button: nothing lost, nothing done twice', asy
 })
 
 test('unsafe acts are told plainly, and what cannot be done says why', async ({ page }) => {
-    await signIn(page, 'priya')
+    await signIn(page, 'isolde')
     await openJob(page, 'Seed library: went cold at noon')
     await look(page, 'igniter')
     await expect(page.getByRole('alert')).toHaveText(/behind the door/)
