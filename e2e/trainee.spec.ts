@@ -163,11 +163,17 @@ test('clamp, manometer, thermometer, tester, range by hand and least and most ar
     const clamp = page.getByRole('region', { name: 'Clamp' })
     await clamp.getByRole('button', { name: 'Note it now' }).click()
     await expect(clamp.getByText(/^1\.\d\d A AC$/)).toBeVisible()
+    await expect(page.getByRole('img', { name: /^Clamp round black, / })).toBeAttached()
     await page.getByRole('region', { name: 'Meter', exact: true }).getByRole('button', { name: 'Note it now' }).click()
     await page.getByRole('tab', { name: /Log/ }).click()
     await expect(page.getByText(/most 1[12]\d\.\d V AC/).first()).toBeVisible()
     await press(page, 'Range: chosen by the meter')
     await expect(page.getByTestId('display')).toHaveText('OL V AC')
+    await press(page, 'Amps AC, in series')
+    await expect(page.getByRole('img', { name: 'Meter in series from Furnace control N to Furnace control IND' })).toBeAttached()
+    await page.locator('[data-part="hose"]').click()
+    await press(page, 'off')
+    await expect(page.getByRole('group', { name: 'Board of the appliance' }).getByText('off', { exact: true })).toBeVisible()
 })
 
 test('the customer is asked, ears and hands are used, a jumper goes on and is told', async ({ page }) => {

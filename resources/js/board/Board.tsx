@@ -3,7 +3,8 @@ import { memo, useEffect, useMemo, useRef, useState, type PointerEvent } from 'r
 import type { BoardData, Part, Terminal, Wire } from '@/lib/types'
 import { wireColours } from '@/theme/wires'
 import { Symbol } from './Symbol'
-import { extent, ownerOf, placeAt, placeName } from './walk'
+import { ClampJaw, InSeries, Jumper, Lead } from './Tools'
+import { extent, ownerOf, placeAt } from './walk'
 
 const Svg = chakra('svg')
 const Rect = chakra('rect')
@@ -19,6 +20,12 @@ interface Props {
     part?: string | null
     lifted?: string[]
     jumpers?: [string, string][]
+    /** wires in the jaw of the clamp */
+    jaw?: string[]
+    /** the meter is on a current range */
+    series?: boolean
+    /** parts that are known to be taken off: hoses */
+    off?: string[]
     covered?: string[]
     doorShut?: boolean
     marked?: string | null
@@ -99,12 +106,15 @@ export function Board(props: Props) {
                         chosen={props.part === part.id}
                         marked={props.marked === part.id || (props.markedAll?.includes(part.id) ?? false)}
                         live={props.live?.[part.id]}
+                        off={props.off?.includes(part.id) ?? false}
                         cursor={cursor && cursor.startsWith(`${part.id}.`) ? cursor : null}
                         onPart={props.onPart}
                         onPlace={props.onPlace}
                     />
                 ))}
                 {(props.jumpers ?? []).map(([from, to]) => <Jumper key={`${from} ${to}`} board={board} from={from} to={to} />)}
+                {(props.jaw ?? []).map((wire) => <ClampJaw key={wire} board={board} wire={wire} />)}
+                {props.series && red && black && <InSeries board={board} red={red} black={black} />}
                 {black && <Lead board={board} place={black} away={red} colour="leadBlack" letter="B" />}
                 {red && <Lead board={board} place={red} away={black} colour="leadRed" letter="R" />}
             </Svg>
@@ -143,9 +153,9 @@ const WirePath = memo(function WirePath({ wire, hidden, marked, lifted = [] }: {
     )
 })
 
-interface PartProps { part: Part; hidden: boolean; chosen: boolean; marked: boolean; live?: string; cursor: string | null; onPart?: (id: string) => void; onPlace?: (place: string) => void }
+interface PartProps { part: Part; hidden: boolean; chosen: boolean; marked: boolean; off: boolean; live?: string; cursor: string | null; onPart?: (id: string) => void; onPlace?: (place: string) => void }
 
-const PartBox = memo(function PartBox({ part, hidden, chosen, marked, live, cursor, onPart, onPlace }: PartProps) {
+const PartBox = memo(function PartBox({ part, hidden, chosen, marked, off, live, cursor, onPart, onPlace }: PartProps) {
     const lines = part.text ?? [part.label]
     const size = part.size ?? 12
     const top = part.y + part.h / 2 - (part.h > 60 ? 24 : 22)
@@ -155,7 +165,7 @@ const PartBox = memo(function PartBox({ part, hidden, chosen, marked, live, curs
         <g opacity={hidden ? 0.28 : 1}>
             <Rect
                 x={part.x} y={part.y} width={part.w} height={part.h} rx={4}
-                fill={marked ? 'dangerWash' : chosen ? 'copperWash' : 'sheet'} stroke={marked ? 'danger' : chosen ? 'copper' : 'ink'} strokeWidth={chosen || marked ? 3 : 1.4}
+                fill={marked ? 'dangerWash' : chosen ? 'copperWash' : 'sheet'} stroke={marked ? 'danger' : chosen ? 'copper' : 'ink'} strokeWidth={chosen || marked ? 3 : 1.4} strokeDasharray={off ? '5 4' : undefined}
                 cursor={onPart ? 'pointer' : undefined}
                 role={onPart ? 'button' : undefined} aria-label={onPart ? part.label : undefined} data-part={part.id}
                 onClick={() => onPart?.(part.id)}
@@ -169,6 +179,7 @@ const PartBox = memo(function PartBox({ part, hidden, chosen, marked, live, curs
                     {line}
                 </SvgText>
             ))}
+            {off && <SvgText x={part.x + part.w / 2} y={part.y + part.h + 13} textAnchor="middle" fontSize={12} fontWeight={700} fill="danger" pointerEvents="none">off</SvgText>}
             {live && <SvgText x={part.x + part.w / 2} y={part.y + part.h / 2 + 32} textAnchor="middle" fontSize={12} fontWeight={700} fill="copper" pointerEvents="none">{live}</SvgText>}
             {part.terminals.map((t) => (
                 <g key={t.place}>
@@ -197,36 +208,6 @@ function TerminalName({ terminal: t, crowded }: { terminal: Terminal; crowded: b
     return (
         <g transform={upright ? `rotate(-90 ${x} ${y}) translate(0 4)` : undefined}>
             <SvgText x={x} y={y} textAnchor={anchor} fontSize={12} fill="faint" pointerEvents="none">{t.name}</SvgText>
-        </g>
-    )
-}
-
-/** A clip lead hanging between two places. */
-function Jumper({ board, from, to }: { board: BoardData; from: string; to: string }) {
-    const a = placeAt(board, from)
-    const b = placeAt(board, to)
-    if (!a || !b) return null
-    const sag = Math.max(a.y, b.y) + 40
-    return (
-        <g pointerEvents="none" aria-label={`Jumper from ${placeName(board, from)} to ${placeName(board, to)}`}>
-            <Path d={`M${a.x} ${a.y}C${a.x} ${sag} ${b.x} ${sag} ${b.x} ${b.y}`} fill="none" stroke="danger" strokeWidth={4} strokeDasharray="9 4" />
-            <Circle cx={a.x} cy={a.y} r={8} fill="danger" />
-            <Circle cx={b.x} cy={b.y} r={8} fill="danger" />
-        </g>
-    )
-}
-
-/** A probe standing on a place, leaning away from the other. */
-function Lead({ board, place, away, colour, letter }: { board: BoardData; place: string; away?: string | null; colour: string; letter: string }) {
-    const at = placeAt(board, place)
-    if (!at) return null
-    const other = away ? placeAt(board, away) : undefined
-    const side = other && other.x !== at.x ? (at.x > other.x ? 1 : -1) : letter === 'R' ? 1 : -1
-    return (
-        <g pointerEvents="none" aria-label={`${letter === 'R' ? 'Red' : 'Black'} lead on ${placeName(board, place)}`}>
-            <Path d={`M${at.x} ${at.y}l${side * 9} -20l${side * 9} 5z`} fill={colour} />
-            <Circle cx={at.x + side * 18} cy={at.y - 26} r={11} fill={colour} />
-            <SvgText x={at.x + side * 18} y={at.y - 22} textAnchor="middle" fontSize={12} fontWeight={700} fill="sheet">{letter}</SvgText>
         </g>
     )
 }

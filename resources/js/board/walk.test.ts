@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { BoardData } from '@/lib/types'
-import { extent, named, nearest, nextStops, placeAt, placeName, wireName, wiresAt } from './walk'
+import { extent, middleOf, named, nearest, nextStops, placeAt, placeName, wireName, wiresAt } from './walk'
 
 const terminal = (place: string, x: number, y: number) => ({ place, name: place.split('.')[1]!, x, y, edge: 'up' as const })
 const part = (id: string, label: string, x: number, terminals: ReturnType<typeof terminal>[]) => ({
@@ -25,6 +25,11 @@ describe('walking a lead', () => {
     it('names places as a person does', () => {
         expect(placeName(board, 'limit.b')).toBe('Limit b')
         expect(placeName(board, 'w1.b')).toBe('yellow wire end at Control IN')
+    })
+
+    it('puts the jaw on the longest run of a wire', () => {
+        expect(middleOf(board, 'w1')).toEqual({ x: 125, y: -40, upright: false })
+        expect(middleOf(board, 'nothing')).toBeUndefined()
     })
 
     it('finds a part or a terminal by its words, the nearest first', () => {

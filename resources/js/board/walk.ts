@@ -89,6 +89,22 @@ export function nearest(board: BoardData, place: string, dx: number, dy: number)
     return best
 }
 
+/** The middle of a wire's longest run, and whether that goes up and down. */
+export function middleOf(board: BoardData, id: string): { x: number; y: number; upright: boolean } | undefined {
+    const points = board.wires.find((w) => w.id === id)?.points ?? []
+    let best: { x: number; y: number; upright: boolean } | undefined
+    let longest = 0
+    for (let i = 1; i < points.length; i++) {
+        const [p, q] = [points[i - 1]!, points[i]!]
+        const length = Math.hypot(q[0] - p[0], q[1] - p[1])
+        if (length > longest) {
+            longest = length
+            best = { x: (p[0] + q[0]) / 2, y: (p[1] + q[1]) / 2, upright: p[0] === q[0] }
+        }
+    }
+    return best
+}
+
 /** How a wire is spoken of: its colour and where it goes from and to. */
 export function wireName(board: BoardData, id: string): string {
     const wire = board.wires.find((w) => w.id === id)

@@ -4,7 +4,7 @@ import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
 import { nearest, nextStops, ownerOf, placeName } from '@/board/walk'
 import { CallSheet } from '@/bench/CallSheet'
-import { unsaid } from '@/bench/known'
+import { knownLever, unsaid } from '@/bench/known'
 import { Instruments } from '@/bench/Instruments'
 import { Find } from '@/bench/Find'
 import { Log } from '@/bench/Log'
@@ -92,6 +92,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     const back = scrub === null ? null : Object.values(bench.seen.perceived).map((s) => at(s, scrub)?.say).filter(Boolean).join(' · ')
 
     // Time goes on many times a second; what does not change with it is not drawn anew.
+    const off = useMemo(() => board.parts.filter((p) => p.symbol === 'hose' && p.controls.some((c) => knownLever(bench.log, p.id, c.lever, c.label) === 'off')).map((p) => p.id), [board, bench.log])
     const left = useMemo(() => (
         <Flex direction="column" gap="2" minH="0">
         <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2" flex="1 1 45%" minH="0">
@@ -138,12 +139,12 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                 {drawing && board.ladder ? (
                     <Ladder ladder={board.ladder} board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} onPlace={onPlace} onPart={setPart} />
                 ) : <Board
-                    board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} lifted={scene.lifted} jumpers={scene.jumpers} covered={covered}
+                    board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} lifted={scene.lifted} jumpers={scene.jumpers} jaw={scene.clamp?.wires} series={['ua', 'ma', 'aac'].includes(scene.mode)} off={off} covered={covered}
                     doorShut={scene.door !== 'open'} seek={seek} onPlace={onPlace} onPart={setPart}
                 />}
             </Box>
         </Flex>
-    ), [scene, covered, drawing, board, bench.away, bench.notice, cursor, part, seek, steps, act, onPlace])
+    ), [scene, off, covered, drawing, board, bench.away, bench.notice, cursor, part, seek, steps, act, onPlace])
     const right = useMemo(() => (
         <Stack gap="2" minH="0" overflowY="auto">
             <MeterPanel

@@ -1,0 +1,67 @@
+<?php
+
+// An act with its reading, on the bench as a browser does it, against a route of the same stack that reads a session
+// and commits one insert; of each, the middle of seventy, taken in turns.
+
+declare(strict_types=1);
+
+return function (): array {
+    $url = getenv('SPARK_URL');
+    $jar = tempnam(sys_get_temp_dir(), 'jar');
+    $curl = curl_init();
+    $send = function (string $method, string $path, ?array $body = null) use ($curl, $url, $jar): array {
+        $token = '';
+        foreach (curl_getinfo($curl, CURLINFO_COOKIELIST) ?: [] as $cookie) {
+            $c = explode("\t", $cookie);
+            if ($c[5] === 'XSRF-TOKEN') {
+                $token = urldecode($c[6]);
+            }
+        }
+        curl_setopt_array($curl, [
+            CURLOPT_URL => $url.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $jar,
+            CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body), CURLOPT_HEADER => false,
+            CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', "X-XSRF-TOKEN: $token"],
+        ]);
+        $start = hrtime(true);
+        $text = (string) curl_exec($curl);
+
+        return [curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $text, (hrtime(true) - $start) / 1e6, (string) curl_getinfo($curl, CURLINFO_REDIRECT_URL)];
+    };
+    $send('GET', '/login');
+    $send('POST', '/login', ['email' => 'sunniva@demo.example', 'password' => 'copper-lamp']);
+
+    $against = function (int $job, array $first, array $places, string $common) use ($send): array {
+        [$code, , , $to] = $send('POST', "/jobs/$job/attempt");
+        preg_match('#/attempts/(\d+)#', $to, $m);
+        $attempt = $m[1] ?? exit("The bench could not begin an attempt: $code $to\n");
+        $t = 1.0;
+        $do = function (array $act) use (&$t, $send, $attempt): float {
+            [$code, $text, $ms] = $send('POST', "/attempts/$attempt/acts", ['id' => bin2hex(random_bytes(8)), 'at_s' => $t] + $act);
+            $code === 200 || exit("An act was refused: $code $text\n");
+            $t += 3;
+
+            return $ms;
+        };
+        array_map($do, $first);
+        $acts = $base = [];
+        for ($i = 0; $i < 80; $i++) {
+            [$code, , $ms] = $send('POST', '/bench/baseline');
+            $code === 200 || exit("The baseline route does not answer: $code\n");
+            $base[] = $ms;
+            $acts[] = $do(['act' => 'leads', 'red' => $places[$i % count($places)], 'black' => $common]);
+        }
+        [$acts, $base] = [array_slice($acts, 10), array_slice($base, 10)];
+
+        return ['measured' => median($acts) / median($base), 'bar' => 2.0, 'notes' => sprintf('medians %.1f and %.1f ms of %d each', median($acts), median($base), count($acts))];
+    };
+
+    $rows = [
+        'an act on the furnace, as times a route with one insert' => $against(2, [['act' => 'door', 'to' => 'open'], ['act' => 'hold', 'to' => 'held']],
+            ['board.R', 'board.W', 'limit.a', 'limit.b', 'board.PS-IN', 'valve.MV', 'igniter.1', 'inducer.L', 'rod.rod', 'blower.RED'], 'board.C'),
+        'an act on the zones, as times a route with one insert' => $against(5, [],
+            ['panel.R', 'zv1.M1', 'zv1.E1', 'zv2.M1', 'zv2.E1', 'zv3.M1', 'zv3.E1', 'panel.V1', 'panel.V2', 'panel.V3'], 'panel.C'),
+    ];
+    unlink($jar);
+
+    return $rows;
+};

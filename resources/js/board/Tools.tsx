@@ -1,0 +1,64 @@
+import { chakra } from '@chakra-ui/react'
+import type { BoardData } from '@/lib/types'
+import { middleOf, placeAt, placeName, wireName } from './walk'
+
+const SvgText = chakra('text')
+const Circle = chakra('circle')
+const Path = chakra('path')
+
+/** A clip lead hanging between two places. */
+export function Jumper({ board, from, to }: { board: BoardData; from: string; to: string }) {
+    const a = placeAt(board, from)
+    const b = placeAt(board, to)
+    if (!a || !b) return null
+    const sag = Math.max(a.y, b.y) + 40
+    return (
+        <g pointerEvents="none" aria-label={`Jumper from ${placeName(board, from)} to ${placeName(board, to)}`}>
+            <Path d={`M${a.x} ${a.y}C${a.x} ${sag} ${b.x} ${sag} ${b.x} ${b.y}`} fill="none" stroke="danger" strokeWidth={4} strokeDasharray="9 4" />
+            <Circle cx={a.x} cy={a.y} r={8} fill="danger" />
+            <Circle cx={b.x} cy={b.y} r={8} fill="danger" />
+        </g>
+    )
+}
+
+/** A probe standing on a place, leaning away from the other. */
+export function Lead({ board, place, away, colour, letter }: { board: BoardData; place: string; away?: string | null; colour: string; letter: string }) {
+    const at = placeAt(board, place)
+    if (!at) return null
+    const other = away ? placeAt(board, away) : undefined
+    const side = other && other.x !== at.x ? (at.x > other.x ? 1 : -1) : letter === 'R' ? 1 : -1
+    return (
+        <g pointerEvents="none" aria-label={`${letter === 'R' ? 'Red' : 'Black'} lead on ${placeName(board, place)}`}>
+            <Path d={`M${at.x} ${at.y}l${side * 9} -20l${side * 9} 5z`} fill={colour} />
+            <Circle cx={at.x + side * 18} cy={at.y - 26} r={11} fill={colour} />
+            <SvgText x={at.x + side * 18} y={at.y - 22} textAnchor="middle" fontSize={12} fontWeight={700} fill="sheet">{letter}</SvgText>
+        </g>
+    )
+}
+
+/** The jaw of the clamp round a wire, at the middle of its longest run. */
+export function ClampJaw({ board, wire }: { board: BoardData; wire: string }) {
+    const at = middleOf(board, wire)
+    if (!at) return null
+    return (
+        <g pointerEvents="none" role="img" aria-label={`Clamp round ${wireName(board, wire)}`} transform={`translate(${at.x} ${at.y}) rotate(${at.upright ? 90 : 0})`}>
+            <Path d="M-4 -12A12 12 0 1 0 4 -12" fill="none" stroke="sheet" strokeWidth={7} strokeLinecap="round" />
+            <Path d="M-4 -12A12 12 0 1 0 4 -12M0 12V22" fill="none" stroke="copper" strokeWidth={4} strokeLinecap="round" />
+        </g>
+    )
+}
+
+/** The meter as a part of the circuit: on a current range it is a wire from lead to lead. */
+export function InSeries({ board, red, black }: { board: BoardData; red: string; black: string }) {
+    const a = placeAt(board, red)
+    const b = placeAt(board, black)
+    if (!a || !b) return null
+    const [x, y] = [(a.x + b.x) / 2, Math.min(a.y, b.y) - 34]
+    return (
+        <g pointerEvents="none" role="img" aria-label={`Meter in series from ${placeName(board, red)} to ${placeName(board, black)}`}>
+            <Path d={`M${a.x} ${a.y}Q${a.x} ${y} ${x} ${y}T${b.x} ${b.y}`} fill="none" stroke="copper" strokeWidth={3} strokeDasharray="2 5" strokeLinecap="round" />
+            <Circle cx={x} cy={y} r={13} fill="sheet" stroke="copper" strokeWidth={2} />
+            <SvgText x={x} y={y + 5} textAnchor="middle" fontSize={13} fontWeight={700} fill="ink">A</SvgText>
+        </g>
+    )
+}
