@@ -88,6 +88,7 @@ test('dark, more contrast, other units: kept on this device, and nothing serious
     await page.getByRole('button', { name: 'How it looks, and units' }).click()
     await page.getByText('More contrast').click()
     await page.keyboard.press('Escape')
+    await expect(page.getByLabel('Theme')).toBeHidden()
     await clean('ladder, dark, more contrast')
     await page.context().clearCookies()
     await signIn(page, 'ines')

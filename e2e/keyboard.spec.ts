@@ -29,8 +29,10 @@ test('a job from sign-in to hand-back with the keyboard alone: a zone that is to
     await strike(page, 'Bad')
     await look('Zone valve 2')
     await reach(page, 'Call')
-    await page.keyboard.press('ArrowRight')
-    await page.keyboard.press('ArrowRight')
+    for (const tab of [/^Log/, 'Suspects']) {
+        await page.keyboard.press('ArrowRight')
+        await expect(page.getByRole('tab', { name: tab })).toBeFocused()
+    }
     await expect(page.getByLabel('Find a suspect')).toBeVisible()
     await reach(page, 'Find a suspect')
     await page.keyboard.type('zone valve 2 seized open')

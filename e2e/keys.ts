@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 
 /** On with Tab until what has the focus goes by this name, as someone without a mouse does it. */
 export async function reach(page: Page, name: string | RegExp) {
@@ -30,7 +30,12 @@ export async function answered(page: Page, key: string) {
 
 /** Goes to a part or a terminal by its name. */
 export async function find(page: Page, name: string) {
-    await page.keyboard.press('/')
+    const field = page.getByLabel('Find a part or a terminal')
+    await expect(async () => {
+        await page.keyboard.press('/') // a page that has just come listens a moment later
+        await expect(field).toBeFocused({ timeout: 500 })
+    }).toPass()
+    await field.fill('')
     await page.keyboard.type(name)
     await page.keyboard.press('Enter')
 }

@@ -24,6 +24,7 @@ use OddSpark\Marking\Hint;
 use OddSpark\Marking\Rules;
 use OddSpark\Meter\Mode;
 use OddSpark\Meter\Reading;
+use OddSpark\Meter\Specification;
 use OddSpark\Run\Memory;
 use OddSpark\Run\Snapshot;
 use OddSpark\Senses\Record;
@@ -296,7 +297,8 @@ class Workbench
         foreach ($record as $channel => $stretches) {
             foreach ($stretches as [$from, $to, $value]) {
                 if (str_starts_with($channel, 'meter ')) {
-                    $meter[] = ['from' => $from / 1000, 'to' => $to / 1000, 'reading' => $value];
+                    $mode = Mode::from(explode(' ', $channel, 3)[1]);
+                    $meter[] = ['from' => $from / 1000, 'to' => $to / 1000, 'reading' => $value, 'of' => substr($channel, 6), 'settles_s' => Specification::of($mode)->settles / 1000];
                 } else {
                     $perceived[$channel][] = ['from' => $from / 1000, 'to' => $to / 1000, 'value' => $value, 'say' => $bench->perception()->say($channel, $value)];
                 }

@@ -18,6 +18,8 @@ const RANGES: Partial<Record<Mode, number[]>> = {
 interface Props {
     scene: Scene
     reading: Reading | undefined
+    /** the display is on its way to another figure */
+    moving: boolean
     hand: 'red' | 'black'
     names: { red: string; black: string }
     act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
@@ -27,7 +29,7 @@ interface Props {
 }
 
 /** An ordinary meter: display, dial, two leads. What it shows is computed at this moment of the tape. */
-export function MeterPanel({ scene, reading, hand, names, act, onHand, onOff, meaning }: Props) {
+export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, onOff, meaning }: Props) {
     const ranges = RANGES[scene.mode] ?? []
     const nextRange = ranges[scene.range === null ? 0 : ranges.indexOf(scene.range) + 1] ?? null
     return (
@@ -37,7 +39,7 @@ export function MeterPanel({ scene, reading, hand, names, act, onHand, onOff, me
                     {[scene.range !== null && 'by hand', scene.keeping && 'keeps least, most', scene.battery === 'low' && 'battery low'].filter(Boolean).join(' · ')}
                 </Text>
                 <Text className="reading" fontSize="28px" fontWeight={600} data-testid="display" aria-live="polite">
-                    {reading?.unsteady ? '~ ~ ~' : reading?.text.replace(/ \(least.*\)|, battery low/g, '') ?? (scene.red && scene.black ? '· · ·' : '– – –')}
+                    {moving ? '· · ·' : reading?.unsteady ? '~ ~ ~' : reading?.text.replace(/ \(least.*\)|, battery low/g, '') ?? (scene.red && scene.black ? '· · ·' : '– – –')}
                 </Text>
             </Flex>
             <Grid templateColumns="repeat(4, 1fr)" gap="1" role="group" aria-label="Dial">

@@ -2,7 +2,7 @@ import { router } from '@inertiajs/react'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { Refusal, send } from '@/lib/send'
 import type { Channels, Entry, Reply, Scene } from '@/lib/types'
-import { nextChange, played } from '@/tape/stretches'
+import { nextChange, played, settlesAt } from '@/tape/stretches'
 import { forget, recall, remember, untilReached } from './waiting'
 
 /** Seconds before the end of what is known at which more is asked for. */
@@ -138,7 +138,7 @@ export function useBench(start: Start) {
         setState((s) => ({ ...s, speed }))
     }, [])
 
-    /** On to what happens next: within what is known at once, else by asking. */
+    /** On to what happens next, and till a meter that moves has come to rest: within what is known at once, else by asking. */
     const next = useCallback(async () => {
         const l = live.current
         const change = nextChange(l.ahead, l.time + 0.05)
@@ -146,9 +146,15 @@ export function useBench(start: Start) {
             l.time = change
             setState((s) => ({ ...s, time: change }))
             await ask('play', { to_s: Number(change.toFixed(3)) })
-            return
+        } else {
+            await ask('next', {})
         }
-        await ask('next', {})
+        // whoever is on to what happens next reads the meter when it stands
+        const stands = settlesAt(played(l.past, l.ahead, l.time), l.time)
+        if (stands !== undefined && stands <= l.until) {
+            l.time = stands
+            setState((s) => ({ ...s, time: stands }))
+        }
     }, [ask])
 
     const clear = useCallback(() => setState((s) => ({ ...s, notice: null })), [])

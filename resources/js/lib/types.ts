@@ -23,7 +23,9 @@ export interface BoardData { width: number; height: number; parts: Part[]; wires
 
 export interface Stretch { from: number; to: number; value: string; say: string }
 export interface Reading { mode: string; value: number | null; step: number; live: boolean; text: string; unsteady?: boolean; low?: boolean; least?: number | null; most?: number | null }
-export interface Channels { perceived: Record<string, Stretch[]>; meter: { from: number; to: number; reading: Reading }[] }
+export interface Channels { perceived: Record<string, Stretch[]>; meter: MeterStretch[] }
+/** What a settled display shows; `of` is the dial and the leads, `settles_s` how long a change takes to be shown. */
+export interface MeterStretch { from: number; to: number; reading: Reading; of?: string; settles_s?: number }
 
 export interface Entry {
     id: string; at_s: number; text: string

@@ -19,7 +19,7 @@ import { inUnits } from '@/lib/units'
 import { Frame } from '@/shell/Frame'
 import { useLook } from '@/shell/look'
 import { clock } from '@/tape/scale'
-import { at, readingAt } from '@/tape/stretches'
+import { at, readingAt, settlesAt } from '@/tape/stretches'
 import { Tape, type Mark } from '@/tape/Tape'
 
 interface Props { attempt: number; job: Briefing; board: BoardData; doors: { covers: string[] }[]; faults: FaultName[]; log: Entry[]; past: Channels; now: Reply; steps: { id: string; text: string }[] | null }
@@ -80,6 +80,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     })
 
     const reading = readingAt(bench.seen, bench.time)
+    const moving = settlesAt(bench.seen, bench.time) !== undefined
     const [look] = useLook()
     const say = (text: string) => inUnits(text, look.units)
     const spoken = useMemo(() => bench.log.map((e) => ({ ...e, text: inUnits(e.text, look.units), reading: e.reading && { ...e.reading, text: inUnits(e.reading.text, look.units) } })), [bench.log, look.units])
@@ -148,13 +149,13 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     const right = useMemo(() => (
         <Stack gap="2" minH="0" overflowY="auto">
             <MeterPanel
-                scene={scene} reading={reading} hand={hand} names={{ red: scene.red ? placeName(board, scene.red) : '', black: scene.black ? placeName(board, scene.black) : '' }}
+                scene={scene} reading={reading} moving={moving} hand={hand} names={{ red: scene.red ? placeName(board, scene.red) : '', black: scene.black ? placeName(board, scene.black) : '' }}
                 act={act} onHand={setHand} onOff={() => { void act('leads', { red: null, black: null }); setHand('red') }}
                 meaning={{ ask: told !== undefined, onMeant: (meaning) => void act('meant', { meaning }) }}
             />
             <Instruments board={board} scene={scene} log={spoken} act={act} />
         </Stack>
-    ), [scene, reading, hand, board, told, spoken, act])
+    ), [scene, reading, moving, hand, board, told, spoken, act])
 
     return (
         <Frame title={job.title} full>

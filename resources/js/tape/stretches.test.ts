@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import type { Channels } from '@/lib/types'
-import { differences, at, nextChange, nothing, played, readingAt } from './stretches'
+import type { Channels, Reading } from '@/lib/types'
+import { differences, at, nextChange, nothing, played, readingAt, settlesAt } from './stretches'
 
 const lamp = (...s: [number, number, string][]): Channels => ({ perceived: { lamp: s.map(([from, to, value]) => ({ from, to, value, say: value })) }, meter: [] })
 
@@ -23,6 +23,18 @@ describe('stretches', () => {
     it('keeps a gap where nothing could be perceived', () => {
         const more = played(lamp([0, 4, 'lit']), lamp([9, 12, 'lit']), 12)
         expect(more.perceived['lamp']).toHaveLength(2)
+    })
+
+    it('knows when a display is still on its way', () => {
+        const r = (value: number | null, from: number, to: number, of = 'vac a b') => ({ from, to, of, settles_s: 0.5, reading: { mode: 'vac', value, step: 0.1, live: false, text: String(value) } as Reading })
+        const c: Channels = { perceived: {}, meter: [r(0, 0, 3), r(24, 3, 3.2), r(24.1, 3.2, 9)] }
+        expect(settlesAt(c, 2)).toBeUndefined()
+        expect(settlesAt(c, 3)).toBe(3.5)
+        expect(settlesAt(c, 3.3)).toBe(3.5)
+        expect(settlesAt(c, 3.5)).toBeUndefined()
+        expect(settlesAt({ perceived: {}, meter: [r(0, 0, 3), r(24, 3, 9, 'vac a c')] }, 3.1)).toBeUndefined()
+        expect(settlesAt({ perceived: {}, meter: [r(null, 0, 3), r(24, 3, 9)] }, 3.1)).toBeUndefined()
+        expect(settlesAt(nothing, 1)).toBeUndefined()
     })
 
     it('never shows what was not played', () => {

@@ -15,6 +15,25 @@ export function readingAt(channels: Channels, seconds: number): Reading | undefi
     return at(channels.meter, seconds)?.reading
 }
 
+/** Until when the display is still on its way to another figure, with the leads where they were; undefined once it stands. */
+export function settlesAt(channels: Channels, seconds: number): number | undefined {
+    const { meter } = channels
+    let i = meter.findLastIndex((m) => m.from <= seconds)
+    const shown = meter[i]
+    if (!shown) return undefined
+    const follows = (j: number) => j > 0 && meter[j - 1]!.of === meter[j]!.of && meter[j - 1]!.to >= meter[j]!.from - 1e-6
+    while (follows(i) && !jumps(meter[i - 1]!.reading, meter[i]!.reading)) i--
+    if (!follows(i)) return undefined
+    const stands = meter[i]!.from + (shown.settles_s ?? 0)
+    return seconds < stands - 1e-6 ? stands : undefined
+}
+
+/** Whether a display takes its time from one figure to the other; from and to OL or LIVE it goes at once. */
+function jumps(a: Reading, b: Reading): boolean {
+    if (a.value === null || b.value === null || a.live || b.live) return false
+    return Math.abs(a.value - b.value) > Math.max(0.05 * Math.max(Math.abs(a.value), Math.abs(b.value)), 3 * b.step)
+}
+
 /** Cuts what lies ahead at a moment and adds it to what is past; a stretch that goes on stays one. */
 export function played(past: Channels, ahead: Channels, until: number): Channels {
     const perceived: Record<string, Stretch[]> = { ...past.perceived }
