@@ -23,6 +23,22 @@ test('the warm-up, by touch on a tablet: every step tried, nothing marked, and b
     const place = (p: string) => tap(page, `[data-place="${p}"]`)
     const hand = (lead: 'Red' | 'Black') => page.getByLabel('Meter', { exact: true }).getByRole('button', { name: lead }).tap()
 
+    // two fingers apart make the board larger, where they are, and press nothing
+    const board = page.getByRole('group', { name: 'Board of the appliance' })
+    const width = async () => Number((await board.getAttribute('viewBox'))!.split(' ')[2])
+    const whole = await width()
+    const touch = await page.context().newCDPSession(page)
+    const at = (await page.locator('[data-part="transformer"]').boundingBox())!
+    const fingers = (apart: number) => [-1, 1].map((side, id) => ({ x: at.x + at.width / 2 + side * apart, y: at.y + at.height / 2, id }))
+    await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: fingers(20) })
+    for (const apart of [26, 32, 36, 40]) await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: fingers(apart) })
+    await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
+    await expect.poll(async () => whole / (await width())).toBeCloseTo(2, 1)
+    await expect(page.getByRole('tab', { name: 'Log (0)' })).toBeVisible()
+    await page.getByRole('button', { name: 'Further away' }).tap()
+    await page.getByRole('button', { name: 'Further away' }).tap()
+    expect(await width()).toBeCloseTo(whole, 3)
+
     await page.locator('[data-part="fuse"]').tap()
     await tapButton(page, 'Look at it')
     await place('transformer.H1')

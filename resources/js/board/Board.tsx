@@ -1,9 +1,11 @@
 import { Button, chakra, Flex, Stack } from '@chakra-ui/react'
-import { memo, useEffect, useMemo, useRef, useState, type PointerEvent } from 'react'
+import { memo, useEffect, useMemo, useRef, useState } from 'react'
 import type { BoardData, Part, Terminal, Wire } from '@/lib/types'
 import { wireColours } from '@/theme/wires'
 import { Symbol } from './Symbol'
 import { ClampJaw, InSeries, Jumper, Lead } from './Tools'
+import { usePinch } from './usePinch'
+import { LARGEST, middle, shown, zoomed, type View } from './view'
 import { extent, ownerOf, placeAt } from './walk'
 
 const Svg = chakra('svg')
@@ -38,43 +40,24 @@ interface Props {
     onPart?: (part: string) => void
 }
 
-const ZOOMS = [1, 1.6, 2.4]
+const STEP = 1.6
 
 /** The appliance: parts where they sit, wires in their colours, every terminal a place for a lead. */
 export function Board(props: Props) {
     const { board, red, black, cursor, covered = [], doorShut = false } = props
-    const [zoom, setZoom] = useState(0)
     const all = useMemo(() => extent(board), [board])
-    const [centre, setCentre] = useState({ x: all.x + all.w / 2, y: all.y + all.h / 2 })
+    const [view, setView] = useState<View>(() => ({ scale: 1, ...middle(all) }))
+    const frame = useRef<SVGSVGElement>(null)
+    const hand = usePinch(frame, view, all, setView)
+    const { x, y, w, h } = shown(view, all)
     useEffect(() => {
         const part = board.parts.find((p) => p.id === props.seek)
         const to = part ? { x: part.x + part.w / 2, y: part.y + part.h / 2 } : props.seek ? placeAt(board, props.seek) : undefined
-        if (to) setCentre(to)
+        if (to) setView((v) => ({ ...v, ...to }))
     }, [board, props.seek])
-    const drag = useRef<{ x: number; y: number; cx: number; cy: number; moved: boolean } | null>(null)
-    const frame = useRef<SVGSVGElement>(null)
-    const scale = ZOOMS[zoom] ?? 1
-    const w = all.w / scale
-    const h = all.h / scale
-    const x = Math.min(Math.max(centre.x - w / 2, all.x), all.x + all.w - w)
-    const y = Math.min(Math.max(centre.y - h / 2, all.y), all.y + all.h - h)
-
-    const down = (e: PointerEvent) => {
-        drag.current = { x: e.clientX, y: e.clientY, cx: x + w / 2, cy: y + h / 2, moved: false }
-    }
-    const move = (e: PointerEvent) => {
-        const d = drag.current
-        const box = frame.current?.getBoundingClientRect()
-        if (!d || !box || scale === 1) return
-        const dx = e.clientX - d.x
-        const dy = e.clientY - d.y
-        if (Math.hypot(dx, dy) > 6) d.moved = true
-        if (d.moved) setCentre({ x: d.cx - (dx * w) / box.width, y: d.cy - (dy * h) / box.height })
-    }
     const nearer = (step: number) => {
         const target = red ? placeAt(board, red) : undefined
-        setZoom((z) => Math.min(ZOOMS.length - 1, Math.max(0, z + step)))
-        if (scale === 1 && target) setCentre(target)
+        setView((v) => ({ ...zoomed({ scale: v.scale, ...middle(shown(v, all)) }, v.scale * STEP ** step, middle(shown(v, all))), ...(v.scale === 1 && target ? target : {}) }))
     }
     const hidden = useMemo(() => new Set(doorShut ? covered : []), [doorShut, covered])
 
@@ -89,10 +72,8 @@ export function Board(props: Props) {
                 role="group"
                 aria-label="Board of the appliance"
                 touchAction="none"
-                onPointerDown={down}
-                onPointerMove={move}
-                onPointerUp={() => (drag.current = null)}
-                onPointerLeave={() => (drag.current = null)}
+                userSelect="none"
+                {...hand}
             >
                 <Cabinet board={board} covered={covered} />
                 {board.wires.map((wire) => (
@@ -119,8 +100,8 @@ export function Board(props: Props) {
                 {red && <Lead board={board} place={red} away={black} colour="leadRed" letter="R" />}
             </Svg>
             <Stack gap="1" p="1" justify="center" borderLeftWidth="1px" borderColor="line">
-                <Button variant="outline" minW="44px" h="44px" px="0" color="ink" borderColor="line" aria-label="Nearer" disabled={zoom === ZOOMS.length - 1} onClick={() => nearer(1)}>+</Button>
-                <Button variant="outline" minW="44px" h="44px" px="0" color="ink" borderColor="line" aria-label="Further away" disabled={zoom === 0} onClick={() => nearer(-1)}>−</Button>
+                <Button variant="outline" minW="44px" h="44px" px="0" color="ink" borderColor="line" aria-label="Nearer" disabled={view.scale >= LARGEST} onClick={() => nearer(1)}>+</Button>
+                <Button variant="outline" minW="44px" h="44px" px="0" color="ink" borderColor="line" aria-label="Further away" disabled={view.scale <= 1} onClick={() => nearer(-1)}>−</Button>
             </Stack>
         </Flex>
     )
