@@ -9,7 +9,7 @@ test('a job from sign-in to hand-back with the keyboard alone: a zone that is to
     await page.keyboard.type('copper-lamp')
     await page.keyboard.press('Enter')
     await expect(page.getByRole('heading', { name: 'My jobs' })).toBeVisible()
-    await reach(page, /^Begin/)
+    await reach(page, 'Begin: Music school: practice rooms far too warm')
     await page.keyboard.press('Enter')
     await expect(page.getByRole('button', { name: 'Run' })).toBeVisible()
 

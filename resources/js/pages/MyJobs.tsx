@@ -21,10 +21,10 @@ export default function MyJobs({ jobs }: { jobs: Job[] }) {
                         {j.handed_back ? (
                             <>
                                 <Text className="reading" w="150px" textAlign="right" color={j.passed ? 'good' : 'danger'}>{j.total?.toFixed(1) ?? '–'} {j.passed ? 'passed' : 'not passed'}</Text>
-                                <Button asChild h="44px" w="120px" variant="outline" color="ink" borderColor="line"><Link href={`/attempts/${j.attempt}/debrief`}>Debrief</Link></Button>
+                                <Button asChild h="44px" w="120px" variant="outline" color="ink" borderColor="line"><Link aria-label={`Debrief: ${j.title}`} href={`/attempts/${j.attempt}/debrief`}>Debrief</Link></Button>
                             </>
                         ) : (
-                            <Button h="44px" w="120px" bg="copper" color="onCopper" onClick={() => router.post(`/jobs/${j.id}/attempt`)}>{j.attempt ? 'Go on' : 'Begin'}</Button>
+                            <Button h="44px" w="120px" bg="copper" color="onCopper" aria-label={`${j.attempt ? 'Go on' : 'Begin'}: ${j.title}`} onClick={() => router.post(`/jobs/${j.id}/attempt`)}>{j.attempt ? 'Go on' : 'Begin'}</Button>
                         )}
                     </Flex>
                 ))}
