@@ -30,26 +30,15 @@ class Appliance extends Model
     public static function ship(string $name): self
     {
         $model = (new Library())->model($name);
-        $existing = self::query()->where('name', $name)->first();
+        $existing = self::query()->where('name', $model->name())->first();
         if ($existing !== null && $existing->hash === $model->hash() && str_contains($existing->board, '"ladder"')) {
             return $existing;
         }
 
-        return self::query()->updateOrCreate(['name' => $name], [
+        return self::query()->updateOrCreate(['name' => $model->name()], [
             'title' => $model->title(),
             'hash' => $model->hash(),
             'document' => self::encode($model->document),
-            'board' => self::encode(Board::of($model) + ['ladder' => Ladder::of($model)]),
-        ]);
-    }
-
-    /** The training board of the warm-up: no model to set trouble in. */
-    public static function training(): self
-    {
-        $model = (new Library())->model(WarmUp::MODEL);
-
-        return self::query()->where(['name' => $model->name(), 'hash' => $model->hash()])->first() ?? self::query()->updateOrCreate(['name' => $model->name()], [
-            'title' => $model->title(), 'hash' => $model->hash(), 'document' => self::encode($model->document),
             'board' => self::encode(Board::of($model) + ['ladder' => Ladder::of($model)]),
         ]);
     }
@@ -61,7 +50,7 @@ class Appliance extends Model
      */
     public function scopeOffered(Builder $query): void
     {
-        $query->where('name', '!=', 'warm-up');
+        $query->where('name', '!=', WarmUp::NAME);
     }
 
     public function model(): ApplianceModel

@@ -16,6 +16,8 @@ final class WarmUp
     /** The board, beside the shipped models. */
     public const MODEL = __DIR__.'/../../models/training/warm-up.json';
 
+    public const NAME = 'warm-up';
+
     public const VISIT = 'bench';
 
     /** @return list<array{id: string, text: string}> in the order in which they are best done */

@@ -86,13 +86,9 @@ final readonly class Technique implements Judge
     /** @return array{string|null, string|null} where the leads are after an entry */
     private function at(Account $account, int $i): array
     {
-        for ($j = $i; $j >= 0; $j--) {
-            if ($account->act($j)->name === 'leads' && $account->outcome($j)->refused === null) {
-                return [$account->act($j)->get('red'), $account->act($j)->get('black')];
-            }
-        }
+        $act = $account->act($account->placing($i));
 
-        return [null, null];
+        return $act->name === 'leads' ? [$act->get('red'), $act->get('black')] : [null, null];
     }
 
     /** @return array<int, string> what goes against the house's way of testing */
