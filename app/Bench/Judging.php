@@ -13,6 +13,7 @@ use OddSpark\Faults\Universe;
 use OddSpark\Marking\Account;
 use OddSpark\Marking\Debrief;
 use OddSpark\Marking\Drift;
+use OddSpark\Marking\Mark as Computed;
 use OddSpark\Marking\Marker;
 use OddSpark\Marking\Rules;
 use OddSpark\Run\Memory;
@@ -67,7 +68,8 @@ class Judging
         }
         $mark = $first->result;
         $history = MarkOverride::query()->with('user:id,name')->where('attempt_id', $attempt->id)->orderBy('id')->get();
-        $points = $weights = 0.0;
+        $shares = [];
+        $isChanged = false;
         foreach ($mark['lines'] as $i => $line) {
             $of = $history->where('line', $line['id']);
             $latest = $of->last();
@@ -78,17 +80,18 @@ class Judging
                 ])->values()->all();
             }
             if ($latest?->share !== null) {
+                $isChanged = true;
                 $line['override'] = ['by' => $latest->user->name, 'reason' => $latest->reason, 'computed' => $line['points']];
                 $line['share'] = round($latest->share, 3);
                 $line['points'] = round($latest->share * $line['weight'], 1);
             }
-            $points += ($latest->share ?? $line['share']) * $line['weight'];
-            $weights += $line['weight'];
+            $shares[$line['id']] = $latest->share ?? $line['share'];
             $mark['lines'][$i] = $line;
         }
-        if ($history->isNotEmpty()) {
-            $mark['total'] = round(max(0.0, 100 * $points / $weights - $mark['hints']['points']), 1);
-            $mark['passed'] = $mark['total'] >= $mark['rules']['pass_mark'] && $mark['not_passed'] === [];
+        if ($isChanged) { // else what was computed stands, to the last digit
+            $total = Computed::sum($shares, array_column($mark['lines'], 'weight', 'id'), $mark['hints']['points']);
+            $mark['total'] = round($total, 1);
+            $mark['passed'] = $total >= $mark['rules']['pass_mark'] && $mark['not_passed'] === [];
         }
         $attempt->update(['mark' => $mark]);
     }

@@ -18,12 +18,24 @@ final readonly class Mark
     /** Of 100: what the lines come to, less what was paid for hints. */
     public function total(): float
     {
+        $shares = array_combine(array_map(fn (Line $l) => $l->id, $this->lines), array_map(fn (Line $l) => $l->share, $this->lines));
+
+        return self::sum($shares, $this->rules->weights, $this->paid());
+    }
+
+    /**
+     * @param array<string, float> $shares by line
+     * @param array<string, int|float> $weights by line
+     * @param float $paid points for hints
+     */
+    public static function sum(array $shares, array $weights, float $paid): float
+    {
         $points = 0.0;
-        foreach ($this->lines as $line) {
-            $points += $line->share * $this->rules->weights[$line->id];
+        foreach ($shares as $line => $share) {
+            $points += $share * $weights[$line];
         }
 
-        return max(0.0, 100 * $points / array_sum($this->rules->weights) - $this->paid());
+        return max(0.0, 100 * $points / array_sum($weights) - $paid);
     }
 
     public function passed(): bool

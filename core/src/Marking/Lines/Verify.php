@@ -48,11 +48,18 @@ final class Verify implements Judge
     /** The appliance run again from the last repair on, with the same acts. */
     private function run(Account $account): void
     {
-        $mends = $account->entries(self::MENDING);
-        $from = $mends === [] ? 0 : end($mends) + 1;
+        $from = ($this->lastMend($account) ?? -1) + 1;
         $state = $account->repairs->state($from);
         $this->trials = new SafetyTrials($account->plan, $account->fault, new Memory());
         $this->after = $state === null ? ['tried' => [], 'fires' => []] : $this->trials->of($state, $account->seen, $from);
+    }
+
+    /** The entry of the last repair. */
+    private function lastMend(Account $account): ?int
+    {
+        $mends = $account->entries(self::MENDING);
+
+        return $mends === [] ? null : end($mends);
     }
 
     /** Whether it burned between two ticks. */
@@ -92,8 +99,7 @@ final class Verify implements Judge
      */
     private function mended(Account $account, array $restoring): int
     {
-        $mends = $account->entries(self::MENDING);
-        $last = $mends !== [] ? end($mends) : ($restoring === [] ? null : end($restoring));
+        $last = $this->lastMend($account) ?? ($restoring === [] ? null : end($restoring));
 
         return $last === null ? 0 : $account->act($last)->tick;
     }
@@ -121,9 +127,9 @@ final class Verify implements Judge
     /** @param list<array{text: string, entry: int|null}> $why */
     private function reading(Account $account, array &$why): float
     {
-        $mends = $account->entries(self::MENDING);
+        $mended = $this->lastMend($account) ?? -1;
         foreach ($account->entries(['leads', 'read', 'clamp', 'gauge', 'probe', 'draught', 'analyser', 'smoke', 'oil_gauge']) as $i) {
-            if ($i > ($mends === [] ? -1 : end($mends)) && $account->outcome($i)->reading !== null && $account->steps[$i]->flaws === []) {
+            if ($i > $mended && $account->outcome($i)->reading !== null && $account->steps[$i]->flaws === []) {
                 $why[] = Line::say('A reading was taken after the repair.', $i);
 
                 return 1.0;
