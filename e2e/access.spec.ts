@@ -1,11 +1,5 @@
-import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
-import { openJob, signIn } from './people'
-
-async function clean(page: Page, where: string) {
-    const found = (await new AxeBuilder({ page }).analyze()).violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')
-    expect(found.map((v) => `${where}: ${v.id} ${v.nodes.slice(0, 3).map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([])
-}
+import { expect, test } from '@playwright/test'
+import { clean, openJob, signIn } from './people'
 
 test('nothing serious stands in the way of anyone, on any view', async ({ page }) => {
     await page.goto('/login')

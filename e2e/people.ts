@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
 
 export async function signIn(page: Page, mailbox: string) {
@@ -30,4 +31,10 @@ export async function press(page: Page, name: string | RegExp) {
 export async function look(page: Page, part: string) {
     await page.locator(`[data-part="${part}"]`).click()
     await press(page, 'Look at it')
+}
+
+/** Nothing that axe calls serious stands on a view. */
+export async function clean(page: Page, where: string) {
+    const found = (await new AxeBuilder({ page }).analyze()).violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    expect(found.map((v) => `${where}: ${v.id} ${v.nodes.slice(0, 3).map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([])
 }

@@ -1,4 +1,4 @@
-import { Box, Button, Checkbox, Field, Grid, Heading, HStack, Input, NativeSelect, Stack, Text, Textarea } from '@chakra-ui/react'
+import { Box, Button, Checkbox, Field, Grid, Heading, HStack, Input, Stack, Text, Textarea } from '@chakra-ui/react'
 import { useForm } from '@inertiajs/react'
 import { useEffect, useMemo, useState } from 'react'
 import { Board } from '@/board/Board'
@@ -9,6 +9,7 @@ import { useAnalysis } from '@/board/useAnalysis'
 import { send } from '@/lib/send'
 import type { BoardData, Channels, FaultName } from '@/lib/types'
 import { Frame } from '@/shell/Frame'
+import { Select } from '@/shell/Select'
 import { Tape } from '@/tape/Tape'
 
 interface Preview extends Channels { complaint: { id: string; text: string }[]; until_s: number; states: { at: number; state: string; title: string }[] }
@@ -188,17 +189,6 @@ function Row({ label, error, children }: { label: string; error?: string; childr
             {children}
             <Field.ErrorText color="danger">{error}</Field.ErrorText>
         </Field.Root>
-    )
-}
-
-function Select({ label, value, options, onChange }: { label: string; value: string; options: [string, string][]; onChange: (v: string) => void }) {
-    return (
-        <NativeSelect.Root>
-            <NativeSelect.Field aria-label={label} h="44px" borderColor="line" value={value} onChange={(e) => onChange(e.target.value)}>
-                {options.map(([v, word]) => <option key={v} value={v}>{word}</option>)}
-            </NativeSelect.Field>
-            <NativeSelect.Indicator />
-        </NativeSelect.Root>
     )
 }
 

@@ -1,5 +1,6 @@
-import { Box, Checkbox, NativeSelect, Popover, Button, Stack, Text, Portal } from '@chakra-ui/react'
+import { Box, Checkbox, Popover, Button, Stack, Text, Portal } from '@chakra-ui/react'
 import { useLook, type Look } from './look'
+import { Select } from './Select'
 
 /** Light or dark, more contrast, and the units that one reads best: for this device. */
 export function LookMenu() {
@@ -30,12 +31,7 @@ function Choice({ label, value, options, onChange }: { label: string; value: str
     return (
         <Box>
             <Text fontSize="14px">{label}</Text>
-            <NativeSelect.Root>
-                <NativeSelect.Field aria-label={label} h="44px" borderColor="line" value={value} onChange={(e) => onChange(e.target.value)}>
-                    {options.map(([v, word]) => <option key={v} value={v}>{word}</option>)}
-                </NativeSelect.Field>
-                <NativeSelect.Indicator />
-            </NativeSelect.Root>
+            <Select label={label} value={value} options={options} onChange={onChange} />
         </Box>
     )
 }
