@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { clean, lead, openJob, press, signIn } from './people'
+import { startServer, stopServer } from './server'
 
 test('the network is lost and comes back: the act that waited is done once, and a reload in the midst keeps it', async ({ page, context }) => {
     await signIn(page, 'priya')
@@ -8,7 +9,7 @@ test('the network is lost and comes back: the act that waited is done once, and 
     await context.setOffline(true)
     await page.locator('[data-place="limit.a"]').click()
     await expect(page.getByText('The server cannot be reached.')).toBeVisible()
-    await page.waitForTimeout(4000)
+    await page.waitForTimeout(30_000)
     await context.setOffline(false)
     await expect(page.getByText('The server cannot be reached.')).toBeHidden({ timeout: 10_000 })
     await page.getByRole('tab', { name: /Log/ }).click()
@@ -25,6 +26,56 @@ test('the network is lost and comes back: the act that waited is done once, and 
     await expect(page.getByLabel('Log', { exact: true }).getByText(/Limit b/)).toHaveCount(1, { timeout: 10_000 })
     await page.reload()
     await page.getByRole('tab', { name: /Log \(3\)/ }).click()
+})
+
+test('the server is stopped and started again in the midst of a job: nothing lost, nothing doubled', async ({ page }) => {
+    await signIn(page, 'priya')
+    await openJob(page, 'Bookbinder\'s workshop')
+    await expect(page.getByRole('tab', { name: 'Log (3)' })).toBeVisible()
+    await stopServer()
+    try {
+        await page.locator('[data-place="board.R"]').click()
+        await expect(page.getByText('The server cannot be reached.')).toBeVisible()
+        await page.waitForTimeout(3000)
+    } finally {
+        await startServer()
+    }
+    await expect(page.getByText('The server cannot be reached.')).toBeHidden({ timeout: 20_000 })
+    await expect(page.getByRole('tab', { name: 'Log (4)' })).toBeVisible()
+    await page.reload()
+    await expect(page.getByRole('tab', { name: 'Log (4)' })).toBeVisible()
+})
+
+test('the laptop sleeps for an hour while time runs: the bench has waited', async ({ page }) => {
+    await page.clock.install()
+    await signIn(page, 'priya')
+    await openJob(page, 'Bookbinder\'s workshop')
+    const seconds = async () => {
+        const [m, s] = (await page.getByTestId('clock').textContent())!.split(':').map(Number)
+        return 60 * m! + s!
+    }
+    const before = await seconds()
+    await page.getByRole('button', { name: 'Run', exact: true }).click()
+    await page.clock.fastForward('01:00:00')
+    await page.clock.runFor(1500)
+    await page.getByRole('button', { name: 'Pause' }).click()
+    expect(await seconds()).toBeLessThan(before + 15)
+    await lead(page, 'board.C')
+    await expect(page.getByRole('tab', { name: 'Log (5)' })).toBeVisible()
+})
+
+test('signed out in the midst: by way of the sign-in back to the bench, and what was done last is done once', async ({ page, context }) => {
+    await signIn(page, 'priya')
+    await openJob(page, 'Bookbinder\'s workshop')
+    await expect(page.getByRole('tab', { name: 'Log (5)' })).toBeVisible()
+    await context.clearCookies()
+    await page.locator('[data-place="board.W"]').click()
+    await page.getByLabel('Mail address').fill('priya@demo.example')
+    await page.getByLabel('Password').fill('copper-lamp')
+    await page.getByRole('button', { name: 'Sign in' }).click()
+    await expect(page.getByRole('tab', { name: 'Log (6)' })).toBeVisible()
+    await page.reload()
+    await expect(page.getByRole('tab', { name: 'Log (6)' })).toBeVisible()
 })
 
 test('the ladder is linked with the board, the list is one\'s own, and a suspect has a why', async ({ page }) => {

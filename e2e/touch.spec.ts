@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { signIn } from './people'
+import { clean, signIn } from './people'
 
 /** A 10-inch tablet held across: fingers only, no hovering. */
 test.use({ viewport: { width: 1080, height: 810 }, hasTouch: true })
@@ -69,6 +69,7 @@ test('the warm-up, by touch on a tablet: every step tried, nothing marked, and b
     await tap(page, '[data-rung-place="relay.B"]')
     await page.getByRole('button', { name: 'Ladder', exact: true }).tap()
     await expect(page.getByText('8 of 12 tried.')).toBeVisible()
+    await clean(page, 'warm-up on a tablet')
 
     await hand('Red')
     await place('inducer.L')
@@ -108,6 +109,7 @@ test('a job from call sheet to hand-back, by touch on a tablet: the valve of a h
     await tapButton(page, 'Good')
     await tap(page, '[data-place="three-port.OG"]')
     await look('three-port')
+    await clean(page, 'bench on a tablet')
     await page.getByRole('tab', { name: 'Suspects' }).tap()
     await page.getByLabel('Find a suspect').fill('mid-position motor')
     await tapButton(page, 'Name Mid-position valve: motor dead')

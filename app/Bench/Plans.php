@@ -8,6 +8,7 @@ use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Arrival;
+use OddSpark\Faults\Fault;
 use OddSpark\Faults\Universe;
 use OddSpark\Run\Memory;
 use OddSpark\Run\Snapshot;
@@ -48,6 +49,17 @@ class Plans
         }
 
         return $this->plans[$hash] = Plan::fromArray(require $file);
+    }
+
+    /** The fault of a job by itself: the whole universe is not made anew for every act. */
+    public function faultOf(Assignment $assignment): Fault
+    {
+        $file = $this->file("fault-$assignment->hash-".substr(hash('sha256', $assignment->fault), 0, 16));
+        if (! is_file($file)) {
+            $this->write($file, serialize(Universe::of($this->ofAssignment($assignment)->model)->get($assignment->fault)));
+        }
+
+        return unserialize((string) file_get_contents($file), ['allowed_classes' => [Fault::class]]);
     }
 
     /**

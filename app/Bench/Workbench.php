@@ -71,12 +71,16 @@ class Workbench
      * @param array<string, mixed> $json an act of the action-log format, with the client's id
      * @return array<string, mixed> the reply
      *
+     * @throws ActError when it is not an act of the catalogue, has no id, or is not allowed in this job
      * @throws OutOfStep when its moment is not the attempt's
      */
     public function act(Attempt $attempt, array $json): array
     {
         $act = Catalogue::act($json);
-        $clientId = (string) $json['id'];
+        $clientId = $json['id'] ?? null;
+        if (! is_string($clientId) || $clientId === '' || strlen($clientId) > 40) {
+            throw new ActError('/id', 'Must be a text of 1 to 40 letters, another for each act.');
+        }
 
         return $this->at($attempt, function (Attempt $attempt, Bench $bench, array $state) use ($act, $clientId): array {
             $done = $attempt->entries()->where('client_id', $clientId)->first();
@@ -190,9 +194,7 @@ class Workbench
 
     public function bench(Assignment $assignment, ?int $seed): Bench
     {
-        $plan = $this->plans->ofAssignment($assignment);
-
-        return new Bench($plan, Universe::of($plan->model)->get($assignment->fault), new Memory(), $seed, Kit::of($assignment->kit ?? []), $assignment->rules['stops'] ?? []);
+        return new Bench($this->plans->ofAssignment($assignment), $this->plans->faultOf($assignment), new Memory(), $seed, Kit::of($assignment->kit ?? []), $assignment->rules['stops'] ?? []);
     }
 
     /**

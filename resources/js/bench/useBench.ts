@@ -1,6 +1,6 @@
 import { router } from '@inertiajs/react'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { Refusal, send } from '@/lib/send'
+import { isSignedOut, Refusal, send } from '@/lib/send'
 import type { Channels, Entry, Reply, Scene } from '@/lib/types'
 import { nextChange, played, settlesAt } from '@/tape/stretches'
 import { forget, recall, remember, untilReached } from './waiting'
@@ -56,7 +56,8 @@ export function useBench(start: Start) {
         const refusal = error instanceof Refusal ? error : new Refusal('Something went wrong on this page. Load it again; the bench is kept.', 0)
         live.current.playing = false
         setState((s) => ({ ...s, playing: false, notice: { text: refusal.message, danger: false } }))
-        if (refusal.status === 409) router.visit(url, { preserveScroll: true, replace: true })
+        // out of step: look again; signed out: by way of the sign-in back to here
+        if ([401, 409, 419].includes(refusal.status)) router.visit(url, { preserveScroll: true, replace: true })
     }, [url])
 
     const ask = useCallback(async (path: string, body: unknown) => {
@@ -72,7 +73,7 @@ export function useBench(start: Start) {
             take(reply)
             return reply
         } catch (error) {
-            if (path === 'acts') forget(start.attempt)
+            if (path === 'acts' && !isSignedOut(error)) forget(start.attempt)
             fail(error)
             return undefined
         } finally {

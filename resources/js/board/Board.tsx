@@ -1,12 +1,12 @@
 import { Button, chakra, Flex, Stack } from '@chakra-ui/react'
 import { memo, useEffect, useMemo, useRef, useState } from 'react'
-import type { BoardData, Part, Terminal, Wire } from '@/lib/types'
+import type { AtTap, BoardData, Part, Terminal, Wire } from '@/lib/types'
 import { wireColours } from '@/theme/wires'
 import { Symbol } from './Symbol'
-import { ClampJaw, InSeries, Jumper, Lead } from './Tools'
+import { AtTaps, ClampJaw, InSeries, Jumper, Lead } from './Tools'
 import { usePinch } from './usePinch'
 import { LARGEST, middle, shown, zoomed, type View } from './view'
-import { extent, ownerOf, placeAt } from './walk'
+import { extent, ownerOf, placeAt, reaches } from './walk'
 
 const Svg = chakra('svg')
 const Rect = chakra('rect')
@@ -26,6 +26,8 @@ interface Props {
     jaw?: string[]
     /** the meter is on a current range */
     series?: boolean
+    /** what is put to which tap */
+    atTaps?: Partial<Record<AtTap, string>>
     /** parts that are known to be taken off: hoses */
     off?: string[]
     covered?: string[]
@@ -46,6 +48,7 @@ const STEP = 1.6
 export function Board(props: Props) {
     const { board, red, black, cursor, covered = [], doorShut = false } = props
     const all = useMemo(() => extent(board), [board])
+    const reach = useMemo(() => reaches(board), [board])
     const [view, setView] = useState<View>(() => ({ scale: 1, ...middle(all) }))
     const frame = useRef<SVGSVGElement>(null)
     const hand = usePinch(frame, view, all, setView)
@@ -83,6 +86,7 @@ export function Board(props: Props) {
                     <PartBox
                         key={part.id}
                         part={part}
+                        reach={reach}
                         hidden={hidden.has(part.id)}
                         chosen={props.part === part.id}
                         marked={props.marked === part.id || (props.markedAll?.includes(part.id) ?? false)}
@@ -95,6 +99,7 @@ export function Board(props: Props) {
                 ))}
                 {(props.jumpers ?? []).map(([from, to]) => <Jumper key={`${from} ${to}`} board={board} from={from} to={to} />)}
                 {(props.jaw ?? []).map((wire) => <ClampJaw key={wire} board={board} wire={wire} />)}
+                {props.atTaps && <AtTaps board={board} at={props.atTaps} />}
                 {props.series && red && black && <InSeries board={board} red={red} black={black} />}
                 {black && <Lead board={board} place={black} away={red} colour="leadBlack" letter="B" />}
                 {red && <Lead board={board} place={red} away={black} colour="leadRed" letter="R" />}
@@ -134,9 +139,9 @@ const WirePath = memo(function WirePath({ wire, hidden, marked, lifted = [] }: {
     )
 })
 
-interface PartProps { part: Part; hidden: boolean; chosen: boolean; marked: boolean; off: boolean; live?: string; cursor: string | null; onPart?: (id: string) => void; onPlace?: (place: string) => void }
+interface PartProps { part: Part; reach: Map<string, number>; hidden: boolean; chosen: boolean; marked: boolean; off: boolean; live?: string; cursor: string | null; onPart?: (id: string) => void; onPlace?: (place: string) => void }
 
-const PartBox = memo(function PartBox({ part, hidden, chosen, marked, off, live, cursor, onPart, onPlace }: PartProps) {
+const PartBox = memo(function PartBox({ part, reach, hidden, chosen, marked, off, live, cursor, onPart, onPlace }: PartProps) {
     const lines = part.text ?? [part.label]
     const size = part.size ?? 12
     const top = part.y + part.h / 2 - (part.h > 60 ? 24 : 22)
@@ -170,7 +175,7 @@ const PartBox = memo(function PartBox({ part, hidden, chosen, marked, off, live,
                     {part.terminals.length > 2 && <TerminalName terminal={t} crowded={part.terminals.length > 8} />}
                     {onPlace && (
                         <Circle
-                            cx={t.x} cy={t.y} r={13} fill="transparent" cursor="pointer" role="button" data-place={t.place}
+                            cx={t.x} cy={t.y} r={reach.get(t.place) ?? 13} fill="transparent" cursor="pointer" role="button" data-place={t.place}
                             aria-label={`${part.label} ${t.name}`} onClick={() => onPlace(t.place)}
                         />
                     )}

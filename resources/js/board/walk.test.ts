@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { BoardData } from '@/lib/types'
-import { extent, middleOf, named, nearest, nextStops, placeAt, placeName, wireName, wiresAt } from './walk'
+import { along, extent, middleOf, named, nearest, nextStops, onLadder, placeAt, placeName, reaches, wireName, wiresAt } from './walk'
 
 const terminal = (place: string, x: number, y: number) => ({ place, name: place.split('.')[1]!, x, y, edge: 'up' as const })
 const part = (id: string, label: string, x: number, terminals: ReturnType<typeof terminal>[]) => ({
@@ -20,6 +20,35 @@ describe('walking a lead', () => {
 
     it('leaves a wire end for either terminal', () => {
         expect(nextStops(board, 'w1.a').map((s) => s.place)).toEqual(['board.IN', 'limit.b'])
+    })
+
+    it('goes along the conductor in the direction of the arrow, and stays where none goes', () => {
+        expect(along(board, 'limit.b', 1, 0)).toBe('board.IN')
+        expect(along(board, 'limit.b', 0, -1)).toBe('board.IN')
+        expect(along(board, 'board.IN', -1, 0)).toBe('limit.b')
+        expect(along(board, 'limit.b', -1, 0)).toBeUndefined()
+        expect(along(board, 'limit.a', 1, 0)).toBeUndefined()
+    })
+
+    it('gives a finger room round a terminal, up to half way to the next', () => {
+        expect(Object.fromEntries(reaches(board))).toEqual({ 'limit.a': 15, 'limit.b': 15, 'board.IN': 28 })
+    })
+
+    it('goes along the rungs of the ladder and from rung to rung', () => {
+        const element = (a: string, b: string, x: number) => ({ part: 'p', title: '', load: false, a, b, x, w: 40 })
+        const ladder = {
+            width: 300, height: 100,
+            circuits: [{ title: '', hot: '', return: '', y: 0, height: 100, rungs: [
+                { y: 20, load: 'p', again: false, elements: [element('p.1', 'p.2', 20), element('q.1', 'q.2', 120)], links: [] },
+                { y: 60, load: 'r', again: false, elements: [element('r.1', 'r.2', 110)], links: [] },
+            ] }],
+        }
+        expect(['p.1', 'p.2', 'q.1'].map((at) => onLadder(ladder, at, 1, 0))).toEqual(['p.2', 'q.1', 'q.2'])
+        expect(onLadder(ladder, 'q.2', 1, 0)).toBeUndefined()
+        expect(onLadder(ladder, 'q.1', -1, 0)).toBe('p.2')
+        expect(onLadder(ladder, 'q.1', 0, 1)).toBe('r.1')
+        expect(onLadder(ladder, 'r.1', 0, -1)).toBe('q.1')
+        expect(onLadder(ladder, 'off.it', 0, 1)).toBe('p.1')
     })
 
     it('names places as a person does', () => {

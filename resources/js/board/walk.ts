@@ -1,4 +1,4 @@
-import type { BoardData, Wire } from '@/lib/types'
+import type { BoardData, LadderData, Wire } from '@/lib/types'
 
 /**
  * Walking a lead along what can be seen: from a terminal to the wires landed there, from a wire's
@@ -87,6 +87,51 @@ export function nearest(board: BoardData, place: string, dx: number, dy: number)
         }
     }
     return best
+}
+
+/** How far round a terminal a finger still means it: up to a quarter of an inch, and never past half way to the next. */
+export function reaches(board: BoardData): Map<string, number> {
+    const all = board.parts.flatMap((p) => p.terminals)
+    return new Map(all.map((t) => {
+        const next = Math.min(...all.filter((o) => o.place !== t.place).map((o) => Math.hypot(o.x - t.x, o.y - t.y)))
+        return [t.place, Math.max(10, Math.min(28, next / 2))]
+    }))
+}
+
+/** Along the conductor that leaves a place most nearly in a direction, to its other end; undefined when none goes that way. */
+export function along(board: BoardData, place: string, dx: number, dy: number): string | undefined {
+    const here = placeAt(board, place)
+    if (!here) return undefined
+    let best: string | undefined
+    let most = 0
+    for (const { wire, end } of wiresAt(board, place)) {
+        const points = end === 'a' ? wire.points : [...wire.points].reverse()
+        const [p, q] = points
+        const last = points[points.length - 1]
+        if (!p || !q || !last) continue
+        // how it leaves counts most, where it ends decides between two that leave alike
+        const leaves = ((q[0] - p[0]) * dx + (q[1] - p[1]) * dy) / (Math.hypot(q[0] - p[0], q[1] - p[1]) || 1)
+        const ends = ((last[0] - p[0]) * dx + (last[1] - p[1]) * dy) / (Math.hypot(last[0] - p[0], last[1] - p[1]) || 1)
+        const toward = Math.max(leaves, 0) + Math.max(ends, 0)
+        if (toward > most) {
+            most = toward
+            best = end === 'a' ? wire.to : wire.from
+        }
+    }
+    return best
+}
+
+/** The next place on the ladder: along its rung, or on the rung above or below; at a rung's end it stays. */
+export function onLadder(ladder: LadderData, place: string, dx: number, dy: number): string | undefined {
+    const spots = ladder.circuits.flatMap((c) => c.rungs.flatMap((r) => r.elements.flatMap((e) => [{ place: e.a, x: e.x, y: r.y }, { place: e.b, x: e.x + e.w, y: r.y }])))
+    const here = spots.find((s) => s.place === place)
+    if (!here) return spots[0]?.place
+    if (dx !== 0) {
+        const rung = spots.filter((s) => s.y === here.y && s.place !== place && (s.x - here.x) * dx >= 0).sort((a, b) => (a.x - b.x) * dx)
+        return rung[0]?.place
+    }
+    const ys = [...new Set(spots.map((s) => s.y))].filter((y) => (y - here.y) * dy > 0).sort((a, b) => (a - b) * dy)
+    return spots.filter((s) => s.y === ys[0]).sort((a, b) => Math.abs(a.x - here.x) - Math.abs(b.x - here.x))[0]?.place
 }
 
 /** The middle of a wire's longest run, and whether that goes up and down. */

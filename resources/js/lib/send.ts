@@ -5,6 +5,11 @@ export class Refusal extends Error {
     }
 }
 
+/** Whether whoever sent it is no longer signed in. */
+export function isSignedOut(error: unknown): boolean {
+    return error instanceof Refusal && (error.status === 401 || error.status === 419)
+}
+
 function token(): string {
     const cookie = document.cookie.split('; ').find((c) => c.startsWith('XSRF-TOKEN='))
     return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : ''
@@ -31,10 +36,8 @@ export async function send<T>(method: 'GET' | 'POST', url: string, body?: unknow
     }
     if (!response.ok) {
         const message = (json as { message?: string } | null)?.message
-        if (response.status === 401 || response.status === 419) {
-            throw new Refusal('You have been signed out. Sign in again; the bench is as you left it.', response.status)
-        }
-        throw new Refusal(message ?? 'The server could not do that. Try again.', response.status)
+        const signedOut = response.status === 401 || response.status === 419
+        throw new Refusal(signedOut ? 'You have been signed out. Sign in again; the bench is as you left it.' : message ?? 'The server could not do that. Try again.', response.status)
     }
     return json as T
 }

@@ -2,7 +2,7 @@ import { Box, Button, Flex, Grid, HStack, Stack, Tabs, Text } from '@chakra-ui/r
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
-import { nearest, nextStops, ownerOf, placeName } from '@/board/walk'
+import { along, nearest, nextStops, onLadder, ownerOf, placeName } from '@/board/walk'
 import { CallSheet } from '@/bench/CallSheet'
 import { knownLever, unsaid } from '@/bench/known'
 import { Instruments } from '@/bench/Instruments'
@@ -61,7 +61,8 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
             if (step) {
                 e.preventDefault()
                 const from = cursor ?? scene[hand] ?? board.parts.find((p) => p.terminals.length > 0)?.terminals[0]?.place
-                if (from) setCursor(nearest(board, from, ...step) ?? from)
+                const to = drawing && board.ladder ? onLadder : undefined
+                if (from) setCursor((to ? to(board.ladder!, from, ...step) : e.shiftKey ? along(board, from, ...step) : nearest(board, from, ...step)) ?? from)
             } else if (e.key === 'w' && cursor) {
                 const stops = nextStops(board, cursor).filter((s) => s.hint.startsWith('along'))
                 if (stops[0]) setCursor(stops[0].place)
@@ -140,7 +141,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                 {drawing && board.ladder ? (
                     <Ladder ladder={board.ladder} board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} onPlace={onPlace} onPart={setPart} />
                 ) : <Board
-                    board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} lifted={scene.lifted} jumpers={scene.jumpers} jaw={scene.clamp?.wires} series={['ua', 'ma', 'aac'].includes(scene.mode)} off={off} covered={covered}
+                    board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} lifted={scene.lifted} jumpers={scene.jumpers} jaw={scene.clamp?.wires} series={['ua', 'ma', 'aac'].includes(scene.mode)} off={off} atTaps={scene.at_taps} covered={covered}
                     doorShut={scene.door !== 'open'} seek={seek} onPlace={onPlace} onPart={setPart}
                 />}
             </Box>
