@@ -10,8 +10,8 @@ const browser = await chromium.launch({
     args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
 })
 
-async function as(mailbox, look) {
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+async function as(mailbox, look, device = { viewport: { width: 1280, height: 800 } }) {
+    const context = await browser.newContext(device)
     const page = await context.newPage()
     page.on('pageerror', (e) => console.error('page error', e.message))
     page.on('console', (m) => m.type() === 'error' && console.error('console', m.text()))
@@ -73,7 +73,6 @@ await as('wendell', async (page, shot) => {
     const job = page.getByText(/Seed library/).locator('xpath=ancestor::div[2]')
     await job.getByRole('button', { name: /Begin|Go on/ }).click()
     await page.getByRole('button', { name: 'Run' }).waitFor()
-    await shot('bench-call')
     const pick = (place) => page.locator(`[data-place="${place}"]`).click()
     await page.locator('[data-part="cock"]').click()
     await page.getByRole('button', { name: 'Look at it' }).click()
@@ -125,6 +124,18 @@ await as('tova', async (page, shot) => {
     await page.getByTestId('display').getByText(/V AC/).waitFor()
     await shot('warm-up')
 })
+
+// a 10-inch tablet held across, the board two steps nearer
+await as('marek', async (page, shot) => {
+    if (only.length && !only.includes('bench-tablet')) return
+    await page.getByText('Crew house: radiators only along with the bath').locator('xpath=ancestor::div[2]').getByRole('button', { name: /Begin|Go on/ }).tap()
+    await page.getByRole('button', { name: 'Door off' }).tap()
+    await page.locator('[data-place="three-port.WH"]').tap()
+    await page.locator('[data-place="three-port.BU"]').tap()
+    await page.getByTestId('display').getByText(/V AC/).waitFor()
+    await page.getByRole('button', { name: 'Nearer' }).tap()
+    await shot('bench-tablet')
+}, { viewport: { width: 1080, height: 810 }, hasTouch: true })
 
 await as('brannoc', async (page, shot) => {
     await page.getByRole('link', { name: 'Debrief' }).first().click()
