@@ -88,6 +88,11 @@ final readonly class Composition
         foreach ($d['parts'] as $i => $part) {
             $d['parts'][$i]['at'] = [$part['at'][0] + $dx, $part['at'][1] + $dy];
         }
+        foreach ($d['wires'] as $i => $wire) {
+            if (isset($wire['via'])) {
+                $d['wires'][$i]['via'] = array_map(fn (array $p) => [$p[0] + $dx, $p[1] + $dy], $wire['via']);
+            }
+        }
         $ids = array_fill_keys([...array_keys($known), ...array_keys($d['process']), ...array_column($d['cables'], 'id'), ...array_column($d['doors'] ?? [], 'id')], true);
         $named = array_intersect_key($d, array_flip(['parts', 'wires', 'joined', 'cables', 'doors', 'taps', 'percepts', 'views', 'as_built', 'found', 'process', 'ports']));
         $named = self::renamed($named, $include['id'], $ids);

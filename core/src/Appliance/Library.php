@@ -18,6 +18,9 @@ final class Library
 
     private const MAX_DEPTH = 32;
 
+    /** @var array<string, array<string, mixed>> kinds that were read */
+    private array $kinds = [];
+
     public function __construct(private readonly string $root = __DIR__.'/../..') {}
 
     /** @return list<string> names of the shipped models */
@@ -76,24 +79,79 @@ final class Library
     public function resolve(array $document): Model
     {
         Schema::check('model', $document);
-        $document = (new Composition($this))->expand($document);
-        $document['kinds'] ??= [];
-        foreach ($document['parts'] as $i => $part) {
-            $kind = $part['kind'];
-            if (isset($document['kinds'][$kind])) {
-                continue;
-            }
-            if (! is_file("$this->root/kinds/$kind.json")) {
-                throw new DocumentError("/parts/$i/kind", "There is no kind of part called \"$kind\".");
-            }
-            $document['kinds'][$kind] = $this->kind($kind);
-        }
-        ksort($document['kinds']);
+        $document = $this->whole($document);
         Meaning::check($document);
         ProcessCheck::check($document);
         Soundness::check($document);
 
         return new Model($document);
+    }
+
+    /**
+     * A model that is being made: all that it names is there, so that it can be drawn and its wiring looked at; what it
+     * still {@see lacks} to run is another matter.
+     *
+     * @param array<string, mixed> $document
+     *
+     * @throws DocumentError
+     */
+    public function draft(array $document): Model
+    {
+        $document = $this->whole($document);
+        Meaning::check($document);
+
+        return new Model($document);
+    }
+
+    /**
+     * What keeps a model that is being made from running, the first of each sort.
+     *
+     * @param array<string, mixed> $document
+     * @return list<DocumentError>
+     */
+    public function lacks(array $document): array
+    {
+        $lacks = [];
+        foreach ([
+            fn () => Schema::check('model', $document),
+            fn () => ProcessCheck::check($this->whole($document)),
+            fn () => Soundness::check($this->whole($document)),
+        ] as $check) {
+            try {
+                $check();
+            } catch (DocumentError $e) {
+                $lacks[] = $e;
+            }
+        }
+
+        return $lacks;
+    }
+
+    /**
+     * With its includes and its kinds put in.
+     *
+     * @param array<string, mixed> $document
+     * @return array<string, mixed>
+     *
+     * @throws DocumentError
+     */
+    private function whole(array $document): array
+    {
+        $document = (new Composition($this))->expand($document);
+        $document['kinds'] ??= [];
+        foreach ($document['parts'] as $i => $part) {
+            $kind = $part['kind'];
+            $document['kinds'][$kind] ??= $this->kinds[$kind] ??= $this->kind($kind, "/parts/$i/kind");
+        }
+        ksort($document['kinds']);
+
+        return $document;
+    }
+
+    /** @return list<string> names of the shipped kinds */
+    public function kindNames(): array
+    {
+        return array_map(fn (string $f) => basename($f, '.json'), glob("$this->root/kinds/*.json") ?: []);
     }
 
     /**
@@ -158,9 +216,18 @@ final class Library
         return array_map(fn (string $f) => basename($f, '.json'), glob("$this->root/kinds/sequences/*.json") ?: []);
     }
 
-    /** @return array<string, mixed> */
-    private function kind(string $name): array
+    /**
+     * A shipped kind of part, its table put in.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws DocumentError at the pointer that is given, when there is none of that name
+     */
+    public function kind(string $name, string $pointer = ''): array
     {
+        if (preg_match('/^[a-z0-9-]+$/', $name) !== 1 || ! is_file("$this->root/kinds/$name.json")) {
+            throw new DocumentError($pointer, "There is no kind of part called \"$name\".");
+        }
         $kind = $this->read("$this->root/kinds/$name.json");
         foreach ($kind['primitives'] as $id => $primitive) {
             if (is_string($primitive['table'] ?? null)) {

@@ -12,7 +12,10 @@ use Opis\JsonSchema\Validator;
 final class Schema
 {
     /** Keys whose values are objects, never lists. */
-    private const OBJECTS = ['percepts', 'primitives', 'terminals', 'modes', 'controls', 'links', 'params', 'process', 'kinds', 'resets', 'say', 'set', 'degrees', 'weights', 'wire_modes', 'visits', 'unlike', 'card', 'taps', 'legs', 'heat', 'air', 'hum', 'smell', 'cycle', 'ports', 'overrides', 'spares'];
+    private const OBJECTS = ['percepts', 'primitives', 'terminals', 'modes', 'controls', 'links', 'params', 'process', 'kinds', 'resets', 'say', 'set', 'degrees', 'weights', 'wire_modes', 'visits', 'unlike', 'card', 'taps', 'legs', 'heat', 'air', 'hum', 'smell', 'cycle', 'ports', 'overrides', 'spares', 'inputs', 'states', 'times', 'remembers', 'if', 'count', 'timer', 'do'];
+
+    /** What a model that is being made may still be without. */
+    private const LATER = ['process', 'visits', 'household', 'tape', 'universe'];
 
     /**
      * @param array<string, mixed> $document
@@ -21,12 +24,37 @@ final class Schema
      */
     public static function check(string $schema, array $document): void
     {
-        $validator = new Validator();
-        $result = $validator->validate(
-            Helper::toJSON(self::withObjects($document)),
-            (string) file_get_contents(__DIR__."/../../schema/$schema.json"),
-        );
-        $error = $result->error();
+        self::validate(self::text($schema), $document);
+    }
+
+    /**
+     * A model that is being made: what is there is as the format asks; what is missing may come.
+     *
+     * @param array<string, mixed> $document
+     *
+     * @throws DocumentError
+     */
+    public static function checkDraft(array $document): void
+    {
+        $schema = json_decode(self::text('model'), true);
+        $schema['required'] = array_values(array_diff($schema['required'], self::LATER));
+        unset($schema['$id'], $schema['properties']['parts']['minItems'], $schema['properties']['tape']['minItems'], $schema['properties']['visits']['minProperties']);
+        self::validate((string) json_encode($schema, JSON_PRESERVE_ZERO_FRACTION), $document);
+    }
+
+    private static function text(string $schema): string
+    {
+        return (string) file_get_contents(__DIR__."/../../schema/$schema.json");
+    }
+
+    /**
+     * @param array<string, mixed> $document
+     *
+     * @throws DocumentError
+     */
+    private static function validate(string $schema, array $document): void
+    {
+        $error = (new Validator())->validate(Helper::toJSON(self::withObjects($document)), $schema)->error();
         if ($error === null) {
             return;
         }
@@ -43,7 +71,7 @@ final class Schema
      * @param array<array-key, mixed> $value
      * @return array<array-key, mixed>
      */
-    private static function withObjects(array $value): array
+    public static function withObjects(array $value): array
     {
         foreach ($value as $key => $v) {
             if ($v === [] && in_array($key, self::OBJECTS, true)) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Drawing;
 
 use OddSpark\Appliance\Model;
+use OddSpark\Wiring\Nets;
 
 /**
  * The wiring read as a ladder: for each supply its hot side at the left and its return at the right, and between
@@ -16,21 +17,8 @@ use OddSpark\Appliance\Model;
  */
 final class Ladder
 {
-    /** Types that open and close a path. */
-    private const SWITCHES = ['contact', 'fuse', 'protector'];
-
-    /** Types that a path is for. */
-    private const LOADS = ['coil', 'heater', 'actuator', 'room-thermostat', 'light-resistor', 'resistor'];
-
-    /** Ohms under which a resistor is a joint, and over which it carries nothing worth a rung. */
-    private const JOINT_OHM = 1.0;
-
-    private const SENSING_OHM = 1.0e6;
-
-    /** Paths to one load that are drawn; switches on one path. */
+    /** Paths to one load that are drawn. */
     private const PATHS = 6;
-
-    private const LONGEST = 14;
 
     private const LEFT = 24;
 
@@ -42,21 +30,11 @@ final class Ladder
 
     private const LOAD_WIDTH = 170;
 
-    /** @var array<string, string> parent of each place in its net */
-    private array $net = [];
-
-    /** @var array<string, list<array{string, string|null}>> what each place is joined to, and by which wire */
-    private array $next = [];
-
-    /** @var list<array{part: string, name: string, a: string, b: string, load: bool}> */
-    private array $elements = [];
-
-    /** @var list<array{title: string, volts: float, hot: string, return: string}> */
-    private array $supplies = [];
+    private readonly Nets $nets;
 
     private function __construct(private readonly Model $model)
     {
-        $this->read();
+        $this->nets = new Nets($model);
     }
 
     /**
@@ -74,8 +52,8 @@ final class Ladder
     {
         $circuits = [];
         $y = 0;
-        foreach ($this->supplies as $supply) {
-            $paths = $this->paths($this->root($supply['hot']), $this->root($supply['return']));
+        foreach (array_filter($this->nets->supplies(), fn (array $s) => in_array($s['class'], ['line', 'control', 'millivolt'], true)) as $supply) {
+            $paths = $this->paths($this->nets->root($supply['hot']), $this->nets->root($supply['return']));
             if ($paths === []) {
                 continue;
             }
@@ -85,7 +63,7 @@ final class Ladder
                 $load = $path[(int) array_key_first(array_filter($path, fn (array $e) => $e['load']))];
                 $key = "{$load['part']}.{$load['name']}";
                 $ends = [$supply['hot'], ...array_merge(...array_map(fn (array $e) => [$e['a'], $e['b']], $path)), $supply['return']];
-                $rungs[] = ['y' => $y + self::HEAD + self::RUNG * count($rungs) + intdiv(self::RUNG, 2), 'load' => $load['part'], 'again' => isset($seen[$key]), 'elements' => $this->placed($path), 'links' => array_map(fn (array $pair) => $this->along($pair[0], $pair[1]), array_chunk($ends, 2))];
+                $rungs[] = ['y' => $y + self::HEAD + self::RUNG * count($rungs) + intdiv(self::RUNG, 2), 'load' => $load['part'], 'again' => isset($seen[$key]), 'elements' => $this->placed($path), 'links' => array_map(fn (array $pair) => $this->nets->along($pair[0], $pair[1]), array_chunk($ends, 2))];
                 $seen[$key] = true;
             }
             $height = self::HEAD + self::RUNG * count($rungs) + 10;
@@ -96,128 +74,16 @@ final class Ladder
         return ['width' => self::WIDTH, 'height' => max(1, $y), 'circuits' => $circuits];
     }
 
-    private function read(): void
-    {
-        $join = function (string $a, string $b, ?string $wire = null): void {
-            $this->net[$this->root($a)] = $this->root($b);
-            $this->next[$a][] = [$b, $wire];
-            $this->next[$b][] = [$a, $wire];
-        };
-        foreach ($this->model->document['wires'] as $wire) {
-            $join($wire['from'], $wire['to'], $wire['id']);
-        }
-        foreach ($this->model->document['joined'] ?? [] as $group) {
-            foreach (array_slice($group, 1) as $place) {
-                $join($group[0], $place);
-            }
-        }
-        foreach ($this->model->document['parts'] as $part) {
-            $kind = $this->model->document['kinds'][$part['kind']];
-            $at = fn (string $terminal): string => "{$part['id']}.$terminal";
-            foreach ($kind['joined'] ?? [] as $group) {
-                foreach (array_slice($group, 1) as $terminal) {
-                    $join($at($group[0]), $at($terminal));
-                }
-            }
-            foreach ($kind['primitives'] as $name => $spec) {
-                $hidden = $kind['primitives'][$spec['follows'] ?? ''] ?? null;
-                if ($spec['type'] === 'contact' && ($hidden['type'] ?? '') === 'lever' && ! isset($kind['controls'][$spec['follows']])) {
-                    // nobody's switch, but how it was made up: as documented it is joined or it is not there
-                    if (($spec['when'] ?? null) === $hidden['at']) {
-                        $join($at($spec['between'][0]), $at($spec['between'][1]));
-                    }
-
-                    continue;
-                }
-                $this->primitive($part, (string) $name, $spec, $at, $join);
-            }
-        }
-        usort($this->supplies, fn (array $x, array $y) => $y['volts'] <=> $x['volts']);
-    }
-
     /**
-     * @param array<string, mixed> $part
-     * @param array<string, mixed> $spec
-     * @param callable(string): string $at
-     * @param callable(string, string): void $join
-     */
-    private function primitive(array $part, string $name, array $spec, callable $at, callable $join): void
-    {
-        $add = function (string $a, string $b, bool $load) use ($part, $name, $at): void {
-            $this->elements[] = ['part' => $part['id'], 'name' => $name, 'a' => $at($a), 'b' => $at($b), 'load' => $load];
-        };
-        $supply = function (string $hot, string $return, float $volts, string $what) use ($at): void {
-            $this->supplies[] = ['title' => $what, 'volts' => $volts, 'hot' => $at($hot), 'return' => $at($return)];
-        };
-        $label = $part['label'];
-        $type = $spec['type'];
-        [$a, $b] = ($spec['between'] ?? []) + [null, null];
-        if ($type === 'source') {
-            isset($spec['legs']) ? $this->legs($spec, $label, $supply) : $supply($spec['hot'], $spec['neutral'], (float) $spec['volts'], "$label: ".self::volts((float) $spec['volts']));
-        } elseif ($type === 'thermo-source') {
-            $supply($a, $b, 0.03, "$label: millivolts");
-        } elseif ($type === 'windings') {
-            $add($spec['primary'][0], $spec['primary'][1], true);
-            $supply($spec['secondary'][0], $spec['secondary'][1], 24.0, "$label: its secondary, 24 V");
-        } elseif ($type === 'motor') {
-            foreach (array_intersect_key($spec, ['line' => 1, 'low_tap' => 1]) as $tap) {
-                $add($tap, $spec['common'], true);
-            }
-        } elseif ($type === 'mid-position') {
-            $add($spec['white'], $spec['neutral'], true);
-            $add($spec['grey'], $spec['neutral'], true);
-        } elseif ($type === 'resistor' && $spec['ohm'] < self::JOINT_OHM) {
-            $join($at($a), $at($b));
-        } elseif ($a !== null && ($type !== 'resistor' || $spec['ohm'] <= self::SENSING_OHM) && in_array($type, [...self::SWITCHES, ...self::LOADS], true)) {
-            $add($a, $b, in_array($type, self::LOADS, true));
-        }
-    }
-
-    /**
-     * Two legs: what lies between them, and what lies between each and the neutral.
+     * Every path from the one side to the other as it is drawn.
      *
-     * @param array<string, mixed> $spec
-     * @param callable(string, string, float, string): void $supply
-     */
-    private function legs(array $spec, string $label, callable $supply): void
-    {
-        [$one, $two] = array_keys($spec['legs']);
-        $supply($one, $two, 240.0, "$label: 240 V");
-        foreach ([$one, $two] as $leg) {
-            $supply($leg, $spec['neutral'], 120.0, "$label: 120 V, $leg to neutral");
-        }
-    }
-
-    /**
-     * Every path from the one side through switches and one load to the other, the fewest switches first.
-     *
-     * @return list<list<array{part: string, name: string, a: string, b: string, load: bool}>> elements turned so that a lies to the left
+     * @return list<list<array{part: string, name: string, a: string, b: string, load: bool}>>
      */
     private function paths(string $hot, string $return): array
     {
-        $found = [];
-        $between = [];
-        foreach ($this->elements as $load) {
-            $nets = [$load['part'], $this->root($load['a']), $this->root($load['b'])];
-            if (! $load['load'] || in_array($nets, $between, true)) {
-                continue; // what lies beside another load of the same part is the same rung
-            }
-            $between[] = $nets;
-            $ways = [];
-            foreach ([$load, ['a' => $load['b'], 'b' => $load['a']] + $load] as $turned) {
-                foreach ($this->switched($hot, $this->root($turned['a']), [$return]) as $before) {
-                    foreach ($this->switched($this->root($turned['b']), $return, [$hot, $this->root($turned['a'])]) as $after) {
-                        $ways[] = [...$before, $turned, ...$after];
-                    }
-                }
-            }
-            usort($ways, fn (array $x, array $y) => count($x) <=> count($y));
-            foreach (array_slice($ways, 0, self::PATHS) as $way) {
-                $found[] = $this->outside($way);
-            }
-        }
-
-        return $found;
+        return array_map($this->outside(...), array_merge(...array_values(array_map(
+            fn (array $ways) => array_slice($ways, 0, self::PATHS), $this->nets->paths($hot, $return),
+        ))));
     }
 
     /**
@@ -246,67 +112,6 @@ final class Ladder
     }
 
     /**
-     * The wires from one place to another of the same net, in order.
-     *
-     * @return list<string>
-     */
-    private function along(string $from, string $to): array
-    {
-        $queue = [[$from, []]];
-        $been = [$from => true];
-        while ($queue !== []) {
-            [$at, $wires] = array_shift($queue);
-            if ($at === $to) {
-                return $wires;
-            }
-            foreach ($this->next[$at] ?? [] as [$place, $wire]) {
-                if (! isset($been[$place])) {
-                    $been[$place] = true;
-                    $queue[] = [$place, $wire === null ? $wires : [...$wires, $wire]];
-                }
-            }
-        }
-
-        return [];
-    }
-
-    /**
-     * Ways through switches from one net to another, not past some.
-     *
-     * @param list<string> $past nets
-     * @param list<string> $been
-     * @return list<list<array{part: string, name: string, a: string, b: string, load: bool}>>
-     */
-    private function switched(string $from, string $to, array $past, array $been = []): array
-    {
-        if ($from === $to) {
-            return [[]];
-        }
-        if (in_array($from, $past, true) || count($been) >= self::LONGEST) {
-            return [];
-        }
-        $ways = [];
-        foreach ($this->elements as $e) {
-            if ($e['load']) {
-                continue;
-            }
-            foreach ([$e, ['a' => $e['b'], 'b' => $e['a']] + $e] as $turned) {
-                $next = $this->root($turned['b']);
-                if ($this->root($turned['a']) === $from && $next !== $from && ! in_array($next, $been, true)) {
-                    foreach ($this->switched($next, $to, $past, [...$been, $from]) as $rest) {
-                        $ways[] = [$turned, ...$rest];
-                        if (count($ways) > 4 * self::PATHS) {
-                            return $ways;
-                        }
-                    }
-                }
-            }
-        }
-
-        return $ways;
-    }
-
-    /**
      * Elements with their places along the rung: switches from the left, the load and what follows it at the right.
      *
      * @param list<array{part: string, name: string, a: string, b: string, load: bool}> $path
@@ -323,7 +128,7 @@ final class Ladder
         $placed = [];
         foreach ($path as $i => $e) {
             $placed[] = [
-                'part' => $e['part'], 'title' => $this->title($e), 'load' => $e['load'], 'a' => $e['a'], 'b' => $e['b'],
+                'part' => $e['part'], 'title' => $this->nets->title($e), 'load' => $e['load'], 'a' => $e['a'], 'b' => $e['b'],
                 'x' => match (true) {
                     $i < $load => self::LEFT + 30 + $i * $step,
                     $i === $load => $right - self::LOAD_WIDTH - $after * $step,
@@ -334,31 +139,5 @@ final class Ladder
         }
 
         return $placed;
-    }
-
-    /** @param array{part: string, name: string, a: string, b: string, load: bool} $e */
-    private function title(array $e): string
-    {
-        $part = $this->model->parts()[$e['part']]['label'];
-        $several = count(array_filter($this->elements, fn (array $x) => $x['part'] === $e['part'])) > 1;
-
-        return $several ? "$part: ".str_replace('_', ' ', $e['name']) : $part;
-    }
-
-    private function root(string $place): string
-    {
-        $this->net[$place] ??= $place;
-        while ($this->net[$place] !== $place) {
-            $place = $this->net[$place];
-        }
-
-        return $place;
-    }
-
-    private static function volts(float $volts): string
-    {
-        return match (true) {
-            $volts > 200 => '230 V', $volts > 60 => '120 V', default => round($volts).' V',
-        };
     }
 }

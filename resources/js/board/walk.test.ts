@@ -32,6 +32,8 @@ describe('walking a lead', () => {
 
     it('gives a finger room round a terminal, up to half way to the next', () => {
         expect(Object.fromEntries(reaches(board))).toEqual({ 'limit.a': 15, 'limit.b': 15, 'board.IN': 28 })
+        const small = { ...board, parts: [{ ...board.parts[1]!, y: 60, h: 40 }] }
+        expect(reaches(small).get('board.IN')).toBe(13) // its middle is a hand's breadth away
     })
 
     it('goes along the rungs of the ladder and from rung to rung', () => {

@@ -89,13 +89,14 @@ export function nearest(board: BoardData, place: string, dx: number, dy: number)
     return best
 }
 
-/** How far round a terminal a finger still means it: up to a quarter of an inch, and never past half way to the next. */
+/** How far round a terminal a finger still means it: never past half way to the next, and leaving the middle of its part free. */
 export function reaches(board: BoardData): Map<string, number> {
     const all = board.parts.flatMap((p) => p.terminals)
-    return new Map(all.map((t) => {
+    return new Map(board.parts.flatMap((p) => p.terminals.map((t) => {
         const next = Math.min(...all.filter((o) => o.place !== t.place).map((o) => Math.hypot(o.x - t.x, o.y - t.y)))
-        return [t.place, Math.max(10, Math.min(28, next / 2))]
-    }))
+        const middle = Math.hypot(p.x + p.w / 2 - t.x, p.y + p.h / 2 - t.y) - 14
+        return [t.place, Math.max(10, Math.min(28, next / 2, Math.max(13, middle)))] as const
+    })))
 }
 
 /** Along the conductor that leaves a place most nearly in a direction, to its other end; undefined when none goes that way. */

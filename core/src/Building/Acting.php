@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Building;
+
+use OddSpark\Appliance\Plan;
+use OddSpark\Run\Memory;
+
+/**
+ * Every safety of an appliance made to act while the fire burns, one at a time, and whether the fuel then stops.
+ *
+ * A safety is a contact that follows a sensor in a limit, a rollout, a draught switch or another safety, and the
+ * proving of the flame: there the fire is put out and the fuel must not go on.
+ */
+final readonly class Acting
+{
+    private const FAMILIES = ['limit', 'rollout', 'safety', 'draught'];
+
+    /** Ticks in which the fire must come on at all, and for which it burns before the trial. */
+    private const FIRE = 900_000;
+
+    private const BURNS = 20_000;
+
+    /** Ticks within which a contact that opens must stop the fuel, and a flame that is lost: a thermocouple takes its time. */
+    private const WITHIN = 10_000;
+
+    private const FLAME_WITHIN = 180_000;
+
+    public function __construct(private Plan $plan, private string $visit) {}
+
+    /**
+     * @return array{fire_s: float|null, safeties: list<array{part: string, title: string, stops: bool, after_s: float|null, words: string}>}
+     *     when the fire burned; null when it never did, and nothing could be tried
+     */
+    public function report(): array
+    {
+        $burners = array_keys(array_filter($this->plan->primitives, fn (array $p) => $p['type'] === 'burner' && isset($p['spec']['input_btu_h'])));
+        $burners = $burners === [] ? array_keys(array_filter($this->plan->primitives, fn (array $p) => $p['type'] === 'burner')) : $burners;
+        $run = new HealthyRun($this->plan, $this->visit, 0, new Memory());
+        $lit = fn (HealthyRun $r): bool => array_filter($burners, fn (string $id) => $r->slot($id)['lit']) !== [];
+        if ($burners === [] || ! $lit($run) && ! $run->until(self::FIRE, $lit)) {
+            return ['fire_s' => null, 'safeties' => []];
+        }
+        $fire = $run->tickNow();
+        $run->until($fire + self::BURNS, fn (HealthyRun $r) => ! $lit($r));
+        $safeties = [];
+        foreach ($this->contacts() as $id => [$part, $title]) {
+            $safeties[] = $this->trial($run, ["$id.stuck" => 'open'], $burners, self::WITHIN, $part, "$title opens");
+        }
+        // every flame goes out and nothing lights again: what fed the fire is watched
+        $all = array_keys(array_filter($this->plan->primitives, fn (array $p) => $p['type'] === 'burner'));
+        $never = array_fill_keys(array_map(fn (string $id) => "$id.lights_in_s", $all), 1e6);
+        $safeties[] = $this->trial($run, $never, $burners, self::FLAME_WITHIN, '', 'All flame is lost', array_fill_keys($all, ['lit' => false, 'carried' => false, 'due' => null]));
+
+        return ['fire_s' => $fire / 1000, 'safeties' => $safeties];
+    }
+
+    /** @return array<string, array{string, string}> part and title by contact */
+    private function contacts(): array
+    {
+        $found = [];
+        foreach ($this->plan->model->document['parts'] as $part) {
+            $kind = $this->plan->model->document['kinds'][$part['kind']];
+            foreach (in_array($kind['family'], self::FAMILIES, true) ? $kind['primitives'] : [] as $name => $spec) {
+                $sensor = $kind['primitives'][$spec['follows'] ?? ''] ?? [];
+                // of a limit what opens on rise; a fan leg that makes on rise is none, nor is the side of a draught switch that is made at rest
+                $guards = ($sensor['type'] ?? '') === 'sensor' && ($spec['when'] ?? true) === true && ($kind['family'] !== 'limit' || $sensor['opens_at'] > $sensor['closes_at']);
+                if ($spec['type'] === 'contact' && $guards) {
+                    $found["{$part['id']}.$name"] = [$part['id'], $part['label'].(count(array_filter($kind['primitives'], fn (array $p) => $p['type'] === 'contact')) > 1 ? ": $name" : '')];
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param array<string, mixed> $set
+     * @param list<string> $burners whose fuel must stop
+     * @param array<string, array<string, mixed>> $slots
+     * @return array{part: string, title: string, stops: bool, after_s: float|null, words: string}
+     */
+    private function trial(HealthyRun $run, array $set, array $burners, int $within, string $part, string $title, array $slots = []): array
+    {
+        [$bench, $state] = $run->changed($set, $slots);
+        $from = $state['tick'];
+        $after = null;
+        $bench->watch($state, $from - $state['zero'] + $within, function (array $s) use ($burners, $from, &$after): bool {
+            if (array_filter($burners, fn (string $id) => $s['slots'][$id]['gas']) !== []) {
+                return false;
+            }
+            $after = ($s['tick'] - $from) / 1000;
+
+            return true;
+        });
+
+        return [
+            'part' => $part, 'title' => $title, 'stops' => $after !== null, 'after_s' => $after,
+            'words' => $after === null ? sprintf('%s: the fuel goes on, %d s later still.', $title, $within / 1000) : sprintf('%s: the fuel stops after %.1f s.', $title, $after),
+        ];
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Building;
+
+use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\Library;
+
+/**
+ * What can be done to a model that is being made. An edit is plain data, {"do": name, …}; it gives a new document or
+ * is refused, and changes nothing then.
+ */
+final readonly class Edits
+{
+    /** What each takes: "?" may be left out. */
+    public const EDITS = [
+        'place' => ['kind' => 'text', 'at' => 'point', 'label' => 'text?', 'id' => 'text?', 'own' => 'map?'],
+        'move' => ['parts' => 'texts', 'by' => 'point'],
+        'align' => ['parts' => 'texts', 'edge' => 'left|right|top|bottom|middle|centre'],
+        'copy' => ['parts' => 'texts', 'by' => 'point?'],
+        'remove' => ['parts' => 'texts?', 'wires' => 'texts?'],
+        'label' => ['part' => 'text', 'label' => 'text'],
+        'group' => ['parts' => 'texts'],
+        'ungroup' => ['parts' => 'texts'],
+        'param' => ['part' => 'text', 'primitive' => 'text', 'key' => 'text', 'value' => 'any?'],
+        'link' => ['part' => 'text', 'name' => 'text', 'to' => 'text'],
+        'sequence' => ['part' => 'text', 'primitive' => 'text', 'line' => 'text', 'value' => 'any?'],
+        'wire' => ['from' => 'text', 'to' => 'text', 'id' => 'text?'] + self::WIRE,
+        'rewire' => ['wire' => 'text'] + self::WIRE,
+        'land' => ['wire' => 'text', 'end' => 'a|b', 'on' => 'text'],
+        'route' => ['wire' => 'text', 'via' => 'points?'],
+        'cable' => ['id' => 'text', 'wires' => 'texts', 'feet' => 'number?'],
+        'wire_list' => ['csv' => 'text'],
+        'include' => ['model' => 'text', 'id' => 'text', 'by' => 'point?', 'without' => 'texts?'],
+        'like' => ['model' => 'text'],
+        'set' => ['path' => 'text', 'value' => 'any?'],
+    ];
+
+    private const WIRE = ['colour' => 'text?', 'awg' => 'number?', 'feet' => 'number?', 'mm2' => 'number?', 'metres' => 'number?', 'tag' => 'text?', 'modes' => 'texts?'];
+
+    private PartEdits $parts;
+
+    private WireEdits $wires;
+
+    private SectionEdits $sections;
+
+    public function __construct(private Library $library)
+    {
+        $this->parts = new PartEdits($library);
+        $this->wires = new WireEdits($library);
+        $this->sections = new SectionEdits($library);
+    }
+
+    /**
+     * @param array<string, mixed> $document
+     * @param array<string, mixed> $edit
+     * @return array<string, mixed> the document after it
+     *
+     * @throws EditError
+     */
+    public function apply(array $document, array $edit): array
+    {
+        $name = $edit['do'] ?? null;
+        if (! is_string($name) || ! isset(self::EDITS[$name])) {
+            throw new EditError('/do', 'There is no such edit; there are '.implode(', ', array_keys(self::EDITS)).'.');
+        }
+        self::check($name, $edit);
+        try {
+            $after = match ($name) {
+                'wire', 'rewire', 'land', 'route', 'cable', 'wire_list' => $this->wires->apply($document, $edit),
+                'set', 'like', 'include' => $this->sections->apply($document, $edit),
+                default => $this->parts->apply($document, $edit),
+            };
+            $this->library->draft($after);
+        } catch (DocumentError $e) {
+            throw new EditError($e->pointer, $e->getMessage());
+        }
+
+        return $after;
+    }
+
+    /** @param array<string, mixed> $edit */
+    private static function check(string $name, array $edit): void
+    {
+        foreach (self::EDITS[$name] as $field => $type) {
+            $value = $edit[$field] ?? null;
+            if ($value === null && str_ends_with($type, '?')) {
+                continue;
+            }
+            $texts = fn (mixed $v): bool => is_array($v) && array_is_list($v) && $v !== [] && count($v) <= 2000 && array_filter($v, fn ($x) => ! is_string($x)) === [];
+            $point = fn (mixed $v): bool => is_array($v) && array_is_list($v) && count($v) === 2 && array_filter($v, fn ($x) => ! is_int($x) && ! is_float($x) || abs($x) > 10000) === [];
+            $fine = match (rtrim($type, '?')) {
+                'text' => is_string($value) && $value !== '' && strlen($value) <= 400_000,
+                'texts' => $texts($value),
+                'point' => $point($value),
+                'points' => is_array($value) && array_is_list($value) && count($value) <= 20 && array_filter($value, fn ($p) => ! $point($p)) === [],
+                'number' => (is_int($value) || is_float($value)) && is_finite((float) $value),
+                'map' => is_array($value),
+                'any' => true,
+                default => in_array($value, explode('|', $type), true),
+            };
+            if (! $fine) {
+                throw new EditError("/$field", "\"$name\" needs ".match (rtrim($type, '?')) {
+                    'text' => "a $field.", 'texts' => "$field: one name or more.", 'point' => "$field as two numbers, x and y.", 'points' => "$field as a list of points.",
+                    'number' => "a number for $field.", 'map' => "$field as an object.", default => "$field to be one of ".str_replace('|', ', ', $type).'.',
+                });
+            }
+        }
+        $unknown = array_diff(array_keys($edit), array_keys(self::EDITS[$name]), ['do']);
+        if ($unknown !== []) {
+            throw new EditError('/'.reset($unknown), "\"$name\" takes no \"".reset($unknown).'".');
+        }
+    }
+}

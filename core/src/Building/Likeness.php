@@ -1,0 +1,246 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Building;
+
+use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\Library;
+
+/**
+ * Heat, draught, water, what is perceived and what the household does "as in" another model: taken over for the parts
+ * that are here, each standing for the one of its kind, or of its family, there.
+ *
+ * What speaks of a part that has no counterpart is left out: from a list of ways it drops, an element that cannot do
+ * without it does not come. What is here already stays as it is.
+ */
+final readonly class Likeness
+{
+    /** Keys whose values are words, and name no part. */
+    private const WORDS = ['type', 'title', 'name', 'label', 'tone', 'sense', 'from', 'thing', 'instrument', 'lever', 'key', 'when', 'to_say', 'fuel', 'shows', 'mode', 'say'];
+
+    private const MAPS = ['process', 'percepts', 'taps', 'visits'];
+
+    public function __construct(private Library $library) {}
+
+    /**
+     * @param array<string, mixed> $d
+     * @return array<string, mixed>
+     *
+     * @throws EditError|DocumentError
+     */
+    public function onto(array $d, string $name): array
+    {
+        if (! in_array($name, $this->library->names(), true)) {
+            throw new EditError('/model', "There is no model \"$name\" to go by; there are ".implode(', ', $this->library->names()).'.');
+        }
+        $there = $this->library->draft($this->library->document($name))->document;
+        $here = $this->library->draft($d)->document;
+        $names = $this->counterparts($there, $here);
+        $gone = array_fill_keys(array_diff(array_column($there['parts'], 'id'), array_keys($names)), true);
+        $taken = $this->spoken(array_intersect_key($there, array_flip([...self::MAPS, 'views', 'doors', 'tape', 'household', 'found'])), $names);
+
+        [$process, $lost] = $this->without($taken['process'], $gone, array_keys($there['process']));
+        $alive = fn (string $id): bool => ! isset($lost[$id]) && ! isset($gone[$this->owner($id)]);
+        $d['process'] = ($d['process'] ?? []) + $process;
+        $d['percepts'] = ($d['percepts'] ?? []) + array_filter($taken['percepts'] ?? [], fn (array $p) => $alive($p['of']) && $alive($p['part'] ?? ''));
+        $d['taps'] = ($d['taps'] ?? []) + array_filter($taken['taps'] ?? [], fn (array $t) => $alive($t['of']) && $alive($t['part']));
+        foreach (['views' => null, 'doors' => 'covers'] as $list => $key) {
+            if (($d[$list] ?? []) === []) {
+                $sets = array_map(fn (array $x) => $key === null ? array_values(array_filter($x, $alive)) : [$key => array_values(array_filter($x[$key], $alive))] + $x, $taken[$list] ?? []);
+                $sets = array_map(fn (array $x) => isset($x['interlock']) && ! $alive($x['interlock']) ? array_diff_key($x, ['interlock' => 1]) : $x, $sets);
+                $d[$list] = array_values(array_filter($sets, fn (array $x) => count($key === null ? $x : $x[$key]) > ($key === null ? 1 : 0)));
+            }
+        }
+        $channels = array_fill_keys([...array_keys($d['percepts']), ...$this->channels($here)], true);
+        if (($d['tape'] ?? []) === []) {
+            $d['tape'] = array_values(array_filter($taken['tape'], fn (array $lane) => isset($channels[$lane['channel']])));
+        }
+        if (! isset($d['household'])) {
+            $household = $this->household($taken['household'], $channels, $alive);
+            if ($household !== null) {
+                $d['household'] = $household;
+            }
+        }
+        foreach ($taken['visits'] as $id => $visit) {
+            $visit['household'] = array_values(array_filter($visit['household'], fn (array $step) => $alive($step['part'])));
+            $d['visits'][$id] ??= $visit;
+        }
+
+        return $this->linked($d, $there, array_flip($names));
+    }
+
+    /**
+     * Which part there stands for which here: of one kind by their order, else the only one of a family.
+     *
+     * @param array<string, mixed> $there
+     * @param array<string, mixed> $here
+     * @return array<string, string> id here by id there
+     */
+    private function counterparts(array $there, array $here): array
+    {
+        $names = [];
+        $free = array_column($here['parts'], null, 'id');
+        foreach (['kind', 'family'] as $by) {
+            $trait = fn (array $d, array $part): string => $by === 'kind' ? $part['kind'] : $d['kinds'][$part['kind']]['family'].' '.$d['kinds'][$part['kind']]['symbol'];
+            foreach ($there['parts'] as $part) {
+                foreach (isset($names[$part['id']]) ? [] : $free as $id => $candidate) {
+                    if ($trait($here, $candidate) === $trait($there, $part)) {
+                        $names[$part['id']] = (string) $id;
+                        unset($free[$id]);
+                        break;
+                    }
+                }
+            }
+        }
+
+        return $names;
+    }
+
+    /**
+     * Every word that names a part, or something in one, in the names of here.
+     *
+     * @param array<array-key, mixed> $value
+     * @param array<string, string> $names
+     * @return array<array-key, mixed>
+     */
+    private function spoken(array $value, array $names): array
+    {
+        $out = [];
+        foreach ($value as $key => $v) {
+            $key = is_string($key) ? $this->renamed($key, $names) : $key;
+            $out[$key] = is_array($v) ? $this->spoken($v, $names) : (is_string($v) && ! in_array($key, self::WORDS, true) ? $this->renamed($v, $names) : $v);
+        }
+
+        return $out;
+    }
+
+    /** @param array<string, string> $names */
+    private function renamed(string $v, array $names): string
+    {
+        if (isset($names[$v])) {
+            return $names[$v];
+        }
+        $dot = strrpos($v, '.');
+
+        return $dot !== false && isset($names[substr($v, 0, $dot)]) ? $names[substr($v, 0, $dot)].substr($v, $dot) : $v;
+    }
+
+    private function owner(string $id): string
+    {
+        $dot = strrpos($id, '.');
+
+        return $dot === false ? $id : substr($id, 0, $dot);
+    }
+
+    /**
+     * Elements without what is not here; one that needs it goes too, and those that need that one.
+     *
+     * @param array<string, array<string, mixed>> $process
+     * @param array<string, true> $gone parts
+     * @param list<string> $ids
+     * @return array{array<string, array<string, mixed>>, array<string, true>} what is left, and what is lost
+     */
+    private function without(array $process, array $gone, array $ids): array
+    {
+        $lost = [];
+        do {
+            $before = count($lost);
+            $bad = fn (mixed $v): bool => is_string($v) && (isset($lost[$v]) || isset($gone[$v]) || str_contains($v, '.') && isset($gone[$this->owner($v)]));
+            foreach ($process as $id => $element) {
+                foreach ($element as $key => $v) {
+                    if (is_array($v)) {
+                        $kept = array_values(array_filter($v, fn (mixed $x) => is_array($x) ? ! $this->names($x, $bad) : ! $bad($x)));
+                        // a heater without a flame has nothing to give; a burner that nothing lights does not burn
+                        if ($kept === [] && $v !== [] && in_array($key, ['lit_by', 'loses'], true)) {
+                            $lost[$id] = true;
+                        }
+                        $process[$id][$key] = $kept;
+                    } elseif ($bad($v)) {
+                        $lost[$id] = true;
+                    }
+                }
+            }
+            $process = array_diff_key($process, $lost);
+        } while (count($lost) > $before);
+
+        return [$process, $lost];
+    }
+
+    /**
+     * @param array<array-key, mixed> $value
+     * @param callable(mixed): bool $bad
+     */
+    private function names(array $value, callable $bad): bool
+    {
+        foreach ($value as $v) {
+            if (is_array($v) ? $this->names($v, $bad) : $bad($v)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param array<string, mixed> $d resolved
+     * @return list<string> what is perceived of the parts themselves
+     */
+    private function channels(array $d): array
+    {
+        $channels = [];
+        foreach ($d['parts'] as $part) {
+            foreach (array_keys($d['kinds'][$part['kind']]['percepts'] ?? []) as $name) {
+                $channels[] = "{$part['id']}.$name";
+            }
+        }
+
+        return $channels;
+    }
+
+    /**
+     * @param array<string, mixed> $h
+     * @param array<string, true> $channels
+     * @param callable(string): bool $alive
+     * @return array<string, mixed>|null null when no room is left
+     */
+    private function household(array $h, array $channels, callable $alive): ?array
+    {
+        $h['rooms'] = array_values(array_filter($h['rooms'], fn (array $room) => $alive($room['of']) && $alive($room['calls']['by'])));
+        if ($h['rooms'] === []) {
+            return null;
+        }
+        foreach (['heat', 'cycle', 'air', 'smell', 'hum'] as $key) {
+            if (isset($h[$key])) {
+                $h[$key] = array_intersect_key($h[$key], $channels);
+            }
+        }
+        if (isset($h['hot_water']) && ! $alive($h['hot_water']['of'])) {
+            unset($h['hot_water']);
+        }
+
+        return $h;
+    }
+
+    /**
+     * What kinds ask for by name, as it is answered there.
+     *
+     * @param array<string, mixed> $d
+     * @param array<string, mixed> $there
+     * @param array<string, string> $from id there by id here
+     * @return array<string, mixed>
+     */
+    private function linked(array $d, array $there, array $from): array
+    {
+        $links = array_column($there['parts'], 'links', 'id');
+        $names = array_flip($from);
+        foreach ($d['parts'] as $i => $part) {
+            $theirs = $links[$from[$part['id']] ?? ''] ?? [];
+            if ($theirs !== []) {
+                $d['parts'][$i]['links'] = ($part['links'] ?? []) + array_map(fn (string $to) => $this->renamed($to, $names), $theirs);
+            }
+        }
+
+        return $d;
+    }
+}

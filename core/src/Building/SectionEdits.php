@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Building;
+
+use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Schema;
+
+/** Edits of what is neither a part nor a wire: process, tape, doors, visits, trouble; and what is taken from another model. */
+final readonly class SectionEdits
+{
+    private const SECTIONS = [
+        'title', 'notes', 'supply', 'board', 'process', 'percepts', 'views', 'household', 'tape', 'ports', 'taps', 'doors', 'universe', 'as_built',
+        'compounds', 'found', 'weights', 'visits', 'joined', 'cables', 'includes',
+    ];
+
+    private const DEPTH = 8;
+
+    public function __construct(private Library $library) {}
+
+    /**
+     * @param array<string, mixed> $d
+     * @param array<string, mixed> $e checked
+     * @return array<string, mixed>
+     *
+     * @throws EditError|DocumentError
+     */
+    public function apply(array $d, array $e): array
+    {
+        return match ($e['do']) {
+            'set' => $this->set($d, $e['path'], $e['value'] ?? null),
+            'like' => (new Likeness($this->library))->onto($d, $e['model']),
+            default => $this->include($d, $e),
+        };
+    }
+
+    /**
+     * @param array<string, mixed> $d
+     * @return array<string, mixed>
+     */
+    private function set(array $d, string $path, mixed $value): array
+    {
+        $keys = array_map(fn (string $k) => strtr($k, ['~1' => '/', '~0' => '~']), explode('/', ltrim($path, '/')));
+        if (! in_array($keys[0], self::SECTIONS, true) || count($keys) > self::DEPTH) {
+            throw new EditError('/path', 'Must begin with one of '.implode(', ', self::SECTIONS).'.');
+        }
+        $last = array_pop($keys);
+        $at = &$d;
+        foreach ($keys as $key) {
+            if (! is_array($at)) {
+                throw new EditError('/path', "There is nothing within \"$key\".");
+            }
+            $at[$key] ??= [];
+            $at = &$at[$key];
+        }
+        if (! is_array($at)) {
+            throw new EditError('/path', "There is nothing called \"$last\" there.");
+        }
+        $isList = array_is_list($at) && ($at !== [] || $last === '-');
+        if ($last === '-') {
+            $at[] = $value;
+        } elseif ($value === null) {
+            unset($at[$last]);
+            $at = $isList ? array_values($at) : $at;
+        } else {
+            $at[$last] = $value;
+        }
+        unset($at);
+        // the section by itself, so that a large model is not gone through for one figure
+        $section = explode('/', ltrim($path, '/'))[0];
+        Schema::checkDraft(array_intersect_key($d, ['odd_spark_model' => 1, 'name' => 1, 'title' => 1, 'supply' => 1, $section => 1]) + ['parts' => [], 'wires' => []]);
+
+        return $d;
+    }
+
+    /**
+     * @param array<string, mixed> $d
+     * @param array<string, mixed> $e
+     * @return array<string, mixed>
+     */
+    private function include(array $d, array $e): array
+    {
+        if (! in_array($e['model'], $this->library->names(), true)) {
+            throw new EditError('/model', "There is no model \"{$e['model']}\" to include; there are ".implode(', ', $this->library->names()).'.');
+        }
+        if (PartEdits::free($d, $e['id']) !== $e['id']) {
+            throw new EditError('/id', "Something is called \"{$e['id']}\" already.");
+        }
+        $d['includes'][] = array_filter(['id' => $e['id'], 'model' => $e['model'], 'by' => $e['by'] ?? null, 'without' => $e['without'] ?? null], fn ($v) => $v !== null);
+
+        return $d;
+    }
+}

@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Building;
+
+use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Model;
+
+/**
+ * The wires as a list for a spreadsheet, out and in: one a line, with where it goes from and to.
+ *
+ * Places are written as "part.terminal", or as a person says them: "Limit a". A list that has a mistake is refused
+ * whole, with every line that is wrong.
+ */
+final readonly class WireList
+{
+    public const COLUMNS = ['id', 'from', 'to', 'colour', 'awg', 'feet', 'mm2', 'metres', 'tag', 'cable'];
+
+    private const MOST = 2000;
+
+    private const TOLD = 12;
+
+    public function __construct(private Library $library) {}
+
+    /** @param array<string, mixed> $d a document */
+    public static function csv(array $d): string
+    {
+        $lines = [self::COLUMNS];
+        foreach ($d['wires'] as $wire) {
+            $lines[] = array_map(fn (string $column) => (string) ($wire[$column] ?? ''), self::COLUMNS);
+        }
+        $quoted = fn (string $v): string => preg_match('/[",\n\r]/', $v) === 1 ? '"'.str_replace('"', '""', $v).'"' : $v;
+
+        return implode('', array_map(fn (array $line) => implode(',', array_map($quoted, $line))."\r\n", $lines));
+    }
+
+    /**
+     * The document with the wires of a list; a wire whose id is there already is changed, the others are new.
+     *
+     * @param array<string, mixed> $d
+     * @return array<string, mixed>
+     *
+     * @throws EditError with every line that is wrong
+     */
+    public function into(array $d, string $csv): array
+    {
+        $rows = self::rows($csv);
+        $places = $this->places($d);
+        $colours = self::colours();
+        $wrong = [];
+        $known = array_column($d['wires'], null, 'id');
+        $new = [];
+        foreach ($rows as $line => $row) {
+            $say = function (string $what) use (&$wrong, $line): void {
+                $wrong[] = "line $line: $what";
+            };
+            $wire = [];
+            foreach (['from', 'to'] as $end) {
+                $place = $places[mb_strtolower(trim($row[$end] ?? ''))] ?? null;
+                $place === null ? $say(($row[$end] ?? '') === '' ? "\"$end\" is empty" : "there is no place called \"{$row[$end]}\"") : $wire[$end] = $place;
+            }
+            $colour = mb_strtolower(trim($row['colour'] ?? ''));
+            $colour === '' || in_array($colour, $colours, true) ? null : $say("\"$colour\" is no colour of ours: ".implode(', ', $colours));
+            foreach (['awg', 'feet', 'mm2', 'metres'] as $figure) {
+                $text = trim($row[$figure] ?? '');
+                if ($text === '') {
+                    continue;
+                }
+                if (! is_numeric($text) || (float) $text <= 0) {
+                    $say("\"$figure\" must be a number above zero, not \"$text\"");
+                } else {
+                    $wire[$figure] = $figure === 'awg' ? (int) $text : (float) $text;
+                }
+            }
+            foreach (['tag', 'id', 'cable'] as $word) {
+                if (trim($row[$word] ?? '') !== '') {
+                    $wire[$word] = trim($row[$word]);
+                }
+            }
+            if (isset($wire['id']) && preg_match('/^[a-z0-9][a-z0-9.-]*$/', $wire['id']) !== 1) {
+                $say("\"{$wire['id']}\" cannot be a wire's id: small letters, figures and hyphens");
+            }
+            $new[] = $wire + ($colour === '' ? [] : ['colour' => $colour]);
+        }
+        if ($wrong !== []) {
+            $more = count($wrong) - self::TOLD;
+            throw new EditError('/csv', 'Nothing was taken in. '.ucfirst(implode('; ', array_slice($wrong, 0, self::TOLD))).($more > 0 ? "; and $more more" : '').'.');
+        }
+        $edits = new WireEdits($this->library);
+        foreach ($new as $wire) {
+            $cable = $wire['cable'] ?? null;
+            unset($wire['cable']);
+            if (isset($wire['id'], $known[$wire['id']])) {
+                $d = $edits->apply($d, ['do' => 'rewire', 'wire' => $wire['id']] + array_diff_key($wire, ['id' => 1, 'from' => 1, 'to' => 1]));
+                foreach (['a' => 'from', 'b' => 'to'] as $end => $key) {
+                    if ($known[$wire['id']][$key] !== $wire[$key]) {
+                        $d = $edits->apply($d, ['do' => 'land', 'wire' => $wire['id'], 'end' => $end, 'on' => $wire[$key]]);
+                    }
+                }
+            } else {
+                $wire['id'] ??= WireEdits::next($d);
+                $d = $edits->apply($d, ['do' => 'wire'] + $wire);
+            }
+            if ($cable !== null) {
+                $d = $edits->apply($d, ['do' => 'cable', 'id' => $cable, 'wires' => [$wire['id']]]);
+            }
+        }
+
+        return $d;
+    }
+
+    /** @return array<int, array<string, string>> by line number, from 2 */
+    private static function rows(string $csv): array
+    {
+        $csv = (string) preg_replace('/^\xEF\xBB\xBF/', '', $csv);
+        if (! mb_check_encoding($csv, 'UTF-8')) {
+            throw new EditError('/csv', 'The list is not in UTF-8: save it as CSV in UTF-8.');
+        }
+        $first = strtok($csv, "\r\n");
+        $separator = $first !== false && substr_count($first, ';') > substr_count($first, ',') ? ';' : (str_contains((string) $first, "\t") ? "\t" : ',');
+        $stream = fopen('php://memory', 'r+');
+        fwrite($stream, $csv);
+        rewind($stream);
+        $head = fgetcsv($stream, null, $separator, '"', '');
+        $head = array_map(fn (?string $h) => mb_strtolower(trim((string) $h)), $head === false ? [] : $head);
+        foreach (['from', 'to'] as $needed) {
+            in_array($needed, $head, true) || throw new EditError('/csv', "The first line must name the columns; \"$needed\" is not among them. Known are ".implode(', ', self::COLUMNS).'.');
+        }
+        foreach ($head as $column) {
+            $column === '' || in_array($column, self::COLUMNS, true) || throw new EditError('/csv', "There is no column \"$column\". Known are ".implode(', ', self::COLUMNS).'.');
+        }
+        $rows = [];
+        for ($line = 2; ($row = fgetcsv($stream, null, $separator, '"', '')) !== false; $line++) {
+            if ($row === [null]) {
+                continue;
+            }
+            $rows[$line] = array_combine($head, array_pad(array_slice(array_map('strval', $row), 0, count($head)), count($head), ''));
+        }
+        fclose($stream);
+        if (count($rows) > self::MOST) {
+            throw new EditError('/csv', sprintf('The list has %d wires; at most %d are taken.', count($rows), self::MOST));
+        }
+
+        return $rows;
+    }
+
+    /**
+     * Places by what they are called, in small letters: by id, and by the label of the part where that is one part's alone.
+     *
+     * @param array<string, mixed> $d
+     * @return array<string, string>
+     */
+    private function places(array $d): array
+    {
+        $model = $this->library->draft($d);
+        $places = $spoken = [];
+        foreach ($model->document['parts'] as $part) {
+            foreach (array_keys($model->document['kinds'][$part['kind']]['terminals']) as $terminal) {
+                $places[mb_strtolower("{$part['id']}.$terminal")] = "{$part['id']}.$terminal";
+                $spoken[mb_strtolower("{$part['label']} $terminal")][] = "{$part['id']}.$terminal";
+            }
+        }
+        foreach ($d['includes'] ?? [] as $include) {
+            foreach (array_keys($this->library->document($include['model'])['ports'] ?? []) as $port) {
+                $places[mb_strtolower("{$include['id']}.$port")] = "{$include['id']}.$port";
+            }
+        }
+
+        return $places + array_map('reset', array_filter($spoken, fn (array $at) => count($at) === 1));
+    }
+
+    /** @return list<string> */
+    private static function colours(): array
+    {
+        return ['black', 'white', 'red', 'blue', 'yellow', 'green', 'orange', 'brown', 'violet', 'grey', 'bare', 'green-yellow'];
+    }
+}

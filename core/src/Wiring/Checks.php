@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Wiring;
+
+use OddSpark\Appliance\Model;
+use OddSpark\Wiring\Rules\Bonds;
+use OddSpark\Wiring\Rules\Colours;
+use OddSpark\Wiring\Rules\Loading;
+use OddSpark\Wiring\Rules\Paths;
+use OddSpark\Wiring\Rules\Returns;
+use OddSpark\Wiring\Rules\Safeties;
+use OddSpark\Wiring\Rules\Separation;
+use OddSpark\Wiring\Rules\Sources;
+
+/**
+ * What is wrong or odd about a wiring, found without running it: by rules that each look at the graph of conductors.
+ *
+ * They look at the appliance as documented. That something is found does not stop a model from being computed.
+ */
+final class Checks
+{
+    /** @var list<class-string<Rule>> */
+    private const RULES = [Sources::class, Paths::class, Safeties::class, Returns::class, Separation::class, Loading::class, Bonds::class, Colours::class];
+
+    /** @return list<Finding> what is wrong first */
+    public static function of(Model $model): array
+    {
+        $nets = new Nets($model);
+        $found = array_merge(...array_map(fn (string $rule) => (new $rule($nets))->find(), self::RULES));
+        usort($found, fn (Finding $x, Finding $y) => $y->grade <=> $x->grade);
+
+        return $found;
+    }
+}

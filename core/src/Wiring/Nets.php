@@ -1,0 +1,381 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Wiring;
+
+use OddSpark\Appliance\Model;
+
+/**
+ * The wiring as documented, as a graph: what is one conductor, what switches and loads lie between conductors, and
+ * what feeds them.
+ *
+ * A place is a terminal; a net is all that is joined to it without a switch or a load, named by one of its places.
+ * A transformer counts twice: its primary is a load, its secondary a supply. What carries no current for a load (feeds
+ * of a flame rod, bonds, run capacitors) is neither.
+ *
+ * @phpstan-type Element array{part: string, name: string, a: string, b: string, load: bool}
+ * @phpstan-type Supply array{title: string, class: string, volts: float, hot: string, return: string, part: string, name: string, degrees: float}
+ */
+final class Nets
+{
+    /** Types that open and close a path. */
+    private const SWITCHES = ['contact', 'fuse', 'protector'];
+
+    /** Types that a path is for. */
+    private const LOADS = ['coil', 'heater', 'actuator', 'room-thermostat', 'light-resistor', 'resistor'];
+
+    /** Ohms under which a resistor is a joint, and over which it carries nothing worth a path. */
+    private const JOINT_OHM = 1.0;
+
+    private const SENSING_OHM = 1.0e6;
+
+    /** Switches on one path, and ways that are looked for between two nets. */
+    private const LONGEST = 14;
+
+    private const WAYS = 24;
+
+    /** Volts above which a supply is of line voltage. */
+    private const LINE = 60.0;
+
+    /** Volts that a secondary is spoken of as having, where its turns do not say otherwise. */
+    private const SECONDARY = 24.0;
+
+    /** @var array<string, string> parent of each place in its net */
+    private array $net = [];
+
+    /** @var array<string, list<array{string, string|null}>> what each place is joined to, and by which wire */
+    private array $next = [];
+
+    /** @var list<Element> */
+    private array $elements = [];
+
+    /** @var list<Supply> */
+    private array $supplies = [];
+
+    /** @var array<string, list<Element>> switches that begin at a net, turned so that they do */
+    private array $from = [];
+
+    /** @var array<string, int> elements by part */
+    private array $several = [];
+
+    /** @var array<string, string> by part */
+    private readonly array $labels;
+
+    public function __construct(public readonly Model $model)
+    {
+        $this->labels = array_column($model->document['parts'], 'label', 'id');
+        $this->read();
+        usort($this->supplies, fn (array $x, array $y) => $y['volts'] <=> $x['volts']);
+        foreach ($this->elements as $e) {
+            $this->several[$e['part']] = ($this->several[$e['part']] ?? 0) + 1;
+            if (! $e['load']) {
+                $this->from[$this->root($e['a'])][] = $e;
+                $this->from[$this->root($e['b'])][] = ['a' => $e['b'], 'b' => $e['a']] + $e;
+            }
+        }
+    }
+
+    /** @return list<Element> switches and loads, each between two places */
+    public function elements(): array
+    {
+        return $this->elements;
+    }
+
+    /**
+     * @return list<Supply> the highest volts first; class line, control, millivolt, battery (within a part) or sensing (a control
+     *     reads the ohms of what hangs there); volts effective, degrees its phase
+     */
+    public function supplies(): array
+    {
+        return $this->supplies;
+    }
+
+    /** The net of a place, by the name of one of its places. */
+    public function root(string $place): string
+    {
+        $this->net[$place] ??= $place;
+        while ($this->net[$place] !== $place) {
+            $place = $this->net[$place];
+        }
+
+        return $place;
+    }
+
+    /** @return array<string, list<string>> places by the net that they are on; only places that something is joined to */
+    public function places(): array
+    {
+        $places = [];
+        foreach (array_keys($this->net) as $place) {
+            $places[$this->root((string) $place)][] = (string) $place;
+        }
+
+        return $places;
+    }
+
+    /**
+     * The wires from one place to another of the same net, in order.
+     *
+     * @return list<string>
+     */
+    public function along(string $from, string $to): array
+    {
+        $queue = [[$from, []]];
+        $been = [$from => true];
+        while ($queue !== []) {
+            [$at, $wires] = array_shift($queue);
+            if ($at === $to) {
+                return $wires;
+            }
+            foreach ($this->next[$at] ?? [] as [$place, $wire]) {
+                if (! isset($been[$place])) {
+                    $been[$place] = true;
+                    $queue[] = [$place, $wire === null ? $wires : [...$wires, $wire]];
+                }
+            }
+        }
+
+        return [];
+    }
+
+    /**
+     * Ways through switches from one net to another, not past some.
+     *
+     * @param list<string> $past nets
+     * @param list<string> $been
+     * @return list<list<Element>>
+     */
+    public function switched(string $from, string $to, array $past, array $been = []): array
+    {
+        if ($from === $to) {
+            return [[]];
+        }
+        if (in_array($from, $past, true) || count($been) >= self::LONGEST) {
+            return [];
+        }
+        $ways = [];
+        foreach ($this->from[$from] ?? [] as $e) {
+            $next = $this->root($e['b']);
+            if ($next !== $from && ! in_array($next, $been, true)) {
+                foreach ($this->switched($next, $to, $past, [...$been, $from]) as $rest) {
+                    $ways[] = [$e, ...$rest];
+                    if (count($ways) > self::WAYS) {
+                        return $ways;
+                    }
+                }
+            }
+        }
+
+        return $ways;
+    }
+
+    /**
+     * Every path from one net through switches and one load to another, by load; of each the fewest switches first.
+     *
+     * What lies beside another load of the same part is not told twice.
+     *
+     * @return array<string, list<list<Element>>> by "part.name" of the load; elements turned so that a lies toward the first net
+     */
+    public function paths(string $hot, string $return): array
+    {
+        $found = [];
+        $between = [];
+        foreach ($this->elements as $load) {
+            $nets = [$load['part'], $this->root($load['a']), $this->root($load['b'])];
+            if (! $load['load'] || in_array($nets, $between, true)) {
+                continue;
+            }
+            $between[] = $nets;
+            $ways = [];
+            foreach ([$load, ['a' => $load['b'], 'b' => $load['a']] + $load] as $turned) {
+                foreach ($this->switched($hot, $this->root($turned['a']), [$return]) as $before) {
+                    foreach ($this->switched($this->root($turned['b']), $return, [$hot, $this->root($turned['a'])]) as $after) {
+                        $ways[] = [...$before, $turned, ...$after];
+                    }
+                }
+            }
+            usort($ways, fn (array $x, array $y) => count($x) <=> count($y));
+            if ($ways !== []) {
+                $found["{$load['part']}.{$load['name']}"] = $ways;
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * What an element is called: its part, and which of its several.
+     *
+     * @param Element $e
+     */
+    public function title(array $e): string
+    {
+        $part = $this->labels[$e['part']];
+
+        return $this->several[$e['part']] > 1 ? "$part: ".str_replace('_', ' ', $e['name']) : $part;
+    }
+
+    /** What a place is called, by its part's label. */
+    public function name(string $place): string
+    {
+        [$part, $terminal] = Model::split($place);
+
+        return ($this->labels[$part] ?? $part)." $terminal";
+    }
+
+    /** What a part is called. */
+    public function label(string $part): string
+    {
+        return $this->labels[$part];
+    }
+
+    /**
+     * Supplies whose one pole lies on a net, straight or through switches, and which of the two.
+     *
+     * @return list<array{Supply, 'hot'|'return'}>
+     */
+    public function fedBy(string $net): array
+    {
+        $reached = $this->reached($net);
+        $found = [];
+        foreach ($this->supplies as $supply) {
+            foreach (['hot', 'return'] as $pole) {
+                if (array_key_exists($this->root($supply[$pole]), $reached)) {
+                    $found[] = [$supply, $pole];
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * All nets that are reached from one through switches, each with the switch by which it was reached first.
+     *
+     * @param list<string> $past nets that are not gone through
+     * @return array<string, Element|null>
+     */
+    public function reached(string $net, array $past = []): array
+    {
+        $reached = [$net => null];
+        $queue = [$net];
+        for ($i = 0; $i < count($queue); $i++) {
+            foreach (in_array($queue[$i], $past, true) ? [] : $this->from[$queue[$i]] ?? [] as $e) {
+                $next = $this->root($e['b']);
+                if (! array_key_exists($next, $reached)) {
+                    $reached[$next] = $e;
+                    $queue[] = $next;
+                }
+            }
+        }
+
+        return $reached;
+    }
+
+    private function join(string $a, string $b, ?string $wire = null): void
+    {
+        $this->net[$this->root($a)] = $this->root($b);
+        $this->next[$a][] = [$b, $wire];
+        $this->next[$b][] = [$a, $wire];
+    }
+
+    private function read(): void
+    {
+        foreach ($this->model->document['wires'] as $wire) {
+            $this->join($wire['from'], $wire['to'], $wire['id']);
+        }
+        foreach ($this->model->document['joined'] ?? [] as $group) {
+            foreach (array_slice($group, 1) as $place) {
+                $this->join($group[0], $place);
+            }
+        }
+        foreach ($this->model->document['parts'] as $part) {
+            $kind = $this->model->document['kinds'][$part['kind']];
+            foreach ($kind['joined'] ?? [] as $group) {
+                foreach (array_slice($group, 1) as $terminal) {
+                    $this->join("{$part['id']}.{$group[0]}", "{$part['id']}.$terminal");
+                }
+            }
+            foreach ($kind['primitives'] as $name => $spec) {
+                $spec = array_replace($spec, $part['params'][$name] ?? []);
+                $hidden = $kind['primitives'][$spec['follows'] ?? ''] ?? null;
+                if ($spec['type'] === 'contact' && ($hidden['type'] ?? '') === 'lever' && ! isset($kind['controls'][$spec['follows']])) {
+                    // nobody's switch, but how it was made up: as documented it is joined or it is not there
+                    if (($spec['when'] ?? null) === ($part['params'][$spec['follows']]['at'] ?? $hidden['at'])) {
+                        $this->join("{$part['id']}.{$spec['between'][0]}", "{$part['id']}.{$spec['between'][1]}");
+                    }
+
+                    continue;
+                }
+                $this->primitive($part, (string) $name, $spec);
+            }
+        }
+    }
+
+    /**
+     * @param array<string, mixed> $part
+     * @param array<string, mixed> $spec
+     */
+    private function primitive(array $part, string $name, array $spec): void
+    {
+        $at = fn (string $terminal): string => "{$part['id']}.$terminal";
+        $add = function (string $a, string $b, bool $load) use ($part, $name, $at): void {
+            $this->elements[] = ['part' => $part['id'], 'name' => $name, 'a' => $at($a), 'b' => $at($b), 'load' => $load];
+        };
+        $supply = function (string $hot, string $return, float $volts, string $what, float $degrees = 0.0, ?string $class = null) use ($part, $name, $at): void {
+            $class ??= $volts > self::LINE ? 'line' : ($volts < 1 ? 'millivolt' : 'control');
+            $this->supplies[] = ['title' => "{$part['label']}: $what", 'class' => $class, 'volts' => $volts, 'hot' => $at($hot), 'return' => $at($return), 'part' => $part['id'], 'name' => $name, 'degrees' => $degrees];
+        };
+        $type = $spec['type'];
+        [$a, $b] = ($spec['between'] ?? []) + [null, null];
+        if ($type === 'source') {
+            isset($spec['legs']) ? $this->legs($spec, $supply) : $supply($spec['hot'], $spec['neutral'], (float) $spec['volts'], self::volts((float) $spec['volts']), (float) ($spec['degrees'] ?? 0));
+        } elseif ($type === 'thermo-source') {
+            $supply($a, $b, 0.03, 'millivolts');
+        } elseif ($type === 'dc-source') {
+            $supply($a, $b, (float) $spec['volts'], 'its battery', class: 'battery');
+        } elseif ($type === 'control') {
+            foreach ($spec['inputs'] as $input) {
+                if (isset($input['ohms'])) {
+                    $supply($input['ohms'][0], $input['ohms'][1], 5.0, 'what it reads the ohms of', class: 'sensing');
+                }
+            }
+        } elseif ($type === 'windings') {
+            $add($spec['primary'][0], $spec['primary'][1], true);
+            $supply($spec['secondary'][0], $spec['secondary'][1], self::SECONDARY, 'its secondary, 24 V');
+        } elseif ($type === 'motor') {
+            foreach (array_intersect_key($spec, ['line' => 1, 'low_tap' => 1]) as $tap) {
+                $add($tap, $spec['common'], true);
+            }
+        } elseif ($type === 'mid-position') {
+            $add($spec['white'], $spec['neutral'], true);
+            $add($spec['grey'], $spec['neutral'], true);
+        } elseif ($type === 'resistor' && $spec['ohm'] < self::JOINT_OHM) {
+            $this->join($at($a), $at($b));
+        } elseif ($a !== null && ($type !== 'resistor' || $spec['ohm'] <= self::SENSING_OHM) && in_array($type, [...self::SWITCHES, ...self::LOADS], true)) {
+            $add($a, $b, in_array($type, self::LOADS, true));
+        }
+    }
+
+    /**
+     * Two legs: what lies between them, and what lies between each and the neutral.
+     *
+     * @param array<string, mixed> $spec
+     * @param callable(string, string, float, string, float): void $supply
+     */
+    private function legs(array $spec, callable $supply): void
+    {
+        [$one, $two] = array_keys($spec['legs']);
+        $supply((string) $one, (string) $two, 240.0, '240 V', 0.0);
+        foreach ([$one, $two] as $leg) {
+            $supply((string) $leg, $spec['neutral'], 120.0, "120 V, $leg to neutral", (float) ($spec['legs'][$leg]['degrees'] ?? 0));
+        }
+    }
+
+    private static function volts(float $volts): string
+    {
+        return match (true) {
+            $volts > 200 => '230 V', $volts > 60 => '120 V', default => round($volts).' V',
+        };
+    }
+}

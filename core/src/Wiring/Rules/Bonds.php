@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Wiring\Rules;
+
+use OddSpark\Wiring\Finding;
+use OddSpark\Wiring\Rule;
+
+/** Metal that is not bonded to the supply's ground. */
+final class Bonds extends Rule
+{
+    /** Terminals that are the metal of a part. */
+    private const METAL = ['frame', 'metal', 'PE', 'GNYE', 'case'];
+
+    public function find(): array
+    {
+        $grounds = array_map(fn (array $g) => $this->nets->root($g['place']), $this->grounds());
+        if ($grounds === []) {
+            return [];
+        }
+        $found = [];
+        foreach ($this->model()->document['parts'] as $part) {
+            foreach (array_keys($this->model()->document['kinds'][$part['kind']]['terminals']) as $terminal) {
+                $place = "{$part['id']}.$terminal";
+                if (! in_array($terminal, self::METAL, true) || in_array($this->nets->root($place), $grounds, true)) {
+                    continue;
+                }
+                $found[] = new Finding(
+                    'missing bond', Finding::WRONG, [$part['id']], [], "{$this->nets->name($place)} has no way to ground.",
+                    'Where its insulation fails, its metal stays live and no breaker trips; a flame rod finds no way home either.',
+                    "Wire $terminal to ground.",
+                    [['do' => 'wire', 'from' => $place, 'to' => $this->grounds()[0]['place'], 'colour' => $this->model()->document['supply']['region'] === 'EU' ? 'green-yellow' : 'green']],
+                );
+            }
+        }
+
+        return $found;
+    }
+}

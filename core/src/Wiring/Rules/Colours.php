@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Wiring\Rules;
+
+use OddSpark\Wiring\Finding;
+use OddSpark\Wiring\Rule;
+
+/**
+ * Colours of line-voltage conductors against what the supply's region keeps for them: NFPA 70, 200.6, 200.7 and
+ * 250.119 in North America, IEC 60446 in Europe (both from memory).
+ */
+final class Colours extends Rule
+{
+    private const NEUTRAL = ['NA' => ['white', 'grey'], 'EU' => ['blue']];
+
+    private const GROUND = ['NA' => ['green', 'bare', 'green-yellow'], 'EU' => ['green-yellow', 'bare']];
+
+    public function find(): array
+    {
+        $region = $this->model()->document['supply']['region'];
+        $grounds = array_map(fn (array $g) => $this->nets->root($g['place']), $this->grounds());
+        $returns = $live = [];
+        foreach ($this->lines() as $supply) {
+            $split = count(array_filter($this->lines(), fn (array $s) => $s['part'] === $supply['part'])) > 1;
+            if (! $split || $supply['volts'] < 200) {
+                $returns[] = $this->nets->root($supply['return']);
+            }
+            $live[] = $this->nets->root($supply['hot']);
+        }
+        $found = [];
+        $common = array_map(fn (array $s) => $this->nets->root($s['return']), array_filter($this->nets->supplies(), fn (array $s) => $s['class'] === 'control'));
+        foreach ($this->model()->document['wires'] as $wire) {
+            $net = $this->nets->root($wire['from']);
+            if (in_array($net, $common, true) && in_array($net, $grounds, true) || $this->isOfCapacitor($wire)) {
+                continue; // a common that is grounded keeps its colour; a capacitor's leads have their own
+            }
+            [$role, $wanted] = match (true) {
+                in_array($net, $grounds, true) => ['ground', self::GROUND[$region]],
+                in_array($net, $returns, true) => ['neutral', self::NEUTRAL[$region]],
+                in_array($net, $live, true) => ['live', null],
+                default => [null, null],
+            };
+            $bad = match ($role) {
+                'live' => in_array($wire['colour'], [...self::NEUTRAL[$region], ...self::GROUND[$region]], true),
+                null => false,
+                default => ! in_array($wire['colour'], $wanted, true),
+            };
+            if (! $bad) {
+                continue;
+            }
+            $colour = $wanted[0] ?? ($region === 'EU' ? 'brown' : 'black');
+            $found[] = new Finding(
+                'colour against the convention', Finding::ODD, [], [$wire['id']], ucfirst($this->wireName($wire))." is $role.",
+                'Whoever reads it by its colour takes it for something else.',
+                "Make it $colour, or mark it so at both ends.", [['do' => 'rewire', 'wire' => $wire['id'], 'colour' => $colour]],
+            );
+        }
+
+        return $found;
+    }
+
+    /** @param array<string, mixed> $wire */
+    private function isOfCapacitor(array $wire): bool
+    {
+        foreach (['from', 'to'] as $end) {
+            $kind = $this->model()->kindOf(substr($wire[$end], 0, (int) strrpos($wire[$end], '.')));
+            if (in_array('run-capacitor', array_column($kind['primitives'] ?? [], 'type'), true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Wiring\Rules;
+
+use OddSpark\Wiring\Finding;
+use OddSpark\Wiring\Nets;
+use OddSpark\Wiring\Rule;
+
+/**
+ * Transformers and fuses against all that can hang on them at once, and wires against the fuse before them.
+ *
+ * What all loads would draw together, each at its full voltage, is more than what ever runs: that it is within
+ * what a transformer or a fuse can carry is sure, that it is above is worth a look.
+ *
+ * @phpstan-import-type Element from Nets
+ * @phpstan-import-type Supply from Nets
+ */
+final class Loading extends Rule
+{
+    /** The largest fuse before a small conductor, A by AWG: NFPA 70, 240.4(D), from memory. */
+    private const LARGEST_FUSE = [18 => 7.0, 16 => 10.0, 14 => 15.0, 12 => 20.0, 10 => 30.0];
+
+    /** The same by cross-section, A by mm²: IEC 60364-5-52, copper, PVC, in a wall, from memory. */
+    private const LARGEST_FUSE_MM2 = ['0.5' => 3.0, '0.75' => 6.0, '1' => 10.0, '1.5' => 16.0, '2.5' => 20.0, '4' => 25.0];
+
+    public function find(): array
+    {
+        $found = [];
+        foreach ($this->nets->supplies() as $supply) {
+            $paths = $this->nets->paths($this->nets->root($supply['hot']), $this->nets->root($supply['return']));
+            $found = [...$found, ...$this->transformer($supply, $paths), ...$this->fuses($supply, $paths)];
+        }
+
+        return [...$found, ...$this->gauges()];
+    }
+
+    /**
+     * @param Supply $supply
+     * @param array<string, list<list<Element>>> $paths
+     * @return list<Finding>
+     */
+    private function transformer(array $supply, array $paths): array
+    {
+        $kind = $this->model()->kindOf($supply['part']);
+        if ($kind === null || preg_match('/(\d+) VA/', $kind['title'], $m) !== 1) {
+            return [];
+        }
+        $va = $supply['volts'] * array_sum(array_map(fn (string $load) => $this->amps($load, $supply['volts']), array_keys($paths)));
+        if ($va <= (float) $m[1]) {
+            return [];
+        }
+
+        return [new Finding(
+            'transformer overloaded', Finding::ODD, [$supply['part']], [], sprintf('All that hangs on %s comes to %.0f VA at once; it is made for %s.', $supply['title'], $va, $m[1]),
+            'Its voltage sags, relays chatter, and its own thermal link opens.', 'Use a larger transformer (a class 2 one has 100 VA at most), or part the loads.',
+        )];
+    }
+
+    /**
+     * @param Supply $supply
+     * @param array<string, list<list<Element>>> $paths
+     * @return list<Finding>
+     */
+    private function fuses(array $supply, array $paths): array
+    {
+        $carried = [];
+        foreach ($paths as $load => $ways) {
+            foreach (array_unique(array_merge(...array_map(fn (array $way) => array_map(fn (array $e) => "{$e['part']}.{$e['name']}", $way), $ways))) as $id) {
+                $carried[$id] = ($carried[$id] ?? 0.0) + $this->amps($load, $supply['volts']);
+            }
+        }
+        $found = [];
+        foreach ($carried as $id => $amps) {
+            [$part, $name] = [substr($id, 0, (int) strrpos($id, '.')), substr($id, (int) strrpos($id, '.') + 1)];
+            $rated = $this->rated($part, $name);
+            if ($rated !== null && $amps > $rated) {
+                $found[] = new Finding(
+                    'fuse too small for its load', Finding::ODD, [$part], [], sprintf('All behind %s comes to %.1f A at once; it carries %g A.', $this->nets->label($part), $amps, $rated),
+                    'It blows in normal use.', 'Put in the size that the maker gives, or part the loads.',
+                );
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<Finding> field wires that are too thin for the fuse before them */
+    private function gauges(): array
+    {
+        $inside = array_fill_keys(array_merge([], ...array_column($this->model()->document['doors'] ?? [], 'covers')), true);
+        $found = [];
+        $told = [];
+        foreach ($this->nets->elements() as $e) {
+            $rated = $e['load'] ? null : $this->rated($e['part'], $e['name']);
+            if ($rated === null) {
+                continue;
+            }
+            foreach ($this->lines() as $line) {
+                $reached = $this->nets->reached($this->nets->root($line['hot']));
+                if (! isset($reached[$this->nets->root($e['a'])]) && ! isset($reached[$this->nets->root($e['b'])])) {
+                    continue;
+                }
+                foreach ($this->behindFuse($e, $line) as $wire) {
+                    $largest = isset($wire['mm2']) ? self::LARGEST_FUSE_MM2[(string) $wire['mm2']] ?? INF : self::LARGEST_FUSE[$wire['awg'] ?? 10] ?? INF;
+                    $owner = fn (string $end): string => substr($wire[$end], 0, (int) strrpos($wire[$end], '.'));
+                    if ($rated > $largest && ! isset($told[$wire['id']]) && ! (isset($inside[$owner('from')]) && isset($inside[$owner('to')]))) {
+                        $told[$wire['id']] = true;
+                        $size = isset($wire['mm2']) ? "{$wire['mm2']} mm²" : "{$wire['awg']} AWG";
+                        $found[] = new Finding(
+                            'gauge too thin for its fuse', Finding::ODD, [], [$wire['id']], ucfirst($this->wireName($wire)).sprintf(' is of %s, behind %s of %g A.', $size, $this->nets->label($e['part']), $rated),
+                            'It glows before the fuse does anything. What the maker has wired inside an appliance is his to answer for; this is field wiring.',
+                            isset($wire['mm2']) ? 'Use a larger cross-section, or a smaller fuse.' : 'Use 14 AWG behind 15 A, 12 behind 20, or a smaller fuse.',
+                            isset($wire['mm2']) || $rated > 20 ? [] : [['do' => 'rewire', 'wire' => $wire['id'], 'awg' => $rated > 15 ? 12 : 14]],
+                        );
+                    }
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * Wires that are fed through a fuse and not through another one further on.
+     *
+     * @param Element $fuse
+     * @param Supply $line
+     * @return list<array<string, mixed>>
+     */
+    private function behindFuse(array $fuse, array $line): array
+    {
+        $hot = $this->nets->root($line['hot']);
+        $before = $this->nets->reached($hot, [$this->nets->root($fuse['a']), $this->nets->root($fuse['b'])]);
+        if (! isset($before[$this->nets->root($fuse['a'])]) && ! isset($before[$this->nets->root($fuse['b'])])) {
+            return []; // it is fed from another line
+        }
+        $side = isset($before[$this->nets->root($fuse['a'])]) ? 'b' : 'a';
+        $stops = [$this->nets->root($fuse[$side === 'b' ? 'a' : 'b']), $this->nets->root($line['return'])];
+        foreach ($this->nets->elements() as $e) {
+            if (! $e['load'] && $e !== $fuse && $this->rated($e['part'], $e['name']) !== null) {
+                $stops[] = $this->nets->root($e['a']);
+                $stops[] = $this->nets->root($e['b']);
+            }
+        }
+        $nets = $this->nets->reached($this->nets->root($fuse[$side]), array_values(array_diff($stops, [$this->nets->root($fuse[$side])])));
+        $wires = [];
+        foreach (array_keys($nets) as $net) {
+            if (! in_array($net, $stops, true) || $net === $this->nets->root($fuse[$side])) {
+                $wires = [...$wires, ...$this->wiresOf((string) $net)];
+            }
+        }
+
+        return $wires;
+    }
+
+    private function rated(string $part, string $name): ?float
+    {
+        $spec = $this->model()->kindOf($part)['primitives'][$name] ?? [];
+        $spec = array_replace($spec, $this->model()->parts()[$part]['params'][$name] ?? []);
+
+        return ($spec['type'] ?? '') === 'fuse' ? (float) $spec['amps'] : null;
+    }
+
+    /** What a load draws at a voltage, A. */
+    private function amps(string $load, float $volts): float
+    {
+        [$part, $name] = [substr($load, 0, (int) strrpos($load, '.')), substr($load, (int) strrpos($load, '.') + 1)];
+        $spec = array_replace($this->model()->kindOf($part)['primitives'][$name] ?? [], $this->model()->parts()[$part]['params'][$name] ?? []);
+        if (($spec['type'] ?? '') === 'windings') {
+            return 0.0; // what a transformer draws is what hangs on it
+        }
+        [$ohm, $reactance] = $spec['run'] ?? [$spec['ohm'] ?? $spec['hot_ohm'] ?? INF, $spec['reactance_ohm'] ?? 0.0];
+
+        return $volts / max(1e-3, hypot((float) $ohm, (float) $reactance));
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Wiring\Rules;
+
+use OddSpark\Appliance\Primitives;
+use OddSpark\Parts\Primitive;
+use OddSpark\Wiring\Circuits;
+use OddSpark\Wiring\Finding;
+use OddSpark\Wiring\Rule;
+
+/** Loads without a way from a supply and home, parts that nothing is wired to, and switches that switch nothing. */
+final class Paths extends Rule
+{
+    public function find(): array
+    {
+        $bare = $this->bare();
+        $found = array_map(fn (string $part) => new Finding(
+            'floating part', Finding::ODD, [$part], [], "Nothing is wired to {$this->nets->label($part)}.",
+            'It is on the board and does nothing.', 'Wire it, or take it off the board.', [['do' => 'remove', 'parts' => [$part]]],
+        ), array_keys($bare));
+        foreach (Circuits::of($this->nets)['open'] as $gap) {
+            if (! isset($bare[$gap['part']])) {
+                $found[] = new Finding(
+                    'load without a path', $gap['input'] ? Finding::ODD : Finding::WRONG, [$gap['part']], [], $gap['words'],
+                    $gap['input'] ? 'The control never sees it; where the appliance has no use for it, that is as it should be.' : 'It can never work.',
+                    'Wire the side that hangs: toward the supply through what is to switch it, or home to the other pole.',
+                );
+            }
+        }
+
+        return [...$found, ...$this->idle($bare)];
+    }
+
+    /** @return array<string, true> parts with terminals and no wire on any of them */
+    private function bare(): array
+    {
+        $wired = [];
+        foreach ($this->model()->document['wires'] as $wire) {
+            foreach (['from', 'to'] as $end) {
+                $wired[substr($wire[$end], 0, (int) strrpos($wire[$end], '.'))] = true;
+            }
+        }
+        foreach ($this->model()->document['joined'] ?? [] as $group) {
+            foreach ($group as $place) {
+                $wired[substr($place, 0, (int) strrpos($place, '.'))] = true;
+            }
+        }
+        $bare = [];
+        foreach ($this->model()->document['parts'] as $part) {
+            if (! isset($wired[$part['id']]) && $this->isElectric($this->model()->document['kinds'][$part['kind']])) {
+                $bare[$part['id']] = true;
+            }
+        }
+
+        return $bare;
+    }
+
+    /** @param array<string, mixed> $kind */
+    private function isElectric(array $kind): bool
+    {
+        foreach ($kind['primitives'] as $spec) {
+            if ((Primitives::TYPES[$spec['type']] ?? Primitive::class)::joins($spec) !== []) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Switches that lie on no way to any load.
+     *
+     * @param array<string, true> $bare
+     * @return list<Finding>
+     */
+    private function idle(array $bare): array
+    {
+        $used = [];
+        foreach ($this->nets->supplies() as $supply) {
+            foreach ($this->nets->paths($this->nets->root($supply['hot']), $this->nets->root($supply['return'])) as $ways) {
+                foreach (array_merge(...$ways) as $e) {
+                    $used[$e['part']] = true;
+                }
+            }
+        }
+        $found = [];
+        foreach ($this->nets->elements() as $e) {
+            if (! $e['load'] && ! isset($used[$e['part']]) && ! isset($bare[$e['part']])) {
+                $used[$e['part']] = true;
+                $found[] = new Finding(
+                    'part without effect', Finding::ODD, [$e['part']], [], "{$this->nets->label($e['part'])} lies on no way from a supply through a load.",
+                    'Whether it is open or closed changes nothing.', 'Wire it into the path that it is to open.',
+                );
+            }
+        }
+
+        return $found;
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Wiring\Rules;
+
+use OddSpark\Wiring\Finding;
+use OddSpark\Wiring\Nets;
+use OddSpark\Wiring\Rule;
+
+/**
+ * Supplies that are shorted, straight or when something closes, and supplies that are tied to each other.
+ *
+ * @phpstan-import-type Supply from Nets
+ */
+final class Sources extends Rule
+{
+    public function find(): array
+    {
+        $found = [];
+        $supplies = array_values(array_filter($this->nets->supplies(), fn (array $s) => $s['class'] !== 'sensing'));
+        foreach ($supplies as $i => $supply) {
+            $short = $this->short($supply);
+            if ($short !== null) {
+                $found[] = $short;
+            }
+            foreach (array_slice($supplies, $i + 1) as $other) {
+                if ($supply['part'] !== $other['part'] && abs($supply['volts'] - $other['volts']) < 0.3 * $supply['volts']) {
+                    $tied = $this->tied($supply, $other);
+                    if ($tied !== null) {
+                        $found[] = $tied;
+                    }
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /** @param Supply $supply */
+    private function short(array $supply): ?Finding
+    {
+        $ways = $this->nets->switched($this->nets->root($supply['hot']), $this->nets->root($supply['return']), []);
+        if ($ways === []) {
+            return null;
+        }
+        usort($ways, fn (array $x, array $y) => count($x) <=> count($y));
+        $wires = $this->wiresAlong($supply, $ways[0]);
+        $closing = array_map($this->nets->title(...), $ways[0]);
+        $last = end($wires);
+
+        return new Finding(
+            'short', Finding::WRONG, array_values(array_unique([$supply['part'], ...array_column($ways[0], 'part')])), $wires,
+            "{$supply['title']} is shorted".($closing === [] ? ' by its own wires.' : ' when '.implode(' and ', $closing).(count($closing) > 1 ? ' are' : ' is').' closed: no load lies between.'),
+            'A fuse blows, or the transformer burns.',
+            'Put the load between, or take off the wire that goes past it.',
+            count($ways) === 1 && $closing === [] && is_string($last) ? [['do' => 'remove', 'wires' => [$last]]] : [],
+        );
+    }
+
+    /**
+     * @param Supply $one
+     * @param Supply $two
+     */
+    private function tied(array $one, array $two): ?Finding
+    {
+        $net = fn (array $supply, string $pole): string => $this->nets->root($supply[$pole]);
+        foreach ([[$two['hot'], $two['return'], false], [$two['return'], $two['hot'], true]] as [$hot, $return, $turned]) {
+            if ($net($one, 'return') !== $this->nets->root($return)) {
+                continue;
+            }
+            $ways = $net($one, 'hot') === $this->nets->root($hot) ? [[]] : $this->nets->switched($net($one, 'hot'), $this->nets->root($hot), [$net($one, 'return')]);
+            if ($ways === []) {
+                continue;
+            }
+            $closing = array_map($this->nets->title(...), $ways[0]);
+            $opposed = $turned !== ($this->phase($one) !== $this->phase($two));
+            $when = $closing === [] ? '' : ' when '.implode(' and ', $closing).' close'.(count($closing) === 1 ? 's' : '');
+
+            return new Finding(
+                $opposed ? 'out of phase' : 'sources paralleled', Finding::WRONG, [$one['part'], $two['part']], [],
+                "{$one['title']} and {$two['title']} are tied together$when".($opposed ? ', the one against the other.' : '.'),
+                $opposed ? 'Twice their voltage drives a current round through both: they burn within minutes.' : 'Each feeds the other back through its windings when one primary is off, and puts line voltage on a cord that is pulled.',
+                'Let each have its own loads: take out the wire or the link that joins them'.($opposed ? ', or swap the leads of one.' : '.'),
+            );
+        }
+
+        return null;
+    }
+
+    /**
+     * Which way round a secondary stands: by the side of the line that its primary begins at.
+     *
+     * @param Supply $supply
+     */
+    private function phase(array $supply): bool
+    {
+        $spec = $this->model()->kindOf($supply['part'])['primitives'][$supply['name']] ?? [];
+        if (($spec['type'] ?? '') !== 'windings') {
+            return true;
+        }
+        foreach ($this->lines() as $line) {
+            $live = $this->nets->reached($this->nets->root($line['hot']), [$this->nets->root($line['return'])]);
+            if (isset($live[$this->nets->root("{$supply['part']}.{$spec['primary'][1]}")]) && ! isset($live[$this->nets->root("{$supply['part']}.{$spec['primary'][0]}")])) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}
