@@ -6,10 +6,14 @@ use App\Http\Controllers\AssignmentController;
 use App\Http\Controllers\BaselineController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\DebriefController;
+use App\Http\Controllers\DraftController;
+use App\Http\Controllers\DraftFileController;
+use App\Http\Controllers\DraftRunController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\MarkController;
 use App\Http\Controllers\OverrideController;
 use App\Http\Controllers\PairsController;
+use App\Http\Controllers\PartKindController;
 use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\RuleSetController;
 use App\Http\Controllers\SessionController;
@@ -31,6 +35,28 @@ Route::middleware(['auth', 'throttle:work'])->group(function () {
 
     Route::get('/models/{appliance}/analysis', [AnalysisController::class, 'show']);
     Route::post('/models/{appliance}/analysis', [AnalysisController::class, 'store']);
+
+    Route::get('/drafts', [DraftController::class, 'index']);
+    Route::post('/drafts', [DraftController::class, 'store']);
+    Route::get('/drafts/{draft}', [DraftController::class, 'show']);
+    Route::delete('/drafts/{draft}', [DraftController::class, 'destroy']);
+    Route::get('/drafts/{draft}/kinds', [DraftController::class, 'kinds']);
+    Route::post('/drafts/{draft}/edits', [DraftController::class, 'edit']);
+    Route::post('/drafts/{draft}/go', [DraftController::class, 'go']);
+    Route::get('/drafts/{draft}/history', [DraftController::class, 'history']);
+    Route::get('/drafts/{draft}/difference', [DraftController::class, 'difference']);
+    Route::post('/drafts/{draft}/restore', [DraftController::class, 'restore']);
+    Route::post('/drafts/{draft}/label', [DraftController::class, 'label']);
+    Route::post('/drafts/{draft}/presence', [DraftController::class, 'presence']);
+    Route::post('/drafts/{draft}/publish', [DraftController::class, 'publish']);
+    Route::get('/drafts/{draft}/checks', [DraftRunController::class, 'checks']);
+    Route::get('/drafts/{draft}/run', [DraftRunController::class, 'run']);
+    Route::get('/drafts/{draft}/moment', [DraftRunController::class, 'moment']);
+    Route::get('/drafts/{draft}/why', [DraftRunController::class, 'why']);
+    Route::get('/drafts/{draft}/safeties', [DraftRunController::class, 'safeties']);
+    Route::get('/drafts/{draft}/files/{what}', DraftFileController::class);
+    Route::get('/kinds', [PartKindController::class, 'index']);
+    Route::post('/kinds', [PartKindController::class, 'store']);
 
     Route::post('/jobs', [AssignmentController::class, 'store']);
     Route::get('/jobs/{assignment}', [AssignmentController::class, 'show']);

@@ -93,6 +93,20 @@ final class HealthyRun
         return new Surroundings($this->state['tick'], $this->state['slots']);
     }
 
+    /** As a netlist for a general-purpose simulator, at this moment. */
+    public function netlist(): string
+    {
+        $state = ['tick' => $this->state['tick'], 'slots' => $this->state['slots']];
+        $machine = $this->bench->machine();
+        $names = $this->plan->nodeNames();
+        $text = sprintf("* %s, healthy, at %.3f s; every place of a node is named here\n", $this->plan->model->name(), $this->tickNow() / 1000);
+        foreach ($this->plan->places as $place => $node) {
+            $text .= $names[$node] === $place ? '' : "* $place = {$names[$node]}\n";
+        }
+
+        return $text.$machine->netlist($state)->linear($machine->solution($state)).sprintf(".op\n.ac lin 1 %1\$g %1\$g\n.end\n", $this->plan->hertz);
+    }
+
     /** Volts between two places, effective; of a DC circuit their size. */
     public function volts(string $a, string $b, bool $dc = false): float
     {

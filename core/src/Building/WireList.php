@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace OddSpark\Building;
 
 use OddSpark\Appliance\Library;
-use OddSpark\Appliance\Model;
 
 /**
  * The wires as a list for a spreadsheet, out and in: one a line, with where it goes from and to.
@@ -119,11 +118,9 @@ final readonly class WireList
         }
         $first = strtok($csv, "\r\n");
         $separator = $first !== false && substr_count($first, ';') > substr_count($first, ',') ? ';' : (str_contains((string) $first, "\t") ? "\t" : ',');
-        $stream = fopen('php://memory', 'r+');
-        fwrite($stream, $csv);
-        rewind($stream);
-        $head = fgetcsv($stream, null, $separator, '"', '');
-        $head = array_map(fn (?string $h) => mb_strtolower(trim((string) $h)), $head === false ? [] : $head);
+        $cells = fn (string $line): array => array_map(fn (?string $cell) => trim((string) $cell), str_getcsv($line, $separator, '"', ''));
+        $lines = preg_split('/\r\n|\n|\r/', rtrim($csv)) ?: [];
+        $head = array_map(mb_strtolower(...), $cells((string) array_shift($lines)));
         foreach (['from', 'to'] as $needed) {
             in_array($needed, $head, true) || throw new EditError('/csv', "The first line must name the columns; \"$needed\" is not among them. Known are ".implode(', ', self::COLUMNS).'.');
         }
@@ -131,13 +128,11 @@ final readonly class WireList
             $column === '' || in_array($column, self::COLUMNS, true) || throw new EditError('/csv', "There is no column \"$column\". Known are ".implode(', ', self::COLUMNS).'.');
         }
         $rows = [];
-        for ($line = 2; ($row = fgetcsv($stream, null, $separator, '"', '')) !== false; $line++) {
-            if ($row === [null]) {
-                continue;
+        foreach ($lines as $i => $line) {
+            if (trim($line) !== '') {
+                $rows[$i + 2] = array_combine($head, array_pad(array_slice($cells($line), 0, count($head)), count($head), ''));
             }
-            $rows[$line] = array_combine($head, array_pad(array_slice(array_map('strval', $row), 0, count($head)), count($head), ''));
         }
-        fclose($stream);
         if (count($rows) > self::MOST) {
             throw new EditError('/csv', sprintf('The list has %d wires; at most %d are taken.', count($rows), self::MOST));
         }
@@ -167,7 +162,7 @@ final readonly class WireList
             }
         }
 
-        return $places + array_map('reset', array_filter($spoken, fn (array $at) => count($at) === 1));
+        return $places + array_map(fn (array $at) => $at[0], array_filter($spoken, fn (array $at) => count($at) === 1));
     }
 
     /** @return list<string> */

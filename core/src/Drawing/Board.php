@@ -18,12 +18,16 @@ final class Board
 
     public const HEIGHT = 756;
 
+    /** Wires above which a board is a crowded one, which has to be laid out in reasonable time. */
+    private const CROWDED = 120;
+
     private const MARGIN = 12 * Router::PITCH;
 
     /**
+     * @param array<string, mixed>|null $before the board as it was: a wire that nothing has come in the way of keeps its way
      * @return array{width: int, height: int, parts: list<array<string, mixed>>, wires: list<array<string, mixed>>, lanes: list<array{channel: string, name: string, tone: string}>}
      */
-    public static function of(Model $model): array
+    public static function of(Model $model, ?array $before = null): array
     {
         [$width, $height] = $model->document['board'] ?? [self::WIDTH, self::HEIGHT];
         $parts = [];
@@ -54,18 +58,27 @@ final class Board
             ];
         }
         // room for the wires of terminals that look outwards
-        $width = max($width, ...array_map(fn (array $r) => $r[0] + $r[2] + self::MARGIN, $rectangles));
-        $height = max($height, ...array_map(fn (array $r) => $r[1] + $r[3] + self::MARGIN, $rectangles));
-        $router = new Router($width, $height, $rectangles);
+        $width = $rectangles === [] ? $width : max($width, ...array_map(fn (array $r) => $r[0] + $r[2] + self::MARGIN, $rectangles));
+        $height = $rectangles === [] ? $height : max($height, ...array_map(fn (array $r) => $r[1] + $r[3] + self::MARGIN, $rectangles));
+        $router = new Router($width, $height, $rectangles, count($model->document['wires']) > self::CROWDED);
+        foreach (count($model->document['wires']) > self::CROWDED ? $model->document['wires'] : [] as $wire) {
+            $router->keepFree($terminals[$wire['from']]);
+            $router->keepFree($terminals[$wire['to']]);
+        }
         $wires = [];
         // short ones first: they have the fewest ways to choose from
         $order = $model->document['wires'];
         usort($order, fn ($a, $b) => self::span($terminals, $a) <=> self::span($terminals, $b));
+        $points = self::kept($before, $parts, $order, $terminals);
+        array_walk($points, fn (array $way) => $router->occupy($way));
         foreach ($order as $wire) {
+            [$from, $to] = [$terminals[$wire['from']], $terminals[$wire['to']]];
+            $via = array_map(fn (array $p) => array_map(self::snap(...), $p), $wire['via'] ?? []);
             $wires[$wire['id']] = [
                 'id' => $wire['id'], 'colour' => $wire['colour'], 'from' => $wire['from'], 'to' => $wire['to'],
                 'cable' => $wire['cable'] ?? null,
-                'points' => $router->route($terminals[$wire['from']], $terminals[$wire['to']]),
+                ...($via === [] ? [] : ['hand' => true]),
+                'points' => $points[$wire['id']] ?? ($via === [] ? $router->route($from, $to) : $router->byHand($from, $via, $to)),
             ];
         }
         ksort($wires);
@@ -74,6 +87,56 @@ final class Board
             'width' => $width, 'height' => $height, 'parts' => $parts, 'wires' => array_values($wires),
             'lanes' => $model->document['tape'],
         ];
+    }
+
+    /**
+     * The ways that stay: of wires whose ends are where they were, and that no part has come in the way of.
+     *
+     * @param array<string, mixed>|null $before
+     * @param list<array<string, mixed>> $parts
+     * @param list<array<string, mixed>> $wires
+     * @param array<string, array{int, int, string}> $terminals
+     * @return array<string, list<array{int, int}>>
+     */
+    private static function kept(?array $before, array $parts, array $wires, array $terminals): array
+    {
+        if ($before === null) {
+            return [];
+        }
+        $box = fn (array $p): array => [$p['x'], $p['y'], $p['w'], $p['h']];
+        $stood = array_map($box, array_column($before['parts'], null, 'id'));
+        $new = array_filter(array_map($box, array_column($parts, null, 'id')), fn (array $b, string $id) => ($stood[$id] ?? null) !== $b, ARRAY_FILTER_USE_BOTH);
+        $old = array_column($before['wires'], null, 'id');
+        $kept = [];
+        foreach ($wires as $wire) {
+            $was = $old[$wire['id']] ?? null;
+            if ($was === null || isset($wire['via']) || ($was['hand'] ?? false) || [$was['from'], $was['to']] !== [$wire['from'], $wire['to']]) {
+                continue;
+            }
+            $ends = array_map(fn (string $place) => array_slice($terminals[$place], 0, 2), [$wire['from'], $wire['to']]);
+            $clear = array_filter($new, fn (array $b) => self::passes($was['points'], $b)) === [];
+            if ([$was['points'][0], $was['points'][count($was['points']) - 1]] === $ends && $clear) {
+                $kept[$wire['id']] = $was['points'];
+            }
+        }
+
+        return $kept;
+    }
+
+    /**
+     * @param list<array{int, int}> $points
+     * @param array{int, int, int, int} $box
+     */
+    private static function passes(array $points, array $box): bool
+    {
+        foreach (array_slice($points, 1) as $i => [$x, $y]) {
+            [$px, $py] = $points[$i];
+            if (max($px, $x) > $box[0] && min($px, $x) < $box[0] + $box[2] && max($py, $y) > $box[1] && min($py, $y) < $box[1] + $box[3]) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

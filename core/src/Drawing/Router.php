@@ -22,6 +22,19 @@ final class Router
 
     private const HUG = 2;
 
+    /**
+     * On a crowded board: cells apart from which a wire is led straight on rather than by the very best way, how much
+     * straighter, and how dear it then is to run along another.
+     */
+    private const FAR = 20;
+
+    private const HASTE = 5;
+
+    private const HASTY_ALONG = 120;
+
+    /** What it costs to go through a cell before another's terminal. */
+    private const DOORWAY = 40;
+
     private const STEP = ['right' => [1, 0], 'left' => [-1, 0], 'down' => [0, 1], 'up' => [0, -1]];
 
     private readonly int $columns;
@@ -34,6 +47,9 @@ final class Router
     /** @var array<int, true> cells beside parts */
     private array $beside = [];
 
+    /** @var array<int, true> cells before terminals */
+    private array $doorways = [];
+
     /** @var array<int, true> cells through which a wire runs level */
     private array $level = [];
 
@@ -41,7 +57,7 @@ final class Router
     private array $upright = [];
 
     /** @param list<array{int, int, int, int}> $rectangles x, y, width, height of what is in the way */
-    public function __construct(int $width, int $height, array $rectangles)
+    public function __construct(int $width, int $height, array $rectangles, private readonly bool $crowded = false)
     {
         $this->columns = intdiv($width, self::PITCH) + 1;
         $this->rows = intdiv($height, self::PITCH) + 1;
@@ -60,6 +76,17 @@ final class Router
     }
 
     /**
+     * Keeps the cell before a terminal for the wires that go there.
+     *
+     * @param array{int, int, string} $terminal
+     */
+    public function keepFree(array $terminal): void
+    {
+        [$c, $r] = $this->outside($terminal);
+        $this->doorways[$r * $this->columns + $c] = true;
+    }
+
+    /**
      * @param array{int, int, string} $from x, y and the side of the part on which it lies
      * @param array{int, int, string} $to
      * @return list<array{int, int}> corners, the ends included
@@ -70,45 +97,54 @@ final class Router
         [$gc, $gr] = $this->outside($to);
         $start = $sr * $this->columns + $sc;
         $goal = $gr * $this->columns + $gc;
+        // what is searched is a cell with the direction in which it was come to, as one number: 4 × cell + direction
+        $first = 4 * $start + (int) array_search($from[2], array_keys(self::STEP), true);
+        $steps = [[1, 0, 1], [-1, 0, -1], [0, 1, $this->columns], [0, -1, -$this->columns]];
         $queue = new \SplPriorityQueue();
-        $best = ["$start {$from[2]}" => 0];
+        $best = [$first => 0];
         $came = [];
-        $queue->insert([$start, $from[2], 0], 0);
+        $far = $this->crowded && abs($sc - $gc) + abs($sr - $gr) > self::FAR ? self::HASTE : 1;
+        $dear = $this->crowded ? self::HASTY_ALONG : self::ALONG;
+        $queue->insert($first << 20, 0);
         $end = null;
         while (! $queue->isEmpty()) {
-            [$cell, $direction, $cost] = $queue->extract();
-            if ($cost > $best["$cell $direction"]) {
+            $head = $queue->extract();
+            $at = $head >> 20;
+            $cost = $head & 0xFFFFF;
+            if ($cost > $best[$at]) {
                 continue;
             }
+            $cell = $at >> 2;
+            $direction = $at & 3;
             if ($cell === $goal) {
-                $end = "$cell $direction";
+                $end = $at;
                 break;
             }
             $c = $cell % $this->columns;
             $r = intdiv($cell, $this->columns);
-            foreach (self::STEP as $next => [$dc, $dr]) {
-                if (self::STEP[$direction][0] === -$dc && self::STEP[$direction][1] === -$dr) {
+            $onWire = $cell !== $start && (isset($this->level[$cell]) || isset($this->upright[$cell]));
+            foreach ($steps as $next => [$dc, $dr, $step]) {
+                if (($next ^ 1) === $direction) { // right and left, down and up differ in their last bit
                     continue;
                 }
                 [$nc, $nr] = [$c + $dc, $r + $dr];
                 if ($nc < 0 || $nr < 0 || $nc >= $this->columns || $nr >= $this->rows) {
                     continue;
                 }
-                $n = $nr * $this->columns + $nc;
+                $n = $cell + $step;
                 if (isset($this->walls[$n]) && $n !== $goal) {
                     continue;
                 }
                 $along = $dr === 0 ? isset($this->level[$n]) : isset($this->upright[$n]);
                 $across = $dr === 0 ? isset($this->upright[$n]) : isset($this->level[$n]);
                 $bend = $next !== $direction;
-                $turnsOnWire = $bend && (isset($this->level[$cell]) || isset($this->upright[$cell])) && $cell !== $start;
-                $total = $cost + 1 + ($bend ? self::BEND : 0) + ($along || $turnsOnWire ? self::ALONG : 0)
-                    + ($across ? self::CROSS : 0) + (isset($this->beside[$n]) ? self::HUG : 0);
-                $key = "$n $next";
+                $total = $cost + 1 + ($bend ? self::BEND : 0) + ($along || $bend && $onWire ? $dear : 0)
+                    + ($across ? self::CROSS : 0) + (isset($this->beside[$n]) ? self::HUG : 0) + (isset($this->doorways[$n]) && $n !== $goal ? self::DOORWAY : 0);
+                $key = 4 * $n + $next;
                 if ($total < ($best[$key] ?? PHP_INT_MAX)) {
                     $best[$key] = $total;
-                    $came[$key] = "$cell $direction";
-                    $queue->insert([$n, $next, $total], -($total + abs($nc - $gc) + abs($nr - $gr)));
+                    $came[$key] = $at;
+                    $queue->insert($key << 20 | $total, -($total + $far * (abs($nc - $gc) + abs($nr - $gr))));
                 }
             }
         }
@@ -117,16 +153,59 @@ final class Router
     }
 
     /**
+     * A way that is kept, or led by hand: others see it.
+     *
+     * @param list<array{int, int}> $points corners
+     */
+    public function occupy(array $points): void
+    {
+        foreach (array_slice($points, 1) as $i => [$x, $y]) {
+            [$px, $py] = $points[$i];
+            $isLevel = $py === $y;
+            $from = intdiv($isLevel ? min($px, $x) : min($py, $y), self::PITCH);
+            $to = intdiv($isLevel ? max($px, $x) : max($py, $y), self::PITCH);
+            for ($at = $from; $at <= $to; $at++) {
+                $isLevel ? $this->level[intdiv($y, self::PITCH) * $this->columns + $at] = true : $this->upright[$at * $this->columns + intdiv($x, self::PITCH)] = true;
+            }
+        }
+    }
+
+    /**
+     * A way through points that a person has chosen, level and upright between them.
+     *
+     * @param array{int, int, string} $from
+     * @param list<array{int, int}> $via
+     * @param array{int, int, string} $to
+     * @return list<array{int, int}> corners, the ends included
+     */
+    public function byHand(array $from, array $via, array $to): array
+    {
+        $points = [[$from[0], $from[1]]];
+        foreach ([...$via, [$to[0], $to[1]]] as $i => [$x, $y]) {
+            [$px, $py] = $points[count($points) - 1];
+            if ($px !== $x && $py !== $y) {
+                // the first leg leaves its terminal straight, the others go level first
+                $points[] = $i === 0 && in_array($from[2], ['up', 'down'], true) ? [$px, $y] : [$x, $py];
+            }
+            $points[] = [$x, $y];
+        }
+        $points = self::simplified($points);
+        $this->occupy($points);
+
+        return $points;
+    }
+
+    /**
      * @param array{int, int, string} $from
      * @param array{int, int, string} $to
-     * @param array<string, string> $came
+     * @param array<int, int> $came
      * @return list<array{int, int}>
      */
-    private function corners(array $from, array $to, array $came, ?string $end): array
+    private function corners(array $from, array $to, array $came, ?int $end): array
     {
         $cells = [];
         for ($at = $end; $at !== null; $at = $came[$at] ?? null) {
-            array_unshift($cells, (int) explode(' ', $at)[0]);
+            array_unshift($cells, $at >> 2);
         }
         $last = null;
         foreach ($cells as $cell) {

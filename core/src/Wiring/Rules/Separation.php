@@ -22,11 +22,31 @@ final class Separation extends Rule
                 $low += array_fill_keys([
                     ...array_keys($this->nets->reached($this->nets->root($supply['hot']), [$this->nets->root($supply['return'])])),
                     $this->nets->root($supply['return']),
+                    ...$this->beforeLoads($this->nets->root($supply['return'])),
                 ], $supply['title']);
             }
         }
 
         return [...$this->meeting($line, $low), ...$this->cables($line, $low)];
+    }
+
+    /**
+     * The live sides of loads whose home is a common, fed or not.
+     *
+     * @return list<string>
+     */
+    private function beforeLoads(string $common): array
+    {
+        $nets = [];
+        foreach ($this->nets->elements() as $e) {
+            foreach ([[$e['a'], $e['b']], [$e['b'], $e['a']]] as [$home, $live]) {
+                if ($e['load'] && $this->nets->root($home) === $common) {
+                    $nets = [...$nets, ...array_map('strval', array_keys($this->nets->reached($this->nets->root($live), [$common])))];
+                }
+            }
+        }
+
+        return $nets;
     }
 
     /**

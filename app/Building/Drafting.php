@@ -1,0 +1,309 @@
+<?php
+
+namespace App\Building;
+
+use App\Models\Appliance;
+use App\Models\Draft;
+use App\Models\DraftStep;
+use App\Models\PartKind;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Model;
+use OddSpark\Building\Difference;
+use OddSpark\Building\Document;
+use OddSpark\Building\EditError;
+use OddSpark\Building\Edits;
+use OddSpark\Building\Parameters;
+use OddSpark\Drawing\Board;
+use OddSpark\Drawing\Ladder;
+use OddSpark\Sequence\Table;
+
+/**
+ * Models between requests: an edit is made upon the step that its maker saw, kept as the next one, and nothing is ever
+ * written over.
+ */
+class Drafting
+{
+    private const PRESENT_S = 25;
+
+    /** Steps that a history shows, the newest first. */
+    private const SHOWN = 200;
+
+    public function __construct(private readonly Library $library) {}
+
+    /** @param array<string, mixed> $document */
+    public function begin(User $user, array $document, string $words): Draft
+    {
+        return DB::transaction(function () use ($user, $document, $words): Draft {
+            $document['name'] = $this->freeName($document['name']);
+            $text = Document::text($document);
+            $draft = Draft::query()->create(['user_id' => $user->id, 'name' => $document['name'], 'title' => $document['title'], 'step' => 0, 'document' => $text, 'board' => self::encode(Board::of($this->library->draft($document)))]);
+            $this->keep($draft, 0, null, $user, $words, $text);
+
+            return $draft;
+        });
+    }
+
+    /**
+     * Makes an edit, or several as one step.
+     *
+     * @param list<array<string, mixed>> $edits
+     * @return array<string, mixed> the reply
+     *
+     * @throws EditError when one of them cannot be made: then none is
+     * @throws Behind when somebody else was faster
+     */
+    public function edit(Draft $draft, User $user, int $upon, array $edits): array
+    {
+        return $this->at($draft, $user, $upon, function (Draft $draft) use ($edits): array {
+            $before = $document = $draft->content();
+            $editor = new Edits($this->library);
+            foreach ($edits as $edit) {
+                $document = $editor->apply($document, $this->withKind($document, $edit));
+            }
+
+            return [$document, implode(' ', array_slice(Difference::words($before, $document), 0, 6))];
+        });
+    }
+
+    /**
+     * The wires laid out anew, all of them.
+     *
+     * @return array<string, mixed>
+     */
+    public function tidy(Draft $draft, User $user, int $upon): array
+    {
+        return $this->at($draft, $user, $upon, fn (Draft $draft): array => [$draft->content(), ''], fresh: true);
+    }
+
+    /**
+     * Back to the step before, or on again to the one after.
+     *
+     * @return array<string, mixed>
+     */
+    public function go(Draft $draft, User $user, int $upon, string $way): array
+    {
+        return DB::transaction(function () use ($draft, $user, $upon, $way): array {
+            $draft = $this->locked($draft, $upon, $user);
+            $here = $draft->steps()->where('number', $draft->step)->firstOrFail();
+            $to = $way === 'undo'
+                ? ($here->parent === null ? null : $draft->steps()->where('number', $here->parent)->first())
+                : $draft->steps()->where('parent', $here->number)->reorder('number', 'desc')->first();
+            if ($to === null) {
+                throw new EditError('/do', $way === 'undo' ? 'There is nothing before this.' : 'There is nothing after this.');
+            }
+
+            return $this->stand($draft, $user, $to->number, $to->text());
+        });
+    }
+
+    /**
+     * As it was at some step: that becomes the newest.
+     *
+     * @return array<string, mixed>
+     */
+    public function restore(Draft $draft, User $user, int $upon, int $number): array
+    {
+        $step = $draft->steps()->where('number', $number)->first() ?? throw new EditError('/number', "There is no step $number.");
+
+        return $this->at($draft, $user, $upon, fn (): array => [json_decode($step->text(), true), 'As it was at step '.$number.($step->label === null ? '' : ", \"$step->label\"").'.']);
+    }
+
+    /**
+     * What differs between two steps.
+     *
+     * @return list<string>
+     */
+    public function difference(Draft $draft, int $from, int $to): array
+    {
+        $texts = $draft->steps()->whereIn('number', [$from, $to])->get()->keyBy('number');
+        foreach ([$from, $to] as $number) {
+            $texts->has($number) || throw new EditError('/number', "There is no step $number.");
+        }
+
+        return Difference::words(json_decode($texts[$from]->text(), true), json_decode($texts[$to]->text(), true));
+    }
+
+    /** @return list<array<string, mixed>> the newest first */
+    public function history(Draft $draft): array
+    {
+        return $draft->steps()->with('user:id,name')->reorder('number', 'desc')->limit(self::SHOWN)->get(['id', 'draft_id', 'number', 'parent', 'user_id', 'words', 'label', 'created_at'])
+            ->map(fn (DraftStep $s) => ['number' => $s->number, 'words' => $s->words, 'label' => $s->label, 'by' => $s->user?->name, 'at' => $s->created_at?->format('j M H:i')])->all();
+    }
+
+    /**
+     * Says that someone is here, and who else is.
+     *
+     * @return array{step: int, others: list<string>, by: string|null}
+     */
+    public function look(Draft $draft, User $user): array
+    {
+        DB::table('draft_visitors')->upsert([['draft_id' => $draft->id, 'user_id' => $user->id, 'seen_at' => now()]], ['draft_id', 'user_id'], ['seen_at']);
+        $others = $draft->visitors()->wherePivot('seen_at', '>', now()->subSeconds(self::PRESENT_S))->whereKeyNot($user->id)->pluck('name')->all();
+        $last = $draft->steps()->with('user:id,name')->where('number', $draft->step)->first(['id', 'draft_id', 'number', 'user_id']);
+
+        return ['step' => $draft->step, 'others' => $others, 'by' => $last?->user?->name];
+    }
+
+    /**
+     * Puts it among the school's models, to give jobs of.
+     *
+     * @throws DocumentError what it lacks
+     */
+    public function publish(Draft $draft): Appliance
+    {
+        $model = $this->library->resolve($draft->content());
+        $appliance = Appliance::query()->updateOrCreate(['name' => $draft->name], [
+            'title' => $model->title(), 'hash' => $model->hash(), 'document' => self::encode($model->document), 'board' => self::encode(Board::of($model) + ['ladder' => Ladder::of($model)]),
+        ]);
+        $draft->update(['appliance_id' => $appliance->id]);
+
+        return $appliance;
+    }
+
+    /**
+     * All that the builder's page shows of a draft.
+     *
+     * @return array<string, mixed>
+     */
+    public function shown(Draft $draft): array
+    {
+        $document = $draft->content();
+        $model = $this->library->draft($document);
+        $here = $draft->steps()->where('number', $draft->step)->first(['id', 'draft_id', 'number', 'parent']);
+
+        return [
+            'step' => $draft->step, 'title' => $draft->title, 'document' => array_diff_key($document, ['kinds' => 1]), 'board' => json_decode($draft->board, true),
+            'undo' => $here?->parent !== null, 'redo' => $draft->steps()->where('parent', $draft->step)->exists(), 'published' => $draft->appliance_id,
+            'settings' => $this->settings($model),
+        ];
+    }
+
+    /**
+     * Figures, links and tables of each part, by part.
+     *
+     * @return array<string, array<string, mixed>>
+     */
+    private function settings(Model $model): array
+    {
+        $settings = [];
+        foreach ($model->document['parts'] as $part) {
+            $kind = $model->document['kinds'][$part['kind']];
+            $asks = [];
+            array_walk_recursive($kind['primitives'], function (mixed $v) use (&$asks): void {
+                if (is_string($v) && str_starts_with($v, '@') && ! str_starts_with($v, '@.')) {
+                    $asks[substr($v, 1)] = true;
+                }
+            });
+            $tables = [];
+            foreach ($kind['primitives'] as $name => $spec) {
+                if ($spec['type'] === 'control') {
+                    $lines = $part['params'][$name]['overrides'] ?? [];
+                    $table = Table::with($spec['table'], $lines);
+                    $tables[(string) $name] = ['table' => $table, 'inputs' => array_map('strval', array_keys($spec['inputs'])), 'changed' => array_map('strval', array_keys($lines)), 'words' => (new Table($table))->words(), 'remarks' => (new Table($table))->remarks()];
+                }
+            }
+            $settings[$part['id']] = ['kind' => $part['kind'], 'links' => array_map('strval', array_keys($asks)), 'linked' => (object) ($part['links'] ?? []), 'params' => Parameters::of($kind, $part['params'] ?? []), 'tables' => (object) $tables];
+        }
+
+        return $settings;
+    }
+
+    /**
+     * One of the school's own kinds comes with its document, so that the model needs nothing from outside.
+     *
+     * @param array<string, mixed> $document
+     * @param array<string, mixed> $edit
+     * @return array<string, mixed>
+     */
+    private function withKind(array $document, array $edit): array
+    {
+        unset($edit['own']);
+        if (($edit['do'] ?? '') === 'place' && is_string($edit['kind'] ?? null) && ! isset($document['kinds'][$edit['kind']])) {
+            $own = PartKind::query()->where('name', $edit['kind'])->first();
+            if ($own !== null) {
+                $edit['own'] = $own->document;
+            }
+        }
+
+        return $edit;
+    }
+
+    /**
+     * @param callable(Draft): array{array<string, mixed>, string} $do the document after, and what was done
+     * @return array<string, mixed>
+     */
+    private function at(Draft $draft, User $user, int $upon, callable $do, bool $fresh = false): array
+    {
+        return DB::transaction(function () use ($draft, $user, $upon, $do, $fresh): array {
+            $draft = $this->locked($draft, $upon, $user);
+            [$document, $words] = $do($draft);
+            $text = Document::text($document);
+            if ($text === $draft->document) {
+                return $this->stand($draft, $user, $draft->step, $text, $fresh);
+            }
+            $number = 1 + (int) $draft->steps()->max('number');
+            $this->keep($draft, $number, $draft->step, $user, $words === '' ? 'Changed.' : $words, $text);
+
+            return $this->stand($draft, $user, $number, $text, $fresh);
+        });
+    }
+
+    /** @throws Behind */
+    private function locked(Draft $draft, int $upon, User $user): Draft
+    {
+        $draft = Draft::query()->lockForUpdate()->findOrFail($draft->id);
+        if ($draft->step !== $upon) {
+            $since = $draft->steps()->with('user:id,name')->where('number', '>', $upon)->where('user_id', '!=', $user->id)->limit(5)->get(['id', 'draft_id', 'number', 'user_id', 'words']);
+            throw new Behind($since->isEmpty() ? ['it was changed in another window.'] : $since->map(fn (DraftStep $s) => "{$s->user?->name}: $s->words")->all());
+        }
+
+        return $draft;
+    }
+
+    /** @return array<string, mixed> */
+    private function stand(Draft $draft, User $user, int $number, string $text, bool $fresh = false): array
+    {
+        $document = json_decode($text, true, 64, JSON_THROW_ON_ERROR);
+        $before = json_decode($draft->board, true);
+        $board = Board::of($this->library->draft($document), $fresh ? null : $before);
+        $draft->update(['step' => $number, 'title' => $document['title'], 'document' => $text, 'board' => self::encode($board)]);
+        $shown = $this->shown($draft);
+        // of the board only what has changed
+        foreach (['parts', 'wires'] as $list) {
+            $old = array_column($before[$list], null, 'id');
+            $new = array_column($board[$list], null, 'id');
+            $shown['changed'][$list] = array_values(array_filter($new, fn (array $x) => ($old[$x['id']] ?? null) != $x));
+            $shown['gone'][$list] = array_values(array_map('strval', array_keys(array_diff_key($old, $new))));
+        }
+        $shown['board'] = array_diff_key($board, ['parts' => 1, 'wires' => 1]);
+
+        return $shown;
+    }
+
+    private function keep(Draft $draft, int $number, ?int $parent, User $user, string $words, string $text): void
+    {
+        $draft->steps()->create(['number' => $number, 'parent' => $parent, 'user_id' => $user->id, 'words' => Str::limit($words, 2000), 'document' => DraftStep::packed($text)]);
+    }
+
+    /** A name that neither a shipped model nor another draft has. */
+    private function freeName(string $wanted): string
+    {
+        $taken = fn (string $name): bool => in_array($name, $this->library->names(), true) || Draft::query()->where('name', $name)->exists() || Appliance::query()->where('name', $name)->exists();
+        $wanted = Str::limit(Str::slug($wanted) ?: 'model', 50, '');
+        for ($i = 2, $name = $wanted; $taken($name); $i++) {
+            $name = "$wanted-$i";
+        }
+
+        return $name;
+    }
+
+    /** @param array<string, mixed> $value */
+    private static function encode(array $value): string
+    {
+        return json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+namespace App\Building;
+
+use App\Bench\Workbench;
+use App\Models\Draft;
+use OddSpark\Appliance\Compiler;
+use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Plan;
+use OddSpark\Bench\Preview;
+use OddSpark\Building\HealthyRun;
+use OddSpark\Faults\Fault;
+use OddSpark\Run\Memory;
+
+/** The healthy run of a model that is being made. */
+class Running
+{
+    public const LONGEST_S = 900;
+
+    public function __construct(private readonly Library $library) {}
+
+    /**
+     * @return array{Plan, string} compiled, and the visit that was asked for or the first
+     *
+     * @throws DocumentError what it lacks to run
+     */
+    public function plan(Draft $draft, string $visit): array
+    {
+        $plan = Compiler::compile($this->library->resolve($draft->content()));
+        $visits = array_keys($plan->model->document['visits']);
+
+        return [$plan, in_array($visit, $visits, true) ? $visit : (string) $visits[0]];
+    }
+
+    /**
+     * @return array<string, mixed> what is perceived, and the states of its first control
+     *
+     * @throws DocumentError
+     */
+    public function tape(Draft $draft, string $visit, Workbench $workbench): array
+    {
+        [$plan, $visit] = $this->plan($draft, $visit);
+        $preview = Preview::of($plan, Fault::none(), $visit, self::LONGEST_S * 1000);
+        $states = array_values($preview->states)[0] ?? [];
+
+        return [
+            'visit' => $visit, 'visits' => array_map(fn (array $v) => $v['title'], $plan->model->document['visits']), 'until_s' => self::LONGEST_S,
+            'states' => array_map(fn (array $s) => ['at' => $s['from'] / 1000, 'state' => $s['state'], 'title' => $s['title']], $states),
+        ] + $workbench->channels($preview->bench, $preview->perceived);
+    }
+
+    /** @throws DocumentError */
+    public function at(Draft $draft, string $visit, float $seconds): HealthyRun
+    {
+        [$plan, $visit] = $this->plan($draft, $visit);
+
+        return new HealthyRun($plan, $visit, (int) round(1000 * $seconds), new Memory());
+    }
+}

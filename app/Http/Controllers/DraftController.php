@@ -1,0 +1,173 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Building\Drafting;
+use App\Models\Draft;
+use App\Models\PartKind;
+use App\Models\RuleSet;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\Library;
+use OddSpark\Building\Catalogue;
+use OddSpark\Building\Document;
+
+/** Models that are being made: begun, opened, edited, gone back over, put among the school's models. */
+class DraftController extends Controller
+{
+    public function __construct(private readonly Drafting $drafting, private readonly Library $library) {}
+
+    public function index(): Response
+    {
+        $this->authorize('viewAny', Draft::class);
+
+        return Inertia::render('Drafts', [
+            'drafts' => Draft::query()->with('user:id,name')->orderByDesc('updated_at')->get(['id', 'user_id', 'title', 'name', 'step', 'appliance_id', 'updated_at'])
+                ->map(fn (Draft $d) => ['id' => $d->id, 'title' => $d->title, 'by' => $d->user?->name, 'steps' => $d->step, 'published' => $d->appliance_id !== null, 'at' => $d->updated_at?->format('j M H:i')]),
+            'models' => $this->models(),
+        ]);
+    }
+
+    /** Begun from nothing, from a shipped model, or from a file. */
+    public function store(Request $request): RedirectResponse
+    {
+        $this->authorize('create', Draft::class);
+        $said = $request->validate([
+            'title' => ['nullable', 'string', 'max:120', 'required_without:file'], 'region' => ['required_without_all:model,file', 'in:NA,EU'],
+            'model' => ['nullable', Rule::in($this->library->names())], 'file' => ['nullable', 'string', 'max:'.Library::MAX_BYTES],
+        ]);
+        try {
+            $document = match (true) {
+                isset($said['file']) => Document::read($said['file'], $this->library),
+                isset($said['model']) => $this->library->document($said['model']),
+                default => Document::blank(Str::slug($said['title']) ?: 'model', $said['title'], $said['region']),
+            };
+        } catch (DocumentError $e) {
+            throw ValidationException::withMessages(['file' => 'Nothing was taken in. '.$e->getMessage()]);
+        }
+        if (isset($said['title'])) {
+            $document['title'] = $said['title'];
+            $document['name'] = Str::limit(Str::slug($said['title']), 50, '') ?: $document['name'];
+        }
+        $draft = $this->drafting->begin($request->user(), $document, isset($said['model']) ? 'Begun from "'.$said['model'].'".' : (isset($said['file']) ? 'Taken in from a file.' : 'Begun from nothing.'));
+
+        return redirect("/drafts/$draft->id");
+    }
+
+    public function show(Request $request, Draft $draft): Response
+    {
+        $this->authorize('edit', $draft);
+
+        return Inertia::render('Builder', [
+            'draft' => $draft->id,
+            'start' => $this->drafting->shown($draft),
+            'presence' => $this->drafting->look($draft, $request->user()),
+            'models' => $this->models(),
+            'catalogue' => Catalogue::find($this->library, '', PartKind::catalogue()),
+            'rules' => RuleSet::newest()->map(fn (RuleSet $r) => ['id' => $r->id, 'title' => $r->title]),
+        ]);
+    }
+
+    /** Kinds that answer to some words. */
+    public function kinds(Request $request, Draft $draft): JsonResponse
+    {
+        $this->authorize('edit', $draft);
+
+        return response()->json(Catalogue::find($this->library, mb_substr($request->string('words')->value(), 0, 100), PartKind::catalogue()));
+    }
+
+    public function edit(Request $request, Draft $draft): JsonResponse
+    {
+        $this->authorize('edit', $draft);
+        $said = $request->validate(['upon' => ['required', 'integer', 'min:0'], 'edits' => ['required', 'array', 'min:1', 'max:200'], 'edits.*' => ['array']]);
+
+        // as they came: an empty object is one, and a text is not trimmed
+        return response()->json($this->drafting->edit($draft, $request->user(), $said['upon'], $request->json()->all()['edits']));
+    }
+
+    public function go(Request $request, Draft $draft): JsonResponse
+    {
+        $this->authorize('edit', $draft);
+        $said = $request->validate(['upon' => ['required', 'integer'], 'way' => ['required', 'in:undo,redo,tidy'], 'number' => ['nullable', 'integer']]);
+
+        return response()->json($said['way'] === 'tidy' ? $this->drafting->tidy($draft, $request->user(), $said['upon']) : $this->drafting->go($draft, $request->user(), $said['upon'], $said['way']));
+    }
+
+    /** Every step, and who is here. */
+    public function history(Draft $draft): JsonResponse
+    {
+        $this->authorize('edit', $draft);
+
+        return response()->json($this->drafting->history($draft));
+    }
+
+    public function difference(Request $request, Draft $draft): JsonResponse
+    {
+        $this->authorize('edit', $draft);
+        $said = $request->validate(['from' => ['required', 'integer'], 'to' => ['required', 'integer']]);
+
+        return response()->json($this->drafting->difference($draft, (int) $said['from'], (int) $said['to']));
+    }
+
+    public function restore(Request $request, Draft $draft): JsonResponse
+    {
+        $this->authorize('edit', $draft);
+        $said = $request->validate(['upon' => ['required', 'integer'], 'number' => ['required', 'integer']]);
+
+        return response()->json($this->drafting->restore($draft, $request->user(), $said['upon'], $said['number']));
+    }
+
+    /** Gives a step a name. */
+    public function label(Request $request, Draft $draft): JsonResponse
+    {
+        $this->authorize('edit', $draft);
+        $said = $request->validate(['number' => ['required', 'integer'], 'label' => ['required', 'string', 'max:80']]);
+        $draft->steps()->where('number', $said['number'])->firstOrFail()->update(['label' => $said['label']]);
+
+        return response()->json($this->drafting->history($draft));
+    }
+
+    public function presence(Request $request, Draft $draft): JsonResponse
+    {
+        $this->authorize('edit', $draft);
+
+        return response()->json($this->drafting->look($draft, $request->user()));
+    }
+
+    public function publish(Draft $draft): JsonResponse
+    {
+        $this->authorize('edit', $draft);
+        try {
+            $appliance = $this->drafting->publish($draft);
+        } catch (DocumentError $e) {
+            return response()->json(['message' => 'It cannot run yet. '.$e->getMessage(), 'pointer' => $e->pointer], 422);
+        }
+
+        return response()->json(['appliance' => $appliance->id]);
+    }
+
+    public function destroy(Draft $draft): RedirectResponse
+    {
+        $this->authorize('delete', $draft);
+        $draft->delete();
+
+        return redirect('/drafts');
+    }
+
+    /** @return list<array{name: string, title: string, ports: list<string>}> */
+    private function models(): array
+    {
+        return array_map(function (string $name): array {
+            $document = $this->library->document($name);
+
+            return ['name' => $name, 'title' => $document['title'], 'ports' => array_map('strval', array_keys($document['ports'] ?? []))];
+        }, $this->library->names());
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Bench\Workbench;
+use App\Building\Running;
+use App\Models\Draft;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\Library;
+use OddSpark\Building\Acting;
+use OddSpark\Building\Why;
+use OddSpark\Run\RunError;
+use OddSpark\Wiring\Checks;
+use OddSpark\Wiring\Circuits;
+use OddSpark\Wiring\Finding;
+use OddSpark\Wiring\Nets;
+
+/** What is computed of a model that is being made: its checks and circuits, its healthy run, and what is asked of that. */
+class DraftRunController extends Controller
+{
+    public function __construct(private readonly Running $running) {}
+
+    /** What is wrong or odd about its wiring, its circuits one at a time, and what it lacks to run. */
+    public function checks(Draft $draft, Library $library): JsonResponse
+    {
+        $this->authorize('edit', $draft);
+        $model = $library->draft($draft->content());
+
+        return response()->json([
+            'step' => $draft->step,
+            'findings' => array_map(fn (Finding $f) => $f->toArray(), Checks::of($model)),
+            'lacks' => array_map(fn (DocumentError $e) => ['pointer' => $e->pointer, 'text' => $e->getMessage()], $library->lacks($draft->content())),
+        ] + Circuits::of(new Nets($model)));
+    }
+
+    public function run(Request $request, Draft $draft, Workbench $workbench): JsonResponse
+    {
+        $this->authorize('edit', $draft);
+
+        return $this->answered(fn () => $this->running->tape($draft, $request->string('visit')->value(), $workbench));
+    }
+
+    /** Volts everywhere at a moment, and what can be asked about. */
+    public function moment(Request $request, Draft $draft): JsonResponse
+    {
+        $this->authorize('edit', $draft);
+        $at = $request->validate(['at_s' => ['required', 'numeric', 'min:0', 'max:'.Running::LONGEST_S]])['at_s'];
+
+        return $this->answered(function () use ($request, $draft, $at): array {
+            $run = $this->running->at($draft, $request->string('visit')->value(), (float) $at);
+
+            return ['volts' => $run->everywhere(), 'askable' => (new Why($run))->askable()];
+        });
+    }
+
+    public function why(Request $request, Draft $draft): JsonResponse
+    {
+        $this->authorize('edit', $draft);
+        $said = $request->validate(['at_s' => ['required', 'numeric', 'min:0', 'max:'.Running::LONGEST_S], 'of' => ['required', 'string', 'max:120']]);
+
+        return $this->answered(fn () => (new Why($this->running->at($draft, $request->string('visit')->value(), (float) $said['at_s'])))->of($said['of']));
+    }
+
+    /** Every safety made to act. */
+    public function safeties(Request $request, Draft $draft): JsonResponse
+    {
+        $this->authorize('edit', $draft);
+
+        return $this->answered(function () use ($request, $draft): array {
+            [$plan, $visit] = $this->running->plan($draft, $request->string('visit')->value());
+
+            return (new Acting($plan, $visit))->report();
+        });
+    }
+
+    /** @param callable(): array<string, mixed> $what */
+    private function answered(callable $what): JsonResponse
+    {
+        try {
+            return response()->json($what());
+        } catch (DocumentError|RunError $e) {
+            return response()->json(['message' => ($e instanceof RunError ? 'It does not come to rest: ' : 'It cannot run yet. ').$e->getMessage()], 422);
+        }
+    }
+}

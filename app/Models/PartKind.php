@@ -1,0 +1,30 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A kind of part of the school's own.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property string $name
+ * @property string $title
+ * @property array<string, mixed> $document
+ */
+class PartKind extends Model
+{
+    protected $fillable = ['user_id', 'name', 'title', 'document'];
+
+    protected function casts(): array
+    {
+        return ['document' => 'array'];
+    }
+
+    /** @return array<string, array<string, mixed>> all of them, by name */
+    public static function catalogue(): array
+    {
+        return self::query()->orderBy('name')->get()->mapWithKeys(fn (self $k) => [$k->name => $k->document])->all();
+    }
+}

@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Building;
+
+use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Primitives;
+use OddSpark\Appliance\Schema;
+use OddSpark\Parts\Primitive;
+
+/**
+ * A kind of part that an instructor makes of primitives and a table, without code: terminals by their edge, what lies
+ * between them, and the faults that such things have unless he says otherwise.
+ */
+final readonly class OwnKind
+{
+    private const PITCH = 28;
+
+    /** Faults that a primitive has by its nature: what changes, how it is called, how likely; common practice, no source. */
+    private const FAULTS = [
+        'contact' => ['open' => ['does not make', ['stuck' => 'open'], 1.0], 'closed' => ['does not open', ['stuck' => 'closed'], 0.3]],
+        'coil' => ['coil-open' => ['coil open', ['open' => true], 1.0]],
+        'heater' => ['open' => ['element open', ['open' => true], 1.0]],
+        'resistor' => ['open' => ['open', ['open' => true], 0.4]],
+        'motor' => ['open' => ['winding open', ['open' => true], 0.8], 'seized' => ['seized', ['seized' => true], 0.5]],
+        'actuator' => ['open' => ['motor open', ['open' => true], 0.8]],
+        'windings' => ['primary-open' => ['primary open', ['primary_open' => true], 0.6], 'secondary-open' => ['secondary open', ['secondary_open' => true], 0.6]],
+        'control' => ['dead' => ['dead', ['inputs.supply.dead' => true, 'lamp_dead' => true], 1.0]],
+        'fuse' => ['open' => ['blown', ['open' => true], 0.6]],
+    ];
+
+    public function __construct(private Library $library) {}
+
+    /**
+     * A kind from what was said of it.
+     *
+     * @param array{name: string, title: string, family?: string, symbol?: string, terminals: list<array{name: string, edge: string}>, primitives: array<string, array<string, mixed>>, look?: string, modes?: array<string, mixed>, joined?: list<list<string>>, references?: list<string>} $said
+     * @return array<string, mixed> a kind's document
+     *
+     * @throws EditError what is wrong, and where
+     */
+    public function make(array $said): array
+    {
+        $name = PartEdits::slug($said['name']);
+        if (in_array($name, $this->library->kindNames(), true)) {
+            throw new EditError('/name', "There is a shipped kind called \"$name\" already.");
+        }
+        if ($said['terminals'] === []) {
+            throw new EditError('/terminals', 'A part needs a terminal at least.');
+        }
+        [$size, $terminals] = self::laidOut($said['terminals']);
+        $primitives = $said['primitives'];
+        foreach ($primitives as $id => $spec) {
+            if (! isset(Primitives::TYPES[$spec['type'] ?? '']) || str_starts_with(Primitives::TYPES[$spec['type']], 'OddSpark\\Process')) {
+                throw new EditError("/primitives/$id/type", 'There is no primitive called "'.($spec['type'] ?? '').'".');
+            }
+            if (is_string($spec['table'] ?? null)) {
+                $primitives[$id]['table'] = $this->library->table($spec['table']);
+            }
+            foreach (self::named($spec) as $terminal) {
+                isset($terminals[$terminal]) || throw new EditError("/primitives/$id", "\"$id\" goes to \"$terminal\", which is no terminal of it; there are ".implode(', ', array_keys($terminals)).'.');
+            }
+        }
+        $kind = array_filter([
+            'kind' => $name, 'version' => 1, 'title' => $said['title'], 'family' => ($said['family'] ?? '') ?: 'own', 'size' => $size, 'symbol' => ($said['symbol'] ?? '') ?: 'control',
+            'terminals' => $terminals, 'joined' => $said['joined'] ?? null, 'references' => $said['references'] ?? null, 'primitives' => $primitives,
+            'controls' => array_map(fn (array $p) => ['label' => $p['label'] ?? 'lever'], array_filter($primitives, fn (array $p) => $p['type'] === 'lever')) ?: null,
+            'look' => ($said['look'] ?? '') ?: 'Nothing to be seen.',
+        ], fn ($v) => $v !== null) + ['modes' => $said['modes'] ?? self::faults($primitives, $said['title'])];
+        foreach ($kind['primitives'] as $id => $spec) {
+            unset($kind['primitives'][$id]['label']);
+        }
+        $this->check($kind);
+
+        return $kind;
+    }
+
+    /**
+     * Whether a kind can be used: as the format asks, and every figure and name in it as its primitives need them.
+     *
+     * @param array<string, mixed> $kind
+     *
+     * @throws EditError
+     */
+    public function check(array $kind): void
+    {
+        try {
+            $document = Document::blank('trial', 'Trial', 'NA');
+            $document['kinds'] = [$kind['kind'] => $kind];
+            $document['parts'] = [['id' => 'one', 'kind' => $kind['kind'], 'label' => 'One', 'at' => [40, 40]]];
+            Schema::checkDraft($document);
+            $this->library->draft($document);
+        } catch (DocumentError $e) {
+            throw new EditError((string) preg_replace('#^/kinds/[^/]+#', '', $e->pointer), $e->getMessage());
+        }
+    }
+
+    /**
+     * The faults that primitives have by their nature.
+     *
+     * @param array<string, array<string, mixed>> $primitives
+     * @return array<string, array<string, mixed>>
+     */
+    public static function faults(array $primitives, string $title): array
+    {
+        $modes = [];
+        foreach ($primitives as $id => $spec) {
+            foreach (self::FAULTS[$spec['type']] ?? [] as $mode => [$words, $set, $weight]) {
+                $set = array_filter($set, fn (string $path) => $path !== 'inputs.supply.dead' || isset($spec['inputs']['supply']), ARRAY_FILTER_USE_KEY);
+                $modes[PartEdits::slug("$id-$mode")] = [
+                    'title' => str_replace('_', ' ', (string) $id)." $words", 'set' => array_combine(array_map(fn (string $path) => "$id.$path", array_keys($set)), array_values($set)),
+                    'weight' => $weight, 'repair' => mb_strtolower($title),
+                ];
+            }
+        }
+
+        return $modes;
+    }
+
+    /**
+     * Terminals along their edges, and the size of the part that holds them.
+     *
+     * @param list<array{name: string, edge: string}> $said
+     * @return array{array{int, int}, array<string, array{at: array{int, int}}>}
+     */
+    private static function laidOut(array $said): array
+    {
+        $edges = ['up' => [], 'down' => [], 'left' => [], 'right' => []];
+        foreach ($said as $i => $t) {
+            if (preg_match('/^[A-Za-z0-9-]{1,8}$/', $t['name']) !== 1) {
+                throw new EditError("/terminals/$i/name", "\"{$t['name']}\": a terminal has one to eight letters, figures or hyphens.");
+            }
+            if (in_array($t['name'], array_merge(...array_values($edges)), true)) {
+                throw new EditError("/terminals/$i/name", "Two terminals are called \"{$t['name']}\".");
+            }
+            isset($edges[$t['edge']]) || throw new EditError("/terminals/$i/edge", 'Must be up, down, left or right.');
+            $edges[$t['edge']][] = $t['name'];
+        }
+        $w = max(112, self::PITCH * (1 + max(count($edges['up']), count($edges['down']))));
+        $h = max(84, self::PITCH * (1 + max(count($edges['left']), count($edges['right']))));
+        $terminals = [];
+        foreach ($edges as $edge => $names) {
+            foreach ($names as $i => $name) {
+                $along = (int) round(($i + 1) * (in_array($edge, ['up', 'down'], true) ? $w : $h) / (count($names) + 1));
+                $terminals[$name] = ['at' => match ($edge) {
+                    'up' => [$along, 0], 'down' => [$along, $h], 'left' => [0, $along], default => [$w, $along]
+                }];
+            }
+        }
+
+        return [[$w, $h], $terminals];
+    }
+
+    /**
+     * Terminals that a primitive names.
+     *
+     * @param array<string, mixed> $spec
+     * @return list<string>
+     */
+    private static function named(array $spec): array
+    {
+        /** @var class-string<Primitive> $class */
+        $class = Primitives::TYPES[$spec['type']];
+        try {
+            $joins = $class::joins($spec);
+        } catch (\Throwable) {
+            throw new EditError('/primitives', "A {$spec['type']} needs to know between which terminals it lies.");
+        }
+        $names = array_merge([], ...($joins['branches'] ?? []), ...($joins['windings'] ?? []));
+        foreach ($spec['inputs'] ?? [] as $input) {
+            foreach (['ac', 'dc', 'ohms', 'ua_through'] as $how) {
+                $names = [...$names, ...($input[$how] ?? [])];
+            }
+        }
+
+        return array_values(array_unique($names));
+    }
+}
