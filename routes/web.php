@@ -50,9 +50,11 @@ Route::middleware(['auth', 'throttle:work'])->group(function () {
     Route::post('/drafts/{draft}/presence', [DraftController::class, 'presence']);
     Route::post('/drafts/{draft}/publish', [DraftController::class, 'publish']);
     Route::get('/drafts/{draft}/checks', [DraftRunController::class, 'checks']);
+    Route::get('/drafts/{draft}/ladder', [DraftRunController::class, 'ladder']);
     Route::get('/drafts/{draft}/run', [DraftRunController::class, 'run']);
     Route::get('/drafts/{draft}/moment', [DraftRunController::class, 'moment']);
     Route::get('/drafts/{draft}/why', [DraftRunController::class, 'why']);
+    Route::get('/drafts/{draft}/faults', [DraftRunController::class, 'faults']);
     Route::get('/drafts/{draft}/safeties', [DraftRunController::class, 'safeties']);
     Route::get('/drafts/{draft}/files/{what}', DraftFileController::class);
     Route::get('/kinds', [PartKindController::class, 'index']);

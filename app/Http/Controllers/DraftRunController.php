@@ -11,6 +11,9 @@ use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
 use OddSpark\Building\Acting;
 use OddSpark\Building\Why;
+use OddSpark\Drawing\Ladder;
+use OddSpark\Faults\Fault;
+use OddSpark\Faults\Universe;
 use OddSpark\Run\RunError;
 use OddSpark\Wiring\Checks;
 use OddSpark\Wiring\Circuits;
@@ -33,6 +36,13 @@ class DraftRunController extends Controller
             'findings' => array_map(fn (Finding $f) => $f->toArray(), Checks::of($model)),
             'lacks' => array_map(fn (DocumentError $e) => ['pointer' => $e->pointer, 'text' => $e->getMessage()], $library->lacks($draft->content())),
         ] + Circuits::of(new Nets($model)));
+    }
+
+    public function ladder(Draft $draft, Library $library): JsonResponse
+    {
+        $this->authorize('edit', $draft);
+
+        return response()->json(['ladder' => Ladder::of($library->draft($draft->content()))]);
     }
 
     public function run(Request $request, Draft $draft, Workbench $workbench): JsonResponse
@@ -61,6 +71,17 @@ class DraftRunController extends Controller
         $said = $request->validate(['at_s' => ['required', 'numeric', 'min:0', 'max:'.Running::LONGEST_S], 'of' => ['required', 'string', 'max:120']]);
 
         return $this->answered(fn () => (new Why($this->running->at($draft, $request->string('visit')->value(), (float) $said['at_s'])))->of($said['of']));
+    }
+
+    /** What can be wrong with it, and how likely. */
+    public function faults(Draft $draft, Library $library): JsonResponse
+    {
+        $this->authorize('edit', $draft);
+
+        return $this->answered(fn () => ['faults' => array_values(array_map(
+            fn (Fault $f) => ['id' => $f->id, 'title' => $f->title, 'weight' => $f->weight],
+            Universe::of($library->resolve($draft->content()))->faults,
+        ))]);
     }
 
     /** Every safety made to act. */

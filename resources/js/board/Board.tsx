@@ -3,8 +3,9 @@ import { memo, useEffect, useMemo, useRef, useState } from 'react'
 import type { AtTap, BoardData, Part, Terminal, Wire } from '@/lib/types'
 import { wireColours } from '@/theme/wires'
 import { Symbol } from './Symbol'
-import { AtTaps, ClampJaw, InSeries, Jumper, Lead } from './Tools'
+import { AtTaps, ClampJaw, InSeries, Jumper, Lead, Volts } from './Tools'
 import { usePinch } from './usePinch'
+import { usePull } from './usePull'
 import { LARGEST, middle, shown, zoomed, type View } from './view'
 import { extent, ownerOf, placeAt, reaches } from './walk'
 
@@ -38,6 +39,18 @@ interface Props {
     live?: Record<string, string>
     /** a part or a place to bring into view */
     seek?: string | null
+    /** parts that are picked, where several can be */
+    picked?: string[]
+    /** a wire that is picked */
+    wire?: string | null
+    /** volts to be read at a terminal */
+    volts?: Record<string, { volts: number; dc: boolean }> | null
+    onWire?: (wire: string) => void
+    /** where nothing is: board pixels */
+    onBlank?: (x: number, y: number) => void
+    /** parts can be drawn to another place */
+    onMove?: (part: string, dx: number, dy: number) => void
+    onMany?: (part: string) => void
     onPlace?: (place: string) => void
     onPart?: (part: string) => void
 }
@@ -47,7 +60,8 @@ const STEP = 1.6
 /** The appliance: parts where they sit, wires in their colours, every terminal a place for a lead. */
 export function Board(props: Props) {
     const { board, red, black, cursor, covered = [], doorShut = false } = props
-    const all = useMemo(() => extent(board), [board])
+    const making = props.onBlank !== undefined
+    const all = useMemo(() => (making ? { x: 0, y: 0, w: board.width, h: board.height } : extent(board)), [board, making])
     const reach = useMemo(() => reaches(board), [board])
     const [view, setView] = useState<View>(() => ({ scale: 1, ...middle(all) }))
     const frame = useRef<SVGSVGElement>(null)
@@ -62,6 +76,7 @@ export function Board(props: Props) {
         const target = red ? placeAt(board, red) : undefined
         setView((v) => ({ ...zoomed({ scale: v.scale, ...middle(shown(v, all)) }, v.scale * STEP ** step, middle(shown(v, all))), ...(v.scale === 1 && target ? target : {}) }))
     }
+    const pull = usePull(frame, props.onMove)
     const hidden = useMemo(() => new Set(doorShut ? covered : []), [doorShut, covered])
 
     return (
@@ -77,10 +92,20 @@ export function Board(props: Props) {
                 touchAction="none"
                 userSelect="none"
                 {...hand}
+                onPointerDown={(e) => (pull.begin(e) ? undefined : hand.onPointerDown(e))}
+                onPointerMove={(e) => (pull.pulled ? pull.go(e) : hand.onPointerMove(e))}
+                onPointerUp={(e) => (pull.pulled ? pull.end() : hand.onPointerUp(e))}
+                onClickCapture={(e) => (pull.swallows() ? e.stopPropagation() : hand.onClickCapture(e))}
+                onClick={props.onBlank && ((e) => {
+                    if (e.target !== e.currentTarget) return
+                    const m = frame.current?.getScreenCTM()?.inverse()
+                    const p = m && new DOMPoint(e.clientX, e.clientY).matrixTransform(m)
+                    if (p) props.onBlank!(Math.round(p.x), Math.round(p.y))
+                })}
             >
                 <Cabinet board={board} covered={covered} />
                 {board.wires.map((wire) => (
-                    <WirePath key={wire.id} wire={wire} hidden={hidden} marked={props.markedAll?.includes(wire.id) ?? false} lifted={props.lifted} />
+                    <WirePath key={wire.id} wire={wire} hidden={hidden} marked={props.markedAll?.includes(wire.id) ?? false} chosen={props.wire === wire.id} lifted={props.lifted} onWire={props.onWire} />
                 ))}
                 {board.parts.map((part) => (
                     <PartBox
@@ -88,7 +113,9 @@ export function Board(props: Props) {
                         part={part}
                         reach={reach}
                         hidden={hidden.has(part.id)}
-                        chosen={props.part === part.id}
+                        chosen={props.part === part.id || (props.picked?.includes(part.id) ?? false)}
+                        shift={pull.pulled && (pull.pulled.part === part.id || (props.picked?.includes(part.id) && props.picked.includes(pull.pulled.part))) ? pull.pulled : undefined}
+                        onMany={props.onMany}
                         marked={props.marked === part.id || (props.markedAll?.includes(part.id) ?? false)}
                         live={props.live?.[part.id]}
                         off={props.off?.includes(part.id) ?? false}
@@ -99,6 +126,7 @@ export function Board(props: Props) {
                 ))}
                 {(props.jumpers ?? []).map(([from, to]) => <Jumper key={`${from} ${to}`} board={board} from={from} to={to} />)}
                 {(props.jaw ?? []).map((wire) => <ClampJaw key={wire} board={board} wire={wire} />)}
+                {props.volts && <Volts board={board} volts={props.volts} />}
                 {props.atTaps && <AtTaps board={board} at={props.atTaps} />}
                 {props.series && red && black && <InSeries board={board} red={red} black={black} />}
                 {black && <Lead board={board} place={black} away={red} colour="leadBlack" letter="B" />}
@@ -123,14 +151,15 @@ function Cabinet({ board, covered }: { board: BoardData; covered: string[] }) {
     return <Rect x={x} y={y} width={right - x} height={bottom - y} rx={6} fill="ground" stroke="line" strokeWidth={2} />
 }
 
-const WirePath = memo(function WirePath({ wire, hidden, marked, lifted = [] }: { wire: Wire; hidden: Set<string>; marked: boolean; lifted?: string[] }) {
+const WirePath = memo(function WirePath({ wire, hidden, marked, chosen, lifted = [], onWire }: { wire: Wire; hidden: Set<string>; marked: boolean; chosen: boolean; lifted?: string[]; onWire?: (wire: string) => void }) {
     if (hidden.has(ownerOf(wire.from)) && hidden.has(ownerOf(wire.to))) return null
     const colour = wireColours[wire.colour] ?? wireColours['grey']!
     const d = wire.points.map(([px, py], i) => `${i ? 'L' : 'M'}${px} ${py}`).join('')
     return (
         <g>
-            <Path d={d} fill="none" stroke={marked ? 'danger' : 'underWire'} strokeWidth={marked ? 9 : 5} strokeLinejoin="round" />
+            <Path d={d} fill="none" stroke={marked ? 'danger' : chosen ? 'copper' : 'underWire'} strokeWidth={marked || chosen ? 9 : 5} strokeLinejoin="round" />
             <path d={d} fill="none" stroke={colour.stroke} strokeWidth={2.6} strokeLinejoin="round" strokeDasharray={colour.dash} />
+            {onWire && <path d={d} fill="none" stroke="transparent" strokeWidth={14} cursor="pointer" data-wire={wire.id} onClick={() => onWire(wire.id)}><title>{`${wire.colour} ${wire.from} to ${wire.to}`}</title></path>}
             {(['a', 'b'] as const).map((end) => {
                 const p = end === 'a' ? wire.points[0] : wire.points[wire.points.length - 1]
                 return lifted.includes(`${wire.id}.${end}`) && p ? <Circle key={end} cx={p[0]} cy={p[1]} r={12} fill="none" stroke="danger" strokeWidth={2} strokeDasharray="3 3" /> : null
@@ -139,22 +168,22 @@ const WirePath = memo(function WirePath({ wire, hidden, marked, lifted = [] }: {
     )
 })
 
-interface PartProps { part: Part; reach: Map<string, number>; hidden: boolean; chosen: boolean; marked: boolean; off: boolean; live?: string; cursor: string | null; onPart?: (id: string) => void; onPlace?: (place: string) => void }
+interface PartProps { part: Part; shift?: { dx: number; dy: number }; onMany?: (id: string) => void; reach: Map<string, number>; hidden: boolean; chosen: boolean; marked: boolean; off: boolean; live?: string; cursor: string | null; onPart?: (id: string) => void; onPlace?: (place: string) => void }
 
-const PartBox = memo(function PartBox({ part, reach, hidden, chosen, marked, off, live, cursor, onPart, onPlace }: PartProps) {
+const PartBox = memo(function PartBox({ part, shift, onMany, reach, hidden, chosen, marked, off, live, cursor, onPart, onPlace }: PartProps) {
     const lines = part.text ?? [part.label]
     const size = part.size ?? 12
     const top = part.y + part.h / 2 - (part.h > 60 ? 24 : 22)
     const named = part.terminals.length > 2 && part.terminals.some((t) => t.edge === 'up' && Math.abs(t.x - part.x - part.w / 2) < 26 && t.y + 20 > top)
     const symbol = part.w >= 60 && part.h >= 40 && (lines.length === 1 || part.h > 80) && !named
     return (
-        <g opacity={hidden ? 0.28 : 1}>
+        <g opacity={hidden ? 0.28 : 1} transform={shift ? `translate(${shift.dx} ${shift.dy})` : undefined}>
             <Rect
                 x={part.x} y={part.y} width={part.w} height={part.h} rx={4}
                 fill={marked ? 'dangerWash' : chosen ? 'copperWash' : 'sheet'} stroke={marked ? 'danger' : chosen ? 'copper' : 'ink'} strokeWidth={chosen || marked ? 3 : 1.4} strokeDasharray={off ? '5 4' : undefined}
                 cursor={onPart ? 'pointer' : undefined}
                 role={onPart ? 'button' : undefined} aria-label={onPart ? part.label : undefined} data-part={part.id}
-                onClick={() => onPart?.(part.id)}
+                onClick={(e) => (e.shiftKey && onMany ? onMany : onPart)?.(part.id)}
             />
             {symbol && <Symbol kind={part.symbol} x={part.x + part.w / 2 - 20} y={top} />}
             {lines.map((line, i) => (

@@ -1,1 +1,57 @@
-export default function Drafts() { return null }
+import { Box, Button, Flex, Grid, Heading, HStack, Input, Stack, Text } from '@chakra-ui/react'
+import { Link, router, useForm } from '@inertiajs/react'
+import { useState, type DragEvent } from 'react'
+import type { Includable } from '@/builder/types'
+import { Frame } from '@/shell/Frame'
+import { Select } from '@/shell/Select'
+
+interface Row { id: number; title: string; by: string | null; steps: number; published: boolean; at: string }
+
+/** Models that are being made; begun from nothing, from a shipped one, or from a file. */
+export default function Drafts({ drafts, models }: { drafts: Row[]; models: Includable[] }) {
+    const form = useForm<{ title: string; region: string; model: string; file: string }>({ title: '', region: 'NA', model: '', file: '' })
+    const [over, setOver] = useState(false)
+    const begin = (more: Partial<typeof form.data>) => {
+        form.clearErrors()
+        router.post('/drafts', Object.fromEntries(Object.entries({ title: form.data.title, region: form.data.region, model: form.data.model, ...more }).filter(([, v]) => v !== '')), { onError: (e) => form.setError(e as never) })
+    }
+    const take = (file: File | undefined) => void file?.text().then((text) => begin({ file: text, title: '', model: '' }))
+    const drop = (e: DragEvent) => {
+        e.preventDefault()
+        setOver(false)
+        take(e.dataTransfer.files[0])
+    }
+    return (
+        <Frame title="Making models">
+            <Grid templateColumns="1fr 360px" gap="5" alignItems="start">
+                <Stack gap="3">
+                    <HStack><Heading as="h1" size="2xl" flex="1">Making models</Heading><Button asChild h="44px" variant="outline" color="ink" borderColor="line"><Link href="/kinds">Own kinds of parts</Link></Button></HStack>
+                    {drafts.length === 0 && <Text color="faint">None is begun. Begin one at the right.</Text>}
+                    {drafts.map((d) => (
+                        <Flex key={d.id} bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="4" gap="4" align="center">
+                            <Box flex="1">
+                                <Text fontWeight={700} fontSize="17px">{d.title}</Text>
+                                <Text fontSize="14px" color="faint">by {d.by}, step {d.steps}, {d.at}{d.published ? ' · among the models' : ''}</Text>
+                            </Box>
+                            <Button asChild h="44px" bg="copper" color="onCopper"><Link href={`/drafts/${d.id}`} aria-label={`Go on with ${d.title}`}>Go on</Link></Button>
+                        </Flex>
+                    ))}
+                </Stack>
+                <Stack as="section" aria-label="Begin a model" gap="3" bg="sheet" borderWidth="1px" borderColor={over ? 'copper' : 'line'} borderRadius="md" p="4" onDragOver={(e) => { e.preventDefault(); setOver(true) }} onDragLeave={() => setOver(false)} onDrop={drop}>
+                    <Heading as="h2" size="md">Begin a model</Heading>
+                    <Box>
+                        <Text fontSize="14px">Title</Text>
+                        <Input aria-label="Title" h="44px" borderColor="line" value={form.data.title} onChange={(e) => form.setData('title', e.target.value)} />
+                        {form.errors.title && <Text role="alert" fontSize="14px" color="danger">{form.errors.title}</Text>}
+                    </Box>
+                    <Select label="Supply" value={form.data.region} options={[['NA', '120 V, 60 Hz'], ['EU', '230 V, 50 Hz']]} onChange={(v) => form.setData('region', v)} />
+                    <Button h="44px" bg="copper" color="onCopper" onClick={() => begin({ model: '' })}>From nothing</Button>
+                    <Select label="Shipped model" value={form.data.model} options={[['', 'A shipped model…'], ...models.map((m): [string, string] => [m.name, m.title])]} onChange={(v) => form.setData('model', v)} />
+                    <Button h="44px" variant="outline" color="ink" borderColor="line" disabled={form.data.model === ''} onClick={() => begin({})}>From that model</Button>
+                    <Button asChild h="44px" variant="outline" color="ink" borderColor="line"><label>From a file, or drop it here<input type="file" accept=".json,application/json" aria-label="Model from a file" style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }} onChange={(e) => take(e.target.files?.[0])} /></label></Button>
+                    {form.errors.file && <Text role="alert" fontSize="14px" color="danger" overflowWrap="anywhere">{form.errors.file}</Text>}
+                </Stack>
+            </Grid>
+        </Frame>
+    )
+}

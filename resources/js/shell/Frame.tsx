@@ -12,7 +12,7 @@ export function Frame({ title, children, full = false }: { title: string; childr
             <Head title={`${title} · Odd Spark`} />
             <Flex as="header" h="48px" px="4" align="center" gap="5" bg="sheet" borderBottomWidth="1px" borderColor="line" flexShrink={0}>
                 <Link href="/"><HStack gap="2"><Spark /><Text fontWeight={700} fontSize="17px">Odd Spark</Text></HStack></Link>
-                {me?.role === 'instructor' && <HStack as="nav" gap="4"><Link href="/">Shop</Link><Link href="/models">Models</Link><Link href="/rules">House rules</Link><Link href="/reference">Reference</Link></HStack>}
+                {me?.role === 'instructor' && <HStack as="nav" gap="4"><Link href="/">Shop</Link><Link href="/models">Models</Link><Link href="/drafts">Making</Link><Link href="/rules">House rules</Link><Link href="/reference">Reference</Link></HStack>}
                 {me?.role === 'trainee' && <HStack as="nav" gap="4"><Link href="/">My jobs</Link><Link href="/reference">Reference</Link></HStack>}
                 <Text flex="1" color="faint" truncate>{title}</Text>
                 {me && (

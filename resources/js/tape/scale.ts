@@ -6,7 +6,8 @@ const STEPS = [5, 10, 15, 30, 60, 120, 300, 600, 1800, 3600]
 export function scale(now: number, span: number, left: number, width: number): Scale {
     const to = Math.max(now + span * 0.06, span)
     const from = to - span
-    const step = STEPS.find((s) => span / s <= 12) ?? 7200
+    const most = Math.min(12, width / 44) // a label is some forty pixels wide
+    const step = STEPS.find((s) => span / s <= most) ?? 7200
     const ticks: number[] = []
     for (let t = Math.max(0, Math.ceil(from / step) * step); t <= to; t += step) ticks.push(t)
     return {

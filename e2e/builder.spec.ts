@@ -1,0 +1,144 @@
+import { expect, test, type Page } from '@playwright/test'
+import { clean, press, signIn } from './people'
+
+/** What is done counts: every press, choice and line typed is one. */
+class Hand {
+    acts = 0
+    constructor(readonly page: Page) {}
+
+    private async answered(what: () => Promise<void>, path: RegExp) {
+        const reply = this.page.waitForResponse((r) => path.test(r.url()) && r.request().method() === 'POST' && !r.url().endsWith('/presence'))
+        await what()
+        const status = (await reply).status()
+        expect(status, await (await reply).text().catch(() => '')).toBeLessThan(400)
+    }
+
+    /** A kind by its words, then the board where it goes. */
+    async place(words: string, title: string, x: number, y: number) {
+        await this.page.getByLabel('Find a kind of part').fill(words)
+        await this.page.getByLabel('Kinds of parts').getByRole('button', { name: title, exact: true }).click()
+        await this.answered(() => this.onBoard(x, y), /\/edits$/)
+        this.acts += 3
+    }
+
+    async onBoard(x: number, y: number) {
+        const board = this.page.getByRole('group', { name: 'Board of the appliance' })
+        const at = await board.evaluate((svg: SVGSVGElement, p) => {
+            const m = svg.getScreenCTM()!
+            return { x: p.x * m.a + m.e, y: p.y * m.d + m.f }
+        }, { x, y })
+        await this.page.mouse.click(at.x, at.y)
+    }
+
+    async wire(from: string, to: string) {
+        await this.page.locator(`[data-place="${from}"]`).click()
+        await this.answered(() => this.page.locator(`[data-place="${to}"]`).click(), /\/edits$/)
+        this.acts += 2
+    }
+
+    async press(name: string | RegExp) {
+        await this.answered(() => this.page.getByRole('button', { name, exact: typeof name === 'string' }).first().click(), /\/(edits|go|publish|restore|label)$/)
+        this.acts++
+    }
+
+    async view(name: string) {
+        await this.page.getByRole('group', { name: 'View' }).getByRole('button', { name, exact: true }).click()
+        this.acts++
+    }
+}
+
+test('a standing-pilot furnace from an empty board by mouse: every safety acts, a fault, a job, worked', async ({ page }) => {
+    test.setTimeout(120_000)
+    await signIn(page, 'ines')
+    await page.getByRole('link', { name: 'Making' }).click()
+    await page.getByLabel('Title').fill('Letterpress room furnace')
+    await page.getByRole('button', { name: 'From nothing' }).click()
+    await expect(page.getByText('An empty board')).toBeVisible()
+    await clean(page, 'builder, empty')
+    const hand = new Hand(page)
+    const parts: [string, string, number, number][] = [
+        ['120 V supply', '120 V supply at the panel', 90, 660], ['service', 'service switch', 90, 420], ['gas meter', 'gas meter', 90, 90], ['cock', 'gas cock', 90, 190], ['fan and limit', 'fan and limit control', 400, 460],
+        ['40 VA 120', 'control transformer 120:24 V, 40 VA', 640, 640], ['thermocouple valve', 'combination gas valve, 24 V, thermocouple', 400, 260], ['thermocouple 30', 'thermocouple, 30 mV', 620, 170], ['pilot burner', 'pilot burner', 620, 70],
+        ['burners', 'burners', 830, 80], ['heat exchanger', 'heat exchanger', 980, 190], ['blower one', 'blower, one speed', 900, 460], ['mechanical', 'mechanical thermostat', 1120, 640], ['filter', 'filter', 1120, 400], ['registers', 'registers', 1120, 260],
+    ]
+    for (const [words, title, x, y] of parts) await hand.place(words, title, x, y)
+    const id = (label: string) => page.locator(`[data-part][aria-label="${label}"]`).getAttribute('data-part')
+    const [panel, service, fan, transformer, valve, couple, blower, stat] = (await Promise.all(['120 V supply at the panel', 'Service switch', 'Fan and limit control', 'Control transformer 120:24 V', 'Combination gas valve', 'Thermocouple', 'Blower', 'Mechanical thermostat'].map(id))) as string[]
+    for (const [from, to] of [
+        [`${panel}.L`, `${service}.line`], [`${service}.load`, `${fan}.L1`], [`${fan}.L1`, `${fan}.F1`], [`${fan}.L2`, `${transformer}.H1`], [`${panel}.N`, `${transformer}.H2`], [`${fan}.F2`, `${blower}.L`], [`${panel}.N`, `${blower}.N`],
+        [`${transformer}.X1`, `${stat}.R`], [`${stat}.W`, `${valve}.TH`], [`${valve}.TR`, `${transformer}.X2`], [`${couple}.core`, `${valve}.core`], [`${couple}.sheath`, `${valve}.sheath`],
+    ] as const) await hand.wire(from, to)
+
+    // the checks say what is not bonded, and mend it
+    await expect(page.getByRole('tab', { name: 'Checks ▲3' })).toBeVisible()
+    for (let i = 3; i > 0; i--) {
+        await expect(page.getByText(/has no way to ground/)).toHaveCount(i)
+        await hand.press('Mend it so')
+    }
+    await expect(page.getByText('Nothing found against the wiring.')).toBeVisible()
+    await page.getByRole('tab', { name: 'Circuits' }).click()
+    await expect(page.getByText(/From Control transformer 120:24 V X1 through Mechanical thermostat/)).toBeVisible()
+    await expect(page.getByText(/millivolts/)).toBeVisible()
+
+    // nothing burns yet
+    await page.getByRole('tab', { name: 'Run' }).click()
+    await expect(page.getByText(/It cannot run yet/)).toBeVisible()
+    await hand.view('Process')
+    await page.getByLabel('As in').selectOption('furnace-standing-pilot')
+    await hand.press('Take it over')
+    await expect(page.getByRole('img', { name: /Tape of the healthy run/ })).toBeVisible({ timeout: 15_000 })
+    await hand.view('Board')
+    await page.getByLabel('Moment, seconds after the arrival').fill('2')
+    await page.locator(`[data-place="${valve}.TH"]`).click()
+    await expect(page.getByTestId('here')).toContainText(/2[5678]\.\d V AC/)
+    await page.getByLabel('What to ask about').fill('blower')
+    await page.getByLabel('What can be asked about').getByRole('button', { name: /Blower/ }).click()
+    await expect(page.getByLabel('Why', { exact: true })).toContainText('Fan and limit control: fan is open')
+    await page.getByRole('button', { name: 'Make every safety act' }).click()
+    await expect(page.getByLabel('Safeties')).toContainText('Fan and limit control: limit opens: the fuel stops')
+    await expect(page.getByLabel('Safeties')).toContainText('All flame is lost: the fuel stops')
+    await expect(page.getByLabel('Safeties')).not.toContainText('goes on')
+    await clean(page, 'builder, running')
+
+    await hand.view('Trouble')
+    await page.getByRole('button', { name: 'List its faults' }).click()
+    await expect(page.getByLabel('Weight of Thermocouple: weak')).toBeVisible()
+    await clean(page, 'builder, trouble')
+    await hand.press('Put it among the models')
+    await page.getByRole('link', { name: 'Set trouble, give a job' }).click()
+    await expect(page.getByRole('heading', { name: 'Give it as a job' })).toBeVisible()
+    await page.getByLabel('Find a fault').fill('valve coil open')
+    await page.getByLabel('Faults').getByRole('button').first().click()
+    await expect(page.getByLabel('What the customer says')).not.toHaveValue('')
+    await page.getByLabel('Title').fill('Letterpress room: no heat')
+    await page.getByRole('button', { name: 'Give the job' }).click()
+    await page.getByRole('button', { name: 'Try it myself' }).click()
+    await expect(page.getByRole('button', { name: 'Run', exact: true })).toBeVisible()
+    const reply = page.waitForResponse((r) => r.url().endsWith('/acts'))
+    await page.getByRole('button', { name: 'Door off' }).click()
+    await reply
+    for (const place of [`${valve}.TH`, `${valve}.TR`]) {
+        const acted = page.waitForResponse((r) => r.url().endsWith('/acts'))
+        await page.locator(`[data-place="${place}"]`).click()
+        await acted
+    }
+    await expect(page.getByTestId('display')).toHaveText(/^2\d\.\d+ V AC/) // fed, and it does not open
+    await press(page, 'Bad')
+    await page.getByRole('tab', { name: 'Suspects' }).click()
+    await page.getByLabel('Find a suspect').fill('valve main coil open')
+    await press(page, 'Name Combination gas valve: main coil open')
+    await page.locator(`[data-part="${service}"]`).click()
+    await press(page, 'off')
+    await page.locator(`[data-part="${valve}"]`).click()
+    await page.getByText('Mend it…').click()
+    await press(page, 'Replace')
+    await press(page, 'Leads off')
+    await page.locator(`[data-part="${service}"]`).click()
+    await press(page, 'on')
+    await press(page, 'Door on')
+    for (let i = 0; i < 3; i++) await press(page, 'On to what happens next')
+    page.once('dialog', (d) => void d.accept())
+    await page.getByRole('button', { name: 'Hand back' }).click()
+    await expect(page.getByText('It was:')).toBeVisible({ timeout: 20_000 })
+    await expect(page.getByText('Combination gas valve: main coil open').first()).toBeVisible()
+})

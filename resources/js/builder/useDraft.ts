@@ -1,0 +1,89 @@
+import { router } from '@inertiajs/react'
+import { useCallback, useEffect, useRef, useState } from 'react'
+import { isSignedOut, Refusal, send } from '@/lib/send'
+import { untilReached } from '@/bench/waiting'
+import type { Checked, Draft, DraftReply, Edit, Presence } from './types'
+
+/** Milliseconds between one look at who else is here and the next. */
+const LOOK_MS = 6000
+
+/** A draft in hand: edits one after another upon the step that was seen, its checks after each, and who else is at it. */
+export function useDraft(id: number, start: Draft, present: Presence) {
+    const [draft, setDraft] = useState(start)
+    const [checked, setChecked] = useState<Checked | null>(null)
+    const [presence, setPresence] = useState(present)
+    const [notice, setNotice] = useState<string | null>(null)
+    const [away, setAway] = useState(false)
+    const step = useRef(start.step)
+    const queue = useRef<Promise<unknown>>(Promise.resolve())
+    const gone = useRef(false)
+    useEffect(() => {
+        gone.current = false
+        return () => {
+            gone.current = true
+        }
+    }, [])
+
+    const take = useCallback((reply: DraftReply) => {
+        step.current = reply.step
+        setDraft((d) => ({ ...reply, board: { ...reply.board, parts: merged(d.board.parts, reply.changed.parts, reply.gone.parts, reply.document.parts.map((p) => p.id)), wires: merged(d.board.wires, reply.changed.wires, reply.gone.wires) } }))
+    }, [])
+
+    /** One at a time, in the order in which they were asked for. */
+    const ask = useCallback((path: string, body: () => Record<string, unknown>): Promise<boolean> => {
+        const one = async () => {
+            try {
+                take(await untilReached(() => send<DraftReply>('POST', `/drafts/${id}/${path}`, body()), () => !gone.current, setAway))
+                setNotice(null)
+                return true
+            } catch (error) {
+                setNotice(error instanceof Refusal ? error.message : 'Something went wrong on this page. Load it again; every step is kept.')
+                if (isSignedOut(error) || (error instanceof Refusal && error.status === 409)) router.reload({ onSuccess: (page) => {
+                    const fresh = (page.props as unknown as { start: Draft }).start
+                    step.current = fresh.step
+                    setDraft(fresh)
+                } })
+                return false
+            }
+        }
+        const next = queue.current.then(one, one)
+        queue.current = next
+        return next
+    }, [id, take])
+
+    const edit = useCallback((...edits: Edit[]) => ask('edits', () => ({ upon: step.current, edits })), [ask])
+    const go = useCallback((way: 'undo' | 'redo' | 'tidy') => ask('go', () => ({ upon: step.current, way })), [ask])
+    const restore = useCallback((number: number) => ask('restore', () => ({ upon: step.current, number })), [ask])
+
+    useEffect(() => {
+        let stale = false
+        const timer = setTimeout(() => {
+            send<Checked>('GET', `/drafts/${id}/checks`).then((c) => !stale && setChecked(c)).catch(() => undefined)
+        }, 250)
+        return () => {
+            stale = true
+            clearTimeout(timer)
+        }
+    }, [id, draft.step])
+
+    useEffect(() => {
+        const timer = setInterval(() => {
+            if (document.hidden) return
+            send<Presence>('POST', `/drafts/${id}/presence`).then(setPresence).catch(() => undefined)
+        }, LOOK_MS)
+        return () => clearInterval(timer)
+    }, [id])
+
+    const clear = useCallback(() => setNotice(null), [])
+    const say = useCallback((text: string) => setNotice(text), [])
+    return { draft, checked: checked?.step === draft.step ? checked : null, last: checked, presence, notice, away, edit, go, restore, clear, say, behind: presence.step > draft.step && presence.others.length > 0 }
+}
+
+/** A list with what has changed put in and what is gone left out; in the given order where there is one. */
+export function merged<T extends { id: string }>(before: T[], changed: T[], gone: string[], order: string[] = []): T[] {
+    const by = new Map(before.filter((x) => !gone.includes(x.id)).map((x) => [x.id, x]))
+    for (const x of changed) by.set(x.id, x)
+    const placed = order.flatMap((id) => by.get(id) ?? [])
+    const seen = new Set(placed.map((x) => x.id))
+    return [...placed, ...[...by.values()].filter((x) => !seen.has(x.id))]
+}
