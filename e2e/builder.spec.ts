@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
+import { find, reach } from './keys'
 import { clean, press, signIn } from './people'
 
 /** What is done counts: every press, choice and line typed is one. */
@@ -19,6 +20,25 @@ class Hand {
         await this.page.getByLabel('Kinds of parts').getByRole('button', { name: title, exact: true }).click()
         await this.answered(() => this.onBoard(x, y), /\/edits$/)
         this.acts += 3
+    }
+
+    /** The first kind that answers to some words, put where there is room. */
+    async placeByName(words: string) {
+        const found = this.page.waitForResponse((r) => r.url().includes('/kinds?words='))
+        await this.page.getByLabel('Find a kind of part').fill(words)
+        await found
+        await this.page.waitForTimeout(50)
+        await this.answered(() => this.page.getByLabel('Find a kind of part').press('Enter'), /\/edits$/)
+        this.acts += 2
+    }
+
+    /** The first of the checks that can be mended so, mended. */
+    async mend() {
+        await expect(this.page.getByText(/has no way to ground/).first()).toBeVisible()
+        const checked = this.page.waitForResponse((r) => r.url().endsWith('/checks'))
+        await this.press('Mend it so')
+        await checked
+        await this.page.waitForTimeout(50)
     }
 
     async onBoard(x: number, y: number) {
@@ -45,6 +65,11 @@ class Hand {
         await this.page.getByRole('group', { name: 'View' }).getByRole('button', { name, exact: true }).click()
         this.acts++
     }
+}
+
+/** Out of whatever field has the keys. */
+async function blurred(page: Page) {
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
 }
 
 test('a standing-pilot furnace from an empty board by mouse: every safety acts, a fault, a job, worked', async ({ page }) => {
@@ -141,4 +166,109 @@ test('a standing-pilot furnace from an empty board by mouse: every safety acts, 
     await page.getByRole('button', { name: 'Hand back' }).click()
     await expect(page.getByText('It was:')).toBeVisible({ timeout: 20_000 })
     await expect(page.getByText('Combination gas valve: main coil open').first()).toBeVisible()
+})
+
+test('a first model of one\'s own, of twelve parts, takes no more than sixty acts', async ({ page }) => {
+    await signIn(page, 'ines')
+    await page.getByRole('link', { name: 'Making' }).click()
+    await page.getByLabel('Title').fill('Typesetting attic')
+    await page.getByRole('button', { name: 'From nothing' }).click()
+    const hand = new Hand(page)
+    hand.acts = 3
+    for (const words of ['120 v supply', 'service', 'cock', 'fan and limit', '40 va 120', 'thermocouple valve', 'thermocouple 30', 'pilot burner', 'burners', 'heat exchanger', 'blower one', 'mechanical']) await hand.placeByName(words)
+    await expect(page.locator('rect[data-part]')).toHaveCount(12)
+    for (const [from, to] of [
+        ['120-v-supply-at-the-panel.L', 'service-switch.line'], ['service-switch.load', 'fan-and-limit-control.L1'], ['fan-and-limit-control.L1', 'fan-and-limit-control.F1'], ['fan-and-limit-control.L2', 'control-transformer-120-24-v.H1'],
+        ['120-v-supply-at-the-panel.N', 'control-transformer-120-24-v.H2'], ['fan-and-limit-control.F2', 'blower.L'], ['120-v-supply-at-the-panel.N', 'blower.N'], ['control-transformer-120-24-v.X1', 'mechanical-thermostat.R'],
+        ['mechanical-thermostat.W', 'combination-gas-valve.TH'], ['combination-gas-valve.TR', 'control-transformer-120-24-v.X2'], ['thermocouple.core', 'combination-gas-valve.core'], ['thermocouple.sheath', 'combination-gas-valve.sheath'],
+    ] as const) await hand.wire(from, to)
+    for (let i = 0; i < 3; i++) await hand.mend()
+    await hand.view('Process')
+    await page.getByLabel('As in').selectOption('furnace-standing-pilot')
+    hand.acts++
+    await hand.press('Take it over')
+    await hand.view('Trouble')
+    await hand.press('Put it among the models')
+    await expect(page.getByRole('link', { name: 'Set trouble, give a job' })).toBeVisible()
+    expect(hand.acts).toBeLessThanOrEqual(60)
+})
+
+test('a second zone on a boiler with the keyboard alone: placed, wired, undone and done again, and it heats', async ({ page }) => {
+    await page.goto('/login')
+    await reach(page, 'Mail address')
+    await page.keyboard.type('ines@demo.example')
+    await reach(page, 'Password')
+    await page.keyboard.type('copper-lamp')
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('link', { name: 'Making' })).toBeVisible()
+    await reach(page, 'Making')
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('heading', { name: 'Making models' })).toBeVisible()
+    await reach(page, 'Title')
+    await page.keyboard.type('Practice rooms, second zone')
+    await reach(page, 'From nothing')
+    await page.keyboard.press('Enter')
+    await expect(page.getByText('An empty board')).toBeVisible()
+    const done = async (what: () => Promise<void>) => {
+        const reply = page.waitForResponse((r) => /\/(edits|go|publish)$/.test(r.url()))
+        await what()
+        expect((await reply).status()).toBeLessThan(400)
+    }
+    await reach(page, 'Include an appliance…')
+    await page.keyboard.press('Enter')
+    await reach(page, 'Appliance to include')
+    await page.keyboard.type('Gas hot-water')
+    await reach(page, 'Include')
+    await done(() => page.keyboard.press('Enter'))
+    await expect(page.locator('[data-part="boiler.relay"]')).toBeVisible()
+    for (const words of ['40 va 120', 'mechanical', 'zone valve']) {
+        await page.keyboard.press('k')
+        await page.keyboard.press('Control+A')
+        await page.keyboard.type(words)
+        await expect(page.getByLabel('Kinds of parts').getByRole('button')).not.toHaveCount(0)
+        await page.waitForTimeout(400) // the catalogue answers as one types
+        await done(() => page.keyboard.press('Enter'))
+        await page.keyboard.press('Escape')
+    }
+    const wire = async (from: string, to: string) => {
+        await find(page, from)
+        await page.keyboard.press('Enter')
+        await find(page, to)
+        await done(() => page.keyboard.press('Enter'))
+    }
+    const t = 'Control transformer 120:24 V'
+    await wire(`Service switch load`, `${t} H1`)
+    await wire('Neutral nut out', `${t} H2`)
+    await wire(`${t} X1`, 'Mechanical thermostat R')
+    await wire('Mechanical thermostat W', 'Zone valve M1')
+    await wire('Zone valve M2', `${t} X2`)
+    await wire('Zone valve E1', 'Switching relay T1')
+    await wire('Zone valve E2', 'Switching relay T2')
+    await wire(`${t} frame`, 'Ground screw screw')
+    await expect(page.getByText('Nothing found against the wiring.')).toBeVisible()
+    await blurred(page)
+    await done(() => page.keyboard.press('Control+z'))
+    await expect(page.getByText(/frame has no way to ground/)).toBeVisible()
+    await done(() => page.keyboard.press('Control+y'))
+    await expect(page.getByText('Nothing found against the wiring.')).toBeVisible()
+    await find(page, 'Zone valve')
+    const before = (await page.locator('[data-part="zone-valve"]').boundingBox())!
+    await blurred(page)
+    await done(() => page.keyboard.press('Alt+ArrowDown'))
+    await expect.poll(async () => (await page.locator('[data-part="zone-valve"]').boundingBox())!.y).toBeGreaterThan(before.y)
+
+    await reach(page, 'Process')
+    await page.keyboard.press('Enter')
+    await reach(page, 'As in')
+    await page.keyboard.type('Three-zone')
+    await reach(page, 'Take it over')
+    await done(() => page.keyboard.press('Enter'))
+    await expect(page.getByText('room-1', { exact: true })).toBeVisible()
+    await reach(page, 'Checks')
+    for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight')
+    await expect(page.getByRole('img', { name: /Tape of the healthy run/ })).toBeVisible({ timeout: 15_000 })
+    await reach(page, 'Make every safety act')
+    await page.keyboard.press('Enter')
+    await expect(page.getByLabel('Safeties')).toContainText('High limit opens: the fuel stops')
+    await expect(page.getByLabel('Safeties')).not.toContainText('goes on')
 })

@@ -38,7 +38,7 @@ final class Schema
     {
         $schema = json_decode(self::text('model'), true);
         $schema['required'] = array_values(array_diff($schema['required'], self::LATER));
-        unset($schema['$id'], $schema['properties']['parts']['minItems'], $schema['properties']['tape']['minItems'], $schema['properties']['visits']['minProperties']);
+        unset($schema['$id'], $schema['properties']['parts']['minItems'], $schema['properties']['visits']['minProperties']);
         self::validate((string) json_encode($schema, JSON_PRESERVE_ZERO_FRACTION), $document);
     }
 

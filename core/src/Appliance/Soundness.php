@@ -35,6 +35,9 @@ final class Soundness
      */
     public static function check(array $document): void
     {
+        if ($document['tape'] === []) {
+            throw new DocumentError('/tape', 'The tape needs a lane at least: something that can be seen or heard.');
+        }
         $check = new self($document);
         $check->figures();
         $check->conductors();

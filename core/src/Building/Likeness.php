@@ -42,19 +42,21 @@ final readonly class Likeness
 
         [$process, $lost] = $this->without($taken['process'], $gone, array_keys($there['process']));
         $alive = fn (string $id): bool => ! isset($lost[$id]) && ! isset($gone[$this->owner($id)]);
-        $d['process'] = ($d['process'] ?? []) + $process;
-        $d['percepts'] = ($d['percepts'] ?? []) + array_filter($taken['percepts'] ?? [], fn (array $p) => $alive($p['of']) && $alive($p['part'] ?? ''));
-        $d['taps'] = ($d['taps'] ?? []) + array_filter($taken['taps'] ?? [], fn (array $t) => $alive($t['of']) && $alive($t['part']));
+        $d['process'] = ($d['process'] ?? []) + array_diff_key($process, $here['process']);
+        $d = $this->joinedOn($d, $here['process'], $process);
+        $d['percepts'] = ($d['percepts'] ?? []) + array_filter(array_diff_key($taken['percepts'] ?? [], $here['percepts'] ?? []), fn (array $p) => $alive($p['of']) && $alive($p['part'] ?? ''));
+        $d['taps'] = ($d['taps'] ?? []) + array_filter(array_diff_key($taken['taps'] ?? [], $here['taps'] ?? []), fn (array $t) => $alive($t['of']) && $alive($t['part']));
         foreach (['views' => null, 'doors' => 'covers'] as $list => $key) {
-            if (($d[$list] ?? []) === []) {
+            if (($d[$list] ?? []) === [] && ($here[$list] ?? []) === []) {
                 $sets = array_map(fn (array $x) => $key === null ? array_values(array_filter($x, $alive)) : [$key => array_values(array_filter($x[$key], $alive))] + $x, $taken[$list] ?? []);
                 $sets = array_map(fn (array $x) => isset($x['interlock']) && ! $alive($x['interlock']) ? array_diff_key($x, ['interlock' => 1]) : $x, $sets);
                 $d[$list] = array_values(array_filter($sets, fn (array $x) => count($key === null ? $x : $x[$key]) > ($key === null ? 1 : 0)));
             }
         }
-        $channels = array_fill_keys([...array_keys($d['percepts']), ...$this->channels($here)], true);
+        $channels = array_fill_keys([...array_keys($d['percepts']), ...array_keys($here['percepts'] ?? []), ...$this->channels($here)], true);
         if (($d['tape'] ?? []) === []) {
-            $d['tape'] = array_values(array_filter($taken['tape'], fn (array $lane) => isset($channels[$lane['channel']])));
+            $shown = array_fill_keys(array_column($here['tape'] ?? [], 'channel'), true);
+            $d['tape'] = array_values(array_filter($taken['tape'], fn (array $lane) => isset($channels[$lane['channel']]) && ! isset($shown[$lane['channel']])));
         }
         if (! isset($d['household'])) {
             $household = $this->household($taken['household'], $channels, $alive);
@@ -71,6 +73,37 @@ final readonly class Likeness
     }
 
     /**
+     * What is here already, told of what has come: water that from now on also heats another room.
+     *
+     * @param array<string, mixed> $d
+     * @param array<string, array<string, mixed>> $here
+     * @param array<string, array<string, mixed>> $process what was taken over
+     * @return array<string, mixed>
+     */
+    private function joinedOn(array $d, array $here, array $process): array
+    {
+        $new = array_diff_key($process, $here);
+        $isNew = fn (mixed $v): bool => is_string($v) && isset($new[$v]);
+        foreach (array_intersect_key($process, $here) as $id => $element) {
+            foreach (array_filter($element, fn (mixed $v) => is_array($v) && array_is_list($v)) as $key => $items) {
+                $more = array_values(array_filter($items, fn (mixed $item) => ! in_array($item, $here[$id][$key] ?? [], true) && (is_array($item) ? $this->names($item, $isNew) : $isNew($item))));
+                if ($more === []) {
+                    continue;
+                }
+                $all = [...($here[$id][$key] ?? []), ...$more];
+                $at = array_search(explode('.', $id)[0], array_column($d['includes'] ?? [], 'id'), true);
+                if (isset($d['process'][$id])) {
+                    $d['process'][$id][$key] = $all;
+                } elseif ($at !== false) {
+                    $d['includes'][$at]['process'][substr($id, strlen($d['includes'][$at]['id']) + 1)][$key] = $all;
+                }
+            }
+        }
+
+        return $d;
+    }
+
+    /**
      * Which part there stands for which here: of one kind by their order, else the only one of a family.
      *
      * @param array<string, mixed> $there
@@ -81,11 +114,14 @@ final readonly class Likeness
     {
         $names = [];
         $free = array_column($here['parts'], null, 'id');
+        // where the other model is composed, what it includes answers to what is included here, and its own to our own
+        $composed = array_filter($there['parts'], fn (array $p) => str_contains($p['id'], '.')) !== [];
+        $belongs = fn (string $one, string $two): bool => ! $composed || str_contains($one, '.') === str_contains($two, '.');
         foreach (['kind', 'family'] as $by) {
             $trait = fn (array $d, array $part): string => $by === 'kind' ? $part['kind'] : $d['kinds'][$part['kind']]['family'].' '.$d['kinds'][$part['kind']]['symbol'];
             foreach ($there['parts'] as $part) {
                 foreach (isset($names[$part['id']]) ? [] : $free as $id => $candidate) {
-                    if ($trait($here, $candidate) === $trait($there, $part)) {
+                    if ($belongs((string) $id, $part['id']) && $trait($here, $candidate) === $trait($there, $part)) {
                         $names[$part['id']] = (string) $id;
                         unset($free[$id]);
                         break;
@@ -146,11 +182,15 @@ final readonly class Likeness
         $lost = [];
         do {
             $before = count($lost);
+            $known = array_fill_keys($ids, true);
             $bad = fn (mixed $v): bool => is_string($v) && (isset($lost[$v]) || isset($gone[$v]) || str_contains($v, '.') && isset($gone[$this->owner($v)]));
             foreach ($process as $id => $element) {
                 foreach ($element as $key => $v) {
                     if (is_array($v)) {
                         $kept = array_values(array_filter($v, fn (mixed $x) => is_array($x) ? ! $this->names($x, $bad) : ! $bad($x)));
+                        if ($kept !== $v && $element['type'] === 'store' && $this->linksOf($kept, $known) === 0 && $this->linksOf($v, $known) > 0) {
+                            $lost[$id] = true; // nothing comes to it any more
+                        }
                         // a heater without a flame has nothing to give; a burner that nothing lights does not burn
                         if ($kept === [] && $v !== [] && in_array($key, ['lit_by', 'loses'], true)) {
                             $lost[$id] = true;
@@ -165,6 +205,22 @@ final readonly class Likeness
         } while (count($lost) > $before);
 
         return [$process, $lost];
+    }
+
+    /**
+     * How many words of a value name a process.
+     *
+     * @param array<array-key, mixed> $value
+     * @param array<string, true> $known
+     */
+    private function linksOf(array $value, array $known): int
+    {
+        $count = 0;
+        array_walk_recursive($value, function (mixed $v) use (&$count, $known): void {
+            $count += is_string($v) && isset($known[$v]) ? 1 : 0;
+        });
+
+        return $count;
     }
 
     /**

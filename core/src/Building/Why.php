@@ -209,8 +209,8 @@ final class Why
             if ($missing === [] && ! isset($guard['after']) && ! isset($guard['timer'])) {
                 continue;
             }
-            if (! $this->leadsToward($table, $guard['go'], $output)) {
-                continue;
+            if ($this->stepsTo($table, $guard['go'], $output) >= $this->stepsTo($table, $slot['state'], $output)) {
+                continue; // it leads elsewhere
             }
             $inputs = [];
             foreach ($missing as $input => $on) {
@@ -226,31 +226,28 @@ final class Why
     }
 
     /**
-     * Whether some way through a table leads from a state to one that gives an output.
+     * Steps through a table from a state to the nearest that gives an output.
      *
      * @param array<string, mixed> $table
      */
-    private function leadsToward(array $table, string $from, ?string $output): bool
+    private function stepsTo(array $table, string $from, ?string $output): int
     {
-        if ($output === null) {
-            return true;
-        }
-        $been = [];
+        $steps = [$from => 0];
         $queue = [$from];
-        while ($queue !== []) {
-            $state = array_shift($queue);
-            if (isset($been[$state])) {
-                continue;
+        for ($i = 0; $i < count($queue); $i++) {
+            $row = $table['states'][$queue[$i]];
+            if ($output === null || in_array($output, $row['outputs'], true)) {
+                return $steps[$queue[$i]];
             }
-            $been[$state] = true;
-            $row = $table['states'][$state];
-            if (in_array($output, $row['outputs'], true)) {
-                return true;
+            foreach ([...array_column($row['guards'], 'go'), ...(isset($row['reset']) ? [$row['reset']] : [])] as $go) {
+                if (! isset($steps[$go])) {
+                    $steps[$go] = $steps[$queue[$i]] + 1;
+                    $queue[] = $go;
+                }
             }
-            array_push($queue, ...array_column($row['guards'], 'go'));
         }
 
-        return false;
+        return PHP_INT_MAX;
     }
 
     /**

@@ -85,7 +85,7 @@ export function AtTaps({ board, at }: { board: BoardData; at: Partial<Record<AtT
 export function Volts({ board, volts }: { board: BoardData; volts: Record<string, { volts: number; dc: boolean }> }) {
     return board.parts.flatMap((p) => p.terminals).map((t) => {
         const v = volts[t.place]
-        if (!v || v.volts < (v.dc ? 0.001 : 0.5)) return null
+        if (!v || v.volts < (v.dc ? 0.001 : 1.5)) return null
         const text = v.dc && v.volts < 1 ? `${(v.volts * 1000).toFixed(0)} mV` : v.volts.toFixed(v.volts < 10 ? 1 : 0)
         const [dx, dy] = { up: [0, -9], down: [0, 17], left: [-20, -6], right: [20, -6] }[t.edge] as [number, number]
         return <SvgText key={t.place} x={t.x + dx} y={t.y + dy} textAnchor="middle" fontSize={11} fontWeight={700} fill="copper" pointerEvents="none" paintOrder="stroke" stroke="sheet" strokeWidth={3}>{text}</SvgText>

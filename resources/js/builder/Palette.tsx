@@ -28,7 +28,10 @@ export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
         <Stack gap="2" h="100%" minH="0">
             <Input
                 aria-label="Find a kind of part" placeholder="limit, opens on heat, pump…" h="44px" flexShrink={0} borderColor="line" value={words} onChange={(e) => setWords(e.target.value)}
-                onKeyDown={(e) => { if (e.key === 'Enter' && found[0]) onPlace(found[0]) }}
+                onKeyDown={(e) => {
+                    if (e.key === 'Enter' && found[0]) onPlace(found[0])
+                    if (e.key === 'Escape') e.currentTarget.blur()
+                }}
             />
             <Text fontSize="13px" color="faint">{taken ? 'Press the board where it goes; Escape puts it back.' : 'Press a kind, then the board. Enter places the first.'}</Text>
             <Box flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label="Kinds of parts">

@@ -39,22 +39,25 @@ export function Tables({ draft, edit }: Props) {
 function Chart({ shown }: { shown: TableShown }) {
     const { width, height, boxes, lines } = laidOut(shown.table)
     const box = Object.fromEntries(boxes.map((b) => [b.state, b]))
+    const [chosen, setChosen] = useState(shown.table.start)
     return (
+        <>
         <Box overflowX="auto" flexShrink={0} borderWidth="1px" borderColor="line" borderRadius="md" tabIndex={0} aria-label="Chart of the states">
-            <Svg viewBox={`0 0 ${width} ${height}`} width={`${width * 0.8}px`} height={`${height * 0.8}px`} role="img" aria-label={`Chart: ${boxes.map((b) => shown.table.states[b.state]?.title).join(', ')}`}>
+            <Svg viewBox={`0 0 ${width} ${height}`} width={`${width * 0.8}px`} height={`${height * 0.8}px`} role="group" aria-label={`Chart: ${boxes.map((b) => shown.table.states[b.state]?.title).join(', ')}`}>
                 {lines.map((l, i) => {
                     const [a, b] = [box[l.from], box[l.to]]
-                    if (!a || !b) return null
+                    const mine = l.from === chosen || l.to === chosen
+                    if (!a || !b || (l.back && !mine)) return null // of those that lead back only what the picked state has
                     const d = l.back
                         ? `M${a.x + BOX.w / 2} ${a.y + BOX.h}C${a.x + BOX.w / 2} ${a.y + BOX.h + 26} ${b.x + BOX.w / 2} ${b.y + BOX.h + 26} ${b.x + BOX.w / 2} ${b.y + BOX.h}`
                         : `M${a.x + BOX.w} ${a.y + BOX.h / 2}C${a.x + BOX.w + 34} ${a.y + BOX.h / 2} ${b.x - 34} ${b.y + BOX.h / 2} ${b.x} ${b.y + BOX.h / 2}`
-                    return <Path key={i} d={d} fill="none" stroke={l.back ? 'faint' : 'ink'} strokeWidth={1.5} strokeDasharray={l.back ? '4 4' : undefined}><title>{l.words}</title></Path>
+                    return <Path key={i} d={d} fill="none" stroke={mine ? 'copper' : 'faint'} strokeWidth={mine ? 2.4 : 1.3} strokeDasharray={l.back ? '4 4' : undefined}><title>{l.words}</title></Path>
                 })}
                 {boxes.map((b) => {
                     const row = shown.table.states[b.state]!
                     return (
-                        <g key={b.state}>
-                            <Rect x={b.x} y={b.y} width={BOX.w} height={BOX.h} rx={row.outputs.length ? 4 : 20} fill={row.outputs.length ? 'copperWash' : 'sheet'} stroke={b.state === shown.table.start ? 'copper' : 'ink'} strokeWidth={b.state === shown.table.start ? 3 : 1.4} />
+                        <g key={b.state} role="button" tabIndex={0} aria-pressed={chosen === b.state} aria-label={row.title} cursor="pointer" onClick={() => setChosen(b.state)} onKeyDown={(e) => { if (e.key === 'Enter') setChosen(b.state) }}>
+                            <Rect x={b.x} y={b.y} width={BOX.w} height={BOX.h} rx={row.outputs.length ? 4 : 20} fill={row.outputs.length ? 'copperWash' : 'sheet'} stroke={b.state === chosen ? 'copper' : 'ink'} strokeWidth={b.state === chosen ? 3 : 1.4} />
                             <SvgText x={b.x + BOX.w / 2} y={b.y + 19} textAnchor="middle" fontSize={13} fontWeight={700} fill="ink">{cut(row.title, 26)}</SvgText>
                             <SvgText x={b.x + BOX.w / 2} y={b.y + 35} textAnchor="middle" fontSize={12} fill="faint">{cut(row.outputs.join(', ') || 'feeds nothing', 30)}</SvgText>
                         </g>
@@ -62,6 +65,8 @@ function Chart({ shown }: { shown: TableShown }) {
                 })}
             </Svg>
         </Box>
+        <Text fontSize="14px" role="status">{shown.table.states[chosen]?.title ?? ''}: {lines.filter((l) => l.from === chosen).map((l) => `${l.words} → ${shown.table.states[l.to]?.title}`).join('; ') || 'no way out'}.</Text>
+        </>
     )
 }
 

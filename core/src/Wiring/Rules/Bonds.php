@@ -15,7 +15,8 @@ final class Bonds extends Rule
 
     public function find(): array
     {
-        $grounds = array_map(fn (array $g) => $this->nets->root($g['place']), $this->grounds());
+        // a cord's ground pin counts as made
+        $grounds = array_merge([], ...array_map(fn (array $g) => array_map('strval', array_keys($this->nets->reached($this->nets->root($g['place'])))), $this->grounds()));
         if ($grounds === []) {
             return [];
         }
