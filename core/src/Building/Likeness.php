@@ -144,7 +144,7 @@ final readonly class Likeness
     {
         $out = [];
         foreach ($value as $key => $v) {
-            $key = is_string($key) ? $this->renamed($key, $names) : $key;
+            $key = is_string($key) && str_contains($key, '.') ? $this->renamed($key, $names) : $key; // a channel; other keys are the format's words
             $out[$key] = is_array($v) ? $this->spoken($v, $names) : (is_string($v) && ! in_array($key, self::WORDS, true) ? $this->renamed($v, $names) : $v);
         }
 

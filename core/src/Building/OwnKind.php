@@ -18,6 +18,9 @@ final readonly class OwnKind
 {
     private const PITCH = 28;
 
+    /** What an input of a 24 V control draws on; common practice, no source. */
+    private const INPUT_OHM = 2200;
+
     /** Faults that a primitive has by its nature: what changes, how it is called, how likely; common practice, no source. */
     private const FAULTS = [
         'contact' => ['open' => ['does not make', ['stuck' => 'open'], 1.0], 'closed' => ['does not open', ['stuck' => 'closed'], 0.3]],
@@ -51,7 +54,7 @@ final readonly class OwnKind
             throw new EditError('/terminals', 'A part needs a terminal at least.');
         }
         [$size, $terminals] = self::laidOut($said['terminals']);
-        $primitives = $said['primitives'];
+        $primitives = self::withInputs($said['primitives']);
         foreach ($primitives as $id => $spec) {
             if (! isset(Primitives::TYPES[$spec['type'] ?? '']) || str_starts_with(Primitives::TYPES[$spec['type']], 'OddSpark\\Process')) {
                 throw new EditError("/primitives/$id/type", 'There is no primitive called "'.($spec['type'] ?? '').'".');
@@ -117,6 +120,28 @@ final readonly class OwnKind
         }
 
         return $modes;
+    }
+
+    /**
+     * What a control reads the volts of has an impedance, or it would read what strays onto an open wire.
+     *
+     * @param array<string, array<string, mixed>> $primitives
+     * @return array<string, array<string, mixed>>
+     */
+    private static function withInputs(array $primitives): array
+    {
+        $loaded = array_filter(array_map(fn (array $p) => isset($p['between']) && in_array($p['type'] ?? '', ['resistor', 'coil'], true) ? $p['between'] : null, $primitives));
+        foreach ($primitives as $spec) {
+            foreach (($spec['type'] ?? '') === 'control' ? $spec['inputs'] ?? [] : [] as $name => $input) {
+                $between = $input['ac'] ?? null;
+                if ($between !== null && ! in_array($between, $loaded, true) && ! in_array(array_reverse($between), $loaded, true)) {
+                    $primitives["{$name}_input"] = ['type' => 'resistor', 'between' => $between, 'ohm' => self::INPUT_OHM];
+                    $loaded[] = $between;
+                }
+            }
+        }
+
+        return $primitives;
     }
 
     /**

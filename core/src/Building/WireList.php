@@ -101,7 +101,7 @@ final readonly class WireList
                 $wire['id'] ??= WireEdits::next($d);
                 $d = $edits->apply($d, ['do' => 'wire'] + $wire);
             }
-            if ($cable !== null) {
+            if ($cable !== null && $cable !== ($known[$wire['id']]['cable'] ?? null)) {
                 $d = $edits->apply($d, ['do' => 'cable', 'id' => $cable, 'wires' => [$wire['id']]]);
             }
         }

@@ -253,11 +253,11 @@ final class Nets
      * All nets that are reached from one through switches, each with the switch by which it was reached first.
      *
      * @param list<string> $past nets that are not gone through
-     * @return array<string, Element|null>
+     * @return array<string, Element|array{}> the first by none
      */
     public function reached(string $net, array $past = []): array
     {
-        $reached = [$net => null];
+        $reached = [$net => []];
         $queue = [$net];
         for ($i = 0; $i < count($queue); $i++) {
             foreach (in_array($queue[$i], $past, true) ? [] : $this->from[$queue[$i]] ?? [] as $e) {

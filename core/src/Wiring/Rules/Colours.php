@@ -27,7 +27,7 @@ final class Colours extends Rule
             if (! $split || $supply['volts'] < 200) {
                 $returns[] = $this->nets->root($supply['return']);
             }
-            $live[] = $this->nets->root($supply['hot']);
+            $live = [...$live, ...array_map('strval', array_keys($this->nets->reached($this->nets->root($supply['hot']), [$this->nets->root($supply['return'])])))];
         }
         $found = [];
         $common = array_map(fn (array $s) => $this->nets->root($s['return']), array_filter($this->nets->supplies(), fn (array $s) => $s['class'] === 'control'));
