@@ -2,10 +2,13 @@
 
 namespace Tests\Feature;
 
+use App\Building\Drafting;
 use App\Models\Attempt;
+use App\Models\Draft;
 use App\Models\User;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Route;
+use OddSpark\Appliance\Library;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\School;
 use Tests\TestCase;
@@ -51,15 +54,50 @@ class AccessTest extends TestCase
         yield 'mark a job again' => ['POST', '/jobs/{assignment}/marks'];
         yield 'marks of a job as a file' => ['GET', '/jobs/{assignment}/marks.csv'];
         yield 'marks of a class as a file' => ['GET', '/courses/{course}/marks.csv'];
+        yield 'models in the making' => ['GET', '/drafts'];
+        yield 'begin a model' => ['POST', '/drafts'];
+        yield 'the builder' => ['GET', '/drafts/{draft}'];
+        yield 'kinds for a model' => ['GET', '/drafts/{draft}/kinds'];
+        yield 'edit a model' => ['POST', '/drafts/{draft}/edits'];
+        yield 'undo' => ['POST', '/drafts/{draft}/go'];
+        yield 'its history' => ['GET', '/drafts/{draft}/history'];
+        yield 'what differs' => ['GET', '/drafts/{draft}/difference?from=0&to=0'];
+        yield 'go back' => ['POST', '/drafts/{draft}/restore'];
+        yield 'name a version' => ['POST', '/drafts/{draft}/label'];
+        yield 'its checks' => ['GET', '/drafts/{draft}/checks'];
+        yield 'its ladder' => ['GET', '/drafts/{draft}/ladder'];
+        yield 'its healthy run' => ['GET', '/drafts/{draft}/run'];
+        yield 'a moment of it' => ['GET', '/drafts/{draft}/moment?at_s=1'];
+        yield 'why' => ['GET', '/drafts/{draft}/why?at_s=1&of=fire'];
+        yield 'its faults' => ['GET', '/drafts/{draft}/faults'];
+        yield 'its safeties' => ['GET', '/drafts/{draft}/safeties'];
+        yield 'its files' => ['GET', '/drafts/{draft}/files/model.json'];
+        yield 'own kinds' => ['GET', '/kinds'];
+        yield 'keep a kind' => ['POST', '/kinds'];
         yield 'house rules' => ['GET', '/rules'];
         yield 'save house rules' => ['POST', '/rules'];
+    }
+
+    public function test_a_trainee_may_neither_look_in_nor_put_it_among_the_models_nor_throw_it_away(): void
+    {
+        $draft = $this->draft();
+        $this->actingAs($this->trainee)->postJson("/drafts/$draft->id/presence")->assertForbidden();
+        $this->postJson("/drafts/$draft->id/publish")->assertForbidden();
+        $this->deleteJson("/drafts/$draft->id")->assertForbidden();
+        $this->actingAs(User::factory()->instructor()->create())->deleteJson("/drafts/$draft->id")->assertForbidden();
+        $this->actingAs($this->instructor)->postJson("/drafts/$draft->id/presence")->assertOk();
+    }
+
+    private function draft(): Draft
+    {
+        return app(Drafting::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
     }
 
     #[DataProvider('instructorsOnly')]
     public function test_a_trainee_may_not(string $method, string $uri): void
     {
         $job = $this->give();
-        $uri = strtr($uri, ['{appliance}' => $this->furnace()->id, '{assignment}' => $job->id, '{course}' => $this->course->id]);
+        $uri = strtr($uri, ['{appliance}' => $this->furnace()->id, '{assignment}' => $job->id, '{course}' => $this->course->id, '{draft}' => $this->draft()->id]);
         $this->actingAs($this->trainee)->json($method, $uri)->assertForbidden();
         $this->actingAs($this->instructor)->json($method, $uri, [])->assertStatus($method === 'POST' ? 422 : 200);
     }

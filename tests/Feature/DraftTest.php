@@ -13,6 +13,7 @@ use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
 use OddSpark\Appliance\Library;
 use OddSpark\Building\Document;
+use OddSpark\Building\Edits;
 use Tests\School;
 use Tests\TestCase;
 
@@ -54,6 +55,33 @@ class DraftTest extends TestCase
         }
         $this->assertSame(1, Draft::query()->count());
         $this->post('/drafts', [])->assertSessionHasErrors(['title', 'region']);
+    }
+
+    public function test_hundreds_of_damaged_files_and_edits_cause_no_error_of_ours_and_leave_nothing_behind(): void
+    {
+        $random = new \Random\Randomizer(new \Random\Engine\Mt19937(11));
+        $text = $this->draft->document;
+        $good = (string) json_encode((new Library())->document('furnace-standing-pilot'));
+        $taken = 0;
+        for ($i = 0; $i < 150; $i++) {
+            $at = $random->getInt(0, strlen($good) - 1);
+            $bad = substr_replace($good, $i % 2 === 0 ? chr($random->getInt(32, 126)) : '', $at, $random->getInt(1, 12));
+            $before = Draft::query()->count();
+            $response = $this->post('/drafts', ['file' => $bad]);
+            $this->assertSame(302, $response->status(), "file $i");
+            $taken += Draft::query()->count() - $before;
+            $this->assertSame(Draft::query()->count(), DraftStep::query()->where('number', 0)->count());
+        }
+        $this->assertLessThan(140, $taken, 'most are refused; what is sound after all is taken in whole');
+        $junk = [null, -1, 1e300, '', 'moon', [], [[]], ['x' => 1], true, str_repeat('a', 5000)];
+        foreach (array_keys(Edits::EDITS) as $name) {
+            foreach ($junk as $value) {
+                $edit = ['do' => $name] + array_fill_keys(array_keys(Edits::EDITS[$name]), $value);
+                $response = $this->postJson("/drafts/{$this->draft->id}/edits", ['upon' => $this->draft->refresh()->step, 'edits' => [$edit]]);
+                $this->assertContains($response->status(), [200, 422], "$name ".json_encode($value).$response->content());
+            }
+        }
+        $this->assertSame($text, $this->draft->refresh()->document);
     }
 
     public function test_edits_are_steps_and_undo_goes_back_to_the_byte(): void
