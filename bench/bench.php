@@ -49,6 +49,10 @@ if (getenv('SPARK_BENCH_ONLY') === 'acts') {
     report((require __DIR__.'/acts.php')(), $argv);
     exit;
 }
+if (getenv('SPARK_BENCH_ONLY') === 'building') {
+    report((require __DIR__.'/building.php')(), $argv);
+    exit;
+}
 $rows = (require __DIR__.'/circuit.php')();
 if (getenv('SPARK_BENCH_ONLY') === 'circuit') {
     report($rows, $argv);

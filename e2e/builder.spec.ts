@@ -50,6 +50,15 @@ class Hand {
         await this.page.mouse.click(at.x, at.y)
     }
 
+    /** A wire, at the middle of its way. */
+    async onWire(id: string) {
+        const at = await this.page.locator(`[data-wire="${id}"]`).evaluate((path: SVGPathElement) => {
+            const [p, m] = [path.getPointAtLength(path.getTotalLength() / 2), path.getScreenCTM()!]
+            return { x: p.x * m.a + m.e, y: p.y * m.d + m.f }
+        })
+        await this.page.mouse.click(at.x, at.y)
+    }
+
     async wire(from: string, to: string) {
         await this.page.locator(`[data-place="${from}"]`).click()
         await this.answered(() => this.page.locator(`[data-place="${to}"]`).click(), /\/edits$/)
@@ -244,13 +253,14 @@ test('a second zone on a boiler with the keyboard alone: placed, wired, undone a
     await wire('Zone valve M2', `${t} X2`)
     await wire('Zone valve E1', 'Switching relay T1')
     await wire('Zone valve E2', 'Switching relay T2')
+    await expect(page.getByText(/frame has no way to ground/)).toBeVisible()
     await wire(`${t} frame`, 'Ground screw screw')
-    await expect(page.getByText('Nothing found against the wiring.')).toBeVisible()
+    await expect(page.getByRole('tab', { name: 'Checks', exact: true })).toBeVisible() // nothing is wrong
     await blurred(page)
     await done(() => page.keyboard.press('Control+z'))
     await expect(page.getByText(/frame has no way to ground/)).toBeVisible()
     await done(() => page.keyboard.press('Control+y'))
-    await expect(page.getByText('Nothing found against the wiring.')).toBeVisible()
+    await expect(page.getByText(/frame has no way to ground/)).toBeHidden()
     await find(page, 'Zone valve')
     const before = (await page.locator('[data-part="zone-valve"]').boundingBox())!
     await blurred(page)
@@ -271,4 +281,134 @@ test('a second zone on a boiler with the keyboard alone: placed, wired, undone a
     await page.keyboard.press('Enter')
     await expect(page.getByLabel('Safeties')).toContainText('High limit opens: the fuel stops')
     await expect(page.getByLabel('Safeties')).not.toContainText('goes on')
+})
+
+test('two people at one model, versions with names, a wire list in, a bad list refused, files out', async ({ page, browser }) => {
+    await signIn(page, 'ines')
+    await page.getByRole('link', { name: 'Making' }).click()
+    await page.getByLabel('Title').fill('Shared furnace')
+    await page.getByLabel('Shipped model').selectOption('furnace-standing-pilot')
+    await page.getByRole('button', { name: 'From that model' }).click()
+    await expect(page.getByText('Nothing found against the wiring.')).toBeVisible()
+    const hand = new Hand(page)
+    const other = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
+    await signIn(other, 'oona')
+    await other.goto(page.url())
+    await expect(other.getByText('Nothing found against the wiring.')).toBeVisible()
+    await page.evaluate(() => window.dispatchEvent(new Event('focus')))
+    await expect(page.getByText(/Oona .*is here too/)).toBeVisible({ timeout: 15_000 })
+
+    // drawn to another place with the mouse, and told at the other's next edit
+    const blower = (await page.locator('[data-part="blower"]').boundingBox())!
+    await page.mouse.move(blower.x + blower.width / 2, blower.y + blower.height / 2)
+    await page.mouse.down()
+    await page.mouse.move(blower.x + blower.width / 2, blower.y + blower.height / 2 + 40, { steps: 4 })
+    const moved = page.waitForResponse((r) => r.url().endsWith('/edits'))
+    await page.mouse.up()
+    await moved
+    await expect.poll(async () => (await page.locator('[data-part="blower"]').boundingBox())!.y).toBeGreaterThan(blower.y + 20)
+    await other.locator('[data-part="filter"]').click()
+    await other.getByLabel('Label').fill('Air filter')
+    await other.getByLabel('Label').press('Enter')
+    await expect(other.getByText(/Somebody else has changed this model meanwhile: Ines .*Blower moved\./)).toBeVisible()
+    await other.getByRole('button', { name: 'Understood' }).click()
+    await other.getByLabel('Label').fill('Air filter')
+    await other.getByLabel('Label').press('Enter')
+    await expect(other.getByRole('button', { name: 'Undo' })).toBeEnabled()
+    await other.context().close()
+
+    await page.reload()
+    await page.getByRole('tab', { name: 'Steps' }).click()
+    await expect(page.getByText('Filter is now called Air filter.')).toBeVisible()
+    await page.getByLabel('Versions').getByRole('button', { name: '0', exact: true }).click()
+    await expect(page.getByLabel('What has changed since')).toContainText('Blower moved.')
+    await page.getByLabel('Name of this version').fill('as it came')
+    await hand.press('Name it')
+    await expect(page.getByText('as it came', { exact: true })).toBeVisible()
+    await hand.press('Go back to it')
+    await expect(page.getByText('As it was at step 0, "as it came".')).toBeVisible()
+
+    await page.getByRole('tab', { name: 'Files' }).click()
+    await page.getByLabel('Wire list', { exact: true }).fill('from,to,colour\nThermostat R,moon,red\n')
+    await page.getByRole('button', { name: 'Take it in' }).click()
+    await expect(page.getByText('Line 2: there is no place called "moon".')).toBeVisible()
+    await page.getByRole('button', { name: 'Understood' }).click()
+    await page.getByLabel('Wire list', { exact: true }).fill('id,from,to,colour\nw12,Transformer X1,Thermostat R,orange\n')
+    await hand.press('Take it in')
+    await page.getByRole('tab', { name: 'Steps' }).click()
+    await expect(page.getByText(/colour was red, is now orange/)).toBeVisible()
+    await page.getByRole('tab', { name: 'Files' }).click()
+    for (const what of ['model.json', 'wires.csv', 'netlist.cir', 'board.svg', 'ladder.pdf']) {
+        const download = page.waitForEvent('download')
+        await page.getByLabel('Files').getByRole('link', { name: new RegExp(what.replace('.', '\\.')) }).click()
+        expect((await download).suggestedFilename()).toBe(`shared-furnace-${what}`)
+    }
+    await clean(page, 'builder, files')
+})
+
+test('a kind of one\'s own with a table, placed; a sequence changed line by line; trouble set on the board', async ({ page }) => {
+    test.setTimeout(120_000)
+    await signIn(page, 'ines')
+    await page.goto('/kinds')
+    await clean(page, 'own kinds')
+    await page.getByLabel('What it is called').fill('Kiln sequencer')
+    const names = ['R', 'C', 'W', 'L', 'M']
+    for (let i = 2; i < names.length; i++) await page.getByRole('button', { name: 'One more terminal' }).click()
+    for (const [i, name] of names.entries()) await page.getByLabel(`Terminal ${i + 1}`, { exact: true }).fill(name)
+    await page.getByRole('button', { name: '+ control' }).click()
+    await page.getByLabel('Table of control').selectOption('oil-primary')
+    for (const [input, from] of [['supply', 'R'], ['call', 'W'], ['flame', 'M']] as const) {
+        await page.getByLabel(`${input} from`).selectOption(from)
+        await page.getByLabel(`${input} to`).selectOption('C')
+    }
+    await page.getByRole('button', { name: '+ contact' }).click()
+    await page.getByLabel('contact from').selectOption('L')
+    await page.getByLabel('contact to').selectOption('M')
+    await page.getByLabel('contact is driven by').selectOption('control/out.motor')
+    await page.getByRole('button', { name: 'Keep it in the catalogue' }).click()
+    await expect(page.getByText(/Kiln sequencer is kept/)).toBeVisible()
+
+    await page.getByRole('link', { name: 'Making' }).click()
+    await page.getByLabel('Title').fill('Kiln shed furnace')
+    await page.getByLabel('Shipped model').selectOption('furnace-80')
+    await page.getByRole('button', { name: 'From that model' }).click()
+    const hand = new Hand(page)
+    await hand.placeByName('kiln')
+    await expect(page.locator('[data-part="kiln-sequencer"]')).toBeVisible()
+    await hand.view('Sequence')
+    await expect(page.getByRole('heading', { name: /Furnace control: Single-stage gas furnace/ })).toBeVisible()
+    await clean(page, 'builder, sequence')
+    await page.getByLabel('prepurge', { exact: true }).fill('90')
+    const set = page.waitForResponse((r) => r.url().endsWith('/edits'))
+    await page.getByLabel('prepurge', { exact: true }).press('Enter')
+    await set
+    await expect(page.getByText(/90 s is out of the usual, 0 to 60/)).toBeVisible()
+    await page.getByRole('button', { name: 'Add a line to Heating' }).click()
+    const line = page.getByRole('group', { name: 'New line of Heating' })
+    await line.getByRole('button', { name: 'pressure' }).click()
+    await line.getByRole('button', { name: 'call' }).click()
+    await hand.press('Add it')
+    await expect(page.getByLabel('State Heating').getByText(/^call, pressure →|^pressure, call →/)).toBeVisible()
+
+    await hand.view('Trouble')
+    await page.getByRole('button', { name: 'List its faults' }).click()
+    await expect(page.getByLabel('Weight of Igniter: cracked, open')).toBeVisible()
+    await page.getByLabel('Find a fault').fill('igniter: cracked')
+    await page.getByRole('button', { name: 'With others: Igniter: cracked, open' }).click()
+    await page.getByLabel('Find a fault').fill('filter')
+    await page.getByRole('button', { name: /^With others: Filter/ }).first().click()
+    await hand.press('These 2 at once')
+    await expect(page.getByText(/Igniter: cracked, open and Filter/)).toBeVisible()
+    await page.getByLabel('Find a fault').fill('igniter: cracked')
+    await page.getByLabel('Weight of Igniter: cracked, open').fill('5')
+    const weighed = page.waitForResponse((r) => r.url().endsWith('/edits'))
+    await page.getByLabel('Weight of Igniter: cracked, open').press('Tab')
+    await weighed
+    await hand.view('Board')
+    await hand.onWire('w20')
+    await expect(page.getByText('Wire w20')).toBeVisible()
+    await page.getByRole('button', { name: 'Lead by hand' }).click()
+    await hand.onBoard(1190, 40)
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('button', { name: 'By rule again' })).toBeVisible()
 })

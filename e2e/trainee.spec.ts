@@ -62,11 +62,11 @@ test('reload, second tab and back button: nothing lost, nothing done twice', asy
     await openJob(page, 'Seed library: went cold at noon')
     await look(page, 'thermostat')
     await press(page, 'Door off')
-    const entries = () => page.getByRole('tab', { name: /Log/ }).textContent()
-    expect(await entries()).toBe('Log (2)')
+    const entries = page.getByRole('tab', { name: /Log/ })
+    await expect(entries).toHaveText('Log (2)')
 
     await page.reload()
-    expect(await entries()).toBe('Log (2)')
+    await expect(entries).toHaveText('Log (2)')
     await expect(page.getByRole('button', { name: 'Door on' })).toBeVisible()
 
     const other = await context.newPage()
@@ -133,6 +133,7 @@ test('time plays on and past what was known at first', async ({ page }) => {
     await page.getByRole('button', { name: 'Run' }).click()
     await expect(page.getByTestId('clock')).toHaveText(/0:[2-5]\d/, { timeout: 20_000 })
     await page.getByRole('button', { name: 'Pause' }).click()
+    await expect(page.getByRole('button', { name: 'Run', exact: true })).toBeVisible()
     const stopped = await page.getByTestId('clock').textContent()
     await page.waitForTimeout(600)
     expect(await page.getByTestId('clock').textContent()).toBe(stopped)

@@ -40,7 +40,7 @@ class Drafting
         return DB::transaction(function () use ($user, $document, $words): Draft {
             $document['name'] = $this->freeName($document['name']);
             $text = Document::text($document);
-            $draft = Draft::query()->create(['user_id' => $user->id, 'name' => $document['name'], 'title' => $document['title'], 'step' => 0, 'document' => $text, 'board' => self::encode(Board::of($this->library->draft($document)))]);
+            $draft = Draft::query()->create(['user_id' => $user->id, 'name' => $document['name'], 'title' => $document['title'], 'step' => 0, 'document' => $text, 'drawn' => Drawn::of(Board::of($this->library->draft($document)))->text()]);
             $this->keep($draft, 0, null, $user, $words, $text);
 
             return $draft;
@@ -173,24 +173,37 @@ class Drafting
     {
         $document = $draft->content();
         $model = $this->library->draft($document);
+
+        return $this->told($draft, $document) + ['board' => Board::of($model, Drawn::read($draft->drawn)->board()), 'settings' => $this->settings($model)];
+    }
+
+    /**
+     * @param array<string, mixed> $document
+     * @return array<string, mixed>
+     */
+    private function told(Draft $draft, array $document): array
+    {
         $here = $draft->steps()->where('number', $draft->step)->first(['id', 'draft_id', 'number', 'parent']);
 
         return [
-            'step' => $draft->step, 'title' => $draft->title, 'document' => array_diff_key($document, ['kinds' => 1]), 'board' => json_decode($draft->board, true),
+            'step' => $draft->step, 'title' => $draft->title, 'document' => array_diff_key($document, ['kinds' => 1]),
             'undo' => $here?->parent !== null, 'redo' => $draft->steps()->where('parent', $draft->step)->exists(), 'published' => $draft->appliance_id,
-            'settings' => $this->settings($model),
         ];
     }
 
     /**
      * Figures, links and tables of each part, by part.
      *
+     * @param array<string, array<string, mixed>>|null $but parts as they were: of those that are the same still nothing is said
      * @return array<string, array<string, mixed>>
      */
-    private function settings(Model $model): array
+    private function settings(Model $model, ?array $but = null): array
     {
         $settings = [];
         foreach ($model->document['parts'] as $part) {
+            if (isset($but[$part['id']]) && array_diff_key($but[$part['id']], ['at' => 1, 'label' => 1]) == array_diff_key($part, ['at' => 1, 'label' => 1])) {
+                continue;
+            }
             $kind = $model->document['kinds'][$part['kind']];
             $asks = [];
             array_walk_recursive($kind['primitives'], function (mixed $v) use (&$asks): void {
@@ -268,18 +281,29 @@ class Drafting
     private function stand(Draft $draft, User $user, int $number, string $text, bool $fresh = false): array
     {
         $document = json_decode($text, true, 64, JSON_THROW_ON_ERROR);
-        $before = json_decode($draft->board, true);
-        $board = Board::of($this->library->draft($document), $fresh ? null : $before);
-        $draft->update(['step' => $number, 'title' => $document['title'], 'document' => $text, 'board' => self::encode($board)]);
-        $shown = $this->shown($draft);
+        $was = $draft->content();
+        $old = isset($was['includes']) ? $this->library->draft($was)->document : $was;
+        $before = Drawn::read($draft->drawn);
+        $model = $this->library->draft($document);
+        $board = Board::of($model, $fresh ? null : $before->board());
+        $drawn = Drawn::of($board);
+        $draft->update(['step' => $number, 'title' => $document['title'], 'document' => $text, 'drawn' => $drawn->text()]);
+        $parts = array_column($old['parts'], null, 'id');
+        $shown = $this->told($draft, $document) + ['settings' => (object) $this->settings($model, $parts)];
         // of the board only what has changed
-        foreach (['parts', 'wires'] as $list) {
-            $old = array_column($before[$list], null, 'id');
-            $new = array_column($board[$list], null, 'id');
-            $shown['changed'][$list] = array_values(array_filter($new, fn (array $x) => ($old[$x['id']] ?? null) != $x));
-            $shown['gone'][$list] = array_values(array_map('strval', array_keys(array_diff_key($old, $new))));
+        $new = ['parts' => array_column($model->document['parts'], null, 'id'), 'wires' => array_column($model->document['wires'], null, 'id')];
+        foreach (['parts' => $parts, 'wires' => array_column($old['wires'], null, 'id')] as $list => $stood) {
+            $shown['changed'][$list] = array_values(array_filter($board[$list], fn (array $x) => ! $drawn->isAs($before, $list, $x['id']) || ($stood[$x['id']] ?? null) != $new[$list][$x['id']]));
+            $shown['gone'][$list] = array_values(array_map('strval', array_keys(array_diff_key($stood, $new[$list]))));
         }
         $shown['board'] = array_diff_key($board, ['parts' => 1, 'wires' => 1]);
+        // and of the document's own parts and wires likewise; their order is the list of their names
+        foreach (['parts', 'wires'] as $list) {
+            $said = array_column($was[$list], null, 'id');
+            $shown['told'][$list] = array_values(array_filter($document[$list], fn (array $x) => ($said[$x['id']] ?? null) != $x));
+            $shown['order'][$list] = array_column($document[$list], 'id');
+            unset($shown['document'][$list]);
+        }
 
         return $shown;
     }

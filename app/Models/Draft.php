@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
 /**
- * A model that is being made: its document as it stands at its step, and the board drawn from it.
+ * A model that is being made: its document as it stands at its step, and how its board was drawn.
  *
  * @property int $id
  * @property int $user_id who began it
@@ -17,15 +17,15 @@ use Illuminate\Support\Carbon;
  * @property string $title
  * @property int $step
  * @property string $document
- * @property string $board
+ * @property string $drawn see App\Building\Drawn
  * @property int|null $appliance_id the school's model that was made of it last
  * @property Carbon|null $updated_at
  */
 class Draft extends Model
 {
-    protected $fillable = ['user_id', 'name', 'title', 'step', 'document', 'board', 'appliance_id'];
+    protected $fillable = ['user_id', 'name', 'title', 'step', 'document', 'drawn', 'appliance_id'];
 
-    protected $hidden = ['document', 'board'];
+    protected $hidden = ['document', 'drawn'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

@@ -41,6 +41,6 @@ class DraftStep extends Model
 
     public static function packed(string $text): string
     {
-        return (string) gzdeflate($text, 5);
+        return (string) gzdeflate($text, 2);
     }
 }

@@ -15,7 +15,7 @@ return new class() extends Migration {
             $table->string('title');
             $table->unsignedInteger('step')->default(0);
             $table->longText('document');
-            $table->longText('board');
+            $table->longText('drawn');
             $table->foreignId('appliance_id')->nullable()->constrained()->nullOnDelete();
             $table->timestamps();
         });

@@ -5,6 +5,7 @@ namespace Database\Seeders;
 use App\Bench\Giving;
 use App\Bench\Judging;
 use App\Bench\Workbench;
+use App\Building\Drafting;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Course;
@@ -23,7 +24,7 @@ class DemoSeeder extends Seeder
 
     private const TRAINEES = ['Tova', 'Brannoc', 'Isolde', 'Marek', 'Priya', 'Oyelaran', 'Sunniva', 'Wendell'];
 
-    public function __construct(private readonly Giving $giving, private readonly Workbench $workbench, private readonly Judging $judging) {}
+    public function __construct(private readonly Giving $giving, private readonly Workbench $workbench, private readonly Judging $judging, private readonly Drafting $drafting) {}
 
     public function run(): void
     {
@@ -53,6 +54,19 @@ class DemoSeeder extends Seeder
 
         $this->attempt($bindery, 'brannoc', $this->good());
         $this->attempt($bindery, 'isolde', $this->hasty());
+        $this->making($instructor, $this->person('Oona Tarrant', 'oona', User::INSTRUCTOR));
+    }
+
+    /** A model in the making, by two hands: it runs, and its checks have something to say. */
+    private function making(User $one, User $other): void
+    {
+        $library = new Library();
+        $draft = $this->drafting->begin($one, ['title' => 'Letterpress shop, second furnace', 'name' => 'letterpress-shop'] + $library->document('furnace-standing-pilot'), 'Begun from "furnace-standing-pilot".');
+        $step = fn (User $by, array ...$edits) => $this->drafting->edit($draft, $by, (int) $draft->refresh()->step, $edits);
+        $step($one, ['do' => 'place', 'kind' => 'limit-switch', 'at' => [560, 330], 'label' => 'Second limit', 'id' => 'limit'], ['do' => 'link', 'part' => 'limit', 'name' => 'senses', 'to' => 'exchanger-metal']);
+        $step($one, ['do' => 'remove', 'wires' => ['w14']], ['do' => 'wire', 'from' => 'valve.TR', 'to' => 'limit.a', 'colour' => 'blue'], ['do' => 'wire', 'from' => 'limit.b', 'to' => 'transformer.X2', 'colour' => 'blue']);
+        $step($other, ['do' => 'rewire', 'wire' => 'w02', 'awg' => 18]);
+        $draft->steps()->where('number', 0)->update(['label' => 'as shipped']);
     }
 
     private function person(string $name, string $mailbox, string $role): User

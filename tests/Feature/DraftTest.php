@@ -109,7 +109,7 @@ class DraftTest extends TestCase
         $this->edit(0, ['do' => 'place', 'kind' => 'supply-240', 'at' => [40, 400], 'label' => 'Panel 240'])->assertJsonPath('step', 2);
         $this->postJson("/drafts/{$this->draft->id}/label", ['number' => 1, 'label' => 'with one leg'])->assertOk()->assertJsonPath('1.label', 'with one leg');
         $this->getJson("/drafts/{$this->draft->id}/difference?from=1&to=2")->assertOk()->assertJson(['Panel 240 placed.', 'Panel taken off.']);
-        $this->postJson("/drafts/{$this->draft->id}/restore", ['upon' => 2, 'number' => 1])->assertOk()->assertJsonPath('step', 3)->assertJsonPath('document.parts.0.label', 'Panel');
+        $this->postJson("/drafts/{$this->draft->id}/restore", ['upon' => 2, 'number' => 1])->assertOk()->assertJsonPath('step', 3)->assertJsonPath('told.parts.0.label', 'Panel');
         $this->assertSame('As it was at step 1, "with one leg".', DraftStep::query()->where('number', 3)->sole()->words);
         $this->getJson("/drafts/{$this->draft->id}/difference?from=1&to=9")->assertUnprocessable();
         $this->getJson("/drafts/{$this->draft->id}/history")->assertOk()->assertJsonPath('0.number', 3);

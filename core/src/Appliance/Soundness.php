@@ -39,9 +39,23 @@ final class Soundness
             throw new DocumentError('/tape', 'The tape needs a lane at least: something that can be seen or heard.');
         }
         $check = new self($document);
+        $check->links();
         $check->figures();
         $check->conductors();
         $check->sources();
+    }
+
+    /** What a kind asks for by name, each part has to answer. */
+    private function links(): void
+    {
+        foreach ($this->d['parts'] as $i => $part) {
+            $primitives = $this->d['kinds'][$part['kind']]['primitives'];
+            array_walk_recursive($primitives, function (mixed $v) use ($part, $i): void {
+                if (is_string($v) && str_starts_with($v, '@') && ! str_starts_with($v, '@.') && ! isset($part['links'][substr($v, 1)])) {
+                    throw new DocumentError("/parts/$i/links", "\"{$part['id']}\" must say what its \"".substr($v, 1).'" is: a process or a part of this model.');
+                }
+            });
+        }
     }
 
     private function figures(): void

@@ -21,6 +21,9 @@ final class Board
     /** Wires above which a board is a crowded one, which has to be laid out in reasonable time. */
     private const CROWDED = 120;
 
+    /** Board pixels round the ends of new wires in which their ways are looked for on a crowded board. */
+    private const AROUND = 140;
+
     private const MARGIN = 12 * Router::PITCH;
 
     /**
@@ -60,25 +63,18 @@ final class Board
         // room for the wires of terminals that look outwards
         $width = $rectangles === [] ? $width : max($width, ...array_map(fn (array $r) => $r[0] + $r[2] + self::MARGIN, $rectangles));
         $height = $rectangles === [] ? $height : max($height, ...array_map(fn (array $r) => $r[1] + $r[3] + self::MARGIN, $rectangles));
-        $router = new Router($width, $height, $rectangles, count($model->document['wires']) > self::CROWDED);
-        foreach (count($model->document['wires']) > self::CROWDED ? $model->document['wires'] : [] as $wire) {
-            $router->keepFree($terminals[$wire['from']]);
-            $router->keepFree($terminals[$wire['to']]);
+        $order = $model->document['wires'];
+        $points = self::kept($before, $parts, $order, $terminals);
+        $open = array_values(array_filter($order, fn (array $wire) => ! isset($points[$wire['id']])));
+        foreach ($open === [] ? [] : self::routed($model, $open, $points, $terminals, $rectangles, [$width, $height]) as $id => $way) {
+            $points[$id] = $way;
         }
         $wires = [];
-        // short ones first: they have the fewest ways to choose from
-        $order = $model->document['wires'];
-        usort($order, fn ($a, $b) => self::span($terminals, $a) <=> self::span($terminals, $b));
-        $points = self::kept($before, $parts, $order, $terminals);
-        array_walk($points, fn (array $way) => $router->occupy($way));
         foreach ($order as $wire) {
-            [$from, $to] = [$terminals[$wire['from']], $terminals[$wire['to']]];
-            $via = array_map(fn (array $p) => array_map(self::snap(...), $p), $wire['via'] ?? []);
             $wires[$wire['id']] = [
                 'id' => $wire['id'], 'colour' => $wire['colour'], 'from' => $wire['from'], 'to' => $wire['to'],
-                'cable' => $wire['cable'] ?? null,
-                ...($via === [] ? [] : ['hand' => true]),
-                'points' => $points[$wire['id']] ?? ($via === [] ? $router->route($from, $to) : $router->byHand($from, $via, $to)),
+                'cable' => $wire['cable'] ?? null, ...(isset($wire['via']) ? ['hand' => true] : []),
+                'points' => $points[$wire['id']],
             ];
         }
         ksort($wires);
@@ -87,6 +83,43 @@ final class Board
             'width' => $width, 'height' => $height, 'parts' => $parts, 'wires' => array_values($wires),
             'lanes' => $model->document['tape'],
         ];
+    }
+
+    /**
+     * Ways for wires that have none yet, beside those that have.
+     *
+     * @param list<array<string, mixed>> $open
+     * @param array<string, list<array{int, int}>> $kept
+     * @param array<string, array{int, int, string}> $terminals
+     * @param list<array{int, int, int, int}> $rectangles
+     * @param array{int, int} $size of the board
+     * @param bool $wide look everywhere
+     * @return array<string, list<array{int, int}>>
+     */
+    private static function routed(Model $model, array $open, array $kept, array $terminals, array $rectangles, array $size, bool $wide = false): array
+    {
+        $crowded = count($model->document['wires']) > self::CROWDED;
+        $ends = array_merge(...array_map(fn (array $w) => [$terminals[$w['from']], $terminals[$w['to']]], $open));
+        // on a crowded board a few new ways are looked for where they lie, and no further
+        $within = $crowded && $kept !== [] && ! $wide ? [
+            min(array_column($ends, 0)) - self::AROUND, min(array_column($ends, 1)) - self::AROUND, max(array_column($ends, 0)) + self::AROUND, max(array_column($ends, 1)) + self::AROUND,
+        ] : null;
+        $router = new Router($size[0], $size[1], $rectangles, $crowded, $within);
+        foreach ($crowded ? $model->document['wires'] : [] as $wire) {
+            $router->keepFree($terminals[$wire['from']]);
+            $router->keepFree($terminals[$wire['to']]);
+        }
+        array_walk($kept, fn (array $way) => $router->occupy($way));
+        // short ones first: they have the fewest ways to choose from
+        usort($open, fn ($a, $b) => self::span($terminals, $a) <=> self::span($terminals, $b));
+        $ways = [];
+        foreach ($open as $wire) {
+            [$from, $to] = [$terminals[$wire['from']], $terminals[$wire['to']]];
+            $via = array_map(fn (array $p) => array_map(self::snap(...), $p), $wire['via'] ?? []);
+            $ways[$wire['id']] = $via === [] ? $router->route($from, $to) : $router->byHand($from, $via, $to);
+        }
+
+        return $router->lost && $within !== null ? self::routed($model, $open, $kept, $terminals, $rectangles, $size, true) : $ways;
     }
 
     /**

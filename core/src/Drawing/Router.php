@@ -26,11 +26,11 @@ final class Router
      * On a crowded board: cells apart from which a wire is led straight on rather than by the very best way, how much
      * straighter, and how dear it then is to run along another.
      */
-    private const FAR = 20;
+    private const FAR = 8;
 
     private const HASTE = 5;
 
-    private const HASTY_ALONG = 120;
+    private const HASTY_ALONG = 60;
 
     /** What it costs to go through a cell before another's terminal. */
     private const DOORWAY = 40;
@@ -56,16 +56,32 @@ final class Router
     /** @var array<int, true> cells through which a wire runs upright */
     private array $upright = [];
 
-    /** @param list<array{int, int, int, int}> $rectangles x, y, width, height of what is in the way */
-    public function __construct(int $width, int $height, array $rectangles, private readonly bool $crowded = false)
+    /** Whether for some wire no way was found. */
+    public bool $lost = false;
+
+    /** @var array{int, int, int, int} columns and rows within which ways are looked for: first, last, first, last */
+    private readonly array $window;
+
+    /**
+     * @param list<array{int, int, int, int}> $rectangles x, y, width, height of what is in the way
+     * @param array{int, int, int, int}|null $within left, top, right, bottom of the part of the board that ways are looked for in; null for all of it
+     */
+    public function __construct(int $width, int $height, array $rectangles, private readonly bool $crowded = false, ?array $within = null)
     {
         $this->columns = intdiv($width, self::PITCH) + 1;
         $this->rows = intdiv($height, self::PITCH) + 1;
+        $this->window = $within === null ? [0, $this->columns - 1, 0, $this->rows - 1] : [
+            max(0, intdiv($within[0], self::PITCH)), min($this->columns - 1, intdiv($within[2], self::PITCH)),
+            max(0, intdiv($within[1], self::PITCH)), min($this->rows - 1, intdiv($within[3], self::PITCH)),
+        ];
         foreach ($rectangles as [$x, $y, $w, $h]) {
-            for ($c = (int) ceil($x / self::PITCH) - 1; $c <= intdiv($x + $w, self::PITCH) + 1; $c++) {
-                for ($r = (int) ceil($y / self::PITCH) - 1; $r <= intdiv($y + $h, self::PITCH) + 1; $r++) {
-                    $inside = $c * self::PITCH >= $x - 1 && $c * self::PITCH <= $x + $w + 1 && $r * self::PITCH >= $y - 1 && $r * self::PITCH <= $y + $h + 1;
-                    if ($inside) {
+            if ($within !== null && ($x > $within[2] || $x + $w < $within[0] || $y > $within[3] || $y + $h < $within[1])) {
+                continue;
+            }
+            for ($r = (int) ceil($y / self::PITCH) - 1; $r <= intdiv($y + $h, self::PITCH) + 1; $r++) {
+                $inRow = $r * self::PITCH >= $y - 1 && $r * self::PITCH <= $y + $h + 1;
+                for ($c = (int) ceil($x / self::PITCH) - 1; $c <= intdiv($x + $w, self::PITCH) + 1; $c++) {
+                    if ($inRow && $c * self::PITCH >= $x - 1 && $c * self::PITCH <= $x + $w + 1) {
                         $this->walls[$r * $this->columns + $c] = true;
                     } else {
                         $this->beside[$r * $this->columns + $c] = true;
@@ -100,6 +116,7 @@ final class Router
         // what is searched is a cell with the direction in which it was come to, as one number: 4 × cell + direction
         $first = 4 * $start + (int) array_search($from[2], array_keys(self::STEP), true);
         $steps = [[1, 0, 1], [-1, 0, -1], [0, 1, $this->columns], [0, -1, -$this->columns]];
+        [$left, $right, $top, $bottom] = $this->window;
         $queue = new \SplPriorityQueue();
         $best = [$first => 0];
         $came = [];
@@ -128,7 +145,7 @@ final class Router
                     continue;
                 }
                 [$nc, $nr] = [$c + $dc, $r + $dr];
-                if ($nc < 0 || $nr < 0 || $nc >= $this->columns || $nr >= $this->rows) {
+                if ($nc < $left || $nr < $top || $nc > $right || $nr > $bottom) {
                     continue;
                 }
                 $n = $cell + $step;
@@ -149,6 +166,8 @@ final class Router
             }
         }
 
+        $this->lost = $this->lost || $end === null;
+
         return $this->corners($from, $to, $came, $end);
     }
 
@@ -162,8 +181,12 @@ final class Router
         foreach (array_slice($points, 1) as $i => [$x, $y]) {
             [$px, $py] = $points[$i];
             $isLevel = $py === $y;
-            $from = intdiv($isLevel ? min($px, $x) : min($py, $y), self::PITCH);
-            $to = intdiv($isLevel ? max($px, $x) : max($py, $y), self::PITCH);
+            [$left, $right, $top, $bottom] = $this->window;
+            if ($isLevel ? $y < $top * self::PITCH || $y > ($bottom + 1) * self::PITCH : $x < $left * self::PITCH || $x > ($right + 1) * self::PITCH) {
+                continue;
+            }
+            $from = max($isLevel ? $left : $top, intdiv($isLevel ? min($px, $x) : min($py, $y), self::PITCH));
+            $to = min($isLevel ? $right : $bottom, intdiv($isLevel ? max($px, $x) : max($py, $y), self::PITCH));
             for ($at = $from; $at <= $to; $at++) {
                 $isLevel ? $this->level[intdiv($y, self::PITCH) * $this->columns + $at] = true : $this->upright[$at * $this->columns + intdiv($x, self::PITCH)] = true;
             }

@@ -131,7 +131,7 @@ export function useBench(start: Start) {
 
     const play = useCallback((on: boolean) => {
         live.current.playing = on
-        setState((s) => ({ ...s, playing: on }))
+        setState((s) => ({ ...s, playing: on, time: live.current.time }))
     }, [])
 
     const setSpeed = useCallback((speed: number) => {

@@ -1,5 +1,5 @@
 import { Button, chakra, Flex, Stack } from '@chakra-ui/react'
-import { memo, useEffect, useMemo, useRef, useState } from 'react'
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import type { AtTap, BoardData, Part, Terminal, Wire } from '@/lib/types'
 import { wireColours } from '@/theme/wires'
 import { Symbol } from './Symbol'
@@ -7,7 +7,7 @@ import { AtTaps, ClampJaw, InSeries, Jumper, Lead, Volts } from './Tools'
 import { usePinch } from './usePinch'
 import { usePull } from './usePull'
 import { LARGEST, middle, shown, zoomed, type View } from './view'
-import { extent, ownerOf, placeAt, reaches } from './walk'
+import { extent, nearestWire, ownerOf, placeAt, reaches } from './walk'
 
 const Svg = chakra('svg')
 const Rect = chakra('rect')
@@ -76,6 +76,13 @@ export function Board(props: Props) {
         const target = red ? placeAt(board, red) : undefined
         setView((v) => ({ ...zoomed({ scale: v.scale, ...middle(shown(v, all)) }, v.scale * STEP ** step, middle(shown(v, all))), ...(v.scale === 1 && target ? target : {}) }))
     }
+    const onWire = props.onWire
+    const pressWire = useCallback((e: { clientX: number; clientY: number }) => {
+        const m = frame.current?.getScreenCTM()?.inverse()
+        const p = m && new DOMPoint(e.clientX, e.clientY).matrixTransform(m)
+        const wire = p && nearestWire(board, p.x, p.y)
+        if (wire) onWire?.(wire)
+    }, [board, onWire])
     const pull = usePull(frame, props.onMove)
     const hidden = useMemo(() => new Set(doorShut ? covered : []), [doorShut, covered])
 
@@ -105,7 +112,7 @@ export function Board(props: Props) {
             >
                 <Cabinet board={board} covered={covered} />
                 {board.wires.map((wire) => (
-                    <WirePath key={wire.id} wire={wire} hidden={hidden} marked={props.markedAll?.includes(wire.id) ?? false} chosen={props.wire === wire.id} lifted={props.lifted} onWire={props.onWire} />
+                    <WirePath key={wire.id} wire={wire} hidden={hidden} marked={props.markedAll?.includes(wire.id) ?? false} chosen={props.wire === wire.id} lifted={props.lifted} onWire={props.onWire && pressWire} />
                 ))}
                 {board.parts.map((part) => (
                     <PartBox
@@ -151,7 +158,7 @@ function Cabinet({ board, covered }: { board: BoardData; covered: string[] }) {
     return <Rect x={x} y={y} width={right - x} height={bottom - y} rx={6} fill="ground" stroke="line" strokeWidth={2} />
 }
 
-const WirePath = memo(function WirePath({ wire, hidden, marked, chosen, lifted = [], onWire }: { wire: Wire; hidden: Set<string>; marked: boolean; chosen: boolean; lifted?: string[]; onWire?: (wire: string) => void }) {
+const WirePath = memo(function WirePath({ wire, hidden, marked, chosen, lifted = [], onWire }: { wire: Wire; hidden: Set<string>; marked: boolean; chosen: boolean; lifted?: string[]; onWire?: (e: { clientX: number; clientY: number }) => void }) {
     if (hidden.has(ownerOf(wire.from)) && hidden.has(ownerOf(wire.to))) return null
     const colour = wireColours[wire.colour] ?? wireColours['grey']!
     const d = wire.points.map(([px, py], i) => `${i ? 'L' : 'M'}${px} ${py}`).join('')
@@ -159,7 +166,7 @@ const WirePath = memo(function WirePath({ wire, hidden, marked, chosen, lifted =
         <g>
             <Path d={d} fill="none" stroke={marked ? 'danger' : chosen ? 'copper' : 'underWire'} strokeWidth={marked || chosen ? 9 : 5} strokeLinejoin="round" />
             <path d={d} fill="none" stroke={colour.stroke} strokeWidth={2.6} strokeLinejoin="round" strokeDasharray={colour.dash} />
-            {onWire && <path d={d} fill="none" stroke="transparent" strokeWidth={14} cursor="pointer" data-wire={wire.id} onClick={() => onWire(wire.id)}><title>{`${wire.colour} ${wire.from} to ${wire.to}`}</title></path>}
+            {onWire && <path d={d} fill="none" stroke="transparent" strokeWidth={14} cursor="pointer" data-wire={wire.id} onClick={onWire}><title>{`${wire.colour} ${wire.from} to ${wire.to}`}</title></path>}
             {(['a', 'b'] as const).map((end) => {
                 const p = end === 'a' ? wire.points[0] : wire.points[wire.points.length - 1]
                 return lifted.includes(`${wire.id}.${end}`) && p ? <Circle key={end} cx={p[0]} cy={p[1]} r={12} fill="none" stroke="danger" strokeWidth={2} strokeDasharray="3 3" /> : null

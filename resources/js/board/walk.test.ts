@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { BoardData } from '@/lib/types'
-import { along, extent, middleOf, named, nearest, nextStops, onLadder, placeAt, placeName, reaches, wireName, wiresAt } from './walk'
+import { along, extent, middleOf, named, nearest, nearestWire, nextStops, onLadder, placeAt, placeName, reaches, wireName, wiresAt } from './walk'
 
 const terminal = (place: string, x: number, y: number) => ({ place, name: place.split('.')[1]!, x, y, edge: 'up' as const })
 const part = (id: string, label: string, x: number, terminals: ReturnType<typeof terminal>[]) => ({
@@ -56,6 +56,11 @@ describe('walking a lead', () => {
     it('names places as a person does', () => {
         expect(placeName(board, 'limit.b')).toBe('Limit b')
         expect(placeName(board, 'w1.b')).toBe('yellow wire end at Control IN')
+    })
+
+    it('tells of two wires side by side the one that is pressed', () => {
+        const two = { ...board, wires: [...board.wires, { ...board.wires[0]!, id: 'w2', points: [[40, 0], [40, -33], [210, -33], [210, 100]] as [number, number][] }] }
+        expect([nearestWire(two, 120, -40), nearestWire(two, 120, -35), nearestWire({ ...two, wires: [] }, 0, 0)]).toEqual(['w1', 'w2', undefined])
     })
 
     it('puts the jaw on the longest run of a wire', () => {

@@ -151,6 +151,23 @@ export function middleOf(board: BoardData, id: string): { x: number; y: number; 
     return best
 }
 
+/** Of wires that run side by side, the one that lies nearest to a point. */
+export function nearestWire(board: BoardData, x: number, y: number): string | undefined {
+    let best: string | undefined
+    let least = Infinity
+    for (const wire of board.wires) {
+        for (let i = 1; i < wire.points.length; i++) {
+            const [[px, py], [qx, qy]] = [wire.points[i - 1]!, wire.points[i]!]
+            const d = Math.hypot(x - Math.min(Math.max(x, Math.min(px, qx)), Math.max(px, qx)), y - Math.min(Math.max(y, Math.min(py, qy)), Math.max(py, qy)))
+            if (d < least) {
+                least = d
+                best = wire.id
+            }
+        }
+    }
+    return best
+}
+
 /** How a wire is spoken of: its colour and where it goes from and to. */
 export function wireName(board: BoardData, id: string): string {
     const wire = board.wires.find((w) => w.id === id)

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { guardWords, laidOut } from './chart'
-import { merged } from './useDraft'
+import { inOrder, merged } from './useDraft'
 import { figure } from './Field'
 
 const table = {
@@ -33,6 +33,7 @@ describe('a draft in hand', () => {
         expect(merged([a, { id: 'b', v: 1 }], [{ id: 'c', v: 1 }, { id: 'b', v: 2 }], [])).toEqual([a, { id: 'b', v: 2 }, { id: 'c', v: 1 }])
         expect(merged([a, { id: 'b', v: 1 }], [], ['a'])).toEqual([{ id: 'b', v: 1 }])
         expect(merged([a, { id: 'b', v: 1 }], [], [], ['b', 'a']).map((x) => x.id)).toEqual(['b', 'a'])
+        expect(inOrder([a, { id: 'b', v: 1 }], [{ id: 'c', v: 1 }, { id: 'a', v: 2 }], ['c', 'a'])).toEqual([{ id: 'c', v: 1 }, { id: 'a', v: 2 }])
         expect(merged([a], [], [])[0]).toBe(a) // what has not changed is the same, and is not drawn anew
     })
 

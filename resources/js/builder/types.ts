@@ -28,8 +28,9 @@ export interface Draft {
     step: number; title: string; document: Doc; board: BoardData; undo: boolean; redo: boolean; published: number | null
     settings: Record<string, Settings>
 }
-/** What comes back of an edit: of the board only what has changed. */
-export type DraftReply = Omit<Draft, 'board'> & { board: Omit<BoardData, 'parts' | 'wires'>; changed: { parts: Part[]; wires: Wire[] }; gone: { parts: string[]; wires: string[] } }
+/** What comes back of an edit: of the board and the settings only what has changed. */
+export type DraftReply = Omit<Draft, 'board' | 'document'> & {
+    document: Omit<Doc, 'parts' | 'wires'>; told: { parts: DocPart[]; wires: DocWire[] }; order: { parts: string[]; wires: string[] }; board: Omit<BoardData, 'parts' | 'wires'>; changed: { parts: Part[]; wires: Wire[] }; gone: { parts: string[]; wires: string[] } }
 
 export type Edit = { do: string } & Record<string, unknown>
 export interface KindFound { kind: string; title: string; family: string; symbol: string; own: boolean; size: [number, number]; terminals: string[] }

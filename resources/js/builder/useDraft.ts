@@ -26,7 +26,15 @@ export function useDraft(id: number, start: Draft, present: Presence) {
 
     const take = useCallback((reply: DraftReply) => {
         step.current = reply.step
-        setDraft((d) => ({ ...reply, board: { ...reply.board, parts: merged(d.board.parts, reply.changed.parts, reply.gone.parts, reply.document.parts.map((p) => p.id)), wires: merged(d.board.wires, reply.changed.wires, reply.gone.wires) } }))
+        setDraft((d) => {
+            const { told, order, changed, gone, ...rest } = reply
+            const parts = inOrder(d.document.parts, told.parts, order.parts)
+            const wires = inOrder(d.document.wires, told.wires, order.wires)
+            return {
+                ...rest, settings: { ...d.settings, ...reply.settings }, document: { ...reply.document, parts, wires },
+                board: { ...reply.board, parts: merged(d.board.parts, changed.parts, gone.parts, order.parts), wires: merged(d.board.wires, changed.wires, gone.wires) },
+            }
+        })
     }, [])
 
     /** One at a time, in the order in which they were asked for. */
@@ -77,6 +85,12 @@ export function useDraft(id: number, start: Draft, present: Presence) {
     const clear = useCallback(() => setNotice(null), [])
     const say = useCallback((text: string) => setNotice(text), [])
     return { draft, checked: checked?.step === draft.step ? checked : null, last: checked, presence, notice, away, edit, go, restore, clear, say, behind: presence.step > draft.step && presence.others.length > 0 }
+}
+
+/** What is named, in that order: as it is told now, or as it was. */
+export function inOrder<T extends { id: string }>(before: T[], told: T[], order: string[]): T[] {
+    const by = new Map([...before, ...told].map((x) => [x.id, x]))
+    return order.flatMap((id) => by.get(id) ?? [])
 }
 
 /** A list with what has changed put in and what is gone left out; in the given order where there is one. */
