@@ -24,6 +24,9 @@ final class Board
     /** Board pixels round the ends of new wires in which their ways are looked for on a crowded board. */
     private const AROUND = 140;
 
+    /** Wires at most that are led anew because they came to run upon another. */
+    private const LED_ANEW = 12;
+
     private const MARGIN = 12 * Router::PITCH;
 
     /**
@@ -119,7 +122,51 @@ final class Board
             $ways[$wire['id']] = $via === [] ? $router->route($from, $to) : $router->byHand($from, $via, $to);
         }
 
+        if ($crowded && $kept === []) {
+            $ways = self::apart($ways, $open, $terminals, $rectangles, $size);
+        }
+
         return $router->lost && $within !== null ? self::routed($model, $open, $kept, $terminals, $rectangles, $size, true) : $ways;
+    }
+
+    /**
+     * Wires that came to run upon another are led anew, by the very best way beside all the others.
+     *
+     * @param array<string, list<array{int, int}>> $ways
+     * @param list<array<string, mixed>> $wires
+     * @param array<string, array{int, int, string}> $terminals
+     * @param list<array{int, int, int, int}> $rectangles
+     * @param array{int, int} $size
+     * @return array<string, list<array{int, int}>>
+     */
+    private static function apart(array $ways, array $wires, array $terminals, array $rectangles, array $size): array
+    {
+        $byId = array_column($wires, null, 'id');
+        $taken = $upon = [];
+        foreach ($ways as $id => $points) {
+            foreach (Router::cells($points) as $cell) {
+                $other = $taken[$cell] ?? null;
+                if ($other !== null && $other !== $id && array_intersect([$byId[$id]['from'], $byId[$id]['to']], [$byId[$other]['from'], $byId[$other]['to']]) === []) {
+                    $upon[$id] = true;
+                }
+                $taken[$cell] ??= (string) $id;
+            }
+        }
+        foreach (array_slice(array_keys($upon), 0, self::LED_ANEW) as $id) {
+            $router = new Router($size[0], $size[1], $rectangles);
+            foreach ($byId as $wire) {
+                $router->keepFree($terminals[$wire['from']]);
+                $router->keepFree($terminals[$wire['to']]);
+            }
+            foreach (array_diff_key($ways, [$id => 1]) as $points) {
+                $router->occupy($points);
+            }
+            if (! isset($byId[$id]['via'])) {
+                $ways[$id] = $router->route($terminals[$byId[$id]['from']], $terminals[$byId[$id]['to']]);
+            }
+        }
+
+        return $ways;
     }
 
     /**

@@ -22,15 +22,10 @@ final class Router
 
     private const HUG = 2;
 
-    /**
-     * On a crowded board: cells apart from which a wire is led straight on rather than by the very best way, how much
-     * straighter, and how dear it then is to run along another.
-     */
+    /** On a crowded board: cells apart from which a wire is led straight on rather than by the very best way, and how much straighter. */
     private const FAR = 8;
 
     private const HASTE = 5;
-
-    private const HASTY_ALONG = 60;
 
     /** What it costs to go through a cell before another's terminal. */
     private const DOORWAY = 40;
@@ -121,7 +116,6 @@ final class Router
         $best = [$first => 0];
         $came = [];
         $far = $this->crowded && abs($sc - $gc) + abs($sr - $gr) > self::FAR ? self::HASTE : 1;
-        $dear = $this->crowded ? self::HASTY_ALONG : self::ALONG;
         $queue->insert($first << 20, 0);
         $end = null;
         while (! $queue->isEmpty()) {
@@ -155,7 +149,7 @@ final class Router
                 $along = $dr === 0 ? isset($this->level[$n]) : isset($this->upright[$n]);
                 $across = $dr === 0 ? isset($this->upright[$n]) : isset($this->level[$n]);
                 $bend = $next !== $direction;
-                $total = $cost + 1 + ($bend ? self::BEND : 0) + ($along || $bend && $onWire ? $dear : 0)
+                $total = $cost + 1 + ($bend ? self::BEND : 0) + ($along || $bend && $onWire ? self::ALONG : 0)
                     + ($across ? self::CROSS : 0) + (isset($this->beside[$n]) ? self::HUG : 0) + (isset($this->doorways[$n]) && $n !== $goal ? self::DOORWAY : 0);
                 $key = 4 * $n + $next;
                 if ($total < ($best[$key] ?? PHP_INT_MAX)) {
@@ -169,6 +163,25 @@ final class Router
         $this->lost = $this->lost || $end === null;
 
         return $this->corners($from, $to, $came, $end);
+    }
+
+    /**
+     * The steps of a way, each by where it is and whether it runs level: two wires with one in common run upon each other.
+     *
+     * @param list<array{int, int}> $points corners
+     * @return list<string>
+     */
+    public static function cells(array $points): array
+    {
+        $cells = [];
+        foreach (array_slice($points, 1) as $i => [$x, $y]) {
+            [$u, $v] = $points[$i];
+            for ($at = $y === $v ? min($x, $u) : min($y, $v); $at < ($y === $v ? max($x, $u) : max($y, $v)); $at += self::PITCH) {
+                $cells[] = $y === $v ? "l$y:$at" : "u$x:$at";
+            }
+        }
+
+        return $cells;
     }
 
     /**
