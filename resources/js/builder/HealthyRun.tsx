@@ -8,10 +8,10 @@ import { Tape } from '@/tape/Tape'
 import { Word } from './Inspector'
 import type { Acted, Moment, Reason, RunTape } from './types'
 
-interface Props { draft: number; step: number; lanes: Lane[]; place: string | null; onVolts: (volts: Moment['volts'] | null) => void; onShow: (parts: string[], wires: string[]) => void }
+interface Props { draft: number; step: number; lanes: Lane[]; name: (place: string) => string; place: string | null; onVolts: (volts: Moment['volts'] | null) => void; onShow: (parts: string[], wires: string[]) => void }
 
 /** The healthy run beside the board: its tape, volts at a moment, why something is off then, and every safety made to act. */
-export function HealthyRun({ draft, step, lanes, place, onVolts, onShow }: Props) {
+export function HealthyRun({ draft, step, lanes, name, place, onVolts, onShow }: Props) {
     const [tape, setTape] = useState<RunTape | null>(null)
     const [visit, setVisit] = useState('')
     const [at, setAt] = useState(30)
@@ -78,7 +78,7 @@ export function HealthyRun({ draft, step, lanes, place, onVolts, onShow }: Props
                         <Input aria-label="Moment, seconds after the arrival" type="number" h="40px" w="88px" borderColor="line" value={at} min={0} max={tape.until_s} onChange={(e) => setAt(Math.max(0, Math.min(tape.until_s, Number(e.target.value) || 0)))} />
                         <Text fontSize="14px">s <span className="reading">{clock(at)}</span></Text>
                     </HStack>
-                    <Text fontSize="14px" data-testid="here">{place && here ? <><span className="reading">{here.dc && here.volts < 1 ? `${(here.volts * 1000).toFixed(1)} mV DC` : `${here.volts.toFixed(here.volts < 10 ? 2 : 1)} V ${here.dc ? 'DC' : 'AC'}`}</span> at {place}, against {here.against}</> : 'Press a terminal on the board: its volts stand here.'}</Text>
+                    <Text fontSize="14px" data-testid="here">{place && here ? <><span className="reading">{here.dc && here.volts < 1 ? `${(here.volts * 1000).toFixed(1)} mV DC` : `${here.volts.toFixed(here.volts < 10 ? 2 : 1)} V ${here.dc ? 'DC' : 'AC'}`}</span> at {name(place)}, against {name(here.against)}</> : 'Press a terminal on the board: its volts stand here.'}</Text>
                     <Heading as="h3" size="sm">Why is this off?</Heading>
                     <Input aria-label="What to ask about" placeholder="valve, fire, blower…" h="40px" borderColor="line" value={words} onChange={(e) => setWords(e.target.value)} />
                     <Box maxH="140px" overflowY="auto" tabIndex={0} aria-label="What can be asked about">

@@ -47,7 +47,7 @@ function Chart({ shown }: { shown: TableShown }) {
                 {lines.map((l, i) => {
                     const [a, b] = [box[l.from], box[l.to]]
                     const mine = l.from === chosen || l.to === chosen
-                    if (!a || !b || (l.back && !mine)) return null // of those that lead back only what the picked state has
+                    if (!a || !b || (l.back && l.from !== chosen)) return null // of those that lead back only the picked state's own
                     const d = l.back
                         ? `M${a.x + BOX.w / 2} ${a.y + BOX.h}C${a.x + BOX.w / 2} ${a.y + BOX.h + 26} ${b.x + BOX.w / 2} ${b.y + BOX.h + 26} ${b.x + BOX.w / 2} ${b.y + BOX.h}`
                         : `M${a.x + BOX.w} ${a.y + BOX.h / 2}C${a.x + BOX.w + 34} ${a.y + BOX.h / 2} ${b.x - 34} ${b.y + BOX.h / 2} ${b.x} ${b.y + BOX.h / 2}`

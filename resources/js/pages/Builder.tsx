@@ -52,7 +52,6 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
 
     const onPlace = useCallback((at: string) => {
         setCursor(at)
-        setSide((s) => s) // what is beside stays
         if (view !== 'Board') return
         if (side === 'run') return // there a terminal is read, not wired
         if (from === null) {
@@ -194,6 +193,8 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                         {taken ? `${taken.title}: press the board where it goes.`
                             : via ? `${via.length} points. Press the board where the wire goes; Enter or “Done” leads it so.`
                             : from ? `From ${placeName(draft.board, from)}: press where the wire goes, or Escape.`
+                            : view !== 'Board' ? ''
+                            : side === 'run' ? 'Press a terminal to read its volts at that moment; drag a part to move it.'
                             : draft.board.parts.length === 0 ? 'An empty board: take a kind at the left and press the board; or include an appliance below.'
                             : 'Press two terminals to draw a wire; drag a part to move it; Shift picks several.'}
                         {via && <Button size="sm" ml="2" variant="outline" color="ink" borderColor="line" onClick={led}>Done</Button>}
@@ -211,7 +212,7 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                         </Tabs.List>
                         <Pane value="checks"><Findings checked={bench.last} busy={!bench.checked} edit={edit} onShow={onShow} /></Pane>
                         <Pane value="circuits"><Circuits checked={bench.last} onShow={onShow} /></Pane>
-                        <Pane value="run"><HealthyRun draft={id} step={draft.step} lanes={draft.board.lanes} place={cursor} onVolts={setVolts} onShow={onShow} /></Pane>
+                        <Pane value="run"><HealthyRun draft={id} step={draft.step} lanes={draft.board.lanes} name={(at) => placeName(draft.board, at)} place={cursor} onVolts={setVolts} onShow={onShow} /></Pane>
                         <Pane value="steps"><Versions draft={id} step={draft.step} onRestore={bench.restore} /></Pane>
                         <Pane value="files"><Files draft={id} edit={edit} /></Pane>
                     </Tabs.Root>
