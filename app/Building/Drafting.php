@@ -219,7 +219,7 @@ class Drafting
                     $tables[(string) $name] = ['table' => $table, 'inputs' => array_map('strval', array_keys($spec['inputs'])), 'changed' => array_map('strval', array_keys($lines)), 'words' => (new Table($table))->words(), 'remarks' => (new Table($table))->remarks()];
                 }
             }
-            $settings[$part['id']] = ['kind' => $part['kind'], 'links' => array_map('strval', array_keys($asks)), 'linked' => (object) ($part['links'] ?? []), 'params' => Parameters::of($kind, $part['params'] ?? []), 'tables' => (object) $tables];
+            $settings[$part['id']] = ['kind' => $part['kind'], 'contacts' => array_map('strval', array_keys(array_filter($kind['primitives'], fn (array $p) => $p['type'] === 'contact'))), 'links' => array_map('strval', array_keys($asks)), 'linked' => (object) ($part['links'] ?? []), 'params' => Parameters::of($kind, $part['params'] ?? []), 'tables' => (object) $tables];
         }
 
         return $settings;

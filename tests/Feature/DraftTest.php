@@ -102,6 +102,39 @@ class DraftTest extends TestCase
         $this->assertCount(1, $this->draft->refresh()->content()['wires']);
     }
 
+    /** Random edits through the site: what the database holds, what the file says, and what comes of taking that file in again are one text. */
+    public function test_random_edits_come_back_the_same_through_database_and_file_and_undo_ends_at_the_first_byte(): void
+    {
+        $first = $this->draft->document;
+        $random = new \Random\Randomizer(new \Random\Engine\Mt19937(23));
+        $kinds = ['supply', 'breaker', 'limit-switch', 'transformer-120-24', 'relay-24', 'circulator'];
+        $made = 0;
+        for ($i = 0; $i < 60; $i++) {
+            $document = $this->draft->refresh()->content();
+            $places = array_merge([], ...array_map(fn (array $p) => array_map(fn (string $t) => "{$p['id']}.$t", array_map('strval', array_keys((new Library())->kind($p['kind'])['terminals']))), $document['parts']));
+            $any = fn (array $list): mixed => $list[$random->getInt(0, count($list) - 1)];
+            $edit = match ($places === [] ? 0 : $random->getInt(0, 5)) {
+                0, 1 => ['do' => 'place', 'kind' => $any($kinds), 'at' => [$random->getInt(0, 1100), $random->getInt(0, 700)]],
+                2, 3 => ['do' => 'wire', 'from' => $any($places), 'to' => $any($places)],
+                4 => ['do' => 'move', 'parts' => [$any(array_column($document['parts'], 'id'))], 'by' => [14, -7]],
+                default => ['do' => 'remove', 'parts' => [$any(array_column($document['parts'], 'id'))]],
+            };
+            $made += $this->edit($this->draft->step, $edit)->status() === 200 ? 1 : 0;
+        }
+        $this->assertGreaterThan(30, $made);
+        $text = $this->draft->refresh()->document;
+        $this->assertSame($text, Document::text($this->draft->content()));
+        $file = (string) $this->get("/drafts/{$this->draft->id}/files/model.json")->content();
+        $this->assertSame($text, $file);
+        $this->post('/drafts', ['file' => $file])->assertRedirect();
+        $again = Draft::query()->whereKeyNot($this->draft->id)->sole();
+        $this->assertSame(str_replace('"name": "printing-shop-furnace"', '"name": "printing-shop-furnace-2"', $text), $again->document);
+        for ($steps = 0; $this->draft->refresh()->step > 0 && $steps < 80; $steps++) {
+            $this->go($this->draft->step, 'undo')->assertOk();
+        }
+        $this->assertSame($first, $this->draft->document);
+    }
+
     public function test_after_going_back_another_way_is_taken_and_the_first_is_still_kept(): void
     {
         $this->edit(0, ['do' => 'place', 'kind' => 'supply', 'at' => [40, 400], 'label' => 'Panel']);

@@ -24,6 +24,7 @@ final readonly class Edits
         'group' => ['parts' => 'texts'],
         'ungroup' => ['parts' => 'texts'],
         'param' => ['part' => 'text', 'primitive' => 'text', 'key' => 'text', 'value' => 'any?'],
+        'flaw' => ['part' => 'text', 'contact' => 'text', 'by' => 'taps|makes|after', 'count' => 'number', 'for_s' => 'number?', 'weight' => 'number?'],
         'link' => ['part' => 'text', 'name' => 'text', 'to' => 'text'],
         'sequence' => ['part' => 'text', 'primitive' => 'text', 'line' => 'text', 'value' => 'any?'],
         'wire' => ['from' => 'text', 'to' => 'text', 'id' => 'text?'] + self::WIRE,

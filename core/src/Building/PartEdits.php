@@ -37,6 +37,7 @@ final readonly class PartEdits
             'group' => $this->group($d, $e['parts'], true),
             'ungroup' => $this->group($d, $e['parts'], false),
             'param' => $this->param($d, $e),
+            'flaw' => $this->flaw($d, $e),
             'link' => $this->changed($d, $e['part'], fn (array $part) => ['links' => [$e['name'] => $e['to']] + ($part['links'] ?? [])] + $part),
             default => $this->sequence($d, $e),
         };
@@ -308,6 +309,12 @@ final readonly class PartEdits
             throw new EditError('/value', 'Must be one of '.implode(', ', $spec['positions']).'.');
         }
 
+        foreach (is_int($value) || is_float($value) ? Parameters::of($this->kindOf($d, $e['part'])) : [] as $p) {
+            if ($p['primitive'] === $e['primitive'] && $p['key'] === $e['key'] && $p['least'] !== null && ($value < $p['least'] || $value > $p['most'])) {
+                throw new EditError('/value', sprintf('%s: from %g to %g %s; usual is %s.', $p['label'], $p['least'], $p['most'], $p['unit'], $p['usual']));
+            }
+        }
+
         return $this->changed($d, $e['part'], function (array $part) use ($e, $value): array {
             if ($value === null) {
                 unset($part['params'][$e['primitive']][$e['key']]);
@@ -317,6 +324,38 @@ final readonly class PartEdits
 
             return self::tidied($part, $e['primitive']);
         });
+    }
+
+    /**
+     * A fault that comes and goes, for a contact of a part and of all of its kind: until it is tapped, after so many makings, or
+     * after so long.
+     *
+     * @param array<string, mixed> $d
+     * @param array<string, mixed> $e
+     * @return array<string, mixed>
+     */
+    private function flaw(array $d, array $e): array
+    {
+        $kind = $this->kindOf($d, $e['part']);
+        if (($kind['primitives'][$e['contact']]['type'] ?? '') !== 'contact') {
+            throw new EditError('/contact', "\"{$e['part']}\" has no contact called \"{$e['contact']}\"; it has ".(implode(', ', array_keys(array_filter($kind['primitives'], fn (array $p) => $p['type'] === 'contact'))) ?: 'none').'.');
+        }
+        if ($e['count'] < 1 || $e['count'] > 10000) {
+            throw new EditError('/count', 'From 1 to 10,000.');
+        }
+        $count = (int) $e['count'];
+        $lasts = isset($e['for_s']) ? ['for_s' => max(1, (int) $e['for_s'])] : [];
+        [$flaw, $words] = match ($e['by']) {
+            'taps' => [['taps' => $count], 'loose, makes after '.($count === 1 ? 'a tap' : "$count taps")],
+            'makes' => [['makes' => $count] + $lasts, "opens for good after $count makings"],
+            default => [['after_s' => $count] + ($lasts ?: ['for_s' => 60]), "opens again $count s after it has made"],
+        };
+        $mode = self::slug("{$e['contact']}-{$e['by']}-$count");
+        $kind['modes'][$mode] = ['title' => str_replace('_', ' ', $e['contact'])." $words", 'set' => ["{$e['contact']}.flaw" => $flaw], 'weight' => (float) ($e['weight'] ?? 0.2), 'repair' => $e['by'] === 'taps' ? 'set' : explode(',', $kind['title'])[0]];
+        $name = array_column($d['parts'], 'kind', 'id')[$e['part']];
+        $d['kinds'] = [$name => $kind] + ($d['kinds'] ?? []);
+
+        return $d;
     }
 
     /**

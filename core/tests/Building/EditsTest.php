@@ -11,6 +11,7 @@ use OddSpark\Appliance\Library;
 use OddSpark\Building\Document;
 use OddSpark\Building\EditError;
 use OddSpark\Building\Edits;
+use OddSpark\Faults\Universe;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -85,6 +86,15 @@ final class EditsTest extends TestCase
         $this->done($furnace, ['do' => 'sequence', 'part' => 'board', 'primitive' => 'control', 'line' => 'states.idle.guards.0.go', 'value' => 'attic'], refused: 'no state called "attic"');
     }
 
+    public function test_a_fault_that_comes_and_goes_is_composed_and_is_one_of_the_model(): void
+    {
+        $d = $this->done($this->library->document('furnace-standing-pilot'), ['do' => 'flaw', 'part' => 'fan-limit', 'contact' => 'limit', 'by' => 'taps', 'count' => 2], ['do' => 'flaw', 'part' => 'thermostat', 'contact' => 'contact', 'by' => 'after', 'count' => 90, 'for_s' => 30, 'weight' => 0.5]);
+        $faults = Universe::of($this->library->resolve($d))->faults;
+        self::assertSame('Fan and limit: limit loose, makes after 2 taps', $faults['fan-limit:limit-taps-2']->title);
+        self::assertSame(['thermostat.contact.flaw' => ['after_s' => 90, 'for_s' => 30]], $faults['thermostat:contact-after-90']->set);
+        self::assertSame(Document::text($d), Document::text(Document::read(Document::text($d), $this->library)));
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function refused(): iterable
     {
@@ -99,6 +109,8 @@ final class EditsTest extends TestCase
         yield 'no such wire' => [['do' => 'rewire', 'wire' => 'w99', 'colour' => 'red'], 'There is no wire called "w99"'];
         yield 'no such gauge' => [['do' => 'rewire', 'wire' => 'w01', 'awg' => 13], 'no copper conductor of 13 AWG'];
         yield 'a word for a figure' => [['do' => 'param', 'part' => 'fan-limit', 'primitive' => 'bulb', 'key' => 'opens_at', 'value' => 'hot'], '"opens_at" is a number'];
+        yield 'far out of range' => [['do' => 'param', 'part' => 'fan-limit', 'primitive' => 'bulb', 'key' => 'opens_at', 'value' => 90000], 'Bulb: opens at: from 20 to 2000 °F; usual is 200'];
+        yield 'no such contact' => [['do' => 'flaw', 'part' => 'fan-limit', 'contact' => 'bulb', 'by' => 'taps', 'count' => 1], 'it has limit, fan, fan_manual'];
         yield 'how a kind is made' => [['do' => 'param', 'part' => 'fan-limit', 'primitive' => 'bulb', 'key' => 'type', 'value' => 'coil'], 'is not changed for one part'];
         yield 'a section that is not one' => [['do' => 'set', 'path' => '/name', 'value' => 'x'], 'Must begin with one of'];
         yield 'a section against the format' => [['do' => 'set', 'path' => '/doors/0/covers', 'value' => 'all'], '/doors/0/covers'];

@@ -96,6 +96,7 @@ function WireBox({ draft, wire, edit, onRemove, onRoute }: Pick<Props, 'draft' |
                 <Field label="Length" unit={metric ? 'm' : 'ft'} number w="64px" value={metric ? w.metres! : w.feet ?? 1} onSet={(t) => set(metric ? { metres: figure(t) } : { feet: figure(t) })} />
             </HStack>
             <Field label="Tag" value={w.tag ?? ''} onSet={(tag) => tag && set({ tag })} />
+            <Field label="Led through" value={(w.via ?? []).map((p) => p.join(',')).join(' ')} hint="points, as x,y x,y; none by rule" onSet={(text) => void edit({ do: 'route', wire, via: points(text) })} />
             <Field label="Cable" value={w.cable ?? ''} hint={cables.length ? `there are ${cables.join(', ')}` : 'wires of one name lie side by side'} onSet={(id) => id && void edit({ do: 'cable', id, wires: [wire] })} />
             <HStack gap="1" wrap="wrap">
                 <Word onClick={onRoute}>Lead by hand</Word>
@@ -104,6 +105,11 @@ function WireBox({ draft, wire, edit, onRemove, onRoute }: Pick<Props, 'draft' |
             </HStack>
         </Stack>
     )
+}
+
+/** "300,700 420,700" as points; what is no pair of figures is left out. */
+export function points(text: string): [number, number][] {
+    return text.trim().split(/\s+/).map((p) => p.split(',').map(Number)).filter((p): p is [number, number] => p.length === 2 && p.every(Number.isFinite))
 }
 
 function short(n: number): string {

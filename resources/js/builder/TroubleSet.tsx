@@ -3,14 +3,15 @@ import { Link } from '@inertiajs/react'
 import { useState } from 'react'
 import { placeName, wireName } from '@/board/walk'
 import { send } from '@/lib/send'
+import { Select } from '@/shell/Select'
 import { figure } from './Field'
 import { Word } from './Inspector'
 import type { Draft, Edit } from './types'
 
-interface Props { draft: Draft; id: number; faults: { id: string; title: string; weight: number }[] | null; onFaults: () => void; edit: (...edits: Edit[]) => Promise<boolean>; place: string | null; wire: string | null }
+interface Props { draft: Draft; id: number; picked: string | null; faults: { id: string; title: string; weight: number }[] | null; onFaults: () => void; edit: (...edits: Edit[]) => Promise<boolean>; place: string | null; wire: string | null }
 
 /** What can be wrong with it: how likely, several at once, what somebody left behind, and what the drawing has wrong. Then to a job. */
-export function TroubleSet({ draft, id, faults, onFaults, edit, place, wire }: Props) {
+export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, wire }: Props) {
     const [words, setWords] = useState('')
     const [both, setBoth] = useState<string[]>([])
     const [from, setFrom] = useState<string | null>(null)
@@ -46,9 +47,9 @@ export function TroubleSet({ draft, id, faults, onFaults, edit, place, wire }: P
                                 </HStack>
                             ))}
                         </Box>
-                        <Text fontSize="13px" color="faint">Those that come and go carry it in their title: after some makings, on heat, until tapped.</Text>
                     </>
                 )}
+                <ComesAndGoes draft={draft} part={picked} edit={edit} />
                 <Word disabled={both.length < 2} onClick={() => { void edit({ do: 'set', path: '/compounds/-', value: { faults: both, weight: 0.2 } }); setBoth([]) }}>These {both.length || ''} at once</Word>
                 {(doc.compounds ?? []).map((c, i) => <HStack key={i}><Text fontSize="14px" flex="1">{c.faults.map((f) => faults?.find((x) => x.id === f)?.title ?? f).join(' and ')}</Text><Word onClick={() => void edit({ do: 'set', path: `/compounds/${i}`, value: null })}>Take out</Word></HStack>)}
             </Box>
@@ -75,5 +76,30 @@ export function TroubleSet({ draft, id, faults, onFaults, edit, place, wire }: P
                 {(doc.as_built ?? []).map((b, i) => <HStack key={i}><Text fontSize="14px" flex="1">{b.end ? `${placeName(board, b.end)} is in truth on ${placeName(board, b.on!)}` : `${wireName(board, b.wire!)} is tagged “${b.tag}”`}</Text><Word onClick={() => void edit({ do: 'set', path: `/as_built/${i}`, value: null })}>Take out</Word></HStack>)}
             </Box>
         </Stack>
+    )
+}
+
+/** A fault that comes and goes, of a contact of the part that is picked. */
+function ComesAndGoes({ draft, part, edit }: { draft: Draft; part: string | null; edit: Props['edit'] }) {
+    const contacts = part ? draft.settings[part]?.contacts ?? [] : []
+    const [contact, setContact] = useState('')
+    const [by, setBy] = useState('taps')
+    const [count, setCount] = useState('1')
+    const which = contacts.includes(contact) ? contact : contacts[0] ?? ''
+    return (
+        <Box my="2">
+            <Text fontSize="14px" fontWeight={700}>One that comes and goes</Text>
+            {which === ''
+                ? <Text fontSize="14px" color="faint">Pick a part with a contact on the board first.</Text>
+                : (
+                    <HStack gap="1" wrap="wrap">
+                        <Text fontSize="14px">{draft.board.parts.find((p) => p.id === part)?.label}</Text>
+                        <Box><Select label="Contact" value={which} options={contacts.map((c): [string, string] => [c, c.replaceAll('_', ' ')])} onChange={setContact} /></Box>
+                        <Box><Select label="How it comes and goes" value={by} options={[['taps', 'makes only after taps:'], ['makes', 'opens for good after makings:'], ['after', 'opens again after seconds:']]} onChange={setBy} /></Box>
+                        <Input aria-label="How many" h="44px" w="72px" px="2" borderColor="line" inputMode="numeric" value={count} onChange={(e) => setCount(e.target.value)} />
+                        <Word disabled={!(Number(count) >= 1)} onClick={() => void edit({ do: 'flaw', part, contact: which, by, count: Number(count) })}>Add it</Word>
+                    </HStack>
+                )}
+        </Box>
     )
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { guardWords, laidOut } from './chart'
 import { inOrder, merged } from './useDraft'
 import { figure } from './Field'
+import { points } from './Inspector'
 
 const table = {
     title: 'T', start: 'idle', times: { wait_s: 15 },
@@ -35,6 +36,11 @@ describe('a draft in hand', () => {
         expect(merged([a, { id: 'b', v: 1 }], [], [], ['b', 'a']).map((x) => x.id)).toEqual(['b', 'a'])
         expect(inOrder([a, { id: 'b', v: 1 }], [{ id: 'c', v: 1 }, { id: 'a', v: 2 }], ['c', 'a'])).toEqual([{ id: 'c', v: 1 }, { id: 'a', v: 2 }])
         expect(merged([a], [], [])[0]).toBe(a) // what has not changed is the same, and is not drawn anew
+    })
+
+    it('reads points as they are typed', () => {
+        expect(points(' 300,700  420,7.5 x,1 9')).toEqual([[300, 700], [420, 7.5]])
+        expect(points('')).toEqual([])
     })
 
     it('reads a figure as it was typed', () => {

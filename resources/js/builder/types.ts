@@ -22,7 +22,7 @@ export interface TableRow { title: string; outputs: string[]; lamp: string; guar
 export interface Guard { if?: Record<string, boolean>; after?: string; count?: Record<string, number>; timer?: Record<string, string>; do?: Record<string, string>; go: string }
 export interface TableDoc { title: string; start: string; times: Record<string, number>; states: Record<string, TableRow> }
 export interface TableShown { table: TableDoc; inputs: string[]; changed: string[]; words: { state: string; lines: string[] }[]; remarks: { pointer: string; text: string }[] }
-export interface Settings { kind: string; links: string[]; linked: Record<string, string>; params: Parameter[]; tables: Record<string, TableShown> }
+export interface Settings { kind: string; contacts: string[]; links: string[]; linked: Record<string, string>; params: Parameter[]; tables: Record<string, TableShown> }
 
 export interface Draft {
     step: number; title: string; document: Doc; board: BoardData; undo: boolean; redo: boolean; published: number | null

@@ -3,7 +3,7 @@ import { useCallback, useEffect, useState } from 'react'
 import { Find } from '@/bench/Find'
 import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
-import { along, nearest, ownerOf, placeName } from '@/board/walk'
+import { along, nearest, ownerOf, placeName, wiresAt } from '@/board/walk'
 import { Files } from '@/builder/Files'
 import { Circuits, Findings } from '@/builder/Findings'
 import { HealthyRun } from '@/builder/HealthyRun'
@@ -126,6 +126,12 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
             } else if (e.key === 'Enter' && cursor && !onButton) onPlace(cursor)
             else if (e.key === 'Enter' && via) led()
             else if (e.key === 'p' && cursor) onPart(ownerOf(cursor))
+            else if (e.key === 'P' && cursor) onMany(ownerOf(cursor))
+            else if (e.key === 'w' && cursor) {
+                const there = wiresAt(draft.board, cursor).map((w) => w.wire.id)
+                const next = there[(there.indexOf(wire ?? '') + 1) % Math.max(1, there.length)]
+                if (next) onWire(next)
+            }
             else if (e.key === 'Delete' || e.key === 'Backspace') remove()
             else if (e.key === 'k') {
                 e.preventDefault()
@@ -147,6 +153,14 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
         if (view !== 'Ladder') return
         send<{ ladder: BoardData['ladder'] }>('GET', `/drafts/${id}/ladder`).then((r) => setLadder(r.ladder)).catch((e: Error) => bench.say(e.message))
     }, [view, id, draft.step, bench.say])
+
+    const listFaults = useCallback(() => {
+        send<{ faults: NonNullable<typeof faults> }>('GET', `/drafts/${id}/faults`).then((r) => setFaults(r.faults)).catch((e: Error) => bench.say(e.message))
+    }, [id, bench.say])
+    const listed = faults !== null
+    useEffect(() => {
+        if (listed) listFaults() // what can be wrong changes with the model
+    }, [draft.step, listed, listFaults])
 
     const wrong = bench.last?.findings.filter((f) => f.grade === 'wrong').length ?? 0
     return (
@@ -180,7 +194,7 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                     <Box flex="1" minH="0">
                         {view === 'Sequence' ? <Tables draft={draft} edit={edit} />
                             : view === 'Process' ? <Process draft={draft} models={models} edit={edit} />
-                            : view === 'Trouble' ? <TroubleSet draft={draft} id={id} faults={faults} onFaults={() => void send<{ faults: NonNullable<typeof faults> }>('GET', `/drafts/${id}/faults`).then((r) => setFaults(r.faults)).catch((e: Error) => bench.say(e.message))} edit={edit} place={cursor} wire={wire} />
+                            : view === 'Trouble' ? <TroubleSet draft={draft} id={id} picked={picked[0] ?? null} faults={faults} onFaults={listFaults} edit={edit} place={cursor} wire={wire} />
                             : view === 'Ladder' ? (ladder ? <Ladder ladder={ladder} board={draft.board} cursor={cursor} part={picked[0] ?? null} onPlace={setCursor} onPart={onPart} /> : <Text p="3">…</Text>)
                             : (
                                 <Board

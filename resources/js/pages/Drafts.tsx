@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Grid, Heading, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { Link, router, useForm } from '@inertiajs/react'
-import { useState, type DragEvent } from 'react'
+import { useEffect, useState, type DragEvent } from 'react'
 import type { Includable } from '@/builder/types'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
@@ -16,6 +16,17 @@ export default function Drafts({ drafts, models }: { drafts: Row[]; models: Incl
         router.post('/drafts', Object.fromEntries(Object.entries({ title: form.data.title, region: form.data.region, model: form.data.model, ...more }).filter(([, v]) => v !== '')), { onError: (e) => form.setError(e as never) })
     }
     const take = (file: File | undefined) => void file?.text().then((text) => begin({ file: text, title: '', model: '' }))
+    useEffect(() => {
+        const paste = (e: ClipboardEvent) => {
+            if (e.target instanceof HTMLElement && e.target.closest('input, textarea')) return
+            const file = e.clipboardData?.files[0]
+            const text = e.clipboardData?.getData('text/plain') ?? ''
+            if (file) take(file)
+            else if (text.trim().startsWith('{')) begin({ file: text, title: '', model: '' })
+        }
+        window.addEventListener('paste', paste)
+        return () => window.removeEventListener('paste', paste)
+    })
     const drop = (e: DragEvent) => {
         e.preventDefault()
         setOver(false)
@@ -48,7 +59,7 @@ export default function Drafts({ drafts, models }: { drafts: Row[]; models: Incl
                     <Button h="44px" bg="copper" color="onCopper" onClick={() => begin({ model: '' })}>From nothing</Button>
                     <Select label="Shipped model" value={form.data.model} options={[['', 'A shipped model…'], ...models.map((m): [string, string] => [m.name, m.title])]} onChange={(v) => form.setData('model', v)} />
                     <Button h="44px" variant="outline" color="ink" borderColor="line" disabled={form.data.model === ''} onClick={() => begin({})}>From that model</Button>
-                    <Button asChild h="44px" variant="outline" color="ink" borderColor="line"><label>From a file, or drop it here<input type="file" accept=".json,application/json" aria-label="Model from a file" style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }} onChange={(e) => take(e.target.files?.[0])} /></label></Button>
+                    <Button asChild h="44px" variant="outline" color="ink" borderColor="line"><label>From a file; or drop or paste it here<input type="file" accept=".json,application/json" aria-label="Model from a file" style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }} onChange={(e) => take(e.target.files?.[0])} /></label></Button>
                     {form.errors.file && <Text role="alert" fontSize="14px" color="danger" overflowWrap="anywhere">{form.errors.file}</Text>}
                 </Stack>
             </Grid>
