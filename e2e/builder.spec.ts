@@ -344,6 +344,27 @@ test('two people at one model, versions with names, a wire list in, a bad list r
         expect((await download).suggestedFilename()).toBe(`shared-furnace-${what}`)
     }
     await clean(page, 'builder, files')
+
+    // out, and in again by paste; a damaged one is refused with where; then thrown away
+    const text = await (await page.request.get(`${page.url()}/files/model.json`)).text()
+    await page.getByRole('link', { name: 'Making' }).click()
+    await expect(page.getByRole('heading', { name: 'Making models' })).toBeVisible()
+    await clean(page, 'making models')
+    const paste = (what: string) => page.evaluate((t) => {
+        const data = new DataTransfer()
+        data.setData('text/plain', t)
+        window.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data }))
+    }, what)
+    await paste(text.replace('"breaker.line"', '"breaker.attic"'))
+    await expect(page.getByText(/Nothing was taken in\. \/wires\/0\/to: "breaker" has no terminal "attic"/)).toBeVisible()
+    await paste(text)
+    await expect(page.getByText('Nothing found against the wiring.')).toBeVisible()
+    await page.getByRole('link', { name: 'Making' }).click()
+    const rows = page.getByRole('button', { name: 'Throw away Shared furnace' })
+    await expect(rows).toHaveCount(2)
+    page.once('dialog', (d) => void d.accept())
+    await rows.first().click()
+    await expect(rows).toHaveCount(1)
 })
 
 test('a kind of one\'s own with a table, placed; a sequence changed line by line; trouble set on the board', async ({ page }) => {

@@ -24,13 +24,13 @@ class DraftController extends Controller
 {
     public function __construct(private readonly Drafting $drafting, private readonly Library $library) {}
 
-    public function index(): Response
+    public function index(Request $request): Response
     {
         $this->authorize('viewAny', Draft::class);
 
         return Inertia::render('Drafts', [
             'drafts' => Draft::query()->with('user:id,name')->orderByDesc('updated_at')->get(['id', 'user_id', 'title', 'name', 'step', 'appliance_id', 'updated_at'])
-                ->map(fn (Draft $d) => ['id' => $d->id, 'title' => $d->title, 'by' => $d->user?->name, 'steps' => $d->step, 'published' => $d->appliance_id !== null, 'at' => $d->updated_at?->format('j M H:i')]),
+                ->map(fn (Draft $d) => ['id' => $d->id, 'mine' => $d->user_id === $request->user()->id, 'title' => $d->title, 'by' => $d->user?->name, 'steps' => $d->step, 'published' => $d->appliance_id !== null, 'at' => $d->updated_at?->format('j M H:i')]),
             'models' => $this->models(),
         ]);
     }

@@ -5,7 +5,7 @@ import type { Includable } from '@/builder/types'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
 
-interface Row { id: number; title: string; by: string | null; steps: number; published: boolean; at: string }
+interface Row { id: number; mine: boolean; title: string; by: string | null; steps: number; published: boolean; at: string }
 
 /** Models that are being made; begun from nothing, from a shipped one, or from a file. */
 export default function Drafts({ drafts, models }: { drafts: Row[]; models: Includable[] }) {
@@ -44,6 +44,7 @@ export default function Drafts({ drafts, models }: { drafts: Row[]; models: Incl
                                 <Text fontWeight={700} fontSize="17px">{d.title}</Text>
                                 <Text fontSize="14px" color="faint">by {d.by}, step {d.steps}, {d.at}{d.published ? ' · among the models' : ''}</Text>
                             </Box>
+                            {d.mine && <Button h="44px" variant="outline" color="ink" borderColor="line" aria-label={`Throw away ${d.title}`} onClick={() => { if (window.confirm(`Throw away “${d.title}” with all its steps? A model that was made of it, and its jobs, stay.`)) router.delete(`/drafts/${d.id}`) }}>Throw away</Button>}
                             <Button asChild h="44px" bg="copper" color="onCopper"><Link href={`/drafts/${d.id}`} aria-label={`Go on with ${d.title}`}>Go on</Link></Button>
                         </Flex>
                     ))}
