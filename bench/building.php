@@ -26,24 +26,7 @@ return function (): array {
         $checks[] = (hrtime(true) - $start) / 1e9;
     }
 
-    $url = getenv('SPARK_URL');
-    $jar = tempnam(sys_get_temp_dir(), 'jar');
-    $curl = curl_init();
-    $send = function (string $method, string $path, ?array $body = null) use ($curl, $url, $jar): array {
-        $token = '';
-        foreach (curl_getinfo($curl, CURLINFO_COOKIELIST) ?: [] as $cookie) {
-            $c = explode("\t", $cookie);
-            $token = $c[5] === 'XSRF-TOKEN' ? urldecode($c[6]) : $token;
-        }
-        curl_setopt_array($curl, [
-            CURLOPT_URL => $url.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $jar, CURLOPT_ENCODING => '',
-            CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body), CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', "X-XSRF-TOKEN: $token"],
-        ]);
-        $start = hrtime(true);
-        $text = (string) curl_exec($curl);
-
-        return [curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $text, (hrtime(true) - $start) / 1e6, (string) curl_getinfo($curl, CURLINFO_REDIRECT_URL)];
-    };
+    $send = require __DIR__.'/browser.php';
     $send('GET', '/login');
     $send('POST', '/login', ['email' => 'ines@demo.example', 'password' => 'copper-lamp']);
     [$code, $text, , $to] = $send('POST', '/drafts', ['file' => Document::text($document)]);
@@ -63,7 +46,6 @@ return function (): array {
         $step = json_decode($text, true)['step'];
         $edits[] = $ms;
     }
-    unlink($jar);
     $edits = array_slice($edits, 5);
     sort($edits);
 

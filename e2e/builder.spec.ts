@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { find, reach } from './keys'
+import { find, reach, signInByKeys } from './keys'
 import { clean, press, signIn } from './people'
 
 /** What is done counts: every press, choice and line typed is one. */
@@ -203,12 +203,7 @@ test('a first model of one\'s own, of twelve parts, takes no more than sixty act
 })
 
 test('a second zone on a boiler with the keyboard alone: placed, wired, undone and done again, and it heats', async ({ page }) => {
-    await page.goto('/login')
-    await reach(page, 'Mail address')
-    await page.keyboard.type('ines@demo.example')
-    await reach(page, 'Password')
-    await page.keyboard.type('copper-lamp')
-    await page.keyboard.press('Enter')
+    await signInByKeys(page, 'ines')
     await expect(page.getByRole('link', { name: 'Making' })).toBeVisible()
     await reach(page, 'Making')
     await page.keyboard.press('Enter')

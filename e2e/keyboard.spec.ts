@@ -1,13 +1,8 @@
 import { expect, test } from '@playwright/test'
-import { answered, find, reach, strike } from './keys'
+import { answered, find, reach, signInByKeys, strike } from './keys'
 
 test('a job from sign-in to hand-back with the keyboard alone: a zone that is too warm', async ({ page }) => {
-    await page.goto('/login')
-    await reach(page, 'Mail address')
-    await page.keyboard.type('tova@demo.example')
-    await reach(page, 'Password')
-    await page.keyboard.type('copper-lamp')
-    await page.keyboard.press('Enter')
+    await signInByKeys(page, 'tova')
     await expect(page.getByRole('heading', { name: 'My jobs' })).toBeVisible()
     await reach(page, 'Begin: Music school: practice rooms far too warm')
     await page.keyboard.press('Enter')

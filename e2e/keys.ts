@@ -39,3 +39,14 @@ export async function find(page: Page, name: string) {
     await page.keyboard.type(name)
     await page.keyboard.press('Enter')
 }
+
+/** Signs in with the keys alone. */
+export async function signInByKeys(page: Page, mailbox: string) {
+    await page.goto('/login')
+    await reach(page, 'Mail address')
+    await page.keyboard.type(`${mailbox}@demo.example`)
+    await reach(page, 'Password')
+    await page.keyboard.type('copper-lamp')
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible()
+}

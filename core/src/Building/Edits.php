@@ -42,6 +42,8 @@ final readonly class Edits
 
     private PartEdits $parts;
 
+    private FigureEdits $figures;
+
     private WireEdits $wires;
 
     private SectionEdits $sections;
@@ -49,6 +51,7 @@ final readonly class Edits
     public function __construct(private Library $library)
     {
         $this->parts = new PartEdits($library);
+        $this->figures = new FigureEdits($library);
         $this->wires = new WireEdits($library);
         $this->sections = new SectionEdits($library);
     }
@@ -71,6 +74,8 @@ final readonly class Edits
             $after = match ($name) {
                 'wire', 'rewire', 'land', 'route', 'cable', 'wire_list' => $this->wires->apply($document, $edit),
                 'set', 'like', 'include' => $this->sections->apply($document, $edit),
+                'param', 'link', 'sequence', 'flaw' => $this->figures->apply($document, $edit),
+                'remove' => (new Removal())->from($document, $edit['parts'] ?? [], $edit['wires'] ?? []),
                 default => $this->parts->apply($document, $edit),
             };
             $this->library->draft($after);

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Building;
+
+use OddSpark\Appliance\DocumentError;
+use OddSpark\Sequence\Table;
+use OddSpark\Sequence\TableError;
+
+/** Edits of what is special about a part: its figures, what it is linked to, its sequence, a fault that comes and goes. */
+final readonly class FigureEdits extends OnParts
+{
+    /**
+     * @param array<string, mixed> $d
+     * @param array<string, mixed> $e checked
+     * @return array<string, mixed>
+     *
+     * @throws EditError|DocumentError
+     */
+    public function apply(array $d, array $e): array
+    {
+        return match ($e['do']) {
+            'param' => $this->param($d, $e),
+            'flaw' => $this->flaw($d, $e),
+            'link' => $this->changed($d, $e['part'], fn (array $part) => ['links' => [$e['name'] => $e['to']] + ($part['links'] ?? [])] + $part),
+            default => $this->sequence($d, $e),
+        };
+    }
+
+    /**
+     * @param array<string, mixed> $d
+     * @param array<string, mixed> $e
+     * @return array<string, mixed>
+     */
+    private function param(array $d, array $e): array
+    {
+        $spec = $this->kindOf($d, $e['part'])['primitives'][$e['primitive']] ?? throw new EditError('/primitive', "\"{$e['part']}\" has nothing called \"{$e['primitive']}\".");
+        $value = $e['value'] ?? null;
+        if (in_array($e['key'], ['type', 'between', 'table', 'inputs', 'follows', 'overrides'], true)) {
+            throw new EditError('/key', "\"{$e['key']}\" is how the kind is made; it is not changed for one part.");
+        }
+        $usual = $spec[$e['key']] ?? null;
+        if ($value !== null && $usual !== null && (is_int($usual) || is_float($usual)) !== (is_int($value) || is_float($value))) {
+            throw new EditError('/value', "\"{$e['key']}\" ".(is_string($usual) ? 'is a word.' : 'is a number.'));
+        }
+        if (is_string($value) && isset($spec['positions']) && $e['key'] === 'at' && ! in_array($value, $spec['positions'], true)) {
+            throw new EditError('/value', 'Must be one of '.implode(', ', $spec['positions']).'.');
+        }
+
+        foreach (is_int($value) || is_float($value) ? Parameters::of($this->kindOf($d, $e['part'])) : [] as $p) {
+            if ($p['primitive'] === $e['primitive'] && $p['key'] === $e['key'] && $p['least'] !== null && ($value < $p['least'] || $value > $p['most'])) {
+                throw new EditError('/value', sprintf('%s: from %g to %g %s; usual is %s.', $p['label'], $p['least'], $p['most'], $p['unit'], $p['usual']));
+            }
+        }
+
+        return $this->changed($d, $e['part'], function (array $part) use ($e, $value): array {
+            if ($value === null) {
+                unset($part['params'][$e['primitive']][$e['key']]);
+            } else {
+                $part['params'][$e['primitive']][$e['key']] = $value;
+            }
+
+            return self::tidied($part, $e['primitive']);
+        });
+    }
+
+    /**
+     * A fault that comes and goes, for a contact of a part and of all of its kind: until it is tapped, after so many makings, or
+     * after so long.
+     *
+     * @param array<string, mixed> $d
+     * @param array<string, mixed> $e
+     * @return array<string, mixed>
+     */
+    private function flaw(array $d, array $e): array
+    {
+        $kind = $this->kindOf($d, $e['part']);
+        if (($kind['primitives'][$e['contact']]['type'] ?? '') !== 'contact') {
+            throw new EditError('/contact', "\"{$e['part']}\" has no contact called \"{$e['contact']}\"; it has ".(implode(', ', array_keys(array_filter($kind['primitives'], fn (array $p) => $p['type'] === 'contact'))) ?: 'none').'.');
+        }
+        if ($e['count'] < 1 || $e['count'] > 10000) {
+            throw new EditError('/count', 'From 1 to 10,000.');
+        }
+        $count = (int) $e['count'];
+        $lasts = isset($e['for_s']) ? ['for_s' => max(1, (int) $e['for_s'])] : [];
+        [$flaw, $words] = match ($e['by']) {
+            'taps' => [['taps' => $count], 'loose, makes after '.($count === 1 ? 'a tap' : "$count taps")],
+            'makes' => [['makes' => $count] + $lasts, "opens for good after $count makings"],
+            default => [['after_s' => $count] + ($lasts ?: ['for_s' => 60]), "opens again $count s after it has made"],
+        };
+        $mode = PartEdits::slug("{$e['contact']}-{$e['by']}-$count");
+        $kind['modes'][$mode] = ['title' => str_replace('_', ' ', $e['contact'])." $words", 'set' => ["{$e['contact']}.flaw" => $flaw], 'weight' => (float) ($e['weight'] ?? 0.2), 'repair' => $e['by'] === 'taps' ? 'set' : explode(',', $kind['title'])[0]];
+        $name = array_column($d['parts'], 'kind', 'id')[$e['part']];
+        $d['kinds'] = [$name => $kind] + ($d['kinds'] ?? []);
+
+        return $d;
+    }
+
+    /**
+     * A line of the sequence table of one control.
+     *
+     * @param array<string, mixed> $d
+     * @param array<string, mixed> $e
+     * @return array<string, mixed>
+     */
+    private function sequence(array $d, array $e): array
+    {
+        $spec = $this->kindOf($d, $e['part'])['primitives'][$e['primitive']] ?? null;
+        if (($spec['type'] ?? '') !== 'control') {
+            throw new EditError('/primitive', "\"{$e['part']}\" has no sequence table called \"{$e['primitive']}\".");
+        }
+        try {
+            Table::with($spec['table'], [$e['line'] => $e['value'] ?? null]);
+        } catch (TableError $error) {
+            throw new EditError('/line', $error->sentence);
+        }
+        $usual = $spec['table'];
+        foreach (explode('.', $e['line']) as $key) {
+            $usual = is_array($usual) ? $usual[$key] ?? null : null;
+        }
+
+        return $this->changed($d, $e['part'], function (array $part) use ($e, $usual): array {
+            $lines = $part['params'][$e['primitive']]['overrides'] ?? [];
+            unset($lines[$e['line']]);
+            if (($e['value'] ?? null) !== $usual) {
+                $lines[$e['line']] = $e['value'] ?? null;
+            }
+            unset($part['params'][$e['primitive']]['overrides']);
+            if ($lines !== []) {
+                $part['params'][$e['primitive']]['overrides'] = $lines;
+            }
+
+            return self::tidied($part, $e['primitive']);
+        });
+    }
+
+    /**
+     * Without what is empty.
+     *
+     * @param array<string, mixed> $part
+     * @return array<string, mixed>
+     */
+    private static function tidied(array $part, string $primitive): array
+    {
+        if (($part['params'][$primitive] ?? []) === []) {
+            unset($part['params'][$primitive]);
+        }
+        if (($part['params'] ?? []) === []) {
+            unset($part['params']);
+        }
+
+        return $part;
+    }
+}

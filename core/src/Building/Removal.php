@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Building;
+
+use OddSpark\Appliance\Model;
+
+/** Parts, wires and what is included, taken off the board with all that speaks of them. */
+final readonly class Removal
+{
+    /**
+     * Takes parts and wires off, and with them all that speaks of them.
+     *
+     * @param array<string, mixed> $d
+     * @param list<string> $parts parts, or what is included
+     * @param list<string> $wires
+     * @return array<string, mixed>
+     *
+     * @throws EditError when something of that is not there
+     */
+    public function from(array $d, array $parts, array $wires): array
+    {
+        $known = array_fill_keys([...array_column($d['parts'], 'id'), ...array_column($d['includes'] ?? [], 'id')], true);
+        foreach ($parts as $id) {
+            isset($known[$id]) || throw new EditError('/parts', isset($known[explode('.', $id)[0]]) ? "\"$id\" belongs to \"".explode('.', $id)[0].'", which is included: take that off as a whole, or name it under "without".' : "There is no part called \"$id\".");
+        }
+        foreach (array_diff($wires, array_column($d['wires'], 'id')) as $id) {
+            throw new EditError('/wires', "There is no wire called \"$id\".");
+        }
+        $gone = array_fill_keys($parts, true);
+        $isGone = fn (string $id): bool => isset($gone[$id]) || isset($gone[explode('.', $id)[0]]) && ! in_array($id, array_column($d['parts'], 'id'), true);
+        $at = fn (string $place): bool => $isGone(Model::split($place)[0]);
+        $lost = fn (array $w): bool => in_array($w['id'], $wires, true) || $at($w['from']) || $at($w['to']);
+        $dead = array_fill_keys(array_column(array_filter($d['wires'], $lost), 'id'), true);
+        $of = fn (string $id): bool => $isGone($id) || isset($dead[$id]);
+        $keep = fn (string $key, callable $bad) => isset($d[$key]) ? array_values(array_filter($d[$key], fn (array $x) => ! $bad($x))) : null;
+        foreach (array_filter([
+            'parts' => $keep('parts', fn (array $p) => $isGone($p['id'])),
+            'includes' => $keep('includes', fn (array $i) => isset($gone[$i['id']])),
+            'wires' => $keep('wires', $lost),
+            'joined' => isset($d['joined']) ? array_values(array_filter(array_map(fn (array $g) => array_values(array_filter($g, fn (string $p) => ! $at($p))), $d['joined']), fn (array $g) => count($g) > 1)) : null,
+            'groups' => isset($d['groups']) ? self::sets($d['groups'], $isGone) : null,
+            'views' => isset($d['views']) ? self::sets($d['views'], $isGone) : null,
+            'found' => $keep('found', fn (array $f) => array_filter([$f['part'], ...array_map(fn (string $p) => Model::split($p)[0], $f['jumper'] ?? $f['swapped'] ?? [$f['end'], $f['on']])], $of) !== []),
+            'as_built' => $keep('as_built', fn (array $b) => $of($b['wire'] ?? Model::split($b['end'])[0]) || isset($b['on']) && $at($b['on'])),
+            'compounds' => $keep('compounds', fn (array $c) => array_filter($c['faults'], fn (string $f) => $of(explode(':', $f)[0])) !== []),
+        ], fn ($v) => $v !== null) as $key => $value) {
+            $d[$key] = $value;
+        }
+        foreach (['taps' => 'part', 'percepts' => 'part'] as $key => $field) {
+            if (isset($d[$key])) {
+                $d[$key] = array_filter($d[$key], fn (array $x) => ! isset($x[$field]) || ! $isGone($x[$field]));
+            }
+        }
+        if (isset($d['weights'])) {
+            $d['weights'] = array_filter($d['weights'], fn (string|int $fault) => ! $of(explode(':', (string) $fault)[0]), ARRAY_FILTER_USE_KEY);
+        }
+        foreach ($d['wires'] as $i => $wire) {
+            if (isset($wire['near']) && $at($wire['near'])) {
+                unset($d['wires'][$i]['near']);
+            }
+        }
+        foreach ($d['doors'] ?? [] as $i => $door) {
+            $d['doors'][$i]['covers'] = array_values(array_filter($door['covers'], fn (string $id) => ! $isGone($id)));
+        }
+        foreach ($d['visits'] ?? [] as $id => $visit) {
+            $d['visits'][$id]['household'] = array_values(array_filter($visit['household'], fn (array $step) => ! $isGone($step['part'])));
+        }
+        $used = array_column($d['wires'], 'cable');
+        if (isset($d['cables'])) {
+            $d['cables'] = array_values(array_filter($d['cables'], fn (array $c) => in_array($c['id'], $used, true)));
+        }
+
+        return $d;
+    }
+
+    /**
+     * Sets of parts without those that are gone; one that is left with one part is none.
+     *
+     * @param list<list<string>> $sets
+     * @param callable(string): bool $isGone
+     * @return list<list<string>>
+     */
+    private static function sets(array $sets, callable $isGone): array
+    {
+        return array_values(array_filter(array_map(fn (array $set) => array_values(array_filter($set, fn (string $id) => ! $isGone($id))), $sets), fn (array $set) => count($set) > 1));
+    }
+}
