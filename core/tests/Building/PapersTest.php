@@ -14,6 +14,7 @@ use OddSpark\Building\Edits;
 use OddSpark\Building\HealthyRun;
 use OddSpark\Building\OwnKind;
 use OddSpark\Building\Parameters;
+use OddSpark\Building\Why;
 use OddSpark\Building\WireList;
 use OddSpark\Drawing\Board;
 use OddSpark\Drawing\Sheet;
@@ -112,6 +113,24 @@ final class PapersTest extends TestCase
         $by = array_column(Parameters::of((new Library())->kind('fan-limit'), ['bulb' => ['opens_at' => 180]]), null, 'label');
         self::assertSame(['°F', 200, 180, 20.0, 2000.0], [$by['Bulb: opens at']['unit'], $by['Bulb: opens at']['usual'], $by['Bulb: opens at']['value'], $by['Bulb: opens at']['least'], $by['Bulb: opens at']['most']]);
         self::assertSame(['auto', 'manual'], $by['Button: at']['choices']);
+    }
+
+    public function test_a_plug_opens_all_its_pins_and_a_strip_joins_pole_by_pole(): void
+    {
+        $library = new Library();
+        $d = array_reduce([
+            ['do' => 'place', 'kind' => 'plug-4', 'at' => [560, 300], 'id' => 'plug', 'label' => 'Valve plug'], ['do' => 'place', 'kind' => 'terminal-strip', 'at' => [700, 300], 'id' => 'strip'], ['do' => 'remove', 'wires' => ['w13', 'w14']],
+            ...array_map(fn (array $w) => ['do' => 'wire', 'from' => $w[0], 'to' => $w[1]], [['thermostat.W', 'strip.1'], ['strip.1t', 'plug.1'], ['plug.1t', 'valve.TH'], ['valve.TR', 'plug.2t'], ['plug.2', 'strip.2t'], ['strip.2', 'transformer.X2']]),
+        ], (new Edits($library))->apply(...), $library->document('furnace-standing-pilot'));
+        $on = fn (array $d): bool => (new HealthyRun(Compiler::compile($library->resolve($d)), 'cold', 60_000))->slot('valve.coil')['on'];
+        self::assertTrue($on($d));
+        $apart = (new Edits($library))->apply($d, ['do' => 'param', 'part' => 'plug', 'primitive' => 'halves', 'key' => 'at', 'value' => 'apart']);
+        self::assertFalse($on($apart));
+        $run = new HealthyRun(Compiler::compile($library->resolve($apart)), 'cold', 60_000);
+        $why = (new Why($run))->of('valve.coil');
+        self::assertStringContainsString('2 switches on its way are open', $why['text']);
+        self::assertSame('Valve plug: halves is at "apart".', $why['because'][0]['because'][0]['text']);
+        self::assertArrayHasKey('plug:pin-1-back', Universe::of($library->resolve($d))->faults);
     }
 
     public function test_a_kind_of_ones_own_with_a_table_runs_and_has_faults(): void
