@@ -41,5 +41,6 @@ return function (): array {
         'an act on the zones, as times a route with one insert' => $against(5, [],
             ['panel.R', 'zv1.M1', 'zv1.E1', 'zv2.M1', 'zv2.E1', 'zv3.M1', 'zv3.E1', 'panel.V1', 'panel.V2', 'panel.V3'], 'panel.C'),
     ];
+
     return $rows;
 };

@@ -41,6 +41,9 @@ class Workbench
     /** Longest wait for something to happen, ms. */
     private const LONGEST_WAIT = 900_000;
 
+    /** What of an attempt an act needs: not its mark, nor its debrief. */
+    private const KEPT = ['id', 'assignment_id', 'user_id', 'seed', 'state', 'record', 'handed_back_at', 'engine', 'updated_at'];
+
     /** Grace for a client whose clock runs a little ahead of the horizon, ms. */
     private const GRACE = 1500;
 
@@ -83,7 +86,8 @@ class Workbench
         }
 
         return $this->at($attempt, function (Attempt $attempt, Bench $bench, array $state) use ($act, $clientId): array {
-            $done = $attempt->entries()->where('client_id', $clientId)->first();
+            // one that was done already lies at or before the moment that the attempt has come to
+            $done = $act->tick > $state['tick'] - $state['zero'] ? null : $attempt->entries()->where('client_id', $clientId)->first();
             if ($done !== null) {
                 return [$state, $done];
             }
@@ -204,7 +208,7 @@ class Workbench
     private function at(Attempt $attempt, callable $do): array
     {
         return DB::transaction(function () use ($attempt, $do): array {
-            $attempt = Attempt::query()->with('assignment')->lockForUpdate()->findOrFail($attempt->id);
+            $attempt = Attempt::query()->select(self::KEPT)->with('assignment')->lockForUpdate()->findOrFail($attempt->id);
             if (! $attempt->isOpen()) {
                 throw new OutOfStep('This appliance has been handed back. Its debrief is open to you.');
             }
