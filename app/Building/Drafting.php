@@ -18,7 +18,6 @@ use OddSpark\Building\EditError;
 use OddSpark\Building\Edits;
 use OddSpark\Building\Parameters;
 use OddSpark\Drawing\Board;
-use OddSpark\Drawing\Ladder;
 use OddSpark\Sequence\Table;
 
 /**
@@ -96,7 +95,7 @@ class Drafting
                 throw new EditError('/do', $way === 'undo' ? 'There is nothing before this.' : 'There is nothing after this.');
             }
 
-            return $this->stand($draft, $user, $to->number, $to->text());
+            return $this->stand($draft, $to->number, $to->text());
         });
     }
 
@@ -155,10 +154,7 @@ class Drafting
      */
     public function publish(Draft $draft): Appliance
     {
-        $model = $this->library->resolve($draft->content());
-        $appliance = Appliance::query()->updateOrCreate(['name' => $draft->name], [
-            'title' => $model->title(), 'hash' => $model->hash(), 'document' => self::encode($model->document), 'board' => self::encode(Board::of($model) + ['ladder' => Ladder::of($model)]),
-        ]);
+        $appliance = Appliance::keep($this->library->resolve($draft->content()));
         $draft->update(['appliance_id' => $appliance->id]);
 
         return $appliance;
@@ -205,12 +201,6 @@ class Drafting
                 continue;
             }
             $kind = $model->document['kinds'][$part['kind']];
-            $asks = [];
-            array_walk_recursive($kind['primitives'], function (mixed $v) use (&$asks): void {
-                if (is_string($v) && str_starts_with($v, '@') && ! str_starts_with($v, '@.')) {
-                    $asks[substr($v, 1)] = true;
-                }
-            });
             $tables = [];
             foreach ($kind['primitives'] as $name => $spec) {
                 if ($spec['type'] === 'control') {
@@ -219,7 +209,7 @@ class Drafting
                     $tables[(string) $name] = ['table' => $table, 'inputs' => array_map('strval', array_keys($spec['inputs'])), 'changed' => array_map('strval', array_keys($lines)), 'words' => (new Table($table))->words(), 'remarks' => (new Table($table))->remarks()];
                 }
             }
-            $settings[$part['id']] = ['kind' => $part['kind'], 'contacts' => array_map('strval', array_keys(array_filter($kind['primitives'], fn (array $p) => $p['type'] === 'contact'))), 'links' => array_map('strval', array_keys($asks)), 'linked' => (object) ($part['links'] ?? []), 'params' => Parameters::of($kind, $part['params'] ?? []), 'tables' => (object) $tables];
+            $settings[$part['id']] = ['kind' => $part['kind'], 'contacts' => array_map('strval', array_keys(array_filter($kind['primitives'], fn (array $p) => $p['type'] === 'contact'))), 'links' => Model::asked($kind), 'linked' => (object) ($part['links'] ?? []), 'params' => Parameters::of($kind, $part['params'] ?? []), 'tables' => (object) $tables];
         }
 
         return $settings;
@@ -256,12 +246,12 @@ class Drafting
             [$document, $words] = $do($draft);
             $text = Document::text($document);
             if ($text === $draft->document) {
-                return $this->stand($draft, $user, $draft->step, $text, $fresh);
+                return $this->stand($draft, $draft->step, $text, $fresh);
             }
             $number = 1 + (int) $draft->steps()->max('number');
             $this->keep($draft, $number, $draft->step, $user, $words === '' ? 'Changed.' : $words, $text);
 
-            return $this->stand($draft, $user, $number, $text, $fresh);
+            return $this->stand($draft, $number, $text, $fresh);
         });
     }
 
@@ -278,7 +268,7 @@ class Drafting
     }
 
     /** @return array<string, mixed> */
-    private function stand(Draft $draft, User $user, int $number, string $text, bool $fresh = false): array
+    private function stand(Draft $draft, int $number, string $text, bool $fresh = false): array
     {
         $document = json_decode($text, true, 64, JSON_THROW_ON_ERROR);
         $was = $draft->content();
@@ -323,11 +313,5 @@ class Drafting
         }
 
         return $name;
-    }
-
-    /** @param array<string, mixed> $value */
-    private static function encode(array $value): string
-    {
-        return json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
     }
 }

@@ -35,6 +35,12 @@ class Appliance extends Model
             return $existing;
         }
 
+        return self::keep($model);
+    }
+
+    /** Keeps a model under its name, with its board and ladder drawn. */
+    public static function keep(ApplianceModel $model): self
+    {
         return self::query()->updateOrCreate(['name' => $model->name()], [
             'title' => $model->title(),
             'hash' => $model->hash(),

@@ -5,7 +5,6 @@ namespace App\Http\Controllers;
 use App\Building\Drafting;
 use App\Models\Draft;
 use App\Models\PartKind;
-use App\Models\RuleSet;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -71,7 +70,6 @@ class DraftController extends Controller
             'presence' => $this->drafting->look($draft, $request->user()),
             'models' => $this->models(),
             'catalogue' => Catalogue::find($this->library, '', PartKind::catalogue()),
-            'rules' => RuleSet::newest()->map(fn (RuleSet $r) => ['id' => $r->id, 'title' => $r->title]),
         ]);
     }
 
@@ -95,12 +93,12 @@ class DraftController extends Controller
     public function go(Request $request, Draft $draft): JsonResponse
     {
         $this->authorize('edit', $draft);
-        $said = $request->validate(['upon' => ['required', 'integer'], 'way' => ['required', 'in:undo,redo,tidy'], 'number' => ['nullable', 'integer']]);
+        $said = $request->validate(['upon' => ['required', 'integer'], 'way' => ['required', 'in:undo,redo,tidy']]);
 
         return response()->json($said['way'] === 'tidy' ? $this->drafting->tidy($draft, $request->user(), $said['upon']) : $this->drafting->go($draft, $request->user(), $said['upon'], $said['way']));
     }
 
-    /** Every step, and who is here. */
+    /** Every step. */
     public function history(Draft $draft): JsonResponse
     {
         $this->authorize('edit', $draft);

@@ -51,6 +51,24 @@ final readonly class Model
         return $hangs[$wire] ?? $this->wires()[$wire]['tag'] ?? null;
     }
 
+    /**
+     * What a kind asks of each of its parts by name ("@senses").
+     *
+     * @param array<string, mixed> $kind
+     * @return list<string>
+     */
+    public static function asked(array $kind): array
+    {
+        $asked = [];
+        array_walk_recursive($kind['primitives'], function (mixed $v) use (&$asked): void {
+            if (is_string($v) && str_starts_with($v, '@') && ! str_starts_with($v, '@.')) {
+                $asked[substr($v, 1)] = true;
+            }
+        });
+
+        return array_map('strval', array_keys($asked));
+    }
+
     /** @return array<string, mixed>|null the kind of a part, null when there is no such part */
     public function kindOf(string $part): ?array
     {

@@ -49,12 +49,9 @@ final class Soundness
     private function links(): void
     {
         foreach ($this->d['parts'] as $i => $part) {
-            $primitives = $this->d['kinds'][$part['kind']]['primitives'];
-            array_walk_recursive($primitives, function (mixed $v) use ($part, $i): void {
-                if (is_string($v) && str_starts_with($v, '@') && ! str_starts_with($v, '@.') && ! isset($part['links'][substr($v, 1)])) {
-                    throw new DocumentError("/parts/$i/links", "\"{$part['id']}\" must say what its \"".substr($v, 1).'" is: a process or a part of this model.');
-                }
-            });
+            foreach (array_diff(Model::asked($this->d['kinds'][$part['kind']]), array_keys($part['links'] ?? [])) as $name) {
+                throw new DocumentError("/parts/$i/links", "\"{$part['id']}\" must say what its \"$name\" is: a process or a part of this model.");
+            }
         }
     }
 

@@ -6,6 +6,7 @@ namespace OddSpark\Building;
 
 use OddSpark\Appliance\Plan;
 use OddSpark\Run\Memory;
+use OddSpark\Wiring\Safety;
 
 /**
  * Every safety of an appliance made to act while the fire burns, one at a time, and whether the fuel then stops.
@@ -64,8 +65,8 @@ final readonly class Acting
             $kind = $this->plan->model->document['kinds'][$part['kind']];
             foreach (in_array($kind['family'], self::FAMILIES, true) ? $kind['primitives'] : [] as $name => $spec) {
                 $sensor = $kind['primitives'][$spec['follows'] ?? ''] ?? [];
-                // of a limit what opens on rise; a fan leg that makes on rise is none, nor is the side of a draught switch that is made at rest
-                $guards = ($sensor['type'] ?? '') === 'sensor' && ($spec['when'] ?? true) === true && ($kind['family'] !== 'limit' || $sensor['opens_at'] > $sensor['closes_at']);
+                // not the side of a draught switch that is made at rest
+                $guards = Safety::guards($kind, $sensor) && ($spec['when'] ?? true) === true;
                 if ($spec['type'] === 'contact' && $guards) {
                     $found["{$part['id']}.$name"] = [$part['id'], $part['label'].(count(array_filter($kind['primitives'], fn (array $p) => $p['type'] === 'contact')) > 1 ? ": $name" : '')];
                 }

@@ -9,7 +9,7 @@ final class Parameters
 {
     /** Units by what a key ends in. */
     private const UNITS = [
-        'reactance_ohm' => 'Ω', 'megohm' => 'MΩ', 'ohm' => 'Ω', 'microfarad' => 'µF', 'picofarad' => 'pF', 'amps' => 'A', 'millivolts' => 'mV', 'volts' => 'V', '_ms' => 'ms', '_s' => 's', '_f' => '°F', '_v' => 'V',
+        'rated_va' => 'VA', 'reactance_ohm' => 'Ω', 'megohm' => 'MΩ', 'ohm' => 'Ω', 'microfarad' => 'µF', 'picofarad' => 'pF', 'amps' => 'A', 'millivolts' => 'mV', 'volts' => 'V', '_ms' => 'ms', '_s' => 's', '_f' => '°F', '_v' => 'V',
         'btu_h' => 'Btu/h', 'cfm' => 'cfm', 'in_wc' => 'in. w.c.', 'turns_ratio' => ': 1', 'opens_at' => '', 'closes_at' => '', 'differential' => '°F', 'degrees' => '°', 'ma' => 'mA',
     ];
 

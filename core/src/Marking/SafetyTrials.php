@@ -9,6 +9,7 @@ use OddSpark\Bench\Bench;
 use OddSpark\Bench\Observations;
 use OddSpark\Faults\Fault;
 use OddSpark\Run\Memory;
+use OddSpark\Wiring\Safety;
 
 /**
  * Which safeties were made to act after the last repair, and whether each then stopped the fuel: read off a run
@@ -49,7 +50,7 @@ final class SafetyTrials
         foreach ($plan->model->document['parts'] as $part) {
             $kind = $plan->model->document['kinds'][$part['kind']];
             foreach (in_array($kind['family'], self::FAMILIES, true) ? $kind['primitives'] : [] as $name => $spec) {
-                if ($spec['type'] === 'sensor' && ($kind['family'] !== 'limit' || $spec['opens_at'] > $spec['closes_at'])) {
+                if (Safety::guards($kind, $spec)) {
                     $sensors[] = "{$part['id']}.$name";
                 }
             }

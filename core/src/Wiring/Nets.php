@@ -15,7 +15,7 @@ use OddSpark\Appliance\Model;
  * of a flame rod, bonds, run capacitors) is neither.
  *
  * @phpstan-type Element array{part: string, name: string, a: string, b: string, load: bool}
- * @phpstan-type Supply array{title: string, class: string, volts: float, hot: string, return: string, part: string, name: string, degrees: float}
+ * @phpstan-type Supply array{title: string, class: string, volts: float, hot: string, return: string, part: string, name: string}
  */
 final class Nets
 {
@@ -84,7 +84,7 @@ final class Nets
 
     /**
      * @return list<Supply> the highest volts first; class line, control, millivolt, battery (within a part) or sensing (a control
-     *     reads the ohms of what hangs there); volts effective, degrees its phase
+     *     reads the ohms of what hangs there); volts effective
      */
     public function supplies(): array
     {
@@ -322,14 +322,14 @@ final class Nets
         $add = function (string $a, string $b, bool $load) use ($part, $name, $at): void {
             $this->elements[] = ['part' => $part['id'], 'name' => $name, 'a' => $at($a), 'b' => $at($b), 'load' => $load];
         };
-        $supply = function (string $hot, string $return, float $volts, string $what, float $degrees = 0.0, ?string $class = null) use ($part, $name, $at): void {
+        $supply = function (string $hot, string $return, float $volts, string $what, ?string $class = null) use ($part, $name, $at): void {
             $class ??= $volts > self::LINE ? 'line' : ($volts < 1 ? 'millivolt' : 'control');
-            $this->supplies[] = ['title' => "{$part['label']}: $what", 'class' => $class, 'volts' => $volts, 'hot' => $at($hot), 'return' => $at($return), 'part' => $part['id'], 'name' => $name, 'degrees' => $degrees];
+            $this->supplies[] = ['title' => "{$part['label']}: $what", 'class' => $class, 'volts' => $volts, 'hot' => $at($hot), 'return' => $at($return), 'part' => $part['id'], 'name' => $name];
         };
         $type = $spec['type'];
         [$a, $b] = ($spec['between'] ?? []) + [null, null];
         if ($type === 'source') {
-            isset($spec['legs']) ? $this->legs($spec, $supply) : $supply($spec['hot'], $spec['neutral'], (float) $spec['volts'], self::volts((float) $spec['volts']), (float) ($spec['degrees'] ?? 0));
+            isset($spec['legs']) ? $this->legs($spec, $supply) : $supply($spec['hot'], $spec['neutral'], (float) $spec['volts'], self::volts((float) $spec['volts']));
         } elseif ($type === 'thermo-source') {
             $supply($a, $b, 0.03, 'millivolts');
         } elseif ($type === 'dc-source') {
@@ -361,14 +361,14 @@ final class Nets
      * Two legs: what lies between them, and what lies between each and the neutral.
      *
      * @param array<string, mixed> $spec
-     * @param callable(string, string, float, string, float): void $supply
+     * @param callable(string, string, float, string): void $supply
      */
     private function legs(array $spec, callable $supply): void
     {
         [$one, $two] = array_keys($spec['legs']);
-        $supply((string) $one, (string) $two, 240.0, '240 V', 0.0);
+        $supply((string) $one, (string) $two, 240.0, '240 V');
         foreach ([$one, $two] as $leg) {
-            $supply((string) $leg, $spec['neutral'], 120.0, "120 V, $leg to neutral", (float) ($spec['legs'][$leg]['degrees'] ?? 0));
+            $supply((string) $leg, $spec['neutral'], 120.0, "120 V, $leg to neutral");
         }
     }
 

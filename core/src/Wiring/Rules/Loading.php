@@ -43,17 +43,17 @@ final class Loading extends Rule
      */
     private function transformer(array $supply, array $paths): array
     {
-        $kind = $this->model()->kindOf($supply['part']);
-        if ($kind === null || preg_match('/(\d+) VA/', $kind['title'], $m) !== 1) {
+        $rated = $this->spec($supply['part'], $supply['name'])['rated_va'] ?? null;
+        if ($rated === null) {
             return [];
         }
         $va = $supply['volts'] * array_sum(array_map(fn (string $load) => $this->amps($load, $supply['volts']), array_keys($paths)));
-        if ($va <= (float) $m[1]) {
+        if ($va <= $rated) {
             return [];
         }
 
         return [new Finding(
-            'transformer overloaded', Finding::ODD, [$supply['part']], [], sprintf('All that hangs on %s comes to %.0f VA at once; it is made for %s.', $supply['title'], $va, $m[1]),
+            'transformer overloaded', Finding::ODD, [$supply['part']], [], sprintf('All that hangs on %s comes to %.0f VA at once; it is made for %g.', $supply['title'], $va, $rated),
             'Its voltage sags, relays chatter, and its own thermal link opens.', 'Use a larger transformer (a class 2 one has 100 VA at most), or part the loads.',
         )];
     }
@@ -157,17 +157,22 @@ final class Loading extends Rule
 
     private function rated(string $part, string $name): ?float
     {
-        $spec = $this->model()->kindOf($part)['primitives'][$name] ?? [];
-        $spec = array_replace($spec, $this->model()->parts()[$part]['params'][$name] ?? []);
+        $spec = $this->spec($part, $name);
 
         return ($spec['type'] ?? '') === 'fuse' ? (float) $spec['amps'] : null;
+    }
+
+    /** @return array<string, mixed> a primitive with the part's own figures */
+    private function spec(string $part, string $name): array
+    {
+        return array_replace($this->model()->kindOf($part)['primitives'][$name] ?? [], $this->model()->parts()[$part]['params'][$name] ?? []);
     }
 
     /** What a load draws at a voltage, A. */
     private function amps(string $load, float $volts): float
     {
         [$part, $name] = [substr($load, 0, (int) strrpos($load, '.')), substr($load, (int) strrpos($load, '.') + 1)];
-        $spec = array_replace($this->model()->kindOf($part)['primitives'][$name] ?? [], $this->model()->parts()[$part]['params'][$name] ?? []);
+        $spec = $this->spec($part, $name);
         if (($spec['type'] ?? '') === 'windings') {
             return 0.0; // what a transformer draws is what hangs on it
         }

@@ -7,6 +7,7 @@ namespace OddSpark\Wiring\Rules;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Guards;
 use OddSpark\Wiring\Rule;
+use OddSpark\Wiring\Safety;
 
 /** Safeties that a fuel valve can be fed without. */
 final class Safeties extends Rule
@@ -29,7 +30,7 @@ final class Safeties extends Rule
         foreach ($this->nets->elements() as $e) {
             $kind = $this->model()->kindOf($e['part']);
             $follows = $kind['primitives'][$kind['primitives'][$e['name']]['follows'] ?? ''] ?? null;
-            if ($e['load'] || ! in_array($kind['family'] ?? '', self::SAFETIES, true) || ($follows['type'] ?? '') !== 'sensor' || ! self::stops($follows)) {
+            if ($e['load'] || ! in_array($kind['family'] ?? '', self::SAFETIES, true) || ! Safety::guards($kind, $follows ?? [])) {
                 continue;
             }
             foreach ($valves as $valve => $part) {
@@ -63,15 +64,5 @@ final class Safeties extends Rule
         }
 
         return $valves;
-    }
-
-    /**
-     * Whether a sensor opens on what it guards against: a limit on rise; a low-water cut-off on fall.
-     *
-     * @param array<string, mixed> $sensor
-     */
-    private static function stops(array $sensor): bool
-    {
-        return $sensor['opens_at'] > $sensor['closes_at'] || ! isset($sensor['of']) || ! str_contains((string) $sensor['of'], 'senses');
     }
 }
