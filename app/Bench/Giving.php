@@ -67,12 +67,7 @@ class Giving
     {
         $plan = $this->plans->ofAppliance($appliance);
         $preview = Preview::of($plan, Universe::of($plan->model)->get($fault), $visit, $seconds * 1000);
-        $states = array_values($preview->states)[0] ?? []; // of the first control, as the tape has one row for it
 
-        return [
-            'complaint' => $preview->arrival->complaint,
-            'until_s' => $seconds,
-            'states' => array_map(fn (array $s) => ['at' => $s['from'] / 1000, 'state' => $s['state'], 'title' => $s['title']], $states),
-        ] + $this->workbench->channels($preview->bench, $preview->perceived);
+        return ['complaint' => $preview->arrival->complaint] + $this->workbench->taped($preview);
     }
 }

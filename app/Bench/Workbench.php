@@ -17,6 +17,7 @@ use OddSpark\Bench\Instruments;
 use OddSpark\Bench\Kit;
 use OddSpark\Bench\Observations;
 use OddSpark\Bench\Outcome;
+use OddSpark\Bench\Preview;
 use OddSpark\Bench\WarmUp;
 use OddSpark\Bench\Wording;
 use OddSpark\Faults\Universe;
@@ -334,6 +335,22 @@ class Workbench
         }
 
         return $lifted;
+    }
+
+    /**
+     * A run that nobody does anything to, as a tape: what is perceived, and the states of its first control, since a tape has one
+     * row for them.
+     *
+     * @return array<string, mixed>
+     */
+    public function taped(Preview $preview): array
+    {
+        $states = array_values($preview->states)[0] ?? [];
+
+        return [
+            'until_s' => intdiv($preview->until, 1000),
+            'states' => array_map(fn (array $s) => ['at' => $s['from'] / 1000, 'state' => $s['state'], 'title' => $s['title']], $states),
+        ] + $this->channels($preview->bench, $preview->perceived);
     }
 
     /** @return array{seen: array<string, string>, reading: array<string, mixed>|null, refused: string|null, dangers: array<string, string>} */

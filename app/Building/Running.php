@@ -42,12 +42,8 @@ class Running
     {
         [$plan, $visit] = $this->plan($draft, $visit);
         $preview = Preview::of($plan, Fault::none(), $visit, self::LONGEST_S * 1000);
-        $states = array_values($preview->states)[0] ?? [];
 
-        return [
-            'visit' => $visit, 'visits' => array_map(fn (array $v) => $v['title'], $plan->model->document['visits']), 'until_s' => self::LONGEST_S,
-            'states' => array_map(fn (array $s) => ['at' => $s['from'] / 1000, 'state' => $s['state'], 'title' => $s['title']], $states),
-        ] + $workbench->channels($preview->bench, $preview->perceived);
+        return ['visit' => $visit, 'visits' => array_map(fn (array $v) => $v['title'], $plan->model->document['visits'])] + $workbench->taped($preview);
     }
 
     /** @throws DocumentError */

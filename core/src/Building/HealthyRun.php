@@ -9,6 +9,7 @@ use OddSpark\Bench\Bench;
 use OddSpark\Faults\Fault;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Run\Memory;
+use OddSpark\Run\SpiceDeck;
 use OddSpark\Senses\Perception;
 use OddSpark\Wiring\Nets;
 
@@ -23,7 +24,7 @@ final class HealthyRun
     public readonly Nets $nets;
 
     /** @param int $tick ms after the arrival */
-    public function __construct(public readonly Plan $plan, string $visit, public readonly int $tick, private readonly Memory $memory = new Memory())
+    public function __construct(public readonly Plan $plan, string $visit, int $tick, private readonly Memory $memory = new Memory())
     {
         $this->nets = new Nets($plan->model);
         $this->bench = new Bench($plan, Fault::none(), $memory);
@@ -96,15 +97,7 @@ final class HealthyRun
     /** As a netlist for a general-purpose simulator, at this moment. */
     public function netlist(): string
     {
-        $state = ['tick' => $this->state['tick'], 'slots' => $this->state['slots']];
-        $machine = $this->bench->machine();
-        $names = $this->plan->nodeNames();
-        $text = sprintf("* %s, healthy, at %.3f s; every place of a node is named here\n", $this->plan->model->name(), $this->tickNow() / 1000);
-        foreach ($this->plan->places as $place => $node) {
-            $text .= $names[$node] === $place ? '' : "* $place = {$names[$node]}\n";
-        }
-
-        return $text.$machine->netlist($state)->linear($machine->solution($state)).sprintf(".op\n.ac lin 1 %1\$g %1\$g\n.end\n", $this->plan->hertz);
+        return SpiceDeck::of($this->bench->machine(), ['tick' => $this->state['tick'], 'slots' => $this->state['slots']], Fault::HEALTHY, $this->tickNow() / 1000);
     }
 
     /** Volts between two places, effective; of a DC circuit their size. */

@@ -15,7 +15,7 @@ use OddSpark\Wiring\Nets;
  * a control waits for. Read off a run and the wiring; nothing of it is written down in advance.
  *
  * @phpstan-import-type Element from Nets
- * @phpstan-type Reason array{text: string, part: string|null, place: string|null, because: list<mixed>}
+ * @phpstan-type Reason array{text: string, part: string|null, because: list<mixed>}
  */
 final class Why
 {
@@ -368,6 +368,6 @@ final class Why
     {
         $part = $id === null ? null : Model::split($id)[0];
 
-        return ['text' => $text, 'part' => $part !== null && isset($this->run->plan->model->parts()[$part]) ? $part : null, 'place' => null, 'because' => $because];
+        return ['text' => $text, 'part' => $part !== null && isset($this->run->plan->model->parts()[$part]) ? $part : null, 'because' => $because];
     }
 }

@@ -20,6 +20,7 @@ use OddSpark\Faults\Fault;
 use OddSpark\Faults\Universe;
 use OddSpark\Marking\Rules;
 use OddSpark\Run\Memory;
+use OddSpark\Run\SpiceDeck;
 use OddSpark\Sequence\Table;
 
 /** The core on the command line, without the web. Formats: docs/verbs.md. */
@@ -343,16 +344,7 @@ final class Verbs
     private function spice(Plan $plan): array
     {
         [$attempt, $at] = $this->momentOf($plan);
-        $machine = $attempt->bench->machine();
-        $netlist = $machine->netlist($attempt->state);
-        $text = sprintf("* %s, %s, at %.3f s; every place of a node is named here\n", $plan->model->name(), $attempt->bench->fault->id, $at / 1000);
-        $names = $plan->nodeNames();
-        foreach ($plan->places as $place => $node) {
-            $text .= $names[$node] === $place ? '' : "* $place = {$names[$node]}\n";
-        }
-        $text .= isset($this->options['--tran'])
-            ? $netlist->transient().sprintf(".tran %.3g 0.5 0.4 %.3g\n.end\n", 1 / $plan->hertz / 200, 1 / $plan->hertz / 200)
-            : $netlist->linear($machine->solution($attempt->state)).sprintf(".op\n.ac lin 1 %g %g\n.end\n", $plan->hertz, $plan->hertz);
+        $text = SpiceDeck::of($attempt->bench->machine(), $attempt->state, $attempt->bench->fault->id, $at / 1000, isset($this->options['--tran']));
 
         return [['model' => $plan->model->name(), 'at_s' => $at / 1000, 'netlist' => $text], $text];
     }

@@ -11,7 +11,7 @@ namespace OddSpark\Wiring;
  * @phpstan-import-type Element from Nets
  * @phpstan-import-type Supply from Nets
  * @phpstan-type Leg array{title: string, class: string, hot: string, return: string, loads: list<array{part: string, title: string, load: string, proves: string|null, ways: int, words: string, parts: list<string>, wires: list<string>}>}
- * @phpstan-type Gap array{part: string, title: string, input: bool, words: string, sides: list<array{place: string, words: string}>}
+ * @phpstan-type Gap array{part: string, title: string, input: bool, words: string}
  */
 final readonly class Circuits
 {
@@ -98,10 +98,9 @@ final readonly class Circuits
                 continue;
             }
             $told[$nets] = true;
-            $sides = array_map(fn (string $place) => ['place' => $place, 'words' => $this->side($place)], [$e['a'], $e['b']]);
             $gaps[] = [
                 'part' => $e['part'], 'title' => $this->nets->title($e), 'input' => $this->proves($e) !== null || ($this->nets->model->kindOf($e['part'])['family'] ?? '') === 'control' && str_ends_with($e['name'], '_input'),
-                'words' => $this->nets->title($e)." has no way from a supply and home: {$sides[0]['words']}; {$sides[1]['words']}.", 'sides' => $sides,
+                'words' => $this->nets->title($e)." has no way from a supply and home: {$this->side($e['a'])}; {$this->side($e['b'])}.",
             ];
         }
 
