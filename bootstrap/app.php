@@ -2,28 +2,44 @@
 
 use App\Bench\OutOfStep;
 use App\Building\Behind;
+use App\Http\Failures;
+use App\Http\Middleware\BoundedRequest;
 use App\Http\Middleware\HandleInertiaRequests;
+use App\Http\Middleware\SecurityHeaders;
+use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Request;
 use OddSpark\Acts\ActError;
+use OddSpark\Appliance\DocumentError;
 use OddSpark\Building\EditError;
+use OddSpark\Run\RunError;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
         commands: __DIR__.'/../routes/console.php',
-        health: '/up',
     )
     ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->prepend(SecurityHeaders::class);
+        $middleware->append(BoundedRequest::class);
+        $middleware->trustHosts(at: fn () => array_map(fn (string $host) => '^'.preg_quote($host).'$', config('spark.hosts')), subdomains: false);
         $middleware->web(append: [HandleInertiaRequests::class]);
         $middleware->redirectGuestsTo('/login');
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->dontReport([OutOfStep::class, ActError::class, Behind::class, EditError::class]);
-        $exceptions->render(fn (Behind $e) => response()->json(['message' => $e->getMessage()], 409));
-        $exceptions->render(fn (EditError $e) => response()->json(['message' => $e->sentence, 'pointer' => $e->pointer], 422));
-        $exceptions->render(fn (OutOfStep $e) => response()->json(['message' => $e->getMessage()], 409));
-        $exceptions->render(fn (ActError $e) => response()->json(['message' => $e->getMessage(), 'pointer' => $e->pointer], 422));
+        $exceptions->dontReport([OutOfStep::class, ActError::class, Behind::class, EditError::class, DocumentError::class, RunError::class, LockTimeoutException::class]);
+        $refuse = fn (string $sentence, int $status, ?string $pointer = null) => response()->json(['message' => $sentence] + ($pointer === null ? [] : ['pointer' => $pointer]), $status);
+        $exceptions->render(fn (Behind $e) => $refuse($e->getMessage(), 409));
+        $exceptions->render(fn (OutOfStep $e) => $refuse($e->getMessage(), 409));
+        $exceptions->render(fn (EditError $e) => $refuse($e->sentence, 422, $e->pointer));
+        $exceptions->render(fn (ActError $e) => $refuse($e->getMessage(), 422, $e->pointer));
+        $exceptions->render(fn (DocumentError $e) => $refuse('It cannot run yet. '.$e->getMessage(), 422, $e->pointer));
+        $exceptions->render(fn (RunError $e) => $refuse('It does not come to rest: '.$e->getMessage(), 422));
+        $exceptions->render(fn (LockTimeoutException $e) => $refuse('Too many are at this at the same moment. Try again.', 503));
+        $exceptions->render(function (Throwable $e, Request $request) {
+            return Failures::isOurs($e) ? Failures::answer(Failures::instead($e), $request) : null;
+        });
     })->create();

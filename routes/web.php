@@ -17,17 +17,24 @@ use App\Http\Controllers\PartKindController;
 use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\RuleSetController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\TaskController;
+use App\Http\Controllers\UpController;
 use App\Http\Controllers\WarmUpController;
+use App\Http\Middleware\OneAtATime;
 use Illuminate\Support\Facades\Route;
+
+Route::get('/up', UpController::class)->withoutMiddleware('web');
 
 Route::middleware('guest')->group(function () {
     Route::get('/login', [SessionController::class, 'create'])->name('login');
-    Route::post('/login', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+    Route::post('/login', [SessionController::class, 'store']);
 });
 
-Route::middleware(['auth', 'throttle:work'])->group(function () {
+Route::middleware(['auth', 'throttle:work', OneAtATime::class])->group(function () {
     Route::post('/logout', [SessionController::class, 'destroy']);
     Route::get('/', HomeController::class);
+
+    Route::get('/tasks/{task}', TaskController::class);
 
     Route::get('/models', [ApplianceController::class, 'index']);
     Route::get('/models/{appliance}', [ApplianceController::class, 'show']);
@@ -76,6 +83,7 @@ Route::middleware(['auth', 'throttle:work'])->group(function () {
     Route::get('/attempts/{attempt}', [BenchController::class, 'show']);
     Route::post('/attempts/{attempt}/acts', [BenchController::class, 'act']);
     Route::post('/attempts/{attempt}/play', [BenchController::class, 'play']);
+    Route::get('/attempts/{attempt}/waiting', [BenchController::class, 'waiting']);
     Route::post('/attempts/{attempt}/next', [BenchController::class, 'next']);
     Route::get('/attempts/{attempt}/debrief', [DebriefController::class, 'show']);
     Route::get('/attempts/{attempt}/debrief.pdf', [DebriefController::class, 'pdf']);

@@ -39,13 +39,13 @@ class Judging
             if ($attempt->mark === null) {
                 $this->keep($attempt, $marker, $rules, null);
             }
-            $attempt->update(['debrief' => (new Debrief($account))->toArray(), 'marking' => null]);
+            $attempt->update(['debrief' => (new Debrief($account))->toArray()]);
             $this->stand($attempt);
         });
     }
 
     /**
-     * Marks it once more under other rules, beside the mark that it has.
+     * Marks it once more under other rules, beside the mark that it has; under the same rules and engine once only.
      *
      * @param (callable(int, int): void)|null $progress
      */
@@ -54,14 +54,20 @@ class Judging
         $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
         [, $marker] = $this->account($attempt, $assignment, $progress);
         DB::transaction(function () use ($attempt, $marker, $rules, $by): void {
-            $this->keep($attempt, $marker, $rules, $by);
-            $attempt->update(['marking' => null]);
+            $attempt = Attempt::query()->lockForUpdate()->findOrFail($attempt->id);
+            $isThere = $attempt->marks()->whereNotNull('user_id')->where('engine', Assignment::ENGINE)->get()
+                ->contains(fn (Mark $m) => $m->rules['name'] === $rules->name && $m->rules['version'] === $rules->version);
+            if (! $isThere) {
+                $this->keep($attempt, $marker, $rules, $by);
+            }
         });
     }
 
     /** The mark that counts: the first that was computed, with what was set otherwise since. */
     public function stand(Attempt $attempt): void
     {
+        // one after the other: two lines set at once both count
+        Attempt::query()->whereKey($attempt->id)->lockForUpdate()->value('id');
         $first = Mark::query()->where('attempt_id', $attempt->id)->orderBy('id')->first();
         if ($first === null) {
             return;

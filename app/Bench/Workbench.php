@@ -5,6 +5,7 @@ namespace App\Bench;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Entry;
+use App\Models\Task;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Acts\Act;
@@ -20,8 +21,6 @@ use OddSpark\Bench\Outcome;
 use OddSpark\Bench\Preview;
 use OddSpark\Bench\WarmUp;
 use OddSpark\Bench\Wording;
-use OddSpark\Faults\Universe;
-use OddSpark\Marking\Hint;
 use OddSpark\Marking\Rules;
 use OddSpark\Meter\Mode;
 use OddSpark\Meter\Reading;
@@ -29,7 +28,6 @@ use OddSpark\Meter\Specification;
 use OddSpark\Run\Memory;
 use OddSpark\Run\Snapshot;
 use OddSpark\Senses\Record;
-use OddSpark\Suspects\Tracker;
 
 /**
  * An attempt between requests: the core's bench taken from its snapshot, one thing done, and put back.
@@ -43,30 +41,33 @@ class Workbench
     private const LONGEST_WAIT = 900_000;
 
     /** What of an attempt an act needs: not its mark, nor its debrief. */
-    private const KEPT = ['id', 'assignment_id', 'user_id', 'seed', 'state', 'record', 'handed_back_at', 'engine', 'updated_at'];
+    private const KEPT = ['id', 'assignment_id', 'user_id', 'seed', 'state', 'record', 'handed_back_at', 'engine', 'entries_count', 'updated_at'];
+
+    /** Entries that an attempt may have; handing back is always possible. Marking and debriefs are made for as many. */
+    public const MOST_ENTRIES = 1000;
 
     /** Grace for a client whose clock runs a little ahead of the horizon, ms. */
     private const GRACE = 1500;
 
     public function __construct(private readonly Plans $plans) {}
 
+    /** The attempt of a person at a job: begun once, however often it is asked for at the same time. */
     public function start(Assignment $assignment, User $user): Attempt
     {
-        return DB::transaction(function () use ($assignment, $user): Attempt {
-            $existing = Attempt::query()->where(['assignment_id' => $assignment->id, 'user_id' => $user->id])->lockForUpdate()->first();
-            if ($existing !== null) {
-                return $existing;
-            }
-            $seed = ($assignment->seed * 31 + $user->id) & 0x7FFFFFFF;
-            $bench = $this->bench($assignment, $seed);
-            $state = $bench->arrive($assignment->visit)->state;
-            $bench->resume($state);
+        $mine = ['assignment_id' => $assignment->id, 'user_id' => $user->id];
+        $existing = Attempt::query()->where($mine)->first();
+        if ($existing !== null) {
+            return $existing;
+        }
+        $seed = ($assignment->seed * 31 + $user->id) & 0x7FFFFFFF;
+        $bench = $this->bench($assignment, $seed);
+        $state = $bench->arrive($assignment->visit)->state;
+        $bench->resume($state);
 
-            return Attempt::query()->create([
-                'assignment_id' => $assignment->id, 'user_id' => $user->id, 'seed' => $seed, 'engine' => Assignment::ENGINE,
-                'state' => Snapshot::pack($state), 'record' => Snapshot::pack($bench->record->kept()),
-            ]);
-        });
+        return Attempt::query()->createOrFirst($mine, [
+            'seed' => $seed, 'engine' => Assignment::ENGINE,
+            'state' => Snapshot::pack($state), 'record' => Snapshot::pack($bench->record->kept()),
+        ])->refresh();
     }
 
     /**
@@ -86,51 +87,79 @@ class Workbench
             throw new ActError('/id', 'Must be a text of 1 to 40 letters, another for each act.');
         }
 
-        return $this->at($attempt, function (Attempt $attempt, Bench $bench, array $state) use ($act, $clientId): array {
+        $reply = $this->at($attempt, function (Attempt $attempt, Bench $bench, array $state) use ($act, $clientId): array {
             // one that was done already lies at or before the moment that the attempt has come to
             $done = $act->tick > $state['tick'] - $state['zero'] ? null : $attempt->entries()->where('client_id', $clientId)->first();
             if ($done !== null) {
                 return [$state, $done];
             }
             $this->inStep($attempt, $state, $act->tick);
-            $barred = Rules::of($attempt->assignment->rules)->barred;
-            if (in_array($act->name, $barred, true) || $act->name === 'hint' && $attempt->assignment->kind !== 'practice') {
-                throw new ActError('/act', $act->name === 'hint' ? 'There are no hints in an examination.' : 'The house rules of this job do not allow that.');
-            }
+            $this->allowed($attempt, $act);
             [$state, $outcome] = $bench->do($state, $act);
-            if ($act->name === 'hint') {
-                $outcome = new Outcome(['hint' => $this->hint($attempt, $bench, $state, $act->get('grade'))]);
-            }
             $entry = $attempt->entries()->create([
                 'client_id' => $clientId,
                 'tick' => $act->tick,
                 'act' => $act->toArray(),
-                'outcome' => $this->shown($outcome),
+                'outcome' => $act->name === 'hint' ? ['waits' => true, 'seen' => ['hint' => '']] + $this->shown($outcome) : $this->shown($outcome),
                 'sentence' => (new Wording($bench->plan->model))->entry($act, $outcome),
             ]);
+            $attempt->entries_count++;
             if ($act->name === 'hand_back') {
                 $attempt->handed_back_at = now();
             }
 
             return [$state, $entry];
-        });
+        }, fn (Attempt $attempt): ?Entry => $act->name === 'hand_back'
+            ? $attempt->entries()->reorder('id', 'desc')->first()
+            : $attempt->entries()->where('client_id', $clientId)->first());
+        if ($act->name === 'hint') { // worked out beside the site, with the attempt free for what is done meanwhile
+            $reply['entry'] = $this->hinted($attempt, $clientId);
+        }
+
+        return $reply;
+    }
+
+    /** @throws ActError */
+    private function allowed(Attempt $attempt, Act $act): void
+    {
+        if ($act->name === 'hint' && $attempt->assignment->kind !== 'practice') {
+            throw new ActError('/act', 'There are no hints in an examination.');
+        }
+        if (in_array($act->name, Rules::of($attempt->assignment->rules)->barred, true)) {
+            throw new ActError('/act', 'The house rules of this job do not allow that.');
+        }
+        if ($attempt->entries_count >= self::MOST_ENTRIES && $act->name !== 'hand_back') {
+            throw new ActError('/act', 'This attempt has '.self::MOST_ENTRIES.' entries, the most that one can have. Hand the appliance back.');
+        }
     }
 
     /**
-     * A hint from all that was seen up to this moment.
+     * The entry of a hint, which is asked for if it is not yet.
      *
-     * @param array<string, mixed> $state
+     * @return array<string, mixed>
      */
-    private function hint(Attempt $attempt, Bench $bench, array $state, string $grade): string
+    private function hinted(Attempt $attempt, string $clientId): array
     {
-        $now = $state['tick'] - $state['zero'];
-        $before = $this->observations($attempt);
-        $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
-        $plan = $bench->plan;
-        $tracker = new Tracker($plan, Universe::of($plan->model), $assignment->visit, new Memory(), Plans::unpackArrivals($assignment->arrivals));
-        $tracker->follow(new Observations($before->visit, $before->entries, $bench->record->until($now), $now, $before->complaint));
+        $entry = $attempt->entries()->where('client_id', $clientId)->firstOrFail();
+        if (isset($entry->outcome['waits'])) {
+            Task::want($attempt->user, 'hint', "entry:$entry->id", ['entry' => $entry->id]);
+            $entry->refresh();
+        }
 
-        return (new Hint($plan))->of($grade, $tracker);
+        return $entry->shown();
+    }
+
+    /**
+     * A hint that is being worked out, or has been: how far it is, and its entry.
+     *
+     * @return array{entry: array<string, mixed>, share: float, error: string|null}
+     */
+    public function waiting(Attempt $attempt, string $clientId): array
+    {
+        $shown = $this->hinted($attempt, $clientId);
+        $task = isset($shown['waits']) ? Task::find('hint', 'entry:'.$attempt->entries()->where('client_id', $clientId)->value('id')) : null;
+
+        return ['entry' => $shown, 'share' => (float) ($task->share ?? 1), 'error' => $task?->error];
     }
 
     /**
@@ -177,11 +206,15 @@ class Workbench
         return $this->reply($attempt, $bench, $state, null, $state['tick'] - $state['zero']);
     }
 
-    /** What the trainee did and was shown, as the suspects and the mark need it. */
-    public function observations(Attempt $attempt): Observations
+    /**
+     * What the trainee did and was shown, as the suspects and the mark need it.
+     *
+     * @param Entry|null $before only what came before this entry
+     */
+    public function observations(Attempt $attempt, ?Entry $before = null): Observations
     {
         $entries = [];
-        foreach ($attempt->entries as $entry) {
+        foreach ($before === null ? $attempt->entries : $attempt->entries->where('id', '<', $before->id) as $entry) {
             $o = $entry->outcome;
             $entries[] = [Catalogue::act($entry->act), new Outcome(
                 $o['seen'],
@@ -192,7 +225,7 @@ class Workbench
             )];
         }
         $state = Snapshot::unpack($attempt->state);
-        $until = $state['tick'] - $state['zero'];
+        $until = $before->tick ?? $state['tick'] - $state['zero'];
 
         return new Observations($attempt->assignment->visit, $entries, Record::resumed(Snapshot::unpack($attempt->record))->until($until), $until, $attempt->assignment->said);
     }
@@ -204,13 +237,15 @@ class Workbench
 
     /**
      * @param callable(Attempt, Bench, array<string, mixed>): array{array<string, mixed>, Entry|null} $do
+     * @param (callable(Attempt): (Entry|null))|null $again the entry that is answered once more, of one that is over
      * @return array<string, mixed>
      */
-    private function at(Attempt $attempt, callable $do): array
+    private function at(Attempt $attempt, callable $do, ?callable $again = null): array
     {
-        return DB::transaction(function () use ($attempt, $do): array {
+        return DB::transaction(function () use ($attempt, $do, $again): array {
             $attempt = Attempt::query()->select(self::KEPT)->with('assignment')->lockForUpdate()->findOrFail($attempt->id);
-            if (! $attempt->isOpen()) {
+            $entry = $attempt->isOpen() || $again === null ? null : $again($attempt);
+            if (! $attempt->isOpen() && $entry === null) {
                 throw new OutOfStep('This appliance has been handed back. Its debrief is open to you.');
             }
             $state = Snapshot::unpack($attempt->state) + Hands::CLEAN + Instruments::PUT_AWAY;
@@ -218,6 +253,9 @@ class Workbench
             $bench->record = Record::resumed(Snapshot::unpack($attempt->record));
             $bench->resume($state);
             $before = $state['tick'] - $state['zero'];
+            if ($entry !== null) {
+                return $this->reply($attempt, $bench, $state, $entry, $before);
+            }
             [$state, $entry] = $do($attempt, $bench, $state);
             $attempt->state = Snapshot::pack($state);
             $attempt->record = Snapshot::pack($bench->record->kept());

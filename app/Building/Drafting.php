@@ -7,6 +7,7 @@ use App\Models\Draft;
 use App\Models\DraftStep;
 use App\Models\PartKind;
 use App\Models\User;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use OddSpark\Appliance\DocumentError;
@@ -28,34 +29,49 @@ class Drafting
 {
     private const PRESENT_S = 25;
 
+    /** What routing may cost while somebody waits for an edit, see Router: a second or so. */
+    private const MOST_STEPS = 1_000_000;
+
     /** Steps that a history shows, the newest first. */
     private const SHOWN = 200;
 
     public function __construct(private readonly Library $library) {}
 
-    /** @param array<string, mixed> $document */
-    public function begin(User $user, array $document, string $words): Draft
+    /**
+     * @param array<string, mixed> $document
+     * @param string|null $clientId of what asked for it: asked twice it is begun once
+     */
+    public function begin(User $user, array $document, string $words, ?string $clientId = null): Draft
     {
-        return DB::transaction(function () use ($user, $document, $words): Draft {
+        $board = Drawn::of(Board::of($this->library->draft($document)))->text();
+
+        // names are given one at a time
+        return Cache::lock('draft-names', 20)->block(20, fn () => DB::transaction(function () use ($user, $document, $words, $clientId, $board): Draft {
+            $begun = $clientId === null ? null : DraftStep::query()->where(['number' => 0, 'client_id' => $clientId])->first();
+            if ($begun !== null) {
+                return Draft::query()->findOrFail($begun->draft_id);
+            }
             $document['name'] = $this->freeName($document['name']);
             $text = Document::text($document);
-            $draft = Draft::query()->create(['user_id' => $user->id, 'name' => $document['name'], 'title' => $document['title'], 'step' => 0, 'document' => $text, 'drawn' => Drawn::of(Board::of($this->library->draft($document)))->text()]);
-            $this->keep($draft, 0, null, $user, $words, $text);
+            $draft = Draft::query()->create(['user_id' => $user->id, 'name' => $document['name'], 'title' => $document['title'], 'step' => 0, 'document' => $text, 'drawn' => $board]);
+            $this->keep($draft, 0, null, $user, $words, $text, $clientId);
 
             return $draft;
-        });
+        }));
     }
 
     /**
      * Makes an edit, or several as one step.
      *
      * @param list<array<string, mixed>> $edits
+     *
+     * @param string|null $clientId another for each step: one that is sent twice is made once
      * @return array<string, mixed> the reply
      *
      * @throws EditError when one of them cannot be made: then none is
      * @throws Behind when somebody else was faster
      */
-    public function edit(Draft $draft, User $user, int $upon, array $edits): array
+    public function edit(Draft $draft, User $user, int $upon, array $edits, ?string $clientId = null): array
     {
         return $this->at($draft, $user, $upon, function (Draft $draft) use ($edits): array {
             $before = $document = $draft->content();
@@ -65,7 +81,7 @@ class Drafting
             }
 
             return [$document, implode(' ', array_slice(Difference::words($before, $document), 0, 6))];
-        });
+        }, clientId: $clientId);
     }
 
     /**
@@ -154,7 +170,7 @@ class Drafting
      */
     public function publish(Draft $draft): Appliance
     {
-        $appliance = Appliance::keep($this->library->resolve($draft->content()));
+        $appliance = Appliance::keep($this->library->resolve($draft->content()), Drawn::read($draft->drawn)->board());
         $draft->update(['appliance_id' => $appliance->id]);
 
         return $appliance;
@@ -239,9 +255,12 @@ class Drafting
      * @param callable(Draft): array{array<string, mixed>, string} $do the document after, and what was done
      * @return array<string, mixed>
      */
-    private function at(Draft $draft, User $user, int $upon, callable $do, bool $fresh = false): array
+    private function at(Draft $draft, User $user, int $upon, callable $do, bool $fresh = false, ?string $clientId = null): array
     {
-        return DB::transaction(function () use ($draft, $user, $upon, $do, $fresh): array {
+        return DB::transaction(function () use ($draft, $user, $upon, $do, $fresh, $clientId): array {
+            if ($clientId !== null && $draft->steps()->where('client_id', $clientId)->exists()) {
+                return ['whole' => true] + $this->shown($draft->refresh());
+            }
             $draft = $this->locked($draft, $upon, $user);
             [$document, $words] = $do($draft);
             $text = Document::text($document);
@@ -249,7 +268,7 @@ class Drafting
                 return $this->stand($draft, $draft->step, $text, $fresh);
             }
             $number = 1 + (int) $draft->steps()->max('number');
-            $this->keep($draft, $number, $draft->step, $user, $words === '' ? 'Changed.' : $words, $text);
+            $this->keep($draft, $number, $draft->step, $user, $words === '' ? 'Changed.' : $words, $text, $clientId);
 
             return $this->stand($draft, $number, $text, $fresh);
         });
@@ -275,7 +294,7 @@ class Drafting
         $old = isset($was['includes']) ? $this->library->draft($was)->document : $was;
         $before = Drawn::read($draft->drawn);
         $model = $this->library->draft($document);
-        $board = Board::of($model, $fresh ? null : $before->board());
+        $board = Board::of($model, $fresh ? null : $before->board(), self::MOST_STEPS);
         $drawn = Drawn::of($board);
         $draft->update(['step' => $number, 'title' => $document['title'], 'document' => $text, 'drawn' => $drawn->text()]);
         $parts = array_column($old['parts'], null, 'id');
@@ -298,9 +317,9 @@ class Drafting
         return $shown;
     }
 
-    private function keep(Draft $draft, int $number, ?int $parent, User $user, string $words, string $text): void
+    private function keep(Draft $draft, int $number, ?int $parent, User $user, string $words, string $text, ?string $clientId = null): void
     {
-        $draft->steps()->create(['number' => $number, 'parent' => $parent, 'user_id' => $user->id, 'words' => Str::limit($words, 2000), 'document' => DraftStep::packed($text)]);
+        $draft->steps()->create(['client_id' => $clientId, 'number' => $number, 'parent' => $parent, 'user_id' => $user->id, 'words' => Str::limit($words, 2000), 'document' => DraftStep::packed($text)]);
     }
 
     /** A name that neither a shipped model nor another draft has. */

@@ -2,25 +2,21 @@
 
 namespace App\Models;
 
-use App\Jobs\AnalyseAppliance;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * What can be told of a model's faults, found as a queue job: of a document by its hash, so that a job
+ * What can be told of a model's faults, found as a task: of a document by its hash, so that a job
  * that was given on it has it too.
  *
  * @property int $id
  * @property string $hash
  * @property string $visit
- * @property string $doing
- * @property float $share of all of it, 0 to 1
- * @property string|null $error
  * @property string|null $result
  * @property \Illuminate\Support\Carbon|null $updated_at
  */
 class Analysis extends Model
 {
-    protected $fillable = ['hash', 'engine', 'visit', 'doing', 'share', 'error', 'result'];
+    protected $fillable = ['hash', 'engine', 'visit', 'result'];
 
     protected $hidden = ['result'];
 
@@ -29,28 +25,33 @@ class Analysis extends Model
         return self::query()->where(['hash' => $hash, 'engine' => Assignment::ENGINE, 'visit' => $visit])->first();
     }
 
-    /** The analysis of a model and visit, begun if it is not; one that failed, or of which nothing was heard any more, is begun anew. */
-    public static function want(Appliance $appliance, string $visit): self
+    /**
+     * What there is of the analysis of a model and visit: how far it is, or what was found. Null when nobody asked for it.
+     *
+     * @return array{doing: string, share: float, error: string|null, result: mixed}|null
+     */
+    public static function shown(string $hash, string $visit): ?array
     {
-        $analysis = self::find($appliance->hash, $visit);
-        if ($analysis !== null && ($analysis->error !== null || $analysis->result === null && $analysis->updated_at?->lt(now()->subMinutes(5)))) {
-            $analysis->delete();
-            $analysis = null;
+        $analysis = self::find($hash, $visit);
+        if ($analysis?->result !== null) {
+            return ['doing' => 'Done', 'share' => 1.0, 'error' => null, 'result' => json_decode($analysis->result, true)];
         }
-        if ($analysis === null) {
-            $analysis = self::query()->createOrFirst(['hash' => $appliance->hash, 'engine' => Assignment::ENGINE, 'visit' => $visit], ['doing' => 'Waiting for its turn']);
-            if ($analysis->wasRecentlyCreated) {
-                AnalyseAppliance::dispatch($appliance->id, $analysis->id);
-            }
-        }
+        $task = Task::find('analysis', self::subject($hash, $visit));
 
-        return $analysis;
+        return $task === null || $task->state === 'done' ? null : ['doing' => $task->doing, 'share' => (float) $task->share, 'error' => $task->error, 'result' => null];
     }
 
-    /** @return array{doing: string, share: float, error: string|null, result: mixed} */
-    public function shown(): array
+    /** Asks for the analysis of a model and visit, unless there is one. */
+    public static function want(User $user, string $hash, string $visit): void
     {
-        return ['doing' => $this->doing, 'share' => (float) $this->share, 'error' => $this->error, 'result' => $this->result === null ? null : json_decode($this->result, true)];
+        if (self::find($hash, $visit)?->result === null) {
+            Task::want($user, 'analysis', self::subject($hash, $visit), ['hash' => $hash, 'visit' => $visit]);
+        }
+    }
+
+    private static function subject(string $hash, string $visit): string
+    {
+        return substr($hash, 0, 32).':'.Assignment::ENGINE.":$visit";
     }
 
     /**

@@ -38,14 +38,18 @@ class Appliance extends Model
         return self::keep($model);
     }
 
-    /** Keeps a model under its name, with its board and ladder drawn. */
-    public static function keep(ApplianceModel $model): self
+    /**
+     * Keeps a model under its name, with its board and ladder drawn.
+     *
+     * @param array<string, mixed>|null $drawn how its board was drawn already
+     */
+    public static function keep(ApplianceModel $model, ?array $drawn = null): self
     {
         return self::query()->updateOrCreate(['name' => $model->name()], [
             'title' => $model->title(),
             'hash' => $model->hash(),
             'document' => self::encode($model->document),
-            'board' => self::encode(Board::of($model) + ['ladder' => Ladder::of($model)]),
+            'board' => self::encode(Board::of($model, $drawn) + ['ladder' => Ladder::of($model)]),
         ]);
     }
 

@@ -17,8 +17,8 @@ use Illuminate\Support\Carbon;
  * @property string $state
  * @property string $record
  * @property Carbon|null $handed_back_at
+ * @property int $entries_count
  * @property int $engine the version of the computation that it was begun under
- * @property array<string, mixed>|null $marking how far the marking is: share, or error
  * @property array<string, mixed>|null $mark what counts: as computed at the hand-back, with what was set otherwise since
  * @property array<string, mixed>|null $debrief
  * @property array<string, mixed>|null $pairs which two faults at once would have shown the same; see WeighPairs
@@ -26,13 +26,13 @@ use Illuminate\Support\Carbon;
  */
 class Attempt extends Model
 {
-    protected $fillable = ['assignment_id', 'user_id', 'seed', 'state', 'record', 'handed_back_at', 'engine', 'marking', 'mark', 'debrief', 'pairs'];
+    protected $fillable = ['assignment_id', 'user_id', 'seed', 'state', 'record', 'handed_back_at', 'engine', 'entries_count', 'mark', 'debrief', 'pairs'];
 
     protected $hidden = ['state', 'record', 'seed'];
 
     protected function casts(): array
     {
-        return ['handed_back_at' => 'datetime', 'marking' => 'array', 'mark' => 'array', 'debrief' => 'array', 'pairs' => 'array'];
+        return ['handed_back_at' => 'datetime', 'mark' => 'array', 'debrief' => 'array', 'pairs' => 'array'];
     }
 
     /** @return BelongsTo<Assignment, $this> */

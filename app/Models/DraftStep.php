@@ -23,7 +23,7 @@ class DraftStep extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['draft_id', 'number', 'parent', 'user_id', 'words', 'label', 'document'];
+    protected $fillable = ['client_id', 'draft_id', 'number', 'parent', 'user_id', 'words', 'label', 'document'];
 
     protected $hidden = ['document'];
 

@@ -3,9 +3,13 @@
 namespace App\Providers;
 
 use App\Bench\Plans;
+use App\Models\Task;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 
 class AppServiceProvider extends ServiceProvider
@@ -17,8 +21,31 @@ class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
-        RateLimiter::for('sign-in', fn (Request $request) => Limit::perMinute(10)->by(mb_strtolower((string) $request->input('email')).'|'.$request->ip()));
+        TrustProxies::at(config('spark.proxies'));
+        foreach (['appliance', 'assignment', 'attempt', 'course', 'draft', 'task'] as $id) {
+            Route::pattern($id, '[1-9][0-9]{0,17}');
+        }
         // an attentive trainee makes some sixty requests a minute
         RateLimiter::for('work', fn (Request $request) => Limit::perMinute(1200)->by((string) $request->user()?->getAuthIdentifier()));
+        $this->app->resolving('queue.worker', fn () => $this->followWorker());
+    }
+
+    /** What a worker that was killed has left is taken up when the next begins, and what was lost on the way is looked for. */
+    private function followWorker(): void
+    {
+        $named = preg_grep('/^--name=/', array_map(strval(...), $_SERVER['argv'] ?? [])) ?: ['--name=worker'];
+        config(['spark.worker' => substr(reset($named), 7)]);
+        $looked = $forgot = 0.0;
+        Queue::looping(function () use (&$looked, &$forgot): void {
+            $now = microtime(true);
+            if ($now - $looked > 5) {
+                Task::takeUp(config('spark.worker'), $looked === 0.0);
+                $looked = $now;
+            }
+            if ($now - $forgot > 600) {
+                Task::forgetOld();
+                $forgot = $now;
+            }
+        });
     }
 }

@@ -2,23 +2,35 @@
 
 namespace App\Console\Commands;
 
-use App\Models\RuleSet;
 use App\Models\User;
+use App\Support\DemoData;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Artisan;
-use Illuminate\Support\Facades\Schema;
 
 class LoadDemo extends Command
 {
-    protected $signature = 'demo:load {--if-empty : leave the data alone when there is any}';
+    protected $signature = 'demo:load
+        {--if-empty : leave the data alone when there is any}
+        {--would-lose : load nothing; say what of the school\'s own would be lost, and fail if there is any}
+        {--has : load nothing; say whether there is demo data}';
 
     protected $description = 'Puts the demo data back: a made-up training centre with a class, jobs and attempts';
 
     public function handle(): int
     {
-        if (Schema::hasTable('rule_sets')) {
-            RuleSet::ship(); // also those that came with a newer version of the program
+        if ($this->option('has')) {
+            $this->line(DemoData::isLoaded() ? 'yes' : 'no');
+
+            return self::SUCCESS;
+        }
+        if ($this->option('would-lose')) {
+            $others = DemoData::others();
+            if ($others !== []) {
+                $this->error('There is more here than demo data: '.implode(', ', $others).'.');
+            }
+
+            return $others === [] ? self::SUCCESS : self::FAILURE;
         }
         if ($this->option('if-empty') && User::query()->exists()) {
             $this->info('There is data already.');
@@ -27,6 +39,7 @@ class LoadDemo extends Command
         }
         Artisan::call('migrate:fresh', ['--force' => true]);
         $this->laravel->make(DemoSeeder::class)->run();
+        DemoData::remember();
         $this->info('Loaded.');
 
         return self::SUCCESS;

@@ -14,7 +14,7 @@ class AnalysisController extends Controller
     {
         $this->authorize('view', $appliance);
 
-        return response()->json(Analysis::find($appliance->hash, $this->visit($request, $appliance))?->shown());
+        return response()->json(Analysis::shown($appliance->hash, $this->visit($request, $appliance)));
     }
 
     public function store(Request $request, Appliance $appliance): JsonResponse
@@ -22,7 +22,9 @@ class AnalysisController extends Controller
         $this->authorize('view', $appliance);
         $visit = $this->visit($request, $appliance);
 
-        return response()->json(Analysis::want($appliance, $visit)->fresh()?->shown());
+        Analysis::want($request->user(), $appliance->hash, $visit);
+
+        return response()->json(Analysis::shown($appliance->hash, $visit));
     }
 
     private function visit(Request $request, Appliance $appliance): string

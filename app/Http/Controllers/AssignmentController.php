@@ -38,8 +38,7 @@ class AssignmentController extends Controller
             RuleSet::query()->find($request->integer('rules')),
         );
 
-        $appliance = Appliance::query()->findOrFail($request->integer('appliance'));
-        Analysis::want($appliance, $assignment->visit); // for its answer key, and the perfect hand of its debriefs
+        Analysis::want($request->user(), $assignment->hash, $assignment->visit); // for its answer key, and the perfect hand of its debriefs
 
         return redirect("/jobs/$assignment->id");
     }
@@ -47,10 +46,11 @@ class AssignmentController extends Controller
     public function show(Request $request, Assignment $assignment): Response
     {
         $this->authorize('view', $assignment);
-        $attempts = $assignment->attempts()->withCount('entries')->with('marks')->get(['id', 'assignment_id', 'user_id', 'handed_back_at', 'mark', 'marking'])->keyBy('user_id');
+        $attempts = $assignment->attempts()->withCount('entries')->with('marks')->get(['id', 'assignment_id', 'user_id', 'handed_back_at', 'mark'])->keyBy('user_id');
+        $marking = MarkController::marking($attempts->all());
         $row = fn (?Attempt $a): array => [
             'attempt' => $a?->id, 'entries' => $a === null ? 0 : (int) $a->getAttribute('entries_count'), 'handed_back' => $a?->handed_back_at !== null,
-            'marking' => $a?->handed_back_at !== null && $a->mark === null || $a?->marking !== null ? ($a->marking ?? ['share' => 0]) : null,
+            'marking' => $a === null ? null : $marking[$a->id] ?? null,
             'others' => $a === null ? [] : $a->marks->slice(1)->map(fn (Mark $m) => ['title' => "{$m->rules['title']}, version {$m->rules['version']}", 'total' => $m->result['total'], 'passed' => $m->result['passed']])->values()->all(),
             'total' => $a?->mark['total'] ?? null, 'passed' => $a?->mark['passed'] ?? null, 'verdict' => $a?->mark['verdict'] ?? null,
         ];

@@ -4,10 +4,10 @@ namespace App\Http\Controllers;
 
 use App\Bench\Plans;
 use App\Bench\Workbench;
-use App\Jobs\MarkAttempt;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Entry;
+use App\Models\Task;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -79,10 +79,19 @@ class BenchController extends Controller
         $this->authorize('work', $attempt);
         $reply = $this->workbench->act($attempt, $request->json()->all());
         if ($reply['handed_back'] && $attempt->assignment->kind !== Assignment::WARM_UP) {
-            MarkAttempt::dispatch($attempt->id);
+            Task::want($request->user(), 'mark', "attempt:$attempt->id", ['attempt' => $attempt->id]);
         }
 
         return response()->json($reply);
+    }
+
+    /** How far a hint is, and its entry. */
+    public function waiting(Request $request, Attempt $attempt): JsonResponse
+    {
+        $this->authorize('work', $attempt);
+        $of = $request->validate(['of' => ['required', 'string', 'max:40']])['of'];
+
+        return response()->json($this->workbench->waiting($attempt, $of));
     }
 
     public function play(Request $request, Attempt $attempt): JsonResponse

@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Building\Drafting;
 use App\Models\Draft;
 use App\Models\PartKind;
+use App\Models\Task;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -21,6 +22,9 @@ use OddSpark\Building\Document;
 /** Models that are being made: begun, opened, edited, gone back over, put among the school's models. */
 class DraftController extends Controller
 {
+    /** Parts and wires from which on a board is laid out beside the site. */
+    private const LARGE = 150;
+
     public function __construct(private readonly Drafting $drafting, private readonly Library $library) {}
 
     public function index(Request $request): Response
@@ -55,9 +59,14 @@ class DraftController extends Controller
             $document['title'] = $said['title'];
             $document['name'] = Str::limit(Str::slug($said['title']), 50, '') ?: $document['name'];
         }
-        $draft = $this->drafting->begin($request->user(), $document, isset($said['model']) ? 'Begun from "'.$said['model'].'".' : (isset($said['file']) ? 'Taken in from a file.' : 'Begun from nothing.'));
+        $words = isset($said['model']) ? 'Begun from "'.$said['model'].'".' : (isset($said['file']) ? 'Taken in from a file.' : 'Begun from nothing.');
+        if (count($document['parts']) + count($document['wires']) > self::LARGE) { // its board takes a while
+            $task = Task::want($request->user(), 'import', (string) Str::uuid(), ['document' => Document::text($document), 'words' => $words, 'title' => "Taking in “{$document['title']}”", 'back' => '/drafts']);
 
-        return redirect("/drafts/$draft->id");
+            return redirect("/tasks/$task->id");
+        }
+
+        return redirect('/drafts/'.$this->drafting->begin($request->user(), $document, $words)->id);
     }
 
     public function show(Request $request, Draft $draft): Response
@@ -84,10 +93,10 @@ class DraftController extends Controller
     public function edit(Request $request, Draft $draft): JsonResponse
     {
         $this->authorize('edit', $draft);
-        $said = $request->validate(['upon' => ['required', 'integer', 'min:0'], 'edits' => ['required', 'array', 'min:1', 'max:200'], 'edits.*' => ['array']]);
+        $said = $request->validate(['upon' => ['required', 'integer', 'min:0'], 'edits' => ['required', 'array', 'min:1', 'max:200'], 'edits.*' => ['array'], 'id' => ['nullable', 'string', 'max:40']]);
 
         // as they came: an empty object is one, and a text is not trimmed
-        return response()->json($this->drafting->edit($draft, $request->user(), $said['upon'], $request->json()->all()['edits']));
+        return response()->json($this->drafting->edit($draft, $request->user(), $said['upon'], $request->json()->all()['edits'], $said['id'] ?? null));
     }
 
     public function go(Request $request, Draft $draft): JsonResponse

@@ -2,10 +2,10 @@
 
 namespace App\Http\Controllers;
 
-use App\Jobs\MarkAttempt;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Course;
+use App\Models\Task;
 use App\Records\MarkList;
 use App\Records\Statements;
 use Illuminate\Http\JsonResponse;
@@ -20,9 +20,8 @@ class MarkController extends Controller
     {
         $this->authorize('view', $assignment);
         $rules = $request->validate(['rules' => ['required', 'integer', 'exists:rule_sets,id']], ['rules.exists' => 'There are no such house rules.'])['rules'];
-        foreach ($assignment->attempts()->whereNotNull('handed_back_at')->whereNotNull('mark')->get(['id', 'marking']) as $attempt) {
-            $attempt->update(['marking' => ['share' => 0]]);
-            MarkAttempt::dispatch($attempt->id, (int) $rules, $request->user()->id);
+        foreach ($assignment->attempts()->whereNotNull('handed_back_at')->whereNotNull('mark')->get(['id']) as $attempt) {
+            Task::want($request->user(), 'mark-again', "attempt:$attempt->id:$rules:".Assignment::ENGINE, ['attempt' => $attempt->id, 'rules' => (int) $rules]);
         }
 
         return $this->show($assignment);
@@ -32,14 +31,41 @@ class MarkController extends Controller
     public function show(Assignment $assignment): JsonResponse
     {
         $this->authorize('view', $assignment);
-        $attempts = $assignment->attempts()->whereNotNull('handed_back_at')->get(['id', 'mark', 'marking']);
-        $waiting = $attempts->filter(fn (Attempt $a) => $a->marking !== null && ! isset($a->marking['error']) || $a->mark === null && $a->marking === null);
+        $attempts = $assignment->attempts()->whereNotNull('handed_back_at')->get(['id', 'mark', 'handed_back_at']);
+        $marking = self::marking($attempts->all());
+        $waiting = array_filter($marking, fn (array $m) => ! isset($m['error']));
 
         return response()->json([
-            'of' => $attempts->count(), 'done' => $attempts->count() - $waiting->count(),
-            'share' => $attempts->isEmpty() ? 1 : round(($attempts->count() - $waiting->count() + $waiting->sum(fn (Attempt $a) => $a->marking['share'] ?? 0)) / $attempts->count(), 3),
-            'errors' => $attempts->map(fn (Attempt $a) => $a->marking['error'] ?? null)->filter()->unique()->values(),
+            'of' => $attempts->count(), 'done' => $attempts->count() - count($waiting),
+            'share' => $attempts->isEmpty() ? 1 : round(($attempts->count() - count($waiting) + array_sum(array_column($waiting, 'share'))) / $attempts->count(), 3),
+            'errors' => array_values(array_unique(array_column($marking, 'error'))),
         ]);
+    }
+
+    /**
+     * How far the marking of attempts is, of those that are being marked or could not be.
+     *
+     * @param array<Attempt> $attempts with their marks
+     * @return array<int, array{share: float, error?: string}> by attempt
+     */
+    public static function marking(array $attempts): array
+    {
+        $marking = [];
+        foreach ($attempts as $attempt) {
+            if ($attempt->handed_back_at !== null && $attempt->mark === null) {
+                $marking[$attempt->id] = ['share' => 0.0];
+            }
+        }
+        $of = array_map(fn (Attempt $a) => $a->id, $attempts);
+        // an error of a marking that was made in the end is none
+        foreach (Task::query()->whereIn('kind', ['mark', 'mark-again'])->whereIn('payload->attempt', $of)->where('state', '!=', 'done')->get(['kind', 'payload', 'share', 'error', 'state']) as $task) {
+            $attempt = (int) $task->payload['attempt'];
+            if ($task->kind === 'mark' ? isset($marking[$attempt]) : true) {
+                $marking[$attempt] = ['share' => (float) $task->share] + ($task->error === null ? [] : ['error' => $task->error]);
+            }
+        }
+
+        return $marking;
     }
 
     public function csv(Assignment $assignment): Response
@@ -51,7 +77,7 @@ class MarkController extends Controller
 
     public function courseCsv(Request $request, Course $course): Response
     {
-        abort_unless($request->user()->isInstructor() && $course->instructor_id === $request->user()->id, 403);
+        abort_unless($request->user()->isInstructor() && $course->instructor_id === $request->user()->id, 404);
         $attempts = Attempt::query()->whereIn('assignment_id', Assignment::query()->where('course_id', $course->id)->where('kind', '!=', Assignment::WARM_UP)->select('id'))
             ->with(['user:id,name', 'assignment'])->orderBy('assignment_id')->orderBy('id')->get();
 

@@ -2,9 +2,10 @@
 
 namespace App\Http\Controllers;
 
-use App\Jobs\WeighPairs;
 use App\Models\Attempt;
+use App\Models\Task;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 
 /** Whether two faults at once would have shown the same: asked for at the debrief, and how far it is. */
 class PairsController extends Controller
@@ -13,18 +14,27 @@ class PairsController extends Controller
     {
         $this->authorize('debrief', $attempt);
 
-        return response()->json($attempt->pairs);
+        return response()->json(self::state($attempt));
     }
 
-    public function store(Attempt $attempt): JsonResponse
+    /** @return array<string, mixed>|null how far it is, or what was found; null when nobody asked */
+    public static function state(Attempt $attempt): ?array
+    {
+        if ($attempt->pairs !== null) {
+            return $attempt->pairs;
+        }
+        $task = Task::find('pairs', "attempt:$attempt->id");
+
+        return $task === null ? null : ['share' => (float) $task->share] + ($task->error === null ? [] : ['error' => $task->error]);
+    }
+
+    public function store(Request $request, Attempt $attempt): JsonResponse
     {
         $this->authorize('debrief', $attempt);
-        $stale = ! isset($attempt->pairs['left']) && $attempt->updated_at?->lt(now()->subMinutes(5));
-        if ($attempt->pairs === null || isset($attempt->pairs['error']) || $stale) {
-            $attempt->update(['pairs' => ['share' => 0]]);
-            WeighPairs::dispatch($attempt->id);
+        if ($attempt->pairs === null) {
+            Task::want($request->user(), 'pairs', "attempt:$attempt->id", ['attempt' => $attempt->id]);
         }
 
-        return response()->json($attempt->fresh()?->pairs);
+        return $this->show($attempt->refresh());
     }
 }

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Auth\SignInGuard;
 use App\Http\Requests\SignInRequest;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -16,11 +17,13 @@ class SessionController extends Controller
         return Inertia::render('SignIn');
     }
 
-    public function store(SignInRequest $request): RedirectResponse
+    public function store(SignInRequest $request, SignInGuard $guard): RedirectResponse
     {
+        $guard->take($request);
         if (! Auth::attempt($request->validated())) {
             return back()->withErrors(['email' => 'No one signs in with this address and password. Check both and try again.']);
         }
+        $guard->succeeded($request);
         $request->session()->regenerate();
 
         return redirect()->intended('/');

@@ -31,9 +31,10 @@ final class Board
 
     /**
      * @param array<string, mixed>|null $before the board as it was: a wire that nothing has come in the way of keeps its way
+     * @param int $mostSteps what the routing may cost, see Router
      * @return array{width: int, height: int, parts: list<array<string, mixed>>, wires: list<array<string, mixed>>, lanes: list<array{channel: string, name: string, tone: string}>}
      */
-    public static function of(Model $model, ?array $before = null): array
+    public static function of(Model $model, ?array $before = null, int $mostSteps = Router::MOST_STEPS): array
     {
         [$width, $height] = $model->document['board'] ?? [self::WIDTH, self::HEIGHT];
         $parts = [];
@@ -69,7 +70,7 @@ final class Board
         $order = $model->document['wires'];
         $points = self::kept($before, $parts, $order, $terminals);
         $open = array_values(array_filter($order, fn (array $wire) => ! isset($points[$wire['id']])));
-        foreach ($open === [] ? [] : self::routed($model, $open, $points, $terminals, $rectangles, [$width, $height]) as $id => $way) {
+        foreach ($open === [] ? [] : self::routed($model, $open, $points, $terminals, $rectangles, [$width, $height], $mostSteps) as $id => $way) {
             $points[$id] = $way;
         }
         $wires = [];
@@ -99,7 +100,7 @@ final class Board
      * @param bool $wide look everywhere
      * @return array<string, list<array{int, int}>>
      */
-    private static function routed(Model $model, array $open, array $kept, array $terminals, array $rectangles, array $size, bool $wide = false): array
+    private static function routed(Model $model, array $open, array $kept, array $terminals, array $rectangles, array $size, int $mostSteps, bool $wide = false): array
     {
         $crowded = count($model->document['wires']) > self::CROWDED;
         $ends = array_merge(...array_map(fn (array $w) => [$terminals[$w['from']], $terminals[$w['to']]], $open));
@@ -107,7 +108,7 @@ final class Board
         $within = $crowded && $kept !== [] && ! $wide ? [
             min(array_column($ends, 0)) - self::AROUND, min(array_column($ends, 1)) - self::AROUND, max(array_column($ends, 0)) + self::AROUND, max(array_column($ends, 1)) + self::AROUND,
         ] : null;
-        $router = new Router($size[0], $size[1], $rectangles, $crowded, $within);
+        $router = new Router($size[0], $size[1], $rectangles, $crowded, $within, $mostSteps);
         foreach ($crowded ? $model->document['wires'] : [] as $wire) {
             $router->keepFree($terminals[$wire['from']]);
             $router->keepFree($terminals[$wire['to']]);
@@ -123,10 +124,10 @@ final class Board
         }
 
         if ($crowded && $kept === []) {
-            $ways = self::apart($ways, $open, $terminals, $rectangles, $size);
+            $ways = self::apart($ways, $open, $terminals, $rectangles, $size, $mostSteps - $router->steps);
         }
 
-        return $router->lost && $within !== null ? self::routed($model, $open, $kept, $terminals, $rectangles, $size, true) : $ways;
+        return $router->lost && $within !== null ? self::routed($model, $open, $kept, $terminals, $rectangles, $size, $mostSteps - $router->steps, true) : $ways;
     }
 
     /**
@@ -139,7 +140,7 @@ final class Board
      * @param array{int, int} $size
      * @return array<string, list<array{int, int}>>
      */
-    private static function apart(array $ways, array $wires, array $terminals, array $rectangles, array $size): array
+    private static function apart(array $ways, array $wires, array $terminals, array $rectangles, array $size, int $mostSteps): array
     {
         $byId = array_column($wires, null, 'id');
         $taken = $upon = [];
@@ -153,7 +154,10 @@ final class Board
             }
         }
         foreach (array_slice(array_keys($upon), 0, self::LED_ANEW) as $id) {
-            $router = new Router($size[0], $size[1], $rectangles);
+            if ($mostSteps <= 0) {
+                break;
+            }
+            $router = new Router($size[0], $size[1], $rectangles, mostSteps: $mostSteps);
             foreach ($byId as $wire) {
                 $router->keepFree($terminals[$wire['from']]);
                 $router->keepFree($terminals[$wire['to']]);
@@ -163,6 +167,7 @@ final class Board
             }
             if (! isset($byId[$id]['via'])) {
                 $ways[$id] = $router->route($terminals[$byId[$id]['from']], $terminals[$byId[$id]['to']]);
+                $mostSteps -= $router->steps;
             }
         }
 

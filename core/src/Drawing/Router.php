@@ -20,6 +20,11 @@ final class Router
 
     private const ALONG = 60;
 
+    /** Cells that may be looked at for all wires of a board. A count and no clock, so that a board is drawn the same everywhere. */
+    public const MOST_STEPS = 4_000_000;
+
+    private const MOST_FOR_ONE = 200_000;
+
     private const HUG = 2;
 
     /** On a crowded board: cells apart from which a wire is led straight on rather than by the very best way, and how much straighter. */
@@ -54,14 +59,18 @@ final class Router
     /** Whether for some wire no way was found. */
     public bool $lost = false;
 
+    /** Cells that have been looked at so far. */
+    public int $steps = 0;
+
     /** @var array{int, int, int, int} columns and rows within which ways are looked for: first, last, first, last */
     private readonly array $window;
 
     /**
      * @param list<array{int, int, int, int}> $rectangles x, y, width, height of what is in the way
      * @param array{int, int, int, int}|null $within left, top, right, bottom of the part of the board that ways are looked for in; null for all of it
+     * @param int $mostSteps cells that may be looked at for all wires; the rest go level and upright, whatever is in the way
      */
-    public function __construct(int $width, int $height, array $rectangles, private readonly bool $crowded = false, ?array $within = null)
+    public function __construct(int $width, int $height, array $rectangles, private readonly bool $crowded = false, ?array $within = null, private readonly int $mostSteps = self::MOST_STEPS)
     {
         $this->columns = intdiv($width, self::PITCH) + 1;
         $this->rows = intdiv($height, self::PITCH) + 1;
@@ -118,7 +127,9 @@ final class Router
         $far = $this->crowded && abs($sc - $gc) + abs($sr - $gr) > self::FAR ? self::HASTE : 1;
         $queue->insert($first << 20, 0);
         $end = null;
-        while (! $queue->isEmpty()) {
+        $most = min($this->steps + self::MOST_FOR_ONE, $this->mostSteps);
+        while (! $queue->isEmpty() && $this->steps < $most) {
+            $this->steps++;
             $head = $queue->extract();
             $at = $head >> 20;
             $cost = $head & 0xFFFFF;
@@ -160,7 +171,7 @@ final class Router
             }
         }
 
-        $this->lost = $this->lost || $end === null;
+        $this->lost = $this->lost || $end === null && $queue->isEmpty();
 
         return $this->corners($from, $to, $came, $end);
     }

@@ -14,10 +14,11 @@ final class Crowd
     public static function document(Library $library, int $parts = 250, int $wires = 400): array
     {
         $d = Document::blank('crowd', 'Crowd', 'NA');
+        $columns = max(16, (int) ceil($parts / 40));
         $kinds = ['breaker', 'service-switch', 'limit-switch', 'splice', 'relay-24', 'transformer-120-24', 'thermostat-mechanical', 'circulator'];
         $d['parts'][] = ['id' => 'panel', 'kind' => 'supply', 'label' => 'Panel', 'at' => [30, 30]];
         for ($i = 1; $i < $parts; $i++) {
-            $d['parts'][] = ['id' => "p$i", 'kind' => $kinds[$i % 8], 'label' => "Part $i", 'at' => [40 + ($i % 16) * 190, 60 + intdiv($i, 16) * 170]];
+            $d['parts'][] = ['id' => "p$i", 'kind' => $kinds[$i % 8], 'label' => "Part $i", 'at' => [40 + ($i % $columns) * 190, 60 + intdiv($i, $columns) * 170]];
         }
         $places = [];
         foreach ($d['parts'] as $part) {

@@ -123,11 +123,25 @@ export function useBench(start: Start) {
         const entry = reply?.entry ?? undefined
         if (entry) {
             const danger = Object.values(entry.dangers)[0]
-            const hint = entry.act.act === 'hint' ? (entry.seen as Record<string, string>)['hint'] : undefined
+            const hint = entry.act.act === 'hint' ? entry.waits ? 'Your hint is being worked out. Go on meanwhile.' : (entry.seen as Record<string, string>)['hint'] : undefined
             setState((s) => ({ ...s, notice: hint !== undefined ? { text: hint, danger: false } : entry.refused ? { text: entry.refused, danger: false } : danger ? { text: danger, danger: true } : null }))
         }
         return entry
     }, [ask, start.attempt])
+
+    // hints that are being worked out are asked for until they have come
+    const waited = state.log.find((e) => e.waits)?.id
+    useEffect(() => {
+        if (waited === undefined) return
+        const timer = setInterval(() => {
+            send<{ entry: Entry; error: string | null }>('GET', `${url}/waiting?of=${encodeURIComponent(waited)}`).then(({ entry, error }) => {
+                if (entry.waits && error === null) return
+                const text = error ?? (entry.seen as Record<string, string>)['hint'] ?? ''
+                setState((s) => ({ ...s, log: s.log.map((e) => (e.id === entry.id ? { ...entry, waits: false } : e)), notice: { text, danger: false } }))
+            }).catch(() => undefined) // asked again
+        }, 900)
+        return () => clearInterval(timer)
+    }, [waited, url])
 
     const play = useCallback((on: boolean) => {
         live.current.playing = on

@@ -19,12 +19,13 @@ export async function untilReached<T>(attempt: () => Promise<T>, wanted: () => b
             if (away) say(false)
             return reply
         } catch (error) {
-            if (!isAway(error) || !wanted()) {
+            const isTooMuch = error instanceof Refusal && error.status === 429 // of one's own: it waits its turn
+            if (!isTooMuch && !isAway(error) || !wanted()) {
                 if (away) say(false)
                 throw error
             }
-            if (!away) say(true)
-            away = true
+            if (!away && !isTooMuch) say(true)
+            away ||= !isTooMuch
             await new Promise((r) => setTimeout(r, pause))
         }
     }

@@ -7,6 +7,9 @@ import type { Checked, Draft, DraftReply, Edit, Presence } from './types'
 /** Milliseconds between one look at who else is here and the next. */
 const LOOK_MS = 6000
 
+type WholeDraft = Draft & { whole: true }
+const isWhole = (reply: DraftReply | WholeDraft): reply is WholeDraft => 'whole' in reply
+
 /** A draft in hand: edits one after another upon the step that was seen, its checks after each, and who else is at it. */
 export function useDraft(id: number, start: Draft, present: Presence) {
     const [draft, setDraft] = useState(start)
@@ -24,8 +27,12 @@ export function useDraft(id: number, start: Draft, present: Presence) {
         }
     }, [])
 
-    const take = useCallback((reply: DraftReply) => {
+    const take = useCallback((reply: DraftReply | WholeDraft) => {
         step.current = reply.step
+        if (isWhole(reply)) { // the answer to what had been made already
+            setDraft(reply)
+            return
+        }
         setDraft((d) => {
             const { told, order, changed, gone, ...rest } = reply
             const parts = inOrder(d.document.parts, told.parts, order.parts)
@@ -41,7 +48,7 @@ export function useDraft(id: number, start: Draft, present: Presence) {
     const ask = useCallback((path: string, body: () => Record<string, unknown>): Promise<boolean> => {
         const one = async () => {
             try {
-                take(await untilReached(() => send<DraftReply>('POST', `/drafts/${id}/${path}`, body()), () => !gone.current, setAway))
+                take(await untilReached(() => send<DraftReply | WholeDraft>('POST', `/drafts/${id}/${path}`, body()), () => !gone.current, setAway))
                 setNotice(null)
                 return true
             } catch (error) {
@@ -59,7 +66,10 @@ export function useDraft(id: number, start: Draft, present: Presence) {
         return next
     }, [id, take])
 
-    const edit = useCallback((...edits: Edit[]) => ask('edits', () => ({ upon: step.current, edits })), [ask])
+    const edit = useCallback((...edits: Edit[]) => {
+        const id = crypto.randomUUID() // sent twice, when an answer was lost, it is made once
+        return ask('edits', () => ({ id, upon: step.current, edits }))
+    }, [ask])
     const go = useCallback((way: 'undo' | 'redo' | 'tidy') => ask('go', () => ({ upon: step.current, way })), [ask])
     const restore = useCallback((number: number) => ask('restore', () => ({ upon: step.current, number })), [ask])
 

@@ -9,8 +9,13 @@ export function Drifted({ attempt, engine, onEntry }: { attempt: number; engine:
     const [apart, setApart] = useState<Apart[] | null>(null)
     const [problem, setProblem] = useState<string | null>(null)
     useEffect(() => {
-        send<{ apart: Apart[] }>('GET', `/attempts/${attempt}/drift`).then((r) => setApart(r.apart)).catch((e: Error) => setProblem(e.message))
-    }, [attempt])
+        if (apart !== null || problem !== null) return
+        const ask = () => void send<{ apart: Apart[] | null; error?: string | null }>('GET', `/attempts/${attempt}/drift`)
+            .then((r) => (r.error ? setProblem(r.error) : setApart(r.apart))).catch((e: Error) => setProblem(e.message))
+        ask()
+        const timer = setInterval(ask, 1000)
+        return () => clearInterval(timer)
+    }, [attempt, apart, problem])
     return (
         <Box borderTopWidth="1px" borderColor="line" pt="2">
             <Text fontWeight={700}>Worked under engine {engine.then}; today's is {engine.now}</Text>

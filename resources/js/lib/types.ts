@@ -30,6 +30,8 @@ export interface MeterStretch { from: number; to: number; reading: Reading; of?:
 export interface Entry {
     id: string; at_s: number; text: string
     act: { act: string } & Record<string, unknown>
+    /** a hint that is still being worked out */
+    waits?: boolean
     seen: Record<string, string> | []; reading: Reading | null; refused: string | null; dangers: Record<string, string> | []
 }
 export type Mode = 'vac' | 'vlz' | 'vdc' | 'mvdc' | 'ohm' | 'beep' | 'uf' | 'hz' | 'ua' | 'ma' | 'aac'

@@ -1,0 +1,80 @@
+<?php
+
+namespace App\Http\Middleware;
+
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
+
+/**
+ * Of one person's requests one is worked on at a time on each side of the site (the bench, and all other pages), a few
+ * wait for it, and more are turned away: whatever he does, he has no more than his share of the machine.
+ *
+ * Held by a lock of the operating system on a file, which is free again when the process ends, however it ends.
+ */
+class OneAtATime
+{
+    private const WAITING = 6;
+
+    private const LONGEST_S = 15.0;
+
+    private const EVERY_US = 3000;
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        $user = $request->user()?->getAuthIdentifier();
+        if ($user === null) {
+            return $next($request);
+        }
+        $side = $request->is('attempts/*') ? 'bench' : 'pages';
+        $turn = $this->open("$user-$side");
+        if (! flock($turn, LOCK_EX | LOCK_NB)) {
+            $this->wait($turn, "$user-$side");
+        }
+        try {
+            return $next($request);
+        } finally {
+            flock($turn, LOCK_UN);
+            fclose($turn);
+        }
+    }
+
+    /** @param resource $turn */
+    private function wait($turn, string $name): void
+    {
+        for ($place = 0; $place < self::WAITING; $place++) {
+            $chair = $this->open("$name-$place");
+            if (flock($chair, LOCK_EX | LOCK_NB)) {
+                break;
+            }
+            fclose($chair);
+            $chair = null;
+        }
+        if (! isset($chair)) {
+            throw new TooManyRequestsHttpException(1, 'You have sent too much at once. Wait a second, then try again.');
+        }
+        $until = microtime(true) + self::LONGEST_S;
+        try {
+            while (! flock($turn, LOCK_EX | LOCK_NB)) {
+                if (microtime(true) > $until) {
+                    throw new TooManyRequestsHttpException(1, 'Something else of yours is still being worked on. Try again in a moment.');
+                }
+                usleep(self::EVERY_US);
+            }
+        } finally {
+            fclose($chair);
+        }
+    }
+
+    /** @return resource */
+    private function open(string $name)
+    {
+        $file = fopen(storage_path("framework/slots/$name"), 'c');
+        if ($file === false) {
+            throw new \RuntimeException('The folder storage/framework/slots cannot be written to.');
+        }
+
+        return $file;
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+namespace App\Support;
+
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What was loaded as demo data, and what has been added since. Attempts of the demo people at the demo jobs are play and
+ * belong to it; people, classes, jobs, models, kinds of parts and house rules do not.
+ */
+class DemoData
+{
+    private const OWN = [
+        'users' => ['person', 'people'], 'courses' => ['class', 'classes'], 'assignments' => ['job', 'jobs'], 'drafts' => ['model in the making', 'models in the making'],
+        'draft_steps' => ['edit of a model', 'edits of models'], 'part_kinds' => ['kind of part', 'kinds of parts'], 'mark_overrides' => ['line of a mark set by hand', 'lines of marks set by hand'],
+    ];
+
+    public static function remember(): void
+    {
+        $last = [];
+        foreach (array_keys(self::OWN) as $table) {
+            $last[$table] = (int) self::own($table)->max('id');
+        }
+        DB::table('facts')->updateOrInsert(['name' => 'demo'], ['value' => json_encode($last)]);
+    }
+
+    public static function isLoaded(): bool
+    {
+        return DB::table('facts')->where('name', 'demo')->exists();
+    }
+
+    /** @return list<string> what would be lost with the demo data put back, in words; empty when nothing */
+    public static function others(): array
+    {
+        $demo = DB::table('facts')->where('name', 'demo')->value('value');
+        $last = $demo === null ? [] : json_decode($demo, true);
+        $others = [];
+        foreach (self::OWN as $table => [$one, $more]) {
+            $count = self::own($table)->where('id', '>', $last[$table] ?? 0)->count();
+            if ($count > 0) {
+                $others[] = $count.' '.($count === 1 ? $one : $more);
+            }
+        }
+        $rules = DB::table('rule_sets')->whereNotNull('user_id')->count();
+        if ($rules > 0) {
+            $others[] = $rules.' '.($rules === 1 ? 'set of house rules' : 'sets of house rules');
+        }
+
+        return $others;
+    }
+
+    private static function own(string $table): \Illuminate\Database\Query\Builder
+    {
+        $query = DB::table($table);
+
+        return $table === 'assignments' ? $query->where('kind', '!=', 'warm-up') : $query;
+    }
+}

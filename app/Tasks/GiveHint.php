@@ -1,0 +1,40 @@
+<?php
+
+namespace App\Tasks;
+
+use App\Bench\Plans;
+use App\Bench\Workbench;
+use App\Models\Assignment;
+use App\Models\Attempt;
+use App\Models\Entry;
+use App\Models\Task;
+use OddSpark\Faults\Universe;
+use OddSpark\Marking\Hint;
+use OddSpark\Run\Memory;
+use OddSpark\Suspects\Tracker;
+
+/** Works out a hint from all that was seen up to the moment at which it was asked for. */
+class GiveHint implements Work
+{
+    public function __construct(private readonly Plans $plans, private readonly Workbench $workbench) {}
+
+    public function do(Task $task): ?array
+    {
+        $entry = Entry::query()->find($task->payload['entry']);
+        if ($entry === null) {
+            return null; // the attempt was begun anew
+        }
+        $attempt = Attempt::query()->findOrFail($entry->attempt_id);
+        $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
+        $plan = $this->plans->ofAssignment($assignment);
+        $seen = $this->workbench->observations($attempt, $entry);
+        $tracker = new Tracker($plan, Universe::of($plan->model), $assignment->visit, new Memory(), Plans::unpackArrivals($assignment->arrivals));
+        $tracker->follow($seen, fn (int $i) => $task->tell($i / count($seen->entries)));
+        $outcome = $entry->outcome;
+        $outcome['seen'] = ['hint' => (new Hint($plan))->of($entry->act['grade'], $tracker)];
+        unset($outcome['waits']);
+        $entry->update(['outcome' => $outcome]);
+
+        return null;
+    }
+}

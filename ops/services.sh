@@ -1,0 +1,270 @@
+# MariaDB, php-fpm, nginx and the workers, kept by Debian's supervisor: what ends is begun again.
+# An instance is "app" or, for the tests, "test"; each has a supervisor of its own.
+
+supervise() { # instance, verb ...
+    as_service supervisorctl -c "$VAR/run/$1-supervisor.conf" "${@:2}" 2>&1
+}
+is_supervised() { [ -S "$SOCKETS/$1-supervisor.sock" ] && supervise "$1" pid >/dev/null 2>&1 && [ "$(supervise "$1" pid)" -gt 0 ] 2>/dev/null; }
+is_running() { [[ $(supervise "$1" status "$2") == *RUNNING* ]]; }
+
+# The environment of everything that runs the application, in the supervisor's way of writing it.
+app_environment() { # instance database web-port
+    printf 'DB_SOCKET="%s",DB_PORT="%s",DB_DATABASE="%s",DB_QUEUE_RETRY_AFTER="1800",APP_URL="%s",APP_CONFIG_CACHE="%s",SPARK_INSTANCE="%s",SPARK_BENCH="%s",TMPDIR="%s"' \
+        "$(db_socket "$1")" "$(db_port "$1")" "$2" "${SPARK_PUBLIC_URL:-http://127.0.0.1:$3}" "$VAR/run/$1-config.php" "$TAG-$1" "${SPARK_BENCH:-0}" "$VAR/tmp"
+}
+db_port() { if [ "$1" = app ]; then echo "$DB_PORT"; else echo "$((DB_PORT + 1))"; fi; }
+
+# Artisan, as the service user, on the database of an instance.
+artisan() { # instance database, then the command
+    as_service env DB_SOCKET="$(db_socket "$1")" DB_PORT="$(db_port "$1")" DB_DATABASE="$2" DB_QUEUE_RETRY_AFTER=1800 APP_CONFIG_CACHE="${ARTISAN_CONFIG:-/nonexistent}" TMPDIR="$VAR/tmp" \
+        SPARK_INSTANCE="$TAG-$1" php "${JIT[@]}" artisan "${@:3}"
+}
+
+program() { # instance name nice stop-signal stop-seconds environment command
+    cat <<CONF
+[program:$2]
+command = $ROOT/ops/service $1 $2 $7
+directory = $ROOT
+environment = $6
+autostart = $([ "$2" = db ] && echo true || echo false)
+autorestart = true
+startsecs = 0
+startretries = 1000000
+stopsignal = $4
+stopwaitsecs = $5
+stopasgroup = false
+killasgroup = true
+redirect_stderr = true
+stdout_logfile = $VAR/log/$1-$2.log
+stdout_logfile_maxbytes = 2MB
+stdout_logfile_backups = 2
+
+CONF
+}
+
+write_configuration() { # instance database web-port
+    local name=$1 run=$VAR/run env; env=$(app_environment "$@")
+    local php="php ${JIT[*]}" worker
+    worker="$php -d memory_limit=2G $ROOT/artisan queue:work --sleep=0.5 --tries=1 --timeout=1500 --memory=1500 --max-time=86400"
+    {
+        cat <<CONF
+[unix_http_server]
+file = $SOCKETS/$name-supervisor.sock
+chmod = 0600
+[supervisord]
+logfile = $VAR/log/$name-supervisor.log
+logfile_maxbytes = 2MB
+logfile_backups = 2
+pidfile = $run/$name-supervisord.pid
+directory = $ROOT
+umask = 077
+identifier = odd-spark-$TAG-$name
+[supervisorctl]
+serverurl = unix://$SOCKETS/$name-supervisor.sock
+[rpcinterface:supervisor]
+supervisor.rpcinterface_factory = supervisor.rpcinterface:make_main_rpcinterface
+
+CONF
+        program "$name" db 0 TERM 60 '' "mariadbd --no-defaults --datadir=$VAR/$name-db --socket=$(db_socket "$name") --pid-file=$run/$name-db.pid --port=$(db_port "$name") --bind-address=127.0.0.1 --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve --innodb-buffer-pool-size=128M --max-allowed-packet=64M --tmpdir=$VAR/tmp --performance-schema=OFF"
+        # the bench by itself: what somebody computes on the other pages leaves it alone
+        program "$name" fpm-bench 0 QUIT 10 "$env" "php-fpm8.2 -F -c $run/$name-php.ini -y $run/$name-fpm-bench.conf"
+        program "$name" fpm-pages 5 QUIT 10 "$env" "nice -n 5 php-fpm8.2 -F -c $run/$name-php.ini -y $run/$name-fpm-pages.conf"
+        program "$name" nginx 0 QUIT 10 '' "nginx -e stderr -g 'daemon off;' -c $run/$name-nginx.conf"
+        # one for what somebody waits for, and one for long analyses, which helps when it has nothing else to do
+        program "$name" worker-marks 10 TERM 5 "$env" "nice -n 10 $worker --queue=marks,asked --name=marks"
+        program "$name" worker-analyses 10 TERM 5 "$env" "nice -n 12 $worker --queue=default,asked,marks --name=analyses"
+    } | sed 's/%/%%/g' >"$run/$name-supervisor.conf"
+    cat >"$run/$name-php.ini" <<CONF
+opcache.enable = 1
+opcache.jit = tracing
+opcache.jit_buffer_size = 64M
+opcache.revalidate_freq = 0
+memory_limit = 512M
+max_execution_time = 30
+post_max_size = 6M
+upload_max_filesize = 1
+file_uploads = 0
+expose_php = 0
+display_errors = 0
+log_errors_max_len = 4096
+sys_temp_dir = $VAR/tmp
+CONF
+    fpm_configuration "$name" bench >"$run/$name-fpm-bench.conf"
+    fpm_configuration "$name" pages >"$run/$name-fpm-pages.conf"
+    nginx_configuration "$name" "$3" >"$run/$name-nginx.conf"
+    [ "$(id -u)" -ne 0 ] || chown "$SERVICE_USER:" "$run/$name"-{supervisor.conf,php.ini,fpm-bench.conf,fpm-pages.conf,nginx.conf}
+}
+
+fpm_configuration() { # instance pool
+    cat <<CONF
+[global]
+pid = $VAR/run/$1-fpm-$2.pid
+error_log = /proc/self/fd/2
+log_limit = 8192
+[odd-spark-$TAG-$2]
+listen = $SOCKETS/$1-fpm-$2.sock
+listen.mode = 0660
+pm = dynamic
+pm.max_children = 24
+pm.start_servers = 4
+pm.min_spare_servers = 3
+pm.max_spare_servers = 6
+pm.max_requests = 2000
+clear_env = no
+catch_workers_output = yes
+decorate_workers_output = no
+security.limit_extensions = .php
+CONF
+}
+
+nginx_configuration() { # instance web-port
+    local run=$VAR/run pass
+    pass=$(cat <<CONF
+            include /etc/nginx/fastcgi_params;
+            fastcgi_param HTTP_HOST \$http_host;
+            fastcgi_param HTTP_PROXY "";
+            fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
+            fastcgi_param SCRIPT_NAME /index.php;
+            fastcgi_read_timeout 60s;
+CONF
+)
+    cat <<CONF
+worker_processes 1;
+pid $run/$1-nginx.pid;
+events { worker_connections 512; }
+http {
+    include /etc/nginx/mime.types;
+    access_log off;
+    server_tokens off;
+    client_max_body_size 5m;
+    client_body_buffer_size 64k;
+    client_header_timeout 15s; client_body_timeout 15s; send_timeout 30s;
+    large_client_header_buffers 4 16k;
+    client_body_temp_path $run/$1-body; fastcgi_temp_path $run/$1-fastcgi; proxy_temp_path $run/$1-proxy; uwsgi_temp_path $run/$1-uwsgi; scgi_temp_path $run/$1-scgi;
+    gzip on; gzip_types text/css application/javascript application/json image/svg+xml;
+    server {
+        listen 127.0.0.1:$2;
+        # nothing but built files, three files by name, and the front controller
+        location /build/ { root $ROOT/public; expires 1y; add_header Cache-Control "public, immutable"; add_header X-Content-Type-Options nosniff; try_files \$uri =404; }
+        location = /favicon.svg { root $ROOT/public; add_header X-Content-Type-Options nosniff; }
+        location = /robots.txt { root $ROOT/public; add_header X-Content-Type-Options nosniff; }
+        location / {
+$pass
+            fastcgi_pass unix:$SOCKETS/$1-fpm-pages.sock;
+        }
+        location ~ ^/(attempts/[0-9]+(/(acts|play|next|waiting))?|up)\$ {
+$pass
+            fastcgi_pass unix:$SOCKETS/$1-fpm-bench.sock;
+        }
+    }
+}
+CONF
+}
+
+# ---- the database of an instance ----------------------------------------------------------------
+
+db_root() { as_service mariadb --no-defaults -S "$(db_socket "$1")" "${@:2}"; }
+
+start_supervisor() { # instance database web-port
+    end_former
+    write_configuration "$@"
+    if ! is_supervised "$1"; then
+        rm -f "$SOCKETS/$1-supervisor.sock"
+        prepare_db "$1"
+        end_group "$VAR/run/$1-db.group" TERM 300
+        answers "$(db_port "$1")" && die "port $(db_port "$1") is taken by another program. Stop it, or choose another with SPARK_DB_PORT."
+        as_service supervisord -c "$VAR/run/$1-supervisor.conf" >/dev/null 9>&- || die "the supervisor did not start. See var/log/$1-supervisor.log."
+    else
+        supervise "$1" update >/dev/null
+        is_running "$1" db || supervise "$1" start db >/dev/null
+    fi
+    local i
+    for i in $(seq 1 240); do
+        db_root "$1" -e 'SELECT 1' >/dev/null 2>&1 && break
+        adopt_db "$1" && break
+        sleep 0.25
+        [ "$i" -eq 240 ] && die "MariaDB did not start. What it says is in var/log/$1-db.log."
+    done
+    secure_db "$1"
+}
+
+prepare_db() {
+    local dir=$VAR/$1-db
+    [ -f "$dir/.whole" ] && return 0
+    [ ! -d "$dir" ] || [ -z "$(ls -A "$dir/odd_spark" 2>/dev/null)" ] || die "var/$1-db holds data but was not set up to the end. Move it away or restore a backup, then run this again."
+    rm -rf "$dir"; as_service mkdir -m 0700 "$dir"
+    step "Preparing MariaDB ($1)" as_service mariadb-install-db --no-defaults --datadir="$dir" --auth-root-authentication-method=socket --auth-root-socket-user="$SERVICE_USER" --skip-test-db
+    as_service touch "$dir/.whole"
+}
+
+# A database that was set up when its administrator had no password yet.
+adopt_db() {
+    as_service mariadb --no-defaults -S "$(db_socket "$1")" -uroot -e "CREATE USER IF NOT EXISTS '$SERVICE_USER'@'localhost' IDENTIFIED VIA unix_socket; GRANT ALL ON *.* TO '$SERVICE_USER'@'localhost' WITH GRANT OPTION" >/dev/null 2>&1
+}
+
+# The administrator signs in by socket as the service user alone; the application has a password and its own tables only.
+secure_db() {
+    local password account schemas=odd_spark
+    password=$(secret DB_PASSWORD)
+    [ "$1" = test ] && schemas='odd_spark_test odd_spark_browser'
+    {
+        printf "DROP USER IF EXISTS ''@'localhost', 'root'@'127.0.0.1', 'root'@'::1', 'spark'@'localhost', 'spark'@'127.0.0.1';\n"
+        for account in "'odd_spark_app'@'localhost'" "'odd_spark_app'@'127.0.0.1'"; do
+            printf "CREATE USER IF NOT EXISTS %s;\nALTER USER %s IDENTIFIED BY '%s';\nREVOKE ALL PRIVILEGES, GRANT OPTION FROM %s;\n" "$account" "$account" "$password" "$account"
+            for schema in $schemas; do printf 'GRANT ALL ON `%s`.* TO %s;\n' "${schema//_/\\_}" "$account"; done
+        done
+        [ "$SERVICE_USER" = root ] || printf "ALTER USER IF EXISTS 'root'@'localhost' ACCOUNT LOCK;\n"
+        printf 'FLUSH PRIVILEGES;\n'
+    } | db_root "$1" >/dev/null || die "the accounts of MariaDB cannot be set. See var/log/$1-db.log."
+}
+create_db() { db_root "$1" -e "CREATE DATABASE IF NOT EXISTS $2"; }
+
+# ---- the site of an instance --------------------------------------------------------------------
+
+# What answers at a port says whose it is.
+is_own() { [ "$(curl -fsS -m 5 "http://127.0.0.1:$2/up" 2>/dev/null)" = "{\"up\":true,\"instance\":\"$TAG-$1\"}" ]; }
+
+start_site() { # instance database web-port
+    local name=$1 port=$3 i
+    if ! is_running "$name" nginx; then
+        end_group "$VAR/run/$name-nginx.group" QUIT 10
+        answers "$port" && die "port $port is taken by another program. Stop it, or choose another with SPARK_PORT."
+    fi
+    rm -f "$VAR/run/$name-config.php"
+    ARTISAN_CONFIG=$VAR/run/$name-config.php APP_URL=${SPARK_PUBLIC_URL:-http://127.0.0.1:$port} SPARK_BENCH=${SPARK_BENCH:-0} artisan "$name" "$2" config:cache >/dev/null || die 'the configuration cannot be read. See the message above.'
+    supervise "$name" restart fpm-bench fpm-pages nginx worker-marks worker-analyses >"$VAR/log/$name-start.log"
+    for i in $(seq 1 160); do
+        is_own "$name" "$port" && return 0
+        sleep 0.25
+    done
+    die "the site does not answer on port $port. See var/log/$name-fpm-bench.log and var/log/$name-nginx.log."
+}
+
+stop_site() { is_supervised "$1" && supervise "$1" stop nginx fpm-bench fpm-pages worker-marks worker-analyses >/dev/null; return 0; }
+
+stop_instance() {
+    local pid program
+    if is_supervised "$1"; then
+        pid=$(supervise "$1" pid)
+        supervise "$1" shutdown >/dev/null
+        for _ in $(seq 1 900); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
+    fi
+    for program in nginx fpm-bench fpm-pages worker-marks worker-analyses; do end_group "$VAR/run/$1-$program.group" QUIT 20; done
+    end_group "$VAR/run/$1-db.group" TERM 300
+    rm -f "$VAR/run/$1"-*.group
+    return 0
+}
+
+# Services as they were begun before there was a supervisor.
+end_former() {
+    local file pid
+    for file in "$VAR"/run/{app,test}-{nginx,fpm,marks,analyses,worker,db}.pid; do
+        [ -s "$file" ] && [ ! -f "${file%.pid}.group" ] || continue
+        pid=$(cat "$file")
+        if tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qF "$VAR/"; then
+            kill "$pid" 2>/dev/null
+            for _ in $(seq 1 200); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
+        fi
+        rm -f "$file"
+    done
+}

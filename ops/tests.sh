@@ -1,0 +1,72 @@
+# Tests, pictures and measurements. They have an instance of their own, and leave the application's alone.
+
+run_tests() {
+    lock; environment; install_debian tests; install_packages; build; core_packages
+    rm -rf "$VAR/results"; as_service mkdir -p "$VAR/results"
+    local failed=0 core
+    trap 'stop_instance test' EXIT
+    start_supervisor test odd_spark_browser "$((WEB_PORT + 1))"; create_db test odd_spark_test
+    # the core asks for no service: it runs beside the others
+    as_service php "${JIT[@]}" core/vendor/bin/phpunit -c core/phpunit.xml --no-progress --log-junit "$VAR/results/core.xml" >"$VAR/log/core-tests.log" 2>&1 9>&- &
+    core=$!
+    say 'Front end'; npx vitest run --reporter=default --reporter=json --outputFile.json="$VAR/results/front.json" 9>&- || failed=1
+    say 'Feature'; feature_tests || failed=1
+    start_browser_site
+    say 'Browser'; browser_tests || failed=1
+    say 'Core'; wait "$core" || failed=1; cat "$VAR/log/core-tests.log"
+    stop_instance test; trap - EXIT
+    php bench/totals.php "$VAR/results" "$failed"
+}
+
+core_packages() {
+    [ -d core/vendor ] && unchanged core core/composer.json && return 0
+    step 'Installing packages of the core' composer install --working-dir=core --no-progress
+    chmod -R a+rX core
+    stamp core core/composer.json
+}
+
+feature_tests() {
+    as_service env DB_SOCKET="$(db_socket test)" DB_PORT="$(db_port test)" TMPDIR="$VAR/tmp" php "${JIT[@]}" vendor/bin/phpunit --no-progress --log-junit "$VAR/results/feature.xml" "$@" 9>&-
+}
+browser_tests() {
+    PLAYWRIGHT_JSON_OUTPUT_NAME=$VAR/results/browser.json npx playwright test --reporter=list,json "$@" 9>&-
+}
+
+# A site with the demo data as it comes: for the browser tests and the pictures.
+start_browser_site() {
+    local port=$((WEB_PORT + 1))
+    start_supervisor test odd_spark_browser "$port"
+    stop_site test
+    db_root test -e 'DROP DATABASE IF EXISTS odd_spark_browser'; create_db test odd_spark_browser
+    migrate test odd_spark_browser; demo test odd_spark_browser
+    start_site test odd_spark_browser "$port"
+    export SPARK_URL=http://127.0.0.1:$port SPARK_SUPERVISOR=$VAR/run/test-supervisor.conf
+}
+
+with_browser_site() { # a command and its arguments, with a site of the tests' own
+    lock; environment; install_debian tests; install_packages; build; core_packages
+    trap 'stop_instance test' EXIT
+    start_browser_site >&2
+    "$@"
+}
+
+shots() { mkdir -p docs/screenshots; node e2e/shots.mjs "$@" 9>&-; }
+
+measure() {
+    as_service env DB_SOCKET="$(db_socket test)" DB_DATABASE=odd_spark_browser DB_PORT="$(db_port test)" APP_CONFIG_CACHE="$VAR/run/test-config.php" SPARK_URL="$SPARK_URL" php "${JIT[@]}" bench/bench.php "$@" 9>&-
+}
+
+check() {
+    lock; environment; install_debian tests; install_packages; build; core_packages
+    vendor/bin/pint --test && vendor/bin/phpstan analyse --memory-limit=1G --no-progress && npx tsc --noEmit &&
+        SPARK_ALL_FAULTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter "EveryState|TreeTest" &&
+        with_browser_site trials
+}
+
+# Trials that take minutes: kills, fuzzed requests, one who does his worst, backups, who can read what.
+trials() {
+    local trial
+    for trial in ops/trials/*.sh; do
+        case " ${*:-all} " in *' all '* | *" $(basename "$trial" .sh) "*) say "Trial: $(basename "$trial" .sh)"; (. "$trial") || die "the trial $(basename "$trial" .sh) failed." ;; esac
+    done
+}
