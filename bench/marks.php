@@ -4,10 +4,10 @@
 
 declare(strict_types=1);
 
-use App\Jobs\MarkAttempt;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Mark;
+use App\Models\Task;
 use App\Models\User;
 
 return function (): array {
@@ -21,7 +21,7 @@ return function (): array {
         $user = User::query()->create(['name' => "Bench $i", 'email' => "bench-$i@demo.example", 'role' => User::TRAINEE, 'password' => 'copper-lamp']);
         $attempt = Attempt::query()->create([
             'assignment_id' => $like->assignment_id, 'user_id' => $user->id, 'seed' => $like->seed, 'engine' => Assignment::ENGINE,
-            'state' => $like->state, 'record' => $like->record, 'handed_back_at' => now(), 'marking' => ['share' => 0],
+            'state' => $like->state, 'record' => $like->record, 'handed_back_at' => now(),
         ]);
         foreach ($like->entries as $entry) {
             $attempt->entries()->create($entry->only(['client_id', 'tick', 'act', 'outcome', 'sentence']));
@@ -31,7 +31,7 @@ return function (): array {
     }
     $start = hrtime(true);
     foreach ($ids as $id) {
-        MarkAttempt::dispatch($id);
+        Task::want(Attempt::query()->findOrFail($id)->user, 'mark', "attempt:$id", ['attempt' => $id]);
     }
     $shares = [];
     do {

@@ -8,6 +8,7 @@ use Monolog\Processor\PsrLogMessageProcessor;
 return [
     'default' => env('LOG_CHANNEL', 'stderr'),
     'channels' => [
+        'null' => ['driver' => 'monolog', 'handler' => Monolog\Handler\NullHandler::class],
         'stderr' => [
             'driver' => 'monolog',
             'level' => env('LOG_LEVEL', 'warning'),

@@ -1,7 +1,8 @@
 # Tests, pictures and measurements. They have an instance of their own, and leave the application's alone.
 
-run_tests() {
+run_tests() { # all of them, or: core | feature | front | browser, with the runner's own arguments
     lock; environment; install_debian tests; install_packages; build; core_packages
+    if [ $# -gt 0 ]; then run_one "$@"; return; fi
     rm -rf "$VAR/results"; as_service mkdir -p "$VAR/results"
     local failed=0 core
     trap 'stop_instance test' EXIT
@@ -16,6 +17,16 @@ run_tests() {
     say 'Core'; wait "$core" || failed=1; cat "$VAR/log/core-tests.log"
     stop_instance test; trap - EXIT
     php bench/totals.php "$VAR/results" "$failed"
+}
+
+run_one() {
+    case $1 in
+        core) as_service php "${JIT[@]}" core/vendor/bin/phpunit -c core/phpunit.xml "${@:2}" ;;
+        front) npx vitest run "${@:2}" ;;
+        feature) trap 'stop_instance test' EXIT; start_supervisor test odd_spark_browser "$((WEB_PORT + 1))"; create_db test odd_spark_test; feature_tests "${@:2}" ;;
+        browser) trap 'stop_instance test' EXIT; start_browser_site; browser_tests "${@:2}" ;;
+        *) die "there are no tests called $1: core, feature, front or browser." ;;
+    esac
 }
 
 core_packages() {

@@ -45,7 +45,7 @@ class Analysis extends Model
     public static function want(User $user, string $hash, string $visit): void
     {
         if (self::find($hash, $visit)?->result === null) {
-            Task::want($user, 'analysis', self::subject($hash, $visit), ['hash' => $hash, 'visit' => $visit]);
+            Task::want($user, 'analysis', self::subject($hash, $visit), ['hash' => $hash, 'visit' => $visit], again: true);
         }
     }
 

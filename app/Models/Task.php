@@ -61,11 +61,12 @@ class Task extends Model
      * The task for something: begun if there is none, and anew if it failed.
      *
      * @param array<string, mixed> $payload
+     * @param bool $again anew also when it was done: what came of it is not there any more
      */
-    public static function want(User $user, string $kind, string $subject, array $payload = []): self
+    public static function want(User $user, string $kind, string $subject, array $payload = [], bool $again = false): self
     {
         $task = self::query()->createOrFirst(['kind' => $kind, 'subject' => $subject], ['user_id' => $user->id, 'payload' => $payload, 'state' => 'waiting', 'urgency' => Kinds::urgency($kind)]);
-        self::query()->whereKey($task->id)->where('state', 'failed')
+        self::query()->whereKey($task->id)->whereIn('state', $again ? ['failed', 'done'] : ['failed'])
             ->update(['user_id' => $user->id, 'payload' => json_encode($payload), 'state' => 'waiting', 'error' => null, 'share' => 0, 'tries' => 0, 'doing' => 'Waiting for its turn']);
         $task->refresh();
         if (! $task->isOver()) {

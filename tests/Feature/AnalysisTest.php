@@ -2,10 +2,11 @@
 
 namespace Tests\Feature;
 
-use App\Jobs\AnalyseAppliance;
+use App\Jobs\RunTask;
 use App\Models\Analysis;
 use App\Models\Appliance;
 use App\Models\Assignment;
+use App\Models\Task;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Queue;
 use Inertia\Testing\AssertableInertia;
@@ -33,7 +34,7 @@ class AnalysisTest extends TestCase
         $this->getJson($this->url())->assertOk()->assertJsonMissing(['share' => 0.0]);
         $this->postJson($this->url())->assertOk()->assertJsonPath('doing', 'Waiting for its turn');
         $this->postJson($this->url())->assertOk();
-        Queue::assertPushed(AnalyseAppliance::class, 1);
+        Queue::assertPushed(RunTask::class, 1);
         $this->getJson($this->url())->assertJsonPath('result', null);
     }
 
@@ -58,17 +59,19 @@ class AnalysisTest extends TestCase
         $this->assertNull(Analysis::query()->sole()->left('gremlin:here', $all));
         $job = Assignment::query()->findOrFail($this->giveBoiler($fault));
         $this->get("/jobs/$job->id")->assertInertia(fn (AssertableInertia $page) => $page->has('job.key.path', count($key['path'])));
-        $this->actingAs($this->trainee)->get("/jobs/$job->id")->assertForbidden();
+        $this->actingAs($this->trainee)->get("/jobs/$job->id")->assertNotFound();
     }
 
     public function test_what_failed_says_so_and_is_begun_anew(): void
     {
         Queue::fake();
         $this->postJson($this->url())->assertOk();
-        (new AnalyseAppliance($this->boiler->id, Analysis::query()->sole()->id))->failed(new \RuntimeException('out of memory.'));
-        $this->assertStringContainsString('out of memory', $this->getJson($this->url())->json('error'));
+        $task = Task::query()->sole();
+        $task->update(['state' => 'running']);
+        $task->fail('It may be too large.');
+        $this->assertSame('It may be too large.', $this->getJson($this->url())->json('error'));
         $this->postJson($this->url())->assertOk()->assertJsonPath('error', null);
-        Queue::assertPushed(AnalyseAppliance::class, 2);
+        Queue::assertPushed(RunTask::class, 2);
     }
 
     public function test_a_visit_that_is_not_there_is_refused(): void
@@ -80,8 +83,8 @@ class AnalysisTest extends TestCase
     public function test_a_trainee_may_neither_see_nor_begin_it(): void
     {
         $this->actingAs($this->trainee);
-        $this->getJson($this->url())->assertForbidden();
-        $this->postJson($this->url())->assertForbidden();
+        $this->getJson($this->url())->assertNotFound();
+        $this->postJson($this->url())->assertNotFound();
     }
 
     private function url(): string

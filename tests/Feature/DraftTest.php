@@ -2,13 +2,11 @@
 
 namespace Tests\Feature;
 
-use App\Jobs\AnalyseAppliance;
 use App\Models\Appliance;
 use App\Models\Draft;
 use App\Models\DraftStep;
 use App\Models\User;
 use Illuminate\Foundation\Testing\RefreshDatabase;
-use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
 use OddSpark\Appliance\Library;
@@ -28,7 +26,7 @@ class DraftTest extends TestCase
     {
         parent::setUp();
         $this->openSchool();
-        Queue::fake([AnalyseAppliance::class]);
+        $this->withoutAnalyses();
         $this->actingAs($this->instructor);
         $this->post('/drafts', ['title' => 'Printing shop furnace', 'region' => 'NA'])->assertRedirect();
         $this->draft = Draft::query()->sole();
@@ -168,7 +166,7 @@ class DraftTest extends TestCase
         $this->edit(1, ['do' => 'place', 'kind' => 'breaker', 'at' => [40, 300]])->assertOk();
         $this->actingAs($this->instructor)->postJson("/drafts/{$this->draft->id}/presence")->assertJsonPath('others', ['Orla'])->assertJsonPath('step', 2)->assertJsonPath('by', 'Orla');
         $this->assertCount(2, $this->draft->refresh()->content()['parts']);
-        $this->actingAs($other)->delete("/drafts/{$this->draft->id}")->assertForbidden();
+        $this->actingAs($other)->delete("/drafts/{$this->draft->id}")->assertNotFound();
         $this->actingAs($this->instructor)->delete("/drafts/{$this->draft->id}")->assertRedirect('/drafts');
         $this->assertSame(0, DraftStep::query()->count());
     }

@@ -2,11 +2,10 @@
 
 namespace Tests\Feature;
 
-use App\Jobs\AnalyseAppliance;
 use App\Models\Assignment;
 use App\Models\Course;
+use App\Models\Task;
 use Illuminate\Foundation\Testing\RefreshDatabase;
-use Illuminate\Support\Facades\Queue;
 use Inertia\Testing\AssertableInertia;
 use Tests\School;
 use Tests\TestCase;
@@ -20,7 +19,7 @@ class GivingTest extends TestCase
     {
         parent::setUp();
         $this->openSchool();
-        Queue::fake([AnalyseAppliance::class]);
+        $this->withoutAnalyses();
         $this->actingAs($this->instructor);
     }
 
@@ -46,7 +45,7 @@ class GivingTest extends TestCase
         $this->assertSame('The paper curls.', $job->complaint);
         $this->assertSame($this->furnace()->hash, $job->hash);
         $this->assertSame([$this->trainee->id], $job->trainees->pluck('id')->all());
-        Queue::assertPushed(AnalyseAppliance::class, 1); // for its answer key
+        $this->assertSame(1, Task::query()->where('kind', 'analysis')->count(), 'for its answer key');
         $this->furnace()->update(['document' => '{}', 'hash' => str_repeat('0', 64)]);
         $attempt = $this->begin($job->fresh());
         $this->act($attempt, 'look', 1, ['part' => 'thermostat'])->assertOk()->assertJsonPath('entry.seen.mode', 'heat');

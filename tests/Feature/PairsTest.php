@@ -2,7 +2,8 @@
 
 namespace Tests\Feature;
 
-use App\Jobs\WeighPairs;
+use App\Jobs\RunTask;
+use App\Models\Task;
 use App\Models\User;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Queue;
@@ -43,10 +44,15 @@ class PairsTest extends TestCase
         $attempt = $this->begin($this->give());
         $this->act($attempt, 'hand_back', 1)->assertOk();
         $this->postJson("/attempts/$attempt->id/pairs")->assertOk()->assertJsonPath('share', 0);
-        (new WeighPairs($attempt->id))->failed(null);
-        $this->assertStringContainsString('worker was stopped', $this->getJson("/attempts/$attempt->id/pairs")->json('error'));
-        $this->postJson("/attempts/$attempt->id/pairs")->assertOk();
-        Queue::assertPushed(WeighPairs::class, 2);
+        $this->assertSame('waiting', Task::find('pairs', "attempt:$attempt->id")->state, 'his mark is at work first');
+        Task::find('mark', "attempt:$attempt->id")->update(['state' => 'running']);
+        Task::find('mark', "attempt:$attempt->id")->finish(null);
+        $pairs = Task::find('pairs', "attempt:$attempt->id");
+        $pairs->update(['state' => 'running']);
+        $pairs->fail('It may be too large.');
+        $this->assertSame('It may be too large.', $this->getJson("/attempts/$attempt->id/pairs")->json('error'));
+        $this->postJson("/attempts/$attempt->id/pairs")->assertOk()->assertJsonMissing(['error' => 'It may be too large.']);
+        Queue::assertPushed(RunTask::class, 3);
     }
 
     public function test_nobody_else_may_and_not_before_the_hand_back(): void
@@ -54,14 +60,14 @@ class PairsTest extends TestCase
         Queue::fake();
         $attempt = $this->begin($this->give());
         foreach (['GET', 'POST'] as $method) {
-            $this->actingAs($this->trainee)->json($method, "/attempts/$attempt->id/pairs")->assertForbidden();
-            $this->actingAs($this->instructor)->json($method, "/attempts/$attempt->id/pairs")->assertForbidden();
+            $this->actingAs($this->trainee)->json($method, "/attempts/$attempt->id/pairs")->assertNotFound();
+            $this->actingAs($this->instructor)->json($method, "/attempts/$attempt->id/pairs")->assertNotFound();
         }
         $this->actingAs($this->trainee);
         $this->act($attempt, 'hand_back', 1)->assertOk();
         foreach (['GET', 'POST'] as $method) {
-            $this->actingAs($this->classmate)->json($method, "/attempts/$attempt->id/pairs")->assertForbidden();
-            $this->actingAs(User::factory()->instructor()->create())->json($method, "/attempts/$attempt->id/pairs")->assertForbidden();
+            $this->actingAs($this->classmate)->json($method, "/attempts/$attempt->id/pairs")->assertNotFound();
+            $this->actingAs(User::factory()->instructor()->create())->json($method, "/attempts/$attempt->id/pairs")->assertNotFound();
             $this->actingAs($this->instructor)->json($method, "/attempts/$attempt->id/pairs")->assertOk();
         }
     }

@@ -2,11 +2,9 @@
 
 namespace Tests\Feature;
 
-use App\Jobs\AnalyseAppliance;
 use App\Models\Assignment;
 use App\Models\RuleSet;
 use Illuminate\Foundation\Testing\RefreshDatabase;
-use Illuminate\Support\Facades\Queue;
 use Inertia\Testing\AssertableInertia;
 use Tests\School;
 use Tests\TestCase;
@@ -20,7 +18,7 @@ class RuleSetTest extends TestCase
     {
         parent::setUp();
         $this->openSchool();
-        Queue::fake([AnalyseAppliance::class]);
+        $this->withoutAnalyses();
         $this->actingAs($this->instructor);
     }
 

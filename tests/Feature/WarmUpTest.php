@@ -62,12 +62,12 @@ class WarmUpTest extends TestCase
     {
         $attempt = $this->beginWarmUp($this->trainee);
         $this->assertNotSame($attempt->id, $this->beginWarmUp($this->classmate)->id);
-        $this->actingAs($this->classmate)->getJson("/attempts/$attempt->id")->assertForbidden();
+        $this->actingAs($this->classmate)->getJson("/attempts/$attempt->id")->assertNotFound();
         $this->beginWarmUp($this->instructor);
 
         $stranger = User::factory()->create();
         $this->actingAs($stranger)->postJson('/warm-up')->assertForbidden();
-        $this->postJson("/jobs/$attempt->assignment_id/attempt")->assertForbidden();
+        $this->postJson("/jobs/$attempt->assignment_id/attempt")->assertNotFound();
     }
 
     public function test_it_stands_among_neither_jobs_nor_models(): void

@@ -97,7 +97,7 @@ class DebriefController extends Controller
 
     private function waiting(Attempt $attempt): Response
     {
-        Task::want($attempt->user, 'mark', "attempt:$attempt->id", ['attempt' => $attempt->id]); // once more, if it went wrong
+        Task::want($attempt->user, 'mark', "attempt:$attempt->id", ['attempt' => $attempt->id], again: true); // once more, if it went wrong
 
         return Inertia::render('Marking', ['attempt' => $attempt->id, 'job' => $attempt->assignment->briefing(), 'trainee' => $attempt->user->name]);
     }

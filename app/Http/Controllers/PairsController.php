@@ -32,7 +32,7 @@ class PairsController extends Controller
     {
         $this->authorize('debrief', $attempt);
         if ($attempt->pairs === null) {
-            Task::want($request->user(), 'pairs', "attempt:$attempt->id", ['attempt' => $attempt->id]);
+            Task::want($request->user(), 'pairs', "attempt:$attempt->id", ['attempt' => $attempt->id], again: true);
         }
 
         return $this->show($attempt->refresh());

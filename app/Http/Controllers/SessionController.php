@@ -7,6 +7,7 @@ use App\Http\Requests\SignInRequest;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -21,7 +22,7 @@ class SessionController extends Controller
     {
         $guard->take($request);
         if (! Auth::attempt($request->validated())) {
-            return back()->withErrors(['email' => 'No one signs in with this address and password. Check both and try again.']);
+            throw ValidationException::withMessages(['email' => 'No one signs in with this address and password. Check both and try again.']);
         }
         $guard->succeeded($request);
         $request->session()->regenerate();
