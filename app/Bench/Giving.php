@@ -2,6 +2,7 @@
 
 namespace App\Bench;
 
+use App\Building\Running;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Course;
@@ -66,7 +67,7 @@ class Giving
     public function preview(Appliance $appliance, string $fault, string $visit, int $seconds): array
     {
         $plan = $this->plans->ofAppliance($appliance);
-        $preview = Preview::of($plan, Universe::of($plan->model)->get($fault), $visit, $seconds * 1000);
+        $preview = Preview::of($plan, Universe::of($plan->model)->get($fault), $visit, $seconds * 1000, Running::memory());
 
         return ['complaint' => $preview->arrival->complaint] + $this->workbench->taped($preview);
     }

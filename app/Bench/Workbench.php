@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use OddSpark\Acts\Act;
 use OddSpark\Acts\ActError;
 use OddSpark\Acts\Catalogue;
+use OddSpark\Acts\References;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Danger;
 use OddSpark\Bench\Hands;
@@ -95,6 +96,7 @@ class Workbench
             }
             $this->inStep($attempt, $state, $act->tick);
             $this->allowed($attempt, $act);
+            References::check($act, $bench->plan->model);
             [$state, $outcome] = $bench->do($state, $act);
             $entry = $attempt->entries()->create([
                 'client_id' => $clientId,

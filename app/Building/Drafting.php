@@ -32,6 +32,9 @@ class Drafting
     /** What routing may cost while somebody waits for an edit, see Router: a second or so. */
     private const MOST_STEPS = 1_000_000;
 
+    /** Seconds within which the same wish for a new draft is the same draft. */
+    private const TWICE_S = 5;
+
     /** Steps that a history shows, the newest first. */
     private const SHOWN = 200;
 
@@ -50,6 +53,12 @@ class Drafting
             $begun = $clientId === null ? null : DraftStep::query()->where(['number' => 0, 'client_id' => $clientId])->first();
             if ($begun !== null) {
                 return Draft::query()->findOrFail($begun->draft_id);
+            }
+            // a button that was pressed twice: the same person's, the same in all but its name, and nothing done to it yet
+            foreach (Draft::query()->where(['user_id' => $user->id, 'title' => $document['title'], 'step' => 0])->where('created_at', '>', now()->subSeconds(self::TWICE_S))->get() as $twin) {
+                if (Document::text(array_replace($document, ['name' => $twin->name])) === $twin->document) {
+                    return $twin;
+                }
             }
             $document['name'] = $this->freeName($document['name']);
             $text = Document::text($document);

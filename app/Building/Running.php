@@ -18,6 +18,9 @@ class Running
 {
     public const LONGEST_S = 900;
 
+    /** Moments at which something may happen while somebody waits: ten times what the liveliest shipped model needs. */
+    public const MOST_MOMENTS = 30_000;
+
     public function __construct(private readonly Library $library) {}
 
     /**
@@ -41,9 +44,15 @@ class Running
     public function tape(Draft $draft, string $visit, Workbench $workbench): array
     {
         [$plan, $visit] = $this->plan($draft, $visit);
-        $preview = Preview::of($plan, Fault::none(), $visit, self::LONGEST_S * 1000);
+        $preview = Preview::of($plan, Fault::none(), $visit, self::LONGEST_S * 1000, self::memory());
 
         return ['visit' => $visit, 'visits' => array_map(fn (array $v) => $v['title'], $plan->model->document['visits'])] + $workbench->taped($preview);
+    }
+
+    /** @param int $times as many runs as share it */
+    public static function memory(int $times = 1): Memory
+    {
+        return new Memory(mostMoments: $times * self::MOST_MOMENTS);
     }
 
     /** @throws DocumentError */
@@ -51,6 +60,6 @@ class Running
     {
         [$plan, $visit] = $this->plan($draft, $visit);
 
-        return new HealthyRun($plan, $visit, (int) round(1000 * $seconds), new Memory());
+        return new HealthyRun($plan, $visit, (int) round(1000 * $seconds), self::memory());
     }
 }

@@ -5,13 +5,11 @@ namespace App\Records;
 use App\Models\Attempt;
 use Illuminate\Support\Collection;
 use OddSpark\Marking\Rules;
+use OddSpark\Trade\SpreadsheetCell;
 
 /** Marks as CSV, a line for each attempt: for a gradebook or a spreadsheet. */
 class MarkList
 {
-    /** What a spreadsheet would take for a formula. */
-    private const FORMULA = ['=', '+', '-', '@', "\t", "\r"];
-
     /**
      * @param Collection<int, Attempt> $attempts with user and assignment
      */
@@ -44,6 +42,6 @@ class MarkList
      */
     private static function line($file, array $cells): void
     {
-        fputcsv($file, array_map(fn (string|int|float $cell) => is_string($cell) && $cell !== '' && in_array($cell[0], self::FORMULA, true) ? "'$cell" : $cell, $cells), ',', '"', '', "\r\n");
+        fputcsv($file, array_map(fn (string|int|float $cell) => is_string($cell) ? SpreadsheetCell::guarded($cell) : $cell, $cells), ',', '"', '', "\r\n");
     }
 }

@@ -29,7 +29,7 @@ class AnalysisController extends Controller
 
     private function visit(Request $request, Appliance $appliance): string
     {
-        $visit = $request->string('visit')->value();
+        $visit = $this->text($request, 'visit');
         abort_unless(isset($appliance->model()->document['visits'][$visit]), 422, 'This model has no such visit.');
 
         return $visit;

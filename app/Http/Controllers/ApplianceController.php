@@ -60,8 +60,8 @@ class ApplianceController extends Controller
     {
         $this->authorize('view', $appliance);
         $model = $appliance->model();
-        $fault = $request->string('fault')->value();
-        $visit = $request->string('visit')->value();
+        $fault = $this->text($request, 'fault');
+        $visit = $this->text($request, 'visit');
         abort_unless(isset(Universe::of($model)->faults[$fault]), 422, 'This model has no such fault.');
         abort_unless(isset($model->document['visits'][$visit]), 422, 'This model has no such visit.');
 

@@ -87,7 +87,7 @@ class DraftController extends Controller
     {
         $this->authorize('edit', $draft);
 
-        return response()->json(Catalogue::find($this->library, mb_substr($request->string('words')->value(), 0, 100), PartKind::catalogue()));
+        return response()->json(Catalogue::find($this->library, mb_substr($this->text($request, 'words'), 0, 100), PartKind::catalogue()));
     }
 
     public function edit(Request $request, Draft $draft): JsonResponse

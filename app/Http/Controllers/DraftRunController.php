@@ -23,6 +23,9 @@ use OddSpark\Wiring\Nets;
 /** What is computed of a model that is being made: its checks and circuits, its healthy run, and what is asked of that. */
 class DraftRunController extends Controller
 {
+    /** Every safety is a run of its own. */
+    private const TRIALS = 4;
+
     public function __construct(private readonly Running $running) {}
 
     /** What is wrong or odd about its wiring, its circuits one at a time, and what it lacks to run. */
@@ -49,7 +52,7 @@ class DraftRunController extends Controller
     {
         $this->authorize('edit', $draft);
 
-        return $this->answered(fn () => $this->running->tape($draft, $request->string('visit')->value(), $workbench));
+        return $this->answered(fn () => $this->running->tape($draft, $this->text($request, 'visit'), $workbench));
     }
 
     /** Volts everywhere at a moment, and what can be asked about. */
@@ -59,7 +62,7 @@ class DraftRunController extends Controller
         $at = $request->validate(['at_s' => ['required', 'numeric', 'min:0', 'max:'.Running::LONGEST_S]])['at_s'];
 
         return $this->answered(function () use ($request, $draft, $at): array {
-            $run = $this->running->at($draft, $request->string('visit')->value(), (float) $at);
+            $run = $this->running->at($draft, $this->text($request, 'visit'), (float) $at);
 
             return ['volts' => $run->everywhere(), 'askable' => (new Why($run))->askable()];
         });
@@ -70,7 +73,7 @@ class DraftRunController extends Controller
         $this->authorize('edit', $draft);
         $said = $request->validate(['at_s' => ['required', 'numeric', 'min:0', 'max:'.Running::LONGEST_S], 'of' => ['required', 'string', 'max:120']]);
 
-        return $this->answered(fn () => (new Why($this->running->at($draft, $request->string('visit')->value(), (float) $said['at_s'])))->of($said['of']));
+        return $this->answered(fn () => (new Why($this->running->at($draft, $this->text($request, 'visit'), (float) $said['at_s'])))->of($said['of']));
     }
 
     /** What can be wrong with it, and how likely. */
@@ -90,9 +93,9 @@ class DraftRunController extends Controller
         $this->authorize('edit', $draft);
 
         return $this->answered(function () use ($request, $draft): array {
-            [$plan, $visit] = $this->running->plan($draft, $request->string('visit')->value());
+            [$plan, $visit] = $this->running->plan($draft, $this->text($request, 'visit'));
 
-            return (new Acting($plan, $visit))->report();
+            return (new Acting($plan, $visit, Running::memory(self::TRIALS)))->report();
         });
     }
 

@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Models\RuleSet;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
@@ -27,7 +28,7 @@ class RuleSetController extends Controller
                 'id' => $r->id, 'document' => $r->document, 'shipped' => $r->isShipped(),
                 'versions' => RuleSet::query()->where('name', $r->name)->orderByDesc('version')->get(['id', 'version', 'created_at'])->map(fn (RuleSet $v) => ['version' => $v->version, 'at' => $v->created_at?->toDateString()]),
             ]),
-            'chosen' => $request->string('set')->value(),
+            'chosen' => $this->text($request, 'set'),
             'lines' => Rules::LINES, 'caps' => Rules::CAPS, 'dangers' => Danger::TEXT, 'barrable' => Rules::BARRABLE, 'schools' => Schools::CHOICES,
         ]);
     }
@@ -37,7 +38,7 @@ class RuleSetController extends Controller
     {
         $this->authorize('create', RuleSet::class);
         $document = $request->validate(['document' => ['required', 'array']])['document'];
-        $saved = DB::transaction(function () use ($request, $document): RuleSet {
+        $saved = Cache::lock('rule-sets', 20)->block(20, fn () => DB::transaction(function () use ($request, $document): RuleSet {
             $of = RuleSet::query()->where('name', $document['name'] ?? '')->orderByDesc('version')->lockForUpdate()->first();
             $title = is_string($document['title'] ?? null) ? trim($document['title']) : '';
             if ($title === '') {
@@ -56,7 +57,7 @@ class RuleSetController extends Controller
             }
 
             return RuleSet::query()->create(['user_id' => $request->user()->id, 'name' => $name, 'version' => $version, 'title' => $title, 'document' => $rules->toArray()]);
-        });
+        }));
 
         return redirect("/rules?set=$saved->name");
     }

@@ -77,6 +77,21 @@ final readonly class Model
         return $kind === null ? null : $this->document['kinds'][$kind];
     }
 
+    /** Whether a lead can be put there: a terminal, or the end of a wire. */
+    public function isPlace(string $place): bool
+    {
+        [$owner, $name] = self::split($place);
+
+        return isset($this->parts()[$owner]) ? isset($this->kindOf($owner)['terminals'][$name]) : $this->isWireEnd($place);
+    }
+
+    public function isWireEnd(string $place): bool
+    {
+        [$wire, $end] = self::split($place);
+
+        return isset($this->wires()[$wire]) && in_array($end, ['a', 'b'], true);
+    }
+
     /**
      * A place's owner and what it is there: ids are hierarchical, so the last dot parts them.
      *

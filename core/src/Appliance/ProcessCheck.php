@@ -7,6 +7,9 @@ namespace OddSpark\Appliance;
 /** Whether each process element is given what it needs, of the right kind, and names what is there. */
 final class ProcessCheck
 {
+    /** No figure of a process is larger, whatever its unit. */
+    private const MOST = 1e9;
+
     /**
      * @param array<string, mixed> $d a resolved document whose types of process are known
      *
@@ -77,7 +80,10 @@ final class ProcessCheck
         if (! is_int($value) && ! is_float($value) || ! is_finite((float) $value)) {
             throw new DocumentError($pointer, 'Must be a number.');
         }
-        if ($value <= 0 && preg_match('/(tau_s|holds|cfm|btu_f|jacket_btu_h_f|per_degree)$/', $pointer) === 1) {
+        if (abs($value) > self::MOST) {
+            throw new DocumentError($pointer, 'Is far too large: '.self::MOST." at most; it is $value.");
+        }
+        if ($value <= 0 && preg_match('/(tau_s|holds|cfm|btu_f|btu_h_f|per_degree)$/', $pointer) === 1) {
             throw new DocumentError($pointer, "Must be above zero; it is $value.");
         }
     }

@@ -15,6 +15,13 @@ final class Schema
     private const OBJECTS = ['percepts', 'primitives', 'terminals', 'modes', 'controls', 'links', 'params', 'process', 'kinds', 'resets', 'say', 'set', 'degrees', 'weights', 'wire_modes', 'visits', 'unlike', 'card', 'taps', 'legs', 'heat', 'air', 'hum', 'smell', 'cycle', 'ports', 'overrides', 'spares', 'inputs', 'states', 'times', 'remembers', 'if', 'count', 'timer', 'do'];
 
     /** What a model that is being made may still be without. */
+    private const LONGEST_TEXT = 4000;
+
+    private const LONGEST_NAME = 200;
+
+    /** Parts and wires at most, as the schema has it. */
+    private const MOST = ['parts' => 1000, 'wires' => 2000];
+
     private const LATER = ['process', 'visits', 'household', 'tape', 'universe'];
 
     /**
@@ -42,6 +49,43 @@ final class Schema
         self::validate((string) json_encode($schema, JSON_PRESERVE_ZERO_FRACTION), $document);
     }
 
+    /**
+     * A model that is being made, after a change: what is new in it is as the format asks. What was there is not looked at
+     * again, so that a change of a large model costs little.
+     *
+     * @param array<string, mixed> $before
+     * @param array<string, mixed> $after
+     *
+     * @throws DocumentError
+     */
+    public static function checkChange(array $before, array $after): void
+    {
+        $changed = array_filter($after, fn (mixed $v, string $key) => ! array_key_exists($key, $before) || $before[$key] !== $v, ARRAY_FILTER_USE_BOTH);
+        $places = [];
+        foreach (['parts', 'wires'] as $list) {
+            if (! is_array($changed[$list] ?? null)) {
+                continue;
+            }
+            $stood = array_column($before[$list] ?? [], null, 'id');
+            $places[$list] = array_keys(array_filter($changed[$list], fn (mixed $item) => ! is_array($item) || ! is_string($item['id'] ?? null) || ($stood[$item['id']] ?? null) !== $item));
+            if (count($changed[$list]) <= self::MOST[$list]) { // else it is said of the whole list
+                $changed[$list] = array_values(array_intersect_key($changed[$list], array_flip($places[$list])));
+            }
+        }
+        if ($changed === []) {
+            return;
+        }
+        $schema = json_decode(self::text('model'), true);
+        $schema['required'] = [];
+        unset($schema['$id'], $schema['properties']['parts']['minItems'], $schema['properties']['visits']['minProperties']);
+        try {
+            self::validate((string) json_encode($schema, JSON_PRESERVE_ZERO_FRACTION), $changed);
+        } catch (DocumentError $e) {
+            // as it is numbered in the whole document
+            throw new DocumentError((string) preg_replace_callback('#^/(parts|wires)/(\d+)#', fn (array $m) => "/$m[1]/".($places[$m[1]][(int) $m[2]] ?? $m[2]), $e->pointer), $e->sentence);
+        }
+    }
+
     private static function text(string $schema): string
     {
         return (string) file_get_contents(__DIR__."/../../schema/$schema.json");
@@ -54,6 +98,7 @@ final class Schema
      */
     private static function validate(string $schema, array $document): void
     {
+        self::lengths($document, '');
         $error = (new Validator())->validate(Helper::toJSON(self::withObjects($document)), $schema)->error();
         if ($error === null) {
             return;
@@ -62,6 +107,27 @@ final class Schema
             $error = $error->subErrors()[0];
         }
         throw new DocumentError('/'.implode('/', $error->data()->fullPath()), self::sentence($error));
+    }
+
+    /**
+     * No text of a document is longer than a page, no name in it longer than a line: so no sentence about it is either.
+     *
+     * @param array<array-key, mixed> $value
+     *
+     * @throws DocumentError
+     */
+    private static function lengths(array $value, string $pointer): void
+    {
+        foreach ($value as $key => $v) {
+            if (strlen((string) $key) > self::LONGEST_NAME) {
+                throw new DocumentError($pointer, 'A name here is longer than '.self::LONGEST_NAME.' letters.');
+            }
+            if (is_array($v)) {
+                self::lengths($v, "$pointer/$key");
+            } elseif (is_string($v) && strlen($v) > self::LONGEST_TEXT) {
+                throw new DocumentError("$pointer/$key", 'Is '.strlen($v).' letters long; at most '.self::LONGEST_TEXT.' are taken.');
+            }
+        }
     }
 
     /**

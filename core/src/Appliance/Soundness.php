@@ -14,7 +14,10 @@ namespace OddSpark\Appliance;
 final class Soundness
 {
     /** Parameters of primitives that must be above zero, whatever the primitive. */
-    private const POSITIVE = '/(^|_)(ohm|amps|microfarad|turns_ratio|volts|millivolts|tau_s|melt_s|overload_s|rated_v|pull_in_v|picofarad|btu_f|cfm)$/';
+    private const POSITIVE = '/(^|_)(ohm|amps|microfarad|turns_ratio|volts|millivolts|tau_s|melt_s|overload_s|rated_v|full_v|pull_in_v|picofarad|btu_f|cfm)$/';
+
+    /** No figure is larger, whatever its unit. */
+    private const MOST = 1e12;
 
     /** Pairs of resistance and reactance in series. */
     private const PAIRS = ['run', 'locked', 'tap', 'start_ohms'];
@@ -97,6 +100,12 @@ final class Soundness
         }
         if (is_float($value) && ! is_finite($value)) {
             throw new DocumentError($pointer, "$what: \"$key\" is not a finite number.");
+        }
+        if ((is_int($value) || is_float($value)) && abs($value) > self::MOST) {
+            throw new DocumentError($pointer, "$what: \"$key\" is far too large: at most ".self::MOST."; it is $value.");
+        }
+        if (str_ends_with($key, '_ms') && (! is_int($value) || $value < 0)) {
+            throw new DocumentError($pointer, "$what: \"$key\" must be a whole number of milliseconds.");
         }
         if (preg_match(self::POSITIVE, $key) !== 1) {
             return;

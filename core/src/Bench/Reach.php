@@ -171,7 +171,7 @@ final readonly class Reach
         if ($place === null) {
             return null;
         }
-        if (! $this->isPlace($place)) {
+        if (! $this->plan->model->isPlace($place)) {
             return "There is no place called \"$place\" for the $lead lead.";
         }
 
@@ -181,7 +181,7 @@ final readonly class Reach
     /** @param array<string, mixed> $state */
     private function at(array $state, string $place, string $what): ?string
     {
-        if (! $this->isPlace($place)) {
+        if (! $this->plan->model->isPlace($place)) {
             return "There is no place called \"$place\".";
         }
 
@@ -256,15 +256,6 @@ final readonly class Reach
             $of !== 'meter' && $state[$of] === null => 'That instrument is not on anything.',
             default => null,
         };
-    }
-
-    private function isPlace(string $place): bool
-    {
-        [$owner, $end] = Model::split($place);
-
-        return isset($this->plan->model->parts()[$owner])
-            ? isset($this->plan->model->kindOf($owner)['terminals'][$end])
-            : isset($this->plan->model->wires()[$owner]) && in_array($end, ['a', 'b'], true);
     }
 
     /** @param array<string, mixed> $state */

@@ -61,7 +61,7 @@ final readonly class Wording
             'meter_fuse' => 'Put new fuses in the meter',
             'meter_battery' => 'Put a new battery in the meter',
             'clamp' => $act->get('wires') === [] ? 'Clamp off' : 'Clamp round '.implode(' and ', array_map($this->part(...), $act->get('wires'))).(($act->get('turns') ?? 1) > 1 ? ", {$act->get('turns')} turns" : ''),
-            'gauge', 'probe', 'draught', 'analyser', 'smoke', 'oil_gauge' => Mode::AT_TAPS[$act->name].($act->get('tap') === null ? ' put away' : ' at the '.$this->model->document['taps'][$act->get('tap')]['label']),
+            'gauge', 'probe', 'draught', 'analyser', 'smoke', 'oil_gauge' => Mode::AT_TAPS[$act->name].($act->get('tap') === null ? ' put away' : ' at the '.(isset($this->model->document['taps'][$act->get('tap')]) ? $this->model->document['taps'][$act->get('tap')]['label'] : $act->get('tap'))),
             'tester' => 'Held the tester to '.$this->place($act->get('place')),
             'meant' => 'Took it as '.match ($act->get('meaning')) {
                 'good' => 'good', 'bad' => 'bad', default => 'not conclusive',

@@ -28,7 +28,7 @@ final readonly class Acting
 
     private const FLAME_WITHIN = 180_000;
 
-    public function __construct(private Plan $plan, private string $visit) {}
+    public function __construct(private Plan $plan, private string $visit, private Memory $memory = new Memory()) {}
 
     /**
      * @return array{fire_s: float|null, safeties: list<array{part: string, title: string, stops: bool, after_s: float|null, words: string}>}
@@ -38,7 +38,7 @@ final readonly class Acting
     {
         $burners = array_keys(array_filter($this->plan->primitives, fn (array $p) => $p['type'] === 'burner' && isset($p['spec']['input_btu_h'])));
         $burners = $burners === [] ? array_keys(array_filter($this->plan->primitives, fn (array $p) => $p['type'] === 'burner')) : $burners;
-        $run = new HealthyRun($this->plan, $this->visit, 0, new Memory());
+        $run = new HealthyRun($this->plan, $this->visit, 0, $this->memory);
         $lit = fn (HealthyRun $r): bool => array_filter($burners, fn (string $id) => $r->slot($id)['lit']) !== [];
         if ($burners === [] || ! $lit($run) && ! $run->until(self::FIRE, $lit)) {
             return ['fire_s' => null, 'safeties' => []];

@@ -6,6 +6,7 @@ namespace OddSpark\Building;
 
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Schema;
 
 /**
  * What can be done to a model that is being made. An edit is plain data, {"do": name, …}; it gives a new document or
@@ -78,6 +79,7 @@ final readonly class Edits
                 'remove' => (new Removal())->from($document, $edit['parts'] ?? [], $edit['wires'] ?? []),
                 default => $this->parts->apply($document, $edit),
             };
+            Schema::checkChange($document, $after);
             $this->library->draft($after);
         } catch (DocumentError $e) {
             throw new EditError($e->pointer, $e->getMessage());

@@ -56,8 +56,11 @@ final readonly class OwnKind
         [$size, $terminals] = self::laidOut($said['terminals']);
         $primitives = self::withInputs($said['primitives']);
         foreach ($primitives as $id => $spec) {
-            if (! isset(Primitives::TYPES[$spec['type'] ?? '']) || str_starts_with(Primitives::TYPES[$spec['type']], 'OddSpark\\Process')) {
-                throw new EditError("/primitives/$id/type", 'There is no primitive called "'.($spec['type'] ?? '').'".');
+            if (! is_string($spec['type'] ?? null)) {
+                throw new EditError("/primitives/$id/type", 'Say which primitive it is.');
+            }
+            if (! isset(Primitives::TYPES[$spec['type']]) || str_starts_with(Primitives::TYPES[$spec['type']], 'OddSpark\\Process')) {
+                throw new EditError("/primitives/$id/type", 'There is no primitive called "'.$spec['type'].'".');
             }
             if (is_string($spec['table'] ?? null)) {
                 $primitives[$id]['table'] = $this->library->table($spec['table']);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Building;
 
 use OddSpark\Appliance\Library;
+use OddSpark\Trade\SpreadsheetCell;
 
 /**
  * The wires as a list for a spreadsheet, out and in: one a line, with where it goes from and to.
@@ -27,7 +28,7 @@ final readonly class WireList
     {
         $lines = [self::COLUMNS];
         foreach ($d['wires'] as $wire) {
-            $lines[] = array_map(fn (string $column) => (string) ($wire[$column] ?? ''), self::COLUMNS);
+            $lines[] = array_map(fn (string $column) => SpreadsheetCell::guarded((string) ($wire[$column] ?? '')), self::COLUMNS);
         }
         $quoted = fn (string $v): string => preg_match('/[",\n\r]/', $v) === 1 ? '"'.str_replace('"', '""', $v).'"' : $v;
 
@@ -118,7 +119,7 @@ final readonly class WireList
         }
         $first = strtok($csv, "\r\n");
         $separator = $first !== false && substr_count($first, ';') > substr_count($first, ',') ? ';' : (str_contains((string) $first, "\t") ? "\t" : ',');
-        $cells = fn (string $line): array => array_map(fn (?string $cell) => trim((string) $cell), str_getcsv($line, $separator, '"', ''));
+        $cells = fn (string $line): array => array_map(fn (?string $cell) => SpreadsheetCell::read(trim((string) $cell)), str_getcsv($line, $separator, '"', ''));
         $lines = preg_split('/\r\n|\n|\r/', rtrim($csv)) ?: [];
         $head = array_map(mb_strtolower(...), $cells((string) array_shift($lines)));
         foreach (['from', 'to'] as $needed) {

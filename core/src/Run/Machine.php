@@ -295,6 +295,7 @@ final class Machine
         $due = $stands ? $this->standingDue : $this->dueAfter($state, array_keys($this->live), []);
         while ($state['tick'] < $until) {
             $state['tick'] = min($until, max($state['tick'] + 1, min($due)));
+            $this->memory->moment($state['tick']);
             $active = [];
             foreach ($due as $id => $tick) {
                 if ($tick <= $state['tick']) {

@@ -24,7 +24,27 @@ final class Memory
 
     public int $asked = 0;
 
-    public function __construct(private readonly int $most = 4000) {}
+    public int $moments = 0;
+
+    /**
+     * @param int $most solutions that are kept
+     * @param int|null $mostMoments at which something may happen in all runs that share it, where somebody waits for them; null for any number
+     */
+    public function __construct(private readonly int $most = 4000, private readonly ?int $mostMoments = null) {}
+
+    /**
+     * One moment more at which something happens.
+     *
+     * @param int $tick of the run
+     *
+     * @throws RunError when there were too many: something chatters
+     */
+    public function moment(int $tick): void
+    {
+        if (++$this->moments > ($this->mostMoments ?? PHP_INT_MAX)) {
+            throw RunError::unending($tick / 1000, $this->mostMoments ?? 0);
+        }
+    }
 
     /** The solution of a state, if it is remembered. */
     public function find(string $key): ?Solution

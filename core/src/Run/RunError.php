@@ -13,6 +13,12 @@ final class RunError extends \DomainException
         return new self(sprintf('At %.3f s the appliance does not come to rest: %s keep changing at the same instant.', $seconds, implode(', ', $restless)));
     }
 
+    /** @param int $most moments that were allowed */
+    public static function unending(float $seconds, int $most): self
+    {
+        return new self(sprintf('More than %s changes by %.0f s into the run: something chatters, or a figure is far off.', number_format($most), $seconds));
+    }
+
     public static function noValue(string $primitive): self
     {
         return new self("\"$primitive\" would have a resistance that is zero, below zero or no number: a fault or a parameter sets it so.");

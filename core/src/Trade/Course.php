@@ -16,6 +16,9 @@ namespace OddSpark\Trade;
  */
 final class Course
 {
+    /** What settles within a tick is there at the next, s. */
+    private const LEAST_TAU = 1 / Units::TICKS_PER_SECOND;
+
     /** @return array{int, float, list<array{float, float}>} */
     public static function still(int $tick, float $value): array
     {
@@ -29,7 +32,7 @@ final class Course
      */
     public static function towards(int $tick, float $from, float $target, float $tau): array
     {
-        return [$tick, $target, $from === $target ? [] : [[$from - $target, $tau]]];
+        return [$tick, $target, $from === $target ? [] : [[$from - $target, max($tau, self::LEAST_TAU)]]];
     }
 
     /**
@@ -41,6 +44,7 @@ final class Course
     public static function behind(int $tick, float $from, array $leader, float $offset, float $gain, float $tau): array
     {
         $leader = self::anchored($leader, $tick);
+        $tau = max($tau, self::LEAST_TAU);
         $rest = $offset + $gain * $leader[1];
         $terms = [];
         $own = $from - $rest;
