@@ -74,6 +74,10 @@ check() {
         with_browser_site trials
 }
 
+on_test_site() { # a PHP script and its arguments, as the service user
+    as_service env DB_SOCKET="$(db_socket test)" DB_DATABASE=odd_spark_browser DB_PORT="$(db_port test)" APP_CONFIG_CACHE=/nonexistent SPARK_URL="$SPARK_URL" SPARK_SUPERVISOR="$SPARK_SUPERVISOR" TMPDIR="$VAR/tmp" php "$@" 9>&-
+}
+
 # Trials that take minutes: kills, fuzzed requests, one who does his worst, backups, who can read what.
 trials() {
     local trial

@@ -53,6 +53,16 @@ class Giving
         });
     }
 
+    /**
+     * Runs every fault of a model up to a visit.
+     *
+     * @param (callable(int, int): void)|null $progress faults run, of how many
+     */
+    public function prepare(Appliance $appliance, string $visit, ?callable $progress = null): void
+    {
+        $this->plans->arrivals($this->plans->ofAppliance($appliance), $visit, $progress);
+    }
+
     /** The complaint in the customer's words, as computed. */
     public static function worded(Arrival $arrival): string
     {

@@ -65,17 +65,23 @@ class Plans
     /**
      * How each fault of a plan would be found on a visit: the same for every job on it.
      *
+     * @param (callable(int, int): void)|null $progress faults run, of how many
      * @return array<string, Arrival>
      */
-    public function arrivals(Plan $plan, string $visit): array
+    public function arrivals(Plan $plan, string $visit, ?callable $progress = null): array
     {
-        $file = $this->file("arrivals-$plan->hash-".substr(hash('sha256', $visit), 0, 8).'.json');
+        $file = $this->arrivalsFile($plan->hash, $visit);
         if (! is_file($file)) {
-            $arrivals = (new Tracker($plan, Universe::of($plan->model), $visit, new Memory()))->arrivals();
+            $arrivals = (new Tracker($plan, Universe::of($plan->model), $visit, new Memory()))->arrivals($progress);
             $this->write($file, self::packArrivals($arrivals));
         }
 
         return self::unpackArrivals((string) file_get_contents($file));
+    }
+
+    private function arrivalsFile(string $hash, string $visit): string
+    {
+        return $this->file("arrivals-$hash-".substr(hash('sha256', $visit), 0, 8).'.json');
     }
 
     /** @param array<string, Arrival> $arrivals */
@@ -100,7 +106,10 @@ class Plans
     private function write(string $file, string $text): void
     {
         $new = $file.'.'.getmypid();
-        file_put_contents($new, $text);
-        rename($new, $file);
+        try {
+            file_put_contents($new, $text) === strlen($text) && rename($new, $file) || throw new \RuntimeException('No space left on device');
+        } finally {
+            is_file($new) && unlink($new);
+        }
     }
 }

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\Queue;
 
 /**
  * Something that takes long and somebody waits for. What is asked for twice is one task; of each person's one is at
- * work at a time, so that nobody's wishes keep others waiting.
+ * work at a time (and an analysis, which has a worker of its own), so that nobody's wishes keep others waiting.
  *
  * @property int $id
  * @property int $user_id who waits for it
@@ -76,16 +76,17 @@ class Task extends Model
         return $task->refresh();
     }
 
-    /** Gives a person's most urgent task to the workers, when none of his is with them. */
+    /** Gives a person's most urgent tasks to the workers, when none of his is with them: one that he waits for, and one long one. */
     public static function startNext(int $user): void
     {
         DB::transaction(function () use ($user): void {
             User::query()->whereKey($user)->lockForUpdate()->value('id');
-            if (self::query()->where('user_id', $user)->whereIn('state', ['queued', 'running'])->exists()) {
-                return;
+            foreach (['<', '>='] as $lane) {
+                $his = self::query()->where('user_id', $user)->where('urgency', $lane, Kinds::LONG);
+                if ((clone $his)->whereIn('state', ['queued', 'running'])->doesntExist()) {
+                    $his->where('state', 'waiting')->orderBy('urgency')->orderBy('id')->first()?->enqueue();
+                }
             }
-            $next = self::query()->where(['user_id' => $user, 'state' => 'waiting'])->orderBy('urgency')->orderBy('id')->first();
-            $next?->enqueue();
         });
     }
 
@@ -136,7 +137,7 @@ class Task extends Model
     /** What was made to be fetched once is not kept for ever. */
     public static function forgetOld(): void
     {
-        self::query()->whereIn('kind', ['paper', 'import', 'hint'])->whereIn('state', ['done', 'failed'])->where('updated_at', '<', now()->subHours(self::KEPT_H))->delete();
+        self::query()->whereIn('kind', ['paper', 'import', 'hint', 'give'])->whereIn('state', ['done', 'failed'])->where('updated_at', '<', now()->subHours(self::KEPT_H))->delete();
     }
 
     /** @param array<string, mixed>|null $result */

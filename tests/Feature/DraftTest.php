@@ -39,6 +39,8 @@ class DraftTest extends TestCase
         $mine = Draft::query()->where('title', 'Mine')->sole();
         $this->assertCount(19, $mine->content()['parts']);
         $this->assertSame('mine', $mine->name);
+        $this->post('/drafts', ['file' => $mine->document])->assertRedirect("/drafts/$mine->id"); // a button that was pressed twice
+        $this->travel(6)->seconds();
         $this->post('/drafts', ['file' => $mine->document])->assertRedirect();
         $this->assertSame(['mine', 'mine-2', 'printing-shop-furnace'], Draft::query()->orderBy('name')->pluck('name')->all(), 'no name twice');
         $this->get('/drafts')->assertInertia(fn (AssertableInertia $page) => $page->component('Drafts')->has('drafts', 3));

@@ -38,15 +38,16 @@ class TaskTest extends TestCase
     public function test_of_each_person_one_is_with_the_workers_the_most_urgent_first(): void
     {
         Queue::fake();
-        foreach (['drift', 'analysis', 'mark'] as $kind) {
+        foreach (['drift', 'pairs', 'mark', 'analysis'] as $kind) {
             Task::want($this->trainee, $kind, 'x');
         }
         Task::want($this->classmate, 'drift', 'y');
         $state = fn (string $kind, string $subject) => Task::find($kind, $subject)->state;
-        $this->assertSame(['queued', 'waiting', 'waiting', 'queued'], [$state('drift', 'x'), $state('analysis', 'x'), $state('mark', 'x'), $state('drift', 'y')]);
+        $this->assertSame(['queued', 'waiting', 'waiting', 'queued'], [$state('drift', 'x'), $state('pairs', 'x'), $state('mark', 'x'), $state('drift', 'y')]);
+        $this->assertSame('queued', $state('analysis', 'x'), 'it has a worker of its own');
         Task::find('drift', 'x')->update(['state' => 'running']);
         Task::find('drift', 'x')->finish(null);
-        $this->assertSame(['waiting', 'queued'], [$state('analysis', 'x'), $state('mark', 'x')]);
+        $this->assertSame(['waiting', 'queued'], [$state('pairs', 'x'), $state('mark', 'x')]);
     }
 
     public function test_a_failure_is_a_sentence_and_the_next_is_begun_all_the_same(): void

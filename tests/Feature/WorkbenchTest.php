@@ -60,7 +60,11 @@ class WorkbenchTest extends TestCase
     {
         $this->act($this->attempt, 'juggle', 1)->assertUnprocessable()->assertJsonPath('pointer', '/act');
         $this->act($this->attempt, 'look', 1)->assertUnprocessable()->assertJsonPath('pointer', '/part');
-        $this->act($this->attempt, 'look', 1, ['part' => 'gizmo'])->assertOk()->assertJsonPath('entry.refused', 'There is no part called "gizmo" here.');
+        $this->act($this->attempt, 'look', 1, ['part' => 'gizmo'])->assertUnprocessable()->assertJsonPath('message', '/part: There is no part called "gizmo" on this appliance.');
+        $this->act($this->attempt, 'gauge', 1, ['tap' => 'gizmo'])->assertUnprocessable()->assertJsonPath('pointer', '/tap');
+        $this->act($this->attempt, 'leads', 1, ['red' => 'limit.zz', 'black' => null])->assertUnprocessable()->assertJsonPath('pointer', '/red');
+        $this->act($this->attempt, 'lift', 1, ['end' => 'w01.c'])->assertUnprocessable()->assertJsonPath('pointer', '/end');
+        $this->act($this->attempt, 'clamp', 1, ['wires' => ['nope']])->assertUnprocessable()->assertJsonPath('pointer', '/wires');
         $this->postJson("/attempts/{$this->attempt->id}/acts", ['act' => 'wait', 'at_s' => 1])->assertUnprocessable();
         $this->postJson("/attempts/{$this->attempt->id}/play", ['to_s' => 'soon'])->assertUnprocessable();
     }

@@ -2,17 +2,16 @@
 
 namespace App\Http\Controllers;
 
-use App\Bench\Giving;
 use App\Http\Requests\GiveJobRequest;
 use App\Models\Analysis;
-use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Attempt;
-use App\Models\Course;
 use App\Models\Mark;
 use App\Models\RuleSet;
+use App\Models\Task;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Str;
 use Inertia\Inertia;
 use Inertia\Response;
 use OddSpark\Appliance\Model;
@@ -20,27 +19,20 @@ use OddSpark\Faults\Universe;
 
 class AssignmentController extends Controller
 {
-    public function store(GiveJobRequest $request, Giving $giving): RedirectResponse
+    public function store(GiveJobRequest $request): RedirectResponse
     {
-        $assignment = $giving->give(
-            $request->user(),
-            Appliance::query()->findOrFail($request->integer('appliance')),
-            Course::query()->findOrFail($request->integer('course')),
-            array_map(intval(...), $request->array('trainees')),
-            $request->string('title')->value(),
-            $request->string('fault')->value(),
-            $request->string('visit')->value(),
-            $request->string('kind')->value(),
-            $request->string('complaint')->value(),
-            random_int(1, 0x7FFFFF),
-            ['low_battery' => $request->boolean('low_battery'), 'worn_leads' => $request->boolean('worn_leads')],
-            $request->boolean('stops'),
-            RuleSet::query()->find($request->integer('rules')),
-        );
+        $task = Task::want($request->user(), 'give', (string) Str::uuid(), [
+            'title' => 'Giving “'.$request->string('title')->value().'”', 'back' => '/models/'.$request->integer('appliance'),
+            'job' => [
+                'appliance' => $request->integer('appliance'), 'course' => $request->integer('course'), 'trainees' => array_map(intval(...), $request->array('trainees')),
+                'title' => $request->string('title')->value(), 'fault' => $request->string('fault')->value(), 'visit' => $request->string('visit')->value(),
+                'kind' => $request->string('kind')->value(), 'complaint' => $request->string('complaint')->value(), 'seed' => random_int(1, 0x7FFFFF),
+                'kit' => ['low_battery' => $request->boolean('low_battery'), 'worn_leads' => $request->boolean('worn_leads')],
+                'stops' => $request->boolean('stops'), 'rules' => $request->integer('rules'),
+            ],
+        ]);
 
-        Analysis::want($request->user(), $assignment->hash, $assignment->visit); // for its answer key, and the perfect hand of its debriefs
-
-        return redirect("/jobs/$assignment->id");
+        return redirect($task->result['goes'] ?? "/tasks/$task->id");
     }
 
     public function show(Request $request, Assignment $assignment): Response

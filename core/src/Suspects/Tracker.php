@@ -60,11 +60,16 @@ final class Tracker
     /**
      * The state in which each candidate would be found, to be kept with the job.
      *
+     * @param (callable(int, int): void)|null $progress faults run, of how many
      * @return array<string, Arrival>
      */
-    public function arrivals(): array
+    public function arrivals(?callable $progress = null): array
     {
+        $done = 0;
         foreach ($this->universe->faults as $id => $fault) {
+            if ($progress !== null) {
+                $progress($done++, count($this->universe->faults));
+            }
             $this->arrivals[$id] ??= (new Bench($this->plan, $fault, $this->memory))->arrive($this->visit);
         }
 
