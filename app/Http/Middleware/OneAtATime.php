@@ -15,11 +15,15 @@ use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
  */
 class OneAtATime
 {
-    private const WAITING = 6;
+    private const WAITING = 10;
 
     private const LONGEST_S = 15.0;
 
-    private const EVERY_US = 3000;
+    private const EVERY_US = 5000;
+
+    private const REST = 3.0;
+
+    private const LONGEST_REST_S = 0.5;
 
     public function handle(Request $request, Closure $next): Response
     {
@@ -31,12 +35,31 @@ class OneAtATime
         $turn = $this->open("$user-$side");
         if (! flock($turn, LOCK_EX | LOCK_NB)) {
             $this->wait($turn, "$user-$side");
+            $this->pause($turn);
         }
+        $begun = microtime(true);
         try {
             return $next($request);
         } finally {
+            rewind($turn);
+            fwrite($turn, sprintf('%015.3f %08.3f', microtime(true), microtime(true) - $begun));
             flock($turn, LOCK_UN);
             fclose($turn);
+        }
+    }
+
+    /**
+     * Who sends more than can be done one after the other lets the machine rest between: of it he has a quarter at most.
+     *
+     * @param resource $turn when his last was done, and how long it took, s
+     */
+    private function pause($turn): void
+    {
+        rewind($turn);
+        [$done, $took] = sscanf((string) fread($turn, 24), '%f %f') + [0.0, 0.0];
+        $rest = min(self::REST * (float) $took, self::LONGEST_REST_S) - (microtime(true) - (float) $done);
+        if ($rest > 0) {
+            usleep((int) (1e6 * $rest));
         }
     }
 
@@ -70,7 +93,7 @@ class OneAtATime
     /** @return resource */
     private function open(string $name)
     {
-        $file = fopen(storage_path("framework/slots/$name"), 'c');
+        $file = fopen(storage_path("framework/slots/$name"), 'c+');
         if ($file === false) {
             throw new \RuntimeException('The folder storage/framework/slots cannot be written to.');
         }
