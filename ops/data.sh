@@ -34,14 +34,14 @@ holds_data() { [ -n "$(db_root app -N -e "SELECT 1 FROM information_schema.table
 
 # Everything is read and checked beside what is there, and then put in its place in one statement.
 restore() { # file [--replace-everything]
-    local from=$1 work tables; work=$VAR/tmp/restore-$$
+    local from=$1 work tables; work=$VAR/tmp/restore
+    rm -rf "$work"
     [ -r "$from" ] || die "$from cannot be read."
     if holds_data; then
         [ "${2:-}" = --replace-everything ] || die "there is data here already, and nothing was changed. To replace all of it: ./spark restore $from --replace-everything (a backup of what is here is made first)."
         backup "$(backup_name -before-restore)"
     fi
-    rm -rf "$work"; mkdir -m 0700 "$work"
-    trap 'rm -rf "$work"' RETURN
+    mkdir -m 0700 "$work"
     tar --no-same-owner -C "$work" -xzf "$from" 2>/dev/null && [ -f "$work/about" ] && [ -f "$work/sums" ] || die "$from is not a backup of Odd Spark, or a damaged one. Nothing was changed."
     [ "$(head -n 1 "$work/about")" = 'odd-spark-backup 1' ] || die "$from was made by a newer version of Odd Spark. Nothing was changed."
     (cd "$work" && sha256sum --quiet --strict -c sums >/dev/null 2>&1 && [ "$(find . -type f ! -name sums | wc -l)" -eq "$(wc -l <sums)" ]) || die "$from is damaged: what it holds is not what was put in. Nothing was changed."
@@ -51,18 +51,17 @@ restore() { # file [--replace-everything]
     [ -n "$tables" ] || die "$from holds no tables. Nothing was changed."
     stop_site app
     db_root app -e 'DROP DATABASE IF EXISTS odd_spark_outgoing; CREATE DATABASE odd_spark_outgoing; CREATE DATABASE IF NOT EXISTS odd_spark'
-    local list=() table
-    for table in $(db_root app -N -e "SELECT table_name FROM information_schema.tables WHERE table_schema='odd_spark'"); do list+=("odd_spark.$table TO odd_spark_outgoing.$table"); done
-    for table in $tables; do list+=("odd_spark_incoming.$table TO odd_spark.$table"); done
-    local IFS=,
-    db_root app -e "RENAME TABLE ${list[*]}" 2>"$VAR/log/restore.log" || die "the tables could not be put in place. What was here is still here; see var/log/restore.log."
-    unset IFS
+    local list='' table
+    for table in $(db_root app -N -e "SELECT table_name FROM information_schema.tables WHERE table_schema='odd_spark'"); do list+=",odd_spark.$table TO odd_spark_outgoing.$table"; done
+    for table in $tables; do list+=",odd_spark_incoming.$table TO odd_spark.$table"; done
+    db_root app -e "RENAME TABLE ${list#,}" 2>"$VAR/log/restore.log" || die "the tables could not be put in place. What was here is still here; see var/log/restore.log."
     db_root app -e 'DROP DATABASE odd_spark_outgoing; DROP DATABASE odd_spark_incoming'
+    local made; made=$(sed -n 's/^made //p' "$work/about")
     set_secret APP_KEY "$(sed -n 's/^APP_KEY //p' "$work/about")"
     rm -rf storage/app; cp -a "$work/files" storage/app
     rm -rf "$work"
     environment # what was put in place is the service user's
     migrate app odd_spark
     start_site app odd_spark "$WEB_PORT"
-    say "Restored from $from ($(sed -n 's/^made //p' "$VAR/run/restored" 2>/dev/null)everyone is where he was)."
+    say "Restored from $from, made $made. Everybody signs in with the password of then."
 }

@@ -1,0 +1,1 @@
+on_test_site ops/trials/thousand.php
