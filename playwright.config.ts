@@ -3,7 +3,9 @@ import { defineConfig } from '@playwright/test'
 export default defineConfig({
     testDir: 'e2e',
     outputDir: 'e2e/results',
-    timeout: 90_000,
+    // on a machine that is four times as busy too: what is waited for comes, or the test fails here
+    timeout: 360_000,
+    expect: { timeout: 60_000 },
     workers: 1,
     forbidOnly: true,
     use: {

@@ -26,7 +26,7 @@ test('an instructor goes the whole way: healthy run, fault, complaint, job, own 
     await expect(page.getByText('The loom room is cold.')).toBeVisible()
     page.once('dialog', (d) => void d.accept())
     await page.getByRole('button', { name: 'Hand back' }).click()
-    await expect(page.getByText('Not passed')).toBeVisible({ timeout: 20_000 })
+    await expect(page.getByText('Not passed')).toBeVisible()
 
     await page.getByRole('link', { name: 'Shop', exact: true }).click()
     await expect(page.getByRole('row', { name: /Loom room: cold/ })).toBeVisible()
@@ -34,7 +34,7 @@ test('an instructor goes the whole way: healthy run, fault, complaint, job, own 
     await page.getByRole('row', { name: /Brannoc/ }).getByRole('link', { name: 'Debrief' }).click()
     await expect(page.getByText('Passed · Proved, among single faults')).toBeVisible()
     await page.getByRole('button', { name: 'Could two have shown this?' }).click()
-    await expect(page.getByText(/likeliest pairs would have shown all that was seen/)).toBeVisible({ timeout: 60_000 })
+    await expect(page.getByText(/likeliest pairs would have shown all that was seen/)).toBeVisible()
 })
 
 test('a trainee given the job finds it among his own and cannot open the instructor\'s pages', async ({ page }) => {
@@ -83,7 +83,7 @@ test('the trouble of a model: begun, waited for, walked with the keys, and its a
     await page.getByRole('button', { name: 'Trouble', exact: true }).click()
     await page.getByRole('button', { name: 'Find what tells them apart' }).click()
     const tree = page.getByLabel('Tree of questions', { exact: true })
-    await expect(tree).toBeVisible({ timeout: 60_000 })
+    await expect(tree).toBeVisible()
     await expect(page.getByText(/no way of asking needs fewer than/)).toBeVisible()
 
     const ends = () => tree.getByRole('group').getAttribute('aria-label')

@@ -16,6 +16,18 @@ export async function reach(page: Page, name: string | RegExp) {
     throw new Error(`Tab never came to ${wanted}`)
 }
 
+/** On by some tabs with the arrow: each has the focus before the next is gone to. */
+export async function alongTabs(page: Page, count: number) {
+    const tabs = page.getByRole('tab')
+    await expect(page.locator('[role=tab]:focus')).toHaveCount(1)
+    const first = await tabs.evaluateAll((all) => all.indexOf(document.activeElement as HTMLElement))
+    for (let i = 1; i <= count; i++) {
+        await page.keyboard.press('ArrowRight')
+        await expect(tabs.nth(first + i)).toBeFocused()
+        await expect(tabs.nth(first + i)).toHaveAttribute('aria-selected', 'true')
+    }
+}
+
 /** Presses what is reached, and waits until the server has answered. */
 export async function strike(page: Page, name: string | RegExp) {
     await reach(page, name)

@@ -39,7 +39,7 @@ test('house rules of one\'s own, a job under them, hints, the mark, a line set o
     await press(page, /^Name Air switch: contact stuck open/)
     page.once('dialog', (d) => void d.accept())
     await page.getByRole('button', { name: 'Hand back' }).click()
-    await expect(page.getByText('It was:')).toBeVisible({ timeout: 30_000 })
+    await expect(page.getByText('It was:')).toBeVisible()
     await expect(page.getByText('Hints taken: 1, at 6 points.')).toBeVisible()
     await expect(page.getByText(/the customer calls again/)).toBeVisible()
     await expect(page.getByText(/Would have shown the same as what was named/)).toBeVisible()
@@ -49,7 +49,7 @@ test('house rules of one\'s own, a job under them, hints, the mark, a line set o
     // replay, and a better reading shown on the board
     await page.getByRole('button', { name: 'Entry after' }).click()
     await page.getByRole('button', { name: 'Go over it' }).click()
-    await expect(page.getByRole('button', { name: 'Go over it' })).toBeVisible({ timeout: 15_000 }) // it has come to its end
+    await expect(page.getByRole('button', { name: 'Go over it' })).toBeVisible() // it has come to its end
     await page.getByRole('tab', { name: /Entries/ }).click()
     await page.getByLabel('Entries', { exact: true }).getByText(/^Named the fault/).click()
     await page.getByRole('button', { name: /^Show on the board/ }).first().click()
@@ -60,7 +60,7 @@ test('house rules of one\'s own, a job under them, hints, the mark, a line set o
     await page.getByRole('link', { name: /Rope walk/ }).click()
     await page.getByLabel('House rules').selectOption({ label: 'Journeyman, version 1' })
     await page.getByRole('button', { name: 'Mark again under these' }).click()
-    await expect(page.getByRole('row', { name: /Oyelaran/ }).getByText(/Journeyman, version 1:/)).toBeVisible({ timeout: 30_000 })
+    await expect(page.getByRole('row', { name: /Oyelaran/ }).getByText(/Journeyman, version 1:/)).toBeVisible()
     await page.getByRole('row', { name: /Oyelaran/ }).getByRole('link', { name: 'Debrief' }).click()
     await page.getByRole('button', { name: 'Set Technique otherwise' }).click()
     await page.getByLabel('Points for Technique').fill('10')

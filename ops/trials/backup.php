@@ -3,7 +3,7 @@
 // Work that a backup must keep, and whether it was kept.
 
 declare(strict_types=1);
-require __DIR__.'/client.php';
+require __DIR__.'/lib/client.php';
 
 $what = $argv[1];
 $file = $argv[2] ?? '';

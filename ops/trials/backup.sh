@@ -1,22 +1,12 @@
 # A backup made while people work, put back over what has changed since, and into an empty folder: every mark, override,
 # model version and attempt is as it was, and an attempt that was open goes on. Two folders never touch each other's data.
 
-another_folder() { # name; a copy of this one with nothing of its own in it
-    local to=$TRIAL/$1
-    mkdir -p "$to/var"
-    git ls-files -z | xargs -0 cp --parents -t "$to"
-    cp -r vendor node_modules "$to/"; cp -r core/vendor "$to/core/"; cp -r public/build "$to/public/"
-    cp -r var/stamps "$to/var/"; rm -f "$to/var/stamps/up"
-    printf '%s' "$to"
-}
-in_folder() { # folder, web port, then a spark command
-    (cd "$1" && exec env -u SPARK_URL -u SPARK_SUPERVISOR SPARK_PORT="$2" SPARK_DB_PORT="$(($2 + 25000))" ./spark "${@:3}" 9>&-)
-}
+. ops/trials/lib/folders.sh
+
 kept() { # folder: all that a school keeps, as text
     (cd "$1" && as_service mariadb-dump --no-defaults -S "$(folder_socket "$1")" --skip-comments --skip-extended-insert --hex-blob --single-transaction \
         --ignore-table-data=odd_spark.cache --ignore-table-data=odd_spark.cache_locks --ignore-table=odd_spark.sessions --ignore-table=odd_spark.jobs --ignore-table=odd_spark.tasks odd_spark)
 }
-folder_socket() { (ROOT=$1; cd "$1" && . ops/lib.sh && db_socket app); }
 client() { # folder, port, script
     (cd "$1" && as_service env DB_SOCKET="$(folder_socket "$1")" DB_DATABASE=odd_spark APP_CONFIG_CACHE=/nonexistent SPARK_URL="http://127.0.0.1:$2" php ops/trials/backup.php "${@:3}" 9>&-)
 }

@@ -3,7 +3,7 @@
 // Requests that are nearly right, over all endpoints of the running site: no error of ours, none that takes three seconds.
 
 declare(strict_types=1);
-require __DIR__.'/client.php';
+require __DIR__.'/lib/client.php';
 require __DIR__.'/../../tests/Fuzz/Requests.php';
 
 const LONGEST_S = 3.0;

@@ -4,7 +4,7 @@
 // and the site answers again within five seconds with nobody doing anything.
 
 declare(strict_types=1);
-require __DIR__.'/client.php';
+require __DIR__.'/lib/client.php';
 
 const WITHIN_S = 5.0;
 const PROGRAMS = ['db', 'fpm-bench', 'fpm-pages', 'nginx', 'worker-marks', 'worker-analyses'];

@@ -3,7 +3,7 @@
 // The same thing many times at once: one result, and nobody sees an error of ours.
 
 declare(strict_types=1);
-require __DIR__.'/client.php';
+require __DIR__.'/lib/client.php';
 
 $trainee = Person::signedIn('priya');
 $ines = Person::signedIn('ines');

@@ -1,1 +1,1 @@
-on_test_site ops/trials/races.php
+on_test_site ops/trials/races.php || exit 1

@@ -3,7 +3,7 @@
 // An attempt of a thousand entries is handed back, marked, debriefed and printed; the thousand and first entry gets a sentence.
 
 declare(strict_types=1);
-require __DIR__.'/client.php';
+require __DIR__.'/lib/client.php';
 
 $who = Person::signedIn('sunniva');
 $attempt = attempt($who, 1);

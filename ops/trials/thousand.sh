@@ -1,1 +1,1 @@
-on_test_site ops/trials/thousand.php
+on_test_site ops/trials/thousand.php || exit 1

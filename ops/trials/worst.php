@@ -4,7 +4,7 @@
 // people do, an act every fifth of a second; calm and worst are measured in turns, in one run.
 
 declare(strict_types=1);
-require __DIR__.'/client.php';
+require __DIR__.'/lib/client.php';
 
 const MOST = 2.0;
 
@@ -42,7 +42,7 @@ foreach (['trainee', 'instructor'] as $role) {
         for ($connection = 0; $connection < 8; $connection++) {
             $pid = pcntl_fork();
             if ($pid === 0) {
-                (require __DIR__.'/nuisance.php')($role, $connection);
+                (require __DIR__.'/lib/nuisance.php')($role, $connection);
                 posix_kill(getmypid(), SIGKILL);
             }
             $pids[] = $pid;

@@ -1,1 +1,1 @@
-on_test_site ops/trials/worst.php
+on_test_site ops/trials/worst.php || exit 1

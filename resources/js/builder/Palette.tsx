@@ -1,5 +1,5 @@
 import { Box, Button, Input, Stack, Text } from '@chakra-ui/react'
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { send } from '@/lib/send'
 import type { KindFound } from './types'
 
@@ -9,14 +9,28 @@ interface Props { draft: number; all: KindFound[]; taken: string | null; onTake:
 export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
     const [words, setWords] = useState('')
     const [found, setFound] = useState(all)
+    /** the words that what was found answers to */
+    const [answered, setAnswered] = useState('')
+    const entered = useRef(false)
+    const place = useRef(onPlace)
+    useEffect(() => {
+        place.current = onPlace
+    })
     useEffect(() => {
         if (words.trim() === '') {
             setFound(all)
+            setAnswered(words)
             return
         }
         let stale = false
         const timer = setTimeout(() => {
-            send<KindFound[]>('GET', `/drafts/${draft}/kinds?words=${encodeURIComponent(words)}`).then((f) => !stale && setFound(f)).catch(() => undefined)
+            send<KindFound[]>('GET', `/drafts/${draft}/kinds?words=${encodeURIComponent(words)}`).then((f) => {
+                if (stale) return
+                setFound(f)
+                setAnswered(words)
+                if (entered.current && f[0]) place.current(f[0]) // Enter came before the answer
+                entered.current = false
+            }).catch(() => undefined)
         }, 120)
         return () => {
             stale = true
@@ -27,14 +41,15 @@ export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
     return (
         <Stack gap="2" h="100%" minH="0">
             <Input
-                aria-label="Find a kind of part" placeholder="limit, opens on heat, pump…" h="44px" flexShrink={0} borderColor="line" value={words} onChange={(e) => setWords(e.target.value)}
+                aria-label="Find a kind of part" placeholder="limit, opens on heat, pump…" h="44px" flexShrink={0} borderColor="line" value={words} onChange={(e) => { entered.current = false; setWords(e.target.value) }}
                 onKeyDown={(e) => {
-                    if (e.key === 'Enter' && found[0]) onPlace(found[0])
+                    if (e.key === 'Enter' && answered !== words) entered.current = true
+                    else if (e.key === 'Enter' && found[0]) onPlace(found[0])
                     if (e.key === 'Escape') e.currentTarget.blur()
                 }}
             />
             <Text fontSize="13px" color="faint">{taken ? 'Press the board where it goes; Escape puts it back.' : 'Press a kind, then the board. Enter places the first.'}</Text>
-            <Box flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label="Kinds of parts">
+            <Box flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label="Kinds of parts" aria-busy={answered !== words}>
                 {found.length === 0 && <Text fontSize="14px" color="faint">No kind answers to that. Make one under “Own kinds”.</Text>}
                 {found.map((k) => {
                     const head = words === '' && k.family !== family

@@ -4,7 +4,7 @@
 
 declare(strict_types=1);
 
-require_once __DIR__.'/../../vendor/autoload.php';
+require_once __DIR__.'/../../../vendor/autoload.php';
 
 final class Person
 {
@@ -108,7 +108,7 @@ function database(): Illuminate\Database\ConnectionInterface
 {
     static $db = null;
     if ($db === null) {
-        $app = require __DIR__.'/../../bootstrap/app.php';
+        $app = require __DIR__.'/../../../bootstrap/app.php';
         $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
         $db = Illuminate\Support\Facades\DB::connection();
     }

@@ -1,0 +1,38 @@
+# Who can read what: no secret, socket or kept file is open to another user of this machine, and no service runs as root.
+
+say 'What others could read or write'
+open=$(find "$VAR" .env storage bootstrap/cache "$SOCKETS" -xdev \( -path "$VAR/results" -o -path "$VAR/stamps" \) -prune -o ! -type l -perm /o=rwx -printf '%M %u %p\n' | while read -r mode user path; do
+    # what lies within a folder that others cannot enter is closed to them, whatever its own mode
+    way=$(dirname "$path"); closed=
+    while [ "$way" != "$ROOT" ] && [ "$way" != / ]; do
+        [ -z "$(find "$way" -maxdepth 0 ! -perm /o=x)" ] || closed=yes
+        way=$(dirname "$way")
+    done
+    [ -n "$closed" ] || echo "$mode $user $path"
+done | grep -v ' bootstrap/cache')
+stat -c '%A %U:%G %n' .env "$VAR" storage "$SOCKETS" "$SOCKETS"/* "$VAR"/*-db "$VAR/run/test-config.php" "$VAR/backups" 2>/dev/null
+[ -z "$open" ] || { printf '%s\n' "$open" | head -n 20; die 'others can read or write that.'; }
+
+if [ "$(id -u)" -eq 0 ]; then
+    as_nobody() { setpriv --reuid=65534 --regid=65534 --clear-groups --no-new-privs -- "$@" 2>/dev/null; }
+    for path in .env "$VAR" storage "$(db_socket test)" "$SOCKETS/test-fpm-bench.sock" "$SOCKETS/test-supervisor.sock" "$VAR/run/test-config.php"; do
+        if as_nobody test -r "$path" || as_nobody test -w "$path"; then die "nobody can get at $path."; fi
+    done
+    if as_nobody mariadb --no-defaults -h 127.0.0.1 -P "$(db_port test)" -uroot -e 'SELECT 1' >/dev/null; then die 'the administrator of the database has no password on TCP.'; fi
+    if mariadb --no-defaults -S "$(db_socket test)" -uroot -e 'SELECT 1' >/dev/null 2>&1; then die 'root signs in to the database without a password.'; fi
+    running=$(ps -eo user:32,pid,args | grep -F "$ROOT" | grep -E 'supervisord|mariadbd|php-fpm|nginx|queue:work' | grep -v grep)
+    printf '%s\n' "$running" | awk '$1 == "root"' | grep -q . && die 'a service runs as root.'
+fi
+grants=$(db_root test -N -e "SHOW GRANTS FOR 'odd_spark_app'@'localhost'")
+printf '%s\n' "$grants" | grep -v "^GRANT USAGE" | grep -vE 'ON `odd.?_spark.?_(test|browser)`\.\*' | grep -q . && { printf '%s\n' "$grants"; die 'the application has rights on more than its own tables.'; }
+password=$(secret DB_PASSWORD); [ ${#password} -ge 40 ] || die 'the password of the database is short.'
+
+say 'What the site serves'
+for path in /.env /index.php /../.env /.htaccess /storage/logs /vendor/autoload.php /build/ /build/../index.php /composer.json /var/run/app-config.php; do
+    text=$(curl -s --path-as-is "$SPARK_URL$path")
+    case $text in *'<?php'* | *APP_KEY* | *DB_PASSWORD*) die "$path shows what it should not." ;; esac
+done
+curl -s -D - -o /dev/null "$SPARK_URL/login" | grep -qi "^content-security-policy: .*script-src 'self';" || die 'the pages have no policy.'
+curl -s -H 'Host: evil.example' -o /dev/null -w '%{http_code}' "$SPARK_URL/login" | grep -q 400 || die 'another host name is answered to.'
+if curl -s "$SPARK_URL/login" | grep -E '<script' | grep -qvE 'src="[^"]*/build/|application/json'; then die 'there is script within a page.'; fi
+say 'ok: closed to others, nothing runs as root, nothing is served but the site'
