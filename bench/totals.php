@@ -1,6 +1,6 @@
 <?php
 
-// Adds up what the four runners say, and says it in one line; fails when a runner is missing.
+// Adds up what the runners and the trials say, and says it in one line; fails when a runner is missing.
 
 declare(strict_types=1);
 
@@ -36,8 +36,15 @@ if ($browser === null) {
     $failed += $browser['stats']['unexpected'] + $browser['stats']['flaky'];
     $skipped += $browser['stats']['skipped'];
 }
+$trials = json_decode((string) @file_get_contents("$folder/trials.json"), true);
+if ($trials === null) {
+    $missing[] = 'trials';
+} else {
+    $passed += $trials['passed'];
+    $failed += $trials['failed'];
+}
 foreach ($missing as $suite) {
-    echo "The $suite tests left no result.\n";
+    echo "The $suite left no result.\n";
     $failed++;
 }
 if ($failed === 0 && $failedAnyway !== '0') {

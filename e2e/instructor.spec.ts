@@ -40,7 +40,7 @@ test('an instructor goes the whole way: healthy run, fault, complaint, job, own 
 test('a trainee given the job finds it among his own and cannot open the instructor\'s pages', async ({ page }) => {
     await signIn(page, 'wendell')
     await expect(page.getByText('Seed library: went cold at noon')).toBeVisible()
-    expect((await page.goto('/models'))?.status()).toBe(403)
+    expect((await page.goto('/models'))?.status()).toBe(404)
 })
 
 test('a request without its token is refused', async ({ page }) => {

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
 import { look, openJob, press, signIn } from './people'
 
@@ -71,7 +72,7 @@ test('house rules of one\'s own, a job under them, hints, the mark, a line set o
     await expect(page.getByText('Set by Ines Calloway:')).toBeVisible()
     expect(Number(await page.getByTestId('total').textContent())).toBeGreaterThan(total)
     await expect(page.getByText('Under Journeyman, version 1')).toBeVisible()
-    const pdf = await page.request.get(`${page.url()}.pdf`)
-    expect(pdf.headers()['content-type']).toBe('application/pdf')
-    expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-')
+    const sheet = page.waitForEvent('download')
+    await page.getByRole('link', { name: 'Sheet to print (PDF)' }).click()
+    expect(readFileSync(await (await sheet).path()).subarray(0, 5).toString()).toBe('%PDF-')
 })

@@ -10,8 +10,10 @@ is_running() { [[ $(supervise "$1" status "$2") == *RUNNING* ]]; }
 # The environment of everything that runs the application, in the supervisor's way of writing it.
 app_environment() { # instance database web-port
     printf 'DB_SOCKET="%s",DB_PORT="%s",DB_DATABASE="%s",DB_QUEUE_RETRY_AFTER="1800",APP_URL="%s",APP_CONFIG_CACHE="%s",SPARK_INSTANCE="%s",SPARK_BENCH="%s",TMPDIR="%s"' \
-        "$(db_socket "$1")" "$(db_port "$1")" "$2" "${SPARK_PUBLIC_URL:-http://127.0.0.1:$3}" "$VAR/run/$1-config.php" "$TAG-$1" "${SPARK_BENCH:-0}" "$VAR/tmp"
+        "$(db_socket "$1")" "$(db_port "$1")" "$2" "$(public_url "$1" "$3")" "$VAR/run/$1-config.php" "$TAG-$1" "${SPARK_BENCH:-0}" "$VAR/tmp"
 }
+# The address that people use; the tests' instance is for the tests alone.
+public_url() { if [ "$1" = app ]; then echo "${SPARK_PUBLIC_URL:-http://127.0.0.1:$2}"; else echo "http://127.0.0.1:$2"; fi; }
 db_port() { if [ "$1" = app ]; then echo "$DB_PORT"; else echo "$((DB_PORT + 1))"; fi; }
 
 # Artisan, as the service user, on the database of an instance.
@@ -231,7 +233,7 @@ start_site() { # instance database web-port
         answers "$port" && die "port $port is taken by another program. Stop it, or choose another with SPARK_PORT."
     fi
     rm -f "$VAR/run/$name-config.php"
-    ARTISAN_CONFIG=$VAR/run/$name-config.php APP_URL=${SPARK_PUBLIC_URL:-http://127.0.0.1:$port} SPARK_BENCH=${SPARK_BENCH:-0} artisan "$name" "$2" config:cache >/dev/null || die 'the configuration cannot be read. See the message above.'
+    ARTISAN_CONFIG=$VAR/run/$name-config.php SESSION_SECURE_COOKIE=$([[ $(public_url "$name" "$port") == https:* ]] && echo true || echo false) APP_URL=$(public_url "$name" "$port") SPARK_BENCH=${SPARK_BENCH:-0} artisan "$name" "$2" config:cache >/dev/null || die 'the configuration cannot be read. See the message above.'
     supervise "$name" restart fpm-bench fpm-pages nginx worker-marks worker-analyses >"$VAR/log/$name-start.log"
     for i in $(seq 1 160); do
         is_own "$name" "$port" && return 0

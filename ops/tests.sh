@@ -12,11 +12,23 @@ run_tests() { # all of them, or: core | feature | front | browser, with the runn
     core=$!
     say 'Front end'; npx vitest run --reporter=default --reporter=json --outputFile.json="$VAR/results/front.json" 9>&- || failed=1
     say 'Feature'; feature_tests || failed=1
-    start_browser_site
-    say 'Browser'; browser_tests || failed=1
     say 'Core'; wait "$core" || failed=1; cat "$VAR/log/core-tests.log"
+    start_browser_site
+    KILL_ROUNDS=1 sample_of_trials races kills files || failed=1
+    start_browser_site # with the demo data as it comes
+    say 'Browser'; browser_tests || failed=1
     stop_instance test; trap - EXIT
     php bench/totals.php "$VAR/results" "$failed"
+}
+
+sample_of_trials() { # names
+    local trial passed=0 bad=0
+    for trial in "$@"; do
+        say "Trial: $trial"
+        if (. "ops/trials/$trial.sh"); then passed=$((passed + 1)); else bad=$((bad + 1)); fi
+    done
+    printf '{"passed": %d, "failed": %d}' "$passed" "$bad" >"$VAR/results/trials.json"
+    [ "$bad" -eq 0 ]
 }
 
 run_one() {

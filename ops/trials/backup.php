@@ -47,7 +47,7 @@ match ($what) {
         }
         say("$i acts meanwhile");
     })(),
-    'remember' => print ((string) json_encode($kept())),
+    'remember' => print((string) json_encode($kept())),
     'compare' => (function () use ($kept, $file): void {
         $before = json_decode((string) file_get_contents($file), true);
         $differs = array_keys(array_diff_assoc($before, $kept()) + array_diff_assoc($kept(), $before));

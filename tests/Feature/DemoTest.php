@@ -2,10 +2,12 @@
 
 namespace Tests\Feature;
 
+use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Draft;
 use App\Models\User;
+use App\Support\DemoData;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use OddSpark\Appliance\Library;
@@ -25,5 +27,40 @@ class DemoTest extends TestCase
         $draft = Draft::query()->sole();
         $this->assertSame([], (new Library())->lacks($draft->content()), 'the model in the making runs');
         $this->assertSame(2, $draft->steps()->distinct()->count('user_id'), 'by two hands');
+    }
+
+    public function test_what_is_the_schools_own_is_named_before_it_is_lost(): void
+    {
+        $this->app->make(DemoSeeder::class)->run();
+        DemoData::remember();
+        $this->artisan('demo:load', ['--has' => true])->expectsOutput('yes')->assertSuccessful();
+        $this->artisan('demo:load', ['--would-lose' => true])->assertSuccessful();
+        $attempt = Attempt::query()->firstOrFail();
+        $attempt->entries()->create(['client_id' => 'more', 'tick' => 0, 'act' => [], 'outcome' => [], 'sentence' => '']);
+        $this->artisan('demo:load', ['--would-lose' => true])->assertSuccessful(); // play
+        $draft = Draft::query()->sole();
+        $draft->steps()->create(['number' => 90, 'user_id' => $draft->user_id, 'words' => '', 'document' => '']);
+        User::factory()->create();
+        $this->artisan('demo:load', ['--would-lose' => true])->expectsOutput('There is more here than demo data: 1 person, 1 edit of a model.')->assertFailed();
+        $this->artisan('demo:load', ['--if-empty' => true])->assertSuccessful();
+        $this->assertSame(11, User::query()->count());
+    }
+
+    public function test_without_a_record_of_the_demo_everything_is_the_schools_own(): void
+    {
+        User::factory()->create();
+        $this->artisan('demo:load', ['--has' => true])->expectsOutput('no');
+        $this->artisan('demo:load', ['--would-lose' => true])->expectsOutput('There is more here than demo data: 1 person.')->assertFailed();
+    }
+
+    public function test_a_school_of_ones_own_begins_with_an_instructor_and_the_shipped_models(): void
+    {
+        $this->artisan('shipped:load')->assertSuccessful();
+        $this->assertSame(count((new Library())->names()), Appliance::query()->count());
+        $this->artisan('people:instructor', ['mail' => 'Head@School.example', 'name' => ['Head', 'of', 'Shop']])->expectsOutputToContain('head@school.example with the password')->assertSuccessful();
+        $this->assertTrue(User::query()->where('email', 'head@school.example')->sole()->isInstructor());
+        $this->artisan('people:instructor', ['mail' => 'head@school.example', 'name' => ['Again']])->expectsOutputToContain('already')->assertFailed();
+        $this->artisan('people:instructor', ['mail' => 'no address', 'name' => ['X']])->assertFailed();
+        $this->assertSame(1, User::query()->count());
     }
 }

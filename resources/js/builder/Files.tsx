@@ -1,5 +1,6 @@
 import { Box, Button, Heading, HStack, Stack, Text, Textarea } from '@chakra-ui/react'
 import { useState, type DragEvent } from 'react'
+import { FileLink } from '@/lib/FileLink'
 import { Word } from './Inspector'
 import type { Edit } from './types'
 
@@ -22,7 +23,7 @@ export function Files({ draft, edit }: { draft: number; edit: (...edits: Edit[])
             <Box>
                 <Heading as="h3" size="sm">Out</Heading>
                 {OUT.map(([what, words]) => (
-                    <Button key={what} asChild variant="ghost" h="40px" w="100%" justifyContent="flex-start" px="2" fontSize="14px" fontWeight={400} color="ink"><a href={`/drafts/${draft}/files/${what}`} target="_blank">{words} <Text as="span" color="faint" fontSize="13px">{what}</Text></a></Button>
+                    <Button key={what} asChild variant="ghost" h="40px" w="100%" justifyContent="flex-start" px="2" fontSize="14px" fontWeight={400} color="ink"><FileLink href={`/drafts/${draft}/files/${what}`}>{words} <Text as="span" color="faint" fontSize="13px">{what}</Text></FileLink></Button>
                 ))}
             </Box>
             <Box onDragOver={(e) => { e.preventDefault(); setOver(true) }} onDragLeave={() => setOver(false)} onDrop={drop}>

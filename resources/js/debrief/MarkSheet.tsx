@@ -1,6 +1,7 @@
 import { Box, Button, Flex, Heading, HStack, Input, Link as Anchor, Stack, Text, Textarea } from '@chakra-ui/react'
 import { useForm } from '@inertiajs/react'
 import { useState } from 'react'
+import { FileLink } from '@/lib/FileLink'
 import { TwoAtOnce, type PairsState } from './TwoAtOnce'
 import { Drifted } from './Drifted'
 import { VERDICTS, type MarkData, type MarkLine, type OtherMark } from './types'
@@ -38,7 +39,7 @@ export function MarkSheet({ attempt, trainee, fault, mark, same, others, pairs, 
             <TwoAtOnce attempt={attempt} known={pairs} />
             <Text fontSize="13px" color="faint">House rules: {mark.rules.title}, version {mark.rules.version}, pass mark {mark.rules.pass_mark}.</Text>
             <HStack gap="4" fontSize="14px" pb="2">
-                <Anchor href={`/attempts/${attempt}/debrief.pdf`} target="_blank" color="copper" textDecoration="underline" minH="44px" alignItems="center">Sheet to print (PDF)</Anchor>
+                <Anchor asChild color="copper" textDecoration="underline" minH="44px" alignItems="center"><FileLink href={`/attempts/${attempt}/debrief.pdf`}>Sheet to print (PDF)</FileLink></Anchor>
                 <Anchor href={`/attempts/${attempt}/xapi`} color="copper" textDecoration="underline" minH="44px" alignItems="center">xAPI statements</Anchor>
             </HStack>
         </Stack>

@@ -1,0 +1,22 @@
+import { Box, Text } from '@chakra-ui/react'
+import { useState, type ReactNode } from 'react'
+import { download } from './download'
+
+/** A link to a file that may take a while to make: how far it is stands beside it. */
+export function FileLink({ href, children, className }: { href: string; children: ReactNode; className?: string }) {
+    const [share, setShare] = useState<number | null>(null)
+    const [problem, setProblem] = useState<string | null>(null)
+    const get = () => {
+        setShare(0)
+        setProblem(null)
+        download(href, setShare).catch((e: Error) => setProblem(e.message)).finally(() => setShare(null))
+    }
+    return (
+        <>
+            <a href={href} className={className} aria-busy={share !== null} onClick={(e) => { e.preventDefault(); if (share === null) get() }}>
+                {children}{share !== null && <Text as="span" role="status" color="copper" fontSize="13px"> making it: {Math.round(100 * share)} %</Text>}
+            </a>
+            {problem && <Box as="span" display="block" color="danger" fontSize="14px" role="alert">{problem}</Box>}
+        </>
+    )
+}
