@@ -38,7 +38,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(fn (ActError $e) => $refuse($e->getMessage(), 422, $e->pointer));
         $exceptions->render(fn (DocumentError $e) => $refuse('It cannot run yet. '.$e->getMessage(), 422, $e->pointer));
         $exceptions->render(fn (RunError $e) => $refuse('It does not come to rest: '.$e->getMessage(), 422));
-        $exceptions->render(fn (LockTimeoutException $e) => $refuse('Too many are at this at the same moment. Try again.', 503));
+        $exceptions->render(fn (LockTimeoutException $e) => $refuse('Too many people are saving at this moment. Try again.', 503));
         $exceptions->render(function (Throwable $e, Request $request) {
             return Failures::isOurs($e) ? Failures::answer(Failures::instead($e), $request) : null;
         });

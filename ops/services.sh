@@ -83,7 +83,7 @@ opcache.jit_buffer_size = 64M
 opcache.revalidate_freq = 0
 memory_limit = 512M
 max_execution_time = 30
-post_max_size = 6M
+post_max_size = 9M
 upload_max_filesize = 1
 file_uploads = 0
 expose_php = 0
@@ -138,7 +138,7 @@ http {
     include /etc/nginx/mime.types;
     access_log off;
     server_tokens off;
-    client_max_body_size 5m;
+    client_max_body_size 8m;
     client_body_buffer_size 64k;
     client_header_timeout 15s; client_body_timeout 15s; send_timeout 30s;
     large_client_header_buffers 4 16k;

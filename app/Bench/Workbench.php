@@ -131,7 +131,7 @@ class Workbench
             throw new ActError('/act', 'The house rules of this job do not allow that.');
         }
         if ($attempt->entries_count >= self::MOST_ENTRIES && $act->name !== 'hand_back') {
-            throw new ActError('/act', 'This attempt has '.self::MOST_ENTRIES.' entries, the most that one can have. Hand the appliance back.');
+            throw new ActError('/act', 'This attempt has '.self::MOST_ENTRIES.' entries, the most allowed. Hand the appliance back.');
         }
     }
 

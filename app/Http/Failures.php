@@ -36,18 +36,18 @@ class Failures
     public static function instead(Throwable $e): HttpException
     {
         if ($e instanceof NotFoundHttpException || $e instanceof AccessDeniedHttpException || $e instanceof AuthorizationException) {
-            return new NotFoundHttpException('There is nothing here, or it is not yours to see.', $e); // the same for both
+            return new NotFoundHttpException('This page does not exist, or you do not have access to it.', $e); // the same for both
         }
         if (self::isDiskFull($e)) {
-            return new HttpException(507, 'The server\'s disk is full. Nothing was changed. Tell whoever runs it.', $e);
+            return new HttpException(507, 'The server\'s disk is full. Nothing was changed. Tell whoever runs this site.', $e);
         }
         if ($e instanceof QueryException && in_array((int) ($e->errorInfo[1] ?? $e->getCode()), self::AWAY, true)) {
-            return new HttpException(503, 'The database does not answer just now. Nothing is lost; try again in a few seconds.', $e, ['Retry-After' => '2']);
+            return new HttpException(503, 'The database is not responding right now. Nothing is lost; try again in a few seconds.', $e, ['Retry-After' => '2']);
         }
         if ($e instanceof HttpException) {
             return match (true) {
-                $e->getStatusCode() === 419 => new HttpException(419, 'This page has been open for too long. Load it again.', $e),
-                $e instanceof ThrottleRequestsException => new HttpException(429, 'You have sent too much in the last minute. Wait a little, then try again.', $e, $e->getHeaders()),
+                $e->getStatusCode() === 419 => new HttpException(419, 'This page has been open too long. Reload it.', $e),
+                $e instanceof ThrottleRequestsException => new HttpException(429, 'Too many requests in the last minute. Wait a moment, then try again.', $e, $e->getHeaders()),
                 default => $e,
             };
         }
@@ -64,7 +64,7 @@ class Failures
     /** A page with one sentence, or JSON. */
     public static function answer(HttpException $e, Request $request): Response
     {
-        $sentence = $e->getMessage() !== '' && $e->getStatusCode() !== 500 ? $e->getMessage() : 'Something went wrong on the server. What was done before is kept. Try again; if it goes wrong again, tell whoever runs it.';
+        $sentence = $e->getMessage() !== '' && $e->getStatusCode() !== 500 ? $e->getMessage() : 'Something went wrong on the server. Your earlier work is saved. Try again; if it happens again, tell whoever runs this site.';
         if ($request->expectsJson() && ! $request->header('X-Inertia')) {
             return response()->json(['message' => $sentence], $e->getStatusCode(), $e->getHeaders());
         }

@@ -67,7 +67,7 @@ class Task extends Model
     {
         $task = self::query()->createOrFirst(['kind' => $kind, 'subject' => $subject], ['user_id' => $user->id, 'payload' => $payload, 'state' => 'waiting', 'urgency' => Kinds::urgency($kind)]);
         self::query()->whereKey($task->id)->whereIn('state', $again ? ['failed', 'done'] : ['failed'])
-            ->update(['user_id' => $user->id, 'payload' => json_encode($payload), 'state' => 'waiting', 'error' => null, 'share' => 0, 'tries' => 0, 'doing' => 'Waiting for its turn']);
+            ->update(['user_id' => $user->id, 'payload' => json_encode($payload), 'state' => 'waiting', 'error' => null, 'share' => 0, 'tries' => 0, 'doing' => 'In line']);
         $task->refresh();
         if (! $task->isOver()) {
             self::startNext($task->user_id);
@@ -120,7 +120,7 @@ class Task extends Model
             foreach (self::query()->where(['state' => 'running', 'worker' => $worker])->get() as $task) {
                 $tooLong = $task->started_at?->lt(now()->subSeconds(self::LONGEST_S - 5)) ?? false;
                 if ($tooLong || $task->tries >= self::MOST_TRIES) {
-                    $task->fail($tooLong ? 'It took longer than '.intdiv(self::LONGEST_S, 60).' minutes, the most that it may take, and was stopped.' : 'It was begun '.self::MOST_TRIES.' times and never came to an end. It may be too large.');
+                    $task->fail($tooLong ? 'It took longer than '.intdiv(self::LONGEST_S, 60).' minutes, the limit, and was stopped.' : 'It was started '.self::MOST_TRIES.' times and never finished. It may be too large.');
                 } else {
                     $task->enqueue();
                 }

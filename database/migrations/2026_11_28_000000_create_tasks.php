@@ -18,7 +18,7 @@ return new class() extends Migration {
             $table->string('state', 10)->default('waiting');
             $table->unsignedTinyInteger('urgency');
             $table->float('share')->default(0);
-            $table->string('doing', 120)->default('Waiting for its turn');
+            $table->string('doing', 120)->default('In line');
             $table->string('error', 1000)->nullable();
             $table->json('result')->nullable();
             $table->binary('file')->nullable();

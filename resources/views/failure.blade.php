@@ -17,7 +17,7 @@
 <main>
     <h1>Odd Spark</h1>
     <p role="alert">{{ $sentence }}</p>
-    <p><a href="/">To the first page</a></p>
+    <p><a href="/">Go to the start page</a></p>
 </main>
 </body>
 </html>

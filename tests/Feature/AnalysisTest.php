@@ -32,7 +32,7 @@ class AnalysisTest extends TestCase
     {
         Queue::fake();
         $this->getJson($this->url())->assertOk()->assertJsonMissing(['share' => 0.0]);
-        $this->postJson($this->url())->assertOk()->assertJsonPath('doing', 'Waiting for its turn');
+        $this->postJson($this->url())->assertOk()->assertJsonPath('doing', 'In line');
         $this->postJson($this->url())->assertOk();
         Queue::assertPushed(RunTask::class, 1);
         $this->getJson($this->url())->assertJsonPath('result', null);

@@ -86,8 +86,8 @@ class WebTest extends TestCase
 
             return $this->getJson('/fail');
         };
-        $fail('Connection refused', 2002)->assertStatus(503)->assertHeader('Retry-After')->assertJsonPath('message', 'The database does not answer just now. Nothing is lost; try again in a few seconds.');
-        $fail('The table \'entries\' is full', 1114)->assertStatus(507)->assertJsonPath('message', 'The server\'s disk is full. Nothing was changed. Tell whoever runs it.');
+        $fail('Connection refused', 2002)->assertStatus(503)->assertHeader('Retry-After')->assertJsonPath('message', 'The database is not responding right now. Nothing is lost; try again in a few seconds.');
+        $fail('The table \'entries\' is full', 1114)->assertStatus(507)->assertJsonPath('message', 'The server\'s disk is full. Nothing was changed. Tell whoever runs this site.');
         $other = $fail('Unknown column', 1054)->assertStatus(500);
         $this->assertStringNotContainsString('entries', $other->getContent());
         $this->assertStringNotContainsString('secret', $other->getContent());
@@ -104,7 +104,7 @@ class WebTest extends TestCase
     {
         $attempt = $this->begin($this->give());
         Attempt::query()->whereKey($attempt->id)->update(['entries_count' => 1000]);
-        $this->act($attempt, 'look', 1, ['part' => 'thermostat'])->assertUnprocessable()->assertJsonPath('message', '/act: This attempt has 1000 entries, the most that one can have. Hand the appliance back.');
+        $this->act($attempt, 'look', 1, ['part' => 'thermostat'])->assertUnprocessable()->assertJsonPath('message', '/act: This attempt has 1000 entries, the most allowed. Hand the appliance back.');
         $this->act($attempt, 'hand_back', 1)->assertOk();
     }
 

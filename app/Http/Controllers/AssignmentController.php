@@ -22,7 +22,7 @@ class AssignmentController extends Controller
     public function store(GiveJobRequest $request): RedirectResponse
     {
         $task = Task::want($request->user(), 'give', (string) Str::uuid(), [
-            'title' => 'Giving “'.$request->string('title')->value().'”', 'back' => '/models/'.$request->integer('appliance'),
+            'title' => 'Setting up “'.$request->string('title')->value().'”', 'back' => '/models/'.$request->integer('appliance'),
             'job' => [
                 'appliance' => $request->integer('appliance'), 'course' => $request->integer('course'), 'trainees' => array_map(intval(...), $request->array('trainees')),
                 'title' => $request->string('title')->value(), 'fault' => $request->string('fault')->value(), 'visit' => $request->string('visit')->value(),

@@ -61,7 +61,7 @@ class DraftController extends Controller
         }
         $words = isset($said['model']) ? 'Begun from "'.$said['model'].'".' : (isset($said['file']) ? 'Taken in from a file.' : 'Begun from nothing.');
         if (count($document['parts']) + count($document['wires']) > self::LARGE) { // its board takes a while
-            $task = Task::want($request->user(), 'import', (string) Str::uuid(), ['document' => Document::text($document), 'words' => $words, 'title' => "Taking in “{$document['title']}”", 'back' => '/drafts']);
+            $task = Task::want($request->user(), 'import', (string) Str::uuid(), ['document' => Document::text($document), 'words' => $words, 'title' => "Importing “{$document['title']}”", 'back' => '/drafts']);
 
             return redirect("/tasks/$task->id");
         }

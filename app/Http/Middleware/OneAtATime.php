@@ -75,13 +75,13 @@ class OneAtATime
             $chair = null;
         }
         if (! isset($chair)) {
-            throw new TooManyRequestsHttpException(1, 'You have sent too much at once. Wait a second, then try again.');
+            throw new TooManyRequestsHttpException(1, 'Too many requests at once. Wait a second, then try again.');
         }
         $until = microtime(true) + self::LONGEST_S;
         try {
             while (! flock($turn, LOCK_EX | LOCK_NB)) {
                 if (microtime(true) > $until) {
-                    throw new TooManyRequestsHttpException(1, 'Something else of yours is still being worked on. Try again in a moment.');
+                    throw new TooManyRequestsHttpException(1, 'Another request of yours is still running. Try again in a moment.');
                 }
                 usleep(self::EVERY_US);
             }

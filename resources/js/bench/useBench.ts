@@ -123,7 +123,7 @@ export function useBench(start: Start) {
         const entry = reply?.entry ?? undefined
         if (entry) {
             const danger = Object.values(entry.dangers)[0]
-            const hint = entry.act.act === 'hint' ? entry.waits ? 'Your hint is being worked out. Go on meanwhile.' : (entry.seen as Record<string, string>)['hint'] : undefined
+            const hint = entry.act.act === 'hint' ? entry.waits ? 'Working on your hint. You can keep going.' : (entry.seen as Record<string, string>)['hint'] : undefined
             setState((s) => ({ ...s, notice: hint !== undefined ? { text: hint, danger: false } : entry.refused ? { text: entry.refused, danger: false } : danger ? { text: danger, danger: true } : null }))
         }
         return entry

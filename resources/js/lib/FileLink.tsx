@@ -14,7 +14,7 @@ export function FileLink({ href, children, className }: { href: string; children
     return (
         <>
             <a href={href} className={className} aria-busy={share !== null} onClick={(e) => { e.preventDefault(); if (share === null) get() }}>
-                {children}{share !== null && <Text as="span" role="status" color="copper" fontSize="13px"> making it: {Math.round(100 * share)} %</Text>}
+                {children}{share !== null && <Text as="span" role="status" color="copper" fontSize="13px"> preparing: {Math.round(100 * share)} %</Text>}
             </a>
             {problem && <Box as="span" display="block" color="danger" fontSize="14px" role="alert">{problem}</Box>}
         </>

@@ -15,7 +15,7 @@ export default function Working({ task, title, goes, isFile, back }: { task: Tas
         if (isOver) return
         const timer = setInterval(() => {
             send<TaskState>('GET', `/tasks/${task.id}`).then((s) => { setProblem(null); setState(s) }).catch((e: Error) => {
-                setProblem(e instanceof Refusal && e.status !== 0 && e.status < 500 ? e.message : 'The server cannot be reached. It goes on there; this page asks again.')
+                setProblem(e instanceof Refusal && e.status !== 0 && e.status < 500 ? e.message : 'The server cannot be reached. The work continues there; this page will check again.')
             })
         }, 700)
         return () => clearInterval(timer)
@@ -29,7 +29,7 @@ export default function Working({ task, title, goes, isFile, back }: { task: Tas
         <Frame title={title}>
             <Stack gap="4" maxW="560px">
                 <Heading as="h1" size="2xl">{title}</Heading>
-                {state.state === 'done' ? <Text>Ready. {isFile && 'Your browser has the file.'}</Text> : state.error === null && <Text>{state.doing}. You can leave this page; it goes on.</Text>}
+                {state.state === 'done' ? <Text>Done. {isFile && 'The file has been downloaded.'}</Text> : state.error === null && <Text>{state.doing}. You can leave this page; it will keep running.</Text>}
                 <Progress.Root value={Math.round(100 * state.share)} aria-label="Done so far" role="status">
                     <Progress.Track><Progress.Range bg="copper" /></Progress.Track>
                 </Progress.Root>
