@@ -32,7 +32,7 @@ is_ours() { case $(readlink "/proc/$1/cwd" 2>/dev/null) in "$ROOT" | "$ROOT"/*) 
 end_group() { # file with the number of the group, signal, tenths of a second until it is killed
     local group pid left i
     [ -s "$1" ] || return 0
-    group=$(cat "$1")
+    group=$(tr -cd "0-9" <"$1"); [ -n "$group" ] || return 0
     for i in $(seq 0 "$3"); do
         left=()
         for pid in $(ps -eo pgid=,pid= | awk -v group="$group" '$1 == group { print $2 }'); do

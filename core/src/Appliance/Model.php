@@ -12,8 +12,18 @@ namespace OddSpark\Appliance;
  */
 final readonly class Model
 {
+    /** @var array<string, array<string, mixed>> by id */
+    private array $parts;
+
+    /** @var array<string, array<string, mixed>> by id */
+    private array $wires;
+
     /** @param array<string, mixed> $document */
-    public function __construct(public array $document) {}
+    public function __construct(public array $document)
+    {
+        $this->parts = array_column($document['parts'], null, 'id');
+        $this->wires = array_column($document['wires'], null, 'id');
+    }
 
     public function name(): string
     {
@@ -34,13 +44,13 @@ final readonly class Model
     /** @return array<string, array<string, mixed>> by id */
     public function parts(): array
     {
-        return array_column($this->document['parts'], null, 'id');
+        return $this->parts;
     }
 
     /** @return array<string, array<string, mixed>> by id */
     public function wires(): array
     {
-        return array_column($this->document['wires'], null, 'id');
+        return $this->wires;
     }
 
     /** What is printed on a wire's tag as it hangs there, whatever the drawing says; null when it has none. */

@@ -24,7 +24,8 @@ final readonly class Circuits
         $legs = array_map($circuits->leg(...), $nets->supplies());
         $complete = array_fill_keys(array_merge(...array_map(fn (array $leg) => array_column($leg['loads'], 'load'), $legs)), true);
 
-        return ['circuits' => $legs, 'open' => $circuits->gaps($complete)];
+        // of a mesh that was not gone through to its end it is not known what has no way
+        return ['circuits' => $legs, 'open' => $nets->isCutShort() ? [] : $circuits->gaps($complete)];
     }
 
     /**

@@ -35,6 +35,17 @@ final class Nets
 
     private const WAYS = 24;
 
+    /** Switches that are gone through in all, looking for ways: a thousand times what shipped models need. */
+    private const STEPS = 200_000;
+
+    private int $steps = 0;
+
+    /** @var array<string, array<string, int>> by net, how many switches the others lie from it */
+    private array $near = [];
+
+    /** @var array<string, list<list<Element>>> ways by their ends */
+    private array $found = [];
+
     /** Volts above which a supply is of line voltage. */
     private const LINE = 60.0;
 
@@ -142,22 +153,60 @@ final class Nets
      * Ways through switches from one net to another, not past some.
      *
      * @param list<string> $past nets
+     * @return list<list<Element>>
+     */
+    public function switched(string $from, string $to, array $past): array
+    {
+        $key = "$from|$to|".implode('|', $past);
+
+        return $this->found[$key] ??= $this->go($from, $to, $past, $this->near[$to] ??= $this->near($to), []);
+    }
+
+    /**
+     * Whether a mesh of switches had more ways than are looked for: then not all that is told of ways is known.
+     */
+    public function isCutShort(): bool
+    {
+        return $this->steps > self::STEPS;
+    }
+
+    /** @return array<string, int> nets by how many switches they lie from one */
+    private function near(string $to): array
+    {
+        $near = [$to => 0];
+        $queue = [$to];
+        for ($i = 0; $i < count($queue); $i++) {
+            foreach ($this->from[$queue[$i]] ?? [] as $e) {
+                $next = $this->root($e['b']);
+                if (! isset($near[$next])) {
+                    $near[$next] = $near[$queue[$i]] + 1;
+                    $queue[] = $next;
+                }
+            }
+        }
+
+        return $near;
+    }
+
+    /**
+     * @param list<string> $past
+     * @param array<string, int> $near by how many switches a net lies from the end: a way is not begun that cannot come there
      * @param list<string> $been
      * @return list<list<Element>>
      */
-    public function switched(string $from, string $to, array $past, array $been = []): array
+    private function go(string $from, string $to, array $past, array $near, array $been): array
     {
         if ($from === $to) {
             return [[]];
         }
-        if (in_array($from, $past, true) || count($been) >= self::LONGEST) {
+        if (in_array($from, $past, true) || count($been) + ($near[$from] ?? self::LONGEST + 1) > self::LONGEST || ++$this->steps > self::STEPS) {
             return [];
         }
         $ways = [];
         foreach ($this->from[$from] ?? [] as $e) {
             $next = $this->root($e['b']);
             if ($next !== $from && ! in_array($next, $been, true)) {
-                foreach ($this->switched($next, $to, $past, [...$been, $from]) as $rest) {
+                foreach ($this->go($next, $to, $past, $near, [...$been, $from]) as $rest) {
                     $ways[] = [$e, ...$rest];
                     if (count($ways) > self::WAYS) {
                         return $ways;
@@ -181,11 +230,11 @@ final class Nets
         $found = [];
         $between = [];
         foreach ($this->elements as $load) {
-            $nets = [$load['part'], $this->root($load['a']), $this->root($load['b'])];
-            if (! $load['load'] || in_array($nets, $between, true)) {
+            $nets = "{$load['part']} {$this->root($load['a'])} {$this->root($load['b'])}";
+            if (! $load['load'] || isset($between[$nets])) {
                 continue;
             }
-            $between[] = $nets;
+            $between[$nets] = true;
             $ways = [];
             foreach ([$load, ['a' => $load['b'], 'b' => $load['a']] + $load] as $turned) {
                 foreach ($this->switched($hot, $this->root($turned['a']), [$return]) as $before) {
@@ -259,8 +308,9 @@ final class Nets
     {
         $reached = [$net => []];
         $queue = [$net];
+        $past = array_fill_keys($past, true);
         for ($i = 0; $i < count($queue); $i++) {
-            foreach (in_array($queue[$i], $past, true) ? [] : $this->from[$queue[$i]] ?? [] as $e) {
+            foreach (isset($past[$queue[$i]]) ? [] : $this->from[$queue[$i]] ?? [] as $e) {
                 $next = $this->root($e['b']);
                 if (! array_key_exists($next, $reached)) {
                     $reached[$next] = $e;

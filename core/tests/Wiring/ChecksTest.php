@@ -6,8 +6,11 @@ namespace OddSpark\Tests\Wiring;
 
 use OddSpark\Appliance\Library;
 use OddSpark\Building\Edits;
+use OddSpark\Tests\Building\Crowd;
 use OddSpark\Wiring\Checks;
+use OddSpark\Wiring\Circuits;
 use OddSpark\Wiring\Finding;
+use OddSpark\Wiring\Nets;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -84,5 +87,22 @@ final class ChecksTest extends TestCase
         $rules = array_map(fn (Finding $f) => $f->rule, Checks::of((new Library())->model('package-direct-spark')));
         self::assertNotContains('switched neutral', $rules);
         self::assertNotContains('out of phase', $rules);
+    }
+
+    public function test_a_mesh_of_switches_is_gone_through_to_a_bound_and_that_is_said(): void
+    {
+        $library = new Library();
+        $nets = new Nets($library->draft(Crowd::document($library, 400, 1000)));
+        $found = array_column(array_map(fn (Finding $f) => $f->toArray(), Checks::of($nets->model)), 'rule');
+        Circuits::of($nets);
+        self::assertTrue($nets->isCutShort());
+        self::assertContains('too many ways', $found);
+        self::assertNotContains('load without a path', $found, 'which is not known then');
+        self::assertNotContains('part without effect', $found);
+        foreach ($library->names() as $name) {
+            $nets = new Nets($library->model($name));
+            Circuits::of($nets);
+            self::assertFalse($nets->isCutShort(), $name);
+        }
     }
 }

@@ -30,7 +30,17 @@ final class Paths extends Rule
             }
         }
 
-        return [...$found, ...$this->idle($bare)];
+        $idle = $this->idle($bare);
+
+        return [...$found, ...($this->nets->isCutShort() ? [$this->meshed()] : $idle)];
+    }
+
+    private function meshed(): Finding
+    {
+        return new Finding(
+            'too many ways', Finding::ODD, [], [], 'The switches on this board form so many ways that not all of them were checked.',
+            'A load without a path, or a part without effect, is not reported here.', 'Check smaller boards and include them, or take out wires that lie side by side.',
+        );
     }
 
     /** @return array<string, true> parts with terminals and no wire on any of them */
