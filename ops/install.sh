@@ -24,6 +24,7 @@ install_debian() {
     command -v nginx >/dev/null || missing+=(nginx)
     command -v supervisord >/dev/null || missing+=(supervisor)
     command -v ps >/dev/null || missing+=(procps)
+    command -v curl >/dev/null || missing+=(curl)
     command -v setfacl >/dev/null || missing+=(acl)
     if [ "${1:-}" = tests ]; then
         [ -x /usr/bin/chromium ] || missing+=(chromium)

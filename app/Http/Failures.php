@@ -19,8 +19,8 @@ use Throwable;
 /** What is said when something cannot be done: a sentence, and nothing of what is inside. */
 class Failures
 {
-    /** Error numbers of MariaDB (its manual, "Error Codes"): server gone, lost, too many connections, shutting down. */
-    private const AWAY = [1040, 1053, 1927, 2002, 2003, 2006, 2013];
+    /** Error numbers of MariaDB (its manual, "Error Codes"): too many connections, shutting down, two that waited for each other, server gone or lost. */
+    private const AWAY = [1040, 1053, 1205, 1213, 1927, 2002, 2003, 2006, 2013];
 
     /** Disk full, file or table full, error writing a file. */
     private const FULL = [3, 1021, 1026, 1114];

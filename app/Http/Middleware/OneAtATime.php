@@ -42,7 +42,8 @@ class OneAtATime
             return $next($request);
         } finally {
             rewind($turn);
-            fwrite($turn, sprintf('%015.3f %08.3f', microtime(true), microtime(true) - $begun));
+            // on a full disk what was done is done all the same
+            @fwrite($turn, sprintf('%015.3f %08.3f', microtime(true), microtime(true) - $begun));
             flock($turn, LOCK_UN);
             fclose($turn);
         }
