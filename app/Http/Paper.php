@@ -20,7 +20,8 @@ class Paper
      */
     public static function answer(Request $request, string $subject, array $payload, string $name, string $back): Response
     {
-        $task = Task::want($request->user(), 'paper', $subject, $payload);
+        $user = $request->user();
+        $task = Task::want($user, 'paper', "$user->id:$subject", $payload); // each person waits for his own
         if ($task->state === 'done') {
             return self::file((string) $task->file, $name);
         }

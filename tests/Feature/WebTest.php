@@ -2,13 +2,20 @@
 
 namespace Tests\Feature;
 
+use App\Building\Drafting;
+use App\Jobs\RunTask;
 use App\Models\Attempt;
+use App\Models\Draft;
+use App\Models\Task;
 use App\Support\ShortLines;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Route;
+use Inertia\Testing\AssertableInertia;
 use Monolog\Level;
 use Monolog\LogRecord;
+use OddSpark\Appliance\Library;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\School;
 use Tests\TestCase;
@@ -120,5 +127,59 @@ class WebTest extends TestCase
         $this->assertSame(1, $attempt->entries()->count());
         $this->assertSame(1, $attempt->marks()->count());
         $this->act($attempt, 'look', 2, ['part' => 'thermostat'])->assertConflict();
+    }
+
+    public function test_of_one_persons_requests_a_few_wait_and_more_are_turned_away(): void
+    {
+        $turns = [];
+        foreach (['pages', ...array_map(fn (int $i) => "pages-$i", range(0, 9))] as $name) {
+            $turns[] = $turn = fopen(storage_path("framework/slots/{$this->trainee->id}-$name"), 'c');
+            flock($turn, LOCK_EX);
+        }
+        $this->actingAs($this->trainee)->getJson('/reference')->assertTooManyRequests()->assertHeader('Retry-After', 1)->assertJsonPath('message', 'Too many requests at once. Wait a second, then try again.');
+        $this->actingAs($this->classmate)->getJson('/reference')->assertOk();
+        array_map(fclose(...), $turns);
+        $this->actingAs($this->trainee)->getJson('/reference')->assertOk();
+    }
+
+    public function test_an_edit_that_is_sent_twice_is_made_once(): void
+    {
+        $draft = app(Drafting::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
+        $edit = ['id' => 'one', 'upon' => 0, 'edits' => [['do' => 'label', 'part' => 'blower', 'label' => 'Fan']]];
+        $this->actingAs($this->instructor)->postJson("/drafts/$draft->id/edits", $edit)->assertOk()->assertJsonPath('step', 1);
+        $this->postJson("/drafts/$draft->id/edits", $edit)->assertOk()->assertJsonPath('step', 1)->assertJsonPath('whole', true)->assertJsonPath('document.parts.0.id', $draft->content()['parts'][0]['id']);
+        $this->assertSame(2, $draft->steps()->count());
+        $this->postJson("/drafts/$draft->id/edits", ['id' => 'two'] + $edit)->assertConflict();
+    }
+
+    public function test_a_colour_that_cannot_be_drawn_is_refused(): void
+    {
+        $draft = app(Drafting::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
+        $edit = fn (array $edit) => $this->actingAs($this->instructor)->postJson("/drafts/$draft->id/edits", ['upon' => $draft->refresh()->step, 'edits' => [$edit]]);
+        $edit(['do' => 'rewire', 'wire' => 'w14', 'colour' => 'moonlight'])->assertUnprocessable()->assertJsonPath('pointer', fn (string $p) => preg_match('#^/wires/\d+/colour$#', $p) === 1);
+        $edit(['do' => 'set', 'path' => '/title', 'value' => str_repeat('x', 121)])->assertUnprocessable();
+        $this->get("/drafts/$draft->id/files/board.svg")->assertOk();
+    }
+
+    public function test_a_large_model_is_taken_in_beside_the_site(): void
+    {
+        $document = ['odd_spark_model' => 1, 'name' => 'large', 'title' => 'Large', 'notes' => '', 'supply' => ['hertz' => 60, 'volts' => 120, 'region' => 'NA'], 'parts' => [], 'joined' => [], 'wires' => [], 'cables' => [], 'percepts' => new \stdClass(), 'tape' => [], 'doors' => []];
+        for ($i = 0; $i < 160; $i++) {
+            $document['parts'][] = ['id' => "p$i", 'kind' => 'limit-switch', 'label' => "Part $i", 'at' => [40 + ($i % 16) * 190, 60 + intdiv($i, 16) * 170]];
+        }
+        $task = $this->actingAs($this->instructor)->post('/drafts', ['file' => json_encode($document)])->assertRedirect()->headers->get('Location');
+        $this->assertMatchesRegularExpression('#/tasks/\d+$#', (string) $task);
+        $this->get((string) $task)->assertRedirect('/drafts/'.Draft::query()->sole()->id);
+    }
+
+    public function test_a_paper_is_waited_for_and_then_fetched(): void
+    {
+        $draft = app(Drafting::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
+        Queue::fake();
+        $url = "/drafts/$draft->id/files/ladder.pdf";
+        $this->actingAs($this->instructor)->getJson($url)->assertStatus(202)->assertJsonPath('state', 'queued');
+        $this->get($url)->assertStatus(202)->assertInertia(fn (AssertableInertia $page) => $page->component('Working')->where('goes', $url)->where('isFile', true));
+        (new RunTask(Task::query()->sole()->id))->handle();
+        $this->assertStringStartsWith('%PDF', $this->get($url)->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent());
     }
 }
