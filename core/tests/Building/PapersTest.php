@@ -192,4 +192,13 @@ final class PapersTest extends TestCase
         self::assertGreaterThan(0, count($changed));
         self::assertLessThan(40, count($changed));
     }
+
+    public function test_a_tag_that_a_spreadsheet_would_compute_goes_out_as_text_and_comes_back_as_it_was(): void
+    {
+        $library = new Library();
+        $d = (new Edits($library))->apply($library->document('furnace-standing-pilot'), ['do' => 'rewire', 'wire' => 'w02', 'tag' => '=HYPERLINK("x")']);
+        $csv = WireList::csv($d);
+        self::assertStringContainsString('"\'=HYPERLINK(""x"")"', $csv);
+        self::assertEquals($d['wires'], (new Edits($library))->apply($d, ['do' => 'wire_list', 'csv' => $csv])['wires']);
+    }
 }
