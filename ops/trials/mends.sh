@@ -23,5 +23,5 @@ done
 echo 'not a number' >"$one/var/run/app-nginx.group"; rm -f "$one"/var/run/*.pid "$one/var/sock/app-fpm-bench.sock"
 in_folder "$one" 8917 down >/dev/null; in_folder "$one" 8917 up >/dev/null || die 'up does not mend lost files.'
 answers_as_its_own || die 'it does not answer: files were lost.'
-in_folder "$one" 8917 up | grep -q 'running already' || die 'a second up does something.'
+in_folder "$one" 8917 up >"$TRIAL/up.log"; grep -q 'running already' "$TRIAL/up.log" || die 'a second up does something.'
 say 'ok: lost files are mended, and what runs is left alone'
