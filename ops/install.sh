@@ -100,7 +100,7 @@ environment() {
         chown "$SERVICE_USER:" .env
         open_code
     fi
-    chmod 0700 "$VAR" storage
+    chmod 0700 "$VAR" "$VAR/backups" storage
     chmod 0600 .env
     umask 0077
 }
