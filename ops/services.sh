@@ -210,7 +210,8 @@ secure_db() {
     password=$(secret DB_PASSWORD)
     [ "$1" = test ] && schemas='odd_spark_test odd_spark_browser'
     {
-        printf "DROP USER IF EXISTS ''@'localhost', 'root'@'127.0.0.1', 'root'@'::1', 'spark'@'localhost', 'spark'@'127.0.0.1';\n"
+        printf "DROP USER IF EXISTS 'spark'@'localhost', 'spark'@'127.0.0.1';\n"
+        db_root "$1" -N -r -e "SELECT CONCAT('DROP USER ', QUOTE(user), '@', QUOTE(host), ';') FROM mysql.user WHERE user = '' OR user = 'root' AND host <> 'localhost'"
         for account in "'odd_spark_app'@'localhost'" "'odd_spark_app'@'127.0.0.1'"; do
             printf "CREATE USER IF NOT EXISTS %s;\nALTER USER %s IDENTIFIED BY '%s';\nREVOKE ALL PRIVILEGES, GRANT OPTION FROM %s;\n" "$account" "$account" "$password" "$account"
             for schema in $schemas; do printf 'GRANT ALL ON `%s`.* TO %s;\n' "${schema//_/\\_}" "$account"; done
