@@ -71,7 +71,7 @@ build() {
 # The service user reads the code and writes nowhere in it.
 open_code() {
     [ "$(id -u)" -eq 0 ] || return 0
-    chmod -R a+rX app bootstrap config core database ops public resources routes tests vendor artisan composer.json 2>/dev/null
+    chmod -R a+rX app bench bootstrap config core database ops public resources routes tests vendor artisan composer.json phpunit.xml 2>/dev/null
     local way=$ROOT
     while [ "$way" != / ]; do
         if ! as_service test -x "$way"; then
