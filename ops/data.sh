@@ -12,18 +12,18 @@ demo() { # instance database [--if-empty]
 backup() { # file
     local to=$1 work; work=$VAR/tmp/backup-$$
     [ ! -e "$to" ] || die "$to exists already. Name another file."
-    (umask 0077; : >"$to") 2>/dev/null || die "cannot write $to."
+    (umask 0077; : >"$to.part") 2>/dev/null || die "cannot write $to."
     rm -rf "$work"; as_service mkdir -m 0700 "$work"
     # --single-transaction: one moment of all tables, while people go on working
     if ! as_service mariadb-dump --no-defaults -S "$(db_socket app)" --single-transaction --quick --hex-blob --skip-lock-tables \
         --ignore-table-data=odd_spark.cache --ignore-table-data=odd_spark.cache_locks odd_spark >"$work/database.sql" 2>"$VAR/log/backup.log"; then
-        rm -rf "$work" "$to"; die "the database could not be read. See var/log/backup.log."
+        rm -rf "$work" "$to.part"; die "the database could not be read. See var/log/backup.log."
     fi
     if ! { printf 'odd-spark-backup 1\nmade %s\nAPP_KEY %s\n' "$(date -u +%Y-%m-%dT%H:%M:%SZ)" "$(secret APP_KEY)" >"$work/about" &&
         mkdir -p "$work/files" && cp -a storage/app/. "$work/files/" &&
         (cd "$work" && find . -type f ! -name sums -print0 | sort -z | xargs -0 sha256sum >sums) &&
-        tar -C "$work" -czf "$to" . ; } 2>>"$VAR/log/backup.log"; then
-        rm -rf "$work" "$to"; die "the backup could not be written to $to: is the disk full? See var/log/backup.log."
+        tar -C "$work" -czf "$to.part" . && mv "$to.part" "$to"; } 2>>"$VAR/log/backup.log"; then
+        rm -rf "$work" "$to.part"; die "the backup could not be written to $to: is the disk full? See var/log/backup.log."
     fi
     rm -rf "$work"
     say "Backup in $to ($(du -h "$to" | cut -f1)). It holds passwords' hashes and the key: keep it closed."
