@@ -1,6 +1,14 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page, type Response } from '@playwright/test'
 import { alongTabs, find, reach, signInByKeys } from './keys'
 import { clean, press, signIn } from './people'
+
+/** Waits until the page shows what was answered: the step that an edit led to. */
+async function shown(page: Page, reply: Response) {
+    const text = await reply.text().catch(() => '')
+    expect(reply.status(), text).toBeLessThan(400)
+    const step = /^\{(?:"whole":true,)?"step":(\d+)/.exec(text)?.[1]
+    if (step !== undefined) await expect(page.locator(`[data-step="${step}"]`)).toHaveCount(1)
+}
 
 /** What is done counts: every press, choice and line typed is one. */
 class Hand {
@@ -10,14 +18,15 @@ class Hand {
     private async answered(what: () => Promise<void>, path: RegExp) {
         const reply = this.page.waitForResponse((r) => path.test(r.url()) && r.request().method() === 'POST' && !r.url().endsWith('/presence'))
         await what()
-        const status = (await reply).status()
-        expect(status, await (await reply).text().catch(() => '')).toBeLessThan(400)
+        await shown(this.page, await reply)
     }
 
     /** A kind by its words, then the board where it goes. */
     async place(words: string, title: string, x: number, y: number) {
         await this.page.getByLabel('Find a kind of part').fill(words)
-        await this.page.getByLabel('Kinds of parts').getByRole('button', { name: title, exact: true }).click()
+        const kind = this.page.getByLabel('Kinds of parts').getByRole('button', { name: title, exact: true })
+        await kind.click()
+        await expect(kind).toHaveAttribute('aria-pressed', 'true')
         await this.answered(() => this.onBoard(x, y), /\/edits$/)
         this.acts += 3
     }
@@ -212,7 +221,7 @@ test('a second zone on a boiler with the keyboard alone: placed, wired, undone a
     const done = async (what: () => Promise<void>) => {
         const reply = page.waitForResponse((r) => /\/(edits|go|publish)$/.test(r.url()))
         await what()
-        expect((await reply).status()).toBeLessThan(400)
+        await shown(page, await reply)
     }
     await reach(page, 'Include an appliance…')
     await page.keyboard.press('Enter')
@@ -412,7 +421,7 @@ test('a kind of one\'s own with a table, placed; a sequence changed line by line
     await page.getByLabel('Find a fault').fill('filter')
     await page.getByRole('button', { name: /^With others: Filter/ }).first().click()
     await hand.press('These 2 at once')
-    await expect(page.getByText(/Igniter: cracked, open and Filter/)).toBeVisible()
+    await expect(page.getByLabel('Faults').getByText(/Igniter: cracked, open and Filter/)).toBeVisible()
     await page.getByLabel('Find a fault').fill('igniter: cracked')
     await page.getByLabel('Weight of Igniter: cracked, open', { exact: true }).fill('5')
     const weighed = page.waitForResponse((r) => r.url().endsWith('/edits'))

@@ -165,7 +165,7 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
     const wrong = bench.last?.findings.filter((f) => f.grade === 'wrong').length ?? 0
     return (
         <Frame title={draft.title} full>
-            <Grid h="100%" gap="2" templateColumns="236px minmax(0,1fr) 312px">
+            <Grid h="100%" gap="2" templateColumns="236px minmax(0,1fr) 312px" data-step={draft.step}>
                 <Stack gap="2" minH="0">
                     <Box flex="1 1 50%" minH="0" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2">
                         <Palette draft={id} all={catalogue} taken={taken?.kind ?? null} onTake={(k) => { setTaken(k); setView('Board') }} onPlace={(k) => void place(k, free(draft.board, k.size))} />
