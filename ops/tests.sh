@@ -90,6 +90,21 @@ on_test_site() { # a PHP script and its arguments, as the service user
     as_service env DB_SOCKET="$(db_socket test)" DB_DATABASE=odd_spark_browser DB_PORT="$(db_port test)" APP_CONFIG_CACHE=/nonexistent SPARK_URL="$SPARK_URL" SPARK_SUPERVISOR="$SPARK_SUPERVISOR" TMPDIR="$VAR/tmp" php "$@" 9>&-
 }
 
+# The whole run again and again, the last few beside four busy loops: a test that fails once is one to mend.
+again_and_again() { # times, of them busy
+    local times=${1:-10} busy=${2:-3} i log loops=() bad=0
+    mkdir -p "$VAR/log"
+    for i in $(seq 1 "$times"); do
+        log=$VAR/log/whole-run-$i.log loops=()
+        if [ "$i" -gt $((times - busy)) ]; then for _ in 1 2 3 4; do (while :; do :; done) & loops+=($!); done; fi
+        SECONDS=0
+        "$ROOT/spark" test >"$log" 2>&1 || bad=$((bad + 1))
+        [ ${#loops[@]} -eq 0 ] || kill "${loops[@]}"
+        printf '%2d%s  %4d s  %s\n' "$i" "$([ ${#loops[@]} -eq 0 ] || echo ' (busy)')" "$SECONDS" "$(tail -n 1 "$log")"
+    done
+    [ "$bad" -eq 0 ]
+}
+
 # Trials that take minutes: kills, fuzzed requests, one who does his worst, backups, who can read what.
 trials() {
     local trial
