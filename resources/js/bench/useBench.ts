@@ -90,7 +90,7 @@ export function useBench(start: Start) {
         return () => {
             live.current.gone = true
         }
-    }, [ask, start.attempt])
+    }, [ask, free, start.attempt])
 
     useEffect(() => {
         let frame = 0
@@ -114,9 +114,14 @@ export function useBench(start: Start) {
         return () => cancelAnimationFrame(frame)
     }, [ask])
 
-    const act = useCallback(async (name: string, fields: Record<string, unknown> = {}) => {
+    /** Whether what was asked before has been answered, after a moment's patience: a key that comes early is not lost. */
+    const free = useCallback(async () => {
         for (let i = 0; i < 80 && live.current.asking; i++) await new Promise((r) => setTimeout(r, 25))
-        if (live.current.asking) return undefined // it waits for the server, and says so
+        return !live.current.asking
+    }, [])
+
+    const act = useCallback(async (name: string, fields: Record<string, unknown> = {}) => {
+        if (!(await free())) return undefined // it waits for the server, and says so
         const body = { id: crypto.randomUUID(), act: name, at_s: Number(live.current.time.toFixed(3)), ...fields }
         remember(start.attempt, body)
         const reply = await ask('acts', body)
@@ -127,7 +132,7 @@ export function useBench(start: Start) {
             setState((s) => ({ ...s, notice: hint !== undefined ? { text: hint, danger: false } : entry.refused ? { text: entry.refused, danger: false } : danger ? { text: danger, danger: true } : null }))
         }
         return entry
-    }, [ask, start.attempt])
+    }, [ask, free, start.attempt])
 
     // hints that are being worked out are asked for until they have come
     const waited = state.log.find((e) => e.waits)?.id
@@ -156,6 +161,7 @@ export function useBench(start: Start) {
     /** On to what happens next, and till a meter that moves has come to rest: within what is known at once, else by asking. */
     const next = useCallback(async () => {
         const l = live.current
+        if (!(await free())) return
         const change = nextChange(l.ahead, l.time + 0.05)
         if (change !== undefined && change <= l.until) {
             l.time = change
@@ -170,7 +176,7 @@ export function useBench(start: Start) {
             l.time = stands
             setState((s) => ({ ...s, time: stands }))
         }
-    }, [ask])
+    }, [ask, free])
 
     const clear = useCallback(() => setState((s) => ({ ...s, notice: null })), [])
 
