@@ -90,7 +90,7 @@ export function useBench(start: Start) {
         return () => {
             live.current.gone = true
         }
-    }, [ask, free, start.attempt])
+    }, [ask, start.attempt])
 
     useEffect(() => {
         let frame = 0
