@@ -57,7 +57,7 @@ final readonly class OwnKind
         $primitives = self::withInputs($said['primitives']);
         foreach ($primitives as $id => $spec) {
             if (! is_string($spec['type'] ?? null)) {
-                throw new EditError("/primitives/$id/type", 'Say which primitive it is.');
+                throw new EditError("/primitives/$id/type", 'Choose a primitive.');
             }
             if (! isset(Primitives::TYPES[$spec['type']]) || str_starts_with(Primitives::TYPES[$spec['type']], 'OddSpark\\Process')) {
                 throw new EditError("/primitives/$id/type", 'There is no primitive called "'.$spec['type'].'".');

@@ -38,8 +38,8 @@ final class Paths extends Rule
     private function meshed(): Finding
     {
         return new Finding(
-            'too many ways', Finding::ODD, [], [], 'The switches on this board form so many ways that not all of them were checked.',
-            'A load without a path, or a part without effect, is not reported here.', 'Check smaller boards and include them, or take out wires that lie side by side.',
+            'too many ways', Finding::ODD, [], [], 'This board has more paths through its switches than are checked.',
+            'A load without a path, or a part without effect, is not reported here.', 'Build smaller boards and include them, or remove parallel wires.',
         );
     }
 
