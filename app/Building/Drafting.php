@@ -19,6 +19,8 @@ use OddSpark\Building\EditError;
 use OddSpark\Building\Edits;
 use OddSpark\Building\Parameters;
 use OddSpark\Drawing\Board;
+use OddSpark\Parts\Ability\ComesAndGoes;
+use OddSpark\Parts\Ability\Decides;
 use OddSpark\Sequence\Table;
 
 /**
@@ -225,16 +227,14 @@ class Drafting
             if (isset($but[$part['id']]) && array_diff_key($but[$part['id']], ['at' => 1, 'label' => 1]) == array_diff_key($part, ['at' => 1, 'label' => 1])) {
                 continue;
             }
-            $kind = $model->document['kinds'][$part['kind']];
+            $kind = $model->kinds()[$part['kind']];
             $tables = [];
-            foreach ($kind['primitives'] as $name => $spec) {
-                if ($spec['type'] === 'control') {
-                    $lines = $part['params'][$name]['overrides'] ?? [];
-                    $table = Table::with($spec['table'], $lines);
-                    $tables[(string) $name] = ['table' => $table, 'inputs' => array_map('strval', array_keys($spec['inputs'])), 'changed' => array_map('strval', array_keys($lines)), 'words' => (new Table($table))->words(), 'remarks' => (new Table($table))->remarks()];
-                }
+            foreach ($kind->those(Decides::class) as $name => $spec) {
+                $lines = $part['params'][$name]['overrides'] ?? [];
+                $table = Table::with($spec->get('table'), $lines);
+                $tables[$name] = ['table' => $table, 'inputs' => array_map('strval', array_keys($spec->get('inputs'))), 'changed' => array_map('strval', array_keys($lines)), 'words' => (new Table($table))->words(), 'remarks' => (new Table($table))->remarks()];
             }
-            $settings[$part['id']] = ['kind' => $part['kind'], 'contacts' => array_map('strval', array_keys(array_filter($kind['primitives'], fn (array $p) => $p['type'] === 'contact'))), 'links' => Model::asked($kind), 'linked' => (object) ($part['links'] ?? []), 'params' => Parameters::of($kind, $part['params'] ?? []), 'tables' => (object) $tables];
+            $settings[$part['id']] = ['kind' => $part['kind'], 'contacts' => array_keys($kind->those(ComesAndGoes::class)), 'links' => $kind->asks(), 'linked' => (object) ($part['links'] ?? []), 'params' => Parameters::of($kind, $part['params'] ?? [], $model->region()), 'tables' => (object) $tables];
         }
 
         return $settings;

@@ -31,7 +31,7 @@ class Running
     public function plan(Draft $draft, string $visit): array
     {
         $plan = Compiler::compile($this->library->resolve($draft->content()));
-        $visits = array_keys($plan->model->document['visits']);
+        $visits = $plan->model->visits();
 
         return [$plan, in_array($visit, $visits, true) ? $visit : (string) $visits[0]];
     }
@@ -46,7 +46,7 @@ class Running
         [$plan, $visit] = $this->plan($draft, $visit);
         $preview = Preview::of($plan, Fault::none(), $visit, self::LONGEST_S * 1000, self::memory());
 
-        return ['visit' => $visit, 'visits' => array_map(fn (array $v) => $v['title'], $plan->model->document['visits'])] + $workbench->taped($preview);
+        return ['visit' => $visit, 'visits' => $plan->model->visitTitles()] + $workbench->taped($preview);
     }
 
     /** @param int $times as many runs as share it */

@@ -48,7 +48,7 @@ foreach ($library->names() as $name) {
             $since = microtime(true);
             try {
                 $model = $library->resolve(json_decode((string) json_encode($changed, JSON_PRESERVE_ZERO_FRACTION), true));
-                Preview::of(Compiler::compile($model), Fault::none(), (string) array_key_first($model->document['visits']), 900_000, Running::memory());
+                Preview::of(Compiler::compile($model), Fault::none(), $model->visits()[0], 900_000, Running::memory());
             } catch (DocumentError) {
                 $refused++;
             } catch (RunError) {

@@ -30,7 +30,7 @@ class AnalysisController extends Controller
     private function visit(Request $request, Appliance $appliance): string
     {
         $visit = $this->text($request, 'visit');
-        abort_unless(isset($appliance->model()->document['visits'][$visit]), 422, 'This model has no such visit.');
+        abort_unless(in_array($visit, $appliance->model()->visits(), true), 422, 'This model has no such visit.');
 
         return $visit;
     }

@@ -13,6 +13,7 @@ use Inertia\Response;
 use OddSpark\Appliance\Model;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\Universe;
+use OddSpark\Parts\Ability\Decides;
 use OddSpark\Sequence\Table;
 
 class ApplianceController extends Controller
@@ -42,13 +43,13 @@ class ApplianceController extends Controller
         return Inertia::render('Model', [
             'model' => ['id' => $appliance->id, 'title' => $appliance->title, 'notes' => $model->document['notes']],
             'board' => json_decode($appliance->board, true),
-            'visits' => array_map(fn (array $v) => $v['title'], $model->document['visits']),
+            'visits' => $model->visitTitles(),
             'faults' => array_values(array_map(
                 fn (Fault $f) => ['id' => $f->id, 'title' => $f->title, 'family' => $f->family, 'weight' => $f->weight],
                 Universe::of($model)->faults,
             )),
             'tables' => $this->tables($model),
-            'healthy' => $giving->preview($appliance, Fault::HEALTHY, (string) array_key_first($model->document['visits']), self::PREVIEW_S),
+            'healthy' => $giving->preview($appliance, Fault::HEALTHY, $model->visits()[0], self::PREVIEW_S),
             'rules' => RuleSet::newest()->map(fn (RuleSet $r) => ['id' => $r->id, 'title' => "$r->title, version $r->version", 'stops' => $r->document['stops'] !== []]),
             'courses' => Course::query()->where('instructor_id', $request->user()->id)->with('trainees:id,name')->get(['id', 'name'])
                 ->map(fn (Course $c) => ['id' => $c->id, 'name' => $c->name, 'trainees' => $c->trainees->map->only(['id', 'name'])]),
@@ -63,7 +64,7 @@ class ApplianceController extends Controller
         $fault = $this->text($request, 'fault');
         $visit = $this->text($request, 'visit');
         abort_unless(isset(Universe::of($model)->faults[$fault]), 422, 'This model has no such fault.');
-        abort_unless(isset($model->document['visits'][$visit]), 422, 'This model has no such visit.');
+        abort_unless(in_array($visit, $model->visits(), true), 422, 'This model has no such visit.');
 
         return response()->json($giving->preview($appliance, $fault, $visit, self::PREVIEW_S));
     }
@@ -76,13 +77,10 @@ class ApplianceController extends Controller
     private function tables(Model $model): array
     {
         $tables = [];
-        foreach ($model->document['parts'] as $part) {
-            foreach ($model->document['kinds'][$part['kind']]['primitives'] as $name => $primitive) {
-                if ($primitive['type'] !== 'control') {
-                    continue;
-                }
-                $table = Table::with($primitive['table'], $part['params'][$name]['overrides'] ?? []);
-                $tables[] = ['part' => $part['label'], 'title' => $table['title'], 'states' => (new Table($table))->words(), 'remarks' => (new Table($table))->remarks()];
+        foreach ($model->parts() as $part) {
+            foreach ($part->kind->those(Decides::class) as $name => $spec) {
+                $table = Table::with($spec->get('table'), $part->params[$name]['overrides'] ?? []);
+                $tables[] = ['part' => $part->label, 'title' => $table['title'], 'states' => (new Table($table))->words(), 'remarks' => (new Table($table))->remarks()];
             }
         }
 

@@ -42,7 +42,7 @@ class BenchController extends Controller
             'attempt' => $attempt->id,
             'job' => $attempt->assignment->briefing(),
             'board' => $this->board($attempt->assignment),
-            'doors' => $plan->model->document['doors'],
+            'doors' => $plan->model->document['doors'] ?? [],
             'faults' => array_values(array_map(
                 fn (Fault $f) => ['id' => $f->id, 'title' => $f->title, 'part' => $f->part, 'family' => $f->family],
                 Universe::of($plan->model)->faults,

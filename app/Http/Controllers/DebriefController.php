@@ -54,7 +54,7 @@ class DebriefController extends Controller
             'debrief' => self::debrief($attempt),
             'board' => json_decode($assignment->board, true),
             'doors' => $plan->model->document['doors'],
-            'lanes' => $plan->model->document['tape'],
+            'lanes' => $plan->model->tape(),
             'past' => $workbench->channels($workbench->bench($attempt->assignment, null), $workbench->observations($attempt)->perceived),
             'perfect' => Analysis::find($assignment->hash, $assignment->visit)?->left($assignment->fault, self::debrief($attempt)['entered']),
             'others' => $attempt->marks->slice(1)->map(fn (Mark $m) => [
@@ -125,6 +125,6 @@ class DebriefController extends Controller
     {
         $all = $members === [] ? [$part] : $members;
 
-        return array_values(array_filter($all, fn (string $id) => isset($model->parts()[$id]) || isset($model->wires()[$id])));
+        return array_values(array_filter($all, fn (string $id) => $model->part($id) !== null || $model->wire($id) !== null));
     }
 }

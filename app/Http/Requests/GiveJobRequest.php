@@ -44,7 +44,7 @@ class GiveJobRequest extends FormRequest
             if (! isset(Universe::of($model)->faults[$this->string('fault')->value()])) {
                 $validator->errors()->add('fault', 'This model has no such fault. Pick one from its list.');
             }
-            if (! isset($model->document['visits'][$this->string('visit')->value()])) {
+            if (! in_array($this->string('visit')->value(), $model->visits(), true)) {
                 $validator->errors()->add('visit', 'This model has no such visit.');
             }
         }];

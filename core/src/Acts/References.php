@@ -27,7 +27,7 @@ final class References
             }
             match (true) {
                 $field === 'part' => isset($model->parts()[$value]) || isset($model->wires()[$value]) || throw self::unknown($field, 'part', $value),
-                $field === 'tap' => isset($model->document['taps'][$value]) || throw self::unknown($field, 'tap', $value),
+                $field === 'tap' => isset($model->taps()[$value]) || throw self::unknown($field, 'tap', $value),
                 $field === 'end' => $model->isWireEnd($value) || throw self::unknown($field, 'wire end', $value),
                 in_array($field, self::PLACES, true) && in_array(rtrim($type, '?'), ['place', 'string'], true) => $model->isPlace($value) || throw self::unknown($field, 'place', $value),
                 default => true,

@@ -78,6 +78,7 @@ final class Library
      */
     public function resolve(array $document): Model
     {
+        $document = self::migrated($document);
         Schema::check('model', $document);
         $document = $this->whole($document);
         Meaning::check($document);
@@ -113,7 +114,7 @@ final class Library
     {
         $lacks = [];
         foreach ([
-            fn () => Schema::check('model', $document),
+            fn () => Schema::check('model', self::migrated($document)),
             fn () => ProcessCheck::check($this->whole($document)),
             fn () => Soundness::check($this->whole($document)),
         ] as $check) {
@@ -128,6 +129,23 @@ final class Library
     }
 
     /**
+     * As this version has it: a family that was written freely, when a kind of one's own could have any, is one's own.
+     *
+     * @param array<string, mixed> $document
+     * @return array<string, mixed>
+     */
+    private static function migrated(array $document): array
+    {
+        foreach (is_array($document['kinds'] ?? null) ? $document['kinds'] : [] as $name => $kind) {
+            if (is_string($kind['family'] ?? null) && Family::tryFrom($kind['family']) === null) {
+                $document['kinds'][$name]['family'] = Family::Own->value;
+            }
+        }
+
+        return $document;
+    }
+
+    /**
      * With its includes and its kinds put in.
      *
      * @param array<string, mixed> $document
@@ -137,7 +155,7 @@ final class Library
      */
     private function whole(array $document): array
     {
-        $document = (new Composition($this))->expand($document);
+        $document = (new Composition($this))->expand(self::migrated($document));
         $document['kinds'] ??= [];
         foreach ($document['parts'] as $i => $part) {
             $kind = $part['kind'];

@@ -5,24 +5,52 @@ declare(strict_types=1);
 namespace OddSpark\Appliance;
 
 /**
- * An appliance as plain data: the resolved document, kinds and tables included.
+ * An appliance: its resolved document, kinds and tables included, parsed once.
  *
- * Resolved means that nothing outside it is needed any more; it is what a job freezes, and what
- * its hash is taken of.
+ * Resolved means that nothing outside it is needed any more; it is what a job freezes, and what its hash is taken of. The
+ * document itself is for those who write it, store it or change it; all others ask for what it holds.
  */
 final readonly class Model
 {
-    /** @var array<string, array<string, mixed>> by id */
+    /** @var array<string, Kind> by name */
+    private array $kinds;
+
+    /** @var array<string, Part> by id */
     private array $parts;
 
-    /** @var array<string, array<string, mixed>> by id */
+    /** @var array<string, Wire> by id */
     private array $wires;
+
+    /** @var list<Door> */
+    private array $doors;
+
+    /** @var array<string, Tap> by id */
+    private array $taps;
+
+    /** @var array<string, string> tags as they hang on wires, whatever the drawing says */
+    private array $tags;
 
     /** @param array<string, mixed> $document */
     public function __construct(public array $document)
     {
-        $this->parts = array_column($document['parts'], null, 'id');
-        $this->wires = array_column($document['wires'], null, 'id');
+        $kinds = [];
+        foreach ($document['kinds'] ?? [] as $name => $json) {
+            $kinds[(string) $name] = Kind::of((string) $name, $json);
+        }
+        $this->kinds = $kinds;
+        $parts = [];
+        foreach ($document['parts'] as $json) {
+            $parts[$json['id']] = Part::of($json, $kinds[$json['kind']]);
+        }
+        $this->parts = $parts;
+        $this->wires = array_map(Wire::of(...), array_column($document['wires'], null, 'id'));
+        $this->doors = array_map(Door::of(...), $document['doors'] ?? []);
+        $taps = [];
+        foreach ($document['taps'] ?? [] as $id => $json) {
+            $taps[(string) $id] = Tap::of((string) $id, $json);
+        }
+        $this->taps = $taps;
+        $this->tags = array_column($document['as_built'] ?? [], 'tag', 'wire');
     }
 
     public function name(): string
@@ -41,65 +69,153 @@ final readonly class Model
         return hash('sha256', json_encode($this->document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION));
     }
 
-    /** @return array<string, array<string, mixed>> by id */
+    public function hertz(): float
+    {
+        return (float) $this->document['supply']['hertz'];
+    }
+
+    /** NA or EU: units, colours and cross-sections are as there. */
+    public function region(): string
+    {
+        return $this->document['supply']['region'];
+    }
+
+    /** @return array<string, Kind> by name */
+    public function kinds(): array
+    {
+        return $this->kinds;
+    }
+
+    /** @return array<string, Part> by id */
     public function parts(): array
     {
         return $this->parts;
     }
 
-    /** @return array<string, array<string, mixed>> by id */
+    public function part(string $id): ?Part
+    {
+        return $this->parts[$id] ?? null;
+    }
+
+    /** @return array<string, Wire> by id */
     public function wires(): array
     {
         return $this->wires;
     }
 
+    public function wire(string $id): ?Wire
+    {
+        return $this->wires[$id] ?? null;
+    }
+
+    /** @return list<Door> */
+    public function doors(): array
+    {
+        return $this->doors;
+    }
+
+    /** @return list<string> parts that lie behind a door */
+    public function covered(): array
+    {
+        return array_merge([], ...array_map(fn (Door $d): array => $d->covers, $this->doors));
+    }
+
+    /** @return array<string, Tap> by id */
+    public function taps(): array
+    {
+        return $this->taps;
+    }
+
+    public function tap(string $id): ?Tap
+    {
+        return $this->taps[$id] ?? null;
+    }
+
+    /** @return list<string> names of its visits */
+    public function visits(): array
+    {
+        return array_map('strval', array_keys($this->document['visits']));
+    }
+
+    /** @return array<string, string> titles of its visits by name */
+    public function visitTitles(): array
+    {
+        return array_map(fn (array $v): string => $v['title'], $this->document['visits']);
+    }
+
+    /** @throws \OutOfBoundsException when the model has no such visit */
+    public function visit(string $name): Visit
+    {
+        return Visit::of($name, $this->document['visits'][$name] ?? throw new \OutOfBoundsException("This model has no visit \"$name\"."));
+    }
+
+    public function household(): Household
+    {
+        return Household::of($this->document['household']);
+    }
+
+    /** @return list<array{channel: string, name: string, tone: string}> lanes of its chart */
+    public function tape(): array
+    {
+        return $this->document['tape'];
+    }
+
+    /** @return list<list<string>> places that are one conductor without a wire between */
+    public function joined(): array
+    {
+        return $this->document['joined'] ?? [];
+    }
+
+    /** @return list<list<string>> parts that are seen together */
+    public function views(): array
+    {
+        return $this->document['views'] ?? [];
+    }
+
+    /** @return list<array{end: string, on: string}> wire ends that hang elsewhere than the drawing has them */
+    public function landedElsewhere(): array
+    {
+        return array_values(array_filter($this->document['as_built'] ?? [], fn (array $b): bool => isset($b['end'])));
+    }
+
+    /** @return list<array{id: string, feet: float, pf_per_ft: float, leak_megohm: float}> */
+    public function cables(): array
+    {
+        return $this->document['cables'] ?? [];
+    }
+
+    /** @return array<string, FaultMode> ways of failing that wires have */
+    public function wireModes(): array
+    {
+        return array_map(FaultMode::of(...), $this->document['universe']['wire_modes'] ?? []);
+    }
+
     /** What is printed on a wire's tag as it hangs there, whatever the drawing says; null when it has none. */
     public function tag(string $wire): ?string
     {
-        $hangs = array_column($this->document['as_built'] ?? [], 'tag', 'wire');
-
-        return $hangs[$wire] ?? $this->wires()[$wire]['tag'] ?? null;
+        return $this->tags[$wire] ?? $this->wire($wire)?->tag;
     }
 
-    /**
-     * What a kind asks of each of its parts by name ("@senses").
-     *
-     * @param array<string, mixed> $kind
-     * @return list<string>
-     */
-    public static function asked(array $kind): array
+    /** The kind of a part; null when there is no such part. */
+    public function kindOf(string $part): ?Kind
     {
-        $asked = [];
-        array_walk_recursive($kind['primitives'], function (mixed $v) use (&$asked): void {
-            if (is_string($v) && str_starts_with($v, '@') && ! str_starts_with($v, '@.')) {
-                $asked[substr($v, 1)] = true;
-            }
-        });
-
-        return array_map('strval', array_keys($asked));
-    }
-
-    /** @return array<string, mixed>|null the kind of a part, null when there is no such part */
-    public function kindOf(string $part): ?array
-    {
-        $kind = $this->parts()[$part]['kind'] ?? null;
-
-        return $kind === null ? null : $this->document['kinds'][$kind];
+        return $this->part($part)?->kind;
     }
 
     /** Whether a lead can be put there: a terminal, or the end of a wire. */
     public function isPlace(string $place): bool
     {
         [$owner, $name] = self::split($place);
+        $part = $this->part($owner);
 
-        return isset($this->parts()[$owner]) ? isset($this->kindOf($owner)['terminals'][$name]) : $this->isWireEnd($place);
+        return $part !== null ? isset($part->kind->terminals[$name]) : $this->isWireEnd($place);
     }
 
     public function isWireEnd(string $place): bool
     {
         [$wire, $end] = self::split($place);
 
-        return isset($this->wires()[$wire]) && in_array($end, ['a', 'b'], true);
+        return isset($this->wires[$wire]) && in_array($end, ['a', 'b'], true);
     }
 
     /**
@@ -120,11 +236,11 @@ final readonly class Model
     public function placeName(string $place): string
     {
         [$owner, $end] = self::split($place);
-        $wire = $this->wires()[$owner] ?? null;
+        $wire = $this->wire($owner);
         if ($wire !== null) {
-            return sprintf('%s wire end at %s', $wire['colour'], $this->placeName($wire[$end === 'a' ? 'from' : 'to']));
+            return sprintf('%s wire end at %s', $wire->colour, $this->placeName($wire->at($end)));
         }
-        $label = $this->parts()[$owner]['label'] ?? $owner;
+        $label = $this->part($owner)->label ?? $owner;
 
         return $end === '' ? $label : "$label $end";
     }

@@ -17,6 +17,9 @@ final class Plan
 {
     private ?Network $network = null;
 
+    /** @var array<class-string, list<string>> */
+    private array $able = [];
+
     /**
      * @param list<array{int, int}> $branches the two nodes of each branch
      * @param array<string, int> $places node of every place: terminals and wire ends
@@ -64,6 +67,17 @@ final class Plan
         return $names;
     }
 
+    /**
+     * Ids of its primitives that can do something.
+     *
+     * @param class-string $ability of {@see \OddSpark\Parts\Ability}
+     * @return list<string>
+     */
+    public function those(string $ability): array
+    {
+        return $this->able[$ability] ??= array_values(array_map('strval', array_keys(array_filter($this->primitives, fn (array $p): bool => is_a(Primitives::TYPES[$p['type']], $ability, true)))));
+    }
+
     /** @return array{string, string} primitive id and the path within its parameters */
     public function parameter(string $path): array
     {
@@ -92,7 +106,7 @@ final class Plan
     /** @return array<string, mixed> for {@see fromArray}, without objects */
     public function toArray(): array
     {
-        return ['document' => $this->model->document] + array_diff_key(get_object_vars($this), ['model' => 1, 'network' => 1]);
+        return ['document' => $this->model->document] + array_diff_key(get_object_vars($this), ['model' => 1, 'network' => 1, 'able' => 1]);
     }
 
     /** @param array<string, mixed> $plan from {@see toArray} */

@@ -52,4 +52,10 @@ final class Primitives
         'pressure' => Process\Pressure::class,
         'combustion' => Process\Combustion::class,
     ];
+
+    /** Whether a kind of part can be made of it: the elements of a process belong to no part. */
+    public static function isOfPart(string $type): bool
+    {
+        return isset(self::TYPES[$type]) && self::TYPES[$type]::GIVEN === [];
+    }
 }

@@ -52,7 +52,7 @@ final class Soundness
     private function links(): void
     {
         foreach ($this->d['parts'] as $i => $part) {
-            foreach (array_diff(Model::asked($this->d['kinds'][$part['kind']]), array_keys($part['links'] ?? [])) as $name) {
+            foreach (array_diff(Kind::of($part['kind'], $this->d['kinds'][$part['kind']])->asks(), array_keys($part['links'] ?? [])) as $name) {
                 throw new DocumentError("/parts/$i/links", "\"{$part['id']}\" must say what its \"$name\" is: a process or a part of this model.");
             }
         }

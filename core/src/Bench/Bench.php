@@ -68,7 +68,7 @@ final class Bench
     public function arrive(string $visit): Arrival
     {
         $this->machine->jump($this->joined($this->fault->jumpers));
-        $arrival = (new Visit($this->plan, $this->fault, $this->machine, $this->perception, $this->memory))->arrive($visit);
+        $arrival = (new PreVisitRun($this->plan, $this->fault, $this->machine, $this->perception, $this->memory))->arrive($visit);
 
         return new Arrival(['earlier' => $this->fault->jumpers, 'raw' => $this->risk->rawTrials($arrival->state)] + $this->kit->with($arrival->state), $arrival->complaint);
     }
@@ -168,7 +168,7 @@ final class Bench
      */
     public function tap(array $state, string $tap): float
     {
-        return $this->instruments->tap($state, Mode::from($this->plan->model->document['taps'][$tap]['instrument']), $tap)->exact;
+        return $this->instruments->tap($state, Mode::from($this->plan->model->taps()[$tap]->instrument), $tap)->exact;
     }
 
     /**

@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace OddSpark\Bench;
 
 use OddSpark\Acts\Act;
+use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
 use OddSpark\Meter\Display;
 use OddSpark\Meter\Mode;
+use OddSpark\Parts\Ability\Attracts;
+use OddSpark\Parts\Ability\Blows;
+use OddSpark\Parts\Ability\Senses;
 
 /**
  * What a person's hands change in the scene and in the slots of the appliance; what follows from it is for
@@ -48,8 +52,8 @@ final readonly class Hands
                 return $this->end($state, $act->get('end'), $act->name === 'land');
             case 'plug':
                 foreach ($this->plan->model->wires() as $id => $wire) {
-                    foreach (['a' => 'from', 'b' => 'to'] as $end => $at) {
-                        if (Model::split($wire[$at])[0] === $act->get('part')) {
+                    foreach (['a', 'b'] as $end) {
+                        if (Model::split($wire->at($end))[0] === $act->get('part')) {
                             $state = $this->end($state, "$id.$end", $act->get('to') === 'on');
                         }
                     }
@@ -67,7 +71,7 @@ final readonly class Hands
 
                 return $state;
             case 'reset':
-                foreach (array_keys($this->plan->model->kindOf($act->get('part'))['resets']) as $name) {
+                foreach ($this->kind($act)->resets as $name) {
                     $state['slots'][$act->get('part').".$name"]['latched'] = false;
                 }
                 $state['resets'][$act->get('part')] = ($state['resets'][$act->get('part')] ?? 0) + 1;
@@ -82,24 +86,20 @@ final readonly class Hands
 
                 return $state;
             case 'suck':
-                foreach ($this->plan->model->kindOf($act->get('part'))['primitives'] as $name => $spec) {
-                    if ($spec['type'] === 'sensor') {
-                        $state['slots']["{$act->get('part')}.$name"]['sucked'] = $act->get('to') === 'on';
-                    }
+                foreach (array_keys($this->kind($act)->those(Senses::class)) as $name) {
+                    $state['slots']["{$act->get('part')}.$name"]['sucked'] = $act->get('to') === 'on';
                 }
 
                 return $state;
             case 'push':
-                foreach ($this->plan->model->kindOf($act->get('part'))['primitives'] as $name => $spec) {
-                    if ($spec['type'] === 'coil') {
-                        $state['slots']["{$act->get('part')}.$name"]['held'] = $act->get('to') === 'in';
-                    }
+                foreach (array_keys($this->kind($act)->those(Attracts::class)) as $name) {
+                    $state['slots']["{$act->get('part')}.$name"]['held'] = $act->get('to') === 'in';
                 }
 
                 return $state;
             case 'batteries':
-                foreach (self::cells($this->plan->model->kindOf($act->get('part')) ?? []) as $name => $spec) {
-                    $state['fitted']["{$act->get('part')}.$name.volts"] = $spec['volts'];
+                foreach ($this->kind($act)->batteries() as $name => $spec) {
+                    $state['fitted']["{$act->get('part')}.$name.volts"] = $spec->get('volts');
                 }
 
                 return $state;
@@ -107,7 +107,7 @@ final readonly class Hands
                 return $this->fuse($state, $act->get('part'), $act->get('amps'), $new);
             case 'spare':
                 $state = $this->mend($state, $act->get('part'), 'replace', $new);
-                foreach ($this->plan->model->kindOf($act->get('part'))['spares'][$act->get('spare')] as $path => $value) {
+                foreach ($this->kind($act)->spares[$act->get('spare')] as $path => $value) {
                     $state['fitted']["{$act->get('part')}.$path"] = $value;
                 }
 
@@ -133,15 +133,10 @@ final readonly class Hands
         return isset(Mode::AT_TAPS[$act->name]) ? [$act->name => $act->get('tap')] + $state : $state;
     }
 
-    /**
-     * Batteries that can be changed in a part of this kind.
-     *
-     * @param array<string, mixed> $kind
-     * @return array<string, array<string, mixed>> their primitives
-     */
-    public static function cells(array $kind): array
+    /** The kind of the part that an act is done to. */
+    private function kind(Act $act): Kind
     {
-        return ($kind['family'] ?? '') === 'thermostat' ? array_filter($kind['primitives'] ?? [], fn (array $p) => $p['type'] === 'dc-source') : [];
+        return $this->plan->model->parts()[$act->get('part')]->kind;
     }
 
     /** @param array{string, string} $jumper */
@@ -210,16 +205,14 @@ final readonly class Hands
     {
         $state['resets'] = [];
         $state['mended'] = array_values(array_unique([...$state['mended'], $part]));
-        foreach ($this->plan->model->kindOf($part)['primitives'] as $name => $spec) {
-            if ($spec['type'] === 'fuse') {
-                unset($state['fitted']["$part.$name.open"], $state['fitted']["$part.$name.amps"]);
-                if ($amps == 0) {
-                    $state['fitted']["$part.$name.open"] = true;
-                } elseif ($amps != $spec['amps']) {
-                    $state['fitted']["$part.$name.amps"] = $amps;
-                }
-                $state['slots']["$part.$name"] = ['whole' => $amps != 0] + $new()["$part.$name"];
+        foreach ($this->plan->model->parts()[$part]->kind->those(Blows::class) as $name => $spec) {
+            unset($state['fitted']["$part.$name.open"], $state['fitted']["$part.$name.amps"]);
+            if ($amps == 0) {
+                $state['fitted']["$part.$name.open"] = true;
+            } elseif ($amps != $spec->get('amps')) {
+                $state['fitted']["$part.$name.amps"] = $amps;
             }
+            $state['slots']["$part.$name"] = ['whole' => $amps != 0] + $new()["$part.$name"];
         }
 
         return $state;
@@ -271,9 +264,9 @@ final readonly class Hands
      */
     private function interlocks(array $state): array
     {
-        foreach ($this->plan->model->document['doors'] ?? [] as $door) {
-            if (isset($door['interlock'])) {
-                $state['slots'][$door['interlock']]['at'] = $state['door'] === 'shut' || $state['held'] ? 'pressed' : 'out';
+        foreach ($this->plan->model->doors() as $door) {
+            if ($door->interlock !== null) {
+                $state['slots'][$door->interlock]['at'] = $state['door'] === 'shut' || $state['held'] ? 'pressed' : 'out';
             }
         }
 

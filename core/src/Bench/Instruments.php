@@ -175,7 +175,7 @@ final readonly class Instruments
      */
     public function tap(array $state, Mode $mode, string $tap): Measured
     {
-        return $this->measured($state, $mode, Course::at($state['slots'][$this->plan->model->document['taps'][$tap]['of']]['course'], $state['tick']));
+        return $this->measured($state, $mode, Course::at($state['slots'][$this->plan->model->taps()[$tap]->of]['course'], $state['tick']));
     }
 
     /**
@@ -187,10 +187,10 @@ final readonly class Instruments
     {
         $wires = $this->plan->model->wires();
         [$own] = Model::split($place);
-        $cable = $wires[$own]['cable'] ?? null;
+        $cable = ($wires[$own] ?? null)?->cable;
         $beside = [];
         foreach ($cable === null ? [] : $wires as $id => $wire) {
-            if ($id !== $own && ($wire['cable'] ?? null) === $cable) {
+            if ($id !== $own && $wire->cable === $cable) {
                 $beside[] = $this->plan->places["$id.b"];
             }
         }

@@ -8,6 +8,8 @@ use OddSpark\Acts\Act;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
+use OddSpark\Parts\Ability\Burns;
+use OddSpark\Parts\Ability\Turns;
 use OddSpark\Run\Machine;
 use OddSpark\Senses\Perception;
 use OddSpark\Trade\Course;
@@ -56,9 +58,9 @@ final readonly class Noticing
             return $this->perception->lookingAt($machine, $state, $part, $door);
         }
         $kind = $this->plan->model->kindOf($part);
-        $seen = ['condition' => $this->sick($state, $part)->seen ?? ($kind['look'] ?? 'Insulation whole, both ends seated.')];
-        foreach ($this->plan->model->document['as_built'] ?? [] as $built) {
-            if (isset($built['end']) && Model::split($built['end'])[0] === $part) {
+        $seen = ['condition' => $this->sick($state, $part)->seen ?? ($kind->look ?? 'Insulation whole, both ends seated.')];
+        foreach ($this->plan->model->landedElsewhere() as $built) {
+            if (Model::split($built['end'])[0] === $part) {
                 $seen['condition'] = $this->landed($built['end'], $built['on']);
             }
         }
@@ -72,9 +74,9 @@ final readonly class Noticing
                 $seen['condition'] = $this->landed($end, $on);
             }
         }
-        foreach ($kind['controls'] ?? [] as $lever => $control) {
+        foreach ($kind->settings ?? [] as $lever => $setting) {
             $at = $state['slots']["$part.$lever"]['at'];
-            $seen[$control['label']] = is_string($at) ? $at : "$at ".($control['unit'] ?? '');
+            $seen[$setting->label] = is_string($at) ? $at : "$at $setting->unit";
         }
         $left = array_filter($state['earlier'], fn (array $j) => ! isset($this->plan->model->wires()[Model::split($j[0])[0]]));
         foreach ([...$state['jumpers'], ...$left] as [$a, $b]) { // one that somebody left is seen by looking there
@@ -92,7 +94,7 @@ final readonly class Noticing
         $model = $this->plan->model;
         [$wire, $which] = Model::split($end);
 
-        return sprintf('This end is on %s; the drawing has it on %s.', $model->placeName($on), $model->placeName($model->wires()[$wire][$which === 'a' ? 'from' : 'to']));
+        return sprintf('This end is on %s; the drawing has it on %s.', $model->placeName($on), $model->placeName($model->wires()[$wire]->at($which)));
     }
 
     /**
@@ -136,17 +138,15 @@ final readonly class Noticing
     private function feel(Machine $machine, array $state, string $part): array
     {
         $felt = [];
-        foreach ($this->plan->model->document['taps'] ?? [] as $tap) {
-            if ($tap['part'] === $part && $tap['instrument'] === 'probe') {
-                $felt['warmth'] = $this->warmth(Course::at($state['slots'][$tap['of']]['course'], $state['tick']));
+        foreach ($this->plan->model->taps() as $tap) {
+            if ($tap->part === $part && $tap->instrument === 'probe') {
+                $felt['warmth'] = $this->warmth(Course::at($state['slots'][$tap->of]['course'], $state['tick']));
             }
         }
-        foreach ($this->plan->model->kindOf($part)['primitives'] ?? [] as $name => $spec) {
-            if ($spec['type'] === 'motor') {
-                $felt['tremor'] = match ($machine->shows($state, "$part.$name")) {
-                    '' => 'still', 'hums' => 'trembles and does not turn', default => 'runs smoothly',
-                };
-            }
+        foreach (array_keys($this->plan->model->kindOf($part)?->those(Turns::class) ?? []) as $name) {
+            $felt['tremor'] = match ($machine->shows($state, "$part.$name")) {
+                '' => 'still', 'hums' => 'trembles and does not turn', default => 'runs smoothly',
+            };
         }
 
         return $felt === [] ? ['touch' => 'nothing to be felt'] : $felt;
@@ -155,7 +155,7 @@ final readonly class Noticing
     private function warmth(float $degrees): string
     {
         $feels = 'cold';
-        foreach (self::FEELS[$this->plan->model->document['supply']['region']] as $from => $word) {
+        foreach (self::FEELS[$this->plan->model->region()] as $from => $word) {
             $feels = $degrees >= $from ? $word : $feels;
         }
 
@@ -166,14 +166,12 @@ final readonly class Noticing
     private function shaft(array $state, string $part): string
     {
         $set = $this->sick($state, $part)->set ?? [];
-        foreach ($this->plan->model->kindOf($part)['primitives'] as $name => $spec) {
-            if ($spec['type'] === 'motor') {
-                return match (true) {
-                    $set["$part.$name.seized"] ?? false => 'does not turn',
-                    ($set["$part.$name.drag"] ?? 1.0) < 0.9 => 'turns heavily',
-                    default => 'turns freely',
-                };
-            }
+        foreach (array_keys($this->plan->model->kindOf($part)?->those(Turns::class) ?? []) as $name) {
+            return match (true) {
+                $set["$part.$name.seized"] ?? false => 'does not turn',
+                ($set["$part.$name.drag"] ?? 1.0) < 0.9 => 'turns heavily',
+                default => 'turns freely',
+            };
         }
 
         return 'nothing to turn';
@@ -187,10 +185,8 @@ final readonly class Noticing
     private function dial(array $state): string
     {
         $btu = 0.0;
-        foreach ($this->plan->primitives as $id => $entry) {
-            if ($entry['type'] === 'burner' && $state['slots'][$id]['gas']) {
-                $btu += $entry['spec']['input_btu_h'] ?? 0.0;
-            }
+        foreach ($this->plan->those(Burns::class) as $id) {
+            $btu += $state['slots'][$id]['gas'] ? $this->plan->primitives[$id]['spec']['input_btu_h'] ?? 0.0 : 0.0;
         }
 
         return $btu === 0.0 ? 'stands still' : sprintf('one cubic foot in %.0f s', 3600 * self::BTU_PER_FT3 / $btu);

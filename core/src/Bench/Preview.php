@@ -6,6 +6,7 @@ namespace OddSpark\Bench;
 
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
+use OddSpark\Parts\Ability\Decides;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Perception;
 
@@ -28,7 +29,7 @@ final readonly class Preview
         $arrival = $bench->arrive($visit);
         $state = ['door' => 'open', 'held' => true, 'eyes' => Perception::EVERYWHERE] + $arrival->state;
         $bench->resume($state);
-        $controls = array_keys(array_filter($plan->primitives, fn ($p) => $p['type'] === 'control'));
+        $controls = $plan->those(Decides::class);
         $states = array_fill_keys($controls, []);
         $note = function (array $s) use ($bench, $controls, $plan, &$states): bool {
             $tick = $s['tick'] - $s['zero'];

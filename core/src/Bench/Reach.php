@@ -27,7 +27,7 @@ final readonly class Reach
             }
         }
         $this->shows = $shows;
-        $this->covered = array_merge(...array_column($plan->model->document['doors'] ?? [], 'covers'), ...[[]]);
+        $this->covered = $plan->model->covered();
     }
 
     /**
@@ -44,9 +44,9 @@ final readonly class Reach
     public function ownerOf(string $place): string
     {
         [$owner, $end] = Model::split($place);
-        $wire = $this->plan->model->wires()[$owner] ?? null;
+        $wire = $this->plan->model->wire($owner);
 
-        return $wire === null ? $owner : Model::split($wire[$end === 'a' ? 'from' : 'to'])[0];
+        return $wire === null ? $owner : Model::split($wire->at($end))[0];
     }
 
     /**
@@ -102,7 +102,7 @@ final readonly class Reach
         if ($this->isBehind($state, isset($model->parts()[$part]) ? $part : $this->ownerOf("$part.a"))) {
             return 'That is behind the door.';
         }
-        if ($act->name === 'reset' && ! isset($model->kindOf($part)['resets'])) {
+        if ($act->name === 'reset' && ($model->kindOf($part)->resets ?? []) === []) {
             return 'There is nothing to reset on it.';
         }
 
@@ -113,17 +113,17 @@ final readonly class Reach
     private function kindOf(Act $act): ?string
     {
         $kind = $this->plan->model->kindOf($act->get('part'));
-        $types = array_column($kind['primitives'] ?? [], 'type');
+        $hands = $kind?->hands();
 
         return match (true) {
-            $act->name === 'turn' && ! in_array('motor', $types, true) => 'There is nothing on it to turn by hand.',
-            $act->name === 'push' && ! in_array('coil', $types, true) => 'There is no armature on it to push.',
-            $act->name === 'suck' && ($kind['symbol'] ?? '') !== 'pressure-switch' => 'There is no port on it to suck at.',
-            $act->name === 'batteries' && Hands::cells($kind ?? []) === [] => 'It has no batteries.',
-            $act->name === 'fuse' && $kind['family'] !== 'fuse' => 'There is no fuse in it.',
+            $act->name === 'turn' && $hands?->turn !== true => 'There is nothing on it to turn by hand.',
+            $act->name === 'push' && $hands?->push !== true => 'There is no armature on it to push.',
+            $act->name === 'suck' && $hands?->suck !== true => 'There is no port on it to suck at.',
+            $act->name === 'batteries' && $hands?->batteries !== true => 'It has no batteries.',
+            $act->name === 'fuse' && $hands?->fuse === null => 'There is no fuse in it.',
             $act->name === 'fuse' && ($act->get('amps') < 0 || $act->get('amps') > 100) => 'A fuse has up to 100 A; 0 takes it out.',
-            $act->name === 'clock' && ($kind['symbol'] ?? '') !== 'meter' => 'It has no dial to clock.',
-            $act->name === 'spare' && ! isset($kind['spares'][$act->get('spare')]) => 'The van has no such spare for it; it has '.implode(', ', array_keys($kind['spares'] ?? [])).'.',
+            $act->name === 'clock' && $hands?->clock !== true => 'It has no dial to clock.',
+            $act->name === 'spare' && ! in_array($act->get('spare'), $hands->spares ?? [], true) => 'The van has no such spare for it; it has '.implode(', ', $hands->spares ?? []).'.',
             default => null,
         };
     }
@@ -149,19 +149,15 @@ final readonly class Reach
         if (! isset($this->plan->model->parts()[$part])) {
             return "There is no part called \"$part\" here.";
         }
-        $kind = $this->plan->model->kindOf($part);
-        if (! isset($kind['controls'][$lever])) {
+        $setting = $this->plan->model->parts()[$part]->kind->settings[$lever] ?? null;
+        if ($setting === null) {
             return "There is nothing called \"$lever\" to set on \"$part\".";
         }
         if ($this->isBehind($state, $part)) {
             return 'That is behind the door.';
         }
-        $spec = $kind['primitives'][$lever];
-        if (isset($spec['positions']) ? ! in_array($to, $spec['positions'], true) : ! is_numeric($to) || $to < $spec['range'][0] || $to > $spec['range'][1]) {
-            return 'It can be set to '.(isset($spec['positions']) ? implode(', ', $spec['positions']) : "{$spec['range'][0]} to {$spec['range'][1]}").'.';
-        }
 
-        return null;
+        return $setting->takes($to) ? null : "It can be set to {$setting->choices()}.";
     }
 
     /** @param array<string, mixed> $state */
@@ -240,12 +236,12 @@ final readonly class Reach
         if ($tap === null) {
             return null;
         }
-        $known = $this->plan->model->document['taps'][$tap] ?? null;
-        if ($known === null || $known['instrument'] !== $act->name) {
+        $known = $this->plan->model->tap($tap);
+        if ($known === null || $known->instrument !== $act->name) {
             return "There is no tap called \"$tap\" for this instrument.";
         }
 
-        return $this->isBehind($state, $known['part']) ? 'That is behind the door.' : null;
+        return $this->isBehind($state, $known->part) ? 'That is behind the door.' : null;
     }
 
     /** @param array<string, mixed> $state */

@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace OddSpark\Bench;
 
 use OddSpark\Acts\Act;
+use OddSpark\Appliance\Guarded;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
+use OddSpark\Parts\Ability\Burns;
+use OddSpark\Parts\Ability\HoldsCharge;
+use OddSpark\Parts\Ability\Turns;
 use OddSpark\Run\Machine;
 
 /** What an act would have done to a person or a house in life, seen from the appliance as it stands. */
@@ -18,15 +22,12 @@ final readonly class Risk
     /** Trials without a light from which on the fuel should have been shut: more than a control makes by itself. */
     public const RAW_TRIALS = 5;
 
-    /** Families of parts that stop the fuel. */
-    private const SAFETIES = ['limit', 'rollout', 'safety', 'draught'];
-
     /** @var list<string> */
     private array $burners;
 
     public function __construct(private Plan $plan)
     {
-        $this->burners = array_keys(array_filter($plan->primitives, fn (array $p) => $p['type'] === 'burner'));
+        $this->burners = $plan->those(Burns::class);
     }
 
     /**
@@ -74,7 +75,7 @@ final readonly class Risk
         }
         $owner = $act->get('part') ?? Model::split($act->get('end'))[0];
         $over = $act->name === 'fuse' && $act->get('amps') > $this->rating($owner) ? ['over-fused'] : [];
-        $to = $act->name === 'land' ? [$this->plan->model->wires()[$owner][Model::split($act->get('end'))[1] === 'a' ? 'from' : 'to']] : [];
+        $to = $act->name === 'land' ? [$this->plan->model->wires()[$owner]->at(Model::split($act->get('end'))[1])] : [];
         $live = $this->touched($machine, $state, [...$to, ...array_filter(array_keys($this->plan->places), fn (string $p) => str_starts_with($p, "$owner."))]);
         if ($live !== []) {
             return [...$live, ...$over];
@@ -82,8 +83,8 @@ final readonly class Risk
         if ($over !== []) {
             return $over;
         }
-        foreach ($this->plan->primitives as $id => $entry) {
-            if ($entry['type'] === 'run-capacitor' && $state['slots'][$id]['charge'] > self::LIVE_V && $this->isAt($owner, Model::split($id)[0])) {
+        foreach ($this->plan->those(HoldsCharge::class) as $id) {
+            if ($state['slots'][$id]['charge'] > self::LIVE_V && $this->isAt($owner, Model::split($id)[0])) {
                 return ['charged-capacitor'];
             }
         }
@@ -116,13 +117,12 @@ final readonly class Risk
     private function bridged(string $from, string $to): array
     {
         $found = [];
-        foreach ($this->plan->model->document['parts'] as $part) {
-            $kind = $this->plan->model->document['kinds'][$part['kind']];
-            $at = [Model::split($from)[0] === $part['id'], Model::split($to)[0] === $part['id']];
-            if ($at === [true, true] && in_array($kind['family'], self::SAFETIES, true)) {
+        foreach ($this->plan->model->parts() as $part) {
+            $at = [Model::split($from)[0] === $part->id, Model::split($to)[0] === $part->id];
+            if ($at === [true, true] && $part->kind->guards() !== null) {
                 $found[] = 'safety-jumpered';
             }
-            if ($at[0] !== $at[1] && in_array($kind['family'], ['gas valve', 'oil valve'], true)) {
+            if ($at[0] !== $at[1] && $part->kind->isFuelValve()) {
                 $found[] = 'valve-jumpered';
             }
         }
@@ -132,32 +132,18 @@ final readonly class Risk
 
     private function rating(string $part): float
     {
-        foreach ($this->plan->model->kindOf($part)['primitives'] as $spec) {
-            if ($spec['type'] === 'fuse') {
-                return (float) $spec['amps'];
-            }
-        }
-
-        return INF;
+        return $this->plan->model->kindOf($part)?->ratedAmps() ?? INF;
     }
 
     private function motor(string $part): string
     {
-        foreach ($this->plan->model->kindOf($part)['primitives'] as $name => $spec) {
-            if ($spec['type'] === 'motor') {
-                return "$part.$name";
-            }
-        }
-
-        return '';
+        return "$part.".array_key_first($this->plan->model->parts()[$part]->kind->those(Turns::class));
     }
 
     /** Whether a part is the one in hand, or the wire in hand goes to it. */
     private function isAt(string $owner, string $part): bool
     {
-        $wire = $this->plan->model->wires()[$owner] ?? null;
-
-        return $owner === $part || $wire !== null && in_array($part, [Model::split($wire['from'])[0], Model::split($wire['to'])[0]], true);
+        return $owner === $part || $this->plan->model->wire($owner)?->goesTo($part) === true;
     }
 
     /**
@@ -168,10 +154,10 @@ final readonly class Risk
      */
     private function reset(array $state, string $part): array
     {
-        $kind = $this->plan->model->kindOf($part);
-        foreach (array_keys($kind['resets']) as $name) {
+        $kind = $this->plan->model->parts()[$part]->kind;
+        foreach ($kind->resets as $name) {
             if ($state['slots']["$part.$name"]['latched']) {
-                return $kind['family'] === 'rollout' ? ['rollout-reset'] : (($state['resets'][$part] ?? 0) > 0 ? ['reset-again'] : []);
+                return $kind->guards() === Guarded::Rollout ? ['rollout-reset'] : (($state['resets'][$part] ?? 0) > 0 ? ['reset-again'] : []);
             }
         }
 
@@ -208,8 +194,8 @@ final readonly class Risk
      */
     private function stands(array $state, string $lever, string $at): bool
     {
-        foreach ($this->plan->model->document['parts'] as $part) {
-            if (($state['slots']["{$part['id']}.$lever"]['at'] ?? null) === $at) {
+        foreach ($this->plan->model->parts() as $part) {
+            if (($state['slots']["{$part->id}.$lever"]['at'] ?? null) === $at) {
                 return true;
             }
         }
@@ -236,10 +222,9 @@ final readonly class Risk
      */
     private function isSwitchedOff(array $state): bool
     {
-        foreach ($this->plan->model->document['parts'] as $part) {
-            $kind = $this->plan->model->document['kinds'][$part['kind']];
-            foreach ($kind['family'] === 'supply' ? array_keys($kind['controls'] ?? []) : [] as $lever) {
-                if ($state['slots']["{$part['id']}.$lever"]['at'] === 'off') {
+        foreach ($this->plan->model->parts() as $part) {
+            foreach ($part->kind->isSupply() ? array_keys($part->kind->settings) : [] as $lever) {
+                if ($state['slots']["{$part->id}.$lever"]['at'] === 'off') {
                     return true;
                 }
             }

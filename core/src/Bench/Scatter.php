@@ -5,20 +5,12 @@ declare(strict_types=1);
 namespace OddSpark\Bench;
 
 use OddSpark\Appliance\Plan;
+use OddSpark\Appliance\Primitives;
 
 /** Good parts of one label are not all alike: their values scatter by a seed that no candidate knows. */
 final class Scatter
 {
     private const SHARE = 0.02;
-
-    /** Parameters that scatter, by type of primitive. */
-    private const WHAT = [
-        'coil' => ['ohm'],
-        'heater' => ['cold_ohm', 'hot_ohm'],
-        'flame-path' => ['forward_ohm'],
-        'capacitor' => ['microfarad'],
-        'run-capacitor' => ['microfarad'],
-    ];
 
     /**
      * @param array<string, mixed> $set what a fault has changed, which is left as it is
@@ -28,7 +20,7 @@ final class Scatter
     {
         $scattered = [];
         foreach ($plan->primitives as $id => $entry) {
-            foreach (self::WHAT[$entry['type']] ?? [] as $key) {
+            foreach (Primitives::TYPES[$entry['type']]::SCATTERS as $key) {
                 $path = "$id.$key";
                 if (! isset($set[$path])) {
                     $u = crc32("$seed:$path") / 0xFFFFFFFF * 2 - 1;

@@ -61,7 +61,7 @@ final readonly class Wording
             'meter_fuse' => 'Put new fuses in the meter',
             'meter_battery' => 'Put a new battery in the meter',
             'clamp' => $act->get('wires') === [] ? 'Clamp off' : 'Clamp round '.implode(' and ', array_map($this->part(...), $act->get('wires'))).(($act->get('turns') ?? 1) > 1 ? ", {$act->get('turns')} turns" : ''),
-            'gauge', 'probe', 'draught', 'analyser', 'smoke', 'oil_gauge' => Mode::AT_TAPS[$act->name].($act->get('tap') === null ? ' put away' : ' at the '.(isset($this->model->document['taps'][$act->get('tap')]) ? $this->model->document['taps'][$act->get('tap')]['label'] : $act->get('tap'))),
+            'gauge', 'probe', 'draught', 'analyser', 'smoke', 'oil_gauge' => Mode::AT_TAPS[$act->name].($act->get('tap') === null ? ' put away' : ' at the '.($this->model->tap($act->get('tap'))->label ?? $act->get('tap'))),
             'tester' => 'Held the tester to '.$this->place($act->get('place')),
             'meant' => 'Took it as '.match ($act->get('meaning')) {
                 'good' => 'good', 'bad' => 'bad', default => 'not conclusive',
@@ -124,16 +124,16 @@ final readonly class Wording
 
     private function part(string $id): string
     {
-        $wire = $this->model->wires()[$id] ?? null;
+        $wire = $this->model->wire($id);
         if ($wire !== null) {
-            return "{$wire['colour']} wire {$this->place($wire['from'])} to {$this->place($wire['to'])}";
+            return "{$wire->colour} wire {$this->place($wire->from)} to {$this->place($wire->to)}";
         }
 
-        return $this->model->parts()[$id]['label'] ?? $id;
+        return $this->model->part($id)->label ?? $id;
     }
 
     private function control(string $part, string $lever): string
     {
-        return $this->model->kindOf($part)['controls'][$lever]['label'] ?? $lever;
+        return $this->model->kindOf($part)->settings[$lever]->label ?? $lever;
     }
 }

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace OddSpark\Building;
 
 use OddSpark\Appliance\Plan;
+use OddSpark\Appliance\Spec;
+use OddSpark\Parts\Ability\Burns;
 use OddSpark\Run\Memory;
-use OddSpark\Wiring\Safety;
 
 /**
  * Every safety of an appliance made to act while the fire burns, one at a time, and whether the fuel then stops.
@@ -16,8 +17,6 @@ use OddSpark\Wiring\Safety;
  */
 final readonly class Acting
 {
-    private const FAMILIES = ['limit', 'rollout', 'safety', 'draught'];
-
     /** Ticks in which the fire must come on at all, and for which it burns before the trial. */
     private const FIRE = 900_000;
 
@@ -36,8 +35,8 @@ final readonly class Acting
      */
     public function report(): array
     {
-        $burners = array_keys(array_filter($this->plan->primitives, fn (array $p) => $p['type'] === 'burner' && isset($p['spec']['input_btu_h'])));
-        $burners = $burners === [] ? array_keys(array_filter($this->plan->primitives, fn (array $p) => $p['type'] === 'burner')) : $burners;
+        $burners = array_values(array_filter($this->plan->those(Burns::class), fn (string $id) => isset($this->plan->primitives[$id]['spec']['input_btu_h'])));
+        $burners = $burners === [] ? $this->plan->those(Burns::class) : $burners;
         $run = new HealthyRun($this->plan, $this->visit, 0, $this->memory);
         $lit = fn (HealthyRun $r): bool => array_filter($burners, fn (string $id) => $r->slot($id)['lit']) !== [];
         if ($burners === [] || ! $lit($run) && ! $run->until(self::FIRE, $lit)) {
@@ -50,7 +49,7 @@ final readonly class Acting
             $safeties[] = $this->trial($run, ["$id.stuck" => 'open'], $burners, self::WITHIN, $part, "$title opens");
         }
         // every flame goes out and nothing lights again: what fed the fire is watched
-        $all = array_keys(array_filter($this->plan->primitives, fn (array $p) => $p['type'] === 'burner'));
+        $all = $this->plan->those(Burns::class);
         $never = array_fill_keys(array_map(fn (string $id) => "$id.lights_in_s", $all), 1e6);
         $safeties[] = $this->trial($run, $never, $burners, self::FLAME_WITHIN, '', 'All flame is lost', array_fill_keys($all, ['lit' => false, 'carried' => false, 'due' => null]));
 
@@ -61,15 +60,10 @@ final readonly class Acting
     private function contacts(): array
     {
         $found = [];
-        foreach ($this->plan->model->document['parts'] as $part) {
-            $kind = $this->plan->model->document['kinds'][$part['kind']];
-            foreach (in_array($kind['family'], self::FAMILIES, true) ? $kind['primitives'] : [] as $name => $spec) {
-                $sensor = $kind['primitives'][$spec['follows'] ?? ''] ?? [];
-                // not the side of a draught switch that is made at rest
-                $guards = Safety::guards($kind, $sensor) && ($spec['when'] ?? true) === true;
-                if ($spec['type'] === 'contact' && $guards) {
-                    $found["{$part['id']}.$name"] = [$part['id'], $part['label'].(count(array_filter($kind['primitives'], fn (array $p) => $p['type'] === 'contact')) > 1 ? ": $name" : '')];
-                }
+        foreach ($this->plan->model->parts() as $part) {
+            foreach ($part->kind->stoppingSwitches() as $name) {
+                $several = count(array_filter($part->kind->primitives, fn (Spec $s): bool => $s->follows() !== null && $s->wiring() !== [])) > 1;
+                $found["$part->id.$name"] = [$part->id, $part->label.($several ? ": $name" : '')];
             }
         }
 

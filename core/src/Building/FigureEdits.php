@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace OddSpark\Building;
 
 use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\Kind;
+use OddSpark\Appliance\Spec;
+use OddSpark\Parts\Ability\ComesAndGoes;
+use OddSpark\Parts\Ability\Decides;
 use OddSpark\Sequence\Table;
 use OddSpark\Sequence\TableError;
 
@@ -48,7 +52,7 @@ final readonly class FigureEdits extends OnParts
             throw new EditError('/value', 'Must be one of '.implode(', ', $spec['positions']).'.');
         }
 
-        foreach (is_int($value) || is_float($value) ? Parameters::of($this->kindOf($d, $e['part'])) : [] as $p) {
+        foreach (is_int($value) || is_float($value) ? Parameters::of(Kind::of('', $this->kindOf($d, $e['part'])), region: $d['supply']['region']) : [] as $p) {
             if ($p['primitive'] === $e['primitive'] && $p['key'] === $e['key'] && $p['least'] !== null && ($value < $p['least'] || $value > $p['most'])) {
                 throw new EditError('/value', sprintf('%s: from %g to %g %s; usual is %s.', $p['label'], $p['least'], $p['most'], $p['unit'], $p['usual']));
             }
@@ -76,8 +80,9 @@ final readonly class FigureEdits extends OnParts
     private function flaw(array $d, array $e): array
     {
         $kind = $this->kindOf($d, $e['part']);
-        if (($kind['primitives'][$e['contact']]['type'] ?? '') !== 'contact') {
-            throw new EditError('/contact', "\"{$e['part']}\" has no contact called \"{$e['contact']}\"; it has ".(implode(', ', array_keys(array_filter($kind['primitives'], fn (array $p) => $p['type'] === 'contact'))) ?: 'none').'.');
+        $contacts = array_keys(Kind::of('', $kind)->those(ComesAndGoes::class));
+        if (! in_array($e['contact'], $contacts, true)) {
+            throw new EditError('/contact', "\"{$e['part']}\" has no contact called \"{$e['contact']}\"; it has ".(implode(', ', $contacts) ?: 'none').'.');
         }
         if ($e['count'] < 1 || $e['count'] > 10000) {
             throw new EditError('/count', 'From 1 to 10,000.');
@@ -107,7 +112,7 @@ final readonly class FigureEdits extends OnParts
     private function sequence(array $d, array $e): array
     {
         $spec = $this->kindOf($d, $e['part'])['primitives'][$e['primitive']] ?? null;
-        if (($spec['type'] ?? '') !== 'control') {
+        if ($spec === null || ! Spec::of($e['primitive'], $spec)->can(Decides::class)) {
             throw new EditError('/primitive', "\"{$e['part']}\" has no sequence table called \"{$e['primitive']}\".");
         }
         try {

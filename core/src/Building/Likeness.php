@@ -6,6 +6,8 @@ namespace OddSpark\Building;
 
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Primitives;
+use OddSpark\Parts\Ability\HoldsHeat;
 
 /**
  * Heat, draught, water, what is perceived and what the household does "as in" another model: taken over for the parts
@@ -188,7 +190,7 @@ final readonly class Likeness
                 foreach ($element as $key => $v) {
                     if (is_array($v)) {
                         $kept = array_values(array_filter($v, fn (mixed $x) => is_array($x) ? ! $this->names($x, $bad) : ! $bad($x)));
-                        if ($kept !== $v && $element['type'] === 'store' && $this->linksOf($kept, $known) === 0 && $this->linksOf($v, $known) > 0) {
+                        if ($kept !== $v && is_a(Primitives::TYPES[$element['type']], HoldsHeat::class, true) && $this->linksOf($kept, $known) === 0 && $this->linksOf($v, $known) > 0) {
                             $lost[$id] = true; // nothing comes to it any more
                         }
                         // a heater without a flame has nothing to give; a burner that nothing lights does not burn

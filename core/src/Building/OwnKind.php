@@ -5,10 +5,15 @@ declare(strict_types=1);
 namespace OddSpark\Building;
 
 use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\Family;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Primitives;
 use OddSpark\Appliance\Schema;
+use OddSpark\Appliance\Spec;
+use OddSpark\Parts\Ability\Decides;
+use OddSpark\Parts\Ability\StandsAsSet;
 use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Role;
 
 /**
  * A kind of part that an instructor makes of primitives and a table, without code: terminals by their edge, what lies
@@ -20,19 +25,6 @@ final readonly class OwnKind
 
     /** What an input of a 24 V control draws on; common practice, no source. */
     private const INPUT_OHM = 2200;
-
-    /** Faults that a primitive has by its nature: what changes, how it is called, how likely; common practice, no source. */
-    private const FAULTS = [
-        'contact' => ['open' => ['does not make', ['stuck' => 'open'], 1.0], 'closed' => ['does not open', ['stuck' => 'closed'], 0.3]],
-        'coil' => ['coil-open' => ['coil open', ['open' => true], 1.0]],
-        'heater' => ['open' => ['element open', ['open' => true], 1.0]],
-        'resistor' => ['open' => ['open', ['open' => true], 0.4]],
-        'motor' => ['open' => ['winding open', ['open' => true], 0.8], 'seized' => ['seized', ['seized' => true], 0.5]],
-        'actuator' => ['open' => ['motor open', ['open' => true], 0.8]],
-        'windings' => ['primary-open' => ['primary open', ['primary_open' => true], 0.6], 'secondary-open' => ['secondary open', ['secondary_open' => true], 0.6]],
-        'control' => ['dead' => ['dead', ['inputs.supply.dead' => true, 'lamp_dead' => true], 1.0]],
-        'fuse' => ['open' => ['blown', ['open' => true], 0.6]],
-    ];
 
     public function __construct(private Library $library) {}
 
@@ -59,7 +51,7 @@ final readonly class OwnKind
             if (! is_string($spec['type'] ?? null)) {
                 throw new EditError("/primitives/$id/type", 'Choose a primitive.');
             }
-            if (! isset(Primitives::TYPES[$spec['type']]) || str_starts_with(Primitives::TYPES[$spec['type']], 'OddSpark\\Process')) {
+            if (! Primitives::isOfPart($spec['type'])) {
                 throw new EditError("/primitives/$id/type", 'There is no primitive called "'.$spec['type'].'".');
             }
             if (is_string($spec['table'] ?? null)) {
@@ -70,9 +62,9 @@ final readonly class OwnKind
             }
         }
         $kind = array_filter([
-            'kind' => $name, 'version' => 1, 'title' => $said['title'], 'family' => ($said['family'] ?? '') ?: 'own', 'size' => $size, 'symbol' => ($said['symbol'] ?? '') ?: 'control',
+            'kind' => $name, 'version' => 1, 'title' => $said['title'], 'family' => (Family::tryFrom($said['family'] ?? '') ?? Family::Own)->value, 'size' => $size, 'symbol' => ($said['symbol'] ?? '') ?: 'control',
             'terminals' => $terminals, 'joined' => $said['joined'] ?? null, 'references' => $said['references'] ?? null, 'primitives' => $primitives,
-            'controls' => array_map(fn (array $p) => ['label' => $p['label'] ?? 'lever'], array_filter($primitives, fn (array $p) => $p['type'] === 'lever')) ?: null,
+            'controls' => array_map(fn (array $p) => ['label' => $p['label'] ?? 'lever'], array_filter($primitives, fn (array $p) => is_a(Primitives::TYPES[$p['type']], StandsAsSet::class, true))) ?: null,
             'look' => ($said['look'] ?? '') ?: 'Nothing to be seen.',
         ], fn ($v) => $v !== null) + ['modes' => $said['modes'] ?? self::faults($primitives, $said['title'])];
         foreach ($kind['primitives'] as $id => $spec) {
@@ -113,11 +105,11 @@ final readonly class OwnKind
     {
         $modes = [];
         foreach ($primitives as $id => $spec) {
-            foreach (self::FAULTS[$spec['type']] ?? [] as $mode => [$words, $set, $weight]) {
-                $set = array_filter($set, fn (string $path) => $path !== 'inputs.supply.dead' || isset($spec['inputs']['supply']), ARRAY_FILTER_USE_KEY);
-                $modes[PartEdits::slug("$id-$mode")] = [
-                    'title' => str_replace('_', ' ', (string) $id)." $words", 'set' => array_combine(array_map(fn (string $path) => "$id.$path", array_keys($set)), array_values($set)),
-                    'weight' => $weight, 'repair' => mb_strtolower($title),
+            foreach (Spec::of((string) $id, $spec)->faults() as $fault) {
+                $modes[PartEdits::slug("$id-$fault->mode")] = [
+                    'title' => str_replace('_', ' ', (string) $id)." $fault->words",
+                    'set' => array_combine(array_map(fn (string $path) => "$id.$path", array_keys($fault->set)), array_values($fault->set)),
+                    'weight' => $fault->weight, 'repair' => mb_strtolower($title),
                 ];
             }
         }
@@ -133,9 +125,17 @@ final readonly class OwnKind
      */
     private static function withInputs(array $primitives): array
     {
-        $loaded = array_filter(array_map(fn (array $p) => isset($p['between']) && in_array($p['type'] ?? '', ['resistor', 'coil'], true) ? $p['between'] : null, $primitives));
-        foreach ($primitives as $spec) {
-            foreach (($spec['type'] ?? '') === 'control' ? $spec['inputs'] ?? [] : [] as $name => $input) {
+        $loaded = [];
+        foreach (array_filter($primitives, fn (array $p) => isset($p['type'], $p['between']) && isset(Primitives::TYPES[$p['type']])) as $id => $spec) {
+            foreach (Spec::of((string) $id, $spec)->wiring() as $wired) {
+                if ($wired->role === Role::Load) {
+                    $loaded[] = $spec['between'];
+                }
+            }
+        }
+        foreach ($primitives as $id => $spec) {
+            $inputs = isset($spec['type']) && is_string($spec['type']) && Spec::of((string) $id, $spec)->can(Decides::class) ? $spec['inputs'] ?? [] : [];
+            foreach ($inputs as $name => $input) {
                 $between = $input['ac'] ?? null;
                 if ($between !== null && ! in_array($between, $loaded, true) && ! in_array(array_reverse($between), $loaded, true)) {
                     $primitives["{$name}_input"] = ['type' => 'resistor', 'between' => $between, 'ohm' => self::INPUT_OHM];

@@ -4,38 +4,32 @@ declare(strict_types=1);
 
 namespace OddSpark\Building;
 
-/** The figures of a part that can be set, with their units, what is usual, and how far they may go. */
+use OddSpark\Appliance\Guarded;
+use OddSpark\Appliance\Kind;
+use OddSpark\Appliance\Spec;
+use OddSpark\Parts\Figure;
+
+/** The figures of a part that can be set, with their units, what is usual, and how far they may go: as its primitives have them. */
 final class Parameters
 {
-    /** Units by what a key ends in. */
-    private const UNITS = [
-        'rated_va' => 'VA', 'reactance_ohm' => 'Ω', 'megohm' => 'MΩ', 'ohm' => 'Ω', 'microfarad' => 'µF', 'picofarad' => 'pF', 'amps' => 'A', 'millivolts' => 'mV', 'volts' => 'V', '_ms' => 'ms', '_s' => 's', '_f' => '°F', '_v' => 'V',
-        'btu_h' => 'Btu/h', 'cfm' => 'cfm', 'in_wc' => 'in. w.c.', 'turns_ratio' => ': 1', 'opens_at' => '', 'closes_at' => '', 'differential' => '°F', 'degrees' => '°', 'ma' => 'mA',
-    ];
-
-    /** How far from the usual a figure may be set: a tenth to ten times, and no further. */
-    private const SPAN = 10.0;
-
-    private const STRUCTURE = ['type', 'between', 'follows', 'key', 'when', 'table', 'inputs', 'overrides', 'of', 'room', 'set', 'primary', 'secondary', 'hot', 'neutral', 'ground', 'line', 'common', 'start', 'low_tap', 'legs', 'lit_by', 'rod', 'burner', 'positions', 'range'];
-
     /**
-     * @param array<string, mixed> $kind
-     * @param array<string, array<string, mixed>> $params what a part has otherwise
+     * @param array<string, array<string, mixed>> $params what a part has otherwise, by primitive
+     * @param string $region NA or EU: degrees are as there
      * @return list<array{primitive: string, key: string, label: string, unit: string, usual: int|float|string|bool, value: int|float|string|bool, least: float|null, most: float|null, choices: list<string>|null}>
      */
-    public static function of(array $kind, array $params = []): array
+    public static function of(Kind $kind, array $params = [], string $region = 'NA'): array
     {
         $all = [];
-        foreach ($kind['primitives'] as $name => $spec) {
-            foreach (array_diff_key($spec, array_flip(self::STRUCTURE)) as $key => $usual) {
-                if (! is_scalar($usual)) {
-                    continue;
-                }
+        foreach ($kind->primitives as $name => $spec) {
+            $figures = array_column($spec->figures(), null, 'key');
+            foreach (array_intersect_key($spec->values, $figures) as $key => $usual) {
+                $figure = $figures[$key];
                 $number = is_int($usual) || is_float($usual);
-                [$least, $most] = $number ? self::range((float) $usual, $spec['range'] ?? null, (string) $key) : [null, null];
+                [$least, $most] = $number ? self::range($figure, $spec, (float) $usual) : [null, null];
                 $all[] = [
-                    'primitive' => (string) $name, 'key' => (string) $key, 'label' => ucfirst(str_replace('_', ' ', (string) $name)).': '.self::label((string) $key), 'unit' => $number ? self::unit((string) $key, $spec) : '',
-                    'usual' => $usual, 'value' => $params[$name][$key] ?? $usual, 'least' => $least, 'most' => $most, 'choices' => $key === 'at' ? $spec['positions'] ?? null : null,
+                    'primitive' => $name, 'key' => $key, 'label' => ucfirst(str_replace('_', ' ', $name)).': '.$figure->label(),
+                    'unit' => $number ? self::unit($figure, $kind, $spec, $region) : '', 'usual' => $usual, 'value' => $params[$name][$key] ?? $usual,
+                    'least' => $least, 'most' => $most, 'choices' => $key === 'at' && $spec->positions() !== [] ? $spec->positions() : null,
                 ];
             }
         }
@@ -43,37 +37,27 @@ final class Parameters
         return $all;
     }
 
-    /**
-     * @param array{int|float, int|float}|null $given
-     * @return array{float, float}
-     */
-    private static function range(float $usual, ?array $given, string $key): array
+    /** @return array{float, float} */
+    private static function range(Figure $figure, Spec $spec, float $usual): array
     {
-        if ($given !== null && $key === 'at') {
-            return [(float) $given[0], (float) $given[1]];
-        }
-        $ends = [$usual / self::SPAN, $usual * self::SPAN];
+        $given = $figure->key === 'at' ? $spec->get('range') : null; // a lever in its slot
 
-        return $usual == 0.0 ? [-1e6, 1e6] : [min($ends), max($ends)];
+        return $given === null ? $figure->range($usual) : [(float) $given[0], (float) $given[1]];
     }
 
-    private static function label(string $key): string
+    /** Some units follow from where the appliance stands, and from what a sensor feels. */
+    private static function unit(Figure $figure, Kind $kind, Spec $spec, string $region): string
     {
-        return trim(str_replace('_', ' ', (string) preg_replace('/_(ohm|s|ms|f|v|amps|volts|microfarad)$/', '', $key)));
-    }
+        $degrees = $region === 'EU' ? '°C' : '°F';
 
-    /** @param array<string, mixed> $spec */
-    private static function unit(string $key, array $spec): string
-    {
-        if (in_array($key, ['opens_at', 'closes_at'], true)) {
-            return abs($spec['opens_at'] ?? 0) < 5 ? 'in. w.c.' : '°F';
-        }
-        foreach (self::UNITS as $ending => $unit) {
-            if (str_ends_with($key, $ending)) {
-                return $unit;
-            }
-        }
-
-        return '';
+        return match ($figure->unit) {
+            Figure::DEGREES => $degrees,
+            Figure::AS_FELT => match ($kind->family->guards()) {
+                Guarded::Heat, Guarded::Rollout => $degrees,
+                Guarded::Draught => 'in. w.c.', // what the run computes in, everywhere
+                default => '',
+            },
+            default => $figure->unit,
+        };
     }
 }

@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace OddSpark\Building;
 
 use OddSpark\Appliance\Model;
-use OddSpark\Parts\Condition;
+use OddSpark\Appliance\Primitives;
+use OddSpark\Parts\Ability\Burns;
+use OddSpark\Parts\Ability\Decides;
+use OddSpark\Parts\Ability\Transforms;
+use OddSpark\Parts\Reason as Because;
 use OddSpark\Sequence\Control;
 use OddSpark\Sequence\Table;
 use OddSpark\Wiring\Nets;
@@ -44,10 +48,8 @@ final class Why
                 $all[$id] = ['id' => $id, 'title' => $this->nets->title($e), 'on' => $this->isFed($e)];
             }
         }
-        foreach ($this->run->plan->primitives as $id => $p) {
-            if ($p['type'] === 'burner') {
-                $all[$id] = ['id' => (string) $id, 'title' => 'Fire: '.$id, 'on' => $this->run->slot((string) $id)['lit']];
-            }
+        foreach ($this->run->plan->those(Burns::class) as $id) {
+            $all[$id] = ['id' => $id, 'title' => 'Fire: '.$id, 'on' => $this->run->slot($id)['lit']];
         }
 
         return array_values($all);
@@ -72,27 +74,51 @@ final class Why
     /** @return Reason */
     private function reason(string $id, int $depth): array
     {
-        $type = $this->run->plan->primitives[$id]['type'];
         if ($depth > self::DEPTH || isset($this->asked[$id])) {
             return $this->say($this->title($id).': see above.', $id);
         }
         $this->asked[$id] = true;
+        if ($this->isIn($id, Decides::class)) {
+            return $this->control($id, null, $depth);
+        }
+        $why = $this->own($id);
+        if ($why !== null) {
+            // a fire belongs to no part
+            return $this->say($this->title($id).' '.$why->text, $this->isIn($id, Burns::class) ? null : $id, array_map(fn (string $next) => $this->reason($next, $depth + 1), $why->because));
+        }
 
-        return match ($type) {
-            'burner' => $this->burner($id, $depth),
-            'way', 'passage' => $this->way($id, $depth),
-            'sensor', 'set-switch' => $this->sensor($id),
-            'lever', 'clock' => $this->say($this->title($id).' '.($type === 'lever' ? 'is at "'.$this->run->slot($id)['at'].'"' : 'is '.($this->run->slot($id)['on'] ? 'on' : 'off').' at this hour').'.', $id),
-            'control' => $this->control($id, null, $depth),
-            'heater', 'coil', 'motor', 'actuator', 'resistor', 'room-thermostat', 'windings', 'mid-position', 'light-resistor' => $this->load($id, $depth),
-            default => $this->say($this->title($id).'.', $id),
-        };
+        return $this->spans($id) === [] && ! $this->isElectric($id) ? $this->say($this->title($id).'.', $id) : $this->load($id, $depth);
+    }
+
+    /** What a primitive says of itself. */
+    private function own(string $id): ?Because
+    {
+        $entry = $this->run->plan->primitives[$id];
+
+        return Primitives::TYPES[$entry['type']]::why($entry['spec'], $this->run->slot($id), $this->run->surroundings());
+    }
+
+    /** @param class-string $ability */
+    private function isIn(string $id, string $ability): bool
+    {
+        return in_array($id, $this->run->plan->those($ability), true);
+    }
+
+    /** @return list<Element> what it is in the wiring */
+    private function spans(string $id): array
+    {
+        return array_values(array_filter($this->nets->elements(), fn (array $e) => "{$e['part']}.{$e['name']}" === $id));
+    }
+
+    private function isElectric(string $id): bool
+    {
+        return $this->run->plan->primitives[$id]['branches'] !== [] || $this->run->plan->primitives[$id]['windings'] !== [];
     }
 
     /** @return Reason */
     private function load(string $id, int $depth): array
     {
-        $spans = array_values(array_filter($this->nets->elements(), fn (array $e) => "{$e['part']}.{$e['name']}" === $id));
+        $spans = $this->spans($id);
         if ($spans === []) {
             return $this->say($this->title($id).' is not in the circuit.', $id);
         }
@@ -133,10 +159,7 @@ final class Why
         $text = "{$supply['title']} gives {$this->volts($this->run->volts($supply['hot'], $supply['return'], $dc))}.";
         $primitive = "{$supply['part']}.{$supply['name']}";
 
-        return $this->say($text, $primitive, match ($this->run->plan->primitives[$primitive]['type'] ?? '') {
-            'windings' => [$this->reason($primitive, $depth + 1)],
-            default => [],
-        });
+        return $this->say($text, $primitive, $this->isIn($primitive, Transforms::class) ? [$this->reason($primitive, $depth + 1)] : []);
     }
 
     /**
@@ -148,38 +171,13 @@ final class Why
         $id = "{$e['part']}.{$e['name']}";
         $spec = $this->run->plan->primitives[$id]['spec'];
         $title = $this->nets->title($e);
-        if ($spec['type'] === 'fuse') {
-            $lever = isset($spec['lever']) ? $this->owned($id, $spec['lever']) : null;
-
-            return $this->say("$title is ".($this->run->slot($id)['tripped'] ? 'tripped.' : 'open.'), $id, $lever === null ? [] : [$this->reason($lever, $depth)]);
-        }
-        if ($spec['type'] === 'protector') {
-            return $this->say("$title has opened on heat.", $id);
-        }
-        $follows = $spec['follows'];
         $key = explode('.', $spec['key'] ?? 'at');
-        if ($this->run->plan->primitives[$follows]['type'] === 'control' && $key[0] === 'out') {
-            return $this->say("$title is open.", $id, [$this->control($follows, $key[1], $depth)]);
+        if (isset($spec['follows']) && $key[0] === 'out' && $this->isIn($spec['follows'], Decides::class)) {
+            return $this->say("$title is open.", $id, [$this->control($spec['follows'], $key[1], $depth)]);
         }
-        $wants = $spec['when'] ?? true;
+        $why = $this->own($id);
 
-        return $this->say("$title is open".(is_string($wants) ? "; it closes at \"$wants\"." : '.'), $id, [$this->reason($follows, $depth)]);
-    }
-
-    /** @return Reason */
-    private function sensor(string $id): array
-    {
-        $spec = $this->run->plan->primitives[$id]['spec'];
-        $slot = $this->run->slot($id);
-        $x = round($this->run->value($spec['of']), 1);
-        if ($spec['type'] === 'set-switch') {
-            return $this->say("{$this->title($id)} is set to {$this->run->slot($spec['set'])['at']} and feels $x.", $id);
-        }
-        $text = $slot['made']
-            ? "{$this->title($id)} is made at $x; it opens at {$spec['opens_at']}."
-            : "{$this->title($id)} stands open at $x; it closes at {$spec['closes_at']}".(($slot['latched'] ?? false) ? ', and waits to be reset by hand.' : '.');
-
-        return $this->say($text, $id);
+        return $this->say($title.' '.($why->text ?? 'is open.'), $id, array_map(fn (string $next) => $this->reason($next, $depth), $why->because ?? []));
     }
 
     /**
@@ -282,39 +280,6 @@ final class Why
         return [$this->say("\"$input\" has {$this->volts($volts)} of {$p['on']} V.", $id)];
     }
 
-    /** @return Reason */
-    private function burner(string $id, int $depth): array
-    {
-        $p = $this->run->plan->primitives[$id]['spec'];
-        $slot = $this->run->slot($id);
-        if ($slot['lit']) {
-            return $this->say("\"$id\" burns.", null);
-        }
-        $shut = array_values(array_filter($p['ways'], fn (string $way) => ($this->run->slot($way)['free'] ?? 1.0) < 0.3));
-        if ($shut !== []) {
-            return $this->say("\"$id\" has no fuel.", null, array_map(fn (string $way) => $this->reason($way, $depth + 1), $shut));
-        }
-        $lighting = [...(isset($p['igniter']) ? [$p['igniter']] : []), ...array_column($p['lit_by'] ?? [], 'by')];
-
-        return $this->say("\"$id\" has fuel, and nothing lights it.", null, array_map(fn (string $by) => $this->reason($by, $depth + 1), $lighting));
-    }
-
-    /** @return Reason */
-    private function way(string $id, int $depth): array
-    {
-        $p = $this->run->plan->primitives[$id]['spec'];
-        if (($this->run->slot($id)['free'] ?? 1.0) >= 0.3) {
-            return $this->say("{$this->title($id)} is free.", $id);
-        }
-        $conditions = [...($p['all'] ?? []), ...($p['any'] ?? [])];
-        if (isset($p['follows'])) {
-            $conditions[] = ['by' => $p['follows'], 'key' => $p['key'] ?? 'at', 'when' => $p['when'] ?? $p['clear_when'] ?? true];
-        }
-        $missing = array_filter($conditions, fn (array $c) => ! Condition::holds($c, $this->run->surroundings()));
-
-        return $this->say("{$this->title($id)} is shut.", $id, array_values(array_map(fn (array $c) => $this->reason($c['by'], $depth + 1), $missing)));
-    }
-
     /** @param Element $e */
     private function isClosed(array $e): bool
     {
@@ -347,15 +312,10 @@ final class Why
         return $volts < 0.5 && $volts > 0.0005 ? round(1000 * $volts, 1).' mV' : round($volts, $volts < 10 ? 2 : 1).' V';
     }
 
-    private function owned(string $id, string $name): string
-    {
-        return isset($this->run->plan->primitives[$name]) ? $name : substr($id, 0, (int) strrpos($id, '.')).".$name";
-    }
-
     private function title(string $id): string
     {
         [$part, $name] = Model::split($id);
-        $label = $this->run->plan->model->parts()[$part]['label'] ?? null;
+        $label = $this->run->plan->model->part($part)->label ?? null;
 
         return $label === null ? "\"$id\"" : $label.': '.str_replace('_', ' ', $name);
     }

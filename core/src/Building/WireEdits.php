@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Building;
 
 use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Model;
 use OddSpark\Wiring\Nets;
@@ -107,7 +108,7 @@ final readonly class WireEdits
         $house = 0;
         foreach ([$from, $to] as $place) {
             $kind = $kinds[Model::split($place)[0]] ?? null;
-            $house += $kind !== null && in_array(($d['kinds'][$kind] ?? $this->library->kind($kind))['family'], ['supply', 'switches'], true) ? 1 : 0;
+            $house += $kind !== null && Kind::of($kind, $d['kinds'][$kind] ?? $this->library->kind($kind))->family->isHouseWiring() ? 1 : 0;
         }
         $metric = $d['supply']['region'] === 'EU';
 
@@ -120,11 +121,9 @@ final readonly class WireEdits
         $nets = new Nets($this->library->draft($d));
         $region = $d['supply']['region'];
         $own = [$nets->root($from), $nets->root($to)];
-        foreach ($nets->model->document['parts'] as $part) {
-            foreach ($nets->model->document['kinds'][$part['kind']]['primitives'] as $spec) {
-                if ($spec['type'] === 'source' && isset($spec['ground']) && in_array($nets->root("{$part['id']}.{$spec['ground']}"), $own, true)) {
-                    return $region === 'EU' ? 'green-yellow' : 'green';
-                }
+        foreach ($nets->grounds() as $ground) {
+            if (in_array($nets->root($ground['place']), $own, true)) {
+                return $region === 'EU' ? 'green-yellow' : 'green';
             }
         }
         foreach ([Model::split($from)[1], Model::split($to)[1]] as $terminal) {

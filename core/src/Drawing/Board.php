@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace OddSpark\Drawing;
 
+use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Wire;
 
 /**
  * The geometry of the board: parts where they sit, terminals, and a way for every wire.
@@ -40,13 +42,13 @@ final class Board
         $parts = [];
         $rectangles = [];
         $terminals = [];
-        foreach ($model->document['parts'] as $part) {
-            $kind = $model->document['kinds'][$part['kind']];
-            [$x, $y, $w, $h] = array_map(self::snap(...), [...$part['at'], ...$kind['size']]);
+        foreach ($model->parts() as $part) {
+            $kind = $part->kind;
+            [$x, $y, $w, $h] = array_map(self::snap(...), [...$part->at, ...$kind->size]);
             $points = [];
-            foreach ($kind['terminals'] as $name => $terminal) {
-                [$tx, $ty] = array_map(self::snap(...), $terminal['at']);
-                $place = "{$part['id']}.$name";
+            foreach ($kind->terminals as $name => $at) {
+                [$tx, $ty] = array_map(self::snap(...), $at);
+                $place = "{$part->id}.$name";
                 $edge = match (true) {
                     $ty <= 0 => 'up', $ty >= $h => 'down', $tx <= 0 => 'left', default => 'right',
                 };
@@ -55,44 +57,44 @@ final class Board
             }
             $rectangles[] = [$x, $y, $w, $h];
             $parts[] = [
-                'id' => $part['id'], 'label' => $part['label'], 'title' => $kind['title'], 'family' => $kind['family'],
-                'symbol' => $kind['symbol'], ...self::lettered($part['label'], $w, $h), 'x' => $x, 'y' => $y, 'w' => $w, 'h' => $h, 'terminals' => $points,
+                'id' => $part->id, 'label' => $part->label, 'title' => $kind->title, 'family' => $kind->family->value,
+                'symbol' => $kind->symbol, ...self::lettered($part->label, $w, $h), 'x' => $x, 'y' => $y, 'w' => $w, 'h' => $h, 'terminals' => $points,
                 'controls' => self::controls($kind),
-                'resets' => isset($kind['resets']),
-                'card' => $kind['card'] ?? null,
-                'taps' => self::taps($model, $part['id']),
+                'resets' => $kind->resets !== [],
+                'card' => $kind->card,
+                'taps' => self::taps($model, $part->id),
                 'hands' => self::hands($kind),
             ];
         }
         // room for the wires of terminals that look outwards
         $width = $rectangles === [] ? $width : max($width, ...array_map(fn (array $r) => $r[0] + $r[2] + self::MARGIN, $rectangles));
         $height = $rectangles === [] ? $height : max($height, ...array_map(fn (array $r) => $r[1] + $r[3] + self::MARGIN, $rectangles));
-        $order = $model->document['wires'];
+        $order = $model->wires();
         $points = self::kept($before, $parts, $order, $terminals);
-        $open = array_values(array_filter($order, fn (array $wire) => ! isset($points[$wire['id']])));
+        $open = array_values(array_filter($order, fn (Wire $wire) => ! isset($points[$wire->id])));
         foreach ($open === [] ? [] : self::routed($model, $open, $points, $terminals, $rectangles, [$width, $height], $mostSteps) as $id => $way) {
             $points[$id] = $way;
         }
         $wires = [];
         foreach ($order as $wire) {
-            $wires[$wire['id']] = [
-                'id' => $wire['id'], 'colour' => $wire['colour'], 'from' => $wire['from'], 'to' => $wire['to'],
-                'cable' => $wire['cable'] ?? null, ...(isset($wire['via']) ? ['hand' => true] : []),
-                'points' => $points[$wire['id']],
+            $wires[$wire->id] = [
+                'id' => $wire->id, 'colour' => $wire->colour, 'from' => $wire->from, 'to' => $wire->to,
+                'cable' => $wire->cable, ...($wire->via === [] ? [] : ['hand' => true]),
+                'points' => $points[$wire->id],
             ];
         }
         ksort($wires);
 
         return [
             'width' => $width, 'height' => $height, 'parts' => $parts, 'wires' => array_values($wires),
-            'lanes' => $model->document['tape'],
+            'lanes' => $model->tape(),
         ];
     }
 
     /**
      * Ways for wires that have none yet, beside those that have.
      *
-     * @param list<array<string, mixed>> $open
+     * @param list<Wire> $open
      * @param array<string, list<array{int, int}>> $kept
      * @param array<string, array{int, int, string}> $terminals
      * @param list<array{int, int, int, int}> $rectangles
@@ -102,25 +104,25 @@ final class Board
      */
     private static function routed(Model $model, array $open, array $kept, array $terminals, array $rectangles, array $size, int $mostSteps, bool $wide = false): array
     {
-        $crowded = count($model->document['wires']) > self::CROWDED;
-        $ends = array_merge(...array_map(fn (array $w) => [$terminals[$w['from']], $terminals[$w['to']]], $open));
+        $crowded = count($model->wires()) > self::CROWDED;
+        $ends = array_merge(...array_map(fn (Wire $w) => [$terminals[$w->from], $terminals[$w->to]], $open));
         // on a crowded board a few new ways are looked for where they lie, and no further
         $within = $crowded && $kept !== [] && ! $wide ? [
             min(array_column($ends, 0)) - self::AROUND, min(array_column($ends, 1)) - self::AROUND, max(array_column($ends, 0)) + self::AROUND, max(array_column($ends, 1)) + self::AROUND,
         ] : null;
         $router = new Router($size[0], $size[1], $rectangles, $crowded, $within, $mostSteps);
-        foreach ($crowded ? $model->document['wires'] : [] as $wire) {
-            $router->keepFree($terminals[$wire['from']]);
-            $router->keepFree($terminals[$wire['to']]);
+        foreach ($crowded ? $model->wires() : [] as $wire) {
+            $router->keepFree($terminals[$wire->from]);
+            $router->keepFree($terminals[$wire->to]);
         }
         array_walk($kept, fn (array $way) => $router->occupy($way));
         // short ones first: they have the fewest ways to choose from
         usort($open, fn ($a, $b) => self::span($terminals, $a) <=> self::span($terminals, $b));
         $ways = [];
         foreach ($open as $wire) {
-            [$from, $to] = [$terminals[$wire['from']], $terminals[$wire['to']]];
-            $via = array_map(fn (array $p) => array_map(self::snap(...), $p), $wire['via'] ?? []);
-            $ways[$wire['id']] = $via === [] ? $router->route($from, $to) : $router->byHand($from, $via, $to);
+            [$from, $to] = [$terminals[$wire->from], $terminals[$wire->to]];
+            $via = array_map(fn (array $p) => array_map(self::snap(...), $p), $wire->via);
+            $ways[$wire->id] = $via === [] ? $router->route($from, $to) : $router->byHand($from, $via, $to);
         }
 
         if ($crowded && $kept === []) {
@@ -134,7 +136,7 @@ final class Board
      * Wires that came to run upon another are led anew, by the very best way beside all the others.
      *
      * @param array<string, list<array{int, int}>> $ways
-     * @param list<array<string, mixed>> $wires
+     * @param array<Wire> $wires
      * @param array<string, array{int, int, string}> $terminals
      * @param list<array{int, int, int, int}> $rectangles
      * @param array{int, int} $size
@@ -147,7 +149,7 @@ final class Board
         foreach ($ways as $id => $points) {
             foreach (Router::cells($points) as $cell) {
                 $other = $taken[$cell] ?? null;
-                if ($other !== null && $other !== $id && array_intersect([$byId[$id]['from'], $byId[$id]['to']], [$byId[$other]['from'], $byId[$other]['to']]) === []) {
+                if ($other !== null && $other !== $id && array_intersect([$byId[$id]->from, $byId[$id]->to], [$byId[$other]->from, $byId[$other]->to]) === []) {
                     $upon[$id] = true;
                 }
                 $taken[$cell] ??= (string) $id;
@@ -159,14 +161,14 @@ final class Board
             }
             $router = new Router($size[0], $size[1], $rectangles, mostSteps: $mostSteps);
             foreach ($byId as $wire) {
-                $router->keepFree($terminals[$wire['from']]);
-                $router->keepFree($terminals[$wire['to']]);
+                $router->keepFree($terminals[$wire->from]);
+                $router->keepFree($terminals[$wire->to]);
             }
             foreach (array_diff_key($ways, [$id => 1]) as $points) {
                 $router->occupy($points);
             }
-            if (! isset($byId[$id]['via'])) {
-                $ways[$id] = $router->route($terminals[$byId[$id]['from']], $terminals[$byId[$id]['to']]);
+            if ($byId[$id]->via === []) {
+                $ways[$id] = $router->route($terminals[$byId[$id]->from], $terminals[$byId[$id]->to]);
                 $mostSteps -= $router->steps;
             }
         }
@@ -179,7 +181,7 @@ final class Board
      *
      * @param array<string, mixed>|null $before
      * @param list<array<string, mixed>> $parts
-     * @param list<array<string, mixed>> $wires
+     * @param array<Wire> $wires
      * @param array<string, array{int, int, string}> $terminals
      * @return array<string, list<array{int, int}>>
      */
@@ -194,14 +196,14 @@ final class Board
         $old = array_column($before['wires'], null, 'id');
         $kept = [];
         foreach ($wires as $wire) {
-            $was = $old[$wire['id']] ?? null;
-            if ($was === null || isset($wire['via']) || ($was['hand'] ?? false) || [$was['from'], $was['to']] !== [$wire['from'], $wire['to']]) {
+            $was = $old[$wire->id] ?? null;
+            if ($was === null || $wire->via !== [] || ($was['hand'] ?? false) || [$was['from'], $was['to']] !== [$wire->from, $wire->to]) {
                 continue;
             }
-            $ends = array_map(fn (string $place) => array_slice($terminals[$place], 0, 2), [$wire['from'], $wire['to']]);
+            $ends = array_map(fn (string $place) => array_slice($terminals[$place], 0, 2), [$wire->from, $wire->to]);
             $clear = array_filter($new, fn (array $b) => self::passes($was['points'], $b)) === [];
             if ([$was['points'][0], $was['points'][count($was['points']) - 1]] === $ends && $clear) {
-                $kept[$wire['id']] = $was['points'];
+                $kept[$wire->id] = $was['points'];
             }
         }
 
@@ -264,50 +266,35 @@ final class Board
         return (int) round($v / Router::PITCH) * Router::PITCH;
     }
 
-    /**
-     * @param array<string, mixed> $kind
-     * @return list<array<string, mixed>>
-     */
-    private static function controls(array $kind): array
+    /** @return list<array<string, mixed>> what can be set on a part of this kind: {@see \OddSpark\Appliance\Setting} */
+    private static function controls(Kind $kind): array
     {
         $controls = [];
-        foreach ($kind['controls'] ?? [] as $lever => $control) {
-            $spec = $kind['primitives'][$lever];
-            $controls[] = ['lever' => $lever, 'label' => $control['label'], 'unit' => $control['unit'] ?? null, 'positions' => $spec['positions'] ?? null, 'range' => $spec['range'] ?? null, 'at' => $spec['at']];
+        foreach ($kind->settings as $setting) {
+            $controls[] = ['positions' => $setting->positions === [] ? null : $setting->positions] + get_object_vars($setting);
         }
+        // in the order of the format
+        $controls = array_map(fn (array $c): array => array_replace(array_fill_keys(['lever', 'label', 'unit', 'positions', 'range', 'at'], null), $c), $controls);
 
         return $controls;
     }
 
-    /**
-     * What hands can do to a part of this kind beside setting it.
-     *
-     * @param array<string, mixed> $kind
-     * @return array{turn: bool, push: bool, clock: bool, suck: bool, batteries: bool, fuse: float|int|null, spares: list<string>}
-     */
-    private static function hands(array $kind): array
+    /** @return array<string, mixed> what hands can do to a part of this kind beside setting it: {@see \OddSpark\Appliance\HandHolds} */
+    private static function hands(Kind $kind): array
     {
-        $types = array_column($kind['primitives'], 'type');
-        $fuses = array_filter($kind['primitives'], fn (array $p) => $p['type'] === 'fuse' && $kind['family'] === 'fuse');
+        $hands = get_object_vars($kind->hands());
+        unset($hands['reset']); // it is a button of its own on the board
 
-        return [
-            'turn' => in_array('motor', $types, true),
-            'push' => in_array('coil', $types, true) && $kind['family'] === 'relay',
-            'clock' => $kind['symbol'] === 'meter',
-            'suck' => $kind['symbol'] === 'pressure-switch',
-            'batteries' => in_array('dc-source', $types, true) && $kind['family'] === 'thermostat',
-            'fuse' => $fuses === [] ? null : reset($fuses)['amps'],
-            'spares' => array_map('strval', array_keys($kind['spares'] ?? [])),
-        ];
+        return $hands;
     }
 
     /** @return list<array{tap: string, instrument: string, label: string}> where a manometer or thermometer goes */
     private static function taps(Model $model, string $part): array
     {
         $taps = [];
-        foreach ($model->document['taps'] ?? [] as $id => $tap) {
-            if ($tap['part'] === $part) {
-                $taps[] = ['tap' => (string) $id, 'instrument' => $tap['instrument'], 'label' => $tap['label']];
+        foreach ($model->taps() as $id => $tap) {
+            if ($tap->part === $part) {
+                $taps[] = ['tap' => (string) $id, 'instrument' => $tap->instrument, 'label' => $tap->label];
             }
         }
 
@@ -316,11 +303,10 @@ final class Board
 
     /**
      * @param array<string, array{int, int, string}> $terminals
-     * @param array<string, mixed> $wire
      */
-    private static function span(array $terminals, array $wire): int
+    private static function span(array $terminals, Wire $wire): int
     {
-        [$a, $b] = [$terminals[$wire['from']], $terminals[$wire['to']]];
+        [$a, $b] = [$terminals[$wire->from], $terminals[$wire->to]];
 
         return abs($a[0] - $b[0]) + abs($a[1] - $b[1]);
     }

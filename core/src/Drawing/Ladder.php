@@ -108,7 +108,7 @@ final class Ladder
     {
         [$part, $terminal] = Model::split($place);
 
-        return isset($this->model->kindOf($part)['terminals'][$terminal]);
+        return isset($this->model->kindOf($part)->terminals[$terminal]);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Faults;
 
 use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\FaultMode;
 use OddSpark\Appliance\Model;
 
 /** All the single faults that a model can have, the healthy appliance first. */
@@ -17,9 +18,8 @@ final class Universe
     {
         $faults = [Fault::HEALTHY => Fault::none()];
         $overrides = $model->document['weights'] ?? [];
-        $add = function (string $part, string $label, string $mode, array $m, string $family, string $prefix, array $links = []) use (&$faults, $overrides): void {
-            $degrees = $m['degrees'] ?? ['' => $m['set'] ?? []];
-            foreach ($degrees as $degree => $set) {
+        $add = function (string $part, string $label, string $mode, FaultMode $m, string $family, string $prefix, array $links = []) use (&$faults, $overrides): void {
+            foreach ($m->degrees as $degree => $set) {
                 $degree = (string) $degree;
                 $id = "$part:$mode".($degree === '' ? '' : "@$degree");
                 $paths = [];
@@ -31,21 +31,22 @@ final class Universe
                 foreach ($set as $path => $value) {
                     $paths["$prefix.$path"] = $value;
                 }
-                $title = "$label: {$m['title']}".($degree === '' ? '' : " ($degree".(isset($m['unit']) ? " {$m['unit']}" : '').')');
-                $weight = ($overrides[$id] ?? $overrides["$part:$mode"] ?? $m['weight']) / count($degrees);
-                $faults[$id] = new Fault($id, $part, $mode, $degree === '' ? null : $degree, $title, $family, $paths, $weight, $m['repair'], $m['seen'] ?? null, $m['gradual'] ?? false, $m['smells'] ?? null);
+                $title = "$label: $m->title".($degree === '' ? '' : " ($degree".($m->unit === null ? '' : " $m->unit").')');
+                $weight = ($overrides[$id] ?? $overrides["$part:$mode"] ?? $m->weight) / count($m->degrees);
+                $faults[$id] = new Fault($id, $part, $mode, $degree === '' ? null : $degree, $title, $family, $paths, $weight, $m->repair, $m->seen, $m->isGradual, $m->smells);
             }
         };
-        foreach ($model->document['parts'] as $part) {
-            $kind = $model->document['kinds'][$part['kind']];
-            foreach ($kind['modes'] as $mode => $m) {
-                $add($part['id'], $part['label'], (string) $mode, $m, $kind['family'], $part['id'], $part['links'] ?? []);
+        foreach ($model->parts() as $part) {
+            $kind = $part->kind;
+            foreach ($kind->modes as $mode => $m) {
+                $add($part->id, $part->label, (string) $mode, $m, $kind->family->value, $part->id, $part->links);
             }
         }
-        foreach ($model->document['wires'] as $wire) {
-            foreach ($wire['modes'] ?? [] as $mode) {
-                $label = sprintf('%s wire %s to %s', ucfirst($wire['colour']), $model->placeName($wire['from']), $model->placeName($wire['to']));
-                $add($wire['id'], $label, $mode, $model->document['universe']['wire_modes'][$mode], 'wires', $wire['id']);
+        $wireModes = $model->wireModes();
+        foreach ($model->wires() as $wire) {
+            foreach ($wire->modes as $mode) {
+                $label = sprintf('%s wire %s to %s', ucfirst($wire->colour), $model->placeName($wire->from), $model->placeName($wire->to));
+                $add($wire->id, $label, $mode, $wireModes[$mode], 'wires', $wire->id);
             }
         }
 
@@ -98,7 +99,7 @@ final class Universe
         $weight = $overrides[$id] ?? $found['weight'];
         if (isset($found['jumper'])) {
             [$a, $b] = $found['jumper'];
-            $title = sprintf('%s: an earlier jumper from %s to %s', $model->parts()[$found['part']]['label'], $model->placeName($a), $model->placeName($b));
+            $title = sprintf('%s: an earlier jumper from %s to %s', $model->parts()[$found['part']]->label, $model->placeName($a), $model->placeName($b));
 
             return new Fault($id, $found['part'], $found['mode'], null, $title, 'found', [], $weight, 'unjump', null, jumpers: [[$a, $b]]);
         }
@@ -123,7 +124,7 @@ final class Universe
     {
         [$wire, $which] = Model::split($end);
 
-        return $model->wires()[$wire][$which === 'a' ? 'from' : 'to'];
+        return $model->wires()[$wire]->at($which);
     }
 
     /**

@@ -6,6 +6,7 @@ namespace OddSpark\Marking;
 
 use OddSpark\Acts\Act;
 use OddSpark\Acts\ActionLog;
+use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Attempt;
 use OddSpark\Bench\Observations;
@@ -99,10 +100,16 @@ final class Account
         ));
     }
 
+    /** The kind of a part; null of a wire, and of what is not there. */
+    public function kind(string $part): ?Kind
+    {
+        return $this->plan->model->kindOf($part);
+    }
+
     /** Family of the part or wire that an id stands for. */
     public function family(string $id): string
     {
-        return $this->plan->model->kindOf($id)['family'] ?? 'wires';
+        return $this->plan->model->kindOf($id)->family->value ?? 'wires';
     }
 
     public function title(string $id): string

@@ -63,16 +63,16 @@ final readonly class Afterwards
         };
         $hear($state);
         $end = $bench->watch($state, $until - $state['zero'], $hear);
-        $household = $plan->model->document['household'];
+        $household = $plan->model->household();
         $value = fn (string $process): float => Course::at($end['slots'][$process]['course'], $end['tick']);
         $surroundings = new Surroundings($end['tick'], $end['slots']);
         $rooms = array_map(fn (array $room) => [
-            'name' => $room['name'] ?? '', 'now' => $value($room['of']), 'wants' => (float) $room['wants'],
-            'blank' => isset($room['display']) && $bench->machine()->shows($end, $room['display']) === 'blank',
+            'name' => $room['name'], 'now' => $value($room['of']), 'wants' => $room['wants'],
+            'blank' => $room['display'] !== null && $bench->machine()->shows($end, $room['display']) === 'blank',
             'calling' => Condition::holds($room['calls'], $surroundings),
-        ], $household['rooms']);
-        $water = $household['hot_water'] ?? null;
+        ], $household->rooms);
+        $water = $household->hotWater;
 
-        return Complaint::of($household, $heard->until($until - $from), $rooms, $water === null ? null : ['now' => $value($water['of']), 'wants' => (float) $water['wants']]);
+        return Complaint::of($household, $heard->until($until - $from), $rooms, $water === null ? null : ['now' => $value($water['of']), 'wants' => $water['wants']]);
     }
 }

@@ -8,6 +8,7 @@ use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Wording;
+use OddSpark\Parts\Ability\Decides;
 use OddSpark\Suspects\BestReading;
 use OddSpark\Suspects\Tracker;
 
@@ -45,7 +46,7 @@ final readonly class Hint
     /** In which step most of what is left would have the control stand. */
     private function where(Tracker $tracker): string
     {
-        $control = array_key_first(array_filter($this->plan->primitives, fn (array $p) => $p['type'] === 'control'));
+        $control = $this->plan->those(Decides::class)[0] ?? null;
         if ($control === null) {
             return $this->circuit($tracker);
         }

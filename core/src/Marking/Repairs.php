@@ -8,6 +8,7 @@ use OddSpark\Acts\Act;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
 use OddSpark\Faults\Fault;
+use OddSpark\Parts\Ability\GoesAlong;
 
 /** What became of the fault, act by act, as the appliance stood: read off the candidate that is the truth. */
 final class Repairs
@@ -38,9 +39,9 @@ final class Repairs
         if (in_array($act->name, ['mend', 'spare', 'fuse'], true) && $this->hasGoneAlong($state, $act->get('part'))) {
             $this->spoiled[$entry] = true;
         }
-        foreach ($this->plan->model->document['parts'] as $part) {
-            if ($this->fault->in($part['id']) === null && ($this->hasGoneAlong($state, $part['id']) || $this->hasTripped($state, $part['id']))) {
-                $this->symptoms[$part['id']] = true;
+        foreach ($this->plan->model->parts() as $part) {
+            if ($this->fault->in($part->id) === null && ($this->hasGoneAlong($state, $part->id) || $this->hasTripped($state, $part->id))) {
+                $this->symptoms[$part->id] = true;
             }
         }
     }
@@ -101,11 +102,10 @@ final class Repairs
      */
     private function hasGoneAlong(array $state, string $part): bool
     {
-        foreach ($this->plan->primitives as $id => $entry) {
-            if (str_starts_with((string) $id, "$part.") && (
-                $entry['type'] === 'fuse' && ! $state['slots'][$id]['whole']
-                || $entry['type'] === 'protector' && ! $state['slots'][$id]['closed']
-            )) {
+        foreach ($this->plan->model->kindOf($part)?->those(GoesAlong::class) ?? [] as $name => $spec) {
+            /** @var class-string<GoesAlong> $class */
+            $class = $spec->class;
+            if ($class::hasGone($state['slots']["$part.$name"])) {
                 return true;
             }
         }
@@ -114,15 +114,17 @@ final class Repairs
     }
 
     /**
-     * Whether a limit or rollout stands open by what it senses.
+     * Whether a safety stands open by what it senses, that is made at rest: not a draught switch before the fan runs.
      *
      * @param array<string, mixed> $state
      */
     private function hasTripped(array $state, string $part): bool
     {
         $kind = $this->plan->model->kindOf($part);
-        foreach (in_array($kind['family'], ['limit', 'rollout', 'safety'], true) ? $kind['primitives'] : [] as $name => $spec) {
-            if ($spec['type'] === 'sensor' && ($spec['opens_at'] > $spec['closes_at'] || isset($spec['manual_reset'])) && ! $state['slots']["$part.$name"]['made']) {
+        foreach ($kind?->sensors() ?? [] as $name) {
+            $spec = $kind->primitives[$name];
+            $restsMade = $spec->get('opens_at') > $spec->get('closes_at') || $spec->has('manual_reset');
+            if ($restsMade && ! $state['slots']["$part.$name"]['made']) {
                 return true;
             }
         }

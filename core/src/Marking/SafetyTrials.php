@@ -8,8 +8,8 @@ use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Observations;
 use OddSpark\Faults\Fault;
+use OddSpark\Parts\Ability\Burns;
 use OddSpark\Run\Memory;
-use OddSpark\Wiring\Safety;
 
 /**
  * Which safeties were made to act after the last repair, and whether each then stopped the fuel: read off a run
@@ -20,8 +20,6 @@ use OddSpark\Wiring\Safety;
  */
 final class SafetyTrials
 {
-    private const FAMILIES = ['limit', 'safety', 'draught'];
-
     public const FLAME = 'flame';
 
     /** Ticks within which the fuel has to stop. */
@@ -47,16 +45,13 @@ final class SafetyTrials
     public function __construct(private readonly Plan $plan, private readonly Fault $fault, private readonly Memory $memory)
     {
         $sensors = [];
-        foreach ($plan->model->document['parts'] as $part) {
-            $kind = $plan->model->document['kinds'][$part['kind']];
-            foreach (in_array($kind['family'], self::FAMILIES, true) ? $kind['primitives'] : [] as $name => $spec) {
-                if (Safety::guards($kind, $spec)) {
-                    $sensors[] = "{$part['id']}.$name";
-                }
+        foreach ($plan->model->parts() as $part) {
+            foreach ($part->kind->guards()?->isMadeToAct() === true ? $part->kind->sensors() : [] as $name) {
+                $sensors[] = "$part->id.$name";
             }
         }
         $this->sensors = $sensors;
-        $this->burners = array_keys(array_filter($plan->primitives, fn (array $p) => $p['type'] === 'burner'));
+        $this->burners = $plan->those(Burns::class);
     }
 
     /** @return list<string> ids of all that there are to try: sensors, and the flame */
@@ -68,7 +63,7 @@ final class SafetyTrials
     /** How one is called. */
     public function label(string $id): string
     {
-        return $id === self::FLAME ? 'the flame proving' : $this->plan->model->parts()[substr($id, 0, (int) strrpos($id, '.'))]['label'];
+        return $id === self::FLAME ? 'the flame proving' : $this->plan->model->part(substr($id, 0, (int) strrpos($id, '.')))->label;
     }
 
     /**
@@ -144,11 +139,10 @@ final class SafetyTrials
     /** @param array<string, mixed> $s */
     private function fuelIsShut(array $s): bool
     {
-        foreach ($this->plan->model->document['parts'] as $part) {
-            $kind = $this->plan->model->document['kinds'][$part['kind']];
-            if (in_array($kind['family'], ['gas supply', 'oil supply'], true)) {
-                foreach (array_keys($kind['controls'] ?? []) as $lever) {
-                    if (in_array($s['slots']["{$part['id']}.$lever"]['at'] ?? null, ['shut', 'off'], true)) {
+        foreach ($this->plan->model->parts() as $part) {
+            if ($part->kind->isFuelSupply()) {
+                foreach (array_keys($part->kind->settings) as $lever) {
+                    if (in_array($s['slots']["{$part->id}.$lever"]['at'] ?? null, ['shut', 'off'], true)) {
                         return true;
                     }
                 }

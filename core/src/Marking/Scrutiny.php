@@ -7,6 +7,7 @@ namespace OddSpark\Marking;
 use OddSpark\Acts\Act;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
+use OddSpark\Appliance\Wire;
 use OddSpark\Bench\Bench;
 use OddSpark\Circuit\Solution;
 use OddSpark\Meter\Meter;
@@ -100,9 +101,9 @@ final class Scrutiny
     {
         foreach ([[$red, $black], [$black, $red]] as [$end, $to]) {
             [$wire, $which] = Model::split($end);
-            $w = $this->plan->model->wires()[$wire] ?? null;
+            $w = $this->plan->model->wire($wire);
             if ($w !== null && ! $state['slots']["$wire.body"][$which]) {
-                return $w[$which === 'a' ? 'from' : 'to'] === $to;
+                return $w->at($which) === $to;
             }
         }
 
@@ -180,7 +181,7 @@ final class Scrutiny
             return [];
         }
         $ends = fn (string $place): array => array_merge(...array_values(array_map(
-            fn (array $w) => array_filter([$w['from'] === $place ? "{$w['id']}.a" : null, $w['to'] === $place ? "{$w['id']}.b" : null]),
+            fn (Wire $w) => array_filter([$w->from === $place ? "{$w->id}.a" : null, $w->to === $place ? "{$w->id}.b" : null]),
             $this->plan->model->wires(),
         )));
         $as = $this->ohms($mode, $red, $black, $candidates, $weights, []);
@@ -271,8 +272,8 @@ final class Scrutiny
             return Worth::bits(Worth::bins($values, array_map(fn (float $v) => Meter::tolerance(Mode::VoltsAc, $v), $values)), $weights);
         };
         $metal = $worth($on[0] ? $red : $black);
-        foreach (array_keys($this->plan->model->kindOf($part)['terminals'] ?? []) as $other) {
-            if ($this->isLoad($part, $terminal, (string) $other) && $worth("$part.$other") > $metal + self::MORE_BITS) {
+        foreach (array_keys($this->plan->model->kindOf($part)->terminals ?? []) as $other) {
+            if ($this->plan->model->kindOf($part)?->isLoadBetween($terminal, (string) $other) === true && $worth("$part.$other") > $metal + self::MORE_BITS) {
                 $found['floating'] = 'From there to metal it says little; across the part\'s own two terminals it would have told more.';
                 break;
             }
@@ -281,24 +282,11 @@ final class Scrutiny
         return $found;
     }
 
-    /** Whether something that is fed lies between two terminals of a part, and not a switch. */
-    private function isLoad(string $part, string $a, string $b): bool
-    {
-        foreach ($this->plan->model->kindOf($part)['primitives'] ?? [] as $spec) {
-            $between = $spec['between'] ?? [];
-            if (in_array($a, $between, true) && in_array($b, $between, true) && $a !== $b && ! in_array($spec['type'], ['contact', 'fuse', 'protector'], true)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
     private function isMetal(string $place): bool
     {
         [$part, $terminal] = Model::split($place);
 
-        return ($this->plan->model->kindOf($part)['family'] ?? '') === 'ground' || in_array($terminal, ['frame', 'metal', 'hood', 'GND', 'PE'], true);
+        return $this->plan->model->kindOf($part)?->isGround() === true || in_array($terminal, ['frame', 'metal', 'hood', 'GND', 'PE'], true);
     }
 
     /**

@@ -46,8 +46,8 @@ final class Clamp
         $ways = [];
         foreach ($wires as $id) {
             $wire = $model->wires()[$id];
-            [$x1, $y1] = self::at($model, $wire['from']);
-            [$x2, $y2] = self::at($model, $wire['to']);
+            [$x1, $y1] = self::at($model, $wire->from);
+            [$x2, $y2] = self::at($model, $wire->to);
             $run = [$x2 - $x1, $y2 - $y1];
             $first ??= $run;
             $ways[] = $run[0] * $first[0] + $run[1] * $first[1] >= 0 ? 1 : -1;
@@ -60,8 +60,8 @@ final class Clamp
     private static function at(Model $model, string $place): array
     {
         [$part, $terminal] = Model::split($place);
-        $own = $model->kindOf($part)['terminals'][$terminal]['at'];
-        $at = $model->parts()[$part]['at'];
+        $own = $model->parts()[$part]->kind->terminals[$terminal];
+        $at = $model->parts()[$part]->at;
 
         return [$at[0] + $own[0], $at[1] + $own[1]];
     }

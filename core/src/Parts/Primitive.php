@@ -28,6 +28,12 @@ abstract class Primitive
     /** Parameters that change how it behaves, but nothing that it stamps for a given slot. */
     public const MECHANICAL = [];
 
+    /** Parameters whose values scatter among good parts of one label. */
+    public const SCATTERS = [];
+
+    /** What a part with such a primitive does, as one would look for it. */
+    public const DOES = '';
+
     /**
      * Parameters of a process element, as its document must give them: number, id, ids (a list of them),
      * conditions or items (lists); "?" when it may be left out.
@@ -45,6 +51,62 @@ abstract class Primitive
     public static function joins(array $spec): array
     {
         return [];
+    }
+
+    /**
+     * What it is to the wiring, as documented.
+     *
+     * @param array<string, mixed> $spec
+     * @return list<Wired>
+     */
+    public static function wiring(array $spec): array
+    {
+        return [];
+    }
+
+    /**
+     * The figures that can be set on it.
+     *
+     * @param array<string, mixed> $spec
+     * @return list<Figure>
+     */
+    public static function figures(array $spec): array
+    {
+        return [];
+    }
+
+    /**
+     * How it fails by its nature.
+     *
+     * @param array<string, mixed> $spec
+     * @return list<NaturalFault>
+     */
+    public static function faults(array $spec): array
+    {
+        return [];
+    }
+
+    /**
+     * What it draws as a load at a voltage, A.
+     *
+     * @param array<string, mixed> $spec
+     */
+    public static function draws(array $spec, float $volts): float
+    {
+        [$ohm, $reactance] = $spec['run'] ?? [$spec['ohm'] ?? $spec['hot_ohm'] ?? INF, $spec['reactance_ohm'] ?? 0.0];
+
+        return $volts / max(1e-3, hypot((float) $ohm, (float) $reactance));
+    }
+
+    /**
+     * Why it does not do now what it is there for; null when that is not for it to say but for the wiring.
+     *
+     * @param array<string, mixed> $spec with ids of the plan
+     * @param array<string, mixed> $slot
+     */
+    public static function why(array $spec, array $slot, Surroundings $now): ?Reason
+    {
+        return null;
     }
 
     /** @return array<string, mixed> the slot before anything happened */

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace OddSpark\Process;
 
+use OddSpark\Parts\Ability\Burns;
 use OddSpark\Parts\Condition;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
 
 /**
@@ -16,7 +18,7 @@ use OddSpark\Parts\Surroundings;
  * Lights a moment after gas, or oil from its nozzle, meets what lights it: a surface hot enough, or
  * anything else that the model says, a spark, a pilot, a match. Goes out when the fuel does.
  */
-final class Burner extends Primitive
+final class Burner extends Primitive implements Burns
 {
     public const GIVEN = ['ways' => 'ids', 'igniter' => 'id?', 'lights_at_f' => 'number?', 'lit_by' => 'conditions?', 'lights_in_s' => 'number', 'least' => 'number', 'carries_in_s' => 'number?', 'carries_by' => 'ids?', 'input_btu_h' => 'number?'];
 
@@ -29,6 +31,19 @@ final class Burner extends Primitive
      *     input_btu_h: what it burns
      */
     public function __construct(private readonly array $p, Fittings $f) {}
+
+    public static function why(array $spec, array $slot, Surroundings $now): Reason
+    {
+        if ($slot['lit']) {
+            return new Reason('burns.');
+        }
+        $shut = array_values(array_filter($spec['ways'], fn (string $way) => ($now->follow($way, 'free') ?? 1.0) < Way::FREE));
+        if ($shut !== []) {
+            return new Reason('has no fuel.', $shut);
+        }
+
+        return new Reason('has fuel, and nothing lights it.', [...(isset($spec['igniter']) ? [$spec['igniter']] : []), ...array_column($spec['lit_by'] ?? [], 'by')]);
+    }
 
     public function initial(): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Process;
 
+use OddSpark\Parts\Ability\HoldsHeat;
 use OddSpark\Parts\Condition;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
@@ -18,7 +19,7 @@ use OddSpark\Trade\Course;
  * twentieth of what lies between the two.
  * Units hang together: Btu/h, Btu/h per °F and Btu per °F, or W, W/K and Wh/K.
  */
-final class Store extends Primitive
+final class Store extends Primitive implements HoldsHeat
 {
     public const GIVEN = ['start' => 'number', 'holds' => 'number', 'gains' => 'items?', 'loses' => 'items'];
 

@@ -5,13 +5,18 @@ declare(strict_types=1);
 namespace OddSpark\Process;
 
 use OddSpark\Parts\Condition;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
 
 /** A way for water, oil, gas or heat that is free while all of some conditions hold, or any of others. Slot: free. */
 final class Way extends Primitive
 {
+    /** From here on enough goes through that it does not count as shut. */
+    public const FREE = 0.3;
+
     public const GIVEN = ['all' => 'conditions?', 'any' => 'conditions?', 'share' => 'number?', 'passes' => 'number?', 'stuck' => 'text?'];
 
     /** @var list<array<string, mixed>> */
@@ -28,6 +33,22 @@ final class Way extends Primitive
         $this->all = $p['all'] ?? [];
         $this->any = $p['any'] ?? [];
         $this->share = (float) ($p['share'] ?? 1.0);
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [new Figure('passes', '', 0.0, 1.0), new Figure('share', '', 0.0, 1.0)];
+    }
+
+    public static function why(array $spec, array $slot, Surroundings $now): Reason
+    {
+        if (($slot['free'] ?? 1.0) >= self::FREE) {
+            return new Reason('is free.');
+        }
+        $conditions = [...($spec['all'] ?? []), ...($spec['any'] ?? [])];
+        $missing = array_filter($conditions, fn (array $c) => ! Condition::holds($c, $now));
+
+        return new Reason('is shut.', array_values(array_column($missing, 'by')));
     }
 
     public function initial(): array

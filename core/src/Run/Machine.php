@@ -159,7 +159,7 @@ final class Machine
     {
         $shunts = [];
         foreach ($this->plan->primitives as $entry) {
-            if ($entry['type'] === 'flame-path') {
+            if ($entry['flames'] !== []) {
                 $shunts[$entry['flames'][0]] = $entry['branches'][0];
             }
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Senses;
 
+use OddSpark\Appliance\Household;
+
 /**
  * What the customer says: statements that are true of what happened before the visit.
  *
@@ -21,13 +23,12 @@ final class Complaint
     private const LATELY = 2_400_000;
 
     /**
-     * @param array<string, mixed> $household of the model: heat, air, noise and smell by channel and what is then perceived
      * @param array<string, list<array{int, int, string}>> $heard by channel, over the whole time before the visit
      * @param list<array{name: string, now: float, wants: float, blank: bool, calling: bool}> $rooms when the household last took notice
      * @param array{now: float, wants: float}|null $hotWater
      * @return list<array{id: string, text: string}>
      */
-    public static function of(array $household, array $heard, array $rooms, ?array $hotWater): array
+    public static function of(Household $household, array $heard, array $rooms, ?array $hotWater): array
     {
         $said = [];
         $say = function (string $id, string $text) use (&$said): void {
@@ -39,17 +40,17 @@ final class Complaint
                 $say('blank'.($several ? ":{$room['name']}" : ''), $several ? "The thermostat {$room['name']} is blank." : 'The thermostat is blank.');
             }
         }
-        $burned = self::total($heard, $household['heat']);
-        $fires = self::times($heard, $household['heat']);
+        $burned = self::total($heard, $household->heat);
+        $fires = self::times($heard, $household->heat);
         $cold = array_values(array_filter($rooms, fn ($r) => $r['now'] < $r['wants'] - self::COLD));
         $warm = array_values(array_filter($rooms, fn ($r) => $r['now'] > $r['wants'] + self::WARM));
         // of a boiler that comes and goes as its water asks, nobody in the rooms takes notice
-        $comesAndGoes = $household['comes_and_goes'] ?? false;
+        $comesAndGoes = $household->comesAndGoes;
         if ($burned === 0) {
             $say('no-heat', 'We have no heat at all.');
         } elseif (! $comesAndGoes && $fires >= 3 && $burned / $fires < 420_000 && ($cold !== [] || ! $several)) {
             $say('short', 'It comes on, runs for some minutes and quits, over and over.');
-        } elseif (array_filter($rooms, fn ($r) => $r['calling']) !== [] && ! self::lastly($heard, $household['heat'], $comesAndGoes ? self::LATELY : 0)) {
+        } elseif (array_filter($rooms, fn ($r) => $r['calling']) !== [] && ! self::lastly($heard, $household->heat, $comesAndGoes ? self::LATELY : 0)) {
             $say('quit', 'It was heating, then the burner quit.');
         } elseif ($cold !== [] && count($cold) === count($rooms)) {
             $say('too-cold', 'It heated for a while, but it does not get warm.');
@@ -69,8 +70,8 @@ final class Complaint
         if ($hotWater !== null && $hotWater['now'] < $hotWater['wants'] * 0.8) {
             $say('no-hot-water', 'There is no hot water.');
         }
-        if (isset($household['air'])) {
-            $ran = self::total($heard, $household['air']);
+        if ($household->air !== null) {
+            $ran = self::total($heard, $household->air);
             if ($ran > $burned + 600_000) {
                 $say('fan-always', 'The fan never stops.');
             } elseif ($ran > 0 && $burned === 0) {
@@ -79,10 +80,10 @@ final class Complaint
                 $say('no-fan', 'No air comes from the registers.');
             }
         }
-        if (self::total($heard, $household['smell'] ?? []) > 0) {
+        if (self::total($heard, $household->smell) > 0) {
             $say('smell', 'There was a smell of gas for a moment.');
         }
-        if (self::total($heard, $household['hum'] ?? []) > 0) {
+        if (self::total($heard, $household->hum) > 0) {
             $say('hum', 'Something hums down there.');
         }
 
@@ -93,15 +94,14 @@ final class Complaint
      * What the customer answers when asked: true of what happened, as far as a layman takes notice, and of
      * what he does not know, what customers say.
      *
-     * @param array<string, mixed> $household
      * @param array<string, list<array{int, int, string}>> $heard
      * @param list<array{name: string, now: float, wants: float, blank: bool, calling: bool}> $rooms
      * @return array<string, string> by question
      */
-    public static function answers(array $household, array $heard, array $rooms, int $arrived): array
+    public static function answers(Household $household, array $heard, array $rooms, int $arrived): array
     {
         $last = null;
-        foreach ($household['heat'] as $channel => $values) {
+        foreach ($household->heat as $channel => $values) {
             foreach ($heard[$channel] ?? [] as [, $to, $value]) {
                 if (in_array($value, $values, true)) {
                     $last = max($last ?? 0, $to);
@@ -120,8 +120,8 @@ final class Complaint
                 default => 'The better part of a day.',
             },
             'display' => $blank === [] ? 'It shows what it always shows.' : 'It is blank.',
-            'noise' => self::total($heard, $household['hum'] ?? []) > 0 ? 'Something hums.' : 'Nothing out of the way.',
-            'smell' => self::total($heard, $household['smell'] ?? []) > 0 ? 'There was a smell of gas, for a moment.' : 'No.',
+            'noise' => self::total($heard, $household->hum) > 0 ? 'Something hums.' : 'Nothing out of the way.',
+            'smell' => self::total($heard, $household->smell) > 0 ? 'There was a smell of gas, for a moment.' : 'No.',
             'filter' => 'Not long ago, I think.',
             'work' => 'Not that I know of.',
         ];

@@ -36,7 +36,7 @@ final class Perception
         $this->sights = $sights;
         $this->ambient = array_filter($plan->percepts, fn (array $p) => $p['from'] !== 'look');
         $together = [];
-        foreach ($plan->model->document['views'] ?? [] as $view) {
+        foreach ($plan->model->views() as $view) {
             foreach ($view as $part) {
                 $together[$part] = $view;
             }

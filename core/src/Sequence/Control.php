@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace OddSpark\Sequence;
 
+use OddSpark\Parts\Ability\Decides;
 use OddSpark\Parts\Fittings;
+use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Parts\Wired;
 
 /**
  * A control whose behaviour is a table: states with outputs and a lamp, and ordered guards that
@@ -15,8 +18,13 @@ use OddSpark\Parts\Surroundings;
  * The table is read afresh from its document for every run; nothing of any appliance's sequence
  * is written here.
  */
-final class Control extends Primitive
+final class Control extends Primitive implements Decides
 {
+    public const DOES = 'sequences decides times';
+
+    /** Volts at which it reads the ohms of what hangs on it; from memory. */
+    private const SENSING_V = 5.0;
+
     public const READS_CIRCUIT = true;
 
     public const DARK = 'dark';
@@ -43,6 +51,23 @@ final class Control extends Primitive
         $this->inputs = array_map(fn (array $input) => new Input($input, $f), $p['inputs']);
         $this->times = ($p['times'] ?? []) + $p['table']['times'];
         $this->supply = $p['table']['supply'] ?? null;
+    }
+
+    public static function wiring(array $spec): array
+    {
+        $supplies = [];
+        foreach ($spec['inputs'] as $input) {
+            if (isset($input['ohms'])) {
+                $supplies[] = Wired::supply($input['ohms'][0], $input['ohms'][1], self::SENSING_V, 'what it reads the ohms of', 'sensing');
+            }
+        }
+
+        return $supplies;
+    }
+
+    public static function faults(array $spec): array
+    {
+        return [new NaturalFault('dead', 'dead', (isset($spec['inputs']['supply']) ? ['inputs.supply.dead' => true] : []) + ['lamp_dead' => true], 1.0)];
     }
 
     public function initial(): array

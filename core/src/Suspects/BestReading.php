@@ -33,11 +33,10 @@ final class BestReading
     public function __construct(private readonly Plan $plan)
     {
         $references = [];
-        foreach ($plan->model->document['parts'] as $part) {
-            $kind = $plan->model->document['kinds'][$part['kind']];
-            foreach ($kind['references'] ?? [] as $terminal) {
+        foreach ($plan->model->parts() as $part) {
+            foreach ($part->kind->references as $terminal) {
                 // two screws of one cabinet are one reference
-                $references[$plan->places["{$part['id']}.$terminal"]] ??= "{$part['id']}.$terminal";
+                $references[$plan->places["{$part->id}.$terminal"]] ??= "{$part->id}.$terminal";
             }
         }
         $this->references = array_values($references);
@@ -110,14 +109,14 @@ final class BestReading
                 $offer('ohm', Mode::Ohms, $red, $black, array_map(fn (Solution $s) => Meter::exact(Mode::Ohms, $s, $a, $b), $solutions));
             }
         }
-        foreach ($this->plan->model->document['parts'] as $part) {
+        foreach ($this->plan->model->parts() as $part) {
             $bins = [];
             foreach ($candidates as $id => [$bench, $state]) {
-                $bins[(string) json_encode($bench->glance($state, $part['id']))][] = (string) $id;
+                $bins[(string) json_encode($bench->glance($state, $part->id))][] = (string) $id;
             }
             $bits = Worth::bits($bins, $weights);
             if ($bits >= $least) {
-                $found[] = ['look', null, $part['id'], null, $bins, $bits];
+                $found[] = ['look', null, $part->id, null, $bins, $bits];
             }
         }
         [$looking, $reading] = [Catalogue::ACTS['look']['minutes'], Catalogue::ACTS['leads']['minutes']];
@@ -183,24 +182,24 @@ final class BestReading
     {
         $pairs = [];
         $model = $this->plan->model;
-        foreach ($model->document['parts'] as $part) {
-            $terminals = array_keys($model->document['kinds'][$part['kind']]['terminals']);
+        foreach ($model->parts() as $part) {
+            $terminals = array_keys($part->kind->terminals);
             foreach ($terminals as $i => $t) {
                 foreach ($this->references as $reference) {
-                    if ("{$part['id']}.$t" !== $reference) {
-                        $pairs[] = ["{$part['id']}.$t", $reference];
+                    if ("{$part->id}.$t" !== $reference) {
+                        $pairs[] = ["{$part->id}.$t", $reference];
                     }
                 }
                 if (count($terminals) <= 6) {
                     for ($j = $i + 1; $j < count($terminals); $j++) {
-                        $pairs[] = ["{$part['id']}.$t", "{$part['id']}.{$terminals[$j]}"];
+                        $pairs[] = ["{$part->id}.$t", "{$part->id}.{$terminals[$j]}"];
                     }
                 }
             }
         }
-        foreach ($model->document['wires'] as $wire) {
-            $pairs[] = ["{$wire['id']}.a", "{$wire['id']}.b"];
-            $pairs[] = [$wire['from'], $wire['to']]; // its joints too
+        foreach ($model->wires() as $wire) {
+            $pairs[] = ["{$wire->id}.a", "{$wire->id}.b"];
+            $pairs[] = [$wire->from, $wire->to]; // its joints too
         }
 
         return $pairs;

@@ -9,6 +9,7 @@ use OddSpark\Bench\Bench;
 use OddSpark\Faults\Universe;
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
+use OddSpark\Parts\Ability\IsMains;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Perception;
 use OddSpark\Senses\Record;
@@ -75,7 +76,7 @@ final class Evidence
     /** The instrument of a tap, by "TAP MOMENT". */
     public function tapMode(string $tapAndMoment): Mode
     {
-        return Mode::from($this->plan->model->document['taps'][explode(' ', $tapAndMoment)[0]]['instrument']);
+        return Mode::from($this->plan->model->taps()[explode(' ', $tapAndMoment)[0]]->instrument);
     }
 
     /** What a channel shows of a fault at a moment of the trial; null when it could not be perceived. */
@@ -103,17 +104,17 @@ final class Evidence
             return false;
         };
         $looks = $taps = [];
-        foreach ($this->plan->model->document['parts'] as $part) {
-            $looks[$part['id']] = $bench->glance(['door' => 'open'] + $state, $part['id']);
+        foreach ($this->plan->model->parts() as $part) {
+            $looks[$part->id] = $bench->glance(['door' => 'open'] + $state, $part->id);
         }
-        foreach ($this->plan->model->document['wires'] as $wire) {
-            $looks[$wire['id']] = $bench->glance(['door' => 'open'] + $state, $wire['id']);
+        foreach ($this->plan->model->wires() as $wire) {
+            $looks[$wire->id] = $bench->glance(['door' => 'open'] + $state, $wire->id);
         }
         $moments = array_keys($this->trial->moments());
         foreach ($this->trial->acts() as $act) {
             while ($moments !== [] && $moments[0] < $act->tick) {
                 $state = $bench->watch($state, $moments[0], $watch);
-                foreach ($this->plan->model->document['taps'] ?? [] as $tap => $at) {
+                foreach (array_keys($this->plan->model->taps()) as $tap) {
                     $taps["$tap $moments[0]"] = $bench->tap($state, (string) $tap);
                 }
                 array_shift($moments);
@@ -174,25 +175,24 @@ final class Evidence
     {
         $model = $this->plan->model;
         $at = $freed = $lifted = [];
-        foreach ($model->document['wires'] as $wire) {
-            $at[$wire['from']][] = [$wire['id'], 'a'];
-            $at[$wire['to']][] = [$wire['id'], 'b'];
+        foreach ($model->wires() as $wire) {
+            $at[$wire->from][] = [$wire->id, 'a'];
+            $at[$wire->to][] = [$wire->id, 'b'];
         }
-        foreach ($model->document['parts'] as $part) {
-            $kind = $model->document['kinds'][$part['kind']];
-            $terminals = array_keys($kind['terminals']);
-            if (in_array('source', array_column($kind['primitives'], 'type'), true)) {
+        foreach ($model->parts() as $part) {
+            $terminals = array_keys($part->kind->terminals);
+            if ($part->kind->those(IsMains::class) !== []) {
                 continue; // the street is not switched off
             }
             for ($i = 1; $i < count($terminals) && count($terminals) <= 6; $i++) {
-                [$a, $b] = ["{$part['id']}.{$terminals[0]}", "{$part['id']}.{$terminals[$i]}"];
-                $freed[] = [$a, $b, $part['id']];
+                [$a, $b] = ["{$part->id}.{$terminals[0]}", "{$part->id}.{$terminals[$i]}"];
+                $freed[] = [$a, $b, $part->id];
                 $lifted[] = $at[$b] ?? [];
             }
         }
-        foreach ($model->document['wires'] as $wire) {
-            $freed[] = ["{$wire['id']}.a", "{$wire['id']}.b", $wire['id']];
-            $lifted[] = [[$wire['id'], 'a']];
+        foreach ($model->wires() as $wire) {
+            $freed[] = ["{$wire->id}.a", "{$wire->id}.b", $wire->id];
+            $lifted[] = [[$wire->id, 'a']];
         }
 
         return [$freed, $lifted];

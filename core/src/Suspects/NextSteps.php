@@ -80,14 +80,12 @@ final class NextSteps
         } elseif (! $state['held']) {
             $add('hold', ['to' => 'held']);
         }
-        foreach ($this->plan->model->document['parts'] as $part) {
-            $kind = $this->plan->model->document['kinds'][$part['kind']];
-            foreach ($kind['controls'] ?? [] as $lever => $_) {
-                $spec = $kind['primitives'][$lever];
-                $at = $state['slots']["{$part['id']}.$lever"]['at'];
-                foreach ($spec['range'] ?? $spec['positions'] as $to) {
-                    if ($to !== $at && ! in_array($kind['family'], ['supply', 'gas supply', 'oil supply', 'draught', 'airflow'], true)) {
-                        $add('set', ['part' => $part['id'], 'lever' => $lever, 'to' => $to]);
+        foreach ($this->plan->model->parts() as $part) {
+            foreach ($part->kind->family->isUtility() ? [] : $part->kind->settings as $lever => $setting) {
+                $at = $state['slots']["{$part->id}.$lever"]['at'];
+                foreach ($setting->ends() as $to) {
+                    if ($to !== $at) {
+                        $add('set', ['part' => $part->id, 'lever' => $lever, 'to' => $to]);
                     }
                 }
             }

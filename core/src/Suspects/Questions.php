@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Suspects;
 
 use OddSpark\Acts\Catalogue;
+use OddSpark\Appliance\Part;
 use OddSpark\Meter\Mode;
 
 /**
@@ -99,9 +100,9 @@ final class Questions
     private function looks(): void
     {
         $model = $this->evidence->plan->model;
-        $all = array_column($model->document['parts'], 'label', 'id');
-        foreach ($model->document['wires'] as $wire) {
-            $all[$wire['id']] = "the {$wire['colour']} wire from {$model->placeName($wire['from'])} to {$model->placeName($wire['to'])}";
+        $all = array_map(fn (Part $p): string => $p->label, $model->parts());
+        foreach ($model->wires() as $wire) {
+            $all[$wire->id] = "the {$wire->colour} wire from {$model->placeName($wire->from)} to {$model->placeName($wire->to)}";
         }
         foreach ($all as $id => $label) {
             $values = [];
@@ -211,19 +212,19 @@ final class Questions
         $model = $this->evidence->plan->model;
         foreach ($this->evidence->freed as $i => [$a, $b, $of]) {
             $values = array_map(fn (array $shown) => $shown['ohms'][$i], array_values($this->evidence->of));
-            $text = isset($model->wires()[$of]) ? "{$model->wires()[$of]['colour']} wire from {$model->placeName($model->wires()[$of]['from'])} to {$model->placeName($model->wires()[$of]['to'])}" : "{$model->placeName($a)} to {$model->placeName($b)}";
+            $text = ($wire = $model->wire($of)) !== null ? "$wire->colour wire from {$model->placeName($wire->from)} to {$model->placeName($wire->to)}" : "{$model->placeName($a)} to {$model->placeName($b)}";
             $this->keep(new Question('ohms', "ohms of $text, lifted, power off", [$a, $b], Catalogue::ACTS['lift']['minutes'] + Catalogue::ACTS['leads']['minutes'], $values, Mode::Ohms));
         }
     }
 
     private function taps(): void
     {
-        $taps = $this->evidence->plan->model->document['taps'] ?? [];
+        $taps = $this->evidence->plan->model->taps();
         foreach ($taps as $tap => $at) {
             foreach ($this->evidence->trial->moments() as $tick => $when) {
                 $values = array_map(fn (array $shown) => $shown['taps']["$tap $tick"], array_values($this->evidence->of));
-                $mode = Mode::from($at['instrument']);
-                $this->keep(new Question('tap', lcfirst(Mode::AT_TAPS[$at['instrument']])." at the {$at['label']}, $when", [(string) $tap], Catalogue::ACTS[$at['instrument']]['minutes'], $values, $mode, tick: $tick, handy: $this->handy($tick)));
+                $mode = Mode::from($at->instrument);
+                $this->keep(new Question('tap', lcfirst(Mode::AT_TAPS[$at->instrument])." at the $at->label, $when", [(string) $tap], Catalogue::ACTS[$at->instrument]['minutes'], $values, $mode, tick: $tick, handy: $this->handy($tick)));
             }
         }
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Suspects;
 
 use OddSpark\Acts\Act;
+use OddSpark\Appliance\FaultMode;
 use OddSpark\Appliance\Model;
 
 /**
@@ -34,18 +35,17 @@ final readonly class Trial
     public function __construct(Model $model)
     {
         $warm = $cold = $fan = $off = $taps = $resets = [];
-        foreach ($model->document['parts'] as $part) {
-            $kind = $model->document['kinds'][$part['kind']];
-            foreach ($kind['controls'] ?? [] as $lever => $_) {
-                $spec = $kind['primitives'][$lever];
-                $set = fn (string|int $to): array => ['part' => $part['id'], 'lever' => $lever, 'to' => $to];
-                $positions = $spec['positions'] ?? [];
-                if ($kind['family'] === 'thermostat') {
-                    if (isset($spec['range'])) {
-                        $warm[$part['label']][] = $set($spec['range'][1]);
-                        $cold[$part['label']][] = $set($spec['range'][0]);
+        foreach ($model->parts() as $part) {
+            $kind = $part->kind;
+            foreach ($kind->settings as $lever => $setting) {
+                $set = fn (string|int $to): array => ['part' => $part->id, 'lever' => $lever, 'to' => $to];
+                $positions = $setting->positions;
+                if ($kind->isThermostat()) {
+                    if ($setting->range !== null) {
+                        $warm[$part->label][] = $set($setting->range[1]);
+                        $cold[$part->label][] = $set($setting->range[0]);
                     } elseif (in_array('heat', $positions, true)) {
-                        $warm[$part['label']][] = $set('heat');
+                        $warm[$part->label][] = $set('heat');
                     } elseif (in_array('auto', $positions, true)) {
                         $fan[] = $set('on');
                     } elseif ($positions === ['off', 'timed', 'on']) {
@@ -54,18 +54,18 @@ final readonly class Trial
                 } elseif ($positions === ['out', 'pressed']) {
                     $resets[] = [0, 'set', $set('pressed')];
                     $resets[] = [2000, 'set', $set('out')];
-                } elseif ($kind['family'] === 'supply' && $positions === ['on', 'off']) {
+                } elseif ($kind->isSupply() && $positions === ['on', 'off']) {
                     $off[] = $set('off');
-                    if (in_array($lever, array_column($kind['primitives'], 'lever'), true)) { // a breaker: switched off and on again
+                    if ($kind->isTrippedLever($lever)) { // a breaker: switched off and on again
                         array_push($resets, [0, 'set', $set('off')], [2000, 'set', $set('on')]);
                     }
                 }
             }
-            if (self::yieldsToTapping($kind)) {
-                $taps[] = [0, 'tap', ['part' => $part['id']]];
+            if (array_filter($kind->modes, fn (FaultMode $m): bool => $m->yieldsToTapping()) !== []) {
+                $taps[] = [0, 'tap', ['part' => $part->id]];
             }
-            if (isset($kind['resets'])) {
-                $resets[] = [0, 'reset', ['part' => $part['id']]];
+            if ($kind->resets !== []) {
+                $resets[] = [0, 'reset', ['part' => $part->id]];
             }
         }
         $always = $warm[''] ?? [];
@@ -93,26 +93,6 @@ final readonly class Trial
         $begin('tapped', self::TAPPED_S, 'after tapping, into a call', $allWarm, [...$taps, ...$resets]);
         $begin('off', 0, 'with the supply off', $off, [[0, 'hold', ['to' => 'released']]]);
         $this->phases = $phases;
-    }
-
-    /**
-     * Whether some way of failing of this kind is cured by a tap; the others need none.
-     *
-     * @param array<string, mixed> $kind
-     */
-    private static function yieldsToTapping(array $kind): bool
-    {
-        foreach ($kind['modes'] as $mode) {
-            foreach ([$mode['set'] ?? [], ...array_values($mode['degrees'] ?? [])] as $set) {
-                foreach ($set as $path => $value) {
-                    if (str_ends_with($path, '.flaw') && isset($value['taps'])) {
-                        return true;
-                    }
-                }
-            }
-        }
-
-        return false;
     }
 
     /** @return list<Act> in their order */

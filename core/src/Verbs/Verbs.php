@@ -19,6 +19,7 @@ use OddSpark\Drawing\Chart;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\Universe;
 use OddSpark\Marking\Rules;
+use OddSpark\Parts\Ability\Decides;
 use OddSpark\Run\Memory;
 use OddSpark\Run\SpiceDeck;
 use OddSpark\Sequence\Table;
@@ -141,7 +142,7 @@ final class Verbs
         $rows = [];
         foreach ($this->library->names() as $name) {
             $m = $this->library->model($name);
-            $rows[] = ['name' => $name, 'title' => $m->title(), 'parts' => count($m->parts()), 'wires' => count($m->wires()), 'visits' => array_keys($m->document['visits']), 'hash' => $m->hash()];
+            $rows[] = ['name' => $name, 'title' => $m->title(), 'parts' => count($m->parts()), 'wires' => count($m->wires()), 'visits' => $m->visits(), 'hash' => $m->hash()];
         }
 
         return [['models' => $rows], self::table(array_map(fn ($r) => [$r['name'], $r['title'], "{$r['parts']} parts", "{$r['wires']} wires"], $rows))];
@@ -152,8 +153,8 @@ final class Verbs
     {
         $rows = [];
         $text = '';
-        foreach (array_filter($plan->primitives, fn ($p) => $p['type'] === 'control') as $id => $entry) {
-            $table = $entry['spec']['table'];
+        foreach ($plan->those(Decides::class) as $id) {
+            $table = $plan->primitives[$id]['spec']['table'];
             $remarks = (new Table($table))->remarks();
             $rows[] = ['control' => $id, 'table' => $table, 'remarks' => $remarks];
             $text .= "$id: {$table['title']}\n";
@@ -175,7 +176,7 @@ final class Verbs
     private function arrive(Plan $plan): array
     {
         $universe = Universe::of($plan->model);
-        $visit = $this->options['--visit'][0] ?? (string) array_key_first($plan->model->document['visits']);
+        $visit = $this->options['--visit'][0] ?? $plan->model->visits()[0];
         $looks = function (Fault $fault) use ($plan, $visit): array {
             $bench = new Bench($plan, $fault, new Memory());
             $arrival = $bench->arrive($visit);
@@ -202,7 +203,7 @@ final class Verbs
             $text .= '  '.Wording::QUESTIONS[$question]." \"$answer\"\n";
         }
         foreach ($odd as $part => $seen) {
-            $text .= "  {$plan->model->parts()[$part]['label']}: ".implode('; ', array_map(fn ($k, $v) => $k === 'condition' ? $v : "$k $v", array_keys($seen), $seen))."\n";
+            $text .= "  {$plan->model->part($part)->label}: ".implode('; ', array_map(fn ($k, $v) => $k === 'condition' ? $v : "$k $v", array_keys($seen), $seen))."\n";
         }
 
         return [['complaint' => $arrival->complaint, 'answers' => $arrival->state['answers'], 'unlike_healthy' => $odd], $text];
@@ -213,7 +214,7 @@ final class Verbs
     {
         $universe = Universe::of($plan->model);
         $fault = $universe->compound($this->options['--fault'] ?? []);
-        $visit = $this->options['--visit'][0] ?? (string) array_key_first($plan->model->document['visits']);
+        $visit = $this->options['--visit'][0] ?? $plan->model->visits()[0];
         $until = (int) round(1000 * (float) ($this->options['--until'][0] ?? 900));
         if ($until <= 0 || $until > 86_400_000) {
             throw new UsageError('--until takes seconds, from 1 to 86400.');
@@ -222,10 +223,10 @@ final class Verbs
         $seconds = fn (array $stretches) => array_map(fn (array $s) => [$s[0] / 1000, $s[1] / 1000, (string) $s[2]], $stretches);
         $lanes = array_map(fn (array $lane) => [
             'name' => $lane['name'], 'tone' => $lane['tone'], 'stretches' => $seconds($preview->perceived[$lane['channel']] ?? []),
-        ], $plan->model->document['tape']);
+        ], $plan->model->tape());
         $states = [];
         foreach ($preview->states as $control => $list) {
-            $states[] = ['name' => $plan->model->parts()[substr($control, 0, (int) strrpos($control, '.'))]['label'] ?? $control, 'stretches' => array_map(fn (array $s) => [$s['from'] / 1000, $s['to'] / 1000, $s['title']], $list)];
+            $states[] = ['name' => $plan->model->part(substr($control, 0, (int) strrpos($control, '.')))->label ?? $control, 'stretches' => array_map(fn (array $s) => [$s['from'] / 1000, $s['to'] / 1000, $s['title']], $list)];
         }
         $svg = Chart::svg("{$plan->model->title()}: {$fault->title}", $lanes, $states, $until / 1000);
 
@@ -281,7 +282,7 @@ final class Verbs
         $bench = new Bench($plan, $attempt->bench->fault, new Memory(), $log->seed);
         $state = $bench->arrive($this->visit($plan, $log))->state;
         $bench->resume($state);
-        $controls = array_keys(array_filter($plan->primitives, fn ($p) => $p['type'] === 'control'));
+        $controls = $plan->those(Decides::class);
         $rows = [];
         $last = [];
         $note = function (array $s) use (&$rows, &$last, $controls): bool {
@@ -409,10 +410,10 @@ final class Verbs
 
     private function visit(Plan $plan, ActionLog $log): string
     {
-        $visits = $plan->model->document['visits'];
-        $visit = $this->options['--visit'][0] ?? $log->visit ?? (string) array_key_first($visits);
-        if (! isset($visits[$visit])) {
-            throw new DocumentError('', "There is no visit \"$visit\"; this model has ".implode(', ', array_keys($visits)).'.');
+        $visits = $plan->model->visits();
+        $visit = $this->options['--visit'][0] ?? $log->visit ?? $visits[0];
+        if (! in_array($visit, $visits, true)) {
+            throw new DocumentError('', "There is no visit \"$visit\"; this model has ".implode(', ', $visits).'.');
         }
 
         return $visit;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Wiring;
 
+use OddSpark\Parts\Ability\Decides;
+
 /**
  * The circuits of an appliance one at a time: each from its supply through conductors and controls to its loads and
  * home again, and the loads that have no such way, with what is missing.
@@ -67,10 +69,10 @@ final readonly class Circuits
     private function proves(array $load): ?string
     {
         $terminals = array_map(fn (string $place) => substr($place, strlen($load['part']) + 1), [$load['a'], $load['b']]);
-        foreach ($this->nets->model->kindOf($load['part'])['primitives'] ?? [] as $spec) {
-            foreach ($spec['type'] === 'control' ? $spec['inputs'] : [] as $input => $p) {
+        foreach ($this->nets->model->kindOf($load['part'])?->those(Decides::class) ?? [] as $spec) {
+            foreach ($spec->get('inputs') as $input => $p) {
                 $between = $p['ac'] ?? $p['dc'] ?? null;
-                if ($between !== null && array_diff($terminals, $between) === [] && $input !== ($spec['table']['supply'] ?? null)) {
+                if ($between !== null && array_diff($terminals, $between) === [] && $input !== ($spec->get('table')['supply'] ?? null)) {
                     return (string) $input;
                 }
             }
@@ -100,7 +102,7 @@ final readonly class Circuits
             }
             $told[$nets] = true;
             $gaps[] = [
-                'part' => $e['part'], 'title' => $this->nets->title($e), 'input' => $this->proves($e) !== null || ($this->nets->model->kindOf($e['part'])['family'] ?? '') === 'control' && str_ends_with($e['name'], '_input'),
+                'part' => $e['part'], 'title' => $this->nets->title($e), 'input' => $this->proves($e) !== null || $this->nets->model->kindOf($e['part'])?->isControl() === true && str_ends_with($e['name'], '_input'),
                 'words' => $this->nets->title($e)." has no way from a supply and home: {$this->side($e['a'])}; {$this->side($e['b'])}.",
             ];
         }

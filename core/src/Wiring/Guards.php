@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace OddSpark\Wiring;
 
+use OddSpark\Parts\Ability\Decides;
+use OddSpark\Parts\Ability\Transforms;
+
 /**
  * What must all be closed for a load to be fed, as far as the wiring says: the switches that lie on every way to it,
  * those before the transformer that feeds it, and those that a relay or control on the way depends on itself.
@@ -69,17 +72,16 @@ final class Guards
      */
     private function driver(string $part, string $contact, int $depth): array
     {
-        $primitives = $this->nets->model->kindOf($part)['primitives'] ?? [];
-        $follows = $primitives[$contact]['follows'] ?? null;
-        $spec = $primitives[$follows] ?? null;
-        if ($spec === null) {
+        $primitives = $this->nets->model->kindOf($part)->primitives ?? [];
+        $driver = $primitives[($primitives[$contact] ?? null)?->follows() ?? ''] ?? null;
+        if ($driver === null) {
             return [];
         }
-        if ($spec['type'] !== 'control') {
-            return $this->of("$part.$follows", $depth + 1);
+        if (! $driver->can(Decides::class)) {
+            return $this->of("$part.$driver->name", $depth + 1);
         }
         $guards = [];
-        foreach ($spec['inputs'] as $input) {
+        foreach ($driver->get('inputs') as $input) {
             foreach ($this->feeding($part, $input['ac'] ?? $input['dc'] ?? []) as $load) {
                 $guards += $this->of($load, $depth + 1);
             }
@@ -121,10 +123,8 @@ final class Guards
     private function before(string $part, int $depth): array
     {
         $guards = [];
-        foreach ($this->nets->model->kindOf($part)['primitives'] ?? [] as $name => $spec) {
-            if ($spec['type'] === 'windings') {
-                $guards += $this->of("$part.$name", $depth + 1);
-            }
+        foreach (array_keys($this->nets->model->kindOf($part)?->those(Transforms::class) ?? []) as $name) {
+            $guards += $this->of("$part.$name", $depth + 1);
         }
 
         return $guards;

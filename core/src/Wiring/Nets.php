@@ -5,6 +5,11 @@ declare(strict_types=1);
 namespace OddSpark\Wiring;
 
 use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Part;
+use OddSpark\Appliance\Spec;
+use OddSpark\Parts\Ability\StandsAsSet;
+use OddSpark\Parts\Role;
+use OddSpark\Parts\Wired;
 
 /**
  * The wiring as documented, as a graph: what is one conductor, what switches and loads lie between conductors, and
@@ -19,17 +24,6 @@ use OddSpark\Appliance\Model;
  */
 final class Nets
 {
-    /** Types that open and close a path. */
-    private const SWITCHES = ['contact', 'fuse', 'protector'];
-
-    /** Types that a path is for. */
-    private const LOADS = ['coil', 'heater', 'actuator', 'room-thermostat', 'light-resistor', 'resistor'];
-
-    /** Ohms under which a resistor is a joint, and over which it carries nothing worth a path. */
-    private const JOINT_OHM = 1.0;
-
-    private const SENSING_OHM = 1.0e6;
-
     /** Switches on one path, and ways that are looked for between two nets. */
     private const LONGEST = 14;
 
@@ -46,12 +40,6 @@ final class Nets
     /** @var array<string, list<list<Element>>> ways by their ends */
     private array $found = [];
 
-    /** Volts above which a supply is of line voltage. */
-    private const LINE = 60.0;
-
-    /** Volts that a secondary is spoken of as having, where its turns do not say otherwise. */
-    private const SECONDARY = 24.0;
-
     /** @var array<string, string> parent of each place in its net */
     private array $net = [];
 
@@ -64,6 +52,9 @@ final class Nets
     /** @var list<Supply> */
     private array $supplies = [];
 
+    /** @var list<array{part: string, place: string}> */
+    private array $grounds = [];
+
     /** @var array<string, list<Element>> switches that begin at a net, turned so that they do */
     private array $from = [];
 
@@ -75,7 +66,7 @@ final class Nets
 
     public function __construct(public readonly Model $model)
     {
-        $this->labels = array_column($model->document['parts'], 'label', 'id');
+        $this->labels = array_map(fn (Part $p): string => $p->label, $model->parts());
         $this->read();
         usort($this->supplies, fn (array $x, array $y) => $y['volts'] <=> $x['volts']);
         foreach ($this->elements as $e) {
@@ -100,6 +91,12 @@ final class Nets
     public function supplies(): array
     {
         return $this->supplies;
+    }
+
+    /** @return list<array{part: string, place: string}> where the supplies have their ground */
+    public function grounds(): array
+    {
+        return $this->grounds;
     }
 
     /** The net of a place, by the name of one of its places. */
@@ -331,101 +328,53 @@ final class Nets
 
     private function read(): void
     {
-        foreach ($this->model->document['wires'] as $wire) {
-            $this->join($wire['from'], $wire['to'], $wire['id']);
+        foreach ($this->model->wires() as $wire) {
+            $this->join($wire->from, $wire->to, $wire->id);
         }
-        foreach ($this->model->document['joined'] ?? [] as $group) {
+        foreach ($this->model->joined() as $group) {
             foreach (array_slice($group, 1) as $place) {
                 $this->join($group[0], $place);
             }
         }
-        foreach ($this->model->document['parts'] as $part) {
-            $kind = $this->model->document['kinds'][$part['kind']];
-            foreach ($kind['joined'] ?? [] as $group) {
+        foreach ($this->model->parts() as $part) {
+            foreach ($part->kind->joined as $group) {
                 foreach (array_slice($group, 1) as $terminal) {
-                    $this->join("{$part['id']}.{$group[0]}", "{$part['id']}.$terminal");
+                    $this->join("$part->id.$group[0]", "$part->id.$terminal");
                 }
             }
-            foreach ($kind['primitives'] as $name => $spec) {
-                $spec = array_replace($spec, $part['params'][$name] ?? []);
-                $hidden = $kind['primitives'][$spec['follows'] ?? ''] ?? null;
-                if ($spec['type'] === 'contact' && ($hidden['type'] ?? '') === 'lever' && ! isset($kind['controls'][$spec['follows']])) {
-                    // nobody's switch, but how it was made up: as documented it is joined or it is not there
-                    if (($spec['when'] ?? null) === ($part['params'][$spec['follows']]['at'] ?? $hidden['at'])) {
-                        $this->join("{$part['id']}.{$spec['between'][0]}", "{$part['id']}.{$spec['between'][1]}");
-                    }
-
-                    continue;
+            foreach ($part->specs() as $spec) {
+                foreach ($spec->wiring() as $wired) {
+                    $this->put($part, $spec, $wired);
                 }
-                $this->primitive($part, (string) $name, $spec);
             }
         }
     }
 
-    /**
-     * @param array<string, mixed> $part
-     * @param array<string, mixed> $spec
-     */
-    private function primitive(array $part, string $name, array $spec): void
+    private function put(Part $part, Spec $spec, Wired $wired): void
     {
-        $at = fn (string $terminal): string => "{$part['id']}.$terminal";
-        $add = function (string $a, string $b, bool $load) use ($part, $name, $at): void {
-            $this->elements[] = ['part' => $part['id'], 'name' => $name, 'a' => $at($a), 'b' => $at($b), 'load' => $load];
-        };
-        $supply = function (string $hot, string $return, float $volts, string $what, ?string $class = null) use ($part, $name, $at): void {
-            $class ??= $volts > self::LINE ? 'line' : ($volts < 1 ? 'millivolt' : 'control');
-            $this->supplies[] = ['title' => "{$part['label']}: $what", 'class' => $class, 'volts' => $volts, 'hot' => $at($hot), 'return' => $at($return), 'part' => $part['id'], 'name' => $name];
-        };
-        $type = $spec['type'];
-        [$a, $b] = ($spec['between'] ?? []) + [null, null];
-        if ($type === 'source') {
-            isset($spec['legs']) ? $this->legs($spec, $supply) : $supply($spec['hot'], $spec['neutral'], (float) $spec['volts'], self::volts((float) $spec['volts']));
-        } elseif ($type === 'thermo-source') {
-            $supply($a, $b, 0.03, 'millivolts');
-        } elseif ($type === 'dc-source') {
-            $supply($a, $b, (float) $spec['volts'], 'its battery', class: 'battery');
-        } elseif ($type === 'control') {
-            foreach ($spec['inputs'] as $input) {
-                if (isset($input['ohms'])) {
-                    $supply($input['ohms'][0], $input['ohms'][1], 5.0, 'what it reads the ohms of', class: 'sensing');
-                }
+        [$a, $b] = ["$part->id.$wired->a", "$part->id.$wired->b"];
+        if ($wired->role === Role::Switch && $this->isMadeUp($part, $spec)) {
+            if ($spec->get('when') === $part->spec((string) $spec->follows())?->get('at')) {
+                $this->join($a, $b);
             }
-        } elseif ($type === 'windings') {
-            $add($spec['primary'][0], $spec['primary'][1], true);
-            $supply($spec['secondary'][0], $spec['secondary'][1], self::SECONDARY, 'its secondary, 24 V');
-        } elseif ($type === 'motor') {
-            foreach (array_intersect_key($spec, ['line' => 1, 'low_tap' => 1]) as $tap) {
-                $add($tap, $spec['common'], true);
-            }
-        } elseif ($type === 'mid-position') {
-            $add($spec['white'], $spec['neutral'], true);
-            $add($spec['grey'], $spec['neutral'], true);
-        } elseif ($type === 'resistor' && $spec['ohm'] < self::JOINT_OHM) {
-            $this->join($at($a), $at($b));
-        } elseif ($a !== null && ($type !== 'resistor' || $spec['ohm'] <= self::SENSING_OHM) && in_array($type, [...self::SWITCHES, ...self::LOADS], true)) {
-            $add($a, $b, in_array($type, self::LOADS, true));
+
+            return;
         }
+        match ($wired->role) {
+            Role::Joint => $this->join($a, $b),
+            Role::Load, Role::Switch => $this->elements[] = ['part' => $part->id, 'name' => $spec->name, 'a' => $a, 'b' => $b, 'load' => $wired->role === Role::Load],
+            Role::Supply => $this->supplies[] = [
+                'title' => "$part->label: $wired->title", 'class' => $wired->class, 'volts' => $wired->volts, 'hot' => $a, 'return' => $b, 'part' => $part->id, 'name' => $spec->name,
+            ],
+            Role::Ground => $this->grounds[] = ['part' => $part->id, 'place' => $a],
+        };
     }
 
-    /**
-     * Two legs: what lies between them, and what lies between each and the neutral.
-     *
-     * @param array<string, mixed> $spec
-     * @param callable(string, string, float, string): void $supply
-     */
-    private function legs(array $spec, callable $supply): void
+    /** Whether a switch is nobody's, but how the part was made up: as documented it is joined or it is not there. */
+    private function isMadeUp(Part $part, Spec $spec): bool
     {
-        [$one, $two] = array_keys($spec['legs']);
-        $supply((string) $one, (string) $two, 240.0, '240 V');
-        foreach ([$one, $two] as $leg) {
-            $supply((string) $leg, $spec['neutral'], 120.0, "120 V, $leg to neutral");
-        }
-    }
+        $follows = $spec->follows();
 
-    private static function volts(float $volts): string
-    {
-        return match (true) {
-            $volts > 200 => '230 V', $volts > 60 => '120 V', default => round($volts).' V',
-        };
+        return $follows !== null && ! isset($part->kind->settings[$follows]) && ($part->kind->primitives[$follows] ?? null)?->can(StandsAsSet::class) === true;
     }
 }

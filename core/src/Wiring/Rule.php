@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Wiring;
 
 use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Wire;
 
 /**
  * A rule of wiring.
@@ -33,32 +34,22 @@ abstract class Rule
     /** @return list<array{part: string, place: string}> where the supplies have their ground */
     protected function grounds(): array
     {
-        $grounds = [];
-        foreach ($this->model()->document['parts'] as $part) {
-            foreach ($this->model()->document['kinds'][$part['kind']]['primitives'] as $spec) {
-                if ($spec['type'] === 'source' && isset($spec['ground'])) {
-                    $grounds[] = ['part' => $part['id'], 'place' => "{$part['id']}.{$spec['ground']}"];
-                }
-            }
-        }
-
-        return $grounds;
+        return $this->nets->grounds();
     }
 
     /**
      * Wires whose copper is of a net.
      *
-     * @return list<array<string, mixed>>
+     * @return list<Wire>
      */
     protected function wiresOf(string $net): array
     {
-        return array_values(array_filter($this->model()->document['wires'], fn (array $w) => $this->nets->root($w['from']) === $net));
+        return array_values(array_filter($this->model()->wires(), fn (Wire $w) => $this->nets->root($w->from) === $net));
     }
 
-    /** @param array<string, mixed> $wire */
-    protected function wireName(array $wire): string
+    protected function wireName(Wire $wire): string
     {
-        return "the {$wire['colour']} wire from {$this->nets->name($wire['from'])} to {$this->nets->name($wire['to'])}";
+        return "the {$wire->colour} wire from {$this->nets->name($wire->from)} to {$this->nets->name($wire->to)}";
     }
 
     /**

@@ -49,7 +49,7 @@ final class FarOffTest extends TestCase
             $tried++;
             try {
                 $model = $library->resolve(json_decode((string) json_encode($changed, JSON_PRESERVE_ZERO_FRACTION), true));
-                Preview::of(Compiler::compile($model), Fault::none(), (string) array_key_first($model->document['visits']), 900_000, new Memory(mostMoments: 30_000));
+                Preview::of(Compiler::compile($model), Fault::none(), $model->visits()[0], 900_000, new Memory(mostMoments: 30_000));
             } catch (DocumentError|RunError $e) {
                 $refused++;
                 self::assertNotSame('', $e->getMessage());
@@ -68,7 +68,7 @@ final class FarOffTest extends TestCase
         $plan = Compiler::compile($library->resolve($document));
         $this->expectException(RunError::class);
         $this->expectExceptionMessageMatches('/^More than 3,000 changes by \d+ s into the run: something chatters/');
-        Preview::of($plan, Fault::none(), (string) array_key_first($plan->model->document['visits']), 900_000, new Memory(mostMoments: 3000));
+        Preview::of($plan, Fault::none(), $plan->model->visits()[0], 900_000, new Memory(mostMoments: 3000));
     }
 
     /**

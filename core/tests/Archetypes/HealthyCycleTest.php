@@ -159,7 +159,7 @@ final class HealthyCycleTest extends TestCase
     {
         $plan = Stand::plan($name);
         $universe = Universe::of($plan->model);
-        foreach (array_keys($plan->model->document['visits']) as $visit) {
+        foreach ($plan->model->visits() as $visit) {
             $arrival = (new Bench($plan, $universe->get('healthy'), new Memory()))->arrive($visit);
             self::assertSame(['works'], array_column($arrival->complaint, 'id'), "$name, $visit");
         }
@@ -176,7 +176,7 @@ final class HealthyCycleTest extends TestCase
     {
         $plan = Stand::plan($name);
         $memory = new Memory();
-        $visit = (string) array_key_first($plan->model->document['visits']);
+        $visit = $plan->model->visits()[0];
         foreach (Universe::of($plan->model)->faults as $id => $fault) {
             $bench = new Bench($plan, $fault, $memory);
             $state = $bench->arrive($visit)->state;

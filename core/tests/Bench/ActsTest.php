@@ -315,7 +315,7 @@ final class ActsTest extends TestCase
     {
         $plan = Stand::plan($model);
         $this->bench = new Bench($plan, Universe::of($plan->model)->get($fault), new Memory());
-        $this->state = $this->bench->arrive((string) array_key_first($plan->model->document['visits']))->state;
+        $this->state = $this->bench->arrive($plan->model->visits()[0])->state;
         $this->bench->resume($this->state);
         if ($open) {
             $this->do(1, 'door', ['to' => 'open']);

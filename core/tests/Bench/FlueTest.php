@@ -111,7 +111,7 @@ final class FlueTest extends TestCase
     {
         $plan = Stand::plan($model);
         $this->bench = new Bench($plan, Universe::of($plan->model)->get($fault), new Memory(), 1);
-        $this->state = $this->bench->arrive((string) array_key_first($plan->model->document['visits']))->state;
+        $this->state = $this->bench->arrive($plan->model->visits()[0])->state;
         $this->bench->resume($this->state);
     }
 

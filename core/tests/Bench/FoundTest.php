@@ -114,7 +114,7 @@ final class FoundTest extends TestCase
         self::assertFalse($made(Stand::withFault('furnace-80', 'limit:wrong-spare')));
         self::assertTrue($made(Stand::of('furnace-80')));
         $this->do(2, 'spare', ['part' => 'limit', 'spare' => '200 °F']);
-        self::assertSame(Stand::plan('furnace-80')->model->kindOf('limit')['look'] ?? null, $this->do(3, 'look', ['part' => 'limit'])->seen['condition']);
+        self::assertSame(Stand::plan('furnace-80')->model->kindOf('limit')?->look, $this->do(3, 'look', ['part' => 'limit'])->seen['condition']);
     }
 
     public function test_what_was_found_must_name_places_of_the_model(): void

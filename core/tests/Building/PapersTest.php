@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Tests\Building;
 
 use OddSpark\Appliance\Compiler;
+use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Library;
 use OddSpark\Building\Catalogue;
 use OddSpark\Building\Difference;
@@ -92,7 +93,7 @@ final class PapersTest extends TestCase
                 $xml = simplexml_load_string($svg);
                 self::assertNotFalse($xml);
                 self::assertStringContainsString('follow the maker', $svg);
-                self::assertStringContainsString(htmlspecialchars($i === 0 ? explode(' ', $model->parts()[array_key_first($model->parts())]['label'])[0] : 'Gas valve'), $svg);
+                self::assertStringContainsString(htmlspecialchars($i === 0 ? explode(' ', $model->parts()[array_key_first($model->parts())]->label)[0] : 'Gas valve'), $svg);
             }
         }
     }
@@ -110,7 +111,7 @@ final class PapersTest extends TestCase
 
     public function test_figures_have_units_what_is_usual_and_how_far_they_go(): void
     {
-        $by = array_column(Parameters::of((new Library())->kind('fan-limit'), ['bulb' => ['opens_at' => 180]]), null, 'label');
+        $by = array_column(Parameters::of(Kind::of('fan-limit', (new Library())->kind('fan-limit')), ['bulb' => ['opens_at' => 180]]), null, 'label');
         self::assertSame(['°F', 200, 180, 20.0, 2000.0], [$by['Bulb: opens at']['unit'], $by['Bulb: opens at']['usual'], $by['Bulb: opens at']['value'], $by['Bulb: opens at']['least'], $by['Bulb: opens at']['most']]);
         self::assertSame(['auto', 'manual'], $by['Button: at']['choices']);
     }

@@ -75,7 +75,7 @@ final class RunningTest extends TestCase
     public function test_every_safety_of_what_is_shipped_stops_the_fuel(string $name): void
     {
         $plan = $this->plan($name);
-        $report = (new Acting($plan, (string) array_key_first($plan->model->document['visits'])))->report();
+        $report = (new Acting($plan, $plan->model->visits()[0]))->report();
         self::assertNotNull($report['fire_s']);
         self::assertGreaterThan(1, count($report['safeties']));
         self::assertSame([], array_column(array_filter($report['safeties'], fn (array $s) => ! $s['stops']), 'words'));

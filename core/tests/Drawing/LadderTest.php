@@ -44,7 +44,7 @@ final class LadderTest extends TestCase
             self::assertCount(1, $loads, 'one load a rung');
             foreach ($rung['elements'] as $i => $e) {
                 // behind the load only what opens the return, as both poles of a switch do
-                self::assertTrue($i <= $loads[0] || in_array($model->kindOf($e['part'])['family'], ['supply', 'limit'], true), "{$e['title']} lies behind the load");
+                self::assertTrue($i <= $loads[0] || in_array($model->kindOf($e['part'])?->family->value, ['supply', 'limit'], true), "{$e['title']} lies behind the load");
             }
         }
     }
@@ -59,8 +59,8 @@ final class LadderTest extends TestCase
                 foreach ([...$rung['elements'], ['a' => $circuit['return'], 'b' => $circuit['return']]] as $i => $e) {
                     foreach ($rung['links'][$i] as $wire) {
                         $w = $model->wires()[$wire];
-                        self::assertTrue($this->joined($model, $at, $w['from']) || $this->joined($model, $at, $w['to']), "$wire does not begin at $at");
-                        $at = $this->joined($model, $at, $w['from']) ? $w['to'] : $w['from'];
+                        self::assertTrue($this->joined($model, $at, $w->from) || $this->joined($model, $at, $w->to), "$wire does not begin at $at");
+                        $at = $this->joined($model, $at, $w->from) ? $w->to : $w->from;
                     }
                     self::assertTrue($this->joined($model, $at, $e['a']), "$at is not {$e['a']}");
                     $at = $e['b'];

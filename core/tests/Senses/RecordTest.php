@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Tests\Senses;
 
+use OddSpark\Appliance\Household;
 use OddSpark\Senses\Complaint;
 use OddSpark\Senses\Record;
 use PHPUnit\Framework\TestCase;
@@ -43,9 +44,9 @@ final class RecordTest extends TestCase
 
     public function test_a_customer_says_only_what_was_so(): void
     {
-        $household = ['heat' => ['flame' => ['lit']], 'air' => ['blower.sound' => ['runs', 'slow']], 'smell' => ['flame' => ['gas']], 'hum' => ['blower.sound' => ['hums']]];
+        $household = ['rooms' => [], 'cycle' => [], 'heat' => ['flame' => ['lit']], 'air' => ['blower.sound' => ['runs', 'slow']], 'smell' => ['flame' => ['gas']], 'hum' => ['blower.sound' => ['hums']]];
         $say = fn (array $heard, array $found = [], array $more = []) => array_column(Complaint::of(
-            $more + $household, $heard, [$found + ['name' => '', 'now' => 70.0, 'wants' => 70.0, 'blank' => false, 'calling' => true]], null,
+            Household::of($more + $household), $heard, [$found + ['name' => '', 'now' => 70.0, 'wants' => 70.0, 'blank' => false, 'calling' => true]], null,
         ), 'id');
         $minute = 60_000;
         self::assertSame(['no-heat', 'no-fan'], $say([]));
@@ -65,7 +66,7 @@ final class RecordTest extends TestCase
     {
         $room = fn (string $name, float $now) => ['name' => $name, 'now' => $now, 'wants' => 70.0, 'blank' => false, 'calling' => false];
         $say = fn (array $rooms, ?array $water = null) => array_column(Complaint::of(
-            ['heat' => ['flame' => ['lit']], 'comes_and_goes' => true], ['flame' => [[0, 600_000, 'lit']]], $rooms, $water,
+            Household::of(['rooms' => [], 'heat' => ['flame' => ['lit']], 'cycle' => [], 'comes_and_goes' => true]), ['flame' => [[0, 600_000, 'lit']]], $rooms, $water,
         ), 'text');
         self::assertSame(['It stays cold in the attic.'], $say([$room('in the hall', 70), $room('in the attic', 61)]));
         self::assertSame(['It gets too warm in the hall.'], $say([$room('in the hall', 76), $room('in the attic', 70)]));

@@ -108,7 +108,7 @@ final class OracleTest extends TestCase
         $faults = array_keys($universe->faults);
         $places = array_keys($plan->places);
         $parts = array_column($plan->model->document['parts'], 'id');
-        $visits = array_keys($plan->model->document['visits']);
+        $visits = $plan->model->visits();
         $memory = new Memory();
         mt_srand(crc32($name));
         for ($n = 0; $n < 125; $n++) {

@@ -114,7 +114,7 @@ final class PairsTest extends TestCase
         $plan = Stand::plan($model);
         $universe = Universe::of($plan->model);
         $memory = new Memory();
-        $visit = (string) array_key_first($plan->model->document['visits']);
+        $visit = $plan->model->visits()[0];
         $seen = Attempt::run($plan, $universe->compound($faults), Fixtures::log($entries), $visit, $memory)->observations;
         $tracker = new Tracker($plan, $universe, $visit, $memory);
         $steps = $tracker->follow($seen);

@@ -54,7 +54,7 @@ final class TreeTest extends TestCase
     public function test_every_fault_is_brought_to_its_class(string $name): void
     {
         $plan = Compiler::compile((new Library())->model($name));
-        $analysis = Analysis::of($plan, Universe::of($plan->model), (string) array_key_first($plan->model->document['visits']));
+        $analysis = Analysis::of($plan, Universe::of($plan->model), $plan->model->visits()[0]);
         $alike = $analysis->lookAlikes();
         foreach ($analysis->tree->classes() as $leaf) {
             foreach ($leaf as $id) {

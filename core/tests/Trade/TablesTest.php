@@ -101,7 +101,7 @@ final class TablesTest extends TestCase
         $ratio = $solution->acVolts($plan->places['trafo.H1'], $plan->places['trafo.H2']) / $solution->acVolts($plan->places['trafo.X1'], $plan->places['trafo.X2']);
         self::assertEqualsWithDelta(4.4, $ratio, 0.05, 'its turns, but for what the core takes');
         // NFPA 70 art. 725, chapter 9 table 11: class 2 at 24 V is not above 100 VA; this one is 40
-        self::assertStringContainsString('40 VA', $plan->model->kindOf('trafo')['title']);
+        self::assertStringContainsString('40 VA', $plan->model->kindOf('trafo')?->title);
         self::assertGreaterThan(24, $solution->acVolts($plan->places['trafo.X1'], $plan->places['trafo.X2']));
         self::assertLessThan(28, $solution->acVolts($plan->places['trafo.X1'], $plan->places['trafo.X2']), '24 to 28 V healthy, common practice');
     }

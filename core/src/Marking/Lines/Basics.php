@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Marking\Lines;
 
 use OddSpark\Acts\Act;
+use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Model;
 use OddSpark\Marking\Account;
 use OddSpark\Marking\Line;
@@ -13,9 +14,6 @@ use OddSpark\Marking\Rules;
 /** Supply, fuel, demand, and the lamp where the control has a code: proved before parts. */
 final readonly class Basics implements Judge
 {
-    /** Families whose state is a basic of the job. */
-    public const FAMILIES = ['supply' => 'supply', 'gas supply' => 'fuel', 'oil supply' => 'fuel', 'thermostat' => 'demand'];
-
     /** Acts on a part with which the looking at parts begins. */
     private const ON_PARTS = ['leads', 'clamp', 'lift', 'jump', 'mend', 'spare', 'fuse', 'plug', 'tap', 'push', 'suck', 'turn', 'reset', 'gauge', 'draught'];
 
@@ -61,12 +59,12 @@ final readonly class Basics implements Judge
     public static function wanted(Account $account): array
     {
         $there = [];
-        foreach ($account->plan->model->document['parts'] as $part) {
-            $basic = self::FAMILIES[$account->family($part['id'])] ?? null;
+        foreach ($account->plan->model->parts() as $part) {
+            $basic = self::basic($part->kind);
             if ($basic !== null) {
                 $there[$basic] = true;
             }
-            if (self::hasCode($account, $part['id'])) {
+            if ($part->kind->hasCode()) {
                 $there['lamp'] = true;
             }
         }
@@ -82,23 +80,29 @@ final readonly class Basics implements Judge
         }
         $parts = match ($act->name) {
             'look', 'clock' => [$act->get('part')],
-            'set' => $account->family($act->get('part')) === 'thermostat' ? [$act->get('part')] : [],
+            'set' => $account->kind($act->get('part'))?->isThermostat() === true ? [$act->get('part')] : [],
             'leads' => array_map(fn (?string $place) => $place === null ? '' : Model::split($place)[0], [$act->get('red'), $act->get('black')]),
             default => [],
         };
         $basics = [];
         foreach ($parts as $part) {
-            $basics[] = self::FAMILIES[$account->family($part)] ?? '';
-            $basics[] = $act->name === 'look' && self::hasCode($account, $part) ? 'lamp' : '';
+            $kind = $account->kind($part);
+            $basics[] = $kind === null ? null : self::basic($kind);
+            $basics[] = $act->name === 'look' && $kind?->hasCode() === true ? 'lamp' : null;
         }
 
         return array_values(array_unique(array_filter($basics)));
     }
 
-    /** Whether a part has a lamp that says more than on and off: its card has codes. */
-    private static function hasCode(Account $account, string $part): bool
+    /** Which basic of the job the state of such a part is. */
+    private static function basic(Kind $kind): ?string
     {
-        return isset($account->plan->model->kindOf($part)['card']);
+        return match (true) {
+            $kind->isSupply() => 'supply',
+            $kind->isFuelSupply() => 'fuel',
+            $kind->isThermostat() => 'demand',
+            default => null,
+        };
     }
 
     private function opened(Account $account): ?int
@@ -129,7 +133,7 @@ final readonly class Basics implements Judge
     {
         foreach ($account->entries(['reset', 'set']) as $i) {
             $act = $account->act($i);
-            if ($act->name === 'reset' || $account->family($act->get('part')) === 'supply' && $act->get('to') === 'off') {
+            if ($act->name === 'reset' || $account->kind($act->get('part'))?->isSupply() === true && $act->get('to') === 'off') {
                 return $i;
             }
         }

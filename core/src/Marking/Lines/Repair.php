@@ -63,7 +63,7 @@ final readonly class Repair implements Judge
     /** Whether what was replaced was a rod that needed cleaning only. */
     private function wasWhole(Account $account, Rules $rules): bool
     {
-        return $rules->schools->is('rod_replacement', 'damaged_only') && $account->family($account->fault->part) === 'flame' && $account->fault->repair === 'clean';
+        return $rules->schools->is('rod_replacement', 'damaged_only') && $account->kind($account->fault->part)?->isFlameSensor() === true && $account->fault->repair === 'clean';
     }
 
     /** Whether ohms were asked with the power off before the part that went along was replaced. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Marking\Lines;
 
+use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Model;
 use OddSpark\Marking\Account;
 use OddSpark\Marking\Line;
@@ -96,14 +97,14 @@ final readonly class Technique implements Judge
     {
         $slips = [];
         if (! $rules->schools->is('valve_test', 'either')) {
-            $first = $this->firstAt($account, ['gas valve', 'oil valve']);
+            $first = $this->firstAt($account, fn (Kind $k): bool => $k->isFuelValve());
             if ($first !== null && in_array($account->outcome($first)->reading?->mode->value, self::CURRENT, true) !== $rules->schools->is('valve_test', 'amps_first')) {
                 $slips[$first] = $rules->schools->is('valve_test', 'amps_first')
                     ? 'These rules test a valve by its amps first: one test shows the volts and a whole coil.' : 'These rules test a valve by the volts across its terminals first.';
             }
         }
         if (! $rules->schools->is('limit_test', 'either')) {
-            $first = $this->firstAt($account, ['limit', 'rollout']);
+            $first = $this->firstAt($account, fn (Kind $k): bool => $k->guards()?->opensOnHeat() === true);
             if ($first !== null && ($account->outcome($first)->reading?->mode->wantsDead() ?? false) !== $rules->schools->is('limit_test', 'ohms_dead')) {
                 $slips[$first] = $rules->schools->is('limit_test', 'ohms_dead')
                     ? 'These rules test a limit by continuity with the power off.' : 'These rules test a limit by volts to common on both sides.';
@@ -113,16 +114,16 @@ final readonly class Technique implements Judge
         return $slips;
     }
 
-    /** @param list<string> $families */
-    private function firstAt(Account $account, array $families): ?int
+    /** @param callable(Kind): bool $is */
+    private function firstAt(Account $account, callable $is): ?int
     {
         foreach ($account->entries(['leads', 'clamp']) as $i) {
             $act = $account->act($i);
             $places = $act->name === 'leads' ? [$act->get('red'), $act->get('black')] : array_merge(...array_map(
-                fn (string $wire) => array_values(array_intersect_key($account->plan->model->wires()[$wire] ?? [], ['from' => 1, 'to' => 1])), $act->get('wires'),
+                fn (string $wire) => ($w = $account->plan->model->wire($wire)) === null ? [] : [$w->from, $w->to], $act->get('wires'),
             ));
             foreach ($account->outcome($i)->reading === null ? [] : $places as $place) {
-                if (in_array($account->family(Model::split($place)[0]), $families, true)) {
+                if (($kind = $account->plan->model->kindOf(Model::split($place)[0])) !== null && $is($kind)) {
                     return $i;
                 }
             }

@@ -79,7 +79,7 @@ final class Verify implements Judge
         }
         // what is set to try a safety and set back does not begin it anew: any whole cycle after the last repair will do
         $from = $this->mended($account, $done);
-        foreach ($account->plan->model->document['household']['cycle'] as $channel => $values) {
+        foreach ($account->plan->model->household()->cycle as $channel => $values) {
             foreach ($account->seen->perceived[$channel] ?? [] as [$start, $end, $value]) {
                 if ($start >= $from && $end > $start && in_array($value, $values, true) && $this->burned($from, $end)) {
                     $why[] = Line::say('A heating cycle was watched after the repair.');

@@ -5,17 +5,23 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Ability\GivesFuel;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
+use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Parts\Wired;
 use OddSpark\Trade\Course;
 
 /**
  * A motor that opens a valve or damper against a spring: fed, it opens in its time and stays, drawing the
  * same; not fed, the spring shuts it. Slot: course of its position (0 shut, 1 open), target.
  */
-final class Actuator extends Primitive
+final class Actuator extends Primitive implements GivesFuel
 {
+    public const DOES = 'drives opens slowly';
+
     public const LIVE = true;
 
     public const READS_CIRCUIT = true;
@@ -27,6 +33,26 @@ final class Actuator extends Primitive
 
     /** @param array<string, mixed> $p between; ohm, reactance_ohm; run_v; travel_s; open: winding open; seized: at 0..1; start: 0..1 */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    public static function wiring(array $spec): array
+    {
+        return [Wired::load(...$spec['between'])];
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [
+            new Figure('ohm', 'Ω'),
+            new Figure('reactance_ohm', 'Ω'),
+            new Figure('run_v', 'V'),
+            new Figure('travel_s', 's'),
+        ];
+    }
+
+    public static function faults(array $spec): array
+    {
+        return [new NaturalFault('open', 'motor open', ['open' => true], 0.8)];
+    }
 
     public static function joins(array $spec): array
     {

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 
 /** A capacitance between two terminals, with what leaks through it. */
 final class Capacitor extends Primitive
 {
+    public const SCATTERS = ['microfarad'];
+
     public const LIVE = false;
 
     private readonly float $farad;
@@ -22,6 +25,11 @@ final class Capacitor extends Primitive
     {
         $this->farad = $p['microfarad'] * 1e-6;
         $this->leak = 1 / ($p['leak_ohm'] ?? 1e9);
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [new Figure('microfarad', 'µF'), new Figure('leak_ohm', 'Ω')];
     }
 
     public static function joins(array $spec): array

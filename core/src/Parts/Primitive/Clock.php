@@ -4,19 +4,33 @@ declare(strict_types=1);
 
 namespace OddSpark\Parts\Primitive;
 
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
 
 /** One channel of a programmer: off, on, or by the hours of the day. Slot: on, hour_on. */
 final class Clock extends Primitive
 {
+    public const DOES = 'times of day';
+
     private const HOUR = 3_600_000;
 
     private const DAY = 24 * self::HOUR;
 
     /** @param array<string, mixed> $p lever: off | timed | on, hours: list of [from, to], begins_at_h: hour of the day at which the run begins, dead */
     public function __construct(private readonly array $p, Fittings $f) {}
+
+    public static function figures(array $spec): array
+    {
+        return [new Figure('begins_at_h', 'h')];
+    }
+
+    public static function why(array $spec, array $slot, Surroundings $now): Reason
+    {
+        return new Reason('is '.($slot['on'] ? 'on' : 'off').' at this hour.');
+    }
 
     public function initial(): array
     {

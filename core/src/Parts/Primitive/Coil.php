@@ -5,10 +5,15 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Ability\Attracts;
+use OddSpark\Parts\Ability\GivesFuel;
 use OddSpark\Parts\Condition;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
+use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Parts\Wired;
 
 /**
  * A coil with an armature: an impedance, pulled in above one voltage, dropped below another, each
@@ -16,8 +21,12 @@ use OddSpark\Parts\Surroundings;
  *
  * One that breaks what feeds it buzzes, in time: it is heard as a buzz, not as every single click.
  */
-final class Coil extends Primitive
+final class Coil extends Primitive implements Attracts, GivesFuel
 {
+    public const SCATTERS = ['ohm'];
+
+    public const DOES = 'pulls in magnet';
+
     public const READS_CIRCUIT = true;
 
     /** Moves that follow each other within so many ms are a buzz, which lasts a little after the last of them. */
@@ -30,6 +39,28 @@ final class Coil extends Primitive
      *     seats: {@see Condition} without which it can hold but not pull in (a pilot magnet and its button)
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    public static function wiring(array $spec): array
+    {
+        return [Wired::load(...$spec['between'])];
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [
+            new Figure('ohm', 'Ω'),
+            new Figure('reactance_ohm', 'Ω'),
+            new Figure('pull_in_v', 'V'),
+            new Figure('drop_out_v', 'V'),
+            new Figure('pull_in_ms', 'ms'),
+            new Figure('drop_out_ms', 'ms'),
+        ];
+    }
+
+    public static function faults(array $spec): array
+    {
+        return [new NaturalFault('coil-open', 'coil open', ['open' => true], 1.0)];
+    }
 
     public static function joins(array $spec): array
     {

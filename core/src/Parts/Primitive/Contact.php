@@ -5,10 +5,15 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Ability\ComesAndGoes;
 use OddSpark\Parts\Condition;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
+use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Parts\Wired;
 
 /**
  * Opens or closes between two terminals, following another primitive. Slot: closed.
@@ -20,8 +25,10 @@ use OddSpark\Parts\Surroundings;
  * makings, after so long, or until it is tapped. Slot then also: makes, taps, since (tick at which it was
  * closed), until (tick up to which it stays open).
  */
-final class Contact extends Primitive
+final class Contact extends Primitive implements ComesAndGoes
 {
+    public const DOES = 'opens closes switches';
+
     public const VARIES = true;
 
     public const MECHANICAL = ['stuck', 'follows', 'key', 'when', 'flaw'];
@@ -59,6 +66,31 @@ final class Contact extends Primitive
         $this->stuck = $p['stuck'] ?? null;
         $this->siemens = 1 / ($p['ohm'] ?? 0.015);
         $this->flaw = $p['flaw'] ?? null;
+    }
+
+    public static function wiring(array $spec): array
+    {
+        return [Wired::switch(...$spec['between'])];
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [new Figure('ohm', 'Ω')];
+    }
+
+    public static function faults(array $spec): array
+    {
+        return [
+            new NaturalFault('open', 'does not make', ['stuck' => 'open'], 1.0),
+            new NaturalFault('closed', 'does not open', ['stuck' => 'closed'], 0.3),
+        ];
+    }
+
+    public static function why(array $spec, array $slot, Surroundings $now): Reason
+    {
+        $wants = $spec['when'] ?? true;
+
+        return new Reason('is open'.(is_string($wants) ? "; it closes at \"$wants\"." : '.'), [$spec['follows']]);
     }
 
     public static function joins(array $spec): array

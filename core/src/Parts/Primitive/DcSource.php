@@ -5,16 +5,29 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Ability\RunsDown;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Wired;
 
 /** A battery or other source of steady volts behind its inner resistance; the first terminal is plus. */
-final class DcSource extends Primitive
+final class DcSource extends Primitive implements RunsDown
 {
     public const LIVE = false;
 
     /** @param array<string, mixed> $p volts, ohm, open */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    public static function wiring(array $spec): array
+    {
+        return [Wired::supply($spec['between'][0], $spec['between'][1], (float) $spec['volts'], 'its battery', 'battery')];
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [new Figure('volts', 'V'), new Figure('ohm', 'Ω')];
+    }
 
     public static function joins(array $spec): array
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
@@ -18,10 +19,19 @@ use OddSpark\Parts\Surroundings;
  */
 final class FlamePath extends Primitive
 {
+    public const SCATTERS = ['forward_ohm'];
+
+    public const DOES = 'proves flame';
+
     public const VARIES = true;
 
     /** @param array<string, mixed> $p burner: process id, forward_ohm, reverse_ohm, film_ohm, bracket_ohm */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    public static function figures(array $spec): array
+    {
+        return [new Figure('forward_ohm', 'Ω'), new Figure('reverse_ohm', 'Ω')];
+    }
 
     public static function joins(array $spec): array
     {

@@ -5,9 +5,15 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Ability\Blows;
+use OddSpark\Parts\Ability\GoesAlong;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
+use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Parts\Wired;
 
 /**
  * A fuse or breaker: opens on too much current, the sooner the more. Slot: whole; tripped: a breaker that
@@ -17,8 +23,10 @@ use OddSpark\Parts\Surroundings;
  * Time to open at m times the rating: melt_s / (m − 1)², never under 25 ms; below
  * 1.1 times it holds. Bursts add up, since it cools slowly. A common-practice curve, no source.
  */
-final class Fuse extends Primitive
+final class Fuse extends Primitive implements Blows, GoesAlong
 {
+    public const DOES = 'blows protects';
+
     public const VARIES = true;
 
     public const READS_CIRCUIT = true;
@@ -45,6 +53,35 @@ final class Fuse extends Primitive
         $this->melt = $p['melt_s'] ?? 1.0;
         $this->open = $p['open'] ?? false;
         $this->lever = $p['lever'] ?? null;
+    }
+
+    public static function wiring(array $spec): array
+    {
+        return [Wired::switch(...$spec['between'])];
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [
+            new Figure('amps', 'A'),
+            new Figure('ohm', 'Ω'),
+            new Figure('melt_s', 's'),
+        ];
+    }
+
+    public static function faults(array $spec): array
+    {
+        return [new NaturalFault('open', 'blown', ['open' => true], 0.6)];
+    }
+
+    public static function hasGone(array $slot): bool
+    {
+        return ! $slot['whole'];
+    }
+
+    public static function why(array $spec, array $slot, Surroundings $now): Reason
+    {
+        return new Reason($slot['tripped'] ? 'is tripped.' : 'is open.', isset($spec['lever']) ? [$spec['lever']] : []);
     }
 
     public static function joins(array $spec): array

@@ -5,17 +5,25 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Ability\GivesFuel;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
+use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Parts\Wired;
 use OddSpark\Trade\Course;
 
 /**
  * A heater whose resistance follows its heat, in bands, and which heats by the watts it gets.
  * Slot: band, and course of its temperature, °F.
  */
-final class Heater extends Primitive
+final class Heater extends Primitive implements GivesFuel
 {
+    public const SCATTERS = ['cold_ohm', 'hot_ohm'];
+
+    public const DOES = 'heats glows';
+
     public const VARIES = true;
 
     public const READS_CIRCUIT = true;
@@ -32,6 +40,29 @@ final class Heater extends Primitive
     public function __construct(private readonly array $p, private readonly Fittings $f)
     {
         $this->edges = [600.0, 1100.0, (float) $p['glows_at_f']];
+    }
+
+    public static function wiring(array $spec): array
+    {
+        return [Wired::load(...$spec['between'])];
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [
+            new Figure('cold_ohm', 'Ω'),
+            new Figure('hot_ohm', 'Ω'),
+            new Figure('rise_f', '°F'),
+            new Figure('rated_v', 'V'),
+            new Figure('tau_s', 's'),
+            new Figure('room_f', '°F'),
+            new Figure('glows_at_f', '°F'),
+        ];
+    }
+
+    public static function faults(array $spec): array
+    {
+        return [new NaturalFault('open', 'element open', ['open' => true], 1.0)];
     }
 
     public static function joins(array $spec): array

@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace OddSpark\Parts\Primitive;
 
+use OddSpark\Parts\Ability\StandsAsSet;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Reason;
+use OddSpark\Parts\Surroundings;
 
 /** A thing set by hand: a switch's lever, a thermostat's mode, a breaker's handle. Slot: at. */
-final class Lever extends Primitive
+final class Lever extends Primitive implements StandsAsSet
 {
+    public const DOES = 'set by hand';
+
     public const MECHANICAL = ['at'];
 
     public const LIVE = false;
@@ -20,6 +26,16 @@ final class Lever extends Primitive
     public function __construct(array $p, Fittings $f)
     {
         $this->at = $p['at'];
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [new Figure('at', '')];
+    }
+
+    public static function why(array $spec, array $slot, Surroundings $now): Reason
+    {
+        return new Reason("is at \"{$slot['at']}\".");
     }
 
     public function initial(): array

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Parts\Wired;
 
 /** A cad cell: a resistance that falls in the light of the flame. Slot: light. */
 final class LightResistor extends Primitive
@@ -18,6 +20,16 @@ final class LightResistor extends Primitive
 
     /** @param array<string, mixed> $p between; of: burner; dark_ohm, lit_ohm; stray: sees other light; open; shorted_ohm */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    public static function wiring(array $spec): array
+    {
+        return [Wired::load(...$spec['between'])];
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [new Figure('dark_ohm', 'Ω'), new Figure('lit_ohm', 'Ω')];
+    }
 
     public static function joins(array $spec): array
     {

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Parts\Wired;
 use OddSpark\Trade\Course;
 
 /**
@@ -27,6 +29,20 @@ final class MidPosition extends Primitive
 
     /** @param array<string, mixed> $p white, grey, neutral: terminals; ohm: of the motor, on each; run_v; travel_s; open: motor dead; seized: at 0..1; switch_dead */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    public static function wiring(array $spec): array
+    {
+        return [Wired::load($spec['white'], $spec['neutral']), Wired::load($spec['grey'], $spec['neutral'])];
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [
+            new Figure('ohm', 'Ω'),
+            new Figure('run_v', 'V'),
+            new Figure('travel_s', 's'),
+        ];
+    }
 
     public static function joins(array $spec): array
     {

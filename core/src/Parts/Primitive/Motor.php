@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Ability\Turns;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
+use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Parts\Wired;
 use OddSpark\Trade\Course;
 
 /**
@@ -18,8 +22,10 @@ use OddSpark\Trade\Course;
  * runs in follows from that. Locked, it draws its locked-rotor impedance and hums until its
  * overload opens.
  */
-final class Motor extends Primitive
+final class Motor extends Primitive implements Turns
 {
+    public const DOES = 'turns runs';
+
     public const VARIES = true;
 
     public const READS_CIRCUIT = true;
@@ -34,6 +40,32 @@ final class Motor extends Primitive
      *     run_v: volts to run at all, full_v: volts for full speed, tau_s, overload_s, overload_cools_s, open, start_open, seized, drag: share of speed left
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    public static function wiring(array $spec): array
+    {
+        return array_map(fn (string $tap) => Wired::load($tap, $spec['common']), array_values(array_intersect_key($spec, ['line' => 1, 'low_tap' => 1])));
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [
+            new Figure('run_v', 'V'),
+            new Figure('full_v', 'V'),
+            new Figure('tau_s', 's'),
+            new Figure('overload_s', 's'),
+            new Figure('overload_cools_s', 's'),
+            new Figure('slow_amps', 'A'),
+            new Figure('full_amps', 'A'),
+        ];
+    }
+
+    public static function faults(array $spec): array
+    {
+        return [
+            new NaturalFault('open', 'winding open', ['open' => true], 0.8),
+            new NaturalFault('seized', 'seized', ['seized' => true], 0.5),
+        ];
+    }
 
     public static function joins(array $spec): array
     {

@@ -4,13 +4,21 @@ declare(strict_types=1);
 
 namespace OddSpark\Parts\Primitive;
 
+use OddSpark\Parts\Condition;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
 
 /** How free the way is for air, gas or a pressure signal: 1 clear, 0 shut. Slot: free. */
 final class Passage extends Primitive
 {
+    /** From here on enough goes through that it does not count as shut. */
+    public const FREE = 0.3;
+
+    public const DOES = 'lets through';
+
     /** @var list<string> */
     private readonly array $keys;
 
@@ -24,6 +32,22 @@ final class Passage extends Primitive
     {
         $this->keys = explode('.', $p['key'] ?? 'at');
         $this->free = (float) ($p['free'] ?? 1.0);
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [new Figure('free', '')];
+    }
+
+    public static function why(array $spec, array $slot, Surroundings $now): Reason
+    {
+        if (($slot['free'] ?? 1.0) >= self::FREE) {
+            return new Reason('is free.');
+        }
+        $conditions = isset($spec['follows']) ? [['by' => $spec['follows'], 'key' => $spec['key'] ?? 'at', 'when' => $spec['when'] ?? $spec['clear_when'] ?? true]] : [];
+        $missing = array_filter($conditions, fn (array $c) => ! Condition::holds($c, $now));
+
+        return new Reason('is shut.', array_values(array_column($missing, 'by')));
     }
 
     public function initial(): array

@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Ability\GoesAlong;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Parts\Wired;
 use OddSpark\Trade\Course;
 
 /**
@@ -15,7 +19,7 @@ use OddSpark\Trade\Course;
  * amps, it opens at a temperature; it closes again when cool, or never if it is a fuse link.
  * Slot: closed, target and course of its temperature, °F.
  */
-final class Protector extends Primitive
+final class Protector extends Primitive implements GoesAlong
 {
     public const READS_CIRCUIT = true;
 
@@ -30,6 +34,34 @@ final class Protector extends Primitive
     public function __construct(private readonly array $p, private readonly Fittings $f)
     {
         $this->siemens = 1 / $p['ohm'];
+    }
+
+    public static function wiring(array $spec): array
+    {
+        return [Wired::switch(...$spec['between'])];
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [
+            new Figure('ohm', 'Ω'),
+            new Figure('rated_amps', 'A'),
+            new Figure('rise_f', '°F'),
+            new Figure('tau_s', 's'),
+            new Figure('opens_at_f', '°F'),
+            new Figure('closes_at_f', '°F'),
+            new Figure('room_f', '°F'),
+        ];
+    }
+
+    public static function hasGone(array $slot): bool
+    {
+        return ! $slot['closed'];
+    }
+
+    public static function why(array $spec, array $slot, Surroundings $now): Reason
+    {
+        return new Reason('has opened on heat.');
     }
 
     public static function joins(array $spec): array

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace OddSpark\Parts\Primitive;
 
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Parts\Wired;
 
 /**
  * An electronic thermostat, fed from R and C or by its own batteries: compares the room with its set point.
@@ -28,6 +30,20 @@ final class RoomThermostat extends Primitive
      *     moves (as needs_v), room: process id, set: lever, mode, fan: levers if it has them, shift_f: how far it reads wrong
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    public static function wiring(array $spec): array
+    {
+        return [Wired::load(...$spec['between'])];
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [
+            new Figure('needs_v', 'V'),
+            new Figure('makes_v', 'V'),
+            new Figure('shift_f', '°F'),
+        ];
+    }
 
     public function initial(): array
     {

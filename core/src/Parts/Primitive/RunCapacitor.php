@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Ability\HoldsCharge;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
@@ -17,8 +19,12 @@ use OddSpark\Parts\Surroundings;
  * hand reckons with. The charge falls by V·exp(−t/RC) with the R that the circuit then offers, in
  * steps. Through windings it is gone before anyone can put a lead there.
  */
-final class RunCapacitor extends Primitive
+final class RunCapacitor extends Primitive implements HoldsCharge
 {
+    public const SCATTERS = ['microfarad'];
+
+    public const DOES = 'starts runs motor microfarad';
+
     public const READS_CIRCUIT = true;
 
     /** S behind which the charge stands as a source, at DC. */
@@ -40,6 +46,11 @@ final class RunCapacitor extends Primitive
     {
         $this->farad = $p['microfarad'] * 1e-6;
         $this->leak = 1 / $p['leak_ohm'];
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [new Figure('microfarad', 'µF'), new Figure('leak_ohm', 'Ω')];
     }
 
     public static function joins(array $spec): array

@@ -4,13 +4,18 @@ declare(strict_types=1);
 
 namespace OddSpark\Parts\Primitive;
 
+use OddSpark\Parts\Ability\Senses;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
 
 /** Makes or breaks at a level of a process value, with a differential. Slot: made, latched for a manual reset, sucked (by mouth). */
-final class Sensor extends Primitive
+final class Sensor extends Primitive implements Senses
 {
+    public const DOES = 'senses feels';
+
     private readonly string $of;
 
     private readonly float $opens;
@@ -29,6 +34,20 @@ final class Sensor extends Primitive
         $this->opens = $p['opens_at'];
         $this->closes = $p['closes_at'];
         $this->manual = $p['manual_reset'] ?? false;
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [new Figure('opens_at', Figure::AS_FELT), new Figure('closes_at', Figure::AS_FELT), new Figure('manual_reset', '')];
+    }
+
+    public static function why(array $spec, array $slot, Surroundings $now): Reason
+    {
+        $x = round($now->value($spec['of']), 1);
+
+        return new Reason($slot['made']
+            ? "is made at $x; it opens at {$spec['opens_at']}."
+            : "stands open at $x; it closes at {$spec['closes_at']}".(($slot['latched'] ?? false) ? ', and waits to be reset by hand.' : '.'));
     }
 
     public function initial(): array

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace OddSpark\Parts\Primitive;
 
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
 
 /**
@@ -18,6 +20,16 @@ final class SetSwitch extends Primitive
 
     /** @param array<string, mixed> $p of: process id, set: lever, differential: degrees between making and breaking, shift: how far it reads wrong, on: fall (heating) | rise */
     public function __construct(private readonly array $p, Fittings $f) {}
+
+    public static function figures(array $spec): array
+    {
+        return [new Figure('differential', Figure::DEGREES), new Figure('shift', Figure::DEGREES)];
+    }
+
+    public static function why(array $spec, array $slot, Surroundings $now): Reason
+    {
+        return new Reason("is set to {$now->follow($spec['set'], 'at')} and feels ".round($now->value($spec['of']), 1).'.');
+    }
 
     public function initial(): array
     {

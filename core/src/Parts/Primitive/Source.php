@@ -5,15 +5,20 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Ability\IsMains;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Wired;
 
 /**
  * A supply: one hot conductor or several, each an AC source behind its impedance, with the neutral
  * and the ground that come along. They are joined at earth, as at the service.
  */
-final class Source extends Primitive
+final class Source extends Primitive implements IsMains
 {
+    public const DOES = 'feeds supplies';
+
     public const LIVE = false;
 
     /**
@@ -21,6 +26,29 @@ final class Source extends Primitive
      *     ground_ohm, neutral_open, off, swapped: the one hot leg and the neutral are exchanged
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    public static function wiring(array $spec): array
+    {
+        $ground = isset($spec['ground']) ? [Wired::ground($spec['ground'])] : [];
+        if (! isset($spec['legs'])) {
+            return [Wired::supply($spec['hot'], $spec['neutral'], (float) $spec['volts'], self::spoken((float) $spec['volts'])), ...$ground];
+        }
+        // two legs: what lies between them, and what lies between each and the neutral
+        [$one, $two] = array_map('strval', array_keys($spec['legs']));
+        $legs = array_map(fn (string $leg) => Wired::supply($leg, $spec['neutral'], 120.0, "120 V, $leg to neutral"), [$one, $two]);
+
+        return [Wired::supply($one, $two, 240.0, '240 V'), ...$legs, ...$ground];
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [
+            new Figure('volts', 'V'),
+            new Figure('ohm', 'Ω'),
+            new Figure('neutral_ohm', 'Ω'),
+            new Figure('ground_ohm', 'Ω'),
+        ];
+    }
 
     public static function joins(array $spec): array
     {
@@ -62,5 +90,12 @@ final class Source extends Primitive
     private static function legs(array $spec): array
     {
         return $spec['legs'] ?? [$spec['hot'] => ['volts' => $spec['volts'], 'degrees' => $spec['degrees'] ?? 0]];
+    }
+
+    private static function spoken(float $volts): string
+    {
+        return match (true) {
+            $volts > 200 => '230 V', $volts > 60 => '120 V', default => round($volts).' V',
+        };
     }
 }

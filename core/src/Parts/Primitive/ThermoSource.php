@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Parts\Wired;
 
 /**
  * A thermocouple, or many of them in a thermopile: millivolts that follow the heat of its tip, behind
@@ -18,6 +20,11 @@ use OddSpark\Parts\Surroundings;
  */
 final class ThermoSource extends Primitive
 {
+    public const DOES = 'makes millivolts';
+
+    /** Volts that it is spoken of as giving, to the wiring. */
+    private const USUAL_V = 0.03;
+
     public const VARIES = true;
 
     public const MECHANICAL = ['of', 'cold_f', 'hot_f'];
@@ -26,6 +33,21 @@ final class ThermoSource extends Primitive
 
     /** @param array<string, mixed> $p between (plus first), of: process id of the tip's °F, millivolts at hot_f, none at cold_f, ohm, open, opens_above_f: breaks when hot */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    public static function wiring(array $spec): array
+    {
+        return [Wired::supply($spec['between'][0], $spec['between'][1], self::USUAL_V, 'millivolts')];
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [
+            new Figure('millivolts', 'mV'),
+            new Figure('cold_f', '°F'),
+            new Figure('hot_f', '°F'),
+            new Figure('ohm', 'Ω'),
+        ];
+    }
 
     public static function joins(array $spec): array
     {

@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Ability\Transforms;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
+use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Wired;
 
 /**
  * Two coupled windings: ideal ratio behind copper and leakage. Each winding by itself is its copper
@@ -16,8 +20,13 @@ use OddSpark\Parts\Primitive;
  * Shorted turns are a resistance across the secondary's own turns: they load the core whatever hangs
  * on the terminals.
  */
-final class Windings extends Primitive
+final class Windings extends Primitive implements Transforms
 {
+    public const DOES = 'transforms voltage';
+
+    /** Volts that a secondary is spoken of as having. */
+    private const SECONDARY_V = 24.0;
+
     public const LIVE = false;
 
     /**
@@ -25,6 +34,37 @@ final class Windings extends Primitive
      *     magnetising_ohm (at the primary), loss_ohm, primary_open, secondary_open, shorted_turns_ohm
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    public static function wiring(array $spec): array
+    {
+        return [Wired::load(...$spec['primary']), Wired::supply($spec['secondary'][0], $spec['secondary'][1], self::SECONDARY_V, 'its secondary, 24 V')];
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [
+            new Figure('turns_ratio', ': 1'),
+            new Figure('primary_ohm', 'Ω'),
+            new Figure('secondary_ohm', 'Ω'),
+            new Figure('leakage_ohm', 'Ω'),
+            new Figure('magnetising_ohm', 'Ω'),
+            new Figure('loss_ohm', 'Ω'),
+            new Figure('rated_va', 'VA'),
+        ];
+    }
+
+    public static function faults(array $spec): array
+    {
+        return [
+            new NaturalFault('primary-open', 'primary open', ['primary_open' => true], 0.6),
+            new NaturalFault('secondary-open', 'secondary open', ['secondary_open' => true], 0.6),
+        ];
+    }
+
+    public static function draws(array $spec, float $volts): float
+    {
+        return 0.0; // what a transformer draws is what hangs on it
+    }
 
     public static function joins(array $spec): array
     {

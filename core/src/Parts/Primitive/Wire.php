@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 
@@ -35,6 +36,11 @@ final class Wire extends Primitive
         $this->copper = ($p['open'] ?? false) ? 0.0 : 1 / $p['ohm'];
         $this->atB = $elsewhere === 'b' ? 0.0 : 1 / (1 / self::JOINT_SIEMENS + ($p['extra_ohm'] ?? 0.0));
         $this->rubs = isset($p['rubs_ohm']) ? 1 / $p['rubs_ohm'] : 0.0;
+    }
+
+    public static function figures(array $spec): array
+    {
+        return [new Figure('ohm', 'Ω')];
     }
 
     public static function joins(array $spec): array

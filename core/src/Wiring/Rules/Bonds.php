@@ -21,17 +21,17 @@ final class Bonds extends Rule
             return [];
         }
         $found = [];
-        foreach ($this->model()->document['parts'] as $part) {
-            foreach (array_keys($this->model()->document['kinds'][$part['kind']]['terminals']) as $terminal) {
-                $place = "{$part['id']}.$terminal";
+        foreach ($this->model()->parts() as $part) {
+            foreach (array_keys($part->kind->terminals) as $terminal) {
+                $place = "{$part->id}.$terminal";
                 if (! in_array($terminal, self::METAL, true) || in_array($this->nets->root($place), $grounds, true)) {
                     continue;
                 }
                 $found[] = new Finding(
-                    'missing bond', Finding::WRONG, [$part['id']], [], "{$this->nets->name($place)} has no way to ground.",
+                    'missing bond', Finding::WRONG, [$part->id], [], "{$this->nets->name($place)} has no way to ground.",
                     'Where its insulation fails, its metal stays live and no breaker trips; a flame rod finds no way home either.',
                     "Wire $terminal to ground.",
-                    [['do' => 'wire', 'from' => $place, 'to' => $this->grounds()[0]['place'], 'colour' => $this->model()->document['supply']['region'] === 'EU' ? 'green-yellow' : 'green']],
+                    [['do' => 'wire', 'from' => $place, 'to' => $this->grounds()[0]['place'], 'colour' => $this->model()->region() === 'EU' ? 'green-yellow' : 'green']],
                 );
             }
         }

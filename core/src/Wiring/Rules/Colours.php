@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Wiring\Rules;
 
+use OddSpark\Appliance\Wire;
+use OddSpark\Parts\Ability\HoldsCharge;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Rule;
 
@@ -19,7 +21,7 @@ final class Colours extends Rule
 
     public function find(): array
     {
-        $region = $this->model()->document['supply']['region'];
+        $region = $this->model()->region();
         $grounds = array_map(fn (array $g) => $this->nets->root($g['place']), $this->grounds());
         $returns = $live = [];
         foreach ($this->lines() as $supply) {
@@ -31,8 +33,8 @@ final class Colours extends Rule
         }
         $found = [];
         $common = array_map(fn (array $s) => $this->nets->root($s['return']), array_filter($this->nets->supplies(), fn (array $s) => $s['class'] === 'control'));
-        foreach ($this->model()->document['wires'] as $wire) {
-            $net = $this->nets->root($wire['from']);
+        foreach ($this->model()->wires() as $wire) {
+            $net = $this->nets->root($wire->from);
             if (in_array($net, $common, true) && in_array($net, $grounds, true) || $this->isOfCapacitor($wire)) {
                 continue; // a common that is grounded keeps its colour; a capacitor's leads have their own
             }
@@ -43,30 +45,28 @@ final class Colours extends Rule
                 default => [null, null],
             };
             $bad = match ($role) {
-                'live' => in_array($wire['colour'], [...self::NEUTRAL[$region], ...self::GROUND[$region]], true),
+                'live' => in_array($wire->colour, [...self::NEUTRAL[$region], ...self::GROUND[$region]], true),
                 null => false,
-                default => ! in_array($wire['colour'], $wanted, true),
+                default => ! in_array($wire->colour, $wanted, true),
             };
             if (! $bad) {
                 continue;
             }
             $colour = $wanted[0] ?? ($region === 'EU' ? 'brown' : 'black');
             $found[] = new Finding(
-                'colour against the convention', Finding::ODD, [], [$wire['id']], ucfirst($this->wireName($wire))." is $role.",
+                'colour against the convention', Finding::ODD, [], [$wire->id], ucfirst($this->wireName($wire))." is $role.",
                 'Whoever reads it by its colour takes it for something else.',
-                "Make it $colour, or mark it so at both ends.", [['do' => 'rewire', 'wire' => $wire['id'], 'colour' => $colour]],
+                "Make it $colour, or mark it so at both ends.", [['do' => 'rewire', 'wire' => $wire->id, 'colour' => $colour]],
             );
         }
 
         return $found;
     }
 
-    /** @param array<string, mixed> $wire */
-    private function isOfCapacitor(array $wire): bool
+    private function isOfCapacitor(Wire $wire): bool
     {
-        foreach (['from', 'to'] as $end) {
-            $kind = $this->model()->kindOf(substr($wire[$end], 0, (int) strrpos($wire[$end], '.')));
-            if (in_array('run-capacitor', array_column($kind['primitives'] ?? [], 'type'), true)) {
+        foreach ($wire->parts() as $part) {
+            if ($this->model()->kindOf($part)?->those(HoldsCharge::class) !== []) {
                 return true;
             }
         }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace OddSpark\Wiring\Rules;
 
+use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Wire;
+use OddSpark\Parts\Ability\Blows;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Nets;
 use OddSpark\Wiring\Rule;
@@ -43,7 +46,7 @@ final class Loading extends Rule
      */
     private function transformer(array $supply, array $paths): array
     {
-        $rated = $this->spec($supply['part'], $supply['name'])['rated_va'] ?? null;
+        $rated = $this->model()->part($supply['part'])?->spec($supply['name'])?->get('rated_va');
         if ($rated === null) {
             return [];
         }
@@ -89,7 +92,7 @@ final class Loading extends Rule
     /** @return list<Finding> field wires that are too thin for the fuse before them */
     private function gauges(): array
     {
-        $inside = array_fill_keys(array_merge([], ...array_column($this->model()->document['doors'] ?? [], 'covers')), true);
+        $inside = array_fill_keys($this->model()->covered(), true);
         $found = [];
         $told = [];
         foreach ($this->nets->elements() as $e) {
@@ -103,16 +106,15 @@ final class Loading extends Rule
                     continue;
                 }
                 foreach ($this->behindFuse($e, $line) as $wire) {
-                    $largest = isset($wire['mm2']) ? self::LARGEST_FUSE_MM2[(string) $wire['mm2']] ?? INF : self::LARGEST_FUSE[$wire['awg'] ?? 10] ?? INF;
-                    $owner = fn (string $end): string => substr($wire[$end], 0, (int) strrpos($wire[$end], '.'));
-                    if ($rated > $largest && ! isset($told[$wire['id']]) && ! (isset($inside[$owner('from')]) && isset($inside[$owner('to')]))) {
-                        $told[$wire['id']] = true;
-                        $size = isset($wire['mm2']) ? "{$wire['mm2']} mm²" : "{$wire['awg']} AWG";
+                    $largest = $wire->mm2 !== null ? self::LARGEST_FUSE_MM2[(string) $wire->mm2] ?? INF : self::LARGEST_FUSE[$wire->awg ?? 10] ?? INF;
+                    $isInside = count(array_intersect_key(array_flip($wire->parts()), $inside)) === count(array_unique($wire->parts()));
+                    if ($rated > $largest && ! isset($told[$wire->id]) && ! $isInside) {
+                        $told[$wire->id] = true;
                         $found[] = new Finding(
-                            'gauge too thin for its fuse', Finding::ODD, [], [$wire['id']], ucfirst($this->wireName($wire)).sprintf(' is of %s, behind %s of %g A.', $size, $this->nets->label($e['part']), $rated),
+                            'gauge too thin for its fuse', Finding::ODD, [], [$wire->id], ucfirst($this->wireName($wire)).sprintf(' is of %s, behind %s of %g A.', $wire->gauge(), $this->nets->label($e['part']), $rated),
                             'It glows before the fuse does anything. What the maker has wired inside an appliance is his to answer for; this is field wiring.',
-                            isset($wire['mm2']) ? 'Use a larger cross-section, or a smaller fuse.' : 'Use 14 AWG behind 15 A, 12 behind 20, or a smaller fuse.',
-                            isset($wire['mm2']) || $rated > 20 ? [] : [['do' => 'rewire', 'wire' => $wire['id'], 'awg' => $rated > 15 ? 12 : 14]],
+                            $wire->mm2 !== null ? 'Use a larger cross-section, or a smaller fuse.' : 'Use 14 AWG behind 15 A, 12 behind 20, or a smaller fuse.',
+                            $wire->mm2 !== null || $rated > 20 ? [] : [['do' => 'rewire', 'wire' => $wire->id, 'awg' => $rated > 15 ? 12 : 14]],
                         );
                     }
                 }
@@ -127,7 +129,7 @@ final class Loading extends Rule
      *
      * @param Element $fuse
      * @param Supply $line
-     * @return list<array<string, mixed>>
+     * @return list<Wire>
      */
     private function behindFuse(array $fuse, array $line): array
     {
@@ -155,29 +157,19 @@ final class Loading extends Rule
         return $wires;
     }
 
+    /** Amps at which a fuse or breaker opens; null of what is neither. */
     private function rated(string $part, string $name): ?float
     {
-        $spec = $this->spec($part, $name);
+        $spec = $this->model()->part($part)?->spec($name);
 
-        return ($spec['type'] ?? '') === 'fuse' ? (float) $spec['amps'] : null;
-    }
-
-    /** @return array<string, mixed> a primitive with the part's own figures */
-    private function spec(string $part, string $name): array
-    {
-        return array_replace($this->model()->kindOf($part)['primitives'][$name] ?? [], $this->model()->parts()[$part]['params'][$name] ?? []);
+        return $spec?->can(Blows::class) === true ? (float) $spec->get('amps') : null;
     }
 
     /** What a load draws at a voltage, A. */
     private function amps(string $load, float $volts): float
     {
-        [$part, $name] = [substr($load, 0, (int) strrpos($load, '.')), substr($load, (int) strrpos($load, '.') + 1)];
-        $spec = $this->spec($part, $name);
-        if (($spec['type'] ?? '') === 'windings') {
-            return 0.0; // what a transformer draws is what hangs on it
-        }
-        [$ohm, $reactance] = $spec['run'] ?? [$spec['ohm'] ?? $spec['hot_ohm'] ?? INF, $spec['reactance_ohm'] ?? 0.0];
+        [$part, $name] = Model::split($load);
 
-        return $volts / max(1e-3, hypot((float) $ohm, (float) $reactance));
+        return $this->model()->part($part)?->spec($name)?->draws($volts) ?? 0.0;
     }
 }

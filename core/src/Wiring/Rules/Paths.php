@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace OddSpark\Wiring\Rules;
 
-use OddSpark\Appliance\Primitives;
-use OddSpark\Parts\Primitive;
 use OddSpark\Wiring\Circuits;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Rule;
@@ -47,36 +45,22 @@ final class Paths extends Rule
     private function bare(): array
     {
         $wired = [];
-        foreach ($this->model()->document['wires'] as $wire) {
-            foreach (['from', 'to'] as $end) {
-                $wired[substr($wire[$end], 0, (int) strrpos($wire[$end], '.'))] = true;
-            }
+        foreach ($this->model()->wires() as $wire) {
+            $wired += array_fill_keys($wire->parts(), true);
         }
-        foreach ($this->model()->document['joined'] ?? [] as $group) {
+        foreach ($this->model()->joined() as $group) {
             foreach ($group as $place) {
                 $wired[substr($place, 0, (int) strrpos($place, '.'))] = true;
             }
         }
         $bare = [];
-        foreach ($this->model()->document['parts'] as $part) {
-            if (! isset($wired[$part['id']]) && $this->isElectric($this->model()->document['kinds'][$part['kind']])) {
-                $bare[$part['id']] = true;
+        foreach ($this->model()->parts() as $part) {
+            if (! isset($wired[$part->id]) && $part->kind->isElectric()) {
+                $bare[$part->id] = true;
             }
         }
 
         return $bare;
-    }
-
-    /** @param array<string, mixed> $kind */
-    private function isElectric(array $kind): bool
-    {
-        foreach ($kind['primitives'] as $spec) {
-            if ((Primitives::TYPES[$spec['type']] ?? Primitive::class)::joins($spec) !== []) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /**

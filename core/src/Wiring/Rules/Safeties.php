@@ -7,18 +7,10 @@ namespace OddSpark\Wiring\Rules;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Guards;
 use OddSpark\Wiring\Rule;
-use OddSpark\Wiring\Safety;
 
 /** Safeties that a fuel valve can be fed without. */
 final class Safeties extends Rule
 {
-    private const SAFETIES = ['limit', 'safety', 'rollout'];
-
-    private const FUEL = ['gas valve', 'oil valve'];
-
-    /** Loads of a fuel valve that give fuel; a pilot magnet is held by its flame. */
-    private const GIVES = ['coil', 'heater', 'actuator'];
-
     public function find(): array
     {
         $valves = $this->valves();
@@ -28,9 +20,7 @@ final class Safeties extends Rule
         $guards = new Guards($this->nets);
         $found = [];
         foreach ($this->nets->elements() as $e) {
-            $kind = $this->model()->kindOf($e['part']);
-            $follows = $kind['primitives'][$kind['primitives'][$e['name']]['follows'] ?? ''] ?? null;
-            if ($e['load'] || ! in_array($kind['family'] ?? '', self::SAFETIES, true) || ! Safety::guards($kind, $follows ?? [])) {
+            if ($e['load'] || $this->model()->kindOf($e['part'])?->isGuardingSwitch($e['name']) !== true) {
                 continue;
             }
             foreach ($valves as $valve => $part) {
@@ -55,11 +45,8 @@ final class Safeties extends Rule
         $valves = [];
         foreach ($this->nets->elements() as $e) {
             $kind = $this->model()->kindOf($e['part']);
-            if ($e['load'] && in_array($kind['family'] ?? '', self::FUEL, true)) {
-                $spec = $kind['primitives'][$e['name']];
-                if (in_array($spec['type'], self::GIVES, true) && ! ($spec['dc'] ?? false)) {
-                    $valves["{$e['part']}.{$e['name']}"] = $e['part'];
-                }
+            if ($e['load'] && $kind?->isFuelValve() === true && $kind->opensByItself($e['name'])) {
+                $valves["{$e['part']}.{$e['name']}"] = $e['part'];
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Wiring\Rules;
 
+use OddSpark\Appliance\Wire;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Rule;
 
@@ -63,8 +64,8 @@ final class Separation extends Rule
                 continue;
             }
             $found[] = new Finding(
-                'class 2 meets line voltage', Finding::WRONG, array_values(array_unique(array_map(fn (array $w) => substr($w['from'], 0, (int) strrpos($w['from'], '.')), $wires))),
-                array_column($wires, 'id'), "{$this->nets->name($wires[0]['from'])} is fed from $title and from {$low[$net]}.",
+                'class 2 meets line voltage', Finding::WRONG, array_values(array_unique(array_map(fn (Wire $w) => substr($w->from, 0, (int) strrpos($w->from, '.')), $wires))),
+                array_column($wires, 'id'), "{$this->nets->name($wires[0]->from)} is fed from $title and from {$low[$net]}.",
                 'Line voltage comes onto thermostat wire and onto whoever touches it.',
                 'Take off '.$this->wireName($wires[0]).', and keep the two apart.',
             );
@@ -82,10 +83,10 @@ final class Separation extends Rule
     private function cables(array $line, array $low): array
     {
         $found = [];
-        foreach ($this->model()->document['cables'] ?? [] as $cable) {
-            $in = array_filter($this->model()->document['wires'], fn (array $w) => ($w['cable'] ?? null) === $cable['id']);
-            $live = array_filter($in, fn (array $w) => isset($line[$this->nets->root($w['from'])]));
-            $class2 = array_filter($in, fn (array $w) => isset($low[$this->nets->root($w['from'])]));
+        foreach ($this->model()->cables() as $cable) {
+            $in = array_filter($this->model()->wires(), fn (Wire $w) => $w->cable === $cable['id']);
+            $live = array_filter($in, fn (Wire $w) => isset($line[$this->nets->root($w->from)]));
+            $class2 = array_filter($in, fn (Wire $w) => isset($low[$this->nets->root($w->from)]));
             if ($live !== [] && array_diff_key($class2, $live) !== []) {
                 $found[] = new Finding(
                     'class 2 meets line voltage', Finding::WRONG, [], array_column(array_values($in), 'id'), "Cable \"{$cable['id']}\" carries line voltage and class 2 side by side.",

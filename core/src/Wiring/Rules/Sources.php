@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Wiring\Rules;
 
+use OddSpark\Parts\Ability\Transforms;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Nets;
 use OddSpark\Wiring\Rule;
@@ -95,13 +96,14 @@ final class Sources extends Rule
      */
     private function phase(array $supply): bool
     {
-        $spec = $this->model()->kindOf($supply['part'])['primitives'][$supply['name']] ?? [];
-        if (($spec['type'] ?? '') !== 'windings') {
+        $spec = $this->model()->part($supply['part'])?->spec($supply['name']);
+        if ($spec?->can(Transforms::class) !== true) {
             return true;
         }
         foreach ($this->lines() as $line) {
             $live = $this->nets->reached($this->nets->root($line['hot']), [$this->nets->root($line['return'])]);
-            if (isset($live[$this->nets->root("{$supply['part']}.{$spec['primary'][1]}")]) && ! isset($live[$this->nets->root("{$supply['part']}.{$spec['primary'][0]}")])) {
+            [$first, $second] = array_map(fn (string $t): string => $this->nets->root("{$supply['part']}.$t"), $spec->get('primary'));
+            if (isset($live[$second]) && ! isset($live[$first])) {
                 return false;
             }
         }

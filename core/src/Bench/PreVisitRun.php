@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace OddSpark\Bench;
 
+use OddSpark\Appliance\Household;
 use OddSpark\Appliance\Plan;
+use OddSpark\Appliance\Visit;
 use OddSpark\Faults\Fault;
 use OddSpark\Parts\Condition;
 use OddSpark\Parts\Surroundings;
@@ -19,7 +21,7 @@ use OddSpark\Trade\Course;
  * The time before a visit: the appliance runs with its fault, the household lives with it, until somebody
  * who can mend it stands in front of it. What he is told is true of that run.
  */
-final readonly class Visit
+final readonly class PreVisitRun
 {
     public function __construct(
         private Plan $plan,
@@ -36,9 +38,9 @@ final readonly class Visit
      */
     public function arrive(string $visit): Arrival
     {
-        $story = $this->plan->model->document['visits'][$visit] ?? throw new \OutOfBoundsException("This model has no visit \"$visit\".");
+        $story = $this->plan->model->visit($visit);
         $heard = new Record();
-        $appears = $this->fault->gradual ? 0 : ($story['appears_s'] ?? 0) * 1000;
+        $appears = $this->fault->gradual ? 0 : $story->appears;
         $on = $appears > 0 ? new Machine($this->plan, [], $this->memory) : $this->machine;
         $listen = function (array $s) use ($heard, &$on): bool {
             $heard->see($s['tick'], $this->perception->at($on, $s, true, Perception::EVERYWHERE));
@@ -57,20 +59,20 @@ final readonly class Visit
             } elseif ($what === 'notices') {
                 $noticed = $state;
                 $until = $heard->until($state['tick']);
-            } else {
+            } elseif ($doing !== null) {
                 $state = $this->householdDoes($on, $state, $doing);
             }
         }
-        $state = $this->whenCalled($state, $story['arrives'], $listen);
-        if ($this->calledAsItWas($story)) {
+        $state = $this->whenCalled($state, $story, $listen);
+        if ($story->isCalledAsItWas()) {
             $noticed = $state;
             $until = $heard->until($state['tick']);
         }
-        $household = $this->plan->model->document['household'];
-        $water = $household['hot_water'] ?? null;
+        $household = $this->plan->model->household();
+        $water = $household->hotWater;
         $rooms = $this->rooms($household, $noticed, $state);
         $complaint = Complaint::of($household, $until, $rooms, $water === null ? null : [
-            'now' => self::value($noticed, $water['of']), 'wants' => (float) $water['wants'],
+            'now' => self::value($noticed, $water['of']), 'wants' => $water['wants'],
         ]);
         $state += [
             'zero' => $state['tick'], 'labour' => 0.0, 'acts' => 0,
@@ -83,17 +85,16 @@ final readonly class Visit
     /**
      * What happens before the visit, in order: the household's doings, the fault, and when somebody takes notice.
      *
-     * @param array<string, mixed> $story
-     * @return list<array{int, string, array<string, mixed>}> tick, appears | notices | does, and what is done
+     * @return list<array{int, string, array{tick: int, part: string, lever: string, to: string|int|float}|null}> tick, appears | notices | does, and what is done
      */
-    private function timeline(array $story, int $appears): array
+    private function timeline(Visit $story, int $appears): array
     {
-        $line = [[$story['notices_s'] * 1000, 'notices', []]];
+        $line = [[$story->notices, 'notices', null]];
         if ($appears > 0) {
-            $line[] = [$appears, 'appears', []];
+            $line[] = [$appears, 'appears', null];
         }
-        foreach ($story['household'] as $doing) {
-            $line[] = [$doing['at_s'] * 1000, 'does', $doing];
+        foreach ($story->household as $doing) {
+            $line[] = [$doing['tick'], 'does', $doing];
         }
         $order = ['appears' => 0, 'notices' => 1, 'does' => 2];
         usort($line, fn (array $a, array $b) => [$a[0], $order[$a[1]]] <=> [$b[0], $order[$b[1]]]);
@@ -105,7 +106,7 @@ final readonly class Visit
      * A lever is moved, unless the fault itself has moved it.
      *
      * @param array{tick: int, slots: array<string, array<string, mixed>>} $state
-     * @param array<string, mixed> $doing
+     * @param array{tick: int, part: string, lever: string, to: string|int|float} $doing
      * @return array{tick: int, slots: array<string, array<string, mixed>>}
      */
     private function householdDoes(Machine $on, array $state, array $doing): array
@@ -117,18 +118,6 @@ final readonly class Visit
         $state['slots'][$id]['at'] = $doing['to'];
 
         return $on->settle($state);
-    }
-
-    /** @param array<string, mixed> $story whether nobody did anything after it was noticed */
-    private function calledAsItWas(array $story): bool
-    {
-        foreach ($story['household'] as $doing) {
-            if ($doing['at_s'] >= $story['notices_s']) {
-                return false;
-            }
-        }
-
-        return true;
     }
 
     /**
@@ -152,15 +141,14 @@ final readonly class Visit
      * On to the arrival: some time after a moment, or after a percept is no longer as it should be.
      *
      * @param array{tick: int, slots: array<string, array<string, mixed>>} $state
-     * @param array<string, mixed> $arrives after_s; or unlike: {channel: value} with after_s and at_most_s
      * @return array{tick: int, slots: array<string, array<string, mixed>>}
      */
-    private function whenCalled(array $state, array $arrives, callable $listen): array
+    private function whenCalled(array $state, Visit $visit, callable $listen): array
     {
-        if (isset($arrives['unlike'])) {
-            $strange = function (array $s) use ($arrives, $listen): bool {
+        if ($visit->unlike !== null) {
+            $strange = function (array $s) use ($visit, $listen): bool {
                 $listen($s);
-                foreach ($arrives['unlike'] as $channel => $value) {
+                foreach ($visit->unlike as $channel => $value) {
                     if ($this->machine->shows($s, $this->plan->percepts[$channel]['of']) !== $value) {
                         return true;
                     }
@@ -169,32 +157,31 @@ final readonly class Visit
                 return false;
             };
             if (! $strange($state)) {
-                $state = $this->machine->advance($state, $arrives['at_most_s'] * 1000, $strange);
+                $state = $this->machine->advance($state, $visit->atMost, $strange);
             }
         }
 
-        return $this->machine->advance($state, $state['tick'] + $arrives['after_s'] * 1000, $listen);
+        return $this->machine->advance($state, $state['tick'] + $visit->after, $listen);
     }
 
     /**
      * The rooms as the household knew them: warm or not and calling when it last took notice, blank at the arrival.
      *
-     * @param array<string, mixed> $household
      * @param array{tick: int, slots: array<string, array<string, mixed>>} $noticed
      * @param array{tick: int, slots: array<string, array<string, mixed>>} $found
      * @return list<array{name: string, now: float, wants: float, blank: bool, calling: bool}>
      */
-    private function rooms(array $household, array $noticed, array $found): array
+    private function rooms(Household $household, array $noticed, array $found): array
     {
         $then = new Surroundings($noticed['tick'], $noticed['slots']);
 
         return array_map(fn (array $room) => [
-            'name' => $room['name'] ?? '',
+            'name' => $room['name'],
             'now' => self::value($noticed, $room['of']),
-            'wants' => (float) $room['wants'],
-            'blank' => isset($room['display']) && $this->machine->shows($found, $room['display']) === 'blank',
+            'wants' => $room['wants'],
+            'blank' => $room['display'] !== null && $this->machine->shows($found, $room['display']) === 'blank',
             'calling' => Condition::holds($room['calls'], $then),
-        ], $household['rooms']);
+        ], $household->rooms);
     }
 
     /** @param array{tick: int, slots: array<string, array<string, mixed>>} $state */

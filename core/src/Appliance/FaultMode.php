@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Appliance;
+
+/** A way in which a part of a kind, or a wire, can be bad. */
+final readonly class FaultMode
+{
+    /**
+     * @param array<string, array<string, mixed>> $degrees parameters that it changes, by degree; '' when it has none
+     * @param string $repair what mends it
+     * @param string|null $seen what a look then shows
+     */
+    private function __construct(
+        public string $title,
+        public array $degrees,
+        public ?string $unit,
+        public float $weight,
+        public string $repair,
+        public ?string $seen,
+        public bool $isGradual,
+        public ?string $smells,
+    ) {}
+
+    /** @param array<string, mixed> $json as the schema has it */
+    public static function of(array $json): self
+    {
+        return new self(
+            $json['title'], $json['degrees'] ?? ['' => $json['set'] ?? []], $json['unit'] ?? null, $json['weight'], $json['repair'],
+            $json['seen'] ?? null, $json['gradual'] ?? false, $json['smells'] ?? null,
+        );
+    }
+
+    /** Whether it is cured by a tap. */
+    public function yieldsToTapping(): bool
+    {
+        foreach ($this->degrees as $set) {
+            foreach ($set as $path => $value) {
+                if (str_ends_with($path, '.flaw') && isset($value['taps'])) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+}

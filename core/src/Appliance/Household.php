@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Appliance;
+
+/** Those who are served by an appliance: what they want, and by what they notice what it does. */
+final readonly class Household
+{
+    /**
+     * @param list<array{name: string, of: string, wants: float, display: ?string, calls: array<string, mixed>}> $rooms calls: a {@see \OddSpark\Parts\Condition}
+     * @param array{of: string, wants: float}|null $hotWater
+     * @param bool $comesAndGoes whether nobody takes notice when it comes and goes, as a boiler does
+     * @param array<string, list<string>> $heat by channel, as what it is perceived when it heats; likewise those below
+     * @param array<string, list<string>> $cycle
+     * @param array<string, list<string>>|null $air null: it moves none
+     * @param array<string, list<string>> $hum
+     * @param array<string, list<string>> $smell
+     */
+    private function __construct(
+        public array $rooms,
+        public ?array $hotWater,
+        public bool $comesAndGoes,
+        public array $heat,
+        public array $cycle,
+        public ?array $air,
+        public array $hum,
+        public array $smell,
+    ) {}
+
+    /** @param array<string, mixed> $json as the schema has it */
+    public static function of(array $json): self
+    {
+        $rooms = [];
+        foreach ($json['rooms'] as $room) {
+            $rooms[] = ['name' => $room['name'] ?? '', 'of' => $room['of'], 'wants' => (float) $room['wants'], 'display' => $room['display'] ?? null, 'calls' => $room['calls']];
+        }
+        $water = $json['hot_water'] ?? null;
+
+        return new self(
+            $rooms, $water === null ? null : ['of' => $water['of'], 'wants' => (float) $water['wants']], $json['comes_and_goes'] ?? false,
+            $json['heat'], $json['cycle'], $json['air'] ?? null, $json['hum'] ?? [], $json['smell'] ?? [],
+        );
+    }
+}

@@ -1,0 +1,270 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Appliance;
+
+use OddSpark\Parts\Ability\Attracts;
+use OddSpark\Parts\Ability\Blows;
+use OddSpark\Parts\Ability\GivesFuel;
+use OddSpark\Parts\Ability\RunsDown;
+use OddSpark\Parts\Ability\Senses;
+use OddSpark\Parts\Ability\Turns;
+use OddSpark\Parts\Role;
+
+/**
+ * A kind of part: its terminals, the primitives between them, and what it is to an appliance: what it guards, what a hand
+ * can do to it, whether it is a supply, a fuel valve.
+ */
+final readonly class Kind
+{
+    /**
+     * @param array{int, int} $size
+     * @param array<string, array{int, int}> $terminals where each lies on it
+     * @param list<string> $inside places within it that no lead gets to
+     * @param list<list<string>> $joined
+     * @param list<string> $references terminals that readings are taken against
+     * @param array<string, Spec> $primitives
+     * @param array<string, Setting> $settings
+     * @param list<string> $resets primitives that its button frees
+     * @param array<string, array{of: string, sense: string, from: string, thing: string, say?: array<string, string>}> $percepts by name
+     * @param array<string, array<string, scalar>> $spares what each changes
+     * @param array<string, string>|null $card what its codes mean
+     * @param array<string, FaultMode> $modes ways of failing
+     */
+    private function __construct(
+        public string $name,
+        public string $title,
+        public Family $family,
+        public string $symbol,
+        public array $size,
+        public array $terminals,
+        public array $inside,
+        public array $joined,
+        public array $references,
+        public array $primitives,
+        public array $settings,
+        public array $resets,
+        public array $percepts,
+        public array $spares,
+        public ?array $card,
+        public string $look,
+        public array $modes,
+    ) {}
+
+    /** @param array<string, mixed> $json a kind's document, as the schema has it */
+    public static function of(string $name, array $json): self
+    {
+        $primitives = [];
+        foreach ($json['primitives'] as $id => $values) {
+            $primitives[(string) $id] = Spec::of((string) $id, $values);
+        }
+        $settings = [];
+        foreach ($json['controls'] ?? [] as $lever => $control) {
+            $spec = $primitives[$lever] ?? null;
+            $settings[(string) $lever] = new Setting((string) $lever, $control['label'], $control['unit'] ?? null, $spec?->get('positions') ?? [], $spec?->get('range'), $spec?->get('at') ?? '');
+        }
+
+        return new self(
+            $name, $json['title'], Family::tryFrom($json['family']) ?? Family::Own, $json['symbol'], $json['size'],
+            array_map(fn (array $t): array => $t['at'], $json['terminals']), $json['inside'] ?? [], $json['joined'] ?? [], $json['references'] ?? [],
+            $primitives, $settings, array_map('strval', array_keys($json['resets'] ?? [])), $json['percepts'] ?? [], $json['spares'] ?? [],
+            $json['card'] ?? null, $json['look'], array_map(FaultMode::of(...), $json['modes']),
+        );
+    }
+
+    public function isFuelValve(): bool
+    {
+        return $this->family->isFuelValve();
+    }
+
+    /** Whether a load of it, fed, opens it: a magnet on a thermocouple's millivolts holds only what a flame has proved. */
+    public function opensByItself(string $load): bool
+    {
+        $spec = $this->primitives[$load] ?? null;
+
+        return $spec?->can(GivesFuel::class) === true && ! ($spec->get('dc') ?? false);
+    }
+
+    public function isFuelSupply(): bool
+    {
+        return $this->family->isFuelSupply();
+    }
+
+    public function isSupply(): bool
+    {
+        return $this->family === Family::Supply;
+    }
+
+    public function isThermostat(): bool
+    {
+        return $this->family === Family::Thermostat;
+    }
+
+    public function isControl(): bool
+    {
+        return $this->family === Family::Control;
+    }
+
+    public function isFlameSensor(): bool
+    {
+        return $this->family === Family::Flame;
+    }
+
+    public function isGround(): bool
+    {
+        return $this->family === Family::Ground;
+    }
+
+    /** Whether it has a lamp that says more than on and off: its card has codes. */
+    public function hasCode(): bool
+    {
+        return $this->card !== null;
+    }
+
+    /**
+     * Its primitives that can do something.
+     *
+     * @param class-string $ability of {@see \OddSpark\Parts\Ability}
+     * @return array<string, Spec>
+     */
+    public function those(string $ability): array
+    {
+        return array_filter($this->primitives, fn (Spec $s): bool => $s->can($ability));
+    }
+
+    /** Whether it is anything to the circuit. */
+    public function isElectric(): bool
+    {
+        return array_filter($this->primitives, fn (Spec $s): bool => $s->isElectric()) !== [];
+    }
+
+    /** What it guards against; null when it is no safety. */
+    public function guards(): ?Guarded
+    {
+        return $this->sensors() === [] ? null : $this->family->guards();
+    }
+
+    /**
+     * Those of its sensors that guard: of a limit one that opens on rise (a fan leg makes on rise, and guards nothing); of
+     * any other safety all.
+     *
+     * @return list<string>
+     */
+    public function sensors(): array
+    {
+        $guarded = $this->family->guards();
+        $sensors = $guarded === null ? [] : array_filter(
+            $this->those(Senses::class),
+            fn (Spec $s): bool => $guarded !== Guarded::Heat || $s->get('opens_at') > $s->get('closes_at'),
+        );
+
+        return array_keys($sensors);
+    }
+
+    /** @return list<string> switches that a sensor which guards moves, either side of one with two */
+    public function guardingSwitches(): array
+    {
+        $sensors = $this->sensors();
+
+        return array_keys(array_filter($this->primitives, fn (Spec $s): bool => in_array($s->follows(), $sensors, true)));
+    }
+
+    /** @return list<string> those of them that stop something by opening: not the side that is made at rest */
+    public function stoppingSwitches(): array
+    {
+        return array_values(array_filter($this->guardingSwitches(), fn (string $name): bool => ($this->primitives[$name]->get('when') ?? true) === true));
+    }
+
+    /** Whether a primitive is the switch of a safety. */
+    public function isGuardingSwitch(string $name): bool
+    {
+        return in_array($name, $this->guardingSwitches(), true);
+    }
+
+    /** Whether a lever is thrown by a trip too, as a breaker's is. */
+    public function isTrippedLever(string $lever): bool
+    {
+        return array_filter($this->those(Blows::class), fn (Spec $s): bool => $s->get('lever') === $lever) !== [];
+    }
+
+    /** @return array<string, Spec> batteries that can be changed */
+    public function batteries(): array
+    {
+        return $this->isThermostat() ? $this->those(RunsDown::class) : [];
+    }
+
+    /** What blows in it and can be replaced by itself: not the trip of a breaker. */
+    public function fuse(): ?Spec
+    {
+        $fuses = $this->family === Family::Fuse ? $this->those(Blows::class) : [];
+
+        return $fuses === [] ? null : reset($fuses);
+    }
+
+    /** Amps of what trips or blows in it; INF when nothing does. */
+    public function ratedAmps(): float
+    {
+        $fuses = $this->those(Blows::class);
+
+        return $fuses === [] ? INF : (float) reset($fuses)->get('amps');
+    }
+
+    public function hands(): HandHolds
+    {
+        return new HandHolds(
+            turn: $this->those(Turns::class) !== [],
+            push: $this->family === Family::Relay && $this->those(Attracts::class) !== [],
+            clock: $this->symbol === 'meter',
+            suck: $this->symbol === 'pressure-switch',
+            batteries: $this->batteries() !== [],
+            fuse: $this->fuse()?->get('amps'),
+            reset: $this->resets !== [],
+            spares: array_map('strval', array_keys($this->spares)),
+        );
+    }
+
+    /** Whether something that is fed lies between two of its terminals, and not a switch. */
+    public function isLoadBetween(string $a, string $b): bool
+    {
+        foreach ($this->primitives as $spec) {
+            $between = $spec->get('between') ?? [];
+            if ($a !== $b && in_array($a, $between, true) && in_array($b, $between, true) && ! $this->isSwitch($spec)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function isSwitch(Spec $spec): bool
+    {
+        foreach ($spec->wiring() as $wired) {
+            if ($wired->role === Role::Switch) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * What it asks of each of its parts by name ("@senses").
+     *
+     * @return list<string>
+     */
+    public function asks(): array
+    {
+        $asked = [];
+        foreach ($this->primitives as $spec) {
+            $values = $spec->values;
+            array_walk_recursive($values, function (mixed $v) use (&$asked): void {
+                if (is_string($v) && str_starts_with($v, '@') && ! str_starts_with($v, '@.')) {
+                    $asked[substr($v, 1)] = true;
+                }
+            });
+        }
+
+        return array_map('strval', array_keys($asked));
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Appliance;
+
+/** A part of an appliance: a kind with a name, a label, a place on the board, and what differs in it. */
+final readonly class Part
+{
+    /**
+     * @param array{int|float, int|float} $at on the board
+     * @param array<string, array<string, mixed>> $params that differ from the kind's, by primitive
+     * @param array<string, string> $links what the kind asks for by name
+     */
+    private function __construct(
+        public string $id,
+        public Kind $kind,
+        public string $label,
+        public array $at,
+        public array $params,
+        public array $links,
+    ) {}
+
+    /** @param array<string, mixed> $json as the schema has it */
+    public static function of(array $json, Kind $kind): self
+    {
+        return new self($json['id'], $kind, $json['label'], $json['at'], $json['params'] ?? [], $json['links'] ?? []);
+    }
+
+    /** A primitive of it, with its own figures; null when it has none of that name. */
+    public function spec(string $primitive): ?Spec
+    {
+        return isset($this->kind->primitives[$primitive]) ? $this->kind->primitives[$primitive]->with($this->params[$primitive] ?? []) : null;
+    }
+
+    /** @return array<string, Spec> all of them, with its own figures */
+    public function specs(): array
+    {
+        $specs = [];
+        foreach ($this->kind->primitives as $name => $spec) {
+            $specs[$name] = $spec->with($this->params[$name] ?? []);
+        }
+
+        return $specs;
+    }
+
+    /** @return list<string> its terminals, as places */
+    public function places(): array
+    {
+        return array_map(fn (string|int $terminal): string => "$this->id.$terminal", array_keys($this->kind->terminals));
+    }
+}

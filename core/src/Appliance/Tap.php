@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Appliance;
+
+/** A place on a part where an instrument other than the meter is put. */
+final readonly class Tap
+{
+    /** @param string $of process id of what is read there */
+    public function __construct(public string $id, public string $part, public string $label, public string $instrument, public string $of) {}
+
+    /** @param array<string, mixed> $json as the schema has it */
+    public static function of(string $id, array $json): self
+    {
+        return new self($id, $json['part'], $json['label'], $json['instrument'], $json['of']);
+    }
+}
