@@ -139,9 +139,9 @@ return function (): array {
         $events = $lit = 0;
         $was = false;
         $start = hrtime(true);
-        $m->advance($m->settle($m->initial()), 86_400_000, function (array $s) use (&$events, &$lit, &$was): bool {
+        $m->advance($m->settle($m->initial()), 86_400_000, function (BenchState $s) use (&$events, &$lit, &$was): bool {
             $events++;
-            $is = $s['slots']['boiler.fire']['lit'] ?? false;
+            $is = $s->slots['boiler.fire']['lit'] ?? false;
             $lit += $is && ! $was ? 1 : 0;
             $was = $is;
 

@@ -10,6 +10,7 @@ use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Arrival;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\Universe;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Run\Snapshot;
 use OddSpark\Suspects\Tracker;
@@ -87,13 +88,13 @@ class Plans
     /** @param array<string, Arrival> $arrivals */
     public static function packArrivals(array $arrivals): string
     {
-        return Snapshot::pack(array_map(fn (Arrival $a) => ['state' => $a->state, 'complaint' => $a->complaint], $arrivals));
+        return Snapshot::pack(array_map(fn (Arrival $a) => ['state' => $a->state->toArray(), 'complaint' => $a->complaint], $arrivals));
     }
 
     /** @return array<string, Arrival> */
     public static function unpackArrivals(string $text): array
     {
-        return array_map(fn (array $a) => new Arrival($a['state'], $a['complaint']), Snapshot::unpack($text));
+        return array_map(fn (array $a) => new Arrival(BenchState::fromArray($a['state']), $a['complaint']), Snapshot::unpack($text));
     }
 
     /** Where something computed is kept, under a name that changes with the code that computed it. */

@@ -11,21 +11,19 @@ use Illuminate\Support\Facades\DB;
 use OddSpark\Acts\Act;
 use OddSpark\Acts\ActError;
 use OddSpark\Acts\Catalogue;
+use OddSpark\Acts\Danger;
 use OddSpark\Acts\References;
 use OddSpark\Bench\Bench;
-use OddSpark\Bench\Danger;
-use OddSpark\Bench\Hands;
-use OddSpark\Bench\Instruments;
 use OddSpark\Bench\Kit;
 use OddSpark\Bench\Observations;
 use OddSpark\Bench\Outcome;
 use OddSpark\Bench\Preview;
 use OddSpark\Bench\WarmUp;
 use OddSpark\Bench\Wording;
+use OddSpark\Instruments\Bag;
 use OddSpark\Marking\Rules;
-use OddSpark\Meter\Mode;
 use OddSpark\Meter\Reading;
-use OddSpark\Meter\Specification;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Run\Snapshot;
 use OddSpark\Senses\Record;
@@ -67,7 +65,7 @@ class Workbench
 
         return Attempt::query()->createOrFirst($mine, [
             'seed' => $seed, 'engine' => Assignment::ENGINE,
-            'state' => Snapshot::pack($state), 'record' => Snapshot::pack($bench->record->kept()),
+            'state' => Snapshot::pack($state->toArray()), 'record' => Snapshot::pack($bench->record->kept()),
         ])->refresh();
     }
 
@@ -88,9 +86,9 @@ class Workbench
             throw new ActError('/id', 'Must be a text of 1 to 40 letters, another for each act.');
         }
 
-        $reply = $this->at($attempt, function (Attempt $attempt, Bench $bench, array $state) use ($act, $clientId): array {
+        $reply = $this->at($attempt, function (Attempt $attempt, Bench $bench, BenchState $state) use ($act, $clientId): array {
             // one that was done already lies at or before the moment that the attempt has come to
-            $done = $act->tick > $state['tick'] - $state['zero'] ? null : $attempt->entries()->where('client_id', $clientId)->first();
+            $done = $act->tick > $state->now() ? null : $attempt->entries()->where('client_id', $clientId)->first();
             if ($done !== null) {
                 return [$state, $done];
             }
@@ -171,8 +169,8 @@ class Workbench
      */
     public function play(Attempt $attempt, int $tick): array
     {
-        return $this->at($attempt, function (Attempt $attempt, Bench $bench, array $state) use ($tick): array {
-            $now = $state['tick'] - $state['zero'];
+        return $this->at($attempt, function (Attempt $attempt, Bench $bench, BenchState $state) use ($tick): array {
+            $now = $state->now();
             if ($tick <= $now) {
                 return [$state, null]; // another tab was further
             }
@@ -189,8 +187,8 @@ class Workbench
      */
     public function next(Attempt $attempt): array
     {
-        return $this->at($attempt, fn (Attempt $attempt, Bench $bench, array $state): array => [
-            $bench->advance($state, $state['tick'] - $state['zero'] + self::LONGEST_WAIT, true), null,
+        return $this->at($attempt, fn (Attempt $attempt, Bench $bench, BenchState $state): array => [
+            $bench->advance($state, $state->now() + self::LONGEST_WAIT, true), null,
         ]);
     }
 
@@ -201,11 +199,11 @@ class Workbench
      */
     public function look(Attempt $attempt): array
     {
-        $state = Snapshot::unpack($attempt->state) + Hands::CLEAN + Instruments::PUT_AWAY;
+        $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
         $bench = $this->bench($attempt->assignment, $attempt->seed);
         $bench->resume($state);
 
-        return $this->reply($attempt, $bench, $state, null, $state['tick'] - $state['zero']);
+        return $this->reply($attempt, $bench, $state, null, $state->now());
     }
 
     /**
@@ -220,14 +218,14 @@ class Workbench
             $o = $entry->outcome;
             $entries[] = [Catalogue::act($entry->act), new Outcome(
                 $o['seen'],
-                $o['reading'] === null ? null : Reading::fromArray($o['reading']),
+                $o['reading'] === null ? null : Bag::reading($o['reading']),
                 null,
                 $o['refused'],
                 array_keys($o['dangers']),
             )];
         }
-        $state = Snapshot::unpack($attempt->state);
-        $until = $before->tick ?? $state['tick'] - $state['zero'];
+        $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
+        $until = $before->tick ?? $state->now();
 
         return new Observations($attempt->assignment->visit, $entries, Record::resumed(Snapshot::unpack($attempt->record))->until($until), $until, $attempt->assignment->said);
     }
@@ -238,7 +236,7 @@ class Workbench
     }
 
     /**
-     * @param callable(Attempt, Bench, array<string, mixed>): array{array<string, mixed>, Entry|null} $do
+     * @param callable(Attempt, Bench, BenchState): array{BenchState, Entry|null} $do
      * @param (callable(Attempt): (Entry|null))|null $again the entry that is answered once more, of one that is over
      * @return array<string, mixed>
      */
@@ -250,16 +248,16 @@ class Workbench
             if (! $attempt->isOpen() && $entry === null) {
                 throw new OutOfStep('This appliance has been handed back. Its debrief is open to you.');
             }
-            $state = Snapshot::unpack($attempt->state) + Hands::CLEAN + Instruments::PUT_AWAY;
+            $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
             $bench = $this->bench($attempt->assignment, $attempt->seed);
             $bench->record = Record::resumed(Snapshot::unpack($attempt->record));
             $bench->resume($state);
-            $before = $state['tick'] - $state['zero'];
+            $before = $state->now();
             if ($entry !== null) {
                 return $this->reply($attempt, $bench, $state, $entry, $before);
             }
             [$state, $entry] = $do($attempt, $bench, $state);
-            $attempt->state = Snapshot::pack($state);
+            $attempt->state = Snapshot::pack($state->toArray());
             $attempt->record = Snapshot::pack($bench->record->kept());
             $attempt->save();
 
@@ -267,10 +265,9 @@ class Workbench
         });
     }
 
-    /** @param array<string, mixed> $state */
-    private function inStep(Attempt $attempt, array $state, int $tick): void
+    private function inStep(Attempt $attempt, BenchState $state, int $tick): void
     {
-        $now = $state['tick'] - $state['zero'];
+        $now = $state->now();
         if ($tick < $now) {
             throw new OutOfStep('The bench is further on than this window: it has been brought up to date, look again and repeat it.');
         }
@@ -280,12 +277,11 @@ class Workbench
     }
 
     /**
-     * @param array<string, mixed> $state
      * @return array<string, mixed>
      */
-    private function reply(Attempt $attempt, Bench $bench, array $state, ?Entry $entry, int $before): array
+    private function reply(Attempt $attempt, Bench $bench, BenchState $state, ?Entry $entry, int $before): array
     {
-        $now = $state['tick'] - $state['zero'];
+        $now = $state->now();
         $until = $now + $attempt->assignment->horizon() * 1000;
         $past = $bench->record;
         $passed = $this->since($past->until($now), $before);
@@ -300,10 +296,10 @@ class Workbench
             'now_s' => $now / 1000,
             'until_s' => $until / 1000,
             'scene' => [
-                'door' => $state['door'], 'held' => $state['held'], 'eyes' => $state['eyes'], 'red' => $state['red'], 'black' => $state['black'], 'mode' => $state['mode'],
-                'range' => $state['range'], 'keeping' => $state['display']['keeping'] ?? false, 'blown' => $state['blown'], 'battery' => $state['battery'],
-                'clamp' => $state['clamp'], 'jumpers' => $state['jumpers'], 'at_taps' => (object) array_filter(array_intersect_key($state, Mode::AT_TAPS)),
-                'lifted' => $this->lifted($state), 'labour' => round($state['labour'], 1),
+                'door' => $state->door, 'held' => $state->held, 'eyes' => $state->eyes, 'red' => $state->red, 'black' => $state->black, 'mode' => $state->mode->value,
+                'range' => $state->range, 'keeping' => $state->display->keeping ?? false, 'blown' => $state->blown, 'battery' => $state->battery,
+                'clamp' => $state->clamp, 'jumpers' => $state->jumpers, 'at_taps' => (object) $state->taps,
+                'lifted' => $this->lifted($state), 'labour' => round($state->labour, 1),
             ],
             'passed' => $this->channels($bench, $passed),
             'ahead' => $this->channels($bench, $ahead),
@@ -344,8 +340,8 @@ class Workbench
         foreach ($record as $channel => $stretches) {
             foreach ($stretches as [$from, $to, $value]) {
                 if (str_starts_with($channel, 'meter ')) {
-                    $mode = Mode::from(explode(' ', $channel, 3)[1]);
-                    $meter[] = ['from' => $from / 1000, 'to' => $to / 1000, 'reading' => $value, 'of' => substr($channel, 6), 'settles_s' => Specification::of($mode)->settles / 1000];
+                    $mode = Bag::scale(explode(' ', $channel, 3)[1]);
+                    $meter[] = ['from' => $from / 1000, 'to' => $to / 1000, 'reading' => $value, 'of' => substr($channel, 6), 'settles_s' => $mode->specification()->settles / 1000];
                 } else {
                     $perceived[$channel][] = ['from' => $from / 1000, 'to' => $to / 1000, 'value' => $value, 'say' => $bench->perception()->say($channel, $value)];
                 }
@@ -358,13 +354,12 @@ class Workbench
     }
 
     /**
-     * @param array<string, mixed> $state
      * @return list<string>
      */
-    private function lifted(array $state): array
+    private function lifted(BenchState $state): array
     {
         $lifted = [];
-        foreach ($state['slots'] as $id => $slot) {
+        foreach ($state->slots as $id => $slot) {
             if (str_ends_with($id, '.body') && array_keys($slot) === ['a', 'b']) {
                 foreach ($slot as $end => $landed) {
                     if (! $landed) {

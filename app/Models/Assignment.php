@@ -6,6 +6,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use OddSpark\Acts\Catalogue;
 use OddSpark\Marking\Rules;
 use OddSpark\Marking\Schools;
 
@@ -90,7 +91,7 @@ class Assignment extends Model
                 fn (string $question, array $ways) => ($way = $rules->schools->way($question)) === array_key_first($ways) && ! in_array($question, self::ALWAYS_TOLD, true) ? null : ['question' => $question, 'way' => $ways[$way]],
                 array_keys(Schools::CHOICES), Schools::CHOICES,
             )),
-            'flame_ua' => $rules->schools->flameUa, 'verify' => $rules->verify, 'barred' => $rules->barred, 'papers' => $rules->papers, 'stops' => $rules->stops !== [],
+            'flame_ua' => $rules->schools->flameUa, 'verify' => $rules->verify, 'barred' => array_values(array_intersect_key(Catalogue::barrable(), array_flip($rules->barred))), 'papers' => $rules->papers, 'stops' => $rules->stops !== [],
             'hints' => $this->kind === 'practice' ? $rules->hints : null,
         ];
     }

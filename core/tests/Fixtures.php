@@ -6,12 +6,14 @@ namespace OddSpark\Tests;
 
 use OddSpark\Acts\Act;
 use OddSpark\Acts\ActionLog;
+use OddSpark\Acts\Catalogue;
 use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
 use OddSpark\Faults\Universe;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 
 /** What many tests need: the furnace, compiled once, and short ways to act on it. */
@@ -58,7 +60,7 @@ final class Fixtures
         return Universe::of(self::furnace()->model);
     }
 
-    /** @return array{Bench, array<string, mixed>} a candidate's bench at its arrival */
+    /** @return array{Bench, BenchState} a candidate's bench at its arrival */
     public static function bench(string $fault = 'healthy', string $visit = 'cold', ?int $seed = null): array
     {
         $bench = new Bench(self::furnace(), self::universe()->get($fault), new Memory(), $seed);
@@ -77,7 +79,7 @@ final class Fixtures
     /** @param array<string, mixed> $with */
     public static function act(float $seconds, string $name, array $with = []): Act
     {
-        return new Act((int) round($seconds * 1000), $name, $with);
+        return Catalogue::make((int) round($seconds * 1000), $name, $with);
     }
 
     /** The good hand's trace of an open limit, door off and switch held. @return list<array<string, mixed>> */

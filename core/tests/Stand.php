@@ -9,6 +9,7 @@ use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Run\Machine;
+use OddSpark\Run\MachineState;
 use OddSpark\Run\Memory;
 use OddSpark\Trade\Course;
 
@@ -23,7 +24,7 @@ final class Stand
     public readonly Machine $machine;
 
     /** @var array{tick: int, slots: array<string, array<string, mixed>>} */
-    public array $state;
+    public MachineState $state;
 
     /** @param array<string, mixed> $set */
     private function __construct(Plan $plan, array $set)
@@ -65,7 +66,7 @@ final class Stand
     /** Goes on by seconds. */
     public function run(float $seconds): self
     {
-        $this->state = $this->machine->advance($this->state, $this->state['tick'] + (int) round(1000 * $seconds));
+        $this->state = $this->machine->advance($this->state, $this->state->tick + (int) round(1000 * $seconds));
 
         return $this;
     }
@@ -73,23 +74,23 @@ final class Stand
     /** Goes on until something is so, at most for some seconds; seconds that it took, or null if it never was. */
     public function until(callable $is, float $most): ?float
     {
-        $from = $this->state['tick'];
+        $from = $this->state->tick;
         if ($is($this)) {
             return 0.0;
         }
         $found = false;
-        $this->state = $this->machine->advance($this->state, $from + (int) round(1000 * $most), function (array $s) use ($is, &$found): bool {
+        $this->state = $this->machine->advance($this->state, $from + (int) round(1000 * $most), function (MachineState $s) use ($is, &$found): bool {
             $this->state = $s;
 
             return $found = (bool) $is($this);
         });
 
-        return $found ? ($this->state['tick'] - $from) / 1000 : null;
+        return $found ? ($this->state->tick - $from) / 1000 : null;
     }
 
     public function set(string $lever, string|float|int $at): self
     {
-        $this->state['slots'][$lever]['at'] = $at;
+        $this->state = $this->state->withSlots([$lever => ['at' => $at]]);
         $this->state = $this->machine->settle($this->state);
 
         return $this;
@@ -98,7 +99,7 @@ final class Stand
     public function lift(string $end): self
     {
         [$wire, $which] = Model::split($end);
-        $this->state['slots']["$wire.body"][$which] = false;
+        $this->state = $this->state->withSlots(["$wire.body" => [$which => false]]);
         $this->state = $this->machine->settle($this->state);
 
         return $this;
@@ -106,7 +107,7 @@ final class Stand
 
     public function reset(string $primitive): self
     {
-        $this->state['slots'][$primitive]['latched'] = false;
+        $this->state = $this->state->withSlots([$primitive => ['latched' => false]]);
         $this->state = $this->machine->settle($this->state);
 
         return $this;
@@ -115,7 +116,7 @@ final class Stand
     /** A process value set by an outside hand: a room that was heated, a level that fell. */
     public function put(string $process, float $value): self
     {
-        $this->state['slots'][$process] = ['course' => Course::still($this->state['tick'], $value), 'aim' => null, 'sampled' => [], 'leader' => null] + $this->state['slots'][$process];
+        $this->state = $this->state->withSlots([$process => ['course' => Course::still($this->state->tick, $value), 'aim' => null, 'sampled' => [], 'leader' => null]]);
         $this->state = $this->machine->settle($this->state);
 
         return $this;
@@ -123,12 +124,12 @@ final class Stand
 
     public function slot(string $id, string $key): mixed
     {
-        return $this->state['slots'][$id][$key];
+        return $this->state->slots[$id][$key];
     }
 
     public function value(string $process): float
     {
-        return Course::at($this->state['slots'][$process]['course'], $this->state['tick']);
+        return Course::at($this->state->slots[$process]['course'], $this->state->tick);
     }
 
     public function volts(string $a, string $b): float

@@ -74,7 +74,7 @@ final class Recorded
         $plan = Stand::plan($worked['model']);
         $universe = Universe::of($plan->model);
         $rules = Marking::rules($worked['rules'] ?? 'first-year');
-        $entries = array_map(fn (array $e) => array_intersect_key($e, ['at_s' => 1, 'act' => 1] + Catalogue::ACTS[$e['act']]['fields']), $worked['entries']);
+        $entries = array_map(fn (array $e) => array_intersect_key($e, ['at_s' => 1, 'act' => 1] + Catalogue::all()[$e['act']]::fields()), $worked['entries']);
         $log = ActionLog::of(['odd_spark_actions' => 1, 'seed' => $worked['seed'] ?? 7, 'entries' => $entries]);
         $fault = $universe->get($worked['fault']);
         $memory = new Memory();
@@ -87,22 +87,26 @@ final class Recorded
         $account = Marking::account($plan, $universe, $worked['fault'], $seen);
 
         return [
-            'complaint' => $attempt->arrival->complaint, 'state' => self::sorted($attempt->state), 'seen' => $seen->toArray(),
+            'complaint' => $attempt->arrival->complaint, 'state' => self::sorted($attempt->state->toArray()), 'seen' => $seen->toArray(),
             'log' => array_map(fn (array $e) => (new Wording($plan->model))->entry(...$e), $seen->entries),
             'suspects' => array_map(fn ($step) => [$step->count(), $step->unknownShare(), $step->ranked()], $steps),
             'next' => array_map(fn ($c) => $c->toArray(), $choices),
             'mark' => Marker::of($account)->mark($rules)->toArray(),
             'debrief' => (new Debrief($account))->toArray(),
-            'spice' => SpiceDeck::of($attempt->bench->machine(), $attempt->state, $fault->id, $attempt->state['tick'] / 1000, false),
+            'spice' => SpiceDeck::of($attempt->bench->machine(), $attempt->state, $fault->id, $attempt->state->tick / 1000, false),
         ];
     }
 
     /**
-     * @param array<string, mixed> $state
      * @return array<string, mixed>
      */
     private static function sorted(array $state): array
     {
+        $state += $state['taps'] + ['gauge' => null, 'probe' => null, 'draught' => null, 'analyser' => null, 'smoke' => null, 'oil_gauge' => null];
+        unset($state['taps']);
+        if ($state['unsaid'] === []) {
+            unset($state['unsaid']);
+        }
         ksort($state);
 
         return $state;
@@ -172,14 +176,14 @@ final class Recorded
                     ...array_map(fn (string $lever) => ['set', 'lever' => $lever, 'to' => $kind->settings[$lever]->ends()[0]], array_keys($kind->settings)),
                 ] as $with) {
                     $name = array_shift($with);
-                    $json = ['at_s' => 5, 'act' => $name] + $with + (isset(Catalogue::ACTS[$name]['fields']['part']) ? ['part' => (string) $part] : []);
-                    $state = ['door' => $door] + $bench->arrive($visit)->state;
+                    $json = ['at_s' => 5, 'act' => $name] + $with + (isset(Catalogue::all()[$name]::fields()['part']) ? ['part' => (string) $part] : []);
+                    $state = $bench->arrive($visit)->state->with(door: $door);
                     $bench->resume($state);
                     try {
                         [$after, $outcome] = $bench->do($state, Catalogue::act($json));
-                        $changed = array_filter($after, fn ($v, $k) => $k !== 'slots' && ($state[$k] ?? null) !== $v, ARRAY_FILTER_USE_BOTH);
-                        ksort($changed);
-                        $found[] = [$json, $door, $outcome->seen, $outcome->reading?->toArray(), $outcome->refused, $outcome->dangers, $changed, hash('sha256', serialize($after['slots']))];
+                        $was = self::sorted($state->toArray());
+                        $changed = array_filter(self::sorted($after->toArray()), fn ($v, $k) => $k !== 'slots' && ($was[$k] ?? null) !== $v, ARRAY_FILTER_USE_BOTH);
+                        $found[] = [$json, $door, $outcome->seen, $outcome->reading?->toArray(), $outcome->refused, $outcome->dangers, $changed, hash('sha256', serialize($after->slots))];
                     } catch (ActError|\OddSpark\Run\RunError $e) {
                         $found[] = [$json, $door, $e->getMessage()];
                     }

@@ -72,7 +72,7 @@ class SecrecyTest extends TestCase
         $bench = $workbench->bench($assignment, $attempt->seed);
         $state = $bench->arrive('cold')->state;
         $bench->resume($state);
-        Attempt::query()->whereKey($attempt->id)->update(['state' => Snapshot::pack($state), 'record' => Snapshot::pack($bench->record->kept())]);
+        Attempt::query()->whereKey($attempt->id)->update(['state' => Snapshot::pack($state->toArray()), 'record' => Snapshot::pack($bench->record->kept())]);
 
         $rows = [];
         $entries = [];
@@ -87,7 +87,7 @@ class SecrecyTest extends TestCase
             } elseif (isset($body['to_s'])) {
                 $state = $bench->advance($state, $body['to_s'] * 1000);
             }
-            $until = $state['tick'] - $state['zero'] + 10_000;
+            $until = $state->now() + 10_000;
             $past = $bench->record->kept();
             $bench->advance($state, $until); // what the reply looks ahead to
             $seen = new Observations('cold', $entries, $bench->record->until($until), $until, []);

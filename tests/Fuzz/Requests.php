@@ -90,14 +90,18 @@ final class Requests
     /** @return array<string, mixed> */
     private function act(): array
     {
-        $name = $this->any(array_diff(array_keys(Catalogue::ACTS), ['hand_back']));
+        $name = $this->any(array_diff(array_keys(Catalogue::all()), ['hand_back']));
         $act = ['id' => bin2hex($this->random->getBytes(6)), 'act' => $name, 'at_s' => $this->random->getInt(0, 40) / 2];
-        foreach (Catalogue::ACTS[$name]['fields'] as $field => $type) {
-            $act[$field] = match (rtrim($type, '?')) {
-                'number', 'turns' => $this->random->getInt(1, 10), 'list' => [$this->any($this->places)], 'words' => 'words',
-                'place', 'string' => $field === 'fault' ? 'limit:stuck-open' : $this->any([...$this->places, ...$this->parts]),
-                'any' => $this->any(['on', 'off', 70, 'heat']),
-                default => $this->any(explode('|', rtrim($type, '?'))),
+        foreach (Catalogue::all()[$name]::fields() as $field => $asked) {
+            $type = ((array) ($asked->schema['type'] ?? 'enum'))[0];
+            $act[$field] = match (true) {
+                $type === 'enum' => $this->any($asked->schema['enum']),
+                $asked->names === 'wire' => [$this->any($this->places)],
+                $type === 'number', $type === 'integer' => $this->random->getInt(1, 10),
+                $field === 'to' => $this->any(['on', 'off', 70, 'heat']),
+                $field === 'fault' => 'limit:stuck-open',
+                $asked->names === '' => 'words',
+                default => $this->any([...$this->places, ...$this->parts]),
             };
         }
 

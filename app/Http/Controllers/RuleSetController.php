@@ -11,7 +11,8 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use OddSpark\Bench\Danger;
+use OddSpark\Acts\Catalogue;
+use OddSpark\Acts\Danger;
 use OddSpark\Marking\Rules;
 use OddSpark\Marking\RulesError;
 use OddSpark\Marking\Schools;
@@ -29,7 +30,7 @@ class RuleSetController extends Controller
                 'versions' => RuleSet::query()->where('name', $r->name)->orderByDesc('version')->get(['id', 'version', 'created_at'])->map(fn (RuleSet $v) => ['version' => $v->version, 'at' => $v->created_at?->toDateString()]),
             ]),
             'chosen' => $this->text($request, 'set'),
-            'lines' => Rules::LINES, 'caps' => Rules::CAPS, 'dangers' => Danger::TEXT, 'barrable' => Rules::BARRABLE, 'schools' => Schools::CHOICES,
+            'lines' => Rules::LINES, 'caps' => Rules::CAPS, 'dangers' => Danger::TEXT, 'barrable' => Catalogue::barrable(), 'schools' => Schools::CHOICES,
         ]);
     }
 

@@ -4,15 +4,120 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts;
 
-/** One thing that a person does, at a moment of bench time counted from his arrival. */
-final readonly class Act
+use OddSpark\Run\BenchState;
+
+/**
+ * One thing that a person does, at a moment of bench time counted from his arrival: its fields, who may reach what it is done
+ * to, what it risks, what it does, what it shows, how it is said. One class each, registered in {@see Catalogue}.
+ *
+ * Minutes of labour are common practice, no source; they order acts, they do not price them.
+ */
+abstract readonly class Act
 {
-    /** @param array<string, mixed> $with what the act is done to and with, by the fields of {@see Catalogue} */
-    public function __construct(public int $tick, public string $name, public array $with) {}
+    /** As it is written in a log. */
+    public const NAME = '';
+
+    /** As house rules speak of it, where they can do without it. */
+    public const TITLE = '';
+
+    public const MINUTES = 0.0;
+
+    /** @var list<Quality> */
+    public const QUALITIES = [];
+
+    public string $name;
+
+    /**
+     * @param int $tick ms since the arrival
+     * @param array<string, mixed> $with what the act is done to and with, by its fields, checked
+     */
+    final public function __construct(public int $tick, public array $with = [], ?string $name = null)
+    {
+        $this->name = $name ?? static::NAME;
+    }
+
+    /** @return array<string, Field> */
+    public static function fields(): array
+    {
+        return [];
+    }
+
+    public function title(): string
+    {
+        return static::TITLE;
+    }
+
+    /** Minutes of labour. */
+    public function minutes(): float
+    {
+        return static::MINUTES;
+    }
+
+    public function is(Quality $quality): bool
+    {
+        return in_array($quality, static::QUALITIES, true);
+    }
 
     public function get(string $field): mixed
     {
         return $this->with[$field] ?? null;
+    }
+
+    /** The part that it is done to, of those that have a field of that name. */
+    public function part(): string
+    {
+        return (string) ($this->with['part'] ?? '');
+    }
+
+    /** The same at another moment. */
+    public function at(int $tick): static
+    {
+        return new static($tick, $this->with, $this->name);
+    }
+
+    /** Why it cannot be done here and now; null when it can. */
+    public function refusal(Situation $now): ?string
+    {
+        return null;
+    }
+
+    /** @return list<string> what it would have done to a person or a house in life: ids of {@see Danger} */
+    public function risks(Situation $now): array
+    {
+        return [];
+    }
+
+    /** What it changes; what follows from it is for the machine to say. */
+    public function apply(Situation $now): BenchState
+    {
+        return $now->state;
+    }
+
+    /** The instrument that is read by it, by its key; null when none is. */
+    public function reads(): ?string
+    {
+        return null;
+    }
+
+    /** Whether it puts the meter's leads on places anew, so that a worn one may not touch; false: it presses them on; null: neither. */
+    public function placesLeads(): ?bool
+    {
+        return null;
+    }
+
+    /** @return array<string, string> what it lets one see, hear or feel there and then: thing => how it is */
+    public function shows(Situation $now): array
+    {
+        return [];
+    }
+
+    /** As it stands in a log: "Looked at Limit". */
+    abstract public function said(Names $names): string;
+
+    /** What of the appliance it tells, to those who ask which faults could have shown it. */
+    public function tells(): Tells
+    {
+        return Tells::Fact;
     }
 
     /** @return array<string, mixed> as in an action-log document */

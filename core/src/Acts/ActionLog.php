@@ -50,4 +50,24 @@ final readonly class ActionLog
 
         return new self($acts, isset($json['visit']) ? (string) $json['visit'] : null, $seed);
     }
+
+    /** @return array<string, mixed> JSON Schema of the action-log document: core/schema/actions.json */
+    public static function schema(): array
+    {
+        return [
+            '$schema' => 'https://json-schema.org/draft/2020-12/schema',
+            '$id' => 'https://odd-spark.example/schema/actions-1.json',
+            'title' => 'Odd Spark action log, version 1',
+            'type' => 'object',
+            'required' => ['odd_spark_actions', 'entries'],
+            'additionalProperties' => false,
+            'properties' => [
+                'odd_spark_actions' => ['const' => 1],
+                'visit' => ['type' => 'string'],
+                'seed' => ['type' => 'integer'],
+                'notes' => ['type' => 'string'],
+                'entries' => ['type' => 'array', 'maxItems' => self::MOST, 'items' => Catalogue::schema()],
+            ],
+        ];
+    }
 }

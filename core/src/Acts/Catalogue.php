@@ -4,65 +4,76 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts;
 
-use OddSpark\Meter\Mode;
+use OddSpark\Acts\Metering as M;
+use OddSpark\Acts\Notes as N;
+use OddSpark\Acts\Perceiving as P;
+use OddSpark\Acts\Repairs as R;
+use OddSpark\Acts\Setting as S;
+use OddSpark\Acts\Wires as W;
+use OddSpark\Instruments\Bag;
 
-/**
- * What can be done: the fields that each act needs, and the minutes of labour it costs.
- *
- * Labour minutes are common practice, no source; they order acts, they do not price them.
- */
+/** What can be done: the only list of acts. */
 final class Catalogue
 {
-    /** Letters of what a person writes of himself. */
-    private const WORDS = 160;
+    /** Seconds after the arrival that an act can have. */
+    private const LATEST_S = 1e7;
 
-    /** @var array<string, array{fields: array<string, string>, minutes: float}> */
-    public const ACTS = [
-        'look' => ['fields' => ['part' => 'string'], 'minutes' => 0.5],
-        'door' => ['fields' => ['to' => 'open|shut'], 'minutes' => 0.5],
-        'hold' => ['fields' => ['to' => 'held|released'], 'minutes' => 0.2],
-        'set' => ['fields' => ['part' => 'string', 'lever' => 'string', 'to' => 'any'], 'minutes' => 0.5],
-        'dial' => ['fields' => ['mode' => Mode::DIAL, 'range' => 'number?'], 'minutes' => 0.0],
-        'keep' => ['fields' => ['to' => 'on|off'], 'minutes' => 0.0],
-        'leads' => ['fields' => ['red' => 'place', 'black' => 'place'], 'minutes' => 0.3],
-        'meter_fuse' => ['fields' => [], 'minutes' => 2.0],
-        'meter_battery' => ['fields' => [], 'minutes' => 2.0],
-        'clamp' => ['fields' => ['wires' => 'list', 'turns' => 'turns?'], 'minutes' => 0.3],
-        'gauge' => ['fields' => ['tap' => 'place'], 'minutes' => 2.0],
-        'probe' => ['fields' => ['tap' => 'place'], 'minutes' => 1.0],
-        'draught' => ['fields' => ['tap' => 'place'], 'minutes' => 2.0],
-        'analyser' => ['fields' => ['tap' => 'place'], 'minutes' => 4.0],
-        'smoke' => ['fields' => ['tap' => 'place'], 'minutes' => 3.0],
-        'oil_gauge' => ['fields' => ['tap' => 'place'], 'minutes' => 4.0],
-        'tester' => ['fields' => ['place' => 'string'], 'minutes' => 0.2],
-        'read' => ['fields' => ['of' => 'meter|clamp|gauge|probe|draught|analyser|smoke|oil_gauge?'], 'minutes' => 0.1],
-        'meant' => ['fields' => ['meaning' => 'good|bad|unsure'], 'minutes' => 0.0],
-        'suspect' => ['fields' => ['fault' => 'string', 'mark' => 'star|out|open', 'why' => 'words?'], 'minutes' => 0.0],
-        'todo' => ['fields' => ['item' => 'words', 'state' => 'open|done|gone'], 'minutes' => 0.0],
-        'lift' => ['fields' => ['end' => 'string'], 'minutes' => 1.0],
-        'land' => ['fields' => ['end' => 'string'], 'minutes' => 1.0],
-        'plug' => ['fields' => ['part' => 'string', 'to' => 'off|on'], 'minutes' => 0.5],
-        'jump' => ['fields' => ['from' => 'string', 'to' => 'string'], 'minutes' => 1.0],
-        'unjump' => ['fields' => ['from' => 'string', 'to' => 'string'], 'minutes' => 0.5],
-        'listen' => ['fields' => ['part' => 'string'], 'minutes' => 0.2],
-        'smell' => ['fields' => [], 'minutes' => 0.1],
-        'feel' => ['fields' => ['part' => 'string'], 'minutes' => 0.2],
-        'ask' => ['fields' => ['question' => 'since|display|noise|smell|filter|work'], 'minutes' => 0.5],
-        'turn' => ['fields' => ['part' => 'string'], 'minutes' => 0.5],
-        'push' => ['fields' => ['part' => 'string', 'to' => 'in|out'], 'minutes' => 0.3],
-        'suck' => ['fields' => ['part' => 'string', 'to' => 'on|off'], 'minutes' => 0.3],
-        'tap' => ['fields' => ['part' => 'string'], 'minutes' => 0.2],
-        'clock' => ['fields' => ['part' => 'string'], 'minutes' => 2.0],
-        'batteries' => ['fields' => ['part' => 'string'], 'minutes' => 2.0],
-        'fuse' => ['fields' => ['part' => 'string', 'amps' => 'number'], 'minutes' => 1.0],
-        'spare' => ['fields' => ['part' => 'string', 'spare' => 'string'], 'minutes' => 20.0],
-        'reset' => ['fields' => ['part' => 'string'], 'minutes' => 0.5],
-        'mend' => ['fields' => ['part' => 'string', 'how' => 'replace|clean|clear|set'], 'minutes' => 20.0],
-        'wait' => ['fields' => [], 'minutes' => 0.0],
-        'hint' => ['fields' => ['grade' => 'where|circuit|reading'], 'minutes' => 0.0],
-        'name' => ['fields' => ['fault' => 'string'], 'minutes' => 0.0],
-        'hand_back' => ['fields' => [], 'minutes' => 2.0],
+    /** @var list<class-string<Act>> */
+    private const ACTS = [
+        P\Look::class, S\Door::class, S\HoldSwitch::class, S\Set::class,
+        M\Dial::class, M\Keep::class, M\Leads::class, M\MeterFuse::class, M\MeterBattery::class, M\ClampRound::class, M\HoldTester::class, M\Read::class,
+        N\Meant::class, N\Suspect::class, N\Todo::class,
+        W\Lift::class, W\Land::class, W\Plug::class, W\Jump::class, W\Unjump::class,
+        P\Listen::class, P\Smell::class, P\Feel::class, P\Ask::class, P\Turn::class, P\ClockGas::class,
+        S\Push::class, S\Suck::class, S\Tap::class, S\Reset::class,
+        R\FitBatteries::class, R\FitFuse::class, R\FitSpare::class, R\Mend::class,
+        N\Wait::class, N\Hint::class, N\NameFault::class, N\HandBack::class,
     ];
+
+    /** @return array<string, class-string<Act>> by name; those of instruments at taps are called by the instrument */
+    public static function all(): array
+    {
+        /** @var array<string, class-string<Act>> $all */
+        static $all = [];
+        if ($all === []) {
+            foreach (self::ACTS as $class) {
+                $all[$class::NAME] = $class;
+            }
+            $all += array_fill_keys(array_keys(Bag::atTaps()), M\PutToTap::class);
+        }
+
+        return $all;
+    }
+
+    /**
+     * An act of which it is known that its fields are right.
+     *
+     * @param array<string, mixed> $with
+     */
+    public static function make(int $tick, string $name, array $with = []): Act
+    {
+        return new (self::all()[$name])($tick, $with, $name);
+    }
+
+    /** @return list<string> names of acts of some sort */
+    public static function that(Quality $quality): array
+    {
+        return array_keys(array_filter(self::all(), fn (string $class): bool => in_array($quality, $class::QUALITIES, true)));
+    }
+
+    /** @return array<string, string> what house rules can do without, by name */
+    public static function barrable(): array
+    {
+        $names = self::that(Quality::Barrable);
+
+        return array_combine($names, array_map(fn (string $name): string => self::make(0, $name)->title(), $names));
+    }
+
+    /** Minutes of labour of an act, by its name. */
+    public static function minutes(string $name): float
+    {
+        return self::make(0, $name)->minutes();
+    }
 
     /**
      * An act from its JSON, checked.
@@ -75,43 +86,21 @@ final class Catalogue
     public static function act(array $json, string $pointer = ''): Act
     {
         $name = $json['act'] ?? null;
-        if (! is_string($name) || ! isset(self::ACTS[$name])) {
-            throw new ActError("$pointer/act", 'There is no such act; known are '.implode(', ', array_keys(self::ACTS)).'.');
+        if (! is_string($name) || ! isset(self::all()[$name])) {
+            throw new ActError("$pointer/act", 'There is no such act; known are '.implode(', ', array_keys(self::all())).'.');
         }
         $at = $json['at_s'] ?? null;
-        if (! is_int($at) && ! is_float($at) || $at < 0 || $at > 1e7 || ! is_finite((float) $at)) {
+        if (! is_int($at) && ! is_float($at) || $at < 0 || $at > self::LATEST_S || ! is_finite((float) $at)) {
             throw new ActError("$pointer/at_s", 'Must be seconds since the arrival, from 0 to 10,000,000.');
         }
         $with = [];
-        foreach (self::ACTS[$name]['fields'] as $field => $type) {
+        foreach (self::all()[$name]::fields() as $field => $asked) {
             $value = $json[$field] ?? null;
-            if (str_ends_with($type, '?')) {
-                if ($value === null) {
-                    continue;
-                }
-                $type = substr($type, 0, -1);
+            if ($value === null && $asked->isOptional) {
+                continue;
             }
-            $fine = match ($type) {
-                'number' => is_int($value) || is_float($value),
-                'turns' => is_int($value) && $value >= 1 && $value <= 20,
-                'list' => is_array($value) && array_is_list($value) && count($value) <= 12 && array_filter($value, fn ($v) => ! is_string($v)) === [],
-                'string' => is_string($value) && $value !== '',
-                'words' => is_string($value) && trim($value) !== '' && mb_strlen($value) <= self::WORDS,
-                'place' => is_string($value) || $value === null,
-                'any' => is_string($value) || is_int($value) || is_float($value),
-                default => in_array($value, explode('|', $type), true),
-            };
-            if (! $fine) {
-                throw new ActError("$pointer/$field", match ($type) {
-                    'string' => "\"$name\" needs a $field.",
-                    'words' => 'Must be said, in at most '.self::WORDS.' letters.',
-                    'number' => 'Must be a number.',
-                    'turns' => 'Must be a whole number of turns, 1 to 20.',
-                    'list' => 'Must be a list of at most 12 names.',
-                    'place' => "The $field goes on a place, or on none (null).",
-                    'any' => "\"$name\" needs to know what to set it to.",
-                    default => 'Must be one of '.str_replace('|', ', ', $type).'.',
-                });
+            if (! $asked->takes($value)) {
+                throw new ActError("$pointer/$field", sprintf($asked->sentence, $name));
             }
             $with[$field] = $value;
         }
@@ -120,6 +109,28 @@ final class Catalogue
             throw new ActError("$pointer/".reset($unknown), "\"$name\" takes no such thing.");
         }
 
-        return new Act((int) round($at * 1000), $name, $with);
+        return self::make((int) round($at * 1000), $name, $with);
+    }
+
+    /** @return array<string, mixed> JSON Schema of an act, each with its fields */
+    public static function schema(): array
+    {
+        $each = [];
+        foreach (self::all() as $name => $class) {
+            $fields = $class::fields();
+            $each[] = [
+                'type' => 'object',
+                'required' => ['at_s', 'act', ...array_keys(array_filter($fields, fn (Field $f): bool => ! $f->isOptional))],
+                'properties' => [
+                    'act' => ['const' => $name],
+                    'at_s' => ['type' => 'number', 'minimum' => 0, 'maximum' => self::LATEST_S],
+                    'id' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 40],
+                    ...array_map(fn (Field $f): array => $f->schema, $fields),
+                ],
+                'additionalProperties' => false,
+            ];
+        }
+
+        return ['oneOf' => $each];
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Bench;
 
+use OddSpark\Run\BenchState;
+
 /**
  * What is found: the state after the household has lived with the fault, and what it says of it.
  *
@@ -12,8 +14,8 @@ namespace OddSpark\Bench;
 final readonly class Arrival
 {
     /**
-     * @param array<string, mixed> $state of the {@see Bench}, ready for the first act
+     * @param BenchState $state of the {@see Bench}, ready for the first act
      * @param list<array{id: string, text: string}> $complaint
      */
-    public function __construct(public array $state, public array $complaint) {}
+    public function __construct(public BenchState $state, public array $complaint) {}
 }

@@ -7,13 +7,13 @@ namespace OddSpark\Bench;
 use OddSpark\Acts\ActionLog;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 
 /** A whole action log, run on an appliance with a fault: what it showed, and the state at the end. */
 final readonly class Attempt
 {
-    /** @param array<string, mixed> $state */
-    private function __construct(public Observations $observations, public Arrival $arrival, public array $state, public Bench $bench) {}
+    private function __construct(public Observations $observations, public Arrival $arrival, public BenchState $state, public Bench $bench) {}
 
     /**
      * @param int|null $until tick after the arrival to go on to when the last act is done
@@ -30,7 +30,7 @@ final readonly class Attempt
             [$state, $outcome] = $bench->do($state, $act);
             $entries[] = [$act, $outcome];
         }
-        $end = max($until ?? 0, $state['tick'] - $state['zero']);
+        $end = max($until ?? 0, $state->now());
         $state = $bench->advance($state, $end);
 
         return new self(

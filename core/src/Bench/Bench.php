@@ -5,12 +5,19 @@ declare(strict_types=1);
 namespace OddSpark\Bench;
 
 use OddSpark\Acts\Act;
-use OddSpark\Acts\Catalogue;
-use OddSpark\Appliance\Model;
+use OddSpark\Acts\Noticing;
+use OddSpark\Acts\Reach;
+use OddSpark\Acts\Risk;
+use OddSpark\Acts\Situation;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
-use OddSpark\Meter\Mode;
+use OddSpark\Instruments\Bag;
+use OddSpark\Instruments\Measured;
+use OddSpark\Instruments\Multimeter;
+use OddSpark\Instruments\Site;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Machine;
+use OddSpark\Run\MachineState;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Perception;
 use OddSpark\Senses\Record;
@@ -19,22 +26,15 @@ use OddSpark\Senses\Record;
  * A person before an appliance: does things to it and perceives what follows.
  *
  * The same class runs the trainee's attempt (with a seed: noise in the meter, scatter in the parts)
- * and every candidate of the suspects (without: what would be expected). State is one plain array:
- * the machine's tick and slots, zero (the tick of the arrival) and what the person has done to the
- * scene: door, held, mended, labour, acts, and what {@see Instruments} own.
+ * and every candidate of the suspects (without: what would be expected). How it stands is a {@see BenchState}, owned by the caller.
  */
 final class Bench
 {
-    /** Of a state: what a hand has put on the circuit. */
-    private const ON_THE_CIRCUIT = ['red' => 1, 'black' => 1, 'mode' => 1, 'loose' => 1, 'blown' => 1, 'jumpers' => 1, 'earlier' => 1];
-
     private Machine $machine;
 
     private readonly Perception $perception;
 
-    private readonly Instruments $instruments;
-
-    private readonly Hands $hands;
+    private readonly Multimeter $meter;
 
     private readonly Noticing $noticing;
 
@@ -55,12 +55,11 @@ final class Bench
         private readonly array $stops = [],
     ) {
         $this->perception = new Perception($plan);
-        $this->instruments = new Instruments($plan, $seed);
+        $this->meter = Bag::meter();
         $this->reach = new Reach($plan);
         $this->risk = new Risk($plan);
-        $this->hands = new Hands($plan, $fault, $this->reach);
         $this->noticing = new Noticing($plan, $fault, $this->perception, $this->reach);
-        $this->machine = $this->machineOf(Hands::CLEAN);
+        $this->machine = $this->machineWith([], []);
         $this->record = new Record();
     }
 
@@ -69,55 +68,48 @@ final class Bench
     {
         $this->machine->jump($this->joined($this->fault->jumpers));
         $arrival = (new PreVisitRun($this->plan, $this->fault, $this->machine, $this->perception, $this->memory))->arrive($visit);
+        $state = $arrival->state->with(earlier: $this->fault->jumpers, raw: $this->risk->rawTrials($arrival->state));
 
-        return new Arrival(['earlier' => $this->fault->jumpers, 'raw' => $this->risk->rawTrials($arrival->state)] + $this->kit->with($arrival->state), $arrival->complaint);
+        return new Arrival($this->kit->with($state), $arrival->complaint);
     }
 
-    /**
-     * Goes on with a state kept from earlier, as from a snapshot.
-     *
-     * @param array<string, mixed> $state
-     */
-    public function resume(array $state): void
+    /** Goes on with a state kept from earlier, as from a snapshot. */
+    public function resume(BenchState $state): void
     {
         $this->machine = $this->machineOf($state);
         $this->connect($state);
-        $this->record->see($state['tick'] - $state['zero'], $this->now($state));
+        $this->record->see($state->now(), $this->now($state));
     }
 
     /**
      * Bench time goes on to a tick after the arrival; everything perceived on the way is recorded.
      *
-     * @param array<string, mixed> $state
      * @param bool $toNext stop as soon as something changes that this person can perceive
-     * @return array<string, mixed>
      */
-    public function advance(array $state, int $tick, bool $toNext = false): array
+    public function advance(BenchState $state, int $tick, bool $toNext = false): BenchState
     {
         $before = $toNext ? self::withoutMeter($this->now($state)) : [];
-        $until = $state['zero'] + $tick;
+        $until = $state->zero + $tick;
         do {
-            $scene = array_diff_key($state, ['tick' => 1, 'slots' => 1]);
             $blown = $changed = false;
-            $run = $this->machine->advance(
-                ['tick' => $state['tick'], 'slots' => $state['slots']],
-                $until,
-                function (array $s) use (&$scene, &$blown, &$changed, $toNext, $before): bool {
-                    $now = $this->now($s + $scene);
-                    $this->record->see($s['tick'] - $scene['zero'], $now);
-                    $scene['display'] = $this->instruments->follow($this->machine, $s + $scene)['display'];
-                    $blown = $this->instruments->blows($this->machine, $s + $scene);
-                    $changed = $toNext && self::withoutMeter($now) !== $before;
+            $run = $this->machine->advance($state, $until, function (MachineState $s) use (&$state, &$blown, &$changed, $toNext, $before): bool {
+                $state = $state->on($s);
+                $now = $this->now($state);
+                $this->record->see($state->now(), $now);
+                if ($state->isMetered()) {
+                    $state = $state->with(display: $this->meter->follow($this->site($state)));
+                    $blown = $this->meter->blows($this->site($state));
+                }
+                $changed = $toNext && self::withoutMeter($now) !== $before;
 
-                    return $blown || $changed;
-                },
-            );
-            $state = $run + $scene;
+                return $blown || $changed;
+            });
+            $state = $state->on($run);
             if ($blown) {
-                $state = $this->blowMeter($state);
-                $state['unsaid'][] = 'meter-fuse';
+                $state = $this->settle($this->meter->blown($state));
+                $state = $state->with(unsaid: [...$state->unsaid, 'meter-fuse']);
             }
-        } while ($blown && ! $changed && $state['tick'] < $until);
+        } while ($blown && ! $changed && $state->tick < $until);
 
         return $state;
     }
@@ -125,27 +117,15 @@ final class Bench
     /**
      * The same, watched by another than the person: each settled state is shown to $seen.
      *
-     * @param array<string, mixed> $state
-     * @param callable(array<string, mixed>): bool $seen
-     * @return array<string, mixed>
+     * @param callable(BenchState): bool $seen
      */
-    public function watch(array $state, int $tick, callable $seen): array
+    public function watch(BenchState $state, int $tick, callable $seen): BenchState
     {
-        $scene = array_diff_key($state, ['tick' => 1, 'slots' => 1]);
-
-        return $this->machine->advance(
-            ['tick' => $state['tick'], 'slots' => $state['slots']],
-            $state['zero'] + $tick,
-            fn (array $s): bool => $seen($s + $scene),
-        ) + $scene;
+        return $state->on($this->machine->advance($state, $state->zero + $tick, fn (MachineState $s): bool => $seen($state->on($s))));
     }
 
-    /**
-     * Whether a lead can get to a place: it is not behind a door that is shut.
-     *
-     * @param array<string, mixed> $state
-     */
-    public function reaches(array $state, string $place): bool
+    /** Whether a lead can get to a place: it is not behind a door that is shut. */
+    public function reaches(BenchState $state, string $place): bool
     {
         return $this->reach->reaches($state, $place);
     }
@@ -153,55 +133,45 @@ final class Bench
     /**
      * What a look at a part would show now, nothing else changed; null when nothing of it is in sight.
      *
-     * @param array<string, mixed> $state
      * @return array<string, string>|null
      */
-    public function glance(array $state, string $part): ?array
+    public function glance(BenchState $state, string $part): ?array
     {
         return $this->reach->isInSight($state, $part) ? $this->noticing->look($this->machine, $state, $part) : null;
     }
 
-    /**
-     * What an instrument would show at a tap, exactly.
-     *
-     * @param array<string, mixed> $state
-     */
-    public function tap(array $state, string $tap): float
+    /** What an instrument would show at a tap, exactly. */
+    public function tap(BenchState $state, string $tap): float
     {
-        return $this->instruments->tap($state, Mode::from($this->plan->model->taps()[$tap]->instrument), $tap)->exact;
+        return Bag::atTap($this->plan->model->taps()[$tap]->instrument)->at($this->site($state), $tap)->exact;
     }
 
-    /**
-     * Puts the meter's leads back where the state has them.
-     *
-     * @param array<string, mixed> $state
-     */
-    public function reconnect(array $state): void
+    /** Puts the meter's leads back where the state has them. */
+    public function reconnect(BenchState $state): void
     {
         $this->connect($state);
     }
 
     /**
-     * Does an act at its tick, which the state has been advanced to first.
+     * Does an act at its tick, which the state is advanced to first.
      *
-     * @param array<string, mixed> $state
      * @param string|null $loose red or black: that lead was seen not to touch, which a candidate cannot know by itself
-     * @return array{array<string, mixed>, Outcome}
+     * @return array{BenchState, Outcome}
      */
-    public function do(array $state, Act $act, ?string $loose = null): array
+    public function do(BenchState $state, Act $act, ?string $loose = null): array
     {
         $state = $this->advance($state, $act->tick);
-        $refusal = $this->reach->refusal($state, $act);
+        $refusal = $act->refusal($this->situation($state));
         if ($refusal !== null) {
             return [$state, Outcome::refuse($refusal)];
         }
         $raw = $this->risk->rawTrials($state);
-        if ($raw - $state['raw'] >= Risk::RAW_TRIALS) {
-            $state = ['raw' => $raw, 'unsaid' => [...($state['unsaid'] ?? []), 'gas-trials']] + $state;
+        if ($raw - $state->raw >= Risk::RAW_TRIALS) {
+            $state = $state->with(raw: $raw, unsaid: [...$state->unsaid, 'gas-trials']);
         }
-        $state['raw'] = min($state['raw'], $raw); // it has burnt meanwhile
+        $state = $state->with(raw: min($state->raw, $raw)); // it has burnt meanwhile
         $seen = $this->record->kept();
-        [$next, $outcome] = $this->perform(array_diff_key($state, ['unsaid' => 1]), $act, $loose);
+        [$next, $outcome] = $this->perform($state->with(unsaid: []), $act, $loose);
         $stopped = array_values(array_intersect($outcome->dangers, $this->stops));
         if ($stopped !== []) { // as if it had never been begun
             $this->record = Record::resumed($seen);
@@ -211,20 +181,19 @@ final class Bench
             return [$state, Outcome::stop($stopped)];
         }
 
-        return [$next, $outcome->told($state['unsaid'] ?? [])];
+        return [$next, $outcome->told($state->unsaid)];
     }
 
     /**
      * Everything perceived at this moment, by channel; the meter's display among it.
      *
-     * @param array<string, mixed> $state
      * @return array<string, mixed>
      */
-    public function now(array $state): array
+    public function now(BenchState $state): array
     {
-        $now = $this->perception->at($this->machine, $state, $state['door'] === 'open', $state['eyes']);
-        if ($this->instruments->isOn($state)) {
-            $now["meter {$state['mode']} {$state['red']} {$state['black']}"] = $this->instruments->recorded($this->machine, $state);
+        $now = $this->perception->at($this->machine, $state, $state->isDoorOpen(), $state->eyes);
+        if ($state->isMetered()) {
+            $now["meter {$state->mode->value} $state->red $state->black"] = $this->meter->recorded($this->site($state));
         }
 
         return $now;
@@ -233,20 +202,18 @@ final class Bench
     /**
      * Whether the appliance still differs from its document: the fault is in it, or something that does not
      * belong there was put in.
-     *
-     * @param array<string, mixed> $state
      */
-    public function isFaulty(array $state): bool
+    public function isFaulty(BenchState $state): bool
     {
-        foreach ($this->changed($state) as $path => $value) {
-            $now = str_ends_with($path, '.at') ? $state['slots'][substr($path, 0, -3)]['at'] : $value;
+        foreach ($this->changed($state->mended, $state->fitted) as $path => $value) {
+            $now = str_ends_with($path, '.at') ? $state->at(substr($path, 0, -3)) : $value;
             $given = $this->plan->given($path);
             if (is_numeric($now) && is_numeric($given) ? $now != $given : $now !== $given) { // nothing given is not nought
                 return true;
             }
         }
         foreach ($this->fault->jumpers as $jumper) {
-            if (in_array($jumper, [...$state['jumpers'], ...$state['earlier']], true)) {
+            if (in_array($jumper, [...$state->jumpers, ...$state->earlier], true)) {
                 return true;
             }
         }
@@ -270,131 +237,90 @@ final class Bench
      */
     private static function withoutMeter(array $now): array
     {
-        return array_filter($now, fn (string $channel) => ! str_starts_with($channel, 'meter '), ARRAY_FILTER_USE_KEY);
+        return array_filter($now, fn (string $channel): bool => ! str_starts_with($channel, 'meter '), ARRAY_FILTER_USE_KEY);
     }
 
-    /**
-     * @param array<string, mixed> $state
-     * @return array{array<string, mixed>, Outcome}
-     */
-    private function perform(array $state, Act $act, ?string $loose): array
+    private function site(BenchState $state): Site
     {
-        $dangers = $this->risk->of($this->machine, $state, $act);
-        $state['labour'] += Catalogue::ACTS[$act->name]['minutes'];
-        $state['acts']++;
-        if (in_array($act->name, ['leads', 'read'], true)) {
-            $state['loose'] = $act->name === 'read' ? null : $loose ?? ($this->seed === null ? null : $this->kit->loose($this->seed, $state['acts']));
+        return new Site($this->plan, $this->machine, $state, $this->seed);
+    }
+
+    private function situation(BenchState $state): Situation
+    {
+        return new Situation($this->plan, $this->fault, $this->machine, $state, $this->reach, $this->risk, $this->noticing, $this->seed);
+    }
+
+    /** @return array{BenchState, Outcome} */
+    private function perform(BenchState $state, Act $act, ?string $loose): array
+    {
+        $dangers = $act->risks($this->situation($state));
+        $state = $state->with(labour: $state->labour + $act->minutes(), acts: $state->acts + 1);
+        if ($act->reads() === Multimeter::KEY && $act->placesLeads() !== null) {
+            // read again, a lead is pressed on
+            $worn = $act->placesLeads() ? $loose ?? ($this->seed === null ? null : $this->kit->loose($this->seed, $state->acts)) : null;
+            $state = $state->with(loose: $worn);
         }
         $state = $this->apply($state, $act);
-        if ($this->instruments->blows($this->machine, $state)) {
-            $this->record->see($state['tick'] - $state['zero'], $this->now($state));
-            $state = $this->blowMeter($state);
+        if ($state->isMetered() && $this->meter->blows($this->site($state))) {
+            $this->record->see($state->now(), $this->now($state));
+            $state = $this->settle($this->meter->blown($state));
             $dangers[] = 'meter-fuse';
         }
-        $this->record->see($state['tick'] - $state['zero'], $this->now($state));
+        $this->record->see($state->now(), $this->now($state));
         $measured = $this->measured($state, $act);
-        if ($measured !== null) {
-            if ($measured->reading->live) {
-                $dangers[] = 'ohms-on-live';
-            }
-
-            return [$state, new Outcome(reading: $measured->reading, measured: $measured, dangers: $dangers)];
+        if ($measured === null) {
+            return [$state, new Outcome($act->shows($this->situation($state)), dangers: $dangers)];
+        }
+        if ($measured->reading->live) {
+            $dangers[] = 'ohms-on-live';
         }
 
-        return [$state, new Outcome($this->seen($state, $act), dangers: $dangers)];
+        return [$state, new Outcome(reading: $measured->reading, measured: $measured, dangers: $dangers)];
     }
 
-    /**
-     * What an act reads, if it reads.
-     *
-     * @param array<string, mixed> $state
-     */
-    private function measured(array $state, Act $act): ?Measured
+    /** What an act reads, if it reads. */
+    private function measured(BenchState $state, Act $act): ?Measured
     {
-        $of = match ($act->name) {
-            'leads', 'dial', 'keep' => 'meter',
-            'read' => $act->get('of') ?? 'meter',
-            'clamp' => $act->name,
-            default => isset(Mode::AT_TAPS[$act->name]) ? $act->name : null,
-        };
+        $instrument = Bag::all()[$act->reads() ?? ''] ?? null;
 
-        return match (true) {
-            $of === null => null,
-            $of === 'meter' => $this->instruments->isOn($state) ? $this->instruments->read($state) : null,
-            $state[$of] === null => null,
-            $of === 'clamp' => $this->instruments->clamp($this->machine, $state),
-            default => $this->instruments->tap($state, Mode::from($of), $state[$of]),
-        };
+        return $instrument?->isOn($state) === true ? $instrument->read($this->site($state)) : null;
     }
 
-    /**
-     * What an act lets one see.
-     *
-     * @param array<string, mixed> $state
-     * @return array<string, string>
-     */
-    private function seen(array $state, Act $act): array
+    private function apply(BenchState $was, Act $act): BenchState
     {
-        return match ($act->name) {
-            'tester' => ['tester' => $this->instruments->lights($this->machine, $state, $act->get('place')) ? 'lights' : 'stays dark'],
-            default => $this->noticing->of($this->machine, $state, $act),
-        };
-    }
-
-    /**
-     * @param array<string, mixed> $state
-     * @return array<string, mixed>
-     */
-    private function apply(array $state, Act $act): array
-    {
-        $was = $state;
-        $state = $this->hands->apply($state, $act, fn (): array => $this->machine->initial()['slots']);
-        $rebuilt = [$was['mended'], $was['fitted']] !== [$state['mended'], $state['fitted']];
+        $state = $act->apply($this->situation($was));
+        $rebuilt = [$was->mended, $was->fitted] !== [$state->mended, $state->fitted];
         if ($rebuilt) {
             $this->machine = $this->machineOf($state);
         }
-        $untouched = ! $rebuilt && $state['slots'] === $was['slots'];
-        if ($untouched && array_intersect_key($state, self::ON_THE_CIRCUIT) === array_intersect_key($was, self::ON_THE_CIRCUIT)) {
-            return $this->instruments->follow($this->machine, $state); // looked, said or thought
+        $untouched = ! $rebuilt && $state->slots === $was->slots;
+        if ($untouched && $this->onTheCircuit($state) === $this->onTheCircuit($was)) { // looked, said or thought
+            return $state->with(display: $this->meter->follow($this->site($state)));
         }
 
         return $this->settle($state, $untouched);
     }
 
-    /**
-     * @param array<string, mixed> $state
-     * @return array<string, mixed>
-     */
-    private function settle(array $state, bool $onlyCircuit = false): array
+    /** @return list<mixed> what a hand has put on the circuit */
+    private function onTheCircuit(BenchState $state): array
+    {
+        return [$state->red, $state->black, $state->mode, $state->loose, $state->blown, $state->jumpers, $state->earlier];
+    }
+
+    private function settle(BenchState $state, bool $onlyCircuit = false): BenchState
     {
         $this->connect($state);
+        $state = $state->on($this->machine->settle($state, $onlyCircuit));
 
-        return $this->instruments->follow($this->machine, $this->machine->settle(['tick' => $state['tick'], 'slots' => $state['slots']], $onlyCircuit) + $state);
+        return $state->with(display: $this->meter->follow($this->site($state)));
     }
 
-    /**
-     * @param array<string, mixed> $state
-     * @return array<string, mixed>
-     */
-    private function blowMeter(array $state): array
+    /** The meter and the jumpers as the state has them. */
+    private function connect(BenchState $state): void
     {
-        return $this->settle($this->instruments->blow($state));
-    }
-
-    /**
-     * The meter and the jumpers as the state has them.
-     *
-     * @param array<string, mixed> $state
-     */
-    private function connect(array $state): void
-    {
-        $this->instruments->connect($this->machine, $state);
-        $landed = function (array $jumper) use ($state): bool {
-            [$owner, $end] = Model::split($jumper[0]);
-
-            return $state['slots']["$owner.body"][$end] ?? true;
-        };
-        $this->machine->jump($this->joined([...$state['jumpers'], ...array_filter($state['earlier'], $landed)]));
+        $this->meter->connect($this->plan, $this->machine, $state);
+        $landed = array_filter($state->earlier, fn (array $jumper): bool => $state->isLanded($jumper[0]));
+        $this->machine->jump($this->joined([...$state->jumpers, ...$landed]));
     }
 
     /**
@@ -403,13 +329,21 @@ final class Bench
      */
     private function joined(array $jumpers): array
     {
-        return array_map(fn (array $j) => [$this->plan->places[$j[0]], $this->plan->places[$j[1]]], array_values($jumpers));
+        return array_map(fn (array $j): array => [$this->plan->places[$j[0]], $this->plan->places[$j[1]]], array_values($jumpers));
     }
 
-    /** @param array<string, mixed> $state mended, fitted */
-    private function machineOf(array $state): Machine
+    private function machineOf(BenchState $state): Machine
     {
-        $set = $this->changed($state);
+        return $this->machineWith($state->mended, $state->fitted);
+    }
+
+    /**
+     * @param list<string> $mended
+     * @param array<string, mixed> $fitted
+     */
+    private function machineWith(array $mended, array $fitted): Machine
+    {
+        $set = $this->changed($mended, $fitted);
 
         return new Machine($this->plan, $set + ($this->seed === null ? [] : Scatter::of($this->plan, $this->seed, $set)), $this->memory);
     }
@@ -417,14 +351,15 @@ final class Bench
     /**
      * Parameters that are not the document's: of the fault, as far as it is not mended, and of what was fitted.
      *
-     * @param array<string, mixed> $state mended, fitted
+     * @param list<string> $mended
+     * @param array<string, mixed> $fitted
      * @return array<string, mixed>
      */
-    private function changed(array $state): array
+    private function changed(array $mended, array $fitted): array
     {
-        return $state['fitted'] + array_filter(
+        return $fitted + array_filter(
             $this->fault->set,
-            fn (string $path) => ! array_filter($state['mended'], fn (string $part) => str_starts_with($path, "$part.")),
+            fn (string $path): bool => array_filter($mended, fn (string $part): bool => str_starts_with($path, "$part.")) === [],
             ARRAY_FILTER_USE_KEY,
         );
     }

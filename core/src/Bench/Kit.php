@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Bench;
 
+use OddSpark\Run\BenchState;
+
 /** How the meter is that a person comes with: like new, or as meters are that many have used. */
 final readonly class Kit
 {
@@ -18,15 +20,10 @@ final readonly class Kit
         return new self($kit['low_battery'] ?? false, $kit['worn_leads'] ?? false);
     }
 
-    /**
-     * A state as found, with this kit in hand.
-     *
-     * @param array<string, mixed> $state
-     * @return array<string, mixed>
-     */
-    public function with(array $state): array
+    /** A state as found, with this kit in hand. */
+    public function with(BenchState $state): BenchState
     {
-        return ['battery' => $this->lowBattery ? 'low' : 'good'] + $state;
+        return $state->with(battery: $this->lowBattery ? 'low' : 'good');
     }
 
     /** Which lead does not touch at this placement: the same for the same seed and act. */

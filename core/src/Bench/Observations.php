@@ -7,6 +7,7 @@ namespace OddSpark\Bench;
 use OddSpark\Acts\Act;
 use OddSpark\Acts\ActError;
 use OddSpark\Acts\Catalogue;
+use OddSpark\Instruments\Bag;
 
 /**
  * What a person did and what he was shown for it, up to a tick: all that suspects are computed from.
@@ -74,7 +75,7 @@ final readonly class Observations
             $act = Catalogue::act(array_diff_key($e, ['seen' => 1, 'reading' => 1, 'refused' => 1, 'dangers' => 1]), "/entries/$i");
             $reading = $e['reading'] ?? null;
             try {
-                $entries[] = [$act, new Outcome($e['seen'] ?? [], $reading === null ? null : \OddSpark\Meter\Reading::fromArray($reading), null, $e['refused'] ?? null, $e['dangers'] ?? [])];
+                $entries[] = [$act, new Outcome($e['seen'] ?? [], $reading === null ? null : Bag::reading($reading), null, $e['refused'] ?? null, $e['dangers'] ?? [])];
             } catch (\Throwable) {
                 throw new ActError("/entries/$i/reading", 'Is no reading: mode, value (null for OL), step and live are needed.');
             }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Bench;
 
+use OddSpark\Acts\Danger;
+use OddSpark\Instruments\Measured;
 use OddSpark\Meter\Reading;
 
 /** What an act showed: a reading, something seen, or why it could not be done; and what danger it was. */

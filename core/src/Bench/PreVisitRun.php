@@ -10,12 +10,13 @@ use OddSpark\Appliance\Visit;
 use OddSpark\Faults\Fault;
 use OddSpark\Parts\Condition;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Machine;
+use OddSpark\Run\MachineState;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Complaint;
 use OddSpark\Senses\Perception;
 use OddSpark\Senses\Record;
-use OddSpark\Trade\Course;
 
 /**
  * The time before a visit: the appliance runs with its fault, the household lives with it, until somebody
@@ -42,8 +43,8 @@ final readonly class PreVisitRun
         $heard = new Record();
         $appears = $this->fault->gradual ? 0 : $story->appears;
         $on = $appears > 0 ? new Machine($this->plan, [], $this->memory) : $this->machine;
-        $listen = function (array $s) use ($heard, &$on): bool {
-            $heard->see($s['tick'], $this->perception->at($on, $s, true, Perception::EVERYWHERE));
+        $listen = function (MachineState $s) use ($heard, &$on): bool {
+            $heard->see($s->tick, $this->perception->at($on, $s, true, Perception::EVERYWHERE));
 
             return false;
         };
@@ -58,7 +59,7 @@ final readonly class PreVisitRun
                 $state = $this->begins($state);
             } elseif ($what === 'notices') {
                 $noticed = $state;
-                $until = $heard->until($state['tick']);
+                $until = $heard->until($state->tick);
             } elseif ($doing !== null) {
                 $state = $this->householdDoes($on, $state, $doing);
             }
@@ -66,20 +67,17 @@ final readonly class PreVisitRun
         $state = $this->whenCalled($state, $story, $listen);
         if ($story->isCalledAsItWas()) {
             $noticed = $state;
-            $until = $heard->until($state['tick']);
+            $until = $heard->until($state->tick);
         }
         $household = $this->plan->model->household();
         $water = $household->hotWater;
         $rooms = $this->rooms($household, $noticed, $state);
         $complaint = Complaint::of($household, $until, $rooms, $water === null ? null : [
-            'now' => self::value($noticed, $water['of']), 'wants' => $water['wants'],
+            'now' => $noticed->value($water['of']), 'wants' => $water['wants'],
         ]);
-        $state += [
-            'zero' => $state['tick'], 'labour' => 0.0, 'acts' => 0,
-            'answers' => Complaint::answers($household, $until, $rooms, $state['tick']),
-        ] + Hands::CLEAN + Instruments::PUT_AWAY;
+        $answers = Complaint::answers($household, $until, $rooms, $state->tick);
 
-        return new Arrival($state, $complaint);
+        return new Arrival(new BenchState($state->tick, $state->slots, $state->tick, $answers), $complaint);
     }
 
     /**
@@ -105,48 +103,40 @@ final readonly class PreVisitRun
     /**
      * A lever is moved, unless the fault itself has moved it.
      *
-     * @param array{tick: int, slots: array<string, array<string, mixed>>} $state
      * @param array{tick: int, part: string, lever: string, to: string|int|float} $doing
-     * @return array{tick: int, slots: array<string, array<string, mixed>>}
      */
-    private function householdDoes(Machine $on, array $state, array $doing): array
+    private function householdDoes(Machine $on, MachineState $state, array $doing): MachineState
     {
         $id = "{$doing['part']}.{$doing['lever']}";
         if (isset($this->fault->set["$id.at"])) {
             return $state;
         }
-        $state['slots'][$id]['at'] = $doing['to'];
 
-        return $on->settle($state);
+        return $on->settle($state->withSlots([$id => ['at' => $doing['to']]]));
     }
 
     /**
      * The fault appears in an appliance that was running: its levers are moved, the rest follows.
-     *
-     * @param array{tick: int, slots: array<string, array<string, mixed>>} $state
-     * @return array{tick: int, slots: array<string, array<string, mixed>>}
      */
-    private function begins(array $state): array
+    private function begins(MachineState $state): MachineState
     {
+        $levers = [];
         foreach ($this->fault->set as $path => $value) {
             if (str_ends_with($path, '.at')) {
-                $state['slots'][substr($path, 0, -3)]['at'] = $value;
+                $levers[substr($path, 0, -3)] = ['at' => $value];
             }
         }
 
-        return $this->machine->settle($state);
+        return $this->machine->settle($state->withSlots($levers));
     }
 
     /**
      * On to the arrival: some time after a moment, or after a percept is no longer as it should be.
-     *
-     * @param array{tick: int, slots: array<string, array<string, mixed>>} $state
-     * @return array{tick: int, slots: array<string, array<string, mixed>>}
      */
-    private function whenCalled(array $state, Visit $visit, callable $listen): array
+    private function whenCalled(MachineState $state, Visit $visit, callable $listen): MachineState
     {
         if ($visit->unlike !== null) {
-            $strange = function (array $s) use ($visit, $listen): bool {
+            $strange = function (MachineState $s) use ($visit, $listen): bool {
                 $listen($s);
                 foreach ($visit->unlike as $channel => $value) {
                     if ($this->machine->shows($s, $this->plan->percepts[$channel]['of']) !== $value) {
@@ -161,32 +151,26 @@ final readonly class PreVisitRun
             }
         }
 
-        return $this->machine->advance($state, $state['tick'] + $visit->after, $listen);
+        return $this->machine->advance($state, $state->tick + $visit->after, $listen);
     }
 
     /**
      * The rooms as the household knew them: warm or not and calling when it last took notice, blank at the arrival.
      *
-     * @param array{tick: int, slots: array<string, array<string, mixed>>} $noticed
-     * @param array{tick: int, slots: array<string, array<string, mixed>>} $found
      * @return list<array{name: string, now: float, wants: float, blank: bool, calling: bool}>
      */
-    private function rooms(Household $household, array $noticed, array $found): array
+    private function rooms(Household $household, MachineState $noticed, MachineState $found): array
     {
-        $then = new Surroundings($noticed['tick'], $noticed['slots']);
+        $then = new Surroundings($noticed->tick, $noticed->slots);
 
         return array_map(fn (array $room) => [
             'name' => $room['name'],
-            'now' => self::value($noticed, $room['of']),
+            'now' => $noticed->value($room['of']),
             'wants' => $room['wants'],
             'blank' => $room['display'] !== null && $this->machine->shows($found, $room['display']) === 'blank',
             'calling' => Condition::holds($room['calls'], $then),
         ], $household->rooms);
     }
 
-    /** @param array{tick: int, slots: array<string, array<string, mixed>>} $state */
-    private static function value(array $state, string $process): float
-    {
-        return Course::at($state['slots'][$process]['course'], $state['tick']);
-    }
+    /** @param MachineState $state */
 }

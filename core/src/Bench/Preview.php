@@ -7,6 +7,7 @@ namespace OddSpark\Bench;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
 use OddSpark\Parts\Ability\Decides;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Perception;
 
@@ -27,15 +28,15 @@ final readonly class Preview
     {
         $bench = new Bench($plan, $fault, $memory);
         $arrival = $bench->arrive($visit);
-        $state = ['door' => 'open', 'held' => true, 'eyes' => Perception::EVERYWHERE] + $arrival->state;
+        $state = $arrival->state->with(door: 'open', held: true, eyes: Perception::EVERYWHERE);
         $bench->resume($state);
         $controls = $plan->those(Decides::class);
         $states = array_fill_keys($controls, []);
-        $note = function (array $s) use ($bench, $controls, $plan, &$states): bool {
-            $tick = $s['tick'] - $s['zero'];
+        $note = function (BenchState $s) use ($bench, $controls, $plan, &$states): bool {
+            $tick = $s->now();
             $bench->record->see($tick, $bench->now($s));
             foreach ($controls as $id) {
-                $now = $s['slots'][$id]['state'];
+                $now = $s->slots[$id]['state'];
                 $last = array_key_last($states[$id]);
                 if ($last !== null) {
                     $states[$id][$last]['to'] = $tick;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Bench;
 
 use OddSpark\Acts\Act;
+use OddSpark\Instruments\ClampMeter;
 use OddSpark\Meter\Mode;
 
 /**
@@ -73,7 +74,7 @@ final class WarmUp
                 'on' => $act->name === 'set' && $act->get('part') === 'toggle' && $act->get('to') === 'on',
                 'closed' => $volts !== null && $volts < 1 && isset($done['on']) && ! $off && $at('toggle.line', 'toggle.load'),
                 'ladder' => $volts > 20 && $at('relay.A', 'relay.B'),
-                'clamp' => $outcome->reading?->mode === Mode::Clamp && $outcome->reading->value > 0.3,
+                'clamp' => $outcome->reading?->mode instanceof ClampMeter && $outcome->reading->value > 0.3,
                 'dead' => $off && $act->name === 'dial' && $act->get('mode') === 'ohm' || isset($done['dead']),
                 'ohms' => $ohms !== null && is_finite($ohms) && $off && $at('inducer.L', 'inducer.N'),
                 'restore' => ! $off && isset($done['dead']) && $leads === [null, null],

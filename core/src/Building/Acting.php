@@ -7,6 +7,7 @@ namespace OddSpark\Building;
 use OddSpark\Appliance\Plan;
 use OddSpark\Appliance\Spec;
 use OddSpark\Parts\Ability\Burns;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 
 /**
@@ -79,13 +80,13 @@ final readonly class Acting
     private function trial(HealthyRun $run, array $set, array $burners, int $within, string $part, string $title, array $slots = []): array
     {
         [$bench, $state] = $run->changed($set, $slots);
-        $from = $state['tick'];
+        $from = $state->tick;
         $after = null;
-        $bench->watch($state, $from - $state['zero'] + $within, function (array $s) use ($burners, $from, &$after): bool {
-            if (array_filter($burners, fn (string $id) => $s['slots'][$id]['gas']) !== []) {
+        $bench->watch($state, $from - $state->zero + $within, function (BenchState $s) use ($burners, $from, &$after): bool {
+            if (array_filter($burners, fn (string $id) => $s->slots[$id]['gas']) !== []) {
                 return false;
             }
-            $after = ($s['tick'] - $from) / 1000;
+            $after = ($s->tick - $from) / 1000;
 
             return true;
         });

@@ -8,6 +8,7 @@ use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
 use OddSpark\Faults\Fault;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Run\SpiceDeck;
 use OddSpark\Senses\Perception;
@@ -16,8 +17,7 @@ use OddSpark\Wiring\Nets;
 /** An appliance that nothing is wrong with, as it stands at a moment after the arrival of a visit. */
 final class HealthyRun
 {
-    /** @var array<string, mixed> */
-    private array $state;
+    private BenchState $state;
 
     private readonly Bench $bench;
 
@@ -28,7 +28,7 @@ final class HealthyRun
     {
         $this->nets = new Nets($plan->model);
         $this->bench = new Bench($plan, Fault::none(), $memory);
-        $state = ['door' => 'open', 'held' => true, 'eyes' => Perception::EVERYWHERE] + $this->bench->arrive($visit)->state;
+        $state = $this->bench->arrive($visit)->state->with(door: 'open', held: true, eyes: Perception::EVERYWHERE);
         $this->bench->resume($state);
         $this->state = $this->bench->watch($state, $tick, fn () => false);
     }
@@ -41,7 +41,7 @@ final class HealthyRun
     public function until(int $tick, callable $so): bool
     {
         $reached = false;
-        $this->state = $this->bench->watch($this->state, $tick, function (array $s) use ($so, &$reached): bool {
+        $this->state = $this->bench->watch($this->state, $tick, function (BenchState $s) use ($so, &$reached): bool {
             $this->state = $s;
 
             return $reached = $so($this);
@@ -55,32 +55,30 @@ final class HealthyRun
      *
      * @param array<string, mixed> $set parameter => value
      * @param array<string, array<string, mixed>> $slots what of the state stands otherwise
-     * @return array{Bench, array<string, mixed>} its bench, and its state
+     * @return array{Bench, BenchState} its bench, and its state
      */
     public function changed(array $set, array $slots = []): array
     {
         $fault = new Fault('trial', '', 'trial', null, 'A trial', 'trial', $set, 1.0, 'set', null);
         $bench = new Bench($this->plan, $fault, $this->memory);
         $state = $this->state;
-        foreach ($slots as $id => $slot) {
-            $state['slots'][$id] = $slot + $state['slots'][$id];
-        }
+        $state = $state->withSlots($slots);
         $bench->resume($state);
         // what has changed is felt at once, though nothing else moves
-        $state = $bench->machine()->settle(['tick' => $state['tick'], 'slots' => $state['slots']]) + $state;
+        $state = $state->on($bench->machine()->settle($state));
 
         return [$bench, $state];
     }
 
     public function tickNow(): int
     {
-        return $this->state['tick'] - $this->state['zero'];
+        return $this->state->now();
     }
 
     /** @return array<string, mixed> the slot of a primitive or process element */
     public function slot(string $id): array
     {
-        return $this->state['slots'][$id] ?? [];
+        return $this->state->slots[$id] ?? [];
     }
 
     /** What a course has come to: degrees, inches. */
@@ -91,13 +89,13 @@ final class HealthyRun
 
     public function surroundings(): Surroundings
     {
-        return new Surroundings($this->state['tick'], $this->state['slots']);
+        return new Surroundings($this->state->tick, $this->state->slots);
     }
 
     /** As a netlist for a general-purpose simulator, at this moment. */
     public function netlist(): string
     {
-        return SpiceDeck::of($this->bench->machine(), ['tick' => $this->state['tick'], 'slots' => $this->state['slots']], Fault::HEALTHY, $this->tickNow() / 1000);
+        return SpiceDeck::of($this->bench->machine(), $this->state, Fault::HEALTHY, $this->tickNow() / 1000);
     }
 
     /** Volts between two places, effective; of a DC circuit their size. */
@@ -107,7 +105,7 @@ final class HealthyRun
         if ($m === null || $n === null) {
             return 0.0;
         }
-        $solution = $this->bench->machine()->solution(['tick' => $this->state['tick'], 'slots' => $this->state['slots']]);
+        $solution = $this->bench->machine()->solution($this->state);
 
         return $dc ? abs($solution->dcVolts($m, $n)) : $solution->acVolts($m, $n);
     }

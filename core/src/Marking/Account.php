@@ -6,6 +6,10 @@ namespace OddSpark\Marking;
 
 use OddSpark\Acts\Act;
 use OddSpark\Acts\ActionLog;
+use OddSpark\Acts\Catalogue;
+use OddSpark\Acts\Metering\Dial;
+use OddSpark\Acts\Notes\NameFault;
+use OddSpark\Acts\Quality;
 use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Attempt;
@@ -34,15 +38,6 @@ final class Account
 {
     /** Bits from which on something is left to tell. */
     public const SETTLED_BITS = 0.05;
-
-    /** Acts that ask something of the appliance. */
-    public const ASKING = ['look', 'leads', 'read', 'clamp', 'gauge', 'probe', 'draught', 'analyser', 'smoke', 'oil_gauge', 'tester', 'listen', 'smell', 'feel', 'turn', 'clock'];
-
-    /** Acts that force an answer out of it, and hurt in life. */
-    public const FORCING = ['suck', 'jump', 'push'];
-
-    /** Acts that put a part in another's place. */
-    public const SWAPPING = ['mend', 'spare'];
 
     private const TOLD = 3;
 
@@ -104,6 +99,22 @@ final class Account
     public function kind(string $part): ?Kind
     {
         return $this->plan->model->kindOf($part);
+    }
+
+    /** Whether an act asks the appliance something, or does something to it to see what follows. */
+    public static function isQuestion(Act $act): bool
+    {
+        return $act->is(Quality::Asks) || $act->is(Quality::Forces) || $act->is(Quality::Swaps) || $act->name === Dial::NAME;
+    }
+
+    /**
+     * Entries of a sort that were done.
+     *
+     * @return list<int>
+     */
+    public function entriesThat(Quality $quality): array
+    {
+        return $this->entries(Catalogue::that($quality));
     }
 
     /** Family of the part or wire that an id stands for. */
@@ -281,7 +292,7 @@ final class Account
                     $on['meter'] = $outcome->reading !== null && in_array($act->name, ['leads', 'read', 'dial'], true) ? $i : ($act->name === 'leads' ? null : $on['meter']);
                     $on['sight'] = $act->name === 'look' ? $i : $on['sight'];
                 }
-                $asks = in_array($act->name, [...self::ASKING, ...self::FORCING, ...self::SWAPPING, 'dial', 'name'], true) && $outcome->refused === null;
+                $asks = (self::isQuestion($act) || $act->name === NameFault::NAME) && $outcome->refused === null;
                 $best[$i] = $asks && $now->entropy() > self::SETTLED_BITS
                     ? $this->telling($ranking->rank($this->tracker->candidates(), $now->weights, 4 * self::TOLD, least: self::SETTLED_BITS))
                     : [];
@@ -292,7 +303,7 @@ final class Account
                 }
             },
             function (int $i, array $expected) use (&$before, &$worth): void {
-                $worth[$i] = in_array($this->seen->entries[$i][0]->name, [...self::ASKING, 'dial'], true) ? self::worth($expected, $before[$i]->weights) : 0.0;
+                $worth[$i] = $this->act($i)->is(Quality::Asks) || $this->act($i)->name === Dial::NAME ? self::worth($expected, $before[$i]->weights) : 0.0;
             },
         );
         $this->repairs->end($this->tracker->candidates());

@@ -9,11 +9,11 @@ use OddSpark\Bench\Bench;
 use OddSpark\Faults\Fault;
 use OddSpark\Parts\Condition;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Complaint;
 use OddSpark\Senses\Perception;
 use OddSpark\Senses\Record;
-use OddSpark\Trade\Course;
 
 /**
  * After the hand-back: the appliance is run on as it was left, the household lives with it, and what the
@@ -28,10 +28,10 @@ final readonly class Afterwards
     private function __construct(public array $said) {}
 
     /**
-     * @param array<string, mixed> $state as it was handed back
-     * @param array<string, mixed> $sound a sound appliance of the kind, as it is found: what is said of it too is no reason to call
+     * @param BenchState $state as it was handed back
+     * @param BenchState $sound a sound appliance of the kind, as it is found: what is said of it too is no reason to call
      */
-    public static function of(Plan $plan, Fault $fault, array $state, array $sound, Memory $memory): self
+    public static function of(Plan $plan, Fault $fault, BenchState $state, BenchState $sound, Memory $memory): self
     {
         $usual = array_column(self::lived($plan, Fault::none(), $sound, $memory), 'id');
         $said = self::lived($plan, $fault, $state, $memory);
@@ -45,27 +45,26 @@ final readonly class Afterwards
     }
 
     /**
-     * @param array<string, mixed> $state
      * @return list<array{id: string, text: string}>
      */
-    private static function lived(Plan $plan, Fault $fault, array $state, Memory $memory): array
+    private static function lived(Plan $plan, Fault $fault, BenchState $state, Memory $memory): array
     {
         $bench = new Bench($plan, $fault, $memory);
         $bench->resume($state);
         $perception = new Perception($plan);
         $heard = new Record();
-        $from = $state['tick'];
+        $from = $state->tick;
         $until = $from + self::HOURS * 3_600_000;
-        $hear = function (array $s) use ($bench, $heard, $perception, $from): bool {
-            $heard->see($s['tick'] - $from, $perception->at($bench->machine(), $s, true, Perception::EVERYWHERE));
+        $hear = function (BenchState $s) use ($bench, $heard, $perception, $from): bool {
+            $heard->see($s->tick - $from, $perception->at($bench->machine(), $s, true, Perception::EVERYWHERE));
 
             return false;
         };
         $hear($state);
-        $end = $bench->watch($state, $until - $state['zero'], $hear);
+        $end = $bench->watch($state, $until - $state->zero, $hear);
         $household = $plan->model->household();
-        $value = fn (string $process): float => Course::at($end['slots'][$process]['course'], $end['tick']);
-        $surroundings = new Surroundings($end['tick'], $end['slots']);
+        $value = fn (string $process): float => $end->value($process);
+        $surroundings = new Surroundings($end->tick, $end->slots);
         $rooms = array_map(fn (array $room) => [
             'name' => $room['name'], 'now' => $value($room['of']), 'wants' => $room['wants'],
             'blank' => $room['display'] !== null && $bench->machine()->shows($end, $room['display']) === 'blank',

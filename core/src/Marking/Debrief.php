@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Marking;
 
-use OddSpark\Bench\Danger;
+use OddSpark\Acts\Danger;
 use OddSpark\Marking\Lines\Trace;
 use OddSpark\Suspects\Choice;
 use OddSpark\Suspects\Suspects;

@@ -52,7 +52,7 @@ final readonly class Hint
         }
         $steps = [];
         foreach ($tracker->candidates() as $id => [, $state]) {
-            $at = (string) $state['slots'][$control]['state'];
+            $at = (string) $state->slots[$control]['state'];
             $steps[$at] = ($steps[$at] ?? 0.0) + $tracker->suspects()->share((string) $id);
         }
         arsort($steps);

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace OddSpark\Marking;
 
 use OddSpark\Acts\Act;
+use OddSpark\Acts\Quality;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
 use OddSpark\Faults\Fault;
 use OddSpark\Parts\Ability\GoesAlong;
+use OddSpark\Run\BenchState;
 
 /** What became of the fault, act by act, as the appliance stood: read off the candidate that is the truth. */
 final class Repairs
@@ -22,21 +24,21 @@ final class Repairs
     /** @var array<string, true> parts that the fault took along or made act, ever */
     private array $symptoms = [];
 
-    /** @var list<array<string, mixed>> state before each entry, and at the end; empty when the truth is no candidate */
+    /** @var list<BenchState> state before each entry, and at the end; empty when the truth is no candidate */
     private array $states = [];
 
     public function __construct(private readonly Plan $plan, private readonly Fault $fault) {}
 
-    /** @param array<string, array{Bench, array<string, mixed>}> $candidates that stand before an entry */
+    /** @param array<string, array{Bench, BenchState}> $candidates that stand before an entry */
     public function before(int $entry, Act $act, array $candidates): void
     {
-        [$bench, $state] = $candidates[$this->fault->id] ?? [null, []];
-        $this->faulty[$entry] = $bench?->isFaulty($state) ?? true;
+        [$bench, $state] = $candidates[$this->fault->id] ?? [null, null];
+        $this->faulty[$entry] = $bench === null || $bench->isFaulty($state);
         if ($bench === null) {
             return;
         }
         $this->states[] = $state;
-        if (in_array($act->name, ['mend', 'spare', 'fuse'], true) && $this->hasGoneAlong($state, $act->get('part'))) {
+        if ($act->is(Quality::Touches) && $act->is(Quality::Mends) && $this->hasGoneAlong($state, $act->part())) {
             $this->spoiled[$entry] = true;
         }
         foreach ($this->plan->model->parts() as $part) {
@@ -46,11 +48,11 @@ final class Repairs
         }
     }
 
-    /** @param array<string, array{Bench, array<string, mixed>}> $candidates that stand after the last entry */
+    /** @param array<string, array{Bench, BenchState}> $candidates that stand after the last entry */
     public function end(array $candidates): void
     {
-        [$bench, $state] = $candidates[$this->fault->id] ?? [null, []];
-        $this->faulty[] = $bench?->isFaulty($state) ?? true;
+        [$bench, $state] = $candidates[$this->fault->id] ?? [null, null];
+        $this->faulty[] = $bench === null || $bench->isFaulty($state);
         if ($bench !== null) {
             $this->states[] = $state;
         }
@@ -83,29 +85,27 @@ final class Repairs
         return end($this->faulty) !== false;
     }
 
-    /** @return array<string, mixed>|null state before an entry, null when the truth was no candidate */
-    public function state(int $entry): ?array
+    /** How it stood before an entry; null when the truth was no candidate. */
+    public function state(int $entry): ?BenchState
     {
         return $this->states[$entry] ?? null;
     }
 
-    /** @return array<string, mixed>|null state after the last entry and what was played after it */
-    public function last(): ?array
+    /** How it stood after the last entry and what was played after it. */
+    public function last(): ?BenchState
     {
         return $this->states === [] ? null : $this->states[count($this->states) - 1];
     }
 
     /**
      * Whether a fuse of a part has blown or its thermal link opened: something that the fault did to a sound part.
-     *
-     * @param array<string, mixed> $state
      */
-    private function hasGoneAlong(array $state, string $part): bool
+    private function hasGoneAlong(BenchState $state, string $part): bool
     {
         foreach ($this->plan->model->kindOf($part)?->those(GoesAlong::class) ?? [] as $name => $spec) {
             /** @var class-string<GoesAlong> $class */
             $class = $spec->class;
-            if ($class::hasGone($state['slots']["$part.$name"])) {
+            if ($class::hasGone($state->slots["$part.$name"])) {
                 return true;
             }
         }
@@ -115,16 +115,14 @@ final class Repairs
 
     /**
      * Whether a safety stands open by what it senses, that is made at rest: not a draught switch before the fan runs.
-     *
-     * @param array<string, mixed> $state
      */
-    private function hasTripped(array $state, string $part): bool
+    private function hasTripped(BenchState $state, string $part): bool
     {
         $kind = $this->plan->model->kindOf($part);
         foreach ($kind?->sensors() ?? [] as $name) {
             $spec = $kind->primitives[$name];
             $restsMade = $spec->get('opens_at') > $spec->get('closes_at') || $spec->has('manual_reset');
-            if ($restsMade && ! $state['slots']["$part.$name"]['made']) {
+            if ($restsMade && ! $state->slots["$part.$name"]['made']) {
                 return true;
             }
         }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Marking;
 
-use OddSpark\Bench\Danger;
+use OddSpark\Acts\Catalogue;
+use OddSpark\Acts\Danger;
 
 /** House rules: what each line weighs, what a pass is, which school is followed. Named and versioned; an attempt keeps its version. */
 final readonly class Rules
@@ -20,9 +21,6 @@ final readonly class Rules
         'unsafe' => 'an unsafe act was done', 'fault_left' => 'the fault is still in', 'guess' => 'the name was a guess, or out already', 'called_back' => 'the customer calls again',
     ];
 
-    /** Acts that rules may forbid altogether: a job can be done without each. */
-    public const BARRABLE = ['ask', 'clamp', 'gauge', 'draught', 'analyser', 'tester', 'lift', 'plug', 'jump', 'push', 'suck', 'tap'];
-
     /** What a trainee may have beside him. */
     public const PAPERS = ['ladder' => 'the ladder', 'card' => 'the code card'];
 
@@ -33,7 +31,7 @@ final readonly class Rules
      * @param array<string, int|float> $weights by line; a line of no weight is not in the mark
      * @param list<string> $caps ids of {@see CAPS}
      * @param list<string> $stops dangers that are stopped before they are done, ids of {@see Danger}
-     * @param list<string> $barred acts that are not allowed at all, of {@see BARRABLE}
+     * @param list<string> $barred acts that are not allowed at all, of {@see Catalogue::barrable}
      * @param list<string> $papers what may be looked up, of {@see PAPERS}
      * @param array{cycle: bool, safeties: string, reading: bool, restore: bool} $verify what has to be done after the repair; safeties is none, one or each
      * @param array{minutes: float, parts: int, call_backs: int} $budget
@@ -105,7 +103,7 @@ final readonly class Rules
             $json['name'], $json['version'], $json['title'], self::number($json['pass_mark'] ?? null, '/pass_mark', 0, 100), $weights,
             self::listed($caps, '/not_passed', array_keys(self::CAPS)),
             self::listed($json['stops'] ?? [], '/stops', array_keys(Danger::TEXT)),
-            self::listed($json['barred'] ?? [], '/barred', self::BARRABLE),
+            self::listed($json['barred'] ?? [], '/barred', array_keys(Catalogue::barrable())),
             self::listed($json['papers'] ?? array_keys(self::PAPERS), '/papers', array_keys(self::PAPERS)),
             Schools::of($json['schools'] ?? []),
             ['cycle' => $verify['cycle'], 'safeties' => $verify['safeties'], 'reading' => $verify['reading'], 'restore' => $verify['restore']],

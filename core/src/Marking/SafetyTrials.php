@@ -9,6 +9,7 @@ use OddSpark\Bench\Bench;
 use OddSpark\Bench\Observations;
 use OddSpark\Faults\Fault;
 use OddSpark\Parts\Ability\Burns;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 
 /**
@@ -67,17 +68,17 @@ final class SafetyTrials
     }
 
     /**
-     * @param array<string, mixed> $state of the appliance after the last repair
+     * @param BenchState $state of the appliance after the last repair
      * @param int $from entry after it
      * @return array{tried: array<string, bool>, fires: list<array{int, int}>} by safety that was made to act: whether the fuel stopped; when the fire was lit, ticks after the arrival
      */
-    public function of(array $state, Observations $seen, int $from): array
+    public function of(BenchState $state, Observations $seen, int $from): array
     {
         $bench = new Bench($this->plan, $this->fault, $this->memory);
         $bench->resume($state);
         $this->tried = $this->opened = $this->fires = [];
         $this->wasLit = false;
-        $watch = function (array $s): bool {
+        $watch = function (BenchState $s): bool {
             $this->note($s);
 
             return false;
@@ -96,11 +97,10 @@ final class SafetyTrials
         return ['tried' => $this->tried, 'fires' => $this->fires];
     }
 
-    /** @param array<string, mixed> $s a settled state */
-    private function note(array $s): void
+    private function note(BenchState $s): void
     {
         $lit = $this->isLit($s);
-        $tick = $s['tick'] - $s['zero'];
+        $tick = $s->now();
         if ($lit && ! $this->wasLit) {
             $this->fires[] = [$tick, $tick];
         } elseif ($lit && $this->fires !== []) {
@@ -108,7 +108,7 @@ final class SafetyTrials
         }
         foreach ($this->sensors as $id) {
             $known = array_key_exists($id, $this->opened);
-            if ($s['slots'][$id]['made']) {
+            if ($s->slots[$id]['made']) {
                 $this->opened[$id] = null;
             } elseif ($known && $this->opened[$id] === null && ($lit || $this->wasLit)) {
                 $this->opened[$id] = $tick;
@@ -124,11 +124,10 @@ final class SafetyTrials
         $this->wasLit = $lit;
     }
 
-    /** @param array<string, mixed> $s */
-    private function isLit(array $s): bool
+    private function isLit(BenchState $s): bool
     {
         foreach ($this->burners as $id) {
-            if ($s['slots'][$id]['lit']) {
+            if ($s->slots[$id]['lit']) {
                 return true;
             }
         }
@@ -136,13 +135,12 @@ final class SafetyTrials
         return false;
     }
 
-    /** @param array<string, mixed> $s */
-    private function fuelIsShut(array $s): bool
+    private function fuelIsShut(BenchState $s): bool
     {
         foreach ($this->plan->model->parts() as $part) {
             if ($part->kind->isFuelSupply()) {
                 foreach (array_keys($part->kind->settings) as $lever) {
-                    if (in_array($s['slots']["{$part->id}.$lever"]['at'] ?? null, ['shut', 'off'], true)) {
+                    if (in_array($s->slots["{$part->id}.$lever"]['at'] ?? null, ['shut', 'off'], true)) {
                         return true;
                     }
                 }

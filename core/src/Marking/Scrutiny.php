@@ -13,7 +13,7 @@ use OddSpark\Circuit\Solution;
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
 use OddSpark\Meter\Reading;
-use OddSpark\Meter\Specification;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\Worth;
 
@@ -47,21 +47,21 @@ final class Scrutiny
     }
 
     /**
-     * @param array<string, array{Bench, array<string, mixed>}> $candidates as they stand before the act
+     * @param array<string, array{Bench, BenchState}> $candidates as they stand before the act
      * @param array<string, float> $weights
      * @return array<string, string> sentence by flaw: live, series, mode, moment, isolation, ghost, chassis, floating, range, loose
      */
     public function of(Act $act, Reading $reading, array $candidates, array $weights): array
     {
-        if ($candidates === [] || isset(Mode::AT_TAPS[$reading->mode->value]) || $reading->mode === Mode::Clamp) {
+        $mode = $reading->mode;
+        if ($candidates === [] || ! $mode instanceof Mode) { // only between two leads can one go wrong so
             return [];
         }
         $state = reset($candidates)[1];
-        [$red, $black] = $act->name === 'leads' ? [$act->get('red'), $act->get('black')] : [$state['red'], $state['black']];
+        [$red, $black] = $act->name === 'leads' ? [$act->get('red'), $act->get('black')] : [$state->red, $state->black];
         if ($red === null || $black === null) {
             return [];
         }
-        $mode = $reading->mode;
         if ($reading->unsteady) {
             return ['loose' => 'The display was not steady: a lead did not touch.'];
         }
@@ -76,7 +76,7 @@ final class Scrutiny
 
             return $found;
         }
-        if (is_infinite($reading->value) && $state['range'] !== null && $act->name !== 'dial') {
+        if (is_infinite($reading->value) && $state->range !== null && $act->name !== 'dial') {
             $found += $this->range($mode, $red, $black, $candidates);
         }
         if ($mode->wantsDead()) {
@@ -94,15 +94,13 @@ final class Scrutiny
 
     /**
      * Whether the meter lies between a lifted wire end and what it was lifted from.
-     *
-     * @param array<string, mixed> $state
      */
-    private function isInSeries(array $state, string $red, string $black): bool
+    private function isInSeries(BenchState $state, string $red, string $black): bool
     {
         foreach ([[$red, $black], [$black, $red]] as [$end, $to]) {
             [$wire, $which] = Model::split($end);
             $w = $this->plan->model->wire($wire);
-            if ($w !== null && ! $state['slots']["$wire.body"][$which]) {
+            if ($w !== null && ! $state->slots["$wire.body"][$which]) {
                 return $w->at($which) === $to;
             }
         }
@@ -111,12 +109,12 @@ final class Scrutiny
     }
 
     /**
-     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @param array<string, array{Bench, BenchState}> $candidates
      * @return array<string, string>
      */
     private function range(Mode $mode, string $red, string $black, array $candidates): array
     {
-        $top = Specification::of($mode)->top;
+        $top = $mode->specification()->top;
         foreach ($this->solutions($candidates) as $s) {
             $exact = Meter::exact($mode, $s, $this->plan->places[$red], $this->plan->places[$black]);
             if (is_nan($exact) || abs($exact) > $top) {
@@ -130,7 +128,7 @@ final class Scrutiny
     /**
      * DC asked where AC is fed.
      *
-     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @param array<string, array{Bench, BenchState}> $candidates
      * @return array<string, string>
      */
     private function mode(Reading $reading, string $red, string $black, array $candidates): array
@@ -148,7 +146,7 @@ final class Scrutiny
     /**
      * Nothing stands there, nor would it in any suspect; at another moment of a sound cycle it would.
      *
-     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @param array<string, array{Bench, BenchState}> $candidates
      * @return array<string, string>
      */
     private function moment(Reading $reading, string $red, string $black, array $candidates): array
@@ -170,7 +168,7 @@ final class Scrutiny
     /**
      * Ohms through what lies beside the part, where the part alone would have told.
      *
-     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @param array<string, array{Bench, BenchState}> $candidates
      * @param array<string, float> $weights
      * @return array<string, string>
      */
@@ -193,7 +191,7 @@ final class Scrutiny
     }
 
     /**
-     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @param array<string, array{Bench, BenchState}> $candidates
      * @param array<string, float> $weights
      * @param list<string> $lifted wire ends
      */
@@ -203,7 +201,7 @@ final class Scrutiny
         foreach ($candidates as $id => [$bench, $state]) {
             foreach ($lifted as $end) {
                 [$wire, $which] = Model::split($end);
-                $state['slots']["$wire.body"][$which] = false;
+                $state = $state->withSlots(["$wire.body" => [$which => false]]);
             }
             $bench->machine()->load(null, null, 0.0);
             $exact = Meter::exact($mode, $bench->machine()->solution($state), $this->plan->places[$red], $this->plan->places[$black]);
@@ -217,7 +215,7 @@ final class Scrutiny
     /**
      * A figure that a small load would pull down.
      *
-     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @param array<string, array{Bench, BenchState}> $candidates
      * @param array<string, float> $weights
      * @return array<string, string>
      */
@@ -253,7 +251,7 @@ final class Scrutiny
     /**
      * One lead on metal.
      *
-     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @param array<string, array{Bench, BenchState}> $candidates
      * @param array<string, float> $weights
      * @return array<string, string>
      */
@@ -290,7 +288,7 @@ final class Scrutiny
     }
 
     /**
-     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @param array<string, array{Bench, BenchState}> $candidates
      * @return array<string, Solution> without the meter's own load
      */
     private function solutions(array $candidates): array

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace OddSpark\Marking;
 
-use OddSpark\Acts\Act;
+use OddSpark\Acts\Catalogue;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
 use OddSpark\Circuit\Solution;
 use OddSpark\Faults\Fault;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Perception;
 
@@ -54,15 +55,15 @@ final class SoundCycle
         $state = $bench->arrive($this->visit)->state;
         $bench->resume($state);
         foreach ([['door', 'open'], ['hold', 'held']] as [$act, $to]) {
-            [$state] = $bench->do($state, new Act(0, $act, ['to' => $to]));
+            [$state] = $bench->do($state, Catalogue::make(0, $act, ['to' => $to]));
         }
-        $state = ['eyes' => Perception::EVERYWHERE] + $state;
+        $state = $state->with(eyes: Perception::EVERYWHERE);
         $moments = [];
-        $bench->watch($state, self::SECONDS * 1000, function (array $s) use ($bench, &$moments): bool {
+        $bench->watch($state, self::SECONDS * 1000, function (BenchState $s) use ($bench, &$moments): bool {
             $solution = $bench->machine()->solution($s);
             $last = $moments === [] ? null : $moments[count($moments) - 1][1];
             if ($solution !== $last) {
-                $moments[] = [$s['tick'] - $s['zero'], $solution];
+                $moments[] = [$s->now(), $solution];
             }
 
             return false;

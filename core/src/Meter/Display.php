@@ -7,91 +7,86 @@ namespace OddSpark\Meter;
 /**
  * What a display does in time: it follows a change in a moment and not at once, and keeps the smallest
  * and largest figure when asked to, of those that lasted long enough to be caught.
- *
- * Its state is a plain array, so that it can be kept between requests: value (exact, as it stands now),
- * since (tick), before (where the display came from), keeping, least, most.
  */
-final class Display
+final readonly class Display
 {
     /** Time constants within the settling time: a two-hundredth is left. */
     private const CONSTANTS = 5.3;
 
-    /** @return array<string, mixed> nothing shown yet */
-    public static function fresh(bool $keeping = false): array
+    /**
+     * @param float|null $value exact, as it stands now: INF is open, NAN live; null: nothing shown yet
+     * @param int $since tick at which it came
+     * @param float|null $before where the display came from
+     * @param float|null $least kept, likewise most
+     */
+    private function __construct(
+        public ?float $value = null,
+        public int $since = 0,
+        public ?float $before = null,
+        public bool $keeping = false,
+        public ?float $least = null,
+        public ?float $most = null,
+    ) {}
+
+    /** Nothing shown yet. */
+    public static function fresh(bool $keeping = false): self
     {
-        return ['value' => null, 'since' => 0, 'before' => null, 'keeping' => $keeping, 'least' => null, 'most' => null];
+        return new self(keeping: $keeping);
     }
 
-    /**
-     * The circuit offers another figure from this tick on.
-     *
-     * @param array<string, mixed> $display
-     * @return array<string, mixed>
-     */
-    public static function follow(array $display, Mode $mode, float $exact, int $tick): array
+    /** The circuit offers another figure from this tick on. */
+    public function follow(Mode $mode, float $exact, int $tick): self
     {
-        if ($display['value'] !== null && self::same($display['value'], $exact)) {
-            return $display;
+        if ($this->value !== null && (is_nan($this->value) ? is_nan($exact) : $this->value === $exact)) {
+            return $this;
         }
-        $kept = self::kept($display, $mode, $tick);
-        $before = $display['value'] === null ? INF : self::at($display, $mode, $tick);
+        $kept = $this->kept($mode, $tick);
+        $before = $this->value === null ? INF : $this->at($mode, $tick);
 
-        return [
-            'value' => is_nan($exact) ? 'live' : (is_infinite($exact) ? 'open' : $exact),
-            'since' => $tick,
-            'before' => is_finite($before) ? $before : null,
-        ] + $kept;
+        return new self($exact, $tick, is_finite($before) ? $before : null, $this->keeping, $kept->least, $kept->most);
     }
 
-    /**
-     * The figure on it at a tick; the exact one as soon as it has settled.
-     *
-     * @param array<string, mixed> $display
-     */
-    public static function at(array $display, Mode $mode, int $tick): float
+    /** The figure on it at a tick; the exact one as soon as it has settled. */
+    public function at(Mode $mode, int $tick): float
     {
-        $value = self::number($display['value']);
-        $before = $display['before'];
-        $settles = Specification::of($mode)->settles;
-        if ($before === null || ! is_finite($value) || ! is_finite($before) || $tick - $display['since'] >= $settles) {
+        $value = (float) $this->value;
+        $settles = $mode->specification()->settles;
+        if ($this->before === null || ! is_finite($value) || $tick - $this->since >= $settles) {
             return $value;
         }
 
-        return $value + ($before - $value) * exp(-self::CONSTANTS * ($tick - $display['since']) / $settles);
+        return $value + ($this->before - $value) * exp(-self::CONSTANTS * ($tick - $this->since) / $settles);
     }
 
-    /**
-     * With the figure that stands now taken in, if it has lasted.
-     *
-     * @param array<string, mixed> $display
-     * @return array<string, mixed>
-     */
-    public static function kept(array $display, Mode $mode, int $tick): array
+    /** With the figure that stands now taken in, if it has lasted. */
+    public function kept(Mode $mode, int $tick): self
     {
-        $value = $display['value'] === null ? NAN : self::number($display['value']);
-        $lasted = $tick - $display['since'] >= Specification::of($mode)->settles;
-        if ($display['keeping'] && $lasted && is_finite($value)) {
-            $display['least'] = min($display['least'] ?? $value, $value);
-            $display['most'] = max($display['most'] ?? $value, $value);
+        $lasted = $tick - $this->since >= $mode->specification()->settles;
+        if (! $this->keeping || ! $lasted || $this->value === null || ! is_finite($this->value)) {
+            return $this;
         }
 
-        return $display;
+        return new self($this->value, $this->since, $this->before, true, min($this->least ?? $this->value, $this->value), max($this->most ?? $this->value, $this->value));
     }
 
-    /** @return float of a value as it is kept: a number, "open" or "live" */
-    private static function number(float|int|string $value): float
+    /** @return array{value: float|string|null, since: int, before: float|null, keeping: bool, least: float|null, most: float|null} plain data, for {@see fromArray} */
+    public function toArray(): array
     {
-        return match ($value) {
+        $value = $this->value === null ? null : (is_nan($this->value) ? 'live' : (is_infinite($this->value) ? 'open' : $this->value));
+
+        return ['value' => $value] + get_object_vars($this);
+    }
+
+    /** @param array{value: float|int|string|null, since: int, before: float|int|null, keeping: bool, least: float|int|null, most: float|int|null} $array from {@see toArray} */
+    public static function fromArray(array $array): self
+    {
+        $array['value'] = match ($array['value']) {
             'live' => NAN,
             'open' => INF,
-            default => (float) $value,
+            null => null,
+            default => (float) $array['value'],
         };
-    }
 
-    private static function same(float|int|string $kept, float $exact): bool
-    {
-        $number = self::number($kept);
-
-        return is_nan($number) ? is_nan($exact) : $number === $exact;
+        return new self(...$array);
     }
 }

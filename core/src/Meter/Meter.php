@@ -43,7 +43,6 @@ final class Meter
             Mode::Ohms, Mode::Beep => Ohmmeter::ohms($mode, $s, $red, $black),
             Mode::Microfarads => abs($s->dcVolts($red, $black)) > self::LIVE_V ? NAN : self::microfarads($s, $red, $black),
             Mode::Hertz => $s->acVolts($red, $black) >= self::COUNTS_FROM_V ? $s->hertz() : 0.0,
-            default => throw new \DomainException("\"$mode->value\" does not read between two leads."),
         };
     }
 
@@ -54,9 +53,9 @@ final class Meter
      * @param float|null $range chosen by hand, as its largest figure; null to let the meter choose
      * @param bool $low with a battery that is nearly flat
      */
-    public static function show(Mode $mode, float $exact, ?int $seed = null, ?float $range = null, bool $low = false): Reading
+    public static function show(Scale $mode, float $exact, ?int $seed = null, ?float $range = null, bool $low = false): Reading
     {
-        $specification = Specification::of($mode);
+        $specification = $mode->specification();
         if (is_nan($exact)) {
             return new Reading($mode, INF, 1.0, true, low: $low);
         }
@@ -104,19 +103,19 @@ final class Meter
      *
      * @param float $step of the display, when it is known to be coarser than the value asks for
      */
-    public static function tolerance(Mode $mode, float $exact, float $step = 0.0): float
+    public static function tolerance(Scale $mode, float $exact, float $step = 0.0): float
     {
-        $s = Specification::of($mode);
+        $s = $mode->specification();
 
         return ($s->scatter + $s->share) * abs($exact) + ($s->counts + 1) * max($step, $s->step($exact)) + $s->hum;
     }
 
-    private static function close(Mode $mode, float $shown, float $exact, float $step, float $slack): bool
+    private static function close(Scale $mode, float $shown, float $exact, float $step, float $slack): bool
     {
         if (is_infinite($shown) && is_infinite($exact)) {
             return true;
         }
-        $specification = Specification::of($mode);
+        $specification = $mode->specification();
         if (is_infinite($shown)) {
             // over the range: of the mode, or of the one chosen by hand, which its step tells
             $top = $step < 1.0 || $mode !== Mode::Ohms ? min($specification->top, $step >= 1.0 ? INF : $step * Specification::COUNTS) : $specification->top;
@@ -150,6 +149,6 @@ final class Meter
 
     private static function within(Mode $mode, float $figure): float
     {
-        return abs($figure) > Specification::of($mode)->top ? INF : $figure;
+        return abs($figure) > $mode->specification()->top ? INF : $figure;
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Meter;
 
-/** What the dial is set to, or which other instrument shows a figure. */
-enum Mode: string
+/** What the dial of the meter is set to: it reads between two leads. */
+enum Mode: string implements Scale
 {
     case VoltsAc = 'vac';
     case VoltsLow = 'vlz';
@@ -18,19 +18,6 @@ enum Mode: string
     case Microamps = 'ua';
     case Milliamps = 'ma';
     case Amps = 'aac';
-    case Clamp = 'clamp';
-    case Manometer = 'gauge';
-    case Thermometer = 'probe';
-    case DraughtGauge = 'draught';
-    case Analyser = 'analyser';
-    case SmokePump = 'smoke';
-    case OilGauge = 'oil_gauge';
-
-    /** Instruments that are put to a tap of the appliance. */
-    public const AT_TAPS = ['gauge' => 'Manometer', 'probe' => 'Thermometer', 'draught' => 'Draught gauge', 'analyser' => 'Combustion analyser', 'smoke' => 'Smoke pump', 'oil_gauge' => 'Oil pressure gauge'];
-
-    /** Positions of the dial: those that read between two leads. */
-    public const DIAL = 'vac|vlz|vdc|mvdc|ohm|beep|uf|hz|ua|ma|aac';
 
     public const INPUT_OHM = 1.0e7;
 
@@ -43,18 +30,40 @@ enum Mode: string
     /** What the fuse of each current range stands, A: microamps and milliamps share one. */
     public const FUSE = ['ua' => ['small', 0.2], 'ma' => ['small', 0.2], 'aac' => ['large', 11.0]];
 
+    public function key(): string
+    {
+        return $this->value;
+    }
+
+    /** How a person calls the position. */
+    public function title(): string
+    {
+        return match ($this) {
+            self::VoltsAc => 'volts AC',
+            self::VoltsLow => 'volts at low impedance',
+            self::VoltsDc => 'volts DC',
+            self::Millivolts => 'millivolts',
+            self::Ohms => 'ohms',
+            self::Beep => 'continuity',
+            self::Microfarads => 'microfarads',
+            self::Hertz => 'hertz',
+            self::Microamps => 'microamps',
+            self::Milliamps => 'milliamps',
+            self::Amps => 'amps AC in series',
+        };
+    }
+
     /** What the meter puts between its leads in this mode, S. */
     public function siemens(): float
     {
         return match ($this) {
-            self::Ohms, self::Beep, self::Microfarads, self::Clamp, self::Manometer, self::Thermometer, self::DraughtGauge, self::Analyser, self::SmokePump, self::OilGauge => 0.0,
+            self::Ohms, self::Beep, self::Microfarads => 0.0,
             self::VoltsLow => 1 / self::LOW_INPUT_OHM,
             self::Microamps, self::Milliamps, self::Amps => 1 / self::BURDEN_OHM[$this->value],
             default => 1 / self::INPUT_OHM,
         };
     }
 
-    /** Whether it sends a current of its own, and wants a dead circuit. */
     public function wantsDead(): bool
     {
         return in_array($this, [self::Ohms, self::Beep, self::Microfarads], true);
@@ -66,14 +75,28 @@ enum Mode: string
         return isset(self::BURDEN_OHM[$this->value]);
     }
 
-    /** Whether the figure has a sign. */
     public function isSigned(): bool
     {
-        return in_array($this, [self::VoltsDc, self::Millivolts, self::Microamps, self::Milliamps, self::Manometer, self::Thermometer, self::DraughtGauge], true);
+        return in_array($this, [self::VoltsDc, self::Millivolts, self::Microamps, self::Milliamps], true);
     }
 
     public function specification(): Specification
     {
-        return Specification::of($this);
+        /** @var array<string, Specification> $made */
+        static $made = [];
+
+        return $made[$this->value] ??= match ($this) {
+            self::VoltsAc => new Specification('V AC', 6, 600, 0.010, 3, 0.03, 0.02, 500),
+            self::VoltsLow => new Specification('V AC Lo', 600, 600, 0.020, 3, 0.03, 0.02, 500),
+            self::VoltsDc => new Specification('V DC', 6, 600, 0.005, 2, 0.05, 0.02, 400),
+            self::Millivolts => new Specification('mV DC', 600, 600, 0.005, 2, 0.05, 0.2, 400),
+            self::Ohms => new Specification('Ω', 600, 6e7, 0.009, 2, 0.035, 0.3, 700),
+            self::Beep => new Specification('Ω', 600, 600, 0.009, 2, 0.035, 0.3, 100),
+            self::Microfarads => new Specification('µF', 6, 6000, 0.019, 2, 0.035, 0.002, 1500),
+            self::Hertz => new Specification('Hz', 600, 6000, 0.001, 1, 0.0, 0.0, 500),
+            self::Microamps => new Specification('µA', 600, 6000, 0.010, 2, 0.05, 0.15, 400),
+            self::Milliamps => new Specification('mA', 60, 600, 0.010, 2, 0.05, 0.01, 400),
+            self::Amps => new Specification('A AC', 6, 10, 0.015, 3, 0.04, 0.002, 500),
+        };
     }
 }

@@ -31,7 +31,7 @@ final class Ohmmeter
         if (is_infinite($ohms)) {
             return INF;
         }
-        foreach (Specification::of($mode)->ranges() as $range) {
+        foreach ($mode->specification()->ranges() as $range) {
             $shown = $ohms + $volts / (self::TEST_V / $range);
             if ($shown <= $range) {
                 return $shown;

@@ -16,7 +16,7 @@ final readonly class Reading
      * @param float|null $least smallest and largest figure since they were asked to be kept
      */
     public function __construct(
-        public Mode $mode,
+        public Scale $mode,
         public float $value,
         public float $step,
         public bool $live = false,
@@ -30,7 +30,7 @@ final readonly class Reading
     public function toArray(): array
     {
         return [
-            'mode' => $this->mode->value,
+            'mode' => $this->mode->key(),
             'value' => self::plain($this->value),
             'step' => $this->step,
             'live' => $this->live,
@@ -39,13 +39,16 @@ final readonly class Reading
           + ($this->least === null ? [] : ['least' => self::plain($this->least), 'most' => self::plain($this->most)]);
     }
 
-    /** @param array<string, mixed> $a as {@see toArray} gives it */
-    public static function fromArray(array $a): self
+    /**
+     * @param array<string, mixed> $a as {@see toArray} gives it
+     * @param Scale $mode that it was read on
+     */
+    public static function fromArray(array $a, Scale $mode): self
     {
         $figure = fn (mixed $v): float => $v === null ? INF : (float) $v;
 
         return new self(
-            Mode::from($a['mode']), $figure($a['value']), (float) $a['step'], $a['live'], $a['unsteady'] ?? false, $a['low'] ?? false,
+            $mode, $figure($a['value']), (float) $a['step'], $a['live'], $a['unsteady'] ?? false, $a['low'] ?? false,
             array_key_exists('least', $a) ? $figure($a['least']) : null,
             array_key_exists('most', $a) ? $figure($a['most']) : null,
         );

@@ -15,12 +15,10 @@ use OddSpark\Parts\Surroundings;
 /**
  * An appliance that runs: a plan with what a fault has changed in it.
  *
- * Its state is a plain array, ['tick' => ms, 'slots' => by primitive id], owned by the caller.
+ * Its state is a {@see MachineState}, owned by the caller.
  * Within a tick: solve; every primitive reads the same solution and the same slots; all changes
  * are applied together; again, until nothing changes. Between ticks nothing is stepped: the next
  * tick is the earliest that any primitive asks for.
- *
- * @phpstan-type State array{tick: int, slots: array<string, array<string, mixed>>}
  */
 final class Machine
 {
@@ -85,10 +83,10 @@ final class Machine
         $this->values = clone $build->values;
     }
 
-    /** @return State at rest, nothing powered up yet: the first {@see settle} does that */
-    public function initial(): array
+    /** At rest, nothing powered up yet: the first {@see settle} does that. */
+    public function initial(): MachineState
     {
-        return ['tick' => 0, 'slots' => array_map(fn (Primitive $p) => $p->initial(), $this->primitives)];
+        return new MachineState(0, array_map(fn (Primitive $p) => $p->initial(), $this->primitives));
     }
 
     /** Puts a load such as a meter between two nodes, or takes it off. */
@@ -120,31 +118,33 @@ final class Machine
 
     /**
      * The circuit as it is in this state, with the load that is on it.
-     *
-     * @param State $state
      */
-    public function solution(array $state): Solution
+    public function solution(MachineState $state): Solution
     {
-        if ($this->standingKey !== '' && $state['slots'] === $this->standing) {
+        if ($this->standingKey !== '' && $state->slots === $this->standing) {
             $solution = $this->remembered($this->standingKey);
             if ($solution !== null) {
                 return $solution;
             }
         }
-        $common = $this->common($state);
+        $common = $this->common($state->slots);
 
-        return $this->solved($state, $this->build->key.$common.implode(',', $this->pieces($state)), $common);
+        return $this->solved($state->slots, $this->build->key.$common.implode(',', $this->pieces($state->slots)), $common);
     }
 
     /**
      * The values of every branch, winding and flame in a state.
-     *
-     * @param State $state
      */
-    public function values(array $state): Values
+    public function values(MachineState $state): Values
+    {
+        return $this->valuesOf($state->slots);
+    }
+
+    /** @param array<string, array<string, mixed>> $slots */
+    private function valuesOf(array $slots): Values
     {
         foreach ($this->build->electric as $id => $_) {
-            $this->primitives[$id]->stamp($state['slots'][$id], $this->values);
+            $this->primitives[$id]->stamp($slots[$id], $this->values);
         }
 
         return clone $this->values;
@@ -152,10 +152,8 @@ final class Machine
 
     /**
      * The state as a netlist for a general-purpose simulator; see {@see SpiceNetlist}.
-     *
-     * @param State $state
      */
-    public function netlist(array $state): SpiceNetlist
+    public function netlist(MachineState $state): SpiceNetlist
     {
         $shunts = [];
         foreach ($this->plan->primitives as $entry) {
@@ -176,24 +174,22 @@ final class Machine
 
     /**
      * Names what the state is electrically: states of one key have one solution.
-     *
-     * @param State $state
      */
-    public function key(array $state): string
+    public function key(MachineState $state): string
     {
-        return $this->build->key.$this->common($state).implode(',', $this->pieces($state)).implode('', array_map(fn (array $j) => "#$j[0]:$j[1]", $this->jumpers));
+        return $this->build->key.$this->common($state->slots).implode(',', $this->pieces($state->slots)).implode('', array_map(fn (array $j) => "#$j[0]:$j[1]", $this->jumpers));
     }
 
     /**
      * How that stands which seldom changes: asked once an advance, and when one of them has changed.
      *
-     * @param State $state
+     * @param array<string, array<string, mixed>> $slots
      */
-    private function common(array $state): string
+    private function common(array $slots): string
     {
         $common = '';
         foreach ($this->seldom as $id => $p) {
-            $common .= $p->electric($state['slots'][$id]).',';
+            $common .= $p->electric($slots[$id]).',';
         }
 
         return $common;
@@ -202,14 +198,14 @@ final class Machine
     /**
      * What each of those that change the circuit is just now.
      *
-     * @param State $state
+     * @param array<string, array<string, mixed>> $slots
      * @return array<string, string>
      */
-    private function pieces(array $state): array
+    private function pieces(array $slots): array
     {
         $pieces = [];
         foreach ($this->varying as $id => $p) {
-            $pieces[$id] = $p->electric($state['slots'][$id]);
+            $pieces[$id] = $p->electric($slots[$id]);
         }
 
         return $pieces;
@@ -218,13 +214,12 @@ final class Machine
     /**
      * Keeps what is known of a settled state, for whoever asks next.
      *
-     * @param State $state
      * @param array<string, string> $pieces
      * @param array<string, int> $due
      */
-    private function stand(array $state, string $common, array $pieces, array $due): void
+    private function stand(MachineState $state, string $common, array $pieces, array $due): void
     {
-        $this->standing = $state['slots'];
+        $this->standing = $state->slots;
         [$this->standingCommon, $this->standingPieces] = [$common, $pieces];
         $this->standingKey = $this->build->key.$common.implode(',', $pieces);
         $this->standingDue = $due;
@@ -240,12 +235,12 @@ final class Machine
         return $this->memory->find($key);
     }
 
-    /** @param State $state */
-    private function solved(array $state, string $key, string $common): Solution
+    /** @param array<string, array<string, mixed>> $slots */
+    private function solved(array $slots, string $key, string $common): Solution
     {
         $base = $this->memory->find($key);
         if ($base === null) {
-            $values = $this->values($state);
+            $values = $this->valuesOf($slots);
             $static = $this->memory->common($this->build->key.$common, fn () => new StaticPart($this->plan->network()->topology, $values));
             $base = $this->memory->keep($key, Solution::of($this->plan->network(), $values, $static));
         }
@@ -260,17 +255,15 @@ final class Machine
     /**
      * Lets everything that follows at once from the state happen, at its tick.
      *
-     * @param State $state
      * @param bool $onlyCircuit nothing but what is on the circuit has changed since it was settled
-     * @return State
      *
      * @throws RunError when it does not come to rest
      */
-    public function settle(array $state, bool $onlyCircuit = false): array
+    public function settle(MachineState $state, bool $onlyCircuit = false): MachineState
     {
-        $stands = $this->standingKey !== '' && $state['slots'] === $this->standing;
-        $pieces = $stands ? $this->standingPieces : $this->pieces($state);
-        $common = $stands ? $this->standingCommon : $this->common($state);
+        $stands = $this->standingKey !== '' && $state->slots === $this->standing;
+        $pieces = $stands ? $this->standingPieces : $this->pieces($state->slots);
+        $common = $stands ? $this->standingCommon : $this->common($state->slots);
         $stood = $onlyCircuit && $stands;
         [$state, $touched] = $this->react($state, array_keys($onlyCircuit ? $this->circuitReaders : $this->live), $common, $pieces);
         if ($stood) {
@@ -283,22 +276,20 @@ final class Machine
     /**
      * On to a tick; $seen is called with each settled state, the last included.
      *
-     * @param State $state settled
-     * @param (callable(State): bool)|null $seen returns true to stop there
-     * @return State
+     * @param (callable(MachineState): bool)|null $seen returns true to stop there
      */
-    public function advance(array $state, int $until, ?callable $seen = null): array
+    public function advance(MachineState $state, int $until, ?callable $seen = null): MachineState
     {
-        $stands = $this->standingKey !== '' && $state['slots'] === $this->standing;
-        $common = $stands ? $this->standingCommon : $this->common($state);
-        $pieces = $stands ? $this->standingPieces : $this->pieces($state);
+        $stands = $this->standingKey !== '' && $state->slots === $this->standing;
+        $common = $stands ? $this->standingCommon : $this->common($state->slots);
+        $pieces = $stands ? $this->standingPieces : $this->pieces($state->slots);
         $due = $stands ? $this->standingDue : $this->dueAfter($state, array_keys($this->live), []);
-        while ($state['tick'] < $until) {
-            $state['tick'] = min($until, max($state['tick'] + 1, min($due)));
-            $this->memory->moment($state['tick']);
+        while ($state->tick < $until) {
+            $state = new MachineState(min($until, max($state->tick + 1, min($due))), $state->slots);
+            $this->memory->moment($state->tick);
             $active = [];
             foreach ($due as $id => $tick) {
-                if ($tick <= $state['tick']) {
+                if ($tick <= $state->tick) {
                     $active[] = $id;
                 }
             }
@@ -319,19 +310,19 @@ final class Machine
      * Microsteps until nothing changes: those asked react to the same solution and the same slots, all
      * changes are applied together, and who reads what has changed is asked next.
      *
-     * @param State $state
      * @param list<string> $active
      * @param string $common {@see common}, kept up to date
      * @param array<string, string> $pieces {@see pieces}, kept up to date
-     * @return array{State, list<string>} with those that were asked
+     * @return array{MachineState, list<string>} with those that were asked
      */
-    private function react(array $state, array $active, string &$common, array &$pieces): array
+    private function react(MachineState $state, array $active, string &$common, array &$pieces): array
     {
+        $slots = $state->slots;
         $asked = array_fill_keys($active, true);
         $key = null;
         for ($step = 0; $step < self::MICROSTEPS; $step++) {
             if ($active === []) {
-                return [$state, array_keys($asked)];
+                return [new MachineState($state->tick, $slots), array_keys($asked)];
             }
             $reading = false;
             foreach ($active as $id) {
@@ -340,11 +331,11 @@ final class Machine
             if ($reading) {
                 $key ??= $this->build->key.$common.implode(',', $pieces);
             }
-            $now = new Surroundings($state['tick'], $state['slots'], $reading ? $this->solved($state, $key, $common) : null);
+            $now = new Surroundings($state->tick, $slots, $reading ? $this->solved($slots, $key, $common) : null);
             $changed = [];
             foreach ($active as $id) {
-                $slot = $this->live[$id]->react($state['slots'][$id], $now);
-                if ($slot !== $state['slots'][$id]) {
+                $slot = $this->live[$id]->react($slots[$id], $now);
+                if ($slot !== $slots[$id]) {
                     $changed[$id] = $slot;
                 }
             }
@@ -358,16 +349,16 @@ final class Machine
                         $electric = true;
                     }
                 } elseif (isset($this->seldom[$id])) {
-                    $rare = $rare || $this->seldom[$id]->electric($slot) !== $this->seldom[$id]->electric($state['slots'][$id]);
+                    $rare = $rare || $this->seldom[$id]->electric($slot) !== $this->seldom[$id]->electric($slots[$id]);
                 }
-                $state['slots'][$id] = $slot;
+                $slots[$id] = $slot;
                 $next[$id] = true;
                 foreach ($this->readers[$id] ?? [] as $reader) {
                     $next[$reader] = true;
                 }
             }
             if ($rare) {
-                $common = $this->common($state);
+                $common = $this->common($slots);
             }
             if ($electric || $rare) {
                 $key = null;
@@ -376,22 +367,21 @@ final class Machine
             $active = array_keys($next);
             $asked += $next;
         }
-        throw RunError::restless($state['tick'] / 1000, $active);
+        throw RunError::restless($state->tick / 1000, $active);
     }
 
     /**
      * When each wants to be asked again, brought up to date for those that were touched.
      *
-     * @param State $state
      * @param list<string> $touched
      * @param array<string, int> $due
      * @return array<string, int>
      */
-    private function dueAfter(array $state, array $touched, array $due): array
+    private function dueAfter(MachineState $state, array $touched, array $due): array
     {
-        $now = new Surroundings($state['tick'], $state['slots']);
+        $now = new Surroundings($state->tick, $state->slots);
         foreach ($touched as $id) {
-            $due[$id] = $this->live[$id]->next($state['slots'][$id], $now);
+            $due[$id] = $this->live[$id]->next($state->slots[$id], $now);
         }
 
         return $due === [] ? ['' => Primitive::NEVER] : $due;
@@ -399,11 +389,9 @@ final class Machine
 
     /**
      * What can be perceived of a primitive just now.
-     *
-     * @param State $state
      */
-    public function shows(array $state, string $primitive): string
+    public function shows(MachineState $state, string $primitive): string
     {
-        return $this->primitives[$primitive]->shows($state['slots'][$primitive]);
+        return $this->primitives[$primitive]->shows($state->slots[$primitive]);
     }
 }

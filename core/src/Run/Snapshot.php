@@ -7,7 +7,7 @@ namespace OddSpark\Run;
 /** A state as text and back, to the bit: a float stays a float, and keeps all its digits. */
 final class Snapshot
 {
-    /** @param array<string, mixed> $state */
+    /** @param array<string, mixed> $state plain data */
     public static function pack(array $state): string
     {
         return json_encode($state, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);

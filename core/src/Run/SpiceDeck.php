@@ -8,12 +8,12 @@ namespace OddSpark\Run;
 final class SpiceDeck
 {
     /**
-     * @param array<string, mixed> $state settled
+     * @param BenchState $state settled
      * @param string $of which fault, or none
      * @param float $at seconds after the arrival
      * @param bool $transient in time, with the flame as two slopes, rather than .op and .ac of the linear network
      */
-    public static function of(Machine $machine, array $state, string $of, float $at, bool $transient = false): string
+    public static function of(Machine $machine, BenchState $state, string $of, float $at, bool $transient = false): string
     {
         $plan = $machine->plan;
         $text = sprintf("* %s, %s, at %.3f s; every place of a node is named here\n", $plan->model->name(), $of, $at);

@@ -6,6 +6,7 @@ namespace OddSpark\Senses;
 
 use OddSpark\Appliance\Plan;
 use OddSpark\Run\Machine;
+use OddSpark\Run\MachineState;
 
 /**
  * What can be perceived from where: sounds wherever one stands, sights of the one place that the eyes are on;
@@ -47,11 +48,10 @@ final class Perception
     /**
      * The percepts of this moment by channel.
      *
-     * @param array{tick: int, slots: array<string, array<string, mixed>>} $state
      * @param string|null $eyes the part that they are on
      * @return array<string, string>
      */
-    public function at(Machine $machine, array $state, bool $doorOpen, ?string $eyes): array
+    public function at(Machine $machine, MachineState $state, bool $doorOpen, ?string $eyes): array
     {
         $now = [];
         foreach ($this->ambient as $channel => $percept) {
@@ -66,10 +66,9 @@ final class Perception
     /**
      * What one looks at when looking at a part, beside its condition.
      *
-     * @param array{tick: int, slots: array<string, array<string, mixed>>} $state
      * @return array<string, string> thing => how it is
      */
-    public function lookingAt(Machine $machine, array $state, string $part, bool $doorOpen): array
+    public function lookingAt(Machine $machine, MachineState $state, string $part, bool $doorOpen): array
     {
         $seen = [];
         foreach ($this->sights[$part] ?? [] as $percept) {
@@ -87,6 +86,12 @@ final class Perception
         $percept = $this->plan->percepts[$channel];
 
         return "{$percept['thing']} {$this->word($percept, $class)}";
+    }
+
+    /** What of a percept there is to say beside its thing: "runs". */
+    public function how(string $channel, string $class): string
+    {
+        return $this->word($this->plan->percepts[$channel], $class);
     }
 
     private function sees(?string $eyes, ?string $part): bool

@@ -10,6 +10,7 @@ use OddSpark\Bench\Bench;
 use OddSpark\Circuit\Solution;
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
+use OddSpark\Run\BenchState;
 
 /**
  * The readings that could be taken at this moment, ranked by the bits they are expected to gain.
@@ -50,7 +51,7 @@ final class BestReading
     }
 
     /**
-     * @param array<string, array{Bench, array<string, mixed>}> $candidates those still in, with their states
+     * @param array<string, array{Bench, BenchState}> $candidates those still in, with their states
      * @param array<string, float> $weights
      * @param bool $dc volts DC too
      * @param float $least bits that a choice must be worth to be listed
@@ -119,7 +120,7 @@ final class BestReading
                 $found[] = ['look', null, $part->id, null, $bins, $bits];
             }
         }
-        [$looking, $reading] = [Catalogue::ACTS['look']['minutes'], Catalogue::ACTS['leads']['minutes']];
+        [$looking, $reading] = [Catalogue::minutes('look'), Catalogue::minutes('leads')];
         usort($found, fn (array $x, array $y) => [round($y[5], 6), $x[1] === null ? $looking : $reading] <=> [round($x[5], 6), $y[1] === null ? $looking : $reading]);
 
         return array_map(

@@ -6,6 +6,7 @@ namespace OddSpark\Suspects;
 
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
+use OddSpark\Meter\Scale;
 
 /**
  * Which faults of a model any observation can tell apart: of all that {@see Evidence} holds, whether something
@@ -177,7 +178,7 @@ final class Classes
         return $this->alike[$key];
     }
 
-    private static function same(Mode $mode, float $a, float $b): bool
+    private static function same(Scale $mode, float $a, float $b): bool
     {
         if (! is_finite($a) || ! is_finite($b)) {
             return is_nan($a) === is_nan($b) && is_infinite($a) === is_infinite($b);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Suspects;
 
+use OddSpark\Instruments\Bag;
 use OddSpark\Meter\Meter;
-use OddSpark\Meter\Reading;
 
 /**
  * Whether what was perceived could have come from what a candidate would have shown.
@@ -62,7 +62,7 @@ final class Comparison
      */
     public static function sameDisplay(array $shown, float|int|string $exact): bool
     {
-        return Meter::agrees(Reading::fromArray($shown), match ($exact) {
+        return Meter::agrees(Bag::reading($shown), match ($exact) {
             'live' => NAN,
             'open' => INF,
             default => (float) $exact,

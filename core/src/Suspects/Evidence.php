@@ -7,9 +7,12 @@ namespace OddSpark\Suspects;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
 use OddSpark\Faults\Universe;
+use OddSpark\Instruments\Bag;
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
+use OddSpark\Meter\Scale;
 use OddSpark\Parts\Ability\IsMains;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Perception;
 use OddSpark\Senses\Record;
@@ -74,9 +77,9 @@ final class Evidence
     }
 
     /** The instrument of a tap, by "TAP MOMENT". */
-    public function tapMode(string $tapAndMoment): Mode
+    public function tapMode(string $tapAndMoment): Scale
     {
-        return Mode::from($this->plan->model->taps()[explode(' ', $tapAndMoment)[0]]->instrument);
+        return Bag::atTap($this->plan->model->taps()[explode(' ', $tapAndMoment)[0]]->instrument);
     }
 
     /** What a channel shows of a fault at a moment of the trial; null when it could not be perceived. */
@@ -95,20 +98,20 @@ final class Evidence
     private function examine(Bench $bench, string $visit): array
     {
         $arrival = $bench->arrive($visit);
-        $state = ['eyes' => Perception::EVERYWHERE] + $arrival->state;
+        $state = $arrival->state->with(eyes: Perception::EVERYWHERE);
         $bench->resume($state);
         $record = new Record();
-        $watch = function (array $s) use ($bench, $record): bool {
-            $record->see($s['tick'] - $s['zero'], $bench->now($s) + ['circuit' => $this->circuit($bench, $s)]);
+        $watch = function (BenchState $s) use ($bench, $record): bool {
+            $record->see($s->now(), $bench->now($s) + ['circuit' => $this->circuit($bench, $s)]);
 
             return false;
         };
         $looks = $taps = [];
         foreach ($this->plan->model->parts() as $part) {
-            $looks[$part->id] = $bench->glance(['door' => 'open'] + $state, $part->id);
+            $looks[$part->id] = $bench->glance($state->with(door: 'open'), $part->id);
         }
         foreach ($this->plan->model->wires() as $wire) {
-            $looks[$wire->id] = $bench->glance(['door' => 'open'] + $state, $wire->id);
+            $looks[$wire->id] = $bench->glance($state->with(door: 'open'), $wire->id);
         }
         $moments = array_keys($this->trial->moments());
         foreach ($this->trial->acts() as $act) {
@@ -121,20 +124,19 @@ final class Evidence
             }
             $state = $bench->watch($state, $act->tick, $watch);
             [$state] = $bench->do($state, $act);
-            $state['eyes'] = Perception::EVERYWHERE;
+            $state = $state->with(eyes: Perception::EVERYWHERE);
             $watch($state);
         }
         $state = $bench->watch($state, $this->trial->end() + 20_000, $watch);
         $complaint = array_column($arrival->complaint, 'id');
         sort($complaint);
-        $shown = $record->until($state['tick'] - $state['zero']);
+        $shown = $record->until($state->now());
         $shown['circuit'] = array_values(array_filter($shown['circuit'], fn (array $s) => $s[1] - $s[0] >= self::CAUGHT_TICKS));
 
         return ['record' => $shown, 'looks' => $looks, 'ohms' => $this->ohms($bench, $state), 'taps' => $taps, 'complaint' => $complaint];
     }
 
-    /** @param array<string, mixed> $state */
-    private function circuit(Bench $bench, array $state): int
+    private function circuit(Bench $bench, BenchState $state): int
     {
         $key = $bench->machine()->key($state);
         if (! isset($this->circuits[$key])) {
@@ -153,16 +155,15 @@ final class Evidence
     /**
      * Ohms of every part and wire with one end free, the supply off.
      *
-     * @param array<string, mixed> $state
      * @return list<float>
      */
-    private function ohms(Bench $bench, array $state): array
+    private function ohms(Bench $bench, BenchState $state): array
     {
         $ohms = [];
         foreach ($this->freed as $i => [$a, $b]) {
             $s = $state;
             foreach ($this->lifted[$i] as [$wire, $end]) {
-                $s['slots']["$wire.body"][$end] = false;
+                $s = $s->withSlots(["$wire.body" => [$end => false]]);
             }
             $ohms[] = Meter::exact(Mode::Ohms, $bench->machine()->solution($s), $this->plan->places[$a], $this->plan->places[$b]);
         }

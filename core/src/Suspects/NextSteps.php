@@ -9,6 +9,7 @@ use OddSpark\Acts\Catalogue;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
 use OddSpark\Faults\Universe;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 
 /**
@@ -31,7 +32,7 @@ final class NextSteps
     }
 
     /**
-     * @param array<string, array{Bench, array<string, mixed>}> $candidates those still in, with their states
+     * @param array<string, array{Bench, BenchState}> $candidates those still in, with their states
      * @param array<string, float> $weights
      * @return array{list<Choice>, int} the most telling first, the cheapest first among equals; and how many were weighed
      */
@@ -50,7 +51,7 @@ final class NextSteps
             $weighed += count($then);
             if ($then !== [] && $then[0]->bits > ($told[json_encode($act->toArray())] ?? 0.0) + 1e-6) { // a longer wait only if it tells more
                 $told[json_encode($act->toArray())] = $then[0]->bits;
-                $choices[] = $then[0]->following($act, Catalogue::ACTS[$act->name]['minutes'] + $wait / 60_000);
+                $choices[] = $then[0]->following($act, $act->minutes() + $wait / 60_000);
             }
         }
         usort($choices, fn (Choice $x, Choice $y) => [round($y->bits, 4), $x->minutes] <=> [round($x->bits, 4), $y->minutes]);
@@ -61,28 +62,28 @@ final class NextSteps
     /**
      * Acts that change what the appliance does, or nothing but time.
      *
-     * @param array<string, array{Bench, array<string, mixed>}> $candidates
+     * @param array<string, array{Bench, BenchState}> $candidates
      * @return list<array{Act, int}> with what is waited after it, ms
      */
     private function acts(array $candidates): array
     {
         [, $state] = reset($candidates);
-        $tick = $state['tick'] - $state['zero'];
+        $tick = $state->now();
         $acts = [];
         $add = function (string $name, array $with) use (&$acts, $tick): void {
             foreach (self::WAITS as $wait) {
-                $acts[] = [new Act($tick, $name, $with), $wait];
+                $acts[] = [Catalogue::make($tick, $name, $with), $wait];
             }
         };
         $add('wait', []);
-        if ($state['door'] !== 'open') {
+        if ($state->door !== 'open') {
             $add('door', ['to' => 'open']);
-        } elseif (! $state['held']) {
+        } elseif (! $state->held) {
             $add('hold', ['to' => 'held']);
         }
         foreach ($this->plan->model->parts() as $part) {
             foreach ($part->kind->family->isUtility() ? [] : $part->kind->settings as $lever => $setting) {
-                $at = $state['slots']["{$part->id}.$lever"]['at'];
+                $at = $state->slots["{$part->id}.$lever"]['at'];
                 foreach ($setting->ends() as $to) {
                     if ($to !== $at) {
                         $add('set', ['part' => $part->id, 'lever' => $lever, 'to' => $to]);
@@ -97,8 +98,8 @@ final class NextSteps
     /**
      * Every candidate after an act and a wait; null when it would be refused, or would hurt.
      *
-     * @param array<string, array{Bench, array<string, mixed>}> $candidates
-     * @return array<string, array{Bench, array<string, mixed>}>|null
+     * @param array<string, array{Bench, BenchState}> $candidates
+     * @return array<string, array{Bench, BenchState}>|null
      */
     private function forked(array $candidates, Act $act, int $wait): ?array
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Suspects;
 
 use OddSpark\Meter\Meter;
-use OddSpark\Meter\Mode;
+use OddSpark\Meter\Scale;
 
 /**
  * Something that can be asked of an appliance, and what each suspect would answer: a reading, a look, a moment.
@@ -23,7 +23,7 @@ final readonly class Question
      * @param list<string> $places what it is asked of: places, a part, or a channel
      * @param float $minutes of labour
      * @param list<float|string> $values by suspect: a figure, or a class
-     * @param Mode|null $mode of the instrument that shows figures
+     * @param Scale|null $mode of the instrument that shows figures
      * @param Comparison|null $clock when the figures are moments
      * @param float $handy share of its bits that counts, for what has to be done before it can be asked
      * @param int|null $tick moment at which it is asked, or from which on
@@ -34,7 +34,7 @@ final readonly class Question
         public array $places,
         public float $minutes,
         public array $values,
-        public ?Mode $mode = null,
+        public ?Scale $mode = null,
         public ?Comparison $clock = null,
         public ?int $tick = null,
         private float $handy = 1.0,

@@ -6,6 +6,7 @@ namespace OddSpark\Suspects;
 
 use OddSpark\Acts\Catalogue;
 use OddSpark\Appliance\Part;
+use OddSpark\Instruments\Bag;
 use OddSpark\Meter\Mode;
 
 /**
@@ -110,7 +111,7 @@ final class Questions
                 $seen = $shown['looks'][$id] ?? [];
                 $values[] = implode('; ', array_map(fn (string $what, string $word) => $what === 'condition' ? $word : "$what $word", array_keys($seen), $seen));
             }
-            $this->keep(new Question('look', "a look at {$label}, on arrival", [(string) $id], Catalogue::ACTS['look']['minutes'], $values));
+            $this->keep(new Question('look', "a look at {$label}, on arrival", [(string) $id], Catalogue::minutes('look'), $values));
         }
     }
 
@@ -127,7 +128,7 @@ final class Questions
                     $class = $this->evidence->at($id, $channel, $tick) ?? '';
                     $values[] = $percept['say'][$class] ?? $class;
                 }
-                $this->keep(new Question('perceived', "{$percept['thing']}, $when", [$channel], Catalogue::ACTS['listen']['minutes'], $values, tick: $tick, handy: $this->handy($tick)));
+                $this->keep(new Question('perceived', "{$percept['thing']}, $when", [$channel], Catalogue::minutes('listen'), $values, tick: $tick, handy: $this->handy($tick)));
             }
             foreach ($this->evidence->trial->spans() as [$begins, $ends, $title]) {
                 $first = $last = [];
@@ -141,7 +142,7 @@ final class Questions
                     $first[] = $changes[0] ?? INF;
                     $last[] = $changes === [] ? INF : end($changes);
                 }
-                $minutes = Catalogue::ACTS['listen']['minutes'];
+                $minutes = Catalogue::minutes('listen');
                 $this->keep(new Question('first', "when {$percept['thing']} first changes, $title", [$channel], $minutes, $first, clock: $comparison, tick: $begins, handy: $this->handy($begins)));
                 $this->keep(new Question('last', "when {$percept['thing']} changes for the last time, $title", [$channel], $minutes, $last, clock: $comparison, tick: $begins, handy: $this->handy($begins)));
             }
@@ -168,7 +169,7 @@ final class Questions
                 }
                 $nodes[implode('-', $pair)] = true;
                 $values = array_map(fn (int $c) => $evidence->volts[$c][$i], $circuits);
-                $this->keep(new Question('volts', sprintf('volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $when), [$a, $b], Catalogue::ACTS['leads']['minutes'], $values, Mode::VoltsAc, tick: $tick, handy: $this->handy($tick)));
+                $this->keep(new Question('volts', sprintf('volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $when), [$a, $b], Catalogue::minutes('leads'), $values, Mode::VoltsAc, tick: $tick, handy: $this->handy($tick)));
             }
         }
     }
@@ -202,7 +203,7 @@ final class Questions
                     }
                     $values[] = $most;
                 }
-                $this->keep(new Question('most', sprintf('the most volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $title), [$a, $b], 2 * Catalogue::ACTS['leads']['minutes'], $values, Mode::VoltsAc, tick: $from, handy: $this->handy($from)));
+                $this->keep(new Question('most', sprintf('the most volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $title), [$a, $b], 2 * Catalogue::minutes('leads'), $values, Mode::VoltsAc, tick: $from, handy: $this->handy($from)));
             }
         }
     }
@@ -213,7 +214,7 @@ final class Questions
         foreach ($this->evidence->freed as $i => [$a, $b, $of]) {
             $values = array_map(fn (array $shown) => $shown['ohms'][$i], array_values($this->evidence->of));
             $text = ($wire = $model->wire($of)) !== null ? "$wire->colour wire from {$model->placeName($wire->from)} to {$model->placeName($wire->to)}" : "{$model->placeName($a)} to {$model->placeName($b)}";
-            $this->keep(new Question('ohms', "ohms of $text, lifted, power off", [$a, $b], Catalogue::ACTS['lift']['minutes'] + Catalogue::ACTS['leads']['minutes'], $values, Mode::Ohms));
+            $this->keep(new Question('ohms', "ohms of $text, lifted, power off", [$a, $b], Catalogue::minutes('lift') + Catalogue::minutes('leads'), $values, Mode::Ohms));
         }
     }
 
@@ -223,8 +224,8 @@ final class Questions
         foreach ($taps as $tap => $at) {
             foreach ($this->evidence->trial->moments() as $tick => $when) {
                 $values = array_map(fn (array $shown) => $shown['taps']["$tap $tick"], array_values($this->evidence->of));
-                $mode = Mode::from($at->instrument);
-                $this->keep(new Question('tap', lcfirst(Mode::AT_TAPS[$at->instrument])." at the $at->label, $when", [(string) $tap], Catalogue::ACTS[$at->instrument]['minutes'], $values, $mode, tick: $tick, handy: $this->handy($tick)));
+                $instrument = Bag::atTap($at->instrument);
+                $this->keep(new Question('tap', lcfirst($instrument::TITLE)." at the $at->label, $when", [(string) $tap], $instrument::MINUTES, $values, $instrument, tick: $tick, handy: $this->handy($tick)));
             }
         }
     }

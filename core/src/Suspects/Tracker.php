@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Suspects;
 
 use OddSpark\Acts\Act;
+use OddSpark\Acts\Tells;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Arrival;
 use OddSpark\Bench\Bench;
@@ -12,6 +13,7 @@ use OddSpark\Bench\Observations;
 use OddSpark\Bench\Outcome;
 use OddSpark\Faults\Universe;
 use OddSpark\Meter\Meter;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Record;
 
@@ -36,7 +38,7 @@ final class Tracker
     /** Tick up to which all that stand have been compared. */
     private int $since = 0;
 
-    /** @var array<string, array<string, mixed>> state of each candidate that is still in */
+    /** @var array<string, BenchState> state of each candidate that is still in */
     private array $states = [];
 
     /** @var array<string, Bench> */
@@ -115,10 +117,10 @@ final class Tracker
         foreach ($outcome->wasStopped() ? [] : $this->states as $id => $state) {
             [$this->states[$id], $expected] = $this->benches[$id]->do($state, $act, self::loose($outcome));
             $all[$id] = $expected;
-            if ($act->name === 'hint') {
-                continue; // it was worked out of what had been seen, and adds nothing to it
+            if ($act->tells() === Tells::Nothing) {
+                continue;
             }
-            if ($act->name === 'ask') {
+            if ($act->tells() === Tells::Hearsay) {
                 $this->weights[$id] *= $outcome->seen === $expected->seen ? 1.0 : self::HEARSAY;
 
                 continue;
@@ -148,7 +150,7 @@ final class Tracker
     public function snapshot(): array
     {
         return [
-            'states' => $this->states, 'weights' => $this->weights, 'unknown' => $this->unknown, 'since' => $this->since,
+            'states' => array_map(fn (BenchState $s): array => $s->toArray(), $this->states), 'weights' => $this->weights, 'unknown' => $this->unknown, 'since' => $this->since,
             'records' => array_map(fn (Bench $b) => $b->record->kept(), $this->benches),
         ];
     }
@@ -156,7 +158,8 @@ final class Tracker
     /** @param array<string, mixed> $snapshot from {@see snapshot} of the same plan and visit */
     public function resume(array $snapshot): void
     {
-        ['states' => $this->states, 'weights' => $this->weights, 'unknown' => $this->unknown, 'since' => $this->since] = $snapshot;
+        $this->states = array_map(BenchState::fromArray(...), $snapshot['states']);
+        ['weights' => $this->weights, 'unknown' => $this->unknown, 'since' => $this->since] = $snapshot;
         $this->benches = [];
         foreach ($this->states as $id => $state) {
             $this->benches[$id] = new Bench($this->plan, $this->universe->get((string) $id), $this->memory);
@@ -208,7 +211,7 @@ final class Tracker
         return new Suspects(array_intersect_key($this->weights, $this->states), $this->unknown);
     }
 
-    /** @return array<string, array{Bench, array<string, mixed>}> bench and state of each that is still in */
+    /** @return array<string, array{Bench, BenchState}> bench and state of each that is still in */
     public function candidates(): array
     {
         $all = [];
@@ -249,19 +252,19 @@ final class Tracker
      * Whether the act would have shown the same a little earlier or later: a moment is known to a
      * person only so well.
      *
-     * @param array<string, mixed> $before state of the candidate after the entry before
+     * @param BenchState $before of the candidate, after the entry before
      */
-    private function agreesNearby(string $id, array $before, Act $act, Outcome $observed, Comparison $comparison): bool
+    private function agreesNearby(string $id, BenchState $before, Act $act, Outcome $observed, Comparison $comparison): bool
     {
         if ($observed->reading === null && $observed->seen === []) {
             return false; // a refusal does not depend on the moment
         }
         $reach = (int) $comparison->tolerance($act->tick);
-        $from = max($before['tick'] - $before['zero'], $act->tick - $reach);
+        $from = max($before->now(), $act->tick - $reach);
         for ($tick = $from; $tick <= $act->tick + $reach; $tick += self::NEARBY_STEP) {
             $bench = new Bench($this->plan, $this->universe->faults[$id], $this->memory);
             $bench->resume($before);
-            [, $expected] = $bench->do($before, new Act($tick, $act->name, $act->with), self::loose($observed));
+            [, $expected] = $bench->do($before, $act->at($tick), self::loose($observed));
             if (self::outcomeAgrees($observed, $expected)) {
                 return true;
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Suspects;
 
 use OddSpark\Acts\Act;
+use OddSpark\Acts\Catalogue;
 use OddSpark\Appliance\FaultMode;
 use OddSpark\Appliance\Model;
 
@@ -76,7 +77,7 @@ final readonly class Trial
         $tick = 0;
         $begin = function (string $kind, int $seconds, string $title, array $sets, array $more = []) use (&$phases, &$tick): void {
             $at = $tick;
-            $phases[] = [$kind, $at, $title, [...array_map(fn (array $with) => new Act($at, 'set', $with), $sets), ...array_map(fn (array $m) => new Act($at + $m[0], $m[1], $m[2]), $more)]];
+            $phases[] = [$kind, $at, $title, [...array_map(fn (array $with) => Catalogue::make($at, 'set', $with), $sets), ...array_map(fn (array $m) => Catalogue::make($at + $m[0], $m[1], $m[2]), $more)]];
             $tick += 1000 * $seconds;
         };
         usort($resets, fn (array $a, array $b) => $a[0] <=> $b[0]);

@@ -6,6 +6,7 @@ namespace OddSpark\Verbs;
 
 use OddSpark\Acts\ActError;
 use OddSpark\Acts\ActionLog;
+use OddSpark\Acts\Perceiving\Ask;
 use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
@@ -20,6 +21,7 @@ use OddSpark\Faults\Fault;
 use OddSpark\Faults\Universe;
 use OddSpark\Marking\Rules;
 use OddSpark\Parts\Ability\Decides;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Run\SpiceDeck;
 use OddSpark\Sequence\Table;
@@ -180,7 +182,7 @@ final class Verbs
         $looks = function (Fault $fault) use ($plan, $visit): array {
             $bench = new Bench($plan, $fault, new Memory());
             $arrival = $bench->arrive($visit);
-            $state = ['door' => 'open'] + $arrival->state;
+            $state = $arrival->state->with(door: 'open');
             $bench->resume($state);
             $found = [];
             foreach (array_keys($plan->model->parts()) as $part) {
@@ -199,14 +201,14 @@ final class Verbs
             }
         }
         $text = implode("\n", array_column($arrival->complaint, 'text'))."\n";
-        foreach ($arrival->state['answers'] as $question => $answer) {
-            $text .= '  '.Wording::QUESTIONS[$question]." \"$answer\"\n";
+        foreach ($arrival->state->answers as $question => $answer) {
+            $text .= '  '.Ask::QUESTIONS[$question]." \"$answer\"\n";
         }
         foreach ($odd as $part => $seen) {
             $text .= "  {$plan->model->part($part)->label}: ".implode('; ', array_map(fn ($k, $v) => $k === 'condition' ? $v : "$k $v", array_keys($seen), $seen))."\n";
         }
 
-        return [['complaint' => $arrival->complaint, 'answers' => $arrival->state['answers'], 'unlike_healthy' => $odd], $text];
+        return [['complaint' => $arrival->complaint, 'answers' => $arrival->state->answers, 'unlike_healthy' => $odd], $text];
     }
 
     /** @return array{array<string, mixed>, string} the sequence chart as SVG */
@@ -267,7 +269,7 @@ final class Verbs
         }
 
         return [[
-            'model' => $plan->model->name(), 'complaint' => $attempt->arrival->complaint, 'labour_minutes' => $attempt->state['labour'],
+            'model' => $plan->model->name(), 'complaint' => $attempt->arrival->complaint, 'labour_minutes' => $attempt->state->labour,
             'observations' => $attempt->observations->toArray(), 'sequence' => $states,
         ], $text];
     }
@@ -285,11 +287,11 @@ final class Verbs
         $controls = $plan->those(Decides::class);
         $rows = [];
         $last = [];
-        $note = function (array $s) use (&$rows, &$last, $controls): bool {
+        $note = function (BenchState $s) use (&$rows, &$last, $controls): bool {
             foreach ($controls as $id) {
-                $now = $s['slots'][$id]['state'];
+                $now = $s->slots[$id]['state'];
                 if (($last[$id] ?? null) !== $now) {
-                    $rows[] = ['control' => $id, 'state' => $now, 'from_s' => ($s['tick'] - $s['zero']) / 1000];
+                    $rows[] = ['control' => $id, 'state' => $now, 'from_s' => ($s->now()) / 1000];
                     $last[$id] = $now;
                 }
             }

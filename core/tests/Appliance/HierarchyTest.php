@@ -35,7 +35,7 @@ final class HierarchyTest extends TestCase
         }
         self::assertGreaterThan(20, $outcome->measured?->exact);
         [$state] = $bench->do($state, Fixtures::act(21, 'lift', ['end' => 'attic.w21.a']));
-        self::assertFalse($state['slots']['attic.w21.body']['a']);
+        self::assertFalse($state->slots['attic.w21.body']['a']);
         [$state] = $bench->do($state, Fixtures::act(22, 'land', ['end' => 'attic.w21.a']));
         [$state] = $bench->do($state, Fixtures::act(23, 'mend', ['part' => 'attic.limit', 'how' => 'replace']));
         [, $outcome] = $bench->do($state, Fixtures::act(90, 'read'));

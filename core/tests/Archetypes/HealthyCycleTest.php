@@ -182,7 +182,7 @@ final class HealthyCycleTest extends TestCase
             $state = $bench->arrive($visit)->state;
             $bench->resume($state);
             $state = $bench->advance($state, 120_000);
-            foreach ($state['slots'] as $primitive => $slot) {
+            foreach ($state->slots as $primitive => $slot) {
                 self::assertFalse($slot['buzz'] ?? false, "$primitive buzzes under $id");
             }
             self::assertNotSame([], $bench->record->until(120_000), $id);
@@ -196,7 +196,7 @@ final class HealthyCycleTest extends TestCase
         $run = function (array $d): array {
             $plan = \OddSpark\Appliance\Compiler::compile(new \OddSpark\Appliance\Model($d));
             $m = new Machine($plan, [], new Memory());
-            $slots = $m->advance($m->settle($m->initial()), 1_800_000)['slots'];
+            $slots = $m->advance($m->settle($m->initial()), 1_800_000)->slots;
             ksort($slots);
 
             return $slots;

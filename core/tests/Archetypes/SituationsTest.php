@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Tests\Archetypes;
 
 use OddSpark\Appliance\Library;
+use OddSpark\Run\MachineState;
 use OddSpark\Tests\Fixtures;
 use OddSpark\Tests\Stand;
 use PHPUnit\Framework\TestCase;
@@ -26,9 +27,9 @@ final class SituationsTest extends TestCase
     {
         $s = Stand::withFault('furnace-80', 'igniter:cracked');
         $on = [];
-        $s->machine->advance($s->state, 400_000, function (array $state) use ($s, &$on): bool {
+        $s->machine->advance($s->state, 400_000, function (MachineState $state) use ($s, &$on): bool {
             $s->state = $state;
-            $on[] = [$state['tick'] / 1000, $s->volts('valve.MV', 'valve.MVC') > 20, $s->slot('board.control', 'state')];
+            $on[] = [$state->tick / 1000, $s->volts('valve.MV', 'valve.MVC') > 20, $s->slot('board.control', 'state')];
 
             return false;
         });
@@ -57,8 +58,8 @@ final class SituationsTest extends TestCase
         $tries = function (Stand $s): int {
             $n = 0;
             $last = '';
-            $s->machine->advance($s->state, 300_000, function (array $state) use (&$n, &$last): bool {
-                $now = $state['slots']['board.control']['state'];
+            $s->machine->advance($s->state, 300_000, function (MachineState $state) use (&$n, &$last): bool {
+                $now = $state->slots['board.control']['state'];
                 $n += $now === 'trial' && $last !== 'trial' ? 1 : 0;
                 $last = $now;
 
@@ -264,8 +265,8 @@ final class SituationsTest extends TestCase
         $moves = 0;
         $last = false;
         $heard = [];
-        $s->state = $s->machine->advance($s->state, 3000, function (array $state) use ($s, &$moves, &$last, &$heard): bool {
-            $on = $state['slots']['relay.coil']['on'];
+        $s->state = $s->machine->advance($s->state, 3000, function (MachineState $state) use ($s, &$moves, &$last, &$heard): bool {
+            $on = $state->slots['relay.coil']['on'];
             $moves += $on !== $last ? 1 : 0;
             $last = $on;
             $heard[] = $s->machine->shows($state, 'relay.coil');

@@ -9,6 +9,7 @@ use OddSpark\Bench\Bench;
 use OddSpark\Bench\Outcome;
 use OddSpark\Bench\Wording;
 use OddSpark\Faults\Universe;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
 use OddSpark\Tests\Stand;
@@ -21,19 +22,19 @@ final class ActsTest extends TestCase
     private Bench $bench;
 
     /** @var array<string, mixed> */
-    private array $state;
+    private BenchState $state;
 
     public function test_a_jumper_round_an_open_limit_lets_the_sequence_go_on_and_is_told_as_unsafe(): void
     {
         $this->arrive('furnace-80', 'limit:stuck-open');
         self::assertSame(['safety-jumpered'], $this->do(10, 'jump', ['from' => 'limit.a', 'to' => 'limit.b'])->dangers);
         $this->do(120, 'wait');
-        self::assertTrue($this->state['slots']['fire']['lit']);
+        self::assertTrue($this->state->slots['fire']['lit']);
         self::assertSame('from Limit a to Limit b', $this->do(121, 'look', ['part' => 'limit'])->seen['jumper']);
         self::assertContains('jumper-left', $this->do(122, 'hand_back')->dangers);
         $this->do(130, 'unjump', ['from' => 'limit.b', 'to' => 'limit.a']);
         $this->do(135, 'wait');
-        self::assertFalse($this->state['slots']['fire']['lit']);
+        self::assertFalse($this->state->slots['fire']['lit']);
         self::assertStringContainsString('no jumper', (string) $this->do(136, 'unjump', ['from' => 'limit.a', 'to' => 'limit.b'])->refused);
         self::assertStringContainsString('join nothing', (string) $this->do(137, 'jump', ['from' => 'limit.a', 'to' => 'limit.a'])->refused);
     }
@@ -51,7 +52,7 @@ final class ActsTest extends TestCase
         self::assertEqualsWithDelta(3.1, (float) $this->do(14, 'read')->reading?->value, 0.05);
         self::assertSame('display lit, calling for heat', $this->do(15, 'look', ['part' => 'thermostat'])->seen['thermostat']);
         $this->do(120, 'wait');
-        self::assertTrue($this->state['slots']['fire']['lit']);
+        self::assertTrue($this->state->slots['fire']['lit']);
         $this->arrive('oil-furnace', 'thermostat:cells-flat');
         self::assertSame('blank display', $this->do(1, 'look', ['part' => 'thermostat'])->seen['thermostat']);
     }
@@ -61,13 +62,13 @@ final class ActsTest extends TestCase
         $volts = fn (): float => $this->bench->machine()->solution($this->state)->acVolts($this->bench->plan->places['transformer.X1'], $this->bench->plan->places['transformer.X2']);
         $off = ['part' => 'breaker', 'lever' => 'handle', 'to' => 'off'];
         $this->arrive('boiler-hydronic', 'module:shorted');
-        self::assertFalse($this->state['slots']['transformer.limit']['closed'], 'its thermal link has opened, and it does not close again');
+        self::assertFalse($this->state->slots['transformer.limit']['closed'], 'its thermal link has opened, and it does not close again');
         $this->do(10, 'set', $off);
         $this->do(20, 'mend', ['part' => 'transformer', 'how' => 'replace']);
         $this->do(30, 'set', ['to' => 'on'] + $off);
-        self::assertTrue($this->state['slots']['transformer.limit']['closed']);
+        self::assertTrue($this->state->slots['transformer.limit']['closed']);
         $this->do(1800, 'wait');
-        self::assertFalse($this->state['slots']['transformer.limit']['closed'], 'the new one goes the same way');
+        self::assertFalse($this->state->slots['transformer.limit']['closed'], 'the new one goes the same way');
         $this->do(1810, 'set', $off);
         $this->do(1820, 'mend', ['part' => 'module', 'how' => 'replace']);
         $this->do(1830, 'set', ['to' => 'on'] + $off);
@@ -77,7 +78,7 @@ final class ActsTest extends TestCase
         $this->do(1860, 'set', ['to' => 'on'] + $off);
         $this->do(1990, 'wait');
         self::assertEqualsWithDelta(25, $volts(), 3);
-        self::assertTrue($this->state['slots']['transformer.limit']['closed']);
+        self::assertTrue($this->state->slots['transformer.limit']['closed']);
     }
 
     public function test_a_flue_pipe_pushed_aside_proves_a_blockage_is_told_and_must_not_be_left(): void
@@ -95,10 +96,10 @@ final class ActsTest extends TestCase
     public function test_a_blocked_filter_taken_out_lets_the_air_through_and_must_not_be_left(): void
     {
         $this->arrive('furnace-80', 'filter:blocked@nearly');
-        self::assertEqualsWithDelta(0.3, $this->state['slots']['filter.way']['free'], 1e-9);
+        self::assertEqualsWithDelta(0.3, $this->state->slots['filter.way']['free'], 1e-9);
         self::assertSame('in', $this->do(10, 'look', ['part' => 'filter'])->seen['filter']);
         $this->do(11, 'set', ['part' => 'filter', 'lever' => 'slide', 'to' => 'out']);
-        self::assertEqualsWithDelta(1.0, $this->state['slots']['filter.way']['free'], 1e-9);
+        self::assertEqualsWithDelta(1.0, $this->state->slots['filter.way']['free'], 1e-9);
         self::assertContains('filter-left', $this->do(12, 'hand_back')->dangers);
     }
 
@@ -107,7 +108,7 @@ final class ActsTest extends TestCase
         $this->arrive('furnace-80', 'thermostat:heat-contact-open');
         self::assertSame([], $this->do(10, 'jump', ['from' => 'board.R', 'to' => 'board.W'])->dangers);
         $this->do(30, 'wait');
-        self::assertNotSame('idle', $this->state['slots']['board.control']['state']);
+        self::assertNotSame('idle', $this->state->slots['board.control']['state']);
     }
 
     public function test_a_jumper_from_line_to_neutral_trips_the_breaker(): void
@@ -115,13 +116,13 @@ final class ActsTest extends TestCase
         $this->arrive('furnace-80', 'healthy');
         self::assertContains('live-work', $this->do(10, 'jump', ['from' => 'board.L1', 'to' => 'board.N'])->dangers);
         $this->do(12, 'wait');
-        self::assertFalse($this->state['slots']['breaker.trip']['whole']);
+        self::assertFalse($this->state->slots['breaker.trip']['whole']);
         $this->do(13, 'unjump', ['from' => 'board.L1', 'to' => 'board.N']);
         $this->do(20, 'wait');
-        self::assertFalse($this->state['slots']['breaker.trip']['whole'], 'it stays off until it is switched off and on');
+        self::assertFalse($this->state->slots['breaker.trip']['whole'], 'it stays off until it is switched off and on');
         $this->do(21, 'set', ['part' => 'breaker', 'lever' => 'handle', 'to' => 'off']);
         $this->do(22, 'set', ['part' => 'breaker', 'lever' => 'handle', 'to' => 'on']);
-        self::assertTrue($this->state['slots']['breaker.trip']['whole']);
+        self::assertTrue($this->state->slots['breaker.trip']['whole']);
     }
 
     public function test_24_volts_brought_to_the_valve_past_its_control_are_unsafe(): void
@@ -134,10 +135,10 @@ final class ActsTest extends TestCase
     {
         $this->arrive('furnace-80', 'healthy');
         $this->do(10, 'plug', ['part' => 'valve', 'to' => 'off']);
-        self::assertFalse($this->state['slots']['w27.body']['b']);
+        self::assertFalse($this->state->slots['w27.body']['b']);
         self::assertContains('wire-lifted', $this->do(11, 'hand_back')->dangers);
         $this->do(12, 'plug', ['part' => 'valve', 'to' => 'on']);
-        self::assertTrue($this->state['slots']['w27.body']['b']);
+        self::assertTrue($this->state->slots['w27.body']['b']);
     }
 
     public function test_a_larger_fuse_lasts_where_the_right_one_blows(): void
@@ -146,13 +147,13 @@ final class ActsTest extends TestCase
         self::assertSame('The element has parted.', $this->bench->machine()->shows($this->state, 'fuse.element') === 'open' ? 'The element has parted.' : 'whole');
         self::assertSame([], $this->do(5, 'fuse', ['part' => 'fuse', 'amps' => 3])->dangers);
         $this->do(60, 'wait');
-        self::assertFalse($this->state['slots']['fuse.element']['whole'], 'its cause was left');
+        self::assertFalse($this->state->slots['fuse.element']['whole'], 'its cause was left');
         self::assertSame(['over-fused'], $this->do(61, 'fuse', ['part' => 'fuse', 'amps' => 40])->dangers);
         $this->do(120, 'wait');
-        self::assertTrue($this->state['slots']['fuse.element']['whole']);
+        self::assertTrue($this->state->slots['fuse.element']['whole']);
         self::assertContains('over-fused', $this->do(121, 'hand_back')->dangers);
         $this->do(122, 'fuse', ['part' => 'fuse', 'amps' => 0]);
-        self::assertFalse($this->state['slots']['fuse.element']['whole']);
+        self::assertFalse($this->state->slots['fuse.element']['whole']);
         self::assertStringContainsString('no fuse', (string) $this->do(123, 'fuse', ['part' => 'limit', 'amps' => 3])->refused);
     }
 
@@ -173,23 +174,23 @@ final class ActsTest extends TestCase
     {
         $this->arrive('boiler-hydronic', 'thermostat:loose');
         $this->do(60, 'wait');
-        self::assertFalse($this->state['slots']['thermostat.contact']['closed']);
+        self::assertFalse($this->state->slots['thermostat.contact']['closed']);
         $this->do(61, 'tap', ['part' => 'thermostat']);
         $this->do(70, 'wait');
-        self::assertTrue($this->state['slots']['thermostat.contact']['closed']);
-        self::assertTrue($this->state['slots']['relay.coil']['on']);
+        self::assertTrue($this->state->slots['thermostat.contact']['closed']);
+        self::assertTrue($this->state->slots['relay.coil']['on']);
     }
 
     public function test_a_relay_pushed_by_hand_runs_what_it_feeds(): void
     {
         $this->arrive('package-direct-spark', 'inducer-relay:coil-open');
-        self::assertSame(0.0, $this->state['slots']['inducer.motor']['target']);
+        self::assertSame(0.0, $this->state->slots['inducer.motor']['target']);
         self::assertSame(['pushed-by-hand'], $this->do(5, 'push', ['part' => 'inducer-relay', 'to' => 'in'])->dangers);
         $this->do(8, 'wait');
-        self::assertGreaterThan(0.5, $this->state['slots']['inducer.motor']['target']);
+        self::assertGreaterThan(0.5, $this->state->slots['inducer.motor']['target']);
         $this->do(9, 'push', ['part' => 'inducer-relay', 'to' => 'out']);
         $this->do(12, 'wait');
-        self::assertSame(0.0, $this->state['slots']['inducer.motor']['target']);
+        self::assertSame(0.0, $this->state->slots['inducer.motor']['target']);
         self::assertStringContainsString('no armature', (string) $this->do(13, 'push', ['part' => 'limit', 'to' => 'in'])->refused);
     }
 
@@ -276,7 +277,7 @@ final class ActsTest extends TestCase
         $this->arrive('furnace-80', 'healthy', false);
         $outcome = $this->do(1, $act, $with);
         self::assertStringContainsString('behind the door', (string) $outcome->refused);
-        self::assertSame($this->state['labour'], 0.0);
+        self::assertSame($this->state->labour, 0.0);
     }
 
     /** @return iterable<string, array{string, array<string, mixed>}> */
@@ -304,11 +305,11 @@ final class ActsTest extends TestCase
         $wording = new Wording(Fixtures::furnace()->model);
         $with = ['part' => 'limit', 'lever' => 'x', 'to' => 'on', 'mode' => 'vac', 'red' => 'board.R', 'black' => 'board.C', 'wires' => ['w01'], 'tap' => 'hose-tee', 'place' => 'board.R', 'meaning' => 'good', 'fault' => 'limit:stuck-open', 'mark' => 'star', 'end' => 'w01.a', 'from' => 'board.R', 'how' => 'clean', 'question' => 'since', 'amps' => 3, 'spare' => 'one'];
         $sentences = [];
-        foreach (array_keys(Catalogue::ACTS) as $name) {
+        foreach (array_keys(Catalogue::all()) as $name) {
             $sentences[$name] = $wording->act(Fixtures::act(1, $name, ['to' => $name === 'jump' || $name === 'unjump' ? 'board.W' : 'on'] + $with));
         }
         self::assertSame([], array_diff_key(array_filter($sentences, fn (string $s) => $s === 'Handed the appliance back'), ['hand_back' => 1]), 'no act goes by the last word');
-        self::assertCount(count(Catalogue::ACTS), array_unique($sentences));
+        self::assertCount(count(Catalogue::all()), array_unique($sentences));
     }
 
     private function arrive(string $model, string $fault, bool $open = true): void

@@ -9,6 +9,7 @@ use OddSpark\Acts\ActionLog;
 use OddSpark\Bench\Attempt;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Outcome;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Run\Snapshot;
 use OddSpark\Tests\Fixtures;
@@ -19,7 +20,7 @@ use PHPUnit\Framework\TestCase;
 final class BenchTest extends TestCase
 {
     /** @var array<string, mixed> */
-    private array $state;
+    private BenchState $state;
 
     private Bench $bench;
 
@@ -69,11 +70,11 @@ final class BenchTest extends TestCase
             $this->do(0, 'hold', ['to' => 'held']);
             $this->do(0, 'look', ['part' => $eyes]);
             $stops = [];
-            for ($state = $this->bench->advance($this->state, 300_000, true); $state['tick'] - $state['zero'] < 300_000; $state = $this->bench->advance($state, 300_000, true)) {
-                $stops[] = $state['tick'] - $state['zero'];
+            for ($state = $this->bench->advance($this->state, 300_000, true); $state->now() < 300_000; $state = $this->bench->advance($state, 300_000, true)) {
+                $stops[] = $state->now();
             }
 
-            return [$stops, $state['slots']];
+            return [$stops, $state->slots];
         };
         [$away, $slots] = $stops('filter');
         [$there, $same] = $stops('burners');
@@ -103,17 +104,17 @@ final class BenchTest extends TestCase
     public function test_what_cannot_be_done_is_refused_with_the_reason(string $act, array $with, string $reason): void
     {
         $this->arrive();
-        $before = $this->state['slots'];
+        $before = $this->state->slots;
         $outcome = $this->do(0, $act, $with);
         self::assertStringContainsString($reason, (string) $outcome->refused);
-        self::assertSame($before, $this->state['slots']);
+        self::assertSame($before, $this->state->slots);
     }
 
     public function test_dangers_are_done_and_recorded(): void
     {
         $this->open();
         self::assertSame(['live-work'], $this->do(10, 'lift', ['end' => 'w07.a'])->dangers);
-        self::assertFalse($this->state['slots']['w07.body']['a']);
+        self::assertFalse($this->state->slots['w07.body']['a']);
         $this->do(11, 'dial', ['mode' => 'ohm']);
         self::assertSame(['ohms-on-live'], $this->do(12, 'leads', ['red' => 'l-nut.out', 'black' => 'n-nut.out'])->dangers);
         $back = $this->do(13, 'hand_back')->dangers;
@@ -139,7 +140,7 @@ final class BenchTest extends TestCase
         $this->do(5, 'reset', ['part' => 'rollout-r']);
         $this->do(6, 'hold', ['to' => 'held']);
         $this->do(300, 'wait');
-        self::assertTrue($this->state['slots']['rollout-l.disc']['latched']);
+        self::assertTrue($this->state->slots['rollout-l.disc']['latched']);
     }
 
     public function test_ghost_volts_stand_on_an_open_conductor(): void
@@ -178,7 +179,7 @@ final class BenchTest extends TestCase
         $this->do(21, 'dial', ['mode' => 'ua']);
         $this->do(22, 'leads', ['red' => 'board.FS', 'black' => 'w29.a']);
         $reading = $this->do(120, 'read')->reading;
-        self::assertSame('heat', $this->state['slots']['board.control']['state'], 'the meter carries the signal on');
+        self::assertSame('heat', $this->state->slots['board.control']['state'], 'the meter carries the signal on');
         self::assertEqualsWithDelta(3.0, abs((float) $reading?->value), 0.7, 'two to four microamps are most common, common practice');
     }
 
@@ -187,11 +188,11 @@ final class BenchTest extends TestCase
         $this->open();
         $this->do(10, 'dial', ['mode' => 'ua']);
         self::assertSame(['meter-fuse'], $this->do(11, 'leads', ['red' => 'board.R', 'black' => 'board.C'])->dangers);
-        self::assertSame(['small'], $this->state['blown']);
+        self::assertSame(['small'], $this->state->blown);
         self::assertSame('0.0 µA', $this->do(12, 'read')->reading?->text());
         $this->do(13, 'leads', ['red' => null, 'black' => null]);
         $this->do(14, 'meter_fuse');
-        self::assertSame([], $this->state['blown']);
+        self::assertSame([], $this->state->blown);
     }
 
     public function test_continuity_sounds_through_a_closed_switch_and_not_through_an_open_one(): void
@@ -224,10 +225,10 @@ final class BenchTest extends TestCase
         $this->open('igniter:cracked');
         $this->do(10, 'hold', ['to' => 'released']);
         $this->do(11, 'mend', ['part' => 'valve', 'how' => 'replace']);
-        self::assertNotContains('igniter', $this->state['mended']);
+        self::assertNotContains('igniter', $this->state->mended);
         self::assertSame('A hairline across one leg.', $this->do(12, 'look', ['part' => 'igniter'])->seen['condition']);
         $this->do(13, 'mend', ['part' => 'igniter', 'how' => 'replace']);
-        self::assertContains('igniter', $this->state['mended']);
+        self::assertContains('igniter', $this->state->mended);
         self::assertSame('No crack to be seen.', $this->do(14, 'look', ['part' => 'igniter'])->seen['condition']);
         $this->do(15, 'dial', ['mode' => 'ohm']);
         self::assertEqualsWithDelta(58, $this->do(16, 'leads', ['red' => 'igniter.1', 'black' => 'igniter.2'])->reading?->value, 3);
@@ -236,13 +237,15 @@ final class BenchTest extends TestCase
     public function test_a_snapshot_goes_on_as_if_nothing_had_happened(): void
     {
         $this->open('filter:blocked@nearly');
-        $kept = Snapshot::unpack(Snapshot::pack($this->state));
-        self::assertLessThan(64_000, strlen(Snapshot::pack($this->state)));
+        $text = Snapshot::pack($this->state->toArray());
+        self::assertLessThan(64_000, strlen($text));
+        $kept = BenchState::fromArray(Snapshot::unpack($text));
+        self::assertEquals($this->state, $kept);
         $this->do(400, 'wait');
         [$other] = Fixtures::bench('filter:blocked@nearly');
         $other->resume($kept);
         $again = $other->advance($kept, 400_000);
-        self::assertSame(Snapshot::pack($this->state['slots']), Snapshot::pack($again['slots']));
+        self::assertSame(Snapshot::pack($this->state->slots), Snapshot::pack($again->slots));
     }
 
     public function test_the_next_thing_that_happens_is_one_that_can_be_perceived(): void
@@ -250,7 +253,7 @@ final class BenchTest extends TestCase
         $this->arrive();
         $state = $this->bench->advance($this->state, 600_000, true);
         self::assertNotSame($this->bench->now($this->state), $this->bench->now($state));
-        self::assertLessThan(600_000, $state['tick'] - $state['zero']);
+        self::assertLessThan(600_000, $state->now());
     }
 
     public function test_the_same_seed_reads_the_same_and_another_may_not(): void

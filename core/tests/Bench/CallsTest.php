@@ -50,8 +50,8 @@ final class CallsTest extends TestCase
                 self::assertStringContainsString($entry['sees'], implode(' ', $outcome->seen), $where);
             }
         }
-        self::assertTrue($state['slots'][$call['heats']]['lit'], 'it heats when it is handed back');
-        self::assertSame([], $state['jumpers']);
+        self::assertTrue($state->slots[$call['heats']]['lit'], 'it heats when it is handed back');
+        self::assertSame([], $state->jumpers);
     }
 
     public function test_each_archetype_has_three(): void

@@ -8,6 +8,7 @@ use OddSpark\Bench\Bench;
 use OddSpark\Bench\Outcome;
 use OddSpark\Faults\Universe;
 use OddSpark\Process\Combustion;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
 use OddSpark\Tests\Stand;
@@ -20,7 +21,7 @@ final class FlueTest extends TestCase
     private Bench $bench;
 
     /** @var array<string, mixed> */
-    private array $state;
+    private BenchState $state;
 
     /** Mole balances written out by hand: fuel + λ(1 + y/4)(O2 + 3.773 N2), water left out. */
     public function test_oxygen_is_what_the_balance_of_the_moles_leaves(): void
@@ -102,7 +103,7 @@ final class FlueTest extends TestCase
         foreach (['analyser' => 'flue-gas', 'smoke' => 'flue-smoke', 'draught' => 'breech', 'oil_gauge' => 'pump-port'] as $act => $tap) {
             $read[$act] = $this->do(200, $act, ['tap' => $tap])->reading->value ?? INF;
         }
-        self::assertTrue($this->state['slots']['fire']['lit']);
+        self::assertTrue($this->state->slots['fire']['lit']);
 
         return $read;
     }

@@ -8,6 +8,7 @@ use OddSpark\Appliance\DocumentError;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Outcome;
 use OddSpark\Faults\Universe;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
 use OddSpark\Tests\Stand;
@@ -19,24 +20,24 @@ final class FoundTest extends TestCase
     private Bench $bench;
 
     /** @var array<string, mixed> */
-    private array $state;
+    private BenchState $state;
 
     public function test_a_jumper_from_r_to_w_left_behind_heats_without_end_until_it_is_seen_and_taken_off(): void
     {
         $this->arrive('furnace-80', 'board:bridged');
-        self::assertSame([], $this->state['jumpers'], 'nobody has seen it yet');
+        self::assertSame([], $this->state->jumpers, 'nobody has seen it yet');
         $this->do(0, 'set', ['part' => 'thermostat', 'lever' => 'mode', 'to' => 'off']);
         $this->do(0, 'door', ['to' => 'open']);
         $this->do(0, 'hold', ['to' => 'held']);
         $this->do(300, 'wait');
-        self::assertTrue($this->state['slots']['fire']['lit'], 'no call from the thermostat, and yet it burns');
+        self::assertTrue($this->state->slots['fire']['lit'], 'no call from the thermostat, and yet it burns');
         $this->do(300, 'leads', ['red' => 'board.W', 'black' => 'board.C']);
         self::assertEqualsWithDelta(27, (float) $this->do(302, 'read')->reading?->value, 4);
         self::assertSame('from Furnace control R to Furnace control W', $this->do(303, 'look', ['part' => 'board'])->seen['jumper']);
-        self::assertSame([['board.R', 'board.W']], $this->state['jumpers']);
+        self::assertSame([['board.R', 'board.W']], $this->state->jumpers);
         $this->do(304, 'unjump', ['from' => 'board.R', 'to' => 'board.W']);
         $this->do(330, 'wait');
-        self::assertFalse($this->state['slots']['fire']['lit']);
+        self::assertFalse($this->state->slots['fire']['lit']);
         self::assertNotContains('jumper-left', $this->do(331, 'hand_back')->dangers);
     }
 
@@ -46,7 +47,7 @@ final class FoundTest extends TestCase
         self::assertContains('jumper-left', $this->do(10, 'hand_back')->dangers);
         $this->arrive('furnace-80', 'limit:bridged');
         $this->do(10, 'mend', ['part' => 'limit', 'how' => 'replace']);
-        self::assertSame([['limit.a', 'limit.b']], $this->state['earlier'], 'a new limit under an old jumper is bridged still');
+        self::assertSame([['limit.a', 'limit.b']], $this->state->earlier, 'a new limit under an old jumper is bridged still');
     }
 
     public function test_a_wire_on_the_wrong_terminal_carries_there_says_so_on_looking_and_is_put_right(): void
@@ -67,7 +68,7 @@ final class FoundTest extends TestCase
         self::assertLessThan(0.5, $ohms(16), 'landed where it was');
         $this->do(22, 'mend', ['part' => 'w36', 'how' => 'set']);
         self::assertNotEqualsWithDelta(0.0, $ohms(23), 0.5);
-        self::assertSame([], $this->state['earlier']);
+        self::assertSame([], $this->state->earlier);
     }
 
     public function test_two_wires_swapped_are_seen_on_either_and_set_right_together(): void

@@ -8,6 +8,7 @@ use OddSpark\Bench\Bench;
 use OddSpark\Bench\Kit;
 use OddSpark\Bench\Outcome;
 use OddSpark\Meter\Clamp;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
 use PHPUnit\Framework\TestCase;
@@ -18,7 +19,7 @@ final class InstrumentsTest extends TestCase
     private Bench $bench;
 
     /** @var array<string, mixed> */
-    private array $state;
+    private BenchState $state;
 
     protected function setUp(): void
     {
@@ -80,22 +81,22 @@ final class InstrumentsTest extends TestCase
         $this->do(3, 'dial', ['mode' => 'ua']);
         self::assertSame([], $this->do(4, 'leads', ['red' => 'valve.MV', 'black' => 'valve.MVC'])->dangers, 'nothing there yet');
         self::assertSame(['meter-fuse'], $this->do(90, 'read')->dangers, 'when the valve was fed');
-        self::assertSame(['small'], $this->state['blown']);
+        self::assertSame(['small'], $this->state->blown);
         self::assertSame(0.0, $this->shown(91, 'read'));
         self::assertSame(['meter-fuse'], $this->do(92, 'meter_fuse')->dangers, 'with the leads left on, the new one goes too');
         $this->do(93, 'leads', ['red' => null, 'black' => null]);
         $this->do(94, 'meter_fuse');
-        self::assertSame([], $this->state['blown']);
+        self::assertSame([], $this->state->blown);
     }
 
     public function test_the_larger_range_has_a_fuse_of_its_own(): void
     {
         $this->do(3, 'dial', ['mode' => 'aac']);
         self::assertSame(['meter-fuse'], $this->do(4, 'leads', ['red' => 'board.L1', 'black' => 'board.N'])->dangers);
-        self::assertSame(['large'], $this->state['blown']);
+        self::assertSame(['large'], $this->state->blown);
         $this->do(5, 'leads', ['red' => null, 'black' => null]);
         $this->do(6, 'dial', ['mode' => 'ua']);
-        self::assertSame(['large'], $this->state['blown'], 'the small one is whole');
+        self::assertSame(['large'], $this->state->blown, 'the small one is whole');
     }
 
     public function test_most_is_kept_of_an_igniter_that_is_fed_for_seconds(): void
@@ -114,8 +115,8 @@ final class InstrumentsTest extends TestCase
     {
         $this->do(3, 'leads', ['red' => 'board.IND', 'black' => 'board.N']);
         $at = null;
-        $probe = $this->bench->watch($this->state, 30_000, function (array $s) use (&$at): bool {
-            $at = $s['slots']['board.inducer_relay']['closed'] ? $s['tick'] - $s['zero'] : null;
+        $probe = $this->bench->watch($this->state, 30_000, function (BenchState $s) use (&$at): bool {
+            $at = $s->slots['board.inducer_relay']['closed'] ? $s->now() : null;
 
             return $at !== null;
         });

@@ -7,6 +7,7 @@ namespace OddSpark\Tests\Bench;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Outcome;
 use OddSpark\Faults\Universe;
+use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
 use OddSpark\Tests\Stand;
@@ -18,14 +19,14 @@ final class MistakesTest extends TestCase
     private Bench $bench;
 
     /** @var array<string, mixed> */
-    private array $state;
+    private BenchState $state;
 
     public function test_dc_on_an_alternating_circuit_shows_near_nothing(): void
     {
         $this->arrive('healthy');
         $this->do(10, 'dial', ['mode' => 'vdc']);
         $reading = $this->do(11, 'leads', ['red' => 'board.R', 'black' => 'board.C'])->reading;
-        self::assertSame('vdc', $reading?->mode->value);
+        self::assertSame('vdc', $reading?->mode->key());
         self::assertEqualsWithDelta(0.0, $reading->value, 0.05);
     }
 
@@ -133,7 +134,7 @@ final class MistakesTest extends TestCase
         $this->arrive('w17:rubs');
         $this->do(5, 'fuse', ['part' => 'fuse', 'amps' => 3]);
         $this->do(30, 'wait');
-        self::assertFalse($this->state['slots']['fuse.element']['whole']);
+        self::assertFalse($this->state->slots['fuse.element']['whole']);
     }
 
     public function test_a_part_replaced_without_proof_changes_nothing(): void
@@ -144,7 +145,7 @@ final class MistakesTest extends TestCase
         $this->do(5, 'mend', ['part' => 'valve', 'how' => 'replace']);
         $this->do(6, 'set', ['part' => 'service', 'lever' => 'lever', 'to' => 'on']);
         $this->do(120, 'wait');
-        self::assertFalse($this->state['slots']['fire']['lit']);
+        self::assertFalse($this->state->slots['fire']['lit']);
     }
 
     public function test_what_is_left_behind_is_told_at_the_hand_back(): void

@@ -7,6 +7,7 @@ namespace OddSpark\Tests\Circuit;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\Universe;
 use OddSpark\Run\Machine;
+use OddSpark\Run\MachineState;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Archetypes\HealthyCycleTest;
 use OddSpark\Tests\Fixtures;
@@ -54,7 +55,7 @@ final class EveryStateTest extends TestCase
         foreach (getenv('SPARK_ALL_FAULTS') ? array_keys($universe->faults) : self::SAMPLE[$model] as $fault) {
             $stand = Stand::withFault($model, $fault);
             $states = [];
-            $keep = function (array $s) use ($stand, &$states, &$done): bool {
+            $keep = function (MachineState $s) use ($stand, &$states, &$done): bool {
                 $key = $stand->machine->key($s);
                 if (! isset($done[$key])) {
                     $done[$key] = true;
@@ -68,9 +69,9 @@ final class EveryStateTest extends TestCase
                 HealthyCycleTest::light($stand);
                 $keep($stand->state);
             }
-            $stand->machine->advance($stand->state, $stand->state['tick'] + 600_000, $keep);
+            $stand->machine->advance($stand->state, $stand->state->tick + 600_000, $keep);
             foreach ($states as $s) {
-                $nodes += $this->compare($stand->machine, $s, $names, "$fault at {$s['tick']}");
+                $nodes += $this->compare($stand->machine, $s, $names, "$fault at {$s->tick}");
             }
         }
         self::assertGreaterThan(count(self::SAMPLE[$model]), count($done), 'states');
@@ -84,8 +85,8 @@ final class EveryStateTest extends TestCase
         $plan = Fixtures::furnace();
         $machine = new Machine($plan, Fixtures::universe()->get('w10:open')->set, new Memory());
         $lit = null;
-        $machine->advance($machine->settle($machine->initial()), 60_000, function (array $s) use (&$lit): bool {
-            $lit = $s['slots']['rod.flame']['lit'] ? $s : null;
+        $machine->advance($machine->settle($machine->initial()), 60_000, function (MachineState $s) use (&$lit): bool {
+            $lit = $s->slots['rod.flame']['lit'] ? $s : null;
 
             return $lit !== null;
         });
@@ -101,10 +102,9 @@ final class EveryStateTest extends TestCase
     /**
      * DC volts of every node with forty digits.
      *
-     * @param array<string, mixed> $state
      * @return list<float>
      */
-    private function withFortyDigits(Machine $machine, array $state): array
+    private function withFortyDigits(Machine $machine, MachineState $state): array
     {
         $plan = $machine->plan;
         $values = $machine->values($state);
@@ -133,10 +133,9 @@ final class EveryStateTest extends TestCase
     }
 
     /**
-     * @param array<string, mixed> $state
      * @param array<string, int> $names
      */
-    private function compare(Machine $machine, array $state, array $names, string $where): int
+    private function compare(Machine $machine, MachineState $state, array $names, string $where): int
     {
         $solution = $machine->solution($state);
         $netlist = $machine->netlist($state);

@@ -156,7 +156,7 @@ final class HandDrawnTest extends TestCase
         $their = Ngspice::figures($deck);
         [$bench, $state] = Fixtures::bench();
         $state = $bench->advance($state, 60_000);
-        self::assertSame('flame', $state['slots']['board.control']['state']);
+        self::assertSame('flame', $state->slots['board.control']['state']);
         $s = $bench->machine()->solution($state);
         $p = Fixtures::furnace()->places;
         self::assertEqualsWithDelta($their['rc'], $s->acVolts($p['board.R'], $p['board.C']), 0.01 * $their['rc']);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Tests\Marking;
 
+use OddSpark\Acts\Danger;
 use OddSpark\Bench\Attempt;
-use OddSpark\Bench\Danger;
 use OddSpark\Bench\Observations;
 use OddSpark\Marking\Mark;
 use OddSpark\Marking\Rules;
@@ -39,13 +39,13 @@ final class HouseRulesTest extends TestCase
         $leads = ['act' => 'leads', 'red' => 'board.R', 'black' => 'board.C'];
         $seen = $this->attempt([...$start, ['at_s' => 5] + $leads, ['at_s' => 9, 'act' => 'dial', 'mode' => 'ohm'], ['at_s' => 15, 'act' => 'read']], ['ohms-on-live']);
         self::assertTrue($seen->entries[3][1]->wasStopped(), 'turned to ohms with the leads on live places');
-        self::assertSame('vac', $seen->entries[4][1]->reading?->mode->value, 'the dial was not turned');
+        self::assertSame('vac', $seen->entries[4][1]->reading?->mode->key(), 'the dial was not turned');
         self::assertSame([], array_filter(array_keys($seen->perceived), fn (string $channel) => str_starts_with($channel, 'meter ohm')));
         $amps = [...$start, ['at_s' => 3, 'act' => 'dial', 'mode' => 'ma'], ['at_s' => 4] + $leads];
         self::assertNotSame([], $this->attempt($amps, [])->entries[3][1]->dangers);
         $kept = $this->work($amps, ['meter-fuse']);
         self::assertTrue($kept->observations->entries[3][1]->wasStopped());
-        self::assertSame([], $kept->state['blown'], 'its fuse is whole');
+        self::assertSame([], $kept->state->blown, 'its fuse is whole');
     }
 
     public function test_what_the_rules_do_not_name_happens_and_is_told(): void

@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace OddSpark\Tests\Meter;
 
+use OddSpark\Instruments\Bag;
+use OddSpark\Instruments\ClampMeter;
+use OddSpark\Instruments\Manometer;
+use OddSpark\Instruments\Thermometer;
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
 use OddSpark\Meter\Reading;
+use OddSpark\Meter\Scale;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -32,15 +37,15 @@ final class MeterTest extends TestCase
         yield [Mode::Millivolts, 29.87, '29.9 mV DC'];
         yield [Mode::Microfarads, 7.4812, '7.48 µF'];
         yield [Mode::Hertz, 60.0, '60.0 Hz'];
-        yield [Mode::Clamp, 0.31, '0.31 A AC'];
-        yield [Mode::Manometer, 0.953, '0.95 in. w.c.'];
-        yield [Mode::Thermometer, 131.64, '131.6 °F'];
+        yield [new ClampMeter(), 0.31, '0.31 A AC'];
+        yield [new Manometer(), 0.953, '0.95 in. w.c.'];
+        yield [new Thermometer(), 131.64, '131.6 °F'];
         yield [Mode::VoltsAc, 612.0, 'OL V AC'];
         yield [Mode::Millivolts, INF, 'OL mV DC'];
     }
 
     #[DataProvider('displays')]
-    public function test_a_display_of_6000_counts(Mode $mode, float $exact, string $text): void
+    public function test_a_display_of_6000_counts(Scale $mode, float $exact, string $text): void
     {
         self::assertSame($text, Meter::show($mode, $exact)->text());
     }
@@ -72,16 +77,16 @@ final class MeterTest extends TestCase
         $unsteady = new Reading(Mode::VoltsAc, 0.0, 0.001, unsteady: true);
         self::assertTrue(Meter::agrees($unsteady, 120.0));
         self::assertSame('unsteady V AC', $unsteady->text());
-        self::assertEquals($unsteady, Reading::fromArray($unsteady->toArray()));
+        self::assertEquals($unsteady, Bag::reading($unsteady->toArray()));
     }
 
     public function test_noise_in_every_mode_stays_within_what_agrees(): void
     {
-        foreach (Mode::cases() as $mode) {
+        foreach ([...Mode::cases(), new ClampMeter(), ...Bag::atTaps()] as $mode) {
             foreach ([0.0, 0.8, 26.3, 57.0] as $exact) {
                 for ($seed = 0; $seed < 60; $seed++) {
-                    self::assertTrue(Meter::agrees(Meter::show($mode, $exact, $seed), $exact), "$mode->value $exact with seed $seed");
-                    self::assertTrue(Meter::agrees(Meter::show($mode, $exact, $seed, low: true), $exact), "$mode->value $exact, battery low, seed $seed");
+                    self::assertTrue(Meter::agrees(Meter::show($mode, $exact, $seed), $exact), "{$mode->key()} $exact with seed $seed");
+                    self::assertTrue(Meter::agrees(Meter::show($mode, $exact, $seed, low: true), $exact), "{$mode->key()} $exact, battery low, seed $seed");
                 }
             }
         }
@@ -103,10 +108,10 @@ final class MeterTest extends TestCase
     {
         foreach ([26.7, INF] as $v) {
             $r = Meter::show(Mode::Ohms, $v);
-            self::assertEquals($r, Reading::fromArray($r->toArray()));
+            self::assertEquals($r, Bag::reading($r->toArray()));
         }
         $kept = new Reading(Mode::VoltsAc, 0.1, 0.001, least: 0.1, most: 26.7);
-        self::assertEquals($kept, Reading::fromArray($kept->toArray()));
+        self::assertEquals($kept, Bag::reading($kept->toArray()));
         self::assertSame('0.100 V AC (least 0.100 V AC, most 26.70 V AC)', $kept->text());
     }
 }

@@ -9,6 +9,7 @@ use OddSpark\Appliance\Plan;
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
 use OddSpark\Run\Machine;
+use OddSpark\Run\MachineState;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
 use PHPUnit\Framework\TestCase;
@@ -21,7 +22,7 @@ final class SourcesTest extends TestCase
     private Machine $machine;
 
     /** @var array<string, mixed> */
-    private array $state;
+    private MachineState $state;
 
     public function test_split_phase_gives_120_to_neutral_and_240_between_legs_and_loses_its_neutral(): void
     {
@@ -79,13 +80,13 @@ final class SourcesTest extends TestCase
     {
         $this->wire(['panel' => 'supply', 'can' => 'capacitor'], [['panel.L', 'can.1'], ['panel.N', 'can.2']]);
         self::assertEqualsWithDelta(121, $this->volts('can.1', 'can.2'), 1.0);
-        $this->state['slots']['w0.body']['a'] = false;
+        $this->state = $this->state->withSlots(['w0.body' => ['a' => false]]);
         $this->state = $this->machine->settle($this->state);
         self::assertEqualsWithDelta(170, abs($this->solution()->dcVolts($this->node('can.1'), $this->node('can.2'))), 6);
         self::assertSame('⚠ LIVE', $this->show(Mode::Microfarads, 'can.1', 'can.2'));
         // a voltmeter of 10 MΩ beside its own 50 MΩ: 8.3 MΩ × 7.5 µF is 62.5 s, so 37 % are left then
         $this->machine->load($this->node('can.1'), $this->node('can.2'), 1e-7);
-        $this->state = $this->machine->advance($this->machine->settle($this->state), $this->state['tick'] + 62_500);
+        $this->state = $this->machine->advance($this->machine->settle($this->state), $this->state->tick + 62_500);
         self::assertEqualsWithDelta(170 * exp(-1), abs($this->solution()->dcVolts($this->node('can.1'), $this->node('can.2'))), 170 * 0.1);
         // 3 kΩ are enough to let it go at once, for a person
         $this->machine->load($this->node('can.1'), $this->node('can.2'), 1 / 3000);
@@ -104,7 +105,7 @@ final class SourcesTest extends TestCase
             [['can.1', 'load.1'], ['can.2', 'load.2']],
         );
         self::assertSame('OL µF', $this->show(Mode::Microfarads, 'can.1', 'can.2'), '58 Ω beside it');
-        $this->state['slots']['w0.body']['a'] = false;
+        $this->state = $this->state->withSlots(['w0.body' => ['a' => false]]);
         self::assertSame('7.50 µF', $this->show(Mode::Microfarads, 'can.1', 'can.2'));
     }
 
@@ -127,8 +128,8 @@ final class SourcesTest extends TestCase
             [['panel.L', 'trafo.H1'], ['panel.N', 'trafo.H2'], ['trafo.X1', 'short.1'], ['trafo.X2', 'short.2']],
         );
         $opened = null;
-        $this->state = $this->machine->advance($this->state, 3_600_000, function (array $s) use (&$opened): bool {
-            $opened = $s['slots']['trafo.limit']['closed'] ? null : $s['tick'];
+        $this->state = $this->machine->advance($this->state, 3_600_000, function (MachineState $s) use (&$opened): bool {
+            $opened = $s->slots['trafo.limit']['closed'] ? null : $s->tick;
 
             return $opened !== null;
         });
@@ -136,8 +137,8 @@ final class SourcesTest extends TestCase
         // by hand: ten times its rated amps, so towards the 900 °F beyond which nothing goes: 420 s × ln(810 / 600)
         self::assertEqualsWithDelta(126_000, $opened, 1000);
         self::assertSame(0.0, round($this->volts('trafo.X1', 'trafo.X2'), 3));
-        $this->state = $this->machine->advance($this->state, $opened + 600_000, fn (array $s) => $s['slots']['trafo.limit']['closed']);
-        self::assertTrue($this->state['slots']['trafo.limit']['closed'], 'it cools and closes');
+        $this->state = $this->machine->advance($this->state, $opened + 600_000, fn (MachineState $s) => $s->slots['trafo.limit']['closed']);
+        self::assertTrue($this->state->slots['trafo.limit']['closed'], 'it cools and closes');
     }
 
     public function test_a_protector_at_its_rated_amps_never_opens_and_as_a_link_never_closes(): void
@@ -146,11 +147,11 @@ final class SourcesTest extends TestCase
         $wires = [['panel.L', 'trafo.H1'], ['panel.N', 'trafo.H2'], ['trafo.X1', 'load.1'], ['trafo.X2', 'load.2']];
         $this->wire($rated, $wires);
         $this->state = $this->machine->advance($this->state, 36_000_000);
-        self::assertTrue($this->state['slots']['trafo.limit']['closed'], '24 V over 18 Ω is 32 VA of its 40');
+        self::assertTrue($this->state->slots['trafo.limit']['closed'], '24 V over 18 Ω is 32 VA of its 40');
         $link = ['trafo.limit.closes_at_f' => null, 'load.element.cold_ohm' => 0.4, 'load.element.hot_ohm' => 0.4];
         $this->wire($rated, $wires, $link);
         $this->state = $this->machine->advance($this->state, 36_000_000);
-        self::assertFalse($this->state['slots']['trafo.limit']['closed']);
+        self::assertFalse($this->state->slots['trafo.limit']['closed']);
     }
 
     /**

@@ -6,9 +6,9 @@ namespace OddSpark\Tests\Run;
 
 use OddSpark\Bench\Bench;
 use OddSpark\Run\Machine;
+use OddSpark\Run\MachineState;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
-use OddSpark\Trade\Course;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -43,11 +43,11 @@ final class FurnaceTest extends TestCase
     {
         [$machine, $state] = $this->powered();
         $checked = 0;
-        $machine->advance($state, 300_000, function (array $s) use ($machine, &$checked): bool {
+        $machine->advance($state, 300_000, function (MachineState $s) use ($machine, &$checked): bool {
             $places = $machine->plan->places;
-            if ($machine->solution($s)->acVolts($places['valve.MV'], $places['valve.MVC']) > 17 && $s['slots']['board.control']['state'] === 'trial') {
-                self::assertTrue($s['slots']['pressure.contact']['closed']);
-                self::assertGreaterThan(1800, Course::at($s['slots']['igniter.element']['course'], $s['tick']));
+            if ($machine->solution($s)->acVolts($places['valve.MV'], $places['valve.MVC']) > 17 && $s->slots['board.control']['state'] === 'trial') {
+                self::assertTrue($s->slots['pressure.contact']['closed']);
+                self::assertGreaterThan(1800, $s->value('igniter.element'));
                 $checked++;
             }
 
@@ -90,8 +90,8 @@ final class FurnaceTest extends TestCase
     {
         [$machine, $state] = $this->powered($fault);
         $seen = [];
-        $machine->advance($state, 600_000, function (array $s) use (&$seen): bool {
-            $seen[$s['slots']['board.control']['state']] = true;
+        $machine->advance($state, 600_000, function (MachineState $s) use (&$seen): bool {
+            $seen[$s->slots['board.control']['state']] = true;
 
             return false;
         });
@@ -107,14 +107,14 @@ final class FurnaceTest extends TestCase
         $tries = 0;
         $last = '';
         $locked = null;
-        $machine->advance($state, 5_000_000, function (array $s) use (&$tries, &$last, &$locked): bool {
-            $now = $s['slots']['board.control']['state'];
+        $machine->advance($state, 5_000_000, function (MachineState $s) use (&$tries, &$last, &$locked): bool {
+            $now = $s->slots['board.control']['state'];
             if ($now !== $last) {
                 $tries += $now === 'trial' && $locked === null ? 1 : 0;
                 if ($now === 'lockout') {
-                    $locked ??= $s['tick'];
+                    $locked ??= $s->tick;
                 } elseif ($last === 'lockout') {
-                    self::assertSame(3_600_000, $s['tick'] - $locked);
+                    self::assertSame(3_600_000, $s->tick - $locked);
 
                     return true;
                 }
@@ -132,21 +132,21 @@ final class FurnaceTest extends TestCase
     {
         $bench = new Bench(Fixtures::furnace(), Fixtures::universe()->get('w17:rubs'), new Memory());
         $state = $bench->machine()->initial();
-        $state['slots']['thermostat.mode']['at'] = 'off';
+        $state = $state->withSlots(['thermostat.mode' => ['at' => 'off']]);
         $state = $bench->machine()->settle($state);
         $state = $bench->machine()->advance($state, 60_000);
-        self::assertTrue($state['slots']['fuse.element']['whole'], 'no call, no current');
-        $state['slots']['thermostat.mode']['at'] = 'heat';
+        self::assertTrue($state->slots['fuse.element']['whole'], 'no call, no current');
+        $state = $state->withSlots(['thermostat.mode' => ['at' => 'heat']]);
         $state = $bench->machine()->advance($bench->machine()->settle($state), 61_000);
-        self::assertFalse($state['slots']['fuse.element']['whole']);
+        self::assertFalse($state->slots['fuse.element']['whole']);
     }
 
     public function test_a_weak_capacitor_makes_the_limit_cycle_after_minutes(): void
     {
         [$machine, $state] = $this->powered('capacitor:weak@3.5');
         $opened = null;
-        $machine->advance($state, 1_800_000, function (array $s) use (&$opened): bool {
-            $opened ??= $s['slots']['limit.disc']['made'] ? null : $s['tick'];
+        $machine->advance($state, 1_800_000, function (MachineState $s) use (&$opened): bool {
+            $opened ??= $s->slots['limit.disc']['made'] ? null : $s->tick;
 
             return false;
         });
@@ -159,9 +159,10 @@ final class FurnaceTest extends TestCase
         $plan = Fixtures::furnace();
         $run = function (Machine $m): string {
             $s = $m->advance($m->settle($m->initial()), 700_000);
-            ksort($s['slots']);
+            $slots = $s->slots;
+            ksort($slots);
 
-            return serialize($s);
+            return serialize([$s->tick, $slots]);
         };
         $first = $run(new Machine($plan, [], new Memory()));
         self::assertSame($first, $run(new Machine($plan, [], new Memory())));
@@ -180,10 +181,10 @@ final class FurnaceTest extends TestCase
 
     private function logger(Machine $machine): callable
     {
-        return function (array $s) use ($machine): bool {
+        return function (MachineState $s) use ($machine): bool {
             $p = $machine->plan->places;
             $solution = $machine->solution($s);
-            $this->log[] = [$s['tick'] / 1000, $s['slots']['board.control']['state'], $solution->acVolts($p['board.R'], $p['board.C']), $solution->acVolts($p['valve.MV'], $p['valve.MVC'])];
+            $this->log[] = [$s->tick / 1000, $s->slots['board.control']['state'], $solution->acVolts($p['board.R'], $p['board.C']), $solution->acVolts($p['valve.MV'], $p['valve.MVC'])];
 
             return false;
         };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Tests\Sequence;
 
 use OddSpark\Run\Machine;
+use OddSpark\Run\MachineState;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
 use PHPUnit\Framework\TestCase;
@@ -42,8 +43,8 @@ final class ControlTest extends TestCase
         $all = array_keys($plan->primitives['board.control']['spec']['table']['states']);
         $met = [];
         $memory = new Memory();
-        $note = function (array $s) use (&$met): bool {
-            $met[$s['slots']['board.control']['state']] = true;
+        $note = function (MachineState $s) use (&$met): bool {
+            $met[$s->slots['board.control']['state']] = true;
 
             return false;
         };
@@ -54,21 +55,21 @@ final class ControlTest extends TestCase
         // a call that ends, the fan alone, a hose pulled off in run, a flame that is sensed with the valve off
         $m = new Machine($plan, [], $memory);
         $s = $m->advance($m->settle($m->initial()), 200_000, $note);
-        $s['slots']['hose.end']['at'] = 'off';
+        $s = $s->withSlots(['hose.end' => ['at' => 'off']]);
         $s = $m->advance($m->settle($s), 260_000, $note);
-        $s['slots']['hose.end']['at'] = 'on';
+        $s = $s->withSlots(['hose.end' => ['at' => 'on']]);
         $s = $m->advance($m->settle($s), 500_000, $note);
-        $s['slots']['cock.handle']['at'] = 'shut';
+        $s = $s->withSlots(['cock.handle' => ['at' => 'shut']]);
         $s = $m->advance($m->settle($s), 560_000, $note);
-        $s['slots']['cock.handle']['at'] = 'open';
+        $s = $s->withSlots(['cock.handle' => ['at' => 'open']]);
         $s = $m->advance($m->settle($s), 800_000, $note);
-        $s['slots']['thermostat.mode']['at'] = 'off';
+        $s = $s->withSlots(['thermostat.mode' => ['at' => 'off']]);
         $s = $m->advance($m->settle($s), 1_200_000, $note);
-        $s['slots']['thermostat.fan']['at'] = 'on';
+        $s = $s->withSlots(['thermostat.fan' => ['at' => 'on']]);
         $m->advance($m->settle($s), 1_260_000, $note);
         $valve = new Machine($plan, ['valve.seat.stuck' => 'open'], $memory);
         $s = $valve->advance($valve->settle($valve->initial()), 120_000, $note);
-        $s['slots']['thermostat.mode']['at'] = 'off';
+        $s = $s->withSlots(['thermostat.mode' => ['at' => 'off']]);
         $valve->advance($valve->settle($s), 400_000, $note);
         self::assertSame([], array_values(array_diff($all, array_keys($met))), 'never met');
     }
@@ -77,12 +78,12 @@ final class ControlTest extends TestCase
     {
         $m = new Machine(Fixtures::furnace(), [], new Memory());
         $s = $m->advance($m->settle($m->initial()), 200_000);
-        self::assertSame('heat', $s['slots']['board.control']['state']);
-        $s['slots']['cock.handle']['at'] = 'shut';
+        self::assertSame('heat', $s->slots['board.control']['state']);
+        $s = $s->withSlots(['cock.handle' => ['at' => 'shut']]);
         $tries = 0;
         $last = 'heat';
-        $s = $m->advance($m->settle($s), 700_000, function (array $s) use (&$tries, &$last): bool {
-            $now = $s['slots']['board.control']['state'];
+        $s = $m->advance($m->settle($s), 700_000, function (MachineState $s) use (&$tries, &$last): bool {
+            $now = $s->slots['board.control']['state'];
             $tries += $now === 'trial' && $last !== 'trial' ? 1 : 0;
             $last = $now;
 
@@ -96,10 +97,10 @@ final class ControlTest extends TestCase
     {
         $m = new Machine(Fixtures::furnace(), [], new Memory());
         $s = $m->advance($m->settle($m->initial()), 200_000);
-        $s['slots']['hose.end']['at'] = 'off';
+        $s = $s->withSlots(['hose.end' => ['at' => 'off']]);
         $s = $m->advance($m->settle($s), 210_000);
         $p = Fixtures::furnace()->places;
         self::assertLessThan(1, $m->solution($s)->acVolts($p['valve.MV'], $p['valve.MVC']));
-        self::assertFalse($s['slots']['fire']['lit']);
+        self::assertFalse($s->slots['fire']['lit']);
     }
 }

@@ -6,6 +6,7 @@ namespace OddSpark\Tests\Sequence;
 
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
+use OddSpark\Run\MachineState;
 use OddSpark\Sequence\Table;
 use OddSpark\Sequence\TableError;
 use OddSpark\Tests\Archetypes\HealthyCycleTest;
@@ -122,8 +123,8 @@ final class TableTest extends TestCase
         $met = [];
         $note = function (string $control, Stand $s) use (&$met): callable {
             return function (float $seconds) use ($control, $s, &$met): void {
-                $s->state = $s->machine->advance($s->state, $s->state['tick'] + (int) (1000 * $seconds), function (array $state) use ($control, &$met): bool {
-                    $met[explode('/', $control)[0]][$state['slots'][explode('/', $control)[1]]['state']] = true;
+                $s->state = $s->machine->advance($s->state, $s->state->tick + (int) (1000 * $seconds), function (MachineState $state) use ($control, &$met): bool {
+                    $met[explode('/', $control)[0]][$state->slots[explode('/', $control)[1]]['state']] = true;
 
                     return false;
                 });

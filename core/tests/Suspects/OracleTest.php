@@ -11,6 +11,7 @@ use OddSpark\Bench\Attempt;
 use OddSpark\Bench\Observations;
 use OddSpark\Bench\Outcome;
 use OddSpark\Faults\Universe;
+use OddSpark\Instruments\Bag;
 use OddSpark\Meter\Reading;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\BestReading;
@@ -155,7 +156,7 @@ final class OracleTest extends TestCase
         $perceived = $seen->perceived;
         foreach ($perceived as $channel => $stretches) {
             if (str_starts_with($channel, 'meter ')) {
-                $perceived[$channel] = array_map(fn (array $s) => [$s[0], $s[1], $push(Reading::fromArray($s[2]), (float) ($s[2]['value'] ?? INF), 0.5)->toArray()], $stretches); // it has noise of its own already
+                $perceived[$channel] = array_map(fn (array $s) => [$s[0], $s[1], $push(Bag::reading($s[2]), (float) ($s[2]['value'] ?? INF), 0.5)->toArray()], $stretches); // it has noise of its own already
             }
         }
 

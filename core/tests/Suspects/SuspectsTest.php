@@ -47,7 +47,7 @@ final class SuspectsTest extends TestCase
             ['at_s' => 1, 'act' => 'door', 'to' => 'open'], ['at_s' => 2, 'act' => 'hold', 'to' => 'held'],
             ['at_s' => 30, 'act' => 'leads', 'red' => 'valve.MV', 'black' => 'valve.MVC'],
         ]), 'cold', new Memory());
-        self::assertTrue($attempt->state['slots']['pressure.contact']['closed']);
+        self::assertTrue($attempt->state->slots['pressure.contact']['closed']);
         self::assertLessThan(0.1, $attempt->observations->entries[2][1]->reading?->value);
         self::assertCount(3, array_filter($seen->entries, fn (array $e) => $e[1]->reading !== null));
     }

@@ -5,10 +5,6 @@ const QUESTIONS: Record<string, string> = {
     start: 'Begin', reference: 'Reference for volts', limit_test: 'A limit is tested by', valve_test: 'A gas valve is tested by', safety_jumper: 'Bridging a safety',
     valve_jumper: '24 V straight to a valve', flue_aside: 'Flue pipe pushed aside', rod_replacement: 'A flame rod is', after_short: 'After a short',
 }
-const BARRED: Record<string, string> = {
-    ask: 'asking the customer', clamp: 'the clamp', gauge: 'the manometer', draught: 'the draught gauge', analyser: 'the analyser', tester: 'the tester', lift: 'lifting wires', plug: 'pulling plugs',
-    jump: 'jumpers', push: 'pushing a contactor in', suck: 'sucking at a switch', tap: 'tapping',
-}
 
 /** What of the house rules binds the trainee at this job, in his words. */
 export function HouseRules({ rules }: { rules: ToldRules }) {
@@ -23,7 +19,7 @@ export function HouseRules({ rules }: { rules: ToldRules }) {
             {after.length > 0 && <Text>After the repair: {after.join(', ')}.</Text>}
             {Object.values(rules.schools).map((s) => <Text key={s.question}>{QUESTIONS[s.question] ?? s.question}: {s.way}.</Text>)}
             <Text>A flame current is good from {rules.flame_ua} µA on.</Text>
-            {rules.barred.length > 0 && <Text color="danger">Not allowed here: {rules.barred.map((b) => BARRED[b] ?? b).join(', ')}.</Text>}
+            {rules.barred.length > 0 && <Text color="danger">Not allowed here: {rules.barred.map((b) => b.toLowerCase()).join(', ')}.</Text>}
             {rules.papers.length < 2 && <Text>{rules.papers.length === 0 ? 'Neither ladder nor code card.' : rules.papers[0] === 'ladder' ? 'No code card.' : 'No ladder.'}</Text>}
             {rules.stops && <Text>What would hurt is stopped before it is done, and counts as tried.</Text>}
         </Box>

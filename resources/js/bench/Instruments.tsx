@@ -1,7 +1,8 @@
 import { Box, Button, HStack, Stack, Text } from '@chakra-ui/react'
 import type { AtTap, BoardData, Entry, Scene } from '@/lib/types'
 import { wireName } from '@/board/walk'
-import { AT_TAPS, lastReading } from './known'
+import { useInstruments } from '@/lib/useInstruments'
+import { lastReading } from './known'
 
 interface Props {
     board: BoardData
@@ -12,6 +13,7 @@ interface Props {
 
 /** What else hangs on the appliance beside the two leads, each with what it showed last. */
 export function Instruments({ board, scene, log, act }: Props) {
+    const titleOf = useInstruments()
     const taps = board.parts.flatMap((p) => p.taps ?? [])
     const label = (tap: string) => taps.find((t) => t.tap === tap)?.label ?? tap
     return (
@@ -33,7 +35,7 @@ export function Instruments({ board, scene, log, act }: Props) {
             )}
             {(Object.entries(scene.at_taps) as [AtTap, string][]).map(([instrument, tap]) => (
                 <Row
-                    key={instrument} name={AT_TAPS[instrument]} where={label(tap)} shown={lastReading(log, instrument)}
+                    key={instrument} name={titleOf(instrument)} where={label(tap)} shown={lastReading(log, instrument)}
                     onRead={() => void act('read', { of: instrument })} onOff={() => void act(instrument, { tap: null })}
                 />
             ))}

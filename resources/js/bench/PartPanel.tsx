@@ -3,7 +3,8 @@ import { useEffect, useState } from 'react'
 import type { BoardData, Entry, Part } from '@/lib/types'
 import { placeName, wiresAt } from '@/board/walk'
 import { ByHand } from './ByHand'
-import { AT_TAPS, knownLever } from './known'
+import { useInstruments } from '@/lib/useInstruments'
+import { knownLever } from './known'
 
 interface Props {
     say?: (text: string) => string
@@ -22,6 +23,7 @@ const MENDS = [{ how: 'replace', word: 'Replace' }, { how: 'clean', word: 'Clean
 
 /** What can be done to the part in front of one, and to the wires on the terminal that is picked. */
 export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, onPlace, say = (text) => text }: Props) {
+    const titleOf = useInstruments()
     if (!part) {
         return (
             <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3">
@@ -46,7 +48,7 @@ export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, o
             {part.resets && <Button h="44px" variant="outline" color="ink" borderColor="line" onClick={() => void act('reset', { part: part.id })}>Press its reset</Button>}
             {(part.taps ?? []).map((t) => (
                 <Button key={t.tap} h="44px" variant="outline" color="ink" borderColor="line" whiteSpace="normal" fontSize="14px" onClick={() => void act(t.instrument, { tap: t.tap })}>
-                    {AT_TAPS[t.instrument]}: {t.label}
+                    {titleOf(t.instrument)}: {t.label}
                 </Button>
             ))}
             {place && <Button h="44px" variant="outline" color="ink" borderColor="line" whiteSpace="normal" fontSize="14px" lineHeight="1.2" onClick={() => void act('tester', { place })}>Hold the tester to {placeName(board, place)}</Button>}

@@ -1,10 +1,5 @@
 import type { AtTap, Entry } from '@/lib/types'
 
-/** Instruments that are put to a tap, by name. */
-export const AT_TAPS: Record<AtTap, string> = {
-    gauge: 'Manometer', probe: 'Thermometer', draught: 'Draught gauge', analyser: 'Combustion analyser', smoke: 'Smoke pump', oil_gauge: 'Oil pressure gauge',
-}
-
 /** How a lever was last seen or set by this trainee; undefined when he has not looked. */
 export function knownLever(log: readonly Entry[], part: string, lever: string, label: string): string | undefined {
     for (let i = log.length - 1; i >= 0; i--) {

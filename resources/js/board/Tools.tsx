@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import type { AtTap, BoardData } from '@/lib/types'
-import { AT_TAPS } from '@/bench/known'
+import { useInstruments } from '@/lib/useInstruments'
 import { middleOf, placeAt, placeName, wireName } from './walk'
 
 const SvgText = chakra('text')
@@ -66,13 +66,14 @@ export function InSeries({ board, red, black }: { board: BoardData; red: string;
 
 /** Gauges and probes that hang on taps, each at the part that it is put to. */
 export function AtTaps({ board, at }: { board: BoardData; at: Partial<Record<AtTap, string>> }) {
+    const titleOf = useInstruments()
     return (Object.entries(at) as [AtTap, string][]).map(([instrument, tap], i) => {
         const part = board.parts.find((p) => p.taps.some((t) => t.tap === tap && t.instrument === instrument))
         const name = part?.taps.find((t) => t.tap === tap && t.instrument === instrument)?.label
         if (!part) return null
         const [x, y] = [part.x + part.w - 14 - 30 * i, part.y + part.h - 2]
         return (
-            <g key={instrument} pointerEvents="none" role="img" aria-label={`${AT_TAPS[instrument]} at ${name}`}>
+            <g key={instrument} pointerEvents="none" role="img" aria-label={`${titleOf(instrument)} at ${name}`}>
                 <Path d={`M${x} ${y}v-10`} stroke="copper" strokeWidth={4} strokeLinecap="round" />
                 <Circle cx={x} cy={y + 10} r={12} fill="sheet" stroke="copper" strokeWidth={2.4} />
                 <Path d={`M${x} ${y + 10}l5 -6M${x - 7} ${y + 13}a8 8 0 0 1 14 0`} stroke="ink" strokeWidth={1.6} fill="none" />

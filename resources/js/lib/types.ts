@@ -2,7 +2,8 @@ export interface Terminal { place: string; name: string; x: number; y: number; e
 export interface Control { lever: string; label: string; unit: string | null; positions: string[] | null; range: [number, number] | null; at: string | number }
 export interface Hands { turn: boolean; push: boolean; clock: boolean; suck: boolean; batteries: boolean; fuse: number | null; spares: string[] }
 /** What is put to a tap, by the act that puts it there. */
-export type AtTap = 'gauge' | 'probe' | 'draught' | 'analyser' | 'smoke' | 'oil_gauge'
+/** An instrument that is put to a tap, by its key. */
+export type AtTap = string
 export interface Tap { tap: string; instrument: AtTap; label: string }
 export interface Part {
     id: string; label: string; title: string; family: string; symbol: string

@@ -10,7 +10,7 @@ interface RulesDocument {
 }
 interface Set { id: number; document: RulesDocument; shipped: boolean; versions: { version: number; at: string | null }[] }
 interface Props {
-    sets: Set[]; chosen: string; lines: Record<string, string>; caps: Record<string, string>; dangers: Record<string, string>; barrable: string[]; schools: Record<string, Record<string, string>>
+    sets: Set[]; chosen: string; lines: Record<string, string>; caps: Record<string, string>; dangers: Record<string, string>; barrable: Record<string, string>; schools: Record<string, Record<string, string>>
 }
 
 const QUESTIONS: Record<string, string> = {
@@ -18,9 +18,6 @@ const QUESTIONS: Record<string, string> = {
     valve_jumper: '24 V straight to a main valve', flue_aside: 'Flue pipe pushed aside to prove a blockage', rod_replacement: 'A coated flame rod', after_short: 'After a short',
 }
 const HINTS: Record<string, string> = { where: 'Where in the sequence', circuit: 'Which circuit', reading: 'Which reading' }
-const BARRED: Record<string, string> = {
-    ask: 'Asking the customer', clamp: 'Clamp', gauge: 'Manometer', draught: 'Draught gauge', analyser: 'Analyser', tester: 'Tester', lift: 'Lifting wires', plug: 'Pulling plugs', jump: 'Jumpers', push: 'Pushing a contactor in', suck: 'Sucking at a switch', tap: 'Tapping',
-}
 
 /** House rules: what each line weighs, what a pass is, which school is followed. Saved as the next version; old marks keep theirs. */
 export default function Rules({ sets, chosen, lines, caps, dangers, barrable, schools }: Props) {
@@ -96,7 +93,9 @@ function Editor({ set, lines, caps, dangers, barrable, schools }: { set: Set } &
                     <Heading as="h2" size="sm">Stopped before it is done</Heading>
                     {Object.entries(dangers).map(([id, text]) => <Tick key={id} checked={d.stops.includes(id)} onChange={(on) => change({ stops: toggle(d.stops, id, on) })}>{text.split(/[.:]/)[0]}</Tick>)}
                     <Heading as="h2" size="sm" mt="2">Not allowed at all</Heading>
-                    <Grid templateColumns="1fr 1fr" columnGap="2">{barrable.map((id) => <Tick key={id} checked={d.barred.includes(id)} onChange={(on) => change({ barred: toggle(d.barred, id, on) })}>{BARRED[id] ?? id}</Tick>)}</Grid>
+                    <Grid templateColumns="1fr 1fr" columnGap="2">{Object.entries(barrable).map(([id, title]) => (
+                        <Tick key={id} checked={d.barred.includes(id)} onChange={(on) => change({ barred: toggle(d.barred, id, on) })}>{title}</Tick>
+                    ))}</Grid>
                     <Heading as="h2" size="sm" mt="2">What may be looked up</Heading>
                     <Tick checked={d.papers.includes('ladder')} onChange={(on) => change({ papers: toggle(d.papers, 'ladder', on) })}>The ladder</Tick>
                     <Tick checked={d.papers.includes('card')} onChange={(on) => change({ papers: toggle(d.papers, 'card', on) })}>The code card</Tick>

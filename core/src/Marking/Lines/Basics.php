@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Marking\Lines;
 
 use OddSpark\Acts\Act;
+use OddSpark\Acts\Quality;
 use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Model;
 use OddSpark\Marking\Account;
@@ -14,9 +15,6 @@ use OddSpark\Marking\Rules;
 /** Supply, fuel, demand, and the lamp where the control has a code: proved before parts. */
 final readonly class Basics implements Judge
 {
-    /** Acts on a part with which the looking at parts begins. */
-    private const ON_PARTS = ['leads', 'clamp', 'lift', 'jump', 'mend', 'spare', 'fuse', 'plug', 'tap', 'push', 'suck', 'turn', 'reset', 'gauge', 'draught'];
-
     public function judge(Account $account, Rules $rules): Line
     {
         [$opened, $touched, $wiped] = [$this->opened($account), $this->touched($account), $this->wiped($account)];
@@ -119,7 +117,7 @@ final readonly class Basics implements Judge
     /** The first act on a part that is none of the basics. */
     private function touched(Account $account): ?int
     {
-        foreach ($account->entries(self::ON_PARTS) as $i) {
+        foreach ($account->entriesThat(Quality::Touches) as $i) {
             if (self::proves($account, $account->act($i)) === []) {
                 return $i;
             }

@@ -18,9 +18,9 @@ final readonly class Money implements Judge
     {
         $minutes = $account->seen->until / 60_000;
         $parts = 0;
-        foreach ($account->entries(array_keys(Catalogue::ACTS)) as $i) {
+        foreach ($account->entries(array_keys(Catalogue::all())) as $i) {
             $act = $account->act($i);
-            $minutes += Catalogue::ACTS[$act->name]['minutes'];
+            $minutes += $act->minutes();
             $parts += $act->name === 'spare' || $act->name === 'mend' && $act->get('how') === 'replace' ? 1 : 0;
         }
         $calls = $this->calledBack ? 1 : 0;

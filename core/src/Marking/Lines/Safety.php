@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Marking\Lines;
 
-use OddSpark\Bench\Danger;
+use OddSpark\Acts\Danger;
 use OddSpark\Marking\Account;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;

@@ -54,7 +54,7 @@ final readonly class Technique implements Judge
             'chassis' => $rules->schools->is('reference', 'own_common'),
             'moment' => ! $this->isReadAgain($account, $i, fn (int $j) => ! isset($account->steps[$j]->flaws['moment'])),
             'loose' => ! $this->isReadAgain($account, $i, fn (int $j) => ! isset($account->steps[$j]->flaws['loose'])),
-            'ghost' => ! $this->isReadAgain($account, $i, fn (int $j) => $account->outcome($j)->reading?->mode->value === 'vlz'),
+            'ghost' => ! $this->isReadAgain($account, $i, fn (int $j) => $account->outcome($j)->reading?->mode->key() === 'vlz'),
             'series' => ! $this->isReadAgain($account, $i, fn (int $j) => ! isset($account->steps[$j]->flaws['series'])),
             default => true,
         };
@@ -98,7 +98,7 @@ final readonly class Technique implements Judge
         $slips = [];
         if (! $rules->schools->is('valve_test', 'either')) {
             $first = $this->firstAt($account, fn (Kind $k): bool => $k->isFuelValve());
-            if ($first !== null && in_array($account->outcome($first)->reading?->mode->value, self::CURRENT, true) !== $rules->schools->is('valve_test', 'amps_first')) {
+            if ($first !== null && in_array($account->outcome($first)->reading?->mode->key(), self::CURRENT, true) !== $rules->schools->is('valve_test', 'amps_first')) {
                 $slips[$first] = $rules->schools->is('valve_test', 'amps_first')
                     ? 'These rules test a valve by its amps first: one test shows the volts and a whole coil.' : 'These rules test a valve by the volts across its terminals first.';
             }

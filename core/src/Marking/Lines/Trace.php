@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Marking\Lines;
 
+use OddSpark\Acts\Catalogue;
+use OddSpark\Acts\Quality;
 use OddSpark\Marking\Account;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
@@ -51,12 +53,12 @@ final readonly class Trace implements Judge
     public static function questions(Account $account): array
     {
         $asked = [];
-        foreach ($account->entries([...Account::ASKING, ...Account::FORCING, ...Account::SWAPPING, 'dial']) as $i) {
+        foreach (array_filter($account->entries(array_keys(Catalogue::all())), fn (int $i): bool => Account::isQuestion($account->act($i))) as $i) {
             $act = $account->act($i);
             $step = $account->steps[$i];
             $outcome = $account->outcome($i);
-            $forced = in_array($act->name, Account::FORCING, true);
-            if (in_array($act->name, Account::SWAPPING, true)) {
+            $forced = $act->is(Quality::Forces);
+            if ($act->is(Quality::Swaps)) {
                 if ($step->before->entropy() > Account::SETTLED_BITS && $account->wasSound($i)) {
                     $asked[$i] = 0.0;
                 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Marking\Lines;
 
+use OddSpark\Acts\Quality;
 use OddSpark\Marking\Account;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
@@ -13,12 +14,6 @@ use OddSpark\Run\Memory;
 /** What was watched, tried and read after the repair, and how the appliance was left. */
 final class Verify implements Judge
 {
-    /** Acts after which a heating cycle has to be watched. */
-    private const RESTORING = ['mend', 'spare', 'fuse', 'batteries', 'unjump', 'plug', 'set', 'reset', 'land'];
-
-    /** Acts that mend: the trying of safeties and the readings come after the last of them. */
-    private const MENDING = ['mend', 'spare', 'fuse', 'batteries', 'unjump'];
-
     private SafetyTrials $trials;
 
     /** @var array{tried: array<string, bool>, fires: list<array{int, int}>} */
@@ -57,7 +52,7 @@ final class Verify implements Judge
     /** The entry of the last repair. */
     private function lastMend(Account $account): ?int
     {
-        $mends = $account->entries(self::MENDING);
+        $mends = $account->entriesThat(Quality::Mends);
 
         return $mends === [] ? null : end($mends);
     }
@@ -71,7 +66,7 @@ final class Verify implements Judge
     /** @param list<array{text: string, entry: int|null}> $why */
     private function cycle(Account $account, array &$why): float
     {
-        $done = $account->entries(self::RESTORING);
+        $done = $account->entriesThat(Quality::Restores);
         if ($done === [] && $account->repairs->isLeft()) {
             $why[] = Line::say('No heating cycle was watched after a repair: there was none.');
 
@@ -128,7 +123,7 @@ final class Verify implements Judge
     private function reading(Account $account, array &$why): float
     {
         $mended = $this->lastMend($account) ?? -1;
-        foreach ($account->entries(['leads', 'read', 'clamp', 'gauge', 'probe', 'draught', 'analyser', 'smoke', 'oil_gauge']) as $i) {
+        foreach ($account->entriesThat(Quality::Asks) as $i) {
             if ($i > $mended && $account->outcome($i)->reading !== null && $account->steps[$i]->flaws === []) {
                 $why[] = Line::say('A reading was taken after the repair.', $i);
 

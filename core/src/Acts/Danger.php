@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace OddSpark\Bench;
+namespace OddSpark\Acts;
 
 /** What would hurt in life, said once and plainly where it is done. */
 final class Danger

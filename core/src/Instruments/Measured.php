@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace OddSpark\Bench;
+namespace OddSpark\Instruments;
 
 use OddSpark\Meter\Reading;
 

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Metering;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
+use OddSpark\Acts\Situation;
+use OddSpark\Instruments\ClampMeter;
+use OddSpark\Run\BenchState;
+
+/** The jaw of the clamp closed round wires, or taken off. */
+final readonly class ClampRound extends Act
+{
+    public const NAME = 'clamp';
+
+    public const TITLE = 'Clamp';
+
+    public const MINUTES = ClampMeter::MINUTES;
+
+    public const QUALITIES = [Quality::Asks, Quality::Touches, Quality::Barrable];
+
+    public static function fields(): array
+    {
+        return ['wires' => Field::wires(12), 'turns' => Field::whole(1, 20)->optional()];
+    }
+
+    public function refusal(Situation $now): ?string
+    {
+        foreach ($this->get('wires') as $wire) { // at least one of its ends can be got at
+            if ($now->model->wire($wire) === null) {
+                return "There is no wire called \"$wire\" to close the jaw round.";
+            }
+            if (! $now->reach->reaches($now->state, "$wire.a") && ! $now->reach->reaches($now->state, "$wire.b")) {
+                return 'That is behind the door.';
+            }
+        }
+
+        return null;
+    }
+
+    public function apply(Situation $now): BenchState
+    {
+        $wires = $this->get('wires');
+
+        return $now->state->with(clamp: $wires === [] ? null : ['wires' => $wires, 'turns' => $this->get('turns') ?? 1]);
+    }
+
+    public function reads(): string
+    {
+        return ClampMeter::KEY;
+    }
+
+    public function said(Names $names): string
+    {
+        return $this->get('wires') === [] ? 'Clamp off'
+            : 'Clamp round '.implode(' and ', array_map($names->part(...), $this->get('wires'))).(($this->get('turns') ?? 1) > 1 ? ", {$this->get('turns')} turns" : '');
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Metering;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
+use OddSpark\Acts\Situation;
+use OddSpark\Instruments\FieldTester;
+
+/** The non-contact tester held to a place. */
+final readonly class HoldTester extends Act
+{
+    public const NAME = 'tester';
+
+    public const TITLE = 'Tester';
+
+    public const MINUTES = FieldTester::MINUTES;
+
+    public const QUALITIES = [Quality::Asks, Quality::Barrable];
+
+    public static function fields(): array
+    {
+        return ['place' => Field::place()];
+    }
+
+    public function refusal(Situation $now): ?string
+    {
+        return $now->reach->place($now->state, $this->get('place'), 'The tester');
+    }
+
+    public function shows(Situation $now): array
+    {
+        return ['tester' => FieldTester::lights($now->site(), $this->get('place')) ? 'lights' : 'stays dark'];
+    }
+
+    public function said(Names $names): string
+    {
+        return "Held the tester to {$names->place($this->get('place'))}";
+    }
+}

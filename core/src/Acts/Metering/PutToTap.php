@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Metering;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
+use OddSpark\Acts\Situation;
+use OddSpark\Instruments\Bag;
+use OddSpark\Run\BenchState;
+
+/** An instrument put to a tap, or put away; the act is called by the key of the instrument. */
+final readonly class PutToTap extends Act
+{
+    public const QUALITIES = [Quality::Asks, Quality::Touches, Quality::Barrable];
+
+    public static function fields(): array
+    {
+        return ['tap' => Field::tapOrNone()];
+    }
+
+    public function title(): string
+    {
+        return Bag::atTap($this->name)::TITLE;
+    }
+
+    public function minutes(): float
+    {
+        return Bag::atTap($this->name)::MINUTES;
+    }
+
+    public function refusal(Situation $now): ?string
+    {
+        $id = $this->get('tap');
+        if ($id === null) {
+            return null;
+        }
+        $tap = $now->model->tap($id);
+        if ($tap === null || $tap->instrument !== $this->name) {
+            return "There is no tap called \"$id\" for this instrument.";
+        }
+
+        return $now->reach->isBehind($now->state, $tap->part) ? 'That is behind the door.' : null;
+    }
+
+    public function apply(Situation $now): BenchState
+    {
+        $taps = array_replace($now->state->taps, [$this->name => $this->get('tap')]);
+
+        return $now->state->with(taps: array_filter($taps, fn (?string $tap): bool => $tap !== null));
+    }
+
+    public function reads(): string
+    {
+        return $this->name;
+    }
+
+    public function said(Names $names): string
+    {
+        return Bag::atTap($this->name)::TITLE.($this->get('tap') === null ? ' put away' : " at the {$names->tap($this->get('tap'))}");
+    }
+}

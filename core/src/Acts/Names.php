@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts;
+
+use OddSpark\Appliance\Model;
+use OddSpark\Faults\Universe;
+
+/** What things of an appliance are called, for those who say what was done to them. */
+final readonly class Names
+{
+    public function __construct(private Model $model) {}
+
+    public function place(string $place): string
+    {
+        return $this->model->placeName($place);
+    }
+
+    /** Of a part or a wire. */
+    public function part(string $id): string
+    {
+        $wire = $this->model->wire($id);
+
+        return $wire === null ? $this->model->part($id)->label ?? $id : "$wire->colour wire {$this->place($wire->from)} to {$this->place($wire->to)}";
+    }
+
+    public function setting(string $part, string $lever): string
+    {
+        return $this->model->kindOf($part)->settings[$lever]->label ?? $lever;
+    }
+
+    public function tap(string $tap): string
+    {
+        return $this->model->tap($tap)->label ?? $tap;
+    }
+
+    public function fault(string $id): string
+    {
+        return Universe::of($this->model)->faults[$id]->title ?? $id;
+    }
+}

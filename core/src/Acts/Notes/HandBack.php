@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Notes;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Situation;
+
+/** The appliance handed back to the household. */
+final readonly class HandBack extends Act
+{
+    public const NAME = 'hand_back';
+
+    public const MINUTES = 2.0;
+
+    public static function fields(): array
+    {
+        return [];
+    }
+
+    public function risks(Situation $now): array
+    {
+        return $now->risk->leaving($now);
+    }
+
+    public function said(Names $names): string
+    {
+        return 'Handed the appliance back';
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Notes;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Tells;
+
+/** Help asked for, of some grade. */
+final readonly class Hint extends Act
+{
+    public const NAME = 'hint';
+
+    public const MINUTES = 0.0;
+
+    public static function fields(): array
+    {
+        return ['grade' => Field::oneOf('where', 'circuit', 'reading')];
+    }
+
+    public function tells(): Tells
+    {
+        return Tells::Nothing;
+    }
+
+    public function said(Names $names): string
+    {
+        return 'Took a hint: '.match ($this->get('grade')) {
+            'where' => 'where in the sequence',
+            'circuit' => 'which circuit',
+            default => 'which reading',
+        };
+    }
+}

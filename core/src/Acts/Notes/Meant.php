@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Notes;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+
+/** What the last reading meant to the person. */
+final readonly class Meant extends Act
+{
+    public const NAME = 'meant';
+
+    public const MINUTES = 0.0;
+
+    public static function fields(): array
+    {
+        return ['meaning' => Field::oneOf('good', 'bad', 'unsure')];
+    }
+
+    public function said(Names $names): string
+    {
+        return 'Took it as '.match ($this->get('meaning')) {
+            'good' => 'good',
+            'bad' => 'bad',
+            default => 'not conclusive',
+        };
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts;
+
+use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Plan;
+use OddSpark\Faults\Fault;
+use OddSpark\Run\BenchState;
+use OddSpark\Run\Machine;
+use OddSpark\Senses\Perception;
+
+/** What a look at a part lets a person see, and what is wrong with it to be seen. */
+final readonly class Noticing
+{
+    public function __construct(private Plan $plan, private Fault $fault, public Perception $perception, private Reach $reach) {}
+
+    /**
+     * What one sees on looking at a part: its condition, what is set on it, what moves or shines.
+     *
+     * @return array<string, string>
+     */
+    public function look(Machine $machine, BenchState $state, string $part): array
+    {
+        $door = $state->door === 'open';
+        if (! $this->reach->reaches($state, "$part.a")) { // through the glass
+            return $this->perception->lookingAt($machine, $state, $part, $door);
+        }
+        $kind = $this->plan->model->kindOf($part);
+        $seen = ['condition' => $this->sick($state, $part)->seen ?? ($kind->look ?? 'Insulation whole, both ends seated.')];
+        foreach ($this->plan->model->landedElsewhere() as $built) {
+            if (Model::split($built['end'])[0] === $part) {
+                $seen['condition'] = $this->landed($built['end'], $built['on']);
+            }
+        }
+        $tag = $this->plan->model->tag($part);
+        if ($tag !== null) {
+            $seen['tag'] = $tag;
+        }
+        foreach ($state->earlier as [$end, $on]) {
+            [$wire] = Model::split($end);
+            if ($wire === $part && isset($this->plan->model->wires()[$wire])) {
+                $seen['condition'] = $this->landed($end, $on);
+            }
+        }
+        foreach ($kind->settings ?? [] as $lever => $setting) {
+            $at = $state->slots["$part.$lever"]['at'];
+            $seen[$setting->label] = is_string($at) ? $at : "$at $setting->unit";
+        }
+        $left = array_filter($state->earlier, fn (array $j) => ! isset($this->plan->model->wires()[Model::split($j[0])[0]]));
+        foreach ([...$state->jumpers, ...$left] as [$a, $b]) { // one that somebody left is seen by looking there
+            if (str_starts_with($a, "$part.") || str_starts_with($b, "$part.")) {
+                $seen['jumper'] = "from {$this->plan->model->placeName($a)} to {$this->plan->model->placeName($b)}";
+            }
+        }
+
+        return $seen + $this->perception->lookingAt($machine, $state, $part, $door);
+    }
+
+    /** Of a wire end that is not where the drawing has it. */
+    private function landed(string $end, string $on): string
+    {
+        $model = $this->plan->model;
+        [$wire, $which] = Model::split($end);
+
+        return sprintf('This end is on %s; the drawing has it on %s.', $model->placeName($on), $model->placeName($model->wires()[$wire]->at($which)));
+    }
+
+    /**
+     * What is wrong with a part and not mended yet; null when nothing is.
+     */
+    public function sick(BenchState $state, string $part): ?Fault
+    {
+        return in_array($part, $state->mended, true) ? null : $this->fault->in($part);
+    }
+}

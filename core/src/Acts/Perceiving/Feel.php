@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Perceiving;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
+use OddSpark\Acts\Situation;
+use OddSpark\Instruments\Thermometer;
+use OddSpark\Parts\Ability\Turns;
+
+/** A hand on a part: its warmth, its tremor. */
+final readonly class Feel extends Act
+{
+    public const NAME = 'feel';
+
+    public const MINUTES = 0.2;
+
+    public const QUALITIES = [Quality::Asks];
+
+    public static function fields(): array
+    {
+        return ['part' => Field::part()];
+    }
+
+    /** How a temperature feels, from here on, °F; °C where the supply is European. Common practice, no source. */
+    private const FEELS = [
+        'NA' => [60 => 'cool', 88 => 'warm', 112 => 'hot', 140 => 'too hot to hold'],
+        'EU' => [16 => 'cool', 31 => 'warm', 44 => 'hot', 60 => 'too hot to hold'],
+    ];
+
+    public function refusal(Situation $now): ?string
+    {
+        return $now->reach->part($now->state, $this->part());
+    }
+
+    public function shows(Situation $now): array
+    {
+        $felt = [];
+        foreach ($now->model->taps() as $tap) {
+            if ($tap->part === $this->part() && $tap->instrument === Thermometer::KEY) {
+                $felt['warmth'] = self::warmth($now->model->region(), $now->state->value($tap->of));
+            }
+        }
+        foreach (array_keys($now->model->kindOf($this->part())?->those(Turns::class) ?? []) as $name) {
+            $felt['tremor'] = match ($now->machine->shows($now->state, "{$this->part()}.$name")) {
+                '' => 'still',
+                'hums' => 'trembles and does not turn',
+                default => 'runs smoothly',
+            };
+        }
+
+        return $felt === [] ? ['touch' => 'nothing to be felt'] : $felt;
+    }
+
+    private static function warmth(string $region, float $degrees): string
+    {
+        $feels = 'cold';
+        foreach (self::FEELS[$region] as $from => $word) {
+            $feels = $degrees >= $from ? $word : $feels;
+        }
+
+        return $feels;
+    }
+
+    public function said(Names $names): string
+    {
+        return "Felt {$names->part($this->part())}";
+    }
+}

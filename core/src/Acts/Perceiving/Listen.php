@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Perceiving;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
+use OddSpark\Acts\Situation;
+
+/** An ear to a part. */
+final readonly class Listen extends Act
+{
+    public const NAME = 'listen';
+
+    public const MINUTES = 0.2;
+
+    public const QUALITIES = [Quality::Asks];
+
+    public static function fields(): array
+    {
+        return ['part' => Field::part()];
+    }
+
+    public function refusal(Situation $now): ?string
+    {
+        return $now->reach->part($now->state, $this->part());
+    }
+
+    public function shows(Situation $now): array
+    {
+        $heard = [];
+        foreach ($now->plan->percepts as $channel => $percept) {
+            if ($percept['part'] === $this->part() && $percept['sense'] === 'hearing') {
+                $heard[$percept['thing']] = $now->noticing->perception->how($channel, $now->machine->shows($now->state, $percept['of']));
+            }
+        }
+
+        return $heard === [] ? ['sound' => 'nothing'] : $heard;
+    }
+
+    public function said(Names $names): string
+    {
+        return "Listened at {$names->part($this->part())}";
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Perceiving;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
+use OddSpark\Acts\Situation;
+
+/** What the air says. */
+final readonly class Smell extends Act
+{
+    public const NAME = 'smell';
+
+    public const MINUTES = 0.1;
+
+    public const QUALITIES = [Quality::Asks];
+
+    public static function fields(): array
+    {
+        return [];
+    }
+
+    public function shows(Situation $now): array
+    {
+        return ['smell' => $this->smelt($now)];
+    }
+
+    private function smelt(Situation $now): string
+    {
+        foreach ($now->plan->percepts as $percept) {
+            $isOpen = $now->state->isDoorOpen() || $percept['from'] !== 'open';
+            if ($isOpen && $now->machine->shows($now->state, $percept['of']) === 'gas') {
+                return 'of fuel';
+            }
+        }
+        foreach ($now->state->isDoorOpen() ? ($now->fault->members ?: [$now->fault]) : [] as $fault) {
+            if ($fault->smells !== null && $now->noticing->sick($now->state, $fault->part) !== null) {
+                return "of $fault->smells";
+            }
+        }
+
+        return 'of nothing';
+    }
+
+    public function said(Names $names): string
+    {
+        return 'Smelt';
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts;
+
+/** What sort of thing an act is, to those who judge it or may bar it. */
+enum Quality
+{
+    /** Asks the appliance something: a reading, a look, a sound, a touch. */
+    case Asks;
+
+    /** Makes the appliance do something past its controls. */
+    case Forces;
+
+    /** Puts in another part, or sets one right. */
+    case Swaps;
+
+    /** Is done on a part: with the first of these the looking at parts begins. */
+    case Touches;
+
+    /** Can set right what was wrong. */
+    case Mends;
+
+    /** Can bring the appliance back to work, mending or not. */
+    case Restores;
+
+    /** House rules can do without it. */
+    case Barrable;
+}

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts;
+
+use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Plan;
+use OddSpark\Run\BenchState;
+
+/** What is within reach on an appliance as it stands, and what its doors, its wire ends and a look at it change. */
+final readonly class Reach
+{
+    /** @var list<string> parts behind the door */
+    private array $covered;
+
+    /** @var array<string, true> parts of which something shows through the glass, or stands outside */
+    private array $shows;
+
+    private Model $model;
+
+    public function __construct(Plan $plan)
+    {
+        $shows = [];
+        foreach ($plan->percepts as $percept) {
+            if ($percept['sense'] === 'sight' && in_array($percept['from'], ['outside', 'anywhere'], true)) {
+                $shows[$percept['part']] = true;
+            }
+        }
+        $this->shows = $shows;
+        $this->model = $plan->model;
+        $this->covered = $plan->model->covered();
+    }
+
+    /** Whether a lead can get to a place: it is not behind a door that is shut. */
+    public function reaches(BenchState $state, string $place): bool
+    {
+        return ! $this->isBehind($state, $this->ownerOf($place));
+    }
+
+    public function isBehind(BenchState $state, string $part): bool
+    {
+        return ! $state->isDoorOpen() && in_array($part, $this->covered, true);
+    }
+
+    /** The part that a place is at: of a wire end, the one that it goes to. */
+    public function ownerOf(string $place): string
+    {
+        [$owner, $end] = Model::split($place);
+        $wire = $this->model->wire($owner);
+
+        return $wire === null ? $owner : Model::split($wire->at($end))[0];
+    }
+
+    /** Whether anything of a part can be seen: it lies open, or something of it shows through the glass of the door. */
+    public function isInSight(BenchState $state, string $part): bool
+    {
+        return isset($this->shows[$part]) || $this->reaches($state, "$part.");
+    }
+
+    /** Why nothing can be done to a part or a wire here and now; null when something can. */
+    public function part(BenchState $state, string $id): ?string
+    {
+        if ($this->model->part($id) === null && $this->model->wire($id) === null) {
+            return "There is no part called \"$id\" here.";
+        }
+
+        return $this->isBehind($state, $this->model->part($id) !== null ? $id : $this->ownerOf("$id.a")) ? 'That is behind the door.' : null;
+    }
+
+    /** Why something cannot be put to a place; null when it can. */
+    public function place(BenchState $state, string $place, string $what): ?string
+    {
+        if (! $this->model->isPlace($place)) {
+            return "There is no place called \"$place\".";
+        }
+
+        return $this->reaches($state, $place) ? null : "$what cannot get there: it is behind the door.";
+    }
+
+    /** The place at which the drawing has a wire end. */
+    public function drawn(string $end): string
+    {
+        [$wire, $which] = Model::split($end);
+
+        return $this->model->wires()[$wire]->at($which);
+    }
+
+    /** With a wire end landed, or lifted. */
+    public function landed(BenchState $state, string $end, bool $landed): BenchState
+    {
+        [$wire, $which] = Model::split($end);
+
+        return $state->withSlots(["$wire.body" => [$which => $landed]]);
+    }
+
+    /** With the switches of the doors as the doors and a hand have them. */
+    public function interlocked(BenchState $state): BenchState
+    {
+        $at = ['at' => ! $state->isDoorOpen() || $state->held ? 'pressed' : 'out'];
+        $switches = [];
+        foreach ($this->model->doors() as $door) {
+            if ($door->interlock !== null) {
+                $switches[$door->interlock] = $at;
+            }
+        }
+
+        return $state->withSlots($switches);
+    }
+
+    /** A look at a part shows the jumpers that somebody has left on it; from then on they are known. */
+    public function noticed(BenchState $state, string $part): BenchState
+    {
+        [$jumpers, $earlier] = [$state->jumpers, []];
+        foreach ($state->earlier as $jumper) {
+            $owners = array_map(fn (string $place): string => Model::split($place)[0], $jumper);
+            $isWire = $this->model->wire($owners[0]) !== null; // one on a wrong place is no jumper
+            if (in_array($part, $owners, true) && ! $isWire && $this->reaches($state, "$part.")) {
+                $jumpers[] = $jumper;
+            } else {
+                $earlier[] = $jumper;
+            }
+        }
+
+        return $state->with(jumpers: $jumpers, earlier: $earlier);
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Repairs;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
+use OddSpark\Acts\Situation;
+use OddSpark\Parts\Ability\Blows;
+use OddSpark\Run\BenchState;
+
+/** A fuse of some amps in its clips, or none. */
+final readonly class FitFuse extends Act
+{
+    public const NAME = 'fuse';
+
+    public const MINUTES = 1.0;
+
+    public const QUALITIES = [Quality::Touches, Quality::Mends, Quality::Restores];
+
+    public static function fields(): array
+    {
+        return ['part' => Field::part(), 'amps' => Field::number()];
+    }
+
+    public function refusal(Situation $now): ?string
+    {
+        $amps = $this->get('amps');
+
+        return $now->reach->part($now->state, $this->part()) ?? match (true) {
+            $now->model->kindOf($this->part())?->hands()->fuse === null => 'There is no fuse in it.',
+            $amps < 0 || $amps > 100 => 'A fuse has up to 100 A; 0 takes it out.',
+            default => null,
+        };
+    }
+
+    public function risks(Situation $now): array
+    {
+        $isLarger = $this->get('amps') > $now->model->parts()[$this->part()]->kind->ratedAmps();
+        $risks = $now->risk->hands($now, $this->part());
+
+        // a charged capacitor is not what one thinks of with too large a fuse in hand
+        return $isLarger ? [...array_intersect($risks, ['live-work']), 'over-fused'] : $risks;
+    }
+
+    public function apply(Situation $now): BenchState
+    {
+        [$part, $amps] = [$this->part(), $this->get('amps')];
+        [$fitted, $slots] = [$now->state->fitted, []];
+        foreach ($now->model->parts()[$part]->kind->those(Blows::class) as $name => $spec) {
+            unset($fitted["$part.$name.open"], $fitted["$part.$name.amps"]);
+            if ($amps == 0) {
+                $fitted["$part.$name.open"] = true;
+            } elseif ($amps != $spec->get('amps')) {
+                $fitted["$part.$name.amps"] = $amps;
+            }
+            $slots["$part.$name"] = ['whole' => $amps != 0] + $now->machine->initial()->slots["$part.$name"];
+        }
+        $mended = array_values(array_unique([...$now->state->mended, $part]));
+
+        return $now->state->with(resets: [], mended: $mended, fitted: $fitted, slots: array_replace($now->state->slots, $slots));
+    }
+
+    public function said(Names $names): string
+    {
+        return $this->get('amps') == 0 ? "Took the fuse out of {$names->part($this->part())}" : "Put {$this->get('amps')} A into {$names->part($this->part())}";
+    }
+}

@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts;
+
+use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Plan;
+use OddSpark\Parts\Ability\Burns;
+use OddSpark\Parts\Ability\HoldsCharge;
+use OddSpark\Run\BenchState;
+
+/** What acts would have done to a person or a house in life, seen from the appliance as it stands: ids of {@see Danger}. */
+final readonly class Risk
+{
+    /** From here on a shock. */
+    private const LIVE_V = 50.0;
+
+    /** Trials without a light from which on the fuel should have been shut: more than a control makes by itself. */
+    public const RAW_TRIALS = 5;
+
+    public function __construct(private Plan $plan) {}
+
+    /** Trials without a light, all burners together, since they last burnt. */
+    public function rawTrials(BenchState $state): int
+    {
+        $raw = 0;
+        foreach ($this->plan->those(Burns::class) as $id) {
+            $raw += $state->slots[$id]['raw'];
+        }
+
+        return $raw;
+    }
+
+    /**
+     * Hands on a part or a wire, and on some places beside.
+     *
+     * @param list<string> $places
+     * @return list<string>
+     */
+    public function hands(Situation $now, string $owner, array $places = []): array
+    {
+        $own = array_filter(array_keys($this->plan->places), fn (string $p): bool => str_starts_with($p, "$owner."));
+        $live = $this->touched($now, [...$places, ...$own]);
+        if ($live !== []) {
+            return $live;
+        }
+        foreach ($this->plan->those(HoldsCharge::class) as $id) {
+            if ($now->state->slots[$id]['charge'] > self::LIVE_V && $this->isAt($owner, Model::split($id)[0])) {
+                return ['charged-capacitor'];
+            }
+        }
+
+        return [];
+    }
+
+    /**
+     * @param list<string> $places
+     * @return list<string>
+     */
+    public function touched(Situation $now, array $places): array
+    {
+        $solution = $now->machine->solution($now->state);
+        foreach ($places as $place) {
+            if ($solution->acVolts($this->plan->places[$place], 0) > self::LIVE_V) {
+                return ['live-work'];
+            }
+        }
+
+        return [];
+    }
+
+    /**
+     * What a jumper does away with: a safety between its two ends, or all that stands before a fuel valve.
+     *
+     * @return list<string>
+     */
+    public function bridged(Situation $now, string $from, string $to): array
+    {
+        $found = [];
+        foreach ($now->model->parts() as $part) {
+            $at = [Model::split($from)[0] === $part->id, Model::split($to)[0] === $part->id];
+            if ($at === [true, true] && $part->kind->guards() !== null) {
+                $found[] = 'safety-jumpered';
+            }
+            if ($at[0] !== $at[1] && $part->kind->isFuelValve()) {
+                $found[] = 'valve-jumpered';
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<string> what is left behind on handing back */
+    public function leaving(Situation $now): array
+    {
+        $state = $now->state;
+        $lifted = array_filter(array_keys($now->model->wires()), fn (string $wire): bool => ! $state->isLanded("$wire.a") || ! $state->isLanded("$wire.b"));
+        $jumpers = array_filter([...$state->jumpers, ...$state->earlier], fn (array $j): bool => $now->model->wire(Model::split($j[0])[0]) === null);
+
+        return array_keys(array_filter([
+            'door-switch-held' => $state->held,
+            'door-open' => $state->isDoorOpen(),
+            'wire-lifted' => $lifted !== [],
+            'jumper-left' => $jumpers !== [],
+            'over-fused' => $this->isOverFused($now),
+            'flue-left' => $this->stands($now, 'pipe', 'aside'),
+            'filter-left' => $this->stands($now, 'slide', 'out'),
+            'power-off' => $this->isSwitchedOff($now),
+        ]));
+    }
+
+    /** Whether a part is the one in hand, or the wire in hand goes to it. */
+    private function isAt(string $owner, string $part): bool
+    {
+        return $owner === $part || $this->plan->model->wire($owner)?->goesTo($part) === true;
+    }
+
+    /** Whether a lever of some name stands somewhere at a position. */
+    private function stands(Situation $now, string $lever, string $at): bool
+    {
+        foreach (array_keys($now->model->parts()) as $part) {
+            if ($now->state->at("$part.$lever") === $at) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function isOverFused(Situation $now): bool
+    {
+        foreach ($now->state->fitted as $path => $value) {
+            $part = implode('.', array_slice(explode('.', $path), 0, -2));
+            if (str_ends_with($path, '.amps') && $value > ($now->model->kindOf($part)?->ratedAmps() ?? INF)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether any breaker or switch of the supply stands at off. */
+    private function isSwitchedOff(Situation $now): bool
+    {
+        foreach ($now->model->parts() as $part) {
+            foreach ($part->kind->isSupply() ? array_keys($part->kind->settings) : [] as $lever) {
+                if ($now->state->at("$part->id.$lever") === 'off') {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+}

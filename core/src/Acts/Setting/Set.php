@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Setting;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
+use OddSpark\Acts\Situation;
+use OddSpark\Run\BenchState;
+
+/** A switch, a cock, a dial set by hand. */
+final readonly class Set extends Act
+{
+    public const NAME = 'set';
+
+    public const MINUTES = 0.5;
+
+    public const QUALITIES = [Quality::Restores];
+
+    public static function fields(): array
+    {
+        return ['part' => Field::part(), 'lever' => Field::id('lever'), 'to' => Field::setting()];
+    }
+
+    public function refusal(Situation $now): ?string
+    {
+        [$id, $lever] = [$this->part(), (string) $this->get('lever')];
+        $part = $now->model->part($id);
+        if ($part === null) {
+            return "There is no part called \"$id\" here.";
+        }
+        $setting = $part->kind->settings[$lever] ?? null;
+        if ($setting === null) {
+            return "There is nothing called \"$lever\" to set on \"$id\".";
+        }
+        if ($now->reach->isBehind($now->state, $id)) {
+            return 'That is behind the door.';
+        }
+
+        return $setting->takes($this->get('to')) ? null : "It can be set to {$setting->choices()}.";
+    }
+
+    public function risks(Situation $now): array
+    {
+        return $this->get('lever') === 'pipe' && $this->get('to') === 'aside' ? ['flue-aside'] : [];
+    }
+
+    public function apply(Situation $now): BenchState
+    {
+        return $now->state->withSlots(["{$this->part()}.{$this->get('lever')}" => ['at' => $this->get('to')]]);
+    }
+
+    public function said(Names $names): string
+    {
+        return "{$names->part($this->part())}, {$names->setting($this->part(), $this->get('lever'))} to {$this->get('to')}";
+    }
+}

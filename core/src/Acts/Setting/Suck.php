@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Setting;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
+use OddSpark\Acts\Situation;
+use OddSpark\Parts\Ability\Senses;
+use OddSpark\Run\BenchState;
+
+/** Suction by mouth at the port of a pressure switch. */
+final readonly class Suck extends Act
+{
+    public const NAME = 'suck';
+
+    public const TITLE = 'Sucking at a switch';
+
+    public const MINUTES = 0.3;
+
+    public const QUALITIES = [Quality::Forces, Quality::Touches, Quality::Barrable];
+
+    public static function fields(): array
+    {
+        return ['part' => Field::part(), 'to' => Field::oneOf('on', 'off')];
+    }
+
+    public function refusal(Situation $now): ?string
+    {
+        return $now->reach->part($now->state, $this->part())
+            ?? ($now->model->kindOf($this->part())?->hands()->suck === true ? null : 'There is no port on it to suck at.');
+    }
+
+    public function risks(Situation $now): array
+    {
+        return $this->get('to') === 'on' ? ['suction'] : [];
+    }
+
+    public function apply(Situation $now): BenchState
+    {
+        $sensors = array_keys($now->model->parts()[$this->part()]->kind->those(Senses::class));
+        $sucked = ['sucked' => $this->get('to') === 'on'];
+
+        return $now->state->withSlots(array_fill_keys(array_map(fn (string $name): string => "{$this->part()}.$name", $sensors), $sucked));
+    }
+
+    public function said(Names $names): string
+    {
+        return $this->get('to') === 'on' ? "Sucked at {$names->part($this->part())}" : "Let {$names->part($this->part())} go";
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Setting;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
+use OddSpark\Acts\Situation;
+use OddSpark\Run\BenchState;
+
+/** A tap with a finger or a handle. */
+final readonly class Tap extends Act
+{
+    public const NAME = 'tap';
+
+    public const TITLE = 'Tapping';
+
+    public const MINUTES = 0.2;
+
+    public const QUALITIES = [Quality::Touches, Quality::Barrable];
+
+    public static function fields(): array
+    {
+        return ['part' => Field::part()];
+    }
+
+    public function refusal(Situation $now): ?string
+    {
+        return $now->reach->part($now->state, $this->part());
+    }
+
+    public function apply(Situation $now): BenchState
+    {
+        $tapped = [];
+        foreach ($now->state->slots as $id => $slot) {
+            if (str_starts_with($id, $this->part().'.') && isset($slot['taps'])) {
+                $tapped[$id] = ['taps' => $slot['taps'] + 1];
+            }
+        }
+
+        return $now->state->withSlots($tapped);
+    }
+
+    public function said(Names $names): string
+    {
+        return "Tapped {$names->part($this->part())}";
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Wires;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
+use OddSpark\Acts\Situation;
+use OddSpark\Run\BenchState;
+
+/** A clip lead from one place to another. */
+final readonly class Jump extends Act
+{
+    public const NAME = 'jump';
+
+    public const TITLE = 'Jumpers';
+
+    public const MINUTES = 1.0;
+
+    public const QUALITIES = [Quality::Forces, Quality::Touches, Quality::Barrable];
+
+    public static function fields(): array
+    {
+        return ['from' => Field::place(), 'to' => Field::place()];
+    }
+
+    /** Jumpers in the bag. */
+    private const MOST = 6;
+
+    public function refusal(Situation $now): ?string
+    {
+        [$from, $to] = [$this->get('from'), $this->get('to')];
+
+        return $now->reach->place($now->state, $from, 'The clip') ?? $now->reach->place($now->state, $to, 'The clip') ?? match (true) {
+            $from === $to => 'Both clips on one place join nothing.',
+            Jumper::isThere($now->state, $from, $to) => 'There is a jumper there already.',
+            count($now->state->jumpers) >= self::MOST => 'There are six jumpers in the bag, and all are in use.',
+            default => null,
+        };
+    }
+
+    public function risks(Situation $now): array
+    {
+        [$from, $to] = [$this->get('from'), $this->get('to')];
+
+        return [...$now->risk->touched($now, [$from, $to]), ...$now->risk->bridged($now, $from, $to)];
+    }
+
+    public function apply(Situation $now): BenchState
+    {
+        return $now->state->with(jumpers: [...$now->state->jumpers, [$this->get('from'), $this->get('to')]]);
+    }
+
+    public function said(Names $names): string
+    {
+        return "Jumper from {$names->place($this->get('from'))} to {$names->place($this->get('to'))}";
+    }
+}

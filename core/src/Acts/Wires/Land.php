@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Wires;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
+use OddSpark\Acts\Situation;
+use OddSpark\Appliance\Model;
+use OddSpark\Run\BenchState;
+
+/** A wire end put back where the drawing has it. */
+final readonly class Land extends Act
+{
+    public const NAME = 'land';
+
+    public const MINUTES = 1.0;
+
+    public const QUALITIES = [Quality::Restores];
+
+    public static function fields(): array
+    {
+        return ['end' => Field::wireEnd()];
+    }
+
+    public function refusal(Situation $now): ?string
+    {
+        $end = $this->get('end');
+        if (! $now->model->isWireEnd($end)) {
+            return "There is no wire end called \"$end\".";
+        }
+        if (! $now->reach->reaches($now->state, $end)) {
+            return 'That is behind the door.';
+        }
+
+        return $now->state->isLanded($end) === true ? 'It is landed already.' : null;
+    }
+
+    public function risks(Situation $now): array
+    {
+        return $now->risk->hands($now, Model::split($this->get('end'))[0], [$now->reach->drawn($this->get('end'))]);
+    }
+
+    public function apply(Situation $now): BenchState
+    {
+        return $now->reach->landed($now->state, $this->get('end'), true);
+    }
+
+    public function said(Names $names): string
+    {
+        return "Landed the {$names->place($this->get('end'))}";
+    }
+}

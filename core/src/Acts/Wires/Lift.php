@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Wires;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
+use OddSpark\Acts\Situation;
+use OddSpark\Appliance\Model;
+use OddSpark\Run\BenchState;
+
+/** A wire end taken off its terminal. */
+final readonly class Lift extends Act
+{
+    public const NAME = 'lift';
+
+    public const TITLE = 'Lifting wires';
+
+    public const MINUTES = 1.0;
+
+    public const QUALITIES = [Quality::Touches, Quality::Barrable];
+
+    public static function fields(): array
+    {
+        return ['end' => Field::wireEnd()];
+    }
+
+    public function refusal(Situation $now): ?string
+    {
+        $end = $this->get('end');
+        if (! $now->model->isWireEnd($end)) {
+            return "There is no wire end called \"$end\".";
+        }
+        if (! $now->reach->reaches($now->state, $end)) {
+            return 'That is behind the door.';
+        }
+
+        return $now->state->isLanded($end) === false ? 'It is lifted already.' : null;
+    }
+
+    public function risks(Situation $now): array
+    {
+        return $now->risk->hands($now, Model::split($this->get('end'))[0]);
+    }
+
+    public function apply(Situation $now): BenchState
+    {
+        return $now->reach->landed($now->state, $this->get('end'), false);
+    }
+
+    public function said(Names $names): string
+    {
+        return "Lifted the {$names->place($this->get('end'))}";
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Wires;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
+use OddSpark\Acts\Situation;
+use OddSpark\Appliance\Model;
+use OddSpark\Run\BenchState;
+
+/** All wires of a part, by its plug. */
+final readonly class Plug extends Act
+{
+    public const NAME = 'plug';
+
+    public const TITLE = 'Pulling plugs';
+
+    public const MINUTES = 0.5;
+
+    public const QUALITIES = [Quality::Touches, Quality::Restores, Quality::Barrable];
+
+    public static function fields(): array
+    {
+        return ['part' => Field::part(), 'to' => Field::oneOf('off', 'on')];
+    }
+
+    public function refusal(Situation $now): ?string
+    {
+        return $now->reach->part($now->state, $this->part());
+    }
+
+    public function risks(Situation $now): array
+    {
+        return $now->risk->hands($now, $this->part());
+    }
+
+    public function apply(Situation $now): BenchState
+    {
+        $state = $now->state;
+        foreach ($now->model->wires() as $id => $wire) {
+            foreach (['a', 'b'] as $end) {
+                if (Model::split($wire->at($end))[0] === $this->part()) {
+                    $state = $now->reach->landed($state, "$id.$end", $this->get('to') === 'on');
+                }
+            }
+        }
+
+        return $state;
+    }
+
+    public function said(Names $names): string
+    {
+        return ($this->get('to') === 'off' ? 'Pulled the plug of ' : 'Put the plug back on ').$names->part($this->part());
+    }
+}

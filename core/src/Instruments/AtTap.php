@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Instruments;
+
+use OddSpark\Meter\Meter;
+use OddSpark\Meter\Scale;
+use OddSpark\Meter\Specification;
+use OddSpark\Run\BenchState;
+
+/** An instrument that is put to a tap of the appliance, and shows what is there. */
+abstract readonly class AtTap extends Instrument implements Scale
+{
+    protected const SIGNED = false;
+
+    private Specification $specification;
+
+    final public function __construct()
+    {
+        $this->specification = $this->made();
+    }
+
+    /** What it is: unit, ranges, accuracy, how fast. */
+    abstract protected function made(): Specification;
+
+    public function key(): string
+    {
+        return static::KEY;
+    }
+
+    public function specification(): Specification
+    {
+        return $this->specification;
+    }
+
+    public function isSigned(): bool
+    {
+        return static::SIGNED;
+    }
+
+    public function wantsDead(): bool
+    {
+        return false;
+    }
+
+    public function isOn(BenchState $state): bool
+    {
+        return isset($state->taps[static::KEY]);
+    }
+
+    public function read(Site $site): Measured
+    {
+        return $this->at($site, $site->state->taps[static::KEY]);
+    }
+
+    /** What it would show at a tap. */
+    public function at(Site $site, string $tap): Measured
+    {
+        $exact = $site->state->value($site->plan->model->taps()[$tap]->of);
+
+        return new Measured($exact, Meter::show($this, $exact, $site->noise()));
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Instruments;
+
+use OddSpark\Meter\Mode;
+use OddSpark\Meter\Reading;
+use OddSpark\Meter\Scale;
+
+/** The instruments there are: the only list of them. */
+final class Bag
+{
+    /** @var list<class-string<Instrument>> */
+    public const INSTRUMENTS = [
+        Multimeter::class, ClampMeter::class,
+        Manometer::class, Thermometer::class, DraughtGauge::class, CombustionAnalyser::class, SmokePump::class, OilPressureGauge::class,
+    ];
+
+    /** @return array<string, Instrument> by key */
+    public static function all(): array
+    {
+        /** @var array<string, Instrument> $all */
+        static $all = [];
+        if ($all === []) {
+            foreach (self::INSTRUMENTS as $class) {
+                $all[$class::KEY] = new $class();
+            }
+        }
+
+        return $all;
+    }
+
+    /** @return array<string, AtTap> those that are put to a tap, by key */
+    public static function atTaps(): array
+    {
+        return array_filter(self::all(), fn (Instrument $i): bool => $i instanceof AtTap);
+    }
+
+    public static function meter(): Multimeter
+    {
+        /** @var Multimeter */
+        return self::all()[Multimeter::KEY];
+    }
+
+    public static function atTap(string $key): AtTap
+    {
+        return self::atTaps()[$key] ?? throw new \OutOfBoundsException("There is no instrument called \"$key\".");
+    }
+
+    /** What a figure was read on, by how it is written in a log. */
+    public static function scale(string $key): Scale
+    {
+        $mode = Mode::tryFrom($key);
+        if ($mode !== null) {
+            return $mode;
+        }
+        $instrument = self::all()[$key] ?? null;
+
+        return $instrument instanceof Scale ? $instrument : throw new \OutOfBoundsException("Nothing is read on \"$key\".");
+    }
+
+    /**
+     * A reading as it was kept.
+     *
+     * @param array<string, mixed> $json from {@see Reading::toArray}
+     */
+    public static function reading(array $json): Reading
+    {
+        return Reading::fromArray($json, self::scale($json['mode']));
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Run;
+
+use OddSpark\Meter\Display;
+use OddSpark\Meter\Mode;
+
+/**
+ * A person before an appliance at a moment: how the appliance stands, what he has done to it, and what he has in his hands.
+ *
+ * Written and read again by {@see toArray} and {@see fromArray}, and nowhere else.
+ */
+final readonly class BenchState extends MachineState
+{
+    /** Instruments whose tap stood under their own name before there were others. */
+    private const ONCE = ['gauge' => 1, 'probe' => 1, 'draught' => 1, 'analyser' => 1, 'smoke' => 1, 'oil_gauge' => 1];
+
+    /**
+     * @param array<string, array<string, mixed>> $slots by primitive id
+     * @param int $zero tick of the arrival
+     * @param array<string, string> $answers of the customer, by question
+     * @param float $labour minutes
+     * @param int $acts how many were done
+     * @param string $door open | shut
+     * @param bool $held the door switch, by hand
+     * @param string|null $eyes the part that is looked at
+     * @param list<string> $mended parts
+     * @param array<string, mixed> $fitted parameters of what was put in, by their path
+     * @param list<array{string, string}> $jumpers places, of those that are known
+     * @param list<array{string, string}> $earlier of those that somebody else left: what has not been noticed yet, and wires on a wrong place
+     * @param int $raw trials without a light up to the arrival, or to when it was last said
+     * @param array<string, int> $resets how often each part was reset since something was last mended
+     * @param list<string> $unsaid dangers that came up and have not been said yet
+     * @param string|null $red place of the lead; likewise black
+     * @param float|null $range of the meter, chosen by hand, as its largest figure
+     * @param string|null $loose red or black: that lead does not touch
+     * @param list<string> $blown fuses of the meter
+     * @param string $battery of the meter: good | low
+     * @param array{wires: list<string>, turns: int}|null $clamp
+     * @param array<string, string> $taps where instruments are put, by instrument
+     */
+    public function __construct(
+        int $tick,
+        array $slots,
+        public int $zero,
+        public array $answers = [],
+        public float $labour = 0.0,
+        public int $acts = 0,
+        public string $door = 'shut',
+        public bool $held = false,
+        public ?string $eyes = null,
+        public array $mended = [],
+        public array $fitted = [],
+        public array $jumpers = [],
+        public array $earlier = [],
+        public int $raw = 0,
+        public array $resets = [],
+        public array $unsaid = [],
+        public ?string $red = null,
+        public ?string $black = null,
+        public Mode $mode = Mode::VoltsAc,
+        public ?float $range = null,
+        public ?string $loose = null,
+        public ?Display $display = null,
+        public array $blown = [],
+        public string $battery = 'good',
+        public ?array $clamp = null,
+        public array $taps = [],
+    ) {
+        parent::__construct($tick, $slots);
+    }
+
+    /** Ticks since the arrival. */
+    public function now(): int
+    {
+        return $this->tick - $this->zero;
+    }
+
+    public function isDoorOpen(): bool
+    {
+        return $this->door === 'open';
+    }
+
+    /** Whether both leads are on something. */
+    public function isMetered(): bool
+    {
+        return $this->red !== null && $this->black !== null;
+    }
+
+    /** The same person, with the appliance as it stands by now. */
+    public function on(MachineState $machine): self
+    {
+        return $this->with(tick: $machine->tick, slots: $machine->slots);
+    }
+
+    /** The appliance alone. */
+    public function machine(): MachineState
+    {
+        return new MachineState($this->tick, $this->slots);
+    }
+
+    /** @return array<string, mixed> plain data, for {@see fromArray} */
+    public function toArray(): array
+    {
+        return ['mode' => $this->mode->value, 'display' => $this->display?->toArray()] + get_object_vars($this);
+    }
+
+    /** @param array<string, mixed> $array from {@see toArray}, of this version or one before */
+    public static function fromArray(array $array): self
+    {
+        $once = array_filter(array_intersect_key($array, self::ONCE), fn (?string $tap): bool => $tap !== null);
+        $array = array_diff_key($array, self::ONCE);
+        $array['taps'] = ($array['taps'] ?? []) + $once;
+        $array['mode'] = Mode::from($array['mode'] ?? Mode::VoltsAc->value);
+        $array['display'] = isset($array['display']) ? Display::fromArray($array['display']) : null;
+
+        return new self(...$array);
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Run;
+
+use OddSpark\Trade\Course;
+
+/** How an appliance stands at a moment: the slot of each of its primitives. */
+readonly class MachineState
+{
+    /** @param array<string, array<string, mixed>> $slots by primitive id */
+    public function __construct(public int $tick, public array $slots) {}
+
+    /** What a lever, or anything else that stands somewhere, is at. */
+    public function at(string $id): mixed
+    {
+        return $this->slots[$id]['at'] ?? null;
+    }
+
+    /** Whether the end of a wire is where the drawing has it, and not lifted. */
+    public function isLanded(string $end): bool
+    {
+        $dot = (int) strrpos($end, '.');
+
+        return $this->slots[substr($end, 0, $dot).'.body'][substr($end, $dot + 1)] ?? true;
+    }
+
+    /** What a quantity that settles has come to. */
+    public function value(string $process): float
+    {
+        return Course::at($this->slots[$process]['course'], $this->tick);
+    }
+
+    /**
+     * @param array<string, array<string, mixed>> $changes of slots, by primitive id: what is to be otherwise in each
+     * @return static
+     */
+    public function withSlots(array $changes): self
+    {
+        $slots = $this->slots;
+        foreach ($changes as $id => $changed) {
+            $slots[$id] = array_replace($slots[$id], $changed);
+        }
+
+        return $this->with(slots: $slots);
+    }
+
+    /** @return static with some of it otherwise */
+    public function with(mixed ...$changes): self
+    {
+        // @phpstan-ignore new.static (the fields of a state are what it is made of, in whoever extends it too)
+        return new static(...array_replace(get_object_vars($this), $changes));
+    }
+}
