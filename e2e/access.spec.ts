@@ -15,7 +15,10 @@ test('nothing serious stands in the way of anyone, on any view', async ({ page }
     await page.getByRole('link', { name: /Bookbinder/ }).click()
     await expect(page.getByRole('button', { name: /Try it myself|Go on trying/ })).toBeVisible()
     await clean(page, 'job')
-    await page.getByRole('row', { name: /Brannoc/ }).getByRole('link', { name: 'Debrief' }).click()
+    await page
+        .getByRole('row', { name: /Brannoc/ })
+        .getByRole('link', { name: 'Debrief' })
+        .click()
     await expect(page.getByTestId('total')).toBeVisible()
     await clean(page, 'debrief')
     await page.getByRole('tab', { name: /Entries/ }).click()

@@ -7,10 +7,13 @@ async function logged(page: Page): Promise<number> {
     return Number(/\((\d+)\)/.exec((await page.getByRole('tab', { name: /^Log/ }).textContent())!)![1])
 }
 
-test('the network is lost and comes back: the act that waited is done once, and a reload in the midst keeps it', async ({ page, context }) => {
+test('the network is lost and comes back: the act that waited is done once, and a reload in the midst keeps it', async ({
+    page,
+    context,
+}) => {
     await page.clock.install()
     await signIn(page, 'priya')
-    await openJob(page, 'Bookbinder\'s workshop')
+    await openJob(page, "Bookbinder's workshop")
     await press(page, 'Door off')
     const before = await logged(page)
     await context.setOffline(true)
@@ -35,9 +38,11 @@ test('the network is lost and comes back: the act that waited is done once, and 
     await expect.poll(() => logged(page)).toBe(before + 2)
 })
 
-test('the server is stopped and started again in the midst of a job: nothing lost, nothing doubled', async ({ page }) => {
+test('the server is stopped and started again in the midst of a job: nothing lost, nothing doubled', async ({
+    page,
+}) => {
     await signIn(page, 'priya')
-    await openJob(page, 'Bookbinder\'s workshop')
+    await openJob(page, "Bookbinder's workshop")
     const before = await logged(page)
     stopServer()
     try {
@@ -56,7 +61,7 @@ test('the server is stopped and started again in the midst of a job: nothing los
 test('the laptop sleeps for an hour while time runs: the bench has waited', async ({ page }) => {
     await page.clock.install()
     await signIn(page, 'priya')
-    await openJob(page, 'Bookbinder\'s workshop')
+    await openJob(page, "Bookbinder's workshop")
     const seconds = async () => {
         const [m, s] = (await page.getByTestId('clock').textContent())!.split(':').map(Number)
         return 60 * m! + s!
@@ -72,9 +77,12 @@ test('the laptop sleeps for an hour while time runs: the bench has waited', asyn
     await expect.poll(() => logged(page)).toBe(entries + 1)
 })
 
-test('signed out in the midst: by way of the sign-in back to the bench, and what was done last is done once', async ({ page, context }) => {
+test('signed out in the midst: by way of the sign-in back to the bench, and what was done last is done once', async ({
+    page,
+    context,
+}) => {
     await signIn(page, 'priya')
-    await openJob(page, 'Bookbinder\'s workshop')
+    await openJob(page, "Bookbinder's workshop")
     const entries = await logged(page)
     await context.clearCookies()
     await page.locator('[data-place="board.W"]').click()
@@ -86,7 +94,7 @@ test('signed out in the midst: by way of the sign-in back to the bench, and what
     await expect.poll(() => logged(page)).toBe(entries + 1)
 })
 
-test('the ladder is linked with the board, the list is one\'s own, and a suspect has a why', async ({ page }) => {
+test("the ladder is linked with the board, the list is one's own, and a suspect has a why", async ({ page }) => {
     await signIn(page, 'priya')
     await openJob(page, 'Seed library: went cold at noon')
     await press(page, 'Door off')
@@ -146,14 +154,18 @@ test('dark, more contrast, other units: kept on this device, and nothing serious
     await clean(page, 'ladder, dark, more contrast')
 })
 
-test('the instructor\'s pages, dark and with more contrast: nothing serious in the way', async ({ page }) => {
+test("the instructor's pages, dark and with more contrast: nothing serious in the way", async ({ page }) => {
     await signIn(page, 'ines')
     await page.getByRole('button', { name: 'How it looks, and units' }).click()
     await page.getByLabel('Theme').selectOption('dark')
     await page.getByText('More contrast').click()
     await page.keyboard.press('Escape')
     await expect(page.locator('html')).toHaveClass(/dark/)
-    for (const [where, path] of [['shop', '/'], ['rules', '/rules'], ['models', '/models']] as const) {
+    for (const [where, path] of [
+        ['shop', '/'],
+        ['rules', '/rules'],
+        ['models', '/models'],
+    ] as const) {
         await page.goto(path)
         await clean(page, `${where}, dark, more contrast`)
     }
@@ -162,7 +174,10 @@ test('the instructor\'s pages, dark and with more contrast: nothing serious in t
     await clean(page, 'model, dark, more contrast')
     await page.goto('/')
     await page.getByRole('link', { name: /Bookbinder/ }).click()
-    await page.getByRole('row', { name: /Brannoc/ }).getByRole('link', { name: 'Debrief' }).click()
+    await page
+        .getByRole('row', { name: /Brannoc/ })
+        .getByRole('link', { name: 'Debrief' })
+        .click()
     await expect(page.getByTestId('total')).toBeVisible()
     await clean(page, 'debrief, dark, more contrast')
 })

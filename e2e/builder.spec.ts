@@ -16,7 +16,9 @@ class Hand {
     constructor(readonly page: Page) {}
 
     private async answered(what: () => Promise<void>, path: RegExp) {
-        const reply = this.page.waitForResponse((r) => path.test(r.url()) && r.request().method() === 'POST' && !r.url().endsWith('/presence'))
+        const reply = this.page.waitForResponse(
+            (r) => path.test(r.url()) && r.request().method() === 'POST' && !r.url().endsWith('/presence'),
+        )
         await what()
         await shown(this.page, await reply)
     }
@@ -49,10 +51,13 @@ class Hand {
 
     async onBoard(x: number, y: number) {
         const board = this.page.getByRole('group', { name: 'Board of the appliance' })
-        const at = await board.evaluate((svg: SVGSVGElement, p) => {
-            const m = svg.getScreenCTM()!
-            return { x: p.x * m.a + m.e, y: p.y * m.d + m.f }
-        }, { x, y })
+        const at = await board.evaluate(
+            (svg: SVGSVGElement, p) => {
+                const m = svg.getScreenCTM()!
+                return { x: p.x * m.a + m.e, y: p.y * m.d + m.f }
+            },
+            { x, y },
+        )
         await this.page.mouse.click(at.x, at.y)
     }
 
@@ -72,7 +77,14 @@ class Hand {
     }
 
     async press(name: string | RegExp) {
-        await this.answered(() => this.page.getByRole('button', { name, exact: typeof name === 'string' }).first().click(), /\/(edits|go|publish|restore|label)$/)
+        await this.answered(
+            () =>
+                this.page
+                    .getByRole('button', { name, exact: typeof name === 'string' })
+                    .first()
+                    .click(),
+            /\/(edits|go|publish|restore|label)$/,
+        )
         this.acts++
     }
 
@@ -87,7 +99,9 @@ async function blurred(page: Page) {
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
 }
 
-test('a standing-pilot furnace from an empty board by mouse: every safety acts, a fault, a job, worked', async ({ page }) => {
+test('a standing-pilot furnace from an empty board by mouse: every safety acts, a fault, a job, worked', async ({
+    page,
+}) => {
     await signIn(page, 'ines')
     await page.getByRole('link', { name: 'Making' }).click()
     await page.getByLabel('Title').fill('Letterpress room furnace')
@@ -96,17 +110,51 @@ test('a standing-pilot furnace from an empty board by mouse: every safety acts, 
     await clean(page, 'builder, empty')
     const hand = new Hand(page)
     const parts: [string, string, number, number][] = [
-        ['120 V supply', '120 V supply at the panel', 90, 660], ['service', 'service switch', 90, 420], ['gas meter', 'gas meter', 90, 90], ['cock', 'gas cock', 90, 190], ['fan and limit', 'fan and limit control', 400, 460],
-        ['40 VA 120', 'control transformer 120:24 V, 40 VA', 640, 640], ['thermocouple valve', 'combination gas valve, 24 V, thermocouple', 400, 260], ['thermocouple 30', 'thermocouple, 30 mV', 620, 170], ['pilot burner', 'pilot burner', 620, 70],
-        ['burners', 'burners', 830, 80], ['heat exchanger', 'heat exchanger', 980, 190], ['blower one', 'blower, one speed', 900, 460], ['mechanical', 'mechanical thermostat', 1120, 640], ['filter', 'filter', 1120, 400], ['registers', 'registers', 1120, 260],
+        ['120 V supply', '120 V supply at the panel', 90, 660],
+        ['service', 'service switch', 90, 420],
+        ['gas meter', 'gas meter', 90, 90],
+        ['cock', 'gas cock', 90, 190],
+        ['fan and limit', 'fan and limit control', 400, 460],
+        ['40 VA 120', 'control transformer 120:24 V, 40 VA', 640, 640],
+        ['thermocouple valve', 'combination gas valve, 24 V, thermocouple', 400, 260],
+        ['thermocouple 30', 'thermocouple, 30 mV', 620, 170],
+        ['pilot burner', 'pilot burner', 620, 70],
+        ['burners', 'burners', 830, 80],
+        ['heat exchanger', 'heat exchanger', 980, 190],
+        ['blower one', 'blower, one speed', 900, 460],
+        ['mechanical', 'mechanical thermostat', 1120, 640],
+        ['filter', 'filter', 1120, 400],
+        ['registers', 'registers', 1120, 260],
     ]
     for (const [words, title, x, y] of parts) await hand.place(words, title, x, y)
     const id = (label: string) => page.locator(`[data-part][aria-label="${label}"]`).getAttribute('data-part')
-    const [panel, service, fan, transformer, valve, couple, blower, stat] = (await Promise.all(['120 V supply at the panel', 'Service switch', 'Fan and limit control', 'Control transformer 120:24 V', 'Combination gas valve', 'Thermocouple', 'Blower', 'Mechanical thermostat'].map(id))) as string[]
+    const [panel, service, fan, transformer, valve, couple, blower, stat] = (await Promise.all(
+        [
+            '120 V supply at the panel',
+            'Service switch',
+            'Fan and limit control',
+            'Control transformer 120:24 V',
+            'Combination gas valve',
+            'Thermocouple',
+            'Blower',
+            'Mechanical thermostat',
+        ].map(id),
+    )) as string[]
     for (const [from, to] of [
-        [`${panel}.L`, `${service}.line`], [`${service}.load`, `${fan}.L1`], [`${fan}.L1`, `${fan}.F1`], [`${fan}.L2`, `${transformer}.H1`], [`${panel}.N`, `${transformer}.H2`], [`${fan}.F2`, `${blower}.L`], [`${panel}.N`, `${blower}.N`],
-        [`${transformer}.X1`, `${stat}.R`], [`${stat}.W`, `${valve}.TH`], [`${valve}.TR`, `${transformer}.X2`], [`${couple}.core`, `${valve}.core`], [`${couple}.sheath`, `${valve}.sheath`],
-    ] as const) await hand.wire(from, to)
+        [`${panel}.L`, `${service}.line`],
+        [`${service}.load`, `${fan}.L1`],
+        [`${fan}.L1`, `${fan}.F1`],
+        [`${fan}.L2`, `${transformer}.H1`],
+        [`${panel}.N`, `${transformer}.H2`],
+        [`${fan}.F2`, `${blower}.L`],
+        [`${panel}.N`, `${blower}.N`],
+        [`${transformer}.X1`, `${stat}.R`],
+        [`${stat}.W`, `${valve}.TH`],
+        [`${valve}.TR`, `${transformer}.X2`],
+        [`${couple}.core`, `${valve}.core`],
+        [`${couple}.sheath`, `${valve}.sheath`],
+    ] as const)
+        await hand.wire(from, to)
 
     // the checks say what is not bonded, and mend it
     await expect(page.getByRole('tab', { name: 'Checks ▲3' })).toBeVisible()
@@ -131,7 +179,10 @@ test('a standing-pilot furnace from an empty board by mouse: every safety acts, 
     await page.locator(`[data-place="${valve}.TH"]`).click()
     await expect(page.getByTestId('here')).toContainText(/2[5678]\.\d V AC/)
     await page.getByLabel('What to ask about').fill('blower')
-    await page.getByLabel('What can be asked about').getByRole('button', { name: /Blower/ }).click()
+    await page
+        .getByLabel('What can be asked about')
+        .getByRole('button', { name: /Blower/ })
+        .click()
     await expect(page.getByLabel('Why', { exact: true })).toContainText('Fan and limit control: fan is open')
     await page.getByRole('button', { name: 'Make every safety act' }).click()
     await expect(page.getByLabel('Safeties')).toContainText('Fan and limit control: limit opens: the fuel stops')
@@ -182,20 +233,44 @@ test('a standing-pilot furnace from an empty board by mouse: every safety acts, 
     await expect(page.getByText('Combination gas valve: main coil open').first()).toBeVisible()
 })
 
-test('a first model of one\'s own, of twelve parts, takes no more than sixty acts', async ({ page }) => {
+test("a first model of one's own, of twelve parts, takes no more than sixty acts", async ({ page }) => {
     await signIn(page, 'ines')
     await page.getByRole('link', { name: 'Making' }).click()
     await page.getByLabel('Title').fill('Typesetting attic')
     await page.getByRole('button', { name: 'From nothing' }).click()
     const hand = new Hand(page)
     hand.acts = 3
-    for (const words of ['120 v supply', 'service', 'cock', 'fan and limit', '40 va 120', 'thermocouple valve', 'thermocouple 30', 'pilot burner', 'burners', 'heat exchanger', 'blower one', 'mechanical']) await hand.placeByName(words)
+    for (const words of [
+        '120 v supply',
+        'service',
+        'cock',
+        'fan and limit',
+        '40 va 120',
+        'thermocouple valve',
+        'thermocouple 30',
+        'pilot burner',
+        'burners',
+        'heat exchanger',
+        'blower one',
+        'mechanical',
+    ])
+        await hand.placeByName(words)
     await expect(page.locator('rect[data-part]')).toHaveCount(12)
     for (const [from, to] of [
-        ['120-v-supply-at-the-panel.L', 'service-switch.line'], ['service-switch.load', 'fan-and-limit-control.L1'], ['fan-and-limit-control.L1', 'fan-and-limit-control.F1'], ['fan-and-limit-control.L2', 'control-transformer-120-24-v.H1'],
-        ['120-v-supply-at-the-panel.N', 'control-transformer-120-24-v.H2'], ['fan-and-limit-control.F2', 'blower.L'], ['120-v-supply-at-the-panel.N', 'blower.N'], ['control-transformer-120-24-v.X1', 'mechanical-thermostat.R'],
-        ['mechanical-thermostat.W', 'combination-gas-valve.TH'], ['combination-gas-valve.TR', 'control-transformer-120-24-v.X2'], ['thermocouple.core', 'combination-gas-valve.core'], ['thermocouple.sheath', 'combination-gas-valve.sheath'],
-    ] as const) await hand.wire(from, to)
+        ['120-v-supply-at-the-panel.L', 'service-switch.line'],
+        ['service-switch.load', 'fan-and-limit-control.L1'],
+        ['fan-and-limit-control.L1', 'fan-and-limit-control.F1'],
+        ['fan-and-limit-control.L2', 'control-transformer-120-24-v.H1'],
+        ['120-v-supply-at-the-panel.N', 'control-transformer-120-24-v.H2'],
+        ['fan-and-limit-control.F2', 'blower.L'],
+        ['120-v-supply-at-the-panel.N', 'blower.N'],
+        ['control-transformer-120-24-v.X1', 'mechanical-thermostat.R'],
+        ['mechanical-thermostat.W', 'combination-gas-valve.TH'],
+        ['combination-gas-valve.TR', 'control-transformer-120-24-v.X2'],
+        ['thermocouple.core', 'combination-gas-valve.core'],
+        ['thermocouple.sheath', 'combination-gas-valve.sheath'],
+    ] as const)
+        await hand.wire(from, to)
     for (let i = 0; i < 3; i++) await hand.mend()
     await hand.view('Process')
     await page.getByLabel('As in').selectOption('furnace-standing-pilot')
@@ -207,7 +282,9 @@ test('a first model of one\'s own, of twelve parts, takes no more than sixty act
     expect(hand.acts).toBeLessThanOrEqual(60)
 })
 
-test('a second zone on a boiler with the keyboard alone: placed, wired, undone and done again, and it heats', async ({ page }) => {
+test('a second zone on a boiler with the keyboard alone: placed, wired, undone and done again, and it heats', async ({
+    page,
+}) => {
     await signInByKeys(page, 'ines')
     await expect(page.getByRole('link', { name: 'Making' })).toBeVisible()
     await reach(page, 'Making')
@@ -263,7 +340,9 @@ test('a second zone on a boiler with the keyboard alone: placed, wired, undone a
     const before = (await page.locator('[data-part="zone-valve"]').boundingBox())!
     await blurred(page)
     await done(() => page.keyboard.press('Alt+ArrowDown'))
-    await expect.poll(async () => (await page.locator('[data-part="zone-valve"]').boundingBox())!.y).toBeGreaterThan(before.y)
+    await expect
+        .poll(async () => (await page.locator('[data-part="zone-valve"]').boundingBox())!.y)
+        .toBeGreaterThan(before.y)
 
     await reach(page, 'Process')
     await page.keyboard.press('Enter')
@@ -281,7 +360,10 @@ test('a second zone on a boiler with the keyboard alone: placed, wired, undone a
     await expect(page.getByLabel('Safeties')).not.toContainText('goes on')
 })
 
-test('two people at one model, versions with names, a wire list in, a bad list refused, files out', async ({ page, browser }) => {
+test('two people at one model, versions with names, a wire list in, a bad list refused, files out', async ({
+    page,
+    browser,
+}) => {
     await signIn(page, 'ines')
     await page.getByRole('link', { name: 'Making' }).click()
     await page.getByLabel('Title').fill('Shared furnace')
@@ -304,7 +386,9 @@ test('two people at one model, versions with names, a wire list in, a bad list r
     const moved = page.waitForResponse((r) => r.url().endsWith('/edits'))
     await page.mouse.up()
     await moved
-    await expect.poll(async () => (await page.locator('[data-part="blower"]').boundingBox())!.y).toBeGreaterThan(blower.y + 20)
+    await expect
+        .poll(async () => (await page.locator('[data-part="blower"]').boundingBox())!.y)
+        .toBeGreaterThan(blower.y + 20)
     await other.locator('[data-part="filter"]').click()
     await other.getByLabel('Label').fill('Air filter')
     await other.getByLabel('Label').press('Enter')
@@ -331,14 +415,19 @@ test('two people at one model, versions with names, a wire list in, a bad list r
     await page.getByRole('button', { name: 'Take it in' }).click()
     await expect(page.getByText('Line 2: there is no place called "moon".')).toBeVisible()
     await page.getByRole('button', { name: 'Understood' }).click()
-    await page.getByLabel('Wire list', { exact: true }).fill('id,from,to,colour\nw12,Transformer X1,Thermostat R,orange\n')
+    await page
+        .getByLabel('Wire list', { exact: true })
+        .fill('id,from,to,colour\nw12,Transformer X1,Thermostat R,orange\n')
     await hand.press('Take it in')
     await page.getByRole('tab', { name: 'Steps' }).click()
     await expect(page.getByText(/colour was red, is now orange/)).toBeVisible()
     await page.getByRole('tab', { name: 'Files' }).click()
     for (const what of ['model.json', 'wires.csv', 'netlist.cir', 'board.svg', 'ladder.pdf']) {
         const download = page.waitForEvent('download')
-        await page.getByLabel('Files').getByRole('link', { name: new RegExp(what.replace('.', '\\.')) }).click()
+        await page
+            .getByLabel('Files')
+            .getByRole('link', { name: new RegExp(what.replace('.', '\\.')) })
+            .click()
         expect((await download).suggestedFilename()).toBe(`shared-furnace-${what}`)
     }
     await clean(page, 'builder, files')
@@ -348,13 +437,16 @@ test('two people at one model, versions with names, a wire list in, a bad list r
     await page.getByRole('link', { name: 'Making' }).click()
     await expect(page.getByRole('heading', { name: 'Making models' })).toBeVisible()
     await clean(page, 'making models')
-    const paste = (what: string) => page.evaluate((t) => {
-        const data = new DataTransfer()
-        data.setData('text/plain', t)
-        window.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data }))
-    }, what)
+    const paste = (what: string) =>
+        page.evaluate((t) => {
+            const data = new DataTransfer()
+            data.setData('text/plain', t)
+            window.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data }))
+        }, what)
     await paste(text.replace('"breaker.line"', '"breaker.attic"'))
-    await expect(page.getByText(/Nothing was taken in\. \/wires\/0\/to: "breaker" has no terminal "attic"/)).toBeVisible()
+    await expect(
+        page.getByText(/Nothing was taken in\. \/wires\/0\/to: "breaker" has no terminal "attic"/),
+    ).toBeVisible()
     await paste(text)
     await expect(page.getByText('Nothing found against the wiring.')).toBeVisible()
     await page.getByRole('link', { name: 'Making' }).click()
@@ -365,7 +457,9 @@ test('two people at one model, versions with names, a wire list in, a bad list r
     await expect(rows).toHaveCount(1)
 })
 
-test('a kind of one\'s own with a table, placed; a sequence changed line by line; trouble set on the board', async ({ page }) => {
+test("a kind of one's own with a table, placed; a sequence changed line by line; trouble set on the board", async ({
+    page,
+}) => {
     await signIn(page, 'ines')
     await page.goto('/kinds')
     await clean(page, 'own kinds')
@@ -375,7 +469,11 @@ test('a kind of one\'s own with a table, placed; a sequence changed line by line
     for (const [i, name] of names.entries()) await page.getByLabel(`Terminal ${i + 1}`, { exact: true }).fill(name)
     await page.getByRole('button', { name: '+ control' }).click()
     await page.getByLabel('Table of control').selectOption('oil-primary')
-    for (const [input, from] of [['supply', 'R'], ['call', 'W'], ['flame', 'M']] as const) {
+    for (const [input, from] of [
+        ['supply', 'R'],
+        ['call', 'W'],
+        ['flame', 'M'],
+    ] as const) {
         await page.getByLabel(`${input} from`).selectOption(from)
         await page.getByLabel(`${input} to`).selectOption('C')
     }
@@ -419,7 +517,10 @@ test('a kind of one\'s own with a table, placed; a sequence changed line by line
     await page.getByLabel('Find a fault').fill('igniter: cracked')
     await page.getByRole('button', { name: 'With others: Igniter: cracked, open' }).click()
     await page.getByLabel('Find a fault').fill('filter')
-    await page.getByRole('button', { name: /^With others: Filter/ }).first().click()
+    await page
+        .getByRole('button', { name: /^With others: Filter/ })
+        .first()
+        .click()
     await hand.press('These 2 at once')
     await expect(page.getByLabel('Faults').getByText(/Igniter: cracked, open and Filter/)).toBeVisible()
     await page.getByLabel('Find a fault').fill('igniter: cracked')

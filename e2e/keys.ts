@@ -7,7 +7,8 @@ export async function reach(page: Page, name: string | RegExp) {
         const at = await page.evaluate(() => {
             const el = document.activeElement as HTMLElement | null
             if (!el || el === document.body) return ''
-            const label = el.getAttribute('aria-label') ?? (el instanceof HTMLInputElement ? el.labels?.[0]?.textContent : null)
+            const label =
+                el.getAttribute('aria-label') ?? (el instanceof HTMLInputElement ? el.labels?.[0]?.textContent : null)
             return (label ?? el.textContent ?? '').trim()
         })
         if (typeof name === 'string' ? at === name : name.test(at)) return

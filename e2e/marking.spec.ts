@@ -2,7 +2,9 @@ import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
 import { look, openJob, press, signIn } from './people'
 
-test('house rules of one\'s own, a job under them, hints, the mark, a line set otherwise, and marked again', async ({ page }) => {
+test("house rules of one's own, a job under them, hints, the mark, a line set otherwise, and marked again", async ({
+    page,
+}) => {
     await signIn(page, 'ines')
     await page.getByRole('link', { name: 'House rules' }).click()
     await page.getByLabel('Pass mark, of 100').fill('140')
@@ -11,7 +13,7 @@ test('house rules of one\'s own, a job under them, hints, the mark, a line set o
     await expect(page.getByRole('alert')).toHaveText(/pass_mark: Must be a number from 0 to 100/)
     await page.getByLabel('Pass mark, of 100').fill('55')
     await page.getByText('Jumpers', { exact: true }).click()
-    await page.getByLabel('Where to begin').selectOption({ label: 'at the control\'s lamp and its card' })
+    await page.getByLabel('Where to begin').selectOption({ label: "at the control's lamp and its card" })
     await page.getByRole('button', { name: 'Save as a set of its own' }).click()
     await expect(page.getByRole('button', { name: /Tuesday lab version 1/ })).toHaveAttribute('aria-pressed', 'true')
     await page.getByLabel('Pass mark, of 100').fill('60')
@@ -52,8 +54,14 @@ test('house rules of one\'s own, a job under them, hints, the mark, a line set o
     await page.getByRole('button', { name: 'Go over it' }).click()
     await expect(page.getByRole('button', { name: 'Go over it' })).toBeVisible() // it has come to its end
     await page.getByRole('tab', { name: /Entries/ }).click()
-    await page.getByLabel('Entries', { exact: true }).getByText(/^Named the fault/).click()
-    await page.getByRole('button', { name: /^Show on the board/ }).first().click()
+    await page
+        .getByLabel('Entries', { exact: true })
+        .getByText(/^Named the fault/)
+        .click()
+    await page
+        .getByRole('button', { name: /^Show on the board/ })
+        .first()
+        .click()
     await expect(page.getByText('Better here:')).toBeVisible()
 
     await page.context().clearCookies()
@@ -62,7 +70,10 @@ test('house rules of one\'s own, a job under them, hints, the mark, a line set o
     await page.getByLabel('House rules').selectOption({ label: 'Journeyman, version 1' })
     await page.getByRole('button', { name: 'Mark again under these' }).click()
     await expect(page.getByRole('row', { name: /Oyelaran/ }).getByText(/Journeyman, version 1:/)).toBeVisible()
-    await page.getByRole('row', { name: /Oyelaran/ }).getByRole('link', { name: 'Debrief' }).click()
+    await page
+        .getByRole('row', { name: /Oyelaran/ })
+        .getByRole('link', { name: 'Debrief' })
+        .click()
     await page.getByRole('button', { name: 'Set Technique otherwise' }).click()
     await page.getByLabel('Points for Technique').fill('10')
     await page.getByRole('button', { name: 'Keep' }).click()
@@ -74,5 +85,9 @@ test('house rules of one\'s own, a job under them, hints, the mark, a line set o
     await expect(page.getByText('Under Journeyman, version 1')).toBeVisible()
     const sheet = page.waitForEvent('download')
     await page.getByRole('link', { name: 'Sheet to print (PDF)' }).click()
-    expect(readFileSync(await (await sheet).path()).subarray(0, 5).toString()).toBe('%PDF-')
+    expect(
+        readFileSync(await (await sheet).path())
+            .subarray(0, 5)
+            .toString(),
+    ).toBe('%PDF-')
 })

@@ -24,7 +24,10 @@ export async function lead(page: Page, place: string) {
 
 export async function press(page: Page, name: string | RegExp) {
     const reply = page.waitForResponse((r) => /\/(acts|next|play)$/.test(r.url()))
-    await page.getByRole('button', { name, exact: typeof name === 'string' }).first().click()
+    await page
+        .getByRole('button', { name, exact: typeof name === 'string' })
+        .first()
+        .click()
     await reply
 }
 
@@ -35,6 +38,16 @@ export async function look(page: Page, part: string) {
 
 /** Nothing that axe calls serious stands on a view. */
 export async function clean(page: Page, where: string) {
-    const found = (await new AxeBuilder({ page }).analyze()).violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')
-    expect(found.map((v) => `${where}: ${v.id} ${v.nodes.slice(0, 3).map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([])
+    const found = (await new AxeBuilder({ page }).analyze()).violations.filter(
+        (v) => v.impact === 'serious' || v.impact === 'critical',
+    )
+    expect(
+        found.map(
+            (v) =>
+                `${where}: ${v.id} ${v.nodes
+                    .slice(0, 3)
+                    .map((n) => n.target.join(' '))
+                    .join(' | ')}`,
+        ),
+    ).toEqual([])
 }

@@ -7,7 +7,15 @@ const folder = process.env.SHOTS ?? 'docs/screenshots'
 const only = process.argv.slice(2)
 const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+    ],
 })
 
 async function as(mailbox, look, device = { viewport: { width: 1280, height: 800 } }) {
@@ -56,7 +64,10 @@ await as('ines', async (page, shot) => {
     await page.getByRole('tab', { name: 'Run', exact: true }).click()
     await page.getByLabel('Moment, seconds after the arrival').fill('2')
     await page.getByLabel('What to ask about').fill('blower')
-    await page.getByLabel('What can be asked about').getByRole('button', { name: /Blower/ }).click()
+    await page
+        .getByLabel('What can be asked about')
+        .getByRole('button', { name: /Blower/ })
+        .click()
     await page.getByLabel('Why', { exact: true }).waitFor()
     await page.getByRole('button', { name: 'Make every safety act' }).click()
     await page.getByLabel('Safeties').waitFor()
@@ -139,16 +150,24 @@ await as('tova', async (page, shot) => {
 })
 
 // a 10-inch tablet held across, the board two steps nearer
-await as('marek', async (page, shot) => {
-    if (only.length && !only.includes('bench-tablet')) return
-    await page.getByText('Crew house: radiators only along with the bath').locator('xpath=ancestor::div[2]').getByRole('button', { name: /Begin|Go on/ }).tap()
-    await page.getByRole('button', { name: 'Door off' }).tap()
-    await page.locator('[data-place="three-port.WH"]').tap()
-    await page.locator('[data-place="three-port.BU"]').tap()
-    await page.getByTestId('display').getByText(/V AC/).waitFor()
-    await page.getByRole('button', { name: 'Nearer' }).tap()
-    await shot('bench-tablet')
-}, { viewport: { width: 1080, height: 810 }, hasTouch: true })
+await as(
+    'marek',
+    async (page, shot) => {
+        if (only.length && !only.includes('bench-tablet')) return
+        await page
+            .getByText('Crew house: radiators only along with the bath')
+            .locator('xpath=ancestor::div[2]')
+            .getByRole('button', { name: /Begin|Go on/ })
+            .tap()
+        await page.getByRole('button', { name: 'Door off' }).tap()
+        await page.locator('[data-place="three-port.WH"]').tap()
+        await page.locator('[data-place="three-port.BU"]').tap()
+        await page.getByTestId('display').getByText(/V AC/).waitFor()
+        await page.getByRole('button', { name: 'Nearer' }).tap()
+        await shot('bench-tablet')
+    },
+    { viewport: { width: 1080, height: 810 }, hasTouch: true },
+)
 
 await as('brannoc', async (page, shot) => {
     await page.getByRole('link', { name: 'Debrief' }).first().click()

@@ -12,7 +12,10 @@ async function tap(page: Page, selector: string) {
 
 async function tapButton(page: Page, name: string | RegExp) {
     const reply = page.waitForResponse((r) => /\/(acts|next|play)$/.test(r.url()))
-    await page.getByRole('button', { name, exact: typeof name === 'string' }).first().tap()
+    await page
+        .getByRole('button', { name, exact: typeof name === 'string' })
+        .first()
+        .tap()
     await reply
 }
 
@@ -21,7 +24,8 @@ test('the warm-up, by touch on a tablet: every step tried, nothing marked, and b
     await page.getByRole('button', { name: /Warm-up/ }).tap()
     await expect(page.getByText('0 of 12 tried.')).toBeVisible()
     const place = (p: string) => tap(page, `[data-place="${p}"]`)
-    const hand = (lead: 'Red' | 'Black') => page.getByLabel('Meter', { exact: true }).getByRole('button', { name: lead }).tap()
+    const hand = (lead: 'Red' | 'Black') =>
+        page.getByLabel('Meter', { exact: true }).getByRole('button', { name: lead }).tap()
 
     // two fingers apart make the board larger, where they are, and press nothing
     const board = page.getByRole('group', { name: 'Board of the appliance' })
@@ -29,9 +33,11 @@ test('the warm-up, by touch on a tablet: every step tried, nothing marked, and b
     const whole = await width()
     const touch = await page.context().newCDPSession(page)
     const at = (await page.locator('[data-part="transformer"]').boundingBox())!
-    const fingers = (apart: number) => [-1, 1].map((side, id) => ({ x: at.x + at.width / 2 + side * apart, y: at.y + at.height / 2, id }))
+    const fingers = (apart: number) =>
+        [-1, 1].map((side, id) => ({ x: at.x + at.width / 2 + side * apart, y: at.y + at.height / 2, id }))
     await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: fingers(20) })
-    for (const apart of [26, 32, 36, 40]) await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: fingers(apart) })
+    for (const apart of [26, 32, 36, 40])
+        await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: fingers(apart) })
     await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
     await expect.poll(async () => whole / (await width())).toBeCloseTo(2, 1)
     await expect(page.getByRole('tab', { name: 'Log (0)' })).toBeVisible()
@@ -93,9 +99,15 @@ test('the warm-up, by touch on a tablet: every step tried, nothing marked, and b
     await expect(page.getByText('0 of 12 tried.')).toBeVisible()
 })
 
-test('a job from call sheet to hand-back, by touch on a tablet: the valve of a hot-water and heating system', async ({ page }) => {
+test('a job from call sheet to hand-back, by touch on a tablet: the valve of a hot-water and heating system', async ({
+    page,
+}) => {
     await signIn(page, 'marek')
-    await page.getByText('Crew house: radiators only along with the bath').locator('xpath=ancestor::div[2]').getByRole('button', { name: 'Begin' }).tap()
+    await page
+        .getByText('Crew house: radiators only along with the bath')
+        .locator('xpath=ancestor::div[2]')
+        .getByRole('button', { name: 'Begin' })
+        .tap()
     await expect(page.getByText('The radiators get a little warm')).toBeVisible()
     const look = async (part: string) => {
         await page.locator(`[data-part="${part}"]`).tap()

@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test'
 import { lead, look, openJob, press, signIn } from './people'
 
-test('a trainee goes the whole way: call sheet, basics, readings, name, repair, hand back, debrief', async ({ page }) => {
+test('a trainee goes the whole way: call sheet, basics, readings, name, repair, hand back, debrief', async ({
+    page,
+}) => {
     await signIn(page, 'tova')
     await openJob(page, 'Seed library: went cold at noon')
     await expect(page.getByText('No heat since noon.')).toBeVisible()
@@ -42,7 +44,13 @@ test('a trainee goes the whole way: call sheet, basics, readings, name, repair, 
     await press(page, 'on')
     for (let i = 0; i < 6; i++) {
         await press(page, 'On to what happens next')
-        if (await page.getByText(/blower runs/).first().isVisible()) break
+        if (
+            await page
+                .getByText(/blower runs/)
+                .first()
+                .isVisible()
+        )
+            break
     }
     page.once('dialog', (d) => void d.accept())
     await page.getByRole('button', { name: 'Hand back' }).click()
@@ -135,11 +143,14 @@ test('time plays on and past what was known at first', async ({ page }) => {
     await page.getByRole('button', { name: 'Pause' }).click()
     await expect(page.getByRole('button', { name: 'Run', exact: true })).toBeVisible()
     const stopped = await page.getByTestId('clock').textContent()
-    await page.evaluate(() => new Promise<void>((done) => {
-        let frames = 0
-        const next = () => (++frames > 40 ? done() : requestAnimationFrame(next))
-        next()
-    }))
+    await page.evaluate(
+        () =>
+            new Promise<void>((done) => {
+                let frames = 0
+                const next = () => (++frames > 40 ? done() : requestAnimationFrame(next))
+                next()
+            }),
+    )
     expect(await page.getByTestId('clock').textContent()).toBe(stopped)
 })
 
@@ -156,7 +167,13 @@ test('clamp, manometer, thermometer, tester, range by hand and least and most ar
     await press(page, 'Manometer: tee in the pressure hose')
     for (let i = 0; i < 4; i++) {
         await press(page, 'On to what happens next')
-        if (await page.getByText(/inducer runs/).first().isVisible()) break
+        if (
+            await page
+                .getByText(/inducer runs/)
+                .first()
+                .isVisible()
+        )
+            break
     }
     await page.getByRole('group', { name: 'Speed' }).getByRole('button', { name: '4×' }).click()
     const seconds = async () => {
@@ -180,15 +197,19 @@ test('clamp, manometer, thermometer, tester, range by hand and least and most ar
     await press(page, 'Range: chosen by the meter')
     await expect(page.getByTestId('display')).toHaveText('OL V AC')
     await press(page, 'Amps AC, in series')
-    await expect(page.getByRole('img', { name: 'Meter in series from Furnace control N to Furnace control IND' })).toBeAttached()
+    await expect(
+        page.getByRole('img', { name: 'Meter in series from Furnace control N to Furnace control IND' }),
+    ).toBeAttached()
     await page.locator('[data-part="hose"]').click()
     await press(page, 'off')
-    await expect(page.getByRole('group', { name: 'Board of the appliance' }).getByText('off', { exact: true })).toBeVisible()
+    await expect(
+        page.getByRole('group', { name: 'Board of the appliance' }).getByText('off', { exact: true }),
+    ).toBeVisible()
 })
 
 test('the customer is asked, ears and hands are used, a jumper goes on and is told', async ({ page }) => {
     await signIn(page, 'sunniva')
-    await openJob(page, 'Bookbinder\'s workshop')
+    await openJob(page, "Bookbinder's workshop")
     await press(page, 'Since when?')
     await expect(page.getByText(/“Since I first noticed/)).toBeVisible()
     await press(page, 'Door off')

@@ -10,6 +10,7 @@ run_tests() { # all of them, or: core | feature | front | browser, with the runn
     # the core asks for no service: it runs beside the others
     as_service php "${JIT[@]}" core/vendor/bin/phpunit -c core/phpunit.xml --no-progress --log-junit "$VAR/results/core.xml" >"$VAR/log/core-tests.log" 2>&1 9>&- &
     core=$!
+    say 'Style'; vendor/bin/pint --test --quiet && styled || failed=1
     say 'Front end'; npx vitest run --reporter=default --reporter=json --outputFile.json="$VAR/results/front.json" 9>&- || failed=1
     say 'Feature'; feature_tests || failed=1
     say 'Core'; wait "$core" || failed=1; cat "$VAR/log/core-tests.log"
@@ -81,10 +82,14 @@ measure() {
 
 check() {
     lock; environment; install_debian tests; install_packages; build; core_packages
-    vendor/bin/pint --test && vendor/bin/phpstan analyse --memory-limit=1G --no-progress && npx tsc --noEmit &&
+    vendor/bin/pint --test && vendor/bin/phpstan analyse --memory-limit=1G --no-progress && npx tsc --noEmit && styled && record &&
         SPARK_ALL_FAULTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter "EveryState|TreeTest" &&
         with_browser_site trials
 }
+
+styled() { npx eslint --max-warnings 0 resources/js e2e && npx prettier --check --log-level warn resources/js e2e; }
+
+record() { as_service env TMPDIR="$VAR/tmp" php "${JIT[@]}" -d memory_limit=2G core/tests/record.php "$@"; } # what is computed for every call, attempt and model
 
 on_test_site() { # a PHP script and its arguments, as the service user
     as_service env DB_SOCKET="$(db_socket test)" DB_DATABASE=odd_spark_browser DB_PORT="$(db_port test)" APP_CONFIG_CACHE=/nonexistent SPARK_URL="$SPARK_URL" SPARK_SUPERVISOR="$SPARK_SUPERVISOR" TMPDIR="$VAR/tmp" php "$@" 9>&-

@@ -4,8 +4,10 @@ import '@fontsource/ibm-plex-mono/400.css'
 import '@fontsource/ibm-plex-mono/600.css'
 import { ChakraProvider } from '@chakra-ui/react'
 import { createInertiaApp } from '@inertiajs/react'
+import { QueryClientProvider } from '@tanstack/react-query'
 import { createRoot } from 'react-dom/client'
 import type { ComponentType } from 'react'
+import { newClient } from './lib/query'
 import { Boundary } from './shell/Boundary'
 import { readLook, wear } from './shell/look'
 import { system } from './theme/system'
@@ -13,6 +15,7 @@ import { system } from './theme/system'
 wear(readLook())
 matchMedia('(prefers-color-scheme: dark)').addEventListener('change', () => wear(readLook()))
 
+const client = newClient()
 const pages = import.meta.glob<{ default: ComponentType }>('./pages/*.tsx')
 
 void createInertiaApp({
@@ -26,7 +29,9 @@ void createInertiaApp({
         createRoot(el).render(
             <ChakraProvider value={system}>
                 <Boundary>
-                    <App {...props} />
+                    <QueryClientProvider client={client}>
+                        <App {...props} />
+                    </QueryClientProvider>
                 </Boundary>
             </ChakraProvider>,
         )

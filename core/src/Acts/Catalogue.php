@@ -30,19 +30,30 @@ final class Catalogue
         N\Wait::class, N\Hint::class, N\NameFault::class, N\HandBack::class,
     ];
 
+    /** @var array<string, class-string<Act>> */
+    private static array $all = [];
+
     /** @return array<string, class-string<Act>> by name; those of instruments at taps are called by the instrument */
     public static function all(): array
     {
-        /** @var array<string, class-string<Act>> $all */
-        static $all = [];
-        if ($all === []) {
+        if (self::$all === []) {
             foreach (self::ACTS as $class) {
-                $all[$class::NAME] = $class;
+                self::$all[$class::NAME] = $class;
             }
-            $all += array_fill_keys(array_keys(Bag::atTaps()), M\PutToTap::class);
         }
 
-        return $all;
+        return self::$all + array_fill_keys(array_keys(Bag::atTaps()), M\PutToTap::class);
+    }
+
+    /**
+     * One more that can be done.
+     *
+     * @param class-string<Act> $class
+     */
+    public static function register(string $class): void
+    {
+        self::all();
+        self::$all[$class::NAME] = $class;
     }
 
     /**

@@ -12,23 +12,34 @@ use OddSpark\Meter\Scale;
 final class Bag
 {
     /** @var list<class-string<Instrument>> */
-    public const INSTRUMENTS = [
+    private const INSTRUMENTS = [
         Multimeter::class, ClampMeter::class,
         Manometer::class, Thermometer::class, DraughtGauge::class, CombustionAnalyser::class, SmokePump::class, OilPressureGauge::class,
     ];
 
+    /** @var array<string, Instrument> */
+    private static array $all = [];
+
     /** @return array<string, Instrument> by key */
     public static function all(): array
     {
-        /** @var array<string, Instrument> $all */
-        static $all = [];
-        if ($all === []) {
+        if (self::$all === []) {
             foreach (self::INSTRUMENTS as $class) {
-                $all[$class::KEY] = new $class();
+                self::$all[$class::KEY] = new $class();
             }
         }
 
-        return $all;
+        return self::$all;
+    }
+
+    /**
+     * Puts one more into the bag.
+     *
+     * @param class-string<Instrument> $class
+     */
+    public static function register(string $class): void
+    {
+        self::$all = [...self::all(), $class::KEY => new $class()];
     }
 
     /** @return array<string, AtTap> those that are put to a tap, by key */

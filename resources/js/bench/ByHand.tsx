@@ -16,7 +16,9 @@ export function ByHand({ part, act }: Props) {
     const on = { part: part.id }
     return (
         <Box as="details">
-            <Box as="summary" fontSize="14px" color="copper" fontWeight={700} cursor="pointer" minH="32px">Listen, feel, tap…</Box>
+            <Box as="summary" fontSize="14px" color="copper" fontWeight={700} cursor="pointer" minH="32px">
+                Listen, feel, tap…
+            </Box>
             <Stack gap="1">
                 <HStack gap="1" wrap="wrap">
                     <Do word="Listen" onClick={() => void act('listen', on)} />
@@ -26,25 +28,68 @@ export function ByHand({ part, act }: Props) {
                     {hands?.turn && <Do word="Turn by hand" onClick={() => void act('turn', on)} />}
                     {hands?.batteries && <Do word="Put fresh batteries in" onClick={() => void act('batteries', on)} />}
                     {hands?.clock && <Do word="Clock the dial" onClick={() => void act('clock', on)} />}
-                    {hands?.push && <Do word={pushed ? 'Let go' : 'Push in'} onClick={() => { void act('push', { ...on, to: pushed ? 'out' : 'in' }); setPushed(!pushed) }} />}
-                    {hands?.suck && <Do word={sucking ? 'Let go of the hose' : 'Suck at the hose'} onClick={() => { void act('suck', { ...on, to: sucking ? 'off' : 'on' }); setSucking(!sucking) }} />}
+                    {hands?.push && (
+                        <Do
+                            word={pushed ? 'Let go' : 'Push in'}
+                            onClick={() => {
+                                void act('push', { ...on, to: pushed ? 'out' : 'in' })
+                                setPushed(!pushed)
+                            }}
+                        />
+                    )}
+                    {hands?.suck && (
+                        <Do
+                            word={sucking ? 'Let go of the hose' : 'Suck at the hose'}
+                            onClick={() => {
+                                void act('suck', { ...on, to: sucking ? 'off' : 'on' })
+                                setSucking(!sucking)
+                            }}
+                        />
+                    )}
                     <Do word="Plug off" onClick={() => void act('plug', { ...on, to: 'off' })} />
                     <Do word="Plug on" onClick={() => void act('plug', { ...on, to: 'on' })} />
                 </HStack>
                 {hands?.fuse != null && (
                     <HStack gap="1">
-                        <Input h="44px" type="number" min={0} max={100} aria-label="Fuse, A" value={amps} onChange={(e) => setAmps(e.target.value)} borderColor="line" />
+                        <Input
+                            h="44px"
+                            type="number"
+                            min={0}
+                            max={100}
+                            aria-label="Fuse, A"
+                            value={amps}
+                            onChange={(e) => setAmps(e.target.value)}
+                            borderColor="line"
+                        />
                         <Text fontSize="14px">A</Text>
                         <Do word="Put in" onClick={() => void act('fuse', { ...on, amps: Number(amps) })} />
                         <Do word="Take out" onClick={() => void act('fuse', { ...on, amps: 0 })} />
                     </HStack>
                 )}
-                {hands?.spares.map((spare) => <Do key={spare} word={`Fit from the van: ${spare}`} onClick={() => void act('spare', { ...on, spare })} />)}
+                {hands?.spares.map((spare) => (
+                    <Do
+                        key={spare}
+                        word={`Fit from the van: ${spare}`}
+                        onClick={() => void act('spare', { ...on, spare })}
+                    />
+                ))}
             </Stack>
         </Box>
     )
 }
 
 function Do({ word, onClick }: { word: string; onClick: () => void }) {
-    return <Button size="sm" h="44px" variant="outline" color="ink" borderColor="line" whiteSpace="normal" onClick={onClick}>{word}</Button>
+    return (
+        <Button
+            size="sm"
+            h="44px"
+            variant="outline"
+            color="ink"
+            borderColor="line"
+            whiteSpace="normal"
+            onClick={onClick}
+        >
+            {word}
+        </Button>
+    )
 }

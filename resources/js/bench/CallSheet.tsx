@@ -17,30 +17,49 @@ export function CallSheet({ job, board, log, act }: Props) {
     return (
         <Stack gap="3" overflowY="auto" h="100%" pr="1" tabIndex={0} aria-label="Call sheet">
             <Box bg="ground" borderRadius="md" p="3">
-                <Text fontSize="13px" color="faint">The customer says</Text>
+                <Text fontSize="13px" color="faint">
+                    The customer says
+                </Text>
                 <Text fontSize="17px">“{job.complaint}”</Text>
             </Box>
             <Box fontSize="14px">
                 <Text fontWeight={700}>{job.kind === 'exam' ? 'Examination' : 'Practice'}</Text>
-                <Text>Find what is wrong, name it, put it right, watch a cycle, put everything back and hand the appliance over.</Text>
+                <Text>
+                    Find what is wrong, name it, put it right, watch a cycle, put everything back and hand the appliance
+                    over.
+                </Text>
             </Box>
             {job.rules.hints && <Hints prices={job.rules.hints} log={log} act={act} />}
             <Questions log={log} act={act} />
             <HouseRules rules={job.rules} />
             {card && (
                 <Box>
-                    <Text fontWeight={700} fontSize="14px">Card on the panel: lamp</Text>
+                    <Text fontWeight={700} fontSize="14px">
+                        Card on the panel: lamp
+                    </Text>
                     <Box as="dl" fontSize="13px">
                         {Object.entries(card).map(([code, means]) => (
-                            <Box key={code} display="grid" gridTemplateColumns="72px 1fr" borderBottomWidth="1px" borderColor="line" py="0.5">
-                                <Box as="dt" fontWeight={700}>{code}</Box>
+                            <Box
+                                key={code}
+                                display="grid"
+                                gridTemplateColumns="72px 1fr"
+                                borderBottomWidth="1px"
+                                borderColor="line"
+                                py="0.5"
+                            >
+                                <Box as="dt" fontWeight={700}>
+                                    {code}
+                                </Box>
                                 <Box as="dd">{means}</Box>
                             </Box>
                         ))}
                     </Box>
                 </Box>
             )}
-            <Text fontSize="13px" color="faint">Simulation: on real equipment follow the maker's instructions, local codes, and work under a licensed person.</Text>
+            <Text fontSize="13px" color="faint">
+                Simulation: on real equipment follow the maker's instructions, local codes, and work under a licensed
+                person.
+            </Text>
         </Stack>
     )
 }

@@ -3,7 +3,10 @@ import { useEffect, useId, useMemo, useRef, useState } from 'react'
 import { named } from '@/board/walk'
 import type { BoardData } from '@/lib/types'
 
-interface Props { board: BoardData; onFound: (part: string, place: string | null) => void }
+interface Props {
+    board: BoardData
+    onFound: (part: string, place: string | null) => void
+}
 
 /** Goes to a part or a terminal by its name; the key / comes here from anywhere. */
 export function Find({ board, onFound }: Props) {
@@ -13,7 +16,8 @@ export function Find({ board, onFound }: Props) {
     const found = useMemo(() => named(board, words), [board, words])
     useEffect(() => {
         const key = (e: KeyboardEvent) => {
-            if (e.key !== '/' || (e.target instanceof HTMLElement && e.target.closest('input, textarea, select'))) return
+            if (e.key !== '/' || (e.target instanceof HTMLElement && e.target.closest('input, textarea, select')))
+                return
             e.preventDefault()
             field.current?.focus()
         }
@@ -27,17 +31,36 @@ export function Find({ board, onFound }: Props) {
         onFound(to.part, to.place)
     }
     return (
-        <form onSubmit={(e) => { e.preventDefault(); go() }}>
+        <form
+            onSubmit={(e) => {
+                e.preventDefault()
+                go()
+            }}
+        >
             <Input
-                ref={field} list={list} value={words} aria-label="Find a part or a terminal" placeholder="Find  /" h="44px" w="148px" bg="sheet" borderColor="line" aria-invalid={words !== '' && found.length === 0}
+                ref={field}
+                list={list}
+                value={words}
+                aria-label="Find a part or a terminal"
+                placeholder="Find  /"
+                h="44px"
+                w="148px"
+                bg="sheet"
+                borderColor="line"
+                aria-invalid={words !== '' && found.length === 0}
                 onChange={(e) => {
                     setWords(e.target.value)
                     const how = (e.nativeEvent as InputEvent).inputType
                     const exact = named(board, e.target.value)[0]
-                    if ((how === undefined || how === 'insertReplacementText') && exact?.name === e.target.value) go(exact) // chosen from the list
+                    if ((how === undefined || how === 'insertReplacementText') && exact?.name === e.target.value)
+                        go(exact) // chosen from the list
                 }}
             />
-            <datalist id={list}>{found.slice(0, 12).map((f) => <option key={f.place ?? f.part} value={f.name} />)}</datalist>
+            <datalist id={list}>
+                {found.slice(0, 12).map((f) => (
+                    <option key={f.place ?? f.part} value={f.name} />
+                ))}
+            </datalist>
         </form>
     )
 }

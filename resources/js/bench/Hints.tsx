@@ -1,20 +1,42 @@
 import { Box, Button, Stack, Text } from '@chakra-ui/react'
 import type { Entry } from '@/lib/types'
 
-const GRADES = [{ grade: 'where', word: 'Where in the sequence?' }, { grade: 'circuit', word: 'Which circuit?' }, { grade: 'reading', word: 'Which reading?' }] as const
+const GRADES = [
+    { grade: 'where', word: 'Where in the sequence?' },
+    { grade: 'circuit', word: 'Which circuit?' },
+    { grade: 'reading', word: 'Which reading?' },
+] as const
 
-interface Props { prices: Record<'where' | 'circuit' | 'reading', number>; log: readonly Entry[]; act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined> }
+interface Props {
+    prices: Record<'where' | 'circuit' | 'reading', number>
+    log: readonly Entry[]
+    act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
+}
 
 /** Hints in practice, from the least to the most that one tells, each with its price; the last one stays to be read. */
 export function Hints({ prices, log, act }: Props) {
     const last = [...log].reverse().find((e) => e.act.act === 'hint')
     return (
         <Box>
-            <Text fontWeight={700} fontSize="14px">Lost? A hint costs points</Text>
-            {last && <Text fontSize="14px" bg="copperWash" borderRadius="sm" p="2" my="1" role="status">{(last.seen as Record<string, string>)['hint']}</Text>}
+            <Text fontWeight={700} fontSize="14px">
+                Lost? A hint costs points
+            </Text>
+            {last && (
+                <Text fontSize="14px" bg="copperWash" borderRadius="sm" p="2" my="1" role="status">
+                    {(last.seen as Record<string, string>)['hint']}
+                </Text>
+            )}
             <Stack gap="1">
                 {GRADES.map(({ grade, word }) => (
-                    <Button key={grade} h="44px" variant="outline" color="ink" borderColor="line" justifyContent="space-between" onClick={() => void act('hint', { grade })}>
+                    <Button
+                        key={grade}
+                        h="44px"
+                        variant="outline"
+                        color="ink"
+                        borderColor="line"
+                        justifyContent="space-between"
+                        onClick={() => void act('hint', { grade })}
+                    >
                         <span>{word}</span> <span className="reading">−{prices[grade]}</span>
                     </Button>
                 ))}

@@ -20,12 +20,25 @@ export function Instruments({ board, scene, log, act }: Props) {
         <>
             {scene.clamp && (
                 <Row
-                    name="Clamp" where={scene.clamp.wires.map((w) => wireName(board, w)).join(' and ') + (scene.clamp.turns > 1 ? `, ${scene.clamp.turns} turns` : '')}
-                    shown={lastReading(log, 'clamp')} onRead={() => void act('read', { of: 'clamp' })} onOff={() => void act('clamp', { wires: [] })}
+                    name="Clamp"
+                    where={
+                        scene.clamp.wires.map((w) => wireName(board, w)).join(' and ') +
+                        (scene.clamp.turns > 1 ? `, ${scene.clamp.turns} turns` : '')
+                    }
+                    shown={lastReading(log, 'clamp')}
+                    onRead={() => void act('read', { of: 'clamp' })}
+                    onOff={() => void act('clamp', { wires: [] })}
                 >
                     {[1, 10].map((turns) => (
                         <Button
-                            key={turns} flex="1" h="44px" px="2" variant="outline" color="ink" aria-pressed={scene.clamp?.turns === turns} borderColor={scene.clamp?.turns === turns ? 'copper' : 'line'}
+                            key={turns}
+                            flex="1"
+                            h="44px"
+                            px="2"
+                            variant="outline"
+                            color="ink"
+                            aria-pressed={scene.clamp?.turns === turns}
+                            borderColor={scene.clamp?.turns === turns ? 'copper' : 'line'}
                             onClick={() => void act('clamp', { wires: scene.clamp?.wires ?? [], turns })}
                         >
                             {turns === 1 ? '1 turn' : '10 turns'}
@@ -35,28 +48,58 @@ export function Instruments({ board, scene, log, act }: Props) {
             )}
             {(Object.entries(scene.at_taps) as [AtTap, string][]).map(([instrument, tap]) => (
                 <Row
-                    key={instrument} name={titleOf(instrument)} where={label(tap)} shown={lastReading(log, instrument)}
-                    onRead={() => void act('read', { of: instrument })} onOff={() => void act(instrument, { tap: null })}
+                    key={instrument}
+                    name={titleOf(instrument)}
+                    where={label(tap)}
+                    shown={lastReading(log, instrument)}
+                    onRead={() => void act('read', { of: instrument })}
+                    onOff={() => void act(instrument, { tap: null })}
                 />
             ))}
         </>
     )
 }
 
-interface RowProps { name: string; where: string; shown: string | undefined; onRead: () => void; onOff: () => void; children?: React.ReactNode }
+interface RowProps {
+    name: string
+    where: string
+    shown: string | undefined
+    onRead: () => void
+    onOff: () => void
+    children?: React.ReactNode
+}
 
 function Row({ name, where, shown, onRead, onOff, children }: RowProps) {
     return (
-        <Stack gap="1" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3" as="section" aria-label={name}>
+        <Stack
+            gap="1"
+            bg="sheet"
+            borderWidth="1px"
+            borderColor="line"
+            borderRadius="md"
+            p="3"
+            as="section"
+            aria-label={name}
+        >
             <HStack justify="space-between">
                 <Text fontWeight={700}>{name}</Text>
-                <Box bg="lcd" color="lcdInk" borderRadius="sm" px="2" whiteSpace="nowrap"><Text className="reading" fontSize="16px">{shown ?? '· · ·'}</Text></Box>
+                <Box bg="lcd" color="lcdInk" borderRadius="sm" px="2" whiteSpace="nowrap">
+                    <Text className="reading" fontSize="16px">
+                        {shown ?? '· · ·'}
+                    </Text>
+                </Box>
             </HStack>
-            <Text fontSize="13px" color="faint">{where}</Text>
+            <Text fontSize="13px" color="faint">
+                {where}
+            </Text>
             {children && <HStack gap="1">{children}</HStack>}
             <HStack gap="1">
-                <Button flex="1" h="44px" variant="outline" color="ink" borderColor="line" onClick={onRead}>Note it now</Button>
-                <Button h="44px" variant="outline" color="ink" borderColor="line" onClick={onOff}>Off</Button>
+                <Button flex="1" h="44px" variant="outline" color="ink" borderColor="line" onClick={onRead}>
+                    Note it now
+                </Button>
+                <Button h="44px" variant="outline" color="ink" borderColor="line" onClick={onOff}>
+                    Off
+                </Button>
             </HStack>
         </Stack>
     )

@@ -9,14 +9,27 @@ export function Log({ log }: { log: Entry[] }) {
     useEffect(() => {
         void end.current?.scrollIntoView({ block: 'nearest' }) // a promise in newer browsers, and no clean-up
     }, [log.length])
-    if (log.length === 0) return <Text color="faint" fontSize="14px">Nothing done yet. Supply, fuel and demand come first.</Text>
+    if (log.length === 0)
+        return (
+            <Text color="faint" fontSize="14px">
+                Nothing done yet. Supply, fuel and demand come first.
+            </Text>
+        )
     return (
         <Stack gap="1" overflowY="auto" h="100%" tabIndex={0} aria-label="Log">
             {log.map((e) => (
                 <Box key={e.id} fontSize="13.5px" borderBottomWidth="1px" borderColor="line" pb="1">
-                    <Text as="span" className="reading" color="faint" mr="2">{clock(e.at_s)}</Text>
-                    <Text as="span" color={e.refused ? 'faint' : 'ink'}>{e.text}</Text>
-                    {Object.values(e.dangers).map((d) => <Text key={d} color="danger" fontWeight={700}>▲ {d}</Text>)}
+                    <Text as="span" className="reading" color="faint" mr="2">
+                        {clock(e.at_s)}
+                    </Text>
+                    <Text as="span" color={e.refused ? 'faint' : 'ink'}>
+                        {e.text}
+                    </Text>
+                    {Object.values(e.dangers).map((d) => (
+                        <Text key={d} color="danger" fontWeight={700}>
+                            ▲ {d}
+                        </Text>
+                    ))}
                 </Box>
             ))}
             <div ref={end} />

@@ -2,17 +2,27 @@ import { Box, Button, Flex, Grid, HStack, Stack, Text } from '@chakra-ui/react'
 import type { Entry, Mode, Reading, Scene } from '@/lib/types'
 
 const MODES: { mode: Mode; word: string; name: string }[] = [
-    { mode: 'vac', word: 'V AC', name: 'Volts AC' }, { mode: 'vlz', word: 'V Lo', name: 'Volts AC at low impedance' },
-    { mode: 'vdc', word: 'V DC', name: 'Volts DC' }, { mode: 'mvdc', word: 'mV', name: 'Millivolts DC' },
-    { mode: 'ohm', word: 'Ω', name: 'Ohms' }, { mode: 'beep', word: '♪', name: 'Continuity' },
-    { mode: 'uf', word: 'µF', name: 'Microfarads' }, { mode: 'hz', word: 'Hz', name: 'Hertz' },
-    { mode: 'ua', word: 'µA', name: 'Microamps DC, in series' }, { mode: 'ma', word: 'mA', name: 'Milliamps DC, in series' },
+    { mode: 'vac', word: 'V AC', name: 'Volts AC' },
+    { mode: 'vlz', word: 'V Lo', name: 'Volts AC at low impedance' },
+    { mode: 'vdc', word: 'V DC', name: 'Volts DC' },
+    { mode: 'mvdc', word: 'mV', name: 'Millivolts DC' },
+    { mode: 'ohm', word: 'Ω', name: 'Ohms' },
+    { mode: 'beep', word: '♪', name: 'Continuity' },
+    { mode: 'uf', word: 'µF', name: 'Microfarads' },
+    { mode: 'hz', word: 'Hz', name: 'Hertz' },
+    { mode: 'ua', word: 'µA', name: 'Microamps DC, in series' },
+    { mode: 'ma', word: 'mA', name: 'Milliamps DC, in series' },
     { mode: 'aac', word: 'A', name: 'Amps AC, in series' },
 ]
 
 /** Largest figure of each range that can be chosen by hand; one alone is no choice. */
 const RANGES: Partial<Record<Mode, number[]>> = {
-    vac: [6, 60, 600], vdc: [6, 60, 600], ohm: [600, 6e3, 6e4, 6e5, 6e6, 6e7], uf: [6, 60, 600, 6000], ua: [600, 6000], ma: [60, 600],
+    vac: [6, 60, 600],
+    vdc: [6, 60, 600],
+    ohm: [600, 6e3, 6e4, 6e5, 6e6, 6e7],
+    uf: [6, 60, 600, 6000],
+    ua: [600, 6000],
+    ma: [60, 600],
 }
 
 interface Props {
@@ -33,61 +43,210 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
     const ranges = RANGES[scene.mode] ?? []
     const nextRange = ranges[scene.range === null ? 0 : ranges.indexOf(scene.range) + 1] ?? null
     return (
-        <Stack gap="2" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3" as="section" aria-label="Meter">
-            <Flex bg="lcd" color="lcdInk" borderRadius="sm" h="64px" align="center" justify="flex-end" px="3" borderWidth="1px" borderColor="line" position="sticky" top="0" zIndex="1">
+        <Stack
+            gap="2"
+            bg="sheet"
+            borderWidth="1px"
+            borderColor="line"
+            borderRadius="md"
+            p="3"
+            as="section"
+            aria-label="Meter"
+        >
+            <Flex
+                bg="lcd"
+                color="lcdInk"
+                borderRadius="sm"
+                h="64px"
+                align="center"
+                justify="flex-end"
+                px="3"
+                borderWidth="1px"
+                borderColor="line"
+                position="sticky"
+                top="0"
+                zIndex="1"
+            >
                 <Text position="absolute" top="1" left="2" fontSize="12px">
-                    {[scene.range !== null && 'by hand', scene.keeping && 'keeps least, most', scene.battery === 'low' && 'battery low'].filter(Boolean).join(' · ')}
+                    {[
+                        scene.range !== null && 'by hand',
+                        scene.keeping && 'keeps least, most',
+                        scene.battery === 'low' && 'battery low',
+                    ]
+                        .filter(Boolean)
+                        .join(' · ')}
                 </Text>
                 <Text className="reading" fontSize="28px" fontWeight={600} data-testid="display" aria-live="polite">
-                    {moving ? '· · ·' : reading?.unsteady ? '~ ~ ~' : reading?.text.replace(/ \(least.*\)|, battery low/g, '') ?? (scene.red && scene.black ? '· · ·' : '– – –')}
+                    {moving
+                        ? '· · ·'
+                        : reading?.unsteady
+                          ? '~ ~ ~'
+                          : (reading?.text.replace(/ \(least.*\)|, battery low/g, '') ??
+                            (scene.red && scene.black ? '· · ·' : '– – –'))}
                 </Text>
             </Flex>
             <Grid templateColumns="repeat(4, 1fr)" gap="1" role="group" aria-label="Dial">
                 {MODES.map(({ mode, word, name }) => (
                     <Button
-                        key={mode} h="44px" px="1" variant="outline" aria-label={name} aria-pressed={scene.mode === mode} onClick={() => void act('dial', { mode })}
-                        bg={scene.mode === mode ? 'ink' : 'sheet'} color={scene.mode === mode ? 'sheet' : 'ink'} borderColor="line" fontFamily="mono"
+                        key={mode}
+                        h="44px"
+                        px="1"
+                        variant="outline"
+                        aria-label={name}
+                        aria-pressed={scene.mode === mode}
+                        onClick={() => void act('dial', { mode })}
+                        bg={scene.mode === mode ? 'ink' : 'sheet'}
+                        color={scene.mode === mode ? 'sheet' : 'ink'}
+                        borderColor="line"
+                        fontFamily="mono"
                     >
                         {word}
                     </Button>
                 ))}
                 <Button
-                    h="44px" px="1" variant="outline" color="ink" borderColor="line" disabled={ranges.length === 0} fontSize="13px"
-                    aria-label={scene.range === null ? 'Range: chosen by the meter' : `Range by hand: up to ${scene.range}`}
-                    onClick={() => void act('dial', nextRange === null ? { mode: scene.mode } : { mode: scene.mode, range: nextRange })}
+                    h="44px"
+                    px="1"
+                    variant="outline"
+                    color="ink"
+                    borderColor="line"
+                    disabled={ranges.length === 0}
+                    fontSize="13px"
+                    aria-label={
+                        scene.range === null ? 'Range: chosen by the meter' : `Range by hand: up to ${scene.range}`
+                    }
+                    onClick={() =>
+                        void act(
+                            'dial',
+                            nextRange === null ? { mode: scene.mode } : { mode: scene.mode, range: nextRange },
+                        )
+                    }
                 >
                     {scene.range === null ? 'auto' : `≤ ${short(scene.range)}`}
                 </Button>
             </Grid>
-            {scene.blown.length > 0 && <Button h="44px" variant="outline" color="danger" borderColor="danger" onClick={() => void act('meter_fuse')}>Meter fuse blown: put in a new one</Button>}
-            {scene.battery === 'low' && <Button h="44px" variant="outline" color="danger" borderColor="danger" onClick={() => void act('meter_battery')}>Battery low: put in a new one</Button>}
+            {scene.blown.length > 0 && (
+                <Button
+                    h="44px"
+                    variant="outline"
+                    color="danger"
+                    borderColor="danger"
+                    onClick={() => void act('meter_fuse')}
+                >
+                    Meter fuse blown: put in a new one
+                </Button>
+            )}
+            {scene.battery === 'low' && (
+                <Button
+                    h="44px"
+                    variant="outline"
+                    color="danger"
+                    borderColor="danger"
+                    onClick={() => void act('meter_battery')}
+                >
+                    Battery low: put in a new one
+                </Button>
+            )}
             {(['red', 'black'] as const).map((lead) => (
                 <Button
-                    key={lead} variant="outline" h="44px" justifyContent="flex-start" bg={hand === lead ? 'copperWash' : 'sheet'} color="ink"
-                    borderColor={hand === lead ? 'copper' : 'line'} borderWidth={hand === lead ? '2px' : '1px'} aria-pressed={hand === lead} onClick={() => onHand(lead)}
+                    key={lead}
+                    variant="outline"
+                    h="44px"
+                    justifyContent="flex-start"
+                    bg={hand === lead ? 'copperWash' : 'sheet'}
+                    color="ink"
+                    borderColor={hand === lead ? 'copper' : 'line'}
+                    borderWidth={hand === lead ? '2px' : '1px'}
+                    aria-pressed={hand === lead}
+                    onClick={() => onHand(lead)}
                 >
-                    <Box w="14px" h="14px" borderRadius="full" bg={lead === 'red' ? 'leadRed' : 'leadBlack'} flexShrink={0} />
+                    <Box
+                        w="14px"
+                        h="14px"
+                        borderRadius="full"
+                        bg={lead === 'red' ? 'leadRed' : 'leadBlack'}
+                        flexShrink={0}
+                    />
                     <Text fontWeight={700}>{lead === 'red' ? 'Red' : 'Black'}</Text>
-                    <Text fontWeight={400} truncate>{scene[lead] ? names[lead] : hand === lead ? 'in hand' : 'off'}</Text>
+                    <Text fontWeight={400} truncate>
+                        {scene[lead] ? names[lead] : hand === lead ? 'in hand' : 'off'}
+                    </Text>
                 </Button>
             ))}
             <HStack gap="1">
-                <Button flex="1" h="44px" variant="outline" color="ink" borderColor="line" disabled={!scene.red || !scene.black} onClick={() => void act('read')}>Note it now</Button>
-                <Button flex="1" h="44px" variant="outline" color="ink" borderColor="line" disabled={!scene.red && !scene.black} onClick={onOff}>Leads off</Button>
+                <Button
+                    flex="1"
+                    h="44px"
+                    variant="outline"
+                    color="ink"
+                    borderColor="line"
+                    disabled={!scene.red || !scene.black}
+                    onClick={() => void act('read')}
+                >
+                    Note it now
+                </Button>
+                <Button
+                    flex="1"
+                    h="44px"
+                    variant="outline"
+                    color="ink"
+                    borderColor="line"
+                    disabled={!scene.red && !scene.black}
+                    onClick={onOff}
+                >
+                    Leads off
+                </Button>
             </HStack>
             <Button
-                h="44px" px="1" variant="outline" color="ink" aria-pressed={scene.keeping} bg={scene.keeping ? 'copperWash' : 'sheet'} borderColor={scene.keeping ? 'copper' : 'line'}
+                h="44px"
+                px="1"
+                variant="outline"
+                color="ink"
+                aria-pressed={scene.keeping}
+                bg={scene.keeping ? 'copperWash' : 'sheet'}
+                borderColor={scene.keeping ? 'copper' : 'line'}
                 onClick={() => void act('keep', { to: scene.keeping ? 'off' : 'on' })}
             >
                 {scene.keeping ? 'Forget least and most' : 'Keep least and most'}
             </Button>
             {meaning.ask && (
                 <Box>
-                    <Text fontSize="13px" color="faint" mb="1">What did that mean to you?</Text>
+                    <Text fontSize="13px" color="faint" mb="1">
+                        What did that mean to you?
+                    </Text>
                     <HStack gap="1">
-                        <Button flex="1" h="44px" px="1" variant="outline" color="ink" borderColor="line" onClick={() => meaning.onMeant('good')}>Good</Button>
-                        <Button flex="1" h="44px" px="1" variant="outline" color="ink" borderColor="line" onClick={() => meaning.onMeant('bad')}>Bad</Button>
-                        <Button flex="1" h="44px" px="1" variant="outline" color="ink" borderColor="line" onClick={() => meaning.onMeant('unsure')}>Unclear</Button>
+                        <Button
+                            flex="1"
+                            h="44px"
+                            px="1"
+                            variant="outline"
+                            color="ink"
+                            borderColor="line"
+                            onClick={() => meaning.onMeant('good')}
+                        >
+                            Good
+                        </Button>
+                        <Button
+                            flex="1"
+                            h="44px"
+                            px="1"
+                            variant="outline"
+                            color="ink"
+                            borderColor="line"
+                            onClick={() => meaning.onMeant('bad')}
+                        >
+                            Bad
+                        </Button>
+                        <Button
+                            flex="1"
+                            h="44px"
+                            px="1"
+                            variant="outline"
+                            color="ink"
+                            borderColor="line"
+                            onClick={() => meaning.onMeant('unsure')}
+                        >
+                            Unclear
+                        </Button>
                     </HStack>
                 </Box>
             )}

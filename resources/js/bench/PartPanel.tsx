@@ -19,7 +19,12 @@ interface Props {
     onPlace: (place: string) => void
 }
 
-const MENDS = [{ how: 'replace', word: 'Replace' }, { how: 'clean', word: 'Clean' }, { how: 'clear', word: 'Clear' }, { how: 'set', word: 'Set right' }]
+const MENDS = [
+    { how: 'replace', word: 'Replace' },
+    { how: 'clean', word: 'Clean' },
+    { how: 'clear', word: 'Clear' },
+    { how: 'set', word: 'Set right' },
+]
 
 /** What can be done to the part in front of one, and to the wires on the terminal that is picked. */
 export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, onPlace, say = (text) => text }: Props) {
@@ -27,34 +32,102 @@ export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, o
     if (!part) {
         return (
             <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3">
-                <Text color="faint" fontSize="14px">Pick a part to look at it or set it. Pick a terminal to put the lead in hand there.</Text>
+                <Text color="faint" fontSize="14px">
+                    Pick a part to look at it or set it. Pick a terminal to put the lead in hand there.
+                </Text>
             </Box>
         )
     }
-    const look = [...log].reverse().find((e) => e.act['part'] === part.id && !e.refused && Object.keys(e.seen).length > 0)
+    const look = [...log]
+        .reverse()
+        .find((e) => e.act['part'] === part.id && !e.refused && Object.keys(e.seen).length > 0)
     return (
-        <Stack gap="2" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3" as="section" aria-label="Part">
+        <Stack
+            gap="2"
+            bg="sheet"
+            borderWidth="1px"
+            borderColor="line"
+            borderRadius="md"
+            p="3"
+            as="section"
+            aria-label="Part"
+        >
             <Box>
                 <Text fontWeight={700}>{part.label}</Text>
-                <Text fontSize="13px" color="faint">{part.title}</Text>
+                <Text fontSize="13px" color="faint">
+                    {part.title}
+                </Text>
             </Box>
-            <Button h="44px" bg="copper" color="onCopper" onClick={() => void act('look', { part: part.id })}>Look at it</Button>
+            <Button h="44px" bg="copper" color="onCopper" onClick={() => void act('look', { part: part.id })}>
+                Look at it
+            </Button>
             {look && (
-                <Text fontSize="13px" bg="ground" borderRadius="sm" p="2">{say(look.act.act === 'look' ? Object.entries(look.seen).map(([k, v]) => (k === 'condition' ? v : `${k}: ${v}`)).join(' · ') : look.text)}</Text>
+                <Text fontSize="13px" bg="ground" borderRadius="sm" p="2">
+                    {say(
+                        look.act.act === 'look'
+                            ? Object.entries(look.seen)
+                                  .map(([k, v]) => (k === 'condition' ? v : `${k}: ${v}`))
+                                  .join(' · ')
+                            : look.text,
+                    )}
+                </Text>
             )}
             {part.controls.map((c) => (
-                <Lever key={c.lever} control={c} known={knownLever(log, part.id, c.lever, c.label)} onSet={(to) => void act('set', { part: part.id, lever: c.lever, to })} />
+                <Lever
+                    key={c.lever}
+                    control={c}
+                    known={knownLever(log, part.id, c.lever, c.label)}
+                    onSet={(to) => void act('set', { part: part.id, lever: c.lever, to })}
+                />
             ))}
-            {part.resets && <Button h="44px" variant="outline" color="ink" borderColor="line" onClick={() => void act('reset', { part: part.id })}>Press its reset</Button>}
+            {part.resets && (
+                <Button
+                    h="44px"
+                    variant="outline"
+                    color="ink"
+                    borderColor="line"
+                    onClick={() => void act('reset', { part: part.id })}
+                >
+                    Press its reset
+                </Button>
+            )}
             {(part.taps ?? []).map((t) => (
-                <Button key={t.tap} h="44px" variant="outline" color="ink" borderColor="line" whiteSpace="normal" fontSize="14px" onClick={() => void act(t.instrument, { tap: t.tap })}>
+                <Button
+                    key={t.tap}
+                    h="44px"
+                    variant="outline"
+                    color="ink"
+                    borderColor="line"
+                    whiteSpace="normal"
+                    fontSize="14px"
+                    onClick={() => void act(t.instrument, { tap: t.tap })}
+                >
                     {titleOf(t.instrument)}: {t.label}
                 </Button>
             ))}
-            {place && <Button h="44px" variant="outline" color="ink" borderColor="line" whiteSpace="normal" fontSize="14px" lineHeight="1.2" onClick={() => void act('tester', { place })}>Hold the tester to {placeName(board, place)}</Button>}
             {place && (
                 <Button
-                    h="44px" variant="outline" color="ink" borderColor={jumper.from === null ? 'line' : 'copper'} whiteSpace="normal" fontSize="14px" lineHeight="1.2"
+                    h="44px"
+                    variant="outline"
+                    color="ink"
+                    borderColor="line"
+                    whiteSpace="normal"
+                    fontSize="14px"
+                    lineHeight="1.2"
+                    onClick={() => void act('tester', { place })}
+                >
+                    Hold the tester to {placeName(board, place)}
+                </Button>
+            )}
+            {place && (
+                <Button
+                    h="44px"
+                    variant="outline"
+                    color="ink"
+                    borderColor={jumper.from === null ? 'line' : 'copper'}
+                    whiteSpace="normal"
+                    fontSize="14px"
+                    lineHeight="1.2"
                     onClick={() => {
                         if (jumper.from === null) jumper.onFrom(place)
                         else {
@@ -63,37 +136,98 @@ export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, o
                         }
                     }}
                 >
-                    {jumper.from === null ? `Jumper from ${placeName(board, place)}` : `Jumper ${placeName(board, jumper.from)} to ${placeName(board, place)}`}
+                    {jumper.from === null
+                        ? `Jumper from ${placeName(board, place)}`
+                        : `Jumper ${placeName(board, jumper.from)} to ${placeName(board, place)}`}
                 </Button>
             )}
             {jumper.all.map(([from, to]) => (
-                <Button key={`${from} ${to}`} h="44px" variant="outline" color="danger" borderColor="danger" whiteSpace="normal" fontSize="14px" lineHeight="1.2" onClick={() => void act('unjump', { from, to })}>
+                <Button
+                    key={`${from} ${to}`}
+                    h="44px"
+                    variant="outline"
+                    color="danger"
+                    borderColor="danger"
+                    whiteSpace="normal"
+                    fontSize="14px"
+                    lineHeight="1.2"
+                    onClick={() => void act('unjump', { from, to })}
+                >
                     Take the jumper off {placeName(board, from)} and {placeName(board, to)}
                 </Button>
             ))}
-            {place && wiresAt(board, place).map(({ wire, end }) => {
-                const id = `${wire.id}.${end}`
-                const isLifted = lifted.includes(id)
-                return (
-                    <HStack key={id} gap="1" wrap="wrap">
-                        <Text flex="1 0 100%" fontSize="13px">{wire.colour} to {placeName(board, end === 'a' ? wire.to : wire.from)}</Text>
-                        <Button size="sm" h="44px" variant="outline" color="ink" borderColor="line" aria-label={`${isLifted ? 'Land' : 'Lift'} the ${placeName(board, id)}`} onClick={() => void act(isLifted ? 'land' : 'lift', { end: id })}>{isLifted ? 'Land' : 'Lift'}</Button>
-                        <Button
-                            size="sm" h="44px" variant="outline" color="ink" borderColor={jaw.includes(wire.id) ? 'copper' : 'line'} aria-pressed={jaw.includes(wire.id)} aria-label={`Clamp round the ${placeName(board, id)}`}
-                            onClick={() => void act('clamp', { wires: jaw.includes(wire.id) ? jaw.filter((w) => w !== wire.id) : [...jaw, wire.id] })}
-                        >
-                            {jaw.includes(wire.id) ? 'Out of clamp' : jaw.length > 0 ? 'Clamp too' : 'Clamp'}
-                        </Button>
-                        {isLifted && <Button size="sm" h="44px" variant="outline" color="ink" borderColor="line" aria-label={`Lead on the ${placeName(board, id)}`} onClick={() => onPlace(id)}>Lead</Button>}
-                    </HStack>
-                )
-            })}
+            {place &&
+                wiresAt(board, place).map(({ wire, end }) => {
+                    const id = `${wire.id}.${end}`
+                    const isLifted = lifted.includes(id)
+                    return (
+                        <HStack key={id} gap="1" wrap="wrap">
+                            <Text flex="1 0 100%" fontSize="13px">
+                                {wire.colour} to {placeName(board, end === 'a' ? wire.to : wire.from)}
+                            </Text>
+                            <Button
+                                size="sm"
+                                h="44px"
+                                variant="outline"
+                                color="ink"
+                                borderColor="line"
+                                aria-label={`${isLifted ? 'Land' : 'Lift'} the ${placeName(board, id)}`}
+                                onClick={() => void act(isLifted ? 'land' : 'lift', { end: id })}
+                            >
+                                {isLifted ? 'Land' : 'Lift'}
+                            </Button>
+                            <Button
+                                size="sm"
+                                h="44px"
+                                variant="outline"
+                                color="ink"
+                                borderColor={jaw.includes(wire.id) ? 'copper' : 'line'}
+                                aria-pressed={jaw.includes(wire.id)}
+                                aria-label={`Clamp round the ${placeName(board, id)}`}
+                                onClick={() =>
+                                    void act('clamp', {
+                                        wires: jaw.includes(wire.id)
+                                            ? jaw.filter((w) => w !== wire.id)
+                                            : [...jaw, wire.id],
+                                    })
+                                }
+                            >
+                                {jaw.includes(wire.id) ? 'Out of clamp' : jaw.length > 0 ? 'Clamp too' : 'Clamp'}
+                            </Button>
+                            {isLifted && (
+                                <Button
+                                    size="sm"
+                                    h="44px"
+                                    variant="outline"
+                                    color="ink"
+                                    borderColor="line"
+                                    aria-label={`Lead on the ${placeName(board, id)}`}
+                                    onClick={() => onPlace(id)}
+                                >
+                                    Lead
+                                </Button>
+                            )}
+                        </HStack>
+                    )
+                })}
             <ByHand key={part.id} part={part} act={act} />
             <Box as="details">
-                <Box as="summary" fontSize="14px" color="copper" fontWeight={700} cursor="pointer" minH="32px">Mend it…</Box>
+                <Box as="summary" fontSize="14px" color="copper" fontWeight={700} cursor="pointer" minH="32px">
+                    Mend it…
+                </Box>
                 <HStack gap="1" wrap="wrap">
                     {MENDS.map((m) => (
-                        <Button key={m.how} size="sm" h="44px" variant="outline" color="ink" borderColor="line" onClick={() => void act('mend', { part: part.id, how: m.how })}>{m.word}</Button>
+                        <Button
+                            key={m.how}
+                            size="sm"
+                            h="44px"
+                            variant="outline"
+                            color="ink"
+                            borderColor="line"
+                            onClick={() => void act('mend', { part: part.id, how: m.how })}
+                        >
+                            {m.word}
+                        </Button>
                     ))}
                 </HStack>
             </Box>
@@ -101,18 +235,37 @@ export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, o
     )
 }
 
-function Lever({ control, known, onSet }: { control: Part['controls'][number]; known: string | undefined; onSet: (to: string | number) => void }) {
+function Lever({
+    control,
+    known,
+    onSet,
+}: {
+    control: Part['controls'][number]
+    known: string | undefined
+    onSet: (to: string | number) => void
+}) {
     const [value, setValue] = useState(String(control.at))
     useEffect(() => setValue(known ? String(parseFloat(known)) : String(control.at)), [known, control.at])
     return (
         <Box>
-            <Text fontSize="13px" color="faint">{control.label}{known === undefined ? ' (not looked at yet)' : ''}</Text>
+            <Text fontSize="13px" color="faint">
+                {control.label}
+                {known === undefined ? ' (not looked at yet)' : ''}
+            </Text>
             {control.positions ? (
                 <HStack gap="1">
                     {control.positions.map((p) => (
                         <Button
-                            key={p} flex="1" h="44px" px="1" variant="outline" aria-pressed={known === p} onClick={() => onSet(p)}
-                            bg={known === p ? 'copperWash' : 'sheet'} color="ink" borderColor={known === p ? 'copper' : 'line'}
+                            key={p}
+                            flex="1"
+                            h="44px"
+                            px="1"
+                            variant="outline"
+                            aria-pressed={known === p}
+                            onClick={() => onSet(p)}
+                            bg={known === p ? 'copperWash' : 'sheet'}
+                            color="ink"
+                            borderColor={known === p ? 'copper' : 'line'}
                         >
                             {p}
                         </Button>
@@ -120,9 +273,26 @@ function Lever({ control, known, onSet }: { control: Part['controls'][number]; k
                 </HStack>
             ) : (
                 <HStack gap="1">
-                    <Input h="44px" type="number" aria-label={control.label} min={control.range?.[0]} max={control.range?.[1]} value={value} onChange={(e) => setValue(e.target.value)} borderColor="line" />
+                    <Input
+                        h="44px"
+                        type="number"
+                        aria-label={control.label}
+                        min={control.range?.[0]}
+                        max={control.range?.[1]}
+                        value={value}
+                        onChange={(e) => setValue(e.target.value)}
+                        borderColor="line"
+                    />
                     <Text fontSize="14px">{control.unit}</Text>
-                    <Button h="44px" variant="outline" color="ink" borderColor="line" onClick={() => onSet(Number(value))}>Set</Button>
+                    <Button
+                        h="44px"
+                        variant="outline"
+                        color="ink"
+                        borderColor="line"
+                        onClick={() => onSet(Number(value))}
+                    >
+                        Set
+                    </Button>
                 </HStack>
             )}
         </Box>

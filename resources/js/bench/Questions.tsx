@@ -2,11 +2,18 @@ import { Button, Stack, Text } from '@chakra-ui/react'
 import type { Entry } from '@/lib/types'
 
 const QUESTIONS: { question: string; word: string }[] = [
-    { question: 'since', word: 'Since when?' }, { question: 'display', word: 'What does the thermostat show?' }, { question: 'noise', word: 'Any noise?' },
-    { question: 'smell', word: 'Any smell?' }, { question: 'filter', word: 'When was the filter changed?' }, { question: 'work', word: 'Any electrical work lately?' },
+    { question: 'since', word: 'Since when?' },
+    { question: 'display', word: 'What does the thermostat show?' },
+    { question: 'noise', word: 'Any noise?' },
+    { question: 'smell', word: 'Any smell?' },
+    { question: 'filter', word: 'When was the filter changed?' },
+    { question: 'work', word: 'Any electrical work lately?' },
 ]
 
-interface Props { log: readonly Entry[]; act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined> }
+interface Props {
+    log: readonly Entry[]
+    act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
+}
 
 /** What the customer can be asked, and what he said. */
 export function Questions({ log, act }: Props) {
@@ -15,9 +22,26 @@ export function Questions({ log, act }: Props) {
             <Text fontWeight={700}>Ask the customer</Text>
             {QUESTIONS.map(({ question, word }) => {
                 const answer = [...log].reverse().find((e) => e.act.act === 'ask' && e.act['question'] === question)
-                return answer
-                    ? <Text key={question} fontSize="14px">{word} <Text as="span" fontStyle="italic">“{(answer.seen as Record<string, string>)['answer']}”</Text></Text>
-                    : <Button key={question} h="44px" variant="outline" color="ink" borderColor="line" justifyContent="flex-start" onClick={() => void act('ask', { question })}>{word}</Button>
+                return answer ? (
+                    <Text key={question} fontSize="14px">
+                        {word}{' '}
+                        <Text as="span" fontStyle="italic">
+                            “{(answer.seen as Record<string, string>)['answer']}”
+                        </Text>
+                    </Text>
+                ) : (
+                    <Button
+                        key={question}
+                        h="44px"
+                        variant="outline"
+                        color="ink"
+                        borderColor="line"
+                        justifyContent="flex-start"
+                        onClick={() => void act('ask', { question })}
+                    >
+                        {word}
+                    </Button>
+                )
             })}
         </Stack>
     )

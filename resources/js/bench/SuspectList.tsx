@@ -3,7 +3,11 @@ import { useMemo, useState } from 'react'
 import type { Entry, FaultName } from '@/lib/types'
 import { suspectMarks, suspectWhys } from './known'
 
-interface Props { faults: FaultName[]; log: Entry[]; act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined> }
+interface Props {
+    faults: FaultName[]
+    log: Entry[]
+    act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
+}
 
 /** The trainee's own list: star, strike out, and name the one it is. */
 export function SuspectList({ faults, log, act }: Props) {
@@ -22,32 +26,109 @@ export function SuspectList({ faults, log, act }: Props) {
 
     return (
         <Stack gap="2" h="100%" minH="0">
-            <Input aria-label="Find a suspect" placeholder="Find: part, or what is wrong" value={words} onChange={(e) => setWords(e.target.value)} h="44px" bg="sheet" borderColor="line" />
+            <Input
+                aria-label="Find a suspect"
+                placeholder="Find: part, or what is wrong"
+                value={words}
+                onChange={(e) => setWords(e.target.value)}
+                h="44px"
+                bg="sheet"
+                borderColor="line"
+            />
             <Stack gap="0" overflowY="auto" minH="0" flex="1" tabIndex={0} role="list" aria-label="Suspects">
                 {shown.map((f) => {
                     const mark = marks[f.id] ?? 'open'
                     return (
-                        <Box key={f.id} role="listitem" borderBottomWidth="1px" borderColor="line" py="1" bg={named === f.id ? 'copperWash' : undefined}>
-                            <Text fontSize="13.5px" textDecoration={mark === 'out' ? 'line-through' : undefined} color={mark === 'out' ? 'faint' : 'ink'} fontWeight={mark === 'star' ? 700 : 400}>
-                                {f.title}{named === f.id ? ' (named)' : ''}
+                        <Box
+                            key={f.id}
+                            role="listitem"
+                            borderBottomWidth="1px"
+                            borderColor="line"
+                            py="1"
+                            bg={named === f.id ? 'copperWash' : undefined}
+                        >
+                            <Text
+                                fontSize="13.5px"
+                                textDecoration={mark === 'out' ? 'line-through' : undefined}
+                                color={mark === 'out' ? 'faint' : 'ink'}
+                                fontWeight={mark === 'star' ? 700 : 400}
+                            >
+                                {f.title}
+                                {named === f.id ? ' (named)' : ''}
                             </Text>
-                            {whys[f.id] && <Text fontSize="13px" color="faint">because {whys[f.id]}</Text>}
+                            {whys[f.id] && (
+                                <Text fontSize="13px" color="faint">
+                                    because {whys[f.id]}
+                                </Text>
+                            )}
                             <HStack gap="1" wrap="wrap">
-                                <Mini word={mark === 'star' ? '★' : '☆'} label={`Star ${f.title}`} on={mark === 'star'} onClick={() => void act('suspect', { fault: f.id, mark: mark === 'star' ? 'open' : 'star' })} />
-                                <Mini word={mark === 'out' ? 'Back in' : 'Strike'} label={`Strike out ${f.title}`} on={mark === 'out'} onClick={() => void act('suspect', { fault: f.id, mark: mark === 'out' ? 'open' : 'out' })} />
-                                <Mini word="Why" label={`Say why of ${f.title}`} on={asked === f.id} onClick={() => setAsked(asked === f.id ? null : f.id)} />
-                                <Mini word="It is this" label={`Name ${f.title}`} on={false} onClick={() => void act('name', { fault: f.id })} />
+                                <Mini
+                                    word={mark === 'star' ? '★' : '☆'}
+                                    label={`Star ${f.title}`}
+                                    on={mark === 'star'}
+                                    onClick={() =>
+                                        void act('suspect', { fault: f.id, mark: mark === 'star' ? 'open' : 'star' })
+                                    }
+                                />
+                                <Mini
+                                    word={mark === 'out' ? 'Back in' : 'Strike'}
+                                    label={`Strike out ${f.title}`}
+                                    on={mark === 'out'}
+                                    onClick={() =>
+                                        void act('suspect', { fault: f.id, mark: mark === 'out' ? 'open' : 'out' })
+                                    }
+                                />
+                                <Mini
+                                    word="Why"
+                                    label={`Say why of ${f.title}`}
+                                    on={asked === f.id}
+                                    onClick={() => setAsked(asked === f.id ? null : f.id)}
+                                />
+                                <Mini
+                                    word="It is this"
+                                    label={`Name ${f.title}`}
+                                    on={false}
+                                    onClick={() => void act('name', { fault: f.id })}
+                                />
                             </HStack>
                             {asked === f.id && (
-                                <HStack as="form" gap="1" mt="1" onSubmit={(e) => { e.preventDefault(); if (why.trim() !== '') { void act('suspect', { fault: f.id, mark, why: why.trim() }); setWhy(''); setAsked(null) } }}>
-                                    <Input aria-label={`Why: ${f.title}`} placeholder="because …" maxLength={160} h="44px" bg="sheet" borderColor="line" autoFocus value={why} onChange={(e) => setWhy(e.target.value)} />
-                                    <Button type="submit" h="44px" bg="copper" color="onCopper">Keep</Button>
+                                <HStack
+                                    as="form"
+                                    gap="1"
+                                    mt="1"
+                                    onSubmit={(e) => {
+                                        e.preventDefault()
+                                        if (why.trim() !== '') {
+                                            void act('suspect', { fault: f.id, mark, why: why.trim() })
+                                            setWhy('')
+                                            setAsked(null)
+                                        }
+                                    }}
+                                >
+                                    <Input
+                                        aria-label={`Why: ${f.title}`}
+                                        placeholder="because …"
+                                        maxLength={160}
+                                        h="44px"
+                                        bg="sheet"
+                                        borderColor="line"
+                                        ref={(field: HTMLInputElement | null) => field?.focus()}
+                                        value={why}
+                                        onChange={(e) => setWhy(e.target.value)}
+                                    />
+                                    <Button type="submit" h="44px" bg="copper" color="onCopper">
+                                        Keep
+                                    </Button>
                                 </HStack>
                             )}
                         </Box>
                     )
                 })}
-                {shown.length === 0 && <Text color="faint" fontSize="14px">Nothing goes by these words.</Text>}
+                {shown.length === 0 && (
+                    <Text color="faint" fontSize="14px">
+                        Nothing goes by these words.
+                    </Text>
+                )}
             </Stack>
         </Stack>
     )
@@ -55,7 +136,19 @@ export function SuspectList({ faults, log, act }: Props) {
 
 function Mini({ word, label, on, onClick }: { word: string; label: string; on: boolean; onClick: () => void }) {
     return (
-        <Button size="xs" h="36px" minW="44px" px="2" variant="outline" aria-label={label} aria-pressed={on} bg={on ? 'copperWash' : 'sheet'} color="ink" borderColor={on ? 'copper' : 'line'} onClick={onClick}>
+        <Button
+            size="xs"
+            h="36px"
+            minW="44px"
+            px="2"
+            variant="outline"
+            aria-label={label}
+            aria-pressed={on}
+            bg={on ? 'copperWash' : 'sheet'}
+            color="ink"
+            borderColor={on ? 'copper' : 'line'}
+            onClick={onClick}
+        >
             {word}
         </Button>
     )

@@ -10,15 +10,42 @@ export function WarmUpSteps({ steps, done }: { steps: { id: string; text: string
     }, [next?.id])
     return (
         <Stack gap="2" h="100%" minH="0">
-            <Text fontSize="14px" role="status">{next ? `${done.length} of ${steps.length} tried. Nothing here is marked.` : 'All tried. You know the bench; hand the board back.'}</Text>
-            <Box as="ol" listStyleType="none" overflowY="auto" minH="0" flex="1" aria-label="Steps of the warm-up" tabIndex={0}>
+            <Text fontSize="14px" role="status">
+                {next
+                    ? `${done.length} of ${steps.length} tried. Nothing here is marked.`
+                    : 'All tried. You know the bench; hand the board back.'}
+            </Text>
+            <Box
+                as="ol"
+                listStyleType="none"
+                overflowY="auto"
+                minH="0"
+                flex="1"
+                aria-label="Steps of the warm-up"
+                tabIndex={0}
+            >
                 {steps.map((step, i) => {
                     const tried = done.includes(step.id)
                     const at = step === next
                     return (
-                        <HStack as="li" key={step.id} ref={at ? here : undefined} align="start" gap="2" px="2" py="1.5" borderRadius="sm" bg={at ? 'copperWash' : undefined} aria-current={at ? 'step' : undefined}>
-                            <Text fontSize="14px" minW="5" fontWeight={600} aria-label={tried ? 'tried' : undefined}>{tried ? '✓' : i + 1}</Text>
-                            <Text fontSize="14px" color={tried ? 'faint' : 'ink'}>{step.text}</Text>
+                        <HStack
+                            as="li"
+                            key={step.id}
+                            ref={at ? here : undefined}
+                            align="start"
+                            gap="2"
+                            px="2"
+                            py="1.5"
+                            borderRadius="sm"
+                            bg={at ? 'copperWash' : undefined}
+                            aria-current={at ? 'step' : undefined}
+                        >
+                            <Text fontSize="14px" minW="5" fontWeight={600} aria-label={tried ? 'tried' : undefined}>
+                                {tried ? '✓' : i + 1}
+                            </Text>
+                            <Text fontSize="14px" color={tried ? 'faint' : 'ink'}>
+                                {step.text}
+                            </Text>
                         </HStack>
                     )
                 })}

@@ -6,7 +6,8 @@ export function knownLever(log: readonly Entry[], part: string, lever: string, l
         const e = log[i]!
         if (e.refused) continue
         if (e.act.act === 'set' && e.act['part'] === part && e.act['lever'] === lever) return String(e.act['to'])
-        const seen = e.act.act === 'look' && e.act['part'] === part ? (e.seen as Record<string, string>)[label] : undefined
+        const seen =
+            e.act.act === 'look' && e.act['part'] === part ? (e.seen as Record<string, string>)[label] : undefined
         if (seen !== undefined) return seen
     }
     return undefined
@@ -43,7 +44,8 @@ export function lastReading(log: readonly Entry[], mode: 'clamp' | AtTap): strin
 /** Why each suspect stands as it does, in the trainee's own words: the last that was said. */
 export function suspectWhys(log: readonly Entry[]): Record<string, string> {
     const whys: Record<string, string> = {}
-    for (const e of log) if (e.act.act === 'suspect' && typeof e.act['why'] === 'string') whys[e.act['fault'] as string] = e.act['why']
+    for (const e of log)
+        if (e.act.act === 'suspect' && typeof e.act['why'] === 'string') whys[e.act['fault'] as string] = e.act['why']
     return whys
 }
 

@@ -1,14 +1,24 @@
 import { router } from '@inertiajs/react'
+import { type QueryClient, useMutation, useMutationState, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useRef, useState } from 'react'
+import { isAway, once, useTold } from '@/lib/query'
 import { isSignedOut, Refusal, send } from '@/lib/send'
 import type { Channels, Entry, Reply, Scene } from '@/lib/types'
 import { nextChange, played, settlesAt } from '@/tape/stretches'
-import { forget, recall, remember, untilReached } from './waiting'
+import { forget, recall, remember } from './waiting'
 
 /** Seconds before the end of what is known at which more is asked for. */
 const ASK_AHEAD = 1.2
 
-interface Start { attempt: number; log: Entry[]; past: Channels; now: Reply }
+/** Milliseconds between one look whether a hint has come and the next. */
+const HINT_MS = 900
+
+interface Start {
+    attempt: number
+    log: Entry[]
+    past: Channels
+    now: Reply
+}
 
 export interface BenchState {
     time: number
@@ -18,9 +28,6 @@ export interface BenchState {
     log: Entry[]
     past: Channels
     ahead: Channels
-    busy: boolean
-    /** the server cannot be reached just now: what was done waits for it */
-    away: boolean
     /** steps of a warm-up that have been done */
     tried: string[]
     notice: { text: string; danger: boolean } | null
@@ -32,63 +39,111 @@ export interface BenchState {
  */
 export function useBench(start: Start) {
     const [state, setState] = useState<BenchState>(() => ({
-        time: start.now.now_s, playing: false, speed: 1, scene: start.now.scene, log: start.log,
-        past: start.past, ahead: start.now.ahead, busy: false, away: false, tried: start.now.tried ?? [], notice: null,
+        time: start.now.now_s,
+        playing: false,
+        speed: 1,
+        scene: start.now.scene,
+        log: start.log,
+        past: start.past,
+        ahead: start.now.ahead,
+        tried: start.now.tried ?? [],
+        notice: null,
     }))
-    const live = useRef({ time: start.now.now_s, until: start.now.until_s, playing: false, speed: 1, past: start.past, ahead: start.now.ahead, asking: false, gone: false })
+    const live = useRef({
+        time: start.now.now_s,
+        until: start.now.until_s,
+        playing: false,
+        speed: 1,
+        past: start.past,
+        ahead: start.now.ahead,
+        asking: 0,
+    })
+    const isHere = useRef(true)
 
     const url = `/attempts/${start.attempt}`
+    const client = useQueryClient()
 
-    const take = useCallback((reply: Reply) => {
-        const l = live.current
-        l.past = played(l.past, reply.passed, reply.now_s)
-        l.ahead = reply.ahead
-        l.until = reply.until_s
-        l.time = Math.max(reply.now_s, Math.min(l.time, reply.until_s))
-        setState((s) => ({
-            ...s, time: l.time, scene: kept(s.scene, reply.scene), tried: kept(s.tried, reply.tried ?? s.tried), past: l.past, ahead: l.ahead,
-            log: reply.entry && !s.log.some((e) => e.id === reply.entry!.id) ? [...s.log, reply.entry] : s.log,
-        }))
-        if (reply.handed_back) router.visit(`${url}/debrief`)
-    }, [url])
+    const take = useCallback(
+        (reply: Reply) => {
+            const l = live.current
+            l.past = played(l.past, reply.passed, reply.now_s)
+            l.ahead = reply.ahead
+            l.until = reply.until_s
+            l.time = Math.max(reply.now_s, Math.min(l.time, reply.until_s))
+            setState((s) => ({
+                ...s,
+                time: l.time,
+                scene: kept(s.scene, reply.scene),
+                tried: kept(s.tried, reply.tried ?? s.tried),
+                past: l.past,
+                ahead: l.ahead,
+                log: reply.entry && !s.log.some((e) => e.id === reply.entry!.id) ? [...s.log, reply.entry] : s.log,
+            }))
+            if (reply.handed_back && isHere.current) router.visit(`${url}/debrief`)
+        },
+        [url],
+    )
 
-    const fail = useCallback((error: unknown) => {
-        const refusal = error instanceof Refusal ? error : new Refusal('Something went wrong on this page. Load it again; the bench is kept.', 0)
-        live.current.playing = false
-        setState((s) => ({ ...s, playing: false, notice: { text: refusal.message, danger: false } }))
-        // out of step: look again; signed out: by way of the sign-in back to here
-        if ([401, 409, 419].includes(refusal.status)) router.visit(url, { preserveScroll: true, replace: true })
-    }, [url])
+    const fail = useCallback(
+        (error: unknown) => {
+            const refusal =
+                error instanceof Refusal
+                    ? error
+                    : new Refusal('Something went wrong on this page. Load it again; the bench is kept.', 0)
+            live.current.playing = false
+            setState((s) => ({ ...s, playing: false, notice: { text: refusal.message, danger: false } }))
+            // out of step: look again; signed out: by way of the sign-in back to here
+            if (isHere.current && [401, 409, 419].includes(refusal.status))
+                router.visit(url, { preserveScroll: true, replace: true })
+        },
+        [url],
+    )
 
-    const ask = useCallback(async (path: string, body: unknown) => {
-        if (live.current.asking) return undefined
-        live.current.asking = true
-        setState((s) => ({ ...s, busy: true }))
-        try {
-            const reply = await untilReached(() => send<Reply>('POST', `${url}/${path}`, body), () => !live.current.gone, (away) => {
-                if (away) live.current.playing = false
-                setState((s) => ({ ...s, away, playing: away ? false : s.playing }))
-            })
+    // one after the other, in the order in which they were asked for, each at the moment that has been reached by then
+    const { mutateAsync } = useMutation<Reply, Error, { path: string; body: () => unknown }>({
+        mutationKey: ['attempt', start.attempt],
+        scope: { id: `attempt ${start.attempt}` },
+        mutationFn: ({ path, body }) => send<Reply>('POST', `${url}/${path}`, body()),
+        onSuccess: (reply, { path }) => {
             if (path === 'acts') forget(start.attempt)
             take(reply)
-            return reply
-        } catch (error) {
+        },
+        onError: (error, { path }) => {
             if (path === 'acts' && !isSignedOut(error)) forget(start.attempt)
             fail(error)
-            return undefined
-        } finally {
-            live.current.asking = false
-            setState((s) => ({ ...s, busy: false }))
-        }
-    }, [url, take, fail, start.attempt])
+        },
+    })
+    const underway = useMutationState({
+        filters: { mutationKey: ['attempt', start.attempt], status: 'pending' },
+        select: (m) => isAway(m.state.failureReason),
+    })
+    const away = underway.includes(true)
+    useEffect(() => {
+        if (!away) return
+        live.current.playing = false
+        setState((s) => ({ ...s, playing: false }))
+    }, [away])
+    const ask = useCallback(
+        async (path: string, body: () => unknown) => {
+            live.current.asking++
+            try {
+                return await mutateAsync({ path, body: once(body) })
+            } catch {
+                return undefined // it was said
+            } finally {
+                live.current.asking--
+            }
+        },
+        [mutateAsync],
+    )
 
     // an act that was on its way when the page was left is done now: under its own id, so once
     useEffect(() => {
-        live.current.gone = false
+        isHere.current = true
         const left = recall(start.attempt)
-        if (left) void ask('acts', left)
+        if (left) void ask('acts', () => left)
         return () => {
-            live.current.gone = true
+            isHere.current = false
         }
     }, [ask, start.attempt])
 
@@ -102,7 +157,8 @@ export function useBench(start: Start) {
             before = t
             if (l.playing) {
                 l.time = Math.min(l.until, l.time + wall * l.speed)
-                if (l.until - l.time < ASK_AHEAD * l.speed && !l.asking) void ask('play', { to_s: Number(l.time.toFixed(3)) })
+                if (l.until - l.time < ASK_AHEAD * l.speed && l.asking === 0)
+                    void ask('play', () => ({ to_s: Number(l.time.toFixed(3)) }))
                 if (t - shown > 90) {
                     shown = t
                     setState((s) => ({ ...s, time: l.time }))
@@ -114,39 +170,63 @@ export function useBench(start: Start) {
         return () => cancelAnimationFrame(frame)
     }, [ask])
 
-    /** Whether what was asked before has been answered, after a moment's patience: a key that comes early is not lost. */
-    const free = useCallback(async () => {
-        for (let i = 0; i < 80 && live.current.asking; i++) await new Promise((r) => setTimeout(r, 25))
-        return !live.current.asking
-    }, [])
-
-    const act = useCallback(async (name: string, fields: Record<string, unknown> = {}) => {
-        if (!(await free())) return undefined // it waits for the server, and says so
-        const body = { id: crypto.randomUUID(), act: name, at_s: Number(live.current.time.toFixed(3)), ...fields }
-        remember(start.attempt, body)
-        const reply = await ask('acts', body)
-        const entry = reply?.entry ?? undefined
-        if (entry) {
-            const danger = Object.values(entry.dangers)[0]
-            const hint = entry.act.act === 'hint' ? entry.waits ? 'Working on your hint. You can keep going.' : (entry.seen as Record<string, string>)['hint'] : undefined
-            setState((s) => ({ ...s, notice: hint !== undefined ? { text: hint, danger: false } : entry.refused ? { text: entry.refused, danger: false } : danger ? { text: danger, danger: true } : null }))
-        }
-        return entry
-    }, [ask, free, start.attempt])
+    const act = useCallback(
+        async (name: string, fields: Record<string, unknown> = {}) => {
+            const reply = await ask('acts', () => {
+                const body = {
+                    id: crypto.randomUUID(),
+                    act: name,
+                    at_s: Number(live.current.time.toFixed(3)),
+                    ...fields,
+                }
+                remember(start.attempt, body)
+                return body
+            })
+            const entry = reply?.entry ?? undefined
+            if (entry) {
+                const danger = Object.values(entry.dangers)[0]
+                const hint =
+                    entry.act.act === 'hint'
+                        ? entry.waits
+                            ? 'Working on your hint. You can keep going.'
+                            : (entry.seen as Record<string, string>)['hint']
+                        : undefined
+                setState((s) => ({
+                    ...s,
+                    notice:
+                        hint !== undefined
+                            ? { text: hint, danger: false }
+                            : entry.refused
+                              ? { text: entry.refused, danger: false }
+                              : danger
+                                ? { text: danger, danger: true }
+                                : null,
+                }))
+            }
+            return entry
+        },
+        [ask, start.attempt],
+    )
 
     // hints that are being worked out are asked for until they have come
     const waited = state.log.find((e) => e.waits)?.id
+    const hint = useTold<{ entry: Entry; error: string | null }>(
+        `${url}/waiting?of=${encodeURIComponent(waited ?? '')}`,
+        {
+            every: HINT_MS,
+            enabled: waited !== undefined,
+            isOver: ({ entry, error }) => !entry.waits || error !== null,
+        },
+    ).data
     useEffect(() => {
-        if (waited === undefined) return
-        const timer = setInterval(() => {
-            send<{ entry: Entry; error: string | null }>('GET', `${url}/waiting?of=${encodeURIComponent(waited)}`).then(({ entry, error }) => {
-                if (entry.waits && error === null) return
-                const text = error ?? (entry.seen as Record<string, string>)['hint'] ?? ''
-                setState((s) => ({ ...s, log: s.log.map((e) => (e.id === entry.id ? { ...entry, waits: false } : e)), notice: { text, danger: false } }))
-            }).catch(() => undefined) // asked again
-        }, 900)
-        return () => clearInterval(timer)
-    }, [waited, url])
+        if (!hint || (hint.entry.waits && hint.error === null)) return
+        const text = hint.error ?? (hint.entry.seen as Record<string, string>)['hint'] ?? ''
+        setState((s) => ({
+            ...s,
+            log: s.log.map((e) => (e.id === hint.entry.id ? { ...hint.entry, waits: false } : e)),
+            notice: { text, danger: false },
+        }))
+    }, [hint])
 
     const play = useCallback((on: boolean) => {
         live.current.playing = on
@@ -158,17 +238,20 @@ export function useBench(start: Start) {
         setState((s) => ({ ...s, speed }))
     }, [])
 
-    /** On to what happens next, and till a meter that moves has come to rest: within what is known at once, else by asking. */
+    /**
+     * On to what happens next, and till a meter that moves has come to rest: within what is known at once, else by
+     * asking.
+     */
     const next = useCallback(async () => {
         const l = live.current
-        if (!(await free())) return
+        while (l.asking > 0) await settled(client, start.attempt) // a key that comes early is not lost
         const change = nextChange(l.ahead, l.time + 0.05)
         if (change !== undefined && change <= l.until) {
             l.time = change
             setState((s) => ({ ...s, time: change }))
-            await ask('play', { to_s: Number(change.toFixed(3)) })
+            await ask('play', () => ({ to_s: Number(change.toFixed(3)) }))
         } else {
-            await ask('next', {})
+            await ask('next', () => ({}))
         }
         // whoever is on to what happens next reads the meter when it stands
         const stands = settlesAt(played(l.past, l.ahead, l.time), l.time)
@@ -176,11 +259,34 @@ export function useBench(start: Start) {
             l.time = stands
             setState((s) => ({ ...s, time: stands }))
         }
-    }, [ask, free])
+    }, [ask, client, start.attempt])
 
     const clear = useCallback(() => setState((s) => ({ ...s, notice: null })), [])
 
-    return { ...state, seen: played(state.past, state.ahead, state.time), act, play, setSpeed, next, clear }
+    return {
+        ...state,
+        busy: underway.length > 0,
+        away,
+        seen: played(state.past, state.ahead, state.time),
+        act,
+        play,
+        setSpeed,
+        next,
+        clear,
+    }
+}
+
+/** When nothing is on its way to the server any more. */
+function settled(client: QueryClient, attempt: number): Promise<void> {
+    const isIdle = () => client.isMutating({ mutationKey: ['attempt', attempt] }) === 0
+    if (isIdle()) return Promise.resolve()
+    return new Promise((resolve) => {
+        const stop = client.getMutationCache().subscribe(() => {
+            if (!isIdle()) return
+            stop()
+            resolve()
+        })
+    })
 }
 
 /** The same object while nothing in it has changed, so that what is drawn from it is not drawn anew. */

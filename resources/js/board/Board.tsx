@@ -61,7 +61,10 @@ const STEP = 1.6
 export function Board(props: Props) {
     const { board, red, black, cursor, covered = [], doorShut = false } = props
     const making = props.onBlank !== undefined
-    const all = useMemo(() => (making ? { x: 0, y: 0, w: board.width, h: board.height } : extent(board)), [board, making])
+    const all = useMemo(
+        () => (making ? { x: 0, y: 0, w: board.width, h: board.height } : extent(board)),
+        [board, making],
+    )
     const reach = useMemo(() => reaches(board), [board])
     const [view, setView] = useState<View>(() => ({ scale: 1, ...middle(all) }))
     const frame = useRef<SVGSVGElement>(null)
@@ -69,20 +72,30 @@ export function Board(props: Props) {
     const { x, y, w, h } = shown(view, all)
     useEffect(() => {
         const part = board.parts.find((p) => p.id === props.seek)
-        const to = part ? { x: part.x + part.w / 2, y: part.y + part.h / 2 } : props.seek ? placeAt(board, props.seek) : undefined
+        const to = part
+            ? { x: part.x + part.w / 2, y: part.y + part.h / 2 }
+            : props.seek
+              ? placeAt(board, props.seek)
+              : undefined
         if (to) setView((v) => ({ ...v, ...to }))
     }, [board, props.seek])
     const nearer = (step: number) => {
         const target = red ? placeAt(board, red) : undefined
-        setView((v) => ({ ...zoomed({ scale: v.scale, ...middle(shown(v, all)) }, v.scale * STEP ** step, middle(shown(v, all))), ...(v.scale === 1 && target ? target : {}) }))
+        setView((v) => ({
+            ...zoomed({ scale: v.scale, ...middle(shown(v, all)) }, v.scale * STEP ** step, middle(shown(v, all))),
+            ...(v.scale === 1 && target ? target : {}),
+        }))
     }
     const onWire = props.onWire
-    const pressWire = useCallback((e: { clientX: number; clientY: number }) => {
-        const m = frame.current?.getScreenCTM()?.inverse()
-        const p = m && new DOMPoint(e.clientX, e.clientY).matrixTransform(m)
-        const wire = p && nearestWire(board, p.x, p.y)
-        if (wire) onWire?.(wire)
-    }, [board, onWire])
+    const pressWire = useCallback(
+        (e: { clientX: number; clientY: number }) => {
+            const m = frame.current?.getScreenCTM()?.inverse()
+            const p = m && new DOMPoint(e.clientX, e.clientY).matrixTransform(m)
+            const wire = p && nearestWire(board, p.x, p.y)
+            if (wire) onWire?.(wire)
+        },
+        [board, onWire],
+    )
     const pull = usePull(frame, props.onMove)
     const hidden = useMemo(() => new Set(doorShut ? covered : []), [doorShut, covered])
 
@@ -103,16 +116,27 @@ export function Board(props: Props) {
                 onPointerMove={(e) => (pull.pulled ? pull.go(e) : hand.onPointerMove(e))}
                 onPointerUp={(e) => (pull.pulled ? pull.end() : hand.onPointerUp(e))}
                 onClickCapture={(e) => (pull.swallows() ? e.stopPropagation() : hand.onClickCapture(e))}
-                onClick={props.onBlank && ((e) => {
-                    if (e.target !== e.currentTarget) return
-                    const m = frame.current?.getScreenCTM()?.inverse()
-                    const p = m && new DOMPoint(e.clientX, e.clientY).matrixTransform(m)
-                    if (p) props.onBlank!(Math.round(p.x), Math.round(p.y))
-                })}
+                onClick={
+                    props.onBlank &&
+                    ((e) => {
+                        if (e.target !== e.currentTarget) return
+                        const m = frame.current?.getScreenCTM()?.inverse()
+                        const p = m && new DOMPoint(e.clientX, e.clientY).matrixTransform(m)
+                        if (p) props.onBlank!(Math.round(p.x), Math.round(p.y))
+                    })
+                }
             >
                 <Cabinet board={board} covered={covered} />
                 {board.wires.map((wire) => (
-                    <WirePath key={wire.id} wire={wire} hidden={hidden} marked={props.markedAll?.includes(wire.id) ?? false} chosen={props.wire === wire.id} lifted={props.lifted} onWire={props.onWire && pressWire} />
+                    <WirePath
+                        key={wire.id}
+                        wire={wire}
+                        hidden={hidden}
+                        marked={props.markedAll?.includes(wire.id) ?? false}
+                        chosen={props.wire === wire.id}
+                        lifted={props.lifted}
+                        onWire={props.onWire && pressWire}
+                    />
                 ))}
                 {board.parts.map((part) => (
                     <PartBox
@@ -121,7 +145,13 @@ export function Board(props: Props) {
                         reach={reach}
                         hidden={hidden.has(part.id)}
                         chosen={props.part === part.id || (props.picked?.includes(part.id) ?? false)}
-                        shift={pull.pulled && (pull.pulled.part === part.id || (props.picked?.includes(part.id) && props.picked.includes(pull.pulled.part))) ? pull.pulled : undefined}
+                        shift={
+                            pull.pulled &&
+                            (pull.pulled.part === part.id ||
+                                (props.picked?.includes(part.id) && props.picked.includes(pull.pulled.part)))
+                                ? pull.pulled
+                                : undefined
+                        }
                         onMany={props.onMany}
                         marked={props.marked === part.id || (props.markedAll?.includes(part.id) ?? false)}
                         live={props.live?.[part.id]}
@@ -131,8 +161,12 @@ export function Board(props: Props) {
                         onPlace={props.onPlace}
                     />
                 ))}
-                {(props.jumpers ?? []).map(([from, to]) => <Jumper key={`${from} ${to}`} board={board} from={from} to={to} />)}
-                {(props.jaw ?? []).map((wire) => <ClampJaw key={wire} board={board} wire={wire} />)}
+                {(props.jumpers ?? []).map(([from, to]) => (
+                    <Jumper key={`${from} ${to}`} board={board} from={from} to={to} />
+                ))}
+                {(props.jaw ?? []).map((wire) => (
+                    <ClampJaw key={wire} board={board} wire={wire} />
+                ))}
                 {props.volts && <Volts board={board} volts={props.volts} />}
                 {props.atTaps && <AtTaps board={board} at={props.atTaps} />}
                 {props.series && red && black && <InSeries board={board} red={red} black={black} />}
@@ -140,8 +174,32 @@ export function Board(props: Props) {
                 {red && <Lead board={board} place={red} away={black} colour="leadRed" letter="R" />}
             </Svg>
             <Stack gap="1" p="1" justify="center" borderLeftWidth="1px" borderColor="line">
-                <Button variant="outline" minW="44px" h="44px" px="0" color="ink" borderColor="line" aria-label="Nearer" disabled={view.scale >= LARGEST} onClick={() => nearer(1)}>+</Button>
-                <Button variant="outline" minW="44px" h="44px" px="0" color="ink" borderColor="line" aria-label="Further away" disabled={view.scale <= 1} onClick={() => nearer(-1)}>−</Button>
+                <Button
+                    variant="outline"
+                    minW="44px"
+                    h="44px"
+                    px="0"
+                    color="ink"
+                    borderColor="line"
+                    aria-label="Nearer"
+                    disabled={view.scale >= LARGEST}
+                    onClick={() => nearer(1)}
+                >
+                    +
+                </Button>
+                <Button
+                    variant="outline"
+                    minW="44px"
+                    h="44px"
+                    px="0"
+                    color="ink"
+                    borderColor="line"
+                    aria-label="Further away"
+                    disabled={view.scale <= 1}
+                    onClick={() => nearer(-1)}
+                >
+                    −
+                </Button>
             </Stack>
         </Flex>
     )
@@ -158,61 +216,192 @@ function Cabinet({ board, covered }: { board: BoardData; covered: string[] }) {
     return <Rect x={x} y={y} width={right - x} height={bottom - y} rx={6} fill="ground" stroke="line" strokeWidth={2} />
 }
 
-const WirePath = memo(function WirePath({ wire, hidden, marked, chosen, lifted = [], onWire }: { wire: Wire; hidden: Set<string>; marked: boolean; chosen: boolean; lifted?: string[]; onWire?: (e: { clientX: number; clientY: number }) => void }) {
+const WirePath = memo(function WirePath({
+    wire,
+    hidden,
+    marked,
+    chosen,
+    lifted = [],
+    onWire,
+}: {
+    wire: Wire
+    hidden: Set<string>
+    marked: boolean
+    chosen: boolean
+    lifted?: string[]
+    onWire?: (e: { clientX: number; clientY: number }) => void
+}) {
     if (hidden.has(ownerOf(wire.from)) && hidden.has(ownerOf(wire.to))) return null
     const colour = wireColours[wire.colour] ?? wireColours['grey']!
     const d = wire.points.map(([px, py], i) => `${i ? 'L' : 'M'}${px} ${py}`).join('')
     return (
         <g>
-            <Path d={d} fill="none" stroke={marked ? 'danger' : chosen ? 'copper' : 'underWire'} strokeWidth={marked || chosen ? 9 : 5} strokeLinejoin="round" />
-            <path d={d} fill="none" stroke={colour.stroke} strokeWidth={2.6} strokeLinejoin="round" strokeDasharray={colour.dash} />
-            {onWire && <path d={d} fill="none" stroke="transparent" strokeWidth={14} cursor="pointer" data-wire={wire.id} onClick={onWire}><title>{`${wire.colour} ${wire.from} to ${wire.to}`}</title></path>}
+            <Path
+                d={d}
+                fill="none"
+                stroke={marked ? 'danger' : chosen ? 'copper' : 'underWire'}
+                strokeWidth={marked || chosen ? 9 : 5}
+                strokeLinejoin="round"
+            />
+            <path
+                d={d}
+                fill="none"
+                stroke={colour.stroke}
+                strokeWidth={2.6}
+                strokeLinejoin="round"
+                strokeDasharray={colour.dash}
+            />
+            {onWire && (
+                <path
+                    d={d}
+                    fill="none"
+                    stroke="transparent"
+                    strokeWidth={14}
+                    cursor="pointer"
+                    data-wire={wire.id}
+                    onClick={onWire}
+                >
+                    <title>{`${wire.colour} ${wire.from} to ${wire.to}`}</title>
+                </path>
+            )}
             {(['a', 'b'] as const).map((end) => {
                 const p = end === 'a' ? wire.points[0] : wire.points[wire.points.length - 1]
-                return lifted.includes(`${wire.id}.${end}`) && p ? <Circle key={end} cx={p[0]} cy={p[1]} r={12} fill="none" stroke="danger" strokeWidth={2} strokeDasharray="3 3" /> : null
+                return lifted.includes(`${wire.id}.${end}`) && p ? (
+                    <Circle
+                        key={end}
+                        cx={p[0]}
+                        cy={p[1]}
+                        r={12}
+                        fill="none"
+                        stroke="danger"
+                        strokeWidth={2}
+                        strokeDasharray="3 3"
+                    />
+                ) : null
             })}
         </g>
     )
 })
 
-interface PartProps { part: Part; shift?: { dx: number; dy: number }; onMany?: (id: string) => void; reach: Map<string, number>; hidden: boolean; chosen: boolean; marked: boolean; off: boolean; live?: string; cursor: string | null; onPart?: (id: string) => void; onPlace?: (place: string) => void }
+interface PartProps {
+    part: Part
+    shift?: { dx: number; dy: number }
+    onMany?: (id: string) => void
+    reach: Map<string, number>
+    hidden: boolean
+    chosen: boolean
+    marked: boolean
+    off: boolean
+    live?: string
+    cursor: string | null
+    onPart?: (id: string) => void
+    onPlace?: (place: string) => void
+}
 
-const PartBox = memo(function PartBox({ part, shift, onMany, reach, hidden, chosen, marked, off, live, cursor, onPart, onPlace }: PartProps) {
+const PartBox = memo(function PartBox({
+    part,
+    shift,
+    onMany,
+    reach,
+    hidden,
+    chosen,
+    marked,
+    off,
+    live,
+    cursor,
+    onPart,
+    onPlace,
+}: PartProps) {
     const lines = part.text ?? [part.label]
     const size = part.size ?? 12
     const top = part.y + part.h / 2 - (part.h > 60 ? 24 : 22)
-    const named = part.terminals.length > 2 && part.terminals.some((t) => t.edge === 'up' && Math.abs(t.x - part.x - part.w / 2) < 26 && t.y + 20 > top)
+    const named =
+        part.terminals.length > 2 &&
+        part.terminals.some((t) => t.edge === 'up' && Math.abs(t.x - part.x - part.w / 2) < 26 && t.y + 20 > top)
     const symbol = part.w >= 60 && part.h >= 40 && (lines.length === 1 || part.h > 80) && !named
     return (
         <g opacity={hidden ? 0.28 : 1} transform={shift ? `translate(${shift.dx} ${shift.dy})` : undefined}>
             <Rect
-                x={part.x} y={part.y} width={part.w} height={part.h} rx={4}
-                fill={marked ? 'dangerWash' : chosen ? 'copperWash' : 'sheet'} stroke={marked ? 'danger' : chosen ? 'copper' : 'ink'} strokeWidth={chosen || marked ? 3 : 1.4} strokeDasharray={off ? '5 4' : undefined}
+                x={part.x}
+                y={part.y}
+                width={part.w}
+                height={part.h}
+                rx={4}
+                fill={marked ? 'dangerWash' : chosen ? 'copperWash' : 'sheet'}
+                stroke={marked ? 'danger' : chosen ? 'copper' : 'ink'}
+                strokeWidth={chosen || marked ? 3 : 1.4}
+                strokeDasharray={off ? '5 4' : undefined}
                 cursor={onPart ? 'pointer' : undefined}
-                role={onPart ? 'button' : undefined} aria-label={onPart ? part.label : undefined} data-part={part.id}
+                role={onPart ? 'button' : undefined}
+                aria-label={onPart ? part.label : undefined}
+                data-part={part.id}
                 onClick={(e) => (e.shiftKey && onMany ? onMany : onPart)?.(part.id)}
             />
             {symbol && <Symbol kind={part.symbol} x={part.x + part.w / 2 - 20} y={top} />}
             {lines.map((line, i) => (
                 <SvgText
-                    key={line} x={part.x + part.w / 2} y={(part.h > 60 ? part.y + part.h / 2 + 16 : part.y + part.h / 2 + (symbol ? 14 : 4)) + (i - (lines.length - 1) / 2) * size * 1.1}
-                    textAnchor="middle" fontSize={size} fill="ink" pointerEvents="none"
+                    key={line}
+                    x={part.x + part.w / 2}
+                    y={
+                        (part.h > 60 ? part.y + part.h / 2 + 16 : part.y + part.h / 2 + (symbol ? 14 : 4)) +
+                        (i - (lines.length - 1) / 2) * size * 1.1
+                    }
+                    textAnchor="middle"
+                    fontSize={size}
+                    fill="ink"
+                    pointerEvents="none"
                 >
                     {line}
                 </SvgText>
             ))}
-            {off && <SvgText x={part.x + part.w / 2} y={part.y + part.h + 13} textAnchor="middle" fontSize={12} fontWeight={700} fill="danger" pointerEvents="none">off</SvgText>}
-            {live && <SvgText x={part.x + part.w / 2} y={part.y + part.h / 2 + 32} textAnchor="middle" fontSize={12} fontWeight={700} fill="copper" pointerEvents="none">{live}</SvgText>}
+            {off && (
+                <SvgText
+                    x={part.x + part.w / 2}
+                    y={part.y + part.h + 13}
+                    textAnchor="middle"
+                    fontSize={12}
+                    fontWeight={700}
+                    fill="danger"
+                    pointerEvents="none"
+                >
+                    off
+                </SvgText>
+            )}
+            {live && (
+                <SvgText
+                    x={part.x + part.w / 2}
+                    y={part.y + part.h / 2 + 32}
+                    textAnchor="middle"
+                    fontSize={12}
+                    fontWeight={700}
+                    fill="copper"
+                    pointerEvents="none"
+                >
+                    {live}
+                </SvgText>
+            )}
             {part.terminals.map((t) => (
                 <g key={t.place}>
                     <Circle
-                        cx={t.x} cy={t.y} r={6} fill={cursor === t.place ? 'copper' : 'paper'} stroke={cursor === t.place ? 'copper' : 'ink'} strokeWidth={1.6}
+                        cx={t.x}
+                        cy={t.y}
+                        r={6}
+                        fill={cursor === t.place ? 'copper' : 'paper'}
+                        stroke={cursor === t.place ? 'copper' : 'ink'}
+                        strokeWidth={1.6}
                     />
                     {part.terminals.length > 2 && <TerminalName terminal={t} crowded={part.terminals.length > 8} />}
                     {onPlace && (
                         <Circle
-                            cx={t.x} cy={t.y} r={reach.get(t.place) ?? 13} fill="transparent" cursor="pointer" role="button" data-place={t.place}
-                            aria-label={`${part.label} ${t.name}`} onClick={() => onPlace(t.place)}
+                            cx={t.x}
+                            cy={t.y}
+                            r={reach.get(t.place) ?? 13}
+                            fill="transparent"
+                            cursor="pointer"
+                            role="button"
+                            data-place={t.place}
+                            aria-label={`${part.label} ${t.name}`}
+                            onClick={() => onPlace(t.place)}
                         />
                     )}
                 </g>
@@ -226,10 +415,20 @@ function TerminalName({ terminal: t, crowded }: { terminal: Terminal; crowded: b
     const upright = crowded && (t.edge === 'up' || t.edge === 'down')
     const x = t.edge === 'left' ? t.x + 10 : t.edge === 'right' ? t.x - 10 : t.x
     const y = t.edge === 'up' ? t.y + (upright ? 10 : 19) : t.edge === 'down' ? t.y - 10 : t.y + 4
-    const anchor = upright ? (t.edge === 'up' ? 'end' : 'start') : t.edge === 'left' ? 'start' : t.edge === 'right' ? 'end' : 'middle'
+    const anchor = upright
+        ? t.edge === 'up'
+            ? 'end'
+            : 'start'
+        : t.edge === 'left'
+          ? 'start'
+          : t.edge === 'right'
+            ? 'end'
+            : 'middle'
     return (
         <g transform={upright ? `rotate(-90 ${x} ${y}) translate(0 4)` : undefined}>
-            <SvgText x={x} y={y} textAnchor={anchor} fontSize={12} fill="faint" pointerEvents="none">{t.name}</SvgText>
+            <SvgText x={x} y={y} textAnchor={anchor} fontSize={12} fill="faint" pointerEvents="none">
+                {t.name}
+            </SvgText>
         </g>
     )
 }

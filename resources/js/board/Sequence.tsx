@@ -10,23 +10,53 @@ export interface SequenceTable {
 /** The tables of a model's controls as they read: what each state feeds, and what leads on from it. */
 export function Sequence({ tables }: { tables: SequenceTable[] }) {
     return (
-        <Box h="100%" overflowY="auto" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3" tabIndex={0} aria-label="Sequence tables">
-            {tables.length === 0 && <Text color="faint">No control with a table: this appliance works by its switches alone.</Text>}
+        <Box
+            h="100%"
+            overflowY="auto"
+            bg="sheet"
+            borderWidth="1px"
+            borderColor="line"
+            borderRadius="md"
+            p="3"
+            tabIndex={0}
+            aria-label="Sequence tables"
+        >
+            {tables.length === 0 && (
+                <Text color="faint">No control with a table: this appliance works by its switches alone.</Text>
+            )}
             {tables.map((t) => (
                 <Stack key={t.part} gap="2" mb="4">
-                    <Heading as="h2" size="md">{t.part}: {t.title}</Heading>
-                    {t.remarks.length === 0
-                        ? <Text fontSize="14px" color="good">Nothing odd in it: every state is reached and left, and fuel stops without its proofs.</Text>
-                        : t.remarks.map((r) => <Text key={r.pointer} fontSize="14px" color="danger">▲ {r.pointer}: {r.text}</Text>)}
+                    <Heading as="h2" size="md">
+                        {t.part}: {t.title}
+                    </Heading>
+                    {t.remarks.length === 0 ? (
+                        <Text fontSize="14px" color="good">
+                            Nothing odd in it: every state is reached and left, and fuel stops without its proofs.
+                        </Text>
+                    ) : (
+                        t.remarks.map((r) => (
+                            <Text key={r.pointer} fontSize="14px" color="danger">
+                                ▲ {r.pointer}: {r.text}
+                            </Text>
+                        ))
+                    )}
                     {t.states.map((s) => (
                         <Box key={s.state} borderTopWidth="1px" borderColor="line" pt="1">
                             <Text>
-                                <Text as="span" fontWeight={700}>{s.title}</Text>
+                                <Text as="span" fontWeight={700}>
+                                    {s.title}
+                                </Text>
                                 <Text as="span" fontSize="14px" color="faint">
-                                    {' '}{s.outputs.length ? `feeds ${s.outputs.join(', ')}` : 'feeds nothing'}{s.lamp === 'off' ? '' : `, lamp ${s.lamp}`}
+                                    {' '}
+                                    {s.outputs.length ? `feeds ${s.outputs.join(', ')}` : 'feeds nothing'}
+                                    {s.lamp === 'off' ? '' : `, lamp ${s.lamp}`}
                                 </Text>
                             </Text>
-                            {s.lines.map((line) => <Text key={line} fontSize="14px" pl="4">{line}</Text>)}
+                            {s.lines.map((line) => (
+                                <Text key={line} fontSize="14px" pl="4">
+                                    {line}
+                                </Text>
+                            ))}
                         </Box>
                     ))}
                 </Stack>

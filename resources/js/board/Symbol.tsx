@@ -25,7 +25,12 @@ function shape(kind: string) {
         case 'fuse':
             return <path d="M2 12h8q0-6 5-6t5 6q0 6 5 6t5-6h8" />
         case 'motor':
-            return <><circle cx={20} cy={12} r={10} /><path d="M15 17V8l5 6 5-6v9" /></>
+            return (
+                <>
+                    <circle cx={20} cy={12} r={10} />
+                    <path d="M15 17V8l5 6 5-6v9" />
+                </>
+            )
         case 'valve':
             return <path d="M6 6l28 12V6L6 18z" />
         case 'heater':
@@ -37,7 +42,12 @@ function shape(kind: string) {
         case 'ground':
             return <path d="M20 2v8M10 10h20M13 14h14M17 18h6" />
         case 'source':
-            return <><circle cx={20} cy={12} r={10} /><path d="M13 12q3.5-7 7 0t7 0" /></>
+            return (
+                <>
+                    <circle cx={20} cy={12} r={10} />
+                    <path d="M13 12q3.5-7 7 0t7 0" />
+                </>
+            )
         case 'thermostat':
             return <path d="M8 20V6M32 20V6M8 13h24M20 13l8-7" />
         case 'burner':
@@ -45,7 +55,12 @@ function shape(kind: string) {
         case 'cock':
             return <path d="M4 12h32M20 12V4M14 4h12" />
         case 'meter':
-            return <><circle cx={20} cy={12} r={10} /><path d="M20 12l5-6" /></>
+            return (
+                <>
+                    <circle cx={20} cy={12} r={10} />
+                    <path d="M20 12l5-6" />
+                </>
+            )
         case 'filter':
             return <path d="M12 2v20M16 2v20M20 2v20M24 2v20M28 2v20" />
         case 'flue':
@@ -59,15 +74,30 @@ function shape(kind: string) {
         case 'control':
             return <path d="M8 4h24v16H8zM12 4V1M20 4V1M28 4V1M12 23v-3M20 23v-3M28 23v-3" />
         case 'pump':
-            return <><circle cx={20} cy={12} r={10} /><path d="M14 6l16 6-16 6z" /></>
+            return (
+                <>
+                    <circle cx={20} cy={12} r={10} />
+                    <path d="M14 6l16 6-16 6z" />
+                </>
+            )
         case 'tank':
             return <path d="M10 3h20v18H10zM13 14q3.5-4 7 0t7 0" />
         case 'spark':
             return <path d="M2 12h10M28 12h10M22 2l-7 10h8l-6 10" />
         case 'cell':
-            return <><circle cx={20} cy={14} r={7} /><path d="M6 2l6 6M14 0l3 5" /></>
+            return (
+                <>
+                    <circle cx={20} cy={14} r={7} />
+                    <path d="M6 2l6 6M14 0l3 5" />
+                </>
+            )
         case 'clock':
-            return <><circle cx={20} cy={12} r={10} /><path d="M20 5v7l5 3" /></>
+            return (
+                <>
+                    <circle cx={20} cy={12} r={10} />
+                    <path d="M20 5v7l5 3" />
+                </>
+            )
         case 'relay':
             return <path d="M4 6h12v12H4zM22 18h6M34 18h4M28 18l7-8M16 12h3" />
         case 'float':

@@ -15,7 +15,13 @@ export function Jumper({ board, from, to }: { board: BoardData; from: string; to
     const sag = Math.max(a.y, b.y) + 40
     return (
         <g pointerEvents="none" aria-label={`Jumper from ${placeName(board, from)} to ${placeName(board, to)}`}>
-            <Path d={`M${a.x} ${a.y}C${a.x} ${sag} ${b.x} ${sag} ${b.x} ${b.y}`} fill="none" stroke="danger" strokeWidth={4} strokeDasharray="9 4" />
+            <Path
+                d={`M${a.x} ${a.y}C${a.x} ${sag} ${b.x} ${sag} ${b.x} ${b.y}`}
+                fill="none"
+                stroke="danger"
+                strokeWidth={4}
+                strokeDasharray="9 4"
+            />
             <Circle cx={a.x} cy={a.y} r={8} fill="danger" />
             <Circle cx={b.x} cy={b.y} r={8} fill="danger" />
         </g>
@@ -23,7 +29,19 @@ export function Jumper({ board, from, to }: { board: BoardData; from: string; to
 }
 
 /** A probe standing on a place, leaning away from the other. */
-export function Lead({ board, place, away, colour, letter }: { board: BoardData; place: string; away?: string | null; colour: string; letter: string }) {
+export function Lead({
+    board,
+    place,
+    away,
+    colour,
+    letter,
+}: {
+    board: BoardData
+    place: string
+    away?: string | null
+    colour: string
+    letter: string
+}) {
     const at = placeAt(board, place)
     if (!at) return null
     const other = away ? placeAt(board, away) : undefined
@@ -32,7 +50,9 @@ export function Lead({ board, place, away, colour, letter }: { board: BoardData;
         <g pointerEvents="none" aria-label={`${letter === 'R' ? 'Red' : 'Black'} lead on ${placeName(board, place)}`}>
             <Path d={`M${at.x} ${at.y}l${side * 9} -20l${side * 9} 5z`} fill={colour} />
             <Circle cx={at.x + side * 18} cy={at.y - 26} r={11} fill={colour} />
-            <SvgText x={at.x + side * 18} y={at.y - 22} textAnchor="middle" fontSize={12} fontWeight={700} fill="sheet">{letter}</SvgText>
+            <SvgText x={at.x + side * 18} y={at.y - 22} textAnchor="middle" fontSize={12} fontWeight={700} fill="sheet">
+                {letter}
+            </SvgText>
         </g>
     )
 }
@@ -42,9 +62,20 @@ export function ClampJaw({ board, wire }: { board: BoardData; wire: string }) {
     const at = middleOf(board, wire)
     if (!at) return null
     return (
-        <g pointerEvents="none" role="img" aria-label={`Clamp round ${wireName(board, wire)}`} transform={`translate(${at.x} ${at.y}) rotate(${at.upright ? 90 : 0})`}>
+        <g
+            pointerEvents="none"
+            role="img"
+            aria-label={`Clamp round ${wireName(board, wire)}`}
+            transform={`translate(${at.x} ${at.y}) rotate(${at.upright ? 90 : 0})`}
+        >
             <Path d="M-4 -12A12 12 0 1 0 4 -12" fill="none" stroke="sheet" strokeWidth={7} strokeLinecap="round" />
-            <Path d="M-4 -12A12 12 0 1 0 4 -12M0 12V22" fill="none" stroke="copper" strokeWidth={4} strokeLinecap="round" />
+            <Path
+                d="M-4 -12A12 12 0 1 0 4 -12M0 12V22"
+                fill="none"
+                stroke="copper"
+                strokeWidth={4}
+                strokeLinecap="round"
+            />
         </g>
     )
 }
@@ -56,10 +87,23 @@ export function InSeries({ board, red, black }: { board: BoardData; red: string;
     if (!a || !b) return null
     const [x, y] = [(a.x + b.x) / 2, Math.min(a.y, b.y) - 34]
     return (
-        <g pointerEvents="none" role="img" aria-label={`Meter in series from ${placeName(board, red)} to ${placeName(board, black)}`}>
-            <Path d={`M${a.x} ${a.y}Q${a.x} ${y} ${x} ${y}T${b.x} ${b.y}`} fill="none" stroke="copper" strokeWidth={3} strokeDasharray="2 5" strokeLinecap="round" />
+        <g
+            pointerEvents="none"
+            role="img"
+            aria-label={`Meter in series from ${placeName(board, red)} to ${placeName(board, black)}`}
+        >
+            <Path
+                d={`M${a.x} ${a.y}Q${a.x} ${y} ${x} ${y}T${b.x} ${b.y}`}
+                fill="none"
+                stroke="copper"
+                strokeWidth={3}
+                strokeDasharray="2 5"
+                strokeLinecap="round"
+            />
             <Circle cx={x} cy={y} r={13} fill="sheet" stroke="copper" strokeWidth={2} />
-            <SvgText x={x} y={y + 5} textAnchor="middle" fontSize={13} fontWeight={700} fill="ink">A</SvgText>
+            <SvgText x={x} y={y + 5} textAnchor="middle" fontSize={13} fontWeight={700} fill="ink">
+                A
+            </SvgText>
         </g>
     )
 }
@@ -76,7 +120,12 @@ export function AtTaps({ board, at }: { board: BoardData; at: Partial<Record<AtT
             <g key={instrument} pointerEvents="none" role="img" aria-label={`${titleOf(instrument)} at ${name}`}>
                 <Path d={`M${x} ${y}v-10`} stroke="copper" strokeWidth={4} strokeLinecap="round" />
                 <Circle cx={x} cy={y + 10} r={12} fill="sheet" stroke="copper" strokeWidth={2.4} />
-                <Path d={`M${x} ${y + 10}l5 -6M${x - 7} ${y + 13}a8 8 0 0 1 14 0`} stroke="ink" strokeWidth={1.6} fill="none" />
+                <Path
+                    d={`M${x} ${y + 10}l5 -6M${x - 7} ${y + 13}a8 8 0 0 1 14 0`}
+                    stroke="ink"
+                    strokeWidth={1.6}
+                    fill="none"
+                />
             </g>
         )
     })
@@ -84,11 +133,33 @@ export function AtTaps({ board, at }: { board: BoardData; at: Partial<Record<AtT
 
 /** Volts beside each terminal where something stands, as computed. */
 export function Volts({ board, volts }: { board: BoardData; volts: Record<string, { volts: number; dc: boolean }> }) {
-    return board.parts.flatMap((p) => p.terminals).map((t) => {
-        const v = volts[t.place]
-        if (!v || v.volts < (v.dc ? 0.001 : 1.5)) return null
-        const text = v.dc && v.volts < 1 ? `${(v.volts * 1000).toFixed(0)} mV` : v.volts.toFixed(v.volts < 10 ? 1 : 0)
-        const [dx, dy] = { up: [0, -9], down: [0, 17], left: [-20, -6], right: [20, -6] }[t.edge] as [number, number]
-        return <SvgText key={t.place} x={t.x + dx} y={t.y + dy} textAnchor="middle" fontSize={11} fontWeight={700} fill="copper" pointerEvents="none" paintOrder="stroke" stroke="sheet" strokeWidth={3}>{text}</SvgText>
-    })
+    return board.parts
+        .flatMap((p) => p.terminals)
+        .map((t) => {
+            const v = volts[t.place]
+            if (!v || v.volts < (v.dc ? 0.001 : 1.5)) return null
+            const text =
+                v.dc && v.volts < 1 ? `${(v.volts * 1000).toFixed(0)} mV` : v.volts.toFixed(v.volts < 10 ? 1 : 0)
+            const [dx, dy] = { up: [0, -9], down: [0, 17], left: [-20, -6], right: [20, -6] }[t.edge] as [
+                number,
+                number,
+            ]
+            return (
+                <SvgText
+                    key={t.place}
+                    x={t.x + dx}
+                    y={t.y + dy}
+                    textAnchor="middle"
+                    fontSize={11}
+                    fontWeight={700}
+                    fill="copper"
+                    pointerEvents="none"
+                    paintOrder="stroke"
+                    stroke="sheet"
+                    strokeWidth={3}
+                >
+                    {text}
+                </SvgText>
+            )
+        })
 }

@@ -3,9 +3,17 @@ import type { TreeNode } from '@/lib/types'
 import { place } from './Tree'
 
 const root: TreeNode = {
-    ask: 'volts at R', answers: [
+    ask: 'volts at R',
+    answers: [
         { shows: '0 V', faults: ['fuse'] },
-        { shows: '24 V', ask: 'volts at W', answers: [{ shows: '0 V', faults: ['stat'] }, { shows: '24 V', faults: ['board', 'relay'] }] },
+        {
+            shows: '24 V',
+            ask: 'volts at W',
+            answers: [
+                { shows: '0 V', faults: ['stat'] },
+                { shows: '24 V', faults: ['board', 'relay'] },
+            ],
+        },
     ],
 }
 
@@ -26,7 +34,12 @@ describe('the tree of questions', () => {
     })
     it('marks the way to the chosen fault and no other', () => {
         const { top } = place(root, 'board', new Set())
-        expect([top.chosen, top.children[0]!.chosen, top.children[1]!.chosen, top.children[1]!.children[1]!.chosen]).toEqual([true, false, true, true])
+        expect([
+            top.chosen,
+            top.children[0]!.chosen,
+            top.children[1]!.chosen,
+            top.children[1]!.children[1]!.chosen,
+        ]).toEqual([true, false, true, true])
         expect(place(root, null, new Set()).top.chosen).toBe(false)
     })
 })

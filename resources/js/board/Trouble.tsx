@@ -12,36 +12,77 @@ interface Props {
     onChoose: (fault: string) => void
 }
 
-/** What can be told of a model's faults: how they share the weight, which look alike, the tree, and how hard each is. */
+/**
+ * What can be told of a model's faults: how they share the weight, which look alike, the tree, and how hard each is.
+ */
 export function Trouble({ state, error, begin, faults, chosen, onChoose }: Props) {
     const titles = useMemo(() => Object.fromEntries(faults.map((f) => [f.id, f.title])), [faults])
     const problem = error ?? state?.error
     if (!state?.result) {
         return (
-            <Stack h="100%" align="center" justify="center" gap="3" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="6">
+            <Stack
+                h="100%"
+                align="center"
+                justify="center"
+                gap="3"
+                bg="sheet"
+                borderWidth="1px"
+                borderColor="line"
+                borderRadius="md"
+                p="6"
+            >
                 {state && !problem ? (
                     <Stack w="320px" gap="2" role="status">
                         <Text fontWeight={700}>{state.doing}</Text>
                         <Progress.Root value={Math.round(state.share * 100)} aria-label="Analysis">
-                            <Progress.Track><Progress.Range bg="copper" /></Progress.Track>
+                            <Progress.Track>
+                                <Progress.Range bg="copper" />
+                            </Progress.Track>
                         </Progress.Root>
-                        <Text fontSize="14px" color="faint">{Math.round(state.share * 100)} %. It goes on when you leave this page.</Text>
+                        <Text fontSize="14px" color="faint">
+                            {Math.round(state.share * 100)} %. It goes on when you leave this page.
+                        </Text>
                     </Stack>
                 ) : (
                     <>
-                        <Text maxW="52ch" textAlign="center">Every fault of this model is run, and all that can be read, seen and heard is compared: which faults look alike, what to ask first, how hard each is to find. It takes up to a minute.</Text>
-                        {problem && <Text color="danger" role="alert">{problem}</Text>}
-                        <Button h="44px" bg="copper" color="onCopper" onClick={begin}>Find what tells them apart</Button>
+                        <Text maxW="52ch" textAlign="center">
+                            Every fault of this model is run, and all that can be read, seen and heard is compared:
+                            which faults look alike, what to ask first, how hard each is to find. It takes up to a
+                            minute.
+                        </Text>
+                        {problem && (
+                            <Text color="danger" role="alert">
+                                {problem}
+                            </Text>
+                        )}
+                        <Button h="44px" bg="copper" color="onCopper" onClick={begin}>
+                            Find what tells them apart
+                        </Button>
                     </>
                 )}
             </Stack>
         )
     }
-    return <Tree root={state.result.tree} titles={titles} chosen={state.result.faults.some((f) => f.id === chosen) && chosen !== 'healthy' ? chosen : null} onChoose={onChoose} />
+    return (
+        <Tree
+            root={state.result.tree}
+            titles={titles}
+            chosen={state.result.faults.some((f) => f.id === chosen) && chosen !== 'healthy' ? chosen : null}
+            onChoose={onChoose}
+        />
+    )
 }
 
 /** The figures beside the tree: of the model, and of the fault that is chosen. */
-export function Findings({ result, titles, chosen }: { result: Result; titles: Record<string, string>; chosen: string }) {
+export function Findings({
+    result,
+    titles,
+    chosen,
+}: {
+    result: Result
+    titles: Record<string, string>
+    chosen: string
+}) {
     const fault = result.faults.find((f) => f.id === chosen)
     const families = useMemo(() => {
         const sums = new Map<string, { count: number; weight: number; grade: number }>()
@@ -55,45 +96,88 @@ export function Findings({ result, titles, chosen }: { result: Result; titles: R
     const all = families.reduce((sum, [, s]) => sum + s.weight, 0)
     return (
         <>
+            <Box>
+                <Text fontSize="13px" color="faint">
+                    Readings to the end of the tree
+                </Text>
+                <Text>
+                    <span className="reading">{result.expected.toFixed(2)}</span> on average; no way of asking needs
+                    fewer than <span className="reading">{result.bound.toFixed(2)}</span>
+                </Text>
+                <Text fontSize="13px" color="faint">
+                    {result.questions.toLocaleString('en')} questions weighed, up to {result.outcomes} answers each
+                </Text>
+            </Box>
+            {fault && chosen !== 'healthy' && (
                 <Box>
-                    <Text fontSize="13px" color="faint">Readings to the end of the tree</Text>
-                    <Text><span className="reading">{result.expected.toFixed(2)}</span> on average; no way of asking needs fewer than <span className="reading">{result.bound.toFixed(2)}</span></Text>
-                    <Text fontSize="13px" color="faint">{result.questions.toLocaleString('en')} questions weighed, up to {result.outcomes} answers each</Text>
+                    <Text fontWeight={700}>{fault.title}</Text>
+                    <Text fontSize="14px">
+                        Grade {fault.grade} of 5: {fault.questions} questions, {fault.minutes} minutes
+                        {fault.windows > 0 ? `, ${fault.windows} of them by the clock` : ''}
+                    </Text>
+                    {result.without_effect[chosen] && (
+                        <Text fontSize="14px" color="danger">
+                            Nothing shows it here. {result.without_effect[chosen]}
+                        </Text>
+                    )}
+                    {fault.look_alikes.length > 0 && !result.without_effect[chosen] && (
+                        <Box mt="1">
+                            <Text fontSize="13px" color="faint">
+                                Looks like this one, whatever is read; naming it is right too:
+                            </Text>
+                            {fault.look_alikes.map((l) => (
+                                <Text key={l} fontSize="14px">
+                                    {titles[l] ?? l}
+                                </Text>
+                            ))}
+                        </Box>
+                    )}
                 </Box>
-                {fault && chosen !== 'healthy' && (
-                    <Box>
-                        <Text fontWeight={700}>{fault.title}</Text>
-                        <Text fontSize="14px">Grade {fault.grade} of 5: {fault.questions} questions, {fault.minutes} minutes{fault.windows > 0 ? `, ${fault.windows} of them by the clock` : ''}</Text>
-                        {result.without_effect[chosen] && <Text fontSize="14px" color="danger">Nothing shows it here. {result.without_effect[chosen]}</Text>}
-                        {fault.look_alikes.length > 0 && !result.without_effect[chosen] && (
-                            <Box mt="1">
-                                <Text fontSize="13px" color="faint">Looks like this one, whatever is read; naming it is right too:</Text>
-                                {fault.look_alikes.map((l) => <Text key={l} fontSize="14px">{titles[l] ?? l}</Text>)}
-                            </Box>
-                        )}
-                    </Box>
-                )}
-                <Table.Root size="sm">
-                    <Table.Header><Table.Row bg="ground">{['Family', 'Faults', 'Share', 'Grade'].map((h) => <Table.ColumnHeader key={h} color="ink" px="1">{h}</Table.ColumnHeader>)}</Table.Row></Table.Header>
-                    <Table.Body>
-                        {families.map(([name, s]) => (
-                            <Table.Row key={name} bg="sheet">
-                                <Table.Cell px="1" fontSize="13px">{name}</Table.Cell>
-                                <Table.Cell px="1" className="reading">{s.count}</Table.Cell>
-                                <Table.Cell px="1" className="reading">{Math.round((100 * s.weight) / all)} %</Table.Cell>
-                                <Table.Cell px="1" className="reading">{(s.grade / s.count).toFixed(1)}</Table.Cell>
-                            </Table.Row>
+            )}
+            <Table.Root size="sm">
+                <Table.Header>
+                    <Table.Row bg="ground">
+                        {['Family', 'Faults', 'Share', 'Grade'].map((h) => (
+                            <Table.ColumnHeader key={h} color="ink" px="1">
+                                {h}
+                            </Table.ColumnHeader>
                         ))}
-                    </Table.Body>
-                </Table.Root>
-                {Object.keys(result.without_effect).length > 0 && (
-                    <Box>
-                        <Text fontSize="13px" fontWeight={700}>Not to be told from healthy</Text>
-                        {Object.entries(result.without_effect).map(([id, why]) => (
-                            <Text key={id} fontSize="13px" mt="1">{titles[id] ?? id}. <Text as="span" color="faint">{why}</Text></Text>
-                        ))}
-                    </Box>
-                )}
+                    </Table.Row>
+                </Table.Header>
+                <Table.Body>
+                    {families.map(([name, s]) => (
+                        <Table.Row key={name} bg="sheet">
+                            <Table.Cell px="1" fontSize="13px">
+                                {name}
+                            </Table.Cell>
+                            <Table.Cell px="1" className="reading">
+                                {s.count}
+                            </Table.Cell>
+                            <Table.Cell px="1" className="reading">
+                                {Math.round((100 * s.weight) / all)} %
+                            </Table.Cell>
+                            <Table.Cell px="1" className="reading">
+                                {(s.grade / s.count).toFixed(1)}
+                            </Table.Cell>
+                        </Table.Row>
+                    ))}
+                </Table.Body>
+            </Table.Root>
+            {Object.keys(result.without_effect).length > 0 && (
+                <Box>
+                    <Text fontSize="13px" fontWeight={700}>
+                        Not to be told from healthy
+                    </Text>
+                    {Object.entries(result.without_effect).map(([id, why]) => (
+                        <Text key={id} fontSize="13px" mt="1">
+                            {titles[id] ?? id}.{' '}
+                            <Text as="span" color="faint">
+                                {why}
+                            </Text>
+                        </Text>
+                    ))}
+                </Box>
+            )}
         </>
     )
 }

@@ -1,13 +1,32 @@
-import { useRef, type Dispatch, type MouseEvent, type PointerEvent, type RefObject, type SetStateAction, type WheelEvent } from 'react'
+import {
+    useRef,
+    type Dispatch,
+    type MouseEvent,
+    type PointerEvent,
+    type RefObject,
+    type SetStateAction,
+    type WheelEvent,
+} from 'react'
 import { middle, shown, zoomed, type Extent, type View } from './view'
 
-interface Point { x: number; y: number }
+interface Point {
+    x: number
+    y: number
+}
 
 /** How far a finger may slip and still mean a touch, px. */
 const SLIP = 6
 
-/** One finger or the mouse moves the board, two fingers or the wheel make it larger; a touch that has moved presses nothing. */
-export function usePinch(frame: RefObject<SVGSVGElement | null>, view: View, all: Extent, setView: Dispatch<SetStateAction<View>>) {
+/**
+ * One finger or the mouse moves the board, two fingers or the wheel make it larger; a touch that has moved presses
+ * nothing.
+ */
+export function usePinch(
+    frame: RefObject<SVGSVGElement | null>,
+    view: View,
+    all: Extent,
+    setView: Dispatch<SetStateAction<View>>,
+) {
     const fingers = useRef(new Map<number, Point>())
     const begun = useRef<{ view: View; at: Point; apart: number; about: Point; moved: boolean } | null>(null)
     const onBoard = (p: Point): Point => {
@@ -20,7 +39,13 @@ export function usePinch(frame: RefObject<SVGSVGElement | null>, view: View, all
     }
     const begin = (moved: boolean) => {
         const { at, apart } = between()
-        begun.current = { view: { scale: view.scale, ...middle(shown(view, all)) }, at, apart, about: onBoard(at), moved }
+        begun.current = {
+            view: { scale: view.scale, ...middle(shown(view, all)) },
+            at,
+            apart,
+            about: onBoard(at),
+            moved,
+        }
     }
     const lift = (e: PointerEvent) => {
         fingers.current.delete(e.pointerId)
@@ -51,7 +76,9 @@ export function usePinch(frame: RefObject<SVGSVGElement | null>, view: View, all
         },
         onWheel: (e: WheelEvent) => {
             const about = onBoard({ x: e.clientX, y: e.clientY })
-            setView((v) => zoomed({ scale: v.scale, ...middle(shown(v, all)) }, v.scale * Math.exp(-e.deltaY / 400), about))
+            setView((v) =>
+                zoomed({ scale: v.scale, ...middle(shown(v, all)) }, v.scale * Math.exp(-e.deltaY / 400), about),
+            )
         },
     }
 }

@@ -3,8 +3,14 @@ import { useRef, useState, type PointerEvent, type RefObject } from 'react'
 /** The grid on which parts come to stand, board pixels. */
 const GRID = 14
 
-/** Drawing a part to another place: it follows the hand, and stands where it is let go. Nothing happens without `onMove`. */
-export function usePull(frame: RefObject<SVGSVGElement | null>, onMove?: (part: string, dx: number, dy: number) => void) {
+/**
+ * Drawing a part to another place: it follows the hand, and stands where it is let go. Nothing happens without
+ * `onMove`.
+ */
+export function usePull(
+    frame: RefObject<SVGSVGElement | null>,
+    onMove?: (part: string, dx: number, dy: number) => void,
+) {
     const [pulled, setPulled] = useState<{ part: string; dx: number; dy: number } | null>(null)
     const begun = useRef<{ part: string; x: number; y: number } | null>(null)
     const moved = useRef(false)
@@ -14,7 +20,10 @@ export function usePull(frame: RefObject<SVGSVGElement | null>, onMove?: (part: 
         /** Whether a part was taken hold of. */
         begin: (e: PointerEvent): boolean => {
             moved.current = false
-            const part = onMove && e.isPrimary && e.target instanceof Element ? e.target.closest('[data-part]')?.getAttribute('data-part') : null
+            const part =
+                onMove && e.isPrimary && e.target instanceof Element
+                    ? e.target.closest('[data-part]')?.getAttribute('data-part')
+                    : null
             if (!part) return false
             begun.current = { part, x: e.clientX, y: e.clientY }
             setPulled({ part, dx: 0, dy: 0 })

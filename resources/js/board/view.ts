@@ -1,6 +1,15 @@
 /** What of the board is looked at: how large, and round which point of it. */
-export interface View { scale: number; x: number; y: number }
-export interface Extent { x: number; y: number; w: number; h: number }
+export interface View {
+    scale: number
+    x: number
+    y: number
+}
+export interface Extent {
+    x: number
+    y: number
+    w: number
+    h: number
+}
 
 export const LARGEST = 5
 
@@ -14,7 +23,12 @@ export function zoomed(view: View, scale: number, about: { x: number; y: number 
 /** The piece that is shown: never beyond the edge of the paper. */
 export function shown(view: View, all: Extent): Extent {
     const [w, h] = [all.w / view.scale, all.h / view.scale]
-    return { x: Math.min(Math.max(view.x - w / 2, all.x), all.x + all.w - w), y: Math.min(Math.max(view.y - h / 2, all.y), all.y + all.h - h), w, h }
+    return {
+        x: Math.min(Math.max(view.x - w / 2, all.x), all.x + all.w - w),
+        y: Math.min(Math.max(view.y - h / 2, all.y), all.y + all.h - h),
+        w,
+        h,
+    }
 }
 
 export function middle(piece: Extent): { x: number; y: number } {

@@ -1,15 +1,67 @@
 import { describe, expect, it } from 'vitest'
 import type { BoardData } from '@/lib/types'
-import { along, extent, middleOf, named, nearest, nearestWire, nextStops, onLadder, placeAt, placeName, reaches, wireName, wiresAt } from './walk'
+import {
+    along,
+    extent,
+    middleOf,
+    named,
+    nearest,
+    nearestWire,
+    nextStops,
+    onLadder,
+    placeAt,
+    placeName,
+    reaches,
+    wireName,
+    wiresAt,
+} from './walk'
 
-const terminal = (place: string, x: number, y: number) => ({ place, name: place.split('.')[1]!, x, y, edge: 'up' as const })
+const terminal = (place: string, x: number, y: number) => ({
+    place,
+    name: place.split('.')[1]!,
+    x,
+    y,
+    edge: 'up' as const,
+})
 const part = (id: string, label: string, x: number, terminals: ReturnType<typeof terminal>[]) => ({
-    id, label, title: label, family: 'x', symbol: 'switch', x, y: 0, w: 50, h: 50, terminals, controls: [], resets: false, card: null, taps: [],
+    id,
+    label,
+    title: label,
+    family: 'x',
+    symbol: 'switch',
+    x,
+    y: 0,
+    w: 50,
+    h: 50,
+    terminals,
+    controls: [],
+    resets: false,
+    card: null,
+    taps: [],
 })
 const board: BoardData = {
-    width: 400, height: 200, lanes: [],
-    parts: [part('limit', 'Limit', 0, [terminal('limit.a', 10, 0), terminal('limit.b', 40, 0)]), part('board', 'Control', 200, [terminal('board.IN', 210, 100)])],
-    wires: [{ id: 'w1', colour: 'yellow', from: 'limit.b', to: 'board.IN', cable: null, points: [[40, 0], [40, -40], [210, -40], [210, 100]] }],
+    width: 400,
+    height: 200,
+    lanes: [],
+    parts: [
+        part('limit', 'Limit', 0, [terminal('limit.a', 10, 0), terminal('limit.b', 40, 0)]),
+        part('board', 'Control', 200, [terminal('board.IN', 210, 100)]),
+    ],
+    wires: [
+        {
+            id: 'w1',
+            colour: 'yellow',
+            from: 'limit.b',
+            to: 'board.IN',
+            cable: null,
+            points: [
+                [40, 0],
+                [40, -40],
+                [210, -40],
+                [210, 100],
+            ],
+        },
+    ],
 }
 
 describe('walking a lead', () => {
@@ -39,11 +91,27 @@ describe('walking a lead', () => {
     it('goes along the rungs of the ladder and from rung to rung', () => {
         const element = (a: string, b: string, x: number) => ({ part: 'p', title: '', load: false, a, b, x, w: 40 })
         const ladder = {
-            width: 300, height: 100,
-            circuits: [{ title: '', hot: '', return: '', y: 0, height: 100, rungs: [
-                { y: 20, load: 'p', again: false, elements: [element('p.1', 'p.2', 20), element('q.1', 'q.2', 120)], links: [] },
-                { y: 60, load: 'r', again: false, elements: [element('r.1', 'r.2', 110)], links: [] },
-            ] }],
+            width: 300,
+            height: 100,
+            circuits: [
+                {
+                    title: '',
+                    hot: '',
+                    return: '',
+                    y: 0,
+                    height: 100,
+                    rungs: [
+                        {
+                            y: 20,
+                            load: 'p',
+                            again: false,
+                            elements: [element('p.1', 'p.2', 20), element('q.1', 'q.2', 120)],
+                            links: [],
+                        },
+                        { y: 60, load: 'r', again: false, elements: [element('r.1', 'r.2', 110)], links: [] },
+                    ],
+                },
+            ],
         }
         expect(['p.1', 'p.2', 'q.1'].map((at) => onLadder(ladder, at, 1, 0))).toEqual(['p.2', 'q.1', 'q.2'])
         expect(onLadder(ladder, 'q.2', 1, 0)).toBeUndefined()
@@ -59,8 +127,27 @@ describe('walking a lead', () => {
     })
 
     it('tells of two wires side by side the one that is pressed', () => {
-        const two = { ...board, wires: [...board.wires, { ...board.wires[0]!, id: 'w2', points: [[40, 0], [40, -33], [210, -33], [210, 100]] as [number, number][] }] }
-        expect([nearestWire(two, 120, -40), nearestWire(two, 120, -35), nearestWire({ ...two, wires: [] }, 0, 0)]).toEqual(['w1', 'w2', undefined])
+        const two = {
+            ...board,
+            wires: [
+                ...board.wires,
+                {
+                    ...board.wires[0]!,
+                    id: 'w2',
+                    points: [
+                        [40, 0],
+                        [40, -33],
+                        [210, -33],
+                        [210, 100],
+                    ] as [number, number][],
+                },
+            ],
+        }
+        expect([
+            nearestWire(two, 120, -40),
+            nearestWire(two, 120, -35),
+            nearestWire({ ...two, wires: [] }, 0, 0),
+        ]).toEqual(['w1', 'w2', undefined])
     })
 
     it('puts the jaw on the longest run of a wire', () => {

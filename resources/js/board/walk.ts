@@ -4,7 +4,11 @@ import type { BoardData, LadderData, Wire } from '@/lib/types'
  * Walking a lead along what can be seen: from a terminal to the wires landed there, from a wire's
  * end through its insulation to its other end. That there is copper all the way is not said.
  */
-export interface Stop { place: string; name: string; hint: string }
+export interface Stop {
+    place: string
+    name: string
+    hint: string
+}
 
 export function ownerOf(place: string): string {
     return place.slice(0, place.lastIndexOf('.'))
@@ -89,17 +93,29 @@ export function nearest(board: BoardData, place: string, dx: number, dy: number)
     return best
 }
 
-/** How far round a terminal a finger still means it: never past half way to the next, and leaving the middle of its part free. */
+/**
+ * How far round a terminal a finger still means it: never past half way to the next, and leaving the middle of its part
+ * free.
+ */
 export function reaches(board: BoardData): Map<string, number> {
     const all = board.parts.flatMap((p) => p.terminals)
-    return new Map(board.parts.flatMap((p) => p.terminals.map((t) => {
-        const next = Math.min(...all.filter((o) => o.place !== t.place).map((o) => Math.hypot(o.x - t.x, o.y - t.y)))
-        const middle = Math.hypot(p.x + p.w / 2 - t.x, p.y + p.h / 2 - t.y) - 14
-        return [t.place, Math.max(10, Math.min(28, next / 2, Math.max(13, middle)))] as const
-    })))
+    return new Map(
+        board.parts.flatMap((p) =>
+            p.terminals.map((t) => {
+                const next = Math.min(
+                    ...all.filter((o) => o.place !== t.place).map((o) => Math.hypot(o.x - t.x, o.y - t.y)),
+                )
+                const middle = Math.hypot(p.x + p.w / 2 - t.x, p.y + p.h / 2 - t.y) - 14
+                return [t.place, Math.max(10, Math.min(28, next / 2, Math.max(13, middle)))] as const
+            }),
+        ),
+    )
 }
 
-/** Along the conductor that leaves a place most nearly in a direction, to its other end; undefined when none goes that way. */
+/**
+ * Along the conductor that leaves a place most nearly in a direction, to its other end; undefined when none goes that
+ * way.
+ */
 export function along(board: BoardData, place: string, dx: number, dy: number): string | undefined {
     const here = placeAt(board, place)
     if (!here) return undefined
@@ -124,11 +140,20 @@ export function along(board: BoardData, place: string, dx: number, dy: number): 
 
 /** The next place on the ladder: along its rung, or on the rung above or below; at a rung's end it stays. */
 export function onLadder(ladder: LadderData, place: string, dx: number, dy: number): string | undefined {
-    const spots = ladder.circuits.flatMap((c) => c.rungs.flatMap((r) => r.elements.flatMap((e) => [{ place: e.a, x: e.x, y: r.y }, { place: e.b, x: e.x + e.w, y: r.y }])))
+    const spots = ladder.circuits.flatMap((c) =>
+        c.rungs.flatMap((r) =>
+            r.elements.flatMap((e) => [
+                { place: e.a, x: e.x, y: r.y },
+                { place: e.b, x: e.x + e.w, y: r.y },
+            ]),
+        ),
+    )
     const here = spots.find((s) => s.place === place)
     if (!here) return spots[0]?.place
     if (dx !== 0) {
-        const rung = spots.filter((s) => s.y === here.y && s.place !== place && (s.x - here.x) * dx >= 0).sort((a, b) => (a.x - b.x) * dx)
+        const rung = spots
+            .filter((s) => s.y === here.y && s.place !== place && (s.x - here.x) * dx >= 0)
+            .sort((a, b) => (a.x - b.x) * dx)
         return rung[0]?.place
     }
     const ys = [...new Set(spots.map((s) => s.y))].filter((y) => (y - here.y) * dy > 0).sort((a, b) => (a - b) * dy)
@@ -158,7 +183,10 @@ export function nearestWire(board: BoardData, x: number, y: number): string | un
     for (const wire of board.wires) {
         for (let i = 1; i < wire.points.length; i++) {
             const [[px, py], [qx, qy]] = [wire.points[i - 1]!, wire.points[i]!]
-            const d = Math.hypot(x - Math.min(Math.max(x, Math.min(px, qx)), Math.max(px, qx)), y - Math.min(Math.max(y, Math.min(py, qy)), Math.max(py, qy)))
+            const d = Math.hypot(
+                x - Math.min(Math.max(x, Math.min(px, qx)), Math.max(px, qx)),
+                y - Math.min(Math.max(y, Math.min(py, qy)), Math.max(py, qy)),
+            )
             if (d < least) {
                 least = d
                 best = wire.id
@@ -176,8 +204,14 @@ export function wireName(board: BoardData, id: string): string {
 
 /** What of the board is drawn upon, with a little paper round it. */
 export function extent(board: BoardData): { x: number; y: number; w: number; h: number } {
-    const xs = [...board.parts.flatMap((p) => [p.x, p.x + p.w]), ...board.wires.flatMap((w) => w.points.map(([x]) => x))]
-    const ys = [...board.parts.flatMap((p) => [p.y, p.y + p.h]), ...board.wires.flatMap((w) => w.points.map(([, y]) => y))]
+    const xs = [
+        ...board.parts.flatMap((p) => [p.x, p.x + p.w]),
+        ...board.wires.flatMap((w) => w.points.map(([x]) => x)),
+    ]
+    const ys = [
+        ...board.parts.flatMap((p) => [p.y, p.y + p.h]),
+        ...board.wires.flatMap((w) => w.points.map(([, y]) => y)),
+    ]
     if (xs.length === 0) return { x: 0, y: 0, w: board.width, h: board.height }
     const [x, y] = [Math.min(...xs) - 24, Math.min(...ys) - 24]
     return { x, y, w: Math.max(...xs) + 24 - x, h: Math.max(...ys) + 24 - y }
@@ -191,6 +225,11 @@ export function named(board: BoardData, words: string): { name: string; part: st
         { name: p.label, part: p.id, place: null as string | null },
         ...p.terminals.map((t) => ({ name: `${p.label} ${t.name}`, part: p.id, place: t.place as string | null })),
     ])
-    const rank = (name: string) => (name === wanted ? 0 : name.startsWith(wanted) ? 1 : wanted.split(/\s+/).every((w) => name.includes(w)) ? 2 : 3)
-    return all.map((f) => ({ f, r: rank(f.name.toLowerCase()) })).filter(({ r }) => r < 3).sort((a, b) => a.r - b.r).map(({ f }) => f)
+    const rank = (name: string) =>
+        name === wanted ? 0 : name.startsWith(wanted) ? 1 : wanted.split(/\s+/).every((w) => name.includes(w)) ? 2 : 3
+    return all
+        .map((f) => ({ f, r: rank(f.name.toLowerCase()) }))
+        .filter(({ r }) => r < 3)
+        .sort((a, b) => a.r - b.r)
+        .map(({ f }) => f)
 }

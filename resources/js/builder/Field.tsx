@@ -1,7 +1,15 @@
 import { Box, HStack, Input, Text } from '@chakra-ui/react'
 import { useEffect, useState } from 'react'
 
-interface Props { label: string; value: string | number; unit?: string; hint?: string; number?: boolean; onSet: (value: string) => void; w?: string }
+interface Props {
+    label: string
+    value: string | number
+    unit?: string
+    hint?: string
+    number?: boolean
+    onSet: (value: string) => void
+    w?: string
+}
 
 /** A field that is set when it is left, or on Enter; Escape puts back what was there. */
 export function Field({ label, value, unit, hint, number, onSet, w }: Props) {
@@ -15,16 +23,31 @@ export function Field({ label, value, unit, hint, number, onSet, w }: Props) {
             <Text fontSize="13px">{label}</Text>
             <HStack gap="1">
                 <Input
-                    aria-label={label} h="40px" w={w ?? (number ? '96px' : '100%')} px="2" borderColor="line" inputMode={number ? 'decimal' : undefined} value={text}
-                    onChange={(e) => setText(e.target.value)} onBlur={set}
+                    aria-label={label}
+                    h="40px"
+                    w={w ?? (number ? '96px' : '100%')}
+                    px="2"
+                    borderColor="line"
+                    inputMode={number ? 'decimal' : undefined}
+                    value={text}
+                    onChange={(e) => setText(e.target.value)}
+                    onBlur={set}
                     onKeyDown={(e) => {
                         if (e.key === 'Enter') set()
                         if (e.key === 'Escape') setText(String(value))
                     }}
                 />
-                {unit && <Text fontSize="13px" color="faint">{unit}</Text>}
+                {unit && (
+                    <Text fontSize="13px" color="faint">
+                        {unit}
+                    </Text>
+                )}
             </HStack>
-            {hint && <Text fontSize="12px" color="faint">{hint}</Text>}
+            {hint && (
+                <Text fontSize="12px" color="faint">
+                    {hint}
+                </Text>
+            )}
         </Box>
     )
 }

@@ -5,8 +5,15 @@ import { Word } from './Inspector'
 import type { Edit } from './types'
 
 const OUT = [
-    ['model.json', 'The model, as a document'], ['wires.csv', 'Its wires, as a list for a spreadsheet'], ['netlist.cir', 'Its circuit, for a simulator'], ['board.svg', 'Board, drawn'], ['board.pdf', 'Board, for paper'],
-    ['ladder.svg', 'Ladder, drawn'], ['ladder.pdf', 'Ladder, for paper'], ['sequence.svg', 'Sequence in time, drawn'], ['sequence.pdf', 'Sequence in time, for paper'],
+    ['model.json', 'The model, as a document'],
+    ['wires.csv', 'Its wires, as a list for a spreadsheet'],
+    ['netlist.cir', 'Its circuit, for a simulator'],
+    ['board.svg', 'Board, drawn'],
+    ['board.pdf', 'Board, for paper'],
+    ['ladder.svg', 'Ladder, drawn'],
+    ['ladder.pdf', 'Ladder, for paper'],
+    ['sequence.svg', 'Sequence in time, drawn'],
+    ['sequence.pdf', 'Sequence in time, for paper'],
 ] as const
 
 /** Out as files that others can read; a wire list in, by file, drop or paste. */
@@ -21,18 +28,77 @@ export function Files({ draft, edit }: { draft: number; edit: (...edits: Edit[])
     return (
         <Stack gap="3" as="section" aria-label="Files">
             <Box>
-                <Heading as="h3" size="sm">Out</Heading>
+                <Heading as="h3" size="sm">
+                    Out
+                </Heading>
                 {OUT.map(([what, words]) => (
-                    <Button key={what} asChild variant="ghost" h="40px" w="100%" justifyContent="flex-start" px="2" fontSize="14px" fontWeight={400} color="ink"><FileLink href={`/drafts/${draft}/files/${what}`}>{words} <Text as="span" color="faint" fontSize="13px">{what}</Text></FileLink></Button>
+                    <Button
+                        key={what}
+                        asChild
+                        variant="ghost"
+                        h="40px"
+                        w="100%"
+                        justifyContent="flex-start"
+                        px="2"
+                        fontSize="14px"
+                        fontWeight={400}
+                        color="ink"
+                    >
+                        <FileLink href={`/drafts/${draft}/files/${what}`}>
+                            {words}{' '}
+                            <Text as="span" color="faint" fontSize="13px">
+                                {what}
+                            </Text>
+                        </FileLink>
+                    </Button>
                 ))}
             </Box>
-            <Box onDragOver={(e) => { e.preventDefault(); setOver(true) }} onDragLeave={() => setOver(false)} onDrop={drop}>
-                <Heading as="h3" size="sm">A wire list in</Heading>
-                <Text fontSize="13px" color="faint">The first line names the columns: from and to, and if you like id, colour, awg, feet, mm2, metres, tag, cable. Places are written as on the board: “Limit a” or limit.a. A list with a mistake is refused whole.</Text>
-                <Textarea aria-label="Wire list" rows={6} mt="1" borderColor={over ? 'copper' : 'line'} fontFamily="mono" fontSize="13px" placeholder={'from,to,colour\nPanel L,Breaker line,black'} value={csv} onChange={(e) => setCsv(e.target.value)} />
+            <Box
+                onDragOver={(e) => {
+                    e.preventDefault()
+                    setOver(true)
+                }}
+                onDragLeave={() => setOver(false)}
+                onDrop={drop}
+            >
+                <Heading as="h3" size="sm">
+                    A wire list in
+                </Heading>
+                <Text fontSize="13px" color="faint">
+                    The first line names the columns: from and to, and if you like id, colour, awg, feet, mm2, metres,
+                    tag, cable. Places are written as on the board: “Limit a” or limit.a. A list with a mistake is
+                    refused whole.
+                </Text>
+                <Textarea
+                    aria-label="Wire list"
+                    rows={6}
+                    mt="1"
+                    borderColor={over ? 'copper' : 'line'}
+                    fontFamily="mono"
+                    fontSize="13px"
+                    placeholder={'from,to,colour\nPanel L,Breaker line,black'}
+                    value={csv}
+                    onChange={(e) => setCsv(e.target.value)}
+                />
                 <HStack gap="1" mt="1">
-                    <Button asChild h="40px" variant="outline" color="ink" borderColor="line" fontSize="14px"><label>From a file<input type="file" accept=".csv,.txt,text/csv" aria-label="Wire list from a file" style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }} onChange={(e) => void e.target.files?.[0]?.text().then(setCsv)} /></label></Button>
-                    <Word disabled={csv.trim() === ''} onClick={() => void edit({ do: 'wire_list', csv }).then((done) => done && setCsv(''))}>Take it in</Word>
+                    <Button asChild h="40px" variant="outline" color="ink" borderColor="line" fontSize="14px">
+                        <label>
+                            From a file
+                            <input
+                                type="file"
+                                accept=".csv,.txt,text/csv"
+                                aria-label="Wire list from a file"
+                                style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
+                                onChange={(e) => void e.target.files?.[0]?.text().then(setCsv)}
+                            />
+                        </label>
+                    </Button>
+                    <Word
+                        disabled={csv.trim() === ''}
+                        onClick={() => void edit({ do: 'wire_list', csv }).then((done) => done && setCsv(''))}
+                    >
+                        Take it in
+                    </Word>
                 </HStack>
             </Box>
         </Stack>

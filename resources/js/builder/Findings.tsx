@@ -2,19 +2,38 @@ import { Box, Heading, HStack, Stack, Text } from '@chakra-ui/react'
 import { Word } from './Inspector'
 import type { Checked, Edit } from './types'
 
-interface Props { checked: Checked | null; busy: boolean; edit: (...edits: Edit[]) => Promise<boolean>; onShow: (parts: string[], wires: string[]) => void }
+interface Props {
+    checked: Checked | null
+    busy: boolean
+    edit: (...edits: Edit[]) => Promise<boolean>
+    onShow: (parts: string[], wires: string[]) => void
+}
 
 /** What is wrong or odd about the wiring, each with where, why and a way to mend it; and what is missing to run. */
 export function Findings({ checked, busy, edit, onShow }: Props) {
-    if (!checked) return <Text fontSize="14px" color="faint">Looking it over…</Text>
+    if (!checked)
+        return (
+            <Text fontSize="14px" color="faint">
+                Looking it over…
+            </Text>
+        )
     return (
         <Stack gap="2" opacity={busy ? 0.6 : 1} aria-label="Checks" as="section">
-            {checked.findings.length === 0 && <Text color="good" fontWeight={700}>Nothing found against the wiring.</Text>}
+            {checked.findings.length === 0 && (
+                <Text color="good" fontWeight={700}>
+                    Nothing found against the wiring.
+                </Text>
+            )}
             {checked.findings.map((f, i) => (
                 <Box key={i} borderTopWidth="1px" borderColor="line" pt="1">
-                    <Text fontSize="13px" fontWeight={700} color={f.grade === 'wrong' ? 'danger' : 'faint'}>{f.grade === 'wrong' ? '▲ ' : '○ '}{f.rule}</Text>
+                    <Text fontSize="13px" fontWeight={700} color={f.grade === 'wrong' ? 'danger' : 'faint'}>
+                        {f.grade === 'wrong' ? '▲ ' : '○ '}
+                        {f.rule}
+                    </Text>
                     <Text fontSize="14px">{f.text}</Text>
-                    <Text fontSize="13px" color="faint">{f.why} {f.mend}</Text>
+                    <Text fontSize="13px" color="faint">
+                        {f.why} {f.mend}
+                    </Text>
                     <HStack gap="1" mt="1">
                         <Word onClick={() => onShow(f.parts, f.wires)}>Show</Word>
                         {f.edits.length > 0 && <Word onClick={() => void edit(...f.edits)}>Mend it so</Word>}
@@ -23,8 +42,14 @@ export function Findings({ checked, busy, edit, onShow }: Props) {
             ))}
             {checked.lacks.length > 0 && (
                 <Box borderTopWidth="1px" borderColor="line" pt="2">
-                    <Heading as="h3" size="sm">Missing to run</Heading>
-                    {checked.lacks.map((l, i) => <Text key={i} fontSize="14px">{l.text}</Text>)}
+                    <Heading as="h3" size="sm">
+                        Missing to run
+                    </Heading>
+                    {checked.lacks.map((l, i) => (
+                        <Text key={i} fontSize="14px">
+                            {l.text}
+                        </Text>
+                    ))}
                 </Box>
             )}
         </Stack>
@@ -33,26 +58,49 @@ export function Findings({ checked, busy, edit, onShow }: Props) {
 
 /** The circuits one at a time, from the supply to each load and home again. */
 export function Circuits({ checked, onShow }: Pick<Props, 'checked' | 'onShow'>) {
-    if (!checked) return <Text fontSize="14px" color="faint">Looking it over…</Text>
+    if (!checked)
+        return (
+            <Text fontSize="14px" color="faint">
+                Looking it over…
+            </Text>
+        )
     const shown = checked.circuits.filter((c) => c.loads.length > 0)
     return (
         <Stack gap="3" as="section" aria-label="Circuits">
             {checked.open.length > 0 && (
                 <Box>
-                    <Heading as="h3" size="sm" color="danger">Not complete</Heading>
-                    {checked.open.map((o) => <Text key={o.words} fontSize="14px">{o.words}</Text>)}
+                    <Heading as="h3" size="sm" color="danger">
+                        Not complete
+                    </Heading>
+                    {checked.open.map((o) => (
+                        <Text key={o.words} fontSize="14px">
+                            {o.words}
+                        </Text>
+                    ))}
                 </Box>
             )}
-            {shown.length === 0 && <Text fontSize="14px" color="faint">No load has a way from a supply and home yet.</Text>}
+            {shown.length === 0 && (
+                <Text fontSize="14px" color="faint">
+                    No load has a way from a supply and home yet.
+                </Text>
+            )}
             {shown.map((c) => (
                 <Box key={`${c.hot} ${c.return}`}>
-                    <Heading as="h3" size="sm">{c.title} <Text as="span" fontSize="13px" color="faint">{c.class}</Text></Heading>
+                    <Heading as="h3" size="sm">
+                        {c.title}{' '}
+                        <Text as="span" fontSize="13px" color="faint">
+                            {c.class}
+                        </Text>
+                    </Heading>
                     {c.loads.map((l) => (
                         <Box key={l.load} borderTopWidth="1px" borderColor="line" py="1">
                             <Text fontSize="14px">{l.words}</Text>
                             <HStack gap="2">
                                 <Word onClick={() => onShow(l.parts, l.wires)}>Show</Word>
-                                <Text fontSize="13px" color="faint">{l.proves ? `proves “${l.proves}”` : ''}{l.ways > 1 ? ` ${l.ways} ways` : ''}</Text>
+                                <Text fontSize="13px" color="faint">
+                                    {l.proves ? `proves “${l.proves}”` : ''}
+                                    {l.ways > 1 ? ` ${l.ways} ways` : ''}
+                                </Text>
                             </HStack>
                         </Box>
                     ))}

@@ -1,6 +1,6 @@
 import { Box, Button, Heading, HStack, Input, Stack, Text } from '@chakra-ui/react'
-import { useCallback, useEffect, useState } from 'react'
-import { send } from '@/lib/send'
+import { useEffect, useState } from 'react'
+import { useTold } from '@/lib/query'
 import type { Lane } from '@/lib/types'
 import { Select } from '@/shell/Select'
 import { clock } from '@/tape/scale'
@@ -8,96 +8,165 @@ import { Tape } from '@/tape/Tape'
 import { Word } from './Inspector'
 import type { Acted, Moment, Reason, RunTape } from './types'
 
-interface Props { draft: number; step: number; lanes: Lane[]; name: (place: string) => string; place: string | null; onVolts: (volts: Moment['volts'] | null) => void; onShow: (parts: string[], wires: string[]) => void }
+interface Props {
+    draft: number
+    step: number
+    lanes: Lane[]
+    name: (place: string) => string
+    place: string | null
+    onVolts: (volts: Moment['volts'] | null) => void
+    onShow: (parts: string[], wires: string[]) => void
+}
 
-/** The healthy run beside the board: its tape, volts at a moment, why something is off then, and every safety made to act. */
+/**
+ * The healthy run beside the board: its tape, volts at a moment, why something is off then, and every safety made to
+ * act.
+ */
 export function HealthyRun({ draft, step, lanes, name, place, onVolts, onShow }: Props) {
-    const [tape, setTape] = useState<RunTape | null>(null)
     const [visit, setVisit] = useState('')
     const [at, setAt] = useState(30)
-    const [moment, setMoment] = useState<Moment | null>(null)
-    const [why, setWhy] = useState<Reason | null>(null)
-    const [acted, setActed] = useState<Acted | null>(null)
     const [words, setWords] = useState('')
-    const [error, setError] = useState<string | null>(null)
-    const fail = useCallback((e: Error) => setError(e.message), [])
+    // what was asked about, and at which step: with the next step it is asked anew
+    const [about, setAbout] = useState<{ id: string; step: number } | null>(null)
+    const [tried, setTried] = useState<number | null>(null)
 
-    useEffect(() => {
-        let stale = false
-        send<RunTape>('GET', `/drafts/${draft}/run?visit=${encodeURIComponent(visit)}`)
-            .then((t) => {
-                if (stale) return
-                setTape(t)
-                setError(null)
-            })
-            .catch((e: Error) => {
-                if (stale) return
-                setTape(null)
-                setMoment(null)
-                setError(e.message)
-            })
-        return () => {
-            stale = true
-        }
-    }, [draft, step, visit])
+    const way = `visit=${encodeURIComponent(visit)}`
+    const run = useTold<RunTape>(`/drafts/${draft}/run?${way}`, { of: step, keep: true })
+    const tape = run.error ? null : (run.data ?? null)
+    const moments = useTold<Moment>(`/drafts/${draft}/moment?${way}&at_s=${at}`, {
+        of: step,
+        enabled: tape !== null && !run.isPlaceholderData,
+        keep: true,
+    })
+    const moment = tape === null ? null : (moments.data ?? null)
+    const reasons = useTold<Reason>(
+        `/drafts/${draft}/why?${way}&at_s=${at}&of=${encodeURIComponent(about?.id ?? '')}`,
+        { of: step, enabled: about?.step === step, keep: true },
+    )
+    const why = about?.step === step ? (reasons.data ?? null) : null
+    const trials = useTold<Acted>(`/drafts/${draft}/safeties?${way}`, { of: step, enabled: tried === step })
+    const acted = tried === step ? (trials.data ?? null) : null
+    const error = (run.error ?? moments.error ?? reasons.error ?? trials.error)?.message ?? null
 
-    useEffect(() => {
-        if (!tape) {
-            onVolts(null)
-            return
-        }
-        let stale = false
-        send<Moment>('GET', `/drafts/${draft}/moment?visit=${encodeURIComponent(visit)}&at_s=${at}`)
-            .then((m) => {
-                if (stale) return
-                setMoment(m)
-                onVolts(m.volts)
-            })
-            .catch((e: Error) => !stale && fail(e))
-        return () => {
-            stale = true
-        }
-    }, [draft, tape, visit, at, onVolts, fail])
+    useEffect(() => onVolts(moment?.volts ?? null), [moment, onVolts])
     useEffect(() => () => onVolts(null), [onVolts])
-    useEffect(() => {
-        setActed(null)
-        setWhy(null)
-    }, [step])
 
     const asked = (moment?.askable ?? []).filter((a) => a.title.toLowerCase().includes(words.toLowerCase()))
     const here = place ? moment?.volts[place] : undefined
     return (
         <Stack gap="2" as="section" aria-label="Healthy run">
-            {error && <Text role="alert" fontSize="14px" color="danger">{error}</Text>}
+            {error && (
+                <Text role="alert" fontSize="14px" color="danger">
+                    {error}
+                </Text>
+            )}
             {tape && (
                 <>
-                    <Select label="How it is found" value={visit || tape.visit} options={Object.entries(tape.visits)} onChange={setVisit} />
-                    <Tape lanes={lanes} channels={tape} states={tape.states} now={tape.until_s} span={tape.until_s / 0.94} height={170} cursor={at} onScrub={(s) => setAt(Math.max(0, Math.min(tape.until_s, Math.round(s))))} label="Tape of the healthy run" />
+                    <Select
+                        label="How it is found"
+                        value={visit || tape.visit}
+                        options={Object.entries(tape.visits)}
+                        onChange={setVisit}
+                    />
+                    <Tape
+                        lanes={lanes}
+                        channels={tape}
+                        states={tape.states}
+                        now={tape.until_s}
+                        span={tape.until_s / 0.94}
+                        height={170}
+                        cursor={at}
+                        onScrub={(s) => setAt(Math.max(0, Math.min(tape.until_s, Math.round(s))))}
+                        label="Tape of the healthy run"
+                    />
                     <HStack gap="2">
                         <Text fontSize="14px">At</Text>
-                        <Input aria-label="Moment, seconds after the arrival" type="number" h="40px" w="88px" borderColor="line" value={at} min={0} max={tape.until_s} onChange={(e) => setAt(Math.max(0, Math.min(tape.until_s, Number(e.target.value) || 0)))} />
-                        <Text fontSize="14px">s <span className="reading">{clock(at)}</span></Text>
+                        <Input
+                            aria-label="Moment, seconds after the arrival"
+                            type="number"
+                            h="40px"
+                            w="88px"
+                            borderColor="line"
+                            value={at}
+                            min={0}
+                            max={tape.until_s}
+                            onChange={(e) => setAt(Math.max(0, Math.min(tape.until_s, Number(e.target.value) || 0)))}
+                        />
+                        <Text fontSize="14px">
+                            s <span className="reading">{clock(at)}</span>
+                        </Text>
                     </HStack>
-                    <Text fontSize="14px" data-testid="here">{place && here ? <><span className="reading">{here.dc && here.volts < 1 ? `${(here.volts * 1000).toFixed(1)} mV DC` : `${here.volts.toFixed(here.volts < 10 ? 2 : 1)} V ${here.dc ? 'DC' : 'AC'}`}</span> at {name(place)}, against {name(here.against)}</> : 'Press a terminal on the board: its volts stand here.'}</Text>
-                    <Heading as="h3" size="sm">Why is this off?</Heading>
-                    <Input aria-label="What to ask about" placeholder="valve, fire, blower…" h="40px" borderColor="line" value={words} onChange={(e) => setWords(e.target.value)} />
+                    <Text fontSize="14px" data-testid="here">
+                        {place && here ? (
+                            <>
+                                <span className="reading">
+                                    {here.dc && here.volts < 1
+                                        ? `${(here.volts * 1000).toFixed(1)} mV DC`
+                                        : `${here.volts.toFixed(here.volts < 10 ? 2 : 1)} V ${here.dc ? 'DC' : 'AC'}`}
+                                </span>{' '}
+                                at {name(place)}, against {name(here.against)}
+                            </>
+                        ) : (
+                            'Press a terminal on the board: its volts stand here.'
+                        )}
+                    </Text>
+                    <Heading as="h3" size="sm">
+                        Why is this off?
+                    </Heading>
+                    <Input
+                        aria-label="What to ask about"
+                        placeholder="valve, fire, blower…"
+                        h="40px"
+                        borderColor="line"
+                        value={words}
+                        onChange={(e) => setWords(e.target.value)}
+                    />
                     <Box maxH="140px" overflowY="auto" tabIndex={0} aria-label="What can be asked about">
                         {asked.map((a) => (
                             <Button
-                                key={a.id} variant="ghost" h="36px" w="100%" justifyContent="space-between" px="2" fontSize="14px" fontWeight={400} color="ink"
-                                onClick={() => void send<Reason>('GET', `/drafts/${draft}/why?visit=${encodeURIComponent(visit)}&at_s=${at}&of=${encodeURIComponent(a.id)}`).then(setWhy).catch(fail)}
+                                key={a.id}
+                                variant="ghost"
+                                h="36px"
+                                w="100%"
+                                justifyContent="space-between"
+                                px="2"
+                                fontSize="14px"
+                                fontWeight={400}
+                                color="ink"
+                                onClick={() => setAbout({ id: a.id, step })}
                             >
-                                <span>{a.title}</span><Text as="span" color={a.on ? 'good' : 'faint'} fontSize="13px">{a.on ? 'on' : 'off'}</Text>
+                                <span>{a.title}</span>
+                                <Text as="span" color={a.on ? 'good' : 'faint'} fontSize="13px">
+                                    {a.on ? 'on' : 'off'}
+                                </Text>
                             </Button>
                         ))}
                     </Box>
-                    {why && <Box bg="ground" borderRadius="md" p="2" role="status" aria-label="Why"><Because reason={why} onShow={onShow} /></Box>}
-                    <Word onClick={() => void send<Acted>('GET', `/drafts/${draft}/safeties?visit=${encodeURIComponent(visit)}`).then(setActed).catch(fail)}>Make every safety act</Word>
+                    {why && (
+                        <Box bg="ground" borderRadius="md" p="2" role="status" aria-label="Why">
+                            <Because reason={why} onShow={onShow} />
+                        </Box>
+                    )}
+                    <Word onClick={() => setTried(step)}>Make every safety act</Word>
                     {acted && (
                         <Box aria-label="Safeties" role="status">
-                            {acted.fire_s === null
-                                ? <Text fontSize="14px" color="danger">The fire never lit in {tape.until_s / 60} minutes, so nothing could be tried.</Text>
-                                : acted.safeties.map((s) => <Text key={s.words} fontSize="14px" color={s.stops ? 'ink' : 'danger'} fontWeight={s.stops ? 400 : 700}>{s.stops ? '✓ ' : '▲ '}{s.words}</Text>)}
+                            {acted.fire_s === null ? (
+                                <Text fontSize="14px" color="danger">
+                                    The fire never lit in {tape.until_s / 60} minutes, so nothing could be tried.
+                                </Text>
+                            ) : (
+                                acted.safeties.map((s) => (
+                                    <Text
+                                        key={s.words}
+                                        fontSize="14px"
+                                        color={s.stops ? 'ink' : 'danger'}
+                                        fontWeight={s.stops ? 400 : 700}
+                                    >
+                                        {s.stops ? '✓ ' : '▲ '}
+                                        {s.words}
+                                    </Text>
+                                ))
+                            )}
                         </Box>
                     )}
                 </>
@@ -111,10 +180,31 @@ function Because({ reason, onShow }: { reason: Reason; onShow: Props['onShow'] }
     return (
         <Box>
             <HStack gap="1" align="flex-start">
-                <Text fontSize="14px" flex="1">{reason.text}</Text>
-                {reason.part && <Button variant="plain" h="24px" minW="24px" px="1" fontSize="13px" color="copper" aria-label={`Show ${reason.text}`} onClick={() => onShow([reason.part!], [])}>show</Button>}
+                <Text fontSize="14px" flex="1">
+                    {reason.text}
+                </Text>
+                {reason.part && (
+                    <Button
+                        variant="plain"
+                        h="24px"
+                        minW="24px"
+                        px="1"
+                        fontSize="13px"
+                        color="copper"
+                        aria-label={`Show ${reason.text}`}
+                        onClick={() => onShow([reason.part!], [])}
+                    >
+                        show
+                    </Button>
+                )}
             </HStack>
-            {reason.because.length > 0 && <Box pl="2" ml="1" borderLeftWidth="2px" borderColor="line">{reason.because.map((b, i) => <Because key={i} reason={b} onShow={onShow} />)}</Box>}
+            {reason.because.length > 0 && (
+                <Box pl="2" ml="1" borderLeftWidth="2px" borderColor="line">
+                    {reason.because.map((b, i) => (
+                        <Because key={i} reason={b} onShow={onShow} />
+                    ))}
+                </Box>
+            )}
         </Box>
     )
 }

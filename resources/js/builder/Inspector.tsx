@@ -4,13 +4,36 @@ import { placeName, wireName } from '@/board/walk'
 import { Field, figure } from './Field'
 import type { Draft, Edit } from './types'
 
-const COLOURS = ['black', 'white', 'red', 'blue', 'yellow', 'green', 'orange', 'brown', 'violet', 'grey', 'bare', 'green-yellow']
-const EDGES = [['left', 'Left edges'], ['right', 'Right edges'], ['top', 'Upper edges'], ['bottom', 'Lower edges'], ['centre', 'Middles, in a column'], ['middle', 'Middles, in a row']] as const
+const COLOURS = [
+    'black',
+    'white',
+    'red',
+    'blue',
+    'yellow',
+    'green',
+    'orange',
+    'brown',
+    'violet',
+    'grey',
+    'bare',
+    'green-yellow',
+]
+const EDGES = [
+    ['left', 'Left edges'],
+    ['right', 'Right edges'],
+    ['top', 'Upper edges'],
+    ['bottom', 'Lower edges'],
+    ['centre', 'Middles, in a column'],
+    ['middle', 'Middles, in a row'],
+] as const
 
 interface Props {
-    draft: Draft; selected: string[]; wire: string | null
+    draft: Draft
+    selected: string[]
+    wire: string | null
     edit: (...edits: Edit[]) => Promise<boolean>
-    onRemove: () => void; onRoute: () => void
+    onRemove: () => void
+    onRoute: () => void
 }
 
 /** What is picked on the board: its name, its figures with what is usual, its wire's colour and gauge. */
@@ -20,31 +43,68 @@ export function Inspector({ draft, selected, wire, edit, onRemove, onRoute }: Pr
     const id = selected[0]
     const part = draft.document.parts.find((p) => p.id === id)
     const drawn = draft.board.parts.find((p) => p.id === id)
-    if (!drawn || !id) return <Text fontSize="14px" color="faint">Nothing is picked. Press a part, a wire, or two terminals to draw a wire between them.</Text>
+    if (!drawn || !id)
+        return (
+            <Text fontSize="14px" color="faint">
+                Nothing is picked. Press a part, a wire, or two terminals to draw a wire between them.
+            </Text>
+        )
     const settings = draft.settings[id]
-    if (!part) return <Text fontSize="14px">{drawn.label} belongs to what is included; it is moved and taken off as a whole.</Text>
+    if (!part)
+        return (
+            <Text fontSize="14px">
+                {drawn.label} belongs to what is included; it is moved and taken off as a whole.
+            </Text>
+        )
     return (
         <Stack gap="2">
             <Field label="Label" value={part.label} onSet={(label) => void edit({ do: 'label', part: id, label })} />
-            <Text fontSize="13px" color="faint">{drawn.title} · {id}</Text>
-            {settings?.links.map((name) => <Link key={name} draft={draft} part={id} name={name} to={settings.linked[name] ?? ''} edit={edit} />)}
-            {settings?.params.map((p) => p.choices
-                ? (
+            <Text fontSize="13px" color="faint">
+                {drawn.title} · {id}
+            </Text>
+            {settings?.links.map((name) => (
+                <Link key={name} draft={draft} part={id} name={name} to={settings.linked[name] ?? ''} edit={edit} />
+            ))}
+            {settings?.params.map((p) =>
+                p.choices ? (
                     <Box key={`${p.primitive}.${p.key}`}>
                         <Text fontSize="13px">{p.label}</Text>
-                        <Select label={p.label} value={String(p.value)} options={p.choices.map((c) => [c, c])} onChange={(value) => void edit({ do: 'param', part: id, primitive: p.primitive, key: p.key, value: value === p.usual ? null : value })} />
+                        <Select
+                            label={p.label}
+                            value={String(p.value)}
+                            options={p.choices.map((c) => [c, c])}
+                            onChange={(value) =>
+                                void edit({
+                                    do: 'param',
+                                    part: id,
+                                    primitive: p.primitive,
+                                    key: p.key,
+                                    value: value === p.usual ? null : value,
+                                })
+                            }
+                        />
                     </Box>
-                )
-                : typeof p.usual === 'boolean' ? null : (
+                ) : typeof p.usual === 'boolean' ? null : (
                     <Field
-                        key={`${p.primitive}.${p.key}`} label={p.label} value={String(p.value)} unit={p.unit} number={typeof p.usual === 'number'}
+                        key={`${p.primitive}.${p.key}`}
+                        label={p.label}
+                        value={String(p.value)}
+                        unit={p.unit}
+                        number={typeof p.usual === 'number'}
                         hint={`usual ${p.usual}${p.least === null || p.most === null ? '' : `, from ${short(p.least)} to ${short(p.most)}`}`}
                         onSet={(text) => {
                             const value = typeof p.usual === 'number' ? figure(text) : text
-                            void edit({ do: 'param', part: id, primitive: p.primitive, key: p.key, value: value === p.usual ? null : value })
+                            void edit({
+                                do: 'param',
+                                part: id,
+                                primitive: p.primitive,
+                                key: p.key,
+                                value: value === p.usual ? null : value,
+                            })
                         }}
                     />
-                ))}
+                ),
+            )}
             <HStack gap="1" wrap="wrap">
                 <Word onClick={() => void edit({ do: 'copy', parts: [id] })}>Copy</Word>
                 <Word onClick={onRemove}>Take off</Word>
@@ -54,12 +114,32 @@ export function Inspector({ draft, selected, wire, edit, onRemove, onRoute }: Pr
 }
 
 /** What a kind asks for by name: which heat a limit feels, which flame a rod stands in. */
-function Link({ draft, part, name, to, edit }: { draft: Draft; part: string; name: string; to: string; edit: Props['edit'] }) {
+function Link({
+    draft,
+    part,
+    name,
+    to,
+    edit,
+}: {
+    draft: Draft
+    part: string
+    name: string
+    to: string
+    edit: Props['edit']
+}) {
     const choices = Object.keys(draft.document.process)
     return (
         <Box>
             <Text fontSize="13px">{name}</Text>
-            <Select label={`${name} of this part`} value={to} options={[['', choices.length ? 'not said yet' : 'no process yet'], ...[...new Set([to, ...choices].filter(Boolean))].map((c): [string, string] => [c, c])]} onChange={(value) => value && void edit({ do: 'link', part, name, to: value })} />
+            <Select
+                label={`${name} of this part`}
+                value={to}
+                options={[
+                    ['', choices.length ? 'not said yet' : 'no process yet'],
+                    ...[...new Set([to, ...choices].filter(Boolean))].map((c): [string, string] => [c, c]),
+                ]}
+                onChange={(value) => value && void edit({ do: 'link', part, name, to: value })}
+            />
         </Box>
     )
 }
@@ -70,17 +150,31 @@ function Several({ draft, selected, edit, onRemove }: Pick<Props, 'draft' | 'sel
         <Stack gap="2">
             <Text fontWeight={700}>{selected.length} parts</Text>
             <Text fontSize="13px">Bring into line</Text>
-            <HStack gap="1" wrap="wrap">{EDGES.map(([edge, word]) => <Word key={edge} onClick={() => void edit({ do: 'align', parts: selected, edge })}>{word}</Word>)}</HStack>
+            <HStack gap="1" wrap="wrap">
+                {EDGES.map(([edge, word]) => (
+                    <Word key={edge} onClick={() => void edit({ do: 'align', parts: selected, edge })}>
+                        {word}
+                    </Word>
+                ))}
+            </HStack>
             <HStack gap="1" wrap="wrap">
                 <Word onClick={() => void edit({ do: 'copy', parts: selected })}>Copy</Word>
-                <Word onClick={() => void edit({ do: grouped ? 'ungroup' : 'group', parts: selected })}>{grouped ? 'No group any more' : 'Make a group'}</Word>
+                <Word onClick={() => void edit({ do: grouped ? 'ungroup' : 'group', parts: selected })}>
+                    {grouped ? 'No group any more' : 'Make a group'}
+                </Word>
                 <Word onClick={onRemove}>Take off</Word>
             </HStack>
         </Stack>
     )
 }
 
-function WireBox({ draft, wire, edit, onRemove, onRoute }: Pick<Props, 'draft' | 'edit' | 'onRemove' | 'onRoute'> & { wire: string }) {
+function WireBox({
+    draft,
+    wire,
+    edit,
+    onRemove,
+    onRoute,
+}: Pick<Props, 'draft' | 'edit' | 'onRemove' | 'onRoute'> & { wire: string }) {
     const w = draft.document.wires.find((x) => x.id === wire)
     if (!w) return <Text fontSize="14px">{wireName(draft.board, wire)}: it belongs to what is included.</Text>
     const metric = w.mm2 !== undefined
@@ -89,15 +183,46 @@ function WireBox({ draft, wire, edit, onRemove, onRoute }: Pick<Props, 'draft' |
     return (
         <Stack gap="2">
             <Text fontWeight={700}>Wire {w.id}</Text>
-            <Text fontSize="14px">{placeName(draft.board, w.from)} to {placeName(draft.board, w.to)}</Text>
-            <Select label="Colour" value={w.colour} options={COLOURS.map((c) => [c, c])} onChange={(colour) => set({ colour })} />
+            <Text fontSize="14px">
+                {placeName(draft.board, w.from)} to {placeName(draft.board, w.to)}
+            </Text>
+            <Select
+                label="Colour"
+                value={w.colour}
+                options={COLOURS.map((c) => [c, c])}
+                onChange={(colour) => set({ colour })}
+            />
             <HStack gap="2">
-                <Field label={metric ? 'Cross-section' : 'Gauge'} unit={metric ? 'mm²' : 'AWG'} number w="64px" value={metric ? w.mm2! : w.awg ?? 18} onSet={(t) => set(metric ? { mm2: figure(t) } : { awg: figure(t) })} />
-                <Field label="Length" unit={metric ? 'm' : 'ft'} number w="64px" value={metric ? w.metres! : w.feet ?? 1} onSet={(t) => set(metric ? { metres: figure(t) } : { feet: figure(t) })} />
+                <Field
+                    label={metric ? 'Cross-section' : 'Gauge'}
+                    unit={metric ? 'mm²' : 'AWG'}
+                    number
+                    w="64px"
+                    value={metric ? w.mm2! : (w.awg ?? 18)}
+                    onSet={(t) => set(metric ? { mm2: figure(t) } : { awg: figure(t) })}
+                />
+                <Field
+                    label="Length"
+                    unit={metric ? 'm' : 'ft'}
+                    number
+                    w="64px"
+                    value={metric ? w.metres! : (w.feet ?? 1)}
+                    onSet={(t) => set(metric ? { metres: figure(t) } : { feet: figure(t) })}
+                />
             </HStack>
             <Field label="Tag" value={w.tag ?? ''} onSet={(tag) => tag && set({ tag })} />
-            <Field label="Led through" value={(w.via ?? []).map((p) => p.join(',')).join(' ')} hint="points, as x,y x,y; none by rule" onSet={(text) => void edit({ do: 'route', wire, via: points(text) })} />
-            <Field label="Cable" value={w.cable ?? ''} hint={cables.length ? `there are ${cables.join(', ')}` : 'wires of one name lie side by side'} onSet={(id) => id && void edit({ do: 'cable', id, wires: [wire] })} />
+            <Field
+                label="Led through"
+                value={(w.via ?? []).map((p) => p.join(',')).join(' ')}
+                hint="points, as x,y x,y; none by rule"
+                onSet={(text) => void edit({ do: 'route', wire, via: points(text) })}
+            />
+            <Field
+                label="Cable"
+                value={w.cable ?? ''}
+                hint={cables.length ? `there are ${cables.join(', ')}` : 'wires of one name lie side by side'}
+                onSet={(id) => id && void edit({ do: 'cable', id, wires: [wire] })}
+            />
             <HStack gap="1" wrap="wrap">
                 <Word onClick={onRoute}>Lead by hand</Word>
                 {w.via && <Word onClick={() => void edit({ do: 'route', wire, via: [] })}>By rule again</Word>}
@@ -109,13 +234,42 @@ function WireBox({ draft, wire, edit, onRemove, onRoute }: Pick<Props, 'draft' |
 
 /** "300,700 420,700" as points; what is no pair of figures is left out. */
 export function points(text: string): [number, number][] {
-    return text.trim().split(/\s+/).map((p) => p.split(',').map(Number)).filter((p): p is [number, number] => p.length === 2 && p.every(Number.isFinite))
+    return text
+        .trim()
+        .split(/\s+/)
+        .map((p) => p.split(',').map(Number))
+        .filter((p): p is [number, number] => p.length === 2 && p.every(Number.isFinite))
 }
 
 function short(n: number): string {
     return Math.abs(n) >= 1e5 || (n !== 0 && Math.abs(n) < 0.01) ? n.toExponential(0) : String(Number(n.toPrecision(3)))
 }
 
-export function Word({ children, onClick, disabled, on }: { children: React.ReactNode; onClick: () => void; disabled?: boolean; on?: boolean }) {
-    return <Button h="40px" px="2" variant="outline" color="ink" bg={on ? 'copperWash' : 'sheet'} borderColor={on ? 'copper' : 'line'} aria-pressed={on} fontSize="14px" disabled={disabled} onClick={onClick}>{children}</Button>
+export function Word({
+    children,
+    onClick,
+    disabled,
+    on,
+}: {
+    children: React.ReactNode
+    onClick: () => void
+    disabled?: boolean
+    on?: boolean
+}) {
+    return (
+        <Button
+            h="40px"
+            px="2"
+            variant="outline"
+            color="ink"
+            bg={on ? 'copperWash' : 'sheet'}
+            borderColor={on ? 'copper' : 'line'}
+            aria-pressed={on}
+            fontSize="14px"
+            disabled={disabled}
+            onClick={onClick}
+        >
+            {children}
+        </Button>
+    )
 }

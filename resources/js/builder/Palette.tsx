@@ -1,67 +1,108 @@
 import { Box, Button, Input, Stack, Text } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
-import { send } from '@/lib/send'
+import { useTold } from '@/lib/query'
+import { useSettled } from '@/lib/useSettled'
 import type { KindFound } from './types'
 
-interface Props { draft: number; all: KindFound[]; taken: string | null; onTake: (kind: KindFound | null) => void; onPlace: (kind: KindFound) => void }
+/** Milliseconds without a key after which it is looked for. */
+const TYPED_MS = 120
 
-/** The kinds of parts, found by the trade's words or by what they do; one taken in hand goes where the board is pressed. */
+interface Props {
+    draft: number
+    all: KindFound[]
+    taken: string | null
+    onTake: (kind: KindFound | null) => void
+    onPlace: (kind: KindFound) => void
+}
+
+/**
+ * The kinds of parts, found by the trade's words or by what they do; one taken in hand goes where the board is pressed.
+ */
 export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
     const [words, setWords] = useState('')
-    const [found, setFound] = useState(all)
-    /** the words that what was found answers to */
-    const [answered, setAnswered] = useState('')
     const entered = useRef(false)
     const place = useRef(onPlace)
     useEffect(() => {
         place.current = onPlace
     })
+    const wanted = useSettled(words.trim(), TYPED_MS)
+    const told = useTold<KindFound[]>(`/drafts/${draft}/kinds?words=${encodeURIComponent(wanted)}`, {
+        enabled: wanted !== '',
+        keep: true,
+    })
+    const isAnswered =
+        wanted === words.trim() && (wanted === '' || (told.data !== undefined && !told.isPlaceholderData))
+    const found = wanted === '' ? all : (told.data ?? all)
     useEffect(() => {
-        if (words.trim() === '') {
-            setFound(all)
-            setAnswered(words)
-            return
-        }
-        let stale = false
-        const timer = setTimeout(() => {
-            send<KindFound[]>('GET', `/drafts/${draft}/kinds?words=${encodeURIComponent(words)}`).then((f) => {
-                if (stale) return
-                setFound(f)
-                setAnswered(words)
-                if (entered.current && f[0]) place.current(f[0]) // Enter came before the answer
-                entered.current = false
-            }).catch(() => undefined)
-        }, 120)
-        return () => {
-            stale = true
-            clearTimeout(timer)
-        }
-    }, [words, draft, all])
-    let family = ''
+        if (!isAnswered || !entered.current) return
+        entered.current = false
+        if (found[0]) place.current(found[0]) // Enter came before the answer
+    }, [isAnswered, found])
     return (
         <Stack gap="2" h="100%" minH="0">
             <Input
-                aria-label="Find a kind of part" placeholder="limit, opens on heat, pump…" h="44px" flexShrink={0} borderColor="line" value={words} onChange={(e) => { entered.current = false; setWords(e.target.value) }}
+                aria-label="Find a kind of part"
+                placeholder="limit, opens on heat, pump…"
+                h="44px"
+                flexShrink={0}
+                borderColor="line"
+                value={words}
+                onChange={(e) => {
+                    entered.current = false
+                    setWords(e.target.value)
+                }}
                 onKeyDown={(e) => {
-                    if (e.key === 'Enter' && answered !== words) entered.current = true
+                    if (e.key === 'Enter' && !isAnswered) entered.current = true
                     else if (e.key === 'Enter' && found[0]) onPlace(found[0])
                     if (e.key === 'Escape') e.currentTarget.blur()
                 }}
             />
-            <Text fontSize="13px" color="faint">{taken ? 'Press the board where it goes; Escape puts it back.' : 'Press a kind, then the board. Enter places the first.'}</Text>
-            <Box flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label="Kinds of parts" aria-busy={answered !== words}>
-                {found.length === 0 && <Text fontSize="14px" color="faint">No kind answers to that. Make one under “Own kinds”.</Text>}
-                {found.map((k) => {
-                    const head = words === '' && k.family !== family
-                    family = k.family
+            <Text fontSize="13px" color="faint">
+                {taken
+                    ? 'Press the board where it goes; Escape puts it back.'
+                    : 'Press a kind, then the board. Enter places the first.'}
+            </Text>
+            <Box flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label="Kinds of parts" aria-busy={!isAnswered}>
+                {found.length === 0 && (
+                    <Text fontSize="14px" color="faint">
+                        No kind answers to that. Make one under “Own kinds”.
+                    </Text>
+                )}
+                {found.map((k, i) => {
+                    const head = words === '' && k.family !== found[i - 1]?.family
                     return (
                         <Box key={k.kind}>
-                            {head && <Text fontSize="13px" color="faint" fontWeight={700} mt="2">{k.family}</Text>}
+                            {head && (
+                                <Text fontSize="13px" color="faint" fontWeight={700} mt="2">
+                                    {k.family}
+                                </Text>
+                            )}
                             <Button
-                                variant="ghost" w="100%" minH="40px" h="auto" py="1" px="2" justifyContent="flex-start" textAlign="left" whiteSpace="normal" fontSize="14px" fontWeight={400} color="ink"
-                                aria-pressed={taken === k.kind} bg={taken === k.kind ? 'copperWash' : undefined} onClick={() => onTake(taken === k.kind ? null : k)}
+                                variant="ghost"
+                                w="100%"
+                                minH="40px"
+                                h="auto"
+                                py="1"
+                                px="2"
+                                justifyContent="flex-start"
+                                textAlign="left"
+                                whiteSpace="normal"
+                                fontSize="14px"
+                                fontWeight={400}
+                                color="ink"
+                                aria-pressed={taken === k.kind}
+                                bg={taken === k.kind ? 'copperWash' : undefined}
+                                onClick={() => onTake(taken === k.kind ? null : k)}
                             >
-                                <span>{k.title}{k.own && <Text as="span" fontSize="12px" color="copper"> our own</Text>}</span>
+                                <span>
+                                    {k.title}
+                                    {k.own && (
+                                        <Text as="span" fontSize="12px" color="copper">
+                                            {' '}
+                                            our own
+                                        </Text>
+                                    )}
+                                </span>
                             </Button>
                         </Box>
                     )

@@ -5,48 +5,143 @@ import { Field, figure } from './Field'
 import { Word } from './Inspector'
 import type { Draft, Edit, Includable } from './types'
 
-interface Props { draft: Draft; models: Includable[]; edit: (...edits: Edit[]) => Promise<boolean> }
+interface Props {
+    draft: Draft
+    models: Includable[]
+    edit: (...edits: Edit[]) => Promise<boolean>
+}
 
-/** Heat, draught, gas and water: taken over as in a shipped model for the parts that are here, then figure by figure. */
+/**
+ * Heat, draught, gas and water: taken over as in a shipped model for the parts that are here, then figure by figure.
+ */
 export function Process({ draft, models, edit }: Props) {
     const [like, setLike] = useState(models[0]?.name ?? '')
     const elements = Object.entries(draft.document.process)
     const [visit, setVisit] = useState('')
     return (
-        <Stack gap="3" h="100%" overflowY="auto" p="3" tabIndex={0} aria-label="Process" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md">
+        <Stack
+            gap="3"
+            h="100%"
+            overflowY="auto"
+            p="3"
+            tabIndex={0}
+            aria-label="Process"
+            bg="sheet"
+            borderWidth="1px"
+            borderColor="line"
+            borderRadius="md"
+        >
             <Box>
-                <Heading as="h2" size="md">Heat, draught, gas and water</Heading>
-                <Text fontSize="14px" color="faint">Taken over from a model that works: each part here stands for the one of its kind there. What is here already stays. Tape, household, visits, doors and what can be perceived come along.</Text>
+                <Heading as="h2" size="md">
+                    Heat, draught, gas and water
+                </Heading>
+                <Text fontSize="14px" color="faint">
+                    Taken over from a model that works: each part here stands for the one of its kind there. What is
+                    here already stays. Tape, household, visits, doors and what can be perceived come along.
+                </Text>
                 <HStack gap="2" mt="1">
-                    <Select label="As in" value={like} options={models.map((m) => [m.name, m.title])} onChange={setLike} />
+                    <Select
+                        label="As in"
+                        value={like}
+                        options={models.map((m) => [m.name, m.title])}
+                        onChange={setLike}
+                    />
                     <Word onClick={() => void edit({ do: 'like', model: like })}>Take it over</Word>
                 </HStack>
             </Box>
             {elements.length === 0 && <Text fontSize="14px">Nothing yet: no fire, no heat, no room.</Text>}
             {elements.map(([id, element]) => (
                 <Box key={id} borderTopWidth="1px" borderColor="line" pt="1" as="section" aria-label={`Process ${id}`}>
-                    <HStack><Text fontWeight={700}>{id}</Text><Text color="faint" fontSize="14px" flex="1">{element.type}</Text><Word onClick={() => void edit({ do: 'set', path: `/process/${id}`, value: null })}>Take out</Word></HStack>
+                    <HStack>
+                        <Text fontWeight={700}>{id}</Text>
+                        <Text color="faint" fontSize="14px" flex="1">
+                            {element.type}
+                        </Text>
+                        <Word onClick={() => void edit({ do: 'set', path: `/process/${id}`, value: null })}>
+                            Take out
+                        </Word>
+                    </HStack>
                     <HStack gap="3" wrap="wrap" align="flex-start">
-                        {Object.entries(element).filter(([key]) => key !== 'type').map(([key, value]) => typeof value === 'number'
-                            ? <Field key={key} label={key.replaceAll('_', ' ')} number w="100px" value={value} onSet={(t) => void edit({ do: 'set', path: `/process/${id}/${key}`, value: figure(t) })} />
-                            : <Box key={key} maxW="320px"><Text fontSize="13px">{key.replaceAll('_', ' ')}</Text><Text fontSize="14px" overflowWrap="anywhere">{words(value)}</Text></Box>)}
+                        {Object.entries(element)
+                            .filter(([key]) => key !== 'type')
+                            .map(([key, value]) =>
+                                typeof value === 'number' ? (
+                                    <Field
+                                        key={key}
+                                        label={key.replaceAll('_', ' ')}
+                                        number
+                                        w="100px"
+                                        value={value}
+                                        onSet={(t) =>
+                                            void edit({ do: 'set', path: `/process/${id}/${key}`, value: figure(t) })
+                                        }
+                                    />
+                                ) : (
+                                    <Box key={key} maxW="320px">
+                                        <Text fontSize="13px">{key.replaceAll('_', ' ')}</Text>
+                                        <Text fontSize="14px" overflowWrap="anywhere">
+                                            {words(value)}
+                                        </Text>
+                                    </Box>
+                                ),
+                            )}
                     </HStack>
                 </Box>
             ))}
             <Box borderTopWidth="1px" borderColor="line" pt="2">
-                <Heading as="h2" size="md">Visits</Heading>
+                <Heading as="h2" size="md">
+                    Visits
+                </Heading>
                 {Object.entries(draft.document.visits).map(([id, v]) => (
                     <Box key={id}>
-                        <Field label={`Visit ${id}`} value={v.title} onSet={(title) => void edit({ do: 'set', path: `/visits/${id}/title`, value: title })} />
+                        <Field
+                            label={`Visit ${id}`}
+                            value={v.title}
+                            onSet={(title) => void edit({ do: 'set', path: `/visits/${id}/title`, value: title })}
+                        />
                         <HStack gap="3">
-                            <Field label="The fault appears after" unit="s" number value={v.appears_s ?? 0} onSet={(t) => void edit({ do: 'set', path: `/visits/${id}/appears_s`, value: figure(t) })} />
-                            <Field label="It is noticed after" unit="s" number value={v.notices_s} onSet={(t) => void edit({ do: 'set', path: `/visits/${id}/notices_s`, value: figure(t) })} />
+                            <Field
+                                label="The fault appears after"
+                                unit="s"
+                                number
+                                value={v.appears_s ?? 0}
+                                onSet={(t) =>
+                                    void edit({ do: 'set', path: `/visits/${id}/appears_s`, value: figure(t) })
+                                }
+                            />
+                            <Field
+                                label="It is noticed after"
+                                unit="s"
+                                number
+                                value={v.notices_s}
+                                onSet={(t) =>
+                                    void edit({ do: 'set', path: `/visits/${id}/notices_s`, value: figure(t) })
+                                }
+                            />
                         </HStack>
                     </Box>
                 ))}
                 <HStack gap="2" align="flex-end" mt="1">
                     <Field label="A new visit, in a word" w="200px" value={visit} onSet={setVisit} />
-                    <Word disabled={!/^[a-z][a-z0-9-]*$/.test(visit)} onClick={() => { void edit({ do: 'set', path: `/visits/${visit}`, value: { title: `Found ${visit}`, appears_s: 600, notices_s: 3600, household: [], arrives: { after_s: 60 } } }); setVisit('') }}>Add it</Word>
+                    <Word
+                        disabled={!/^[a-z][a-z0-9-]*$/.test(visit)}
+                        onClick={() => {
+                            void edit({
+                                do: 'set',
+                                path: `/visits/${visit}`,
+                                value: {
+                                    title: `Found ${visit}`,
+                                    appears_s: 600,
+                                    notices_s: 3600,
+                                    household: [],
+                                    arrives: { after_s: 60 },
+                                },
+                            })
+                            setVisit('')
+                        }}
+                    >
+                        Add it
+                    </Word>
                 </HStack>
             </Box>
         </Stack>
@@ -56,6 +151,9 @@ export function Process({ draft, models, edit }: Props) {
 /** Names and conditions of a process element as they read. */
 function words(value: unknown): string {
     if (Array.isArray(value)) return value.map(words).join(', ') || 'none'
-    if (value !== null && typeof value === 'object') return Object.entries(value).map(([k, v]) => (k === 'by' || k === 'to' ? words(v) : `${k.replaceAll('_', ' ')} ${words(v)}`)).join(' ')
+    if (value !== null && typeof value === 'object')
+        return Object.entries(value)
+            .map(([k, v]) => (k === 'by' || k === 'to' ? words(v) : `${k.replaceAll('_', ' ')} ${words(v)}`))
+            .join(' ')
     return String(value)
 }

@@ -11,26 +11,80 @@ const Rect = chakra('rect')
 const SvgText = chakra('text')
 const Path = chakra('path')
 
-interface Props { draft: Draft; edit: (...edits: Edit[]) => Promise<boolean> }
+interface Props {
+    draft: Draft
+    edit: (...edits: Edit[]) => Promise<boolean>
+}
 
 /** The sequence tables of a model's controls: drawn as a chart, and changed line by line. */
 export function Tables({ draft, edit }: Props) {
-    const controls = Object.entries(draft.settings).flatMap(([part, s]) => Object.entries(s.tables).map(([primitive, shown]) => ({ part, primitive, shown, own: draft.document.parts.some((p) => p.id === part) })))
+    const controls = Object.entries(draft.settings).flatMap(([part, s]) =>
+        Object.entries(s.tables).map(([primitive, shown]) => ({
+            part,
+            primitive,
+            shown,
+            own: draft.document.parts.some((p) => p.id === part),
+        })),
+    )
     const [at, setAt] = useState(0)
     const control = controls[Math.min(at, controls.length - 1)]
     const label = (part: string) => draft.board.parts.find((p) => p.id === part)?.label ?? part
-    if (!control) return <Text p="3" color="faint">No control with a table is on the board: what is there works by its switches alone. Place a control, or make one under “Own kinds”.</Text>
+    if (!control)
+        return (
+            <Text p="3" color="faint">
+                No control with a table is on the board: what is there works by its switches alone. Place a control, or
+                make one under “Own kinds”.
+            </Text>
+        )
     return (
-        <Stack gap="2" h="100%" overflowY="auto" p="3" tabIndex={0} aria-label="Sequence tables" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md">
+        <Stack
+            gap="2"
+            h="100%"
+            overflowY="auto"
+            p="3"
+            tabIndex={0}
+            aria-label="Sequence tables"
+            bg="sheet"
+            borderWidth="1px"
+            borderColor="line"
+            borderRadius="md"
+        >
             <HStack gap="2">
-                {controls.length > 1 && <Select label="Control" value={String(Math.min(at, controls.length - 1))} options={controls.map((c, i) => [String(i), label(c.part)])} onChange={(v) => setAt(Number(v))} />}
-                <Heading as="h2" size="md">{label(control.part)}: {control.shown.table.title}</Heading>
+                {controls.length > 1 && (
+                    <Select
+                        label="Control"
+                        value={String(Math.min(at, controls.length - 1))}
+                        options={controls.map((c, i) => [String(i), label(c.part)])}
+                        onChange={(v) => setAt(Number(v))}
+                    />
+                )}
+                <Heading as="h2" size="md">
+                    {label(control.part)}: {control.shown.table.title}
+                </Heading>
             </HStack>
-            {control.shown.remarks.length === 0
-                ? <Text fontSize="14px" color="good">Nothing odd in it: every state is reached and left, and fuel stops without its proofs.</Text>
-                : control.shown.remarks.map((r) => <Text key={r.pointer + r.text} fontSize="14px" color="danger">▲ {r.pointer}: {r.text}</Text>)}
+            {control.shown.remarks.length === 0 ? (
+                <Text fontSize="14px" color="good">
+                    Nothing odd in it: every state is reached and left, and fuel stops without its proofs.
+                </Text>
+            ) : (
+                control.shown.remarks.map((r) => (
+                    <Text key={r.pointer + r.text} fontSize="14px" color="danger">
+                        ▲ {r.pointer}: {r.text}
+                    </Text>
+                ))
+            )}
             <Chart shown={control.shown} />
-            {control.own ? <Lines key={control.part} part={control.part} primitive={control.primitive} shown={control.shown} edit={edit} /> : <Text fontSize="14px">It belongs to what is included, and is changed there.</Text>}
+            {control.own ? (
+                <Lines
+                    key={control.part}
+                    part={control.part}
+                    primitive={control.primitive}
+                    shown={control.shown}
+                    edit={edit}
+                />
+            ) : (
+                <Text fontSize="14px">It belongs to what is included, and is changed there.</Text>
+            )}
         </Stack>
     )
 }
@@ -42,37 +96,117 @@ function Chart({ shown }: { shown: TableShown }) {
     const [chosen, setChosen] = useState(shown.table.start)
     return (
         <>
-        <Box overflowX="auto" flexShrink={0} borderWidth="1px" borderColor="line" borderRadius="md" tabIndex={0} aria-label="Chart of the states">
-            <Svg viewBox={`0 0 ${width} ${height}`} width={`${width * 0.8}px`} height={`${height * 0.8}px`} role="group" aria-label={`Chart: ${boxes.map((b) => shown.table.states[b.state]?.title).join(', ')}`}>
-                {lines.map((l, i) => {
-                    const [a, b] = [box[l.from], box[l.to]]
-                    const mine = l.from === chosen || l.to === chosen
-                    if (!a || !b || (l.back && l.from !== chosen)) return null // of those that lead back only the picked state's own
-                    const d = l.back
-                        ? `M${a.x + BOX.w / 2} ${a.y + BOX.h}C${a.x + BOX.w / 2} ${a.y + BOX.h + 26} ${b.x + BOX.w / 2} ${b.y + BOX.h + 26} ${b.x + BOX.w / 2} ${b.y + BOX.h}`
-                        : `M${a.x + BOX.w} ${a.y + BOX.h / 2}C${a.x + BOX.w + 34} ${a.y + BOX.h / 2} ${b.x - 34} ${b.y + BOX.h / 2} ${b.x} ${b.y + BOX.h / 2}`
-                    return <Path key={i} d={d} fill="none" stroke={mine ? 'copper' : 'faint'} strokeWidth={mine ? 2.4 : 1.3} strokeDasharray={l.back ? '4 4' : undefined}><title>{l.words}</title></Path>
-                })}
-                {boxes.map((b) => {
-                    const row = shown.table.states[b.state]!
-                    return (
-                        <g key={b.state} role="button" tabIndex={0} aria-pressed={chosen === b.state} aria-label={row.title} cursor="pointer" onClick={() => setChosen(b.state)} onKeyDown={(e) => { if (e.key === 'Enter') setChosen(b.state) }}>
-                            <Rect x={b.x} y={b.y} width={BOX.w} height={BOX.h} rx={row.outputs.length ? 4 : 20} fill={row.outputs.length ? 'copperWash' : 'sheet'} stroke={b.state === chosen ? 'copper' : 'ink'} strokeWidth={b.state === chosen ? 3 : 1.4} />
-                            <SvgText x={b.x + BOX.w / 2} y={b.y + 19} textAnchor="middle" fontSize={13} fontWeight={700} fill="ink">{cut(row.title, 26)}</SvgText>
-                            <SvgText x={b.x + BOX.w / 2} y={b.y + 35} textAnchor="middle" fontSize={12} fill="faint">{cut(row.outputs.join(', ') || 'feeds nothing', 30)}</SvgText>
-                        </g>
-                    )
-                })}
-            </Svg>
-        </Box>
-        <Text fontSize="14px" role="status">{shown.table.states[chosen]?.title ?? ''}: {lines.filter((l) => l.from === chosen).map((l) => `${l.words} → ${shown.table.states[l.to]?.title}`).join('; ') || 'no way out'}.</Text>
+            <Box
+                overflowX="auto"
+                flexShrink={0}
+                borderWidth="1px"
+                borderColor="line"
+                borderRadius="md"
+                tabIndex={0}
+                aria-label="Chart of the states"
+            >
+                <Svg
+                    viewBox={`0 0 ${width} ${height}`}
+                    width={`${width * 0.8}px`}
+                    height={`${height * 0.8}px`}
+                    role="group"
+                    aria-label={`Chart: ${boxes.map((b) => shown.table.states[b.state]?.title).join(', ')}`}
+                >
+                    {lines.map((l, i) => {
+                        const [a, b] = [box[l.from], box[l.to]]
+                        const mine = l.from === chosen || l.to === chosen
+                        // of those that lead back only the picked state's own
+                        if (!a || !b || (l.back && l.from !== chosen)) return null
+                        const d = l.back
+                            ? `M${a.x + BOX.w / 2} ${a.y + BOX.h}C${a.x + BOX.w / 2} ${a.y + BOX.h + 26} ${b.x + BOX.w / 2} ${b.y + BOX.h + 26} ${b.x + BOX.w / 2} ${b.y + BOX.h}`
+                            : `M${a.x + BOX.w} ${a.y + BOX.h / 2}C${a.x + BOX.w + 34} ${a.y + BOX.h / 2} ${b.x - 34} ${b.y + BOX.h / 2} ${b.x} ${b.y + BOX.h / 2}`
+                        return (
+                            <Path
+                                key={i}
+                                d={d}
+                                fill="none"
+                                stroke={mine ? 'copper' : 'faint'}
+                                strokeWidth={mine ? 2.4 : 1.3}
+                                strokeDasharray={l.back ? '4 4' : undefined}
+                            >
+                                <title>{l.words}</title>
+                            </Path>
+                        )
+                    })}
+                    {boxes.map((b) => {
+                        const row = shown.table.states[b.state]!
+                        return (
+                            <g
+                                key={b.state}
+                                role="button"
+                                tabIndex={0}
+                                aria-pressed={chosen === b.state}
+                                aria-label={row.title}
+                                cursor="pointer"
+                                onClick={() => setChosen(b.state)}
+                                onKeyDown={(e) => {
+                                    if (e.key === 'Enter') setChosen(b.state)
+                                }}
+                            >
+                                <Rect
+                                    x={b.x}
+                                    y={b.y}
+                                    width={BOX.w}
+                                    height={BOX.h}
+                                    rx={row.outputs.length ? 4 : 20}
+                                    fill={row.outputs.length ? 'copperWash' : 'sheet'}
+                                    stroke={b.state === chosen ? 'copper' : 'ink'}
+                                    strokeWidth={b.state === chosen ? 3 : 1.4}
+                                />
+                                <SvgText
+                                    x={b.x + BOX.w / 2}
+                                    y={b.y + 19}
+                                    textAnchor="middle"
+                                    fontSize={13}
+                                    fontWeight={700}
+                                    fill="ink"
+                                >
+                                    {cut(row.title, 26)}
+                                </SvgText>
+                                <SvgText
+                                    x={b.x + BOX.w / 2}
+                                    y={b.y + 35}
+                                    textAnchor="middle"
+                                    fontSize={12}
+                                    fill="faint"
+                                >
+                                    {cut(row.outputs.join(', ') || 'feeds nothing', 30)}
+                                </SvgText>
+                            </g>
+                        )
+                    })}
+                </Svg>
+            </Box>
+            <Text fontSize="14px" role="status">
+                {shown.table.states[chosen]?.title ?? ''}:{' '}
+                {lines
+                    .filter((l) => l.from === chosen)
+                    .map((l) => `${l.words} → ${shown.table.states[l.to]?.title}`)
+                    .join('; ') || 'no way out'}
+                .
+            </Text>
         </>
     )
 }
 
 const cut = (s: string, most: number) => (s.length > most ? `${s.slice(0, most - 1)}…` : s)
 
-function Lines({ part, primitive, shown, edit }: { part: string; primitive: string; shown: TableShown; edit: Props['edit'] }) {
+function Lines({
+    part,
+    primitive,
+    shown,
+    edit,
+}: {
+    part: string
+    primitive: string
+    shown: TableShown
+    edit: Props['edit']
+}) {
     const { table } = shown
     const set = (line: string, value: unknown) => void edit({ do: 'sequence', part, primitive, line, value })
     const outputs = [...new Set(Object.values(table.states).flatMap((s) => s.outputs))].sort()
@@ -80,40 +214,109 @@ function Lines({ part, primitive, shown, edit }: { part: string; primitive: stri
     return (
         <Stack gap="3">
             <Box>
-                <Heading as="h3" size="sm">Times</Heading>
+                <Heading as="h3" size="sm">
+                    Times
+                </Heading>
                 <HStack gap="3" wrap="wrap">
                     {Object.entries(table.times).map(([name, s]) => (
-                        <Field key={name} label={name.replace(/_s$/, '').replaceAll('_', ' ')} unit="s" number w="72px" value={s} onSet={(t) => set(`times.${name}`, figure(t))} />
+                        <Field
+                            key={name}
+                            label={name.replace(/_s$/, '').replaceAll('_', ' ')}
+                            unit="s"
+                            number
+                            w="72px"
+                            value={s}
+                            onSet={(t) => set(`times.${name}`, figure(t))}
+                        />
                     ))}
                 </HStack>
             </Box>
             {Object.entries(table.states).map(([state, row]) => (
-                <Box key={state} borderTopWidth="1px" borderColor="line" pt="2" as="section" aria-label={`State ${row.title}`}>
+                <Box
+                    key={state}
+                    borderTopWidth="1px"
+                    borderColor="line"
+                    pt="2"
+                    as="section"
+                    aria-label={`State ${row.title}`}
+                >
                     <HStack gap="2" wrap="wrap" align="flex-end">
-                        <Field label="State" w="260px" value={row.title} onSet={(t) => set(`states.${state}.title`, t)} />
+                        <Field
+                            label="State"
+                            w="260px"
+                            value={row.title}
+                            onSet={(t) => set(`states.${state}.title`, t)}
+                        />
                         <Field label="Lamp" w="120px" value={row.lamp} onSet={(t) => set(`states.${state}.lamp`, t)} />
                         <HStack gap="1" wrap="wrap" role="group" aria-label={`What “${row.title}” feeds`}>
                             {outputs.map((o) => (
-                                <Word key={o} on={row.outputs.includes(o)} onClick={() => set(`states.${state}.outputs`, row.outputs.includes(o) ? row.outputs.filter((x) => x !== o) : [...row.outputs, o])}>{o}</Word>
+                                <Word
+                                    key={o}
+                                    on={row.outputs.includes(o)}
+                                    onClick={() =>
+                                        set(
+                                            `states.${state}.outputs`,
+                                            row.outputs.includes(o)
+                                                ? row.outputs.filter((x) => x !== o)
+                                                : [...row.outputs, o],
+                                        )
+                                    }
+                                >
+                                    {o}
+                                </Word>
                             ))}
                         </HStack>
-                        {state !== table.start && <Word onClick={() => set(`states.${state}`, null)}>Take the state out</Word>}
+                        {state !== table.start && (
+                            <Word onClick={() => set(`states.${state}`, null)}>Take the state out</Word>
+                        )}
                     </HStack>
                     {row.guards.map((guard, i) => (
                         <HStack key={i} gap="2" pl="4" mt="1">
-                            <Text flex="1" fontSize="14px">{guardWords(guard, table.times)} → {table.states[guard.go]?.title ?? guard.go}</Text>
-                            <Button h="36px" variant="outline" color="ink" borderColor="line" fontSize="13px" aria-label={`Take out: ${guardWords(guard, table.times)}`} onClick={() => set(`states.${state}.guards.${i}`, null)}>Take out</Button>
+                            <Text flex="1" fontSize="14px">
+                                {guardWords(guard, table.times)} → {table.states[guard.go]?.title ?? guard.go}
+                            </Text>
+                            <Button
+                                h="36px"
+                                variant="outline"
+                                color="ink"
+                                borderColor="line"
+                                fontSize="13px"
+                                aria-label={`Take out: ${guardWords(guard, table.times)}`}
+                                onClick={() => set(`states.${state}.guards.${i}`, null)}
+                            >
+                                Take out
+                            </Button>
                         </HStack>
                     ))}
-                    <NewGuard shown={shown} onAdd={(g) => set(`states.${state}.guards.${row.guards.length}`, g)} title={row.title} />
+                    <NewGuard
+                        shown={shown}
+                        onAdd={(g) => set(`states.${state}.guards.${row.guards.length}`, g)}
+                        title={row.title}
+                    />
                 </Box>
             ))}
             <HStack gap="2">
-                <Input aria-label="Title of a new state" placeholder="New state" h="40px" w="260px" borderColor="line" value={title} onChange={(e) => setTitle(e.target.value)} />
+                <Input
+                    aria-label="Title of a new state"
+                    placeholder="New state"
+                    h="40px"
+                    w="260px"
+                    borderColor="line"
+                    value={title}
+                    onChange={(e) => setTitle(e.target.value)}
+                />
                 <Word
                     disabled={title.trim() === ''}
                     onClick={() => {
-                        set(`states.${title.trim().toLowerCase().replace(/[^a-z0-9]+/g, '_') || 'state'}`, { title: title.trim(), outputs: [], lamp: 'off', guards: [], reset: table.start })
+                        set(
+                            `states.${
+                                title
+                                    .trim()
+                                    .toLowerCase()
+                                    .replace(/[^a-z0-9]+/g, '_') || 'state'
+                            }`,
+                            { title: title.trim(), outputs: [], lamp: 'off', guards: [], reset: table.start },
+                        )
                         setTitle('')
                     }}
                 >
@@ -130,23 +333,68 @@ function NewGuard({ shown, onAdd, title }: { shown: TableShown; onAdd: (guard: G
     const [on, setOn] = useState<Record<string, boolean>>({})
     const [after, setAfter] = useState('')
     const [go, setGo] = useState(Object.keys(shown.table.states)[0] ?? '')
-    if (!open) return <Box pl="4" mt="1"><Button variant="plain" h="36px" px="0" fontSize="14px" color="copper" aria-label={`Add a line to ${title}`} onClick={() => setOpen(true)}>+ a line</Button></Box>
+    if (!open)
+        return (
+            <Box pl="4" mt="1">
+                <Button
+                    variant="plain"
+                    h="36px"
+                    px="0"
+                    fontSize="14px"
+                    color="copper"
+                    aria-label={`Add a line to ${title}`}
+                    onClick={() => setOpen(true)}
+                >
+                    + a line
+                </Button>
+            </Box>
+        )
     const next = (v: boolean | undefined) => (v === undefined ? true : v ? false : undefined)
     return (
         <HStack pl="4" mt="1" gap="2" wrap="wrap" role="group" aria-label={`New line of ${title}`}>
             {shown.inputs.map((input) => (
-                <Word key={input} on={on[input] !== undefined} onClick={() => setOn((o) => {
-                    const v = next(o[input])
-                    const { [input]: _, ...rest } = o
-                    return v === undefined ? rest : { ...rest, [input]: v }
-                })}
+                <Word
+                    key={input}
+                    on={on[input] !== undefined}
+                    onClick={() =>
+                        setOn((o) => {
+                            const v = next(o[input])
+                            const rest = Object.fromEntries(Object.entries(o).filter(([name]) => name !== input))
+                            return v === undefined ? rest : { ...rest, [input]: v }
+                        })
+                    }
                 >
                     {on[input] === false ? `not ${input}` : input}
                 </Word>
             ))}
-            <Select label="After" value={after} options={[['', 'at once'], ...Object.entries(shown.table.times).map(([name, s]): [string, string] => [name, `after ${s} s (${name.replace(/_s$/, '').replaceAll('_', ' ')})`])]} onChange={setAfter} />
-            <Select label="Leads to" value={go} options={Object.entries(shown.table.states).map(([state, row]) => [state, `→ ${row.title}`])} onChange={setGo} />
-            <Word disabled={Object.keys(on).length === 0 && after === ''} onClick={() => { onAdd({ ...(Object.keys(on).length ? { if: on } : {}), ...(after ? { after } : {}), go }); setOpen(false); setOn({}) }}>Add it</Word>
+            <Select
+                label="After"
+                value={after}
+                options={[
+                    ['', 'at once'],
+                    ...Object.entries(shown.table.times).map(([name, s]): [string, string] => [
+                        name,
+                        `after ${s} s (${name.replace(/_s$/, '').replaceAll('_', ' ')})`,
+                    ]),
+                ]}
+                onChange={setAfter}
+            />
+            <Select
+                label="Leads to"
+                value={go}
+                options={Object.entries(shown.table.states).map(([state, row]) => [state, `→ ${row.title}`])}
+                onChange={setGo}
+            />
+            <Word
+                disabled={Object.keys(on).length === 0 && after === ''}
+                onClick={() => {
+                    onAdd({ ...(Object.keys(on).length ? { if: on } : {}), ...(after ? { after } : {}), go })
+                    setOpen(false)
+                    setOn({})
+                }}
+            >
+                Add it
+            </Word>
             <Word onClick={() => setOpen(false)}>Leave it</Word>
         </HStack>
     )

@@ -2,78 +2,265 @@ import { Box, Button, Heading, HStack, Input, Stack, Text } from '@chakra-ui/rea
 import { Link } from '@inertiajs/react'
 import { useState } from 'react'
 import { placeName, wireName } from '@/board/walk'
-import { send } from '@/lib/send'
+import { useSent } from '@/lib/query'
 import { Select } from '@/shell/Select'
 import { figure } from './Field'
 import { Word } from './Inspector'
 import type { Draft, Edit } from './types'
 
-interface Props { draft: Draft; id: number; picked: string | null; faults: { id: string; title: string; weight: number }[] | null; onFaults: () => void; edit: (...edits: Edit[]) => Promise<boolean>; place: string | null; wire: string | null }
+interface Props {
+    draft: Draft
+    id: number
+    picked: string | null
+    faults: { id: string; title: string; weight: number }[] | null
+    onFaults: () => void
+    edit: (...edits: Edit[]) => Promise<boolean>
+    place: string | null
+    wire: string | null
+}
 
-/** What can be wrong with it: how likely, several at once, what somebody left behind, and what the drawing has wrong. Then to a job. */
+/**
+ * What can be wrong with it: how likely, several at once, what somebody left behind, and what the drawing has wrong.
+ * Then to a job.
+ */
 export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, wire }: Props) {
     const [words, setWords] = useState('')
     const [both, setBoth] = useState<string[]>([])
     const [from, setFrom] = useState<string | null>(null)
     const [tag, setTag] = useState('')
     const [published, setPublished] = useState<number | null>(draft.published)
-    const [error, setError] = useState<string | null>(null)
+    const publish = useSent<{ appliance: number }>(`/drafts/${id}/publish`, {
+        onDone: (r) => setPublished(r.appliance),
+    })
+    const error = publish.error?.message ?? null
     const doc = draft.document
-    const found = (faults ?? []).filter((f) => f.id !== 'healthy' && words.toLowerCase().split(/\s+/).every((w) => f.title.toLowerCase().includes(w)))
+    const found = (faults ?? []).filter(
+        (f) =>
+            f.id !== 'healthy' &&
+            words
+                .toLowerCase()
+                .split(/\s+/)
+                .every((w) => f.title.toLowerCase().includes(w)),
+    )
     const wires = doc.wires.map((w) => w.id)
     const board = draft.board
     return (
-        <Stack gap="3" h="100%" overflowY="auto" p="3" tabIndex={0} aria-label="Trouble" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md">
+        <Stack
+            gap="3"
+            h="100%"
+            overflowY="auto"
+            p="3"
+            tabIndex={0}
+            aria-label="Trouble"
+            bg="sheet"
+            borderWidth="1px"
+            borderColor="line"
+            borderRadius="md"
+        >
             <Box>
-                <Heading as="h2" size="md">To a job</Heading>
-                <Text fontSize="14px" color="faint">Among the school’s models it gets its classes of look-alikes, its difficulty, complaints and jobs; and you can try them as a trainee does.</Text>
+                <Heading as="h2" size="md">
+                    To a job
+                </Heading>
+                <Text fontSize="14px" color="faint">
+                    Among the school’s models it gets its classes of look-alikes, its difficulty, complaints and jobs;
+                    and you can try them as a trainee does.
+                </Text>
                 <HStack gap="2" mt="1">
-                    <Button h="44px" bg="copper" color="onCopper" onClick={() => void send<{ appliance: number }>('POST', `/drafts/${id}/publish`).then((r) => { setPublished(r.appliance); setError(null) }).catch((e: Error) => setError(e.message))}>Put it among the models</Button>
-                    {published && <Button asChild h="44px" variant="outline" color="ink" borderColor="line"><Link href={`/models/${published}`}>Set trouble, give a job</Link></Button>}
+                    <Button
+                        h="44px"
+                        bg="copper"
+                        color="onCopper"
+                        disabled={publish.isPending}
+                        onClick={() => publish.mutate()}
+                    >
+                        Put it among the models
+                    </Button>
+                    {published && (
+                        <Button asChild h="44px" variant="outline" color="ink" borderColor="line">
+                            <Link href={`/models/${published}`}>Set trouble, give a job</Link>
+                        </Button>
+                    )}
                 </HStack>
-                {error && <Text role="alert" fontSize="14px" color="danger">{error}</Text>}
+                {error && (
+                    <Text role="alert" fontSize="14px" color="danger">
+                        {error}
+                    </Text>
+                )}
             </Box>
             <Box borderTopWidth="1px" borderColor="line" pt="2">
-                <Heading as="h2" size="md">Faults and their weights</Heading>
-                {faults === null ? <Word onClick={onFaults}>List its faults</Word> : (
+                <Heading as="h2" size="md">
+                    Faults and their weights
+                </Heading>
+                {faults === null ? (
+                    <Word onClick={onFaults}>List its faults</Word>
+                ) : (
                     <>
-                        <Input aria-label="Find a fault" placeholder={`${faults.length - 1} faults`} h="40px" borderColor="line" value={words} onChange={(e) => setWords(e.target.value)} />
+                        <Input
+                            aria-label="Find a fault"
+                            placeholder={`${faults.length - 1} faults`}
+                            h="40px"
+                            borderColor="line"
+                            value={words}
+                            onChange={(e) => setWords(e.target.value)}
+                        />
                         <Box maxH="260px" overflowY="auto" tabIndex={0} aria-label="Faults">
                             {found.slice(0, 60).map((f) => (
                                 <HStack key={f.id} gap="2">
-                                    <Text fontSize="14px" flex="1">{f.title}</Text>
-                                    <Input aria-label={`Weight of ${f.title}`} h="36px" w="72px" px="2" borderColor="line" inputMode="decimal" defaultValue={doc.weights?.[f.id] ?? Number(f.weight.toPrecision(3))} onBlur={(e) => { const v = figure(e.target.value); if (v !== (doc.weights?.[f.id] ?? Number(f.weight.toPrecision(3)))) void edit({ do: 'set', path: `/weights/${f.id.replaceAll('~', '~0').replaceAll('/', '~1')}`, value: v }) }} />
-                                    <Button h="36px" variant="outline" color="ink" borderColor={both.includes(f.id) ? 'copper' : 'line'} fontSize="13px" aria-label={`With others: ${f.title}`} aria-pressed={both.includes(f.id)} onClick={() => setBoth((b) => (b.includes(f.id) ? b.filter((x) => x !== f.id) : [...b, f.id].slice(-4)))}>with others</Button>
+                                    <Text fontSize="14px" flex="1">
+                                        {f.title}
+                                    </Text>
+                                    <Input
+                                        aria-label={`Weight of ${f.title}`}
+                                        h="36px"
+                                        w="72px"
+                                        px="2"
+                                        borderColor="line"
+                                        inputMode="decimal"
+                                        defaultValue={doc.weights?.[f.id] ?? Number(f.weight.toPrecision(3))}
+                                        onBlur={(e) => {
+                                            const v = figure(e.target.value)
+                                            if (v !== (doc.weights?.[f.id] ?? Number(f.weight.toPrecision(3))))
+                                                void edit({
+                                                    do: 'set',
+                                                    path: `/weights/${f.id.replaceAll('~', '~0').replaceAll('/', '~1')}`,
+                                                    value: v,
+                                                })
+                                        }}
+                                    />
+                                    <Button
+                                        h="36px"
+                                        variant="outline"
+                                        color="ink"
+                                        borderColor={both.includes(f.id) ? 'copper' : 'line'}
+                                        fontSize="13px"
+                                        aria-label={`With others: ${f.title}`}
+                                        aria-pressed={both.includes(f.id)}
+                                        onClick={() =>
+                                            setBoth((b) =>
+                                                b.includes(f.id) ? b.filter((x) => x !== f.id) : [...b, f.id].slice(-4),
+                                            )
+                                        }
+                                    >
+                                        with others
+                                    </Button>
                                 </HStack>
                             ))}
                         </Box>
                     </>
                 )}
                 <ComesAndGoes draft={draft} part={picked} edit={edit} />
-                <Word disabled={both.length < 2} onClick={() => { void edit({ do: 'set', path: '/compounds/-', value: { faults: both, weight: 0.2 } }); setBoth([]) }}>These {both.length || ''} at once</Word>
-                {(doc.compounds ?? []).map((c, i) => <HStack key={i}><Text fontSize="14px" flex="1">{c.faults.map((f) => faults?.find((x) => x.id === f)?.title ?? f).join(' and ')}</Text><Word onClick={() => void edit({ do: 'set', path: `/compounds/${i}`, value: null })}>Take out</Word></HStack>)}
+                <Word
+                    disabled={both.length < 2}
+                    onClick={() => {
+                        void edit({ do: 'set', path: '/compounds/-', value: { faults: both, weight: 0.2 } })
+                        setBoth([])
+                    }}
+                >
+                    These {both.length || ''} at once
+                </Word>
+                {(doc.compounds ?? []).map((c, i) => (
+                    <HStack key={i}>
+                        <Text fontSize="14px" flex="1">
+                            {c.faults.map((f) => faults?.find((x) => x.id === f)?.title ?? f).join(' and ')}
+                        </Text>
+                        <Word onClick={() => void edit({ do: 'set', path: `/compounds/${i}`, value: null })}>
+                            Take out
+                        </Word>
+                    </HStack>
+                ))}
             </Box>
             <Box borderTopWidth="1px" borderColor="line" pt="2">
-                <Heading as="h2" size="md">What somebody left behind</Heading>
-                <Text fontSize="14px" color="faint">A jumper between two terminals, as one more fault. Press a terminal on the board, then “From here”; another, then “To here”.</Text>
+                <Heading as="h2" size="md">
+                    What somebody left behind
+                </Heading>
+                <Text fontSize="14px" color="faint">
+                    A jumper between two terminals, as one more fault. Press a terminal on the board, then “From here”;
+                    another, then “To here”.
+                </Text>
                 <HStack gap="1" mt="1">
-                    <Word disabled={!place} onClick={() => setFrom(place)}>From {from ? placeName(board, from) : 'here'}</Word>
-                    <Word disabled={!place || !from || place === from} onClick={() => { void edit({ do: 'set', path: '/found/-', value: { part: from!.slice(0, from!.lastIndexOf('.')), mode: `bridged-${(doc.found?.length ?? 0) + 1}`, jumper: [from, place], weight: 0.2 } }); setFrom(null) }}>To here</Word>
+                    <Word disabled={!place} onClick={() => setFrom(place)}>
+                        From {from ? placeName(board, from) : 'here'}
+                    </Word>
+                    <Word
+                        disabled={!place || !from || place === from}
+                        onClick={() => {
+                            void edit({
+                                do: 'set',
+                                path: '/found/-',
+                                value: {
+                                    part: from!.slice(0, from!.lastIndexOf('.')),
+                                    mode: `bridged-${(doc.found?.length ?? 0) + 1}`,
+                                    jumper: [from, place],
+                                    weight: 0.2,
+                                },
+                            })
+                            setFrom(null)
+                        }}
+                    >
+                        To here
+                    </Word>
                 </HStack>
-                {(doc.found ?? []).map((f, i) => <HStack key={i}><Text fontSize="14px" flex="1">{f.jumper ? `Jumper ${placeName(board, f.jumper[0])} to ${placeName(board, f.jumper[1])}` : `${f.part}: ${f.mode}`}</Text><Word onClick={() => void edit({ do: 'set', path: `/found/${i}`, value: null })}>Take out</Word></HStack>)}
+                {(doc.found ?? []).map((f, i) => (
+                    <HStack key={i}>
+                        <Text fontSize="14px" flex="1">
+                            {f.jumper
+                                ? `Jumper ${placeName(board, f.jumper[0])} to ${placeName(board, f.jumper[1])}`
+                                : `${f.part}: ${f.mode}`}
+                        </Text>
+                        <Word onClick={() => void edit({ do: 'set', path: `/found/${i}`, value: null })}>Take out</Word>
+                    </HStack>
+                ))}
             </Box>
             <Box borderTopWidth="1px" borderColor="line" pt="2">
-                <Heading as="h2" size="md">Where the drawing is wrong</Heading>
-                <Text fontSize="14px" color="faint">The appliance is sound, and board, ladder and tags say something else. Pick a wire, then a terminal on which its end is in truth; or the tag that hangs on it.</Text>
+                <Heading as="h2" size="md">
+                    Where the drawing is wrong
+                </Heading>
+                <Text fontSize="14px" color="faint">
+                    The appliance is sound, and board, ladder and tags say something else. Pick a wire, then a terminal
+                    on which its end is in truth; or the tag that hangs on it.
+                </Text>
                 {wire && wires.includes(wire) && (
                     <HStack gap="1" wrap="wrap" mt="1">
                         <Text fontSize="14px">{wireName(board, wire)}</Text>
-                        <Word disabled={!place} onClick={() => void edit({ do: 'set', path: '/as_built/-', value: { end: `${wire}.b`, on: place } })}>Its far end is on {place ? placeName(board, place) : '…'}</Word>
-                        <Input aria-label="Tag that hangs on it" h="40px" w="100px" borderColor="line" value={tag} onChange={(e) => setTag(e.target.value)} />
-                        <Word disabled={tag === ''} onClick={() => { void edit({ do: 'set', path: '/as_built/-', value: { wire, tag } }); setTag('') }}>It is tagged so</Word>
+                        <Word
+                            disabled={!place}
+                            onClick={() =>
+                                void edit({ do: 'set', path: '/as_built/-', value: { end: `${wire}.b`, on: place } })
+                            }
+                        >
+                            Its far end is on {place ? placeName(board, place) : '…'}
+                        </Word>
+                        <Input
+                            aria-label="Tag that hangs on it"
+                            h="40px"
+                            w="100px"
+                            borderColor="line"
+                            value={tag}
+                            onChange={(e) => setTag(e.target.value)}
+                        />
+                        <Word
+                            disabled={tag === ''}
+                            onClick={() => {
+                                void edit({ do: 'set', path: '/as_built/-', value: { wire, tag } })
+                                setTag('')
+                            }}
+                        >
+                            It is tagged so
+                        </Word>
                     </HStack>
                 )}
-                {(doc.as_built ?? []).map((b, i) => <HStack key={i}><Text fontSize="14px" flex="1">{b.end ? `${placeName(board, b.end)} is in truth on ${placeName(board, b.on!)}` : `${wireName(board, b.wire!)} is tagged “${b.tag}”`}</Text><Word onClick={() => void edit({ do: 'set', path: `/as_built/${i}`, value: null })}>Take out</Word></HStack>)}
+                {(doc.as_built ?? []).map((b, i) => (
+                    <HStack key={i}>
+                        <Text fontSize="14px" flex="1">
+                            {b.end
+                                ? `${placeName(board, b.end)} is in truth on ${placeName(board, b.on!)}`
+                                : `${wireName(board, b.wire!)} is tagged “${b.tag}”`}
+                        </Text>
+                        <Word onClick={() => void edit({ do: 'set', path: `/as_built/${i}`, value: null })}>
+                            Take out
+                        </Word>
+                    </HStack>
+                ))}
             </Box>
         </Stack>
     )
@@ -81,25 +268,61 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
 
 /** A fault that comes and goes, of a contact of the part that is picked. */
 function ComesAndGoes({ draft, part, edit }: { draft: Draft; part: string | null; edit: Props['edit'] }) {
-    const contacts = part ? draft.settings[part]?.contacts ?? [] : []
+    const contacts = part ? (draft.settings[part]?.contacts ?? []) : []
     const [contact, setContact] = useState('')
     const [by, setBy] = useState('taps')
     const [count, setCount] = useState('1')
-    const which = contacts.includes(contact) ? contact : contacts[0] ?? ''
+    const which = contacts.includes(contact) ? contact : (contacts[0] ?? '')
     return (
         <Box my="2">
-            <Text fontSize="14px" fontWeight={700}>One that comes and goes</Text>
-            {which === ''
-                ? <Text fontSize="14px" color="faint">Pick a part with a contact on the board first.</Text>
-                : (
-                    <HStack gap="1" wrap="wrap">
-                        <Text fontSize="14px">{draft.board.parts.find((p) => p.id === part)?.label}</Text>
-                        <Box><Select label="Contact" value={which} options={contacts.map((c): [string, string] => [c, c.replaceAll('_', ' ')])} onChange={setContact} /></Box>
-                        <Box><Select label="How it comes and goes" value={by} options={[['taps', 'makes only after taps:'], ['makes', 'opens for good after makings:'], ['after', 'opens again after seconds:']]} onChange={setBy} /></Box>
-                        <Input aria-label="How many" h="44px" w="72px" px="2" borderColor="line" inputMode="numeric" value={count} onChange={(e) => setCount(e.target.value)} />
-                        <Word disabled={!(Number(count) >= 1)} onClick={() => void edit({ do: 'flaw', part, contact: which, by, count: Number(count) })}>Add it</Word>
-                    </HStack>
-                )}
+            <Text fontSize="14px" fontWeight={700}>
+                One that comes and goes
+            </Text>
+            {which === '' ? (
+                <Text fontSize="14px" color="faint">
+                    Pick a part with a contact on the board first.
+                </Text>
+            ) : (
+                <HStack gap="1" wrap="wrap">
+                    <Text fontSize="14px">{draft.board.parts.find((p) => p.id === part)?.label}</Text>
+                    <Box>
+                        <Select
+                            label="Contact"
+                            value={which}
+                            options={contacts.map((c): [string, string] => [c, c.replaceAll('_', ' ')])}
+                            onChange={setContact}
+                        />
+                    </Box>
+                    <Box>
+                        <Select
+                            label="How it comes and goes"
+                            value={by}
+                            options={[
+                                ['taps', 'makes only after taps:'],
+                                ['makes', 'opens for good after makings:'],
+                                ['after', 'opens again after seconds:'],
+                            ]}
+                            onChange={setBy}
+                        />
+                    </Box>
+                    <Input
+                        aria-label="How many"
+                        h="44px"
+                        w="72px"
+                        px="2"
+                        borderColor="line"
+                        inputMode="numeric"
+                        value={count}
+                        onChange={(e) => setCount(e.target.value)}
+                    />
+                    <Word
+                        disabled={!(Number(count) >= 1)}
+                        onClick={() => void edit({ do: 'flaw', part, contact: which, by, count: Number(count) })}
+                    >
+                        Add it
+                    </Word>
+                </HStack>
+            )}
         </Box>
     )
 }

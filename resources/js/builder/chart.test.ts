@@ -5,9 +5,16 @@ import { figure } from './Field'
 import { points } from './Inspector'
 
 const table = {
-    title: 'T', start: 'idle', times: { wait_s: 15 },
+    title: 'T',
+    start: 'idle',
+    times: { wait_s: 15 },
     states: {
-        idle: { title: 'Idle', outputs: [], lamp: 'off', guards: [{ if: { call: true, limit: false }, after: 'wait_s', go: 'heat' }] },
+        idle: {
+            title: 'Idle',
+            outputs: [],
+            lamp: 'off',
+            guards: [{ if: { call: true, limit: false }, after: 'wait_s', go: 'heat' }],
+        },
         heat: { title: 'Heat', outputs: ['valve'], lamp: 'on', guards: [{ if: { call: false }, go: 'idle' }] },
         lost: { title: 'Lost', outputs: [], lamp: 'off', guards: [], reset: 'idle' },
     },
@@ -19,7 +26,11 @@ describe('the chart of a sequence', () => {
         const x = Object.fromEntries(boxes.map((b) => [b.state, b.x]))
         expect(x['idle']).toBeLessThan(x['heat']!)
         expect(x['heat']).toBeLessThan(x['lost']!)
-        expect(lines.map((l) => [l.from, l.to, l.back])).toEqual([['idle', 'heat', false], ['heat', 'idle', true], ['lost', 'idle', true]])
+        expect(lines.map((l) => [l.from, l.to, l.back])).toEqual([
+            ['idle', 'heat', false],
+            ['heat', 'idle', true],
+            ['lost', 'idle', true],
+        ])
     })
 
     it('says a guard in few words', () => {
@@ -31,15 +42,39 @@ describe('the chart of a sequence', () => {
 describe('a draft in hand', () => {
     it('takes what has changed and keeps the rest, in the order of the document', () => {
         const a = { id: 'a', v: 1 }
-        expect(merged([a, { id: 'b', v: 1 }], [{ id: 'c', v: 1 }, { id: 'b', v: 2 }], [])).toEqual([a, { id: 'b', v: 2 }, { id: 'c', v: 1 }])
+        expect(
+            merged(
+                [a, { id: 'b', v: 1 }],
+                [
+                    { id: 'c', v: 1 },
+                    { id: 'b', v: 2 },
+                ],
+                [],
+            ),
+        ).toEqual([a, { id: 'b', v: 2 }, { id: 'c', v: 1 }])
         expect(merged([a, { id: 'b', v: 1 }], [], ['a'])).toEqual([{ id: 'b', v: 1 }])
         expect(merged([a, { id: 'b', v: 1 }], [], [], ['b', 'a']).map((x) => x.id)).toEqual(['b', 'a'])
-        expect(inOrder([a, { id: 'b', v: 1 }], [{ id: 'c', v: 1 }, { id: 'a', v: 2 }], ['c', 'a'])).toEqual([{ id: 'c', v: 1 }, { id: 'a', v: 2 }])
+        expect(
+            inOrder(
+                [a, { id: 'b', v: 1 }],
+                [
+                    { id: 'c', v: 1 },
+                    { id: 'a', v: 2 },
+                ],
+                ['c', 'a'],
+            ),
+        ).toEqual([
+            { id: 'c', v: 1 },
+            { id: 'a', v: 2 },
+        ])
         expect(merged([a], [], [])[0]).toBe(a) // what has not changed is the same, and is not drawn anew
     })
 
     it('reads points as they are typed', () => {
-        expect(points(' 300,700  420,7.5 x,1 9')).toEqual([[300, 700], [420, 7.5]])
+        expect(points(' 300,700  420,7.5 x,1 9')).toEqual([
+            [300, 700],
+            [420, 7.5],
+        ])
         expect(points('')).toEqual([])
     })
 

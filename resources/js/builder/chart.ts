@@ -1,7 +1,12 @@
 import type { TableDoc } from './types'
 
 /** Where a state stands on the drawn chart, and the lines from state to state. */
-export interface ChartLayout { width: number; height: number; boxes: { state: string; x: number; y: number }[]; lines: { from: string; to: string; back: boolean; words: string }[] }
+export interface ChartLayout {
+    width: number
+    height: number
+    boxes: { state: string; x: number; y: number }[]
+    lines: { from: string; to: string; back: boolean; words: string }[]
+}
 
 export const BOX = { w: 190, h: 44 }
 const GAP = { x: 70, y: 28 }
@@ -10,7 +15,10 @@ const GAP = { x: 70, y: 28 }
 export function laidOut(table: TableDoc): ChartLayout {
     const depth = new Map<string, number>([[table.start, 0]])
     const queue = [table.start]
-    const ways = (state: string) => [...(table.states[state]?.guards ?? []).map((g) => g.go), ...(table.states[state]?.reset ? [table.states[state].reset] : [])]
+    const ways = (state: string) => [
+        ...(table.states[state]?.guards ?? []).map((g) => g.go),
+        ...(table.states[state]?.reset ? [table.states[state].reset] : []),
+    ]
     while (queue.length) {
         const at = queue.shift()!
         for (const to of ways(at)) {
@@ -27,13 +35,32 @@ export function laidOut(table: TableDoc): ChartLayout {
         columns[c] = [...(columns[c] ?? []), state]
     }
     const dense = columns.filter(Boolean)
-    const boxes = dense.flatMap((states, c) => states.map((state, r) => ({ state, x: 14 + c * (BOX.w + GAP.x), y: 14 + r * (BOX.h + GAP.y) })))
-    const lines = Object.keys(table.states).flatMap((from) => ways(from).filter((to) => table.states[to]).map((to, i) => ({ from, to, back: (depth.get(to) ?? last) <= (depth.get(from) ?? last), words: guardWords(table.states[from]!.guards[i], table.times) })))
-    return { width: 28 + dense.length * (BOX.w + GAP.x), height: 28 + Math.max(1, ...dense.map((s) => s.length)) * (BOX.h + GAP.y), boxes, lines }
+    const boxes = dense.flatMap((states, c) =>
+        states.map((state, r) => ({ state, x: 14 + c * (BOX.w + GAP.x), y: 14 + r * (BOX.h + GAP.y) })),
+    )
+    const lines = Object.keys(table.states).flatMap((from) =>
+        ways(from)
+            .filter((to) => table.states[to])
+            .map((to, i) => ({
+                from,
+                to,
+                back: (depth.get(to) ?? last) <= (depth.get(from) ?? last),
+                words: guardWords(table.states[from]!.guards[i], table.times),
+            })),
+    )
+    return {
+        width: 28 + dense.length * (BOX.w + GAP.x),
+        height: 28 + Math.max(1, ...dense.map((s) => s.length)) * (BOX.h + GAP.y),
+        boxes,
+        lines,
+    }
 }
 
 /** A guard in few words: "call, not limit, after 15 s". */
-export function guardWords(guard: TableDoc['states'][string]['guards'][number] | undefined, times: Record<string, number>): string {
+export function guardWords(
+    guard: TableDoc['states'][string]['guards'][number] | undefined,
+    times: Record<string, number>,
+): string {
     if (!guard) return 'reset by hand'
     return [
         ...Object.entries(guard.if ?? {}).map(([input, on]) => `${on ? '' : 'not '}${input}`),

@@ -1,8 +1,13 @@
 import { router } from '@inertiajs/react'
+import { useMutation, useMutationState, useQuery } from '@tanstack/react-query'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { isSignedOut, Refusal, send } from '@/lib/send'
-import { untilReached } from '@/bench/waiting'
+import { isAway, once, useTold } from '@/lib/query'
+import { useSettled } from '@/lib/useSettled'
 import type { Checked, Draft, DraftReply, Edit, Presence } from './types'
+
+/** Milliseconds after an edit until its checks are asked for: another may follow. */
+const CHECKS_MS = 250
 
 /** Milliseconds between one look at who else is here and the next. */
 const LOOK_MS = 6000
@@ -10,26 +15,25 @@ const LOOK_MS = 6000
 type WholeDraft = Draft & { whole: true }
 const isWhole = (reply: DraftReply | WholeDraft): reply is WholeDraft => 'whole' in reply
 
-/** A draft in hand: edits one after another upon the step that was seen, its checks after each, and who else is at it. */
+/**
+ * A draft in hand: edits one after another upon the step that was seen, its checks after each, and who else is at it.
+ */
 export function useDraft(id: number, start: Draft, present: Presence) {
     const [draft, setDraft] = useState(start)
-    const [checked, setChecked] = useState<Checked | null>(null)
-    const [presence, setPresence] = useState(present)
     const [notice, setNotice] = useState<string | null>(null)
-    const [away, setAway] = useState(false)
     const step = useRef(start.step)
-    const queue = useRef<Promise<unknown>>(Promise.resolve())
-    const gone = useRef(false)
+    const isHere = useRef(true)
     useEffect(() => {
-        gone.current = false
+        isHere.current = true
         return () => {
-            gone.current = true
+            isHere.current = false
         }
     }, [])
 
     const take = useCallback((reply: DraftReply | WholeDraft) => {
         step.current = reply.step
-        if (isWhole(reply)) { // the answer to what had been made already
+        if (isWhole(reply)) {
+            // the answer to what had been made already
             setDraft(reply)
             return
         }
@@ -38,63 +42,98 @@ export function useDraft(id: number, start: Draft, present: Presence) {
             const parts = inOrder(d.document.parts, told.parts, order.parts)
             const wires = inOrder(d.document.wires, told.wires, order.wires)
             return {
-                ...rest, settings: { ...d.settings, ...reply.settings }, document: { ...reply.document, parts, wires },
-                board: { ...reply.board, parts: merged(d.board.parts, changed.parts, gone.parts, order.parts), wires: merged(d.board.wires, changed.wires, gone.wires) },
+                ...rest,
+                settings: { ...d.settings, ...reply.settings },
+                document: { ...reply.document, parts, wires },
+                board: {
+                    ...reply.board,
+                    parts: merged(d.board.parts, changed.parts, gone.parts, order.parts),
+                    wires: merged(d.board.wires, changed.wires, gone.wires),
+                },
             }
         })
     }, [])
 
-    /** One at a time, in the order in which they were asked for. */
-    const ask = useCallback((path: string, body: () => Record<string, unknown>): Promise<boolean> => {
-        const one = async () => {
-            try {
-                take(await untilReached(() => send<DraftReply | WholeDraft>('POST', `/drafts/${id}/${path}`, body()), () => !gone.current, setAway))
-                setNotice(null)
-                return true
-            } catch (error) {
-                setNotice(error instanceof Refusal ? error.message : 'Something went wrong on this page. Load it again; every step is kept.')
-                if (isSignedOut(error) || (error instanceof Refusal && error.status === 409)) router.reload({ onSuccess: (page) => {
-                    const fresh = (page.props as unknown as { start: Draft }).start
-                    step.current = fresh.step
-                    setDraft(fresh)
-                } })
-                return false
-            }
-        }
-        const next = queue.current.then(one, one)
-        queue.current = next
-        return next
-    }, [id, take])
+    // one at a time, in the order in which they were asked for; each upon the step that has been reached by then
+    const { mutateAsync } = useMutation<
+        DraftReply | WholeDraft,
+        Error,
+        { path: string; body: () => Record<string, unknown> }
+    >({
+        mutationKey: ['draft', id],
+        scope: { id: `draft ${id}` },
+        mutationFn: ({ path, body }) => send('POST', `/drafts/${id}/${path}`, body()),
+        onSuccess: (reply) => {
+            take(reply)
+            setNotice(null)
+        },
+        onError: (error) => {
+            setNotice(
+                error instanceof Refusal
+                    ? error.message
+                    : 'Something went wrong on this page. Load it again; every step is kept.',
+            )
+            const isStale = error instanceof Refusal && error.status === 409
+            if (isHere.current && (isSignedOut(error) || isStale))
+                router.reload({
+                    onSuccess: (page) => {
+                        const fresh = (page.props as unknown as { start: Draft }).start
+                        step.current = fresh.step
+                        setDraft(fresh)
+                    },
+                })
+        },
+    })
+    const ask = useCallback(
+        (path: string, body: () => Record<string, unknown>) =>
+            mutateAsync({ path, body: once(body) }).then(
+                () => true,
+                () => false,
+            ),
+        [mutateAsync],
+    )
+    const away = useMutationState({
+        filters: { mutationKey: ['draft', id], status: 'pending' },
+        select: (m) => isAway(m.state.failureReason),
+    }).includes(true)
 
-    const edit = useCallback((...edits: Edit[]) => {
-        const id = crypto.randomUUID() // sent twice, when an answer was lost, it is made once
-        return ask('edits', () => ({ id, upon: step.current, edits }))
-    }, [ask])
+    const edit = useCallback(
+        (...edits: Edit[]) => {
+            const id = crypto.randomUUID() // sent twice, when an answer was lost, it is made once
+            return ask('edits', () => ({ id, upon: step.current, edits }))
+        },
+        [ask],
+    )
     const go = useCallback((way: 'undo' | 'redo' | 'tidy') => ask('go', () => ({ upon: step.current, way })), [ask])
     const restore = useCallback((number: number) => ask('restore', () => ({ upon: step.current, number })), [ask])
 
-    useEffect(() => {
-        let stale = false
-        const timer = setTimeout(() => {
-            send<Checked>('GET', `/drafts/${id}/checks`).then((c) => !stale && setChecked(c)).catch(() => undefined)
-        }, 250)
-        return () => {
-            stale = true
-            clearTimeout(timer)
-        }
-    }, [id, draft.step])
-
-    useEffect(() => {
-        const timer = setInterval(() => {
-            if (document.hidden) return
-            send<Presence>('POST', `/drafts/${id}/presence`).then(setPresence).catch(() => undefined)
-        }, LOOK_MS)
-        return () => clearInterval(timer)
-    }, [id])
+    const checks = useTold<Checked>(`/drafts/${id}/checks`, { of: useSettled(draft.step, CHECKS_MS), keep: true })
+    const checked = checks.data ?? null
+    const told = useQuery<Presence>({
+        queryKey: ['presence', id],
+        queryFn: () => send('POST', `/drafts/${id}/presence`),
+        refetchInterval: LOOK_MS,
+        initialData: present,
+        staleTime: LOOK_MS,
+    })
+    const presence = told.data
 
     const clear = useCallback(() => setNotice(null), [])
     const say = useCallback((text: string) => setNotice(text), [])
-    return { draft, checked: checked?.step === draft.step ? checked : null, last: checked, presence, notice, away, edit, go, restore, clear, say, behind: presence.step > draft.step && presence.others.length > 0 }
+    return {
+        draft,
+        checked: checked?.step === draft.step ? checked : null,
+        last: checked,
+        presence,
+        notice,
+        away,
+        edit,
+        go,
+        restore,
+        clear,
+        say,
+        behind: presence.step > draft.step && presence.others.length > 0,
+    }
 }
 
 /** What is named, in that order: as it is told now, or as it was. */

@@ -6,23 +6,64 @@ import { ASIDE, type Row } from './types'
 const SAID = ['meant', 'suspect', 'todo']
 
 /** Every entry with its moment, and what it left of the suspects. */
-export function EntryList({ entries, open, onOpen }: { entries: Row[]; open: number; onOpen: (entry: number) => void }) {
+export function EntryList({
+    entries,
+    open,
+    onOpen,
+}: {
+    entries: Row[]
+    open: number
+    onOpen: (entry: number) => void
+}) {
     return (
         <Box overflowY="auto" h="100%" tabIndex={0} aria-label="Entries">
-            {entries.map((r, i) => ASIDE.includes(r.act) && !SAID.includes(r.act) ? null : (
-                <Flex
-                    key={i} as="button" w="100%" textAlign="left" gap="2" px="2" py="1.5" minH="44px" align="center" borderBottomWidth="1px" borderColor="line"
-                    bg={i === open ? 'copperWash' : undefined} aria-pressed={i === open} onClick={() => onOpen(i)}
-                >
-                    <Text className="reading" w="42px" color="faint" flexShrink={0} fontSize="14px">{clock(r.at_s)}</Text>
-                    <Box flex="1" minW="0">
-                        <Text fontSize="14px">{r.text}</Text>
-                        {r.flaws.map((f) => <Text key={f} fontSize="13px" color="faint">{f}</Text>)}
-                        {r.dangers.map((d) => <Text key={d} fontSize="13px" color="danger" fontWeight={700}>▲ {d}</Text>)}
-                    </Box>
-                    {!SAID.includes(r.act) && <Text className="reading" fontSize="13px" flexShrink={0} color={r.after < r.before ? 'good' : 'faint'}>{r.before} → {r.after}</Text>}
-                </Flex>
-            ))}
+            {entries.map((r, i) =>
+                ASIDE.includes(r.act) && !SAID.includes(r.act) ? null : (
+                    <Flex
+                        key={i}
+                        as="button"
+                        w="100%"
+                        textAlign="left"
+                        gap="2"
+                        px="2"
+                        py="1.5"
+                        minH="44px"
+                        align="center"
+                        borderBottomWidth="1px"
+                        borderColor="line"
+                        bg={i === open ? 'copperWash' : undefined}
+                        aria-pressed={i === open}
+                        onClick={() => onOpen(i)}
+                    >
+                        <Text className="reading" w="42px" color="faint" flexShrink={0} fontSize="14px">
+                            {clock(r.at_s)}
+                        </Text>
+                        <Box flex="1" minW="0">
+                            <Text fontSize="14px">{r.text}</Text>
+                            {r.flaws.map((f) => (
+                                <Text key={f} fontSize="13px" color="faint">
+                                    {f}
+                                </Text>
+                            ))}
+                            {r.dangers.map((d) => (
+                                <Text key={d} fontSize="13px" color="danger" fontWeight={700}>
+                                    ▲ {d}
+                                </Text>
+                            ))}
+                        </Box>
+                        {!SAID.includes(r.act) && (
+                            <Text
+                                className="reading"
+                                fontSize="13px"
+                                flexShrink={0}
+                                color={r.after < r.before ? 'good' : 'faint'}
+                            >
+                                {r.before} → {r.after}
+                            </Text>
+                        )}
+                    </Flex>
+                ),
+            )}
         </Box>
     )
 }

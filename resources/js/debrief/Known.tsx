@@ -2,7 +2,15 @@ import { Box, Button, HStack, Stack, Text } from '@chakra-ui/react'
 import { clock } from '@/tape/scale'
 import type { Best, DebriefData, Row } from './types'
 
-interface Props { row: Row; index: number; debrief: DebriefData; titles: Record<string, string>; shown: Best | null; onShow: (best: Best | null) => void; onEntry: (entry: number) => void }
+interface Props {
+    row: Row
+    index: number
+    debrief: DebriefData
+    titles: Record<string, string>
+    shown: Best | null
+    onShow: (best: Best | null) => void
+    onEntry: (entry: number) => void
+}
 
 /** For one entry: what was known, what it said of each family, and what would have told more. */
 export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: Props) {
@@ -10,23 +18,57 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
     return (
         <Stack gap="3">
             <Box>
-                <Text fontSize="13px" color="faint">Entry {index + 1}, at {clock(row.at_s)}</Text>
-                <Text fontWeight={700} lineClamp={3}>{row.text}</Text>
+                <Text fontSize="13px" color="faint">
+                    Entry {index + 1}, at {clock(row.at_s)}
+                </Text>
+                <Text fontWeight={700} lineClamp={3}>
+                    {row.text}
+                </Text>
                 <Text fontSize="14px">
-                    {row.before} suspects before, {row.after} after{row.gained > 0 ? `: ${row.gained.toFixed(2)} bits told` : ''}{row.watched > 0.05 ? `, and ${row.watched.toFixed(2)} by watching it` : ''}.
+                    {row.before} suspects before, {row.after} after
+                    {row.gained > 0 ? `: ${row.gained.toFixed(2)} bits told` : ''}
+                    {row.watched > 0.05 ? `, and ${row.watched.toFixed(2)} by watching it` : ''}.
                     {row.share !== null && ` It could tell ${row.worth.toFixed(2)}.`}
                 </Text>
-                {row.flaws.map((f) => <Text key={f} fontSize="14px" color="danger">{f}</Text>)}
+                {row.flaws.map((f) => (
+                    <Text key={f} fontSize="14px" color="danger">
+                        {f}
+                    </Text>
+                ))}
             </Box>
             <Box>
                 <Text fontWeight={700}>Would have told most at that moment</Text>
-                {row.best.length === 0 && <Text fontSize="14px" color="faint">{row.before > 1 ? 'Nothing was asked here, or nothing within reach could tell more.' : 'Nothing was left to tell: one suspect stood.'}</Text>}
+                {row.best.length === 0 && (
+                    <Text fontSize="14px" color="faint">
+                        {row.before > 1
+                            ? 'Nothing was asked here, or nothing within reach could tell more.'
+                            : 'Nothing was left to tell: one suspect stood.'}
+                    </Text>
+                )}
                 {row.best.map((b, i) => (
                     <Button
-                        key={i} variant="ghost" w="100%" h="auto" minH="44px" px="2" py="1" justifyContent="flex-start" textAlign="left" whiteSpace="normal" fontWeight={400} fontSize="14px" color="ink"
-                        bg={shown === b ? 'copperWash' : undefined} aria-pressed={shown === b} aria-label={`Show on the board: ${b.text}`} onClick={() => onShow(shown === b ? null : b)}
+                        key={i}
+                        variant="ghost"
+                        w="100%"
+                        h="auto"
+                        minH="44px"
+                        px="2"
+                        py="1"
+                        justifyContent="flex-start"
+                        textAlign="left"
+                        whiteSpace="normal"
+                        fontWeight={400}
+                        fontSize="14px"
+                        color="ink"
+                        bg={shown === b ? 'copperWash' : undefined}
+                        aria-pressed={shown === b}
+                        aria-label={`Show on the board: ${b.text}`}
+                        onClick={() => onShow(shown === b ? null : b)}
                     >
-                        <span style={{ flex: 1 }}>{i + 1}. {b.text}</span> <span className="reading">{b.bits.toFixed(2)} bits</span>
+                        <span style={{ flex: 1 }}>
+                            {i + 1}. {b.text}
+                        </span>{' '}
+                        <span className="reading">{b.bits.toFixed(2)} bits</span>
                     </Button>
                 ))}
             </Box>
@@ -36,7 +78,14 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
                     {row.families.map((f) => (
                         <HStack key={f.family} justify="space-between" fontSize="14px">
                             <Text>{f.family}</Text>
-                            <Text className="reading" color={f.after > f.before + 0.01 ? 'copper' : f.after < f.before - 0.01 ? 'good' : 'faint'}>{(100 * f.before).toFixed(0)} → {(100 * f.after).toFixed(0)} %</Text>
+                            <Text
+                                className="reading"
+                                color={
+                                    f.after > f.before + 0.01 ? 'copper' : f.after < f.before - 0.01 ? 'good' : 'faint'
+                                }
+                            >
+                                {(100 * f.before).toFixed(0)} → {(100 * f.after).toFixed(0)} %
+                            </Text>
                         </HStack>
                     ))}
                 </Box>
@@ -44,20 +93,38 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
             <Box>
                 <Text fontWeight={700}>Still possible after it</Text>
                 {left.map(([id, share]) => (
-                    <HStack key={id} justify="space-between" align="start" fontSize="14px"><Text>{titles[id] ?? id}</Text><Text className="reading">{(100 * share).toFixed(0)} %</Text></HStack>
+                    <HStack key={id} justify="space-between" align="start" fontSize="14px">
+                        <Text>{titles[id] ?? id}</Text>
+                        <Text className="reading">{(100 * share).toFixed(0)} %</Text>
+                    </HStack>
                 ))}
                 {left.length === 0 && <Text fontSize="14px">No single fault shows all of this.</Text>}
             </Box>
-            {(['won', 'lost'] as const).map((which) => debrief[which].length > 0 && (
-                <Box key={which}>
-                    <Text fontWeight={700}>{which === 'won' ? 'Where the trace was won' : 'Where it was lost'}</Text>
-                    {debrief[which].map((t) => (
-                        <Text key={t.entry} fontSize="14px">
-                            <Box as="button" color="copper" textDecoration="underline" mr="1" minH="24px" onClick={() => onEntry(t.entry)}>entry {t.entry + 1}</Box>{t.text} <span className="reading">{t.bits.toFixed(2)} bits</span>
-                        </Text>
-                    ))}
-                </Box>
-            ))}
+            {(['won', 'lost'] as const).map(
+                (which) =>
+                    debrief[which].length > 0 && (
+                        <Box key={which}>
+                            <Text fontWeight={700}>
+                                {which === 'won' ? 'Where the trace was won' : 'Where it was lost'}
+                            </Text>
+                            {debrief[which].map((t) => (
+                                <Text key={t.entry} fontSize="14px">
+                                    <Box
+                                        as="button"
+                                        color="copper"
+                                        textDecoration="underline"
+                                        mr="1"
+                                        minH="24px"
+                                        onClick={() => onEntry(t.entry)}
+                                    >
+                                        entry {t.entry + 1}
+                                    </Box>
+                                    {t.text} <span className="reading">{t.bits.toFixed(2)} bits</span>
+                                </Text>
+                            ))}
+                        </Box>
+                    ),
+            )}
         </Stack>
     )
 }

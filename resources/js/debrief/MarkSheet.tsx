@@ -7,8 +7,16 @@ import { Drifted } from './Drifted'
 import { VERDICTS, type MarkData, type MarkLine, type OtherMark } from './types'
 
 interface Props {
-    attempt: number; trainee: string; fault: string; mark: MarkData; same: string[]; others: OtherMark[]; pairs: PairsState | null
-    engine: { then: number; now: number }; judges: boolean; onEntry: (entry: number) => void
+    attempt: number
+    trainee: string
+    fault: string
+    mark: MarkData
+    same: string[]
+    others: OtherMark[]
+    pairs: PairsState | null
+    engine: { then: number; now: number }
+    judges: boolean
+    onEntry: (entry: number) => void
 }
 
 /** The mark line by line, what an instructor set otherwise and why, and the marks under other rules. */
@@ -16,53 +24,160 @@ export function MarkSheet({ attempt, trainee, fault, mark, same, others, pairs, 
     return (
         <Stack gap="3" overflowY="auto" h="100%" pr="1" tabIndex={0} aria-label="Mark">
             <Flex justify="space-between" align="baseline">
-                <Heading as="h1" size="lg">{trainee}</Heading>
-                <Text className="reading" fontSize="30px" fontWeight={600} color={mark.passed ? 'good' : 'danger'} data-testid="total">{mark.total.toFixed(1)}</Text>
+                <Heading as="h1" size="lg">
+                    {trainee}
+                </Heading>
+                <Text
+                    className="reading"
+                    fontSize="30px"
+                    fontWeight={600}
+                    color={mark.passed ? 'good' : 'danger'}
+                    data-testid="total"
+                >
+                    {mark.total.toFixed(1)}
+                </Text>
             </Flex>
-            <Text>{mark.passed ? 'Passed' : 'Not passed'}{mark.not_passed.length > 0 && `: ${mark.not_passed.join(', ')}`} · {VERDICTS[mark.verdict]}</Text>
+            <Text>
+                {mark.passed ? 'Passed' : 'Not passed'}
+                {mark.not_passed.length > 0 && `: ${mark.not_passed.join(', ')}`} · {VERDICTS[mark.verdict]}
+            </Text>
             <Box bg="copperWash" borderRadius="sm" p="2">
-                <Text><b>It was:</b> {fault}</Text>
+                <Text>
+                    <b>It was:</b> {fault}
+                </Text>
                 {mark.call_back.hours > 0 && (
-                    <Text fontSize="14px" mt="1">{mark.call_back.said.length > 0 ? <>Run on for {mark.call_back.hours} hours as it was left, the customer calls again: <i>“{mark.call_back.said.join(' ')}”</i></> : `Run on for ${mark.call_back.hours} hours as it was left, nobody calls.`}</Text>
+                    <Text fontSize="14px" mt="1">
+                        {mark.call_back.said.length > 0 ? (
+                            <>
+                                Run on for {mark.call_back.hours} hours as it was left, the customer calls again:{' '}
+                                <i>“{mark.call_back.said.join(' ')}”</i>
+                            </>
+                        ) : (
+                            `Run on for ${mark.call_back.hours} hours as it was left, nobody calls.`
+                        )}
+                    </Text>
                 )}
-                {same.length > 0 && <Text fontSize="14px" mt="1">Would have shown the same as what was named: {same.join('; ')}.</Text>}
+                {same.length > 0 && (
+                    <Text fontSize="14px" mt="1">
+                        Would have shown the same as what was named: {same.join('; ')}.
+                    </Text>
+                )}
             </Box>
-            {mark.lines.map((line) => <LineRow key={line.id} attempt={attempt} line={line} judges={judges} onEntry={onEntry} />)}
-            {mark.hints.points > 0 && <Text fontSize="14px">Hints taken: {Object.values(mark.hints.taken).reduce((a, b) => a + b, 0)}, at {mark.hints.points} points.</Text>}
+            {mark.lines.map((line) => (
+                <LineRow key={line.id} attempt={attempt} line={line} judges={judges} onEntry={onEntry} />
+            ))}
+            {mark.hints.points > 0 && (
+                <Text fontSize="14px">
+                    Hints taken: {Object.values(mark.hints.taken).reduce((a, b) => a + b, 0)}, at {mark.hints.points}{' '}
+                    points.
+                </Text>
+            )}
             {others.map((o, i) => (
                 <Box key={i} borderTopWidth="1px" borderColor="line" pt="2">
-                    <HStack justify="space-between"><Text fontWeight={700}>Under {o.rules.title}, version {o.rules.version}</Text><Text className="reading" color={o.passed ? 'good' : 'danger'}>{o.total.toFixed(1)}</Text></HStack>
-                    <Text fontSize="13.5px" color="faint">{o.passed ? 'Passed' : 'Not passed'}, pass mark {o.rules.pass_mark}{o.at && `, marked again on ${o.at}`}. {o.lines.map((l) => `${l.title} ${l.points.toFixed(1)}/${l.weight}`).join(', ')}.</Text>
+                    <HStack justify="space-between">
+                        <Text fontWeight={700}>
+                            Under {o.rules.title}, version {o.rules.version}
+                        </Text>
+                        <Text className="reading" color={o.passed ? 'good' : 'danger'}>
+                            {o.total.toFixed(1)}
+                        </Text>
+                    </HStack>
+                    <Text fontSize="13.5px" color="faint">
+                        {o.passed ? 'Passed' : 'Not passed'}, pass mark {o.rules.pass_mark}
+                        {o.at && `, marked again on ${o.at}`}.{' '}
+                        {o.lines.map((l) => `${l.title} ${l.points.toFixed(1)}/${l.weight}`).join(', ')}.
+                    </Text>
                 </Box>
             ))}
             {engine.then !== engine.now && <Drifted attempt={attempt} engine={engine} onEntry={onEntry} />}
             <TwoAtOnce attempt={attempt} known={pairs} />
-            <Text fontSize="13px" color="faint">House rules: {mark.rules.title}, version {mark.rules.version}, pass mark {mark.rules.pass_mark}.</Text>
+            <Text fontSize="13px" color="faint">
+                House rules: {mark.rules.title}, version {mark.rules.version}, pass mark {mark.rules.pass_mark}.
+            </Text>
             <HStack gap="4" fontSize="14px" pb="2">
-                <Anchor asChild color="copper" textDecoration="underline" minH="44px" alignItems="center"><FileLink href={`/attempts/${attempt}/debrief.pdf`}>Sheet to print (PDF)</FileLink></Anchor>
-                <Anchor href={`/attempts/${attempt}/xapi`} color="copper" textDecoration="underline" minH="44px" alignItems="center">xAPI statements</Anchor>
+                <Anchor asChild color="copper" textDecoration="underline" minH="44px" alignItems="center">
+                    <FileLink href={`/attempts/${attempt}/debrief.pdf`}>Sheet to print (PDF)</FileLink>
+                </Anchor>
+                <Anchor
+                    href={`/attempts/${attempt}/xapi`}
+                    color="copper"
+                    textDecoration="underline"
+                    minH="44px"
+                    alignItems="center"
+                >
+                    xAPI statements
+                </Anchor>
             </HStack>
         </Stack>
     )
 }
 
-function LineRow({ attempt, line, judges, onEntry }: { attempt: number; line: MarkLine; judges: boolean; onEntry: (entry: number) => void }) {
+function LineRow({
+    attempt,
+    line,
+    judges,
+    onEntry,
+}: {
+    attempt: number
+    line: MarkLine
+    judges: boolean
+    onEntry: (entry: number) => void
+}) {
     const [open, setOpen] = useState(false)
     return (
         <Box>
             <HStack justify="space-between">
                 <Text fontWeight={700}>{line.title}</Text>
                 <HStack>
-                    <Text className="reading">{line.points.toFixed(1)} / {line.weight}</Text>
-                    {judges && <Button size="xs" h="32px" minW="44px" variant="outline" color="ink" borderColor="line" aria-expanded={open} aria-label={`Set ${line.title} otherwise`} onClick={() => setOpen(!open)}>Set</Button>}
+                    <Text className="reading">
+                        {line.points.toFixed(1)} / {line.weight}
+                    </Text>
+                    {judges && (
+                        <Button
+                            size="xs"
+                            h="32px"
+                            minW="44px"
+                            variant="outline"
+                            color="ink"
+                            borderColor="line"
+                            aria-expanded={open}
+                            aria-label={`Set ${line.title} otherwise`}
+                            onClick={() => setOpen(!open)}
+                        >
+                            Set
+                        </Button>
+                    )}
                 </HStack>
             </HStack>
-            <Box h="5px" bg="ground" borderRadius="full"><Box h="5px" w={`${100 * line.share}%`} bg={line.share >= 0.7 ? 'good' : 'copper'} borderRadius="full" /></Box>
-            {line.override && <Text fontSize="13.5px" mt="0.5"><b>Set by {line.override.by}:</b> {line.override.reason} <span className="reading">(computed: {line.override.computed.toFixed(1)})</span></Text>}
+            <Box h="5px" bg="ground" borderRadius="full">
+                <Box
+                    h="5px"
+                    w={`${100 * line.share}%`}
+                    bg={line.share >= 0.7 ? 'good' : 'copper'}
+                    borderRadius="full"
+                />
+            </Box>
+            {line.override && (
+                <Text fontSize="13.5px" mt="0.5">
+                    <b>Set by {line.override.by}:</b> {line.override.reason}{' '}
+                    <span className="reading">(computed: {line.override.computed.toFixed(1)})</span>
+                </Text>
+            )}
             {line.why.map((w, i) => (
                 <Text key={i} fontSize="13.5px" color="faint" mt="0.5">
                     {w.text}
-                    {w.entry !== null && <Box as="button" color="copper" textDecoration="underline" ml="1" onClick={() => onEntry(w.entry!)} aria-label={`Show entry ${w.entry + 1}`}>entry {w.entry + 1}</Box>}
+                    {w.entry !== null && (
+                        <Box
+                            as="button"
+                            color="copper"
+                            textDecoration="underline"
+                            ml="1"
+                            onClick={() => onEntry(w.entry!)}
+                            aria-label={`Show entry ${w.entry + 1}`}
+                        >
+                            entry {w.entry + 1}
+                        </Box>
+                    )}
                 </Text>
             ))}
             {open && <Override attempt={attempt} line={line} onDone={() => setOpen(false)} />}
@@ -72,24 +187,79 @@ function LineRow({ attempt, line, judges, onEntry }: { attempt: number; line: Ma
 
 /** A line set otherwise: how many points, and why; what was said before stays beside it. */
 function Override({ attempt, line, onDone }: { attempt: number; line: MarkLine; onDone: () => void }) {
-    const form = useForm<{ line: string; points: string; reason: string }>({ line: line.id, points: line.points.toFixed(1), reason: '' })
+    const form = useForm<{ line: string; points: string; reason: string }>({
+        line: line.id,
+        points: line.points.toFixed(1),
+        reason: '',
+    })
     const save = (points: string | null) => {
         form.transform((d) => ({ ...d, points: points === null ? null : points }))
         form.post(`/attempts/${attempt}/overrides`, { preserveScroll: true, preserveState: true, onSuccess: onDone })
     }
     return (
-        <Stack gap="1" bg="ground" borderRadius="sm" p="2" mt="1" as="form" onSubmit={(e) => { e.preventDefault(); save(form.data.points) }}>
+        <Stack
+            gap="1"
+            bg="ground"
+            borderRadius="sm"
+            p="2"
+            mt="1"
+            as="form"
+            onSubmit={(e) => {
+                e.preventDefault()
+                save(form.data.points)
+            }}
+        >
             <HStack>
-                <Input aria-label={`Points for ${line.title}`} className="reading" w="90px" h="44px" bg="sheet" borderColor="line" inputMode="decimal" value={form.data.points} onChange={(e) => form.setData('points', e.target.value)} />
+                <Input
+                    aria-label={`Points for ${line.title}`}
+                    className="reading"
+                    w="90px"
+                    h="44px"
+                    bg="sheet"
+                    borderColor="line"
+                    inputMode="decimal"
+                    value={form.data.points}
+                    onChange={(e) => form.setData('points', e.target.value)}
+                />
                 <Text fontSize="14px">of {line.weight} points</Text>
             </HStack>
-            <Textarea aria-label="Why" placeholder="Why: it is kept beside the mark" rows={2} bg="sheet" borderColor="line" value={form.data.reason} onChange={(e) => form.setData('reason', e.target.value)} />
-            {Object.values(form.errors).map((e) => <Text key={e} color="danger" fontSize="14px" role="alert">{e}</Text>)}
+            <Textarea
+                aria-label="Why"
+                placeholder="Why: it is kept beside the mark"
+                rows={2}
+                bg="sheet"
+                borderColor="line"
+                value={form.data.reason}
+                onChange={(e) => form.setData('reason', e.target.value)}
+            />
+            {Object.values(form.errors).map((e) => (
+                <Text key={e} color="danger" fontSize="14px" role="alert">
+                    {e}
+                </Text>
+            ))}
             <HStack>
-                <Button type="submit" h="44px" bg="copper" color="onCopper" disabled={form.processing}>Keep</Button>
-                {line.override && <Button h="44px" variant="outline" color="ink" borderColor="line" onClick={() => save(null)} disabled={form.processing}>Back to what was computed</Button>}
+                <Button type="submit" h="44px" bg="copper" color="onCopper" disabled={form.processing}>
+                    Keep
+                </Button>
+                {line.override && (
+                    <Button
+                        h="44px"
+                        variant="outline"
+                        color="ink"
+                        borderColor="line"
+                        onClick={() => save(null)}
+                        disabled={form.processing}
+                    >
+                        Back to what was computed
+                    </Button>
+                )}
             </HStack>
-            {line.history?.map((h, i) => <Text key={i} fontSize="13px" color="faint">{h.at?.slice(0, 10)} {h.by}: {h.points === null ? 'back to what was computed' : `${h.points.toFixed(1)} points`}. {h.reason}</Text>)}
+            {line.history?.map((h, i) => (
+                <Text key={i} fontSize="13px" color="faint">
+                    {h.at?.slice(0, 10)} {h.by}:{' '}
+                    {h.points === null ? 'back to what was computed' : `${h.points.toFixed(1)} points`}. {h.reason}
+                </Text>
+            ))}
         </Stack>
     )
 }

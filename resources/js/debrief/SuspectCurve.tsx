@@ -3,7 +3,12 @@ import { useEffect, useRef } from 'react'
 import uPlot from 'uplot'
 import 'uplot/dist/uPlot.min.css'
 
-interface Props { left: number[]; perfect: number[] | null; cursor: number; width?: number }
+interface Props {
+    left: number[]
+    perfect: number[] | null
+    cursor: number
+    width?: number
+}
 
 /** Suspects left after each entry, and how few a perfect hand has left after as many questions. */
 export function SuspectCurve({ left, perfect, cursor, width = 290 }: Props) {
@@ -13,32 +18,69 @@ export function SuspectCurve({ left, perfect, cursor, width = 290 }: Props) {
         if (!el) return
         const style = getComputedStyle(document.documentElement)
         const colour = (name: string) => style.getPropertyValue(`--chakra-colors-${name}`).trim() || 'currentColor'
-        const axis = { stroke: colour('faint'), grid: { stroke: colour('line'), width: 1 }, font: '12px sans-serif', labelFont: '12px sans-serif', labelSize: 18 }
+        const axis = {
+            stroke: colour('faint'),
+            grid: { stroke: colour('line'), width: 1 },
+            font: '12px sans-serif',
+            labelFont: '12px sans-serif',
+            labelSize: 18,
+        }
         const stepped = uPlot.paths.stepped?.({ align: 1 })
         const plot = new uPlot(
             {
-                width, height: 150, legend: { show: false }, cursor: { show: false },
+                width,
+                height: 150,
+                legend: { show: false },
+                cursor: { show: false },
                 scales: { x: { time: false }, y: { distr: 3, log: 10 } },
                 axes: [
                     { ...axis, label: 'entry', size: 28 },
-                    { ...axis, label: 'suspects left', size: 40, values: (_u, v) => v.map((n) => (n === null ? '' : String(n))) },
+                    {
+                        ...axis,
+                        label: 'suspects left',
+                        size: 40,
+                        values: (_u, v) => v.map((n) => (n === null ? '' : String(n))),
+                    },
                 ],
                 series: [
                     {},
-                    { stroke: colour('copper'), width: 2, ...(stepped ? { paths: stepped } : {}), points: { show: (_u, _s, i) => i === cursor + 1, size: 9 } },
-                    { stroke: colour('good'), width: 2, dash: [5, 4], ...(stepped ? { paths: stepped } : {}), points: { show: false } },
+                    {
+                        stroke: colour('copper'),
+                        width: 2,
+                        ...(stepped ? { paths: stepped } : {}),
+                        points: { show: (_u, _s, i) => i === cursor + 1, size: 9 },
+                    },
+                    {
+                        stroke: colour('good'),
+                        width: 2,
+                        dash: [5, 4],
+                        ...(stepped ? { paths: stepped } : {}),
+                        points: { show: false },
+                    },
                 ],
             },
             // the first point is what stood on entering
-            [left.map((_, i) => i), left.map((n) => Math.max(1, n)), left.map((_, i) => (perfect === null ? null : Math.max(1, perfect[Math.min(i, perfect.length - 1)]!)))],
+            [
+                left.map((_, i) => i),
+                left.map((n) => Math.max(1, n)),
+                left.map((_, i) => (perfect === null ? null : Math.max(1, perfect[Math.min(i, perfect.length - 1)]!))),
+            ],
             el,
         )
         return () => plot.destroy()
     }, [left, perfect, cursor, width])
     return (
         <Box>
-            <Box ref={box} role="img" aria-label={`Suspects left after each entry: ${left.join(', ')}${perfect ? `; a perfect hand: ${perfect.join(', ')}` : ''}`} />
-            <Text fontSize="12.5px" color="faint">{perfect ? `Solid: this attempt. Dashed: a perfect hand, ${perfect.length - 1} questions.` : 'Solid: this attempt. The perfect hand is drawn once the trouble of the model is analysed.'}</Text>
+            <Box
+                ref={box}
+                role="img"
+                aria-label={`Suspects left after each entry: ${left.join(', ')}${perfect ? `; a perfect hand: ${perfect.join(', ')}` : ''}`}
+            />
+            <Text fontSize="12.5px" color="faint">
+                {perfect
+                    ? `Solid: this attempt. Dashed: a perfect hand, ${perfect.length - 1} questions.`
+                    : 'Solid: this attempt. The perfect hand is drawn once the trouble of the model is analysed.'}
+            </Text>
         </Box>
     )
 }

@@ -1,45 +1,82 @@
 import { Box, Button, Progress, Text } from '@chakra-ui/react'
-import { useEffect, useState } from 'react'
-import { send } from '@/lib/send'
+import { useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useSent, useTold } from '@/lib/query'
 
-export interface PairsState { share: number; error?: string; left?: number; run?: number; of?: number; likeliest?: { title: string; share: number }[] }
+export interface PairsState {
+    share: number
+    error?: string
+    left?: number
+    run?: number
+    of?: number
+    likeliest?: { title: string; share: number }[]
+}
 
 const EVERY_MS = 1000
 
 /** Whether two faults at once would have shown all that was seen: what "among single faults" leaves open. */
 export function TwoAtOnce({ attempt, known }: { attempt: number; known: PairsState | null }) {
-    const [state, setState] = useState(known)
-    const [problem, setProblem] = useState<string | null>(null)
     const url = `/attempts/${attempt}/pairs`
+    const [begun, setBegun] = useState(known !== null)
+    const client = useQueryClient()
+    const told = useTold<PairsState>(url, {
+        every: EVERY_MS,
+        enabled: begun,
+        initial: known,
+        isOver: (s) => s.left !== undefined || s.error !== undefined,
+    })
+    const wanted = useSent<PairsState>(url, {
+        onDone: (s) => {
+            client.setQueryData([url, undefined], s)
+            setBegun(true)
+        },
+    })
+    const state = begun ? (told.data ?? null) : null
     const waiting = state !== null && state.left === undefined && state.error === undefined
-    useEffect(() => {
-        if (!waiting) return
-        const timer = setInterval(() => void send<PairsState>('GET', url).then(setState).catch((e: Error) => setProblem(e.message)), EVERY_MS)
-        return () => clearInterval(timer)
-    }, [waiting, url])
-    const begin = () => {
-        setProblem(null)
-        send<PairsState>('POST', url).then(setState).catch((e: Error) => setProblem(e.message))
-    }
-    const said = problem ?? state?.error
+    const said = wanted.error?.message ?? told.error?.message ?? state?.error
     return (
         <Box borderTopWidth="1px" borderColor="line" pt="2">
             <Text fontWeight={700}>Two faults at once</Text>
-            {said && <Text color="danger" fontSize="14px" role="alert">{said}</Text>}
+            {said && (
+                <Text color="danger" fontSize="14px" role="alert">
+                    {said}
+                </Text>
+            )}
             {state?.left !== undefined ? (
                 <>
                     <Text fontSize="14px">
-                        {state.left === 0 ? 'None' : state.left} of the {state.run} likeliest pairs would have shown all that was seen{state.left === 0 ? '.' : ':'}
+                        {state.left === 0 ? 'None' : state.left} of the {state.run} likeliest pairs would have shown all
+                        that was seen{state.left === 0 ? '.' : ':'}
                     </Text>
-                    {state.likeliest?.map((p) => <Text key={p.title} fontSize="13.5px"><span className="reading">{Math.round(100 * p.share)} %</span> {p.title}</Text>)}
-                    {(state.of ?? 0) > (state.run ?? 0) && <Text fontSize="13px" color="faint">{state.of! - state.run!} less likely pairs were not run.</Text>}
+                    {state.likeliest?.map((p) => (
+                        <Text key={p.title} fontSize="13.5px">
+                            <span className="reading">{Math.round(100 * p.share)} %</span> {p.title}
+                        </Text>
+                    ))}
+                    {(state.of ?? 0) > (state.run ?? 0) && (
+                        <Text fontSize="13px" color="faint">
+                            {state.of! - state.run!} less likely pairs were not run.
+                        </Text>
+                    )}
                 </>
             ) : waiting ? (
                 <Progress.Root value={Math.round(100 * state.share)} aria-label="Pairs run" role="status" mt="2">
-                    <Progress.Track><Progress.Range bg="copper" /></Progress.Track>
+                    <Progress.Track>
+                        <Progress.Range bg="copper" />
+                    </Progress.Track>
                 </Progress.Root>
             ) : (
-                <Button mt="1" h="44px" w="100%" variant="outline" color="ink" borderColor="line" onClick={begin}>Could two have shown this?</Button>
+                <Button
+                    mt="1"
+                    h="44px"
+                    w="100%"
+                    variant="outline"
+                    color="ink"
+                    borderColor="line"
+                    onClick={() => wanted.mutate()}
+                >
+                    Could two have shown this?
+                </Button>
             )}
         </Box>
     )

@@ -1,7 +1,14 @@
 import type { Row } from './types'
 
 /** How the appliance and the meter stand after an entry, as far as the board shows it. */
-export interface Standing { red: string | null; black: string | null; door: 'open' | 'shut'; lifted: string[]; jumpers: [string, string][]; looked: string | null }
+export interface Standing {
+    red: string | null
+    black: string | null
+    door: 'open' | 'shut'
+    lifted: string[]
+    jumpers: [string, string][]
+    looked: string | null
+}
 
 const NOTHING: Standing = { red: null, black: null, door: 'shut', lifted: [], jumpers: [], looked: null }
 
@@ -9,16 +16,30 @@ const NOTHING: Standing = { red: null, black: null, door: 'shut', lifted: [], ju
 export function standingAt(entries: readonly Row[], upTo: number): Standing {
     return entries.slice(0, upTo + 1).reduce<Standing>((s, { done }) => {
         const get = (field: string) => done?.[field] as string
-        const joins = ([a, b]: [string, string]) => (a === get('from') && b === get('to')) || (a === get('to') && b === get('from'))
+        const joins = ([a, b]: [string, string]) =>
+            (a === get('from') && b === get('to')) || (a === get('to') && b === get('from'))
         switch (done?.act) {
-            case 'leads': return { ...s, red: (done['red'] as string | null) ?? null, black: (done['black'] as string | null) ?? null, looked: null }
-            case 'door': return { ...s, door: get('to') as Standing['door'] }
-            case 'look': return { ...s, looked: get('part') }
-            case 'lift': return { ...s, lifted: [...s.lifted, get('end')] }
-            case 'land': return { ...s, lifted: s.lifted.filter((e) => e !== get('end')) }
-            case 'jump': return { ...s, jumpers: [...s.jumpers, [get('from'), get('to')]] }
-            case 'unjump': return { ...s, jumpers: s.jumpers.filter((j) => !joins(j)) }
-            default: return s
+            case 'leads':
+                return {
+                    ...s,
+                    red: (done['red'] as string | null) ?? null,
+                    black: (done['black'] as string | null) ?? null,
+                    looked: null,
+                }
+            case 'door':
+                return { ...s, door: get('to') as Standing['door'] }
+            case 'look':
+                return { ...s, looked: get('part') }
+            case 'lift':
+                return { ...s, lifted: [...s.lifted, get('end')] }
+            case 'land':
+                return { ...s, lifted: s.lifted.filter((e) => e !== get('end')) }
+            case 'jump':
+                return { ...s, jumpers: [...s.jumpers, [get('from'), get('to')]] }
+            case 'unjump':
+                return { ...s, jumpers: s.jumpers.filter((j) => !joins(j)) }
+            default:
+                return s
         }
     }, NOTHING)
 }

@@ -9,14 +9,34 @@ export function FileLink({ href, children, className }: { href: string; children
     const get = () => {
         setShare(0)
         setProblem(null)
-        download(href, setShare).catch((e: Error) => setProblem(e.message)).finally(() => setShare(null))
+        download(href, setShare)
+            .catch((e: Error) => setProblem(e.message))
+            .finally(() => setShare(null))
     }
     return (
         <>
-            <a href={href} className={className} aria-busy={share !== null} onClick={(e) => { e.preventDefault(); if (share === null) get() }}>
-                {children}{share !== null && <Text as="span" role="status" color="copper" fontSize="13px"> preparing: {Math.round(100 * share)} %</Text>}
+            <a
+                href={href}
+                className={className}
+                aria-busy={share !== null}
+                onClick={(e) => {
+                    e.preventDefault()
+                    if (share === null) get()
+                }}
+            >
+                {children}
+                {share !== null && (
+                    <Text as="span" role="status" color="copper" fontSize="13px">
+                        {' '}
+                        preparing: {Math.round(100 * share)} %
+                    </Text>
+                )}
             </a>
-            {problem && <Box as="span" display="block" color="danger" fontSize="14px" role="alert">{problem}</Box>}
+            {problem && (
+                <Box as="span" display="block" color="danger" fontSize="14px" role="alert">
+                    {problem}
+                </Box>
+            )}
         </>
     )
 }

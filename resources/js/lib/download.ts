@@ -1,7 +1,10 @@
-import { untilReached } from '@/bench/waiting'
+import { AGAIN_MS, isWorthAgain } from '@/lib/query'
 import { Refusal } from '@/lib/send'
 
-interface Underway { share: number; error: string | null }
+interface Underway {
+    share: number
+    error: string | null
+}
 
 /** Milliseconds between one question whether a file is made and the next. */
 const EVERY_MS = 700
@@ -9,7 +12,7 @@ const EVERY_MS = 700
 /** Fetches a file that may take a while to make, says how far it is, and gives it to the browser to keep. */
 export async function download(url: string, say: (share: number) => void): Promise<void> {
     for (;;) {
-        const response = await untilReached(() => ask(url), () => true, () => undefined)
+        const response = await reached(url)
         if (response.status === 200) {
             keep(await response.blob(), named(response) ?? url.split('/').pop() ?? 'file')
             return
@@ -21,6 +24,18 @@ export async function download(url: string, say: (share: number) => void): Promi
     }
 }
 
+/** Asks until somebody answers. */
+async function reached(url: string): Promise<Response> {
+    for (;;) {
+        try {
+            return await ask(url)
+        } catch (error) {
+            if (!isWorthAgain(error)) throw error
+            await new Promise((r) => setTimeout(r, AGAIN_MS))
+        }
+    }
+}
+
 async function ask(url: string): Promise<Response> {
     let response: Response
     try {
@@ -28,7 +43,8 @@ async function ask(url: string): Promise<Response> {
     } catch {
         throw new Refusal('The server cannot be reached. Try again in a moment.', 0)
     }
-    if (response.status >= 500 || response.status === 429 || response.status === 401) throw new Refusal('The file could not be fetched. Try again.', response.status)
+    if (response.status >= 500 || response.status === 429 || response.status === 401)
+        throw new Refusal('The file could not be fetched. Try again.', response.status)
     return response
 }
 

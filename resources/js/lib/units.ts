@@ -18,9 +18,14 @@ export function inUnits(text: string, units: Look['units']): string {
     if (units === 'given') return text
     let out = text
     if (units === 'metric') {
-        out = out.replace(TO_METRIC[0]![0], (_m, a: string, to: string, b: string) => `${round((Number(a) - 32) / 1.8)}${to}${round((Number(b) - 32) / 1.8)} °C`)
+        out = out.replace(
+            TO_METRIC[0]![0],
+            (_m, a: string, to: string, b: string) =>
+                `${round((Number(a) - 32) / 1.8)}${to}${round((Number(b) - 32) / 1.8)} °C`,
+        )
     }
-    for (const [pattern, convert] of units === 'metric' ? TO_METRIC.slice(1) : TO_IMPERIAL) out = out.replace(pattern, (_m, n: string) => convert(Number(n)))
+    for (const [pattern, convert] of units === 'metric' ? TO_METRIC.slice(1) : TO_IMPERIAL)
+        out = out.replace(pattern, (_m, n: string) => convert(Number(n)))
     return out
 }
 

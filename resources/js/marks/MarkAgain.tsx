@@ -1,50 +1,102 @@
 import { Box, Button, HStack, NativeSelect, Progress, Text } from '@chakra-ui/react'
 import { router } from '@inertiajs/react'
 import { useEffect, useState } from 'react'
-import { send } from '@/lib/send'
+import { useQueryClient } from '@tanstack/react-query'
+import { useSent, useTold } from '@/lib/query'
 
-interface State { of: number; done: number; share: number; errors: string[] }
+const EVERY_MS = 800
+
+interface State {
+    of: number
+    done: number
+    share: number
+    errors: string[]
+}
 
 /** A job's attempts marked once more under other rules, beside the marks that they have; and how far that is. */
-export function MarkAgain({ job, sets, marking }: { job: number; sets: { id: number; title: string }[]; marking: boolean }) {
+export function MarkAgain({
+    job,
+    sets,
+    marking,
+}: {
+    job: number
+    sets: { id: number; title: string }[]
+    marking: boolean
+}) {
     const [rules, setRules] = useState(sets[0]?.id ?? 0)
+    const url = `/jobs/${job}/marks`
     const [waiting, setWaiting] = useState(marking)
-    const [state, setState] = useState<State | null>(null)
-    const [problem, setProblem] = useState<string | null>(null)
+    const client = useQueryClient()
+    const told = useTold<State>(url, { every: EVERY_MS, enabled: waiting, isOver: (s) => s.done === s.of })
+    const begun = useSent<State, { rules: number }>(url, {
+        onDone: (s) => {
+            client.setQueryData([url, undefined], s)
+            setWaiting(true)
+        },
+    })
+    const state = told.data ?? null
+    const isDone = waiting && state !== null && state.done === state.of
     useEffect(() => {
-        if (!waiting) return
-        const timer = setInterval(() => void send<State>('GET', `/jobs/${job}/marks`).then((s) => {
-            setState(s)
-            if (s.done === s.of) {
-                setWaiting(false)
-                router.reload()
-            }
-        }).catch((e: Error) => setProblem(e.message)), 800)
-        return () => clearInterval(timer)
-    }, [waiting, job])
-    const begin = () => {
-        setProblem(null)
-        send<State>('POST', `/jobs/${job}/marks`, { rules }).then((s) => { setState(s); setWaiting(true) }).catch((e: Error) => setProblem(e.message))
-    }
+        if (!isDone) return
+        setWaiting(false)
+        router.reload()
+    }, [isDone])
+    const problem = begun.error?.message ?? told.error?.message ?? null
     return (
         <Box>
             <HStack gap="2" wrap="wrap">
                 <NativeSelect.Root w="260px">
-                    <NativeSelect.Field aria-label="House rules" h="44px" borderColor="line" bg="sheet" value={rules} onChange={(e) => setRules(Number(e.target.value))}>
-                        {sets.map((s) => <option key={s.id} value={s.id}>{s.title}</option>)}
+                    <NativeSelect.Field
+                        aria-label="House rules"
+                        h="44px"
+                        borderColor="line"
+                        bg="sheet"
+                        value={rules}
+                        onChange={(e) => setRules(Number(e.target.value))}
+                    >
+                        {sets.map((s) => (
+                            <option key={s.id} value={s.id}>
+                                {s.title}
+                            </option>
+                        ))}
                     </NativeSelect.Field>
                     <NativeSelect.Indicator />
                 </NativeSelect.Root>
-                <Button h="44px" variant="outline" color="ink" borderColor="line" disabled={waiting} onClick={begin}>Mark again under these</Button>
-                <Button asChild h="44px" variant="outline" color="ink" borderColor="line"><a href={`/jobs/${job}/marks.csv`}>Marks as CSV</a></Button>
+                <Button
+                    h="44px"
+                    variant="outline"
+                    color="ink"
+                    borderColor="line"
+                    disabled={waiting}
+                    onClick={() => begun.mutate({ rules })}
+                >
+                    Mark again under these
+                </Button>
+                <Button asChild h="44px" variant="outline" color="ink" borderColor="line">
+                    <a href={`/jobs/${job}/marks.csv`}>Marks as CSV</a>
+                </Button>
                 {waiting && (
                     <HStack flex="1" minW="200px" role="status">
-                        <Progress.Root value={Math.round(100 * (state?.share ?? 0))} flex="1" aria-label="Marked so far"><Progress.Track><Progress.Range bg="copper" /></Progress.Track></Progress.Root>
-                        <Text className="reading" fontSize="14px">{state ? `${state.done} of ${state.of}` : ''}</Text>
+                        <Progress.Root
+                            value={Math.round(100 * (state?.share ?? 0))}
+                            flex="1"
+                            aria-label="Marked so far"
+                        >
+                            <Progress.Track>
+                                <Progress.Range bg="copper" />
+                            </Progress.Track>
+                        </Progress.Root>
+                        <Text className="reading" fontSize="14px">
+                            {state ? `${state.done} of ${state.of}` : ''}
+                        </Text>
                     </HStack>
                 )}
             </HStack>
-            {(problem ?? state?.errors[0]) && <Text color="danger" role="alert">{problem ?? state?.errors[0]}</Text>}
+            {(problem ?? state?.errors[0]) && (
+                <Text color="danger" role="alert">
+                    {problem ?? state?.errors[0]}
+                </Text>
+            )}
         </Box>
     )
 }

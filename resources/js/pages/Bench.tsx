@@ -22,7 +22,17 @@ import { clock } from '@/tape/scale'
 import { at, readingAt, settlesAt } from '@/tape/stretches'
 import { Tape, type Mark } from '@/tape/Tape'
 
-interface Props { attempt: number; job: Briefing; board: BoardData; doors: { covers: string[] }[]; faults: FaultName[]; log: Entry[]; past: Channels; now: Reply; steps: { id: string; text: string }[] | null }
+interface Props {
+    attempt: number
+    job: Briefing
+    board: BoardData
+    doors: { covers: string[] }[]
+    faults: FaultName[]
+    log: Entry[]
+    past: Channels
+    now: Reply
+    steps: { id: string; text: string }[] | null
+}
 
 /** The trainee's place: the appliance, the meter, the tape, the call sheet and the suspects. */
 export default function Bench({ attempt, job, board, doors, faults, log, past, now, steps }: Props) {
@@ -55,14 +65,24 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
 
     useEffect(() => {
         const key = (e: KeyboardEvent) => {
-            if (e.target instanceof HTMLElement && e.target.closest('input, textarea, select, [role=tab], summary')) return
-            const step = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[e.key] as [number, number] | undefined
+            if (e.target instanceof HTMLElement && e.target.closest('input, textarea, select, [role=tab], summary'))
+                return
+            const step = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[e.key] as
+                [number, number] | undefined
             const onButton = e.target instanceof HTMLElement && !!e.target.closest('button, a')
             if (step) {
                 e.preventDefault()
-                const from = cursor ?? scene[hand] ?? board.parts.find((p) => p.terminals.length > 0)?.terminals[0]?.place
+                const from =
+                    cursor ?? scene[hand] ?? board.parts.find((p) => p.terminals.length > 0)?.terminals[0]?.place
                 const to = drawing && board.ladder ? onLadder : undefined
-                if (from) setCursor((to ? to(board.ladder!, from, ...step) : e.shiftKey ? along(board, from, ...step) : nearest(board, from, ...step)) ?? from)
+                if (from)
+                    setCursor(
+                        (to
+                            ? to(board.ladder!, from, ...step)
+                            : e.shiftKey
+                              ? along(board, from, ...step)
+                              : nearest(board, from, ...step)) ?? from,
+                    )
             } else if (e.key === 'w' && cursor) {
                 const stops = nextStops(board, cursor).filter((s) => s.hint.startsWith('along'))
                 if (stops[0]) setCursor(stops[0].place)
@@ -83,80 +103,266 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     const reading = readingAt(bench.seen, bench.time)
     const moving = settlesAt(bench.seen, bench.time) !== undefined
     const [look] = useLook()
-    const say = (text: string) => inUnits(text, look.units)
-    const spoken = useMemo(() => bench.log.map((e) => ({ ...e, text: inUnits(e.text, look.units), reading: e.reading && { ...e.reading, text: inUnits(e.reading.text, look.units) } })), [bench.log, look.units])
+    const say = useCallback((text: string) => inUnits(text, look.units), [look.units])
+    const spoken = useMemo(
+        () =>
+            bench.log.map((e) => ({
+                ...e,
+                text: inUnits(e.text, look.units),
+                reading: e.reading && { ...e.reading, text: inUnits(e.reading.text, look.units) },
+            })),
+        [bench.log, look.units],
+    )
     const told = unsaid(bench.log)
-    const marks: Mark[] = spoken.filter((e) => !e.refused && !['meant', 'suspect', 'todo', 'dial', 'hint'].includes(e.act.act)).map((e) => ({
-        at: e.at_s, text: e.text, ...(e.reading ? { reading: e.reading.text } : {}),
-        kind: Object.keys(e.dangers).length ? 'danger' : e.reading ? 'reading' : e.act.act === 'look' ? 'look' : 'act',
-    }))
-    const eyes = scene.eyes === null ? 'Look at a part to see what shines or moves there.' : `Eyes on ${board.parts.find((p) => p.id === scene.eyes)?.label ?? 'a wire'} ·`
-    const back = scrub === null ? null : Object.values(bench.seen.perceived).map((s) => at(s, scrub)?.say).filter(Boolean).join(' · ')
+    const marks: Mark[] = spoken
+        .filter((e) => !e.refused && !['meant', 'suspect', 'todo', 'dial', 'hint'].includes(e.act.act))
+        .map((e) => ({
+            at: e.at_s,
+            text: e.text,
+            ...(e.reading ? { reading: e.reading.text } : {}),
+            kind: Object.keys(e.dangers).length
+                ? 'danger'
+                : e.reading
+                  ? 'reading'
+                  : e.act.act === 'look'
+                    ? 'look'
+                    : 'act',
+        }))
+    const eyes =
+        scene.eyes === null
+            ? 'Look at a part to see what shines or moves there.'
+            : `Eyes on ${board.parts.find((p) => p.id === scene.eyes)?.label ?? 'a wire'} ·`
+    const back =
+        scrub === null
+            ? null
+            : Object.values(bench.seen.perceived)
+                  .map((s) => at(s, scrub)?.say)
+                  .filter(Boolean)
+                  .join(' · ')
 
     // Time goes on many times a second; what does not change with it is not drawn anew.
-    const off = useMemo(() => board.parts.filter((p) => p.symbol === 'hose' && p.controls.some((c) => knownLever(bench.log, p.id, c.lever, c.label) === 'off')).map((p) => p.id), [board, bench.log])
-    const left = useMemo(() => (
-        <Flex direction="column" gap="2" minH="0">
-        <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2" flex="1 1 45%" minH="0">
-            <Tabs.Root defaultValue="call" h="100%" display="flex" flexDirection="column" size="sm" colorPalette="orange" lazyMount>
-                <Tabs.List>
-                    <Tabs.Trigger value="call" h="40px" px="2">{steps ? 'Steps' : 'Call'}</Tabs.Trigger>
-                    <Tabs.Trigger value="log" h="40px" px="2">Log ({bench.log.length})</Tabs.Trigger>
-                    <Tabs.Trigger value="suspects" h="40px" px="2">Suspects</Tabs.Trigger>
-                    <Tabs.Trigger value="list" h="40px" px="2">List</Tabs.Trigger>
-                </Tabs.List>
-                <Tabs.Content value="call" flex="1" minH="0" pt="2">{steps ? <WarmUpSteps steps={steps} done={bench.tried} /> : <CallSheet job={job} board={board} log={bench.log} act={act} />}</Tabs.Content>
-                <Tabs.Content value="log" flex="1" minH="0" pt="2"><Log log={spoken} /></Tabs.Content>
-                <Tabs.Content value="suspects" flex="1" minH="0" pt="2"><SuspectList faults={faults} log={bench.log} act={act} /></Tabs.Content>
-                <Tabs.Content value="list" flex="1" minH="0" pt="2"><OwnList log={bench.log} act={act} /></Tabs.Content>
-            </Tabs.Root>
-        </Box>
-        <Box flex="0 1 auto" maxH="55%" overflowY="auto">
-            <PartPanel board={board} part={board.parts.find((p) => p.id === part)} place={cursor} log={bench.log} say={say} lifted={scene.lifted} jaw={scene.clamp?.wires ?? []} jumper={{ from: jumpFrom, all: scene.jumpers, onFrom: setJumpFrom }} act={act} onPlace={onPlace} />
-        </Box>
-        </Flex>
-    ), [steps, bench.tried, job, board, bench.log, spoken, faults, part, cursor, scene, jumpFrom, look.units, act, onPlace])
-    const middle = useMemo(() => (
-        <Flex direction="column" minH="0" gap="2">
-            <HStack gap="1" flexShrink={0} wrap="wrap">
-                {covered.length > 0 && <Action word={scene.door === 'open' ? 'Door on' : 'Door off'} onClick={() => void act('door', { to: scene.door === 'open' ? 'shut' : 'open' })} />}
-                {covered.length > 0 && <Action word={scene.held ? 'Let door switch go' : 'Hold door switch'} disabled={scene.door !== 'open'} on={scene.held} onClick={() => void act('hold', { to: scene.held ? 'released' : 'held' })} />}
-                {board.ladder && <Action word="Ladder" on={drawing} onClick={() => setDrawing(!drawing)} />}
-                <Find board={board} onFound={(id, at) => { setPart(id); setSeek(at ?? id); if (at) setCursor(at) }} />
-                <Box flex="1" />
-                <Action word="Hand back" onClick={() => { if (window.confirm(steps ? 'Hand the board back? The warm-up ends here; you can begin it anew whenever you like.' : 'Hand the appliance back? The job ends here and is marked.')) void act('hand_back') }} />
-            </HStack>
-            {bench.away && (
-                <HStack bg="copperWash" borderRadius="md" px="3" py="2" role="status">
-                    <Text flex="1">The server cannot be reached. The bench stands still; what you did last waits and is done when it is back. Nothing is lost.</Text>
+    const off = useMemo(
+        () =>
+            board.parts
+                .filter(
+                    (p) =>
+                        p.symbol === 'hose' &&
+                        p.controls.some((c) => knownLever(bench.log, p.id, c.lever, c.label) === 'off'),
+                )
+                .map((p) => p.id),
+        [board, bench.log],
+    )
+    const left = useMemo(
+        () => (
+            <Flex direction="column" gap="2" minH="0">
+                <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2" flex="1 1 45%" minH="0">
+                    <Tabs.Root
+                        defaultValue="call"
+                        h="100%"
+                        display="flex"
+                        flexDirection="column"
+                        size="sm"
+                        colorPalette="orange"
+                        lazyMount
+                    >
+                        <Tabs.List>
+                            <Tabs.Trigger value="call" h="40px" px="2">
+                                {steps ? 'Steps' : 'Call'}
+                            </Tabs.Trigger>
+                            <Tabs.Trigger value="log" h="40px" px="2">
+                                Log ({bench.log.length})
+                            </Tabs.Trigger>
+                            <Tabs.Trigger value="suspects" h="40px" px="2">
+                                Suspects
+                            </Tabs.Trigger>
+                            <Tabs.Trigger value="list" h="40px" px="2">
+                                List
+                            </Tabs.Trigger>
+                        </Tabs.List>
+                        <Tabs.Content value="call" flex="1" minH="0" pt="2">
+                            {steps ? (
+                                <WarmUpSteps steps={steps} done={bench.tried} />
+                            ) : (
+                                <CallSheet job={job} board={board} log={bench.log} act={act} />
+                            )}
+                        </Tabs.Content>
+                        <Tabs.Content value="log" flex="1" minH="0" pt="2">
+                            <Log log={spoken} />
+                        </Tabs.Content>
+                        <Tabs.Content value="suspects" flex="1" minH="0" pt="2">
+                            <SuspectList faults={faults} log={bench.log} act={act} />
+                        </Tabs.Content>
+                        <Tabs.Content value="list" flex="1" minH="0" pt="2">
+                            <OwnList log={bench.log} act={act} />
+                        </Tabs.Content>
+                    </Tabs.Root>
+                </Box>
+                <Box flex="0 1 auto" maxH="55%" overflowY="auto">
+                    <PartPanel
+                        board={board}
+                        part={board.parts.find((p) => p.id === part)}
+                        place={cursor}
+                        log={bench.log}
+                        say={say}
+                        lifted={scene.lifted}
+                        jaw={scene.clamp?.wires ?? []}
+                        jumper={{ from: jumpFrom, all: scene.jumpers, onFrom: setJumpFrom }}
+                        act={act}
+                        onPlace={onPlace}
+                    />
+                </Box>
+            </Flex>
+        ),
+        [steps, bench.tried, job, board, bench.log, spoken, faults, part, cursor, scene, jumpFrom, say, act, onPlace],
+    )
+    const middle = useMemo(
+        () => (
+            <Flex direction="column" minH="0" gap="2">
+                <HStack gap="1" flexShrink={0} wrap="wrap">
+                    {covered.length > 0 && (
+                        <Action
+                            word={scene.door === 'open' ? 'Door on' : 'Door off'}
+                            onClick={() => void act('door', { to: scene.door === 'open' ? 'shut' : 'open' })}
+                        />
+                    )}
+                    {covered.length > 0 && (
+                        <Action
+                            word={scene.held ? 'Let door switch go' : 'Hold door switch'}
+                            disabled={scene.door !== 'open'}
+                            on={scene.held}
+                            onClick={() => void act('hold', { to: scene.held ? 'released' : 'held' })}
+                        />
+                    )}
+                    {board.ladder && <Action word="Ladder" on={drawing} onClick={() => setDrawing(!drawing)} />}
+                    <Find
+                        board={board}
+                        onFound={(id, at) => {
+                            setPart(id)
+                            setSeek(at ?? id)
+                            if (at) setCursor(at)
+                        }}
+                    />
+                    <Box flex="1" />
+                    <Action
+                        word="Hand back"
+                        onClick={() => {
+                            if (
+                                window.confirm(
+                                    steps
+                                        ? 'Hand the board back? The warm-up ends here; you can begin it anew whenever you like.'
+                                        : 'Hand the appliance back? The job ends here and is marked.',
+                                )
+                            )
+                                void act('hand_back')
+                        }}
+                    />
                 </HStack>
-            )}
-            {bench.notice && (
-                <HStack bg={bench.notice.danger ? 'dangerWash' : 'copperWash'} borderRadius="md" px="3" py="2" role="alert">
-                    <Text flex="1" color={bench.notice.danger ? 'danger' : 'ink'} fontWeight={bench.notice.danger ? 700 : 400}>{bench.notice.danger ? '▲ ' : ''}{bench.notice.text}</Text>
-                    <Button size="sm" variant="outline" color="ink" borderColor="line" onClick={bench.clear}>Understood</Button>
-                </HStack>
-            )}
-            <Box flex="1" minH="0">
-                {drawing && board.ladder ? (
-                    <Ladder ladder={board.ladder} board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} onPlace={onPlace} onPart={setPart} />
-                ) : <Board
-                    board={board} red={scene.red} black={scene.black} cursor={cursor} part={part} lifted={scene.lifted} jumpers={scene.jumpers} jaw={scene.clamp?.wires} series={['ua', 'ma', 'aac'].includes(scene.mode)} off={off} atTaps={scene.at_taps} covered={covered}
-                    doorShut={scene.door !== 'open'} seek={seek} onPlace={onPlace} onPart={setPart}
-                />}
-            </Box>
-        </Flex>
-    ), [scene, off, covered, drawing, board, bench.away, bench.notice, cursor, part, seek, steps, act, onPlace])
-    const right = useMemo(() => (
-        <Stack gap="2" minH="0" overflowY="auto">
-            <MeterPanel
-                scene={scene} reading={reading} moving={moving} hand={hand} names={{ red: scene.red ? placeName(board, scene.red) : '', black: scene.black ? placeName(board, scene.black) : '' }}
-                act={act} onHand={setHand} onOff={() => { void act('leads', { red: null, black: null }); setHand('red') }}
-                meaning={{ ask: told !== undefined, onMeant: (meaning) => void act('meant', { meaning }) }}
-            />
-            <Instruments board={board} scene={scene} log={spoken} act={act} />
-        </Stack>
-    ), [scene, reading, moving, hand, board, told, spoken, act])
+                {bench.away && (
+                    <HStack bg="copperWash" borderRadius="md" px="3" py="2" role="status">
+                        <Text flex="1">
+                            The server cannot be reached. The bench stands still; what you did last waits and is done
+                            when it is back. Nothing is lost.
+                        </Text>
+                    </HStack>
+                )}
+                {bench.notice && (
+                    <HStack
+                        bg={bench.notice.danger ? 'dangerWash' : 'copperWash'}
+                        borderRadius="md"
+                        px="3"
+                        py="2"
+                        role="alert"
+                    >
+                        <Text
+                            flex="1"
+                            color={bench.notice.danger ? 'danger' : 'ink'}
+                            fontWeight={bench.notice.danger ? 700 : 400}
+                        >
+                            {bench.notice.danger ? '▲ ' : ''}
+                            {bench.notice.text}
+                        </Text>
+                        <Button size="sm" variant="outline" color="ink" borderColor="line" onClick={bench.clear}>
+                            Understood
+                        </Button>
+                    </HStack>
+                )}
+                <Box flex="1" minH="0">
+                    {drawing && board.ladder ? (
+                        <Ladder
+                            ladder={board.ladder}
+                            board={board}
+                            red={scene.red}
+                            black={scene.black}
+                            cursor={cursor}
+                            part={part}
+                            onPlace={onPlace}
+                            onPart={setPart}
+                        />
+                    ) : (
+                        <Board
+                            board={board}
+                            red={scene.red}
+                            black={scene.black}
+                            cursor={cursor}
+                            part={part}
+                            lifted={scene.lifted}
+                            jumpers={scene.jumpers}
+                            jaw={scene.clamp?.wires}
+                            series={['ua', 'ma', 'aac'].includes(scene.mode)}
+                            off={off}
+                            atTaps={scene.at_taps}
+                            covered={covered}
+                            doorShut={scene.door !== 'open'}
+                            seek={seek}
+                            onPlace={onPlace}
+                            onPart={setPart}
+                        />
+                    )}
+                </Box>
+            </Flex>
+        ),
+        [
+            scene,
+            off,
+            covered,
+            drawing,
+            board,
+            bench.away,
+            bench.notice,
+            bench.clear,
+            cursor,
+            part,
+            seek,
+            steps,
+            act,
+            onPlace,
+        ],
+    )
+    const right = useMemo(
+        () => (
+            <Stack gap="2" minH="0" overflowY="auto">
+                <MeterPanel
+                    scene={scene}
+                    reading={reading}
+                    moving={moving}
+                    hand={hand}
+                    names={{
+                        red: scene.red ? placeName(board, scene.red) : '',
+                        black: scene.black ? placeName(board, scene.black) : '',
+                    }}
+                    act={act}
+                    onHand={setHand}
+                    onOff={() => {
+                        void act('leads', { red: null, black: null })
+                        setHand('red')
+                    }}
+                    meaning={{ ask: told !== undefined, onMeant: (meaning) => void act('meant', { meaning }) }}
+                />
+                <Instruments board={board} scene={scene} log={spoken} act={act} />
+            </Stack>
+        ),
+        [scene, reading, moving, hand, board, told, spoken, act],
+    )
 
     return (
         <Frame title={job.title} full>
@@ -166,20 +372,65 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                 {right}
                 <Box gridColumn="1 / -1">
                     <HStack gap="2" mb="1">
-                        <Button h="44px" w="96px" bg="copper" color="onCopper" onClick={() => bench.play(!bench.playing)}>{bench.playing ? 'Pause' : 'Run'}</Button>
-                        <Button h="44px" variant="outline" color="ink" borderColor="line" disabled={bench.busy} onClick={() => void bench.next()}>On to what happens next</Button>
+                        <Button
+                            h="44px"
+                            w="96px"
+                            bg="copper"
+                            color="onCopper"
+                            onClick={() => bench.play(!bench.playing)}
+                        >
+                            {bench.playing ? 'Pause' : 'Run'}
+                        </Button>
+                        <Button
+                            h="44px"
+                            variant="outline"
+                            color="ink"
+                            borderColor="line"
+                            disabled={bench.busy}
+                            onClick={() => void bench.next()}
+                        >
+                            On to what happens next
+                        </Button>
                         <HStack gap="1" role="group" aria-label="Speed">
                             {[1, 4].map((s) => (
-                                <Button key={s} h="44px" minW="44px" px="2" variant="outline" aria-pressed={bench.speed === s} bg={bench.speed === s ? 'copperWash' : 'sheet'} color="ink" borderColor={bench.speed === s ? 'copper' : 'line'} onClick={() => bench.setSpeed(s)}>{s}×</Button>
+                                <Button
+                                    key={s}
+                                    h="44px"
+                                    minW="44px"
+                                    px="2"
+                                    variant="outline"
+                                    aria-pressed={bench.speed === s}
+                                    bg={bench.speed === s ? 'copperWash' : 'sheet'}
+                                    color="ink"
+                                    borderColor={bench.speed === s ? 'copper' : 'line'}
+                                    onClick={() => bench.setSpeed(s)}
+                                >
+                                    {s}×
+                                </Button>
                             ))}
                         </HStack>
-                        <Text className="reading" fontSize="22px" data-testid="clock">{clock(bench.time)}</Text>
-                        <Text flex="1" fontSize="14px" color="faint" truncate>{back ? `At ${clock(scrub!)}: ${back}` : `${eyes} ${strikes(bench)}`}</Text>
-                        <Text fontSize="14px" color="faint">labour <span className="reading">{scene.labour.toFixed(1)}</span> min</Text>
+                        <Text className="reading" fontSize="22px" data-testid="clock">
+                            {clock(bench.time)}
+                        </Text>
+                        <Text flex="1" fontSize="14px" color="faint" truncate>
+                            {back ? `At ${clock(scrub!)}: ${back}` : `${eyes} ${strikes(bench)}`}
+                        </Text>
+                        <Text fontSize="14px" color="faint">
+                            labour <span className="reading">{scene.labour.toFixed(1)}</span> min
+                        </Text>
                     </HStack>
-                    <Tape lanes={board.lanes}
-                        channels={bench.seen} marks={marks} now={bench.time} span={180}
-                        cursor={scrub} onScrub={job.kind === 'practice' ? (s) => setScrub((c) => (c !== null && Math.abs(c - s) < 2 ? null : s)) : undefined}
+                    <Tape
+                        lanes={board.lanes}
+                        channels={bench.seen}
+                        marks={marks}
+                        now={bench.time}
+                        span={180}
+                        cursor={scrub}
+                        onScrub={
+                            job.kind === 'practice'
+                                ? (s) => setScrub((c) => (c !== null && Math.abs(c - s) < 2 ? null : s))
+                                : undefined
+                        }
                     />
                 </Box>
             </Grid>
@@ -189,9 +440,35 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
 
 /** What strikes one just now, in a sentence. */
 function strikes(bench: { seen: Channels; time: number }): string {
-    return Object.values(bench.seen.perceived).map((s) => at(s, bench.time)?.say).filter(Boolean).join(' · ')
+    return Object.values(bench.seen.perceived)
+        .map((s) => at(s, bench.time)?.say)
+        .filter(Boolean)
+        .join(' · ')
 }
 
-function Action({ word, onClick, disabled, on }: { word: string; onClick: () => void; disabled?: boolean; on?: boolean }) {
-    return <Button h="44px" variant="outline" color="ink" bg={on ? 'copperWash' : 'sheet'} borderColor={on ? 'copper' : 'line'} disabled={disabled} aria-pressed={on} onClick={onClick}>{word}</Button>
+function Action({
+    word,
+    onClick,
+    disabled,
+    on,
+}: {
+    word: string
+    onClick: () => void
+    disabled?: boolean
+    on?: boolean
+}) {
+    return (
+        <Button
+            h="44px"
+            variant="outline"
+            color="ink"
+            bg={on ? 'copperWash' : 'sheet'}
+            borderColor={on ? 'copper' : 'line'}
+            disabled={disabled}
+            aria-pressed={on}
+            onClick={onClick}
+        >
+            {word}
+        </Button>
+    )
 }

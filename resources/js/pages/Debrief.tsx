@@ -17,15 +17,51 @@ import { Tape, type Mark } from '@/tape/Tape'
 const SuspectCurve = lazy(() => import('@/debrief/SuspectCurve').then((m) => ({ default: m.SuspectCurve })))
 
 interface Props {
-    attempt: number; pairs: PairsState | null; job: Briefing; trainee: string; fault: { title: string; parts: string[] }; titles: Record<string, string>
-    mark: MarkData; debrief: DebriefData; board: BoardData; doors: { covers: string[] }[]; lanes: Lane[]; past: Channels
-    perfect: number[] | null; others: OtherMark[]; engine: { then: number; now: number }; judges: boolean
+    attempt: number
+    pairs: PairsState | null
+    job: Briefing
+    trainee: string
+    fault: { title: string; parts: string[] }
+    titles: Record<string, string>
+    mark: MarkData
+    debrief: DebriefData
+    board: BoardData
+    doors: { covers: string[] }[]
+    lanes: Lane[]
+    past: Channels
+    perfect: number[] | null
+    others: OtherMark[]
+    engine: { then: number; now: number }
+    judges: boolean
 }
 
-/** The mark, and the attempt gone over: what was known after each entry, what would have told more, on the board and in time. */
-export default function Debrief({ attempt, pairs, job, trainee, fault, titles, mark, debrief: given, board, doors, lanes, past, perfect, others, engine, judges }: Props) {
+/**
+ * The mark, and the attempt gone over: what was known after each entry, what would have told more, on the board and in
+ * time.
+ */
+export default function Debrief({
+    attempt,
+    pairs,
+    job,
+    trainee,
+    fault,
+    titles,
+    mark,
+    debrief: given,
+    board,
+    doors,
+    lanes,
+    past,
+    perfect,
+    others,
+    engine,
+    judges,
+}: Props) {
     const [look] = useLook()
-    const debrief = useMemo(() => ({ ...given, entries: given.entries.map((r) => ({ ...r, text: inUnits(r.text, look.units) })) }), [given, look.units])
+    const debrief = useMemo(
+        () => ({ ...given, entries: given.entries.map((r) => ({ ...r, text: inUnits(r.text, look.units) })) }),
+        [given, look.units],
+    )
     const { entries } = debrief
     const telling = entries.findIndex((r) => r.before > 1 && r.best.length > 0)
     const [open, setOpen] = useState(Math.max(0, telling))
@@ -37,9 +73,19 @@ export default function Debrief({ attempt, pairs, job, trainee, fault, titles, m
     const covered = useMemo(() => doors.flatMap((d) => d.covers), [doors])
     const left = useMemo(() => (entries[0] ? [entries[0].before, ...entries.map((r) => r.after)] : []), [entries])
     const standing = standingAt(entries, open)
-    const marks: Mark[] = entries.filter((r) => !ASIDE.includes(r.act)).map((r) => ({
-        at: r.at_s, text: r.text, kind: r.dangers.length ? 'danger' : r.act === 'leads' || r.act === 'read' ? 'reading' : r.act === 'look' ? 'look' : 'act',
-    }))
+    const marks: Mark[] = entries
+        .filter((r) => !ASIDE.includes(r.act))
+        .map((r) => ({
+            at: r.at_s,
+            text: r.text,
+            kind: r.dangers.length
+                ? 'danger'
+                : r.act === 'leads' || r.act === 'read'
+                  ? 'reading'
+                  : r.act === 'look'
+                    ? 'look'
+                    : 'act',
+        }))
     const go = (entry: number) => {
         setOpen(Math.min(entries.length - 1, Math.max(0, entry)))
         setShown(null)
@@ -63,47 +109,177 @@ export default function Debrief({ attempt, pairs, job, trainee, fault, titles, m
         <Frame title={`Debrief: ${job.title}`} full>
             <Grid h="100%" gap="2" templateColumns="326px minmax(0,1fr) 300px" templateRows="minmax(0,1fr) auto">
                 <Box minH="0" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2">
-                    <Tabs.Root defaultValue="mark" h="100%" display="flex" flexDirection="column" size="sm" colorPalette="orange" lazyMount>
+                    <Tabs.Root
+                        defaultValue="mark"
+                        h="100%"
+                        display="flex"
+                        flexDirection="column"
+                        size="sm"
+                        colorPalette="orange"
+                        lazyMount
+                    >
                         <Tabs.List>
-                            <Tabs.Trigger value="mark" h="40px">Mark</Tabs.Trigger>
-                            <Tabs.Trigger value="entries" h="40px">Entries ({entries.length})</Tabs.Trigger>
+                            <Tabs.Trigger value="mark" h="40px">
+                                Mark
+                            </Tabs.Trigger>
+                            <Tabs.Trigger value="entries" h="40px">
+                                Entries ({entries.length})
+                            </Tabs.Trigger>
                         </Tabs.List>
                         <Tabs.Content value="mark" flex="1" minH="0" pt="2">
-                            <MarkSheet attempt={attempt} trainee={trainee} fault={fault.title} mark={mark} same={debrief.same} others={others} pairs={pairs} engine={engine} judges={judges} onEntry={go} />
+                            <MarkSheet
+                                attempt={attempt}
+                                trainee={trainee}
+                                fault={fault.title}
+                                mark={mark}
+                                same={debrief.same}
+                                others={others}
+                                pairs={pairs}
+                                engine={engine}
+                                judges={judges}
+                                onEntry={go}
+                            />
                         </Tabs.Content>
-                        <Tabs.Content value="entries" flex="1" minH="0" pt="2"><EntryList entries={entries} open={open} onOpen={go} /></Tabs.Content>
+                        <Tabs.Content value="entries" flex="1" minH="0" pt="2">
+                            <EntryList entries={entries} open={open} onOpen={go} />
+                        </Tabs.Content>
                     </Tabs.Root>
                 </Box>
                 <Stack minH="0" gap="1">
                     <HStack gap="1" wrap="wrap">
-                        <Button h="44px" minW="96px" bg="copper" color="onCopper" aria-pressed={playing} onClick={() => { if (!playing && open === entries.length - 1) go(0); setPlaying(!playing) }}>{playing ? 'Stop' : 'Go over it'}</Button>
+                        <Button
+                            h="44px"
+                            minW="96px"
+                            bg="copper"
+                            color="onCopper"
+                            aria-pressed={playing}
+                            onClick={() => {
+                                if (!playing && open === entries.length - 1) go(0)
+                                setPlaying(!playing)
+                            }}
+                        >
+                            {playing ? 'Stop' : 'Go over it'}
+                        </Button>
                         <Step word="Entry before" sign="‹" disabled={open === 0} onClick={() => go(open - 1)} />
-                        <Step word="Entry after" sign="›" disabled={open === entries.length - 1} onClick={() => go(open + 1)} />
-                        <Text className="reading" fontSize="18px" minW="60px" textAlign="center">{row ? clock(row.at_s) : ''}</Text>
+                        <Step
+                            word="Entry after"
+                            sign="›"
+                            disabled={open === entries.length - 1}
+                            onClick={() => go(open + 1)}
+                        />
+                        <Text className="reading" fontSize="18px" minW="60px" textAlign="center">
+                            {row ? clock(row.at_s) : ''}
+                        </Text>
                         <Box flex="1" />
-                        {fault.parts.length > 0 && <Button h="44px" variant="outline" color="ink" borderColor={bare ? 'danger' : 'line'} bg={bare ? 'dangerWash' : 'sheet'} aria-pressed={bare} onClick={() => setBare(!bare)}>Show the fault</Button>}
+                        {fault.parts.length > 0 && (
+                            <Button
+                                h="44px"
+                                variant="outline"
+                                color="ink"
+                                borderColor={bare ? 'danger' : 'line'}
+                                bg={bare ? 'dangerWash' : 'sheet'}
+                                aria-pressed={bare}
+                                onClick={() => setBare(!bare)}
+                            >
+                                Show the fault
+                            </Button>
+                        )}
                     </HStack>
                     <Box flex="1" minH="0">
                         <Board
-                            board={board} covered={covered} doorShut={false} part={lookedAt} jumpers={standing.jumpers} lifted={standing.lifted}
-                            red={shown ? (shown.black === null ? null : shown.red) : standing.red} black={shown ? shown.black : standing.black} markedAll={bare ? fault.parts : []}
+                            board={board}
+                            covered={covered}
+                            doorShut={false}
+                            part={lookedAt}
+                            jumpers={standing.jumpers}
+                            lifted={standing.lifted}
+                            red={shown ? (shown.black === null ? null : shown.red) : standing.red}
+                            black={shown ? shown.black : standing.black}
+                            markedAll={bare ? fault.parts : []}
                         />
                     </Box>
-                    <Text fontSize="14px" minH="21px" aria-live="polite" truncate>{shown ? <><b>Better here:</b> {shown.text}</> : row?.text}</Text>
+                    <Text fontSize="14px" minH="21px" aria-live="polite" truncate>
+                        {shown ? (
+                            <>
+                                <b>Better here:</b> {shown.text}
+                            </>
+                        ) : (
+                            row?.text
+                        )}
+                    </Text>
                 </Stack>
-                <Stack gap="2" minH="0" overflowY="auto" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2" tabIndex={0} aria-label="What was known">
-                    <Suspense fallback={<Box h="150px" />}><SuspectCurve width={282} left={left} perfect={perfect} cursor={open} /></Suspense>
-                    {row && <Known row={row} index={open} debrief={debrief} titles={titles} shown={shown} onShow={setShown} onEntry={go} />}
+                <Stack
+                    gap="2"
+                    minH="0"
+                    overflowY="auto"
+                    bg="sheet"
+                    borderWidth="1px"
+                    borderColor="line"
+                    borderRadius="md"
+                    p="2"
+                    tabIndex={0}
+                    aria-label="What was known"
+                >
+                    <Suspense fallback={<Box h="150px" />}>
+                        <SuspectCurve width={282} left={left} perfect={perfect} cursor={open} />
+                    </Suspense>
+                    {row && (
+                        <Known
+                            row={row}
+                            index={open}
+                            debrief={debrief}
+                            titles={titles}
+                            shown={shown}
+                            onShow={setShown}
+                            onEntry={go}
+                        />
+                    )}
                 </Stack>
                 <Box gridColumn="1 / -1">
-                    <Tape lanes={lanes} channels={past} marks={marks} now={end} span={end / 0.94} height={132} cursor={row?.at_s ?? null} onScrub={(s) => go(entryAt(entries, s))} />
-                    <Text fontSize="12.5px" color="faint">Simulation: on real equipment follow the maker's instructions, local codes, and work under a licensed person.</Text>
+                    <Tape
+                        lanes={lanes}
+                        channels={past}
+                        marks={marks}
+                        now={end}
+                        span={end / 0.94}
+                        height={132}
+                        cursor={row?.at_s ?? null}
+                        onScrub={(s) => go(entryAt(entries, s))}
+                    />
+                    <Text fontSize="12.5px" color="faint">
+                        Simulation: on real equipment follow the maker's instructions, local codes, and work under a
+                        licensed person.
+                    </Text>
                 </Box>
             </Grid>
         </Frame>
     )
 }
 
-function Step({ word, sign, disabled, onClick }: { word: string; sign: string; disabled: boolean; onClick: () => void }) {
-    return <Button h="44px" minW="44px" px="0" variant="outline" color="ink" borderColor="line" aria-label={word} disabled={disabled} onClick={onClick}>{sign}</Button>
+function Step({
+    word,
+    sign,
+    disabled,
+    onClick,
+}: {
+    word: string
+    sign: string
+    disabled: boolean
+    onClick: () => void
+}) {
+    return (
+        <Button
+            h="44px"
+            minW="44px"
+            px="0"
+            variant="outline"
+            color="ink"
+            borderColor="line"
+            aria-label={word}
+            disabled={disabled}
+            onClick={onClick}
+        >
+            {sign}
+        </Button>
+    )
 }

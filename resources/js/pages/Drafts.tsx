@@ -5,17 +5,42 @@ import type { Includable } from '@/builder/types'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
 
-interface Row { id: number; mine: boolean; title: string; by: string | null; steps: number; published: boolean; at: string }
+interface Row {
+    id: number
+    mine: boolean
+    title: string
+    by: string | null
+    steps: number
+    published: boolean
+    at: string
+}
 
 /** Models that are being made; begun from nothing, from a shipped one, or from a file. */
 export default function Drafts({ drafts, models }: { drafts: Row[]; models: Includable[] }) {
-    const form = useForm<{ title: string; region: string; model: string; file: string }>({ title: '', region: 'NA', model: '', file: '' })
+    const form = useForm<{ title: string; region: string; model: string; file: string }>({
+        title: '',
+        region: 'NA',
+        model: '',
+        file: '',
+    })
     const [over, setOver] = useState(false)
     const begin = (more: Partial<typeof form.data>) => {
         form.clearErrors()
-        router.post('/drafts', Object.fromEntries(Object.entries({ title: form.data.title, region: form.data.region, model: form.data.model, ...more }).filter(([, v]) => v !== '')), { onError: (e) => form.setError(e as never) })
+        router.post(
+            '/drafts',
+            Object.fromEntries(
+                Object.entries({
+                    title: form.data.title,
+                    region: form.data.region,
+                    model: form.data.model,
+                    ...more,
+                }).filter(([, v]) => v !== ''),
+            ),
+            { onError: (e) => form.setError(e as never) },
+        )
     }
-    const take = (file: File | undefined) => void file?.text().then((text) => begin({ file: text, title: '', model: '' }))
+    const take = (file: File | undefined) =>
+        void file?.text().then((text) => begin({ file: text, title: '', model: '' }))
     useEffect(() => {
         const paste = (e: ClipboardEvent) => {
             if (e.target instanceof HTMLElement && e.target.closest('input, textarea')) return
@@ -36,32 +61,141 @@ export default function Drafts({ drafts, models }: { drafts: Row[]; models: Incl
         <Frame title="Making models">
             <Grid templateColumns="1fr 360px" gap="5" alignItems="start">
                 <Stack gap="3">
-                    <HStack><Heading as="h1" size="2xl" flex="1">Making models</Heading><Button asChild h="44px" variant="outline" color="ink" borderColor="line"><Link href="/kinds">Own kinds of parts</Link></Button></HStack>
+                    <HStack>
+                        <Heading as="h1" size="2xl" flex="1">
+                            Making models
+                        </Heading>
+                        <Button asChild h="44px" variant="outline" color="ink" borderColor="line">
+                            <Link href="/kinds">Own kinds of parts</Link>
+                        </Button>
+                    </HStack>
                     {drafts.length === 0 && <Text color="faint">None is begun. Begin one at the right.</Text>}
                     {drafts.map((d) => (
-                        <Flex key={d.id} bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="4" gap="4" align="center">
+                        <Flex
+                            key={d.id}
+                            bg="sheet"
+                            borderWidth="1px"
+                            borderColor="line"
+                            borderRadius="md"
+                            p="4"
+                            gap="4"
+                            align="center"
+                        >
                             <Box flex="1">
-                                <Text fontWeight={700} fontSize="17px">{d.title}</Text>
-                                <Text fontSize="14px" color="faint">by {d.by}, step {d.steps}, {d.at}{d.published ? ' · among the models' : ''}</Text>
+                                <Text fontWeight={700} fontSize="17px">
+                                    {d.title}
+                                </Text>
+                                <Text fontSize="14px" color="faint">
+                                    by {d.by}, step {d.steps}, {d.at}
+                                    {d.published ? ' · among the models' : ''}
+                                </Text>
                             </Box>
-                            {d.mine && <Button h="44px" variant="outline" color="ink" borderColor="line" aria-label={`Throw away ${d.title}`} onClick={() => { if (window.confirm(`Throw away “${d.title}” with all its steps? A model that was made of it, and its jobs, stay.`)) router.delete(`/drafts/${d.id}`) }}>Throw away</Button>}
-                            <Button asChild h="44px" bg="copper" color="onCopper"><Link href={`/drafts/${d.id}`} aria-label={`Go on with ${d.title}`}>Go on</Link></Button>
+                            {d.mine && (
+                                <Button
+                                    h="44px"
+                                    variant="outline"
+                                    color="ink"
+                                    borderColor="line"
+                                    aria-label={`Throw away ${d.title}`}
+                                    onClick={() => {
+                                        if (
+                                            window.confirm(
+                                                `Throw away “${d.title}” with all its steps? A model that was made of it, and its jobs, stay.`,
+                                            )
+                                        )
+                                            router.delete(`/drafts/${d.id}`)
+                                    }}
+                                >
+                                    Throw away
+                                </Button>
+                            )}
+                            <Button asChild h="44px" bg="copper" color="onCopper">
+                                <Link href={`/drafts/${d.id}`} aria-label={`Go on with ${d.title}`}>
+                                    Go on
+                                </Link>
+                            </Button>
                         </Flex>
                     ))}
                 </Stack>
-                <Stack as="section" aria-label="Begin a model" gap="3" bg="sheet" borderWidth="1px" borderColor={over ? 'copper' : 'line'} borderRadius="md" p="4" onDragOver={(e) => { e.preventDefault(); setOver(true) }} onDragLeave={() => setOver(false)} onDrop={drop}>
-                    <Heading as="h2" size="md">Begin a model</Heading>
+                <Stack
+                    as="section"
+                    aria-label="Begin a model"
+                    gap="3"
+                    bg="sheet"
+                    borderWidth="1px"
+                    borderColor={over ? 'copper' : 'line'}
+                    borderRadius="md"
+                    p="4"
+                    onDragOver={(e) => {
+                        e.preventDefault()
+                        setOver(true)
+                    }}
+                    onDragLeave={() => setOver(false)}
+                    onDrop={drop}
+                >
+                    <Heading as="h2" size="md">
+                        Begin a model
+                    </Heading>
                     <Box>
                         <Text fontSize="14px">Title</Text>
-                        <Input aria-label="Title" h="44px" borderColor="line" value={form.data.title} onChange={(e) => form.setData('title', e.target.value)} />
-                        {form.errors.title && <Text role="alert" fontSize="14px" color="danger">{form.errors.title}</Text>}
+                        <Input
+                            aria-label="Title"
+                            h="44px"
+                            borderColor="line"
+                            value={form.data.title}
+                            onChange={(e) => form.setData('title', e.target.value)}
+                        />
+                        {form.errors.title && (
+                            <Text role="alert" fontSize="14px" color="danger">
+                                {form.errors.title}
+                            </Text>
+                        )}
                     </Box>
-                    <Select label="Supply" value={form.data.region} options={[['NA', '120 V, 60 Hz'], ['EU', '230 V, 50 Hz']]} onChange={(v) => form.setData('region', v)} />
-                    <Button h="44px" bg="copper" color="onCopper" onClick={() => begin({ model: '' })}>From nothing</Button>
-                    <Select label="Shipped model" value={form.data.model} options={[['', 'A shipped model…'], ...models.map((m): [string, string] => [m.name, m.title])]} onChange={(v) => form.setData('model', v)} />
-                    <Button h="44px" variant="outline" color="ink" borderColor="line" disabled={form.data.model === ''} onClick={() => begin({})}>From that model</Button>
-                    <Button asChild h="44px" variant="outline" color="ink" borderColor="line"><label>From a file; or drop or paste it here<input type="file" accept=".json,application/json" aria-label="Model from a file" style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }} onChange={(e) => take(e.target.files?.[0])} /></label></Button>
-                    {form.errors.file && <Text role="alert" fontSize="14px" color="danger" overflowWrap="anywhere">{form.errors.file}</Text>}
+                    <Select
+                        label="Supply"
+                        value={form.data.region}
+                        options={[
+                            ['NA', '120 V, 60 Hz'],
+                            ['EU', '230 V, 50 Hz'],
+                        ]}
+                        onChange={(v) => form.setData('region', v)}
+                    />
+                    <Button h="44px" bg="copper" color="onCopper" onClick={() => begin({ model: '' })}>
+                        From nothing
+                    </Button>
+                    <Select
+                        label="Shipped model"
+                        value={form.data.model}
+                        options={[['', 'A shipped model…'], ...models.map((m): [string, string] => [m.name, m.title])]}
+                        onChange={(v) => form.setData('model', v)}
+                    />
+                    <Button
+                        h="44px"
+                        variant="outline"
+                        color="ink"
+                        borderColor="line"
+                        disabled={form.data.model === ''}
+                        onClick={() => begin({})}
+                    >
+                        From that model
+                    </Button>
+                    <Button asChild h="44px" variant="outline" color="ink" borderColor="line">
+                        <label>
+                            From a file; or drop or paste it here
+                            <input
+                                type="file"
+                                accept=".json,application/json"
+                                aria-label="Model from a file"
+                                style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
+                                onChange={(e) => take(e.target.files?.[0])}
+                            />
+                        </label>
+                    </Button>
+                    {form.errors.file && (
+                        <Text role="alert" fontSize="14px" color="danger" overflowWrap="anywhere">
+                            {form.errors.file}
+                        </Text>
+                    )}
                 </Stack>
             </Grid>
         </Frame>

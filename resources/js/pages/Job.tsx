@@ -4,11 +4,36 @@ import { MarkAgain } from '@/marks/MarkAgain'
 import { Frame } from '@/shell/Frame'
 import type { Briefing } from '@/lib/types'
 
-interface Row { name?: string; attempt: number | null; entries: number; handed_back: boolean; total: number | null; passed: boolean | null; verdict: string | null; marking: { share?: number; error?: string } | null; others: { title: string; total: number; passed: boolean }[] }
-interface Key { difficulty: { grade: number; questions: number; windows: number; minutes: number }; path: { ask: string; shows: string }[]; look_alikes: string[] }
-interface Props { job: Briefing & { course: string; fault: string; hash: string; key: Key | null }; rows: Row[]; own: Row; sets: { id: number; title: string }[] }
+interface Row {
+    name?: string
+    attempt: number | null
+    entries: number
+    handed_back: boolean
+    total: number | null
+    passed: boolean | null
+    verdict: string | null
+    marking: { share?: number; error?: string } | null
+    others: { title: string; total: number; passed: boolean }[]
+}
+interface Key {
+    difficulty: { grade: number; questions: number; windows: number; minutes: number }
+    path: { ask: string; shows: string }[]
+    look_alikes: string[]
+}
+interface Props {
+    job: Briefing & { course: string; fault: string; hash: string; key: Key | null }
+    rows: Row[]
+    own: Row
+    sets: { id: number; title: string }[]
+}
 
-const VERDICTS: Record<string, string> = { proved: 'proved', supported: 'likely, not proved', guess: 'a guess', contradicted: 'contradicted', none: 'nothing named' }
+const VERDICTS: Record<string, string> = {
+    proved: 'proved',
+    supported: 'likely, not proved',
+    guess: 'a guess',
+    contradicted: 'contradicted',
+    none: 'nothing named',
+}
 
 /** One job: what was given, and how each trainee fared. */
 export default function Job({ job, rows, own, sets }: Props) {
@@ -17,51 +42,123 @@ export default function Job({ job, rows, own, sets }: Props) {
             <Stack gap="5">
                 <Flex justify="space-between" align="start" gap="4">
                     <Box>
-                        <Heading as="h1" size="2xl">{job.title}</Heading>
+                        <Heading as="h1" size="2xl">
+                            {job.title}
+                        </Heading>
                         <Text>“{job.complaint}”</Text>
-                        <Text fontSize="14px" color="faint">{job.course} · {job.kind === 'exam' ? 'examination' : 'practice'} · house rules: {job.rules.title}, version {job.rules.version} · model frozen as <span className="reading">{job.hash}</span></Text>
+                        <Text fontSize="14px" color="faint">
+                            {job.course} · {job.kind === 'exam' ? 'examination' : 'practice'} · house rules:{' '}
+                            {job.rules.title}, version {job.rules.version} · model frozen as{' '}
+                            <span className="reading">{job.hash}</span>
+                        </Text>
                     </Box>
                     <HStack flexShrink={0}>
-                        {own.handed_back && <Button asChild h="44px" variant="outline" color="ink" borderColor="line"><Link href={`/attempts/${own.attempt}/debrief`}>My own debrief</Link></Button>}
-                        {!own.handed_back && <Button h="44px" bg="copper" color="onCopper" onClick={() => router.post(`/jobs/${job.id}/attempt`)}>{own.attempt ? 'Go on trying it' : 'Try it myself'}</Button>}
+                        {own.handed_back && (
+                            <Button asChild h="44px" variant="outline" color="ink" borderColor="line">
+                                <Link href={`/attempts/${own.attempt}/debrief`}>My own debrief</Link>
+                            </Button>
+                        )}
+                        {!own.handed_back && (
+                            <Button
+                                h="44px"
+                                bg="copper"
+                                color="onCopper"
+                                onClick={() => router.post(`/jobs/${job.id}/attempt`)}
+                            >
+                                {own.attempt ? 'Go on trying it' : 'Try it myself'}
+                            </Button>
+                        )}
                     </HStack>
                 </Flex>
                 <Box bg="copperWash" borderRadius="md" p="3">
-                    <Text><b>The fault:</b> {job.fault}</Text>
+                    <Text>
+                        <b>The fault:</b> {job.fault}
+                    </Text>
                     {job.key ? (
                         <>
-                            <Text fontSize="14px">Grade {job.key.difficulty.grade} of 5, {job.key.difficulty.minutes} minutes for a perfect hand. {job.key.look_alikes.length > 0 && `Naming ${job.key.look_alikes.join(' or ')} is right too: nothing tells them apart.`}</Text>
-                            <Text fontSize="14px" fontWeight={700} mt="2">The shortest way to it</Text>
-                            <Box as="ol" pl="5" fontSize="14px" listStyleType="decimal">{job.key.path.map((p) => <li key={p.ask}>{p.ask}: <span className="reading">{p.shows}</span></li>)}</Box>
+                            <Text fontSize="14px">
+                                Grade {job.key.difficulty.grade} of 5, {job.key.difficulty.minutes} minutes for a
+                                perfect hand.{' '}
+                                {job.key.look_alikes.length > 0 &&
+                                    `Naming ${job.key.look_alikes.join(' or ')} is right too: nothing tells them apart.`}
+                            </Text>
+                            <Text fontSize="14px" fontWeight={700} mt="2">
+                                The shortest way to it
+                            </Text>
+                            <Box as="ol" pl="5" fontSize="14px" listStyleType="decimal">
+                                {job.key.path.map((p) => (
+                                    <li key={p.ask}>
+                                        {p.ask}: <span className="reading">{p.shows}</span>
+                                    </li>
+                                ))}
+                            </Box>
                         </>
                     ) : (
-                        <Text fontSize="14px" color="faint">Its answer key is made when the trouble of its model is analysed.</Text>
+                        <Text fontSize="14px" color="faint">
+                            Its answer key is made when the trouble of its model is analysed.
+                        </Text>
                     )}
                 </Box>
                 <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" overflow="hidden">
                     <Table.Root>
                         <Table.Header>
-                            <Table.Row bg="ground">{['Trainee', 'Where', 'Entries', 'Conclusion', 'Mark', ''].map((h) => <Table.ColumnHeader key={h} color="ink">{h}</Table.ColumnHeader>)}</Table.Row>
+                            <Table.Row bg="ground">
+                                {['Trainee', 'Where', 'Entries', 'Conclusion', 'Mark', ''].map((h) => (
+                                    <Table.ColumnHeader key={h} color="ink">
+                                        {h}
+                                    </Table.ColumnHeader>
+                                ))}
+                            </Table.Row>
                         </Table.Header>
                         <Table.Body>
                             {rows.map((r) => (
                                 <Table.Row key={r.name} bg="sheet">
                                     <Table.Cell fontWeight={700}>{r.name}</Table.Cell>
-                                    <Table.Cell>{r.handed_back ? 'handed back' : r.attempt ? 'at the bench' : 'not begun'}</Table.Cell>
+                                    <Table.Cell>
+                                        {r.handed_back ? 'handed back' : r.attempt ? 'at the bench' : 'not begun'}
+                                    </Table.Cell>
                                     <Table.Cell className="reading">{r.entries}</Table.Cell>
                                     <Table.Cell>{r.verdict ? VERDICTS[r.verdict] : '–'}</Table.Cell>
                                     <Table.Cell>
-                                        <Text className="reading" color={r.passed === null ? undefined : r.passed ? 'good' : 'danger'}>{r.total === null ? '–' : `${r.total.toFixed(1)} ${r.passed ? 'passed' : 'not passed'}`}</Text>
-                                        {r.marking?.error && <Text fontSize="13px" color="danger">{r.marking.error}</Text>}
-                                        {r.others.map((o, i) => <Text key={i} fontSize="13px" color="faint">{o.title}: <span className="reading">{o.total.toFixed(1)}</span> {o.passed ? 'passed' : 'not passed'}</Text>)}
+                                        <Text
+                                            className="reading"
+                                            color={r.passed === null ? undefined : r.passed ? 'good' : 'danger'}
+                                        >
+                                            {r.total === null
+                                                ? '–'
+                                                : `${r.total.toFixed(1)} ${r.passed ? 'passed' : 'not passed'}`}
+                                        </Text>
+                                        {r.marking?.error && (
+                                            <Text fontSize="13px" color="danger">
+                                                {r.marking.error}
+                                            </Text>
+                                        )}
+                                        {r.others.map((o, i) => (
+                                            <Text key={i} fontSize="13px" color="faint">
+                                                {o.title}: <span className="reading">{o.total.toFixed(1)}</span>{' '}
+                                                {o.passed ? 'passed' : 'not passed'}
+                                            </Text>
+                                        ))}
                                     </Table.Cell>
-                                    <Table.Cell>{r.handed_back && <Link href={`/attempts/${r.attempt}/debrief`}><Text color="copper" textDecoration="underline">Debrief</Text></Link>}</Table.Cell>
+                                    <Table.Cell>
+                                        {r.handed_back && (
+                                            <Link href={`/attempts/${r.attempt}/debrief`}>
+                                                <Text color="copper" textDecoration="underline">
+                                                    Debrief
+                                                </Text>
+                                            </Link>
+                                        )}
+                                    </Table.Cell>
                                 </Table.Row>
                             ))}
                         </Table.Body>
                     </Table.Root>
                 </Box>
-                <MarkAgain job={job.id} sets={sets} marking={rows.some((r) => r.marking !== null && !r.marking.error)} />
+                <MarkAgain
+                    job={job.id}
+                    sets={sets}
+                    marking={rows.some((r) => r.marking !== null && !r.marking.error)}
+                />
             </Stack>
         </Frame>
     )

@@ -2,99 +2,309 @@ import { Box, Button, Grid, Heading, HStack, Input, Stack, Text } from '@chakra-
 import { useState } from 'react'
 import { Word } from '@/builder/Inspector'
 import { figure } from '@/builder/Field'
-import { Refusal, send } from '@/lib/send'
+import { useSent } from '@/lib/query'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
 
-interface Table { name: string; title: string; inputs: string[]; outputs: string[] }
-interface Kind { id: number; title: string; document: { kind: string; terminals: Record<string, unknown>; primitives: Record<string, { type: string }>; modes: Record<string, { title: string }> } }
-interface Props { kinds: Kind[]; types: string[]; tables: Table[] }
-interface TerminalSaid { name: string; edge: string }
-interface Inner { id: string; type: string; a: string; b: string; follows: string; figures: Record<string, string>; table: string; inputs: Record<string, [string, string]> }
+interface Table {
+    name: string
+    title: string
+    inputs: string[]
+    outputs: string[]
+}
+interface Kind {
+    id: number
+    title: string
+    document: {
+        kind: string
+        terminals: Record<string, unknown>
+        primitives: Record<string, { type: string }>
+        modes: Record<string, { title: string }>
+    }
+}
+interface Props {
+    kinds: Kind[]
+    types: string[]
+    tables: Table[]
+}
+interface TerminalSaid {
+    name: string
+    edge: string
+}
+interface Inner {
+    id: string
+    type: string
+    a: string
+    b: string
+    follows: string
+    figures: Record<string, string>
+    table: string
+    inputs: Record<string, [string, string]>
+}
 
 /** What a primitive needs to be told in figures, and what is usual; common practice, no source. */
 const FIGURES: Record<string, Record<string, string>> = {
-    contact: {}, coil: { ohm: '150', reactance_ohm: '250', pull_in_v: '16', drop_out_v: '8', pull_in_ms: '25', drop_out_ms: '20' }, resistor: { ohm: '300' },
-    heater: { cold_ohm: '58', hot_ohm: '30', rise_f: '2500', rated_v: '120', tau_s: '5', room_f: '68', glows_at_f: '1800' }, motor: { run_v: '80', tau_s: '1', overload_s: '600', overload_cools_s: '600' },
-    lever: { positions: 'off, on', at: 'off' }, sensor: { opens_at: '200', closes_at: '170' }, fuse: { amps: '3', ohm: '0.02', melt_s: '2' }, actuator: { ohm: '60', reactance_ohm: '40', run_v: '17', travel_s: '30' }, passage: {}, control: {},
+    contact: {},
+    coil: { ohm: '150', reactance_ohm: '250', pull_in_v: '16', drop_out_v: '8', pull_in_ms: '25', drop_out_ms: '20' },
+    resistor: { ohm: '300' },
+    heater: {
+        cold_ohm: '58',
+        hot_ohm: '30',
+        rise_f: '2500',
+        rated_v: '120',
+        tau_s: '5',
+        room_f: '68',
+        glows_at_f: '1800',
+    },
+    motor: { run_v: '80', tau_s: '1', overload_s: '600', overload_cools_s: '600' },
+    lever: { positions: 'off, on', at: 'off' },
+    sensor: { opens_at: '200', closes_at: '170' },
+    fuse: { amps: '3', ohm: '0.02', melt_s: '2' },
+    actuator: { ohm: '60', reactance_ohm: '40', run_v: '17', travel_s: '30' },
+    passage: {},
+    control: {},
 }
 const WORDS: Record<string, string> = {
-    contact: 'a contact: opens and closes', coil: 'a coil: pulls in on its volts', resistor: 'a resistance, or an input', heater: 'a heater', motor: 'a motor', lever: 'a lever a person sets', sensor: 'a sensor: makes and breaks on heat or pressure', fuse: 'a fuse', actuator: 'a slow motor', passage: 'a way for gas, air or water', control: 'a sequence table',
+    contact: 'a contact: opens and closes',
+    coil: 'a coil: pulls in on its volts',
+    resistor: 'a resistance, or an input',
+    heater: 'a heater',
+    motor: 'a motor',
+    lever: 'a lever a person sets',
+    sensor: 'a sensor: makes and breaks on heat or pressure',
+    fuse: 'a fuse',
+    actuator: 'a slow motor',
+    passage: 'a way for gas, air or water',
+    control: 'a sequence table',
 }
-const EDGES: [string, string][] = [['up', 'upper edge'], ['down', 'lower edge'], ['left', 'left edge'], ['right', 'right edge']]
+const EDGES: [string, string][] = [
+    ['up', 'upper edge'],
+    ['down', 'lower edge'],
+    ['left', 'left edge'],
+    ['right', 'right edge'],
+]
 const TWO = ['contact', 'coil', 'resistor', 'heater', 'fuse', 'actuator', 'motor']
 
 /** Kinds of parts of the school's own: terminals, what lies between them, and a table; no code. */
 export default function Kinds({ kinds, types, tables }: Props) {
     const [saved, setSaved] = useState(kinds)
     const [title, setTitle] = useState('')
-    const [terminals, setTerminals] = useState<TerminalSaid[]>([{ name: '1', edge: 'down' }, { name: '2', edge: 'down' }])
+    const [terminals, setTerminals] = useState<TerminalSaid[]>([
+        { name: '1', edge: 'down' },
+        { name: '2', edge: 'down' },
+    ])
     const [inner, setInner] = useState<Inner[]>([])
-    const [error, setError] = useState<string | null>(null)
     const [done, setDone] = useState<string | null>(null)
     const names = terminals.map((t) => t.name)
-    const put = (i: number, more: Partial<Inner>) => setInner((all) => all.map((x, j) => (j === i ? { ...x, ...more } : x)))
+    const put = (i: number, more: Partial<Inner>) =>
+        setInner((all) => all.map((x, j) => (j === i ? { ...x, ...more } : x)))
     const drivers = inner.filter((x) => ['coil', 'lever', 'sensor', 'control', 'actuator'].includes(x.type))
-    const keep = async () => {
-        try {
-            const kind = await send<{ id: number; kind: Kind['document'] & { title: string } }>('POST', '/kinds', { name: title, title: title.toLowerCase(), terminals, primitives: Object.fromEntries(inner.map((x) => [x.id, spec(x)])) })
-            setSaved((s) => [...s.filter((k) => k.id !== kind.id), { id: kind.id, title: kind.kind.title, document: kind.kind }])
-            setDone(`${title} is kept. It can be placed from the catalogue, and has ${Object.keys(kind.kind.modes).length} faults by its nature.`)
-            setError(null)
-        } catch (e) {
-            setError(e instanceof Refusal ? e.message : 'That did not work. Try again.')
-        }
-    }
+    const kept = useSent<
+        { id: number; kind: Kind['document'] & { title: string } },
+        { name: string; title: string; terminals: TerminalSaid[]; primitives: Record<string, unknown> }
+    >('/kinds', {
+        onDone: (kind) => {
+            setSaved((s) => [
+                ...s.filter((k) => k.id !== kind.id),
+                { id: kind.id, title: kind.kind.title, document: kind.kind },
+            ])
+            setDone(
+                `${title} is kept. It can be placed from the catalogue, and has ${Object.keys(kind.kind.modes).length} faults by its nature.`,
+            )
+        },
+    })
+    const error = kept.error?.message ?? null
+    const keep = () =>
+        kept.mutate({
+            name: title,
+            title: title.toLowerCase(),
+            terminals,
+            primitives: Object.fromEntries(inner.map((x) => [x.id, spec(x)])),
+        })
     return (
         <Frame title="Own kinds of parts">
             <Grid templateColumns="1fr 340px" gap="5" alignItems="start">
                 <Stack gap="4">
-                    <Heading as="h1" size="2xl">Own kinds of parts</Heading>
-                    <Text color="faint">A part is its terminals, and what lies between them. Each thing in it has its faults by its nature.</Text>
+                    <Heading as="h1" size="2xl">
+                        Own kinds of parts
+                    </Heading>
+                    <Text color="faint">
+                        A part is its terminals, and what lies between them. Each thing in it has its faults by its
+                        nature.
+                    </Text>
                     <Box>
                         <Text fontSize="14px">What it is called</Text>
-                        <Input aria-label="What it is called" h="44px" borderColor="line" bg="sheet" value={title} onChange={(e) => setTitle(e.target.value)} />
+                        <Input
+                            aria-label="What it is called"
+                            h="44px"
+                            borderColor="line"
+                            bg="sheet"
+                            value={title}
+                            onChange={(e) => setTitle(e.target.value)}
+                        />
                     </Box>
                     <Box as="section" aria-label="Terminals">
-                        <Heading as="h2" size="md">Terminals</Heading>
+                        <Heading as="h2" size="md">
+                            Terminals
+                        </Heading>
                         {terminals.map((t, i) => (
                             <HStack key={i} gap="2" mt="1">
-                                <Input aria-label={`Terminal ${i + 1}`} h="40px" w="110px" borderColor="line" bg="sheet" value={t.name} onChange={(e) => setTerminals((all) => all.map((x, j) => (j === i ? { ...x, name: e.target.value } : x)))} />
-                                <Box w="160px"><Select label={`Edge of terminal ${i + 1}`} value={t.edge} options={EDGES} onChange={(edge) => setTerminals((all) => all.map((x, j) => (j === i ? { ...x, edge } : x)))} /></Box>
-                                <Word onClick={() => setTerminals((all) => all.filter((_, j) => j !== i))}>Take out</Word>
+                                <Input
+                                    aria-label={`Terminal ${i + 1}`}
+                                    h="40px"
+                                    w="110px"
+                                    borderColor="line"
+                                    bg="sheet"
+                                    value={t.name}
+                                    onChange={(e) =>
+                                        setTerminals((all) =>
+                                            all.map((x, j) => (j === i ? { ...x, name: e.target.value } : x)),
+                                        )
+                                    }
+                                />
+                                <Box w="160px">
+                                    <Select
+                                        label={`Edge of terminal ${i + 1}`}
+                                        value={t.edge}
+                                        options={EDGES}
+                                        onChange={(edge) =>
+                                            setTerminals((all) => all.map((x, j) => (j === i ? { ...x, edge } : x)))
+                                        }
+                                    />
+                                </Box>
+                                <Word onClick={() => setTerminals((all) => all.filter((_, j) => j !== i))}>
+                                    Take out
+                                </Word>
                             </HStack>
                         ))}
-                        <Box mt="1"><Word onClick={() => setTerminals((all) => [...all, { name: String(all.length + 1), edge: 'down' }])}>One more terminal</Word></Box>
+                        <Box mt="1">
+                            <Word
+                                onClick={() =>
+                                    setTerminals((all) => [...all, { name: String(all.length + 1), edge: 'down' }])
+                                }
+                            >
+                                One more terminal
+                            </Word>
+                        </Box>
                     </Box>
                     <Box as="section" aria-label="What is in it">
-                        <Heading as="h2" size="md">What is in it</Heading>
+                        <Heading as="h2" size="md">
+                            What is in it
+                        </Heading>
                         {inner.map((x, i) => (
                             <Box key={i} bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3" mt="2">
                                 <HStack gap="2" wrap="wrap" align="flex-end">
-                                    <Labelled label="Name"><Input aria-label={`Name of ${i + 1}`} h="40px" w="130px" borderColor="line" value={x.id} onChange={(e) => put(i, { id: e.target.value.toLowerCase().replace(/[^a-z0-9_]/g, '_') })} /></Labelled>
+                                    <Labelled label="Name">
+                                        <Input
+                                            aria-label={`Name of ${i + 1}`}
+                                            h="40px"
+                                            w="130px"
+                                            borderColor="line"
+                                            value={x.id}
+                                            onChange={(e) =>
+                                                put(i, { id: e.target.value.toLowerCase().replace(/[^a-z0-9_]/g, '_') })
+                                            }
+                                        />
+                                    </Labelled>
                                     <Text fontSize="14px">{WORDS[x.type]}</Text>
                                     {TWO.includes(x.type) && (
                                         <>
-                                            <Labelled label="from"><Select label={`${x.id} from`} value={x.a} options={names.map((n) => [n, n])} onChange={(a) => put(i, { a })} /></Labelled>
-                                            <Labelled label="to"><Select label={`${x.id} to`} value={x.b} options={names.map((n) => [n, n])} onChange={(b) => put(i, { b })} /></Labelled>
+                                            <Labelled label="from">
+                                                <Select
+                                                    label={`${x.id} from`}
+                                                    value={x.a}
+                                                    options={names.map((n) => [n, n])}
+                                                    onChange={(a) => put(i, { a })}
+                                                />
+                                            </Labelled>
+                                            <Labelled label="to">
+                                                <Select
+                                                    label={`${x.id} to`}
+                                                    value={x.b}
+                                                    options={names.map((n) => [n, n])}
+                                                    onChange={(b) => put(i, { b })}
+                                                />
+                                            </Labelled>
                                         </>
                                     )}
-                                    {['contact', 'passage'].includes(x.type) && <Labelled label="driven by"><Select label={`${x.id} is driven by`} value={x.follows} options={[['', x.type === 'passage' ? 'nothing' : 'choose…'], ...drivers.flatMap((d): [string, string][] => (d.type === 'control' ? (tables.find((t) => t.name === d.table)?.outputs ?? []).map((o) => [`${d.id}/out.${o}`, `${d.id}: ${o}`]) : [[d.id, d.id]]))]} onChange={(follows) => put(i, { follows })} /></Labelled>}
+                                    {['contact', 'passage'].includes(x.type) && (
+                                        <Labelled label="driven by">
+                                            <Select
+                                                label={`${x.id} is driven by`}
+                                                value={x.follows}
+                                                options={[
+                                                    ['', x.type === 'passage' ? 'nothing' : 'choose…'],
+                                                    ...drivers.flatMap((d): [string, string][] =>
+                                                        d.type === 'control'
+                                                            ? (
+                                                                  tables.find((t) => t.name === d.table)?.outputs ?? []
+                                                              ).map((o) => [`${d.id}/out.${o}`, `${d.id}: ${o}`])
+                                                            : [[d.id, d.id]],
+                                                    ),
+                                                ]}
+                                                onChange={(follows) => put(i, { follows })}
+                                            />
+                                        </Labelled>
+                                    )}
                                     <Box flex="1" />
-                                    <Word onClick={() => setInner((all) => all.filter((_, j) => j !== i))}>Take out</Word>
+                                    <Word onClick={() => setInner((all) => all.filter((_, j) => j !== i))}>
+                                        Take out
+                                    </Word>
                                 </HStack>
                                 <HStack gap="2" wrap="wrap" mt="1">
-                                    {Object.entries(x.figures).map(([key, value]) => <Labelled key={key} label={key.replaceAll('_', ' ')}><Input aria-label={`${x.id} ${key.replaceAll('_', ' ')}`} h="40px" w="110px" borderColor="line" value={value} onChange={(e) => put(i, { figures: { ...x.figures, [key]: e.target.value } })} /></Labelled>)}
+                                    {Object.entries(x.figures).map(([key, value]) => (
+                                        <Labelled key={key} label={key.replaceAll('_', ' ')}>
+                                            <Input
+                                                aria-label={`${x.id} ${key.replaceAll('_', ' ')}`}
+                                                h="40px"
+                                                w="110px"
+                                                borderColor="line"
+                                                value={value}
+                                                onChange={(e) =>
+                                                    put(i, { figures: { ...x.figures, [key]: e.target.value } })
+                                                }
+                                            />
+                                        </Labelled>
+                                    ))}
                                 </HStack>
                                 {x.type === 'control' && (
                                     <Stack gap="1" mt="1">
-                                        <Select label={`Table of ${x.id}`} value={x.table} options={tables.map((t) => [t.name, t.title])} onChange={(table) => put(i, { table, inputs: inputsOf(tables, table, names) })} />
-                                        <Text fontSize="13px" color="faint">Each input is volts between two of its terminals: on at 14, off at 8.</Text>
+                                        <Select
+                                            label={`Table of ${x.id}`}
+                                            value={x.table}
+                                            options={tables.map((t) => [t.name, t.title])}
+                                            onChange={(table) =>
+                                                put(i, { table, inputs: inputsOf(tables, table, names) })
+                                            }
+                                        />
+                                        <Text fontSize="13px" color="faint">
+                                            Each input is volts between two of its terminals: on at 14, off at 8.
+                                        </Text>
                                         {Object.entries(x.inputs).map(([input, [a, b]]) => (
                                             <HStack key={input} gap="2">
-                                                <Text fontSize="14px" w="110px">{input}</Text>
-                                                <Box w="120px"><Select label={`${input} from`} value={a} options={names.map((n) => [n, n])} onChange={(v) => put(i, { inputs: { ...x.inputs, [input]: [v, b] } })} /></Box>
-                                                <Box w="120px"><Select label={`${input} to`} value={b} options={names.map((n) => [n, n])} onChange={(v) => put(i, { inputs: { ...x.inputs, [input]: [a, v] } })} /></Box>
+                                                <Text fontSize="14px" w="110px">
+                                                    {input}
+                                                </Text>
+                                                <Box w="120px">
+                                                    <Select
+                                                        label={`${input} from`}
+                                                        value={a}
+                                                        options={names.map((n) => [n, n])}
+                                                        onChange={(v) =>
+                                                            put(i, { inputs: { ...x.inputs, [input]: [v, b] } })
+                                                        }
+                                                    />
+                                                </Box>
+                                                <Box w="120px">
+                                                    <Select
+                                                        label={`${input} to`}
+                                                        value={b}
+                                                        options={names.map((n) => [n, n])}
+                                                        onChange={(v) =>
+                                                            put(i, { inputs: { ...x.inputs, [input]: [a, v] } })
+                                                        }
+                                                    />
+                                                </Box>
                                             </HStack>
                                         ))}
                                     </Stack>
@@ -102,22 +312,74 @@ export default function Kinds({ kinds, types, tables }: Props) {
                             </Box>
                         ))}
                         <HStack gap="1" wrap="wrap" mt="2" role="group" aria-label="Put in">
-                            {types.map((type) => <Word key={type} onClick={() => setInner((all) => [...all, { id: free(type, all), type, a: names[0] ?? '', b: names[1] ?? '', follows: '', figures: FIGURES[type] ?? {}, table: tables[0]?.name ?? '', inputs: type === 'control' ? inputsOf(tables, tables[0]?.name ?? '', names) : {} }])}>+ {type}</Word>)}
+                            {types.map((type) => (
+                                <Word
+                                    key={type}
+                                    onClick={() =>
+                                        setInner((all) => [
+                                            ...all,
+                                            {
+                                                id: free(type, all),
+                                                type,
+                                                a: names[0] ?? '',
+                                                b: names[1] ?? '',
+                                                follows: '',
+                                                figures: FIGURES[type] ?? {},
+                                                table: tables[0]?.name ?? '',
+                                                inputs:
+                                                    type === 'control'
+                                                        ? inputsOf(tables, tables[0]?.name ?? '', names)
+                                                        : {},
+                                            },
+                                        ])
+                                    }
+                                >
+                                    + {type}
+                                </Word>
+                            ))}
                         </HStack>
                     </Box>
-                    {error && <Text role="alert" color="danger">{error}</Text>}
-                    {done && <Text role="status" color="good">{done}</Text>}
-                    <Button h="44px" bg="copper" color="onCopper" disabled={title.trim() === ''} onClick={() => void keep()}>Keep it in the catalogue</Button>
+                    {error && (
+                        <Text role="alert" color="danger">
+                            {error}
+                        </Text>
+                    )}
+                    {done && (
+                        <Text role="status" color="good">
+                            {done}
+                        </Text>
+                    )}
+                    <Button
+                        h="44px"
+                        bg="copper"
+                        color="onCopper"
+                        disabled={title.trim() === ''}
+                        onClick={() => void keep()}
+                    >
+                        Keep it in the catalogue
+                    </Button>
                 </Stack>
                 <Stack as="section" aria-label="Kept" gap="2">
-                    <Heading as="h2" size="md">In the catalogue</Heading>
+                    <Heading as="h2" size="md">
+                        In the catalogue
+                    </Heading>
                     {saved.length === 0 && <Text color="faint">None of our own yet.</Text>}
                     {saved.map((k) => (
                         <Box key={k.id} bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3">
                             <Text fontWeight={700}>{k.title}</Text>
-                            <Text fontSize="14px" color="faint">terminals {Object.keys(k.document.terminals).join(', ')}</Text>
-                            <Text fontSize="14px" color="faint">{Object.values(k.document.primitives).map((p) => p.type).join(', ')}</Text>
-                            <Text fontSize="14px">{Object.values(k.document.modes).map((m) => m.title).join('; ')}</Text>
+                            <Text fontSize="14px" color="faint">
+                                terminals {Object.keys(k.document.terminals).join(', ')}
+                            </Text>
+                            <Text fontSize="14px" color="faint">
+                                {Object.values(k.document.primitives)
+                                    .map((p) => p.type)
+                                    .join(', ')}
+                            </Text>
+                            <Text fontSize="14px">
+                                {Object.values(k.document.modes)
+                                    .map((m) => m.title)
+                                    .join('; ')}
+                            </Text>
                         </Box>
                     ))}
                 </Stack>
@@ -127,7 +389,12 @@ export default function Kinds({ kinds, types, tables }: Props) {
 }
 
 function Labelled({ label, children }: { label: string; children: React.ReactNode }) {
-    return <Box><Text fontSize="13px">{label}</Text>{children}</Box>
+    return (
+        <Box>
+            <Text fontSize="13px">{label}</Text>
+            {children}
+        </Box>
+    )
 }
 
 function free(type: string, all: Inner[]): string {
@@ -137,20 +404,39 @@ function free(type: string, all: Inner[]): string {
 }
 
 function inputsOf(tables: Table[], table: string, names: string[]): Record<string, [string, string]> {
-    return Object.fromEntries((tables.find((t) => t.name === table)?.inputs ?? []).map((input) => [input, [names[0] ?? '', names[1] ?? '']]))
+    return Object.fromEntries(
+        (tables.find((t) => t.name === table)?.inputs ?? []).map((input) => [input, [names[0] ?? '', names[1] ?? '']]),
+    )
 }
 
 /** What was said of a primitive, as the format has it. */
 export function spec(x: Inner): Record<string, unknown> {
-    const figures = Object.fromEntries(Object.entries(x.figures).map(([k, v]) => [k, k === 'positions' ? v.split(',').map((p) => p.trim()) : figure(v)]))
+    const figures = Object.fromEntries(
+        Object.entries(x.figures).map(([k, v]) => [
+            k,
+            k === 'positions' ? v.split(',').map((p) => p.trim()) : figure(v),
+        ]),
+    )
     const [follows, key] = x.follows.split('/')
     return {
-        type: x.type, ...figures,
-        ...(x.type === 'motor' ? { line: x.a, common: x.b, run: [20, 15], locked: [6, 5] } : TWO.includes(x.type) ? { between: [x.a, x.b] } : {}),
+        type: x.type,
+        ...figures,
+        ...(x.type === 'motor'
+            ? { line: x.a, common: x.b, run: [20, 15], locked: [6, 5] }
+            : TWO.includes(x.type)
+              ? { between: [x.a, x.b] }
+              : {}),
         ...(x.type === 'contact' && follows ? { follows, key: key ?? keyOf(follows) } : {}),
         ...(x.type === 'passage' && follows ? { follows, key: key ?? keyOf(follows) } : {}),
         ...(x.type === 'sensor' ? { of: '@senses' } : {}),
-        ...(x.type === 'control' ? { table: x.table, inputs: Object.fromEntries(Object.entries(x.inputs).map(([input, ac]) => [input, { ac, on: 14, off: 8, after_ms: 300 }])) } : {}),
+        ...(x.type === 'control'
+            ? {
+                  table: x.table,
+                  inputs: Object.fromEntries(
+                      Object.entries(x.inputs).map(([input, ac]) => [input, { ac, on: 14, off: 8, after_ms: 300 }]),
+                  ),
+              }
+            : {}),
     }
 }
 

@@ -6,13 +6,17 @@ import { Ladder } from '@/board/Ladder'
 import { Sequence, type SequenceTable } from '@/board/Sequence'
 import { Findings, Trouble } from '@/board/Trouble'
 import { useAnalysis } from '@/board/useAnalysis'
-import { send } from '@/lib/send'
+import { useTold } from '@/lib/query'
 import type { BoardData, Channels, FaultName } from '@/lib/types'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
 import { Tape } from '@/tape/Tape'
 
-interface Preview extends Channels { complaint: { id: string; text: string }[]; until_s: number; states: { at: number; state: string; title: string }[] }
+interface Preview extends Channels {
+    complaint: { id: string; text: string }[]
+    until_s: number
+    states: { at: number; state: string; title: string }[]
+}
 interface Props {
     model: { id: number; title: string; notes: string }
     board: BoardData
@@ -30,38 +34,42 @@ const HEALTHY = 'healthy'
 export default function Model({ model, board, visits, faults, healthy, tables, courses, rules }: Props) {
     const [view, setView] = useState<'Board' | 'Ladder' | 'Sequence' | 'Trouble'>('Board')
     const [words, setWords] = useState('')
-    const [shown, setShown] = useState<Preview | null>(null)
-    const [error, setError] = useState<string | null>(null)
     const course = courses[0]
     const form = useForm({
-        appliance: model.id, course: course?.id ?? 0, trainees: (course?.trainees ?? []).map((t) => t.id),
-        title: '', fault: HEALTHY, visit: Object.keys(visits)[0] ?? '', kind: 'practice', complaint: '', low_battery: false, worn_leads: false, stops: false, rules: rules[0]?.id ?? 0,
+        appliance: model.id,
+        course: course?.id ?? 0,
+        trainees: (course?.trainees ?? []).map((t) => t.id),
+        title: '',
+        fault: HEALTHY,
+        visit: Object.keys(visits)[0] ?? '',
+        kind: 'practice',
+        complaint: '',
+        low_battery: false,
+        worn_leads: false,
+        stops: false,
+        rules: rules[0]?.id ?? 0,
     })
     const { fault, visit } = form.data
 
+    const isHealthy = fault === HEALTHY && visit === Object.keys(visits)[0]
+    const preview = useTold<Preview>(
+        `/models/${model.id}/preview?fault=${encodeURIComponent(fault)}&visit=${encodeURIComponent(visit)}`,
+        { enabled: !isHealthy, keep: true },
+    )
+    const shown = isHealthy ? null : (preview.data ?? null)
+    const error = isHealthy ? null : (preview.error?.message ?? null)
+    const told = preview.isPlaceholderData ? undefined : preview.data?.complaint
     useEffect(() => {
-        if (fault === HEALTHY && visit === Object.keys(visits)[0]) {
-            setShown(null)
-            return
-        }
-        let stale = false
-        send<Preview>('GET', `/models/${model.id}/preview?fault=${encodeURIComponent(fault)}&visit=${encodeURIComponent(visit)}`)
-            .then((p) => {
-                if (stale) return
-                setShown(p)
-                setError(null)
-                form.setData('complaint', p.complaint.map((c) => c.text).join(' '))
-            })
-            .catch((e: Error) => !stale && setError(e.message))
-        return () => {
-            stale = true
-        }
+        if (told) form.setData('complaint', told.map((c) => c.text).join(' '))
         // the form is the same object for this page's life
         // eslint-disable-next-line react-hooks/exhaustive-deps
-    }, [fault, visit, model.id])
+    }, [told])
 
     const analysis = useAnalysis(model.id, visit)
-    const grades = useMemo(() => new Map((analysis.state?.result?.faults ?? []).map((f) => [f.id, f])), [analysis.state])
+    const grades = useMemo(
+        () => new Map((analysis.state?.result?.faults ?? []).map((f) => [f.id, f])),
+        [analysis.state],
+    )
 
     const titles = useMemo(() => Object.fromEntries(faults.map((f) => [f.id, f.title])), [faults])
 
@@ -81,19 +89,54 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
         <Frame title={model.title} full>
             <Grid h="100%" gap="2" templateColumns="270px minmax(0,1fr) 290px">
                 <Stack gap="2" minH="0" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2">
-                    <Heading as="h1" size="md">{model.title}</Heading>
-                    <Input aria-label="Find a fault" placeholder="Find a fault" h="44px" borderColor="line" value={words} onChange={(e) => setWords(e.target.value)} />
+                    <Heading as="h1" size="md">
+                        {model.title}
+                    </Heading>
+                    <Input
+                        aria-label="Find a fault"
+                        placeholder="Find a fault"
+                        h="44px"
+                        borderColor="line"
+                        value={words}
+                        onChange={(e) => setWords(e.target.value)}
+                    />
                     <Box overflowY="auto" minH="0" flex="1" tabIndex={0} aria-label="Faults">
                         {families.map(([family, list]) => (
                             <Box key={family} mb="2">
-                                <Text fontSize="13px" color="faint" fontWeight={700}>{family}</Text>
+                                <Text fontSize="13px" color="faint" fontWeight={700}>
+                                    {family}
+                                </Text>
                                 {list.map((f) => (
                                     <Button
-                                        key={f.id} variant="ghost" w="100%" minH="36px" h="auto" py="1" px="2" justifyContent="flex-start" textAlign="left" whiteSpace="normal" fontSize="14px" fontWeight={400}
-                                        aria-pressed={f.id === fault} bg={f.id === fault ? 'copperWash' : undefined} color="ink" onClick={() => form.setData('fault', f.id)}
+                                        key={f.id}
+                                        variant="ghost"
+                                        w="100%"
+                                        minH="36px"
+                                        h="auto"
+                                        py="1"
+                                        px="2"
+                                        justifyContent="flex-start"
+                                        textAlign="left"
+                                        whiteSpace="normal"
+                                        fontSize="14px"
+                                        fontWeight={400}
+                                        aria-pressed={f.id === fault}
+                                        bg={f.id === fault ? 'copperWash' : undefined}
+                                        color="ink"
+                                        onClick={() => form.setData('fault', f.id)}
                                     >
                                         <span style={{ flex: 1 }}>{f.title}</span>
-                                        {grades.has(f.id) && <Text as="span" fontSize="12px" color="faint" ml="1" title={`grade ${grades.get(f.id)!.grade} of 5`}>{'●'.repeat(grades.get(f.id)!.grade)}</Text>}
+                                        {grades.has(f.id) && (
+                                            <Text
+                                                as="span"
+                                                fontSize="12px"
+                                                color="faint"
+                                                ml="1"
+                                                title={`grade ${grades.get(f.id)!.grade} of 5`}
+                                            >
+                                                {'●'.repeat(grades.get(f.id)!.grade)}
+                                            </Text>
+                                        )}
                                     </Button>
                                 ))}
                             </Box>
@@ -103,79 +146,245 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                 <Stack gap="2" minH="0">
                     <HStack gap="1" role="group" aria-label="View">
                         {(['Board', 'Ladder', 'Sequence', 'Trouble'] as const).map((v) => (
-                            <Button key={v} h="36px" variant="outline" color="ink" aria-pressed={view === v} bg={view === v ? 'copperWash' : 'sheet'} borderColor={view === v ? 'copper' : 'line'} onClick={() => setView(v)}>{v}</Button>
+                            <Button
+                                key={v}
+                                h="36px"
+                                variant="outline"
+                                color="ink"
+                                aria-pressed={view === v}
+                                bg={view === v ? 'copperWash' : 'sheet'}
+                                borderColor={view === v ? 'copper' : 'line'}
+                                onClick={() => setView(v)}
+                            >
+                                {v}
+                            </Button>
                         ))}
                     </HStack>
-                    <Box flex="1" minH="0">{view === 'Ladder' && board.ladder ? <Ladder ladder={board.ladder} board={board} part={chosen?.part ?? null} /> : view === 'Sequence' ? <Sequence tables={tables} /> : view === 'Trouble' ? <Trouble {...analysis} faults={faults} chosen={fault} onChoose={(f) => form.setData('fault', f)} /> : <Board board={board} marked={chosen?.part ?? (fault === HEALTHY ? null : fault.split(':')[0]!)} />}</Box>
+                    <Box flex="1" minH="0">
+                        {view === 'Ladder' && board.ladder ? (
+                            <Ladder ladder={board.ladder} board={board} part={chosen?.part ?? null} />
+                        ) : view === 'Sequence' ? (
+                            <Sequence tables={tables} />
+                        ) : view === 'Trouble' ? (
+                            <Trouble
+                                {...analysis}
+                                faults={faults}
+                                chosen={fault}
+                                onChoose={(f) => form.setData('fault', f)}
+                            />
+                        ) : (
+                            <Board
+                                board={board}
+                                marked={chosen?.part ?? (fault === HEALTHY ? null : fault.split(':')[0]!)}
+                            />
+                        )}
+                    </Box>
                     <Box>
-                        <Text fontSize="14px" fontWeight={700}>Healthy, from the arrival on, door off</Text>
-                        <Tape lanes={board.lanes} channels={healthy} states={healthy.states} now={healthy.until_s} span={healthy.until_s / 0.94} height={148} label="Tape of the healthy run" />
+                        <Text fontSize="14px" fontWeight={700}>
+                            Healthy, from the arrival on, door off
+                        </Text>
+                        <Tape
+                            lanes={board.lanes}
+                            channels={healthy}
+                            states={healthy.states}
+                            now={healthy.until_s}
+                            span={healthy.until_s / 0.94}
+                            height={148}
+                            label="Tape of the healthy run"
+                        />
                     </Box>
                     {shown && (
                         <Box>
-                            <Text fontSize="14px" fontWeight={700} color="danger">{fault === HEALTHY ? visits[visit] : chosen?.title}</Text>
-                            <Tape lanes={board.lanes} channels={shown} states={shown.states} now={shown.until_s} span={shown.until_s / 0.94} height={148} label="Tape with the fault" against={healthy} />
-                            <Text fontSize="12px" color="faint">Dashes under a bar: it differs from the healthy run there.</Text>
+                            <Text fontSize="14px" fontWeight={700} color="danger">
+                                {fault === HEALTHY ? visits[visit] : chosen?.title}
+                            </Text>
+                            <Tape
+                                lanes={board.lanes}
+                                channels={shown}
+                                states={shown.states}
+                                now={shown.until_s}
+                                span={shown.until_s / 0.94}
+                                height={148}
+                                label="Tape with the fault"
+                                against={healthy}
+                            />
+                            <Text fontSize="12px" color="faint">
+                                Dashes under a bar: it differs from the healthy run there.
+                            </Text>
                         </Box>
                     )}
-                    {error && <Text color="danger" role="alert">{error}</Text>}
+                    {error && (
+                        <Text color="danger" role="alert">
+                            {error}
+                        </Text>
+                    )}
                 </Stack>
                 {view === 'Trouble' && analysis.state?.result && (
-                    <Stack gap="3" minH="0" overflowY="auto" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3" tabIndex={0} aria-label="Findings">
+                    <Stack
+                        gap="3"
+                        minH="0"
+                        overflowY="auto"
+                        bg="sheet"
+                        borderWidth="1px"
+                        borderColor="line"
+                        borderRadius="md"
+                        p="3"
+                        tabIndex={0}
+                        aria-label="Findings"
+                    >
                         <Findings result={analysis.state.result} titles={titles} chosen={fault} />
-                        <Button h="44px" flexShrink={0} variant="outline" color="ink" borderColor="line" onClick={() => setView('Board')}>Give it as a job</Button>
+                        <Button
+                            h="44px"
+                            flexShrink={0}
+                            variant="outline"
+                            color="ink"
+                            borderColor="line"
+                            onClick={() => setView('Board')}
+                        >
+                            Give it as a job
+                        </Button>
                     </Stack>
                 )}
                 <Stack
                     {...(view === 'Trouble' && analysis.state?.result ? { display: 'none' } : {})}
-                    as="form" gap="2" minH="0" overflowY="auto" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3"
-                    onSubmit={(e) => { e.preventDefault(); form.post('/jobs') }}
+                    as="form"
+                    gap="2"
+                    minH="0"
+                    overflowY="auto"
+                    bg="sheet"
+                    borderWidth="1px"
+                    borderColor="line"
+                    borderRadius="md"
+                    p="3"
+                    onSubmit={(e) => {
+                        e.preventDefault()
+                        form.post('/jobs')
+                    }}
                 >
-                    <Heading as="h2" size="md">Give it as a job</Heading>
-                    <Text fontSize="14px" color="faint">{chosen && fault !== HEALTHY ? chosen.title : 'Healthy: nothing wrong. Pick a fault on the left, or give it as it is.'}</Text>
+                    <Heading as="h2" size="md">
+                        Give it as a job
+                    </Heading>
+                    <Text fontSize="14px" color="faint">
+                        {chosen && fault !== HEALTHY
+                            ? chosen.title
+                            : 'Healthy: nothing wrong. Pick a fault on the left, or give it as it is.'}
+                    </Text>
                     <Row label="How it is found" error={form.errors.visit}>
-                        <Select label="How it is found" value={visit} onChange={(v) => form.setData('visit', v)} options={Object.entries(visits).map(([k, v]) => [k, v])} />
+                        <Select
+                            label="How it is found"
+                            value={visit}
+                            onChange={(v) => form.setData('visit', v)}
+                            options={Object.entries(visits).map(([k, v]) => [k, v])}
+                        />
                     </Row>
                     <Row label="What the customer says" error={form.errors.complaint}>
-                        <Textarea aria-label="What the customer says" rows={4} borderColor="line" value={form.data.complaint} onChange={(e) => form.setData('complaint', e.target.value)} />
+                        <Textarea
+                            aria-label="What the customer says"
+                            rows={4}
+                            borderColor="line"
+                            value={form.data.complaint}
+                            onChange={(e) => form.setData('complaint', e.target.value)}
+                        />
                     </Row>
                     <Row label="Title" error={form.errors.title}>
-                        <Input aria-label="Title" h="44px" borderColor="line" value={form.data.title} onChange={(e) => form.setData('title', e.target.value)} />
+                        <Input
+                            aria-label="Title"
+                            h="44px"
+                            borderColor="line"
+                            value={form.data.title}
+                            onChange={(e) => form.setData('title', e.target.value)}
+                        />
                     </Row>
                     <Row label="Kind" error={form.errors.kind}>
-                        <Select label="Kind" value={form.data.kind} onChange={(v) => form.setData('kind', v)} options={[['practice', 'Practice'], ['exam', 'Examination']]} />
-                    </Row>
-                    <Box>
-                        <Text fontSize="14px" fontWeight={700}>The trainee's meter</Text>
-                        <Tick checked={form.data.low_battery} onChange={(on) => form.setData('low_battery', on)}>Its battery is low: it reads high, and says so</Tick>
-                        <Tick checked={form.data.worn_leads} onChange={(on) => form.setData('worn_leads', on)}>Its leads are worn: now and then one does not touch</Tick>
-                    </Box>
-                    <Box>
-                        <Text fontSize="14px" fontWeight={700}>House rules</Text>
-                        <Select label="House rules" value={String(form.data.rules)} onChange={(v) => form.setData('rules', Number(v))} options={rules.map((r) => [String(r.id), r.title])} />
-                        <Tick checked={form.data.stops} onChange={(on) => form.setData('stops', on)}>What would hurt is stopped before it is done, and noted as tried</Tick>
-                    </Box>
-                    <Row label="Class" error={form.errors.course}>
                         <Select
-                            label="Class" value={String(form.data.course)} options={courses.map((c) => [String(c.id), c.name])}
-                            onChange={(v) => form.setData((d) => ({ ...d, course: Number(v), trainees: (courses.find((c) => c.id === Number(v))?.trainees ?? []).map((t) => t.id) }))}
+                            label="Kind"
+                            value={form.data.kind}
+                            onChange={(v) => form.setData('kind', v)}
+                            options={[
+                                ['practice', 'Practice'],
+                                ['exam', 'Examination'],
+                            ]}
                         />
                     </Row>
                     <Box>
-                        <Text fontSize="14px" fontWeight={700}>To</Text>
+                        <Text fontSize="14px" fontWeight={700}>
+                            The trainee's meter
+                        </Text>
+                        <Tick checked={form.data.low_battery} onChange={(on) => form.setData('low_battery', on)}>
+                            Its battery is low: it reads high, and says so
+                        </Tick>
+                        <Tick checked={form.data.worn_leads} onChange={(on) => form.setData('worn_leads', on)}>
+                            Its leads are worn: now and then one does not touch
+                        </Tick>
+                    </Box>
+                    <Box>
+                        <Text fontSize="14px" fontWeight={700}>
+                            House rules
+                        </Text>
+                        <Select
+                            label="House rules"
+                            value={String(form.data.rules)}
+                            onChange={(v) => form.setData('rules', Number(v))}
+                            options={rules.map((r) => [String(r.id), r.title])}
+                        />
+                        <Tick checked={form.data.stops} onChange={(on) => form.setData('stops', on)}>
+                            What would hurt is stopped before it is done, and noted as tried
+                        </Tick>
+                    </Box>
+                    <Row label="Class" error={form.errors.course}>
+                        <Select
+                            label="Class"
+                            value={String(form.data.course)}
+                            options={courses.map((c) => [String(c.id), c.name])}
+                            onChange={(v) =>
+                                form.setData((d) => ({
+                                    ...d,
+                                    course: Number(v),
+                                    trainees: (courses.find((c) => c.id === Number(v))?.trainees ?? []).map(
+                                        (t) => t.id,
+                                    ),
+                                }))
+                            }
+                        />
+                    </Row>
+                    <Box>
+                        <Text fontSize="14px" fontWeight={700}>
+                            To
+                        </Text>
                         <Grid templateColumns="1fr 1fr" gap="1">
                             {all.map((t) => (
                                 <Tick
-                                    key={t.id} checked={form.data.trainees.includes(t.id)}
-                                    onChange={() => form.setData('trainees', form.data.trainees.includes(t.id) ? form.data.trainees.filter((i) => i !== t.id) : [...form.data.trainees, t.id])}
+                                    key={t.id}
+                                    checked={form.data.trainees.includes(t.id)}
+                                    onChange={() =>
+                                        form.setData(
+                                            'trainees',
+                                            form.data.trainees.includes(t.id)
+                                                ? form.data.trainees.filter((i) => i !== t.id)
+                                                : [...form.data.trainees, t.id],
+                                        )
+                                    }
                                 >
                                     {t.name}
                                 </Tick>
                             ))}
                         </Grid>
                     </Box>
-                    <Button type="submit" h="44px" flexShrink={0} bg="copper" color="onCopper" disabled={form.processing}>Give the job</Button>
-                    {form.errors.fault && <Text color="danger" role="alert">{form.errors.fault}</Text>}
+                    <Button
+                        type="submit"
+                        h="44px"
+                        flexShrink={0}
+                        bg="copper"
+                        color="onCopper"
+                        disabled={form.processing}
+                    >
+                        Give the job
+                    </Button>
+                    {form.errors.fault && (
+                        <Text color="danger" role="alert">
+                            {form.errors.fault}
+                        </Text>
+                    )}
                 </Stack>
             </Grid>
         </Frame>
@@ -192,11 +401,22 @@ function Row({ label, error, children }: { label: string; error?: string; childr
     )
 }
 
-function Tick({ checked, onChange, children }: { checked: boolean; onChange: (on: boolean) => void; children: React.ReactNode }) {
+function Tick({
+    checked,
+    onChange,
+    children,
+}: {
+    checked: boolean
+    onChange: (on: boolean) => void
+    children: React.ReactNode
+}) {
     return (
         <Checkbox.Root checked={checked} minH="32px" onCheckedChange={({ checked: on }) => onChange(on === true)}>
             <Checkbox.HiddenInput />
-            <Checkbox.Control borderColor="faint" _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }} />
+            <Checkbox.Control
+                borderColor="faint"
+                _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }}
+            />
             <Checkbox.Label fontSize="14px">{children}</Checkbox.Label>
         </Checkbox.Root>
     )

@@ -2,21 +2,47 @@ import { Box, Button, Flex, Heading, Stack, Text } from '@chakra-ui/react'
 import { Link } from '@inertiajs/react'
 import { Frame } from '@/shell/Frame'
 
-interface Model { id: number; title: string; notes: string; parts: number; wires: number; faults: number }
+interface Model {
+    id: number
+    title: string
+    notes: string
+    parts: number
+    wires: number
+    faults: number
+}
 
 export default function Models({ models }: { models: Model[] }) {
     return (
         <Frame title="Models">
             <Stack gap="4">
-                <Heading as="h1" size="2xl">Models</Heading>
+                <Heading as="h1" size="2xl">
+                    Models
+                </Heading>
                 {models.map((m) => (
-                    <Flex key={m.id} bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="4" gap="4" align="center">
+                    <Flex
+                        key={m.id}
+                        bg="sheet"
+                        borderWidth="1px"
+                        borderColor="line"
+                        borderRadius="md"
+                        p="4"
+                        gap="4"
+                        align="center"
+                    >
                         <Box flex="1">
-                            <Text fontWeight={700} fontSize="17px">{m.title}</Text>
+                            <Text fontWeight={700} fontSize="17px">
+                                {m.title}
+                            </Text>
                             <Text>{m.notes}</Text>
-                            <Text fontSize="14px" color="faint">{m.parts} parts, {m.wires} wires, {m.faults} single faults</Text>
+                            <Text fontSize="14px" color="faint">
+                                {m.parts} parts, {m.wires} wires, {m.faults} single faults
+                            </Text>
                         </Box>
-                        <Button asChild h="44px" bg="copper" color="onCopper"><Link href={`/models/${m.id}`} aria-label={`Set trouble in ${m.title}`}>Set trouble</Link></Button>
+                        <Button asChild h="44px" bg="copper" color="onCopper">
+                            <Link href={`/models/${m.id}`} aria-label={`Set trouble in ${m.title}`}>
+                                Set trouble
+                            </Link>
+                        </Button>
                     </Flex>
                 ))}
             </Stack>

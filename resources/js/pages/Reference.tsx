@@ -1,86 +1,189 @@
 import { Box, Grid, Heading, HStack, Input, NativeSelect, Stack, Text } from '@chakra-ui/react'
-import { useEffect, useState } from 'react'
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
 import { send } from '@/lib/send'
+import { useSettled } from '@/lib/useSettled'
 import { Frame } from '@/shell/Frame'
 
-interface Group { title: string; rows: { what: string; value: string; source: string }[] }
-interface SumInput { label: string; unit: string; at: number; least: number; most: number; choices?: number[] }
-interface Sum { title: string; formula: string; source: string; inputs: Record<string, SumInput> }
-interface Result { label: string; value: number; unit: string; digits: number }
+interface Group {
+    title: string
+    rows: { what: string; value: string; source: string }[]
+}
+interface SumInput {
+    label: string
+    unit: string
+    at: number
+    least: number
+    most: number
+    choices?: number[]
+}
+interface Sum {
+    title: string
+    formula: string
+    source: string
+    inputs: Record<string, SumInput>
+}
+interface Result {
+    label: string
+    value: number
+    unit: string
+    digits: number
+}
 
 /** Values to hold readings against, and sums done beside the appliance. */
 export default function Reference({ groups, sums }: { groups: Group[]; sums: Record<string, Sum> }) {
     return (
         <Frame title="Reference card" full>
             <Grid h="100%" gap="2" templateColumns="minmax(0,1fr) minmax(0,1fr)">
-                <Box minH="0" overflowY="auto" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3" tabIndex={0} aria-label="Reference card">
-                    <Heading as="h1" size="lg" mb="2">Reference card</Heading>
+                <Box
+                    minH="0"
+                    overflowY="auto"
+                    bg="sheet"
+                    borderWidth="1px"
+                    borderColor="line"
+                    borderRadius="md"
+                    p="3"
+                    tabIndex={0}
+                    aria-label="Reference card"
+                >
+                    <Heading as="h1" size="lg" mb="2">
+                        Reference card
+                    </Heading>
                     {groups.map((g) => (
                         <Box key={g.title} mb="3">
-                            <Heading as="h2" size="sm">{g.title}</Heading>
+                            <Heading as="h2" size="sm">
+                                {g.title}
+                            </Heading>
                             <Box as="dl" fontSize="14px">
                                 {g.rows.map((r) => (
-                                    <Grid key={r.what} templateColumns="210px 1fr" gap="2" py="1" borderBottomWidth="1px" borderColor="line">
-                                        <Box as="dt" fontWeight={700}>{r.what}</Box>
-                                        <Box as="dd">{r.value}<Text as="span" color="faint" fontSize="13px"> ({r.source})</Text></Box>
+                                    <Grid
+                                        key={r.what}
+                                        templateColumns="210px 1fr"
+                                        gap="2"
+                                        py="1"
+                                        borderBottomWidth="1px"
+                                        borderColor="line"
+                                    >
+                                        <Box as="dt" fontWeight={700}>
+                                            {r.what}
+                                        </Box>
+                                        <Box as="dd">
+                                            {r.value}
+                                            <Text as="span" color="faint" fontSize="13px">
+                                                {' '}
+                                                ({r.source})
+                                            </Text>
+                                        </Box>
                                     </Grid>
                                 ))}
                             </Box>
                         </Box>
                     ))}
-                    <Text fontSize="13px" color="faint">The maker's instructions and local codes come before all of these.</Text>
+                    <Text fontSize="13px" color="faint">
+                        The maker's instructions and local codes come before all of these.
+                    </Text>
                 </Box>
                 <Stack minH="0" overflowY="auto" gap="2" tabIndex={0} aria-label="Bench sums">
-                    {Object.entries(sums).map(([id, sum]) => <SumCard key={id} id={id} sum={sum} />)}
+                    {Object.entries(sums).map(([id, sum]) => (
+                        <SumCard key={id} id={id} sum={sum} />
+                    ))}
                 </Stack>
             </Grid>
         </Frame>
     )
 }
 
+/** Milliseconds without a key after which it is reckoned. */
+const TYPED_MS = 250
+
 function SumCard({ id, sum }: { id: string; sum: Sum }) {
-    const [with_, setWith] = useState<Record<string, string>>(() => Object.fromEntries(Object.entries(sum.inputs).map(([k, i]) => [k, String(i.at)])))
-    const [results, setResults] = useState<Result[]>([])
-    const [problem, setProblem] = useState<string | null>(null)
-    useEffect(() => {
-        let stale = false
-        const timer = setTimeout(() => {
-            const figures = Object.fromEntries(Object.entries(with_).filter(([, v]) => v.trim() !== '').map(([k, v]) => [k, Number(v)]))
-            send<Result[]>('POST', `/reference/sums/${id}`, { with: figures })
-                .then((r) => { if (!stale) { setResults(r); setProblem(null) } })
-                .catch((e: Error) => { if (!stale) { setResults([]); setProblem(e.message) } })
-        }, 250)
-        return () => {
-            stale = true
-            clearTimeout(timer)
-        }
-    }, [id, with_])
+    const [with_, setWith] = useState<Record<string, string>>(() =>
+        Object.fromEntries(Object.entries(sum.inputs).map(([k, i]) => [k, String(i.at)])),
+    )
+    const settled = useSettled(with_, TYPED_MS)
+    const sums = useQuery<Result[]>({
+        queryKey: ['sum', id, settled],
+        queryFn: ({ signal }) => {
+            const figures = Object.fromEntries(
+                Object.entries(settled)
+                    .filter(([, v]) => v.trim() !== '')
+                    .map(([k, v]) => [k, Number(v)]),
+            )
+            return send<Result[]>('POST', `/reference/sums/${id}`, { with: figures }, signal)
+        },
+        placeholderData: (before) => before,
+    })
+    const results = sums.error ? [] : (sums.data ?? [])
+    const problem = sums.error?.message ?? null
     return (
-        <Box as="section" aria-label={sum.title} bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3">
-            <Heading as="h2" size="sm">{sum.title}</Heading>
+        <Box
+            as="section"
+            aria-label={sum.title}
+            bg="sheet"
+            borderWidth="1px"
+            borderColor="line"
+            borderRadius="md"
+            p="3"
+        >
+            <Heading as="h2" size="sm">
+                {sum.title}
+            </Heading>
             <Grid templateColumns="1fr 1fr" columnGap="5" mt="1">
                 {Object.entries(sum.inputs).map(([name, input]) => (
                     <HStack key={name} minH="44px">
-                        <Text flex="1" fontSize="14px">{input.label}</Text>
+                        <Text flex="1" fontSize="14px">
+                            {input.label}
+                        </Text>
                         {input.choices ? (
                             <NativeSelect.Root w="88px">
-                                <NativeSelect.Field aria-label={`${sum.title}: ${input.label}`} h="40px" borderColor="line" value={with_[name]} onChange={(e) => setWith({ ...with_, [name]: e.target.value })}>
-                                    {input.choices.map((c) => <option key={c} value={c}>{c}</option>)}
+                                <NativeSelect.Field
+                                    aria-label={`${sum.title}: ${input.label}`}
+                                    h="40px"
+                                    borderColor="line"
+                                    value={with_[name]}
+                                    onChange={(e) => setWith({ ...with_, [name]: e.target.value })}
+                                >
+                                    {input.choices.map((c) => (
+                                        <option key={c} value={c}>
+                                            {c}
+                                        </option>
+                                    ))}
                                 </NativeSelect.Field>
                                 <NativeSelect.Indicator />
                             </NativeSelect.Root>
                         ) : (
-                            <Input aria-label={`${sum.title}: ${input.label}`} className="reading" w="88px" h="40px" textAlign="right" borderColor="line" inputMode="decimal" value={with_[name]} onChange={(e) => setWith({ ...with_, [name]: e.target.value })} />
+                            <Input
+                                aria-label={`${sum.title}: ${input.label}`}
+                                className="reading"
+                                w="88px"
+                                h="40px"
+                                textAlign="right"
+                                borderColor="line"
+                                inputMode="decimal"
+                                value={with_[name]}
+                                onChange={(e) => setWith({ ...with_, [name]: e.target.value })}
+                            />
                         )}
-                        <Text w="50px" fontSize="13px" color="faint">{input.unit}</Text>
+                        <Text w="50px" fontSize="13px" color="faint">
+                            {input.unit}
+                        </Text>
                     </HStack>
                 ))}
             </Grid>
             <HStack gap="5" mt="1" role="status" wrap="wrap">
-                {results.map((r) => <Text key={r.label} fontWeight={700}>{r.label} <span className="reading">{r.value.toFixed(r.digits)} {r.unit}</span></Text>)}
+                {results.map((r) => (
+                    <Text key={r.label} fontWeight={700}>
+                        {r.label}{' '}
+                        <span className="reading">
+                            {r.value.toFixed(r.digits)} {r.unit}
+                        </span>
+                    </Text>
+                ))}
                 {problem && <Text color="danger">{problem}</Text>}
             </HStack>
-            <Text fontSize="13px" color="faint">{sum.formula} ({sum.source})</Text>
+            <Text fontSize="13px" color="faint">
+                {sum.formula} ({sum.source})
+            </Text>
         </Box>
     )
 }

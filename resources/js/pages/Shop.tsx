@@ -3,8 +3,17 @@ import { Link } from '@inertiajs/react'
 import { Frame } from '@/shell/Frame'
 import type { Briefing } from '@/lib/types'
 
-interface Job extends Briefing { course: string; given: number; running: number; done: number }
-interface Props { courses: { id: number; name: string; trainees_count: number }[]; models: { id: number; title: string }[]; jobs: Job[] }
+interface Job extends Briefing {
+    course: string
+    given: number
+    running: number
+    done: number
+}
+interface Props {
+    courses: { id: number; name: string; trainees_count: number }[]
+    models: { id: number; title: string }[]
+    jobs: Job[]
+}
 
 /** The instructor's day: classes, what is running, what came back. */
 export default function Shop({ courses, models, jobs }: Props) {
@@ -13,23 +22,55 @@ export default function Shop({ courses, models, jobs }: Props) {
             <Stack gap="6">
                 <Flex justify="space-between" align="end" gap="4">
                     <Box>
-                        <Heading as="h1" size="2xl">Shop</Heading>
-                        <Text color="faint">{courses.map((c) => <span key={c.id}>{c.name}: {c.trainees_count} trainees · <a href={`/courses/${c.id}/marks.csv`}><Text as="span" color="copper" textDecoration="underline">marks as CSV</Text></a></span>)}</Text>
+                        <Heading as="h1" size="2xl">
+                            Shop
+                        </Heading>
+                        <Text color="faint">
+                            {courses.map((c) => (
+                                <span key={c.id}>
+                                    {c.name}: {c.trainees_count} trainees ·{' '}
+                                    <a href={`/courses/${c.id}/marks.csv`}>
+                                        <Text as="span" color="copper" textDecoration="underline">
+                                            marks as CSV
+                                        </Text>
+                                    </a>
+                                </span>
+                            ))}
+                        </Text>
                     </Box>
-                    <Button asChild h="44px" bg="copper" color="onCopper"><Link href="/models">Set trouble in one of {models.length} models</Link></Button>
+                    <Button asChild h="44px" bg="copper" color="onCopper">
+                        <Link href="/models">Set trouble in one of {models.length} models</Link>
+                    </Button>
                 </Flex>
                 <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" overflow="hidden">
                     <Table.Root size="md">
                         <Table.Header>
                             <Table.Row bg="ground">
-                                {['Job', 'Kind', 'Class', 'Given to', 'At the bench', 'Handed back'].map((h) => <Table.ColumnHeader key={h} color="ink">{h}</Table.ColumnHeader>)}
+                                {['Job', 'Kind', 'Class', 'Given to', 'At the bench', 'Handed back'].map((h) => (
+                                    <Table.ColumnHeader key={h} color="ink">
+                                        {h}
+                                    </Table.ColumnHeader>
+                                ))}
                             </Table.Row>
                         </Table.Header>
                         <Table.Body>
                             {jobs.map((j) => (
                                 <Table.Row key={j.id} bg="sheet">
-                                    <Table.Cell><Link href={`/jobs/${j.id}`}><Text fontWeight={700} color="copper" textDecoration="underline">{j.title}</Text></Link><Text fontSize="13px" color="faint">“{j.complaint}”</Text></Table.Cell>
-                                    <Table.Cell><Badge bg={j.kind === 'exam' ? 'copperWash' : 'ground'} color="ink">{j.kind === 'exam' ? 'examination' : 'practice'}</Badge></Table.Cell>
+                                    <Table.Cell>
+                                        <Link href={`/jobs/${j.id}`}>
+                                            <Text fontWeight={700} color="copper" textDecoration="underline">
+                                                {j.title}
+                                            </Text>
+                                        </Link>
+                                        <Text fontSize="13px" color="faint">
+                                            “{j.complaint}”
+                                        </Text>
+                                    </Table.Cell>
+                                    <Table.Cell>
+                                        <Badge bg={j.kind === 'exam' ? 'copperWash' : 'ground'} color="ink">
+                                            {j.kind === 'exam' ? 'examination' : 'practice'}
+                                        </Badge>
+                                    </Table.Cell>
                                     <Table.Cell>{j.course}</Table.Cell>
                                     <Table.Cell className="reading">{j.given}</Table.Cell>
                                     <Table.Cell className="reading">{j.running}</Table.Cell>
@@ -38,7 +79,11 @@ export default function Shop({ courses, models, jobs }: Props) {
                             ))}
                         </Table.Body>
                     </Table.Root>
-                    {jobs.length === 0 && <Text p="4" color="faint">No job has been given yet. Pick a model, choose a fault, and give it.</Text>}
+                    {jobs.length === 0 && (
+                        <Text p="4" color="faint">
+                            No job has been given yet. Pick a model, choose a fault, and give it.
+                        </Text>
+                    )}
                 </Box>
             </Stack>
         </Frame>

@@ -11,22 +11,52 @@ export default function SignIn() {
     return (
         <Flex as="main" minH="100vh" align="center" justify="center" bg="ground">
             <Head title="Sign in · Odd Spark" />
-            <Stack as="form" onSubmit={submit} gap="4" w="400px" bg="sheet" p="8" borderRadius="lg" borderWidth="1px" borderColor="line">
+            <Stack
+                as="form"
+                onSubmit={submit}
+                gap="4"
+                w="400px"
+                bg="sheet"
+                p="8"
+                borderRadius="lg"
+                borderWidth="1px"
+                borderColor="line"
+            >
                 <Box>
-                    <Heading as="h1" size="2xl">Odd Spark</Heading>
+                    <Heading as="h1" size="2xl">
+                        Odd Spark
+                    </Heading>
                     <Text color="faint">Find the fault before you touch the part.</Text>
                 </Box>
                 <Field.Root invalid={!!form.errors.email}>
                     <Field.Label>Mail address</Field.Label>
-                    <Input type="email" name="email" autoComplete="username" h="44px" borderColor="line" value={form.data.email} onChange={(e) => form.setData('email', e.target.value)} />
+                    <Input
+                        type="email"
+                        name="email"
+                        autoComplete="username"
+                        h="44px"
+                        borderColor="line"
+                        value={form.data.email}
+                        onChange={(e) => form.setData('email', e.target.value)}
+                    />
                     <Field.ErrorText color="danger">{form.errors.email}</Field.ErrorText>
                 </Field.Root>
                 <Field.Root invalid={!!form.errors.password}>
                     <Field.Label>Password</Field.Label>
-                    <Input type="password" name="password" autoComplete="current-password" h="44px" borderColor="line" value={form.data.password} onChange={(e) => form.setData('password', e.target.value)} />
+                    <Input
+                        type="password"
+                        name="password"
+                        autoComplete="current-password"
+                        h="44px"
+                        borderColor="line"
+                        value={form.data.password}
+                        onChange={(e) => form.setData('password', e.target.value)}
+                    />
                     <Field.ErrorText color="danger">{form.errors.password}</Field.ErrorText>
                 </Field.Root>
-                <Button type="submit" h="44px" bg="copper" color="onCopper" disabled={form.processing}>Sign in</Button>
+                <Button type="submit" h="44px" bg="copper" color="onCopper" disabled={form.processing}>
+                    Sign in
+                </Button>
             </Stack>
         </Flex>
     )

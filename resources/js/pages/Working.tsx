@@ -1,25 +1,46 @@
 import { Box, Button, Heading, Progress, Stack, Text } from '@chakra-ui/react'
 import { Link, router } from '@inertiajs/react'
-import { useEffect, useState } from 'react'
-import { Refusal, send } from '@/lib/send'
+import { useEffect } from 'react'
+import { isAway, useTold } from '@/lib/query'
 import { Frame } from '@/shell/Frame'
 
-interface TaskState { id: number; state: string; share: number; doing: string; error: string | null }
+const EVERY_MS = 700
+
+interface TaskState {
+    id: number
+    state: string
+    share: number
+    doing: string
+    error: string | null
+}
 
 /** Something that takes a while: how far it is; then where it leads, or the file. */
-export default function Working({ task, title, goes, isFile, back }: { task: TaskState; title: string; goes: string; isFile: boolean; back: string }) {
-    const [state, setState] = useState(task)
-    const [problem, setProblem] = useState<string | null>(null)
-    const isOver = state.state === 'done' || state.state === 'failed'
-    useEffect(() => {
-        if (isOver) return
-        const timer = setInterval(() => {
-            send<TaskState>('GET', `/tasks/${task.id}`).then((s) => { setProblem(null); setState(s) }).catch((e: Error) => {
-                setProblem(e instanceof Refusal && e.status !== 0 && e.status < 500 ? e.message : 'The server cannot be reached. The work continues there; this page will check again.')
-            })
-        }, 700)
-        return () => clearInterval(timer)
-    }, [task.id, isOver])
+export default function Working({
+    task,
+    title,
+    goes,
+    isFile,
+    back,
+}: {
+    task: TaskState
+    title: string
+    goes: string
+    isFile: boolean
+    back: string
+}) {
+    const told = useTold<TaskState>(`/tasks/${task.id}`, {
+        every: EVERY_MS,
+        initial: task,
+        isOver: (s) => s.state === 'done' || s.state === 'failed',
+    })
+    const state = told.data ?? task
+    const away = told.failureReason ?? told.error
+    const problem =
+        away === null
+            ? null
+            : isAway(away)
+              ? 'The server cannot be reached. The work continues there; this page will check again.'
+              : away.message
     useEffect(() => {
         if (state.state !== 'done') return
         if (isFile) window.location.assign(goes)
@@ -28,13 +49,27 @@ export default function Working({ task, title, goes, isFile, back }: { task: Tas
     return (
         <Frame title={title}>
             <Stack gap="4" maxW="560px">
-                <Heading as="h1" size="2xl">{title}</Heading>
-                {state.state === 'done' ? <Text>Done. {isFile && 'The file has been downloaded.'}</Text> : state.error === null && <Text>{state.doing}. You can leave this page; it will keep running.</Text>}
+                <Heading as="h1" size="2xl">
+                    {title}
+                </Heading>
+                {state.state === 'done' ? (
+                    <Text>Done. {isFile && 'The file has been downloaded.'}</Text>
+                ) : (
+                    state.error === null && <Text>{state.doing}. You can leave this page; it will keep running.</Text>
+                )}
                 <Progress.Root value={Math.round(100 * state.share)} aria-label="Done so far" role="status">
-                    <Progress.Track><Progress.Range bg="copper" /></Progress.Track>
+                    <Progress.Track>
+                        <Progress.Range bg="copper" />
+                    </Progress.Track>
                 </Progress.Root>
-                {(state.error ?? problem) && <Box color="danger" role="alert">{state.error ?? problem}</Box>}
-                <Button asChild variant="outline" color="ink" borderColor="line" h="44px" alignSelf="flex-start"><Link href={back}>Back</Link></Button>
+                {(state.error ?? problem) && (
+                    <Box color="danger" role="alert">
+                        {state.error ?? problem}
+                    </Box>
+                )}
+                <Button asChild variant="outline" color="ink" borderColor="line" h="44px" alignSelf="flex-start">
+                    <Link href={back}>Back</Link>
+                </Button>
             </Stack>
         </Frame>
     )

@@ -13,9 +13,13 @@ export class Boundary extends Component<{ children: ReactNode }, { broken: boole
         if (!this.state.broken) return this.props.children
         return (
             <Box as="main" p="10" maxW="560px" mx="auto" role="alert">
-                <Heading as="h1" size="xl" mb="2">This page has broken</Heading>
+                <Heading as="h1" size="xl" mb="2">
+                    This page has broken
+                </Heading>
                 <Text mb="4">What you did is kept on the server. Load the page again and go on where you were.</Text>
-                <Button h="44px" bg="copper" color="onCopper" onClick={() => window.location.reload()}>Load it again</Button>
+                <Button h="44px" bg="copper" color="onCopper" onClick={() => window.location.reload()}>
+                    Load it again
+                </Button>
             </Box>
         )
     }

@@ -10,20 +10,62 @@ export function Frame({ title, children, full = false }: { title: string; childr
     return (
         <Flex direction="column" minH="100vh" h={full ? '100vh' : undefined}>
             <Head title={`${title} · Odd Spark`} />
-            <Flex as="header" h="48px" px="4" align="center" gap="5" bg="sheet" borderBottomWidth="1px" borderColor="line" flexShrink={0}>
-                <Link href="/"><HStack gap="2"><Spark /><Text fontWeight={700} fontSize="17px">Odd Spark</Text></HStack></Link>
-                {me?.role === 'instructor' && <HStack as="nav" gap="4"><Link href="/">Shop</Link><Link href="/models">Models</Link><Link href="/drafts">Making</Link><Link href="/rules">House rules</Link><Link href="/reference">Reference</Link></HStack>}
-                {me?.role === 'trainee' && <HStack as="nav" gap="4"><Link href="/">My jobs</Link><Link href="/reference">Reference</Link></HStack>}
-                <Text flex="1" color="faint" truncate>{title}</Text>
+            <Flex
+                as="header"
+                h="48px"
+                px="4"
+                align="center"
+                gap="5"
+                bg="sheet"
+                borderBottomWidth="1px"
+                borderColor="line"
+                flexShrink={0}
+            >
+                <Link href="/">
+                    <HStack gap="2">
+                        <Spark />
+                        <Text fontWeight={700} fontSize="17px">
+                            Odd Spark
+                        </Text>
+                    </HStack>
+                </Link>
+                {me?.role === 'instructor' && (
+                    <HStack as="nav" gap="4">
+                        <Link href="/">Shop</Link>
+                        <Link href="/models">Models</Link>
+                        <Link href="/drafts">Making</Link>
+                        <Link href="/rules">House rules</Link>
+                        <Link href="/reference">Reference</Link>
+                    </HStack>
+                )}
+                {me?.role === 'trainee' && (
+                    <HStack as="nav" gap="4">
+                        <Link href="/">My jobs</Link>
+                        <Link href="/reference">Reference</Link>
+                    </HStack>
+                )}
+                <Text flex="1" color="faint" truncate>
+                    {title}
+                </Text>
                 {me && (
                     <HStack gap="3">
                         <LookMenu />
                         <Text fontSize="14px">{me.name}</Text>
-                        <Button size="sm" variant="outline" color="ink" borderColor="line" onClick={() => router.post('/logout')}>Sign out</Button>
+                        <Button
+                            size="sm"
+                            variant="outline"
+                            color="ink"
+                            borderColor="line"
+                            onClick={() => router.post('/logout')}
+                        >
+                            Sign out
+                        </Button>
                     </HStack>
                 )}
             </Flex>
-            <Box as="main" flex="1" minH="0" p={full ? '2' : '6'} maxW={full ? undefined : '1180px'} w="100%" mx="auto">{children}</Box>
+            <Box as="main" flex="1" minH="0" p={full ? '2' : '6'} maxW={full ? undefined : '1180px'} w="100%" mx="auto">
+                {children}
+            </Box>
         </Flex>
     )
 }
@@ -31,7 +73,16 @@ export function Frame({ title, children, full = false }: { title: string; childr
 function Spark() {
     return (
         <Box asChild w="26px" h="26px" color="copper">
-            <svg viewBox="0 0 32 32" aria-hidden="true"><path d="M4 22h7l3-12 4 18 3-10h7" fill="none" stroke="currentColor" strokeWidth={3} strokeLinejoin="round" strokeLinecap="round" /></svg>
+            <svg viewBox="0 0 32 32" aria-hidden="true">
+                <path
+                    d="M4 22h7l3-12 4 18 3-10h7"
+                    fill="none"
+                    stroke="currentColor"
+                    strokeWidth={3}
+                    strokeLinejoin="round"
+                    strokeLinecap="round"
+                />
+            </svg>
         </Box>
     )
 }

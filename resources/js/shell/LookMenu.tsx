@@ -7,16 +7,59 @@ export function LookMenu() {
     const [look, change] = useLook()
     return (
         <Popover.Root positioning={{ placement: 'bottom-end' }}>
-            <Popover.Trigger asChild><Button size="sm" h="36px" variant="outline" color="ink" borderColor="line" aria-label="How it looks, and units">Aa °</Button></Popover.Trigger>
+            <Popover.Trigger asChild>
+                <Button
+                    size="sm"
+                    h="36px"
+                    variant="outline"
+                    color="ink"
+                    borderColor="line"
+                    aria-label="How it looks, and units"
+                >
+                    Aa °
+                </Button>
+            </Popover.Trigger>
             <Portal>
                 <Popover.Positioner>
-                    <Popover.Content bg="sheet" borderWidth="1px" borderColor="line" w="260px" p="3" aria-label="How it looks, and units">
+                    <Popover.Content
+                        bg="sheet"
+                        borderWidth="1px"
+                        borderColor="line"
+                        w="260px"
+                        p="3"
+                        aria-label="How it looks, and units"
+                    >
                         <Stack gap="2">
-                            <Choice label="Theme" value={look.theme} options={[['device', 'as this device has it'], ['light', 'light'], ['dark', 'dark']]} onChange={(v) => change({ theme: v as Look['theme'] })} />
-                            <Choice label="Degrees and pressures" value={look.units} options={[['given', 'as the appliance has them'], ['metric', '°C and Pa'], ['imperial', '°F and in. w.c.']]} onChange={(v) => change({ units: v as Look['units'] })} />
-                            <Checkbox.Root checked={look.contrast} minH="44px" onCheckedChange={({ checked }) => change({ contrast: checked === true })}>
+                            <Choice
+                                label="Theme"
+                                value={look.theme}
+                                options={[
+                                    ['device', 'as this device has it'],
+                                    ['light', 'light'],
+                                    ['dark', 'dark'],
+                                ]}
+                                onChange={(v) => change({ theme: v as Look['theme'] })}
+                            />
+                            <Choice
+                                label="Degrees and pressures"
+                                value={look.units}
+                                options={[
+                                    ['given', 'as the appliance has them'],
+                                    ['metric', '°C and Pa'],
+                                    ['imperial', '°F and in. w.c.'],
+                                ]}
+                                onChange={(v) => change({ units: v as Look['units'] })}
+                            />
+                            <Checkbox.Root
+                                checked={look.contrast}
+                                minH="44px"
+                                onCheckedChange={({ checked }) => change({ contrast: checked === true })}
+                            >
                                 <Checkbox.HiddenInput />
-                                <Checkbox.Control borderColor="faint" _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }} />
+                                <Checkbox.Control
+                                    borderColor="faint"
+                                    _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }}
+                                />
                                 <Checkbox.Label fontSize="14px">More contrast</Checkbox.Label>
                             </Checkbox.Root>
                         </Stack>
@@ -27,7 +70,17 @@ export function LookMenu() {
     )
 }
 
-function Choice({ label, value, options, onChange }: { label: string; value: string; options: [string, string][]; onChange: (v: string) => void }) {
+function Choice({
+    label,
+    value,
+    options,
+    onChange,
+}: {
+    label: string
+    value: string
+    options: [string, string][]
+    onChange: (v: string) => void
+}) {
     return (
         <Box>
             <Text fontSize="14px">{label}</Text>

@@ -1,11 +1,31 @@
 import { NativeSelect } from '@chakra-ui/react'
 
 /** One of some named values. */
-export function Select({ label, value, options, onChange }: { label: string; value: string; options: [string, string][]; onChange: (v: string) => void }) {
+export function Select({
+    label,
+    value,
+    options,
+    onChange,
+}: {
+    label: string
+    value: string
+    options: [string, string][]
+    onChange: (v: string) => void
+}) {
     return (
         <NativeSelect.Root>
-            <NativeSelect.Field aria-label={label} h="44px" borderColor="line" value={value} onChange={(e) => onChange(e.target.value)}>
-                {options.map(([v, word]) => <option key={v} value={v}>{word}</option>)}
+            <NativeSelect.Field
+                aria-label={label}
+                h="44px"
+                borderColor="line"
+                value={value}
+                onChange={(e) => onChange(e.target.value)}
+            >
+                {options.map(([v, word]) => (
+                    <option key={v} value={v}>
+                        {word}
+                    </option>
+                ))}
             </NativeSelect.Field>
             <NativeSelect.Indicator />
         </NativeSelect.Root>

@@ -1,7 +1,11 @@
 import { useEffect, useState } from 'react'
 
 /** How this person likes to see things: kept on this device. */
-export interface Look { theme: 'device' | 'light' | 'dark'; contrast: boolean; units: 'given' | 'metric' | 'imperial' }
+export interface Look {
+    theme: 'device' | 'light' | 'dark'
+    contrast: boolean
+    units: 'given' | 'metric' | 'imperial'
+}
 
 const KEY = 'odd-spark-look'
 const PLAIN: Look = { theme: 'device', contrast: false, units: 'given' }
@@ -17,7 +21,8 @@ export function readLook(): Look {
 
 /** Puts the theme on the page: classes that the tokens go by. */
 export function wear(look: Look) {
-    const dark = look.theme === 'dark' || (look.theme === 'device' && matchMedia('(prefers-color-scheme: dark)').matches)
+    const dark =
+        look.theme === 'dark' || (look.theme === 'device' && matchMedia('(prefers-color-scheme: dark)').matches)
     document.documentElement.classList.toggle('dark', dark)
     document.documentElement.classList.toggle('light', !dark)
     document.documentElement.classList.toggle('contrast', look.contrast)
@@ -31,14 +36,17 @@ export function useLook(): [Look, (change: Partial<Look>) => void] {
         listeners.add(again)
         return () => void listeners.delete(again)
     }, [])
-    return [look, (change) => {
-        const next = { ...readLook(), ...change }
-        try {
-            localStorage.setItem(KEY, JSON.stringify(next))
-        } catch {
-            // not kept, but worn till the page is left
-        }
-        wear(next)
-        listeners.forEach((l) => l())
-    }]
+    return [
+        look,
+        (change) => {
+            const next = { ...readLook(), ...change }
+            try {
+                localStorage.setItem(KEY, JSON.stringify(next))
+            } catch {
+                // not kept, but worn till the page is left
+            }
+            wear(next)
+            listeners.forEach((l) => l())
+        },
+    ]
 }

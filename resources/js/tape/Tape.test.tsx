@@ -4,13 +4,32 @@ import { describe, expect, it, vi } from 'vitest'
 import { system } from '@/theme/system'
 import { Tape } from './Tape'
 
-const channels = { perceived: { 'board.lamp': [{ from: 0, to: 60, value: '4 flashes', say: 'board lamp 4 flashes' }], 'inducer.sound': [{ from: 0, to: 60, value: '', say: 'inducer silent' }] }, meter: [] }
+const channels = {
+    perceived: {
+        'board.lamp': [{ from: 0, to: 60, value: '4 flashes', say: 'board lamp 4 flashes' }],
+        'inducer.sound': [{ from: 0, to: 60, value: '', say: 'inducer silent' }],
+    },
+    meter: [],
+}
 
-const lanes = [{ channel: 'board.lamp', name: 'Lamp', tone: 'lamp' as const }, { channel: 'inducer.sound', name: 'Inducer', tone: 'moving' as const }]
+const lanes = [
+    { channel: 'board.lamp', name: 'Lamp', tone: 'lamp' as const },
+    { channel: 'inducer.sound', name: 'Inducer', tone: 'moving' as const },
+]
 
 describe('Tape', () => {
     it('shows what is perceived and stamps a reading at its moment', () => {
-        render(<ChakraProvider value={system}><Tape lanes={lanes} channels={channels} now={60} span={180} marks={[{ at: 30, text: 'Limit a to C', reading: '26.7 V AC', kind: 'reading' }]} /></ChakraProvider>)
+        render(
+            <ChakraProvider value={system}>
+                <Tape
+                    lanes={lanes}
+                    channels={channels}
+                    now={60}
+                    span={180}
+                    marks={[{ at: 30, text: 'Limit a to C', reading: '26.7 V AC', kind: 'reading' }]}
+                />
+            </ChakraProvider>,
+        )
         expect(screen.getByText('4 flashes')).toBeTruthy()
         expect(screen.getByText('26.7 V AC')).toBeTruthy()
         expect(screen.getByText('0:30 Limit a to C')).toBeTruthy()
@@ -18,7 +37,11 @@ describe('Tape', () => {
 
     it('scrubs to no later than now', () => {
         const scrub = vi.fn()
-        render(<ChakraProvider value={system}><Tape lanes={lanes} channels={channels} now={60} span={180} onScrub={scrub} /></ChakraProvider>)
+        render(
+            <ChakraProvider value={system}>
+                <Tape lanes={lanes} channels={channels} now={60} span={180} onScrub={scrub} />
+            </ChakraProvider>,
+        )
         fireEvent.click(screen.getByRole('img'), { clientX: 900 })
         expect(scrub.mock.calls[0]![0]).toBeLessThanOrEqual(60)
     })

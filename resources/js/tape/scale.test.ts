@@ -23,6 +23,15 @@ describe('scale', () => {
     })
 
     it('lets the later of two labels stand that would touch', () => {
-        expect(standing([{ x: 100, text: '24.1 V AC' }, { x: 130, text: '0.0 V AC' }, { x: 300, text: 'OL' }], 7)).toEqual([false, true, true])
+        expect(
+            standing(
+                [
+                    { x: 100, text: '24.1 V AC' },
+                    { x: 130, text: '0.0 V AC' },
+                    { x: 300, text: 'OL' },
+                ],
+                7,
+            ),
+        ).toEqual([false, true, true])
     })
 })

@@ -1,5 +1,11 @@
 /** Seconds to pixels along the tape: a window of some width that ends a little after now. */
-export interface Scale { from: number; to: number; x: (seconds: number) => number; seconds: (x: number) => number; ticks: number[] }
+export interface Scale {
+    from: number
+    to: number
+    x: (seconds: number) => number
+    seconds: (x: number) => number
+    ticks: number[]
+}
 
 const STEPS = [5, 10, 15, 30, 60, 120, 300, 600, 1800, 3600]
 
@@ -28,7 +34,9 @@ export function clock(seconds: number): string {
     return h > 0 ? `${h}:${two(m)}:${two(s % 60)}` : `${m}:${two(s % 60)}`
 }
 
-/** Which labels, each as wide as its text and centred, can stand without touching: of those that would, the later ones. */
+/**
+ * Which labels, each as wide as its text and centred, can stand without touching: of those that would, the later ones.
+ */
 export function standing(labels: { x: number; text: string }[], perLetter: number): boolean[] {
     const stand = labels.map(() => false)
     let edge = Infinity

@@ -15,13 +15,17 @@ export function readingAt(channels: Channels, seconds: number): Reading | undefi
     return at(channels.meter, seconds)?.reading
 }
 
-/** Until when the display is still on its way to another figure, with the leads where they were; undefined once it stands. */
+/**
+ * Until when the display is still on its way to another figure, with the leads where they were; undefined once it
+ * stands.
+ */
 export function settlesAt(channels: Channels, seconds: number): number | undefined {
     const { meter } = channels
     let i = meter.findLastIndex((m) => m.from <= seconds)
     const shown = meter[i]
     if (!shown) return undefined
-    const follows = (j: number) => j > 0 && meter[j - 1]!.of === meter[j]!.of && meter[j - 1]!.to >= meter[j]!.from - 1e-6
+    const follows = (j: number) =>
+        j > 0 && meter[j - 1]!.of === meter[j]!.of && meter[j - 1]!.to >= meter[j]!.from - 1e-6
     while (follows(i) && !jumps(meter[i - 1]!.reading, meter[i]!.reading)) i--
     if (!follows(i)) return undefined
     const stands = meter[i]!.from + (shown.settles_s ?? 0)
@@ -70,7 +74,10 @@ export function nextChange(channels: Channels, after: number): number | undefine
 }
 
 /** Times of one that differ from the other by more than a second, with what was to be expected. */
-export function differences(of: readonly Stretch[], against: readonly Stretch[]): { from: number; to: number; say: string }[] {
+export function differences(
+    of: readonly Stretch[],
+    against: readonly Stretch[],
+): { from: number; to: number; say: string }[] {
     const edges = [...new Set([...of, ...against].flatMap((s) => [s.from, s.to]))].sort((a, b) => a - b)
     const found: { from: number; to: number; say: string }[] = []
     for (let i = 0; i + 1 < edges.length; i++) {

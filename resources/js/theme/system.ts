@@ -23,14 +23,22 @@ const config = defineConfig({
                 // what lies under a wire, so that a black one is seen on a dark board
                 underWire: { value: { base: '#fffdf8', _dark: '#8f8672' } },
                 sheet: { value: { base: '#fffdf8', _dark: '#27231d', _contrast: '#ffffff', _darkContrast: '#000000' } },
-                ground: { value: { base: '#f1eadc', _dark: '#15130f', _contrast: '#efefef', _darkContrast: '#141414' } },
+                ground: {
+                    value: { base: '#f1eadc', _dark: '#15130f', _contrast: '#efefef', _darkContrast: '#141414' },
+                },
                 line: { value: { base: '#d6cbb6', _dark: '#4b4336', _contrast: '#4a4a4a', _darkContrast: '#b8b8b8' } },
                 ink: { value: { base: '#29241d', _dark: '#f2ebdd', _contrast: '#000000', _darkContrast: '#ffffff' } },
                 faint: { value: { base: '#655b4c', _dark: '#b8ab95', _contrast: '#2b2b2b', _darkContrast: '#e2e2e2' } },
-                copper: { value: { base: '#984a15', _dark: '#e59a5f', _contrast: '#6d2f05', _darkContrast: '#ffb27a' } },
-                copperWash: { value: { base: '#f5e2d0', _dark: '#45301f', _contrast: '#ffe3c7', _darkContrast: '#4a2a10' } },
+                copper: {
+                    value: { base: '#984a15', _dark: '#e59a5f', _contrast: '#6d2f05', _darkContrast: '#ffb27a' },
+                },
+                copperWash: {
+                    value: { base: '#f5e2d0', _dark: '#45301f', _contrast: '#ffe3c7', _darkContrast: '#4a2a10' },
+                },
                 onCopper: { value: { base: '#fffdf8', _dark: '#1d1a16' } },
-                danger: { value: { base: '#9c1f1f', _dark: '#ff9d90', _contrast: '#7d0000', _darkContrast: '#ffb3a8' } },
+                danger: {
+                    value: { base: '#9c1f1f', _dark: '#ff9d90', _contrast: '#7d0000', _darkContrast: '#ffb3a8' },
+                },
                 dangerWash: { value: { base: '#f9e1dc', _dark: '#4a211c' } },
                 good: { value: { base: '#2c6135', _dark: '#9bd3a3', _contrast: '#0d4217', _darkContrast: '#b8f0c0' } },
                 focus: { value: { base: '#1d5fa8', _dark: '#8cc0ff' } },
