@@ -9,7 +9,7 @@ use OddSpark\Acts\ActionLog;
 use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\Library;
 use OddSpark\Bench\Attempt;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\Tracker;
 
@@ -63,18 +63,18 @@ $rows += (require __DIR__.'/proof.php')();
 
 // ---- suspects over a trace of 15 acts, from the arrivals that a job keeps -------------------------
 $plan = Compiler::compile((new Library())->model('furnace-80'));
-$universe = Universe::of($plan->model);
+$faultSet = FaultSet::of($plan->model);
 $log = ActionLog::of(json_decode((string) file_get_contents(__DIR__.'/trace-15.json'), true));
-$arrivals = (new Tracker($plan, $universe, 'cold'))->arrivals();
+$arrivals = (new Tracker($plan, $faultSet, 'cold'))->arrivals();
 $times = [];
 for ($i = 0; $i < 7; $i++) {
-    $seen = Attempt::run($plan, $universe->get('rod:dirty'), $log, 'cold', new Memory())->observations;
-    $tracker = new Tracker($plan, $universe, 'cold', new Memory(), $arrivals);
+    $seen = Attempt::run($plan, $faultSet->get('rod:dirty'), $log, 'cold', new Memory())->observations;
+    $tracker = new Tracker($plan, $faultSet, 'cold', new Memory(), $arrivals);
     $start = hrtime(true);
     $steps = $tracker->follow($seen);
     $times[] = (hrtime(true) - $start) / 1e9;
 }
-$rows['suspects over 15 acts, s'] = ['measured' => median($times), 'bar' => 1.0, 'notes' => sprintf('%d candidates, %d left', count($universe->faults), end($steps)->count())];
+$rows['suspects over 15 acts, s'] = ['measured' => median($times), 'bar' => 1.0, 'notes' => sprintf('%d candidates, %d left', count($faultSet->faults), end($steps)->count())];
 
 $rows += (require __DIR__.'/acts.php')();
 $rows += (require __DIR__.'/marks.php')();

@@ -11,7 +11,7 @@ use OddSpark\Circuit\Solution;
 use OddSpark\Circuit\StaticPart;
 use OddSpark\Circuit\Topology;
 use OddSpark\Circuit\Values;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Machine;
 use OddSpark\Run\Memory;
 
@@ -102,8 +102,8 @@ return function (): array {
     $rows['AC and DC state, as times ngspice\'s kernel a point'] = ['measured' => $own / $kernel, 'bar' => 5.0, 'notes' => sprintf('%s, n = %d; %.0f and %.0f µs', $plan->model->document['name'], $nodes, 1e6 * $own, 1e6 * $kernel)];
     $rows['ngspice\'s alter loop, as times a state'] = ['measured' => $alter / $own, 'bar' => -5.0, 'notes' => sprintf('%.0f µs a turn', 1e6 * $alter)];
 
-    $universe = Universe::of($plan->model);
-    $faults = array_values($universe->faults);
+    $faultSet = FaultSet::of($plan->model);
+    $faults = array_values($faultSet->faults);
     $cycles = function (int $memory) use ($plan, $faults): array {
         $kept = new Memory($memory);
         $events = 0;

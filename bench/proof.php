@@ -8,8 +8,8 @@ use OddSpark\Acts\ActionLog;
 use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\Library;
 use OddSpark\Bench\Attempt;
-use OddSpark\Faults\Universe;
-use OddSpark\Marking\Account;
+use OddSpark\Faults\FaultSet;
+use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Marker;
 use OddSpark\Marking\Rules;
 use OddSpark\Run\Memory;
@@ -32,21 +32,21 @@ return function (): array {
     $exponent = fn (float $a, float $b, float $na, float $nb): float => log($b / $a) / log($nb / $na);
 
     $plan = Compiler::compile((new Library())->model('zones-hydronic'));
-    $universe = Universe::of($plan->model);
-    $n = count($universe->faults);
+    $faultSet = FaultSet::of($plan->model);
+    $n = count($faultSet->faults);
     $document = json_decode((string) file_get_contents(__DIR__.'/trace-40.json'), true);
     $log = ActionLog::of($document);
-    $truth = $universe->get('zv1:end-open');
-    $arrivals = (new Tracker($plan, $universe, 'cold', new Memory()))->arrivals();
+    $truth = $faultSet->get('zv1:end-open');
+    $arrivals = (new Tracker($plan, $faultSet, 'cold', new Memory()))->arrivals();
     $seen = Attempt::run($plan, $truth, $log, 'cold', new Memory())->observations;
-    $follow = fn (Universe $of, $seen) => (new Tracker($plan, $of, 'cold', new Memory(), array_intersect_key($arrivals, $of->faults)))->follow($seen);
+    $follow = fn (FaultSet $of, $seen) => (new Tracker($plan, $of, 'cold', new Memory(), array_intersect_key($arrivals, $of->faults)))->follow($seen);
 
-    [$s, $steps] = $timed(fn () => $follow($universe, $seen), 3);
+    [$s, $steps] = $timed(fn () => $follow($faultSet, $seen), 3);
     $rows['suspects over 40 acts in 20 minutes, s'] = ['measured' => $s, 'bar' => 1.5, 'notes' => sprintf('%d faults of zones-hydronic, %d left', $n, end($steps)->count())];
 
-    [$s, $account] = $timed(function () use ($plan, $universe, $truth, $seen, $arrivals) {
+    [$s, $account] = $timed(function () use ($plan, $faultSet, $truth, $seen, $arrivals) {
         $memory = new Memory();
-        $account = new Account($plan, $universe, $truth, $seen, new Tracker($plan, $universe, 'cold', $memory, $arrivals), $memory);
+        $account = new AttemptReview($plan, $faultSet, $truth, $seen, new Tracker($plan, $faultSet, 'cold', $memory, $arrivals), $memory);
         Marker::of($account, $memory)->mark(Rules::of((new Library())->rules('first-year')));
 
         return $account;
@@ -56,11 +56,11 @@ return function (): array {
     // one entry more, from the states that stood before it: every entry of the log
     $more = [];
     $memory = new Memory();
-    $tracker = new Tracker($plan, $universe, 'cold', $memory, $arrivals);
+    $tracker = new Tracker($plan, $faultSet, 'cold', $memory, $arrivals);
     $tracker->begin($seen);
     foreach (array_keys($seen->entries) as $i) {
         $kept = $tracker->snapshot();
-        $tracker = new Tracker($plan, $universe, 'cold', $memory, $arrivals);
+        $tracker = new Tracker($plan, $faultSet, 'cold', $memory, $arrivals);
         [$one] = $timed(function () use ($tracker, $kept, $seen, $i): void {
             $tracker->resume($kept);
             $tracker->step($seen, $i);
@@ -71,24 +71,24 @@ return function (): array {
     $rows['one entry more from a snapshot, ms'] = ['measured' => median($more), 'bar' => 50, 'notes' => sprintf('median of %d entries; %.0f with most suspects', count($more), end($more))];
 
     $memory = new Memory();
-    $tracker = new Tracker($plan, $universe, 'cold', $memory, $arrivals);
+    $tracker = new Tracker($plan, $faultSet, 'cold', $memory, $arrivals);
     $first = $tracker->follow(Attempt::run($plan, $truth, ActionLog::of(['entries' => array_slice($document['entries'], 0, 7)] + $document), 'cold', $memory)->observations);
     $reading = new BestReading($plan);
     [$s, $choices] = $timed(fn () => $reading->rank($tracker->candidates(), end($first)->weights, PHP_INT_MAX, true), 3);
     $rows['worth of all readings at one moment, s'] = ['measured' => $s, 'bar' => 0.5, 'notes' => sprintf('%d readings and looks, %d suspects', count($choices), end($first)->count())];
 
-    [$s, $pairs] = $timed(fn () => Pairs::of($plan, $universe, $seen, $steps));
+    [$s, $pairs] = $timed(fn () => Pairs::of($plan, $faultSet, $seen, $steps));
     $rows['pairs, s'] = ['measured' => $s, 'bar' => 10, 'notes' => sprintf('%d of %d run', $pairs->run, $pairs->of)];
-    [$s, $analysis] = $timed(fn () => Analysis::of($plan, $universe, 'cold'));
+    [$s, $analysis] = $timed(fn () => Analysis::of($plan, $faultSet, 'cold'));
     $rows['classes, tree and difficulty of a whole model, s'] = ['measured' => $s, 'bar' => 30, 'notes' => sprintf('%d faults, %d questions', $n, $analysis->questions)];
 
     // growth: a quarter of the faults against all, drawn alike; ten acts against forty
-    $quarter = $universe->only(array_values(array_filter(array_keys($universe->faults), fn ($k) => $k % 4 === 0 || array_keys($universe->faults)[$k] === $truth->id, ARRAY_FILTER_USE_KEY)));
+    $quarter = $faultSet->only(array_values(array_filter(array_keys($faultSet->faults), fn ($k) => $k % 4 === 0 || array_keys($faultSet->faults)[$k] === $truth->id, ARRAY_FILTER_USE_KEY)));
     [$few] = $timed(fn () => $follow($quarter, $seen), 3);
-    [$all] = $timed(fn () => $follow($universe, $seen), 3);
+    [$all] = $timed(fn () => $follow($faultSet, $seen), 3);
     $rows['growth with faults, exponent'] = ['measured' => $exponent($few, $all, count($quarter->faults), $n), 'bar' => 1.1, 'notes' => sprintf('%d faults %.2f s, %d faults %.2f s', count($quarter->faults), $few, $n, $all)];
     $ten = Attempt::run($plan, $truth, ActionLog::of(['entries' => array_slice($document['entries'], 0, 10)] + $document), 'cold', new Memory())->observations;
-    [$less] = $timed(fn () => $follow($universe, $ten), 3);
+    [$less] = $timed(fn () => $follow($faultSet, $ten), 3);
     $rows['growth with acts, exponent'] = ['measured' => $exponent($less, $all, 10, 40), 'bar' => 1.1, 'notes' => sprintf('10 acts %.2f s, 40 acts %.2f s', $less, $all)];
 
     return $rows;

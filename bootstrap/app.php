@@ -1,7 +1,7 @@
 <?php
 
-use App\Bench\OutOfStep;
-use App\Building\Behind;
+use App\Bench\StaleAttempt;
+use App\Building\StaleDraft;
 use App\Http\Failures;
 use App\Http\Middleware\BoundedRequest;
 use App\Http\Middleware\HandleInertiaRequests;
@@ -30,10 +30,10 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->dontReport([OutOfStep::class, ActError::class, Behind::class, EditError::class, DocumentError::class, RunError::class, LockTimeoutException::class]);
+        $exceptions->dontReport([StaleAttempt::class, ActError::class, StaleDraft::class, EditError::class, DocumentError::class, RunError::class, LockTimeoutException::class]);
         $refuse = fn (string $sentence, int $status, ?string $pointer = null) => response()->json(['message' => $sentence] + ($pointer === null ? [] : ['pointer' => $pointer]), $status);
-        $exceptions->render(fn (Behind $e) => $refuse($e->getMessage(), 409));
-        $exceptions->render(fn (OutOfStep $e) => $refuse($e->getMessage(), 409));
+        $exceptions->render(fn (StaleDraft $e) => $refuse($e->getMessage(), 409));
+        $exceptions->render(fn (StaleAttempt $e) => $refuse($e->getMessage(), 409));
         $exceptions->render(fn (EditError $e) => $refuse($e->sentence, 422, $e->pointer));
         $exceptions->render(fn (ActError $e) => $refuse($e->getMessage(), 422, $e->pointer));
         $exceptions->render(fn (DocumentError $e) => $refuse('It cannot run yet. '.$e->getMessage(), 422, $e->pointer));

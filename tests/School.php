@@ -2,7 +2,7 @@
 
 namespace Tests;
 
-use App\Bench\Giving;
+use App\Bench\AssignJob;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Attempt;
@@ -64,7 +64,7 @@ trait School
 
     protected function give(string $fault = 'limit:stuck-open', string $kind = 'practice', string $visit = 'cold'): Assignment
     {
-        return app(Giving::class)->give($this->instructor, $this->furnace(), $this->course, [$this->trainee->id], 'A job', $fault, $visit, $kind, 'No heat.', 11);
+        return app(AssignJob::class)->give($this->instructor, $this->furnace(), $this->course, [$this->trainee->id], 'A job', $fault, $visit, $kind, 'No heat.', 11);
     }
 
     protected function begin(Assignment $assignment): Attempt

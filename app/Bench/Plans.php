@@ -9,7 +9,7 @@ use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Arrival;
 use OddSpark\Faults\Fault;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Run\Snapshot;
@@ -57,7 +57,7 @@ class Plans
     {
         $file = $this->file("fault-$assignment->hash-".substr(hash('sha256', $assignment->fault), 0, 16));
         if (! is_file($file)) {
-            $this->write($file, serialize(Universe::of($this->ofAssignment($assignment)->model)->get($assignment->fault)));
+            $this->write($file, serialize(FaultSet::of($this->ofAssignment($assignment)->model)->get($assignment->fault)));
         }
 
         return unserialize((string) file_get_contents($file), ['allowed_classes' => [Fault::class]]);
@@ -73,7 +73,7 @@ class Plans
     {
         $file = $this->arrivalsFile($plan->hash, $visit);
         if (! is_file($file)) {
-            $arrivals = (new Tracker($plan, Universe::of($plan->model), $visit, new Memory()))->arrivals($progress);
+            $arrivals = (new Tracker($plan, FaultSet::of($plan->model), $visit, new Memory()))->arrivals($progress);
             $this->write($file, self::packArrivals($arrivals));
         }
 

@@ -76,7 +76,7 @@ class Workbench
      * @return array<string, mixed> the reply
      *
      * @throws ActError when it is not an act of the catalogue, has no id, or is not allowed in this job
-     * @throws OutOfStep when its moment is not the attempt's
+     * @throws StaleAttempt when its moment is not the attempt's
      */
     public function act(Attempt $attempt, array $json): array
     {
@@ -246,7 +246,7 @@ class Workbench
             $attempt = Attempt::query()->select(self::KEPT)->with('assignment')->lockForUpdate()->findOrFail($attempt->id);
             $entry = $attempt->isOpen() || $again === null ? null : $again($attempt);
             if (! $attempt->isOpen() && $entry === null) {
-                throw new OutOfStep('This appliance has been handed back. Its debrief is open to you.');
+                throw new StaleAttempt('This appliance has been handed back. Its debrief is open to you.');
             }
             $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
             $bench = $this->bench($attempt->assignment, $attempt->seed);
@@ -269,10 +269,10 @@ class Workbench
     {
         $now = $state->now();
         if ($tick < $now) {
-            throw new OutOfStep('The bench is further on than this window: it has been brought up to date, look again and repeat it.');
+            throw new StaleAttempt('The bench is further on than this window: it has been brought up to date, look again and repeat it.');
         }
         if ($tick > $now + $attempt->assignment->horizon() * 1000 + self::GRACE) {
-            throw new OutOfStep('That moment has not been played yet.');
+            throw new StaleAttempt('That moment has not been played yet.');
         }
     }
 

@@ -2,14 +2,14 @@
 
 namespace App\Tasks;
 
-use App\Bench\Judging;
+use App\Bench\MarkAttempts;
 use App\Models\Attempt;
 use App\Models\Task;
 
 /** What today's engine would show an attempt otherwise than was shown then. */
 class CompareWithToday implements Work
 {
-    public function __construct(private readonly Judging $judging) {}
+    public function __construct(private readonly MarkAttempts $judging) {}
 
     public function do(Task $task): ?array
     {

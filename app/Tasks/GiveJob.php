@@ -2,7 +2,7 @@
 
 namespace App\Tasks;
 
-use App\Bench\Giving;
+use App\Bench\AssignJob;
 use App\Models\Analysis;
 use App\Models\Appliance;
 use App\Models\Assignment;
@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\DB;
 /** Gives a job. All faults of its model are run up to the visit first, which takes a while when it is the first on it. */
 class GiveJob implements Work
 {
-    public function __construct(private readonly Giving $giving) {}
+    public function __construct(private readonly AssignJob $giving) {}
 
     public function do(Task $task): ?array
     {

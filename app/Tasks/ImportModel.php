@@ -2,14 +2,14 @@
 
 namespace App\Tasks;
 
-use App\Building\Drafting;
+use App\Building\DraftEditor;
 use App\Models\Task;
 use App\Models\User;
 
 /** Begins a draft of a document that was read and found good: its board is laid out, which takes a while for a large one. */
 class ImportModel implements Work
 {
-    public function __construct(private readonly Drafting $drafting) {}
+    public function __construct(private readonly DraftEditor $drafting) {}
 
     public function do(Task $task): ?array
     {

@@ -15,7 +15,7 @@ use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
 use OddSpark\Drawing\Chart;
 use OddSpark\Drawing\Sheet;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\RunError;
 use OddSpark\Verbs\Sheet as DebriefSheet;
 
@@ -47,7 +47,7 @@ class MakePaper implements Work
 
         return $this->pdf(DebriefSheet::html([
             'title' => $assignment->title, 'who' => $attempt->user->name, 'model' => $plan->model->title(),
-            'fault' => Universe::of($plan->model)->get($assignment->fault)->title, 'when' => $attempt->handed_back_at?->toDateString() ?? '',
+            'fault' => FaultSet::of($plan->model)->get($assignment->fault)->title, 'when' => $attempt->handed_back_at?->toDateString() ?? '',
         ], $attempt->mark + DebriefController::MARK, DebriefController::debrief($attempt)), 'portrait', 'A4');
     }
 

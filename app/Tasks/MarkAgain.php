@@ -2,7 +2,7 @@
 
 namespace App\Tasks;
 
-use App\Bench\Judging;
+use App\Bench\MarkAttempts;
 use App\Models\Attempt;
 use App\Models\RuleSet;
 use App\Models\Task;
@@ -11,7 +11,7 @@ use App\Models\User;
 /** Marks an attempt once more under other rules, beside the mark that it has. */
 class MarkAgain implements Work
 {
-    public function __construct(private readonly Judging $judging) {}
+    public function __construct(private readonly MarkAttempts $judging) {}
 
     public function do(Task $task): ?array
     {

@@ -2,14 +2,14 @@
 
 namespace App\Tasks;
 
-use App\Bench\Judging;
+use App\Bench\MarkAttempts;
 use App\Models\Attempt;
 use App\Models\Task;
 
 /** Marks an attempt that was handed back, under the rules of its job. */
 class MarkAttempt implements Work
 {
-    public function __construct(private readonly Judging $judging) {}
+    public function __construct(private readonly MarkAttempts $judging) {}
 
     public function do(Task $task): ?array
     {

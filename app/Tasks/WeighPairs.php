@@ -7,7 +7,7 @@ use App\Bench\Workbench;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Task;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\Pairs;
 use OddSpark\Suspects\Tracker;
@@ -24,14 +24,14 @@ class WeighPairs implements Work
         $attempt = Attempt::query()->findOrFail($task->payload['attempt']);
         $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
         $plan = $this->plans->ofAssignment($assignment);
-        $universe = Universe::of($plan->model);
+        $universe = FaultSet::of($plan->model);
         $seen = $this->workbench->observations($attempt);
         $memory = new Memory();
         $steps = (new Tracker($plan, $universe, $assignment->visit, $memory, Plans::unpackArrivals($assignment->arrivals)))->follow($seen);
         $pairs = Pairs::of($plan, $universe, $seen, $steps, $memory, progress: fn (int $done, int $of) => $task->tell($done / max(1, $of)));
         $left = [];
         foreach (array_slice($pairs->left->ranked(), 0, self::SHOWN) as $id => $share) {
-            $left[] = ['title' => $pairs->universe->get((string) $id)->title, 'share' => round($share, 3)];
+            $left[] = ['title' => $pairs->faultSet->get((string) $id)->title, 'share' => round($share, 3)];
         }
         $attempt->update(['pairs' => ['share' => 1, 'left' => $pairs->left->count(), 'run' => $pairs->run, 'of' => $pairs->of, 'likeliest' => $left]]);
 

@@ -12,7 +12,7 @@ use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 
@@ -55,9 +55,9 @@ final class Fixtures
         return (new Library())->resolve($more + $document);
     }
 
-    public static function universe(): Universe
+    public static function universe(): FaultSet
     {
-        return Universe::of(self::furnace()->model);
+        return FaultSet::of(self::furnace()->model);
     }
 
     /** @return array{Bench, BenchState} a candidate's bench at its arrival */

@@ -21,13 +21,13 @@ use OddSpark\Appliance\Library;
 use OddSpark\Bench\Attempt;
 use OddSpark\Bench\Kit;
 use OddSpark\Bench\Wording;
-use OddSpark\Building\Acting;
 use OddSpark\Building\HealthyRun;
 use OddSpark\Building\Parameters;
+use OddSpark\Building\SafetyTest;
 use OddSpark\Building\Why;
 use OddSpark\Drawing\Board;
 use OddSpark\Drawing\Ladder;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Marking\Debrief;
 use OddSpark\Marking\Marker;
 use OddSpark\Run\Memory;
@@ -71,20 +71,20 @@ final class Recorded
      */
     private static function attempt(array $worked): mixed
     {
-        $plan = Stand::plan($worked['model']);
-        $universe = Universe::of($plan->model);
+        $plan = TestRig::plan($worked['model']);
+        $faultSet = FaultSet::of($plan->model);
         $rules = Marking::rules($worked['rules'] ?? 'first-year');
         $entries = array_map(fn (array $e) => array_intersect_key($e, ['at_s' => 1, 'act' => 1] + Catalogue::all()[$e['act']]::fields()), $worked['entries']);
         $log = ActionLog::of(['odd_spark_actions' => 1, 'seed' => $worked['seed'] ?? 7, 'entries' => $entries]);
-        $fault = $universe->get($worked['fault']);
+        $fault = $faultSet->get($worked['fault']);
         $memory = new Memory();
         $attempt = Attempt::run($plan, $fault, $log, $worked['visit'], $memory, null, Kit::of($worked['kit'] ?? []), $rules->stops);
         $seen = $attempt->observations;
-        $tracker = new Tracker($plan, $universe, $seen->visit, $memory);
+        $tracker = new Tracker($plan, $faultSet, $seen->visit, $memory);
         $steps = $tracker->follow($seen);
         $left = end($steps);
-        [$choices] = (new NextSteps($plan, $universe, $memory))->of($tracker->candidates(), $left->weights);
-        $account = Marking::account($plan, $universe, $worked['fault'], $seen);
+        [$choices] = (new NextSteps($plan, $faultSet, $memory))->of($tracker->candidates(), $left->weights);
+        $account = Marking::account($plan, $faultSet, $worked['fault'], $seen);
 
         return [
             'complaint' => $attempt->arrival->complaint, 'state' => self::sorted($attempt->state->toArray()), 'seen' => $seen->toArray(),
@@ -114,21 +114,21 @@ final class Recorded
 
     private static function modelDocument(string $name): mixed
     {
-        $plan = Stand::plan($name);
+        $plan = TestRig::plan($name);
 
-        return [$plan->hash, $plan->toArray(), array_map(get_object_vars(...), Universe::of($plan->model)->faults)];
+        return [$plan->hash, $plan->toArray(), array_map(get_object_vars(...), FaultSet::of($plan->model)->faults)];
     }
 
     private static function modelWiring(string $name): mixed
     {
-        $model = Stand::plan($name)->model;
+        $model = TestRig::plan($name)->model;
 
         return [array_map(get_object_vars(...), Checks::of($model)), Circuits::of(new Nets($model))];
     }
 
     private static function modelDrawing(string $name): mixed
     {
-        $model = Stand::plan($name)->model;
+        $model = TestRig::plan($name)->model;
 
         return [Board::of($model), Ladder::of($model)];
     }
@@ -136,7 +136,7 @@ final class Recorded
     /** What is asked of a healthy run: every safety, why things are off, volts; and figures of every part. */
     private static function modelBuilding(string $name): mixed
     {
-        $plan = Stand::plan($name);
+        $plan = TestRig::plan($name);
         $visit = $plan->model->visits()[0];
         $run = new HealthyRun($plan, $visit, 3000);
         $why = new Why($run);
@@ -145,14 +145,14 @@ final class Recorded
             $figures[$id] = Parameters::of($part->kind, $part->params, $plan->model->region());
         }
 
-        return [(new Acting($plan, $visit))->report(), array_map(fn (array $a) => [$a, $why->of($a['id'])], $why->askable()), $run->everywhere(), $figures];
+        return [(new SafetyTest($plan, $visit))->report(), array_map(fn (array $a) => [$a, $why->of($a['id'])], $why->askable()), $run->everywhere(), $figures];
     }
 
     /** What the bench says to every act on every part: whether it can be done, what it risks, what it does. */
     private static function modelHands(string $name): mixed
     {
-        $plan = Stand::plan($name);
-        $universe = Universe::of($plan->model);
+        $plan = TestRig::plan($name);
+        $faultSet = FaultSet::of($plan->model);
         $visit = $plan->model->visits()[0];
         $place = static function (string $part) use ($plan): string {
             foreach (array_keys($plan->places) as $place) {
@@ -163,7 +163,7 @@ final class Recorded
 
             return $part;
         };
-        $bench = new \OddSpark\Bench\Bench($plan, $universe->get('healthy'), new Memory(), 7);
+        $bench = new \OddSpark\Bench\Bench($plan, $faultSet->get('healthy'), new Memory(), 7);
         $found = [];
         foreach (['shut', 'open'] as $door) {
             foreach (array_keys($plan->model->parts()) as $part) {

@@ -2,10 +2,10 @@
 
 namespace Database\Seeders;
 
-use App\Bench\Giving;
-use App\Bench\Judging;
+use App\Bench\AssignJob;
+use App\Bench\MarkAttempts;
 use App\Bench\Workbench;
-use App\Building\Drafting;
+use App\Building\DraftEditor;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Course;
@@ -24,7 +24,7 @@ class DemoSeeder extends Seeder
 
     private const TRAINEES = ['Tova', 'Brannoc', 'Isolde', 'Marek', 'Priya', 'Oyelaran', 'Sunniva', 'Wendell'];
 
-    public function __construct(private readonly Giving $giving, private readonly Workbench $workbench, private readonly Judging $judging, private readonly Drafting $drafting) {}
+    public function __construct(private readonly AssignJob $giving, private readonly Workbench $workbench, private readonly MarkAttempts $judging, private readonly DraftEditor $drafting) {}
 
     public function run(): void
     {

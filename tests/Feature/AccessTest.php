@@ -2,7 +2,7 @@
 
 namespace Tests\Feature;
 
-use App\Building\Drafting;
+use App\Building\DraftEditor;
 use App\Models\Attempt;
 use App\Models\Draft;
 use App\Models\User;
@@ -117,7 +117,7 @@ class AccessTest extends TestCase
 
     private function draft(): Draft
     {
-        return app(Drafting::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
+        return app(DraftEditor::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
     }
 
     #[DataProvider('instructorsOnly')]

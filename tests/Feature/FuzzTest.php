@@ -2,7 +2,7 @@
 
 namespace Tests\Feature;
 
-use App\Building\Drafting;
+use App\Building\DraftEditor;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Route;
 use OddSpark\Appliance\Library;
@@ -23,7 +23,7 @@ class FuzzTest extends TestCase
         $open = $this->begin($this->give());
         $done = $this->begin($this->give());
         $this->act($done, 'hand_back', 1)->assertOk();
-        $draft = app(Drafting::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
+        $draft = app(DraftEditor::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
         $model = $furnace->model();
         $requests = new Requests((int) (getenv('SPARK_FUZZ_SEED') ?: 7), [
             'appliance' => [(string) $furnace->id], 'assignment' => [(string) $open->assignment_id, (string) $done->assignment_id], 'attempt' => [(string) $open->id, (string) $done->id],

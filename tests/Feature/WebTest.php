@@ -2,7 +2,7 @@
 
 namespace Tests\Feature;
 
-use App\Building\Drafting;
+use App\Building\DraftEditor;
 use App\Jobs\RunTask;
 use App\Models\Attempt;
 use App\Models\Draft;
@@ -144,7 +144,7 @@ class WebTest extends TestCase
 
     public function test_an_edit_that_is_sent_twice_is_made_once(): void
     {
-        $draft = app(Drafting::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
+        $draft = app(DraftEditor::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
         $edit = ['id' => 'one', 'upon' => 0, 'edits' => [['do' => 'label', 'part' => 'blower', 'label' => 'Fan']]];
         $this->actingAs($this->instructor)->postJson("/drafts/$draft->id/edits", $edit)->assertOk()->assertJsonPath('step', 1);
         $this->postJson("/drafts/$draft->id/edits", $edit)->assertOk()->assertJsonPath('step', 1)->assertJsonPath('whole', true)->assertJsonPath('document.parts.0.id', $draft->content()['parts'][0]['id']);
@@ -154,7 +154,7 @@ class WebTest extends TestCase
 
     public function test_a_colour_that_cannot_be_drawn_is_refused(): void
     {
-        $draft = app(Drafting::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
+        $draft = app(DraftEditor::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
         $edit = fn (array $edit) => $this->actingAs($this->instructor)->postJson("/drafts/$draft->id/edits", ['upon' => $draft->refresh()->step, 'edits' => [$edit]]);
         $edit(['do' => 'rewire', 'wire' => 'w14', 'colour' => 'moonlight'])->assertUnprocessable()->assertJsonPath('pointer', fn (string $p) => preg_match('#^/wires/\d+/colour$#', $p) === 1);
         $edit(['do' => 'set', 'path' => '/title', 'value' => str_repeat('x', 121)])->assertUnprocessable();
@@ -174,7 +174,7 @@ class WebTest extends TestCase
 
     public function test_a_paper_is_waited_for_and_then_fetched(): void
     {
-        $draft = app(Drafting::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
+        $draft = app(DraftEditor::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
         Queue::fake();
         $url = "/drafts/$draft->id/files/ladder.pdf";
         $this->actingAs($this->instructor)->getJson($url)->assertStatus(202)->assertJsonPath('state', 'queued');

@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Bench\Giving;
+use App\Bench\AssignJob;
 use App\Models\Appliance;
 use App\Models\Course;
 use App\Models\RuleSet;
@@ -12,7 +12,7 @@ use Inertia\Inertia;
 use Inertia\Response;
 use OddSpark\Appliance\Model;
 use OddSpark\Faults\Fault;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Parts\Ability\Decides;
 use OddSpark\Sequence\Table;
 
@@ -30,12 +30,12 @@ class ApplianceController extends Controller
 
             return [
                 'id' => $a->id, 'title' => $a->title, 'notes' => $model->document['notes'],
-                'parts' => count($model->parts()), 'wires' => count($model->wires()), 'faults' => count(Universe::of($model)->faults) - 1,
+                'parts' => count($model->parts()), 'wires' => count($model->wires()), 'faults' => count(FaultSet::of($model)->faults) - 1,
             ];
         })]);
     }
 
-    public function show(Request $request, Appliance $appliance, Giving $giving): Response
+    public function show(Request $request, Appliance $appliance, AssignJob $giving): Response
     {
         $this->authorize('view', $appliance);
         $model = $appliance->model();
@@ -46,7 +46,7 @@ class ApplianceController extends Controller
             'visits' => $model->visitTitles(),
             'faults' => array_values(array_map(
                 fn (Fault $f) => ['id' => $f->id, 'title' => $f->title, 'family' => $f->family, 'weight' => $f->weight],
-                Universe::of($model)->faults,
+                FaultSet::of($model)->faults,
             )),
             'tables' => $this->tables($model),
             'healthy' => $giving->preview($appliance, Fault::HEALTHY, $model->visits()[0], self::PREVIEW_S),
@@ -57,13 +57,13 @@ class ApplianceController extends Controller
     }
 
     /** What a fault does: its tape, and what the customer would say. */
-    public function preview(Request $request, Appliance $appliance, Giving $giving): JsonResponse
+    public function preview(Request $request, Appliance $appliance, AssignJob $giving): JsonResponse
     {
         $this->authorize('view', $appliance);
         $model = $appliance->model();
         $fault = $this->text($request, 'fault');
         $visit = $this->text($request, 'visit');
-        abort_unless(isset(Universe::of($model)->faults[$fault]), 422, 'This model has no such fault.');
+        abort_unless(isset(FaultSet::of($model)->faults[$fault]), 422, 'This model has no such fault.');
         abort_unless(in_array($visit, $model->visits(), true), 422, 'This model has no such visit.');
 
         return response()->json($giving->preview($appliance, $fault, $visit, self::PREVIEW_S));

@@ -15,7 +15,7 @@ use Illuminate\Support\Str;
 use Inertia\Inertia;
 use Inertia\Response;
 use OddSpark\Appliance\Model;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 
 class AssignmentController extends Controller
 {
@@ -46,7 +46,7 @@ class AssignmentController extends Controller
             'others' => $a === null ? [] : $a->marks->slice(1)->map(fn (Mark $m) => ['title' => "{$m->rules['title']}, version {$m->rules['version']}", 'total' => $m->result['total'], 'passed' => $m->result['passed']])->values()->all(),
             'total' => $a?->mark['total'] ?? null, 'passed' => $a?->mark['passed'] ?? null, 'verdict' => $a?->mark['verdict'] ?? null,
         ];
-        $universe = Universe::of(new Model(json_decode($assignment->document, true)));
+        $universe = FaultSet::of(new Model(json_decode($assignment->document, true)));
 
         return Inertia::render('Job', [
             'job' => $assignment->briefing() + [

@@ -15,7 +15,7 @@ use Inertia\Inertia;
 use Inertia\Response;
 use OddSpark\Bench\WarmUp;
 use OddSpark\Faults\Fault;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Marking\Rules;
 
 class BenchController extends Controller
@@ -45,7 +45,7 @@ class BenchController extends Controller
             'doors' => $plan->model->document['doors'] ?? [],
             'faults' => array_values(array_map(
                 fn (Fault $f) => ['id' => $f->id, 'title' => $f->title, 'part' => $f->part, 'family' => $f->family],
-                Universe::of($plan->model)->faults,
+                FaultSet::of($plan->model)->faults,
             )),
             'steps' => $attempt->assignment->kind === Assignment::WARM_UP ? WarmUp::steps() : null,
             'log' => $attempt->entries->map(fn (Entry $e) => $e->shown()),

@@ -16,7 +16,7 @@ use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
 use OddSpark\Appliance\Model;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 
 /** An attempt gone over: on the screen, on paper, and whether it would read the same today. */
 class DebriefController extends Controller
@@ -40,7 +40,7 @@ class DebriefController extends Controller
         }
         $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
         $plan = $plans->ofAssignment($assignment);
-        $universe = Universe::of($plan->model);
+        $universe = FaultSet::of($plan->model);
         $fault = $universe->get($assignment->fault);
 
         return Inertia::render('Debrief', [

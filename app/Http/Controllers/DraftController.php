@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Building\Drafting;
+use App\Building\DraftEditor;
 use App\Models\Draft;
 use App\Models\PartKind;
 use App\Models\Task;
@@ -25,7 +25,7 @@ class DraftController extends Controller
     /** Parts and wires from which on a board is laid out beside the site. */
     private const LARGE = 150;
 
-    public function __construct(private readonly Drafting $drafting, private readonly Library $library) {}
+    public function __construct(private readonly DraftEditor $drafting, private readonly Library $library) {}
 
     public function index(Request $request): Response
     {

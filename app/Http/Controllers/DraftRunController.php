@@ -9,11 +9,11 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
-use OddSpark\Building\Acting;
+use OddSpark\Building\SafetyTest;
 use OddSpark\Building\Why;
 use OddSpark\Drawing\Ladder;
 use OddSpark\Faults\Fault;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\RunError;
 use OddSpark\Wiring\Checks;
 use OddSpark\Wiring\Circuits;
@@ -83,7 +83,7 @@ class DraftRunController extends Controller
 
         return $this->answered(fn () => ['faults' => array_values(array_map(
             fn (Fault $f) => ['id' => $f->id, 'title' => $f->title, 'weight' => $f->weight],
-            Universe::of($library->resolve($draft->content()))->faults,
+            FaultSet::of($library->resolve($draft->content()))->faults,
         ))]);
     }
 
@@ -95,7 +95,7 @@ class DraftRunController extends Controller
         return $this->answered(function () use ($request, $draft): array {
             [$plan, $visit] = $this->running->plan($draft, $this->text($request, 'visit'));
 
-            return (new Acting($plan, $visit, Running::memory(self::TRIALS)))->report();
+            return (new SafetyTest($plan, $visit, Running::memory(self::TRIALS)))->report();
         });
     }
 

@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Bench\Judging;
+use App\Bench\MarkAttempts;
 use App\Models\Attempt;
 use App\Models\MarkOverride;
 use Illuminate\Http\RedirectResponse;
@@ -13,7 +13,7 @@ use Illuminate\Validation\ValidationException;
 /** A line of a mark set otherwise by the instructor, with his reason; all that was said before is kept. */
 class OverrideController extends Controller
 {
-    public function store(Request $request, Attempt $attempt, Judging $judging): RedirectResponse
+    public function store(Request $request, Attempt $attempt, MarkAttempts $judging): RedirectResponse
     {
         $this->authorize('judge', $attempt);
         $lines = array_column($attempt->mark['lines'] ?? [], 'weight', 'id');

@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Bench\Giving;
+use App\Bench\AssignJob;
 use App\Bench\Workbench;
 use App\Models\Appliance;
 use App\Models\Assignment;
@@ -16,7 +16,7 @@ use OddSpark\Faults\Fault;
 /** Five minutes on a training board, for whoever belongs to a class: as often as he likes, and marked by nobody. */
 class WarmUpController extends Controller
 {
-    public function store(Request $request, Giving $giving, Workbench $workbench): RedirectResponse
+    public function store(Request $request, AssignJob $giving, Workbench $workbench): RedirectResponse
     {
         $user = $request->user();
         $course = Course::query()->where('instructor_id', $user->id)->first()

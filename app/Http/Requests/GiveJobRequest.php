@@ -7,7 +7,7 @@ use App\Models\Assignment;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 
 class GiveJobRequest extends FormRequest
 {
@@ -41,7 +41,7 @@ class GiveJobRequest extends FormRequest
                 return;
             }
             $model = Appliance::query()->findOrFail($this->integer('appliance'))->model();
-            if (! isset(Universe::of($model)->faults[$this->string('fault')->value()])) {
+            if (! isset(FaultSet::of($model)->faults[$this->string('fault')->value()])) {
                 $validator->errors()->add('fault', 'This model has no such fault. Pick one from its list.');
             }
             if (! in_array($this->string('visit')->value(), $model->visits(), true)) {

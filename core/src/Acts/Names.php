@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Acts;
 
 use OddSpark\Appliance\Model;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 
 /** What things of an appliance are called, for those who say what was done to them. */
 final readonly class Names
@@ -37,6 +37,6 @@ final readonly class Names
 
     public function fault(string $id): string
     {
-        return Universe::of($this->model)->faults[$id]->title ?? $id;
+        return FaultSet::of($this->model)->faults[$id]->title ?? $id;
     }
 }

@@ -81,9 +81,9 @@ final class Library
         $document = self::migrated($document);
         Schema::check('model', $document);
         $document = $this->whole($document);
-        Meaning::check($document);
+        ReferenceCheck::check($document);
         ProcessCheck::check($document);
-        Soundness::check($document);
+        ComputabilityCheck::check($document);
 
         return new Model($document);
     }
@@ -99,7 +99,7 @@ final class Library
     public function draft(array $document): Model
     {
         $document = $this->whole($document);
-        Meaning::check($document);
+        ReferenceCheck::check($document);
 
         return new Model($document);
     }
@@ -116,7 +116,7 @@ final class Library
         foreach ([
             fn () => Schema::check('model', self::migrated($document)),
             fn () => ProcessCheck::check($this->whole($document)),
-            fn () => Soundness::check($this->whole($document)),
+            fn () => ComputabilityCheck::check($this->whole($document)),
         ] as $check) {
             try {
                 $check();

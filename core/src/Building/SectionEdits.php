@@ -31,7 +31,7 @@ final readonly class SectionEdits
     {
         return match ($e['do']) {
             'set' => $this->set($d, $e['path'], $e['value'] ?? null),
-            'like' => (new Likeness($this->library))->onto($d, $e['model']),
+            'like' => (new ProcessTransfer($this->library))->onto($d, $e['model']),
             default => $this->include($d, $e),
         };
     }

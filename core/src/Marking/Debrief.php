@@ -17,7 +17,7 @@ final readonly class Debrief
 
     private const TURNS = 3;
 
-    public function __construct(private Account $account) {}
+    public function __construct(private AttemptReview $account) {}
 
     /**
      * @return array{entries: list<array<string, mixed>>, won: list<array<string, mixed>>, lost: list<array<string, mixed>>, same: list<string>, entered: list<string>, bits: float} plain data; figures in bits
@@ -78,7 +78,7 @@ final readonly class Debrief
         $of = function (Suspects $suspects): array {
             $shares = [];
             foreach ($suspects->ranked() as $id => $share) {
-                $family = $this->account->universe->faults[$id]->family;
+                $family = $this->account->faultSet->faults[$id]->family;
                 $shares[$family] = ($shares[$family] ?? 0.0) + $share;
             }
 

@@ -32,7 +32,7 @@ final readonly class Hint
         if ($suspects->count() === 0) {
             return 'No single fault of this appliance shows all that you have seen: think of two at once.';
         }
-        if ($suspects->count() === 1 || $suspects->entropy() <= Account::SETTLED_BITS) {
+        if ($suspects->count() === 1 || $suspects->entropy() <= AttemptReview::SETTLED_BITS) {
             return 'You have seen enough: go over your readings, one fault alone shows them all.';
         }
 
@@ -86,7 +86,7 @@ final readonly class Hint
     {
         $best = (new BestReading($this->plan))->rank($tracker->candidates(), $tracker->suspects()->weights, 1)[0] ?? null;
 
-        return $best === null || $best->bits <= Account::SETTLED_BITS
+        return $best === null || $best->bits <= AttemptReview::SETTLED_BITS
             ? 'Nothing within reach now tells much: open what is shut, or wait for the next step.'
             : ucfirst($best->said(new Wording($this->plan->model))).' would tell most just now.';
     }

@@ -20,18 +20,18 @@ use OddSpark\Suspects\Tracker;
 /** A mark from an account, under house rules: the same account and rules always give the same mark. */
 final readonly class Marker
 {
-    /** @param Afterwards|null $after null when the appliance was not handed back */
-    private function __construct(private Account $account, private ?Afterwards $after) {}
+    /** @param CallbackSimulation|null $after null when the appliance was not handed back */
+    private function __construct(private AttemptReview $account, private ?CallbackSimulation $after) {}
 
-    public static function of(Account $account, Memory $memory = new Memory()): self
+    public static function of(AttemptReview $account, Memory $memory = new Memory()): self
     {
         $last = $account->repairs->last();
         if ($last === null || $account->entries(['hand_back']) === []) {
             return new self($account, null);
         }
-        $sound = (new Tracker($account->plan, $account->universe->only(['healthy']), $account->seen->visit, $memory))->arrivals()['healthy']->state;
+        $sound = (new Tracker($account->plan, $account->faultSet->only(['healthy']), $account->seen->visit, $memory))->arrivals()['healthy']->state;
 
-        return new self($account, Afterwards::of($account->plan, $account->fault, $last, $sound, $memory));
+        return new self($account, CallbackSimulation::of($account->plan, $account->fault, $last, $sound, $memory));
     }
 
     public function mark(Rules $rules): Mark
@@ -55,7 +55,7 @@ final readonly class Marker
             $hints[$grade] = ($hints[$grade] ?? 0) + 1;
         }
 
-        return new Mark($lines, $this->account->verdict(), array_values(array_intersect($rules->caps, $caps)), $hints, ['hours' => Afterwards::HOURS, 'said' => $this->after === null ? [] : $this->after->said], $rules);
+        return new Mark($lines, $this->account->verdict(), array_values(array_intersect($rules->caps, $caps)), $hints, ['hours' => CallbackSimulation::HOURS, 'said' => $this->after === null ? [] : $this->after->said], $rules);
     }
 
     /** @return array<string, Judge> by line */

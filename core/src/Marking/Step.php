@@ -14,7 +14,7 @@ final readonly class Step
      * @param list<Choice> $best the best readings before it, best first; empty when nothing could tell more
      * @param float $worth bits that the act itself was expected to tell
      * @param float $watched bits that were gained by watching what it was put to, up to the next entry
-     * @param array<string, string> $flaws what was wrong with a reading, in words, by id of {@see Scrutiny}
+     * @param array<string, string> $flaws what was wrong with a reading, in words, by id of {@see ReadingTechnique}
      */
     public function __construct(public Suspects $before, public Suspects $after, public array $best, public float $worth, public float $watched, public array $flaws) {}
 

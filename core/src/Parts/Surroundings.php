@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Parts;
 
 use OddSpark\Circuit\Solution;
-use OddSpark\Trade\Course;
+use OddSpark\Trade\Response;
 
 /** What every primitive sees when it reacts: the moment, the slots of all, and one solution. */
 final class Surroundings
@@ -35,13 +35,13 @@ final class Surroundings
      */
     public function course(string $id): array
     {
-        return $this->slots[$id]['course'] ?? Course::still(0, 0.0);
+        return $this->slots[$id]['course'] ?? Response::still(0, 0.0);
     }
 
     /** The quantity's value now. */
     public function value(string $id): float
     {
-        return Course::at($this->course($id), $this->tick);
+        return Response::at($this->course($id), $this->tick);
     }
 
     /**
@@ -54,7 +54,7 @@ final class Surroundings
         $course = $this->course($id);
         $first = Primitive::NEVER;
         foreach ($levels as $level) {
-            $first = min($first, Course::crossing($course, $level, $this->tick) ?? Primitive::NEVER);
+            $first = min($first, Response::crossing($course, $level, $this->tick) ?? Primitive::NEVER);
         }
 
         return $first;

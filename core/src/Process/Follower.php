@@ -7,7 +7,7 @@ namespace OddSpark\Process;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
-use OddSpark\Trade\Course;
+use OddSpark\Trade\Response;
 
 /** A place that is warmed by another and lags behind it: the limit's disc in the plenum, °F. Slot: course, leader. */
 final class Follower extends Primitive
@@ -19,7 +19,7 @@ final class Follower extends Primitive
 
     public function initial(): array
     {
-        return ['course' => Course::still(0, $this->p['start']), 'leader' => null];
+        return ['course' => Response::still(0, $this->p['start']), 'leader' => null];
     }
 
     public function follows(): array
@@ -36,7 +36,7 @@ final class Follower extends Primitive
         $gain = $this->p['gain'];
 
         return [
-            'course' => Course::behind($now->tick, Course::at($slot['course'], $now->tick), $leader, $this->p['around'] * (1 - $gain), $gain, $this->p['tau_s']),
+            'course' => Response::behind($now->tick, Response::at($slot['course'], $now->tick), $leader, $this->p['around'] * (1 - $gain), $gain, $this->p['tau_s']),
             'leader' => $leader,
         ];
     }

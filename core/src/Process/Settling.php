@@ -7,7 +7,7 @@ namespace OddSpark\Process;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
-use OddSpark\Trade\Course;
+use OddSpark\Trade\Response;
 
 /** A process value that settles towards a target with a time constant, both set by the state of the rest. Slot: course, aim. */
 abstract class Settling extends Primitive
@@ -17,7 +17,7 @@ abstract class Settling extends Primitive
 
     public function initial(): array
     {
-        return ['course' => Course::still(0, (float) ($this->p['start'] ?? 0.0)), 'aim' => null];
+        return ['course' => Response::still(0, (float) ($this->p['start'] ?? 0.0)), 'aim' => null];
     }
 
     public function react(array $slot, Surroundings $now): array
@@ -28,7 +28,7 @@ abstract class Settling extends Primitive
         }
 
         return [
-            'course' => Course::towards($now->tick, Course::at($slot['course'], $now->tick), ...$aim),
+            'course' => Response::towards($now->tick, Response::at($slot['course'], $now->tick), ...$aim),
             'aim' => $aim,
         ];
     }

@@ -6,7 +6,7 @@ namespace OddSpark\Process;
 
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
-use OddSpark\Trade\Course;
+use OddSpark\Trade\Response;
 
 /** A value that nothing in the appliance moves: the water level, the pressure in the street. Slot: course. */
 final class Still extends Primitive
@@ -20,6 +20,6 @@ final class Still extends Primitive
 
     public function initial(): array
     {
-        return ['course' => Course::still(0, (float) $this->p['value'])];
+        return ['course' => Response::still(0, (float) $this->p['value'])];
     }
 }

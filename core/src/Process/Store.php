@@ -9,7 +9,7 @@ use OddSpark\Parts\Condition;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
-use OddSpark\Trade\Course;
+use OddSpark\Trade\Response;
 
 /**
  * Something that holds heat: a boiler's water, a cylinder, a radiator loop, a room. Slot: course, aim, sampled.
@@ -36,7 +36,7 @@ final class Store extends Primitive implements HoldsHeat
 
     public function initial(): array
     {
-        return ['course' => Course::still(0, (float) $this->p['start']), 'aim' => null, 'sampled' => []];
+        return ['course' => Response::still(0, (float) $this->p['start']), 'aim' => null, 'sampled' => []];
     }
 
     public function follows(): array
@@ -67,7 +67,7 @@ final class Store extends Primitive implements HoldsHeat
                 $kept = $slot['sampled'][$i] ?? null;
                 $sampled[$i] = $kept !== null && abs($there - $kept[0]) < $kept[1] - 1e-6
                     ? $kept
-                    : [round($there, 3), max(self::LEAST, round(self::SHARE * abs($there - Course::at($slot['course'], $now->tick)), 2))];
+                    : [round($there, 3), max(self::LEAST, round(self::SHARE * abs($there - Response::at($slot['course'], $now->tick)), 2))];
                 $to = $sampled[$i][0];
             }
             $gain += $g * $to;
@@ -77,7 +77,7 @@ final class Store extends Primitive implements HoldsHeat
         if ($aim === $slot['aim'] && $sampled === $slot['sampled']) {
             return $slot;
         }
-        $course = $aim === $slot['aim'] ? $slot['course'] : Course::towards($now->tick, Course::at($slot['course'], $now->tick), ...$aim);
+        $course = $aim === $slot['aim'] ? $slot['course'] : Response::towards($now->tick, Response::at($slot['course'], $now->tick), ...$aim);
 
         return ['course' => $course, 'aim' => $aim, 'sampled' => $sampled];
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Run;
 
-use OddSpark\Trade\Course;
+use OddSpark\Trade\Response;
 
 /** How an appliance stands at a moment: the slot of each of its primitives. */
 readonly class MachineState
@@ -29,7 +29,7 @@ readonly class MachineState
     /** What a quantity that settles has come to. */
     public function value(string $process): float
     {
-        return Course::at($this->slots[$process]['course'], $this->tick);
+        return Response::at($this->slots[$process]['course'], $this->tick);
     }
 
     /**

@@ -6,7 +6,7 @@ namespace OddSpark\Suspects;
 
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Memory;
 
 /** All that an instructor can know of the faults of a model before anyone is sent to it: look-alikes, tree, difficulty. */
@@ -20,7 +20,7 @@ final readonly class Analysis
      * @param int $questions that were weighed
      */
     private function __construct(
-        public Universe $universe,
+        public FaultSet $faultSet,
         public Evidence $evidence,
         public array $classes,
         public Tree $tree,
@@ -31,29 +31,29 @@ final readonly class Analysis
      * @param string|null $fault whose complaint was made; null: none in particular
      * @param (callable(string, float): void)|null $progress what is being done, and how much of all of it is done
      */
-    public static function of(Plan $plan, Universe $universe, string $visit, ?string $fault = null, Memory $memory = new Memory(), ?callable $progress = null): self
+    public static function of(Plan $plan, FaultSet $faultSet, string $visit, ?string $fault = null, Memory $memory = new Memory(), ?callable $progress = null): self
     {
         $say = $progress ?? fn (string $what, float $share) => null;
-        $evidence = new Evidence($plan, $universe, $visit, $memory, fn (int $done, int $of) => $say('Running every fault', 0.7 * $done / $of));
+        $evidence = new Evidence($plan, $faultSet, $visit, $memory, fn (int $done, int $of) => $say('Running every fault', 0.7 * $done / $of));
         $say('Comparing them with each other', 0.7);
         $classes = (new Classes($evidence))->all();
         $say('Gathering what can be asked', 0.8);
         [$questions, $asked] = Questions::of($evidence);
         $say('Growing the tree', 0.9);
-        $weights = array_map(fn (Fault $f) => $f->weight, $universe->faults);
+        $weights = array_map(fn (Fault $f) => $f->weight, $faultSet->faults);
         if ($fault !== null) {
             foreach ($weights as $id => $weight) {
                 $weights[$id] = $weight * ($evidence->of[$id]['complaint'] === $evidence->of[$fault]['complaint'] ? 1.0 : self::HEARSAY);
             }
         }
 
-        return new self($universe, $evidence, array_values(array_filter($classes, fn (array $c) => count($c) > 1)), Tree::grow($questions, $weights), $asked);
+        return new self($faultSet, $evidence, array_values(array_filter($classes, fn (array $c) => count($c) > 1)), Tree::grow($questions, $weights), $asked);
     }
 
     /** @return array<string, list<string>> by fault: those that nothing tells from it */
     public function lookAlikes(): array
     {
-        $alike = array_fill_keys(array_keys($this->universe->faults), []);
+        $alike = array_fill_keys(array_keys($this->faultSet->faults), []);
         foreach ($this->classes as $class) {
             foreach ($class as $id) {
                 $alike[$id] = array_values(array_diff($class, [$id]));
@@ -68,7 +68,7 @@ final readonly class Analysis
     {
         $why = [];
         foreach ($this->lookAlikes()[Fault::HEALTHY] ?? [] as $id) {
-            $why[$id] = self::reason($this->universe->get($id));
+            $why[$id] = self::reason($this->faultSet->get($id));
         }
 
         return $why;
@@ -80,7 +80,7 @@ final readonly class Analysis
         $alike = $this->lookAlikes();
         $paths = $this->tree->paths();
         $faults = [];
-        foreach ($this->universe->faults as $id => $fault) {
+        foreach ($this->faultSet->faults as $id => $fault) {
             $faults[] = [
                 'id' => $id, 'title' => $fault->title, 'family' => $fault->family, 'weight' => round($fault->weight, 4), 'look_alikes' => $alike[$id],
             ] + Difficulty::of($paths[$id], count($alike[$id]));

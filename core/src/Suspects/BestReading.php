@@ -115,7 +115,7 @@ final class BestReading
             foreach ($candidates as $id => [$bench, $state]) {
                 $bins[(string) json_encode($bench->glance($state, $part->id))][] = (string) $id;
             }
-            $bits = Worth::bits($bins, $weights);
+            $bits = InformationGain::bits($bins, $weights);
             if ($bits >= $least) {
                 $found[] = ['look', null, $part->id, null, $bins, $bits];
             }
@@ -132,7 +132,7 @@ final class BestReading
     }
 
     /**
-     * What a reading is expected to tell, bits: as {@see Worth} has it, for figures most of which are the same.
+     * What a reading is expected to tell, bits: as {@see InformationGain} has it, for figures most of which are the same.
      *
      * @param non-empty-array<int, float> $values exact value by solution
      * @param array<int, float> $shares weight by solution
@@ -168,7 +168,7 @@ final class BestReading
     private static function outcomes(Mode $mode, array $values, array $ids): array
     {
         $outcomes = [];
-        foreach (Worth::bins($values, array_map(fn (float $v) => Meter::tolerance($mode, $v), $values)) as $bin) {
+        foreach (InformationGain::bins($values, array_map(fn (float $v) => Meter::tolerance($mode, $v), $values)) as $bin) {
             $text = Meter::show($mode, $values[$bin[0]])->text();
             foreach ($bin as $which) {
                 $outcomes[$text] = [...($outcomes[$text] ?? []), ...$ids[$which]];

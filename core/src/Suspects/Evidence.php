@@ -6,7 +6,7 @@ namespace OddSpark\Suspects;
 
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Instruments\Bag;
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
@@ -54,7 +54,7 @@ final class Evidence
     /** @param (callable(int, int): void)|null $progress faults done, of all */
     public function __construct(
         public readonly Plan $plan,
-        public readonly Universe $universe,
+        public readonly FaultSet $faultSet,
         string $visit,
         Memory $memory = new Memory(),
         ?callable $progress = null,
@@ -63,10 +63,10 @@ final class Evidence
         $this->pairs = (new BestReading($plan))->pairs();
         [$this->freed, $this->lifted] = $this->freed();
         $done = 0;
-        foreach ($universe->faults as $id => $fault) {
+        foreach ($faultSet->faults as $id => $fault) {
             $this->of[$id] = $this->examine(new Bench($plan, $fault, $memory), $visit);
             if ($progress !== null) {
-                $progress(++$done, count($universe->faults));
+                $progress(++$done, count($faultSet->faults));
             }
         }
     }

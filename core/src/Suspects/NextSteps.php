@@ -8,7 +8,7 @@ use OddSpark\Acts\Act;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 
@@ -26,7 +26,7 @@ final class NextSteps
 
     private readonly BestReading $readings;
 
-    public function __construct(private readonly Plan $plan, private readonly Universe $universe, private readonly Memory $memory = new Memory())
+    public function __construct(private readonly Plan $plan, private readonly FaultSet $faultSet, private readonly Memory $memory = new Memory())
     {
         $this->readings = new BestReading($plan);
     }
@@ -105,7 +105,7 @@ final class NextSteps
     {
         $ahead = [];
         foreach ($candidates as $id => [, $state]) {
-            $bench = new Bench($this->plan, $this->universe->get((string) $id), $this->memory);
+            $bench = new Bench($this->plan, $this->faultSet->get((string) $id), $this->memory);
             $bench->resume($state);
             [$state, $outcome] = $bench->do($state, $act);
             if ($outcome->refused !== null || $outcome->dangers !== []) {

@@ -7,7 +7,7 @@ namespace OddSpark\Suspects;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Observations;
 use OddSpark\Faults\Fault;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Memory;
 
 /**
@@ -28,13 +28,13 @@ final readonly class Pairs
      * @param Suspects $left pairs that still stand
      * @param int $run how many were run, of all that could explain
      */
-    private function __construct(public Suspects $left, public int $run, public int $of, public Universe $universe) {}
+    private function __construct(public Suspects $left, public int $run, public int $of, public FaultSet $faultSet) {}
 
     /**
      * @param list<Suspects> $steps of {@see Tracker::follow} with single faults
      * @param (callable(int, int): void)|null $progress pairs done, of those that are run
      */
-    public static function of(Plan $plan, Universe $singles, Observations $seen, array $steps, Memory $memory = new Memory(), int $most = self::MOST, ?callable $progress = null): self
+    public static function of(Plan $plan, FaultSet $singles, Observations $seen, array $steps, Memory $memory = new Memory(), int $most = self::MOST, ?callable $progress = null): self
     {
         $singles = $singles->only(array_keys(array_filter($singles->faults, fn (Fault $f) => $f->members === [])));
         $explain = $singles->faults;

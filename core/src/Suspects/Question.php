@@ -70,7 +70,7 @@ final readonly class Question
             }
         }
 
-        return Worth::bins($values, $this->tolerance);
+        return InformationGain::bins($values, $this->tolerance);
     }
 
     /** The same, so much of its bits counting. */

@@ -88,7 +88,7 @@ final class Questions
             }
         }
         $alike = array_fill(0, count($question->values), 1.0);
-        $plain = Worth::bits($drops === [] ? $others : [$drops, ...$others], $alike) / Worth::bits($bins, $alike);
+        $plain = InformationGain::bits($drops === [] ? $others : [$drops, ...$others], $alike) / InformationGain::bits($bins, $alike);
 
         return self::DROP + (1 - self::DROP) * $plain;
     }

@@ -11,7 +11,7 @@ use OddSpark\Bench\Arrival;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Observations;
 use OddSpark\Bench\Outcome;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Meter\Meter;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
@@ -53,7 +53,7 @@ final class Tracker
     /** @param array<string, Arrival> $arrivals by fault id, when they were computed before; else they are now */
     public function __construct(
         private readonly Plan $plan,
-        private readonly Universe $universe,
+        private readonly FaultSet $faultSet,
         private readonly string $visit,
         private readonly Memory $memory = new Memory(),
         private array $arrivals = [],
@@ -68,9 +68,9 @@ final class Tracker
     public function arrivals(?callable $progress = null): array
     {
         $done = 0;
-        foreach ($this->universe->faults as $id => $fault) {
+        foreach ($this->faultSet->faults as $id => $fault) {
             if ($progress !== null) {
-                $progress($done++, count($this->universe->faults));
+                $progress($done++, count($this->faultSet->faults));
             }
             $this->arrivals[$id] ??= (new Bench($this->plan, $fault, $this->memory))->arrive($this->visit);
         }
@@ -162,7 +162,7 @@ final class Tracker
         ['weights' => $this->weights, 'unknown' => $this->unknown, 'since' => $this->since] = $snapshot;
         $this->benches = [];
         foreach ($this->states as $id => $state) {
-            $this->benches[$id] = new Bench($this->plan, $this->universe->get((string) $id), $this->memory);
+            $this->benches[$id] = new Bench($this->plan, $this->faultSet->get((string) $id), $this->memory);
             $this->benches[$id]->record = Record::resumed($snapshot['records'][$id]);
             $this->benches[$id]->resume($state);
         }
@@ -229,7 +229,7 @@ final class Tracker
         $said = $seen->complaint;
         sort($said);
         foreach ($this->arrivals() as $id => $arrival) {
-            $fault = $this->universe->faults[$id];
+            $fault = $this->faultSet->faults[$id];
             $this->benches[$id] = new Bench($this->plan, $fault, $this->memory);
             $this->states[$id] = $arrival->state;
             $this->benches[$id]->resume($arrival->state);
@@ -262,7 +262,7 @@ final class Tracker
         $reach = (int) $comparison->tolerance($act->tick);
         $from = max($before->now(), $act->tick - $reach);
         for ($tick = $from; $tick <= $act->tick + $reach; $tick += self::NEARBY_STEP) {
-            $bench = new Bench($this->plan, $this->universe->faults[$id], $this->memory);
+            $bench = new Bench($this->plan, $this->faultSet->faults[$id], $this->memory);
             $bench->resume($before);
             [, $expected] = $bench->do($before, $act->at($tick), self::loose($observed));
             if (self::outcomeAgrees($observed, $expected)) {

@@ -51,7 +51,7 @@ final readonly class Tree
         foreach ($questions as $i => $question) {
             $bins = $question->split($suspects);
             $most = max($most, count($bins));
-            $bits[$i] = Worth::bits($bins, $weights) * $question->handiness();
+            $bits[$i] = InformationGain::bits($bins, $weights) * $question->handiness();
         }
         arsort($bits);
 
@@ -75,7 +75,7 @@ final readonly class Tree
     /** No strategy takes fewer on average: H over the classes / log2 of the most outcomes that a question has (Shannon 1948). */
     public function bound(): float
     {
-        return Worth::bits($this->classes(), array_combine($this->ids, $this->weights)) / log($this->most, 2);
+        return InformationGain::bits($this->classes(), array_combine($this->ids, $this->weights)) / log($this->most, 2);
     }
 
     /** @return array<string, int> questions until each suspect is in its class */
@@ -177,7 +177,7 @@ final readonly class Tree
         foreach ($questions as $question) {
             $bins = $question->split($ids);
             if (count($bins) > 1) {
-                $bits = Worth::bits($bins, $weights);
+                $bits = InformationGain::bits($bins, $weights);
                 if ($bits > self::LEAST_BITS) {
                     $rows[] = [round($bits * $question->handiness(), 6), $question];
                 }
@@ -235,7 +235,7 @@ final readonly class Tree
             if (count($bin) > 1) {
                 $best = 0.0;
                 foreach ($questions as $question) {
-                    $best = max($best, Worth::bits($question->split($bin), $weights));
+                    $best = max($best, InformationGain::bits($question->split($bin), $weights));
                 }
                 $sum += array_sum(array_intersect_key($weights, array_flip($bin))) / $all * $best;
             }

@@ -8,7 +8,7 @@ use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Observations;
 use OddSpark\Bench\Outcome;
 use OddSpark\Bench\Wording;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\Analysis;
 use OddSpark\Suspects\Choice;
@@ -22,13 +22,13 @@ use OddSpark\Suspects\Tracker;
 /** What the verbs say that weigh suspects: suspects, next, classes, tree. */
 final readonly class Proof
 {
-    public function __construct(private Plan $plan, private Universe $universe) {}
+    public function __construct(private Plan $plan, private FaultSet $faultSet) {}
 
     /** @return array{array<string, mixed>, string} */
     public function suspects(Observations $seen, bool $pairs = false): array
     {
         $memory = new Memory();
-        $steps = (new Tracker($this->plan, $this->universe, $seen->visit, $memory))->follow($seen);
+        $steps = (new Tracker($this->plan, $this->faultSet, $seen->visit, $memory))->follow($seen);
         $wording = new Wording($this->plan->model);
         $rows = [];
         $text = '';
@@ -43,7 +43,7 @@ final readonly class Proof
         $text .= sprintf("      %5.1f %%  none of them: several at once, or something else\n", 100 * end($steps)->unknownShare());
         $json = ['model' => $this->plan->model->name(), 'steps' => $rows];
         if ($pairs) {
-            $two = Pairs::of($this->plan, $this->universe, $seen, $steps, $memory);
+            $two = Pairs::of($this->plan, $this->faultSet, $seen, $steps, $memory);
             $text .= sprintf("%d pairs left of the %d likeliest of %d that could explain it\n", $two->left->count(), $two->run, $two->of);
             foreach (array_slice($two->left->ranked(), 0, 12) as $id => $share) {
                 $text .= sprintf("      %5.1f %%  %s\n", 100 * $share, $id);
@@ -58,10 +58,10 @@ final readonly class Proof
     public function next(Observations $seen): array
     {
         $memory = new Memory();
-        $tracker = new Tracker($this->plan, $this->universe, $seen->visit, $memory);
+        $tracker = new Tracker($this->plan, $this->faultSet, $seen->visit, $memory);
         $steps = $tracker->follow($seen);
         $left = end($steps);
-        [$choices, $weighed] = (new NextSteps($this->plan, $this->universe, $memory))->of($tracker->candidates(), $left->weights);
+        [$choices, $weighed] = (new NextSteps($this->plan, $this->faultSet, $memory))->of($tracker->candidates(), $left->weights);
         $text = sprintf("%d suspects, %.2f bits; %d readings, looks and acts weighed\n bits  bits/min\n", $left->count(), $left->entropy(), $weighed);
         foreach ($choices as $choice) {
             $text .= sprintf("%5.2f  %8.2f  %s\n", $choice->bits, $choice->bitsPerMinute(), $this->choice($choice));
@@ -73,9 +73,9 @@ final readonly class Proof
     /** @return array{array<string, mixed>, string} */
     public function classes(string $visit): array
     {
-        $classes = new Classes(new Evidence($this->plan, $this->universe, $visit));
+        $classes = new Classes(new Evidence($this->plan, $this->faultSet, $visit));
         $all = $classes->all();
-        $text = sprintf("%d faults in %d classes\n", count($this->universe->faults), count($all));
+        $text = sprintf("%d faults in %d classes\n", count($this->faultSet->faults), count($all));
         foreach ($all as $class) {
             $text .= count($class) > 1 ? '  '.implode(', ', $class)."\n" : '';
         }
@@ -88,11 +88,11 @@ final readonly class Proof
     /** @return array{array<string, mixed>, string} */
     public function tree(string $visit, ?string $fault): array
     {
-        $analysis = Analysis::of($this->plan, $this->universe, $visit, $fault);
+        $analysis = Analysis::of($this->plan, $this->faultSet, $visit, $fault);
         $tree = $analysis->tree;
         $text = sprintf(
             "%d faults, %d questions; %.2f readings expected, no strategy below %.2f (%d outcomes at most)\n",
-            count($this->universe->faults), $analysis->questions, $tree->expected(), $tree->bound(), $tree->most,
+            count($this->faultSet->faults), $analysis->questions, $tree->expected(), $tree->bound(), $tree->most,
         );
         if ($fault !== null) {
             $path = $tree->paths()[$fault];

@@ -18,7 +18,7 @@ use OddSpark\Bench\Preview;
 use OddSpark\Bench\Wording;
 use OddSpark\Drawing\Chart;
 use OddSpark\Faults\Fault;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Marking\Rules;
 use OddSpark\Parts\Ability\Decides;
 use OddSpark\Run\BenchState;
@@ -177,7 +177,7 @@ final class Verbs
     /** @return array{array<string, mixed>, string} what is found, and what the customer says */
     private function arrive(Plan $plan): array
     {
-        $universe = Universe::of($plan->model);
+        $faultSet = FaultSet::of($plan->model);
         $visit = $this->options['--visit'][0] ?? $plan->model->visits()[0];
         $looks = function (Fault $fault) use ($plan, $visit): array {
             $bench = new Bench($plan, $fault, new Memory());
@@ -191,8 +191,8 @@ final class Verbs
 
             return [$arrival, $found];
         };
-        [$arrival, $found] = $looks($universe->compound($this->options['--fault'] ?? []));
-        [, $healthy] = $looks($universe->get(Fault::HEALTHY));
+        [$arrival, $found] = $looks($faultSet->compound($this->options['--fault'] ?? []));
+        [, $healthy] = $looks($faultSet->get(Fault::HEALTHY));
         $odd = [];
         foreach ($found as $part => $seen) {
             $differs = array_diff_assoc($seen, $healthy[$part]);
@@ -214,8 +214,8 @@ final class Verbs
     /** @return array{array<string, mixed>, string} the sequence chart as SVG */
     private function chart(Plan $plan): array
     {
-        $universe = Universe::of($plan->model);
-        $fault = $universe->compound($this->options['--fault'] ?? []);
+        $faultSet = FaultSet::of($plan->model);
+        $fault = $faultSet->compound($this->options['--fault'] ?? []);
         $visit = $this->options['--visit'][0] ?? $plan->model->visits()[0];
         $until = (int) round(1000 * (float) ($this->options['--until'][0] ?? 900));
         if ($until <= 0 || $until > 86_400_000) {
@@ -239,7 +239,7 @@ final class Verbs
     private function faults(Plan $plan): array
     {
         $rows = [];
-        foreach (Universe::of($plan->model)->faults as $f) {
+        foreach (FaultSet::of($plan->model)->faults as $f) {
             $rows[] = ['id' => $f->id, 'title' => $f->title, 'family' => $f->family, 'weight' => $f->weight, 'repair' => $f->repair];
         }
 
@@ -368,7 +368,7 @@ final class Verbs
 
     private function proof(Plan $plan): Proof
     {
-        return new Proof($plan, Universe::of($plan->model));
+        return new Proof($plan, FaultSet::of($plan->model));
     }
 
     /** @return array{array<string, mixed>, string} */
@@ -376,7 +376,7 @@ final class Verbs
     {
         $fault = $this->options['--fault'][0] ?? null;
         if ($fault !== null) {
-            Universe::of($plan->model)->get($fault);
+            FaultSet::of($plan->model)->get($fault);
         }
 
         return $this->proof($plan)->tree($this->visit($plan, $this->log()), $fault);
@@ -388,9 +388,9 @@ final class Verbs
         if (! isset($this->options['--fault'], $this->options['--actions'])) {
             throw new UsageError("\"$this->verb\" needs --fault and --actions.");
         }
-        $universe = Universe::of($plan->model);
+        $faultSet = FaultSet::of($plan->model);
         $rules = Rules::of($this->library->rules($this->options['--rules'][0] ?? 'first-year'));
-        $judging = new Judging($plan, $universe, $universe->compound($this->options['--fault']), $this->attempt($plan, $this->log(), stops: $rules->stops));
+        $judging = new MarkAttempts($plan, $faultSet, $faultSet->compound($this->options['--fault']), $this->attempt($plan, $this->log(), stops: $rules->stops));
 
         return $this->verb === 'mark' ? $judging->mark($rules) : $judging->debrief($rules, isset($this->options['--html']));
     }
@@ -398,7 +398,7 @@ final class Verbs
     /** @param list<string> $stops */
     private function attempt(Plan $plan, ActionLog $log, ?int $until = null, array $stops = []): Attempt
     {
-        $fault = Universe::of($plan->model)->compound($this->options['--fault'] ?? []);
+        $fault = FaultSet::of($plan->model)->compound($this->options['--fault'] ?? []);
 
         return Attempt::run($plan, $fault, $log, $this->visit($plan, $log), new Memory(), $until, stops: $stops);
     }

@@ -8,7 +8,7 @@ use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Model;
 use OddSpark\Bench\Bench;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
 use PHPUnit\Framework\TestCase;
@@ -25,9 +25,9 @@ final class HierarchyTest extends TestCase
         $model = (new Library())->resolve(Library::parse($text));
         self::assertSame('Limit b', $model->placeName('attic.limit.b'));
         self::assertSame(['attic.limit', 'b'], Model::split('attic.limit.b'));
-        $universe = Universe::of($model);
+        $faultSet = FaultSet::of($model);
         $plan = Compiler::compile($model);
-        $bench = new Bench($plan, $universe->get('attic.limit:stuck-open'), new Memory());
+        $bench = new Bench($plan, $faultSet->get('attic.limit:stuck-open'), new Memory());
         $state = $bench->arrive('cold')->state;
         $bench->resume($state);
         foreach ([[1, 'door', ['to' => 'open']], [2, 'hold', ['to' => 'held']], [20, 'leads', ['red' => 'attic.limit.a', 'black' => 'attic.limit.b']]] as [$s, $act, $with]) {

@@ -7,7 +7,7 @@ namespace OddSpark\Tests\Archetypes;
 use OddSpark\Appliance\Library;
 use OddSpark\Run\MachineState;
 use OddSpark\Tests\Fixtures;
-use OddSpark\Tests\Stand;
+use OddSpark\Tests\TestRig;
 use PHPUnit\Framework\TestCase;
 
 /** Situations that come round in the trade: nothing is written down for them, each comes out of the computation. */
@@ -15,7 +15,7 @@ final class SituationsTest extends TestCase
 {
     public function test_a_limit_in_the_r_line_blanks_the_thermostat(): void
     {
-        $s = Stand::of('furnace-80-limit-in-r')->run(200);
+        $s = TestRig::of('furnace-80-limit-in-r')->run(200);
         self::assertNotSame('blank', $s->machine->shows($s->state, 'furnace.thermostat.logic'));
         $s->put('furnace.plenum', 230)->put('furnace.exchanger-metal', 230)->run(3);
         self::assertSame('blank', $s->machine->shows($s->state, 'furnace.thermostat.logic'));
@@ -25,7 +25,7 @@ final class SituationsTest extends TestCase
 
     public function test_valve_volts_exist_only_during_the_trial(): void
     {
-        $s = Stand::withFault('furnace-80', 'igniter:cracked');
+        $s = TestRig::withFault('furnace-80', 'igniter:cracked');
         $on = [];
         $s->machine->advance($s->state, 400_000, function (MachineState $state) use ($s, &$on): bool {
             $s->state = $state;
@@ -55,7 +55,7 @@ final class SituationsTest extends TestCase
             }
         }
         $model = (new Library())->resolve($document);
-        $tries = function (Stand $s): int {
+        $tries = function (TestRig $s): int {
             $n = 0;
             $last = '';
             $s->machine->advance($s->state, 300_000, function (MachineState $state) use (&$n, &$last): bool {
@@ -68,9 +68,9 @@ final class SituationsTest extends TestCase
 
             return $n;
         };
-        self::assertSame(1, $tries(Stand::ofModel($model)));
-        self::assertSame(0, $tries(Stand::ofModel($model)->lift('w27.b')), 'with the plug off it does not even try');
-        self::assertGreaterThan(0, $tries(Stand::of('furnace-80')->lift('w27.b')), 'the board as shipped does');
+        self::assertSame(1, $tries(TestRig::ofModel($model)));
+        self::assertSame(0, $tries(TestRig::ofModel($model)->lift('w27.b')), 'with the plug off it does not even try');
+        self::assertGreaterThan(0, $tries(TestRig::of('furnace-80')->lift('w27.b')), 'the board as shipped does');
     }
 
     public function test_blower_on_power_up_by_one_line_of_the_table(): void
@@ -81,38 +81,38 @@ final class SituationsTest extends TestCase
                 $document['parts'][$i]['params'] = ['control' => ['overrides' => ['times.self_check_s' => 60, 'states.self_check.outputs' => ['heat']]]];
             }
         }
-        $s = Stand::ofModel((new Library())->resolve($document))->run(10);
+        $s = TestRig::ofModel((new Library())->resolve($document))->run(10);
         self::assertGreaterThan(0.5, $s->slot('blower.motor', 'target'));
-        self::assertLessThan(0.1, Stand::of('furnace-80')->run(10)->slot('blower.motor', 'target'));
+        self::assertLessThan(0.1, TestRig::of('furnace-80')->run(10)->slot('blower.motor', 'target'));
     }
 
     public function test_a_cracked_exchanger_rolls_the_flame_out_when_the_blower_starts(): void
     {
-        $s = Stand::withFault('furnace-80', 'exchanger:cracked');
-        self::assertNotNull($s->until(fn (Stand $s) => $s->isLit(), 100));
+        $s = TestRig::withFault('furnace-80', 'exchanger:cracked');
+        self::assertNotNull($s->until(fn (TestRig $s) => $s->isLit(), 100));
         $s->run(20);
         self::assertTrue($s->slot('rollout-l.contact', 'closed'), 'while the blower stands nothing happens');
-        self::assertNotNull($s->until(fn (Stand $s) => $s->slot('rollout-l.disc', 'latched'), 120));
+        self::assertNotNull($s->until(fn (TestRig $s) => $s->slot('rollout-l.disc', 'latched'), 120));
         self::assertGreaterThan(0.2, $s->slot('blower.motor', 'target'));
-        self::assertNotNull($s->until(fn (Stand $s) => ! $s->isLit(), 3));
+        self::assertNotNull($s->until(fn (TestRig $s) => ! $s->isLit(), 3));
     }
 
     public function test_line_and_neutral_swapped_lose_the_flame_after_the_proving_time(): void
     {
-        $s = Stand::withFault('furnace-80', 'panel:swapped');
-        self::assertNotNull($s->until(fn (Stand $s) => $s->isLit(), 100), 'it lights');
+        $s = TestRig::withFault('furnace-80', 'panel:swapped');
+        self::assertNotNull($s->until(fn (TestRig $s) => $s->isLit(), 100), 'it lights');
         self::assertEqualsWithDelta(120, $s->volts('board.N', 'board.GND'), 4, 'neutral to ground 120 V');
         self::assertLessThan(0.3, abs($s->dc('board.GND', 'board.FS') / 4.7), 'µA');
-        $out = $s->until(fn (Stand $s) => ! $s->isLit(), 20);
+        $out = $s->until(fn (TestRig $s) => ! $s->isLit(), 20);
         self::assertEqualsWithDelta(6, $out, 1.5, 'the trial, and no flame seen');
-        self::assertGreaterThan(50, $s->until(fn (Stand $s) => $s->slot('board.control', 'state') === 'lockout', 400));
+        self::assertGreaterThan(50, $s->until(fn (TestRig $s) => $s->slot('board.control', 'state') === 'lockout', 400));
     }
 
     public function test_the_burner_ground_lost_leaves_no_microamps_and_volts_to_the_burner(): void
     {
-        $good = Stand::of('furnace-80')->run(120);
-        $lost = Stand::withFault('furnace-80', 'bond-screw:loose');
-        self::assertNotNull($lost->until(fn (Stand $s) => $s->isLit(), 100));
+        $good = TestRig::of('furnace-80')->run(120);
+        $lost = TestRig::withFault('furnace-80', 'bond-screw:loose');
+        self::assertNotNull($lost->until(fn (TestRig $s) => $s->isLit(), 100));
         $lost->run(2);
         self::assertGreaterThan(2, abs($good->dc('board.GND', 'board.FS') / 4.7));
         self::assertLessThan(0.5, abs($lost->dc('board.GND', 'board.FS') / 4.7));
@@ -122,7 +122,7 @@ final class SituationsTest extends TestCase
 
     public function test_a_pressure_switch_made_too_early_means_no_start(): void
     {
-        $s = Stand::withFault('furnace-80', 'pressure:stuck-closed')->run(120);
+        $s = TestRig::withFault('furnace-80', 'pressure:stuck-closed')->run(120);
         self::assertSame('pressure_stuck', $s->slot('board.control', 'state'));
         self::assertSame(0.0, $s->slot('inducer.motor', 'target'));
         self::assertSame('2 flashes', $s->machine->shows($s->state, 'board.control'));
@@ -130,7 +130,7 @@ final class SituationsTest extends TestCase
 
     public function test_a_weak_thermocouple_drops_the_pilot_when_the_hand_leaves_the_button(): void
     {
-        $s = Stand::withFault('furnace-standing-pilot', 'thermocouple:weak');
+        $s = TestRig::withFault('furnace-standing-pilot', 'thermocouple:weak');
         $s->set('valve.knob', 'pilot')->set('pilot-burner.match', 'held to it')->set('valve.button', 'pushed')->run(70)->set('pilot-burner.match', 'away');
         self::assertTrue($s->isLit('pilot'));
         self::assertLessThan(6, 1000 * $s->dc('valve.core', 'valve.sheath'), 'millivolts');
@@ -140,20 +140,20 @@ final class SituationsTest extends TestCase
 
     public function test_a_module_that_fails_warm_is_healed_by_the_power_cycle_with_which_the_visit_begins(): void
     {
-        $s = Stand::withFault('package-direct-spark', 'module:warm');
+        $s = TestRig::withFault('package-direct-spark', 'module:warm');
         $s->put('room', 40);
-        self::assertNotNull($s->until(fn (Stand $s) => $s->slot('module.control', 'kept') === 'warm', 7200), 'it burns until the cabinet is warm');
+        self::assertNotNull($s->until(fn (TestRig $s) => $s->slot('module.control', 'kept') === 'warm', 7200), 'it burns until the cabinet is warm');
         self::assertFalse($s->isLit() && $s->run(2)->isLit());
         $s->run(1800);
         self::assertFalse($s->isLit(), 'cool again, and still dead: it is locked');
         self::assertSame('dark', $s->slot('module.control', 'state'));
         $s->set('disconnect.lever', 'off')->run(10)->set('disconnect.lever', 'on');
-        self::assertNotNull($s->until(fn (Stand $s) => $s->isLit(), 90), 'the power cycle has healed it');
+        self::assertNotNull($s->until(fn (TestRig $s) => $s->isLit(), 90), 'the power cycle has healed it');
     }
 
     public function test_a_tripped_low_water_cut_off_leaves_the_whole_string_dead_behind_it(): void
     {
-        $s = Stand::of('boiler-hydronic')->run(200)->put('level', 0.2)->put('level', 1.0)->run(5);
+        $s = TestRig::of('boiler-hydronic')->run(200)->put('level', 0.2)->put('level', 1.0)->run(5);
         self::assertEqualsWithDelta(120, $s->volts('cut-off.a', 'n-nut.out'), 3);
         self::assertLessThan(5, $s->volts('cut-off.b', 'n-nut.out'));
         self::assertEqualsWithDelta(120, $s->volts('cut-off.a', 'cut-off.b'), 4, 'across an open switch the full volts');
@@ -170,7 +170,7 @@ final class SituationsTest extends TestCase
                 $wires[] = ['trafo.X1', "zv$i.M1"];
                 $wires[] = ['trafo.X2', "zv$i.M2"];
             }
-            $s = Stand::ofModel(Fixtures::small($parts, $wires))->run(2);
+            $s = TestRig::ofModel(Fixtures::small($parts, $wires))->run(2);
 
             return $s->volts('trafo.X1', 'trafo.X2');
         };
@@ -181,7 +181,7 @@ final class SituationsTest extends TestCase
 
     public function test_a_seized_zone_motor_with_a_made_end_switch_calls_for_ever(): void
     {
-        $s = Stand::withFault('zones-hydronic', 'zv2:seized-open');
+        $s = TestRig::withFault('zones-hydronic', 'zv2:seized-open');
         foreach ([1, 2, 3] as $n) {
             $s->set("thermostat-$n.set", 50);
         }
@@ -196,7 +196,7 @@ final class SituationsTest extends TestCase
 
     public function test_a_dead_mid_position_motor_heats_only_along_with_hot_water(): void
     {
-        $s = Stand::withFault('mid-position-230', 'three-port:motor-dead');
+        $s = TestRig::withFault('mid-position-230', 'three-port:motor-dead');
         $s->put('room', 15)->put('cylinder', 70)->run(120);
         self::assertFalse($s->isLit('boiler.fire'), 'heating alone: the boiler is never asked');
         self::assertEqualsWithDelta(230, $s->volts('three-port.WH', 'three-port.BU'), 10, 'white is live');
@@ -209,27 +209,27 @@ final class SituationsTest extends TestCase
 
     public function test_a_cad_cell_that_sees_light_stops_the_start_and_a_dirty_one_locks_out_at_the_trial_time(): void
     {
-        $s = Stand::withFault('oil-furnace', 'cell:stray')->run(120);
+        $s = TestRig::withFault('oil-furnace', 'cell:stray')->run(120);
         self::assertSame('light', $s->slot('primary.control', 'state'));
         self::assertSame(0.0, $s->slot('motor.motor', 'target'));
-        $s = Stand::withFault('oil-furnace', 'cell:dirty');
-        $lit = $s->until(fn (Stand $s) => $s->isLit(), 60);
+        $s = TestRig::withFault('oil-furnace', 'cell:dirty');
+        $lit = $s->until(fn (TestRig $s) => $s->isLit(), 60);
         self::assertNotNull($lit);
-        $locked = $s->until(fn (Stand $s) => $s->slot('primary.control', 'state') === 'lockout', 60);
+        $locked = $s->until(fn (TestRig $s) => $s->slot('primary.control', 'state') === 'lockout', 60);
         self::assertEqualsWithDelta(30, $locked, 1.5, 'it burns all the time, and is not seen');
         self::assertSame('steady', $s->machine->shows($s->state, 'primary.control'));
     }
 
     public function test_resets_of_an_oil_primary_are_limited_and_outlive_the_power(): void
     {
-        $s = Stand::withFault('oil-furnace', 'nozzle:plugged');
+        $s = TestRig::withFault('oil-furnace', 'nozzle:plugged');
         foreach ([1, 2] as $reset) {
-            self::assertNotNull($s->until(fn (Stand $s) => $s->slot('primary.control', 'state') === 'lockout', 120), "reset $reset");
+            self::assertNotNull($s->until(fn (TestRig $s) => $s->slot('primary.control', 'state') === 'lockout', 120), "reset $reset");
             $s->set('service.lever', 'off')->run(5)->set('service.lever', 'on')->run(5);
             self::assertSame('lockout', $s->slot('primary.control', 'state'), 'no power cycle frees it');
             $s->reset('primary.control');
         }
-        self::assertNotNull($s->until(fn (Stand $s) => $s->slot('primary.control', 'state') === 'restricted', 120));
+        self::assertNotNull($s->until(fn (TestRig $s) => $s->slot('primary.control', 'state') === 'restricted', 120));
     }
 
     public function test_a_blown_fuse_shows_volts_across_its_clips_only_when_something_behind_it_calls(): void
@@ -238,7 +238,7 @@ final class SituationsTest extends TestCase
         $model = Fixtures::small($parts, [
             ['panel.L', 'trafo.H1'], ['panel.N', 'trafo.H2'], ['trafo.X1', 'fuse.a'], ['fuse.b', 'stat.R'], ['stat.W', 'valve.MV'], ['valve.MVC', 'trafo.X2'],
         ], ['room' => ['type' => 'still', 'value' => 66]]);
-        $s = Stand::ofModel($model)->run(1);
+        $s = TestRig::ofModel($model)->run(1);
         self::assertEqualsWithDelta(26, $s->volts('fuse.a', 'fuse.b'), 2);
         $s->set('stat.set', 50)->run(1);
         $s->machine->load($s->plan->places['fuse.a'], $s->plan->places['fuse.b'], 1e-7);
@@ -261,7 +261,7 @@ final class SituationsTest extends TestCase
                 'percepts' => ['click' => ['of' => 'coil', 'sense' => 'hearing', 'from' => 'anywhere', 'thing' => 'relay', 'say' => ['' => 'quiet']]], 'look' => 'As new.', 'modes' => [],
             ]]],
         );
-        $s = Stand::ofModel($model);
+        $s = TestRig::ofModel($model);
         $moves = 0;
         $last = false;
         $heard = [];
@@ -281,23 +281,23 @@ final class SituationsTest extends TestCase
 
     public function test_too_much_gas_trips_the_limit_and_shows_at_the_manifold(): void
     {
-        $s = Stand::of('furnace-80')->run(120);
+        $s = TestRig::of('furnace-80')->run(120);
         self::assertEqualsWithDelta(3.5, $s->value('manifold'), 0.05, 'natural gas, in. w.c.');
         self::assertTrue($s->slot('limit.contact', 'closed'));
-        $s = Stand::withFault('furnace-80', 'valve:set-high')->run(120);
+        $s = TestRig::withFault('furnace-80', 'valve:set-high')->run(120);
         self::assertEqualsWithDelta(7.0, $s->value('manifold'), 0.1);
-        self::assertNotNull($s->until(fn (Stand $s) => ! $s->slot('limit.contact', 'closed'), 900), 'overfiring trips the limit');
+        self::assertNotNull($s->until(fn (TestRig $s) => ! $s->slot('limit.contact', 'closed'), 900), 'overfiring trips the limit');
         $s->set('cock.handle', 'shut')->run(3);
         self::assertEqualsWithDelta(0.0, $s->value('gas-inlet'), 0.01);
     }
 
     public function test_a_rusted_carry_over_leaves_the_last_burner_and_the_rod_without_flame(): void
     {
-        $s = Stand::withFault('furnace-80', 'burners:carry-rusted');
-        self::assertNotNull($s->until(fn (Stand $s) => $s->isLit(), 100), 'the first burner lights');
+        $s = TestRig::withFault('furnace-80', 'burners:carry-rusted');
+        self::assertNotNull($s->until(fn (TestRig $s) => $s->isLit(), 100), 'the first burner lights');
         $s->run(2);
         self::assertFalse($s->slot('rod.flame', 'lit'));
-        self::assertNotNull($s->until(fn (Stand $s) => ! $s->isLit(), 10), 'and the control sees nothing');
+        self::assertNotNull($s->until(fn (TestRig $s) => ! $s->isLit(), 10), 'and the control sees nothing');
     }
 
     public function test_an_inner_appliance_takes_what_the_outer_one_says_of_it(): void
@@ -311,7 +311,7 @@ final class SituationsTest extends TestCase
             'tape' => [['channel' => 'unit.flame', 'name' => 'Flame', 'tone' => 'flame']],
             'visits' => ['cold' => ['title' => 'Cold', 'notices_s' => 10, 'household' => [], 'arrives' => ['after_s' => 1]]],
         ]);
-        $s = Stand::ofModel($model)->run(120);
+        $s = TestRig::ofModel($model)->run(120);
         self::assertTrue($s->isLit('unit.fire'));
         self::assertEqualsWithDelta(10.5, $s->value('unit.manifold'), 0.1, 'propane, in. w.c.');
         $s->put('unit.plenum', 185)->put('unit.exchanger-metal', 185)->run(1);

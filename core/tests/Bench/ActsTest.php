@@ -8,11 +8,11 @@ use OddSpark\Acts\Catalogue;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Outcome;
 use OddSpark\Bench\Wording;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
-use OddSpark\Tests\Stand;
+use OddSpark\Tests\TestRig;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -238,7 +238,7 @@ final class ActsTest extends TestCase
 
     public function test_a_relay_that_tires_fails_after_some_makings(): void
     {
-        $s = Stand::withFault('package-direct-spark', 'inducer-relay:tired');
+        $s = TestRig::withFault('package-direct-spark', 'inducer-relay:tired');
         for ($i = 1; $i <= 3; $i++) {
             $s->set('thermostat.mode', 'heat')->run(5);
             self::assertTrue($s->slot('inducer-relay.contact', 'closed'), "making $i");
@@ -314,8 +314,8 @@ final class ActsTest extends TestCase
 
     private function arrive(string $model, string $fault, bool $open = true): void
     {
-        $plan = Stand::plan($model);
-        $this->bench = new Bench($plan, Universe::of($plan->model)->get($fault), new Memory());
+        $plan = TestRig::plan($model);
+        $this->bench = new Bench($plan, FaultSet::of($plan->model)->get($fault), new Memory());
         $this->state = $this->bench->arrive($plan->model->visits()[0])->state;
         $this->bench->resume($this->state);
         if ($open) {

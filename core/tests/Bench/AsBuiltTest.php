@@ -8,10 +8,10 @@ use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
 use OddSpark\Bench\Bench;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
-use OddSpark\Tests\Stand;
+use OddSpark\Tests\TestRig;
 use PHPUnit\Framework\TestCase;
 
 /** A sound appliance with a wrong drawing and a wrong tag, and a cord that was made up crossed. */
@@ -23,7 +23,7 @@ final class AsBuiltTest extends TestCase
             ['panel' => 'supply', 'service' => 'service-switch', 'breaker' => 'breaker'], [['panel.L', 'breaker.line'], ['breaker.load', 'service.load']], [],
             ['as_built' => [['end' => 'w1.b', 'on' => 'service.line'], ['wire' => 'w1', 'tag' => '7']]],
         );
-        $stand = Stand::ofModel($model)->run(1);
+        $stand = TestRig::ofModel($model)->run(1);
         self::assertEqualsWithDelta(121, $stand->volts('service.line', 'panel.N'), 1);
         self::assertEqualsWithDelta(121, $stand->volts('service.load', 'panel.N'), 1, 'the switch is on: the load side is fed through it');
         self::assertLessThan(1, $stand->set('service.lever', 'off')->run(1)->volts('service.load', 'panel.N'), 'drawn on the load side, it is in truth behind the switch');
@@ -34,7 +34,7 @@ final class AsBuiltTest extends TestCase
     {
         $library = new Library();
         $model = $library->resolve(['as_built' => [['end' => 'w36.b', 'on' => 'blower.BLK'], ['wire' => 'w36', 'tag' => '7']]] + $library->document('furnace-80'));
-        $bench = new Bench(Compiler::compile($model), Universe::of($model)->get('healthy'), new Memory(), 1);
+        $bench = new Bench(Compiler::compile($model), FaultSet::of($model)->get('healthy'), new Memory(), 1);
         $state = $bench->arrive('cold')->state;
         $bench->resume($state);
         [$state] = $bench->do($state, Fixtures::act(1, 'door', ['to' => 'open']));
@@ -58,14 +58,14 @@ final class AsBuiltTest extends TestCase
 
     public function test_a_cord_made_up_crossed_feeds_the_furnace_and_loses_its_flame(): void
     {
-        $sound = Stand::of('furnace-80-limit-in-r')->run(300);
+        $sound = TestRig::of('furnace-80-limit-in-r')->run(300);
         self::assertTrue($sound->isLit('furnace.fire'));
         self::assertLessThan(3, $sound->volts('furnace.board.N', 'furnace.screw.sheet'));
 
-        $crossed = Stand::withFault('furnace-80-limit-in-r', 'outlet:swapped');
-        self::assertNotNull($crossed->until(fn (Stand $s) => $s->isLit('furnace.fire'), 200), 'gas and fire come');
+        $crossed = TestRig::withFault('furnace-80-limit-in-r', 'outlet:swapped');
+        self::assertNotNull($crossed->until(fn (TestRig $s) => $s->isLit('furnace.fire'), 200), 'gas and fire come');
         self::assertEqualsWithDelta(120, $crossed->volts('furnace.board.N', 'furnace.screw.sheet'), 3);
-        self::assertNotNull($crossed->until(fn (Stand $s) => ! $s->isLit('furnace.fire'), 15), 'the flame is not proved');
+        self::assertNotNull($crossed->until(fn (TestRig $s) => ! $s->isLit('furnace.fire'), 15), 'the flame is not proved');
 
         $pulled = $sound->set('outlet.plug', 'out')->run(1);
         self::assertLessThan(0.5, $pulled->volts('furnace.l-nut.in', 'furnace.screw.sheet'));

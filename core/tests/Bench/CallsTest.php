@@ -8,9 +8,9 @@ use OddSpark\Acts\Catalogue;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Outcome;
 use OddSpark\Bench\Wording;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Memory;
-use OddSpark\Tests\Stand;
+use OddSpark\Tests\TestRig;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -32,8 +32,8 @@ final class CallsTest extends TestCase
     #[DataProvider('calls')]
     public function test_a_call_goes_as_a_good_technician_would_expect(array $call): void
     {
-        $plan = Stand::plan($call['model']);
-        $bench = new Bench($plan, Universe::of($plan->model)->get($call['fault']), new Memory(), 7);
+        $plan = TestRig::plan($call['model']);
+        $bench = new Bench($plan, FaultSet::of($plan->model)->get($call['fault']), new Memory(), 7);
         $state = $bench->arrive($call['visit'])->state;
         $bench->resume($state);
         $wording = new Wording($plan->model);

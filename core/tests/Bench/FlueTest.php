@@ -6,12 +6,12 @@ namespace OddSpark\Tests\Bench;
 
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Outcome;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Process\Combustion;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
-use OddSpark\Tests\Stand;
+use OddSpark\Tests\TestRig;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -62,8 +62,8 @@ final class FlueTest extends TestCase
     public function test_too_much_gas_pressure_leaves_less_oxygen(): void
     {
         $oxygen = function (string $fault): float {
-            $stand = Stand::withFault('furnace-80', $fault)->run(10)->set('thermostat.mode', 'heat');
-            $stand->until(fn (Stand $s) => $s->isLit(), 200);
+            $stand = TestRig::withFault('furnace-80', $fault)->run(10)->set('thermostat.mode', 'heat');
+            $stand->until(fn (TestRig $s) => $s->isLit(), 200);
 
             return $stand->run(60)->value('flue-oxygen');
         };
@@ -110,8 +110,8 @@ final class FlueTest extends TestCase
 
     private function arrive(string $model, string $fault): void
     {
-        $plan = Stand::plan($model);
-        $this->bench = new Bench($plan, Universe::of($plan->model)->get($fault), new Memory(), 1);
+        $plan = TestRig::plan($model);
+        $this->bench = new Bench($plan, FaultSet::of($plan->model)->get($fault), new Memory(), 1);
         $this->state = $this->bench->arrive($plan->model->visits()[0])->state;
         $this->bench->resume($this->state);
     }

@@ -7,11 +7,11 @@ namespace OddSpark\Tests\Bench;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Outcome;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
-use OddSpark\Tests\Stand;
+use OddSpark\Tests\TestRig;
 use PHPUnit\Framework\TestCase;
 
 /** What somebody left behind before this visit: jumpers, wires on the wrong terminal, spares of another rating. */
@@ -111,11 +111,11 @@ final class FoundTest extends TestCase
         $this->arrive('furnace-80', 'limit:wrong-spare');
         $this->do(0, 'door', ['to' => 'open']);
         self::assertStringContainsString('stamped 140', $this->do(1, 'look', ['part' => 'limit'])->seen['condition']);
-        $made = fn (Stand $stand) => $stand->put('plenum', 150)->slot('limit.disc', 'made');
-        self::assertFalse($made(Stand::withFault('furnace-80', 'limit:wrong-spare')));
-        self::assertTrue($made(Stand::of('furnace-80')));
+        $made = fn (TestRig $stand) => $stand->put('plenum', 150)->slot('limit.disc', 'made');
+        self::assertFalse($made(TestRig::withFault('furnace-80', 'limit:wrong-spare')));
+        self::assertTrue($made(TestRig::of('furnace-80')));
         $this->do(2, 'spare', ['part' => 'limit', 'spare' => '200 °F']);
-        self::assertSame(Stand::plan('furnace-80')->model->kindOf('limit')?->look, $this->do(3, 'look', ['part' => 'limit'])->seen['condition']);
+        self::assertSame(TestRig::plan('furnace-80')->model->kindOf('limit')?->look, $this->do(3, 'look', ['part' => 'limit'])->seen['condition']);
     }
 
     public function test_what_was_found_must_name_places_of_the_model(): void
@@ -137,8 +137,8 @@ final class FoundTest extends TestCase
 
     private function arrive(string $model, string $fault): void
     {
-        $plan = Stand::plan($model);
-        $this->bench = new Bench($plan, Universe::of($plan->model)->get($fault), new Memory(), 1);
+        $plan = TestRig::plan($model);
+        $this->bench = new Bench($plan, FaultSet::of($plan->model)->get($fault), new Memory(), 1);
         $this->state = $this->bench->arrive('cold')->state;
         $this->bench->resume($this->state);
     }

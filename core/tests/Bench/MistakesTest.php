@@ -6,11 +6,11 @@ namespace OddSpark\Tests\Bench;
 
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Outcome;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
-use OddSpark\Tests\Stand;
+use OddSpark\Tests\TestRig;
 use PHPUnit\Framework\TestCase;
 
 /** The mistakes that trainees make: each made here, each shows what it shows in life, and each is in the log. */
@@ -163,8 +163,8 @@ final class MistakesTest extends TestCase
 
     private function arrive(string $fault, string $model = 'furnace-80'): void
     {
-        $plan = Stand::plan($model);
-        $this->bench = new Bench($plan, Universe::of($plan->model)->get($fault), new Memory());
+        $plan = TestRig::plan($model);
+        $this->bench = new Bench($plan, FaultSet::of($plan->model)->get($fault), new Memory());
         $this->state = $this->bench->arrive('cold')->state;
         $this->bench->resume($this->state);
         $this->do(1, 'door', ['to' => 'open']);

@@ -11,7 +11,7 @@ use OddSpark\Appliance\Library;
 use OddSpark\Building\Document;
 use OddSpark\Building\EditError;
 use OddSpark\Building\Edits;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -89,7 +89,7 @@ final class EditsTest extends TestCase
     public function test_a_fault_that_comes_and_goes_is_composed_and_is_one_of_the_model(): void
     {
         $d = $this->done($this->library->document('furnace-standing-pilot'), ['do' => 'flaw', 'part' => 'fan-limit', 'contact' => 'limit', 'by' => 'taps', 'count' => 2], ['do' => 'flaw', 'part' => 'thermostat', 'contact' => 'contact', 'by' => 'after', 'count' => 90, 'for_s' => 30, 'weight' => 0.5]);
-        $faults = Universe::of($this->library->resolve($d))->faults;
+        $faults = FaultSet::of($this->library->resolve($d))->faults;
         self::assertSame('Fan and limit: limit loose, makes after 2 taps', $faults['fan-limit:limit-taps-2']->title);
         self::assertSame(['thermostat.contact.flaw' => ['after_s' => 90, 'for_s' => 30]], $faults['thermostat:contact-after-90']->set);
         self::assertSame(Document::text($d), Document::text(Document::read(Document::text($d), $this->library)));

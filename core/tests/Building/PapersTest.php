@@ -19,7 +19,7 @@ use OddSpark\Building\Why;
 use OddSpark\Building\WireList;
 use OddSpark\Drawing\Board;
 use OddSpark\Drawing\Sheet;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -131,7 +131,7 @@ final class PapersTest extends TestCase
         $why = (new Why($run))->of('valve.coil');
         self::assertStringContainsString('2 switches on its way are open', $why['text']);
         self::assertSame('Valve plug: halves is at "apart".', $why['because'][0]['because'][0]['text']);
-        self::assertArrayHasKey('plug:pin-1-back', Universe::of($library->resolve($d))->faults);
+        self::assertArrayHasKey('plug:pin-1-back', FaultSet::of($library->resolve($d))->faults);
     }
 
     public function test_a_kind_of_ones_own_with_a_table_runs_and_has_faults(): void
@@ -161,7 +161,7 @@ final class PapersTest extends TestCase
         $model = $library->resolve($d);
         $run = new HealthyRun(Compiler::compile($model), 'cold', 2000);
         self::assertTrue($run->slot('seq.motor')['closed'], 'it calls for its motor');
-        self::assertArrayHasKey('seq:motor-open', Universe::of($model)->faults);
+        self::assertArrayHasKey('seq:motor-open', FaultSet::of($model)->faults);
     }
 
     /** 250 parts, 400 wires, most of them short: no wire through a part, and hardly one upon another. */

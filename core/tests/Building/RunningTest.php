@@ -7,10 +7,10 @@ namespace OddSpark\Tests\Building;
 use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Plan;
-use OddSpark\Building\Acting;
 use OddSpark\Building\EditError;
 use OddSpark\Building\Edits;
 use OddSpark\Building\HealthyRun;
+use OddSpark\Building\SafetyTest;
 use OddSpark\Building\Why;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -75,7 +75,7 @@ final class RunningTest extends TestCase
     public function test_every_safety_of_what_is_shipped_stops_the_fuel(string $name): void
     {
         $plan = $this->plan($name);
-        $report = (new Acting($plan, $plan->model->visits()[0]))->report();
+        $report = (new SafetyTest($plan, $plan->model->visits()[0]))->report();
         self::assertNotNull($report['fire_s']);
         self::assertGreaterThan(1, count($report['safeties']));
         self::assertSame([], array_column(array_filter($report['safeties'], fn (array $s) => ! $s['stops']), 'words'));
@@ -85,7 +85,7 @@ final class RunningTest extends TestCase
     {
         $library = new Library();
         $document = (new Edits($library))->apply($library->document('furnace-standing-pilot'), ['do' => 'land', 'wire' => 'w07', 'end' => 'a', 'on' => 'fan-limit.L1']);
-        $report = (new Acting(Compiler::compile($library->resolve($document)), 'cold'))->report();
+        $report = (new SafetyTest(Compiler::compile($library->resolve($document)), 'cold'))->report();
         self::assertSame([false, true], array_column($report['safeties'], 'stops'));
         self::assertSame('Fan and limit: limit opens: the fuel goes on, 10 s later still.', $report['safeties'][0]['words']);
         // a thermocouple takes its time: within 180 s (common practice, no source)
@@ -96,7 +96,7 @@ final class RunningTest extends TestCase
     {
         $library = new Library();
         $document = (new Edits($library))->apply($library->document('furnace-80'), ['do' => 'remove', 'wires' => ['w01']]);
-        self::assertSame(['fire_s' => null, 'safeties' => []], (new Acting(Compiler::compile($library->resolve($document)), 'cold'))->report());
+        self::assertSame(['fire_s' => null, 'safeties' => []], (new SafetyTest(Compiler::compile($library->resolve($document)), 'cold'))->report());
     }
 
     /**

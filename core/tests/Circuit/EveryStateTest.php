@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace OddSpark\Tests\Circuit;
 
 use OddSpark\Faults\Fault;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Machine;
 use OddSpark\Run\MachineState;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Archetypes\HealthyCycleTest;
 use OddSpark\Tests\Fixtures;
-use OddSpark\Tests\Stand;
+use OddSpark\Tests\TestRig;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -47,13 +47,13 @@ final class EveryStateTest extends TestCase
     #[DataProvider('models')]
     public function test_every_node_of_every_state_agrees_with_ngspice(string $model): void
     {
-        $plan = Stand::plan($model);
-        $universe = Universe::of($plan->model);
+        $plan = TestRig::plan($model);
+        $faultSet = FaultSet::of($plan->model);
         $done = [];
         $nodes = 0;
         $names = array_flip($plan->nodeNames());
-        foreach (getenv('SPARK_ALL_FAULTS') ? array_keys($universe->faults) : self::SAMPLE[$model] as $fault) {
-            $stand = Stand::withFault($model, $fault);
+        foreach (getenv('SPARK_ALL_FAULTS') ? array_keys($faultSet->faults) : self::SAMPLE[$model] as $fault) {
+            $stand = TestRig::withFault($model, $fault);
             $states = [];
             $keep = function (MachineState $s) use ($stand, &$states, &$done): bool {
                 $key = $stand->machine->key($s);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Tests\Marking;
 
 use OddSpark\Bench\Attempt;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Marking\Lines\Trace;
 use OddSpark\Marking\Mark;
 use OddSpark\Marking\Marker;
@@ -38,11 +38,11 @@ final class FairnessTest extends TestCase
                 $entries[$i][$field] = $entry[$field] === null ? null : $as($entry[$field]);
             }
         }
-        $universe = Universe::of($plan->model);
-        $seen = Attempt::run($plan, $universe->get($as($worked['fault'])), Fixtures::log($entries, 7), $worked['visit'], new Memory())->observations;
+        $faultSet = FaultSet::of($plan->model);
+        $seen = Attempt::run($plan, $faultSet->get($as($worked['fault'])), Fixtures::log($entries, 7), $worked['visit'], new Memory())->observations;
         self::assertSame(array_fill(0, count($entries), null), array_map(fn (array $e) => $e[1]->refused, $seen->entries));
         $ours = Marker::of(Marking::accountOf($worked))->mark(Marking::rules());
-        $theirs = Marking::mark($plan, $universe, $as($worked['fault']), $seen);
+        $theirs = Marking::mark($plan, $faultSet, $as($worked['fault']), $seen);
         self::assertSame([$ours->verdict, $ours->passed(), $ours->callBack], [$theirs->verdict, $theirs->passed(), $theirs->callBack]);
         foreach ($ours->lines as $line) {
             self::assertEqualsWithDelta($line->share, $theirs->line($line->id)->share, 0.01, $line->id); // noise goes by names, marks do not

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace OddSpark\Tests\Marking;
 
 use OddSpark\Bench\Attempt;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Marking\Mark;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
-use OddSpark\Tests\Stand;
+use OddSpark\Tests\TestRig;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -66,14 +66,14 @@ final class MarkerTest extends TestCase
 
     public function test_a_part_that_the_fault_took_along_is_not_a_part_replaced_without_reason(): void
     {
-        $plan = Stand::plan('boiler-hydronic');
-        $universe = Universe::of($plan->model)->only(['healthy', 'module:shorted', 'module:dead', 'transformer:primary-open']);
+        $plan = TestRig::plan('boiler-hydronic');
+        $faultSet = FaultSet::of($plan->model)->only(['healthy', 'module:shorted', 'module:dead', 'transformer:primary-open']);
         $lever = ['act' => 'set', 'part' => 'breaker', 'lever' => 'handle'];
-        $seen = fn (string $second) => Attempt::run($plan, $universe->get('module:shorted'), Fixtures::log([
+        $seen = fn (string $second) => Attempt::run($plan, $faultSet->get('module:shorted'), Fixtures::log([
             ['at_s' => 1, 'act' => 'door', 'to' => 'open'], ['at_s' => 2, 'to' => 'off'] + $lever, ['at_s' => 3, 'act' => 'mend', 'part' => 'module', 'how' => 'replace'],
             ['at_s' => 4, 'act' => 'mend', 'part' => $second, 'how' => 'replace'], ['at_s' => 5, 'to' => 'on'] + $lever, ['at_s' => 6, 'act' => 'hand_back'],
         ]), 'cold', new Memory())->observations;
-        $repair = fn (string $second) => Marking::mark($plan, $universe, 'module:shorted', $seen($second));
+        $repair = fn (string $second) => Marking::mark($plan, $faultSet, 'module:shorted', $seen($second));
         self::assertSame(1.0, $this->share($repair('transformer'), 'repair'));
         self::assertEqualsWithDelta(0.6, $this->share($repair('relay'), 'repair'), 1e-9);
     }
@@ -106,14 +106,14 @@ final class MarkerTest extends TestCase
     public function test_a_repair_is_what_it_made_of_the_appliance(string $fault, array $acts, float $share): void
     {
         $plan = Fixtures::furnace();
-        $universe = Fixtures::universe()->only(['healthy', 'igniter:cracked', $fault]);
+        $faultSet = Fixtures::universe()->only(['healthy', 'igniter:cracked', $fault]);
         $entries = [['at_s' => 1, 'act' => 'set', 'part' => 'breaker', 'lever' => 'handle', 'to' => 'off'], ['at_s' => 2, 'act' => 'door', 'to' => 'open']];
         foreach ($acts as $i => $act) {
             $entries[] = ['at_s' => 3 + $i] + $act;
         }
-        $seen = Attempt::run($plan, $universe->get($fault), Fixtures::log($entries), 'cold', new Memory())->observations;
+        $seen = Attempt::run($plan, $faultSet->get($fault), Fixtures::log($entries), 'cold', new Memory())->observations;
         self::assertSame([null], array_values(array_unique(array_map(fn (array $e) => $e[1]->refused, $seen->entries))));
-        $mark = Marking::mark($plan, $universe, $fault, $seen);
+        $mark = Marking::mark($plan, $faultSet, $fault, $seen);
         self::assertEqualsWithDelta($share, $this->share($mark, 'repair'), 1e-9);
     }
 

@@ -10,15 +10,15 @@ use OddSpark\Bench\Arrival;
 use OddSpark\Bench\Attempt;
 use OddSpark\Bench\Kit;
 use OddSpark\Bench\Observations;
-use OddSpark\Faults\Universe;
-use OddSpark\Marking\Account;
+use OddSpark\Faults\FaultSet;
+use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Mark;
 use OddSpark\Marking\Marker;
 use OddSpark\Marking\Rules;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\Tracker;
 use OddSpark\Tests\Fixtures;
-use OddSpark\Tests\Stand;
+use OddSpark\Tests\TestRig;
 
 /** Short ways from acts to an account and a mark. */
 final class Marking
@@ -39,25 +39,25 @@ final class Marking
     }
 
     /** @param list<array<string, mixed>> $entries */
-    public static function accountOfFurnace(string $fault, array $entries, string $visit = 'cold'): Account
+    public static function accountOfFurnace(string $fault, array $entries, string $visit = 'cold'): AttemptReview
     {
         $seen = Attempt::run(Fixtures::furnace(), Fixtures::universe()->get($fault), Fixtures::log($entries), $visit, new Memory())->observations;
 
         return self::account(Fixtures::furnace(), Fixtures::universe(), $fault, $seen);
     }
 
-    public static function mark(Plan $plan, Universe $universe, string $fault, Observations $seen, ?Rules $rules = null): Mark
+    public static function mark(Plan $plan, FaultSet $faultSet, string $fault, Observations $seen, ?Rules $rules = null): Mark
     {
-        return Marker::of(self::account($plan, $universe, $fault, $seen))->mark($rules ?? self::rules());
+        return Marker::of(self::account($plan, $faultSet, $fault, $seen))->mark($rules ?? self::rules());
     }
 
-    public static function account(Plan $plan, Universe $universe, string $fault, Observations $seen): Account
+    public static function account(Plan $plan, FaultSet $faultSet, string $fault, Observations $seen): AttemptReview
     {
         $memory = new Memory();
-        $key = "$plan->hash $seen->visit ".hash('xxh3', implode(' ', array_keys($universe->faults)));
-        self::$arrivals[$key] ??= (new Tracker($plan, $universe, $seen->visit, $memory))->arrivals();
+        $key = "$plan->hash $seen->visit ".hash('xxh3', implode(' ', array_keys($faultSet->faults)));
+        self::$arrivals[$key] ??= (new Tracker($plan, $faultSet, $seen->visit, $memory))->arrivals();
 
-        return new Account($plan, $universe, $universe->get($fault), $seen, new Tracker($plan, $universe, $seen->visit, $memory, self::$arrivals[$key]), $memory);
+        return new AttemptReview($plan, $faultSet, $faultSet->get($fault), $seen, new Tracker($plan, $faultSet, $seen->visit, $memory, self::$arrivals[$key]), $memory);
     }
 
     /** @return array<string, mixed> one of tests/worked */
@@ -67,14 +67,14 @@ final class Marking
     }
 
     /** @param array<string, mixed> $worked */
-    public static function accountOf(array $worked): Account
+    public static function accountOf(array $worked): AttemptReview
     {
-        $plan = Stand::plan($worked['model']);
-        $universe = Universe::of($plan->model);
+        $plan = TestRig::plan($worked['model']);
+        $faultSet = FaultSet::of($plan->model);
         $stops = self::rules($worked['rules'])->stops;
         $log = Fixtures::log($worked['entries'], $worked['seed'] ?? 7);
-        $seen = Attempt::run($plan, $universe->get($worked['fault']), $log, $worked['visit'], new Memory(), null, Kit::of($worked['kit'] ?? []), $stops)->observations;
+        $seen = Attempt::run($plan, $faultSet->get($worked['fault']), $log, $worked['visit'], new Memory(), null, Kit::of($worked['kit'] ?? []), $stops)->observations;
 
-        return self::account($plan, $universe, $worked['fault'], $seen);
+        return self::account($plan, $faultSet, $worked['fault'], $seen);
     }
 }

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace OddSpark\Tests\Marking;
 
 use OddSpark\Bench\Attempt;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Marking\Mark;
 use OddSpark\Marking\Marker;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
-use OddSpark\Tests\Stand;
+use OddSpark\Tests\TestRig;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -39,9 +39,9 @@ final class WorkedTest extends TestCase
                 self::assertArrayHasKey($i, $worked['entries'], $id);
             }
         }
-        $plan = Stand::plan($worked['model']);
+        $plan = TestRig::plan($worked['model']);
         $log = Fixtures::log($worked['entries'], $worked['seed'] ?? 7);
-        foreach (Attempt::run($plan, Universe::of($plan->model)->get($worked['fault']), $log, $worked['visit'], new Memory())->observations->entries as $i => [$act, $outcome]) {
+        foreach (Attempt::run($plan, FaultSet::of($plan->model)->get($worked['fault']), $log, $worked['visit'], new Memory())->observations->entries as $i => [$act, $outcome]) {
             self::assertNull($outcome->refused, "entry $i, $act->name");
         }
     }

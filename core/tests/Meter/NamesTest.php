@@ -6,7 +6,7 @@ namespace OddSpark\Tests\Meter;
 
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Meter\Reading;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
@@ -57,7 +57,7 @@ final class NamesTest extends TestCase
      */
     private static function readings(Plan $plan, string $fault, array $acts): array
     {
-        $bench = new Bench($plan, Universe::of($plan->model)->get($fault), new Memory());
+        $bench = new Bench($plan, FaultSet::of($plan->model)->get($fault), new Memory());
         $state = $bench->arrive('cold')->state;
         $bench->resume($state);
         $exact = [];

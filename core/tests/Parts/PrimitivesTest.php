@@ -19,7 +19,7 @@ use OddSpark\Parts\Primitive\Passage;
 use OddSpark\Parts\Primitive\RoomThermostat;
 use OddSpark\Parts\Primitive\Sensor;
 use OddSpark\Parts\Surroundings;
-use OddSpark\Trade\Course;
+use OddSpark\Trade\Response;
 use PHPUnit\Framework\TestCase;
 
 /** Each primitive by itself: what it becomes from what it sees, and when. */
@@ -65,12 +65,12 @@ final class PrimitivesTest extends TestCase
     public function test_a_sensor_opens_and_closes_with_its_differential_and_latches_when_it_must(): void
     {
         $limit = new Sensor(['of' => 'heat', 'opens_at' => 200, 'closes_at' => 165], $this->fittings());
-        $rising = ['heat' => ['course' => Course::towards(0, 70.0, 300.0, 60.0)]];
+        $rising = ['heat' => ['course' => Response::towards(0, 70.0, 300.0, 60.0)]];
         $next = $limit->next($limit->initial(), $this->at(0, $rising));
         self::assertEqualsWithDelta(1000 * 60 * log(230 / 100), $next, 1.0);
         $slot = $limit->react($limit->initial(), $this->at($next, $rising));
         self::assertFalse($slot['made']);
-        $cool = fn (float $f) => $this->at(0, ['heat' => ['course' => Course::still(0, $f)]]);
+        $cool = fn (float $f) => $this->at(0, ['heat' => ['course' => Response::still(0, $f)]]);
         self::assertFalse($limit->react($slot, $cool(166.0))['made']);
         self::assertTrue($limit->react($slot, $cool(165.0))['made']);
         $rollout = new Sensor(['of' => 'heat', 'opens_at' => 300, 'closes_at' => 260, 'manual_reset' => true], $this->fittings());
@@ -84,7 +84,7 @@ final class PrimitivesTest extends TestCase
     {
         $switch = new Sensor(['of' => 'draught', 'opens_at' => 0.30, 'closes_at' => 0.40], $this->fittings());
         self::assertFalse($switch->initial()['made']);
-        $air = fn (float $x) => $this->at(0, ['draught' => ['course' => Course::still(0, $x)]]);
+        $air = fn (float $x) => $this->at(0, ['draught' => ['course' => Response::still(0, $x)]]);
         $slot = $switch->react($switch->initial(), $air(0.39));
         self::assertFalse($slot['made']);
         $slot = $switch->react($slot, $air(0.41));
@@ -176,7 +176,7 @@ final class PrimitivesTest extends TestCase
     public function test_a_thermostat_calls_below_its_set_point_and_lives_on_for_a_moment_without_volts(): void
     {
         $thermostat = new RoomThermostat(['needs_v' => 16, 'room' => 'room', 'mode' => 'mode', 'set' => 'set', 'fan' => 'fan'], $this->fittings());
-        $slots = fn (float $room) => ['room' => ['course' => Course::still(0, $room)], 'mode' => ['at' => 'heat'], 'set' => ['at' => 70], 'fan' => ['at' => 'auto']];
+        $slots = fn (float $room) => ['room' => ['course' => Response::still(0, $room)], 'mode' => ['at' => 'heat'], 'set' => ['at' => 70], 'fan' => ['at' => 'auto']];
         $slot = $thermostat->react($thermostat->initial(), $this->at(0, $slots(66), 27));
         self::assertSame('blank', $thermostat->shows($slot));
         $slot = $thermostat->react($slot, $this->at(2000, $slots(66), 27));

@@ -10,7 +10,7 @@ use OddSpark\Run\MachineState;
 use OddSpark\Sequence\Table;
 use OddSpark\Sequence\TableError;
 use OddSpark\Tests\Archetypes\HealthyCycleTest;
-use OddSpark\Tests\Stand;
+use OddSpark\Tests\TestRig;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -107,7 +107,7 @@ final class TableTest extends TestCase
 
     public function test_a_model_that_overrides_into_nonsense_is_refused_at_its_part(): void
     {
-        $document = Stand::plan('oil-furnace')->model->document;
+        $document = TestRig::plan('oil-furnace')->model->document;
         $at = array_search('primary', array_column($document['parts'], 'id'), true);
         $document['parts'][$at]['params'] = ['control' => ['overrides' => ['states.idle.guards.1.go' => 'moon']]];
         try {
@@ -121,7 +121,7 @@ final class TableTest extends TestCase
     public function test_every_state_of_the_other_stock_tables_is_met(): void
     {
         $met = [];
-        $note = function (string $control, Stand $s) use (&$met): callable {
+        $note = function (string $control, TestRig $s) use (&$met): callable {
             return function (float $seconds) use ($control, $s, &$met): void {
                 $s->state = $s->machine->advance($s->state, $s->state->tick + (int) (1000 * $seconds), function (MachineState $state) use ($control, &$met): bool {
                     $met[explode('/', $control)[0]][$state->slots[explode('/', $control)[1]]['state']] = true;
@@ -131,16 +131,16 @@ final class TableTest extends TestCase
             };
         };
         // direct spark: a cycle, a lost flame, no flame, a flame with the valve off
-        $s = Stand::of('package-direct-spark');
+        $s = TestRig::of('package-direct-spark');
         $run = $note('direct-spark/module.control', $s);
         $run(100);
         $s->set('cock.handle', 'shut');
         $run(2);
         $s->set('cock.handle', 'open');
         $run(60);
-        $s = Stand::withFault('package-direct-spark', 'rod:dirty');
+        $s = TestRig::withFault('package-direct-spark', 'rod:dirty');
         $note('direct-spark/module.control', $s)(120);
-        $s = Stand::of('package-direct-spark', ['valve.seat.stuck' => 'open']);
+        $s = TestRig::of('package-direct-spark', ['valve.seat.stuck' => 'open']);
         $run = $note('direct-spark/module.control', $s);
         $run(60);
         $s->set('thermostat.mode', 'off');
@@ -148,11 +148,11 @@ final class TableTest extends TestCase
         $s->set('thermostat.mode', 'heat');
         $run(30);
         // intermittent pilot: a cycle, no pilot, a pilot that burns with its valve off
-        $s = Stand::of('boiler-hydronic');
+        $s = TestRig::of('boiler-hydronic');
         $note('intermittent-pilot/module.control', $s)(120);
-        $s = Stand::withFault('boiler-hydronic', 'pilot:gap');
+        $s = TestRig::withFault('boiler-hydronic', 'pilot:gap');
         $note('intermittent-pilot/module.control', $s)(400);
-        $s = Stand::of('boiler-hydronic', ['valve.pilot.stuck' => 'open']);
+        $s = TestRig::of('boiler-hydronic', ['valve.pilot.stuck' => 'open']);
         $run = $note('intermittent-pilot/module.control', $s);
         $run(60);
         $s->set('service.lever', 'off');
@@ -160,7 +160,7 @@ final class TableTest extends TestCase
         $s->set('service.lever', 'on');
         $run(5);
         // oil primary
-        $s = Stand::of('oil-furnace');
+        $s = TestRig::of('oil-furnace');
         $run = $note('oil-primary/primary.control', $s);
         $run(120);
         $s->set('tank.cock', 'shut');
@@ -169,9 +169,9 @@ final class TableTest extends TestCase
         $run(100);
         $s->set('thermostat.set', 50);
         $run(10);
-        $s = Stand::withFault('oil-furnace', 'cell:stray');
+        $s = TestRig::withFault('oil-furnace', 'cell:stray');
         $note('oil-primary/primary.control', $s)(30);
-        $s = Stand::withFault('oil-furnace', 'nozzle:plugged');
+        $s = TestRig::withFault('oil-furnace', 'nozzle:plugged');
         $run = $note('oil-primary/primary.control', $s);
         foreach ([1, 2, 3] as $try) {
             $run(90);
@@ -179,7 +179,7 @@ final class TableTest extends TestCase
         }
         $run(90);
         // simple boiler
-        $s = Stand::of('boiler-simple-230')->put('water', 40);
+        $s = TestRig::of('boiler-simple-230')->put('water', 40);
         $run = $note('boiler-230/board.control', $s);
         $run(60);
         $s->put('water', 90);
@@ -187,7 +187,7 @@ final class TableTest extends TestCase
         $s->set('stat.set', 5);
         $run(20);
         foreach (['air:stuck-closed', 'air:stuck-open', 'limit:stuck-open', 'meter:no-gas'] as $fault) {
-            $s = Stand::withFault('boiler-simple-230', $fault)->put('water', 40);
+            $s = TestRig::withFault('boiler-simple-230', $fault)->put('water', 40);
             $note('boiler-230/board.control', $s)(150);
         }
         $library = new Library();
@@ -200,20 +200,20 @@ final class TableTest extends TestCase
     public function test_timers_run_through_states_and_are_gone_with_the_power(): void
     {
         // the pilot furnace is lit here only to have a model at hand that is not a board
-        $s = Stand::of('furnace-standing-pilot');
+        $s = TestRig::of('furnace-standing-pilot');
         HealthyCycleTest::light($s);
         self::assertTrue($s->isLit('pilot'));
-        $document = Stand::plan('boiler-simple-230')->model->document;
+        $document = TestRig::plan('boiler-simple-230')->model->document;
         $at = array_search('board', array_column($document['parts'], 'id'), true);
         $document['parts'][$at]['params'] = ['control' => ['overrides' => [
             'times.total_s' => 60,
             'states.purge.guards.3.do' => ['all' => 'start'],
             'states.burn.guards.4' => ['timer' => ['all' => 'total_s'], 'go' => 'lockout'],
         ]]];
-        $s = Stand::ofModel((new Library())->resolve($document))->put('water', 30);
-        $burns = $s->until(fn (Stand $s) => $s->isLit(), 60);
+        $s = TestRig::ofModel((new Library())->resolve($document))->put('water', 30);
+        $burns = $s->until(fn (TestRig $s) => $s->isLit(), 60);
         self::assertNotNull($burns);
-        $locked = $s->until(fn (Stand $s) => $s->slot('board.control', 'state') === 'lockout', 90);
+        $locked = $s->until(fn (TestRig $s) => $s->slot('board.control', 'state') === 'lockout', 90);
         self::assertEqualsWithDelta(59, $locked, 1.5, 'counted from the end of the purge, through the trial');
         $s->set('spur.lever', 'off')->run(5);
         self::assertSame([], $s->slot('board.control', 'timer'));

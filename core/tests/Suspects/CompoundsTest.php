@@ -7,7 +7,7 @@ namespace OddSpark\Tests\Suspects;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Model;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -29,8 +29,8 @@ final class CompoundsTest extends TestCase
 
     public function test_it_goes_along_into_what_the_appliance_is_composed_into(): void
     {
-        $universe = Universe::of((new Library())->model('furnace-80-limit-in-r'));
-        self::assertArrayHasKey('furnace.igniter:cracked+furnace.limit:bridged', $universe->faults);
+        $faultSet = FaultSet::of((new Library())->model('furnace-80-limit-in-r'));
+        self::assertArrayHasKey('furnace.igniter:cracked+furnace.limit:bridged', $faultSet->faults);
     }
 
     /** @return iterable<string, array{list<string>}> */
@@ -45,7 +45,7 @@ final class CompoundsTest extends TestCase
     public function test_one_of_faults_that_are_not_there_is_refused_with_its_place(array $faults): void
     {
         try {
-            Universe::of(new Model(['compounds' => [['faults' => $faults, 'weight' => 1]]] + Fixtures::furnace()->model->document));
+            FaultSet::of(new Model(['compounds' => [['faults' => $faults, 'weight' => 1]]] + Fixtures::furnace()->model->document));
             self::fail('Taken.');
         } catch (DocumentError $e) {
             self::assertSame('/compounds/0/faults', $e->pointer);
@@ -60,7 +60,7 @@ final class CompoundsTest extends TestCase
                 $document['universe']['wire_modes'][$mode]['weight'] = 50; // far too likely
             }
             $sum = ['wires' => 0.0, 'parts' => 0.0];
-            foreach (Universe::of(new Model(['weights' => $weights] + $document))->faults as $id => $fault) {
+            foreach (FaultSet::of(new Model(['weights' => $weights] + $document))->faults as $id => $fault) {
                 $sum[$fault->family === 'wires' ? 'wires' : 'parts'] += $id === 'healthy' ? 0.0 : $fault->weight;
             }
 

@@ -10,7 +10,7 @@ use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Attempt;
 use OddSpark\Bench\Observations;
 use OddSpark\Bench\Outcome;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Instruments\Bag;
 use OddSpark\Meter\Reading;
 use OddSpark\Run\Memory;
@@ -41,7 +41,7 @@ final class OracleTest extends TestCase
     public function test_suspects_and_worth_are_what_logic_says(int $n, int $seed): void
     {
         [$plan, $opens] = $this->string($n);
-        $universe = Universe::of($plan->model);
+        $faultSet = FaultSet::of($plan->model);
         mt_srand($seed);
         $places = array_keys($opens['']);
         for ($run = 0; $run < 12; $run++) {
@@ -54,8 +54,8 @@ final class OracleTest extends TestCase
                 $entries[] = ['at_s' => 1 + 5 * $i, 'act' => 'leads', 'red' => $place, 'black' => 'panel.N'];
             }
             $memory = new Memory();
-            $seen = Attempt::run($plan, $universe->get($truth === '' ? 'healthy' : $truth), Fixtures::log($entries, $seed * 100 + $run), 'cold', $memory)->observations;
-            $tracker = new Tracker($plan, $universe, 'cold', $memory);
+            $seen = Attempt::run($plan, $faultSet->get($truth === '' ? 'healthy' : $truth), Fixtures::log($entries, $seed * 100 + $run), 'cold', $memory)->observations;
+            $tracker = new Tracker($plan, $faultSet, 'cold', $memory);
             $steps = $tracker->follow($seen);
             foreach ($steps as $k => $step) {
                 $left = [];
@@ -85,7 +85,7 @@ final class OracleTest extends TestCase
     public function test_classes_are_those_of_the_same_places_fed(): void
     {
         [$plan, $opens] = $this->string(3);
-        $classes = new Classes(new Evidence($plan, Universe::of($plan->model), 'cold'));
+        $classes = new Classes(new Evidence($plan, FaultSet::of($plan->model), 'cold'));
         $ids = array_keys($opens);
         foreach ($ids as $i => $a) {
             foreach (array_slice($ids, $i + 1) as $b) {
@@ -105,8 +105,8 @@ final class OracleTest extends TestCase
     public function test_the_truth_stays_with_every_reading_at_the_limit_of_accuracy(string $name): void
     {
         $plan = Compiler::compile((new Library())->model($name));
-        $universe = Universe::of($plan->model);
-        $faults = array_keys($universe->faults);
+        $faultSet = FaultSet::of($plan->model);
+        $faults = array_keys($faultSet->faults);
         $places = array_keys($plan->places);
         $parts = array_column($plan->model->document['parts'], 'id');
         $visits = $plan->model->visits();
@@ -124,8 +124,8 @@ final class OracleTest extends TestCase
                 };
             }
             $visit = $visits[$n % count($visits)];
-            $seen = $this->pushed(Attempt::run($plan, $universe->get($fault), Fixtures::log($entries, 7000 + $n), $visit, $memory)->observations);
-            foreach ((new Tracker($plan, $universe->only([$fault]), $visit, $memory))->follow($seen) as $i => $step) {
+            $seen = $this->pushed(Attempt::run($plan, $faultSet->get($fault), Fixtures::log($entries, 7000 + $n), $visit, $memory)->observations);
+            foreach ((new Tracker($plan, $faultSet->only([$fault]), $visit, $memory))->follow($seen) as $i => $step) {
                 self::assertTrue($step->has($fault), "$name: $fault was struck out by entry ".($i - 1)." of attempt $n: ".json_encode($seen->toArray()['entries'][$i - 1] ?? null));
             }
         }

@@ -8,7 +8,7 @@ use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Attempt;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Observations;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\Choice;
 use OddSpark\Suspects\NextSteps;
@@ -16,7 +16,7 @@ use OddSpark\Suspects\Pairs;
 use OddSpark\Suspects\Suspects;
 use OddSpark\Suspects\Tracker;
 use OddSpark\Tests\Fixtures;
-use OddSpark\Tests\Stand;
+use OddSpark\Tests\TestRig;
 use PHPUnit\Framework\TestCase;
 
 /** Two faults at once, what no candidate stands for, and what to do next. */
@@ -49,14 +49,14 @@ final class PairsTest extends TestCase
     public function test_two_faults_that_no_single_one_explains_are_found_as_a_pair(): void
     {
         $truth = ['igniter:cracked', 'filter:blocked@nearly'];
-        [$plan, $universe, $seen, $steps, $memory] = $this->follow('furnace-80', $truth, [
+        [$plan, $faultSet, $seen, $steps, $memory] = $this->follow('furnace-80', $truth, [
             ...self::SCENE, ['at_s' => 40, 'act' => 'leads', 'red' => 'igniter.1', 'black' => 'igniter.2'],
             ['at_s' => 50, 'act' => 'look', 'part' => 'igniter'], ['at_s' => 60, 'act' => 'look', 'part' => 'filter'],
         ]);
         $end = end($steps);
         self::assertSame([], $end->weights, 'no single fault has both');
         self::assertSame(1.0, $end->unknownShare());
-        $pairs = Pairs::of($plan, $universe, $seen, $steps, $memory);
+        $pairs = Pairs::of($plan, $faultSet, $seen, $steps, $memory);
         self::assertContains(implode('+', $truth), array_map(fn (string $id) => self::sorted($id, $truth), array_map(strval(...), array_keys($pairs->left->weights))));
         foreach (array_keys($pairs->left->weights) as $pair) {
             self::assertStringContainsString('filter:', (string) $pair);
@@ -77,12 +77,12 @@ final class PairsTest extends TestCase
 
     public function test_more_than_a_thousand_things_are_weighed_on_the_largest_and_none_of_them_hurts(): void
     {
-        [$plan, $universe, $seen, , $memory, $tracker] = $this->follow('zones-hydronic', ['zv1:motor-open'], [
+        [$plan, $faultSet, $seen, , $memory, $tracker] = $this->follow('zones-hydronic', ['zv1:motor-open'], [
             ['at_s' => 1, 'act' => 'door', 'to' => 'open'], ['at_s' => 30, 'act' => 'leads', 'red' => 'zv1.M1', 'black' => 'zv1.M2'],
             ['at_s' => 60, 'act' => 'leads', 'red' => 'zv1.E1', 'black' => 'zv1.E2'],
         ]);
         $suspects = $tracker->suspects();
-        [$choices, $weighed] = (new NextSteps($plan, $universe, $memory))->of($tracker->candidates(), $suspects->weights, 20);
+        [$choices, $weighed] = (new NextSteps($plan, $faultSet, $memory))->of($tracker->candidates(), $suspects->weights, 20);
         self::assertGreaterThanOrEqual(1000, $weighed);
         self::assertCount(20, $choices);
         foreach ($choices as $i => $choice) {
@@ -96,8 +96,8 @@ final class PairsTest extends TestCase
     public function test_an_act_is_proposed_where_nothing_can_be_read_without_it(): void
     {
         $trace = json_decode((string) file_get_contents(__DIR__.'/../../../bench/trace-15.json'), true)['entries']; // the door switch is let go at its end
-        [$plan, $universe, , , $memory, $tracker] = $this->follow('furnace-80', ['limit:stuck-open'], $trace);
-        [$choices] = (new NextSteps($plan, $universe, $memory))->of($tracker->candidates(), $tracker->suspects()->weights, 200);
+        [$plan, $faultSet, , , $memory, $tracker] = $this->follow('furnace-80', ['limit:stuck-open'], $trace);
+        [$choices] = (new NextSteps($plan, $faultSet, $memory))->of($tracker->candidates(), $tracker->suspects()->weights, 200);
         $after = array_values(array_filter($choices, fn (Choice $c) => $c->after?->name === 'hold'));
         self::assertNotSame([], $after);
         self::assertSame('held', $after[0]->after?->get('to'));
@@ -107,20 +107,20 @@ final class PairsTest extends TestCase
     /**
      * @param list<string> $faults
      * @param list<array<string, mixed>> $entries
-     * @return array{Plan, Universe, Observations, non-empty-list<Suspects>, Memory, Tracker}
+     * @return array{Plan, FaultSet, Observations, non-empty-list<Suspects>, Memory, Tracker}
      */
     private function follow(string $model, array $faults, array $entries): array
     {
-        $plan = Stand::plan($model);
-        $universe = Universe::of($plan->model);
+        $plan = TestRig::plan($model);
+        $faultSet = FaultSet::of($plan->model);
         $memory = new Memory();
         $visit = $plan->model->visits()[0];
-        $seen = Attempt::run($plan, $universe->compound($faults), Fixtures::log($entries), $visit, $memory)->observations;
-        $tracker = new Tracker($plan, $universe, $visit, $memory);
+        $seen = Attempt::run($plan, $faultSet->compound($faults), Fixtures::log($entries), $visit, $memory)->observations;
+        $tracker = new Tracker($plan, $faultSet, $visit, $memory);
         $steps = $tracker->follow($seen);
         self::assertNotSame([], $steps);
 
-        return [$plan, $universe, $seen, $steps, $memory, $tracker];
+        return [$plan, $faultSet, $seen, $steps, $memory, $tracker];
     }
 
     /**

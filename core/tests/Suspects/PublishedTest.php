@@ -6,7 +6,7 @@ namespace OddSpark\Tests\Suspects;
 
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
-use OddSpark\Suspects\Worth;
+use OddSpark\Suspects\InformationGain;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -37,7 +37,7 @@ final class PublishedTest extends TestCase
                 $value = $this->predict($failed, ['F' => 10.0, 'G' => 12.0])[$probe];
                 $value === null ? $unknown[] = $id : $bins["$value"][] = $id;
             }
-            $bits[$probe] = Worth::bits($bins, $weights, $unknown);
+            $bits[$probe] = InformationGain::bits($bins, $weights, $unknown);
         }
         arsort($bits);
         self::assertSame('X', array_key_first($bits));
@@ -59,9 +59,9 @@ final class PublishedTest extends TestCase
     public function test_a_suspect_that_could_show_anything_takes_away_from_what_is_told(): void
     {
         $bins = ['high' => ['a'], 'low' => ['b']];
-        self::assertEqualsWithDelta(1.0, Worth::bits($bins, ['a' => 1.0, 'b' => 1.0]), 1e-12);
-        self::assertEqualsWithDelta(2 / 3, Worth::bits($bins, ['a' => 1.0, 'b' => 1.0, 'unknown' => 1.0], ['unknown']), 1e-12);
-        self::assertEqualsWithDelta(0.0, Worth::bits($bins, ['a' => 0.0, 'b' => 0.0, 'unknown' => 1.0], ['unknown']), 1e-12);
+        self::assertEqualsWithDelta(1.0, InformationGain::bits($bins, ['a' => 1.0, 'b' => 1.0]), 1e-12);
+        self::assertEqualsWithDelta(2 / 3, InformationGain::bits($bins, ['a' => 1.0, 'b' => 1.0, 'unknown' => 1.0], ['unknown']), 1e-12);
+        self::assertEqualsWithDelta(0.0, InformationGain::bits($bins, ['a' => 0.0, 'b' => 0.0, 'unknown' => 1.0], ['unknown']), 1e-12);
     }
 
     /** @return array<string, list<string>> sets of failed units that agree with F and G, one after the other */

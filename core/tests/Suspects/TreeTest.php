@@ -6,7 +6,7 @@ namespace OddSpark\Tests\Suspects;
 
 use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\Library;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Suspects\Analysis;
 use OddSpark\Suspects\Question;
 use OddSpark\Suspects\Tree;
@@ -54,7 +54,7 @@ final class TreeTest extends TestCase
     public function test_every_fault_is_brought_to_its_class(string $name): void
     {
         $plan = Compiler::compile((new Library())->model($name));
-        $analysis = Analysis::of($plan, Universe::of($plan->model), $plan->model->visits()[0]);
+        $analysis = Analysis::of($plan, FaultSet::of($plan->model), $plan->model->visits()[0]);
         $alike = $analysis->lookAlikes();
         foreach ($analysis->tree->classes() as $leaf) {
             foreach ($leaf as $id) {
@@ -66,7 +66,7 @@ final class TreeTest extends TestCase
             self::assertNotSame('', $why, $id);
         }
         $all = $analysis->toArray();
-        self::assertCount(count($analysis->universe->faults), $all['faults']);
+        self::assertCount(count($analysis->faultSet->faults), $all['faults']);
         foreach ($all['faults'] as $fault) {
             self::assertGreaterThanOrEqual(1, $fault['grade']);
             self::assertLessThanOrEqual(5, $fault['grade']);

@@ -8,14 +8,14 @@ use OddSpark\Acts\Act;
 use OddSpark\Acts\Quality;
 use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Model;
-use OddSpark\Marking\Account;
+use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
 
 /** Supply, fuel, demand, and the lamp where the control has a code: proved before parts. */
 final readonly class Basics implements Judge
 {
-    public function judge(Account $account, Rules $rules): Line
+    public function judge(AttemptReview $account, Rules $rules): Line
     {
         [$opened, $touched, $wiped] = [$this->opened($account), $this->touched($account), $this->wiped($account)];
         $done = [];
@@ -54,7 +54,7 @@ final readonly class Basics implements Judge
     }
 
     /** @return list<string> the basics that this appliance has */
-    public static function wanted(Account $account): array
+    public static function wanted(AttemptReview $account): array
     {
         $there = [];
         foreach ($account->plan->model->parts() as $part) {
@@ -71,7 +71,7 @@ final readonly class Basics implements Judge
     }
 
     /** @return list<string> basics that an act proves or looks at */
-    public static function proves(Account $account, Act $act): array
+    public static function proves(AttemptReview $account, Act $act): array
     {
         if ($act->name === 'ask') {
             return $act->get('question') === 'display' ? ['demand'] : [];
@@ -103,7 +103,7 @@ final readonly class Basics implements Judge
         };
     }
 
-    private function opened(Account $account): ?int
+    private function opened(AttemptReview $account): ?int
     {
         foreach ($account->entries(['door']) as $i) {
             if ($account->act($i)->get('to') === 'open') {
@@ -115,7 +115,7 @@ final readonly class Basics implements Judge
     }
 
     /** The first act on a part that is none of the basics. */
-    private function touched(Account $account): ?int
+    private function touched(AttemptReview $account): ?int
     {
         foreach ($account->entriesThat(Quality::Touches) as $i) {
             if (self::proves($account, $account->act($i)) === []) {
@@ -127,7 +127,7 @@ final readonly class Basics implements Judge
     }
 
     /** The first reset or power cycle. */
-    private function wiped(Account $account): ?int
+    private function wiped(AttemptReview $account): ?int
     {
         foreach ($account->entries(['reset', 'set']) as $i) {
             $act = $account->act($i);

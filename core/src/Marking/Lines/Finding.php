@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Marking\Lines;
 
 use OddSpark\Faults\Fault;
-use OddSpark\Marking\Account;
+use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
 
@@ -18,7 +18,7 @@ final readonly class Finding implements Judge
 
     private const WRONG_TOO = 0.25;
 
-    public function judge(Account $account, Rules $rules): Line
+    public function judge(AttemptReview $account, Rules $rules): Line
     {
         $names = $account->named();
         $truth = $account->title($account->fault->id);
@@ -58,7 +58,7 @@ final readonly class Finding implements Judge
     }
 
     /** @return array{float, string} share, and why */
-    private function against(Account $account, Fault $member, string $named): array
+    private function against(AttemptReview $account, Fault $member, string $named): array
     {
         if ($account->isSame($named, $member->id)) {
             return [1.0, 'One of the faults: '.$account->title($named).'.'];

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace OddSpark\Marking\Lines;
 
-use OddSpark\Marking\Account;
+use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
 
 /** One line of a mark, read off an account under house rules. */
 interface Judge
 {
-    public function judge(Account $account, Rules $rules): Line;
+    public function judge(AttemptReview $account, Rules $rules): Line;
 }

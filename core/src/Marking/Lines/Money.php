@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Marking\Lines;
 
 use OddSpark\Acts\Catalogue;
-use OddSpark\Marking\Account;
+use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
 
@@ -14,7 +14,7 @@ final readonly class Money implements Judge
 {
     public function __construct(private bool $calledBack) {}
 
-    public function judge(Account $account, Rules $rules): Line
+    public function judge(AttemptReview $account, Rules $rules): Line
     {
         $minutes = $account->seen->until / 60_000;
         $parts = 0;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Marking\Lines;
 
 use OddSpark\Bench\Outcome;
-use OddSpark\Marking\Account;
+use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
 use OddSpark\Meter\Meter;
@@ -19,7 +19,7 @@ final readonly class Reasoning implements Judge
     /** Weight of what he took readings to mean and of his own list, where he used them. */
     private const OWN = 0.25;
 
-    public function judge(Account $account, Rules $rules): Line
+    public function judge(AttemptReview $account, Rules $rules): Line
     {
         $names = $account->named();
         if ($names === []) {
@@ -50,7 +50,7 @@ final readonly class Reasoning implements Judge
      * @param list<array{text: string, entry: int|null}> $why
      * @return array{int, int} right, and all
      */
-    private function meanings(Account $account, Rules $rules, array &$why): array
+    private function meanings(AttemptReview $account, Rules $rules, array &$why): array
     {
         $right = $all = 0;
         $sound = null;
@@ -75,7 +75,7 @@ final readonly class Reasoning implements Judge
     /**
      * @return array{bool, string} whether what was said fits, and what it did mean
      */
-    private function meaning(Account $account, Rules $rules, int $of, Outcome $sound, string $said): array
+    private function meaning(AttemptReview $account, Rules $rules, int $of, Outcome $sound, string $said): array
     {
         $outcome = $account->outcome($of);
         $reading = $outcome->reading;
@@ -91,7 +91,7 @@ final readonly class Reasoning implements Judge
         $same = $reading === null
             ? $outcome->seen === $sound->seen
             : $sound->measured !== null && Meter::agrees($reading, $sound->measured->exact);
-        $told = $step->gained() > Account::SETTLED_BITS;
+        $told = $step->gained() > AttemptReview::SETTLED_BITS;
 
         return match (true) {
             $said === 'unsure' => [! $told, 'Taken as not conclusive, though it struck suspects out.'],
@@ -101,7 +101,7 @@ final readonly class Reasoning implements Judge
     }
 
     /** The reading or look that a meaning was given to. */
-    private function meantBy(Account $account, int $m): ?int
+    private function meantBy(AttemptReview $account, int $m): ?int
     {
         for ($i = $m - 1; $i >= 0; $i--) {
             if ($account->outcome($i)->reading !== null || $account->outcome($i)->seen !== []) {
@@ -118,7 +118,7 @@ final readonly class Reasoning implements Judge
      * @param list<array{text: string, entry: int|null}> $why
      * @return array{int, int} right, and all
      */
-    private function list(Account $account, array &$why): array
+    private function list(AttemptReview $account, array &$why): array
     {
         $right = $all = 0;
         $marks = [];

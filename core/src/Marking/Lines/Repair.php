@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Marking\Lines;
 
 use OddSpark\Acts\Act;
-use OddSpark\Marking\Account;
+use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
 
@@ -16,7 +16,7 @@ final readonly class Repair implements Judge
 
     private const NOT_LOOKED_FURTHER = 0.2;
 
-    public function judge(Account $account, Rules $rules): Line
+    public function judge(AttemptReview $account, Rules $rules): Line
     {
         $why = [];
         $lost = 0.0;
@@ -46,7 +46,7 @@ final readonly class Repair implements Judge
     }
 
     /** @param list<array{text: string, entry: int|null}> $why */
-    private function needless(Account $account, int $i, Act $act, array &$why): float
+    private function needless(AttemptReview $account, int $i, Act $act, array &$why): float
     {
         $fault = $account->fault;
         $own = $fault->in($act->get('part'));
@@ -61,13 +61,13 @@ final readonly class Repair implements Judge
     }
 
     /** Whether what was replaced was a rod that needed cleaning only. */
-    private function wasWhole(Account $account, Rules $rules): bool
+    private function wasWhole(AttemptReview $account, Rules $rules): bool
     {
         return $rules->schools->is('rod_replacement', 'damaged_only') && $account->kind($account->fault->part)?->isFlameSensor() === true && $account->fault->repair === 'clean';
     }
 
     /** Whether ohms were asked with the power off before the part that went along was replaced. */
-    private function lookedFurther(Account $account): bool
+    private function lookedFurther(AttemptReview $account): bool
     {
         foreach ($account->entries(['leads', 'mend', 'spare', 'fuse']) as $i) {
             if ($account->act($i)->name !== 'leads' && $account->repairs->wasSpoiled($i)) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Marking\Lines;
 
 use OddSpark\Acts\Danger;
-use OddSpark\Marking\Account;
+use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
 
@@ -19,7 +19,7 @@ final readonly class Safety implements Judge
 
     private const SLIGHT = 0.25;
 
-    public function judge(Account $account, Rules $rules): Line
+    public function judge(AttemptReview $account, Rules $rules): Line
     {
         $why = [];
         $lost = 0.0;
@@ -40,7 +40,7 @@ final readonly class Safety implements Judge
     }
 
     /** Whether something unsafe was done that these rules do not allow. */
-    public static function wasUnsafe(Account $account, Rules $rules): bool
+    public static function wasUnsafe(AttemptReview $account, Rules $rules): bool
     {
         foreach (array_keys($account->seen->entries) as $i) {
             foreach ($account->outcome($i)->wasStopped() ? [] : $account->outcome($i)->dangers as $danger) {
@@ -64,7 +64,7 @@ final readonly class Safety implements Judge
         return in_array('door-switch-held', $dangers, true) ? array_values(array_diff($dangers, ['door-open'])) : $dangers;
     }
 
-    private static function isAllowed(Account $account, Rules $rules, int $i, string $danger): bool
+    private static function isAllowed(AttemptReview $account, Rules $rules, int $i, string $danger): bool
     {
         $act = $account->act($i);
         $undone = match ($danger) {

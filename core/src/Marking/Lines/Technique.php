@@ -6,7 +6,7 @@ namespace OddSpark\Marking\Lines;
 
 use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Model;
-use OddSpark\Marking\Account;
+use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
 
@@ -17,7 +17,7 @@ final readonly class Technique implements Judge
 
     private const CURRENT = ['clamp', 'ua', 'ma', 'aac'];
 
-    public function judge(Account $account, Rules $rules): Line
+    public function judge(AttemptReview $account, Rules $rules): Line
     {
         $slips = [];
         $readings = 0;
@@ -48,7 +48,7 @@ final readonly class Technique implements Judge
         return new Line('technique', max(0.0, 1 - self::SLIP * count($slips)), $why === [] ? [Line::say('The meter was set and placed as it should be.')] : $why);
     }
 
-    private function counts(string $flaw, Account $account, Rules $rules, int $i): bool
+    private function counts(string $flaw, AttemptReview $account, Rules $rules, int $i): bool
     {
         return match ($flaw) {
             'chassis' => $rules->schools->is('reference', 'own_common'),
@@ -65,7 +65,7 @@ final readonly class Technique implements Judge
      *
      * @param callable(int): bool $well
      */
-    private function isReadAgain(Account $account, int $i, callable $well): bool
+    private function isReadAgain(AttemptReview $account, int $i, callable $well): bool
     {
         [$red, $black] = $this->at($account, $i);
         foreach ($account->entries(['leads', 'read', 'dial', 'name']) as $j) {
@@ -85,7 +85,7 @@ final readonly class Technique implements Judge
     }
 
     /** @return array{string|null, string|null} where the leads are after an entry */
-    private function at(Account $account, int $i): array
+    private function at(AttemptReview $account, int $i): array
     {
         $act = $account->act($account->placing($i));
 
@@ -93,7 +93,7 @@ final readonly class Technique implements Judge
     }
 
     /** @return array<int, string> what goes against the house's way of testing */
-    private function schools(Account $account, Rules $rules): array
+    private function schools(AttemptReview $account, Rules $rules): array
     {
         $slips = [];
         if (! $rules->schools->is('valve_test', 'either')) {
@@ -115,7 +115,7 @@ final readonly class Technique implements Judge
     }
 
     /** @param callable(Kind): bool $is */
-    private function firstAt(Account $account, callable $is): ?int
+    private function firstAt(AttemptReview $account, callable $is): ?int
     {
         foreach ($account->entries(['leads', 'clamp']) as $i) {
             $act = $account->act($i);

@@ -6,7 +6,7 @@ namespace OddSpark\Marking\Lines;
 
 use OddSpark\Acts\Catalogue;
 use OddSpark\Acts\Quality;
-use OddSpark\Marking\Account;
+use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
 
@@ -19,7 +19,7 @@ final readonly class Trace implements Judge
     /** Questions not asked that are counted at most. Ours. */
     private const MISSING = 3;
 
-    public function judge(Account $account, Rules $rules): Line
+    public function judge(AttemptReview $account, Rules $rules): Line
     {
         $asked = self::questions($account);
         $why = [];
@@ -50,16 +50,16 @@ final readonly class Trace implements Judge
      *
      * @return array<int, float> share by entry
      */
-    public static function questions(Account $account): array
+    public static function questions(AttemptReview $account): array
     {
         $asked = [];
-        foreach (array_filter($account->entries(array_keys(Catalogue::all())), fn (int $i): bool => Account::isQuestion($account->act($i))) as $i) {
+        foreach (array_filter($account->entries(array_keys(Catalogue::all())), fn (int $i): bool => AttemptReview::isQuestion($account->act($i))) as $i) {
             $act = $account->act($i);
             $step = $account->steps[$i];
             $outcome = $account->outcome($i);
             $forced = $act->is(Quality::Forces);
             if ($act->is(Quality::Swaps)) {
-                if ($step->before->entropy() > Account::SETTLED_BITS && $account->wasSound($i)) {
+                if ($step->before->entropy() > AttemptReview::SETTLED_BITS && $account->wasSound($i)) {
                     $asked[$i] = 0.0;
                 }
 
@@ -84,7 +84,7 @@ final readonly class Trace implements Judge
     }
 
     /** @return array{int, int} questions that the name came too early for, and the entry that gave it */
-    private function missing(Account $account): array
+    private function missing(AttemptReview $account): array
     {
         $names = $account->named();
         $at = $names === [] ? null : end($names);
@@ -93,11 +93,11 @@ final readonly class Trace implements Judge
         }
         $left = $account->steps[$at]->before->entropy();
 
-        return [min(self::MISSING, (int) ceil($left / max(Account::SETTLED_BITS, $account->steps[$at]->could()))), $at];
+        return [min(self::MISSING, (int) ceil($left / max(AttemptReview::SETTLED_BITS, $account->steps[$at]->could()))), $at];
     }
 
     /** Bits; what an unsafe act showed is worth nothing. Fuel that gathered meanwhile is not this act's doing. */
-    private static function told(Account $account, int $i): float
+    private static function told(AttemptReview $account, int $i): float
     {
         return array_diff($account->outcome($i)->dangers, ['gas-trials']) === [] ? $account->steps[$i]->told() : 0.0;
     }

@@ -5,21 +5,21 @@ declare(strict_types=1);
 namespace OddSpark\Marking\Lines;
 
 use OddSpark\Acts\Quality;
-use OddSpark\Marking\Account;
+use OddSpark\Marking\AttemptReview;
+use OddSpark\Marking\AttemptSafetyTest;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
-use OddSpark\Marking\SafetyTrials;
 use OddSpark\Run\Memory;
 
 /** What was watched, tried and read after the repair, and how the appliance was left. */
 final class Verify implements Judge
 {
-    private SafetyTrials $trials;
+    private AttemptSafetyTest $trials;
 
     /** @var array{tried: array<string, bool>, fires: list<array{int, int}>} */
     private array $after;
 
-    public function judge(Account $account, Rules $rules): Line
+    public function judge(AttemptReview $account, Rules $rules): Line
     {
         $want = $rules->verify;
         $this->run($account);
@@ -41,16 +41,16 @@ final class Verify implements Judge
     }
 
     /** The appliance run again from the last repair on, with the same acts. */
-    private function run(Account $account): void
+    private function run(AttemptReview $account): void
     {
         $from = ($this->lastMend($account) ?? -1) + 1;
         $state = $account->repairs->state($from);
-        $this->trials = new SafetyTrials($account->plan, $account->fault, new Memory());
+        $this->trials = new AttemptSafetyTest($account->plan, $account->fault, new Memory());
         $this->after = $state === null ? ['tried' => [], 'fires' => []] : $this->trials->of($state, $account->seen, $from);
     }
 
     /** The entry of the last repair. */
-    private function lastMend(Account $account): ?int
+    private function lastMend(AttemptReview $account): ?int
     {
         $mends = $account->entriesThat(Quality::Mends);
 
@@ -64,7 +64,7 @@ final class Verify implements Judge
     }
 
     /** @param list<array{text: string, entry: int|null}> $why */
-    private function cycle(Account $account, array &$why): float
+    private function cycle(AttemptReview $account, array &$why): float
     {
         $done = $account->entriesThat(Quality::Restores);
         if ($done === [] && $account->repairs->isLeft()) {
@@ -92,7 +92,7 @@ final class Verify implements Judge
      * @param list<int> $restoring
      * @return int tick from which on a cycle counts
      */
-    private function mended(Account $account, array $restoring): int
+    private function mended(AttemptReview $account, array $restoring): int
     {
         $last = $this->lastMend($account) ?? ($restoring === [] ? null : end($restoring));
 
@@ -100,7 +100,7 @@ final class Verify implements Judge
     }
 
     /** @param list<array{text: string, entry: int|null}> $why */
-    private function safeties(Account $account, string $wanted, array &$why): float
+    private function safeties(AttemptReview $account, string $wanted, array &$why): float
     {
         $trials = $this->trials;
         $tried = array_filter($this->after['tried']);
@@ -120,7 +120,7 @@ final class Verify implements Judge
     }
 
     /** @param list<array{text: string, entry: int|null}> $why */
-    private function reading(Account $account, array &$why): float
+    private function reading(AttemptReview $account, array &$why): float
     {
         $mended = $this->lastMend($account) ?? -1;
         foreach ($account->entriesThat(Quality::Asks) as $i) {
@@ -136,7 +136,7 @@ final class Verify implements Judge
     }
 
     /** @param list<array{text: string, entry: int|null}> $why */
-    private function restored(Account $account, array &$why): float
+    private function restored(AttemptReview $account, array &$why): float
     {
         $back = $account->entries(['hand_back']);
         if ($back === []) {

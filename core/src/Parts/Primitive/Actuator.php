@@ -12,7 +12,7 @@ use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Parts\Wired;
-use OddSpark\Trade\Course;
+use OddSpark\Trade\Response;
 
 /**
  * A motor that opens a valve or damper against a spring: fed, it opens in its time and stays, drawing the
@@ -63,7 +63,7 @@ final class Actuator extends Primitive implements GivesFuel
     {
         $at = (float) ($this->p['seized'] ?? $this->p['start'] ?? 0.0);
 
-        return ['course' => Course::still(0, $at), 'target' => $at];
+        return ['course' => Response::still(0, $at), 'target' => $at];
     }
 
     public function stamp(array $slot, Values $values): void
@@ -80,7 +80,7 @@ final class Actuator extends Primitive implements GivesFuel
         if (isset($this->p['seized'])) {
             $at = (float) $this->p['seized'];
 
-            return $slot['target'] === $at && $slot['course'][2] === [] ? $slot : ['course' => Course::still($now->tick, $at), 'target' => $at];
+            return $slot['target'] === $at && $slot['course'][2] === [] ? $slot : ['course' => Response::still($now->tick, $at), 'target' => $at];
         }
         $fed = ! ($this->p['open'] ?? false) && $now->acVolts($this->f->nodes['a'], $this->f->nodes['b']) >= $this->p['run_v'];
         $target = $fed ? 1.0 : 0.0;
@@ -89,7 +89,7 @@ final class Actuator extends Primitive implements GivesFuel
         }
 
         return [
-            'course' => Course::towards($now->tick, Course::at($slot['course'], $now->tick), $target, $this->p['travel_s'] / self::CONSTANTS),
+            'course' => Response::towards($now->tick, Response::at($slot['course'], $now->tick), $target, $this->p['travel_s'] / self::CONSTANTS),
             'target' => $target,
         ];
     }

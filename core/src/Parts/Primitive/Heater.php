@@ -12,7 +12,7 @@ use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Parts\Wired;
-use OddSpark\Trade\Course;
+use OddSpark\Trade\Response;
 
 /**
  * A heater whose resistance follows its heat, in bands, and which heats by the watts it gets.
@@ -77,7 +77,7 @@ final class Heater extends Primitive implements GivesFuel
 
     public function initial(): array
     {
-        return ['band' => 0, 'course' => Course::still(0, $this->p['room_f']), 'target' => $this->p['room_f']];
+        return ['band' => 0, 'course' => Response::still(0, $this->p['room_f']), 'target' => $this->p['room_f']];
     }
 
     public function stamp(array $slot, Values $values): void
@@ -93,10 +93,10 @@ final class Heater extends Primitive implements GivesFuel
         // most of it is radiated, so that the rise grows more slowly than the watts
         $target = round($this->p['room_f'] + $this->p['rise_f'] * min(1.1, sqrt($watts / $rated)), 1);
         if ($target !== $slot['target']) {
-            $slot['course'] = Course::towards($now->tick, Course::at($slot['course'], $now->tick), $target, $this->p['tau_s']);
+            $slot['course'] = Response::towards($now->tick, Response::at($slot['course'], $now->tick), $target, $this->p['tau_s']);
             $slot['target'] = $target;
         }
-        $f = Course::at($slot['course'], $now->tick);
+        $f = Response::at($slot['course'], $now->tick);
         while (isset($this->edges[$slot['band']]) && $f >= $this->edges[$slot['band']] - 1e-3) {
             $slot['band']++;
         }
@@ -113,7 +113,7 @@ final class Heater extends Primitive implements GivesFuel
         $next = self::NEVER;
         foreach ($levels as $level) {
             if ($level !== null) {
-                $next = min($next, Course::crossing($slot['course'], $level, $now->tick) ?? self::NEVER);
+                $next = min($next, Response::crossing($slot['course'], $level, $now->tick) ?? self::NEVER);
             }
         }
 

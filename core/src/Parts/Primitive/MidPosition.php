@@ -10,7 +10,7 @@ use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Parts\Wired;
-use OddSpark\Trade\Course;
+use OddSpark\Trade\Response;
 
 /**
  * The head of a three-port mid-position valve: rests at hot water, goes half way when heating is wanted, and
@@ -53,7 +53,7 @@ final class MidPosition extends Primitive
     {
         $at = (float) ($this->p['seized'] ?? 0.0);
 
-        return ['course' => Course::still(0, $at), 'target' => $at, 'full' => $at >= self::FULL];
+        return ['course' => Response::still(0, $at), 'target' => $at, 'full' => $at >= self::FULL];
     }
 
     public function stamp(array $slot, Values $values): void
@@ -66,25 +66,25 @@ final class MidPosition extends Primitive
     public function react(array $slot, Surroundings $now): array
     {
         if (isset($this->p['seized']) && ($slot['target'] !== (float) $this->p['seized'] || $slot['course'][2] !== [])) {
-            $slot = ['course' => Course::still($now->tick, (float) $this->p['seized']), 'target' => (float) $this->p['seized']] + $slot;
+            $slot = ['course' => Response::still($now->tick, (float) $this->p['seized']), 'target' => (float) $this->p['seized']] + $slot;
         }
-        $at = Course::at($slot['course'], $now->tick);
+        $at = Response::at($slot['course'], $now->tick);
         $target = $slot['target'];
         if (! isset($this->p['seized'])) {
             $target = $this->aim($now, $at, $target);
             if ($target !== $slot['target']) {
-                $slot['course'] = $target === $at ? Course::still($now->tick, $at) : Course::towards($now->tick, $at, $target, $this->p['travel_s'] / self::CONSTANTS);
+                $slot['course'] = $target === $at ? Response::still($now->tick, $at) : Response::towards($now->tick, $at, $target, $this->p['travel_s'] / self::CONSTANTS);
                 $slot['target'] = $target;
             }
         }
-        $slot['full'] = ! ($this->p['switch_dead'] ?? false) && Course::at($slot['course'], $now->tick) >= self::FULL - 1e-6;
+        $slot['full'] = ! ($this->p['switch_dead'] ?? false) && Response::at($slot['course'], $now->tick) >= self::FULL - 1e-6;
 
         return $slot;
     }
 
     public function next(array $slot, Surroundings $now): int
     {
-        return Course::crossing($slot['course'], self::FULL, $now->tick) ?? self::NEVER;
+        return Response::crossing($slot['course'], self::FULL, $now->tick) ?? self::NEVER;
     }
 
     public function shows(array $slot): string

@@ -12,7 +12,7 @@ use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Parts\Wired;
-use OddSpark\Trade\Course;
+use OddSpark\Trade\Response;
 
 /**
  * A single-phase motor: shaded pole, or with a start winding in series with a capacitor outside.
@@ -85,7 +85,7 @@ final class Motor extends Primitive implements Turns
 
     public function initial(): array
     {
-        return ['band' => 'stopped', 'course' => Course::still(0, 0.0), 'target' => 0.0, 'hums' => false, 'tripped' => false, 'due' => null];
+        return ['band' => 'stopped', 'course' => Response::still(0, 0.0), 'target' => 0.0, 'hums' => false, 'tripped' => false, 'due' => null];
     }
 
     public function stamp(array $slot, Values $values): void
@@ -111,7 +111,7 @@ final class Motor extends Primitive implements Turns
         }
         $speed = round(self::BANDS[$band] * ($p['drag'] ?? 1.0) * min(1.0, $volts / ($p['full_v'] ?? 112)), 2);
         if ($speed !== $slot['target']) {
-            $slot['course'] = Course::towards($now->tick, Course::at($slot['course'], $now->tick), $speed, $p['tau_s']);
+            $slot['course'] = Response::towards($now->tick, Response::at($slot['course'], $now->tick), $speed, $p['tau_s']);
             $slot['target'] = $speed;
         }
         $slot['hums'] = $powered && $band === 'stopped';

@@ -12,7 +12,7 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Parts\Wired;
-use OddSpark\Trade\Course;
+use OddSpark\Trade\Response;
 
 /**
  * A thermal protector within a winding: heated by the current through it, with the square of the
@@ -76,7 +76,7 @@ final class Protector extends Primitive implements GoesAlong
 
     public function initial(): array
     {
-        return ['closed' => ! ($this->p['open'] ?? false), 'target' => $this->p['room_f'], 'course' => Course::still(0, $this->p['room_f'])];
+        return ['closed' => ! ($this->p['open'] ?? false), 'target' => $this->p['room_f'], 'course' => Response::still(0, $this->p['room_f'])];
     }
 
     public function stamp(array $slot, Values $values): void
@@ -89,10 +89,10 @@ final class Protector extends Primitive implements GoesAlong
         $amps = $slot['closed'] ? $now->acVolts($this->f->nodes['a'], $this->f->nodes['b']) * $this->siemens : 0.0;
         $target = round(min(self::HOTTEST_F, $this->p['room_f'] + $this->p['rise_f'] * ($amps / $this->p['rated_amps']) ** 2));
         if ($target !== $slot['target']) {
-            $slot['course'] = Course::towards($now->tick, Course::at($slot['course'], $now->tick), $target, $this->p['tau_s']);
+            $slot['course'] = Response::towards($now->tick, Response::at($slot['course'], $now->tick), $target, $this->p['tau_s']);
             $slot['target'] = $target;
         }
-        $f = Course::at($slot['course'], $now->tick);
+        $f = Response::at($slot['course'], $now->tick);
         if ($slot['closed'] && $f >= $this->p['opens_at_f'] - 1e-3) {
             $slot['closed'] = false;
         } elseif (! $slot['closed'] && isset($this->p['closes_at_f']) && $f <= $this->p['closes_at_f'] + 1e-3 && ! ($this->p['open'] ?? false)) {
@@ -106,6 +106,6 @@ final class Protector extends Primitive implements GoesAlong
     {
         $level = $slot['closed'] ? $this->p['opens_at_f'] : $this->p['closes_at_f'] ?? null;
 
-        return $level === null ? self::NEVER : Course::crossing($slot['course'], $level, $now->tick) ?? self::NEVER;
+        return $level === null ? self::NEVER : Response::crossing($slot['course'], $level, $now->tick) ?? self::NEVER;
     }
 }

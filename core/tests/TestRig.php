@@ -11,10 +11,10 @@ use OddSpark\Appliance\Plan;
 use OddSpark\Run\Machine;
 use OddSpark\Run\MachineState;
 use OddSpark\Run\Memory;
-use OddSpark\Trade\Course;
+use OddSpark\Trade\Response;
 
 /** An appliance on the test stand: runs, levers moved, places measured, without anybody's meter. */
-final class Stand
+final class TestRig
 {
     /** @var array<string, Plan> */
     private static array $plans = [];
@@ -55,7 +55,7 @@ final class Stand
     public static function withFault(string $name, string $fault): self
     {
         $plan = self::plan($name);
-        $found = \OddSpark\Faults\Universe::of($plan->model)->get($fault);
+        $found = \OddSpark\Faults\FaultSet::of($plan->model)->get($fault);
         $stand = new self($plan, $found->set);
         $stand->machine->jump(array_map(fn (array $j) => [$plan->places[$j[0]], $plan->places[$j[1]]], $found->jumpers));
         $stand->state = $stand->machine->settle($stand->machine->initial());
@@ -116,7 +116,7 @@ final class Stand
     /** A process value set by an outside hand: a room that was heated, a level that fell. */
     public function put(string $process, float $value): self
     {
-        $this->state = $this->state->withSlots([$process => ['course' => Course::still($this->state->tick, $value), 'aim' => null, 'sampled' => [], 'leader' => null]]);
+        $this->state = $this->state->withSlots([$process => ['course' => Response::still($this->state->tick, $value), 'aim' => null, 'sampled' => [], 'leader' => null]]);
         $this->state = $this->machine->settle($this->state);
 
         return $this;
@@ -129,7 +129,7 @@ final class Stand
 
     public function value(string $process): float
     {
-        return Course::at($this->state->slots[$process]['course'], $this->state->tick);
+        return Response::at($this->state->slots[$process]['course'], $this->state->tick);
     }
 
     public function volts(string $a, string $b): float

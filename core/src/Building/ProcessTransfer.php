@@ -16,7 +16,7 @@ use OddSpark\Parts\Ability\HoldsHeat;
  * What speaks of a part that has no counterpart is left out: from a list of ways it drops, an element that cannot do
  * without it does not come. What is here already stays as it is.
  */
-final readonly class Likeness
+final readonly class ProcessTransfer
 {
     /** Keys whose values are words, and name no part. */
     private const WORDS = ['type', 'title', 'name', 'label', 'tone', 'sense', 'from', 'thing', 'instrument', 'lever', 'key', 'when', 'to_say', 'fuel', 'shows', 'mode', 'say'];

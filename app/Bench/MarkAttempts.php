@@ -9,8 +9,8 @@ use App\Models\MarkOverride;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Bench\Kit;
-use OddSpark\Faults\Universe;
-use OddSpark\Marking\Account;
+use OddSpark\Faults\FaultSet;
+use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Debrief;
 use OddSpark\Marking\Drift;
 use OddSpark\Marking\Mark as Computed;
@@ -20,7 +20,7 @@ use OddSpark\Run\Memory;
 use OddSpark\Suspects\Tracker;
 
 /** Marks attempts, keeps every mark that was made, and what an instructor set otherwise. */
-class Judging
+class MarkAttempts
 {
     public function __construct(private readonly Plans $plans, private readonly Workbench $workbench) {}
 
@@ -113,22 +113,22 @@ class Judging
         $plan = $this->plans->ofAssignment($assignment);
 
         return Drift::of(
-            $plan, Universe::of($plan->model)->get($assignment->fault), $attempt->seed, $this->workbench->observations($attempt),
+            $plan, FaultSet::of($plan->model)->get($assignment->fault), $attempt->seed, $this->workbench->observations($attempt),
             Kit::of($assignment->kit ?? []), $assignment->rules['stops'] ?? [],
         );
     }
 
     /**
      * @param (callable(int, int): void)|null $progress
-     * @return array{Account, Marker}
+     * @return array{AttemptReview, Marker}
      */
     private function account(Attempt $attempt, Assignment $assignment, ?callable $progress): array
     {
         $plan = $this->plans->ofAssignment($assignment);
-        $universe = Universe::of($plan->model);
+        $universe = FaultSet::of($plan->model);
         $memory = new Memory();
         $tracker = new Tracker($plan, $universe, $assignment->visit, $memory, Plans::unpackArrivals($assignment->arrivals));
-        $account = new Account($plan, $universe, $universe->get($assignment->fault), $this->workbench->observations($attempt), $tracker, $memory, $progress);
+        $account = new AttemptReview($plan, $universe, $universe->get($assignment->fault), $this->workbench->observations($attempt), $tracker, $memory, $progress);
 
         return [$account, Marker::of($account, $memory)];
     }

@@ -5,4 +5,4 @@ namespace App\Bench;
 use RuntimeException;
 
 /** What was asked does not fit where the attempt stands: the client must catch up first. */
-class OutOfStep extends RuntimeException {}
+class StaleAttempt extends RuntimeException {}

@@ -11,7 +11,7 @@ namespace OddSpark\Appliance;
  * What is merely wrong with a wiring (a load without a path, a switched neutral) can be computed, and is
  * not said here.
  */
-final class Soundness
+final class ComputabilityCheck
 {
     /** Parameters of primitives that must be above zero, whatever the primitive. */
     private const POSITIVE = '/(^|_)(ohm|amps|microfarad|turns_ratio|volts|millivolts|tau_s|melt_s|overload_s|rated_v|full_v|pull_in_v|picofarad|btu_f|cfm)$/';

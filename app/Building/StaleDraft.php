@@ -5,7 +5,7 @@ namespace App\Building;
 use RuntimeException;
 
 /** An edit was made upon a step that is no longer the newest: somebody else was at it. */
-class Behind extends RuntimeException
+class StaleDraft extends RuntimeException
 {
     /** @param list<string> $since what was done meanwhile, and by whom */
     public function __construct(public readonly array $since)

@@ -11,7 +11,7 @@ namespace OddSpark\Suspects;
  * A suspect whose outcome is certain stands under one outcome. One that could show anything ("unknown") is
  * spread evenly over the outcomes that the others show (de Kleer & Williams, Artificial Intelligence 32 (1987) 97).
  */
-final class Worth
+final class InformationGain
 {
     /**
      * @param array<array-key, list<array-key>> $outcomes what is shown => the suspects that would show it

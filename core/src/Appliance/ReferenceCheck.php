@@ -9,7 +9,7 @@ use OddSpark\Sequence\TableError;
 use OddSpark\Trade\Conductor;
 
 /** What a schema cannot say of a model: that the things it names are there. */
-final class Meaning
+final class ReferenceCheck
 {
     /**
      * @param array<string, mixed> $d a resolved model document

@@ -9,7 +9,7 @@ use OddSpark\Appliance\FaultMode;
 use OddSpark\Appliance\Model;
 
 /** All the single faults that a model can have, the healthy appliance first. */
-final class Universe
+final class FaultSet
 {
     /** @param array<string, Fault> $faults by id */
     private function __construct(public readonly array $faults) {}

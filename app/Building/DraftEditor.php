@@ -27,7 +27,7 @@ use OddSpark\Sequence\Table;
  * Models between requests: an edit is made upon the step that its maker saw, kept as the next one, and nothing is ever
  * written over.
  */
-class Drafting
+class DraftEditor
 {
     private const PRESENT_S = 25;
 
@@ -80,7 +80,7 @@ class Drafting
      * @return array<string, mixed> the reply
      *
      * @throws EditError when one of them cannot be made: then none is
-     * @throws Behind when somebody else was faster
+     * @throws StaleDraft when somebody else was faster
      */
     public function edit(Draft $draft, User $user, int $upon, array $edits, ?string $clientId = null): array
     {
@@ -283,13 +283,13 @@ class Drafting
         });
     }
 
-    /** @throws Behind */
+    /** @throws StaleDraft */
     private function locked(Draft $draft, int $upon, User $user): Draft
     {
         $draft = Draft::query()->lockForUpdate()->findOrFail($draft->id);
         if ($draft->step !== $upon) {
             $since = $draft->steps()->with('user:id,name')->where('number', '>', $upon)->where('user_id', '!=', $user->id)->limit(5)->get(['id', 'draft_id', 'number', 'user_id', 'words']);
-            throw new Behind($since->isEmpty() ? ['it was changed in another window.'] : $since->map(fn (DraftStep $s) => "{$s->user?->name}: $s->words")->all());
+            throw new StaleDraft($since->isEmpty() ? ['it was changed in another window.'] : $since->map(fn (DraftStep $s) => "{$s->user?->name}: $s->words")->all());
         }
 
         return $draft;

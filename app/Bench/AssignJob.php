@@ -13,11 +13,11 @@ use OddSpark\Acts\Danger;
 use OddSpark\Appliance\Library;
 use OddSpark\Bench\Arrival;
 use OddSpark\Bench\Preview;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Marking\Rules;
 
 /** Gives a job, frozen as it is now. */
-class Giving
+class AssignJob
 {
     public function __construct(private readonly Plans $plans, private readonly Workbench $workbench) {}
 
@@ -77,7 +77,7 @@ class Giving
     public function preview(Appliance $appliance, string $fault, string $visit, int $seconds): array
     {
         $plan = $this->plans->ofAppliance($appliance);
-        $preview = Preview::of($plan, Universe::of($plan->model)->get($fault), $visit, $seconds * 1000, Running::memory());
+        $preview = Preview::of($plan, FaultSet::of($plan->model)->get($fault), $visit, $seconds * 1000, Running::memory());
 
         return ['complaint' => $preview->arrival->complaint] + $this->workbench->taped($preview);
     }

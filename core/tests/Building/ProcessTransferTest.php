@@ -16,7 +16,7 @@ use OddSpark\Faults\Fault;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-final class LikenessTest extends TestCase
+final class ProcessTransferTest extends TestCase
 {
     /** @return iterable<string, array{string}> those that are not composed of others */
     public static function models(): iterable

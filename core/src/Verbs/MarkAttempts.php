@@ -7,8 +7,8 @@ namespace OddSpark\Verbs;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Attempt;
 use OddSpark\Faults\Fault;
-use OddSpark\Faults\Universe;
-use OddSpark\Marking\Account;
+use OddSpark\Faults\FaultSet;
+use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Debrief;
 use OddSpark\Marking\Marker;
 use OddSpark\Marking\Rules;
@@ -16,17 +16,17 @@ use OddSpark\Run\Memory;
 use OddSpark\Suspects\Tracker;
 
 /** Marks and debriefs on the command line. */
-final readonly class Judging
+final readonly class MarkAttempts
 {
-    private Account $account;
+    private AttemptReview $account;
 
     private Memory $memory;
 
-    public function __construct(private Plan $plan, private Universe $universe, private Fault $fault, Attempt $attempt)
+    public function __construct(private Plan $plan, private FaultSet $faultSet, private Fault $fault, Attempt $attempt)
     {
         $this->memory = new Memory();
         $seen = $attempt->observations;
-        $this->account = new Account($plan, $universe, $fault, $seen, new Tracker($plan, $universe, $seen->visit, $this->memory), $this->memory);
+        $this->account = new AttemptReview($plan, $faultSet, $fault, $seen, new Tracker($plan, $faultSet, $seen->visit, $this->memory), $this->memory);
     }
 
     /** @return array{array<string, mixed>, string} */

@@ -15,14 +15,14 @@ use OddSpark\Meter\Mode;
 use OddSpark\Meter\Reading;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
-use OddSpark\Suspects\Worth;
+use OddSpark\Suspects\InformationGain;
 
 /**
  * How well a reading was taken, judged at its moment by what each suspect's circuit then offers: never by the fault.
  *
  * Under what rules a flaw counts, and whether it was mended by a later reading, is for {@see Lines\Technique} to say.
  */
-final class Scrutiny
+final class ReadingTechnique
 {
     /** Volts AC between two places from which a DC range is the wrong one. */
     private const FED_V = 5.0;
@@ -39,11 +39,11 @@ final class Scrutiny
     /** Likeliest suspects that are asked, where all would say much the same. */
     private const ASKED = 3;
 
-    private readonly SoundCycle $cycle;
+    private readonly HealthyCycle $cycle;
 
     public function __construct(private readonly Plan $plan, string $visit, Memory $memory)
     {
-        $this->cycle = new SoundCycle($plan, $visit, $memory);
+        $this->cycle = new HealthyCycle($plan, $visit, $memory);
     }
 
     /**
@@ -209,7 +209,7 @@ final class Scrutiny
             $values[$id] = is_nan($exact) ? INF : $exact;
         }
 
-        return Worth::bits(Worth::bins($values, array_map(fn (float $v) => Meter::tolerance($mode, $v), $values)), $weights);
+        return InformationGain::bits(InformationGain::bins($values, array_map(fn (float $v) => Meter::tolerance($mode, $v), $values)), $weights);
     }
 
     /**
@@ -267,7 +267,7 @@ final class Scrutiny
         $worth = function (string $to) use ($place, $candidates, $weights): float {
             $values = array_map(fn (Solution $s) => $s->acVolts($this->plan->places[$place], $this->plan->places[$to]), $this->solutions($candidates));
 
-            return Worth::bits(Worth::bins($values, array_map(fn (float $v) => Meter::tolerance(Mode::VoltsAc, $v), $values)), $weights);
+            return InformationGain::bits(InformationGain::bins($values, array_map(fn (float $v) => Meter::tolerance(Mode::VoltsAc, $v), $values)), $weights);
         };
         $metal = $worth($on[0] ? $red : $black);
         foreach (array_keys($this->plan->model->kindOf($part)->terminals ?? []) as $other) {

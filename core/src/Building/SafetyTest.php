@@ -16,7 +16,7 @@ use OddSpark\Run\Memory;
  * A safety is a contact that follows a sensor in a limit, a rollout, a draught switch or another safety, and the
  * proving of the flame: there the fire is put out and the fuel must not go on.
  */
-final readonly class Acting
+final readonly class SafetyTest
 {
     /** Ticks in which the fire must come on at all, and for which it burns before the trial. */
     private const FIRE = 900_000;

@@ -14,7 +14,7 @@ use OddSpark\Run\Memory;
 use OddSpark\Senses\Perception;
 
 /** A heating cycle of the appliance with nothing wrong in it: what stands where, and when. Run when it is first asked. */
-final class SoundCycle
+final class HealthyCycle
 {
     private const SECONDS = 300;
 

@@ -14,7 +14,7 @@ namespace OddSpark\Trade;
  *
  * @phpstan-type Shape array{int, float, list<array{float, float}>}
  */
-final class Course
+final class Response
 {
     /** What settles within a tick is there at the next, s. */
     private const LEAST_TAU = 1 / Units::TICKS_PER_SECOND;

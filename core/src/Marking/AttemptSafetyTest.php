@@ -19,7 +19,7 @@ use OddSpark\Run\Memory;
  * A safety is a sensor that opens on heat in a limit, or on lost draught or water, and the proving of the
  * flame. Rollouts are not asked for: they are not made to trip for a trial.
  */
-final class SafetyTrials
+final class AttemptSafetyTest
 {
     public const FLAME = 'flame';
 

@@ -17,16 +17,16 @@ use OddSpark\Bench\Observations;
 use OddSpark\Bench\Outcome;
 use OddSpark\Bench\Wording;
 use OddSpark\Faults\Fault;
-use OddSpark\Faults\Universe;
+use OddSpark\Faults\FaultSet;
 use OddSpark\Meter\Meter;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\BestReading;
 use OddSpark\Suspects\Choice;
 use OddSpark\Suspects\Classes;
 use OddSpark\Suspects\Evidence;
+use OddSpark\Suspects\InformationGain;
 use OddSpark\Suspects\Suspects;
 use OddSpark\Suspects\Tracker;
-use OddSpark\Suspects\Worth;
 
 /**
  * The account of an attempt: what was known at each entry, what it told, what would have told more, what
@@ -34,7 +34,7 @@ use OddSpark\Suspects\Worth;
  *
  * The fault is used only where it must be: to say whether the name is right and the repair helps.
  */
-final class Account
+final class AttemptReview
 {
     /** Bits from which on something is left to tell. */
     public const SETTLED_BITS = 0.05;
@@ -59,7 +59,7 @@ final class Account
     /** @param (callable(int, int): void)|null $progress called with entries done and of how many */
     public function __construct(
         public readonly Plan $plan,
-        public readonly Universe $universe,
+        public readonly FaultSet $faultSet,
         public readonly Fault $fault,
         public readonly Observations $seen,
         private readonly Tracker $tracker,
@@ -125,7 +125,7 @@ final class Account
 
     public function title(string $id): string
     {
-        return $this->universe->faults[$id]->title ?? $this->fault->title;
+        return $this->faultSet->faults[$id]->title ?? $this->fault->title;
     }
 
     /**
@@ -193,7 +193,7 @@ final class Account
     /** Whether a fault is a compound with another in it. */
     private function isMoreThan(string $compound, string $fault): bool
     {
-        foreach ($this->universe->faults[$compound]->members ?? [] as $member) {
+        foreach ($this->faultSet->faults[$compound]->members ?? [] as $member) {
             if ($this->isSame($member->id, $fault)) {
                 return true;
             }
@@ -255,7 +255,7 @@ final class Account
         sort($faults);
         $id = implode('+', $faults);
 
-        return isset($this->universe->faults[$id]) ? $id : $this->act(array_values($this->named())[count($this->named()) - 1])->get('fault');
+        return isset($this->faultSet->faults[$id]) ? $id : $this->act(array_values($this->named())[count($this->named()) - 1])->get('fault');
     }
 
     private function wasWorkedOn(string $fault, int $from, int $to): bool
@@ -273,7 +273,7 @@ final class Account
     private function walk(): void
     {
         $ranking = new BestReading($this->plan);
-        $scrutiny = new Scrutiny($this->plan, $this->seen->visit, $this->memory);
+        $scrutiny = new ReadingTechnique($this->plan, $this->seen->visit, $this->memory);
         /** @var array<int, Suspects> $before */
         $before = [];
         $best = $worth = $flaws = $watched = [];
@@ -308,7 +308,7 @@ final class Account
         );
         $this->repairs->end($this->tracker->candidates());
         foreach (array_keys($this->seen->entries) as $i) {
-            if (isset($flaws[$i]['moment']) && ($this->sound()[$i]->measured->exact ?? 0.0) >= Scrutiny::NOTHING_V) {
+            if (isset($flaws[$i]['moment']) && ($this->sound()[$i]->measured->exact ?? 0.0) >= ReadingTechnique::NOTHING_V) {
                 unset($flaws[$i]['moment']); // a sound one would have shown it: it is the fault that keeps it away, not the moment
             }
             $this->steps[] = new Step($before[$i], $after[$i + 1], $best[$i], $worth[$i] ?? 0.0, $watched[$i] ?? 0.0, $flaws[$i]);
@@ -334,7 +334,7 @@ final class Account
             }
         }
 
-        return Worth::bits([...array_values($shows), ...Worth::bins($figures, $tolerances)], $weights);
+        return InformationGain::bits([...array_values($shows), ...InformationGain::bins($figures, $tolerances)], $weights);
     }
 
     /**
@@ -364,14 +364,14 @@ final class Account
     private function anyApart(string $fault, array $others): bool
     {
         $others = array_values(array_diff($others, [$fault]));
-        $ids = array_intersect([$fault, ...$others], array_map(strval(...), array_keys($this->universe->faults)));
+        $ids = array_intersect([$fault, ...$others], array_map(strval(...), array_keys($this->faultSet->faults)));
         if (! in_array($fault, $ids, true)) {
             return true;
         }
         if (count($ids) > 6) {
             return true; // so many do not all look alike; not worth the search
         }
-        $classes = new Classes(new Evidence($this->plan, $this->universe->only($ids), $this->seen->visit, $this->memory));
+        $classes = new Classes(new Evidence($this->plan, $this->faultSet->only($ids), $this->seen->visit, $this->memory));
         foreach ($others as $other) {
             if (! in_array($other, $ids, true) || $classes->apart($fault, $other)) {
                 return true;

@@ -15,7 +15,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** What cannot be computed is refused with the parts by name, in bounded time and memory. */
-final class SoundnessTest extends TestCase
+final class ComputabilityCheckTest extends TestCase
 {
     /** @return iterable<string, array{array<string, string|array<string, mixed>>, list<array{string, string}>, string, list<string>}> */
     public static function unsound(): iterable

@@ -19,7 +19,7 @@ use OddSpark\Senses\Record;
  * After the hand-back: the appliance is run on as it was left, the household lives with it, and what the
  * customer would then say is computed as it was before the visit. A cured symptom with the cause left comes back.
  */
-final readonly class Afterwards
+final readonly class CallbackSimulation
 {
     /** Hours that it is run on. Ours: long enough for a room to go cold or a limit to trip again. */
     public const HOURS = 6;
