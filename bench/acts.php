@@ -16,7 +16,11 @@ return function (): array {
         $attempt = $m[1] ?? exit("The bench could not begin an attempt: $code $to\n");
         $t = 1.0;
         $do = function (array $act) use (&$t, $send, $attempt): float {
-            [$code, $text, $ms] = $send('POST', "/attempts/$attempt/acts", ['id' => bin2hex(random_bytes(8)), 'at_s' => $t] + $act);
+            [$code, $text, $ms] = $send(
+                'POST',
+                "/attempts/$attempt/acts",
+                ['id' => bin2hex(random_bytes(8)), 'at_s' => $t] + $act,
+            );
             $code === 200 || exit("An act was refused: $code $text\n");
             $t += 3;
 
@@ -32,14 +36,37 @@ return function (): array {
         }
         [$acts, $base] = [array_slice($acts, 10), array_slice($base, 10)];
 
-        return ['measured' => median($acts) / median($base), 'bar' => 2.0, 'notes' => sprintf('medians %.1f and %.1f ms of %d each', median($acts), median($base), count($acts))];
+        return [
+            'measured' => median($acts) / median($base),
+            'bar' => 2.0,
+            'notes' => sprintf('medians %.1f and %.1f ms of %d each', median($acts), median($base), count($acts)),
+        ];
     };
 
     $rows = [
-        'an act on the furnace, as times a route with one insert' => $against(2, [['act' => 'door', 'to' => 'open'], ['act' => 'hold', 'to' => 'held']],
-            ['board.R', 'board.W', 'limit.a', 'limit.b', 'board.PS-IN', 'valve.MV', 'igniter.1', 'inducer.L', 'rod.rod', 'blower.RED'], 'board.C'),
-        'an act on the zones, as times a route with one insert' => $against(5, [],
-            ['panel.R', 'zv1.M1', 'zv1.E1', 'zv2.M1', 'zv2.E1', 'zv3.M1', 'zv3.E1', 'panel.V1', 'panel.V2', 'panel.V3'], 'panel.C'),
+        'an act on the furnace, as times a route with one insert' => $against(
+            2,
+            [['act' => 'door', 'to' => 'open'], ['act' => 'hold', 'to' => 'held']],
+            [
+                'board.R',
+                'board.W',
+                'limit.a',
+                'limit.b',
+                'board.PS-IN',
+                'valve.MV',
+                'igniter.1',
+                'inducer.L',
+                'rod.rod',
+                'blower.RED',
+            ],
+            'board.C',
+        ),
+        'an act on the zones, as times a route with one insert' => $against(
+            5,
+            [],
+            ['panel.R', 'zv1.M1', 'zv1.E1', 'zv2.M1', 'zv2.E1', 'zv3.M1', 'zv3.E1', 'panel.V1', 'panel.V2', 'panel.V3'],
+            'panel.C',
+        ),
     ];
 
     return $rows;

@@ -25,7 +25,15 @@ function report(array $rows, array $argv): void
     }
     foreach ($rows as $what => $r) {
         $met = $r['bar'] < 0 ? $r['measured'] >= -$r['bar'] : $r['measured'] <= $r['bar'];
-        printf("%-72s %9.3f  bar %s %g  %s  (%s)\n", $what, $r['measured'], $r['bar'] < 0 ? '≥' : '≤', abs($r['bar']), $met ? 'met' : 'MISSED', $r['notes']);
+        printf(
+            "%-72s %9.3f  bar %s %g  %s  (%s)\n",
+            $what,
+            $r['measured'],
+            $r['bar'] < 0 ? '≥' : '≤',
+            abs($r['bar']),
+            $met ? 'met' : 'MISSED',
+            $r['notes'],
+        );
     }
 }
 
@@ -74,7 +82,11 @@ for ($i = 0; $i < 7; $i++) {
     $steps = $tracker->follow($seen);
     $times[] = (hrtime(true) - $start) / 1e9;
 }
-$rows['suspects over 15 acts, s'] = ['measured' => median($times), 'bar' => 1.0, 'notes' => sprintf('%d candidates, %d left', count($faultSet->faults), end($steps)->count())];
+$rows['suspects over 15 acts, s'] = [
+    'measured' => median($times),
+    'bar' => 1.0,
+    'notes' => sprintf('%d candidates, %d left', count($faultSet->faults), end($steps)->count()),
+];
 
 $rows += (require __DIR__.'/acts.php')();
 $rows += (require __DIR__.'/marks.php')();

@@ -84,9 +84,16 @@ return function (): array {
     };
     $solve();
     $cards = $machine->netlist($state)->linear($machine->solution($state));
-    $save = 'save '.implode(' ', array_map(fn ($n) => "v($n)", array_slice(array_values($plan->nodeNames()), 0, 10)))."\n";
-    $sweep = fn (int $points) => "* sweep\n$cards.control\nset noaskquit\n{$save}ac lin $points 60 60.01\nquit\n.endc\n.end\n";
-    $loop = fn (int $n) => "* loop\n$cards.control\nset noaskquit\n{$save}repeat $n\nalter R0 = 0.12\nac lin 1 60 60\nend\nquit\n.endc\n.end\n";
+    $save =
+        'save '.
+        implode(' ', array_map(fn ($n) => "v($n)", array_slice(array_values($plan->nodeNames()), 0, 10))).
+        "\n";
+    $sweep = fn (
+        int $points,
+    ) => "* sweep\n$cards.control\nset noaskquit\n{$save}ac lin $points 60 60.01\nquit\n.endc\n.end\n";
+    $loop = fn (
+        int $n,
+    ) => "* loop\n$cards.control\nset noaskquit\n{$save}repeat $n\nalter R0 = 0.12\nac lin 1 60 60\nend\nquit\n.endc\n.end\n";
     // in turns, since what else runs on the machine slows each of them down at times
     $own = $many = $one = $turns = $turn = INF;
     for ($round = 0; $round < 8; $round++) {
@@ -99,8 +106,22 @@ return function (): array {
     $kernel = ($many - $one) / 6000;
     $alter = ($turns - $turn) / 400;
     $nodes = $network->topology->nodes;
-    $rows['AC and DC state, as times ngspice\'s kernel a point'] = ['measured' => $own / $kernel, 'bar' => 5.0, 'notes' => sprintf('%s, n = %d; %.0f and %.0f µs', $plan->model->document['name'], $nodes, 1e6 * $own, 1e6 * $kernel)];
-    $rows['ngspice\'s alter loop, as times a state'] = ['measured' => $alter / $own, 'bar' => -5.0, 'notes' => sprintf('%.0f µs a turn', 1e6 * $alter)];
+    $rows['AC and DC state, as times ngspice\'s kernel a point'] = [
+        'measured' => $own / $kernel,
+        'bar' => 5.0,
+        'notes' => sprintf(
+            '%s, n = %d; %.0f and %.0f µs',
+            $plan->model->document['name'],
+            $nodes,
+            1e6 * $own,
+            1e6 * $kernel,
+        ),
+    ];
+    $rows['ngspice\'s alter loop, as times a state'] = [
+        'measured' => $alter / $own,
+        'bar' => -5.0,
+        'notes' => sprintf('%.0f µs a turn', 1e6 * $alter),
+    ];
 
     $faultSet = FaultSet::of($plan->model);
     $faults = array_values($faultSet->faults);
@@ -126,11 +147,25 @@ return function (): array {
         $without = min($without, $cycles(0));
     }
     $peak = memory_get_peak_usage() / 1e6;
-    $rows['150 heating cycles of 15 min with memory of states, s'] = ['measured' => $with[0], 'bar' => 0.6, 'notes' => sprintf('%d events, %d of %d solves done', $with[1], $with[2], $with[3])];
-    $rows['150 heating cycles without memory, s'] = ['measured' => $without[0], 'bar' => 3.0, 'notes' => sprintf('%d solves', $without[2])];
+    $rows['150 heating cycles of 15 min with memory of states, s'] = [
+        'measured' => $with[0],
+        'bar' => 0.6,
+        'notes' => sprintf('%d events, %d of %d solves done', $with[1], $with[2], $with[3]),
+    ];
+    $rows['150 heating cycles without memory, s'] = [
+        'measured' => $without[0],
+        'bar' => 3.0,
+        'notes' => sprintf('%d solves', $without[2]),
+    ];
     $tran = $machine->netlist($state)->transient();
-    $tenth = ngspice("* tran\n$tran.control\nset noaskquit\n{$save}tran 0.8333m 3 0 0.8333m\nquit\n.endc\n.end\n") - ngspice("* tran\n$tran.control\nset noaskquit\n{$save}tran 0.8333m 0.01 0 0.8333m\nquit\n.endc\n.end\n");
-    $rows['ngspice\'s transient at 20 points a cycle, as times the cycles with memory'] = ['measured' => $tenth / 3 * 900 * 150 / $with[0], 'bar' => -5000.0, 'notes' => sprintf('extrapolated from 3 s of it: %.2f s', $tenth)];
+    $tenth =
+        ngspice("* tran\n$tran.control\nset noaskquit\n{$save}tran 0.8333m 3 0 0.8333m\nquit\n.endc\n.end\n") -
+        ngspice("* tran\n$tran.control\nset noaskquit\n{$save}tran 0.8333m 0.01 0 0.8333m\nquit\n.endc\n.end\n");
+    $rows['ngspice\'s transient at 20 points a cycle, as times the cycles with memory'] = [
+        'measured' => (($tenth / 3) * 900 * 150) / $with[0],
+        'bar' => -5000.0,
+        'notes' => sprintf('extrapolated from 3 s of it: %.2f s', $tenth),
+    ];
     $rows['peak memory, MB'] = ['measured' => $peak, 'bar' => 64.0, 'notes' => ''];
 
     $day = INF;
@@ -149,7 +184,11 @@ return function (): array {
         });
         $day = min($day, (hrtime(true) - $start) / 1e9);
     }
-    $rows['a simulated day, s'] = ['measured' => $day, 'bar' => 1.0, 'notes' => sprintf('%d events, %d burner cycles', $events, $lit)];
+    $rows['a simulated day, s'] = [
+        'measured' => $day,
+        'bar' => 1.0,
+        'notes' => sprintf('%d events, %d burner cycles', $events, $lit),
+    ];
 
     $x = $y = [];
     foreach ([80, 160, 320, 640] as $n) {
@@ -166,8 +205,14 @@ return function (): array {
     }
     $mx = array_sum($x) / 4;
     $my = array_sum($y) / 4;
-    $slope = array_sum(array_map(fn ($a, $b) => ($a - $mx) * ($b - $my), $x, $y)) / array_sum(array_map(fn ($a) => ($a - $mx) ** 2, $x));
-    $rows['growth of a solve with n = 80 to 640, exponent'] = ['measured' => $slope, 'bar' => 1.3, 'notes' => implode(', ', array_map(fn ($l) => sprintf('%.0f µs', 1e6 * exp($l)), $y))];
+    $slope =
+        array_sum(array_map(fn ($a, $b) => ($a - $mx) * ($b - $my), $x, $y)) /
+        array_sum(array_map(fn ($a) => ($a - $mx) ** 2, $x));
+    $rows['growth of a solve with n = 80 to 640, exponent'] = [
+        'measured' => $slope,
+        'bar' => 1.3,
+        'notes' => implode(', ', array_map(fn ($l) => sprintf('%.0f µs', 1e6 * exp($l)), $y)),
+    ];
 
     return $rows;
 };

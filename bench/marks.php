@@ -18,10 +18,20 @@ return function (): array {
     $ids = [];
     for ($i = 0; $i < 24; $i++) {
         $like = $done[$i % count($done)];
-        $user = User::query()->create(['name' => "Bench $i", 'email' => "bench-$i@demo.example", 'role' => User::TRAINEE, 'password' => 'copper-lamp']);
+        $user = User::query()->create([
+            'name' => "Bench $i",
+            'email' => "bench-$i@demo.example",
+            'role' => User::TRAINEE,
+            'password' => 'copper-lamp',
+        ]);
         $attempt = Attempt::query()->create([
-            'assignment_id' => $like->assignment_id, 'user_id' => $user->id, 'seed' => $like->seed, 'engine' => Assignment::ENGINE,
-            'state' => $like->state, 'record' => $like->record, 'handed_back_at' => now(),
+            'assignment_id' => $like->assignment_id,
+            'user_id' => $user->id,
+            'seed' => $like->seed,
+            'engine' => Assignment::ENGINE,
+            'state' => $like->state,
+            'record' => $like->record,
+            'handed_back_at' => now(),
         ]);
         foreach ($like->entries as $entry) {
             $attempt->entries()->create($entry->only(['client_id', 'tick', 'act', 'outcome', 'sentence']));
@@ -43,5 +53,15 @@ return function (): array {
     Mark::query()->whereIn('attempt_id', $ids)->delete();
     User::query()->where('email', 'like', 'bench-%@demo.example')->delete();
 
-    return ['24 attempts marked as queue jobs, s' => ['measured' => $s, 'bar' => 30, 'notes' => sprintf('%d entries in all, two workers; %d counts of those left on the way', $entries, count(array_unique($shares)))]];
+    return [
+        '24 attempts marked as queue jobs, s' => [
+            'measured' => $s,
+            'bar' => 30,
+            'notes' => sprintf(
+                '%d entries in all, two workers; %d counts of those left on the way',
+                $entries,
+                count(array_unique($shares)),
+            ),
+        ],
+    ];
 };

@@ -39,19 +39,44 @@ return function (): array {
     $truth = $faultSet->get('zv1:end-open');
     $arrivals = (new Tracker($plan, $faultSet, 'cold', new Memory()))->arrivals();
     $seen = Attempt::run($plan, $truth, $log, 'cold', new Memory())->observations;
-    $follow = fn (FaultSet $of, $seen) => (new Tracker($plan, $of, 'cold', new Memory(), array_intersect_key($arrivals, $of->faults)))->follow($seen);
+    $follow = fn (FaultSet $of, $seen) => (new Tracker(
+        $plan,
+        $of,
+        'cold',
+        new Memory(),
+        array_intersect_key($arrivals, $of->faults),
+    ))->follow($seen);
 
     [$s, $steps] = $timed(fn () => $follow($faultSet, $seen), 3);
-    $rows['suspects over 40 acts in 20 minutes, s'] = ['measured' => $s, 'bar' => 1.5, 'notes' => sprintf('%d faults of zones-hydronic, %d left', $n, end($steps)->count())];
+    $rows['suspects over 40 acts in 20 minutes, s'] = [
+        'measured' => $s,
+        'bar' => 1.5,
+        'notes' => sprintf('%d faults of zones-hydronic, %d left', $n, end($steps)->count()),
+    ];
 
     [$s, $account] = $timed(function () use ($plan, $faultSet, $truth, $seen, $arrivals) {
         $memory = new Memory();
-        $account = new AttemptReview($plan, $faultSet, $truth, $seen, new Tracker($plan, $faultSet, 'cold', $memory, $arrivals), $memory);
+        $account = new AttemptReview(
+            $plan,
+            $faultSet,
+            $truth,
+            $seen,
+            new Tracker($plan, $faultSet, 'cold', $memory, $arrivals),
+            $memory,
+        );
         Marker::of($account, $memory)->mark(Rules::of((new Library())->rules('first-year')));
 
         return $account;
     }, 3);
-    $rows['a mark of 40 acts on the largest archetype, s'] = ['measured' => $s, 'bar' => 1.5, 'notes' => sprintf('%d faults; %d entries with the best readings then', $n, count(array_filter($account->steps, fn ($step) => $step->best !== [])))];
+    $rows['a mark of 40 acts on the largest archetype, s'] = [
+        'measured' => $s,
+        'bar' => 1.5,
+        'notes' => sprintf(
+            '%d faults; %d entries with the best readings then',
+            $n,
+            count(array_filter($account->steps, fn ($step) => $step->best !== [])),
+        ),
+    ];
 
     // one entry more, from the states that stood before it: every entry of the log
     $more = [];
@@ -68,28 +93,70 @@ return function (): array {
         $more[] = 1000 * $one;
     }
     sort($more);
-    $rows['one entry more from a snapshot, ms'] = ['measured' => median($more), 'bar' => 50, 'notes' => sprintf('median of %d entries; %.0f with most suspects', count($more), end($more))];
+    $rows['one entry more from a snapshot, ms'] = [
+        'measured' => median($more),
+        'bar' => 50,
+        'notes' => sprintf('median of %d entries; %.0f with most suspects', count($more), end($more)),
+    ];
 
     $memory = new Memory();
     $tracker = new Tracker($plan, $faultSet, 'cold', $memory, $arrivals);
-    $first = $tracker->follow(Attempt::run($plan, $truth, ActionLog::of(['entries' => array_slice($document['entries'], 0, 7)] + $document), 'cold', $memory)->observations);
+    $first = $tracker->follow(
+        Attempt::run(
+            $plan,
+            $truth,
+            ActionLog::of(['entries' => array_slice($document['entries'], 0, 7)] + $document),
+            'cold',
+            $memory,
+        )->observations,
+    );
     $reading = new BestReading($plan);
     [$s, $choices] = $timed(fn () => $reading->rank($tracker->candidates(), end($first)->weights, PHP_INT_MAX, true), 3);
-    $rows['worth of all readings at one moment, s'] = ['measured' => $s, 'bar' => 0.5, 'notes' => sprintf('%d readings and looks, %d suspects', count($choices), end($first)->count())];
+    $rows['worth of all readings at one moment, s'] = [
+        'measured' => $s,
+        'bar' => 0.5,
+        'notes' => sprintf('%d readings and looks, %d suspects', count($choices), end($first)->count()),
+    ];
 
     [$s, $pairs] = $timed(fn () => Pairs::of($plan, $faultSet, $seen, $steps));
     $rows['pairs, s'] = ['measured' => $s, 'bar' => 10, 'notes' => sprintf('%d of %d run', $pairs->run, $pairs->of)];
     [$s, $analysis] = $timed(fn () => Analysis::of($plan, $faultSet, 'cold'));
-    $rows['classes, tree and difficulty of a whole model, s'] = ['measured' => $s, 'bar' => 30, 'notes' => sprintf('%d faults, %d questions', $n, $analysis->questions)];
+    $rows['classes, tree and difficulty of a whole model, s'] = [
+        'measured' => $s,
+        'bar' => 30,
+        'notes' => sprintf('%d faults, %d questions', $n, $analysis->questions),
+    ];
 
     // growth: a quarter of the faults against all, drawn alike; ten acts against forty
-    $quarter = $faultSet->only(array_values(array_filter(array_keys($faultSet->faults), fn ($k) => $k % 4 === 0 || array_keys($faultSet->faults)[$k] === $truth->id, ARRAY_FILTER_USE_KEY)));
+    $quarter = $faultSet->only(
+        array_values(
+            array_filter(
+                array_keys($faultSet->faults),
+                fn ($k) => $k % 4 === 0 || array_keys($faultSet->faults)[$k] === $truth->id,
+                ARRAY_FILTER_USE_KEY,
+            ),
+        ),
+    );
     [$few] = $timed(fn () => $follow($quarter, $seen), 3);
     [$all] = $timed(fn () => $follow($faultSet, $seen), 3);
-    $rows['growth with faults, exponent'] = ['measured' => $exponent($few, $all, count($quarter->faults), $n), 'bar' => 1.1, 'notes' => sprintf('%d faults %.2f s, %d faults %.2f s', count($quarter->faults), $few, $n, $all)];
-    $ten = Attempt::run($plan, $truth, ActionLog::of(['entries' => array_slice($document['entries'], 0, 10)] + $document), 'cold', new Memory())->observations;
+    $rows['growth with faults, exponent'] = [
+        'measured' => $exponent($few, $all, count($quarter->faults), $n),
+        'bar' => 1.1,
+        'notes' => sprintf('%d faults %.2f s, %d faults %.2f s', count($quarter->faults), $few, $n, $all),
+    ];
+    $ten = Attempt::run(
+        $plan,
+        $truth,
+        ActionLog::of(['entries' => array_slice($document['entries'], 0, 10)] + $document),
+        'cold',
+        new Memory(),
+    )->observations;
     [$less] = $timed(fn () => $follow($faultSet, $ten), 3);
-    $rows['growth with acts, exponent'] = ['measured' => $exponent($less, $all, 10, 40), 'bar' => 1.1, 'notes' => sprintf('10 acts %.2f s, 40 acts %.2f s', $less, $all)];
+    $rows['growth with acts, exponent'] = [
+        'measured' => $exponent($less, $all, 10, 40),
+        'bar' => 1.1,
+        'notes' => sprintf('10 acts %.2f s, 40 acts %.2f s', $less, $all),
+    ];
 
     return $rows;
 };

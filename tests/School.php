@@ -62,21 +62,46 @@ trait School
         return Appliance::query()->create($drawn);
     }
 
-    protected function give(string $fault = 'limit:stuck-open', string $kind = 'practice', string $visit = 'cold'): Assignment
-    {
-        return app(AssignJob::class)->give($this->instructor, $this->furnace(), $this->course, [$this->trainee->id], 'A job', $fault, $visit, $kind, 'No heat.', 11);
+    protected function give(
+        string $fault = 'limit:stuck-open',
+        string $kind = 'practice',
+        string $visit = 'cold',
+    ): Assignment {
+        return app(AssignJob::class)->give(
+            $this->instructor,
+            $this->furnace(),
+            $this->course,
+            [$this->trainee->id],
+            'A job',
+            $fault,
+            $visit,
+            $kind,
+            'No heat.',
+            11,
+        );
     }
 
     protected function begin(Assignment $assignment): Attempt
     {
         $this->actingAs($this->trainee)->post("/jobs/$assignment->id/attempt")->assertRedirect();
 
-        return Attempt::query()->where('user_id', $this->trainee->id)->where('assignment_id', $assignment->id)->firstOrFail();
+        return Attempt::query()
+            ->where('user_id', $this->trainee->id)
+            ->where('assignment_id', $assignment->id)
+            ->firstOrFail();
     }
 
     /** @param array<string, mixed> $with */
-    protected function act(Attempt $attempt, string $act, float $at, array $with = [], ?string $id = null): \Illuminate\Testing\TestResponse
-    {
-        return $this->postJson("/attempts/$attempt->id/acts", ['id' => $id ?? uniqid(), 'act' => $act, 'at_s' => $at] + $with);
+    protected function act(
+        Attempt $attempt,
+        string $act,
+        float $at,
+        array $with = [],
+        ?string $id = null,
+    ): \Illuminate\Testing\TestResponse {
+        return $this->postJson(
+            "/attempts/$attempt->id/acts",
+            ['id' => $id ?? uniqid(), 'act' => $act, 'at_s' => $at] + $with,
+        );
     }
 }

@@ -12,7 +12,8 @@ use Illuminate\Validation\ValidationException;
  *
  * - One account from one address: a few, then a pause.
  * - One account from everywhere together: forty addresses get no more than a handful of guesses.
- * - One address at all accounts: beyond a class's usual slips each account has but a few tries there; those of one account
+ * - One address at all accounts: beyond a class's usual slips each account has but a few tries there; those of one
+ * account
  *   never lock out another.
  * - A device on which an account has signed in before has tries of its own, so that nobody is locked out by a stranger.
  */
@@ -71,13 +72,26 @@ class SignInGuard
             $this->limiter->decrement($this->address($request), self::PAUSE_S);
         }
         $known = array_slice(array_unique([$this->fingerprint($request), ...$this->known($request)]), 0, 20);
-        Cookie::queue(Cookie::make(self::COOKIE, implode('.', $known), self::COOKIE_MINUTES, httpOnly: true, sameSite: 'lax', secure: $request->isSecure()));
+        Cookie::queue(
+            Cookie::make(
+                self::COOKIE,
+                implode('.', $known),
+                self::COOKIE_MINUTES,
+                httpOnly: true,
+                sameSite: 'lax',
+                secure: $request->isSecure(),
+            ),
+        );
     }
 
     private function refuse(int $seconds): never
     {
         $minutes = max(1, (int) ceil($seconds / 60));
-        throw ValidationException::withMessages(['email' => "Too many failed sign-ins to this account. Wait $minutes ".($minutes === 1 ? 'minute' : 'minutes').', or sign in on a device that you have used before.'])->status(429);
+        throw ValidationException::withMessages([
+            'email' => "Too many failed sign-ins to this account. Wait $minutes ".
+                ($minutes === 1 ? 'minute' : 'minutes').
+                ', or sign in on a device that you have used before.',
+        ])->status(429);
     }
 
     private function isKnownDevice(Request $request): bool
@@ -85,7 +99,9 @@ class SignInGuard
         return in_array($this->fingerprint($request), $this->known($request), true);
     }
 
-    /** @return list<string> accounts that have signed in on this device; the cookie is encrypted, nobody else writes it */
+    /**
+     * @return list<string> accounts that have signed in on this device; the cookie is encrypted, nobody else writes it
+     */
     private function known(Request $request): array
     {
         $cookie = $request->cookie(self::COOKIE);

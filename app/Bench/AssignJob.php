@@ -27,8 +27,21 @@ class AssignJob
      * @param bool $stops whatever would hurt is stopped, more than the rules stop by themselves
      * @param RuleSet|null $rules house rules; null for those of a first year
      */
-    public function give(User $instructor, Appliance $appliance, Course $course, array $trainees, string $title, string $fault, string $visit, string $kind, ?string $complaint, int $seed, array $kit = [], bool $stops = false, ?RuleSet $rules = null): Assignment
-    {
+    public function give(
+        User $instructor,
+        Appliance $appliance,
+        Course $course,
+        array $trainees,
+        string $title,
+        string $fault,
+        string $visit,
+        string $kind,
+        ?string $complaint,
+        int $seed,
+        array $kit = [],
+        bool $stops = false,
+        ?RuleSet $rules = null,
+    ): Assignment {
         $plan = $this->plans->ofAppliance($appliance);
         $arrivals = $this->plans->arrivals($plan, $visit);
         $found = $arrivals[$fault];
@@ -37,7 +50,22 @@ class AssignJob
             $document['stops'] = array_keys(Danger::TEXT);
         }
 
-        return DB::transaction(function () use ($instructor, $appliance, $course, $trainees, $title, $fault, $visit, $kind, $complaint, $seed, $kit, $arrivals, $found, $document): Assignment {
+        return DB::transaction(function () use (
+            $instructor,
+            $appliance,
+            $course,
+            $trainees,
+            $title,
+            $fault,
+            $visit,
+            $kind,
+            $complaint,
+            $seed,
+            $kit,
+            $arrivals,
+            $found,
+            $document,
+        ): Assignment {
             $assignment = Assignment::query()->create([
                 'appliance_id' => $appliance->id, 'instructor_id' => $instructor->id, 'course_id' => $course->id,
                 'title' => $title, 'fault' => $fault, 'visit' => $visit, 'kind' => $kind, 'seed' => $seed,
@@ -77,7 +105,13 @@ class AssignJob
     public function preview(Appliance $appliance, string $fault, string $visit, int $seconds): array
     {
         $plan = $this->plans->ofAppliance($appliance);
-        $preview = Preview::of($plan, FaultSet::of($plan->model)->get($fault), $visit, $seconds * 1000, Running::memory());
+        $preview = Preview::of(
+            $plan,
+            FaultSet::of($plan->model)->get($fault),
+            $visit,
+            $seconds * 1000,
+            Running::memory(),
+        );
 
         return ['complaint' => $preview->arrival->complaint] + $this->workbench->taped($preview);
     }

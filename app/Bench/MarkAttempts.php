@@ -55,8 +55,14 @@ class MarkAttempts
         [, $marker] = $this->account($attempt, $assignment, $progress);
         DB::transaction(function () use ($attempt, $marker, $rules, $by): void {
             $attempt = Attempt::query()->lockForUpdate()->findOrFail($attempt->id);
-            $isThere = $attempt->marks()->whereNotNull('user_id')->where('engine', Assignment::ENGINE)->get()
-                ->contains(fn (Mark $m) => $m->rules['name'] === $rules->name && $m->rules['version'] === $rules->version);
+            $isThere = $attempt
+                ->marks()
+                ->whereNotNull('user_id')
+                ->where('engine', Assignment::ENGINE)
+                ->get()
+                ->contains(
+                    fn (Mark $m) => $m->rules['name'] === $rules->name && $m->rules['version'] === $rules->version,
+                );
             if (! $isThere) {
                 $this->keep($attempt, $marker, $rules, $by);
             }
@@ -87,7 +93,11 @@ class MarkAttempts
             }
             if ($latest?->share !== null) {
                 $isChanged = true;
-                $line['override'] = ['by' => $latest->user->name, 'reason' => $latest->reason, 'computed' => $line['points']];
+                $line['override'] = [
+                    'by' => $latest->user->name,
+                    'reason' => $latest->reason,
+                    'computed' => $line['points'],
+                ];
                 $line['share'] = round($latest->share, 3);
                 $line['points'] = round($latest->share * $line['weight'], 1);
             }
@@ -113,8 +123,12 @@ class MarkAttempts
         $plan = $this->plans->ofAssignment($assignment);
 
         return Drift::of(
-            $plan, FaultSet::of($plan->model)->get($assignment->fault), $attempt->seed, $this->workbench->observations($attempt),
-            Kit::of($assignment->kit ?? []), $assignment->rules['stops'] ?? [],
+            $plan,
+            FaultSet::of($plan->model)->get($assignment->fault),
+            $attempt->seed,
+            $this->workbench->observations($attempt),
+            Kit::of($assignment->kit ?? []),
+            $assignment->rules['stops'] ?? [],
         );
     }
 
@@ -127,8 +141,22 @@ class MarkAttempts
         $plan = $this->plans->ofAssignment($assignment);
         $universe = FaultSet::of($plan->model);
         $memory = new Memory();
-        $tracker = new Tracker($plan, $universe, $assignment->visit, $memory, Plans::unpackArrivals($assignment->arrivals));
-        $account = new AttemptReview($plan, $universe, $universe->get($assignment->fault), $this->workbench->observations($attempt), $tracker, $memory, $progress);
+        $tracker = new Tracker(
+            $plan,
+            $universe,
+            $assignment->visit,
+            $memory,
+            Plans::unpackArrivals($assignment->arrivals),
+        );
+        $account = new AttemptReview(
+            $plan,
+            $universe,
+            $universe->get($assignment->fault),
+            $this->workbench->observations($attempt),
+            $tracker,
+            $memory,
+            $progress,
+        );
 
         return [$account, Marker::of($account, $memory)];
     }

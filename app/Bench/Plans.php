@@ -29,7 +29,10 @@ class Plans
 
     public function ofAssignment(Assignment $assignment): Plan
     {
-        return $this->get($assignment->hash, fn () => (string) Assignment::query()->whereKey($assignment->id)->value('document'));
+        return $this->get(
+            $assignment->hash,
+            fn () => (string) Assignment::query()->whereKey($assignment->id)->value('document'),
+        );
     }
 
     public function ofAppliance(Appliance $appliance): Plan
@@ -57,7 +60,10 @@ class Plans
     {
         $file = $this->file("fault-$assignment->hash-".substr(hash('sha256', $assignment->fault), 0, 16));
         if (! is_file($file)) {
-            $this->write($file, serialize(FaultSet::of($this->ofAssignment($assignment)->model)->get($assignment->fault)));
+            $this->write(
+                $file,
+                serialize(FaultSet::of($this->ofAssignment($assignment)->model)->get($assignment->fault)),
+            );
         }
 
         return unserialize((string) file_get_contents($file), ['allowed_classes' => [Fault::class]]);
@@ -88,13 +94,18 @@ class Plans
     /** @param array<string, Arrival> $arrivals */
     public static function packArrivals(array $arrivals): string
     {
-        return Snapshot::pack(array_map(fn (Arrival $a) => ['state' => $a->state->toArray(), 'complaint' => $a->complaint], $arrivals));
+        return Snapshot::pack(
+            array_map(fn (Arrival $a) => ['state' => $a->state->toArray(), 'complaint' => $a->complaint], $arrivals),
+        );
     }
 
     /** @return array<string, Arrival> */
     public static function unpackArrivals(string $text): array
     {
-        return array_map(fn (array $a) => new Arrival(BenchState::fromArray($a['state']), $a['complaint']), Snapshot::unpack($text));
+        return array_map(
+            fn (array $a) => new Arrival(BenchState::fromArray($a['state']), $a['complaint']),
+            Snapshot::unpack($text),
+        );
     }
 
     /** Where something computed is kept, under a name that changes with the code that computed it. */
@@ -108,7 +119,8 @@ class Plans
     {
         $new = $file.'.'.getmypid();
         try {
-            file_put_contents($new, $text) === strlen($text) && rename($new, $file) || throw new \RuntimeException('No space left on device');
+            (file_put_contents($new, $text) === strlen($text) && rename($new, $file)) ||
+                throw new \RuntimeException('No space left on device');
         } finally {
             is_file($new) && unlink($new);
         }

@@ -40,7 +40,18 @@ class Workbench
     private const LONGEST_WAIT = 900_000;
 
     /** What of an attempt an act needs: not its mark, nor its debrief. */
-    private const KEPT = ['id', 'assignment_id', 'user_id', 'seed', 'state', 'record', 'handed_back_at', 'engine', 'entries_count', 'updated_at'];
+    private const KEPT = [
+        'id',
+        'assignment_id',
+        'user_id',
+        'seed',
+        'state',
+        'record',
+        'handed_back_at',
+        'engine',
+        'entries_count',
+        'updated_at',
+    ];
 
     /** Entries that an attempt may have; handing back is always possible. Marking and debriefs are made for as many. */
     public const MOST_ENTRIES = 1000;
@@ -86,32 +97,36 @@ class Workbench
             throw new ActError('/id', 'Must be a text of 1 to 40 letters, another for each act.');
         }
 
-        $reply = $this->at($attempt, function (Attempt $attempt, Bench $bench, BenchState $state) use ($act, $clientId): array {
-            // one that was done already lies at or before the moment that the attempt has come to
-            $done = $act->tick > $state->now() ? null : $attempt->entries()->where('client_id', $clientId)->first();
-            if ($done !== null) {
-                return [$state, $done];
-            }
-            $this->inStep($attempt, $state, $act->tick);
-            $this->allowed($attempt, $act);
-            References::check($act, $bench->plan->model);
-            [$state, $outcome] = $bench->do($state, $act);
-            $entry = $attempt->entries()->create([
-                'client_id' => $clientId,
-                'tick' => $act->tick,
-                'act' => $act->toArray(),
-                'outcome' => $act->name === 'hint' ? ['waits' => true, 'seen' => ['hint' => '']] + $this->shown($outcome) : $this->shown($outcome),
-                'sentence' => (new Wording($bench->plan->model))->entry($act, $outcome),
-            ]);
-            $attempt->entries_count++;
-            if ($act->name === 'hand_back') {
-                $attempt->handed_back_at = now();
-            }
+        $reply = $this->at(
+            $attempt,
+            function (Attempt $attempt, Bench $bench, BenchState $state) use ($act, $clientId): array {
+                // one that was done already lies at or before the moment that the attempt has come to
+                $done = $act->tick > $state->now() ? null : $attempt->entries()->where('client_id', $clientId)->first();
+                if ($done !== null) {
+                    return [$state, $done];
+                }
+                $this->inStep($attempt, $state, $act->tick);
+                $this->allowed($attempt, $act);
+                References::check($act, $bench->plan->model);
+                [$state, $outcome] = $bench->do($state, $act);
+                $entry = $attempt->entries()->create([
+                    'client_id' => $clientId,
+                    'tick' => $act->tick,
+                    'act' => $act->toArray(),
+                    'outcome' => $act->name === 'hint'
+                            ? ['waits' => true, 'seen' => ['hint' => '']] + $this->shown($outcome)
+                            : $this->shown($outcome),
+                    'sentence' => (new Wording($bench->plan->model))->entry($act, $outcome),
+                ]);
+                $attempt->entries_count++;
+                if ($act->name === 'hand_back') {
+                    $attempt->handed_back_at = now();
+                }
 
-            return [$state, $entry];
-        }, fn (Attempt $attempt): ?Entry => $act->name === 'hand_back'
-            ? $attempt->entries()->reorder('id', 'desc')->first()
-            : $attempt->entries()->where('client_id', $clientId)->first());
+                return [$state, $entry];
+            }, fn (Attempt $attempt): ?Entry => $act->name === 'hand_back'
+                ? $attempt->entries()->reorder('id', 'desc')->first()
+                : $attempt->entries()->where('client_id', $clientId)->first());
         if ($act->name === 'hint') { // worked out beside the site, with the attempt free for what is done meanwhile
             $reply['entry'] = $this->hinted($attempt, $clientId);
         }
@@ -129,7 +144,10 @@ class Workbench
             throw new ActError('/act', 'The house rules of this job do not allow that.');
         }
         if ($attempt->entries_count >= self::MOST_ENTRIES && $act->name !== 'hand_back') {
-            throw new ActError('/act', 'This attempt has '.self::MOST_ENTRIES.' entries, the most allowed. Hand the appliance back.');
+            throw new ActError(
+                '/act',
+                'This attempt has '.self::MOST_ENTRIES.' entries, the most allowed. Hand the appliance back.',
+            );
         }
     }
 
@@ -157,7 +175,9 @@ class Workbench
     public function waiting(Attempt $attempt, string $clientId): array
     {
         $shown = $this->hinted($attempt, $clientId);
-        $task = isset($shown['waits']) ? Task::find('hint', 'entry:'.$attempt->entries()->where('client_id', $clientId)->value('id')) : null;
+        $task = isset($shown['waits'])
+            ? Task::find('hint', 'entry:'.$attempt->entries()->where('client_id', $clientId)->value('id'))
+            : null;
 
         return ['entry' => $shown, 'share' => (float) ($task->share ?? 1), 'error' => $task?->error];
     }
@@ -227,12 +247,25 @@ class Workbench
         $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
         $until = $before->tick ?? $state->now();
 
-        return new Observations($attempt->assignment->visit, $entries, Record::resumed(Snapshot::unpack($attempt->record))->until($until), $until, $attempt->assignment->said);
+        return new Observations(
+            $attempt->assignment->visit,
+            $entries,
+            Record::resumed(Snapshot::unpack($attempt->record))->until($until),
+            $until,
+            $attempt->assignment->said,
+        );
     }
 
     public function bench(Assignment $assignment, ?int $seed): Bench
     {
-        return new Bench($this->plans->ofAssignment($assignment), $this->plans->faultOf($assignment), new Memory(), $seed, Kit::of($assignment->kit ?? []), $assignment->rules['stops'] ?? []);
+        return new Bench(
+            $this->plans->ofAssignment($assignment),
+            $this->plans->faultOf($assignment),
+            new Memory(),
+            $seed,
+            Kit::of($assignment->kit ?? []),
+            $assignment->rules['stops'] ?? [],
+        );
     }
 
     /**
@@ -243,7 +276,11 @@ class Workbench
     private function at(Attempt $attempt, callable $do, ?callable $again = null): array
     {
         return DB::transaction(function () use ($attempt, $do, $again): array {
-            $attempt = Attempt::query()->select(self::KEPT)->with('assignment')->lockForUpdate()->findOrFail($attempt->id);
+            $attempt = Attempt::query()
+                ->select(self::KEPT)
+                ->with('assignment')
+                ->lockForUpdate()
+                ->findOrFail($attempt->id);
             $entry = $attempt->isOpen() || $again === null ? null : $again($attempt);
             if (! $attempt->isOpen() && $entry === null) {
                 throw new StaleAttempt('This appliance has been handed back. Its debrief is open to you.');
@@ -269,7 +306,9 @@ class Workbench
     {
         $now = $state->now();
         if ($tick < $now) {
-            throw new StaleAttempt('The bench is further on than this window: it has been brought up to date, look again and repeat it.');
+            throw new StaleAttempt(
+                'The bench is further on than this window: it has been brought up to date, look again and repeat it.',
+            );
         }
         if ($tick > $now + $attempt->assignment->horizon() * 1000 + self::GRACE) {
             throw new StaleAttempt('That moment has not been played yet.');
@@ -296,15 +335,29 @@ class Workbench
             'now_s' => $now / 1000,
             'until_s' => $until / 1000,
             'scene' => [
-                'door' => $state->door, 'held' => $state->held, 'eyes' => $state->eyes, 'red' => $state->red, 'black' => $state->black, 'mode' => $state->mode->value,
-                'range' => $state->range, 'keeping' => $state->display->keeping ?? false, 'blown' => $state->blown, 'battery' => $state->battery,
-                'clamp' => $state->clamp, 'jumpers' => $state->jumpers, 'at_taps' => (object) $state->taps,
-                'lifted' => $this->lifted($state), 'labour' => round($state->labour, 1),
+                'door' => $state->door,
+                'held' => $state->held,
+                'eyes' => $state->eyes,
+                'red' => $state->red,
+                'black' => $state->black,
+                'mode' => $state->mode->value,
+                'range' => $state->range,
+                'keeping' => $state->display->keeping ?? false,
+                'blown' => $state->blown,
+                'battery' => $state->battery,
+                'clamp' => $state->clamp,
+                'jumpers' => $state->jumpers,
+                'at_taps' => (object) $state->taps,
+                'lifted' => $this->lifted($state),
+                'labour' => round($state->labour, 1),
             ],
             'passed' => $this->channels($bench, $passed),
             'ahead' => $this->channels($bench, $ahead),
             'handed_back' => ! $attempt->isOpen(),
-        ] + ($attempt->assignment->kind === Assignment::WARM_UP ? ['tried' => WarmUp::done($this->observations($attempt->refresh())->entries)] : []);
+        ] +
+            ($attempt->assignment->kind === Assignment::WARM_UP
+                ? ['tried' => WarmUp::done($this->observations($attempt->refresh())->entries)]
+                : []);
     }
 
     /**
@@ -331,7 +384,8 @@ class Workbench
      * Stretches as the client plays them, sounds and sights in words.
      *
      * @param array<string, list<array{int, int, mixed}>> $record
-     * @return array{perceived: array<string, list<array{from: float, to: float, value: string, say: string}>>, meter: list<array{from: float, to: float, reading: array<string, mixed>}>}
+     * @return array{perceived: array<string, list<array{from: float, to: float, value: string, say: string}>>,
+     *     meter: list<array{from: float, to: float, reading: array<string, mixed>}>}
      */
     public function channels(Bench $bench, array $record): array
     {
@@ -341,9 +395,20 @@ class Workbench
             foreach ($stretches as [$from, $to, $value]) {
                 if (str_starts_with($channel, 'meter ')) {
                     $mode = Bag::scale(explode(' ', $channel, 3)[1]);
-                    $meter[] = ['from' => $from / 1000, 'to' => $to / 1000, 'reading' => $value, 'of' => substr($channel, 6), 'settles_s' => $mode->specification()->settles / 1000];
+                    $meter[] = [
+                        'from' => $from / 1000,
+                        'to' => $to / 1000,
+                        'reading' => $value,
+                        'of' => substr($channel, 6),
+                        'settles_s' => $mode->specification()->settles / 1000,
+                    ];
                 } else {
-                    $perceived[$channel][] = ['from' => $from / 1000, 'to' => $to / 1000, 'value' => $value, 'say' => $bench->perception()->say($channel, $value)];
+                    $perceived[$channel][] = [
+                        'from' => $from / 1000,
+                        'to' => $to / 1000,
+                        'value' => $value,
+                        'say' => $bench->perception()->say($channel, $value),
+                    ];
                 }
             }
         }
@@ -373,7 +438,8 @@ class Workbench
     }
 
     /**
-     * A run that nobody does anything to, as a tape: what is perceived, and the states of its first control, since a tape has one
+     * A run that nobody does anything to, as a tape: what is perceived, and the states of its first control, since a
+     * tape has one
      * row for them.
      *
      * @return array<string, mixed>
@@ -384,18 +450,27 @@ class Workbench
 
         return [
             'until_s' => intdiv($preview->until, 1000),
-            'states' => array_map(fn (array $s) => ['at' => $s['from'] / 1000, 'state' => $s['state'], 'title' => $s['title']], $states),
+            'states' => array_map(
+                fn (array $s) => ['at' => $s['from'] / 1000, 'state' => $s['state'], 'title' => $s['title']],
+                $states,
+            ),
         ] + $this->channels($preview->bench, $preview->perceived);
     }
 
-    /** @return array{seen: array<string, string>, reading: array<string, mixed>|null, refused: string|null, dangers: array<string, string>} */
+    /**
+     * @return array{seen: array<string, string>, reading: array<string, mixed>|null, refused: string|null,
+     *     dangers: array<string, string>}
+     */
     private function shown(Outcome $outcome): array
     {
         return [
             'seen' => $outcome->seen,
             'reading' => $outcome->reading?->toArray(),
             'refused' => $outcome->refused,
-            'dangers' => array_combine($outcome->dangers, array_map(fn (string $d) => Danger::TEXT[$d], $outcome->dangers)),
+            'dangers' => array_combine(
+                $outcome->dangers,
+                array_map(fn (string $d) => Danger::TEXT[$d], $outcome->dangers),
+            ),
         ];
     }
 }

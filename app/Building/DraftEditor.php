@@ -51,24 +51,44 @@ class DraftEditor
         $board = Drawn::of(Board::of($this->library->draft($document)))->text();
 
         // names are given one at a time
-        return Cache::lock('draft-names', 20)->block(20, fn () => DB::transaction(function () use ($user, $document, $words, $clientId, $board): Draft {
-            $begun = $clientId === null ? null : DraftStep::query()->where(['number' => 0, 'client_id' => $clientId])->first();
-            if ($begun !== null) {
-                return Draft::query()->findOrFail($begun->draft_id);
-            }
-            // a button that was pressed twice: the same person's, the same in all but its name, and nothing done to it yet
-            foreach (Draft::query()->where(['user_id' => $user->id, 'title' => $document['title'], 'step' => 0])->where('created_at', '>', now()->subSeconds(self::TWICE_S))->get() as $twin) {
-                if (Document::text(array_replace($document, ['name' => $twin->name])) === $twin->document) {
-                    return $twin;
+        return Cache::lock('draft-names', 20)->block(
+            20,
+            fn () => DB::transaction(function () use ($user, $document, $words, $clientId, $board): Draft {
+                $begun =
+                    $clientId === null
+                        ? null
+                        : DraftStep::query()
+                            ->where(['number' => 0, 'client_id' => $clientId])
+                            ->first();
+                if ($begun !== null) {
+                    return Draft::query()->findOrFail($begun->draft_id);
                 }
-            }
-            $document['name'] = $this->freeName($document['name']);
-            $text = Document::text($document);
-            $draft = Draft::query()->create(['user_id' => $user->id, 'name' => $document['name'], 'title' => $document['title'], 'step' => 0, 'document' => $text, 'drawn' => $board]);
-            $this->keep($draft, 0, null, $user, $words, $text, $clientId);
+                // a button that was pressed twice: the same person's, the same in all but its name, and nothing done to it
+                // yet
+                foreach (
+                    Draft::query()
+                        ->where(['user_id' => $user->id, 'title' => $document['title'], 'step' => 0])
+                        ->where('created_at', '>', now()->subSeconds(self::TWICE_S))
+                        ->get() as $twin
+                ) {
+                    if (Document::text(array_replace($document, ['name' => $twin->name])) === $twin->document) {
+                        return $twin;
+                    }
+                }
+                $document['name'] = $this->freeName($document['name']);
+                $text = Document::text($document);
+                $draft = Draft::query()->create([
+                    'user_id' => $user->id,
+                    'name' => $document['name'],
+                    'title' => $document['title'],
+                    'step' => 0,
+                    'document' => $text,
+                    'drawn' => $board,
+                ]);
+                $this->keep($draft, 0, null, $user, $words, $text, $clientId);
 
-            return $draft;
-        }));
+                return $draft;
+            }));
     }
 
     /**
@@ -119,7 +139,10 @@ class DraftEditor
                 ? ($here->parent === null ? null : $draft->steps()->where('number', $here->parent)->first())
                 : $draft->steps()->where('parent', $here->number)->reorder('number', 'desc')->first();
             if ($to === null) {
-                throw new EditError('/do', $way === 'undo' ? 'There is nothing before this.' : 'There is nothing after this.');
+                throw new EditError(
+                    '/do',
+                    $way === 'undo' ? 'There is nothing before this.' : 'There is nothing after this.',
+                );
             }
 
             return $this->stand($draft, $to->number, $to->text());
@@ -133,9 +156,19 @@ class DraftEditor
      */
     public function restore(Draft $draft, User $user, int $upon, int $number): array
     {
-        $step = $draft->steps()->where('number', $number)->first() ?? throw new EditError('/number', "There is no step $number.");
+        $step =
+            $draft->steps()->where('number', $number)->first() ??
+            throw new EditError('/number', "There is no step $number.");
 
-        return $this->at($draft, $user, $upon, fn (): array => [json_decode($step->text(), true), 'As it was at step '.$number.($step->label === null ? '' : ", \"$step->label\"").'.']);
+        return $this->at(
+            $draft,
+            $user,
+            $upon,
+            fn (): array => [
+                json_decode($step->text(), true),
+                'As it was at step '.$number.($step->label === null ? '' : ", \"$step->label\"").'.',
+            ],
+        );
     }
 
     /**
@@ -156,8 +189,22 @@ class DraftEditor
     /** @return list<array<string, mixed>> the newest first */
     public function history(Draft $draft): array
     {
-        return $draft->steps()->with('user:id,name')->reorder('number', 'desc')->limit(self::SHOWN)->get(['id', 'draft_id', 'number', 'parent', 'user_id', 'words', 'label', 'created_at'])
-            ->map(fn (DraftStep $s) => ['number' => $s->number, 'words' => $s->words, 'label' => $s->label, 'by' => $s->user?->name, 'at' => $s->created_at?->format('j M H:i')])->all();
+        return $draft
+            ->steps()
+            ->with('user:id,name')
+            ->reorder('number', 'desc')
+            ->limit(self::SHOWN)
+            ->get(['id', 'draft_id', 'number', 'parent', 'user_id', 'words', 'label', 'created_at'])
+            ->map(
+                fn (DraftStep $s) => [
+                    'number' => $s->number,
+                    'words' => $s->words,
+                    'label' => $s->label,
+                    'by' => $s->user?->name,
+                    'at' => $s->created_at?->format('j M H:i'),
+                ],
+            )
+            ->all();
     }
 
     /**
@@ -167,9 +214,22 @@ class DraftEditor
      */
     public function look(Draft $draft, User $user): array
     {
-        DB::table('draft_visitors')->upsert([['draft_id' => $draft->id, 'user_id' => $user->id, 'seen_at' => now()]], ['draft_id', 'user_id'], ['seen_at']);
-        $others = $draft->visitors()->wherePivot('seen_at', '>', now()->subSeconds(self::PRESENT_S))->whereKeyNot($user->id)->pluck('name')->all();
-        $last = $draft->steps()->with('user:id,name')->where('number', $draft->step)->first(['id', 'draft_id', 'number', 'user_id']);
+        DB::table('draft_visitors')->upsert(
+            [['draft_id' => $draft->id, 'user_id' => $user->id, 'seen_at' => now()]],
+            ['draft_id', 'user_id'],
+            ['seen_at'],
+        );
+        $others = $draft
+            ->visitors()
+            ->wherePivot('seen_at', '>', now()->subSeconds(self::PRESENT_S))
+            ->whereKeyNot($user->id)
+            ->pluck('name')
+            ->all();
+        $last = $draft
+            ->steps()
+            ->with('user:id,name')
+            ->where('number', $draft->step)
+            ->first(['id', 'draft_id', 'number', 'user_id']);
 
         return ['step' => $draft->step, 'others' => $others, 'by' => $last?->user?->name];
     }
@@ -197,7 +257,10 @@ class DraftEditor
         $document = $draft->content();
         $model = $this->library->draft($document);
 
-        return $this->told($draft, $document) + ['board' => Board::of($model, Drawn::read($draft->drawn)->board()), 'settings' => $this->settings($model)];
+        return $this->told($draft, $document) + [
+            'board' => Board::of($model, Drawn::read($draft->drawn)->board()),
+            'settings' => $this->settings($model),
+        ];
     }
 
     /**
@@ -209,22 +272,31 @@ class DraftEditor
         $here = $draft->steps()->where('number', $draft->step)->first(['id', 'draft_id', 'number', 'parent']);
 
         return [
-            'step' => $draft->step, 'title' => $draft->title, 'document' => array_diff_key($document, ['kinds' => 1]),
-            'undo' => $here?->parent !== null, 'redo' => $draft->steps()->where('parent', $draft->step)->exists(), 'published' => $draft->appliance_id,
+            'step' => $draft->step,
+            'title' => $draft->title,
+            'document' => array_diff_key($document, ['kinds' => 1]),
+            'undo' => $here?->parent !== null,
+            'redo' => $draft->steps()->where('parent', $draft->step)->exists(),
+            'published' => $draft->appliance_id,
         ];
     }
 
     /**
      * Figures, links and tables of each part, by part.
      *
-     * @param array<string, array<string, mixed>>|null $but parts as they were: of those that are the same still nothing is said
+     * @param array<string, array<string, mixed>>|null $but parts as they were: of those that are the same still nothing
+     *     is said
      * @return array<string, array<string, mixed>>
      */
     private function settings(Model $model, ?array $but = null): array
     {
         $settings = [];
         foreach ($model->document['parts'] as $part) {
-            if (isset($but[$part['id']]) && array_diff_key($but[$part['id']], ['at' => 1, 'label' => 1]) == array_diff_key($part, ['at' => 1, 'label' => 1])) {
+            if (
+                isset($but[$part['id']]) &&
+                array_diff_key($but[$part['id']], ['at' => 1, 'label' => 1]) ==
+                    array_diff_key($part, ['at' => 1, 'label' => 1])
+            ) {
                 continue;
             }
             $kind = $model->kinds()[$part['kind']];
@@ -232,9 +304,22 @@ class DraftEditor
             foreach ($kind->those(Decides::class) as $name => $spec) {
                 $lines = $part['params'][$name]['overrides'] ?? [];
                 $table = Table::with($spec->get('table'), $lines);
-                $tables[$name] = ['table' => $table, 'inputs' => array_map('strval', array_keys($spec->get('inputs'))), 'changed' => array_map('strval', array_keys($lines)), 'words' => (new Table($table))->words(), 'remarks' => (new Table($table))->remarks()];
+                $tables[$name] = [
+                    'table' => $table,
+                    'inputs' => array_map('strval', array_keys($spec->get('inputs'))),
+                    'changed' => array_map('strval', array_keys($lines)),
+                    'words' => (new Table($table))->words(),
+                    'remarks' => (new Table($table))->remarks(),
+                ];
             }
-            $settings[$part['id']] = ['kind' => $part['kind'], 'contacts' => array_keys($kind->those(ComesAndGoes::class)), 'links' => $kind->asks(), 'linked' => (object) ($part['links'] ?? []), 'params' => Parameters::of($kind, $part['params'] ?? [], $model->region()), 'tables' => (object) $tables];
+            $settings[$part['id']] = [
+                'kind' => $part['kind'],
+                'contacts' => array_keys($kind->those(ComesAndGoes::class)),
+                'links' => $kind->asks(),
+                'linked' => (object) ($part['links'] ?? []),
+                'params' => Parameters::of($kind, $part['params'] ?? [], $model->region()),
+                'tables' => (object) $tables,
+            ];
         }
 
         return $settings;
@@ -250,7 +335,11 @@ class DraftEditor
     private function withKind(array $document, array $edit): array
     {
         unset($edit['own']);
-        if (($edit['do'] ?? '') === 'place' && is_string($edit['kind'] ?? null) && ! isset($document['kinds'][$edit['kind']])) {
+        if (
+            ($edit['do'] ?? '') === 'place' &&
+            is_string($edit['kind'] ?? null) &&
+            ! isset($document['kinds'][$edit['kind']])
+        ) {
             $own = PartKind::query()->where('name', $edit['kind'])->first();
             if ($own !== null) {
                 $edit['own'] = $own->document;
@@ -264,8 +353,14 @@ class DraftEditor
      * @param callable(Draft): array{array<string, mixed>, string} $do the document after, and what was done
      * @return array<string, mixed>
      */
-    private function at(Draft $draft, User $user, int $upon, callable $do, bool $fresh = false, ?string $clientId = null): array
-    {
+    private function at(
+        Draft $draft,
+        User $user,
+        int $upon,
+        callable $do,
+        bool $fresh = false,
+        ?string $clientId = null,
+    ): array {
         return DB::transaction(function () use ($draft, $user, $upon, $do, $fresh, $clientId): array {
             if ($clientId !== null && $draft->steps()->where('client_id', $clientId)->exists()) {
                 return ['whole' => true] + $this->shown($draft->refresh());
@@ -288,8 +383,18 @@ class DraftEditor
     {
         $draft = Draft::query()->lockForUpdate()->findOrFail($draft->id);
         if ($draft->step !== $upon) {
-            $since = $draft->steps()->with('user:id,name')->where('number', '>', $upon)->where('user_id', '!=', $user->id)->limit(5)->get(['id', 'draft_id', 'number', 'user_id', 'words']);
-            throw new StaleDraft($since->isEmpty() ? ['it was changed in another window.'] : $since->map(fn (DraftStep $s) => "{$s->user?->name}: $s->words")->all());
+            $since = $draft
+                ->steps()
+                ->with('user:id,name')
+                ->where('number', '>', $upon)
+                ->where('user_id', '!=', $user->id)
+                ->limit(5)
+                ->get(['id', 'draft_id', 'number', 'user_id', 'words']);
+            throw new StaleDraft(
+                $since->isEmpty()
+                    ? ['it was changed in another window.']
+                    : $since->map(fn (DraftStep $s) => "{$s->user?->name}: $s->words")->all(),
+            );
         }
 
         return $draft;
@@ -305,20 +410,36 @@ class DraftEditor
         $model = $this->library->draft($document);
         $board = Board::of($model, $fresh ? null : $before->board(), self::MOST_STEPS);
         $drawn = Drawn::of($board);
-        $draft->update(['step' => $number, 'title' => $document['title'], 'document' => $text, 'drawn' => $drawn->text()]);
+        $draft->update([
+            'step' => $number,
+            'title' => $document['title'],
+            'document' => $text,
+            'drawn' => $drawn->text(),
+        ]);
         $parts = array_column($old['parts'], null, 'id');
         $shown = $this->told($draft, $document) + ['settings' => (object) $this->settings($model, $parts)];
         // of the board only what has changed
-        $new = ['parts' => array_column($model->document['parts'], null, 'id'), 'wires' => array_column($model->document['wires'], null, 'id')];
+        $new = [
+            'parts' => array_column($model->document['parts'], null, 'id'),
+            'wires' => array_column($model->document['wires'], null, 'id'),
+        ];
         foreach (['parts' => $parts, 'wires' => array_column($old['wires'], null, 'id')] as $list => $stood) {
-            $shown['changed'][$list] = array_values(array_filter($board[$list], fn (array $x) => ! $drawn->isAs($before, $list, $x['id']) || ($stood[$x['id']] ?? null) != $new[$list][$x['id']]));
+            $shown['changed'][$list] = array_values(
+                array_filter(
+                    $board[$list],
+                    fn (array $x) => ! $drawn->isAs($before, $list, $x['id']) ||
+                        ($stood[$x['id']] ?? null) != $new[$list][$x['id']],
+                ),
+            );
             $shown['gone'][$list] = array_values(array_map('strval', array_keys(array_diff_key($stood, $new[$list]))));
         }
         $shown['board'] = array_diff_key($board, ['parts' => 1, 'wires' => 1]);
         // and of the document's own parts and wires likewise; their order is the list of their names
         foreach (['parts', 'wires'] as $list) {
             $said = array_column($was[$list], null, 'id');
-            $shown['told'][$list] = array_values(array_filter($document[$list], fn (array $x) => ($said[$x['id']] ?? null) != $x));
+            $shown['told'][$list] = array_values(
+                array_filter($document[$list], fn (array $x) => ($said[$x['id']] ?? null) != $x),
+            );
             $shown['order'][$list] = array_column($document[$list], 'id');
             unset($shown['document'][$list]);
         }
@@ -326,15 +447,33 @@ class DraftEditor
         return $shown;
     }
 
-    private function keep(Draft $draft, int $number, ?int $parent, User $user, string $words, string $text, ?string $clientId = null): void
-    {
-        $draft->steps()->create(['client_id' => $clientId, 'number' => $number, 'parent' => $parent, 'user_id' => $user->id, 'words' => Str::limit($words, 2000), 'document' => DraftStep::packed($text)]);
+    private function keep(
+        Draft $draft,
+        int $number,
+        ?int $parent,
+        User $user,
+        string $words,
+        string $text,
+        ?string $clientId = null,
+    ): void {
+        $draft
+            ->steps()
+            ->create([
+                'client_id' => $clientId,
+                'number' => $number,
+                'parent' => $parent,
+                'user_id' => $user->id,
+                'words' => Str::limit($words, 2000),
+                'document' => DraftStep::packed($text),
+            ]);
     }
 
     /** A name that neither a shipped model nor another draft has. */
     private function freeName(string $wanted): string
     {
-        $taken = fn (string $name): bool => in_array($name, $this->library->names(), true) || Draft::query()->where('name', $name)->exists() || Appliance::query()->where('name', $name)->exists();
+        $taken = fn (string $name): bool => in_array($name, $this->library->names(), true) ||
+            Draft::query()->where('name', $name)->exists() ||
+            Appliance::query()->where('name', $name)->exists();
         $wanted = Str::limit(Str::slug($wanted) ?: 'model', 50, '');
         for ($i = 2, $name = $wanted; $taken($name); $i++) {
             $name = "$wanted-$i";

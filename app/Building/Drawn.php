@@ -42,7 +42,10 @@ final readonly class Drawn
         return json_encode(['parts' => (object) $this->parts, 'wires' => (object) $this->wires], JSON_THROW_ON_ERROR);
     }
 
-    /** @return array{parts: list<array<string, mixed>>, wires: list<array<string, mixed>>} what of a board a new one goes by */
+    /**
+     * @return array{parts: list<array<string, mixed>>, wires: list<array<string,
+     *     mixed>>} what of a board a new one goes by
+     */
     public function board(): array
     {
         $parts = $wires = [];
@@ -51,7 +54,15 @@ final readonly class Drawn
         }
         foreach ($this->wires as $id => $way) {
             $words = explode(' ', $way);
-            $wires[] = ['id' => (string) $id, 'from' => $words[0], 'to' => $words[1], 'points' => array_map(fn (array $p) => [(int) $p[0], (int) $p[1]], array_chunk(array_slice($words, 2), 2))];
+            $wires[] = [
+                'id' => (string) $id,
+                'from' => $words[0],
+                'to' => $words[1],
+                'points' => array_map(
+                    fn (array $p) => [(int) $p[0], (int) $p[1]],
+                    array_chunk(array_slice($words, 2), 2),
+                ),
+            ];
         }
 
         return ['parts' => $parts, 'wires' => $wires];

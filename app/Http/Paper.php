@@ -10,7 +10,13 @@ use Symfony\Component\HttpFoundation\Response;
 /** A file that takes a while to make: the file when it is made, until then a page that says how far it is. */
 class Paper
 {
-    private const TYPES = ['pdf' => 'application/pdf', 'svg' => 'image/svg+xml', 'cir' => 'text/plain; charset=utf-8', 'csv' => 'text/csv; charset=utf-8', 'json' => 'application/json'];
+    private const TYPES = [
+        'pdf' => 'application/pdf',
+        'svg' => 'image/svg+xml',
+        'cir' => 'text/plain; charset=utf-8',
+        'csv' => 'text/csv; charset=utf-8',
+        'json' => 'application/json',
+    ];
 
     /**
      * @param string $subject what the paper is of: another when that has changed
@@ -18,8 +24,13 @@ class Paper
      * @param string $name of the file
      * @param string $back where one came from
      */
-    public static function answer(Request $request, string $subject, array $payload, string $name, string $back): Response
-    {
+    public static function answer(
+        Request $request,
+        string $subject,
+        array $payload,
+        string $name,
+        string $back,
+    ): Response {
         $user = $request->user();
         $task = Task::want($user, 'paper', "$user->id:$subject", $payload); // each person waits for his own
         if ($task->state === 'done') {
@@ -29,8 +40,15 @@ class Paper
             return response()->json($task->shown(), $task->state === 'failed' ? 422 : 202);
         }
 
-        return Inertia::render('Working', ['task' => $task->shown(), 'title' => $name, 'goes' => $request->getRequestUri(), 'isFile' => true, 'back' => $back])
-            ->toResponse($request)->setStatusCode($task->state === 'failed' ? 422 : 202);
+        return Inertia::render('Working', [
+            'task' => $task->shown(),
+            'title' => $name,
+            'goes' => $request->getRequestUri(),
+            'isFile' => true,
+            'back' => $back,
+        ])
+            ->toResponse($request)
+            ->setStatusCode($task->state === 'failed' ? 422 : 202);
     }
 
     public static function file(string $content, string $name): Response

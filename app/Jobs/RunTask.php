@@ -25,8 +25,15 @@ class RunTask implements ShouldQueue
 
     public function handle(): void
     {
-        $isMine = Task::query()->whereKey($this->task)->where('state', 'queued')
-            ->increment('tries', 1, ['state' => 'running', 'worker' => config('spark.worker'), 'started_at' => now(), 'doing' => 'Running']);
+        $isMine = Task::query()
+            ->whereKey($this->task)
+            ->where('state', 'queued')
+            ->increment('tries', 1, [
+                'state' => 'running',
+                'worker' => config('spark.worker'),
+                'started_at' => now(),
+                'doing' => 'Running',
+            ]);
         if ($isMine === 0) {
             return; // done by another in the meantime, or thrown away
         }
@@ -39,7 +46,11 @@ class RunTask implements ShouldQueue
             $task->fail($e->getMessage());
         } catch (Throwable $e) {
             Log::error($e->getMessage(), ['exception' => $e, 'task' => $task->id]);
-            $task->fail('Something went wrong on the server. Try again; if it happens again, tell whoever runs this site: task '.$task->id.'.');
+            $task->fail(
+                'Something went wrong on the server. Try again; if it happens again, tell whoever runs this site: task '.
+                    $task->id.
+                    '.',
+            );
         }
     }
 }

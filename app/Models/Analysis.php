@@ -26,7 +26,8 @@ class Analysis extends Model
     }
 
     /**
-     * What there is of the analysis of a model and visit: how far it is, or what was found. Null when nobody asked for it.
+     * What there is of the analysis of a model and visit: how far it is, or what was found. Null when nobody asked for
+     * it.
      *
      * @return array{doing: string, share: float, error: string|null, result: mixed}|null
      */
@@ -34,18 +35,31 @@ class Analysis extends Model
     {
         $analysis = self::find($hash, $visit);
         if ($analysis?->result !== null) {
-            return ['doing' => 'Done', 'share' => 1.0, 'error' => null, 'result' => json_decode($analysis->result, true)];
+            return [
+                'doing' => 'Done',
+                'share' => 1.0,
+                'error' => null,
+                'result' => json_decode($analysis->result, true),
+            ];
         }
         $task = Task::find('analysis', self::subject($hash, $visit));
 
-        return $task === null || $task->state === 'done' ? null : ['doing' => $task->doing, 'share' => (float) $task->share, 'error' => $task->error, 'result' => null];
+        return $task === null || $task->state === 'done'
+            ? null
+            : ['doing' => $task->doing, 'share' => (float) $task->share, 'error' => $task->error, 'result' => null];
     }
 
     /** Asks for the analysis of a model and visit, unless there is one. */
     public static function want(User $user, string $hash, string $visit): void
     {
         if (self::find($hash, $visit)?->result === null) {
-            Task::want($user, 'analysis', self::subject($hash, $visit), ['hash' => $hash, 'visit' => $visit], again: true);
+            Task::want(
+                $user,
+                'analysis',
+                self::subject($hash, $visit),
+                ['hash' => $hash, 'visit' => $visit],
+                again: true,
+            );
         }
     }
 
@@ -69,7 +83,8 @@ class Analysis extends Model
         $path = [];
         $node = $result['tree'];
         while (isset($node['ask'])) {
-            $next = array_values(array_filter($node['answers'], fn (array $a): bool => self::holds($a, $fault)))[0] ?? null;
+            $next =
+                array_values(array_filter($node['answers'], fn (array $a): bool => self::holds($a, $fault)))[0] ?? null;
             if ($next === null) {
                 break;
             }
@@ -78,7 +93,10 @@ class Analysis extends Model
         }
 
         return [
-            'difficulty' => array_intersect_key($rows[$fault], array_flip(['grade', 'questions', 'windows', 'minutes'])),
+            'difficulty' => array_intersect_key(
+                $rows[$fault],
+                array_flip(['grade', 'questions', 'windows', 'minutes']),
+            ),
             'path' => $path,
             'look_alikes' => array_map(fn (string $id) => $rows[$id]['title'], $rows[$fault]['look_alikes']),
         ];
@@ -100,7 +118,9 @@ class Analysis extends Model
         $node = $result['tree'];
         $left = [count($entered)];
         while (isset($node['ask'])) {
-            $node = array_values(array_filter($node['answers'], fn (array $answer): bool => self::holds($answer, $fault)))[0];
+            $node = array_values(
+                array_filter($node['answers'], fn (array $answer): bool => self::holds($answer, $fault)),
+            )[0];
             $count = count(array_intersect(self::under($node), $entered));
             if ($count < $left[count($left) - 1]) {
                 $left[] = $count;

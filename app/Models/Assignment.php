@@ -38,7 +38,25 @@ class Assignment extends Model
     /** The version of the computation that a job was given under. */
     public const ENGINE = 5;
 
-    protected $fillable = ['appliance_id', 'instructor_id', 'course_id', 'title', 'complaint', 'kind', 'visit', 'fault', 'seed', 'engine', 'hash', 'rules', 'kit', 'said', 'document', 'board', 'arrivals'];
+    protected $fillable = [
+        'appliance_id',
+        'instructor_id',
+        'course_id',
+        'title',
+        'complaint',
+        'kind',
+        'visit',
+        'fault',
+        'seed',
+        'engine',
+        'hash',
+        'rules',
+        'kit',
+        'said',
+        'document',
+        'board',
+        'arrivals',
+    ];
 
     protected $hidden = ['fault', 'seed', 'document', 'board', 'arrivals', 'said', 'visit'];
 
@@ -48,7 +66,24 @@ class Assignment extends Model
     private const ALWAYS_TOLD = ['safety_jumper', 'valve_jumper', 'flue_aside'];
 
     /** Columns that are small: the rest is loaded when it is needed. */
-    public const LIGHT = ['id', 'appliance_id', 'instructor_id', 'course_id', 'title', 'complaint', 'kind', 'visit', 'fault', 'seed', 'engine', 'hash', 'rules', 'kit', 'said', 'created_at'];
+    public const LIGHT = [
+        'id',
+        'appliance_id',
+        'instructor_id',
+        'course_id',
+        'title',
+        'complaint',
+        'kind',
+        'visit',
+        'fault',
+        'seed',
+        'engine',
+        'hash',
+        'rules',
+        'kit',
+        'said',
+        'created_at',
+    ];
 
     protected function casts(): array
     {
@@ -87,11 +122,21 @@ class Assignment extends Model
         return [
             'title' => $rules->title, 'version' => $rules->version, 'pass_mark' => $rules->passMark,
             'not_passed' => array_map(fn (string $cap) => Rules::CAPS[$cap], $rules->caps),
-            'schools' => array_filter(array_map(
-                fn (string $question, array $ways) => ($way = $rules->schools->way($question)) === array_key_first($ways) && ! in_array($question, self::ALWAYS_TOLD, true) ? null : ['question' => $question, 'way' => $ways[$way]],
-                array_keys(Schools::CHOICES), Schools::CHOICES,
-            )),
-            'flame_ua' => $rules->schools->flameUa, 'verify' => $rules->verify, 'barred' => array_values(array_intersect_key(Catalogue::barrable(), array_flip($rules->barred))), 'papers' => $rules->papers, 'stops' => $rules->stops !== [],
+            'schools' => array_filter(
+                array_map(
+                    fn (string $question, array $ways) => ($way = $rules->schools->way($question)) ===
+                        array_key_first($ways) && ! in_array($question, self::ALWAYS_TOLD, true)
+                        ? null
+                        : ['question' => $question, 'way' => $ways[$way]],
+                    array_keys(Schools::CHOICES),
+                    Schools::CHOICES,
+                ),
+            ),
+            'flame_ua' => $rules->schools->flameUa,
+            'verify' => $rules->verify,
+            'barred' => array_values(array_intersect_key(Catalogue::barrable(), array_flip($rules->barred))),
+            'papers' => $rules->papers,
+            'stops' => $rules->stops !== [],
             'hints' => $this->kind === 'practice' ? $rules->hints : null,
         ];
     }
@@ -99,6 +144,12 @@ class Assignment extends Model
     /** @return array<string, mixed> what the trainee is told of the job */
     public function briefing(): array
     {
-        return ['id' => $this->id, 'title' => $this->title, 'complaint' => $this->complaint, 'kind' => $this->kind, 'rules' => $this->told()];
+        return [
+            'id' => $this->id,
+            'title' => $this->title,
+            'complaint' => $this->complaint,
+            'kind' => $this->kind,
+            'rules' => $this->told(),
+        ];
     }
 }

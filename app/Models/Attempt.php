@@ -19,14 +19,27 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $handed_back_at
  * @property int $entries_count
  * @property int $engine the version of the computation that it was begun under
- * @property array<string, mixed>|null $mark what counts: as computed at the hand-back, with what was set otherwise since
+ * @property array<string, mixed>|null $mark what counts: as computed at the hand-back, with what was set otherwise
+ *     since
  * @property array<string, mixed>|null $debrief
  * @property array<string, mixed>|null $pairs which two faults at once would have shown the same; see WeighPairs
  * @property Carbon|null $updated_at
  */
 class Attempt extends Model
 {
-    protected $fillable = ['assignment_id', 'user_id', 'seed', 'state', 'record', 'handed_back_at', 'engine', 'entries_count', 'mark', 'debrief', 'pairs'];
+    protected $fillable = [
+        'assignment_id',
+        'user_id',
+        'seed',
+        'state',
+        'record',
+        'handed_back_at',
+        'engine',
+        'entries_count',
+        'mark',
+        'debrief',
+        'pairs',
+    ];
 
     protected $hidden = ['state', 'record', 'seed'];
 

@@ -28,6 +28,11 @@ class Entry extends Model
     /** @return array<string, mixed> as the bench shows it */
     public function shown(): array
     {
-        return ['id' => $this->client_id, 'at_s' => $this->tick / 1000, 'text' => $this->sentence, 'act' => $this->act] + $this->outcome;
+        return [
+            'id' => $this->client_id,
+            'at_s' => $this->tick / 1000,
+            'text' => $this->sentence,
+            'act' => $this->act,
+        ] + $this->outcome;
     }
 }

@@ -33,14 +33,22 @@ class RuleSet extends Model
     {
         foreach (self::SHIPPED as $name) {
             $document = Rules::of((new Library())->rules($name))->toArray();
-            self::query()->firstOrCreate(['name' => $name, 'version' => $document['version']], ['title' => $document['title'], 'document' => $document]);
+            self::query()->firstOrCreate(
+                ['name' => $name, 'version' => $document['version']],
+                ['title' => $document['title'], 'document' => $document],
+            );
         }
     }
 
     /** @return Collection<int, self> the newest version of each set, the shipped ones first */
     public static function newest(): Collection
     {
-        return self::query()->orderBy('id')->get()->groupBy('name')->map(fn (Collection $versions) => $versions->sortByDesc('version')->firstOrFail())->values();
+        return self::query()
+            ->orderBy('id')
+            ->get()
+            ->groupBy('name')
+            ->map(fn (Collection $versions) => $versions->sortByDesc('version')->firstOrFail())
+            ->values();
     }
 
     public function rules(): Rules

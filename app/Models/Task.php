@@ -41,7 +41,23 @@ class Task extends Model
     /** Hours that what is done is kept, when it is only to be shown once. */
     private const KEPT_H = 24;
 
-    protected $fillable = ['user_id', 'kind', 'subject', 'payload', 'state', 'urgency', 'share', 'doing', 'error', 'result', 'file', 'worker', 'job_id', 'tries', 'started_at'];
+    protected $fillable = [
+        'user_id',
+        'kind',
+        'subject',
+        'payload',
+        'state',
+        'urgency',
+        'share',
+        'doing',
+        'error',
+        'result',
+        'file',
+        'worker',
+        'job_id',
+        'tries',
+        'started_at',
+    ];
 
     protected $hidden = ['payload', 'file'];
 
@@ -63,11 +79,29 @@ class Task extends Model
      * @param array<string, mixed> $payload
      * @param bool $again anew also when it was done: what came of it is not there any more
      */
-    public static function want(User $user, string $kind, string $subject, array $payload = [], bool $again = false): self
-    {
-        $task = self::query()->createOrFirst(['kind' => $kind, 'subject' => $subject], ['user_id' => $user->id, 'payload' => $payload, 'state' => 'waiting', 'urgency' => Kinds::urgency($kind)]);
-        self::query()->whereKey($task->id)->whereIn('state', $again ? ['failed', 'done'] : ['failed'])
-            ->update(['user_id' => $user->id, 'payload' => json_encode($payload), 'state' => 'waiting', 'error' => null, 'share' => 0, 'tries' => 0, 'doing' => 'In line']);
+    public static function want(
+        User $user,
+        string $kind,
+        string $subject,
+        array $payload = [],
+        bool $again = false,
+    ): self {
+        $task = self::query()->createOrFirst(
+            ['kind' => $kind, 'subject' => $subject],
+            ['user_id' => $user->id, 'payload' => $payload, 'state' => 'waiting', 'urgency' => Kinds::urgency($kind)],
+        );
+        self::query()
+            ->whereKey($task->id)
+            ->whereIn('state', $again ? ['failed', 'done'] : ['failed'])
+            ->update([
+                'user_id' => $user->id,
+                'payload' => json_encode($payload),
+                'state' => 'waiting',
+                'error' => null,
+                'share' => 0,
+                'tries' => 0,
+                'doing' => 'In line',
+            ]);
         $task->refresh();
         if (! $task->isOver()) {
             self::startNext($task->user_id);
@@ -76,7 +110,10 @@ class Task extends Model
         return $task->refresh();
     }
 
-    /** Gives a person's most urgent tasks to the workers, when none of his is with them: one that he waits for, and one long one. */
+    /**
+     * Gives a person's most urgent tasks to the workers, when none of his is with them: one that he waits for, and one
+     * long one.
+     */
     public static function startNext(int $user): void
     {
         DB::transaction(function () use ($user): void {
@@ -95,7 +132,9 @@ class Task extends Model
     {
         if (microtime(true) - $this->told > 0.5) {
             $this->told = microtime(true);
-            self::query()->whereKey($this->id)->update(['share' => min(1.0, $share)] + ($doing === '' ? [] : ['doing' => $doing]));
+            self::query()
+                ->whereKey($this->id)
+                ->update(['share' => min(1.0, $share)] + ($doing === '' ? [] : ['doing' => $doing]));
         }
     }
 
@@ -107,11 +146,18 @@ class Task extends Model
     /** @return array{id: int, state: string, share: float, doing: string, error: string|null} */
     public function shown(): array
     {
-        return ['id' => $this->id, 'state' => $this->state, 'share' => (float) $this->share, 'doing' => $this->doing, 'error' => $this->error];
+        return [
+            'id' => $this->id,
+            'state' => $this->state,
+            'share' => (float) $this->share,
+            'doing' => $this->doing,
+            'error' => $this->error,
+        ];
     }
 
     /**
-     * What a worker left when it was killed is taken up again by the next that begins under its name; and what was taken
+     * What a worker left when it was killed is taken up again by the next that begins under its name; and what was
+     * taken
      * from the queue and never begun, or never came to it, goes back there.
      */
     public static function takeUp(string $worker, bool $justBegun): void
@@ -120,15 +166,32 @@ class Task extends Model
             foreach (self::query()->where(['state' => 'running', 'worker' => $worker])->get() as $task) {
                 $tooLong = $task->started_at?->lt(now()->subSeconds(self::LONGEST_S - 5)) ?? false;
                 if ($tooLong || $task->tries >= self::MOST_TRIES) {
-                    $task->fail($tooLong ? 'It took longer than '.intdiv(self::LONGEST_S, 60).' minutes, the limit, and was stopped.' : 'It was started '.self::MOST_TRIES.' times and never finished. It may be too large.');
+                    $task->fail(
+                        $tooLong
+                            ? 'It took longer than '.
+                                intdiv(self::LONGEST_S, 60).
+                                ' minutes, the limit, and was stopped.'
+                            : 'It was started '.self::MOST_TRIES.' times and never finished. It may be too large.',
+                    );
                 } else {
                     $task->enqueue();
                 }
             }
         }
-        $lost = self::query()->where('state', 'queued')->where('updated_at', '<', now()->subSeconds(5))->whereNotNull('job_id');
-        DB::table('jobs')->whereIn('id', $lost->pluck('job_id'))->whereNotNull('reserved_at')->update(['reserved_at' => null]);
-        $waiting = self::query()->where('state', 'waiting')->where('updated_at', '<', now()->subSeconds(5))->distinct()->limit(20)->pluck('user_id');
+        $lost = self::query()
+            ->where('state', 'queued')
+            ->where('updated_at', '<', now()->subSeconds(5))
+            ->whereNotNull('job_id');
+        DB::table('jobs')
+            ->whereIn('id', $lost->pluck('job_id'))
+            ->whereNotNull('reserved_at')
+            ->update(['reserved_at' => null]);
+        $waiting = self::query()
+            ->where('state', 'waiting')
+            ->where('updated_at', '<', now()->subSeconds(5))
+            ->distinct()
+            ->limit(20)
+            ->pluck('user_id');
         foreach ($waiting as $user) {
             self::startNext((int) $user);
         }
@@ -137,13 +200,22 @@ class Task extends Model
     /** What was made to be fetched once is not kept for ever. */
     public static function forgetOld(): void
     {
-        self::query()->whereIn('kind', ['paper', 'import', 'hint', 'give'])->whereIn('state', ['done', 'failed'])->where('updated_at', '<', now()->subHours(self::KEPT_H))->delete();
+        self::query()
+            ->whereIn('kind', ['paper', 'import', 'hint', 'give'])
+            ->whereIn('state', ['done', 'failed'])
+            ->where('updated_at', '<', now()->subHours(self::KEPT_H))
+            ->delete();
     }
 
     /** @param array<string, mixed>|null $result */
     public function finish(?array $result): void
     {
-        $this->end(['state' => 'done', 'share' => 1, 'doing' => 'Done', 'result' => $result === null ? null : json_encode($result, JSON_THROW_ON_ERROR)]);
+        $this->end([
+            'state' => 'done',
+            'share' => 1,
+            'doing' => 'Done',
+            'result' => $result === null ? null : json_encode($result, JSON_THROW_ON_ERROR),
+        ]);
     }
 
     public function fail(string $sentence): void

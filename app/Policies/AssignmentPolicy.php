@@ -21,8 +21,9 @@ class AssignmentPolicy
     /** To work on it: those to whom it was given, and the instructor to try it himself. */
     public function work(User $user, Assignment $assignment): bool
     {
-        return $this->view($user, $assignment)
-            || $assignment->trainees()->whereKey($user->id)->exists()
-            || $assignment->kind === Assignment::WARM_UP && $assignment->course->trainees()->whereKey($user->id)->exists();
+        return $this->view($user, $assignment) ||
+            $assignment->trainees()->whereKey($user->id)->exists() ||
+            ($assignment->kind === Assignment::WARM_UP &&
+                $assignment->course->trainees()->whereKey($user->id)->exists());
     }
 }

@@ -21,7 +21,8 @@ class AttemptPolicy
     /** The debrief shows the fault: to the trainee once the appliance is handed back, to his instructor too. */
     public function debrief(User $user, Attempt $attempt): bool
     {
-        return ! $attempt->isOpen()
-            && ($attempt->user_id === $user->id || $user->isInstructor() && $attempt->assignment->instructor_id === $user->id);
+        return ! $attempt->isOpen() &&
+            ($attempt->user_id === $user->id ||
+                ($user->isInstructor() && $attempt->assignment->instructor_id === $user->id));
     }
 }

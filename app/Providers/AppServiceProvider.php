@@ -26,11 +26,17 @@ class AppServiceProvider extends ServiceProvider
             Route::pattern($id, '[1-9][0-9]{0,17}');
         }
         // an attentive trainee makes some sixty requests a minute
-        RateLimiter::for('work', fn (Request $request) => Limit::perMinute(1200)->by((string) $request->user()?->getAuthIdentifier()));
+        RateLimiter::for(
+            'work',
+            fn (Request $request) => Limit::perMinute(1200)->by((string) $request->user()?->getAuthIdentifier()),
+        );
         $this->app->resolving('queue.worker', fn () => $this->followWorker());
     }
 
-    /** What a worker that was killed has left is taken up when the next begins, and what was lost on the way is looked for. */
+    /**
+     * What a worker that was killed has left is taken up when the next begins, and what was lost on the way is looked
+     * for.
+     */
     private function followWorker(): void
     {
         $named = preg_grep('/^--name=/', array_map(strval(...), $_SERVER['argv'] ?? [])) ?: ['--name=worker'];

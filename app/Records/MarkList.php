@@ -19,14 +19,36 @@ class MarkList
         if ($file === false) {
             throw new \RuntimeException('There is no room for a list of marks.');
         }
-        self::line($file, ['job', 'kind', 'trainee', 'handed back', 'house rules', 'version', 'total', 'pass mark', 'passed', 'conclusion', 'hints', ...array_keys(Rules::LINES), 'set by hand']);
+        self::line($file, [
+            'job',
+            'kind',
+            'trainee',
+            'handed back',
+            'house rules',
+            'version',
+            'total',
+            'pass mark',
+            'passed',
+            'conclusion',
+            'hints',
+            ...array_keys(Rules::LINES),
+            'set by hand',
+        ]);
         foreach ($attempts as $attempt) {
             $mark = $attempt->mark;
             $lines = array_column($mark['lines'] ?? [], null, 'id');
             self::line($file, [
-                $attempt->assignment->title, $attempt->assignment->kind, $attempt->user->name, $attempt->handed_back_at?->toIso8601String() ?? '',
-                $mark['rules']['name'] ?? '', $mark['rules']['version'] ?? '', $mark['total'] ?? '', $mark['rules']['pass_mark'] ?? '',
-                $mark === null ? '' : ($mark['passed'] ? 'yes' : 'no'), $mark['verdict'] ?? '', array_sum($mark['hints']['taken'] ?? []),
+                $attempt->assignment->title,
+                $attempt->assignment->kind,
+                $attempt->user->name,
+                $attempt->handed_back_at?->toIso8601String() ?? '',
+                $mark['rules']['name'] ?? '',
+                $mark['rules']['version'] ?? '',
+                $mark['total'] ?? '',
+                $mark['rules']['pass_mark'] ?? '',
+                $mark === null ? '' : ($mark['passed'] ? 'yes' : 'no'),
+                $mark['verdict'] ?? '',
+                array_sum($mark['hints']['taken'] ?? []),
                 ...array_map(fn (string $id) => $lines[$id]['points'] ?? '', array_keys(Rules::LINES)),
                 implode(' ', array_keys(array_filter($lines, fn (array $l) => isset($l['override'])))),
             ]);
@@ -42,6 +64,13 @@ class MarkList
      */
     private static function line($file, array $cells): void
     {
-        fputcsv($file, array_map(fn (string|int|float $cell) => is_string($cell) ? SpreadsheetCell::guarded($cell) : $cell, $cells), ',', '"', '', "\r\n");
+        fputcsv(
+            $file,
+            array_map(fn (string|int|float $cell) => is_string($cell) ? SpreadsheetCell::guarded($cell) : $cell, $cells),
+            ',',
+            '"',
+            '',
+            "\r\n",
+        );
     }
 }

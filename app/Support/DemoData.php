@@ -5,14 +5,20 @@ namespace App\Support;
 use Illuminate\Support\Facades\DB;
 
 /**
- * What was loaded as demo data, and what has been added since. Attempts of the demo people at the demo jobs are play and
+ * What was loaded as demo data, and what has been added since. Attempts of the demo people at the demo jobs are play
+ * and
  * belong to it; people, classes, jobs, models, kinds of parts and house rules do not.
  */
 class DemoData
 {
     private const OWN = [
-        'users' => ['person', 'people'], 'courses' => ['class', 'classes'], 'assignments' => ['job', 'jobs'], 'drafts' => ['model in the making', 'models in the making'],
-        'draft_steps' => ['edit of a model', 'edits of models'], 'part_kinds' => ['kind of part', 'kinds of parts'], 'mark_overrides' => ['line of a mark set by hand', 'lines of marks set by hand'],
+        'users' => ['person', 'people'],
+        'courses' => ['class', 'classes'],
+        'assignments' => ['job', 'jobs'],
+        'drafts' => ['model in the making', 'models in the making'],
+        'draft_steps' => ['edit of a model', 'edits of models'],
+        'part_kinds' => ['kind of part', 'kinds of parts'],
+        'mark_overrides' => ['line of a mark set by hand', 'lines of marks set by hand'],
     ];
 
     public static function remember(): void

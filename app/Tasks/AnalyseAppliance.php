@@ -25,7 +25,13 @@ class AnalyseAppliance implements Work
             throw new WorkError('The model has been changed since. Ask for it again.');
         }
         $plan = $appliance !== null ? $this->plans->ofAppliance($appliance) : $this->plans->ofAssignment($assignment);
-        $findings = Findings::of($plan, FaultSet::of($plan->model), $visit, memory: new Memory(), progress: fn (string $what, float $share) => $task->tell($share, $what));
+        $findings = Findings::of(
+            $plan,
+            FaultSet::of($plan->model),
+            $visit,
+            memory: new Memory(),
+            progress: fn (string $what, float $share) => $task->tell($share, $what),
+        );
         Analysis::query()->updateOrCreate(
             ['hash' => $hash, 'engine' => Assignment::ENGINE, 'visit' => $visit],
             ['result' => json_encode($findings->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)],

@@ -28,7 +28,13 @@ class GiveHint implements Work
         $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
         $plan = $this->plans->ofAssignment($assignment);
         $seen = $this->workbench->observations($attempt, $entry);
-        $tracker = new Tracker($plan, FaultSet::of($plan->model), $assignment->visit, new Memory(), Plans::unpackArrivals($assignment->arrivals));
+        $tracker = new Tracker(
+            $plan,
+            FaultSet::of($plan->model),
+            $assignment->visit,
+            new Memory(),
+            Plans::unpackArrivals($assignment->arrivals),
+        );
         $tracker->follow($seen, fn (int $i) => $task->tell($i / count($seen->entries)));
         $outcome = $entry->outcome;
         $outcome['seen'] = ['hint' => (new Hint($plan))->of($entry->act['grade'], $tracker)];

@@ -12,7 +12,9 @@ use App\Models\Task;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
-/** Gives a job. All faults of its model are run up to the visit first, which takes a while when it is the first on it. */
+/**
+ * Gives a job. All faults of its model are run up to the visit first, which takes a while when it is the first on it.
+ */
 class GiveJob implements Work
 {
     public function __construct(private readonly AssignJob $giving) {}
@@ -24,18 +26,34 @@ class GiveJob implements Work
         }
         $with = $task->payload['job'];
         $appliance = Appliance::query()->findOrFail($with['appliance']);
-        $this->giving->prepare($appliance, $with['visit'], fn (int $done, int $of) => $task->tell($done / max(1, $of), "Running each of $of faults up to the visit"));
+        $this->giving->prepare(
+            $appliance,
+            $with['visit'],
+            fn (int $done, int $of) => $task->tell($done / max(1, $of), "Running each of $of faults up to the visit"),
+        );
 
         $assignment = DB::transaction(function () use ($task, $with, $appliance): Assignment {
             $assignment = $this->giving->give(
-                User::query()->findOrFail($task->user_id), $appliance, Course::query()->findOrFail($with['course']), $with['trainees'], $with['title'],
-                $with['fault'], $with['visit'], $with['kind'], $with['complaint'], $with['seed'], $with['kit'], $with['stops'], RuleSet::query()->find($with['rules']),
+                User::query()->findOrFail($task->user_id),
+                $appliance,
+                Course::query()->findOrFail($with['course']),
+                $with['trainees'],
+                $with['title'],
+                $with['fault'],
+                $with['visit'],
+                $with['kind'],
+                $with['complaint'],
+                $with['seed'],
+                $with['kit'],
+                $with['stops'],
+                RuleSet::query()->find($with['rules']),
             );
             Task::query()->whereKey($task->id)->update(['result' => json_encode(['goes' => "/jobs/$assignment->id"])]);
 
             return $assignment;
         });
-        Analysis::want(User::query()->findOrFail($task->user_id), $assignment->hash, $assignment->visit); // for its answer key, and the perfect hand of its debriefs
+        // for its answer key, and the perfect hand of its debriefs
+        Analysis::want(User::query()->findOrFail($task->user_id), $assignment->hash, $assignment->visit);
 
         return ['goes' => "/jobs/$assignment->id"];
     }

@@ -6,7 +6,10 @@ use App\Building\DraftEditor;
 use App\Models\Task;
 use App\Models\User;
 
-/** Begins a draft of a document that was read and found good: its board is laid out, which takes a while for a large one. */
+/**
+ * Begins a draft of a document that was read and found good: its board is laid out, which takes a while for a large
+ * one.
+ */
 class ImportModel implements Work
 {
     public function __construct(private readonly DraftEditor $drafting) {}
@@ -14,8 +17,17 @@ class ImportModel implements Work
     public function do(Task $task): ?array
     {
         ['document' => $text, 'words' => $words] = $task->payload;
-        $draft = $this->drafting->begin(User::query()->findOrFail($task->user_id), json_decode($text, true, 64, JSON_THROW_ON_ERROR), $words, $task->subject);
-        Task::query()->whereKey($task->id)->update(['payload' => json_encode(['title' => $task->payload['title'], 'back' => $task->payload['back']])]);
+        $draft = $this->drafting->begin(
+            User::query()->findOrFail($task->user_id),
+            json_decode($text, true, 64, JSON_THROW_ON_ERROR),
+            $words,
+            $task->subject,
+        );
+        Task::query()
+            ->whereKey($task->id)
+            ->update([
+                'payload' => json_encode(['title' => $task->payload['title'], 'back' => $task->payload['back']]),
+            ]);
 
         return ['goes' => "/drafts/$draft->id"];
     }

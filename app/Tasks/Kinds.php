@@ -2,7 +2,10 @@
 
 namespace App\Tasks;
 
-/** The kinds of long work: what does it, which queue it goes to, and how urgent it is among all that one person waits for. */
+/**
+ * The kinds of long work: what does it, which queue it goes to, and how urgent it is among all that one person waits
+ * for.
+ */
 final class Kinds
 {
     /** Urgency from which on something may take minutes, and has a worker of its own. */

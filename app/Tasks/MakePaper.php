@@ -22,7 +22,12 @@ use OddSpark\Verbs\Sheet as DebriefSheet;
 /** Makes what is to be printed or taken away: debriefs, drawings, netlists. */
 class MakePaper implements Work
 {
-    public function __construct(private readonly Library $library, private readonly Running $running, private readonly Workbench $workbench, private readonly Plans $plans) {}
+    public function __construct(
+        private readonly Library $library,
+        private readonly Running $running,
+        private readonly Workbench $workbench,
+        private readonly Plans $plans,
+    ) {}
 
     public function do(Task $task): ?array
     {
@@ -45,10 +50,21 @@ class MakePaper implements Work
         $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
         $plan = $this->plans->ofAssignment($assignment);
 
-        return $this->pdf(DebriefSheet::html([
-            'title' => $assignment->title, 'who' => $attempt->user->name, 'model' => $plan->model->title(),
-            'fault' => FaultSet::of($plan->model)->get($assignment->fault)->title, 'when' => $attempt->handed_back_at?->toDateString() ?? '',
-        ], $attempt->mark + DebriefController::MARK, DebriefController::debrief($attempt)), 'portrait', 'A4');
+        return $this->pdf(
+            DebriefSheet::html(
+                [
+                    'title' => $assignment->title,
+                    'who' => $attempt->user->name,
+                    'model' => $plan->model->title(),
+                    'fault' => FaultSet::of($plan->model)->get($assignment->fault)->title,
+                    'when' => $attempt->handed_back_at?->toDateString() ?? '',
+                ],
+                $attempt->mark + DebriefController::MARK,
+                DebriefController::debrief($attempt),
+            ),
+            'portrait',
+            'A4',
+        );
     }
 
     private function ofDraft(Draft $draft, string $what): string
@@ -63,26 +79,51 @@ class MakePaper implements Work
             default => $this->chart($draft),
         };
 
-        return $as === 'svg' ? $svg : $this->pdf('<html><body style="margin:0"><img style="width:100%" src="data:image/svg+xml;base64,'.base64_encode($svg).'"></body></html>', 'landscape', 'A3');
+        return $as === 'svg'
+            ? $svg
+            : $this->pdf(
+                '<html><body style="margin:0"><img style="width:100%" src="data:image/svg+xml;base64,'.
+                    base64_encode($svg).
+                    '"></body></html>',
+                'landscape',
+                'A3',
+            );
     }
 
     private function chart(Draft $draft): string
     {
         $tape = $this->running->tape($draft, '', $this->workbench);
         $stretches = fn (array $list): array => array_map(fn (array $s) => [$s['from'], $s['to'], $s['value']], $list);
-        $lanes = array_map(fn (array $lane) => ['name' => $lane['name'], 'tone' => $lane['tone'], 'stretches' => $stretches($tape['perceived'][$lane['channel']] ?? [])], $draft->content()['tape']);
+        $lanes = array_map(
+            fn (array $lane) => [
+                'name' => $lane['name'],
+                'tone' => $lane['tone'],
+                'stretches' => $stretches($tape['perceived'][$lane['channel']] ?? []),
+            ],
+            $draft->content()['tape'],
+        );
         $states = [];
         foreach ($tape['states'] as $i => $s) {
             $states[] = [$s['at'], $tape['states'][$i + 1]['at'] ?? (float) $tape['until_s'], $s['title']];
         }
 
-        return Chart::svg($draft->title, $lanes, $states === [] ? [] : [['name' => 'Control', 'stretches' => $states]], (float) $tape['until_s']);
+        return Chart::svg(
+            $draft->title,
+            $lanes,
+            $states === [] ? [] : [['name' => 'Control', 'stretches' => $states]],
+            (float) $tape['until_s'],
+        );
     }
 
     private function pdf(string $html, string $orientation, string $size): string
     {
         $folder = storage_path('framework/cache');
-        $pdf = new Dompdf(['isRemoteEnabled' => false, 'isPhpEnabled' => false, 'tempDir' => $folder, 'fontCache' => $folder]);
+        $pdf = new Dompdf([
+            'isRemoteEnabled' => false,
+            'isPhpEnabled' => false,
+            'tempDir' => $folder,
+            'fontCache' => $folder,
+        ]);
         $pdf->loadHtml($html);
         $pdf->setPaper($size, $orientation);
         $pdf->render();

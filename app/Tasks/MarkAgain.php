@@ -19,7 +19,12 @@ class MarkAgain implements Work
         $rules = RuleSet::query()->find($task->payload['rules']);
         if ($attempt !== null && $rules !== null) {
             $by = User::query()->findOrFail($task->user_id);
-            $this->judging->again($attempt, $rules->rules(), $by, fn (int $done, int $of) => $task->tell($done / max(1, $of)));
+            $this->judging->again(
+                $attempt,
+                $rules->rules(),
+                $by,
+                fn (int $done, int $of) => $task->tell($done / max(1, $of)),
+            );
         }
 
         return null;

@@ -27,13 +27,34 @@ class WeighPairs implements Work
         $universe = FaultSet::of($plan->model);
         $seen = $this->workbench->observations($attempt);
         $memory = new Memory();
-        $steps = (new Tracker($plan, $universe, $assignment->visit, $memory, Plans::unpackArrivals($assignment->arrivals)))->follow($seen);
-        $pairs = Pairs::of($plan, $universe, $seen, $steps, $memory, progress: fn (int $done, int $of) => $task->tell($done / max(1, $of)));
+        $steps = (new Tracker(
+            $plan,
+            $universe,
+            $assignment->visit,
+            $memory,
+            Plans::unpackArrivals($assignment->arrivals),
+        ))->follow($seen);
+        $pairs = Pairs::of(
+            $plan,
+            $universe,
+            $seen,
+            $steps,
+            $memory,
+            progress: fn (int $done, int $of) => $task->tell($done / max(1, $of)),
+        );
         $left = [];
         foreach (array_slice($pairs->left->ranked(), 0, self::SHOWN) as $id => $share) {
             $left[] = ['title' => $pairs->faultSet->get((string) $id)->title, 'share' => round($share, 3)];
         }
-        $attempt->update(['pairs' => ['share' => 1, 'left' => $pairs->left->count(), 'run' => $pairs->run, 'of' => $pairs->of, 'likeliest' => $left]]);
+        $attempt->update([
+            'pairs' => [
+                'share' => 1,
+                'left' => $pairs->left->count(),
+                'run' => $pairs->run,
+                'of' => $pairs->of,
+                'likeliest' => $left,
+            ],
+        ]);
 
         return null;
     }

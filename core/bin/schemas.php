@@ -10,5 +10,8 @@ $local = __DIR__.'/../vendor/autoload.php';
 require is_file($local) ? $local : __DIR__.'/../../vendor/autoload.php';
 
 foreach (['actions' => ActionLog::schema()] as $name => $schema) {
-    file_put_contents(__DIR__."/../schema/$name.json", json_encode($schema, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES)."\n");
+    file_put_contents(
+        __DIR__."/../schema/$name.json",
+        json_encode($schema, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES)."\n",
+    );
 }

@@ -9,7 +9,28 @@ use PHPUnit\Framework\TestCase;
 /** The walls: each room uses only the rooms before it, and only the library reads files. */
 final class ArchitectureTest extends TestCase
 {
-    private const ORDER = ['Trade', 'Circuit', 'Parts', 'Sequence', 'Process', 'Appliance', 'Wiring', 'Faults', 'Meter', 'Run', 'Senses', 'Instruments', 'Acts', 'Bench', 'Suspects', 'Marking', 'Building', 'Verbs'];
+    private const ORDER = [
+        'Trade',
+        'Circuit',
+        'Parts',
+        'Sequence',
+        'Process',
+        'Appliance',
+        'Wiring',
+        'Faults',
+        'Meter',
+        'Run',
+        'Senses',
+        'Instruments',
+        'Acts',
+        'Bench',
+        'Suspects',
+        'Marking',
+        'Building',
+        'Verbs',
+    ];
+
+    private const LONGEST = 120;
 
     public function test_rooms_depend_only_on_those_before_them(): void
     {
@@ -17,9 +38,12 @@ final class ArchitectureTest extends TestCase
         $seen = 0;
         foreach ($this->files() as $file => $code) {
             $room = explode('/', $file)[0];
-            $allowed = $room === 'Drawing'
-                ? ['Appliance', 'Wiring', 'Drawing']
-                : (in_array($room, ['Building', 'Verbs'], true) ? [...self::ORDER, 'Drawing'] : array_slice(self::ORDER, 0, (int) array_search($room, self::ORDER, true) + 1));
+            $allowed =
+                $room === 'Drawing'
+                    ? ['Appliance', 'Wiring', 'Drawing']
+                    : (in_array($room, ['Building', 'Verbs'], true)
+                        ? [...self::ORDER, 'Drawing']
+                        : array_slice(self::ORDER, 0, (int) array_search($room, self::ORDER, true) + 1));
             self::assertContains($room, [...self::ORDER, 'Drawing'], "$room is not in the plan of the core");
             preg_match_all('/OddSpark\\\\(\w+)\\\\/', $code, $found);
             $seen += count($found[1]);
@@ -37,10 +61,19 @@ final class ArchitectureTest extends TestCase
     {
         $wrong = [];
         foreach ($this->files() as $file => $code) {
-            if (preg_match('/Illuminate|\b(time|microtime|hrtime|date|rand|mt_rand|random_int|uniqid|shuffle|array_rand)\s*\(/', $code, $m)) {
+            if (
+                preg_match(
+                    '/Illuminate|\b(time|microtime|hrtime|date|rand|mt_rand|random_int|uniqid|shuffle|array_rand)\s*\(/',
+                    $code,
+                    $m,
+                )
+            ) {
                 $wrong[] = "$file: $m[0]";
             }
-            if (preg_match('/\b(file_get_contents|file_put_contents|fopen|is_file|glob)\s*\(/', $code) && ! in_array($file, ['Appliance/Library.php', 'Appliance/Schema.php'], true)) {
+            if (
+                preg_match('/\b(file_get_contents|file_put_contents|fopen|is_file|glob)\s*\(/', $code) &&
+                ! in_array($file, ['Appliance/Library.php', 'Appliance/Schema.php'], true)
+            ) {
                 $wrong[] = "$file touches files";
             }
         }
@@ -55,20 +88,47 @@ final class ArchitectureTest extends TestCase
                 continue;
             }
             // one compared with a type, one asked for its family, a family by its name
-            if (preg_match('/\[\'(type|family)\'\]( \?\? \'\'\))? [!=]==|in_array\([^,]*\[\'(type|family)\'\]|Family::(?!tryFrom|Own\b)\w+/', $code, $m)) {
+            if (
+                preg_match(
+                    '/\[\'(type|family)\'\]( \?\? \'\'\))? [!=]==|in_array\([^,]*\[\'(type|family)\'\]|Family::(?!tryFrom|Own\b)\w+/',
+                    $code,
+                    $m,
+                )
+            ) {
                 $wrong[] = "$file: $m[0]";
             }
         }
         self::assertSame([], $wrong);
     }
 
+    public function test_lines_are_short_enough_to_be_read(): void
+    {
+        $long = [];
+        foreach ($this->files() as $file => $code) {
+            foreach (explode("\n", $code) as $i => $line) {
+                // a sentence or a pattern in one piece, and a type that has a name, may be longer
+                $isOnePiece = preg_match('/^\s*(\* @phpstan-type |.*[\'"].{60,}[\'"])/', $line) === 1;
+                if (mb_strlen($line) > self::LONGEST && ! $isOnePiece) {
+                    $long[] = "$file:".($i + 1);
+                }
+            }
+        }
+        self::assertSame([], $long);
+    }
+
     /** @return iterable<string, string> */
     private function files(): iterable
     {
         $root = realpath(__DIR__.'/../src');
-        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator((string) $root, \FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach (
+            new \RecursiveIteratorIterator(
+                new \RecursiveDirectoryIterator((string) $root, \FilesystemIterator::SKIP_DOTS),
+            ) as $file
+        ) {
             if ($file->getExtension() === 'php') {
-                yield substr($file->getPathname(), strlen((string) $root) + 1) => (string) file_get_contents($file->getPathname());
+                yield substr($file->getPathname(), strlen((string) $root) + 1) => (string) file_get_contents(
+                    $file->getPathname(),
+                );
             }
         }
     }

@@ -37,19 +37,48 @@ final class Fixtures
     public static function small(array $parts, array $wires, array $process = [], array $more = []): Model
     {
         $document = [
-            'odd_spark_model' => 1, 'name' => 'small', 'title' => 'A few parts', 'supply' => ['hertz' => 60, 'volts' => 120, 'region' => 'NA'],
-            'parts' => [], 'wires' => [], 'process' => $process,
-            'universe' => ['wire_modes' => ['open' => ['title' => 'broken inside', 'set' => ['body.open' => true], 'weight' => 0.2, 'repair' => 'wire']]],
-            'household' => ['rooms' => [['of' => 'none', 'wants' => 70, 'calls' => ['by' => 'none']]], 'heat' => ['none' => ['lit']], 'cycle' => ['none' => ['lit']]],
+            'odd_spark_model' => 1,
+            'name' => 'small',
+            'title' => 'A few parts',
+            'supply' => ['hertz' => 60, 'volts' => 120, 'region' => 'NA'],
+            'parts' => [],
+            'wires' => [],
+            'process' => $process,
+            'universe' => [
+                'wire_modes' => [
+                    'open' => [
+                        'title' => 'broken inside',
+                        'set' => ['body.open' => true],
+                        'weight' => 0.2,
+                        'repair' => 'wire',
+                    ],
+                ],
+            ],
+            'household' => [
+                'rooms' => [['of' => 'none', 'wants' => 70, 'calls' => ['by' => 'none']]],
+                'heat' => ['none' => ['lit']],
+                'cycle' => ['none' => ['lit']],
+            ],
             'tape' => [['channel' => 'none', 'name' => 'Nothing', 'tone' => 'lamp']],
-            'visits' => ['cold' => ['title' => 'Found cold', 'notices_s' => 1, 'household' => [], 'arrives' => ['after_s' => 1]]],
+            'visits' => [
+                'cold' => ['title' => 'Found cold', 'notices_s' => 1, 'household' => [], 'arrives' => ['after_s' => 1]],
+            ],
         ];
         $n = 0;
         foreach ($parts as $id => $part) {
-            $document['parts'][] = ['id' => $id, 'label' => ucfirst($id), 'at' => [200 * ($n % 40), 100 * intdiv($n++, 40)]] + (is_string($part) ? ['kind' => $part] : $part);
+            $document['parts'][] =
+                ['id' => $id, 'label' => ucfirst($id), 'at' => [200 * ($n % 40), 100 * intdiv($n++, 40)]] +
+                (is_string($part) ? ['kind' => $part] : $part);
         }
         foreach ($wires as $i => $wire) {
-            $document['wires'][] = ($wire[2] ?? []) + ['id' => "w$i", 'from' => $wire[0], 'to' => $wire[1], 'colour' => 'red', 'awg' => 18, 'feet' => 1.5];
+            $document['wires'][] = ($wire[2] ?? []) + [
+                'id' => "w$i",
+                'from' => $wire[0],
+                'to' => $wire[1],
+                'colour' => 'red',
+                'awg' => 18,
+                'feet' => 1.5,
+            ];
         }
 
         return (new Library())->resolve($more + $document);

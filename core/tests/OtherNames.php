@@ -16,22 +16,36 @@ final class OtherNames
     {
         mt_srand($seed);
         $document = Library::parse((string) file_get_contents(__DIR__.'/../models/furnace-80.json'));
-        $ids = array_values(array_unique([...array_column($document['parts'], 'id'), ...array_column($document['wires'], 'id'), ...array_keys($document['process'])]));
-        $other = array_map(fn (int $i) => 'x'.chr(97 + $i % 26).$i, array_keys($ids));
+        $ids = array_values(
+            array_unique([
+                ...array_column($document['parts'], 'id'),
+                ...array_column($document['wires'], 'id'),
+                ...array_keys($document['process']),
+            ]),
+        );
+        $other = array_map(fn (int $i) => 'x'.chr(97 + ($i % 26)).$i, array_keys($ids));
         shuffle($other);
         $rename = array_combine($ids, $other);
-        $as = fn (string $id): string => preg_replace_callback('/^[a-z0-9-]+/', fn (array $m) => $rename[$m[0]] ?? $m[0], $id) ?? $id;
+        $as = fn (string $id): string => preg_replace_callback(
+            '/^[a-z0-9-]+/',
+            fn (array $m) => $rename[$m[0]] ?? $m[0],
+            $id,
+        ) ?? $id;
         $d = self::renamed($document, $as);
         foreach (['process', 'weights'] as $keyed) {
             $d[$keyed] = array_combine(array_map($as, array_keys($d[$keyed] ?? [])), $d[$keyed] ?? []);
         }
         $d['visits']['hot']['arrives']['unlike'] = [$as('board.lamp') => 'steady'];
         foreach (['heat', 'cycle', 'air', 'smell', 'hum'] as $what) {
-            $d['household'][$what] = array_combine(array_map($as, array_keys($document['household'][$what])), $document['household'][$what]);
+            $d['household'][$what] = array_combine(
+                array_map($as, array_keys($document['household'][$what])),
+                $document['household'][$what],
+            );
         }
         ksort($d['process']);
         shuffle($d['parts']);
-        $cable = array_filter($d['wires'], fn (array $w) => isset($w['cable'])); // how the conductors lie in a cable is their order
+        // how the conductors lie in a cable is their order
+        $cable = array_filter($d['wires'], fn (array $w) => isset($w['cable']));
         shuffle($d['wires']);
         foreach ($d['wires'] as $i => $w) {
             $d['wires'][$i] = isset($w['cable']) ? array_shift($cable) : $w;
@@ -52,7 +66,26 @@ final class OtherNames
         foreach ($value as $key => $v) {
             if (is_array($v) && $key !== 'cables') {
                 $value[$key] = self::renamed($v, $as);
-            } elseif (is_string($v) && ! in_array($key, ['kind', 'type', 'cable', 'name', 'title', 'label', 'colour', 'instrument', 'thing', 'sense', 'lever'], true)) {
+            } elseif (
+                is_string($v) &&
+                ! in_array(
+                    $key,
+                    [
+                        'kind',
+                        'type',
+                        'cable',
+                        'name',
+                        'title',
+                        'label',
+                        'colour',
+                        'instrument',
+                        'thing',
+                        'sense',
+                        'lever',
+                    ],
+                    true,
+                )
+            ) {
                 $value[$key] = $as($v);
             }
         }

@@ -79,7 +79,9 @@ final class TestRig
             return 0.0;
         }
         $found = false;
-        $this->state = $this->machine->advance($this->state, $from + (int) round(1000 * $most), function (MachineState $s) use ($is, &$found): bool {
+        $this->state = $this->machine->advance($this->state, $from + (int) round(1000 * $most), function (
+            MachineState $s,
+        ) use ($is, &$found): bool {
             $this->state = $s;
 
             return $found = (bool) $is($this);
@@ -116,7 +118,14 @@ final class TestRig
     /** A process value set by an outside hand: a room that was heated, a level that fell. */
     public function put(string $process, float $value): self
     {
-        $this->state = $this->state->withSlots([$process => ['course' => Response::still($this->state->tick, $value), 'aim' => null, 'sampled' => [], 'leader' => null]]);
+        $this->state = $this->state->withSlots([
+            $process => [
+                'course' => Response::still($this->state->tick, $value),
+                'aim' => null,
+                'sampled' => [],
+                'leader' => null,
+            ],
+        ]);
         $this->state = $this->machine->settle($this->state);
 
         return $this;

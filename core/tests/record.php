@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 /*
- * The record: a digest of what is computed for every call, worked attempt and model. A change that is meant to change nothing
+ * The record: a digest of what is computed for every call, worked attempt and model. A change that is meant to change
+ * nothing
  * leaves it the same to the byte; one that is meant to shows where.
  *
  *   php core/tests/record.php            compares with core/tests/record.txt, says what differs
@@ -39,7 +40,9 @@ use OddSpark\Wiring\Checks;
 use OddSpark\Wiring\Circuits;
 use OddSpark\Wiring\Nets;
 
-require is_file(__DIR__.'/../vendor/autoload.php') ? __DIR__.'/../vendor/autoload.php' : __DIR__.'/../../vendor/autoload.php';
+require is_file(__DIR__.'/../vendor/autoload.php')
+    ? __DIR__.'/../vendor/autoload.php'
+    : __DIR__.'/../../vendor/autoload.php';
 
 /** All that is recorded, as texts by name. */
 final class Recorded
@@ -57,7 +60,9 @@ final class Recorded
         }
         foreach (['call' => 'calls', 'worked' => 'worked'] as $what => $folder) {
             foreach (glob(__DIR__."/$folder/*.json") ?: [] as $file) {
-                $all["$what ".basename($file, '.json')] = fn () => self::attempt(json_decode((string) file_get_contents($file), true));
+                $all["$what ".basename($file, '.json')] = fn () => self::attempt(
+                    json_decode((string) file_get_contents($file), true),
+                );
             }
         }
 
@@ -74,11 +79,23 @@ final class Recorded
         $plan = TestRig::plan($worked['model']);
         $faultSet = FaultSet::of($plan->model);
         $rules = Marking::rules($worked['rules'] ?? 'first-year');
-        $entries = array_map(fn (array $e) => array_intersect_key($e, ['at_s' => 1, 'act' => 1] + Catalogue::all()[$e['act']]::fields()), $worked['entries']);
+        $entries = array_map(
+            fn (array $e) => array_intersect_key($e, ['at_s' => 1, 'act' => 1] + Catalogue::all()[$e['act']]::fields()),
+            $worked['entries'],
+        );
         $log = ActionLog::of(['odd_spark_actions' => 1, 'seed' => $worked['seed'] ?? 7, 'entries' => $entries]);
         $fault = $faultSet->get($worked['fault']);
         $memory = new Memory();
-        $attempt = Attempt::run($plan, $fault, $log, $worked['visit'], $memory, null, Kit::of($worked['kit'] ?? []), $rules->stops);
+        $attempt = Attempt::run(
+            $plan,
+            $fault,
+            $log,
+            $worked['visit'],
+            $memory,
+            null,
+            Kit::of($worked['kit'] ?? []),
+            $rules->stops,
+        );
         $seen = $attempt->observations;
         $tracker = new Tracker($plan, $faultSet, $seen->visit, $memory);
         $steps = $tracker->follow($seen);
@@ -87,13 +104,21 @@ final class Recorded
         $account = Marking::account($plan, $faultSet, $worked['fault'], $seen);
 
         return [
-            'complaint' => $attempt->arrival->complaint, 'state' => self::sorted($attempt->state->toArray()), 'seen' => $seen->toArray(),
+            'complaint' => $attempt->arrival->complaint,
+            'state' => self::sorted($attempt->state->toArray()),
+            'seen' => $seen->toArray(),
             'log' => array_map(fn (array $e) => (new Wording($plan->model))->entry(...$e), $seen->entries),
             'suspects' => array_map(fn ($step) => [$step->count(), $step->unknownShare(), $step->ranked()], $steps),
             'next' => array_map(fn ($c) => $c->toArray(), $choices),
             'mark' => Marker::of($account)->mark($rules)->toArray(),
             'debrief' => (new Debrief($account))->toArray(),
-            'spice' => SpiceDeck::of($attempt->bench->machine(), $attempt->state, $fault->id, $attempt->state->tick / 1000, false),
+            'spice' => SpiceDeck::of(
+                $attempt->bench->machine(),
+                $attempt->state,
+                $fault->id,
+                $attempt->state->tick / 1000,
+                false,
+            ),
         ];
     }
 
@@ -102,7 +127,14 @@ final class Recorded
      */
     private static function sorted(array $state): array
     {
-        $state += $state['taps'] + ['gauge' => null, 'probe' => null, 'draught' => null, 'analyser' => null, 'smoke' => null, 'oil_gauge' => null];
+        $state += $state['taps'] + [
+            'gauge' => null,
+            'probe' => null,
+            'draught' => null,
+            'analyser' => null,
+            'smoke' => null,
+            'oil_gauge' => null,
+        ];
         unset($state['taps']);
         if ($state['unsaid'] === []) {
             unset($state['unsaid']);
@@ -145,7 +177,12 @@ final class Recorded
             $figures[$id] = Parameters::of($part->kind, $part->params, $plan->model->region());
         }
 
-        return [(new SafetyTest($plan, $visit))->report(), array_map(fn (array $a) => [$a, $why->of($a['id'])], $why->askable()), $run->everywhere(), $figures];
+        return [
+            (new SafetyTest($plan, $visit))->report(),
+            array_map(fn (array $a) => [$a, $why->of($a['id'])], $why->askable()),
+            $run->everywhere(),
+            $figures,
+        ];
     }
 
     /** What the bench says to every act on every part: whether it can be done, what it risks, what it does. */
@@ -168,22 +205,60 @@ final class Recorded
         foreach (['shut', 'open'] as $door) {
             foreach (array_keys($plan->model->parts()) as $part) {
                 $kind = $plan->model->kindOf((string) $part);
-                $own = array_values(array_filter(array_keys($plan->places), fn (string $p) => str_starts_with($p, "$part.")));
-                foreach ([
-                    ['look'], ['listen'], ['feel'], ['turn'], ['push', 'to' => 'in'], ['suck', 'to' => 'on'], ['tap'], ['clock'], ['batteries'], ['reset'],
-                    ['fuse', 'amps' => 0], ['fuse', 'amps' => 30], ['mend', 'how' => 'replace'], ['mend', 'how' => 'clean'], ['plug', 'to' => 'off'], ['spare', 'spare' => (string) array_key_first($kind->spares ?: ['x' => 1])],
-                    ['jump', 'from' => $own[0] ?? $part, 'to' => end($own) ?: $part], ['tester', 'place' => $place((string) $part)],
-                    ...array_map(fn (string $lever) => ['set', 'lever' => $lever, 'to' => $kind->settings[$lever]->ends()[0]], array_keys($kind->settings)),
-                ] as $with) {
+                $own = array_values(
+                    array_filter(array_keys($plan->places), fn (string $p) => str_starts_with($p, "$part.")),
+                );
+                foreach (
+                    [
+                        ['look'],
+                        ['listen'],
+                        ['feel'],
+                        ['turn'],
+                        ['push', 'to' => 'in'],
+                        ['suck', 'to' => 'on'],
+                        ['tap'],
+                        ['clock'],
+                        ['batteries'],
+                        ['reset'],
+                        ['fuse', 'amps' => 0],
+                        ['fuse', 'amps' => 30],
+                        ['mend', 'how' => 'replace'],
+                        ['mend', 'how' => 'clean'],
+                        ['plug', 'to' => 'off'],
+                        ['spare', 'spare' => (string) array_key_first($kind->spares ?: ['x' => 1])],
+                        ['jump', 'from' => $own[0] ?? $part, 'to' => end($own) ?: $part],
+                        ['tester', 'place' => $place((string) $part)],
+                        ...array_map(
+                            fn (string $lever) => ['set', 'lever' => $lever, 'to' => $kind->settings[$lever]->ends()[0]],
+                            array_keys($kind->settings),
+                        ),
+                    ] as $with
+                ) {
                     $name = array_shift($with);
-                    $json = ['at_s' => 5, 'act' => $name] + $with + (isset(Catalogue::all()[$name]::fields()['part']) ? ['part' => (string) $part] : []);
+                    $json =
+                        ['at_s' => 5, 'act' => $name] +
+                        $with +
+                        (isset(Catalogue::all()[$name]::fields()['part']) ? ['part' => (string) $part] : []);
                     $state = $bench->arrive($visit)->state->with(door: $door);
                     $bench->resume($state);
                     try {
                         [$after, $outcome] = $bench->do($state, Catalogue::act($json));
                         $was = self::sorted($state->toArray());
-                        $changed = array_filter(self::sorted($after->toArray()), fn ($v, $k) => $k !== 'slots' && ($was[$k] ?? null) !== $v, ARRAY_FILTER_USE_BOTH);
-                        $found[] = [$json, $door, $outcome->seen, $outcome->reading?->toArray(), $outcome->refused, $outcome->dangers, $changed, hash('sha256', serialize($after->slots))];
+                        $changed = array_filter(
+                            self::sorted($after->toArray()),
+                            fn ($v, $k) => $k !== 'slots' && ($was[$k] ?? null) !== $v,
+                            ARRAY_FILTER_USE_BOTH,
+                        );
+                        $found[] = [
+                            $json,
+                            $door,
+                            $outcome->seen,
+                            $outcome->reading?->toArray(),
+                            $outcome->refused,
+                            $outcome->dangers,
+                            $changed,
+                            hash('sha256', serialize($after->slots)),
+                        ];
                     } catch (ActError|\OddSpark\Run\RunError $e) {
                         $found[] = [$json, $door, $e->getMessage()];
                     }
@@ -209,7 +284,11 @@ $processes = (int) ($option('--processes') ?? 2);
 $write = in_array('--write', $words, true);
 $only = array_values(array_diff($words, ['--write']));
 
-$all = array_filter(Recorded::all(), fn (string $name) => $only === [] || array_filter($only, fn (string $o) => str_starts_with($name, $o)) !== [], ARRAY_FILTER_USE_KEY);
+$all = array_filter(
+    Recorded::all(),
+    fn (string $name) => $only === [] || array_filter($only, fn (string $o) => str_starts_with($name, $o)) !== [],
+    ARRAY_FILTER_USE_KEY,
+);
 $into = (string) tempnam(sys_get_temp_dir(), 'record');
 $children = [];
 for ($n = 0; $n < $processes; $n++) {
@@ -222,7 +301,14 @@ for ($n = 0; $n < $processes; $n++) {
     $lines = '';
     foreach (array_values(array_map(null, array_keys($all), $all)) as $i => [$name, $make]) {
         if ($i % $processes === $n) {
-            $text = json_encode($make(), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_PARTIAL_OUTPUT_ON_ERROR);
+            $text = json_encode(
+                $make(),
+                JSON_THROW_ON_ERROR |
+                    JSON_PRETTY_PRINT |
+                    JSON_UNESCAPED_UNICODE |
+                    JSON_PRESERVE_ZERO_FRACTION |
+                    JSON_PARTIAL_OUTPUT_ON_ERROR,
+            );
             $lines .= hash('sha256', $text)." $name\n";
             if ($keep !== null) {
                 @mkdir($keep, 0777, true);
@@ -256,9 +342,14 @@ if ($write) {
     $then = $now + $then;
     $now += $only === [] ? [] : $then;
     ksort($now);
-    file_put_contents($file, implode('', array_map(fn (string $name, string $digest) => "$digest $name\n", array_keys($now), $now)));
+    file_put_contents(
+        $file,
+        implode('', array_map(fn (string $name, string $digest) => "$digest $name\n", array_keys($now), $now)),
+    );
 }
-$differ = array_keys(array_filter($now, fn (string $digest, string $name) => ($then[$name] ?? '') !== $digest, ARRAY_FILTER_USE_BOTH));
+$differ = array_keys(
+    array_filter($now, fn (string $digest, string $name) => ($then[$name] ?? '') !== $digest, ARRAY_FILTER_USE_BOTH),
+);
 $missing = $only === [] ? array_diff_key($then, $now) : [];
 foreach ($differ as $name) {
     echo "differs: $name\n";

@@ -10,7 +10,12 @@ class UserFactory extends Factory
 {
     public function definition(): array
     {
-        return ['name' => fake()->firstName(), 'email' => fake()->unique()->safeEmail(), 'role' => User::TRAINEE, 'password' => 'copper-lamp'];
+        return [
+            'name' => fake()->firstName(),
+            'email' => fake()->unique()->safeEmail(),
+            'role' => User::TRAINEE,
+            'password' => 'copper-lamp',
+        ];
     }
 
     public function instructor(): static

@@ -21,7 +21,8 @@ return new class() extends Migration {
         Schema::create('marks', function (Blueprint $table) {
             $table->id();
             $table->foreignId('attempt_id')->constrained()->cascadeOnDelete();
-            $table->foreignId('user_id')->nullable()->constrained()->nullOnDelete(); // who asked for it; null: the hand-back
+            // who asked for it; null: the hand-back
+            $table->foreignId('user_id')->nullable()->constrained()->nullOnDelete();
             $table->unsignedInteger('engine');
             $table->json('rules');
             $table->longText('result');

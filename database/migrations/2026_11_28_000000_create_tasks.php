@@ -43,12 +43,17 @@ return new class() extends Migration {
         // what was being worked out under the former scheme is asked for anew
         DB::table('jobs')->delete();
         DB::table('analyses')->whereNull('result')->delete();
-        DB::table('attempts')->whereNotNull('pairs')->whereRaw("JSON_EXTRACT(pairs, '$.left') IS NULL")->update(['pairs' => null]);
+        DB::table('attempts')
+            ->whereNotNull('pairs')
+            ->whereRaw("JSON_EXTRACT(pairs, '$.left') IS NULL")
+            ->update(['pairs' => null]);
         Schema::table('attempts', function (Blueprint $table) {
             $table->dropColumn('marking');
             $table->unsignedSmallInteger('entries_count')->default(0);
         });
-        DB::statement('UPDATE attempts SET entries_count = LEAST(65535, (SELECT COUNT(*) FROM entries WHERE entries.attempt_id = attempts.id))');
+        DB::statement(
+            'UPDATE attempts SET entries_count = LEAST(65535, (SELECT COUNT(*) FROM entries WHERE entries.attempt_id = attempts.id))',
+        );
         Schema::table('analyses', fn (Blueprint $table) => $table->dropColumn(['doing', 'share', 'error']));
     }
 

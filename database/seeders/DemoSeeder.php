@@ -24,13 +24,21 @@ class DemoSeeder extends Seeder
 
     private const TRAINEES = ['Tova', 'Brannoc', 'Isolde', 'Marek', 'Priya', 'Oyelaran', 'Sunniva', 'Wendell'];
 
-    public function __construct(private readonly AssignJob $giving, private readonly Workbench $workbench, private readonly MarkAttempts $judging, private readonly DraftEditor $drafting) {}
+    public function __construct(
+        private readonly AssignJob $giving,
+        private readonly Workbench $workbench,
+        private readonly MarkAttempts $judging,
+        private readonly DraftEditor $drafting,
+    ) {}
 
     public function run(): void
     {
         RuleSet::ship();
         $instructor = $this->person('Ines Calloway', 'ines', User::INSTRUCTOR);
-        $course = Course::query()->create(['instructor_id' => $instructor->id, 'name' => 'Heating controls, evening class']);
+        $course = Course::query()->create([
+            'instructor_id' => $instructor->id,
+            'name' => 'Heating controls, evening class',
+        ]);
         foreach (self::TRAINEES as $name) {
             $course->trainees()->attach($this->person($name, mb_strtolower($name), User::TRAINEE)->id);
         }
@@ -40,17 +48,67 @@ class DemoSeeder extends Seeder
         $furnace = $shipped['furnace-80'];
         $all = $course->trainees()->pluck('users.id')->all();
 
-        $bindery = $this->giving->give($instructor, $furnace, $course, $all, 'Bookbinder\'s workshop: fan runs, no heat', 'limit:stuck-open', 'cold', 'practice',
-            'We have no heat at all in the bindery. The fan never stops, the paper is curling.', 41);
-        $this->giving->give($instructor, $furnace, $course, $all, 'Seed library: went cold at noon', 'igniter:cracked', 'cold', 'practice',
-            'No heat since noon. Something smelt for a moment, then nothing more. The seed trays must not freeze.', 42);
-        $this->giving->give($instructor, $furnace, $course, array_slice($all, 0, 6), 'Ferry ticket hall: on and off', 'filter:blocked@nearly', 'hot', 'exam',
-            'It was heating, then the burner quit. It does that over and over on cold days.', 43);
+        $bindery = $this->giving->give(
+            $instructor,
+            $furnace,
+            $course,
+            $all,
+            'Bookbinder\'s workshop: fan runs, no heat',
+            'limit:stuck-open',
+            'cold',
+            'practice',
+            'We have no heat at all in the bindery. The fan never stops, the paper is curling.',
+            41,
+        );
+        $this->giving->give(
+            $instructor,
+            $furnace,
+            $course,
+            $all,
+            'Seed library: went cold at noon',
+            'igniter:cracked',
+            'cold',
+            'practice',
+            'No heat since noon. Something smelt for a moment, then nothing more. The seed trays must not freeze.',
+            42,
+        );
+        $this->giving->give(
+            $instructor,
+            $furnace,
+            $course,
+            array_slice($all, 0, 6),
+            'Ferry ticket hall: on and off',
+            'filter:blocked@nearly',
+            'hot',
+            'exam',
+            'It was heating, then the burner quit. It does that over and over on cold days.',
+            43,
+        );
 
-        $this->giving->give($instructor, $shipped['mid-position-230'], $course, array_slice($all, 2, 3), 'Crew house: radiators only along with the bath', 'three-port:motor-dead', 'winter', 'practice',
-            'The radiators get a little warm when the hot water comes on, and never otherwise.', 44);
-        $this->giving->give($instructor, $shipped['zones-hydronic'], $course, array_slice($all, 4, 4), 'Music school: practice rooms far too warm', 'zv2:seized-open', 'evening', 'practice',
-            'It gets too warm in the practice rooms, and the boiler never rests.', 45);
+        $this->giving->give(
+            $instructor,
+            $shipped['mid-position-230'],
+            $course,
+            array_slice($all, 2, 3),
+            'Crew house: radiators only along with the bath',
+            'three-port:motor-dead',
+            'winter',
+            'practice',
+            'The radiators get a little warm when the hot water comes on, and never otherwise.',
+            44,
+        );
+        $this->giving->give(
+            $instructor,
+            $shipped['zones-hydronic'],
+            $course,
+            array_slice($all, 4, 4),
+            'Music school: practice rooms far too warm',
+            'zv2:seized-open',
+            'evening',
+            'practice',
+            'It gets too warm in the practice rooms, and the boiler never rests.',
+            45,
+        );
 
         $this->attempt($bindery, 'brannoc', $this->good());
         $this->attempt($bindery, 'isolde', $this->hasty());
@@ -61,17 +119,41 @@ class DemoSeeder extends Seeder
     private function making(User $one, User $other): void
     {
         $library = new Library();
-        $draft = $this->drafting->begin($one, ['title' => 'Letterpress shop, second furnace', 'name' => 'letterpress-shop'] + $library->document('furnace-standing-pilot'), 'Begun from "furnace-standing-pilot".');
-        $step = fn (User $by, array ...$edits) => $this->drafting->edit($draft, $by, (int) $draft->refresh()->step, $edits);
-        $step($one, ['do' => 'place', 'kind' => 'limit-switch', 'at' => [560, 330], 'label' => 'Second limit', 'id' => 'limit'], ['do' => 'link', 'part' => 'limit', 'name' => 'senses', 'to' => 'exchanger-metal']);
-        $step($one, ['do' => 'remove', 'wires' => ['w14']], ['do' => 'wire', 'from' => 'valve.TR', 'to' => 'limit.a', 'colour' => 'blue'], ['do' => 'wire', 'from' => 'limit.b', 'to' => 'transformer.X2', 'colour' => 'blue']);
+        $draft = $this->drafting->begin(
+            $one,
+            ['title' => 'Letterpress shop, second furnace', 'name' => 'letterpress-shop'] +
+                $library->document('furnace-standing-pilot'),
+            'Begun from "furnace-standing-pilot".',
+        );
+        $step = fn (User $by, array ...$edits) => $this->drafting->edit(
+            $draft,
+            $by,
+            (int) $draft->refresh()->step,
+            $edits,
+        );
+        $step(
+            $one,
+            ['do' => 'place', 'kind' => 'limit-switch', 'at' => [560, 330], 'label' => 'Second limit', 'id' => 'limit'],
+            ['do' => 'link', 'part' => 'limit', 'name' => 'senses', 'to' => 'exchanger-metal'],
+        );
+        $step(
+            $one,
+            ['do' => 'remove', 'wires' => ['w14']],
+            ['do' => 'wire', 'from' => 'valve.TR', 'to' => 'limit.a', 'colour' => 'blue'],
+            ['do' => 'wire', 'from' => 'limit.b', 'to' => 'transformer.X2', 'colour' => 'blue'],
+        );
         $step($other, ['do' => 'rewire', 'wire' => 'w02', 'awg' => 18]);
         $draft->steps()->where('number', 0)->update(['label' => 'as shipped']);
     }
 
     private function person(string $name, string $mailbox, string $role): User
     {
-        return User::query()->create(['name' => $name, 'email' => "$mailbox@demo.example", 'role' => $role, 'password' => self::PASSWORD]);
+        return User::query()->create([
+            'name' => $name,
+            'email' => "$mailbox@demo.example",
+            'role' => $role,
+            'password' => self::PASSWORD,
+        ]);
     }
 
     /** @param list<array<string, mixed>> $acts */

@@ -19,7 +19,11 @@ set_error_handler(fn (int $n, string $m, string $f, int $l) => throw new ErrorEx
 $leaves = function (array $value, array $path = []) use (&$leaves): array {
     $all = [];
     foreach ($value as $key => $v) {
-        is_array($v) ? array_push($all, ...$leaves($v, [...$path, $key])) : (is_int($v) || is_float($v) ? $all[] = [...$path, $key] : null);
+        is_array($v)
+            ? array_push($all, ...$leaves($v, [...$path, $key]))
+            : (is_int($v) || is_float($v)
+                ? ($all[] = [...$path, $key])
+                : null);
     }
 
     return $all;
@@ -33,7 +37,12 @@ foreach ($library->names() as $name) {
     $document = $library->document($name);
     $document['kinds'] = $library->draft($document)->document['kinds'];
     foreach ($leaves($document) as $n => $path) {
-        if ($n % $every !== 0 || in_array($path[0], ['odd_spark_model', 'board'], true) || array_intersect($path, ['at', 'via', 'size', 'version']) !== [] || $path[0] === 'parts' && end($path) === 'at') {
+        if (
+            $n % $every !== 0 ||
+            in_array($path[0], ['odd_spark_model', 'board'], true) ||
+            array_intersect($path, ['at', 'via', 'size', 'version']) !== [] ||
+            ($path[0] === 'parts' && end($path) === 'at')
+        ) {
             continue;
         }
         foreach ([0, -1, 1e9, 1e-9] as $figure) {
@@ -47,20 +56,38 @@ foreach ($library->names() as $name) {
             unset($place);
             $since = microtime(true);
             try {
-                $model = $library->resolve(json_decode((string) json_encode($changed, JSON_PRESERVE_ZERO_FRACTION), true));
+                $model = $library->resolve(
+                    json_decode((string) json_encode($changed, JSON_PRESERVE_ZERO_FRACTION), true),
+                );
                 Preview::of(Compiler::compile($model), Fault::none(), $model->visits()[0], 900_000, Running::memory());
             } catch (DocumentError) {
                 $refused++;
             } catch (RunError) {
                 $stopped++;
             } catch (Throwable $e) {
-                $bad[] = "$name /".implode('/', $path)." = $figure: ".get_class($e).' '.$e->getMessage().' '.basename($e->getFile()).':'.$e->getLine();
+                $bad[] =
+                    "$name /".
+                    implode('/', $path).
+                    " = $figure: ".
+                    get_class($e).
+                    ' '.
+                    $e->getMessage().
+                    ' '.
+                    basename($e->getFile()).
+                    ':'.
+                    $e->getLine();
             }
             $longest = max($longest, microtime(true) - $since);
         }
     }
 }
-printf("  %d figures tried: %d refused, %d stopped with a sentence, the longest %.1f s\n", $tried, $refused, $stopped, $longest);
+printf(
+    "  %d figures tried: %d refused, %d stopped with a sentence, the longest %.1f s\n",
+    $tried,
+    $refused,
+    $stopped,
+    $longest,
+);
 foreach (array_slice($bad, 0, 10) as $line) {
     echo "  $line\n";
 }

@@ -1,6 +1,7 @@
 <?php
 
-// Requests that are nearly right, over all endpoints of the running site: no error of ours, none that takes three seconds.
+// Requests that are nearly right, over all endpoints of the running site: no error of ours, none that takes three
+// seconds.
 
 declare(strict_types=1);
 require __DIR__.'/lib/client.php';
@@ -18,15 +19,33 @@ foreach (app('router')->getRoutes() as $route) {
         $routes[] = [$route->methods()[0], $route->uri()];
     }
 }
-$people = [Person::signedIn('ines'), Person::signedIn('brannoc'), Person::signedIn('isolde'), Person::signedIn('oona'), new Person('nobody')];
+$people = [
+    Person::signedIn('ines'),
+    Person::signedIn('brannoc'),
+    Person::signedIn('isolde'),
+    Person::signedIn('oona'),
+    new Person('nobody'),
+];
 $open = attempt($people[1], 2);
 $done = (int) database()->table('attempts')->whereNotNull('mark')->value('id');
 $model = App\Models\Appliance::query()->where('name', 'furnace-80')->firstOrFail();
 $document = $model->model();
-$requests = new Tests\Fuzz\Requests((int) ($argv[2] ?? 1), [
-    'appliance' => [(string) $model->id, '2', '5'], 'assignment' => ['1', '2', '3'], 'attempt' => [(string) $open, (string) $done], 'course' => ['1'],
-    'draft' => [(string) database()->table('drafts')->orderBy('id')->value('id')], 'task' => ['1', '2'], 'what' => ['model.json', 'wires.csv', 'netlist.cir', 'board.svg', 'x'], 'sum' => ['capacitor', 'rise', 'x'],
-], [...array_keys($document->wires()), 'limit.a', 'limit.b', 'board.C', 'board.R', 'w01.a', 'w02.b'], array_keys($document->parts()), $routes);
+$requests = new Tests\Fuzz\Requests(
+    (int) ($argv[2] ?? 1),
+    [
+        'appliance' => [(string) $model->id, '2', '5'],
+        'assignment' => ['1', '2', '3'],
+        'attempt' => [(string) $open, (string) $done],
+        'course' => ['1'],
+        'draft' => [(string) database()->table('drafts')->orderBy('id')->value('id')],
+        'task' => ['1', '2'],
+        'what' => ['model.json', 'wires.csv', 'netlist.cir', 'board.svg', 'x'],
+        'sum' => ['capacitor', 'rise', 'x'],
+    ],
+    [...array_keys($document->wires()), 'limit.a', 'limit.b', 'board.C', 'board.R', 'w01.a', 'w02.b'],
+    array_keys($document->parts()),
+    $routes,
+);
 $count = (int) ($argv[1] ?? 10_000);
 $statuses = [];
 $longest = 0.0;
@@ -41,7 +60,15 @@ for ($i = 0; $i < $count; $i++) {
         [$longest, $what] = [$s, "$method $path"];
     }
     if ($status >= 500 || $status === 0 || $s > LONGEST_S) {
-        $bad[] = sprintf('%d: %s %s %d after %.1f s %s', $i, $method, $path, $status, $s, substr((string) json_encode($body), 0, 400));
+        $bad[] = sprintf(
+            '%d: %s %s %d after %.1f s %s',
+            $i,
+            $method,
+            $path,
+            $status,
+            $s,
+            substr((string) json_encode($body), 0, 400),
+        );
     }
 }
 ksort($statuses);

@@ -11,7 +11,9 @@ const PROGRAMS = ['db', 'fpm-bench', 'fpm-pages', 'nginx', 'worker-marks', 'work
 
 $rounds = (int) ($argv[1] ?? 1);
 $conf = (string) getenv('SPARK_SUPERVISOR');
-$pidOf = fn (string $program): int => (int) shell_exec('supervisorctl -c '.escapeshellarg($conf)." pid $program 2>/dev/null");
+$pidOf = fn (string $program): int => (int) shell_exec(
+    'supervisorctl -c '.escapeshellarg($conf)." pid $program 2>/dev/null",
+);
 $childOf = fn (int $pid): int => (int) strtok((string) shell_exec("ps -o pid= --ppid $pid"), "\n");
 
 $people = array_map(Person::signedIn(...), ['tova', 'marek', 'sunniva']);
@@ -24,13 +26,22 @@ $work = function () use ($people, $attempts, $oona, $draft, &$acts, &$edits, &$t
     $tick++;
     foreach ($people as $i => $who) {
         $id = "k-$i-$tick";
-        [$status, $text] = $who->persist('POST', "/attempts/$attempts[$i]/acts", ['id' => $id, 'act' => 'look', 'part' => ['thermostat', 'breaker', 'cock'][$tick % 3], 'at_s' => 0.1 * $tick]);
+        [$status, $text] = $who->persist('POST', "/attempts/$attempts[$i]/acts", [
+            'id' => $id,
+            'act' => 'look',
+            'part' => ['thermostat', 'breaker', 'cock'][$tick % 3],
+            'at_s' => 0.1 * $tick,
+        ]);
         $status === 200 || fail("an act was not done: $status $text");
         $acts[] = [$attempts[$i], $id];
     }
     $id = "e-$tick";
     $step = (int) lately()->table('drafts')->where('id', $draft)->value('step');
-    [$status, $text] = $oona->persist('POST', "/drafts/$draft/edits", ['id' => $id, 'upon' => $step, 'edits' => [['do' => 'label', 'part' => 'limit', 'label' => "Limit $tick"]]]);
+    [$status, $text] = $oona->persist('POST', "/drafts/$draft/edits", [
+        'id' => $id,
+        'upon' => $step,
+        'edits' => [['do' => 'label', 'part' => 'limit', 'label' => "Limit $tick"]],
+    ]);
     $status === 200 || fail("an edit was not made: $status $text");
     $edits[] = $id;
 };
@@ -75,7 +86,9 @@ foreach ($acts as [$attempt, $id]) {
     $doubled += $there > 1 ? 1 : 0;
 }
 foreach ($attempts as $attempt) {
-    $doubled += lately()->table('entries')->where('attempt_id', $attempt)->count() - count(array_filter($acts, fn (array $a) => $a[0] === $attempt));
+    $doubled +=
+        lately()->table('entries')->where('attempt_id', $attempt)->count() -
+        count(array_filter($acts, fn (array $a) => $a[0] === $attempt));
 }
 check($lost === 0 && $doubled === 0, count($acts)." acts: $lost lost, $doubled doubled");
 $there = lately()->table('draft_steps')->where('draft_id', $draft)->whereIn('client_id', $edits)->count();
@@ -83,7 +96,11 @@ check($there === count($edits), count($edits).' edits, each made once: '.$there)
 
 // marking: the workers are killed while they mark, several times
 foreach ($people as $i => $who) {
-    [$status] = $who->persist('POST', "/attempts/$attempts[$i]/acts", ['id' => "back-$i", 'act' => 'hand_back', 'at_s' => 0.1 * $tick + 0.1]);
+    [$status] = $who->persist('POST', "/attempts/$attempts[$i]/acts", [
+        'id' => "back-$i",
+        'act' => 'hand_back',
+        'at_s' => 0.1 * $tick + 0.1,
+    ]);
     $status === 200 || fail("the hand-back was not taken: $status");
 }
 $kills = 0;
@@ -101,4 +118,9 @@ for ($i = 0; $i < 600; $i++) {
 }
 $marks = lately()->table('marks')->whereIn('attempt_id', $attempts)->count();
 $errors = lately()->table('tasks')->where('kind', 'mark')->whereNotNull('error')->count();
-check($marks === count($attempts) && $errors === 0, "$kills workers killed while marking: $marks marks of ".count($attempts).", $errors said that they could not be made");
+check(
+    $marks === count($attempts) && $errors === 0,
+    "$kills workers killed while marking: $marks marks of ".
+        count($attempts).
+        ", $errors said that they could not be made",
+);

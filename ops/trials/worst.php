@@ -1,6 +1,7 @@
 <?php
 
-// One signed-in person does his worst on eight connections; what a classmate's acts take meanwhile. The classmate works as
+// One signed-in person does his worst on eight connections; what a classmate's acts take meanwhile. The classmate works
+// as
 // people do, an act every fifth of a second; calm and worst are measured in turns, in one run.
 
 declare(strict_types=1);
@@ -10,7 +11,18 @@ const MOST = 2.0;
 
 $classmate = Person::signedIn('wendell');
 $mine = attempt($classmate, 2);
-$places = ['board.R', 'board.W', 'limit.a', 'limit.b', 'board.PS-IN', 'valve.MV', 'igniter.1', 'inducer.L', 'rod.rod', 'blower.RED'];
+$places = [
+    'board.R',
+    'board.W',
+    'limit.a',
+    'limit.b',
+    'board.PS-IN',
+    'valve.MV',
+    'igniter.1',
+    'inducer.L',
+    'rod.rod',
+    'blower.RED',
+];
 $t = 1.0;
 $n = 0;
 $act = function (array $with) use ($classmate, $mine, &$t, &$n): float {
@@ -32,7 +44,8 @@ $measure = function (int $times) use ($act, $places, &$n): array {
     return $ms;
 };
 
-// the worst that a trainee can do (hints, acts, next, on an attempt that is long already), and an instructor (model pages, runs, papers, analyses, imports)
+// the worst that a trainee can do (hints, acts, next, on an attempt that is long already), and an instructor (model
+// pages, runs, papers, analyses, imports)
 foreach (['trainee', 'instructor'] as $role) {
     $calm = $worst = [];
     $measure(5);
@@ -59,6 +72,15 @@ foreach (['trainee', 'instructor'] as $role) {
         }
     }
     [$before, $under] = [percentile($calm, 0.95), percentile($worst, 0.95)];
-    say(sprintf('%s at his worst: p95 of a classmate\'s act %.0f ms calm, %.0f ms meanwhile (medians %.0f and %.0f)', $role, $before, $under, percentile($calm, 0.5), percentile($worst, 0.5)));
+    say(
+        sprintf(
+            '%s at his worst: p95 of a classmate\'s act %.0f ms calm, %.0f ms meanwhile (medians %.0f and %.0f)',
+            $role,
+            $before,
+            $under,
+            percentile($calm, 0.5),
+            percentile($worst, 0.5),
+        ),
+    );
     check($under <= MOST * $before, sprintf('%.2f times, at most %.1f', $under / $before, MOST));
 }

@@ -55,12 +55,24 @@ class AccessTest extends TestCase
         $this->assertSame([], array_values(array_diff($named, $all)), 'no longer there');
     }
 
-    /** @return list<array{string, string}> endpoints that everybody has, or whose who-may-not is tested by itself, below or where it is said */
+    /**
+     * @return list<array{string, string}> endpoints that everybody has, or whose who-may-not is tested by itself,
+     *     below or where it is said
+     */
     private static function elsewhere(): array
     {
         return [
-            ['GET', 'up'], ['GET', 'login'], ['POST', 'login'], ['POST', 'logout'], ['GET', ''], ['GET', 'reference'], ['POST', 'reference/sums/{sum}'], // for all, or all who are signed in
-            ['POST', 'jobs/{assignment}/attempt'], ['POST', 'drafts/{draft}/presence'], ['POST', 'drafts/{draft}/publish'], ['DELETE', 'drafts/{draft}'],
+            ['GET', 'up'],
+            ['GET', 'login'],
+            ['POST', 'login'],
+            ['POST', 'logout'],
+            ['GET', ''],
+            ['GET', 'reference'],
+            ['POST', 'reference/sums/{sum}'], // for all, or all who are signed in
+            ['POST', 'jobs/{assignment}/attempt'],
+            ['POST', 'drafts/{draft}/presence'],
+            ['POST', 'drafts/{draft}/publish'],
+            ['DELETE', 'drafts/{draft}'],
             ['POST', 'warm-up'], // WarmUpTest
             ['GET', 'tasks/{task}'], // TaskTest
             ['GET', 'attempts/{attempt}/pairs'], ['POST', 'attempts/{attempt}/pairs'], // PairsTest
@@ -117,14 +129,24 @@ class AccessTest extends TestCase
 
     private function draft(): Draft
     {
-        return app(DraftEditor::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
+        return app(DraftEditor::class)->begin(
+            $this->instructor,
+            (new Library())->document('furnace-standing-pilot'),
+            'Begun.',
+        );
     }
 
     #[DataProvider('instructorsOnly')]
     public function test_a_trainee_may_not(string $method, string $uri): void
     {
         $job = $this->give();
-        $uri = strtr($uri, ['{appliance}' => $this->furnace()->id, '{assignment}' => $job->id, '{course}' => $this->course->id, '{draft}' => $this->draft()->id, '{what}' => 'model.json']);
+        $uri = strtr($uri, [
+            '{appliance}' => $this->furnace()->id,
+            '{assignment}' => $job->id,
+            '{course}' => $this->course->id,
+            '{draft}' => $this->draft()->id,
+            '{what}' => 'model.json',
+        ]);
         $this->actingAs($this->trainee)->json($method, $uri)->assertNotFound();
         $this->actingAs($this->instructor)->json($method, $uri, [])->assertStatus($method === 'POST' ? 422 : 200);
     }
@@ -141,7 +163,11 @@ class AccessTest extends TestCase
         foreach (['debrief.pdf', 'drift', 'marking', 'xapi'] as $what) {
             $this->getJson("/attempts/$attempt->id/$what")->assertNotFound();
         }
-        $this->postJson("/attempts/$attempt->id/overrides", ['line' => 'trace', 'points' => 1, 'reason' => 'so'])->assertNotFound();
+        $this->postJson("/attempts/$attempt->id/overrides", [
+            'line' => 'trace',
+            'points' => 1,
+            'reason' => 'so',
+        ])->assertNotFound();
         $this->getJson("/jobs/$job->id/marks")->assertNotFound();
         $this->postJson("/jobs/$job->id/marks", ['rules' => 1])->assertNotFound();
         $this->get("/jobs/$job->id/marks.csv")->assertNotFound();
@@ -171,7 +197,9 @@ class AccessTest extends TestCase
         $attempt = $this->begin($this->give());
         $uri = str_replace('{attempt}', (string) $attempt->id, $uri);
         foreach ([$this->classmate, $this->instructor] as $other) {
-            $this->actingAs($other)->json($method, $uri, ['id' => 'x', 'act' => 'wait', 'at_s' => 0, 'to_s' => 1])->assertNotFound();
+            $this->actingAs($other)
+                ->json($method, $uri, ['id' => 'x', 'act' => 'wait', 'at_s' => 0, 'to_s' => 1])
+                ->assertNotFound();
         }
         $this->assertSame(0, $attempt->entries()->count());
     }
@@ -196,7 +224,9 @@ class AccessTest extends TestCase
     public function test_signing_in_and_out(): void
     {
         $user = User::factory()->create(['email' => 'someone@demo.example']);
-        $this->post('/login', ['email' => 'someone@demo.example', 'password' => 'wrong'])->assertSessionHasErrors('email');
+        $this->post('/login', ['email' => 'someone@demo.example', 'password' => 'wrong'])->assertSessionHasErrors(
+            'email',
+        );
         $this->assertGuest();
         $this->post('/login', ['email' => 'someone@demo.example', 'password' => 'copper-lamp'])->assertRedirect('/');
         $this->assertAuthenticatedAs($user);

@@ -58,8 +58,12 @@ class AnalysisTest extends TestCase
         $this->assertSame([1], Analysis::query()->sole()->left($fault, [$fault]));
         $this->assertNull(Analysis::query()->sole()->left('gremlin:here', $all));
         $job = Assignment::query()->findOrFail($this->giveBoiler($fault));
-        $this->get("/jobs/$job->id")->assertInertia(fn (AssertableInertia $page) => $page->has('job.key.path', count($key['path'])));
-        $this->actingAs($this->trainee)->get("/jobs/$job->id")->assertNotFound();
+        $this->get("/jobs/$job->id")->assertInertia(
+            fn (AssertableInertia $page) => $page->has('job.key.path', count($key['path'])),
+        );
+        $this->actingAs($this->trainee)
+            ->get("/jobs/$job->id")
+            ->assertNotFound();
     }
 
     public function test_what_failed_says_so_and_is_begun_anew(): void
@@ -95,8 +99,14 @@ class AnalysisTest extends TestCase
     private function giveBoiler(string $fault): int
     {
         $this->post('/jobs', [
-            'appliance' => $this->boiler->id, 'course' => $this->course->id, 'trainees' => [$this->trainee->id], 'title' => 'Boiler', 'fault' => $fault,
-            'visit' => 'cold', 'kind' => 'practice', 'complaint' => 'Cold.',
+            'appliance' => $this->boiler->id,
+            'course' => $this->course->id,
+            'trainees' => [$this->trainee->id],
+            'title' => 'Boiler',
+            'fault' => $fault,
+            'visit' => 'cold',
+            'kind' => 'practice',
+            'complaint' => 'Cold.',
         ])->assertRedirect();
 
         return Assignment::query()->sole()->id;

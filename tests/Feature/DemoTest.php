@@ -22,7 +22,13 @@ class DemoTest extends TestCase
         $this->app->make(DemoSeeder::class)->run();
         $this->assertSame(8, User::query()->where('role', User::TRAINEE)->count());
         $this->assertSame(5, Assignment::query()->count());
-        $marks = Attempt::query()->whereNotNull('handed_back_at')->get()->pluck('mark.verdict')->sort()->values()->all();
+        $marks = Attempt::query()
+            ->whereNotNull('handed_back_at')
+            ->get()
+            ->pluck('mark.verdict')
+            ->sort()
+            ->values()
+            ->all();
         $this->assertSame(['contradicted', 'proved'], $marks);
         $draft = Draft::query()->sole();
         $this->assertSame([], (new Library())->lacks($draft->content()), 'the model in the making runs');
@@ -36,12 +42,16 @@ class DemoTest extends TestCase
         $this->artisan('demo:load', ['--has' => true])->expectsOutput('yes')->assertSuccessful();
         $this->artisan('demo:load', ['--would-lose' => true])->assertSuccessful();
         $attempt = Attempt::query()->firstOrFail();
-        $attempt->entries()->create(['client_id' => 'more', 'tick' => 0, 'act' => [], 'outcome' => [], 'sentence' => '']);
+        $attempt
+            ->entries()
+            ->create(['client_id' => 'more', 'tick' => 0, 'act' => [], 'outcome' => [], 'sentence' => '']);
         $this->artisan('demo:load', ['--would-lose' => true])->assertSuccessful(); // play
         $draft = Draft::query()->sole();
         $draft->steps()->create(['number' => 90, 'user_id' => $draft->user_id, 'words' => '', 'document' => '']);
         User::factory()->create();
-        $this->artisan('demo:load', ['--would-lose' => true])->expectsOutput('There is more here than demo data: 1 person, 1 edit of a model.')->assertFailed();
+        $this->artisan('demo:load', ['--would-lose' => true])
+            ->expectsOutput('There is more here than demo data: 1 person, 1 edit of a model.')
+            ->assertFailed();
         $this->artisan('demo:load', ['--if-empty' => true])->assertSuccessful();
         $this->assertSame(11, User::query()->count());
     }
@@ -50,16 +60,22 @@ class DemoTest extends TestCase
     {
         User::factory()->create();
         $this->artisan('demo:load', ['--has' => true])->expectsOutput('no');
-        $this->artisan('demo:load', ['--would-lose' => true])->expectsOutput('There is more here than demo data: 1 person.')->assertFailed();
+        $this->artisan('demo:load', ['--would-lose' => true])
+            ->expectsOutput('There is more here than demo data: 1 person.')
+            ->assertFailed();
     }
 
     public function test_a_school_of_ones_own_begins_with_an_instructor_and_the_shipped_models(): void
     {
         $this->artisan('shipped:load')->assertSuccessful();
         $this->assertSame(count((new Library())->names()), Appliance::query()->count());
-        $this->artisan('people:instructor', ['mail' => 'Head@School.example', 'name' => ['Head', 'of', 'Shop']])->expectsOutputToContain('head@school.example with the password')->assertSuccessful();
+        $this->artisan('people:instructor', ['mail' => 'Head@School.example', 'name' => ['Head', 'of', 'Shop']])
+            ->expectsOutputToContain('head@school.example with the password')
+            ->assertSuccessful();
         $this->assertTrue(User::query()->where('email', 'head@school.example')->sole()->isInstructor());
-        $this->artisan('people:instructor', ['mail' => 'head@school.example', 'name' => ['Again']])->expectsOutputToContain('already')->assertFailed();
+        $this->artisan('people:instructor', ['mail' => 'head@school.example', 'name' => ['Again']])
+            ->expectsOutputToContain('already')
+            ->assertFailed();
         $this->artisan('people:instructor', ['mail' => 'no address', 'name' => ['X']])->assertFailed();
         $this->assertSame(1, User::query()->count());
     }

@@ -34,22 +34,43 @@ class DraftTest extends TestCase
 
     public function test_it_begins_from_nothing_from_a_shipped_model_or_from_a_file(): void
     {
-        $this->get("/drafts/{$this->draft->id}")->assertInertia(fn (AssertableInertia $page) => $page->component('Builder')->where('start.step', 0)->has('start.board.parts', 0)->has('catalogue')->where('start.undo', false));
+        $this->get("/drafts/{$this->draft->id}")->assertInertia(
+            fn (AssertableInertia $page) => $page
+                ->component('Builder')
+                ->where('start.step', 0)
+                ->has('start.board.parts', 0)
+                ->has('catalogue')
+                ->where('start.undo', false),
+        );
         $this->post('/drafts', ['model' => 'furnace-standing-pilot', 'title' => 'Mine'])->assertRedirect();
         $mine = Draft::query()->where('title', 'Mine')->sole();
         $this->assertCount(19, $mine->content()['parts']);
         $this->assertSame('mine', $mine->name);
-        $this->post('/drafts', ['file' => $mine->document])->assertRedirect("/drafts/$mine->id"); // a button that was pressed twice
+        // a button that was pressed twice
+        $this->post('/drafts', ['file' => $mine->document])->assertRedirect("/drafts/$mine->id");
         $this->travel(6)->seconds();
         $this->post('/drafts', ['file' => $mine->document])->assertRedirect();
-        $this->assertSame(['mine', 'mine-2', 'printing-shop-furnace'], Draft::query()->orderBy('name')->pluck('name')->all(), 'no name twice');
-        $this->get('/drafts')->assertInertia(fn (AssertableInertia $page) => $page->component('Drafts')->has('drafts', 3));
+        $this->assertSame(
+            ['mine', 'mine-2', 'printing-shop-furnace'],
+            Draft::query()->orderBy('name')->pluck('name')->all(),
+            'no name twice',
+        );
+        $this->get('/drafts')->assertInertia(
+            fn (AssertableInertia $page) => $page->component('Drafts')->has('drafts', 3),
+        );
     }
 
     public function test_a_bad_file_is_refused_with_what_and_where_and_nothing_is_kept(): void
     {
         $document = (new Library())->document('furnace-standing-pilot');
-        foreach (['no JSON' => '{"odd', 'no such place' => self::with($document, ['wires', 0, 'to'], 'breaker.attic'), 'no colour' => self::with($document, ['wires', 0, 'colour'], 'tartan'), 'unknown key' => self::with($document, ['spell'], 1)] as $what => $text) {
+        foreach (
+            [
+                'no JSON' => '{"odd',
+                'no such place' => self::with($document, ['wires', 0, 'to'], 'breaker.attic'),
+                'no colour' => self::with($document, ['wires', 0, 'colour'], 'tartan'),
+                'unknown key' => self::with($document, ['spell'], 1),
+            ] as $what => $text
+        ) {
             $this->post('/drafts', ['file' => $text])->assertSessionHasErrors('file');
             $this->assertStringContainsString('Nothing was taken in.', session('errors')->first('file'), $what);
         }
@@ -65,7 +86,12 @@ class DraftTest extends TestCase
         $taken = 0;
         for ($i = 0; $i < 150; $i++) {
             $at = $random->getInt(0, strlen($good) - 1);
-            $bad = substr_replace($good, $i % 2 === 0 ? chr($random->getInt(32, 126)) : '', $at, $random->getInt(1, 12));
+            $bad = substr_replace(
+                $good,
+                $i % 2 === 0 ? chr($random->getInt(32, 126)) : '',
+                $at,
+                $random->getInt(1, 12),
+            );
             $before = Draft::query()->count();
             $response = $this->post('/drafts', ['file' => $bad]);
             $this->assertSame(302, $response->status(), "file $i");
@@ -77,8 +103,15 @@ class DraftTest extends TestCase
         foreach (array_keys(Edits::EDITS) as $name) {
             foreach ($junk as $value) {
                 $edit = ['do' => $name] + array_fill_keys(array_keys(Edits::EDITS[$name]), $value);
-                $response = $this->postJson("/drafts/{$this->draft->id}/edits", ['upon' => $this->draft->refresh()->step, 'edits' => [$edit]]);
-                $this->assertContains($response->status(), [200, 422], "$name ".json_encode($value).$response->content());
+                $response = $this->postJson("/drafts/{$this->draft->id}/edits", [
+                    'upon' => $this->draft->refresh()->step,
+                    'edits' => [$edit],
+                ]);
+                $this->assertContains(
+                    $response->status(),
+                    [200, 422],
+                    "$name ".json_encode($value).$response->content(),
+                );
             }
         }
         $this->assertSame($text, $this->draft->refresh()->document);
@@ -87,10 +120,19 @@ class DraftTest extends TestCase
     public function test_edits_are_steps_and_undo_goes_back_to_the_byte(): void
     {
         $first = $this->draft->document;
-        $this->edit(0, ['do' => 'place', 'kind' => 'supply', 'at' => [40, 400]])->assertOk()->assertJsonPath('step', 1)->assertJsonPath('undo', true)->assertJsonPath('changed.parts.0.label', '120 V supply at the panel');
+        $this->edit(0, ['do' => 'place', 'kind' => 'supply', 'at' => [40, 400]])
+            ->assertOk()
+            ->assertJsonPath('step', 1)
+            ->assertJsonPath('undo', true)
+            ->assertJsonPath('changed.parts.0.label', '120 V supply at the panel');
         $this->edit(1, ['do' => 'place', 'kind' => 'breaker', 'at' => [40, 300], 'label' => 'Breaker'])->assertOk();
-        $this->edit(2, ['do' => 'wire', 'from' => '120-v-supply-at-the-panel.L', 'to' => 'breaker.line'])->assertOk()->assertJsonPath('changed.wires.0.colour', 'black');
-        $this->assertSame('Black wire 120 V supply at the panel L to Breaker line drawn.', DraftStep::query()->where('number', 3)->sole()->words);
+        $this->edit(2, ['do' => 'wire', 'from' => '120-v-supply-at-the-panel.L', 'to' => 'breaker.line'])
+            ->assertOk()
+            ->assertJsonPath('changed.wires.0.colour', 'black');
+        $this->assertSame(
+            'Black wire 120 V supply at the panel L to Breaker line drawn.',
+            DraftStep::query()->where('number', 3)->sole()->words,
+        );
         for ($step = 3; $step > 0; $step--) {
             $this->go($step, 'undo')->assertOk()->assertJsonPath('step', $step - 1)->assertJsonPath('redo', true);
         }
@@ -102,7 +144,10 @@ class DraftTest extends TestCase
         $this->assertCount(1, $this->draft->refresh()->content()['wires']);
     }
 
-    /** Random edits through the site: what the database holds, what the file says, and what comes of taking that file in again are one text. */
+    /**
+     * Random edits through the site: what the database holds, what the file says, and what comes of taking that file in
+     * again are one text.
+     */
     public function test_random_edits_come_back_the_same_through_database_and_file_and_undo_ends_at_the_first_byte(): void
     {
         $first = $this->draft->document;
@@ -111,10 +156,23 @@ class DraftTest extends TestCase
         $made = 0;
         for ($i = 0; $i < 60; $i++) {
             $document = $this->draft->refresh()->content();
-            $places = array_merge([], ...array_map(fn (array $p) => array_map(fn (string $t) => "{$p['id']}.$t", array_map('strval', array_keys((new Library())->kind($p['kind'])['terminals']))), $document['parts']));
+            $places = array_merge(
+                [],
+                ...array_map(
+                    fn (array $p) => array_map(
+                        fn (string $t) => "{$p['id']}.$t",
+                        array_map('strval', array_keys((new Library())->kind($p['kind'])['terminals'])),
+                    ),
+                    $document['parts'],
+                ),
+            );
             $any = fn (array $list): mixed => $list[$random->getInt(0, count($list) - 1)];
             $edit = match ($places === [] ? 0 : $random->getInt(0, 5)) {
-                0, 1 => ['do' => 'place', 'kind' => $any($kinds), 'at' => [$random->getInt(0, 1100), $random->getInt(0, 700)]],
+                0, 1 => [
+                    'do' => 'place',
+                    'kind' => $any($kinds),
+                    'at' => [$random->getInt(0, 1100), $random->getInt(0, 700)],
+                ],
                 2, 3 => ['do' => 'wire', 'from' => $any($places), 'to' => $any($places)],
                 4 => ['do' => 'move', 'parts' => [$any(array_column($document['parts'], 'id'))], 'by' => [14, -7]],
                 default => ['do' => 'remove', 'parts' => [$any(array_column($document['parts'], 'id'))]],
@@ -128,7 +186,10 @@ class DraftTest extends TestCase
         $this->assertSame($text, $file);
         $this->post('/drafts', ['file' => $file])->assertRedirect();
         $again = Draft::query()->whereKeyNot($this->draft->id)->sole();
-        $this->assertSame(str_replace('"name": "printing-shop-furnace"', '"name": "printing-shop-furnace-2"', $text), $again->document);
+        $this->assertSame(
+            str_replace('"name": "printing-shop-furnace"', '"name": "printing-shop-furnace-2"', $text),
+            $again->document,
+        );
         for ($steps = 0; $this->draft->refresh()->step > 0 && $steps < 80; $steps++) {
             $this->go($this->draft->step, 'undo')->assertOk();
         }
@@ -139,20 +200,42 @@ class DraftTest extends TestCase
     {
         $this->edit(0, ['do' => 'place', 'kind' => 'supply', 'at' => [40, 400], 'label' => 'Panel']);
         $this->go(1, 'undo');
-        $this->edit(0, ['do' => 'place', 'kind' => 'supply-240', 'at' => [40, 400], 'label' => 'Panel 240'])->assertJsonPath('step', 2);
-        $this->postJson("/drafts/{$this->draft->id}/label", ['number' => 1, 'label' => 'with one leg'])->assertOk()->assertJsonPath('1.label', 'with one leg');
-        $this->getJson("/drafts/{$this->draft->id}/difference?from=1&to=2")->assertOk()->assertJson(['Panel 240 placed.', 'Panel taken off.']);
-        $this->postJson("/drafts/{$this->draft->id}/restore", ['upon' => 2, 'number' => 1])->assertOk()->assertJsonPath('step', 3)->assertJsonPath('told.parts.0.label', 'Panel');
-        $this->assertSame('As it was at step 1, "with one leg".', DraftStep::query()->where('number', 3)->sole()->words);
+        $this->edit(0, [
+            'do' => 'place',
+            'kind' => 'supply-240',
+            'at' => [40, 400],
+            'label' => 'Panel 240',
+        ])->assertJsonPath('step', 2);
+        $this->postJson("/drafts/{$this->draft->id}/label", ['number' => 1, 'label' => 'with one leg'])
+            ->assertOk()
+            ->assertJsonPath('1.label', 'with one leg');
+        $this->getJson("/drafts/{$this->draft->id}/difference?from=1&to=2")
+            ->assertOk()
+            ->assertJson(['Panel 240 placed.', 'Panel taken off.']);
+        $this->postJson("/drafts/{$this->draft->id}/restore", ['upon' => 2, 'number' => 1])
+            ->assertOk()
+            ->assertJsonPath('step', 3)
+            ->assertJsonPath('told.parts.0.label', 'Panel');
+        $this->assertSame(
+            'As it was at step 1, "with one leg".',
+            DraftStep::query()->where('number', 3)->sole()->words,
+        );
         $this->getJson("/drafts/{$this->draft->id}/difference?from=1&to=9")->assertUnprocessable();
         $this->getJson("/drafts/{$this->draft->id}/history")->assertOk()->assertJsonPath('0.number', 3);
     }
 
     public function test_what_cannot_be_made_is_refused_and_of_several_none_is(): void
     {
-        $this->edit(0, ['do' => 'place', 'kind' => 'supply', 'at' => [40, 400], 'label' => 'Panel'], ['do' => 'wire', 'from' => 'panel.L', 'to' => 'moon.line'])
-            ->assertUnprocessable()->assertJsonPath('message', '/wires/0/to: There is no part called "moon".');
-        $this->edit(0, ['do' => 'fly'])->assertUnprocessable()->assertJsonPath('pointer', '/do');
+        $this->edit(
+            0,
+            ['do' => 'place', 'kind' => 'supply', 'at' => [40, 400], 'label' => 'Panel'],
+            ['do' => 'wire', 'from' => 'panel.L', 'to' => 'moon.line'],
+        )
+            ->assertUnprocessable()
+            ->assertJsonPath('message', '/wires/0/to: There is no part called "moon".');
+        $this->edit(0, ['do' => 'fly'])
+            ->assertUnprocessable()
+            ->assertJsonPath('pointer', '/do');
         $this->postJson("/drafts/{$this->draft->id}/edits", ['upon' => 0, 'edits' => 'all'])->assertUnprocessable();
         $this->assertSame(0, $this->draft->refresh()->step);
         $this->assertSame(1, $this->draft->steps()->count());
@@ -162,11 +245,21 @@ class DraftTest extends TestCase
     {
         $other = User::factory()->instructor()->create(['name' => 'Orla']);
         $this->edit(0, ['do' => 'place', 'kind' => 'supply', 'at' => [40, 400], 'label' => 'Panel'])->assertOk();
-        $this->actingAs($other)->postJson("/drafts/{$this->draft->id}/presence")->assertJsonPath('step', 1);
-        $this->edit(0, ['do' => 'place', 'kind' => 'breaker', 'at' => [40, 300]])->assertConflict()
-            ->assertJsonPath('message', "Somebody else has changed this model meanwhile: {$this->instructor->name}: Panel placed. You see it as it is now; do yours again if it still fits.");
+        $this->actingAs($other)
+            ->postJson("/drafts/{$this->draft->id}/presence")
+            ->assertJsonPath('step', 1);
+        $this->edit(0, ['do' => 'place', 'kind' => 'breaker', 'at' => [40, 300]])
+            ->assertConflict()
+            ->assertJsonPath(
+                'message',
+                "Somebody else has changed this model meanwhile: {$this->instructor->name}: Panel placed. You see it as it is now; do yours again if it still fits.",
+            );
         $this->edit(1, ['do' => 'place', 'kind' => 'breaker', 'at' => [40, 300]])->assertOk();
-        $this->actingAs($this->instructor)->postJson("/drafts/{$this->draft->id}/presence")->assertJsonPath('others', ['Orla'])->assertJsonPath('step', 2)->assertJsonPath('by', 'Orla');
+        $this->actingAs($this->instructor)
+            ->postJson("/drafts/{$this->draft->id}/presence")
+            ->assertJsonPath('others', ['Orla'])
+            ->assertJsonPath('step', 2)
+            ->assertJsonPath('by', 'Orla');
         $this->assertCount(2, $this->draft->refresh()->content()['parts']);
         $this->actingAs($other)->delete("/drafts/{$this->draft->id}")->assertNotFound();
         $this->actingAs($this->instructor)->delete("/drafts/{$this->draft->id}")->assertRedirect('/drafts');
@@ -175,15 +268,24 @@ class DraftTest extends TestCase
 
     public function test_its_wiring_is_checked_its_run_asked_and_its_safeties_made_to_act(): void
     {
-        $this->getJson("/drafts/{$this->draft->id}/run")->assertUnprocessable()->assertJsonPath('message', fn (string $m) => str_starts_with($m, 'It cannot run yet.'));
+        $this->getJson("/drafts/{$this->draft->id}/run")
+            ->assertUnprocessable()
+            ->assertJsonPath('message', fn (string $m) => str_starts_with($m, 'It cannot run yet.'));
         $this->post('/drafts', ['model' => 'furnace-standing-pilot', 'title' => 'Mine']);
         $draft = Draft::query()->where('name', 'mine')->sole();
-        $this->getJson("/drafts/$draft->id/checks")->assertOk()->assertJsonPath('lacks', [])->assertJsonPath('findings', [])->assertJsonPath('circuits.0.class', 'line')->assertJsonCount(3, 'circuits');
+        $this->getJson("/drafts/$draft->id/checks")
+            ->assertOk()
+            ->assertJsonPath('lacks', [])
+            ->assertJsonPath('findings', [])
+            ->assertJsonPath('circuits.0.class', 'line')
+            ->assertJsonCount(3, 'circuits');
         $run = $this->getJson("/drafts/$draft->id/run?visit=cold")->assertOk();
         $this->assertNotEmpty($run->json('perceived.flame'));
         $moment = $this->getJson("/drafts/$draft->id/moment?visit=cold&at_s=60")->assertOk();
         $this->assertEqualsWithDelta(121, $moment->json('volts')['breaker.load']['volts'], 1.5);
-        $this->getJson("/drafts/$draft->id/why?visit=cold&at_s=60&of=blower.motor")->assertOk()->assertJsonPath('text', fn (string $t) => str_contains($t, 'Blower'));
+        $this->getJson("/drafts/$draft->id/why?visit=cold&at_s=60&of=blower.motor")
+            ->assertOk()
+            ->assertJsonPath('text', fn (string $t) => str_contains($t, 'Blower'));
         $this->getJson("/drafts/$draft->id/why?at_s=60&of=moon")->assertUnprocessable();
         $safeties = $this->getJson("/drafts/$draft->id/safeties")->assertOk()->json('safeties');
         $this->assertSame([true, true], array_column($safeties, 'stops'));
@@ -197,40 +299,109 @@ class DraftTest extends TestCase
         $draft = Draft::query()->where('name', 'mine')->sole();
         $this->assertSame($draft->document, $this->get("/drafts/$draft->id/files/model.json")->assertOk()->content());
         foreach (['board.svg', 'ladder.svg', 'sequence.svg'] as $what) {
-            $this->assertNotFalse(simplexml_load_string((string) $this->get("/drafts/$draft->id/files/$what")->assertOk()->content()), $what);
+            $this->assertNotFalse(
+                simplexml_load_string(
+                    (string) $this->get("/drafts/$draft->id/files/$what")
+                        ->assertOk()
+                        ->content(),
+                ),
+                $what,
+            );
         }
-        $this->assertStringStartsWith('%PDF', (string) $this->get("/drafts/$draft->id/files/board.pdf")->assertOk()->content());
-        $this->assertStringContainsString('.ac lin 1 60 60', (string) $this->get("/drafts/$draft->id/files/netlist.cir")->assertOk()->content());
+        $this->assertStringStartsWith(
+            '%PDF',
+            (string) $this->get("/drafts/$draft->id/files/board.pdf")
+                ->assertOk()
+                ->content(),
+        );
+        $this->assertStringContainsString(
+            '.ac lin 1 60 60',
+            (string) $this->get("/drafts/$draft->id/files/netlist.cir")
+                ->assertOk()
+                ->content(),
+        );
         $this->get("/drafts/$draft->id/files/secret.txt")->assertNotFound();
         $this->get("/drafts/{$this->draft->id}/files/netlist.cir")->assertStatus(422);
-        $csv = (string) $this->get("/drafts/$draft->id/files/wires.csv")->assertOk()->content();
-        $this->postJson("/drafts/$draft->id/edits", ['upon' => 0, 'edits' => [['do' => 'wire_list', 'csv' => str_replace('w02,breaker.load,service.line,black,14', 'w02,breaker.load,service.line,red,12', $csv)]]])->assertOk();
+        $csv = (string) $this->get("/drafts/$draft->id/files/wires.csv")
+            ->assertOk()
+            ->content();
+        $this->postJson("/drafts/$draft->id/edits", [
+            'upon' => 0,
+            'edits' => [
+                [
+                    'do' => 'wire_list',
+                    'csv' => str_replace(
+                        'w02,breaker.load,service.line,black,14',
+                        'w02,breaker.load,service.line,red,12',
+                        $csv,
+                    ),
+                ],
+            ],
+        ])->assertOk();
         $wire = collect($draft->refresh()->content()['wires'])->firstWhere('id', 'w02');
         $this->assertSame(['red', 12], [$wire['colour'], $wire['awg']]);
     }
 
     public function test_published_it_is_a_model_of_the_school_and_a_job_can_be_given_from_it(): void
     {
-        $this->postJson("/drafts/{$this->draft->id}/publish")->assertUnprocessable()->assertJsonPath('message', fn (string $m) => str_starts_with($m, 'It cannot run yet.'));
+        $this->postJson("/drafts/{$this->draft->id}/publish")
+            ->assertUnprocessable()
+            ->assertJsonPath('message', fn (string $m) => str_starts_with($m, 'It cannot run yet.'));
         $this->post('/drafts', ['model' => 'furnace-standing-pilot', 'title' => 'Mine']);
         $draft = Draft::query()->where('name', 'mine')->sole();
         $id = $this->postJson("/drafts/$draft->id/publish")->assertOk()->json('appliance');
         $this->get("/models/$id")->assertOk();
-        $this->post('/jobs', ['appliance' => $id, 'course' => $this->course->id, 'trainees' => [$this->trainee->id], 'title' => 'Own', 'fault' => 'thermocouple:weak', 'visit' => 'cold', 'kind' => 'practice', 'complaint' => 'Cold.', 'rules' => null])->assertSessionHasNoErrors();
+        $this->post('/jobs', [
+            'appliance' => $id,
+            'course' => $this->course->id,
+            'trainees' => [$this->trainee->id],
+            'title' => 'Own',
+            'fault' => 'thermocouple:weak',
+            'visit' => 'cold',
+            'kind' => 'practice',
+            'complaint' => 'Cold.',
+            'rules' => null,
+        ])->assertSessionHasNoErrors();
         $this->assertSame('mine', Appliance::query()->findOrFail($id)->name);
     }
 
     public function test_a_kind_of_ones_own_is_kept_placed_and_travels_with_the_model(): void
     {
-        $kind = ['name' => 'Fan timer', 'title' => 'fan timer', 'terminals' => [['name' => 'W', 'edge' => 'up'], ['name' => 'C', 'edge' => 'up'], ['name' => 'L', 'edge' => 'down'], ['name' => 'F', 'edge' => 'down']],
-            'primitives' => ['coil' => ['type' => 'coil', 'between' => ['W', 'C'], 'ohm' => 150, 'reactance_ohm' => 200, 'pull_in_v' => 16, 'drop_out_v' => 8, 'pull_in_ms' => 20000, 'drop_out_ms' => 60000], 'contact' => ['type' => 'contact', 'between' => ['L', 'F'], 'follows' => 'coil', 'key' => 'on']]];
+        $kind = [
+            'name' => 'Fan timer',
+            'title' => 'fan timer',
+            'terminals' => [
+                ['name' => 'W', 'edge' => 'up'],
+                ['name' => 'C', 'edge' => 'up'],
+                ['name' => 'L', 'edge' => 'down'],
+                ['name' => 'F', 'edge' => 'down'],
+            ],
+            'primitives' => [
+                'coil' => [
+                    'type' => 'coil',
+                    'between' => ['W', 'C'],
+                    'ohm' => 150,
+                    'reactance_ohm' => 200,
+                    'pull_in_v' => 16,
+                    'drop_out_v' => 8,
+                    'pull_in_ms' => 20000,
+                    'drop_out_ms' => 60000,
+                ],
+                'contact' => ['type' => 'contact', 'between' => ['L', 'F'], 'follows' => 'coil', 'key' => 'on'],
+            ],
+        ];
         $this->postJson('/kinds', $kind)->assertOk()->assertJsonPath('kind.kind', 'fan-timer');
-        $this->getJson("/drafts/{$this->draft->id}/kinds?words=fan timer")->assertOk()->assertJsonPath('0.kind', 'fan-timer')->assertJsonPath('0.own', true);
+        $this->getJson("/drafts/{$this->draft->id}/kinds?words=fan timer")
+            ->assertOk()
+            ->assertJsonPath('0.kind', 'fan-timer')
+            ->assertJsonPath('0.own', true);
         $this->edit(0, ['do' => 'place', 'kind' => 'fan-timer', 'at' => [200, 200]])->assertOk();
         $this->assertArrayHasKey('fan-timer', $this->draft->refresh()->content()['kinds']);
         $this->get('/kinds')->assertInertia(fn (AssertableInertia $page) => $page->component('Kinds')->has('kinds', 1));
         $wrong = ['primitives' => ['coil' => ['type' => 'coil', 'between' => ['W', 'moon'], 'ohm' => 1]]] + $kind;
-        $this->postJson('/kinds', $wrong)->assertUnprocessable()->assertJsonPath('message', '"coil" goes to "moon", which is no terminal of it; there are W, C, L, F.');
+        $this->postJson('/kinds', $wrong)
+            ->assertUnprocessable()
+            ->assertJsonPath('message', '"coil" goes to "moon", which is no terminal of it; there are W, C, L, F.');
         $this->postJson('/kinds', ['name' => 'limit switch'] + $kind)->assertUnprocessable();
     }
 
@@ -246,7 +417,10 @@ class DraftTest extends TestCase
      */
     private function edited(Draft $draft, array $edit): array
     {
-        $this->postJson("/drafts/$draft->id/edits", ['upon' => $draft->refresh()->step, 'edits' => [$edit]])->assertOk();
+        $this->postJson("/drafts/$draft->id/edits", [
+            'upon' => $draft->refresh()->step,
+            'edits' => [$edit],
+        ])->assertOk();
 
         return $this->getJson("/drafts/$draft->id/checks")->assertOk()->json();
     }

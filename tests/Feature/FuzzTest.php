@@ -10,7 +10,10 @@ use Tests\Fuzz\Requests;
 use Tests\School;
 use Tests\TestCase;
 
-/** Whatever is sent, it is no error of ours: a thousand requests over all endpoints, by those who may and those who may not. */
+/**
+ * Whatever is sent, it is no error of ours: a thousand requests over all endpoints, by those who may and those who may
+ * not.
+ */
 class FuzzTest extends TestCase
 {
     use RefreshDatabase, School;
@@ -23,12 +26,28 @@ class FuzzTest extends TestCase
         $open = $this->begin($this->give());
         $done = $this->begin($this->give());
         $this->act($done, 'hand_back', 1)->assertOk();
-        $draft = app(DraftEditor::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
+        $draft = app(DraftEditor::class)->begin(
+            $this->instructor,
+            (new Library())->document('furnace-standing-pilot'),
+            'Begun.',
+        );
         $model = $furnace->model();
-        $requests = new Requests((int) (getenv('SPARK_FUZZ_SEED') ?: 7), [
-            'appliance' => [(string) $furnace->id], 'assignment' => [(string) $open->assignment_id, (string) $done->assignment_id], 'attempt' => [(string) $open->id, (string) $done->id],
-            'course' => [(string) $this->course->id], 'draft' => [(string) $draft->id], 'task' => ['1'], 'what' => ['model.json', 'wires.csv', 'netlist.cir', 'board.svg', 'x'], 'sum' => ['capacitor', 'rise', 'x'],
-        ], [...array_keys($model->wires()), 'limit.a', 'limit.b', 'board.C', 'board.R', 'w01.a', 'w02.b'], array_keys($model->parts()), self::routes());
+        $requests = new Requests(
+            (int) (getenv('SPARK_FUZZ_SEED') ?: 7),
+            [
+                'appliance' => [(string) $furnace->id],
+                'assignment' => [(string) $open->assignment_id, (string) $done->assignment_id],
+                'attempt' => [(string) $open->id, (string) $done->id],
+                'course' => [(string) $this->course->id],
+                'draft' => [(string) $draft->id],
+                'task' => ['1'],
+                'what' => ['model.json', 'wires.csv', 'netlist.cir', 'board.svg', 'x'],
+                'sum' => ['capacitor', 'rise', 'x'],
+            ],
+            [...array_keys($model->wires()), 'limit.a', 'limit.b', 'board.C', 'board.R', 'w01.a', 'w02.b'],
+            array_keys($model->parts()),
+            self::routes(),
+        );
         $statuses = $failures = [];
         for ($i = 0; $i < (int) (getenv('SPARK_FUZZ') ?: 1000); $i++) {
             [$method, $path, $body] = $requests->next();
@@ -40,7 +59,11 @@ class FuzzTest extends TestCase
             $statuses[$response->status()] = ($statuses[$response->status()] ?? 0) + 1;
             if ($response->status() >= 500) {
                 $e = $response->exception;
-                $failures[($e?->getFile() ?? '').':'.($e?->getLine() ?? '')] ??= "request $i: $method $path ".substr((string) json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR), 0, 600).' '.($e?->getMessage() ?? '');
+                $failures[($e?->getFile() ?? '').':'.($e?->getLine() ?? '')] ??=
+                    "request $i: $method $path ".
+                    substr((string) json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR), 0, 600).
+                    ' '.
+                    ($e?->getMessage() ?? '');
             }
         }
         $this->assertSame([], $failures);

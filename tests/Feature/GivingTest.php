@@ -32,7 +32,9 @@ class GivingTest extends TestCase
 
     public function test_a_fault_shows_what_it_does_and_what_the_customer_says(): void
     {
-        $preview = $this->getJson('/models/'.$this->furnace()->id.'/preview?fault=igniter:cracked&visit=cold')->assertOk();
+        $preview = $this->getJson(
+            '/models/'.$this->furnace()->id.'/preview?fault=igniter:cracked&visit=cold',
+        )->assertOk();
         $this->assertSame('We have no heat at all.', $preview->json('complaint.0.text'));
         $this->assertContains('lockout', collect($preview->json('states'))->pluck('state'));
         $this->getJson('/models/'.$this->furnace()->id.'/preview?fault=gremlin&visit=cold')->assertUnprocessable();
@@ -48,12 +50,17 @@ class GivingTest extends TestCase
         $this->assertSame(1, Task::query()->where('kind', 'analysis')->count(), 'for its answer key');
         $this->furnace()->update(['document' => '{}', 'hash' => str_repeat('0', 64)]);
         $attempt = $this->begin($job->fresh());
-        $this->act($attempt, 'look', 1, ['part' => 'thermostat'])->assertOk()->assertJsonPath('entry.seen.mode', 'heat');
+        $this->act($attempt, 'look', 1, ['part' => 'thermostat'])
+            ->assertOk()
+            ->assertJsonPath('entry.seen.mode', 'heat');
     }
 
     public function test_the_kit_and_the_house_rules_of_the_form_go_with_the_job(): void
     {
-        $this->post('/jobs', ['low_battery' => true, 'worn_leads' => true, 'stops' => true] + $this->form())->assertRedirect();
+        $this->post(
+            '/jobs',
+            ['low_battery' => true, 'worn_leads' => true, 'stops' => true] + $this->form(),
+        )->assertRedirect();
         $job = Assignment::query()->sole();
         $this->assertSame(['low_battery' => true, 'worn_leads' => true], $job->kit);
         $attempt = $this->begin($job);
@@ -67,10 +74,17 @@ class GivingTest extends TestCase
     public function test_what_is_wrong_with_the_form_is_said_and_nothing_is_given(): void
     {
         $stranger = Course::factory()->create();
-        foreach ([
-            'title' => ['title' => ''], 'fault' => ['fault' => 'limit:haunted'], 'visit' => ['visit' => 'midnight'], 'kind' => ['kind' => 'dare'],
-            'course' => ['course' => $stranger->id], 'trainees.0' => ['trainees' => [$this->instructor->id]], 'complaint' => ['complaint' => ''],
-        ] as $field => $wrong) {
+        foreach (
+            [
+                'title' => ['title' => ''],
+                'fault' => ['fault' => 'limit:haunted'],
+                'visit' => ['visit' => 'midnight'],
+                'kind' => ['kind' => 'dare'],
+                'course' => ['course' => $stranger->id],
+                'trainees.0' => ['trainees' => [$this->instructor->id]],
+                'complaint' => ['complaint' => ''],
+            ] as $field => $wrong
+        ) {
             $this->post('/jobs', $wrong + $this->form())->assertSessionHasErrors($field);
         }
         $this->assertSame(0, Assignment::query()->count());
@@ -81,18 +95,41 @@ class GivingTest extends TestCase
         $job = $this->give();
         $attempt = $this->begin($job);
         $this->act($attempt, 'hand_back', 1)->assertOk();
-        $this->actingAs($this->instructor)->get("/jobs/$job->id")->assertInertia(fn (AssertableInertia $page) => $page
-            ->component('Job')->where('job.fault', 'Limit: stuck open')->has('rows', 1)->where('rows.0.handed_back', true)->where('rows.0.verdict', 'none'));
-        $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->component('Shop')->where('jobs.0.done', 1));
-        $this->actingAs($this->trainee)->get('/')->assertInertia(fn (AssertableInertia $page) => $page->component('MyJobs')->where('jobs.0.handed_back', true)->missing('jobs.0.fault'));
+        $this->actingAs($this->instructor)
+            ->get("/jobs/$job->id")
+            ->assertInertia(
+                fn (AssertableInertia $page) => $page
+                    ->component('Job')
+                    ->where('job.fault', 'Limit: stuck open')
+                    ->has('rows', 1)
+                    ->where('rows.0.handed_back', true)
+                    ->where('rows.0.verdict', 'none'),
+            );
+        $this->get('/')->assertInertia(
+            fn (AssertableInertia $page) => $page->component('Shop')->where('jobs.0.done', 1),
+        );
+        $this->actingAs($this->trainee)
+            ->get('/')
+            ->assertInertia(
+                fn (AssertableInertia $page) => $page
+                    ->component('MyJobs')
+                    ->where('jobs.0.handed_back', true)
+                    ->missing('jobs.0.fault'),
+            );
     }
 
     /** @return array<string, mixed> */
     private function form(): array
     {
         return [
-            'appliance' => $this->furnace()->id, 'course' => $this->course->id, 'trainees' => [$this->trainee->id],
-            'title' => 'Bindery', 'fault' => 'limit:stuck-open', 'visit' => 'cold', 'kind' => 'practice', 'complaint' => 'The paper curls.',
+            'appliance' => $this->furnace()->id,
+            'course' => $this->course->id,
+            'trainees' => [$this->trainee->id],
+            'title' => 'Bindery',
+            'fault' => 'limit:stuck-open',
+            'visit' => 'cold',
+            'kind' => 'practice',
+            'complaint' => 'The paper curls.',
         ];
     }
 }

@@ -18,7 +18,9 @@ use Opis\JsonSchema\Validator;
 use Tests\School;
 use Tests\TestCase;
 
-/** A mark from the hand-back on: kept, set otherwise with a reason, made again under other rules, taken away as a file. */
+/**
+ * A mark from the hand-back on: kept, set otherwise with a reason, made again under other rules, taken away as a file.
+ */
 class MarkingTest extends TestCase
 {
     use RefreshDatabase, School;
@@ -40,12 +42,16 @@ class MarkingTest extends TestCase
         $this->act($attempt, 'hand_back', 1)->assertOk();
         $task = Task::find('mark', "attempt:$attempt->id");
         Queue::assertPushed(RunTask::class, fn (RunTask $job) => $job->task === $task->id);
-        $this->get("/attempts/$attempt->id/debrief")->assertInertia(fn (AssertableInertia $page) => $page->component('Marking')->missing('fault'));
+        $this->get("/attempts/$attempt->id/debrief")->assertInertia(
+            fn (AssertableInertia $page) => $page->component('Marking')->missing('fault'),
+        );
         $this->getJson("/attempts/$attempt->id/marking")->assertJson(['marked' => false, 'share' => 0]);
         $task->update(['state' => 'running']);
         $task->fail('There is no room left.');
         $this->getJson("/attempts/$attempt->id/marking")->assertJsonFragment(['error' => 'There is no room left.']);
-        $this->get("/attempts/$attempt->id/debrief")->assertInertia(fn (AssertableInertia $page) => $page->component('Marking')); // begun anew
+        $this->get("/attempts/$attempt->id/debrief")->assertInertia(
+            fn (AssertableInertia $page) => $page->component('Marking'),
+        ); // begun anew
         $this->getJson("/attempts/$attempt->id/marking")->assertJson(['marked' => false, 'error' => null]);
         (new RunTask($task->id))->handle();
         (new RunTask($task->id))->handle(); // a job that comes twice is done once
@@ -68,7 +74,10 @@ class MarkingTest extends TestCase
         $line = collect($mark['lines'])->firstWhere('id', 'trace');
         $this->assertEquals(15, $line['points']);
         $this->assertSame('On second thoughts.', $line['override']['reason']);
-        $this->assertSame(['He told me what he was after.', 'On second thoughts.'], array_column($line['history'], 'reason'));
+        $this->assertSame(
+            ['He told me what he was after.', 'On second thoughts.'],
+            array_column($line['history'], 'reason'),
+        );
         $was = collect($before['lines'])->firstWhere('id', 'trace')['points'];
         $this->assertEquals($was, $line['override']['computed']);
         $this->assertEqualsWithDelta($before['total'] + 15 - $was, $mark['total'], 0.06);
@@ -76,39 +85,77 @@ class MarkingTest extends TestCase
         $mark = $this->attempt->refresh()->mark;
         $this->assertEquals($before['total'], $mark['total']);
         $this->assertCount(3, collect($mark['lines'])->firstWhere('id', 'trace')['history']);
-        $this->assertEquals($before['total'], Mark::query()->sole()->result['total'], 'what was computed is never changed');
+        $this->assertEquals(
+            $before['total'],
+            Mark::query()->sole()->result['total'],
+            'what was computed is never changed',
+        );
     }
 
     public function test_a_trainee_sets_nothing_and_sees_why(): void
     {
-        $this->actingAs($this->instructor)->post("/attempts/{$this->attempt->id}/overrides", ['line' => 'basics', 'points' => 5, 'reason' => 'Said aloud.'])->assertRedirect();
-        $this->actingAs($this->trainee)->post("/attempts/{$this->attempt->id}/overrides", ['line' => 'basics', 'points' => 10, 'reason' => 'More'])->assertNotFound();
-        $this->get("/attempts/{$this->attempt->id}/debrief")->assertInertia(fn (AssertableInertia $page) => $page
-            ->where('judges', false)->where('mark.lines.1.override.reason', 'Said aloud.')->where('fault.parts', ['limit'])->has('board.parts', 31)->has('debrief.won'));
+        $this->actingAs($this->instructor)
+            ->post("/attempts/{$this->attempt->id}/overrides", [
+                'line' => 'basics',
+                'points' => 5,
+                'reason' => 'Said aloud.',
+            ])
+            ->assertRedirect();
+        $this->actingAs($this->trainee)
+            ->post("/attempts/{$this->attempt->id}/overrides", ['line' => 'basics', 'points' => 10, 'reason' => 'More'])
+            ->assertNotFound();
+        $this->get("/attempts/{$this->attempt->id}/debrief")->assertInertia(
+            fn (AssertableInertia $page) => $page
+                ->where('judges', false)
+                ->where('mark.lines.1.override.reason', 'Said aloud.')
+                ->where('fault.parts', ['limit'])
+                ->has('board.parts', 31)
+                ->has('debrief.won'),
+        );
     }
 
     public function test_a_job_is_marked_again_under_other_rules_and_both_are_shown(): void
     {
         $first = $this->attempt->mark;
         $journeyman = RuleSet::query()->where('name', 'journeyman')->sole();
-        $this->actingAs($this->instructor)->postJson("/jobs/{$this->attempt->assignment_id}/marks", ['rules' => 999])->assertUnprocessable();
-        $this->postJson("/jobs/{$this->attempt->assignment_id}/marks", ['rules' => $journeyman->id])->assertOk()->assertJson(['of' => 1, 'done' => 1, 'share' => 1]);
+        $this->actingAs($this->instructor)
+            ->postJson("/jobs/{$this->attempt->assignment_id}/marks", ['rules' => 999])
+            ->assertUnprocessable();
+        $this->postJson("/jobs/{$this->attempt->assignment_id}/marks", ['rules' => $journeyman->id])
+            ->assertOk()
+            ->assertJson(['of' => 1, 'done' => 1, 'share' => 1]);
         $this->assertEquals($first, $this->attempt->refresh()->mark, 'the first one stands');
-        $this->get("/attempts/{$this->attempt->id}/debrief")->assertInertia(fn (AssertableInertia $page) => $page
-            ->has('others', 1)->where('others.0.rules.title', 'Journeyman')->where('mark.rules.title', 'First year'));
-        $this->get("/jobs/{$this->attempt->assignment_id}")->assertInertia(fn (AssertableInertia $page) => $page->has('rows.0.others', 1)->has('sets', 3));
+        $this->get("/attempts/{$this->attempt->id}/debrief")->assertInertia(
+            fn (AssertableInertia $page) => $page
+                ->has('others', 1)
+                ->where('others.0.rules.title', 'Journeyman')
+                ->where('mark.rules.title', 'First year'),
+        );
+        $this->get("/jobs/{$this->attempt->assignment_id}")->assertInertia(
+            fn (AssertableInertia $page) => $page->has('rows.0.others', 1)->has('sets', 3),
+        );
     }
 
     public function test_a_mark_keeps_the_rules_and_an_old_attempt_keeps_its_mark_under_a_changed_engine(): void
     {
         $mark = $this->attempt->mark;
         $this->attempt->update(['engine' => Assignment::ENGINE - 1]);
-        $entry = Entry::query()->where('attempt_id', $this->attempt->id)->orderBy('id')->skip(3)->firstOrFail(); // the lamp
+        // the lamp
+        $entry = Entry::query()->where('attempt_id', $this->attempt->id)->orderBy('id')->skip(3)->firstOrFail();
         $outcome = $entry->outcome;
         $outcome['seen']['board lamp'] = '3 flashes';
         $entry->update(['outcome' => $outcome]);
-        $this->actingAs($this->instructor)->getJson("/attempts/{$this->attempt->id}/drift")->assertOk()->assertJsonCount(1, 'apart')->assertJsonPath('apart.0.entry', 3);
-        $this->get("/attempts/{$this->attempt->id}/debrief")->assertInertia(fn (AssertableInertia $page) => $page->where('engine', ['then' => Assignment::ENGINE - 1, 'now' => Assignment::ENGINE]));
+        $this->actingAs($this->instructor)
+            ->getJson("/attempts/{$this->attempt->id}/drift")
+            ->assertOk()
+            ->assertJsonCount(1, 'apart')
+            ->assertJsonPath('apart.0.entry', 3);
+        $this->get("/attempts/{$this->attempt->id}/debrief")->assertInertia(
+            fn (AssertableInertia $page) => $page->where('engine', [
+                'then' => Assignment::ENGINE - 1,
+                'now' => Assignment::ENGINE,
+            ]),
+        );
         $this->assertEquals($mark, $this->attempt->refresh()->mark);
     }
 
@@ -116,7 +163,9 @@ class MarkingTest extends TestCase
     {
         $this->attempt->assignment()->first()->update(['title' => '=HYPERLINK("x")']);
         $this->actingAs($this->instructor);
-        foreach (["/jobs/{$this->attempt->assignment_id}/marks.csv", "/courses/{$this->course->id}/marks.csv"] as $url) {
+        foreach (
+            ["/jobs/{$this->attempt->assignment_id}/marks.csv", "/courses/{$this->course->id}/marks.csv"] as $url
+        ) {
             $csv = $this->get($url)->assertOk()->assertHeader('Content-Type', 'text/csv; charset=utf-8')->getContent();
             $rows = array_map(fn (string $line) => str_getcsv($line, ',', '"', ''), explode("\r\n", trim($csv)));
             $this->assertCount(2, $rows);
@@ -130,12 +179,20 @@ class MarkingTest extends TestCase
 
     public function test_an_attempt_is_given_as_statements_that_the_specification_takes(): void
     {
-        $statements = json_decode($this->actingAs($this->trainee)->getJson("/attempts/{$this->attempt->id}/xapi")->assertOk()->getContent());
+        $statements = json_decode(
+            $this->actingAs($this->trainee)
+                ->getJson("/attempts/{$this->attempt->id}/xapi")
+                ->assertOk()
+                ->getContent(),
+        );
         $this->assertCount(2 + $this->attempt->entries()->count(), $statements);
         $schema = json_decode((string) file_get_contents(__DIR__.'/xapi-statement.schema.json'));
         foreach ($statements as $statement) {
             $result = (new Validator())->validate($statement, $schema);
-            $this->assertTrue($result->isValid(), json_encode($result->error() === null ? [] : (new ErrorFormatter())->format($result->error())));
+            $this->assertTrue(
+                $result->isValid(),
+                json_encode($result->error() === null ? [] : (new ErrorFormatter())->format($result->error())),
+            );
         }
         $this->assertSame(count($statements), count(array_unique(array_column($statements, 'id'))));
         $last = end($statements);
@@ -149,7 +206,11 @@ class MarkingTest extends TestCase
 
     public function test_the_sheet_is_a_pdf(): void
     {
-        $pdf = $this->actingAs($this->trainee)->get("/attempts/{$this->attempt->id}/debrief.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
+        $pdf = $this->actingAs($this->trainee)
+            ->get("/attempts/{$this->attempt->id}/debrief.pdf")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'application/pdf')
+            ->getContent();
         $this->assertStringStartsWith('%PDF-', $pdf);
         $this->assertGreaterThan(5000, strlen($pdf));
     }
@@ -165,8 +226,14 @@ class MarkingTest extends TestCase
         $this->act($attempt, 'hand_back', 3)->assertOk();
         $this->assertSame(['circuit' => 1], $attempt->refresh()->mark['hints']['taken']);
         $exam = $this->begin($this->give('w20:open', 'exam'));
-        $this->act($exam, 'hint', 1, ['grade' => 'where'])->assertUnprocessable()->assertJsonPath('message', '/act: There are no hints in an examination.');
-        $this->get("/attempts/$exam->id")->assertInertia(fn (AssertableInertia $page) => $page->where('job.rules.hints', null)->where('job.rules.title', 'First year'));
+        $this->act($exam, 'hint', 1, ['grade' => 'where'])
+            ->assertUnprocessable()
+            ->assertJsonPath('message', '/act: There are no hints in an examination.');
+        $this->get("/attempts/$exam->id")->assertInertia(
+            fn (AssertableInertia $page) => $page
+                ->where('job.rules.hints', null)
+                ->where('job.rules.title', 'First year'),
+        );
     }
 
     private function handedBack(): Attempt

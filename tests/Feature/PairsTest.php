@@ -51,7 +51,9 @@ class PairsTest extends TestCase
         $pairs->update(['state' => 'running']);
         $pairs->fail('It may be too large.');
         $this->assertSame('It may be too large.', $this->getJson("/attempts/$attempt->id/pairs")->json('error'));
-        $this->postJson("/attempts/$attempt->id/pairs")->assertOk()->assertJsonMissing(['error' => 'It may be too large.']);
+        $this->postJson("/attempts/$attempt->id/pairs")
+            ->assertOk()
+            ->assertJsonMissing(['error' => 'It may be too large.']);
         Queue::assertPushed(RunTask::class, 3);
     }
 
@@ -66,9 +68,15 @@ class PairsTest extends TestCase
         $this->actingAs($this->trainee);
         $this->act($attempt, 'hand_back', 1)->assertOk();
         foreach (['GET', 'POST'] as $method) {
-            $this->actingAs($this->classmate)->json($method, "/attempts/$attempt->id/pairs")->assertNotFound();
-            $this->actingAs(User::factory()->instructor()->create())->json($method, "/attempts/$attempt->id/pairs")->assertNotFound();
-            $this->actingAs($this->instructor)->json($method, "/attempts/$attempt->id/pairs")->assertOk();
+            $this->actingAs($this->classmate)
+                ->json($method, "/attempts/$attempt->id/pairs")
+                ->assertNotFound();
+            $this->actingAs(User::factory()->instructor()->create())
+                ->json($method, "/attempts/$attempt->id/pairs")
+                ->assertNotFound();
+            $this->actingAs($this->instructor)
+                ->json($method, "/attempts/$attempt->id/pairs")
+                ->assertOk();
         }
     }
 }

@@ -22,11 +22,21 @@ class ReferenceTest extends TestCase
     public function test_the_card_and_the_sums_are_for_everybody_who_is_signed_in(): void
     {
         foreach ([$this->trainee, $this->instructor] as $user) {
-            $this->actingAs($user)->get('/reference')->assertInertia(fn (AssertableInertia $page) => $page->component('Reference')->has('groups')->has('sums.wire'));
-            $this->postJson('/reference/sums/flame', ['with' => ['volts' => 27, 'megohms' => 1]])->assertOk()->assertJsonPath('0.unit', 'µA');
+            $this->actingAs($user)
+                ->get('/reference')
+                ->assertInertia(
+                    fn (AssertableInertia $page) => $page->component('Reference')->has('groups')->has('sums.wire'),
+                );
+            $this->postJson('/reference/sums/flame', ['with' => ['volts' => 27, 'megohms' => 1]])
+                ->assertOk()
+                ->assertJsonPath('0.unit', 'µA');
         }
-        $this->postJson('/reference/sums/flame', ['with' => ['volts' => 27]])->assertUnprocessable()->assertJsonPath('message', 'Flame and feed in series: a figure is missing.');
-        $this->postJson('/reference/sums/flame', ['with' => ['volts' => 'many', 'megohms' => 1]])->assertUnprocessable();
+        $this->postJson('/reference/sums/flame', ['with' => ['volts' => 27]])
+            ->assertUnprocessable()
+            ->assertJsonPath('message', 'Flame and feed in series: a figure is missing.');
+        $this->postJson('/reference/sums/flame', [
+            'with' => ['volts' => 'many', 'megohms' => 1],
+        ])->assertUnprocessable();
         $this->postJson('/reference/sums/tea', ['with' => ['volts' => 1]])->assertUnprocessable();
     }
 
@@ -34,8 +44,16 @@ class ReferenceTest extends TestCase
     {
         $job = $this->give();
         $attempt = $this->begin($job);
-        $this->get("/attempts/$attempt->id")->assertInertia(fn (AssertableInertia $page) => $page->has('board.ladder.circuits', 2)->where('board.parts', fn ($parts) => collect($parts)->contains(fn ($p) => $p['card'] !== null)));
+        $this->get("/attempts/$attempt->id")->assertInertia(
+            fn (AssertableInertia $page) => $page
+                ->has('board.ladder.circuits', 2)
+                ->where('board.parts', fn ($parts) => collect($parts)->contains(fn ($p) => $p['card'] !== null)),
+        );
         $job->update(['rules' => ['papers' => []] + RuleSet::query()->where('name', 'first-year')->sole()->document]);
-        $this->get("/attempts/$attempt->id")->assertInertia(fn (AssertableInertia $page) => $page->missing('board.ladder')->where('board.parts', fn ($parts) => ! collect($parts)->contains(fn ($p) => $p['card'] !== null)));
+        $this->get("/attempts/$attempt->id")->assertInertia(
+            fn (AssertableInertia $page) => $page
+                ->missing('board.ladder')
+                ->where('board.parts', fn ($parts) => ! collect($parts)->contains(fn ($p) => $p['card'] !== null)),
+        );
     }
 }

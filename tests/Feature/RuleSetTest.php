@@ -24,7 +24,13 @@ class RuleSetTest extends TestCase
 
     public function test_three_are_shipped(): void
     {
-        $this->get('/rules')->assertInertia(fn (AssertableInertia $page) => $page->component('Rules')->has('sets', 3)->where('sets.0.document.title', 'First year')->where('sets.0.shipped', true));
+        $this->get('/rules')->assertInertia(
+            fn (AssertableInertia $page) => $page
+                ->component('Rules')
+                ->has('sets', 3)
+                ->where('sets.0.document.title', 'First year')
+                ->where('sets.0.shipped', true),
+        );
         RuleSet::ship();
         $this->assertSame(3, RuleSet::query()->count(), 'and not twice');
     }
@@ -33,33 +39,54 @@ class RuleSetTest extends TestCase
     {
         $document = $this->shipped();
         $this->post('/rules', ['document' => $document])->assertSessionHasErrors('title');
-        $this->post('/rules', ['document' => ['title' => 'Evening class', 'pass_mark' => 60] + $document])->assertRedirect('/rules?set=evening-class');
+        $this->post('/rules', [
+            'document' => ['title' => 'Evening class', 'pass_mark' => 60] + $document,
+        ])->assertRedirect('/rules?set=evening-class');
         $own = RuleSet::query()->where('name', 'evening-class')->sole();
         $this->assertSame([1, 60], [$own->version, (int) $own->document['pass_mark']]);
         $this->post('/rules', ['document' => ['pass_mark' => 65] + $own->document])->assertRedirect();
-        $this->assertSame([1, 2], RuleSet::query()->where('name', 'evening-class')->orderBy('version')->pluck('version')->all());
+        $this->assertSame(
+            [1, 2],
+            RuleSet::query()->where('name', 'evening-class')->orderBy('version')->pluck('version')->all(),
+        );
         $this->assertSame(60, (int) $own->refresh()->document['pass_mark'], 'the version before is as it was');
         $this->assertSame(70, (int) $this->shipped()['pass_mark']);
     }
 
     public function test_what_is_wrong_says_where_and_nothing_is_saved(): void
     {
-        foreach ([
-            'pass_mark' => ['pass_mark' => 170], 'weights.trace' => ['weights' => ['trace' => -2] + $this->shipped()['weights']], 'title' => ['title' => ' '],
-            'schools.start' => ['schools' => ['start' => 'attic']], 'barred.0' => ['barred' => ['look']],
-        ] as $where => $wrong) {
-            $this->post('/rules', ['document' => $wrong + ['title' => 'Mine'] + $this->shipped()])->assertSessionHasErrors($where);
+        foreach (
+            [
+                'pass_mark' => ['pass_mark' => 170],
+                'weights.trace' => ['weights' => ['trace' => -2] + $this->shipped()['weights']],
+                'title' => ['title' => ' '],
+                'schools.start' => ['schools' => ['start' => 'attic']],
+                'barred.0' => ['barred' => ['look']],
+            ] as $where => $wrong
+        ) {
+            $this->post('/rules', [
+                'document' => $wrong + ['title' => 'Mine'] + $this->shipped(),
+            ])->assertSessionHasErrors($where);
         }
         $this->assertSame(3, RuleSet::query()->count());
     }
 
     public function test_a_job_is_given_under_chosen_rules_and_keeps_them(): void
     {
-        $this->post('/rules', ['document' => ['title' => 'No jumpers', 'barred' => ['jump']] + $this->shipped()])->assertRedirect();
+        $this->post('/rules', [
+            'document' => ['title' => 'No jumpers', 'barred' => ['jump']] + $this->shipped(),
+        ])->assertRedirect();
         $rules = RuleSet::query()->where('name', 'no-jumpers')->sole();
         $form = [
-            'appliance' => $this->furnace()->id, 'course' => $this->course->id, 'trainees' => [$this->trainee->id], 'rules' => $rules->id,
-            'title' => 'Bindery', 'fault' => 'limit:stuck-open', 'visit' => 'cold', 'kind' => 'practice', 'complaint' => 'The paper curls.',
+            'appliance' => $this->furnace()->id,
+            'course' => $this->course->id,
+            'trainees' => [$this->trainee->id],
+            'rules' => $rules->id,
+            'title' => 'Bindery',
+            'fault' => 'limit:stuck-open',
+            'visit' => 'cold',
+            'kind' => 'practice',
+            'complaint' => 'The paper curls.',
         ];
         $this->post('/jobs', ['rules' => 999] + $form)->assertSessionHasErrors('rules');
         $this->post('/jobs', $form)->assertRedirect();
@@ -69,7 +96,9 @@ class RuleSetTest extends TestCase
         $this->assertSame(70, (int) $job->rules['pass_mark']);
         $attempt = $this->begin($job);
         $this->act($attempt, 'door', 1, ['to' => 'open'])->assertOk();
-        $this->act($attempt, 'jump', 2, ['from' => 'limit.a', 'to' => 'limit.b'])->assertUnprocessable()->assertJsonPath('message', '/act: The house rules of this job do not allow that.');
+        $this->act($attempt, 'jump', 2, ['from' => 'limit.a', 'to' => 'limit.b'])
+            ->assertUnprocessable()
+            ->assertJsonPath('message', '/act: The house rules of this job do not allow that.');
         $this->assertSame(1, $attempt->entries()->count());
         $this->act($attempt, 'look', 3, ['part' => 'limit'])->assertOk();
     }

@@ -25,9 +25,25 @@ class SecrecyTest extends TestCase
     use RefreshDatabase, School;
 
     private const FAULTS = [
-        'igniter:cracked', 'w30:open', 'w31:open', 'board:igniter-relay-dead', 'igniter:aged', 'valve:coil-open', 'valve:stuck-shut', 'w27:open',
-        'w28:open', 'board:valve-relay-dead', 'cock:shut', 'meter:no-gas', 'inducer:open', 'w33:open', 'board:inducer-relay-dead', 'healthy', 'limit:stuck-closed',
-        'limit:bridged', 'w36:elsewhere',
+        'igniter:cracked',
+        'w30:open',
+        'w31:open',
+        'board:igniter-relay-dead',
+        'igniter:aged',
+        'valve:coil-open',
+        'valve:stuck-shut',
+        'w27:open',
+        'w28:open',
+        'board:valve-relay-dead',
+        'cock:shut',
+        'meter:no-gas',
+        'inducer:open',
+        'w33:open',
+        'board:inducer-relay-dead',
+        'healthy',
+        'limit:stuck-closed',
+        'limit:bridged',
+        'w36:elsewhere',
     ];
 
     public function test_responses_are_equal_to_the_byte_until_something_tells_two_faults_apart(): void
@@ -72,12 +88,23 @@ class SecrecyTest extends TestCase
         $bench = $workbench->bench($assignment, $attempt->seed);
         $state = $bench->arrive('cold')->state;
         $bench->resume($state);
-        Attempt::query()->whereKey($attempt->id)->update(['state' => Snapshot::pack($state->toArray()), 'record' => Snapshot::pack($bench->record->kept())]);
+        Attempt::query()
+            ->whereKey($attempt->id)
+            ->update([
+                'state' => Snapshot::pack($state->toArray()),
+                'record' => Snapshot::pack($bench->record->kept()),
+            ]);
 
         $rows = [];
         $entries = [];
         $note = function (string $uri, array $body) use (&$rows, &$entries, &$state, $bench): void {
-            $response = $body === [] ? $this->get($uri, ['X-Inertia' => 'true', 'X-Inertia-Version' => (string) app(HandleInertiaRequests::class)->version(request())]) : $this->postJson($uri, $body);
+            $response =
+                $body === []
+                    ? $this->get($uri, [
+                        'X-Inertia' => 'true',
+                        'X-Inertia-Version' => (string) app(HandleInertiaRequests::class)->version(request()),
+                    ])
+                    : $this->postJson($uri, $body);
             $this->assertSame(200, $response->status(), $uri);
             $headers = $response->headers->all();
             unset($headers['date'], $headers['set-cookie']);
@@ -92,7 +119,10 @@ class SecrecyTest extends TestCase
             $bench->advance($state, $until); // what the reply looks ahead to
             $seen = new Observations('cold', $entries, $bench->record->until($until), $until, []);
             $bench->record = Record::resumed($past);
-            $rows[] = [json_encode($seen->toArray()), $response->status()."\n".json_encode($headers)."\n".$response->getContent()];
+            $rows[] = [
+                json_encode($seen->toArray()),
+                $response->status()."\n".json_encode($headers)."\n".$response->getContent(),
+            ];
         };
         $url = "/attempts/$attempt->id";
         $note($url, []);

@@ -25,7 +25,10 @@ class SignInTest extends TestCase
         $this->flushSession();
         auth()->logout();
 
-        return $this->withServerVariables(['REMOTE_ADDR' => $from])->withCredentials()->withCookies($cookies)->postJson('/login', ['email' => $email, 'password' => $password]);
+        return $this->withServerVariables(['REMOTE_ADDR' => $from])
+            ->withCredentials()
+            ->withCookies($cookies)
+            ->postJson('/login', ['email' => $email, 'password' => $password]);
     }
 
     public function test_one_address_guesses_a_few_times(): void
@@ -34,7 +37,12 @@ class SignInTest extends TestCase
             $this->try('tova@demo.example', "guess-$i", '10.0.0.1')->assertUnprocessable();
         }
         $this->try('tova@demo.example', 'guess-9', '10.0.0.1')->assertTooManyRequests();
-        $this->try('TOVA@demo.example ', 'copper-lamp', '10.0.0.1')->assertTooManyRequests()->assertJsonPath('errors.email.0', 'Too many failed sign-ins to this account. Wait 10 minutes, or sign in on a device that you have used before.');
+        $this->try('TOVA@demo.example ', 'copper-lamp', '10.0.0.1')
+            ->assertTooManyRequests()
+            ->assertJsonPath(
+                'errors.email.0',
+                'Too many failed sign-ins to this account. Wait 10 minutes, or sign in on a device that you have used before.',
+            );
         $this->travel(11)->minutes();
         $this->try('tova@demo.example', 'copper-lamp', '10.0.0.1')->assertRedirect('/');
     }
@@ -69,12 +77,16 @@ class SignInTest extends TestCase
 
     public function test_a_device_that_was_used_before_is_not_locked_out_by_a_stranger(): void
     {
-        $cookie = $this->try('tova@demo.example', 'copper-lamp', '10.0.4.1')->assertRedirect('/')->getCookie('known_device');
+        $cookie = $this->try('tova@demo.example', 'copper-lamp', '10.0.4.1')
+            ->assertRedirect('/')
+            ->getCookie('known_device');
         for ($i = 0; $i < 60; $i++) {
             $this->try('tova@demo.example', "guess-$i", '10.0.4.'.($i % 30));
         }
         $this->try('tova@demo.example', 'copper-lamp', '10.0.4.1')->assertTooManyRequests();
-        $this->try('tova@demo.example', 'copper-lamp', '10.0.4.1', ['known_device' => $cookie->getValue()])->assertRedirect('/');
+        $this->try('tova@demo.example', 'copper-lamp', '10.0.4.1', [
+            'known_device' => $cookie->getValue(),
+        ])->assertRedirect('/');
         $other = User::factory()->create(['email' => 'other@demo.example']);
         for ($i = 0; $i < 25; $i++) {
             $last = $this->try($other->email, "guess-$i", '10.0.5.'.$i, ['known_device' => $cookie->getValue()]);

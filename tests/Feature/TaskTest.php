@@ -43,7 +43,10 @@ class TaskTest extends TestCase
         }
         Task::want($this->classmate, 'drift', 'y');
         $state = fn (string $kind, string $subject) => Task::find($kind, $subject)->state;
-        $this->assertSame(['queued', 'waiting', 'waiting', 'queued'], [$state('drift', 'x'), $state('pairs', 'x'), $state('mark', 'x'), $state('drift', 'y')]);
+        $this->assertSame(
+            ['queued', 'waiting', 'waiting', 'queued'],
+            [$state('drift', 'x'), $state('pairs', 'x'), $state('mark', 'x'), $state('drift', 'y')],
+        );
         $this->assertSame('queued', $state('analysis', 'x'), 'it has a worker of its own');
         Task::find('drift', 'x')->update(['state' => 'running']);
         Task::find('drift', 'x')->finish(null);
@@ -55,7 +58,10 @@ class TaskTest extends TestCase
         Queue::fake();
         Task::want($this->trainee, 'drift', 'a');
         Task::want($this->trainee, 'mark', 'b');
-        $this->app->bind(CompareWithToday::class, fn () => $this->failing(new \LogicException('secret table odd_spark.users')));
+        $this->app->bind(
+            CompareWithToday::class,
+            fn () => $this->failing(new \LogicException('secret table odd_spark.users')),
+        );
         $this->app->bind(MarkAttempt::class, fn () => $this->failing(new WorkError('It is too large.')));
         (new RunTask(Task::find('drift', 'a')->id))->handle();
         $this->assertSame('failed', Task::find('drift', 'a')->state);
@@ -87,7 +93,9 @@ class TaskTest extends TestCase
     {
         config(['queue.default' => 'database']);
         $task = Task::want($this->trainee, 'drift', 'a');
-        DB::table('jobs')->where('id', $task->job_id)->update(['reserved_at' => now()->getTimestamp(), 'attempts' => 1]);
+        DB::table('jobs')
+            ->where('id', $task->job_id)
+            ->update(['reserved_at' => now()->getTimestamp(), 'attempts' => 1]);
         Task::takeUp('marks', false);
         $this->assertNotNull(DB::table('jobs')->value('reserved_at'), 'it may have been taken just now');
         $this->travel(10)->seconds();
@@ -103,22 +111,35 @@ class TaskTest extends TestCase
     {
         Queue::fake();
         $task = Task::want($this->trainee, 'drift', 'a');
-        $this->actingAs($this->trainee)->getJson("/tasks/$task->id")->assertOk()->assertJson(['state' => 'queued', 'share' => 0, 'goes' => null]);
-        $this->actingAs($this->classmate)->getJson("/tasks/$task->id")->assertNotFound();
-        $this->actingAs($this->instructor)->getJson("/tasks/$task->id")->assertNotFound();
+        $this->actingAs($this->trainee)
+            ->getJson("/tasks/$task->id")
+            ->assertOk()
+            ->assertJson(['state' => 'queued', 'share' => 0, 'goes' => null]);
+        $this->actingAs($this->classmate)
+            ->getJson("/tasks/$task->id")
+            ->assertNotFound();
+        $this->actingAs($this->instructor)
+            ->getJson("/tasks/$task->id")
+            ->assertNotFound();
     }
 
     public function test_a_hint_comes_later_and_the_bench_is_free_meanwhile(): void
     {
         $attempt = $this->begin($this->give());
         Queue::fake();
-        $this->act($attempt, 'hint', 2, ['grade' => 'circuit'], 'h1')->assertOk()->assertJsonPath('entry.waits', true)->assertJsonPath('entry.seen.hint', '');
+        $this->act($attempt, 'hint', 2, ['grade' => 'circuit'], 'h1')
+            ->assertOk()
+            ->assertJsonPath('entry.waits', true)
+            ->assertJsonPath('entry.seen.hint', '');
         $this->act($attempt, 'look', 3, ['part' => 'thermostat'])->assertOk();
         $this->getJson("/attempts/$attempt->id/waiting?of=h1")->assertOk()->assertJsonPath('entry.waits', true);
         $this->actingAs($this->classmate)->getJson("/attempts/$attempt->id/waiting?of=h1")->assertNotFound();
         (new RunTask(Task::query()->where('kind', 'hint')->sole()->id))->handle();
         $this->actingAs($this->trainee);
-        $hint = $this->getJson("/attempts/$attempt->id/waiting?of=h1")->assertOk()->assertJsonMissingPath('entry.waits')->json('entry.seen.hint');
+        $hint = $this->getJson("/attempts/$attempt->id/waiting?of=h1")
+            ->assertOk()
+            ->assertJsonMissingPath('entry.waits')
+            ->json('entry.seen.hint');
         $this->assertNotSame('', $hint);
         $this->getJson("/attempts/$attempt->id/waiting?of=other")->assertNotFound();
 
@@ -126,7 +147,9 @@ class TaskTest extends TestCase
         config(['queue.default' => 'sync']);
         $this->app->forgetInstance('queue');
         Queue::clearResolvedInstances();
-        $this->act($sooner, 'hint', 2, ['grade' => 'circuit'])->assertOk()->assertJsonPath('entry.seen.hint', $hint, 'what was seen later is not in it');
+        $this->act($sooner, 'hint', 2, ['grade' => 'circuit'])
+            ->assertOk()
+            ->assertJsonPath('entry.seen.hint', $hint, 'what was seen later is not in it');
     }
 
     private function failing(\Throwable $with): Work

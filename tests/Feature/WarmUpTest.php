@@ -32,10 +32,18 @@ class WarmUpTest extends TestCase
     public function test_what_was_tried_is_told_from_what_was_shown(): void
     {
         $attempt = $this->beginWarmUp($this->trainee);
-        $this->get("/attempts/$attempt->id")->assertInertia(fn ($page) => $page
-            ->where('job.kind', 'warm-up')->has('steps', count(WarmUp::steps()))->where('now.tried', []));
-        $this->act($attempt, 'look', 1, ['part' => 'fuse'])->assertOk()->assertJsonPath('tried', ['look']);
-        $this->act($attempt, 'leads', 2, ['red' => 'transformer.H1', 'black' => 'transformer.X2'])->assertOk()->assertJsonPath('tried', ['look']);
+        $this->get("/attempts/$attempt->id")->assertInertia(
+            fn ($page) => $page
+                ->where('job.kind', 'warm-up')
+                ->has('steps', count(WarmUp::steps()))
+                ->where('now.tried', []),
+        );
+        $this->act($attempt, 'look', 1, ['part' => 'fuse'])
+            ->assertOk()
+            ->assertJsonPath('tried', ['look']);
+        $this->act($attempt, 'leads', 2, ['red' => 'transformer.H1', 'black' => 'transformer.X2'])
+            ->assertOk()
+            ->assertJsonPath('tried', ['look']);
         $reply = $this->act($attempt, 'leads', 4, ['red' => 'transformer.H1', 'black' => 'transformer.H2'])->assertOk();
         $reply->assertJsonPath('tried', ['look', 'line']);
         $this->assertEqualsWithDelta(120, $reply->json('entry.reading.value'), 2);
@@ -75,7 +83,9 @@ class WarmUpTest extends TestCase
         $this->furnace();
         $this->beginWarmUp($this->trainee);
         $this->get('/')->assertInertia(fn ($page) => $page->component('MyJobs')->has('jobs', 0));
-        $this->actingAs($this->instructor)->get('/')->assertInertia(fn ($page) => $page->component('Shop')->has('jobs', 0)->has('models', 1));
+        $this->actingAs($this->instructor)
+            ->get('/')
+            ->assertInertia(fn ($page) => $page->component('Shop')->has('jobs', 0)->has('models', 1));
         $this->get('/models')->assertInertia(fn ($page) => $page->has('models', 1));
         $this->assertSame(2, Appliance::query()->count());
     }

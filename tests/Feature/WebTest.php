@@ -38,10 +38,21 @@ class WebTest extends TestCase
             $policy = (string) $response->headers->get('Content-Security-Policy');
             $this->assertStringContainsString("script-src 'self';", $policy, $path);
             $this->assertStringContainsString("frame-ancestors 'none'", $policy, $path);
-            $response->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('Referrer-Policy', 'same-origin')->assertHeaderMissing('Strict-Transport-Security');
+            $response
+                ->assertHeader('X-Content-Type-Options', 'nosniff')
+                ->assertHeader('Referrer-Policy', 'same-origin')
+                ->assertHeaderMissing('Strict-Transport-Security');
             $this->assertNotNull($response->headers->get('Permissions-Policy'));
-            $this->assertDoesNotMatchRegularExpression('/https?:\/\/(?!127\.0\.0\.1|localhost)/', $response->getContent(), "$path loads nothing from elsewhere");
-            preg_match_all('/<script(?![^>]*\bsrc=)(?![^>]*application\/json)[^>]*>/', $response->getContent(), $inline);
+            $this->assertDoesNotMatchRegularExpression(
+                '/https?:\/\/(?!127\.0\.0\.1|localhost)/',
+                $response->getContent(),
+                "$path loads nothing from elsewhere",
+            );
+            preg_match_all(
+                '/<script(?![^>]*\bsrc=)(?![^>]*application\/json)[^>]*>/',
+                $response->getContent(),
+                $inline,
+            );
             $this->assertSame([], $inline[0], $path);
         }
         $this->get('https://127.0.0.1/login')->assertHeader('Strict-Transport-Security');
@@ -49,7 +60,13 @@ class WebTest extends TestCase
 
     public function test_no_file_of_storage_is_served(): void
     {
-        $this->assertSame([], collect(Route::getRoutes()->getRoutes())->map->uri()->filter(fn (string $uri) => str_starts_with($uri, 'storage'))->all());
+        $this->assertSame(
+            [],
+            collect(Route::getRoutes()->getRoutes())
+                ->map->uri()
+                ->filter(fn (string $uri) => str_starts_with($uri, 'storage'))
+                ->all(),
+        );
     }
 
     public function test_what_one_may_not_see_is_as_what_is_not_there(): void
@@ -59,7 +76,12 @@ class WebTest extends TestCase
         $there = $this->getJson("/attempts/$attempt->id")->assertNotFound();
         $none = $this->getJson('/attempts/987654')->assertNotFound();
         $this->assertSame($none->getContent(), $there->getContent());
-        $this->assertSame($this->get('/attempts/987654')->getContent(), $this->get("/attempts/$attempt->id")->assertNotFound()->getContent());
+        $this->assertSame(
+            $this->get('/attempts/987654')->getContent(),
+            $this->get("/attempts/$attempt->id")
+                ->assertNotFound()
+                ->getContent(),
+        );
         $this->getJson('/attempts/1abc')->assertNotFound();
         $this->getJson('/attempts/99999999999999999999999')->assertNotFound();
     }
@@ -77,7 +99,15 @@ class WebTest extends TestCase
     #[DataProvider('tooMuch')]
     public function test_what_is_too_much_gets_a_sentence(string $path, string $body, int $status): void
     {
-        $response = $this->actingAs($this->trainee)->call('POST', $path, [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $body);
+        $response = $this->actingAs($this->trainee)->call(
+            'POST',
+            $path,
+            [],
+            [],
+            [],
+            ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+            $body,
+        );
         $this->assertSame($status, $response->status());
         $this->assertMatchesRegularExpression('/^[A-Z].*\.$/', $response->json('message'));
     }
@@ -93,8 +123,19 @@ class WebTest extends TestCase
 
             return $this->getJson('/fail');
         };
-        $fail('Connection refused', 2002)->assertStatus(503)->assertHeader('Retry-After')->assertJsonPath('message', 'The database is not responding right now. Nothing is lost; try again in a few seconds.');
-        $fail('The table \'entries\' is full', 1114)->assertStatus(507)->assertJsonPath('message', 'The server\'s disk is full. Nothing was changed. Tell whoever runs this site.');
+        $fail('Connection refused', 2002)
+            ->assertStatus(503)
+            ->assertHeader('Retry-After')
+            ->assertJsonPath(
+                'message',
+                'The database is not responding right now. Nothing is lost; try again in a few seconds.',
+            );
+        $fail('The table \'entries\' is full', 1114)
+            ->assertStatus(507)
+            ->assertJsonPath(
+                'message',
+                'The server\'s disk is full. Nothing was changed. Tell whoever runs this site.',
+            );
         $other = $fail('Unknown column', 1054)->assertStatus(500);
         $this->assertStringNotContainsString('entries', $other->getContent());
         $this->assertStringNotContainsString('secret', $other->getContent());
@@ -102,7 +143,18 @@ class WebTest extends TestCase
 
     public function test_a_line_of_the_log_is_short_whatever_was_sent(): void
     {
-        $line = (new ShortLines())->format(new LogRecord(new \DateTimeImmutable(), 'site', Level::Error, str_repeat('x', 4_000_000)."\nforged line", ['exception' => new \RuntimeException(str_repeat('y', 4_000_000)), 'more' => str_repeat('z', 4_000_000)]));
+        $line = (new ShortLines())->format(
+            new LogRecord(
+                new \DateTimeImmutable(),
+                'site',
+                Level::Error,
+                str_repeat('x', 4_000_000)."\nforged line",
+                [
+                    'exception' => new \RuntimeException(str_repeat('y', 4_000_000)),
+                    'more' => str_repeat('z', 4_000_000),
+                ],
+            ),
+        );
         $this->assertLessThan(4000, strlen($line));
         $this->assertSame(1, substr_count($line, "\n"));
     }
@@ -110,8 +162,15 @@ class WebTest extends TestCase
     public function test_an_attempt_has_a_thousand_entries_at_most_and_is_then_handed_back(): void
     {
         $attempt = $this->begin($this->give());
-        Attempt::query()->whereKey($attempt->id)->update(['entries_count' => 1000]);
-        $this->act($attempt, 'look', 1, ['part' => 'thermostat'])->assertUnprocessable()->assertJsonPath('message', '/act: This attempt has 1000 entries, the most allowed. Hand the appliance back.');
+        Attempt::query()
+            ->whereKey($attempt->id)
+            ->update(['entries_count' => 1000]);
+        $this->act($attempt, 'look', 1, ['part' => 'thermostat'])
+            ->assertUnprocessable()
+            ->assertJsonPath(
+                'message',
+                '/act: This attempt has 1000 entries, the most allowed. Hand the appliance back.',
+            );
         $this->act($attempt, 'hand_back', 1)->assertOk();
     }
 
@@ -136,7 +195,11 @@ class WebTest extends TestCase
             $turns[] = $turn = fopen(storage_path("framework/slots/{$this->trainee->id}-$name"), 'c');
             flock($turn, LOCK_EX);
         }
-        $this->actingAs($this->trainee)->getJson('/reference')->assertTooManyRequests()->assertHeader('Retry-After', 1)->assertJsonPath('message', 'Too many requests at once. Wait a second, then try again.');
+        $this->actingAs($this->trainee)
+            ->getJson('/reference')
+            ->assertTooManyRequests()
+            ->assertHeader('Retry-After', 1)
+            ->assertJsonPath('message', 'Too many requests at once. Wait a second, then try again.');
         $this->actingAs($this->classmate)->getJson('/reference')->assertOk();
         array_map(fclose(...), $turns);
         $this->actingAs($this->trainee)->getJson('/reference')->assertOk();
@@ -144,42 +207,94 @@ class WebTest extends TestCase
 
     public function test_an_edit_that_is_sent_twice_is_made_once(): void
     {
-        $draft = app(DraftEditor::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
+        $draft = app(DraftEditor::class)->begin(
+            $this->instructor,
+            (new Library())->document('furnace-standing-pilot'),
+            'Begun.',
+        );
         $edit = ['id' => 'one', 'upon' => 0, 'edits' => [['do' => 'label', 'part' => 'blower', 'label' => 'Fan']]];
-        $this->actingAs($this->instructor)->postJson("/drafts/$draft->id/edits", $edit)->assertOk()->assertJsonPath('step', 1);
-        $this->postJson("/drafts/$draft->id/edits", $edit)->assertOk()->assertJsonPath('step', 1)->assertJsonPath('whole', true)->assertJsonPath('document.parts.0.id', $draft->content()['parts'][0]['id']);
+        $this->actingAs($this->instructor)
+            ->postJson("/drafts/$draft->id/edits", $edit)
+            ->assertOk()
+            ->assertJsonPath('step', 1);
+        $this->postJson("/drafts/$draft->id/edits", $edit)
+            ->assertOk()
+            ->assertJsonPath('step', 1)
+            ->assertJsonPath('whole', true)
+            ->assertJsonPath('document.parts.0.id', $draft->content()['parts'][0]['id']);
         $this->assertSame(2, $draft->steps()->count());
         $this->postJson("/drafts/$draft->id/edits", ['id' => 'two'] + $edit)->assertConflict();
     }
 
     public function test_a_colour_that_cannot_be_drawn_is_refused(): void
     {
-        $draft = app(DraftEditor::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
-        $edit = fn (array $edit) => $this->actingAs($this->instructor)->postJson("/drafts/$draft->id/edits", ['upon' => $draft->refresh()->step, 'edits' => [$edit]]);
-        $edit(['do' => 'rewire', 'wire' => 'w14', 'colour' => 'moonlight'])->assertUnprocessable()->assertJsonPath('pointer', fn (string $p) => preg_match('#^/wires/\d+/colour$#', $p) === 1);
+        $draft = app(DraftEditor::class)->begin(
+            $this->instructor,
+            (new Library())->document('furnace-standing-pilot'),
+            'Begun.',
+        );
+        $edit = fn (array $edit) => $this->actingAs($this->instructor)->postJson("/drafts/$draft->id/edits", [
+            'upon' => $draft->refresh()->step,
+            'edits' => [$edit],
+        ]);
+        $edit(['do' => 'rewire', 'wire' => 'w14', 'colour' => 'moonlight'])
+            ->assertUnprocessable()
+            ->assertJsonPath('pointer', fn (string $p) => preg_match('#^/wires/\d+/colour$#', $p) === 1);
         $edit(['do' => 'set', 'path' => '/title', 'value' => str_repeat('x', 121)])->assertUnprocessable();
         $this->get("/drafts/$draft->id/files/board.svg")->assertOk();
     }
 
     public function test_a_large_model_is_taken_in_beside_the_site(): void
     {
-        $document = ['odd_spark_model' => 1, 'name' => 'large', 'title' => 'Large', 'notes' => '', 'supply' => ['hertz' => 60, 'volts' => 120, 'region' => 'NA'], 'parts' => [], 'joined' => [], 'wires' => [], 'cables' => [], 'percepts' => new \stdClass(), 'tape' => [], 'doors' => []];
+        $document = [
+            'odd_spark_model' => 1,
+            'name' => 'large',
+            'title' => 'Large',
+            'notes' => '',
+            'supply' => ['hertz' => 60, 'volts' => 120, 'region' => 'NA'],
+            'parts' => [],
+            'joined' => [],
+            'wires' => [],
+            'cables' => [],
+            'percepts' => new \stdClass(),
+            'tape' => [],
+            'doors' => [],
+        ];
         for ($i = 0; $i < 160; $i++) {
-            $document['parts'][] = ['id' => "p$i", 'kind' => 'limit-switch', 'label' => "Part $i", 'at' => [40 + ($i % 16) * 190, 60 + intdiv($i, 16) * 170]];
+            $document['parts'][] = [
+                'id' => "p$i",
+                'kind' => 'limit-switch',
+                'label' => "Part $i",
+                'at' => [40 + ($i % 16) * 190, 60 + intdiv($i, 16) * 170],
+            ];
         }
-        $task = $this->actingAs($this->instructor)->post('/drafts', ['file' => json_encode($document)])->assertRedirect()->headers->get('Location');
+        $task = $this->actingAs($this->instructor)
+            ->post('/drafts', ['file' => json_encode($document)])
+            ->assertRedirect()
+            ->headers->get('Location');
         $this->assertMatchesRegularExpression('#/tasks/\d+$#', (string) $task);
         $this->get((string) $task)->assertRedirect('/drafts/'.Draft::query()->sole()->id);
     }
 
     public function test_a_paper_is_waited_for_and_then_fetched(): void
     {
-        $draft = app(DraftEditor::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
+        $draft = app(DraftEditor::class)->begin(
+            $this->instructor,
+            (new Library())->document('furnace-standing-pilot'),
+            'Begun.',
+        );
         Queue::fake();
         $url = "/drafts/$draft->id/files/ladder.pdf";
         $this->actingAs($this->instructor)->getJson($url)->assertStatus(202)->assertJsonPath('state', 'queued');
-        $this->get($url)->assertStatus(202)->assertInertia(fn (AssertableInertia $page) => $page->component('Working')->where('goes', $url)->where('isFile', true));
+        $this->get($url)
+            ->assertStatus(202)
+            ->assertInertia(
+                fn (AssertableInertia $page) => $page->component('Working')->where('goes', $url)->where('isFile', true),
+            );
         (new RunTask(Task::query()->sole()->id))->handle();
-        $this->assertStringStartsWith('%PDF', $this->get($url)->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent());
+        $this->assertStringStartsWith(
+            '%PDF',
+            $this->get($url)->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent(),
+        );
     }
 }

@@ -31,7 +31,10 @@ class WorkbenchTest extends TestCase
         $reply = $this->act($this->attempt, 'leads', 9.5, ['red' => 'board.R', 'black' => 'board.C'])->assertOk();
         $this->assertMatchesRegularExpression('/^2[5-7]\.\d\d V AC$/', $reply->json('entry.reading.text'));
         $this->assertSame(9.5, $reply->json('entry.at_s'));
-        $this->assertSame('Furnace control R to Furnace control C: '.$reply->json('entry.reading.text'), $reply->json('entry.text'));
+        $this->assertSame(
+            'Furnace control R to Furnace control C: '.$reply->json('entry.reading.text'),
+            $reply->json('entry.text'),
+        );
         $this->assertEquals(19.5, $reply->json('until_s'));
         $this->get("/attempts/{$this->attempt->id}")->assertInertia(fn (AssertableInertia $page) => $page
             ->component('Bench')->has('log', 3)->where('log.2.reading.text', $reply->json('entry.reading.text'))
@@ -50,8 +53,12 @@ class WorkbenchTest extends TestCase
     public function test_a_window_left_behind_is_told_and_changes_nothing(): void
     {
         $this->act($this->attempt, 'look', 6, ['part' => 'breaker'])->assertOk();
-        $this->act($this->attempt, 'look', 3, ['part' => 'cock'])->assertConflict()->assertJsonPath('message', fn (string $m) => str_contains($m, 'further on'));
-        $this->act($this->attempt, 'look', 40, ['part' => 'cock'])->assertConflict()->assertJsonPath('message', fn (string $m) => str_contains($m, 'not been played'));
+        $this->act($this->attempt, 'look', 3, ['part' => 'cock'])
+            ->assertConflict()
+            ->assertJsonPath('message', fn (string $m) => str_contains($m, 'further on'));
+        $this->act($this->attempt, 'look', 40, ['part' => 'cock'])
+            ->assertConflict()
+            ->assertJsonPath('message', fn (string $m) => str_contains($m, 'not been played'));
         $this->assertSame(1, $this->attempt->entries()->count());
         $this->postJson("/attempts/{$this->attempt->id}/play", ['to_s' => 2])->assertOk()->assertJsonPath('now_s', 6);
     }
@@ -60,11 +67,21 @@ class WorkbenchTest extends TestCase
     {
         $this->act($this->attempt, 'juggle', 1)->assertUnprocessable()->assertJsonPath('pointer', '/act');
         $this->act($this->attempt, 'look', 1)->assertUnprocessable()->assertJsonPath('pointer', '/part');
-        $this->act($this->attempt, 'look', 1, ['part' => 'gizmo'])->assertUnprocessable()->assertJsonPath('message', '/part: There is no part called "gizmo" on this appliance.');
-        $this->act($this->attempt, 'gauge', 1, ['tap' => 'gizmo'])->assertUnprocessable()->assertJsonPath('pointer', '/tap');
-        $this->act($this->attempt, 'leads', 1, ['red' => 'limit.zz', 'black' => null])->assertUnprocessable()->assertJsonPath('pointer', '/red');
-        $this->act($this->attempt, 'lift', 1, ['end' => 'w01.c'])->assertUnprocessable()->assertJsonPath('pointer', '/end');
-        $this->act($this->attempt, 'clamp', 1, ['wires' => ['nope']])->assertUnprocessable()->assertJsonPath('pointer', '/wires');
+        $this->act($this->attempt, 'look', 1, ['part' => 'gizmo'])
+            ->assertUnprocessable()
+            ->assertJsonPath('message', '/part: There is no part called "gizmo" on this appliance.');
+        $this->act($this->attempt, 'gauge', 1, ['tap' => 'gizmo'])
+            ->assertUnprocessable()
+            ->assertJsonPath('pointer', '/tap');
+        $this->act($this->attempt, 'leads', 1, ['red' => 'limit.zz', 'black' => null])
+            ->assertUnprocessable()
+            ->assertJsonPath('pointer', '/red');
+        $this->act($this->attempt, 'lift', 1, ['end' => 'w01.c'])
+            ->assertUnprocessable()
+            ->assertJsonPath('pointer', '/end');
+        $this->act($this->attempt, 'clamp', 1, ['wires' => ['nope']])
+            ->assertUnprocessable()
+            ->assertJsonPath('pointer', '/wires');
         $this->postJson("/attempts/{$this->attempt->id}/acts", ['act' => 'wait', 'at_s' => 1])->assertUnprocessable();
         $this->postJson("/attempts/{$this->attempt->id}/play", ['to_s' => 'soon'])->assertUnprocessable();
     }
@@ -75,7 +92,10 @@ class WorkbenchTest extends TestCase
         $this->act($attempt, 'door', 1, ['to' => 'open'])->assertJsonPath('scene.jumpers', []);
         $this->act($attempt, 'look', 2, ['part' => 'rollout-l'])->assertJsonPath('scene.jumpers', []);
         $this->act($attempt, 'look', 3, ['part' => 'limit'])->assertJsonPath('scene.jumpers', [['limit.a', 'limit.b']]);
-        $this->act($attempt, 'unjump', 4, ['from' => 'limit.a', 'to' => 'limit.b'])->assertJsonPath('scene.jumpers', []);
+        $this->act($attempt, 'unjump', 4, ['from' => 'limit.a', 'to' => 'limit.b'])->assertJsonPath(
+            'scene.jumpers',
+            [],
+        );
     }
 
     public function test_house_rules_that_stop_what_would_hurt_are_of_the_job(): void
@@ -117,8 +137,13 @@ class WorkbenchTest extends TestCase
         $this->assertCount(8, $this->attempt->mark['lines']);
         $this->assertCount(2, $this->attempt->debrief['entries']);
         $this->act($this->attempt, 'look', 3, ['part' => 'breaker'])->assertConflict();
-        $this->get("/attempts/{$this->attempt->id}/debrief")->assertInertia(fn (AssertableInertia $page) => $page
-            ->component('Debrief')->where('fault.id', 'limit:stuck-open')->has('debrief.entries', 2)->has('debrief.entries.0.best'));
+        $this->get("/attempts/{$this->attempt->id}/debrief")->assertInertia(
+            fn (AssertableInertia $page) => $page
+                ->component('Debrief')
+                ->where('fault.id', 'limit:stuck-open')
+                ->has('debrief.entries', 2)
+                ->has('debrief.entries.0.best'),
+        );
     }
 
     public function test_a_mark_that_was_cut_short_is_made_up_for(): void

@@ -15,15 +15,30 @@ class AddInstructor extends Command
 
     public function handle(): int
     {
-        $with = ['mail' => mb_strtolower(trim((string) $this->argument('mail'))), 'name' => trim(implode(' ', (array) $this->argument('name')))];
-        $checked = Validator::make($with, ['mail' => ['required', 'email', 'max:200', 'unique:users,email'], 'name' => ['required', 'string', 'max:120']], ['mail.unique' => 'Somebody signs in with that address already.']);
+        $with = [
+            'mail' => mb_strtolower(trim((string) $this->argument('mail'))),
+            'name' => trim(implode(' ', (array) $this->argument('name'))),
+        ];
+        $checked = Validator::make(
+            $with,
+            [
+                'mail' => ['required', 'email', 'max:200', 'unique:users,email'],
+                'name' => ['required', 'string', 'max:120'],
+            ],
+            ['mail.unique' => 'Somebody signs in with that address already.'],
+        );
         if ($checked->fails()) {
             $this->error(implode(' ', $checked->errors()->all()));
 
             return self::FAILURE;
         }
         $password = Str::password(16, symbols: false);
-        User::query()->create(['name' => $with['name'], 'email' => $with['mail'], 'role' => User::INSTRUCTOR, 'password' => $password]);
+        User::query()->create([
+            'name' => $with['name'],
+            'email' => $with['mail'],
+            'role' => User::INSTRUCTOR,
+            'password' => $password,
+        ]);
         $this->line("{$with['name']} signs in as {$with['mail']} with the password  $password");
 
         return self::SUCCESS;

@@ -25,14 +25,23 @@ class ApplianceController extends Controller
     {
         $this->authorize('viewAny', Appliance::class);
 
-        return Inertia::render('Models', ['models' => Appliance::query()->offered()->get()->map(function (Appliance $a): array {
-            $model = $a->model();
+        return Inertia::render('Models', [
+            'models' => Appliance::query()
+                ->offered()
+                ->get()
+                ->map(function (Appliance $a): array {
+                    $model = $a->model();
 
-            return [
-                'id' => $a->id, 'title' => $a->title, 'notes' => $model->document['notes'],
-                'parts' => count($model->parts()), 'wires' => count($model->wires()), 'faults' => count(FaultSet::of($model)->faults) - 1,
-            ];
-        })]);
+                    return [
+                        'id' => $a->id,
+                        'title' => $a->title,
+                        'notes' => $model->document['notes'],
+                        'parts' => count($model->parts()),
+                        'wires' => count($model->wires()),
+                        'faults' => count(FaultSet::of($model)->faults) - 1,
+                    ];
+                }),
+        ]);
     }
 
     public function show(Request $request, Appliance $appliance, AssignJob $giving): Response
@@ -50,9 +59,24 @@ class ApplianceController extends Controller
             )),
             'tables' => $this->tables($model),
             'healthy' => $giving->preview($appliance, Fault::HEALTHY, $model->visits()[0], self::PREVIEW_S),
-            'rules' => RuleSet::newest()->map(fn (RuleSet $r) => ['id' => $r->id, 'title' => "$r->title, version $r->version", 'stops' => $r->document['stops'] !== []]),
-            'courses' => Course::query()->where('instructor_id', $request->user()->id)->with('trainees:id,name')->get(['id', 'name'])
-                ->map(fn (Course $c) => ['id' => $c->id, 'name' => $c->name, 'trainees' => $c->trainees->map->only(['id', 'name'])]),
+            'rules' => RuleSet::newest()->map(
+                fn (RuleSet $r) => [
+                    'id' => $r->id,
+                    'title' => "$r->title, version $r->version",
+                    'stops' => $r->document['stops'] !== [],
+                ],
+            ),
+            'courses' => Course::query()
+                ->where('instructor_id', $request->user()->id)
+                ->with('trainees:id,name')
+                ->get(['id', 'name'])
+                ->map(
+                    fn (Course $c) => [
+                        'id' => $c->id,
+                        'name' => $c->name,
+                        'trainees' => $c->trainees->map->only(['id', 'name']),
+                    ],
+                ),
         ]);
     }
 
@@ -72,7 +96,8 @@ class ApplianceController extends Controller
     /**
      * The sequence tables of a model's controls, to be read.
      *
-     * @return list<array{part: string, title: string, states: list<array<string, mixed>>, remarks: list<array{pointer: string, text: string}>}>
+     * @return list<array{part: string, title: string, states: list<array<string, mixed>>,
+     *     remarks: list<array{pointer: string, text: string}>}>
      */
     private function tables(Model $model): array
     {
@@ -80,7 +105,12 @@ class ApplianceController extends Controller
         foreach ($model->parts() as $part) {
             foreach ($part->kind->those(Decides::class) as $name => $spec) {
                 $table = Table::with($spec->get('table'), $part->params[$name]['overrides'] ?? []);
-                $tables[] = ['part' => $part->label, 'title' => $table['title'], 'states' => (new Table($table))->words(), 'remarks' => (new Table($table))->remarks()];
+                $tables[] = [
+                    'part' => $part->label,
+                    'title' => $table['title'],
+                    'states' => (new Table($table))->words(),
+                    'remarks' => (new Table($table))->remarks(),
+                ];
             }
         }
 

@@ -22,13 +22,24 @@ class AssignmentController extends Controller
     public function store(GiveJobRequest $request): RedirectResponse
     {
         $task = Task::want($request->user(), 'give', (string) Str::uuid(), [
-            'title' => 'Setting up “'.$request->string('title')->value().'”', 'back' => '/models/'.$request->integer('appliance'),
+            'title' => 'Setting up “'.$request->string('title')->value().'”',
+            'back' => '/models/'.$request->integer('appliance'),
             'job' => [
-                'appliance' => $request->integer('appliance'), 'course' => $request->integer('course'), 'trainees' => array_map(intval(...), $request->array('trainees')),
-                'title' => $request->string('title')->value(), 'fault' => $request->string('fault')->value(), 'visit' => $request->string('visit')->value(),
-                'kind' => $request->string('kind')->value(), 'complaint' => $request->string('complaint')->value(), 'seed' => random_int(1, 0x7FFFFF),
-                'kit' => ['low_battery' => $request->boolean('low_battery'), 'worn_leads' => $request->boolean('worn_leads')],
-                'stops' => $request->boolean('stops'), 'rules' => $request->integer('rules'),
+                'appliance' => $request->integer('appliance'),
+                'course' => $request->integer('course'),
+                'trainees' => array_map(intval(...), $request->array('trainees')),
+                'title' => $request->string('title')->value(),
+                'fault' => $request->string('fault')->value(),
+                'visit' => $request->string('visit')->value(),
+                'kind' => $request->string('kind')->value(),
+                'complaint' => $request->string('complaint')->value(),
+                'seed' => random_int(1, 0x7FFFFF),
+                'kit' => [
+                    'low_battery' => $request->boolean('low_battery'),
+                    'worn_leads' => $request->boolean('worn_leads'),
+                ],
+                'stops' => $request->boolean('stops'),
+                'rules' => $request->integer('rules'),
             ],
         ]);
 
@@ -38,13 +49,34 @@ class AssignmentController extends Controller
     public function show(Request $request, Assignment $assignment): Response
     {
         $this->authorize('view', $assignment);
-        $attempts = $assignment->attempts()->withCount('entries')->with('marks')->get(['id', 'assignment_id', 'user_id', 'handed_back_at', 'mark'])->keyBy('user_id');
+        $attempts = $assignment
+            ->attempts()
+            ->withCount('entries')
+            ->with('marks')
+            ->get(['id', 'assignment_id', 'user_id', 'handed_back_at', 'mark'])
+            ->keyBy('user_id');
         $marking = MarkController::marking($attempts->all());
         $row = fn (?Attempt $a): array => [
-            'attempt' => $a?->id, 'entries' => $a === null ? 0 : (int) $a->getAttribute('entries_count'), 'handed_back' => $a?->handed_back_at !== null,
+            'attempt' => $a?->id,
+            'entries' => $a === null ? 0 : (int) $a->getAttribute('entries_count'),
+            'handed_back' => $a?->handed_back_at !== null,
             'marking' => $a === null ? null : $marking[$a->id] ?? null,
-            'others' => $a === null ? [] : $a->marks->slice(1)->map(fn (Mark $m) => ['title' => "{$m->rules['title']}, version {$m->rules['version']}", 'total' => $m->result['total'], 'passed' => $m->result['passed']])->values()->all(),
-            'total' => $a?->mark['total'] ?? null, 'passed' => $a?->mark['passed'] ?? null, 'verdict' => $a?->mark['verdict'] ?? null,
+            'others' => $a === null
+                    ? []
+                    : $a->marks
+                        ->slice(1)
+                        ->map(
+                            fn (Mark $m) => [
+                                'title' => "{$m->rules['title']}, version {$m->rules['version']}",
+                                'total' => $m->result['total'],
+                                'passed' => $m->result['passed'],
+                            ],
+                        )
+                        ->values()
+                        ->all(),
+            'total' => $a?->mark['total'] ?? null,
+            'passed' => $a?->mark['passed'] ?? null,
+            'verdict' => $a?->mark['verdict'] ?? null,
         ];
         $universe = FaultSet::of(new Model(json_decode($assignment->document, true)));
 
@@ -56,7 +88,9 @@ class AssignmentController extends Controller
                 'key' => Analysis::find($assignment->hash, $assignment->visit)?->key($assignment->fault),
             ],
             'rows' => $assignment->trainees->map(fn ($u) => ['name' => $u->name] + $row($attempts[$u->id] ?? null)),
-            'sets' => RuleSet::newest()->map(fn (RuleSet $r) => ['id' => $r->id, 'title' => "$r->title, version $r->version"]),
+            'sets' => RuleSet::newest()->map(
+                fn (RuleSet $r) => ['id' => $r->id, 'title' => "$r->title, version $r->version"],
+            ),
             'own' => $row($attempts[$request->user()->id] ?? null),
         ]);
     }

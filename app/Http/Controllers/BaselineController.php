@@ -12,7 +12,11 @@ class BaselineController extends Controller
 {
     public function __invoke(Request $request): JsonResponse
     {
-        DB::table('cache')->insert(['key' => 'baseline-'.Str::random(20), 'value' => (string) $request->user()->id, 'expiration' => 0]);
+        DB::table('cache')->insert([
+            'key' => 'baseline-'.Str::random(20),
+            'value' => (string) $request->user()->id,
+            'expiration' => 0,
+        ]);
 
         return response()->json(['done' => true]);
     }

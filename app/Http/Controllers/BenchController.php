@@ -34,7 +34,9 @@ class BenchController extends Controller
     {
         $this->authorize('work', $attempt);
         if (! $attempt->isOpen()) {
-            return redirect($attempt->assignment->kind === Assignment::WARM_UP ? '/' : "/attempts/$attempt->id/debrief");
+            return redirect(
+                $attempt->assignment->kind === Assignment::WARM_UP ? '/' : "/attempts/$attempt->id/debrief",
+            );
         }
         $plan = $plans->ofAssignment($attempt->assignment);
 
@@ -49,7 +51,10 @@ class BenchController extends Controller
             )),
             'steps' => $attempt->assignment->kind === Assignment::WARM_UP ? WarmUp::steps() : null,
             'log' => $attempt->entries->map(fn (Entry $e) => $e->shown()),
-            'past' => $this->workbench->channels($this->workbench->bench($attempt->assignment, null), $this->workbench->observations($attempt)->perceived),
+            'past' => $this->workbench->channels(
+                $this->workbench->bench($attempt->assignment, null),
+                $this->workbench->observations($attempt)->perceived,
+            ),
             'now' => $this->workbench->look($attempt),
         ]);
     }

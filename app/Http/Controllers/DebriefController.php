@@ -22,12 +22,29 @@ use OddSpark\Faults\FaultSet;
 class DebriefController extends Controller
 {
     /** What a debrief of an older engine does not say. */
-    public const ROW = ['done' => null, 'worth' => 0, 'watched' => 0, 'share' => null, 'bits_before' => 0, 'bits_after' => 0, 'families' => [], 'flaws' => []];
+    public const ROW = [
+        'done' => null,
+        'worth' => 0,
+        'watched' => 0,
+        'share' => null,
+        'bits_before' => 0,
+        'bits_after' => 0,
+        'families' => [],
+        'flaws' => [],
+    ];
 
-    public const MARK = ['not_passed' => [], 'hints' => ['taken' => [], 'points' => 0], 'call_back' => ['hours' => 0, 'said' => []]];
+    public const MARK = [
+        'not_passed' => [],
+        'hints' => ['taken' => [], 'points' => 0],
+        'call_back' => ['hours' => 0, 'said' => []],
+    ];
 
-    public function show(Request $request, Attempt $attempt, Workbench $workbench, Plans $plans): Response|RedirectResponse
-    {
+    public function show(
+        Request $request,
+        Attempt $attempt,
+        Workbench $workbench,
+        Plans $plans,
+    ): Response|RedirectResponse {
         $this->authorize('debrief', $attempt);
         if ($attempt->assignment->kind === Assignment::WARM_UP) {
             return redirect('/');
@@ -48,19 +65,44 @@ class DebriefController extends Controller
             'attempt' => $attempt->id,
             'pairs' => PairsController::state($attempt),
             'trainee' => $attempt->user->name,
-            'fault' => ['id' => $fault->id, 'title' => $fault->title, 'parts' => $this->parts($plan->model, $fault->part, array_column($fault->members, 'part'))],
+            'fault' => [
+                'id' => $fault->id,
+                'title' => $fault->title,
+                'parts' => $this->parts($plan->model, $fault->part, array_column($fault->members, 'part')),
+            ],
             'titles' => array_map(fn ($f) => $f->title, $universe->faults),
             'mark' => $attempt->mark + self::MARK,
             'debrief' => self::debrief($attempt),
             'board' => json_decode($assignment->board, true),
             'doors' => $plan->model->document['doors'],
             'lanes' => $plan->model->tape(),
-            'past' => $workbench->channels($workbench->bench($attempt->assignment, null), $workbench->observations($attempt)->perceived),
-            'perfect' => Analysis::find($assignment->hash, $assignment->visit)?->left($assignment->fault, self::debrief($attempt)['entered']),
-            'others' => $attempt->marks->slice(1)->map(fn (Mark $m) => [
-                'rules' => $m->result['rules'], 'total' => $m->result['total'], 'passed' => $m->result['passed'], 'at' => $m->created_at?->toDateString(),
-                'lines' => array_map(fn (array $l) => ['title' => $l['title'], 'points' => $l['points'], 'weight' => $l['weight']], $m->result['lines']),
-            ])->values(),
+            'past' => $workbench->channels(
+                $workbench->bench($attempt->assignment, null),
+                $workbench->observations($attempt)->perceived,
+            ),
+            'perfect' => Analysis::find($assignment->hash, $assignment->visit)?->left(
+                $assignment->fault,
+                self::debrief($attempt)['entered'],
+            ),
+            'others' => $attempt->marks
+                ->slice(1)
+                ->map(
+                    fn (Mark $m) => [
+                        'rules' => $m->result['rules'],
+                        'total' => $m->result['total'],
+                        'passed' => $m->result['passed'],
+                        'at' => $m->created_at?->toDateString(),
+                        'lines' => array_map(
+                            fn (array $l) => [
+                                'title' => $l['title'],
+                                'points' => $l['points'],
+                                'weight' => $l['weight'],
+                            ],
+                            $m->result['lines'],
+                        ),
+                    ],
+                )
+                ->values(),
             'engine' => ['then' => $attempt->engine, 'now' => Assignment::ENGINE],
             'judges' => $request->user()->can('judge', $attempt),
         ]);
@@ -73,14 +115,22 @@ class DebriefController extends Controller
         // another sheet when a line was set otherwise since
         $subject = "debrief:$attempt->id:".substr(hash('sha256', (string) $attempt->getRawOriginal('mark')), 0, 16);
 
-        return Paper::answer($request, $subject, ['what' => 'debrief.pdf', 'attempt' => $attempt->id], "debrief-$attempt->id.pdf", "/attempts/$attempt->id/debrief");
+        return Paper::answer(
+            $request,
+            $subject,
+            ['what' => 'debrief.pdf', 'attempt' => $attempt->id],
+            "debrief-$attempt->id.pdf",
+            "/attempts/$attempt->id/debrief",
+        );
     }
 
     /** What today's engine would show otherwise than was shown then. The mark stays. */
     public function drift(Request $request, Attempt $attempt): JsonResponse
     {
         $this->authorize('debrief', $attempt);
-        $task = Task::want($request->user(), 'drift', "attempt:$attempt->id:".Assignment::ENGINE, ['attempt' => $attempt->id]);
+        $task = Task::want($request->user(), 'drift', "attempt:$attempt->id:".Assignment::ENGINE, [
+            'attempt' => $attempt->id,
+        ]);
 
         return response()->json($task->state === 'done' ? $task->result : ['apart' => null, 'error' => $task->error]);
     }
@@ -92,14 +142,23 @@ class DebriefController extends Controller
 
         $task = Task::find('mark', "attempt:$attempt->id");
 
-        return response()->json(['marked' => $attempt->mark !== null, 'share' => (float) ($task->share ?? 0), 'error' => $attempt->mark === null ? $task?->error : null]);
+        return response()->json([
+            'marked' => $attempt->mark !== null,
+            'share' => (float) ($task->share ?? 0),
+            'error' => $attempt->mark === null ? $task?->error : null,
+        ]);
     }
 
     private function waiting(Attempt $attempt): Response
     {
-        Task::want($attempt->user, 'mark', "attempt:$attempt->id", ['attempt' => $attempt->id], again: true); // once more, if it went wrong
+        // once more, if it went wrong
+        Task::want($attempt->user, 'mark', "attempt:$attempt->id", ['attempt' => $attempt->id], again: true);
 
-        return Inertia::render('Marking', ['attempt' => $attempt->id, 'job' => $attempt->assignment->briefing(), 'trainee' => $attempt->user->name]);
+        return Inertia::render('Marking', [
+            'attempt' => $attempt->id,
+            'job' => $attempt->assignment->briefing(),
+            'trainee' => $attempt->user->name,
+        ]);
     }
 
     /** @return array<string, mixed> */
@@ -125,6 +184,8 @@ class DebriefController extends Controller
     {
         $all = $members === [] ? [$part] : $members;
 
-        return array_values(array_filter($all, fn (string $id) => $model->part($id) !== null || $model->wire($id) !== null));
+        return array_values(
+            array_filter($all, fn (string $id) => $model->part($id) !== null || $model->wire($id) !== null),
+        );
     }
 }

@@ -32,8 +32,21 @@ class DraftController extends Controller
         $this->authorize('viewAny', Draft::class);
 
         return Inertia::render('Drafts', [
-            'drafts' => Draft::query()->with('user:id,name')->orderByDesc('updated_at')->get(['id', 'user_id', 'title', 'name', 'step', 'appliance_id', 'updated_at'])
-                ->map(fn (Draft $d) => ['id' => $d->id, 'mine' => $d->user_id === $request->user()->id, 'title' => $d->title, 'by' => $d->user?->name, 'steps' => $d->step, 'published' => $d->appliance_id !== null, 'at' => $d->updated_at?->format('j M H:i')]),
+            'drafts' => Draft::query()
+                ->with('user:id,name')
+                ->orderByDesc('updated_at')
+                ->get(['id', 'user_id', 'title', 'name', 'step', 'appliance_id', 'updated_at'])
+                ->map(
+                    fn (Draft $d) => [
+                        'id' => $d->id,
+                        'mine' => $d->user_id === $request->user()->id,
+                        'title' => $d->title,
+                        'by' => $d->user?->name,
+                        'steps' => $d->step,
+                        'published' => $d->appliance_id !== null,
+                        'at' => $d->updated_at?->format('j M H:i'),
+                    ],
+                ),
             'models' => $this->models(),
         ]);
     }
@@ -43,8 +56,10 @@ class DraftController extends Controller
     {
         $this->authorize('create', Draft::class);
         $said = $request->validate([
-            'title' => ['nullable', 'string', 'max:120', 'required_without:file'], 'region' => ['required_without_all:model,file', 'in:NA,EU'],
-            'model' => ['nullable', Rule::in($this->library->names())], 'file' => ['nullable', 'string', 'max:'.Library::MAX_BYTES],
+            'title' => ['nullable', 'string', 'max:120', 'required_without:file'],
+            'region' => ['required_without_all:model,file', 'in:NA,EU'],
+            'model' => ['nullable', Rule::in($this->library->names())],
+            'file' => ['nullable', 'string', 'max:'.Library::MAX_BYTES],
         ]);
         try {
             $document = match (true) {
@@ -59,9 +74,19 @@ class DraftController extends Controller
             $document['title'] = $said['title'];
             $document['name'] = Str::limit(Str::slug($said['title']), 50, '') ?: $document['name'];
         }
-        $words = isset($said['model']) ? 'Begun from "'.$said['model'].'".' : (isset($said['file']) ? 'Taken in from a file.' : 'Begun from nothing.');
-        if (count($document['parts']) + count($document['wires']) > self::LARGE) { // its board takes a while
-            $task = Task::want($request->user(), 'import', (string) Str::uuid(), ['document' => Document::text($document), 'words' => $words, 'title' => "Importing “{$document['title']}”", 'back' => '/drafts']);
+        $words = isset($said['model'])
+            ? 'Begun from "'.$said['model'].'".'
+            : (isset($said['file'])
+                ? 'Taken in from a file.'
+                : 'Begun from nothing.');
+        if (count($document['parts']) + count($document['wires']) > self::LARGE) {
+            // its board takes a while
+            $task = Task::want($request->user(), 'import', (string) Str::uuid(), [
+                'document' => Document::text($document),
+                'words' => $words,
+                'title' => "Importing “{$document['title']}”",
+                'back' => '/drafts',
+            ]);
 
             return redirect("/tasks/$task->id");
         }
@@ -87,16 +112,31 @@ class DraftController extends Controller
     {
         $this->authorize('edit', $draft);
 
-        return response()->json(Catalogue::find($this->library, mb_substr($this->text($request, 'words'), 0, 100), PartKind::catalogue()));
+        return response()->json(
+            Catalogue::find($this->library, mb_substr($this->text($request, 'words'), 0, 100), PartKind::catalogue()),
+        );
     }
 
     public function edit(Request $request, Draft $draft): JsonResponse
     {
         $this->authorize('edit', $draft);
-        $said = $request->validate(['upon' => ['required', 'integer', 'min:0'], 'edits' => ['required', 'array', 'min:1', 'max:200'], 'edits.*' => ['array'], 'id' => ['nullable', 'string', 'max:40']]);
+        $said = $request->validate([
+            'upon' => ['required', 'integer', 'min:0'],
+            'edits' => ['required', 'array', 'min:1', 'max:200'],
+            'edits.*' => ['array'],
+            'id' => ['nullable', 'string', 'max:40'],
+        ]);
 
         // as they came: an empty object is one, and a text is not trimmed
-        return response()->json($this->drafting->edit($draft, $request->user(), $said['upon'], $request->json()->all()['edits'], $said['id'] ?? null));
+        return response()->json(
+            $this->drafting->edit(
+                $draft,
+                $request->user(),
+                $said['upon'],
+                $request->json()->all()['edits'],
+                $said['id'] ?? null,
+            ),
+        );
     }
 
     public function go(Request $request, Draft $draft): JsonResponse
@@ -104,7 +144,11 @@ class DraftController extends Controller
         $this->authorize('edit', $draft);
         $said = $request->validate(['upon' => ['required', 'integer'], 'way' => ['required', 'in:undo,redo,tidy']]);
 
-        return response()->json($said['way'] === 'tidy' ? $this->drafting->tidy($draft, $request->user(), $said['upon']) : $this->drafting->go($draft, $request->user(), $said['upon'], $said['way']));
+        return response()->json(
+            $said['way'] === 'tidy'
+                ? $this->drafting->tidy($draft, $request->user(), $said['upon'])
+                : $this->drafting->go($draft, $request->user(), $said['upon'], $said['way']),
+        );
     }
 
     /** Every step. */
@@ -154,7 +198,10 @@ class DraftController extends Controller
         try {
             $appliance = $this->drafting->publish($draft);
         } catch (DocumentError $e) {
-            return response()->json(['message' => 'It cannot run yet. '.$e->getMessage(), 'pointer' => $e->pointer], 422);
+            return response()->json(
+                ['message' => 'It cannot run yet. '.$e->getMessage(), 'pointer' => $e->pointer],
+                422,
+            );
         }
 
         return response()->json(['appliance' => $appliance->id]);
@@ -174,7 +221,11 @@ class DraftController extends Controller
         return array_map(function (string $name): array {
             $document = $this->library->document($name);
 
-            return ['name' => $name, 'title' => $document['title'], 'ports' => array_map('strval', array_keys($document['ports'] ?? []))];
+            return [
+                'name' => $name,
+                'title' => $document['title'],
+                'ports' => array_map('strval', array_keys($document['ports'] ?? [])),
+            ];
         }, $this->library->names());
     }
 }

@@ -11,7 +11,15 @@ use Symfony\Component\HttpFoundation\Response;
 /** A model that is being made, as a file: its document, its wires, its netlist, its drawings. */
 class DraftFileController extends Controller
 {
-    private const MADE = ['netlist.cir', 'board.svg', 'board.pdf', 'ladder.svg', 'ladder.pdf', 'sequence.svg', 'sequence.pdf'];
+    private const MADE = [
+        'netlist.cir',
+        'board.svg',
+        'board.pdf',
+        'ladder.svg',
+        'ladder.pdf',
+        'sequence.svg',
+        'sequence.pdf',
+    ];
 
     public function __invoke(Request $request, Draft $draft, string $what): Response
     {
@@ -25,6 +33,12 @@ class DraftFileController extends Controller
         }
         abort_unless(in_array($what, self::MADE, true), 404);
 
-        return Paper::answer($request, "draft:$draft->id:$draft->step:$what", ['what' => $what, 'draft' => $draft->id], $name, "/drafts/$draft->id");
+        return Paper::answer(
+            $request,
+            "draft:$draft->id:$draft->step:$what",
+            ['what' => $what, 'draft' => $draft->id],
+            $name,
+            "/drafts/$draft->id",
+        );
     }
 }

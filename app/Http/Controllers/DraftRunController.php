@@ -20,7 +20,9 @@ use OddSpark\Wiring\Circuits;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Nets;
 
-/** What is computed of a model that is being made: its checks and circuits, its healthy run, and what is asked of that. */
+/**
+ * What is computed of a model that is being made: its checks and circuits, its healthy run, and what is asked of that.
+ */
 class DraftRunController extends Controller
 {
     /** Every safety is a run of its own. */
@@ -34,11 +36,16 @@ class DraftRunController extends Controller
         $this->authorize('edit', $draft);
         $model = $library->draft($draft->content());
 
-        return response()->json([
-            'step' => $draft->step,
-            'findings' => array_map(fn (Finding $f) => $f->toArray(), Checks::of($model)),
-            'lacks' => array_map(fn (DocumentError $e) => ['pointer' => $e->pointer, 'text' => $e->getMessage()], $library->lacks($draft->content())),
-        ] + Circuits::of(new Nets($model)));
+        return response()->json(
+            [
+                'step' => $draft->step,
+                'findings' => array_map(fn (Finding $f) => $f->toArray(), Checks::of($model)),
+                'lacks' => array_map(
+                    fn (DocumentError $e) => ['pointer' => $e->pointer, 'text' => $e->getMessage()],
+                    $library->lacks($draft->content()),
+                ),
+            ] + Circuits::of(new Nets($model)),
+        );
     }
 
     public function ladder(Draft $draft, Library $library): JsonResponse
@@ -71,9 +78,16 @@ class DraftRunController extends Controller
     public function why(Request $request, Draft $draft): JsonResponse
     {
         $this->authorize('edit', $draft);
-        $said = $request->validate(['at_s' => ['required', 'numeric', 'min:0', 'max:'.Running::LONGEST_S], 'of' => ['required', 'string', 'max:120']]);
+        $said = $request->validate([
+            'at_s' => ['required', 'numeric', 'min:0', 'max:'.Running::LONGEST_S],
+            'of' => ['required', 'string', 'max:120'],
+        ]);
 
-        return $this->answered(fn () => (new Why($this->running->at($draft, $this->text($request, 'visit'), (float) $said['at_s'])))->of($said['of']));
+        return $this->answered(
+            fn () => (new Why($this->running->at($draft, $this->text($request, 'visit'), (float) $said['at_s'])))->of(
+                $said['of'],
+            ),
+        );
     }
 
     /** What can be wrong with it, and how likely. */
@@ -105,7 +119,13 @@ class DraftRunController extends Controller
         try {
             return response()->json($what());
         } catch (DocumentError|RunError $e) {
-            return response()->json(['message' => ($e instanceof RunError ? 'It does not come to rest: ' : 'It cannot run yet. ').$e->getMessage()], 422);
+            return response()->json(
+                [
+                    'message' => ($e instanceof RunError ? 'It does not come to rest: ' : 'It cannot run yet. ').
+                        $e->getMessage(),
+                ],
+                422,
+            );
         }
     }
 }

@@ -24,8 +24,13 @@ class HomeController extends Controller
 
     private function shop(User $user): Response
     {
-        $assignments = Assignment::query()->select(Assignment::LIGHT)->where('instructor_id', $user->id)->where('kind', '!=', Assignment::WARM_UP)
-            ->with(['attempts:id,assignment_id,user_id,handed_back_at,mark', 'course:id,name', 'trainees:id'])->latest('id')->get();
+        $assignments = Assignment::query()
+            ->select(Assignment::LIGHT)
+            ->where('instructor_id', $user->id)
+            ->where('kind', '!=', Assignment::WARM_UP)
+            ->with(['attempts:id,assignment_id,user_id,handed_back_at,mark', 'course:id,name', 'trainees:id'])
+            ->latest('id')
+            ->get();
 
         return Inertia::render('Shop', [
             'courses' => Course::query()->where('instructor_id', $user->id)->withCount('trainees')->get(['id', 'name']),
@@ -42,8 +47,15 @@ class HomeController extends Controller
 
     private function myJobs(User $user): Response
     {
-        $assignments = $user->assignments()->select(array_map(fn ($c) => "assignments.$c", Assignment::LIGHT))->latest('assignments.id')->get();
-        $attempts = Attempt::query()->where('user_id', $user->id)->get(['id', 'assignment_id', 'handed_back_at', 'mark'])->keyBy('assignment_id');
+        $assignments = $user
+            ->assignments()
+            ->select(array_map(fn ($c) => "assignments.$c", Assignment::LIGHT))
+            ->latest('assignments.id')
+            ->get();
+        $attempts = Attempt::query()
+            ->where('user_id', $user->id)
+            ->get(['id', 'assignment_id', 'handed_back_at', 'mark'])
+            ->keyBy('assignment_id');
 
         return Inertia::render('MyJobs', [
             'jobs' => $assignments->map(fn (Assignment $a) => $a->briefing() + [

@@ -19,9 +19,21 @@ class MarkController extends Controller
     public function store(Request $request, Assignment $assignment): JsonResponse
     {
         $this->authorize('view', $assignment);
-        $rules = $request->validate(['rules' => ['required', 'integer', 'exists:rule_sets,id']], ['rules.exists' => 'There are no such house rules.'])['rules'];
-        foreach ($assignment->attempts()->whereNotNull('handed_back_at')->whereNotNull('mark')->get(['id']) as $attempt) {
-            Task::want($request->user(), 'mark-again', "attempt:$attempt->id:$rules:".Assignment::ENGINE, ['attempt' => $attempt->id, 'rules' => (int) $rules]);
+        $rules = $request->validate(
+            ['rules' => ['required', 'integer', 'exists:rule_sets,id']],
+            ['rules.exists' => 'There are no such house rules.'],
+        )['rules'];
+        foreach (
+            $assignment
+                ->attempts()
+                ->whereNotNull('handed_back_at')
+                ->whereNotNull('mark')
+                ->get(['id']) as $attempt
+        ) {
+            Task::want($request->user(), 'mark-again', "attempt:$attempt->id:$rules:".Assignment::ENGINE, [
+                'attempt' => $attempt->id,
+                'rules' => (int) $rules,
+            ]);
         }
 
         return $this->show($assignment);
@@ -36,8 +48,15 @@ class MarkController extends Controller
         $waiting = array_filter($marking, fn (array $m) => ! isset($m['error']));
 
         return response()->json([
-            'of' => $attempts->count(), 'done' => $attempts->count() - count($waiting),
-            'share' => $attempts->isEmpty() ? 1 : round(($attempts->count() - count($waiting) + array_sum(array_column($waiting, 'share'))) / $attempts->count(), 3),
+            'of' => $attempts->count(),
+            'done' => $attempts->count() - count($waiting),
+            'share' => $attempts->isEmpty()
+                ? 1
+                : round(
+                    ($attempts->count() - count($waiting) + array_sum(array_column($waiting, 'share'))) /
+                        $attempts->count(),
+                    3,
+                ),
             'errors' => array_values(array_unique(array_column($marking, 'error'))),
         ]);
     }
@@ -58,10 +77,17 @@ class MarkController extends Controller
         }
         $of = array_map(fn (Attempt $a) => $a->id, $attempts);
         // an error of a marking that was made in the end is none
-        foreach (Task::query()->whereIn('kind', ['mark', 'mark-again'])->whereIn('payload->attempt', $of)->where('state', '!=', 'done')->get(['kind', 'payload', 'share', 'error', 'state']) as $task) {
+        foreach (
+            Task::query()
+                ->whereIn('kind', ['mark', 'mark-again'])
+                ->whereIn('payload->attempt', $of)
+                ->where('state', '!=', 'done')
+                ->get(['kind', 'payload', 'share', 'error', 'state']) as $task
+        ) {
             $attempt = (int) $task->payload['attempt'];
             if ($task->kind === 'mark' ? isset($marking[$attempt]) : true) {
-                $marking[$attempt] = ['share' => (float) $task->share] + ($task->error === null ? [] : ['error' => $task->error]);
+                $marking[$attempt] =
+                    ['share' => (float) $task->share] + ($task->error === null ? [] : ['error' => $task->error]);
             }
         }
 
@@ -72,14 +98,30 @@ class MarkController extends Controller
     {
         $this->authorize('view', $assignment);
 
-        return $this->list($assignment->attempts()->with(['user:id,name', 'assignment'])->get(), "marks-job-$assignment->id.csv");
+        return $this->list(
+            $assignment
+                ->attempts()
+                ->with(['user:id,name', 'assignment'])
+                ->get(),
+            "marks-job-$assignment->id.csv",
+        );
     }
 
     public function courseCsv(Request $request, Course $course): Response
     {
         abort_unless($request->user()->isInstructor() && $course->instructor_id === $request->user()->id, 404);
-        $attempts = Attempt::query()->whereIn('assignment_id', Assignment::query()->where('course_id', $course->id)->where('kind', '!=', Assignment::WARM_UP)->select('id'))
-            ->with(['user:id,name', 'assignment'])->orderBy('assignment_id')->orderBy('id')->get();
+        $attempts = Attempt::query()
+            ->whereIn(
+                'assignment_id',
+                Assignment::query()
+                    ->where('course_id', $course->id)
+                    ->where('kind', '!=', Assignment::WARM_UP)
+                    ->select('id'),
+            )
+            ->with(['user:id,name', 'assignment'])
+            ->orderBy('assignment_id')
+            ->orderBy('id')
+            ->get();
 
         return $this->list($attempts, "marks-class-$course->id.csv");
     }
@@ -88,12 +130,20 @@ class MarkController extends Controller
     {
         $this->authorize('debrief', $attempt);
 
-        return response()->json(Statements::of($attempt->load('user')), 200, ['Content-Disposition' => "attachment; filename=\"attempt-$attempt->id-xapi.json\""], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT);
+        return response()->json(
+            Statements::of($attempt->load('user')),
+            200,
+            ['Content-Disposition' => "attachment; filename=\"attempt-$attempt->id-xapi.json\""],
+            JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
+        );
     }
 
     /** @param \Illuminate\Support\Collection<int, Attempt> $attempts */
     private function list(\Illuminate\Support\Collection $attempts, string $name): Response
     {
-        return response(MarkList::csv($attempts), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"$name\""]);
+        return response(MarkList::csv($attempts), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"$name\"",
+        ]);
     }
 }

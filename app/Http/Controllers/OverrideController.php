@@ -17,18 +17,27 @@ class OverrideController extends Controller
     {
         $this->authorize('judge', $attempt);
         $lines = array_column($attempt->mark['lines'] ?? [], 'weight', 'id');
-        $with = $request->validate([
-            'line' => ['required', 'string', 'in:'.implode(',', array_keys($lines))],
-            'points' => ['nullable', 'numeric', 'min:0'],
-            'reason' => ['required', 'string', 'max:500'],
-        ], ['reason.required' => 'Say why: the reason is kept beside the mark.', 'line.in' => 'This mark has no such line.']);
+        $with = $request->validate(
+            [
+                'line' => ['required', 'string', 'in:'.implode(',', array_keys($lines))],
+                'points' => ['nullable', 'numeric', 'min:0'],
+                'reason' => ['required', 'string', 'max:500'],
+            ],
+            [
+                'reason.required' => 'Say why: the reason is kept beside the mark.',
+                'line.in' => 'This mark has no such line.',
+            ],
+        );
         $weight = $lines[$with['line']];
         if (($with['points'] ?? null) !== null && $with['points'] > $weight) {
             throw ValidationException::withMessages(['points' => "This line has $weight points at most."]);
         }
         DB::transaction(function () use ($request, $attempt, $with, $weight, $judging): void {
             MarkOverride::query()->create([
-                'attempt_id' => $attempt->id, 'user_id' => $request->user()->id, 'line' => $with['line'], 'reason' => $with['reason'],
+                'attempt_id' => $attempt->id,
+                'user_id' => $request->user()->id,
+                'line' => $with['line'],
+                'reason' => $with['reason'],
                 'share' => ($with['points'] ?? null) === null ? null : $with['points'] / $weight,
             ]);
             $judging->stand($attempt);

@@ -25,7 +25,9 @@ class PairsController extends Controller
         }
         $task = Task::find('pairs', "attempt:$attempt->id");
 
-        return $task === null ? null : ['share' => (float) $task->share] + ($task->error === null ? [] : ['error' => $task->error]);
+        return $task === null
+            ? null
+            : ['share' => (float) $task->share] + ($task->error === null ? [] : ['error' => $task->error]);
     }
 
     public function store(Request $request, Attempt $attempt): JsonResponse

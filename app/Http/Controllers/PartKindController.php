@@ -26,12 +26,50 @@ class PartKindController extends Controller
                     $inputs += $guard['if'] ?? [];
                 }
             }
-            $tables[] = ['name' => $name, 'title' => $table['title'], 'inputs' => array_values(array_unique([...(isset($table['supply']) ? [$table['supply']] : []), ...array_map('strval', array_keys($inputs))])), 'outputs' => array_values(array_unique(array_merge(...array_values(array_map(fn (array $r) => $r['outputs'], $table['states'])))))];
+            $tables[] = [
+                'name' => $name,
+                'title' => $table['title'],
+                'inputs' => array_values(
+                    array_unique([
+                        ...isset($table['supply']) ? [$table['supply']] : [],
+                        ...array_map('strval', array_keys($inputs)),
+                    ]),
+                ),
+                'outputs' => array_values(
+                    array_unique(
+                        array_merge(...array_values(array_map(fn (array $r) => $r['outputs'], $table['states']))),
+                    ),
+                ),
+            ];
         }
 
         return Inertia::render('Kinds', [
-            'kinds' => PartKind::query()->orderBy('title')->get()->map(fn (PartKind $k) => ['id' => $k->id, 'title' => $k->title, 'document' => $k->document]),
-            'types' => array_values(array_filter(array_keys(Primitives::TYPES), fn (string $t) => in_array($t, ['contact', 'coil', 'resistor', 'heater', 'motor', 'lever', 'sensor', 'fuse', 'actuator', 'passage', 'control'], true))),
+            'kinds' => PartKind::query()
+                ->orderBy('title')
+                ->get()
+                ->map(fn (PartKind $k) => ['id' => $k->id, 'title' => $k->title, 'document' => $k->document]),
+            'types' => array_values(
+                array_filter(
+                    array_keys(Primitives::TYPES),
+                    fn (string $t) => in_array(
+                        $t,
+                        [
+                            'contact',
+                            'coil',
+                            'resistor',
+                            'heater',
+                            'motor',
+                            'lever',
+                            'sensor',
+                            'fuse',
+                            'actuator',
+                            'passage',
+                            'control',
+                        ],
+                        true,
+                    ),
+                ),
+            ),
             'tables' => $tables,
         ]);
     }
@@ -41,11 +79,35 @@ class PartKindController extends Controller
     {
         $this->authorize('create', PartKind::class);
         $request->validate([
-            'name' => ['required', 'string', 'max:40'], 'title' => ['required', 'string', 'max:80'], 'terminals' => ['required', 'array', 'max:40'], 'terminals.*.name' => ['required', 'string'], 'terminals.*.edge' => ['required', 'string'],
-            'primitives' => ['required', 'array', 'max:60'], 'primitives.*' => ['array'],
+            'name' => ['required', 'string', 'max:40'],
+            'title' => ['required', 'string', 'max:80'],
+            'terminals' => ['required', 'array', 'max:40'],
+            'terminals.*.name' => ['required', 'string'],
+            'terminals.*.edge' => ['required', 'string'],
+            'primitives' => ['required', 'array', 'max:60'],
+            'primitives.*' => ['array'],
         ]);
-        $kind = $maker->make(array_intersect_key($request->json()->all(), array_flip(['name', 'title', 'family', 'symbol', 'terminals', 'primitives', 'look', 'modes', 'joined', 'references'])));
-        $saved = PartKind::query()->updateOrCreate(['name' => $kind['kind']], ['user_id' => $request->user()->id, 'title' => $kind['title'], 'document' => $kind]);
+        $kind = $maker->make(
+            array_intersect_key(
+                $request->json()->all(),
+                array_flip([
+                    'name',
+                    'title',
+                    'family',
+                    'symbol',
+                    'terminals',
+                    'primitives',
+                    'look',
+                    'modes',
+                    'joined',
+                    'references',
+                ]),
+            ),
+        );
+        $saved = PartKind::query()->updateOrCreate(
+            ['name' => $kind['kind']],
+            ['user_id' => $request->user()->id, 'title' => $kind['title'], 'document' => $kind],
+        );
 
         return response()->json(['id' => $saved->id, 'kind' => $kind]);
     }

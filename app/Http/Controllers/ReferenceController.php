@@ -19,7 +19,10 @@ class ReferenceController extends Controller
 
     public function sum(Request $request, string $sum): JsonResponse
     {
-        $with = array_map(floatval(...), $request->validate(['with' => ['required', 'array', 'max:10'], 'with.*' => ['numeric']])['with']);
+        $with = array_map(
+            floatval(...),
+            $request->validate(['with' => ['required', 'array', 'max:10'], 'with.*' => ['numeric']])['with'],
+        );
         try {
             return response()->json(Sums::of($sum, $with));
         } catch (\DomainException $e) {

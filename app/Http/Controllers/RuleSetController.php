@@ -25,12 +25,24 @@ class RuleSetController extends Controller
         $this->authorize('viewAny', RuleSet::class);
 
         return Inertia::render('Rules', [
-            'sets' => RuleSet::newest()->map(fn (RuleSet $r) => [
-                'id' => $r->id, 'document' => $r->document, 'shipped' => $r->isShipped(),
-                'versions' => RuleSet::query()->where('name', $r->name)->orderByDesc('version')->get(['id', 'version', 'created_at'])->map(fn (RuleSet $v) => ['version' => $v->version, 'at' => $v->created_at?->toDateString()]),
-            ]),
+            'sets' => RuleSet::newest()->map(
+                fn (RuleSet $r) => [
+                    'id' => $r->id,
+                    'document' => $r->document,
+                    'shipped' => $r->isShipped(),
+                    'versions' => RuleSet::query()
+                        ->where('name', $r->name)
+                        ->orderByDesc('version')
+                        ->get(['id', 'version', 'created_at'])
+                        ->map(fn (RuleSet $v) => ['version' => $v->version, 'at' => $v->created_at?->toDateString()]),
+                ],
+            ),
             'chosen' => $this->text($request, 'set'),
-            'lines' => Rules::LINES, 'caps' => Rules::CAPS, 'dangers' => Danger::TEXT, 'barrable' => Catalogue::barrable(), 'schools' => Schools::CHOICES,
+            'lines' => Rules::LINES,
+            'caps' => Rules::CAPS,
+            'dangers' => Danger::TEXT,
+            'barrable' => Catalogue::barrable(),
+            'schools' => Schools::CHOICES,
         ]);
     }
 
@@ -39,26 +51,48 @@ class RuleSetController extends Controller
     {
         $this->authorize('create', RuleSet::class);
         $document = $request->validate(['document' => ['required', 'array']])['document'];
-        $saved = Cache::lock('rule-sets', 20)->block(20, fn () => DB::transaction(function () use ($request, $document): RuleSet {
-            $of = RuleSet::query()->where('name', $document['name'] ?? '')->orderByDesc('version')->lockForUpdate()->first();
-            $title = is_string($document['title'] ?? null) ? trim($document['title']) : '';
-            if ($title === '') {
-                throw ValidationException::withMessages(['title' => 'Give it a title.']);
-            }
-            // a shipped set is not written over: what comes of it has a name of its own
-            $name = $of === null || $of->isShipped() && $title !== $of->title || $of->title !== $title ? Str::limit(Str::slug($title), 40, '') : $of->name;
-            if (in_array($name, RuleSet::SHIPPED, true)) {
-                throw ValidationException::withMessages(['title' => 'That is a shipped set. Give yours a title of its own.']);
-            }
-            $version = 1 + (int) RuleSet::query()->where('name', $name)->max('version');
-            try {
-                $rules = Rules::of(['odd_spark_rules' => 1, 'name' => $name, 'version' => $version, 'title' => $title] + $document);
-            } catch (RulesError $e) {
-                throw ValidationException::withMessages([trim(str_replace('/', '.', $e->pointer), '.') => Str::after($e->getMessage(), ': ')]);
-            }
+        $saved = Cache::lock('rule-sets', 20)->block(
+            20,
+            fn () => DB::transaction(function () use ($request, $document): RuleSet {
+                $of = RuleSet::query()
+                    ->where('name', $document['name'] ?? '')
+                    ->orderByDesc('version')
+                    ->lockForUpdate()
+                    ->first();
+                $title = is_string($document['title'] ?? null) ? trim($document['title']) : '';
+                if ($title === '') {
+                    throw ValidationException::withMessages(['title' => 'Give it a title.']);
+                }
+                // a shipped set is not written over: what comes of it has a name of its own
+                $name =
+                    $of === null || ($of->isShipped() && $title !== $of->title) || $of->title !== $title
+                        ? Str::limit(Str::slug($title), 40, '')
+                        : $of->name;
+                if (in_array($name, RuleSet::SHIPPED, true)) {
+                    throw ValidationException::withMessages([
+                        'title' => 'That is a shipped set. Give yours a title of its own.',
+                    ]);
+                }
+                $version = 1 + (int) RuleSet::query()->where('name', $name)->max('version');
+                try {
+                    $rules = Rules::of(
+                        ['odd_spark_rules' => 1, 'name' => $name, 'version' => $version, 'title' => $title] + $document,
+                    );
+                } catch (RulesError $e) {
+                    throw ValidationException::withMessages([
+                        trim(str_replace('/', '.', $e->pointer), '.') => Str::after($e->getMessage(), ': '),
+                    ]);
+                }
 
-            return RuleSet::query()->create(['user_id' => $request->user()->id, 'name' => $name, 'version' => $version, 'title' => $title, 'document' => $rules->toArray()]);
-        }));
+                return RuleSet::query()->create([
+                    'user_id' => $request->user()->id,
+                    'name' => $name,
+                    'version' => $version,
+                    'title' => $title,
+                    'document' => $rules->toArray(),
+                ]);
+            }),
+        );
 
         return redirect("/rules?set=$saved->name");
     }

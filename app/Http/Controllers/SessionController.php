@@ -22,7 +22,9 @@ class SessionController extends Controller
     {
         $guard->take($request);
         if (! Auth::attempt($request->validated())) {
-            throw ValidationException::withMessages(['email' => 'No one signs in with this address and password. Check both and try again.']);
+            throw ValidationException::withMessages([
+                'email' => 'No one signs in with this address and password. Check both and try again.',
+            ]);
         }
         $guard->succeeded($request);
         $request->session()->regenerate();

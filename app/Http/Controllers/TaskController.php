@@ -22,6 +22,12 @@ class TaskController extends Controller
             return redirect($task->result['goes']);
         }
 
-        return Inertia::render('Working', ['task' => $task->shown(), 'title' => $task->payload['title'] ?? 'Working', 'goes' => "/tasks/$task->id", 'isFile' => false, 'back' => $task->payload['back'] ?? '/']);
+        return Inertia::render('Working', [
+            'task' => $task->shown(),
+            'title' => $task->payload['title'] ?? 'Working',
+            'goes' => "/tasks/$task->id",
+            'isFile' => false,
+            'back' => $task->payload['back'] ?? '/',
+        ]);
     }
 }

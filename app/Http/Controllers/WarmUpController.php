@@ -23,8 +23,24 @@ class WarmUpController extends Controller
             ?? Course::query()->whereHas('trainees', fn ($q) => $q->whereKey($user->id))->first();
         abort_if($course === null, 403, 'You are in no class yet; ask your instructor.');
         // one for each class, however many begin at the same moment
-        $assignment = Cache::lock("warm-up-$course->id", 30)->block(30, fn () => Assignment::query()->where(['course_id' => $course->id, 'kind' => Assignment::WARM_UP, 'engine' => Assignment::ENGINE])->first()
-            ?? $giving->give($course->instructor, Appliance::ship(WarmUp::MODEL), $course, [], 'Warm-up: the bench and the meter', Fault::HEALTHY, WarmUp::VISIT, Assignment::WARM_UP, 'Nothing is wrong with this board. Learn the bench on it.', 1));
+        $assignment = Cache::lock("warm-up-$course->id", 30)->block(
+            30,
+            fn () => Assignment::query()
+                ->where(['course_id' => $course->id, 'kind' => Assignment::WARM_UP, 'engine' => Assignment::ENGINE])
+                ->first() ??
+                $giving->give(
+                    $course->instructor,
+                    Appliance::ship(WarmUp::MODEL),
+                    $course,
+                    [],
+                    'Warm-up: the bench and the meter',
+                    Fault::HEALTHY,
+                    WarmUp::VISIT,
+                    Assignment::WARM_UP,
+                    'Nothing is wrong with this board. Learn the bench on it.',
+                    1,
+                ),
+        );
         $assignment->attempts()->where('user_id', $user->id)->whereNotNull('handed_back_at')->delete();
         $attempt = $workbench->start($assignment, $user);
 

@@ -28,18 +28,32 @@ class BoundedRequest
         }
         $body = $request->getContent();
         if (strlen($body) > $most) {
-            throw new HttpException(413, "The request is larger than $most bytes, the most allowed here. Nothing was changed.");
+            throw new HttpException(
+                413,
+                "The request is larger than $most bytes, the most allowed here. Nothing was changed.",
+            );
         }
         if (strlen((string) $request->server('QUERY_STRING')) > self::MOST_QUERY) {
-            throw new HttpException(414, 'The address is longer than '.self::MOST_QUERY.' characters, the most allowed.');
+            throw new HttpException(
+                414,
+                'The address is longer than '.self::MOST_QUERY.' characters, the most allowed.',
+            );
         }
-        if (! mb_check_encoding($body, 'UTF-8') || ! mb_check_encoding(rawurldecode((string) $request->server('QUERY_STRING')), 'UTF-8')) {
+        if (
+            ! mb_check_encoding($body, 'UTF-8') ||
+            ! mb_check_encoding(rawurldecode((string) $request->server('QUERY_STRING')), 'UTF-8')
+        ) {
             throw new HttpException(422, 'The request is not UTF-8 text.');
         }
         if ($body !== '' && $request->isJson()) {
             $value = json_decode($body, true, self::MOST_DEPTH);
             if (json_last_error() !== JSON_ERROR_NONE) {
-                throw new HttpException(422, json_last_error() === JSON_ERROR_DEPTH ? 'The request is nested deeper than '.self::MOST_DEPTH.' levels.' : 'The request is not JSON: '.json_last_error_msg().'.');
+                throw new HttpException(
+                    422,
+                    json_last_error() === JSON_ERROR_DEPTH
+                        ? 'The request is nested deeper than '.self::MOST_DEPTH.' levels.'
+                        : 'The request is not JSON: '.json_last_error_msg().'.',
+                );
             }
             if (! is_array($value)) {
                 throw new HttpException(422, 'The request must be a JSON object.');

@@ -50,7 +50,8 @@ class OneAtATime
     }
 
     /**
-     * Who sends more than can be done one after the other lets the machine rest between: of it he has a quarter at most.
+     * Who sends more than can be done one after the other lets the machine rest between: of it he has a quarter at
+     * most.
      *
      * @param resource $turn when his last was done, and how long it took, s
      */
@@ -82,7 +83,10 @@ class OneAtATime
         try {
             while (! flock($turn, LOCK_EX | LOCK_NB)) {
                 if (microtime(true) > $until) {
-                    throw new TooManyRequestsHttpException(1, 'Another request of yours is still running. Try again in a moment.');
+                    throw new TooManyRequestsHttpException(
+                        1,
+                        'Another request of yours is still running. Try again in a moment.',
+                    );
                 }
                 usleep(self::EVERY_US);
             }

@@ -6,7 +6,10 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** What a browser may do with a page: run our scripts only, and be framed by nobody. Styles are set by the component library in the page. */
+/**
+ * What a browser may do with a page: run our scripts only, and be framed by nobody. Styles are set by the component
+ * library in the page.
+ */
 class SecurityHeaders
 {
     private const ALWAYS = [

@@ -21,9 +21,16 @@ class GiveJobRequest extends FormRequest
     {
         return [
             'appliance' => ['required', 'integer', 'exists:appliances,id'],
-            'course' => ['required', 'integer', Rule::exists('courses', 'id')->where('instructor_id', $this->user()?->getAuthIdentifier())],
+            'course' => [
+                'required',
+                'integer',
+                Rule::exists('courses', 'id')->where('instructor_id', $this->user()?->getAuthIdentifier()),
+            ],
             'trainees' => ['present', 'array', 'max:200'],
-            'trainees.*' => ['integer', Rule::exists('course_user', 'user_id')->where('course_id', $this->integer('course'))],
+            'trainees.*' => [
+                'integer',
+                Rule::exists('course_user', 'user_id')->where('course_id', $this->integer('course')),
+            ],
             'title' => ['required', 'string', 'max:120'],
             'fault' => ['required', 'string', 'max:120'],
             'visit' => ['required', 'string', 'max:40'],

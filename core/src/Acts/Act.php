@@ -7,7 +7,8 @@ namespace OddSpark\Acts;
 use OddSpark\Run\BenchState;
 
 /**
- * One thing that a person does, at a moment of bench time counted from his arrival: its fields, who may reach what it is done
+ * One thing that a person does, at a moment of bench time counted from his arrival: its fields, who may reach what it
+ * is done
  * to, what it risks, what it does, what it shows, how it is said. One class each, registered in {@see Catalogue}.
  *
  * Minutes of labour are common practice, no source; they order acts, they do not price them.
@@ -99,7 +100,10 @@ abstract readonly class Act
         return null;
     }
 
-    /** Whether it puts the meter's leads on places anew, so that a worn one may not touch; false: it presses them on; null: neither. */
+    /**
+     * Whether it puts the meter's leads on places anew, so that a worn one may not touch; false: it presses them on;
+     * null: neither.
+     */
     public function placesLeads(): ?bool
     {
         return null;

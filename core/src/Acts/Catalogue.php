@@ -20,14 +20,44 @@ final class Catalogue
 
     /** @var list<class-string<Act>> */
     private const ACTS = [
-        P\Look::class, S\Door::class, S\HoldSwitch::class, S\Set::class,
-        M\Dial::class, M\Keep::class, M\Leads::class, M\MeterFuse::class, M\MeterBattery::class, M\ClampRound::class, M\HoldTester::class, M\Read::class,
-        N\Meant::class, N\Suspect::class, N\Todo::class,
-        W\Lift::class, W\Land::class, W\Plug::class, W\Jump::class, W\Unjump::class,
-        P\Listen::class, P\Smell::class, P\Feel::class, P\Ask::class, P\Turn::class, P\ClockGas::class,
-        S\Push::class, S\Suck::class, S\Tap::class, S\Reset::class,
-        R\FitBatteries::class, R\FitFuse::class, R\FitSpare::class, R\Mend::class,
-        N\Wait::class, N\Hint::class, N\NameFault::class, N\HandBack::class,
+        P\Look::class,
+        S\Door::class,
+        S\HoldSwitch::class,
+        S\Set::class,
+        M\Dial::class,
+        M\Keep::class,
+        M\Leads::class,
+        M\MeterFuse::class,
+        M\MeterBattery::class,
+        M\ClampRound::class,
+        M\HoldTester::class,
+        M\Read::class,
+        N\Meant::class,
+        N\Suspect::class,
+        N\Todo::class,
+        W\Lift::class,
+        W\Land::class,
+        W\Plug::class,
+        W\Jump::class,
+        W\Unjump::class,
+        P\Listen::class,
+        P\Smell::class,
+        P\Feel::class,
+        P\Ask::class,
+        P\Turn::class,
+        P\ClockGas::class,
+        S\Push::class,
+        S\Suck::class,
+        S\Tap::class,
+        S\Reset::class,
+        R\FitBatteries::class,
+        R\FitFuse::class,
+        R\FitSpare::class,
+        R\Mend::class,
+        N\Wait::class,
+        N\Hint::class,
+        N\NameFault::class,
+        N\HandBack::class,
     ];
 
     /** @var array<string, class-string<Act>> */
@@ -69,7 +99,9 @@ final class Catalogue
     /** @return list<string> names of acts of some sort */
     public static function that(Quality $quality): array
     {
-        return array_keys(array_filter(self::all(), fn (string $class): bool => in_array($quality, $class::QUALITIES, true)));
+        return array_keys(
+            array_filter(self::all(), fn (string $class): bool => in_array($quality, $class::QUALITIES, true)),
+        );
     }
 
     /** @return array<string, string> what house rules can do without, by name */
@@ -98,7 +130,10 @@ final class Catalogue
     {
         $name = $json['act'] ?? null;
         if (! is_string($name) || ! isset(self::all()[$name])) {
-            throw new ActError("$pointer/act", 'There is no such act; known are '.implode(', ', array_keys(self::all())).'.');
+            throw new ActError(
+                "$pointer/act",
+                'There is no such act; known are '.implode(', ', array_keys(self::all())).'.',
+            );
         }
         $at = $json['at_s'] ?? null;
         if (! is_int($at) && ! is_float($at) || $at < 0 || $at > self::LATEST_S || ! is_finite((float) $at)) {
@@ -131,7 +166,11 @@ final class Catalogue
             $fields = $class::fields();
             $each[] = [
                 'type' => 'object',
-                'required' => ['at_s', 'act', ...array_keys(array_filter($fields, fn (Field $f): bool => ! $f->isOptional))],
+                'required' => [
+                    'at_s',
+                    'act',
+                    ...array_keys(array_filter($fields, fn (Field $f): bool => ! $f->isOptional)),
+                ],
                 'properties' => [
                     'act' => ['const' => $name],
                     'at_s' => ['type' => 'number', 'minimum' => 0, 'maximum' => self::LATEST_S],

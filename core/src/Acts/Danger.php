@@ -32,5 +32,14 @@ final class Danger
     ];
 
     /** Of those, what puts the meter at risk, or leaves nobody hurt at once. */
-    public const SLIGHT = ['ohms-on-live', 'meter-fuse', 'suction', 'reset-again', 'filter-left', 'door-open', 'power-off', 'wire-lifted'];
+    public const SLIGHT = [
+        'ohms-on-live',
+        'meter-fuse',
+        'suction',
+        'reset-again',
+        'filter-left',
+        'door-open',
+        'power-off',
+        'wire-lifted',
+    ];
 }

@@ -16,7 +16,12 @@ final readonly class Field
      * @param string $sentence what is said when it is otherwise; %s: the act
      * @param string $names part, place, end, tap, wire: what of the appliance it names; '' for nothing
      */
-    private function __construct(public array $schema, public string $sentence, public string $names = '', public bool $isOptional = false) {}
+    private function __construct(
+        public array $schema,
+        public string $sentence,
+        public string $names = '',
+        public bool $isOptional = false,
+    ) {}
 
     public static function part(): self
     {
@@ -31,13 +36,21 @@ final readonly class Field
     /** A place, or none. */
     public static function placeOrNone(): self
     {
-        return new self(['type' => ['string', 'null'], 'maxLength' => self::LONGEST_NAME], 'It goes on a place, or on none (null).', 'place');
+        return new self(
+            ['type' => ['string', 'null'], 'maxLength' => self::LONGEST_NAME],
+            'It goes on a place, or on none (null).',
+            'place',
+        );
     }
 
     /** A tap, or none. */
     public static function tapOrNone(): self
     {
-        return new self(['type' => ['string', 'null'], 'maxLength' => self::LONGEST_NAME], 'It goes to a tap, or to none (null).', 'tap');
+        return new self(
+            ['type' => ['string', 'null'], 'maxLength' => self::LONGEST_NAME],
+            'It goes to a tap, or to none (null).',
+            'tap',
+        );
     }
 
     public static function wireEnd(): self
@@ -47,7 +60,11 @@ final readonly class Field
 
     public static function wires(int $most): self
     {
-        return new self(['type' => 'array', 'maxItems' => $most, 'items' => self::name()], "Must be a list of at most $most names.", 'wire');
+        return new self(
+            ['type' => 'array', 'maxItems' => $most, 'items' => self::name()],
+            "Must be a list of at most $most names.",
+            'wire',
+        );
     }
 
     /** A name of anything else: a fault, a lever, a spare. */
@@ -68,19 +85,28 @@ final readonly class Field
 
     public static function whole(int $least, int $most): self
     {
-        return new self(['type' => 'integer', 'minimum' => $least, 'maximum' => $most], "Must be a whole number, $least to $most.");
+        return new self(
+            ['type' => 'integer', 'minimum' => $least, 'maximum' => $most],
+            "Must be a whole number, $least to $most.",
+        );
     }
 
     /** A position or a figure. */
     public static function setting(): self
     {
-        return new self(['type' => ['string', 'number'], 'maxLength' => self::LONGEST_NAME], '"%s" needs to know what to set it to.');
+        return new self(
+            ['type' => ['string', 'number'], 'maxLength' => self::LONGEST_NAME],
+            '"%s" needs to know what to set it to.',
+        );
     }
 
     /** What a person writes of himself. */
     public static function words(): self
     {
-        return new self(['type' => 'string', 'minLength' => 1, 'maxLength' => self::LONGEST_WORDS], 'Must be said, in at most '.self::LONGEST_WORDS.' letters.');
+        return new self(
+            ['type' => 'string', 'minLength' => 1, 'maxLength' => self::LONGEST_WORDS],
+            'Must be said, in at most '.self::LONGEST_WORDS.' letters.',
+        );
     }
 
     public function optional(): self
@@ -88,7 +114,10 @@ final readonly class Field
         return new self($this->schema, $this->sentence, $this->names, true);
     }
 
-    /** Whether a value is as the schema asks. The few words of it that are used here are looked at directly: acts are many. */
+    /**
+     * Whether a value is as the schema asks. The few words of it that are used here are looked at directly: acts are
+     * many.
+     */
     public function takes(mixed $value): bool
     {
         return self::fits($this->schema, $value);
@@ -112,9 +141,12 @@ final readonly class Field
         }
 
         return match (true) {
-            is_string($value) => mb_strlen(trim($value)) >= ($schema['minLength'] ?? 0) && mb_strlen($value) <= ($schema['maxLength'] ?? PHP_INT_MAX),
-            is_array($value) => count($value) <= $schema['maxItems'] && array_filter($value, fn (mixed $v): bool => ! self::fits($schema['items'], $v)) === [],
-            is_int($value) || is_float($value) => $value >= ($schema['minimum'] ?? -INF) && $value <= ($schema['maximum'] ?? INF),
+            is_string($value) => mb_strlen(trim($value)) >= ($schema['minLength'] ?? 0) &&
+                mb_strlen($value) <= ($schema['maxLength'] ?? PHP_INT_MAX),
+            is_array($value) => count($value) <= $schema['maxItems'] &&
+                array_filter($value, fn (mixed $v): bool => ! self::fits($schema['items'], $v)) === [],
+            is_int($value) || is_float($value) => $value >= ($schema['minimum'] ?? -INF) &&
+                $value <= ($schema['maximum'] ?? INF),
             default => true,
         };
     }

@@ -22,7 +22,9 @@ final readonly class Names
     {
         $wire = $this->model->wire($id);
 
-        return $wire === null ? $this->model->part($id)->label ?? $id : "$wire->colour wire {$this->place($wire->from)} to {$this->place($wire->to)}";
+        return $wire === null
+            ? $this->model->part($id)->label ?? $id
+            : "$wire->colour wire {$this->place($wire->from)} to {$this->place($wire->to)}";
     }
 
     public function setting(string $part, string $lever): string

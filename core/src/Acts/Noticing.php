@@ -14,7 +14,12 @@ use OddSpark\Senses\Perception;
 /** What a look at a part lets a person see, and what is wrong with it to be seen. */
 final readonly class Noticing
 {
-    public function __construct(private Plan $plan, private Fault $fault, public Perception $perception, private Reach $reach) {}
+    public function __construct(
+        private Plan $plan,
+        private Fault $fault,
+        public Perception $perception,
+        private Reach $reach,
+    ) {}
 
     /**
      * What one sees on looking at a part: its condition, what is set on it, what moves or shines.
@@ -28,7 +33,9 @@ final readonly class Noticing
             return $this->perception->lookingAt($machine, $state, $part, $door);
         }
         $kind = $this->plan->model->kindOf($part);
-        $seen = ['condition' => $this->sick($state, $part)->seen ?? ($kind->look ?? 'Insulation whole, both ends seated.')];
+        $seen = [
+            'condition' => $this->sick($state, $part)->seen ?? ($kind->look ?? 'Insulation whole, both ends seated.'),
+        ];
         foreach ($this->plan->model->landedElsewhere() as $built) {
             if (Model::split($built['end'])[0] === $part) {
                 $seen['condition'] = $this->landed($built['end'], $built['on']);
@@ -48,8 +55,12 @@ final readonly class Noticing
             $at = $state->slots["$part.$lever"]['at'];
             $seen[$setting->label] = is_string($at) ? $at : "$at $setting->unit";
         }
-        $left = array_filter($state->earlier, fn (array $j) => ! isset($this->plan->model->wires()[Model::split($j[0])[0]]));
-        foreach ([...$state->jumpers, ...$left] as [$a, $b]) { // one that somebody left is seen by looking there
+        $left = array_filter(
+            $state->earlier,
+            fn (array $j) => ! isset($this->plan->model->wires()[Model::split($j[0])[0]]),
+        );
+        foreach ([...$state->jumpers, ...$left] as [$a, $b]) {
+            // one that somebody left is seen by looking there
             if (str_starts_with($a, "$part.") || str_starts_with($b, "$part.")) {
                 $seen['jumper'] = "from {$this->plan->model->placeName($a)} to {$this->plan->model->placeName($b)}";
             }
@@ -64,7 +75,11 @@ final readonly class Noticing
         $model = $this->plan->model;
         [$wire, $which] = Model::split($end);
 
-        return sprintf('This end is on %s; the drawing has it on %s.', $model->placeName($on), $model->placeName($model->wires()[$wire]->at($which)));
+        return sprintf(
+            'This end is on %s; the drawing has it on %s.',
+            $model->placeName($on),
+            $model->placeName($model->wires()[$wire]->at($which)),
+        );
     }
 
     /**

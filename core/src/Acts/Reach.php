@@ -65,7 +65,9 @@ final readonly class Reach
             return "There is no part called \"$id\" here.";
         }
 
-        return $this->isBehind($state, $this->model->part($id) !== null ? $id : $this->ownerOf("$id.a")) ? 'That is behind the door.' : null;
+        return $this->isBehind($state, $this->model->part($id) !== null ? $id : $this->ownerOf("$id.a"))
+            ? 'That is behind the door.'
+            : null;
     }
 
     /** Why something cannot be put to a place; null when it can. */

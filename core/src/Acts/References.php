@@ -26,7 +26,12 @@ final class References
                 };
                 if (! $isThere) {
                     $what = $asked->names === 'end' ? 'wire end' : $asked->names;
-                    throw new ActError("/$field", "There is no $what called \"".mb_substr((string) $name, 0, self::LONGEST).'" on this appliance.');
+                    throw new ActError(
+                        "/$field",
+                        "There is no $what called \"".
+                            mb_substr((string) $name, 0, self::LONGEST).
+                            '" on this appliance.',
+                    );
                 }
             }
         }

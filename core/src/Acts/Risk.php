@@ -10,7 +10,9 @@ use OddSpark\Parts\Ability\Burns;
 use OddSpark\Parts\Ability\HoldsCharge;
 use OddSpark\Run\BenchState;
 
-/** What acts would have done to a person or a house in life, seen from the appliance as it stands: ids of {@see Danger}. */
+/**
+ * What acts would have done to a person or a house in life, seen from the appliance as it stands: ids of {@see Danger}.
+ */
 final readonly class Risk
 {
     /** From here on a shock. */
@@ -95,8 +97,14 @@ final readonly class Risk
     public function leaving(Situation $now): array
     {
         $state = $now->state;
-        $lifted = array_filter(array_keys($now->model->wires()), fn (string $wire): bool => ! $state->isLanded("$wire.a") || ! $state->isLanded("$wire.b"));
-        $jumpers = array_filter([...$state->jumpers, ...$state->earlier], fn (array $j): bool => $now->model->wire(Model::split($j[0])[0]) === null);
+        $lifted = array_filter(
+            array_keys($now->model->wires()),
+            fn (string $wire): bool => ! $state->isLanded("$wire.a") || ! $state->isLanded("$wire.b"),
+        );
+        $jumpers = array_filter(
+            [...$state->jumpers, ...$state->earlier],
+            fn (array $j): bool => $now->model->wire(Model::split($j[0])[0]) === null,
+        );
 
         return array_keys(array_filter([
             'door-switch-held' => $state->held,

@@ -32,7 +32,16 @@ final readonly class Situation
     /** The same after something was done. */
     public function after(BenchState $state, ?Machine $machine = null): self
     {
-        return new self($this->plan, $this->fault, $machine ?? $this->machine, $state, $this->reach, $this->risk, $this->noticing, $this->seed);
+        return new self(
+            $this->plan,
+            $this->fault,
+            $machine ?? $this->machine,
+            $state,
+            $this->reach,
+            $this->risk,
+            $this->noticing,
+            $this->seed,
+        );
     }
 
     public function site(): Site

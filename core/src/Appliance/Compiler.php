@@ -42,7 +42,9 @@ final class Compiler
         foreach ($d['parts'] as $part) {
             $this->part($part, $d['kinds'][$part['kind']]);
             foreach ($d['kinds'][$part['kind']]['percepts'] ?? [] as $name => $percept) {
-                $percepts["{$part['id']}.$name"] = ['of' => "{$part['id']}.{$percept['of']}", 'part' => $part['id'], 'label' => $part['label']] + $percept;
+                $percepts["{$part['id']}.$name"] =
+                    ['of' => "{$part['id']}.{$percept['of']}", 'part' => $part['id'], 'label' => $part['label']] +
+                    $percept;
             }
         }
         foreach ($d['percepts'] ?? [] as $name => $percept) {
@@ -81,13 +83,21 @@ final class Compiler
         foreach ($kind['primitives'] as $name => $spec) {
             $spec = self::linked($spec, $part, $kind);
             foreach ($part['params'][$name] ?? [] as $key => $value) {
-                $spec[$key] = is_array($value) && ! array_is_list($value) ? array_replace_recursive($spec[$key] ?? [], $value) : $value;
+                $spec[$key] =
+                    is_array($value) && ! array_is_list($value)
+                        ? array_replace_recursive($spec[$key] ?? [], $value)
+                        : $value;
             }
             if (isset($spec['overrides'])) {
                 $spec['table'] = Table::with($spec['table'], $spec['overrides']);
                 unset($spec['overrides']);
             }
-            $this->primitives["$id.$name"] = ['type' => $spec['type'], 'spec' => $spec, 'scope' => $id, 'local' => array_map('strval', $local)];
+            $this->primitives["$id.$name"] = [
+                'type' => $spec['type'],
+                'spec' => $spec,
+                'scope' => $id,
+                'local' => array_map('strval', $local),
+            ];
         }
     }
 
@@ -106,9 +116,17 @@ final class Compiler
             if (is_array($value)) {
                 $spec[$key] = $key === 'table' ? $value : self::linked($value, $part, $kind, $key === 'ways');
             } elseif (is_string($value) && str_starts_with($value, '@')) {
-                $spec[$key] = $part['links'][substr($value, 1)]
-                    ?? throw new DocumentError("/parts/{$part['id']}/links", "\"{$part['id']}\" must say what its \"".substr($value, 1).'" is.');
-            } elseif (is_string($value) && ($ways || in_array($key, self::REFERENCES, true)) && isset($kind['primitives'][$value])) {
+                $spec[$key] =
+                    $part['links'][substr($value, 1)] ??
+                    throw new DocumentError(
+                        "/parts/{$part['id']}/links",
+                        "\"{$part['id']}\" must say what its \"".substr($value, 1).'" is.',
+                    );
+            } elseif (
+                is_string($value) &&
+                ($ways || in_array($key, self::REFERENCES, true)) &&
+                isset($kind['primitives'][$value])
+            ) {
                 $spec[$key] = "{$part['id']}.$value";
             }
         }
@@ -128,7 +146,12 @@ final class Compiler
         }
         $this->root["$id.a"] = "$id.a";
         $this->root["$id.b"] = "$id.b";
-        $spec = ['type' => 'wire', 'from' => $wire['from'], 'to' => $wire['to'], 'ohm' => max(0.002, self::copper($wire))];
+        $spec = [
+            'type' => 'wire',
+            'from' => $wire['from'],
+            'to' => $wire['to'],
+            'ohm' => max(0.002, self::copper($wire)),
+        ];
         if (isset($wire['near'])) {
             $spec['rubs'] = $wire['near'];
         }
@@ -140,7 +163,9 @@ final class Compiler
     {
         $celsius = $wire['celsius'] ?? 25.0;
 
-        return isset($wire['mm2']) ? Conductor::metric($wire['mm2'], $wire['metres'], $celsius) : Conductor::ohms($wire['awg'], $wire['feet'], $celsius);
+        return isset($wire['mm2'])
+            ? Conductor::metric($wire['mm2'], $wire['metres'], $celsius)
+            : Conductor::ohms($wire['awg'], $wire['feet'], $celsius);
     }
 
     /**
@@ -151,7 +176,9 @@ final class Compiler
      */
     private function cable(array $cable): void
     {
-        $conductors = array_values(array_filter($this->model->document['wires'], fn ($w) => ($w['cable'] ?? null) === $cable['id']));
+        $conductors = array_values(
+            array_filter($this->model->document['wires'], fn ($w) => ($w['cable'] ?? null) === $cable['id']),
+        );
         foreach ($conductors as $i => $one) {
             foreach (array_slice($conductors, $i + 1) as $j => $other) {
                 $this->primitives["{$cable['id']}.{$one['id']}-{$other['id']}"] = [
@@ -180,7 +207,12 @@ final class Compiler
         }
         $this->primitives['stray'] = [
             'type' => 'stray',
-            'spec' => ['type' => 'stray', 'places' => $this->strays(), 'picofarad' => self::STRAY_PF, 'leak_ohm' => self::STRAY_OHM],
+            'spec' => [
+                'type' => 'stray',
+                'places' => $this->strays(),
+                'picofarad' => self::STRAY_PF,
+                'leak_ohm' => self::STRAY_OHM,
+            ],
             'scope' => '',
             'local' => [],
         ];
@@ -206,7 +238,14 @@ final class Compiler
                 $named['b'] = $node($spec['between'][1]);
             }
             $joins = Primitives::TYPES[$type]::joins($spec);
-            $entry = ['type' => $type, 'spec' => $spec, 'nodes' => $named, 'branches' => [], 'windings' => [], 'flames' => []];
+            $entry = [
+                'type' => $type,
+                'spec' => $spec,
+                'nodes' => $named,
+                'branches' => [],
+                'windings' => [],
+                'flames' => [],
+            ];
             foreach ($joins['branches'] ?? [] as $pair) {
                 if (Primitives::TYPES[$type]::VARIES) {
                     $variable[] = count($branches);
@@ -226,7 +265,13 @@ final class Compiler
                 array_push($read, $named['a'], $named['b']);
             }
             foreach ($spec['inputs'] ?? [] as $input) {
-                array_push($read, ...array_map($node, $input['ac'] ?? $input['dc'] ?? $input['ua_through'] ?? $input['ohms'] ?? []));
+                array_push(
+                    $read,
+                    ...array_map(
+                        $node,
+                        $input['ac'] ?? ($input['dc'] ?? ($input['ua_through'] ?? ($input['ohms'] ?? []))),
+                    ),
+                );
             }
             $entries[$id] = $entry;
         }
@@ -238,7 +283,14 @@ final class Compiler
             $branches,
             $places,
             $entries,
-            get_object_vars(Topology::of(count($nodes) + 1, $branches, $variable, array_values(array_unique(array_diff($read, [0]))))),
+            get_object_vars(
+                Topology::of(
+                    count($nodes) + 1,
+                    $branches,
+                    $variable,
+                    array_values(array_unique(array_diff($read, [0]))),
+                ),
+            ),
             $windings,
             $flames,
             $percepts,

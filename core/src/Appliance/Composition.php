@@ -29,7 +29,10 @@ final readonly class Composition
         $ports = [];
         foreach ($includes as $i => $include) {
             if ($this->depth >= self::DEPTH) {
-                throw new DocumentError("/includes/$i", 'Appliances lie within each other too deep: at most '.self::DEPTH.'.');
+                throw new DocumentError(
+                    "/includes/$i",
+                    'Appliances lie within each other too deep: at most '.self::DEPTH.'.',
+                );
             }
             $inner = (new self($this->library, $this->depth + 1))->expand($this->library->document($include['model']));
             $inner = $this->within($inner, $include, "/includes/$i");
@@ -45,7 +48,8 @@ final readonly class Composition
             foreach (['process', 'percepts', 'taps', 'kinds', 'weights'] as $map) {
                 $document[$map] = ($document[$map] ?? []) + ($inner[$map] ?? []);
             }
-            $document['universe']['wire_modes'] = ($document['universe']['wire_modes'] ?? []) + $inner['universe']['wire_modes'];
+            $document['universe']['wire_modes'] =
+                ($document['universe']['wire_modes'] ?? []) + $inner['universe']['wire_modes'];
         }
 
         return $ports === [] ? $document : self::joined($document, $ports);
@@ -60,27 +64,69 @@ final readonly class Composition
      */
     private function within(array $d, array $include, string $pointer): array
     {
-        $known = array_flip([...array_column($d['parts'], 'id'), ...array_column($d['wires'], 'id'), ...array_keys($d['process'])]);
+        $known = array_flip([
+            ...array_column($d['parts'], 'id'),
+            ...array_column($d['wires'], 'id'),
+            ...array_keys($d['process']),
+        ]);
         foreach ($include['without'] ?? [] as $i => $id) {
             if (! isset($known[$id])) {
-                throw new DocumentError("$pointer/without/$i", "\"{$include['model']}\" has no part, wire or process called \"$id\".");
+                throw new DocumentError(
+                    "$pointer/without/$i",
+                    "\"{$include['model']}\" has no part, wire or process called \"$id\".",
+                );
             }
         }
         foreach (['parts', 'wires'] as $list) {
-            $d[$list] = array_values(array_filter($d[$list], fn (array $x) => ! in_array($x['id'], $include['without'] ?? [], true)));
+            $d[$list] = array_values(
+                array_filter($d[$list], fn (array $x) => ! in_array($x['id'], $include['without'] ?? [], true)),
+            );
         }
         $gone = array_flip($include['without'] ?? []);
         $d['process'] = array_diff_key($d['process'], $gone);
-        $d['views'] = array_map(fn (array $view) => array_values(array_filter($view, fn (string $part) => ! isset($gone[$part]))), $d['views'] ?? []);
-        $d['found'] = array_values(array_filter($d['found'] ?? [], fn (array $f) => array_intersect_key($gone, array_flip(array_map(fn (string $at) => Model::split($at)[0], $f['jumper'] ?? $f['swapped'] ?? [$f['end'], $f['on']]))) === []));
-        $d['as_built'] = array_values(array_filter($d['as_built'] ?? [], fn (array $b) => ! isset($gone[$b['wire'] ?? Model::split($b['end'])[0]]) && ! isset($gone[Model::split($b['on'] ?? '')[0]])));
-        $d['taps'] = array_filter($d['taps'] ?? [], fn (array $tap) => ! isset($gone[$tap['of']]) && ! isset($gone[$tap['part']]));
-        $d['cables'] = array_values(array_filter($d['cables'] ?? [], fn (array $c) => in_array($c['id'], array_column($d['wires'], 'cable'), true)));
+        $d['views'] = array_map(
+            fn (array $view) => array_values(array_filter($view, fn (string $part) => ! isset($gone[$part]))),
+            $d['views'] ?? [],
+        );
+        $d['found'] = array_values(
+            array_filter(
+                $d['found'] ?? [],
+                fn (array $f) => array_intersect_key(
+                    $gone,
+                    array_flip(
+                        array_map(
+                            fn (string $at) => Model::split($at)[0],
+                            $f['jumper'] ?? ($f['swapped'] ?? [$f['end'], $f['on']]),
+                        ),
+                    ),
+                ) === [],
+            ),
+        );
+        $d['as_built'] = array_values(
+            array_filter(
+                $d['as_built'] ?? [],
+                fn (array $b) => ! isset($gone[$b['wire'] ?? Model::split($b['end'])[0]]) &&
+                    ! isset($gone[Model::split($b['on'] ?? '')[0]]),
+            ),
+        );
+        $d['taps'] = array_filter(
+            $d['taps'] ?? [],
+            fn (array $tap) => ! isset($gone[$tap['of']]) && ! isset($gone[$tap['part']]),
+        );
+        $d['cables'] = array_values(
+            array_filter(
+                $d['cables'] ?? [],
+                fn (array $c) => in_array($c['id'], array_column($d['wires'], 'cable'), true),
+            ),
+        );
         $tags = $d['tape'] ?? [];
         foreach ($include['params'] ?? [] as $part => $params) {
             $at = array_search($part, array_column($d['parts'], 'id'), true);
             if ($at === false) {
-                throw new DocumentError("$pointer/params/$part", "\"{$include['model']}\" has no part called \"$part\".");
+                throw new DocumentError(
+                    "$pointer/params/$part",
+                    "\"{$include['model']}\" has no part called \"$part\".",
+                );
             }
             $d['parts'][$at]['params'] = array_replace_recursive($d['parts'][$at]['params'] ?? [], $params);
         }
@@ -93,8 +139,32 @@ final readonly class Composition
                 $d['wires'][$i]['via'] = array_map(fn (array $p) => [$p[0] + $dx, $p[1] + $dy], $wire['via']);
             }
         }
-        $ids = array_fill_keys([...array_keys($known), ...array_keys($d['process']), ...array_column($d['cables'], 'id'), ...array_column($d['doors'] ?? [], 'id')], true);
-        $named = array_intersect_key($d, array_flip(['parts', 'wires', 'joined', 'cables', 'doors', 'taps', 'percepts', 'views', 'as_built', 'found', 'process', 'ports']));
+        $ids = array_fill_keys(
+            [
+                ...array_keys($known),
+                ...array_keys($d['process']),
+                ...array_column($d['cables'], 'id'),
+                ...array_column($d['doors'] ?? [], 'id'),
+            ],
+            true,
+        );
+        $named = array_intersect_key(
+            $d,
+            array_flip([
+                'parts',
+                'wires',
+                'joined',
+                'cables',
+                'doors',
+                'taps',
+                'percepts',
+                'views',
+                'as_built',
+                'found',
+                'process',
+                'ports',
+            ]),
+        );
         $named = self::renamed($named, $include['id'], $ids);
         foreach (['process', 'taps', 'percepts', 'weights'] as $map) {
             $named[$map] = array_combine(
@@ -102,19 +172,32 @@ final readonly class Composition
                 array_values($named[$map] ?? $d[$map] ?? []),
             );
         }
-        foreach ($include['process'] ?? [] as $id => $changed) { // what the outer model says of it, in the outer model's own names
+        foreach ($include['process'] ?? [] as $id => $changed) {
+            // what the outer model says of it, in the outer model's own names
             if (! isset($named['process']["{$include['id']}.$id"])) {
-                throw new DocumentError("$pointer/process/$id", "\"{$include['model']}\" has no process called \"$id\".");
+                throw new DocumentError(
+                    "$pointer/process/$id",
+                    "\"{$include['model']}\" has no process called \"$id\".",
+                );
             }
             $named['process']["{$include['id']}.$id"] = $changed + $named['process']["{$include['id']}.$id"];
         }
-        $named['tape'] = array_map(fn (array $lane) => ['channel' => "{$include['id']}.{$lane['channel']}"] + $lane, $tags);
+        $named['tape'] = array_map(
+            fn (array $lane) => ['channel' => "{$include['id']}.{$lane['channel']}"] + $lane,
+            $tags,
+        );
 
         $whole = fn (string $fault): bool => ! isset($gone[explode(':', $fault)[0]]);
-        $named['compounds'] = array_values(array_map(
-            fn (array $c) => ['faults' => array_map(fn (string $fault) => "{$include['id']}.$fault", $c['faults'])] + $c,
-            array_filter($d['compounds'] ?? [], fn (array $c) => array_filter($c['faults'], $whole) === $c['faults']),
-        ));
+        $named['compounds'] = array_values(
+            array_map(
+                fn (array $c) => ['faults' => array_map(fn (string $fault) => "{$include['id']}.$fault", $c['faults'])] +
+                    $c,
+                array_filter(
+                    $d['compounds'] ?? [],
+                    fn (array $c) => array_filter($c['faults'], $whole) === $c['faults'],
+                ),
+            ),
+        );
 
         return $named + ['universe' => $d['universe'], 'kinds' => $d['kinds'] ?? []];
     }
@@ -131,7 +214,14 @@ final readonly class Composition
         foreach ($value as $key => $v) {
             if (is_array($v)) {
                 $value[$key] = in_array($key, ['params', 'say'], true) ? $v : self::renamed($v, $prefix, $ids);
-            } elseif (is_string($v) && ! in_array($key, ['kind', 'type', 'label', 'colour', 'instrument', 'thing', 'sense', 'from', 'tone', 'name', 'tag'], true)) {
+            } elseif (
+                is_string($v) &&
+                ! in_array(
+                    $key,
+                    ['kind', 'type', 'label', 'colour', 'instrument', 'thing', 'sense', 'from', 'tone', 'name', 'tag'],
+                    true,
+                )
+            ) {
                 $value[$key] = self::rename($v, $prefix, $ids);
             } elseif (is_string($v) && $key === 'from' && str_contains($v, '.')) { // of a wire, not of a percept
                 $value[$key] = self::rename($v, $prefix, $ids);
@@ -144,7 +234,11 @@ final readonly class Composition
     /** @param array<string, true> $ids */
     private static function rename(string $v, string $prefix, array $ids): string
     {
-        for ($head = $v; $head !== ''; $head = strrpos($head, '.') === false ? '' : substr($head, 0, (int) strrpos($head, '.'))) {
+        for (
+            $head = $v;
+            $head !== '';
+            $head = strrpos($head, '.') === false ? '' : substr($head, 0, (int) strrpos($head, '.'))
+        ) {
             if (isset($ids[$head])) {
                 return "$prefix.$v";
             }

@@ -52,8 +52,16 @@ final class ComputabilityCheck
     private function links(): void
     {
         foreach ($this->d['parts'] as $i => $part) {
-            foreach (array_diff(Kind::of($part['kind'], $this->d['kinds'][$part['kind']])->asks(), array_keys($part['links'] ?? [])) as $name) {
-                throw new DocumentError("/parts/$i/links", "\"{$part['id']}\" must say what its \"$name\" is: a process or a part of this model.");
+            foreach (
+                array_diff(
+                    Kind::of($part['kind'], $this->d['kinds'][$part['kind']])->asks(),
+                    array_keys($part['links'] ?? []),
+                ) as $name
+            ) {
+                throw new DocumentError(
+                    "/parts/$i/links",
+                    "\"{$part['id']}\" must say what its \"$name\" is: a process or a part of this model.",
+                );
             }
         }
     }
@@ -62,7 +70,8 @@ final class ComputabilityCheck
     {
         foreach ($this->d['kinds'] as $kind => $k) {
             foreach ($k['primitives'] as $name => $spec) {
-                foreach (array_diff_key($spec, ['table' => 1]) as $key => $value) { // a table's times are looked at with the table
+                foreach (array_diff_key($spec, ['table' => 1]) as $key => $value) {
+                    // a table's times are looked at with the table
                     $this->figure("/kinds/$kind/primitives/$name/$key", "{$k['title']}, $name", (string) $key, $value);
                 }
             }
@@ -78,7 +87,12 @@ final class ComputabilityCheck
         foreach ($this->d['parts'] as $i => $part) {
             foreach ($part['params'] ?? [] as $name => $params) {
                 foreach ($params as $key => $value) {
-                    $this->figure("/parts/$i/params/$name/$key", "\"{$part['label']}\" ({$part['id']}), $name", (string) $key, $value);
+                    $this->figure(
+                        "/parts/$i/params/$name/$key",
+                        "\"{$part['label']}\" ({$part['id']}), $name",
+                        (string) $key,
+                        $value,
+                    );
                 }
             }
         }
@@ -102,7 +116,10 @@ final class ComputabilityCheck
             throw new DocumentError($pointer, "$what: \"$key\" is not a finite number.");
         }
         if ((is_int($value) || is_float($value)) && abs($value) > self::MOST) {
-            throw new DocumentError($pointer, "$what: \"$key\" is far too large: at most ".self::MOST."; it is $value.");
+            throw new DocumentError(
+                $pointer,
+                "$what: \"$key\" is far too large: at most ".self::MOST."; it is $value.",
+            );
         }
         if (str_ends_with($key, '_ms') && (! is_int($value) || $value < 0)) {
             throw new DocumentError($pointer, "$what: \"$key\" must be a whole number of milliseconds.");
@@ -127,8 +144,14 @@ final class ComputabilityCheck
                 $this->join(array_map(fn (string $t) => "{$part['id']}.$t", $group), "\"{$part['label']}\"");
             }
             foreach ($kind['primitives'] as $name => $spec) {
-                if ($spec['type'] === 'resistor' && ($part['params'][$name]['ohm'] ?? $spec['ohm']) <= self::JOINS_OHM) {
-                    $this->join(array_map(fn (string $t) => "{$part['id']}.$t", $spec['between']), "\"{$part['label']}\"");
+                if (
+                    $spec['type'] === 'resistor' &&
+                    ($part['params'][$name]['ohm'] ?? $spec['ohm']) <= self::JOINS_OHM
+                ) {
+                    $this->join(
+                        array_map(fn (string $t) => "{$part['id']}.$t", $spec['between']),
+                        "\"{$part['label']}\"",
+                    );
                 }
             }
         }
@@ -159,12 +182,26 @@ final class ComputabilityCheck
                 foreach (self::poles($spec) as [$one, $other]) {
                     $path = $this->path($at($one), $at($other));
                     if ($path !== null) {
-                        throw new DocumentError("/parts/$i", "\"{$part['label']}\" ({$part['id']}) is shorted from $one to $other by ".implode(', ', $path).'.');
+                        throw new DocumentError(
+                            "/parts/$i",
+                            "\"{$part['label']}\" ({$part['id']}) is shorted from $one to $other by ".
+                                implode(', ', $path).
+                                '.',
+                        );
                     }
                 }
                 if ($spec['type'] === 'source') {
-                    foreach ($spec['legs'] ?? [$spec['hot'] => ['volts' => $spec['volts'], 'degrees' => $spec['degrees'] ?? 0]] as $terminal => $leg) {
-                        $driven[$at((string) $terminal)] = ['part' => $part, 'at' => $i, 'volts' => (float) $leg['volts'], 'degrees' => (float) ($leg['degrees'] ?? 0)];
+                    foreach (
+                        $spec['legs'] ?? [
+                            $spec['hot'] => ['volts' => $spec['volts'], 'degrees' => $spec['degrees'] ?? 0],
+                        ] as $terminal => $leg
+                    ) {
+                        $driven[$at((string) $terminal)] = [
+                            'part' => $part,
+                            'at' => $i,
+                            'volts' => (float) $leg['volts'],
+                            'degrees' => (float) ($leg['degrees'] ?? 0),
+                        ];
                     }
                 }
             }
@@ -176,10 +213,19 @@ final class ComputabilityCheck
                 }
                 $path = $this->path($place, $other);
                 if ($path !== null) {
-                    throw new DocumentError("/parts/{$two['at']}", sprintf(
-                        '%s and %s are tied together by %s, and want different volts there: %g V at %g° and %g V at %g°.',
-                        $place, $other, implode(', ', $path), $one['volts'], $one['degrees'], $two['volts'], $two['degrees'],
-                    ));
+                    throw new DocumentError(
+                        "/parts/{$two['at']}",
+                        sprintf(
+                            '%s and %s are tied together by %s, and want different volts there: %g V at %g° and %g V at %g°.',
+                            $place,
+                            $other,
+                            implode(', ', $path),
+                            $one['volts'],
+                            $one['degrees'],
+                            $two['volts'],
+                            $two['degrees'],
+                        ),
+                    );
                 }
             }
         }
@@ -204,7 +250,9 @@ final class ComputabilityCheck
         };
     }
 
-    /** @return list<string>|null what leads from one place to another without a load or a switch; null when nothing does */
+    /**
+     * @return list<string>|null what leads from one place to another without a load or a switch; null when nothing does
+     */
     private function path(string $from, string $to): ?array
     {
         $came = [$from => null];

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
-/** The families of kinds, as the schema lists them, and what each is to an appliance: the only place that sorts them. */
+/**
+ * The families of kinds, as the schema lists them, and what each is to an appliance: the only place that sorts them.
+ */
 enum Family: string
 {
     case Airflow = 'airflow';

@@ -27,8 +27,14 @@ final readonly class FaultMode
     public static function of(array $json): self
     {
         return new self(
-            $json['title'], $json['degrees'] ?? ['' => $json['set'] ?? []], $json['unit'] ?? null, $json['weight'], $json['repair'],
-            $json['seen'] ?? null, $json['gradual'] ?? false, $json['smells'] ?? null,
+            $json['title'],
+            $json['degrees'] ?? ['' => $json['set'] ?? []],
+            $json['unit'] ?? null,
+            $json['weight'],
+            $json['repair'],
+            $json['seen'] ?? null,
+            $json['gradual'] ?? false,
+            $json['smells'] ?? null,
         );
     }
 

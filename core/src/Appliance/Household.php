@@ -8,7 +8,8 @@ namespace OddSpark\Appliance;
 final readonly class Household
 {
     /**
-     * @param list<array{name: string, of: string, wants: float, display: ?string, calls: array<string, mixed>}> $rooms calls: a {@see \OddSpark\Parts\Condition}
+     * @param list<array{name: string, of: string, wants: float, display: ?string, calls: array<string, mixed>}> $rooms
+     *     calls: a {@see \OddSpark\Parts\Condition}
      * @param array{of: string, wants: float}|null $hotWater
      * @param bool $comesAndGoes whether nobody takes notice when it comes and goes, as a boiler does
      * @param array<string, list<string>> $heat by channel, as what it is perceived when it heats; likewise those below
@@ -33,13 +34,25 @@ final readonly class Household
     {
         $rooms = [];
         foreach ($json['rooms'] as $room) {
-            $rooms[] = ['name' => $room['name'] ?? '', 'of' => $room['of'], 'wants' => (float) $room['wants'], 'display' => $room['display'] ?? null, 'calls' => $room['calls']];
+            $rooms[] = [
+                'name' => $room['name'] ?? '',
+                'of' => $room['of'],
+                'wants' => (float) $room['wants'],
+                'display' => $room['display'] ?? null,
+                'calls' => $room['calls'],
+            ];
         }
         $water = $json['hot_water'] ?? null;
 
         return new self(
-            $rooms, $water === null ? null : ['of' => $water['of'], 'wants' => (float) $water['wants']], $json['comes_and_goes'] ?? false,
-            $json['heat'], $json['cycle'], $json['air'] ?? null, $json['hum'] ?? [], $json['smell'] ?? [],
+            $rooms,
+            $water === null ? null : ['of' => $water['of'], 'wants' => (float) $water['wants']],
+            $json['comes_and_goes'] ?? false,
+            $json['heat'],
+            $json['cycle'],
+            $json['air'] ?? null,
+            $json['hum'] ?? [],
+            $json['smell'] ?? [],
         );
     }
 }

@@ -13,7 +13,8 @@ use OddSpark\Parts\Ability\Turns;
 use OddSpark\Parts\Role;
 
 /**
- * A kind of part: its terminals, the primitives between them, and what it is to an appliance: what it guards, what a hand
+ * A kind of part: its terminals, the primitives between them, and what it is to an appliance: what it guards, what a
+ * hand
  * can do to it, whether it is a supply, a fuel valve.
  */
 final readonly class Kind
@@ -27,7 +28,8 @@ final readonly class Kind
      * @param array<string, Spec> $primitives
      * @param array<string, Setting> $settings
      * @param list<string> $resets primitives that its button frees
-     * @param array<string, array{of: string, sense: string, from: string, thing: string, say?: array<string, string>}> $percepts by name
+     * @param array<string, array{of: string, sense: string, from: string, thing: string, say?: array<string,
+     *     string>}> $percepts by name
      * @param array<string, array<string, scalar>> $spares what each changes
      * @param array<string, string>|null $card what its codes mean
      * @param array<string, FaultMode> $modes ways of failing
@@ -62,14 +64,34 @@ final readonly class Kind
         $settings = [];
         foreach ($json['controls'] ?? [] as $lever => $control) {
             $spec = $primitives[$lever] ?? null;
-            $settings[(string) $lever] = new Setting((string) $lever, $control['label'], $control['unit'] ?? null, $spec?->get('positions') ?? [], $spec?->get('range'), $spec?->get('at') ?? '');
+            $settings[(string) $lever] = new Setting(
+                (string) $lever,
+                $control['label'],
+                $control['unit'] ?? null,
+                $spec?->get('positions') ?? [],
+                $spec?->get('range'),
+                $spec?->get('at') ?? '',
+            );
         }
 
         return new self(
-            $name, $json['title'], Family::tryFrom($json['family']) ?? Family::Own, $json['symbol'], $json['size'],
-            array_map(fn (array $t): array => $t['at'], $json['terminals']), $json['inside'] ?? [], $json['joined'] ?? [], $json['references'] ?? [],
-            $primitives, $settings, array_map('strval', array_keys($json['resets'] ?? [])), $json['percepts'] ?? [], $json['spares'] ?? [],
-            $json['card'] ?? null, $json['look'], array_map(FaultMode::of(...), $json['modes']),
+            $name,
+            $json['title'],
+            Family::tryFrom($json['family']) ?? Family::Own,
+            $json['symbol'],
+            $json['size'],
+            array_map(fn (array $t): array => $t['at'], $json['terminals']),
+            $json['inside'] ?? [],
+            $json['joined'] ?? [],
+            $json['references'] ?? [],
+            $primitives,
+            $settings,
+            array_map('strval', array_keys($json['resets'] ?? [])),
+            $json['percepts'] ?? [],
+            $json['spares'] ?? [],
+            $json['card'] ?? null,
+            $json['look'],
+            array_map(FaultMode::of(...), $json['modes']),
         );
     }
 
@@ -78,7 +100,9 @@ final readonly class Kind
         return $this->family->isFuelValve();
     }
 
-    /** Whether a load of it, fed, opens it: a magnet on a thermocouple's millivolts holds only what a flame has proved. */
+    /**
+     * Whether a load of it, fed, opens it: a magnet on a thermocouple's millivolts holds only what a flame has proved.
+     */
     public function opensByItself(string $load): bool
     {
         $spec = $this->primitives[$load] ?? null;
@@ -146,7 +170,8 @@ final readonly class Kind
     }
 
     /**
-     * Those of its sensors that guard: of a limit one that opens on rise (a fan leg makes on rise, and guards nothing); of
+     * Those of its sensors that guard: of a limit one that opens on rise (a fan leg makes on rise, and guards nothing);
+     * of
      * any other safety all.
      *
      * @return list<string>
@@ -167,13 +192,20 @@ final readonly class Kind
     {
         $sensors = $this->sensors();
 
-        return array_keys(array_filter($this->primitives, fn (Spec $s): bool => in_array($s->follows(), $sensors, true)));
+        return array_keys(
+            array_filter($this->primitives, fn (Spec $s): bool => in_array($s->follows(), $sensors, true)),
+        );
     }
 
     /** @return list<string> those of them that stop something by opening: not the side that is made at rest */
     public function stoppingSwitches(): array
     {
-        return array_values(array_filter($this->guardingSwitches(), fn (string $name): bool => ($this->primitives[$name]->get('when') ?? true) === true));
+        return array_values(
+            array_filter(
+                $this->guardingSwitches(),
+                fn (string $name): bool => ($this->primitives[$name]->get('when') ?? true) === true,
+            ),
+        );
     }
 
     /** Whether a primitive is the switch of a safety. */

@@ -46,7 +46,12 @@ final class Library
     {
         $path = in_array($nameOrPath, $this->names(), true) ? "$this->root/models/$nameOrPath.json" : $nameOrPath;
         if (! is_file($path)) {
-            throw new DocumentError('', "There is no model \"$nameOrPath\": neither a shipped one (".implode(', ', $this->names()).') nor a file.');
+            throw new DocumentError(
+                '',
+                "There is no model \"$nameOrPath\": neither a shipped one (".
+                    implode(', ', $this->names()).
+                    ') nor a file.',
+            );
         }
 
         return $this->read($path);
@@ -63,7 +68,12 @@ final class Library
     {
         $shipped = array_map(fn (string $f) => basename($f, '.json'), glob("$this->root/rules/*.json") ?: []);
         if (! in_array($nameOrPath, $shipped, true) && ! is_file($nameOrPath)) {
-            throw new DocumentError('', "There are no house rules \"$nameOrPath\": neither shipped ones (".implode(', ', $shipped).') nor a file.');
+            throw new DocumentError(
+                '',
+                "There are no house rules \"$nameOrPath\": neither shipped ones (".
+                    implode(', ', $shipped).
+                    ') nor a file.',
+            );
         }
 
         return $this->read(in_array($nameOrPath, $shipped, true) ? "$this->root/rules/$nameOrPath.json" : $nameOrPath);
@@ -183,7 +193,10 @@ final class Library
     {
         $size = filesize($path);
         if ($size === false || $size > self::MAX_BYTES) {
-            throw new DocumentError('', sprintf('"%s" is larger than %d bytes, the most a document may have.', $path, self::MAX_BYTES));
+            throw new DocumentError(
+                '',
+                sprintf('"%s" is larger than %d bytes, the most a document may have.', $path, self::MAX_BYTES),
+            );
         }
 
         return self::parse((string) file_get_contents($path), basename($path));
@@ -197,7 +210,10 @@ final class Library
     public static function parse(string $json, string $name = 'The document'): array
     {
         if (strlen($json) > self::MAX_BYTES) {
-            throw new DocumentError('', sprintf('%s is larger than %d bytes, the most a document may have.', $name, self::MAX_BYTES));
+            throw new DocumentError(
+                '',
+                sprintf('%s is larger than %d bytes, the most a document may have.', $name, self::MAX_BYTES),
+            );
         }
         try {
             $value = json_decode($json, true, self::MAX_DEPTH, JSON_THROW_ON_ERROR);
@@ -222,7 +238,10 @@ final class Library
     {
         $path = "$this->root/kinds/sequences/$name.json";
         if (! is_file($path)) {
-            throw new DocumentError('', "There is no sequence table called \"$name\"; there are ".implode(', ', $this->tables()).'.');
+            throw new DocumentError(
+                '',
+                "There is no sequence table called \"$name\"; there are ".implode(', ', $this->tables()).'.',
+            );
         }
 
         return $this->read($path);
@@ -250,7 +269,10 @@ final class Library
         foreach ($kind['primitives'] as $id => $primitive) {
             if (is_string($primitive['table'] ?? null)) {
                 try {
-                    $kind['primitives'][$id]['table'] = Table::with($this->table($primitive['table']), $primitive['overrides'] ?? []);
+                    $kind['primitives'][$id]['table'] = Table::with(
+                        $this->table($primitive['table']),
+                        $primitive['overrides'] ?? [],
+                    );
                 } catch (TableError $e) {
                     throw new DocumentError("/kinds/$name/primitives/$id{$e->pointer}", $e->sentence);
                 }

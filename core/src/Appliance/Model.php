@@ -7,7 +7,8 @@ namespace OddSpark\Appliance;
 /**
  * An appliance: its resolved document, kinds and tables included, parsed once.
  *
- * Resolved means that nothing outside it is needed any more; it is what a job freezes, and what its hash is taken of. The
+ * Resolved means that nothing outside it is needed any more; it is what a job freezes, and what its hash is taken of.
+ * The
  * document itself is for those who write it, store it or change it; all others ask for what it holds.
  */
 final readonly class Model
@@ -66,7 +67,10 @@ final readonly class Model
     /** SHA-256 of the resolved document, keys in their stable order. */
     public function hash(): string
     {
-        return hash('sha256', json_encode($this->document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION));
+        return hash(
+            'sha256',
+            json_encode($this->document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
+        );
     }
 
     public function hertz(): float
@@ -146,7 +150,10 @@ final readonly class Model
     /** @throws \OutOfBoundsException when the model has no such visit */
     public function visit(string $name): Visit
     {
-        return Visit::of($name, $this->document['visits'][$name] ?? throw new \OutOfBoundsException("This model has no visit \"$name\"."));
+        return Visit::of(
+            $name,
+            $this->document['visits'][$name] ?? throw new \OutOfBoundsException("This model has no visit \"$name\"."),
+        );
     }
 
     public function household(): Household

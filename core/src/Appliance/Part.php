@@ -30,7 +30,9 @@ final readonly class Part
     /** A primitive of it, with its own figures; null when it has none of that name. */
     public function spec(string $primitive): ?Spec
     {
-        return isset($this->kind->primitives[$primitive]) ? $this->kind->primitives[$primitive]->with($this->params[$primitive] ?? []) : null;
+        return isset($this->kind->primitives[$primitive])
+            ? $this->kind->primitives[$primitive]->with($this->params[$primitive] ?? [])
+            : null;
     }
 
     /** @return array<string, Spec> all of them, with its own figures */
@@ -47,6 +49,8 @@ final readonly class Part
     /** @return list<string> its terminals, as places */
     public function places(): array
     {
-        return array_map(fn (string|int $terminal): string => "$this->id.$terminal", array_keys($this->kind->terminals));
+        $place = fn (string|int $terminal): string => "$this->id.$terminal";
+
+        return array_map($place, array_keys($this->kind->terminals));
     }
 }

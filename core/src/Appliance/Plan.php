@@ -44,7 +44,12 @@ final class Plan
 
     public function network(): Network
     {
-        return $this->network ??= new Network(new Topology(...$this->topology), $this->hertz, $this->windings, $this->flames);
+        return $this->network ??= new Network(
+            new Topology(...$this->topology),
+            $this->hertz,
+            $this->windings,
+            $this->flames,
+        );
     }
 
     public function node(string $place): ?int
@@ -75,7 +80,17 @@ final class Plan
      */
     public function those(string $ability): array
     {
-        return $this->able[$ability] ??= array_values(array_map('strval', array_keys(array_filter($this->primitives, fn (array $p): bool => is_a(Primitives::TYPES[$p['type']], $ability, true)))));
+        return $this->able[$ability] ??= array_values(
+            array_map(
+                'strval',
+                array_keys(
+                    array_filter(
+                        $this->primitives,
+                        fn (array $p): bool => is_a(Primitives::TYPES[$p['type']], $ability, true),
+                    ),
+                ),
+            ),
+        );
     }
 
     /** @return array{string, string} primitive id and the path within its parameters */
@@ -106,7 +121,8 @@ final class Plan
     /** @return array<string, mixed> for {@see fromArray}, without objects */
     public function toArray(): array
     {
-        return ['document' => $this->model->document] + array_diff_key(get_object_vars($this), ['model' => 1, 'network' => 1, 'able' => 1]);
+        return ['document' => $this->model->document] +
+            array_diff_key(get_object_vars($this), ['model' => 1, 'network' => 1, 'able' => 1]);
     }
 
     /** @param array<string, mixed> $plan from {@see toArray} */

@@ -27,7 +27,10 @@ final class ProcessCheck
             $given = Primitives::TYPES[$element['type']]::GIVEN;
             $unknown = array_diff(array_keys($element), array_keys($given), ['type']);
             if ($unknown !== []) {
-                throw new DocumentError("/process/$id/".reset($unknown), "\"{$element['type']}\" knows no such thing; it takes ".implode(', ', array_keys($given)).'.');
+                throw new DocumentError(
+                    "/process/$id/".reset($unknown),
+                    "\"{$element['type']}\" knows no such thing; it takes ".implode(', ', array_keys($given)).'.',
+                );
             }
             foreach ($given as $key => $type) {
                 $pointer = "/process/$id/$key";
@@ -47,7 +50,8 @@ final class ProcessCheck
     private static function value(string $pointer, string $type, mixed $value, array $known): void
     {
         if (str_contains($type, '|')) {
-            in_array($value, explode('|', $type), true) || throw new DocumentError($pointer, 'Must be one of '.str_replace('|', ', ', $type).'.');
+            in_array($value, explode('|', $type), true) ||
+                throw new DocumentError($pointer, 'Must be one of '.str_replace('|', ', ', $type).'.');
 
             return;
         }
@@ -92,7 +96,12 @@ final class ProcessCheck
     private static function id(string $pointer, mixed $value, array $known): void
     {
         if (! is_string($value) || ! isset($known[$value])) {
-            throw new DocumentError($pointer, 'There is neither a process nor anything in a part called "'.(is_string($value) ? $value : json_encode($value)).'".');
+            throw new DocumentError(
+                $pointer,
+                'There is neither a process nor anything in a part called "'.
+                    (is_string($value) ? $value : json_encode($value)).
+                    '".',
+            );
         }
     }
 

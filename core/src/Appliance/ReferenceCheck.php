@@ -26,7 +26,10 @@ final class ReferenceCheck
             $parts[$part['id']] = $d['kinds'][$part['kind']];
             foreach ($parts[$part['id']]['primitives'] as $name => $primitive) {
                 if (! isset(Primitives::TYPES[$primitive['type']])) {
-                    throw new DocumentError("/kinds/{$part['kind']}/primitives/$name/type", "There is no primitive called \"{$primitive['type']}\".");
+                    throw new DocumentError(
+                        "/kinds/{$part['kind']}/primitives/$name/type",
+                        "There is no primitive called \"{$primitive['type']}\".",
+                    );
                 }
             }
         }
@@ -41,7 +44,12 @@ final class ReferenceCheck
             foreach ($part['params'] ?? [] as $name => $params) {
                 if (isset($params['overrides'])) {
                     $primitive = $d['kinds'][$part['kind']]['primitives'][$name];
-                    self::table("/parts/$i/params/$name", $primitive['table'], array_replace_recursive($primitive, array_diff_key($params, ['overrides' => 1])), $params['overrides']);
+                    self::table(
+                        "/parts/$i/params/$name",
+                        $primitive['table'],
+                        array_replace_recursive($primitive, array_diff_key($params, ['overrides' => 1])),
+                        $params['overrides'],
+                    );
                 }
             }
         }
@@ -56,7 +64,12 @@ final class ReferenceCheck
                 throw new DocumentError($pointer, "There is no part called \"$part\".");
             }
             if (! isset($parts[$part]['terminals'][$terminal])) {
-                throw new DocumentError($pointer, "\"$part\" has no terminal \"$terminal\"; it has ".implode(', ', array_keys($parts[$part]['terminals'])).'.');
+                throw new DocumentError(
+                    $pointer,
+                    "\"$part\" has no terminal \"$terminal\"; it has ".
+                        implode(', ', array_keys($parts[$part]['terminals'])).
+                        '.',
+                );
             }
         };
         $orInside = function (string $pointer, string $at) use ($parts, $place): void {
@@ -81,7 +94,10 @@ final class ReferenceCheck
                 $place("/wires/$i/near", $wire['near']);
             }
             if (isset($wire['awg'], $wire['feet']) === isset($wire['mm2'], $wire['metres'])) {
-                throw new DocumentError("/wires/$i", "Wire \"$id\" needs a gauge with its length: awg and feet, or mm2 and metres.");
+                throw new DocumentError(
+                    "/wires/$i",
+                    "Wire \"$id\" needs a gauge with its length: awg and feet, or mm2 and metres.",
+                );
             }
             try {
                 Conductor::ohms($wire['awg'] ?? 18, 1);
@@ -90,7 +106,10 @@ final class ReferenceCheck
             }
             foreach ($wire['modes'] ?? [] as $j => $mode) {
                 if (! isset($d['universe']['wire_modes'][$mode])) {
-                    throw new DocumentError("/wires/$i/modes/$j", "There is no wire fault called \"$mode\" under /universe/wire_modes.");
+                    throw new DocumentError(
+                        "/wires/$i/modes/$j",
+                        "There is no wire fault called \"$mode\" under /universe/wire_modes.",
+                    );
                 }
             }
         }
@@ -104,14 +123,20 @@ final class ReferenceCheck
         }
         foreach ($d['percepts'] ?? [] as $name => $percept) {
             if ($percept['sense'] === 'sight' && ! isset($parts[$percept['part'] ?? ''])) {
-                throw new DocumentError("/percepts/$name/part", 'A sight is seen by looking at a part; it needs one of this model.');
+                throw new DocumentError(
+                    "/percepts/$name/part",
+                    'A sight is seen by looking at a part; it needs one of this model.',
+                );
             }
         }
         self::neighbours($d);
         foreach ($d['as_built'] ?? [] as $i => $built) {
             [$wire, $end] = isset($built['end']) ? Model::split($built['end']) : [$built['wire'], 'a'];
             if (! isset($wires[$wire]) || ! in_array($end, ['a', 'b'], true)) {
-                throw new DocumentError("/as_built/$i", 'There is no wire or wire end called "'.($built['end'] ?? $wire).'".');
+                throw new DocumentError(
+                    "/as_built/$i",
+                    'There is no wire or wire end called "'.($built['end'] ?? $wire).'".',
+                );
             }
             if (isset($built['on'])) {
                 $place("/as_built/$i/on", $built['on']);
@@ -129,7 +154,10 @@ final class ReferenceCheck
                 }
             }
             if ($ends === [] ? ! isset($parts[$found['part']]) : $found['part'] !== Model::split($ends[0])[0]) {
-                throw new DocumentError("/found/$i/part", 'Must be the part that the jumper is on, or the wire whose end it is.');
+                throw new DocumentError(
+                    "/found/$i/part",
+                    'Must be the part that the jumper is on, or the wire whose end it is.',
+                );
             }
         }
         foreach ($d['views'] ?? [] as $i => $view) {
@@ -172,9 +200,18 @@ final class ReferenceCheck
             if (! isset($wire['near']) || $d['kinds'][$kinds[Model::split($wire['near'])[0]]]['family'] === 'ground') {
                 continue;
             }
-            $beside = array_filter($d['wires'], fn (array $w) => isset($wire['cable']) && ($w['cable'] ?? null) === $wire['cable'] && $w['id'] !== $wire['id'] && in_array($wire['near'], [$w['from'], $w['to']], true));
+            $beside = array_filter(
+                $d['wires'],
+                fn (array $w) => isset($wire['cable']) &&
+                    ($w['cable'] ?? null) === $wire['cable'] &&
+                    $w['id'] !== $wire['id'] &&
+                    in_array($wire['near'], [$w['from'], $w['to']], true),
+            );
             if ($beside === []) {
-                throw new DocumentError("/wires/$i/near", "Wire \"{$wire['id']}\" does not lie beside \"{$wire['near']}\": it can touch a ground part, or another conductor of its cable where that ends.");
+                throw new DocumentError(
+                    "/wires/$i/near",
+                    "Wire \"{$wire['id']}\" does not lie beside \"{$wire['near']}\": it can touch a ground part, or another conductor of its cable where that ends.",
+                );
             }
         }
     }

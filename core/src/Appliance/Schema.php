@@ -12,7 +12,44 @@ use Opis\JsonSchema\Validator;
 final class Schema
 {
     /** Keys whose values are objects, never lists. */
-    private const OBJECTS = ['percepts', 'primitives', 'terminals', 'modes', 'controls', 'links', 'params', 'process', 'kinds', 'resets', 'say', 'set', 'degrees', 'weights', 'wire_modes', 'visits', 'unlike', 'card', 'taps', 'legs', 'heat', 'air', 'hum', 'smell', 'cycle', 'ports', 'overrides', 'spares', 'inputs', 'states', 'times', 'remembers', 'if', 'count', 'timer', 'do'];
+    private const OBJECTS = [
+        'percepts',
+        'primitives',
+        'terminals',
+        'modes',
+        'controls',
+        'links',
+        'params',
+        'process',
+        'kinds',
+        'resets',
+        'say',
+        'set',
+        'degrees',
+        'weights',
+        'wire_modes',
+        'visits',
+        'unlike',
+        'card',
+        'taps',
+        'legs',
+        'heat',
+        'air',
+        'hum',
+        'smell',
+        'cycle',
+        'ports',
+        'overrides',
+        'spares',
+        'inputs',
+        'states',
+        'times',
+        'remembers',
+        'if',
+        'count',
+        'timer',
+        'do',
+    ];
 
     /** What a model that is being made may still be without. */
     private const LONGEST_TEXT = 4000;
@@ -45,12 +82,17 @@ final class Schema
     {
         $schema = json_decode(self::text('model'), true);
         $schema['required'] = array_values(array_diff($schema['required'], self::LATER));
-        unset($schema['$id'], $schema['properties']['parts']['minItems'], $schema['properties']['visits']['minProperties']);
+        unset(
+            $schema['$id'],
+            $schema['properties']['parts']['minItems'],
+            $schema['properties']['visits']['minProperties'],
+        );
         self::validate((string) json_encode($schema, JSON_PRESERVE_ZERO_FRACTION), $document);
     }
 
     /**
-     * A model that is being made, after a change: what is new in it is as the format asks. What was there is not looked at
+     * A model that is being made, after a change: what is new in it is as the format asks. What was there is not looked
+     * at
      * again, so that a change of a large model costs little.
      *
      * @param array<string, mixed> $before
@@ -60,15 +102,27 @@ final class Schema
      */
     public static function checkChange(array $before, array $after): void
     {
-        $changed = array_filter($after, fn (mixed $v, string $key) => ! array_key_exists($key, $before) || $before[$key] !== $v, ARRAY_FILTER_USE_BOTH);
+        $changed = array_filter(
+            $after,
+            fn (mixed $v, string $key) => ! array_key_exists($key, $before) || $before[$key] !== $v,
+            ARRAY_FILTER_USE_BOTH,
+        );
         $places = [];
         foreach (['parts', 'wires'] as $list) {
             if (! is_array($changed[$list] ?? null)) {
                 continue;
             }
             $stood = array_column($before[$list] ?? [], null, 'id');
-            $places[$list] = array_keys(array_filter($changed[$list], fn (mixed $item) => ! is_array($item) || ! is_string($item['id'] ?? null) || ($stood[$item['id']] ?? null) !== $item));
-            if (count($changed[$list]) <= self::MOST[$list]) { // else it is said of the whole list
+            $places[$list] = array_keys(
+                array_filter(
+                    $changed[$list],
+                    fn (mixed $item) => ! is_array($item) ||
+                        ! is_string($item['id'] ?? null) ||
+                        ($stood[$item['id']] ?? null) !== $item,
+                ),
+            );
+            if (count($changed[$list]) <= self::MOST[$list]) {
+                // else it is said of the whole list
                 $changed[$list] = array_values(array_intersect_key($changed[$list], array_flip($places[$list])));
             }
         }
@@ -77,12 +131,23 @@ final class Schema
         }
         $schema = json_decode(self::text('model'), true);
         $schema['required'] = [];
-        unset($schema['$id'], $schema['properties']['parts']['minItems'], $schema['properties']['visits']['minProperties']);
+        unset(
+            $schema['$id'],
+            $schema['properties']['parts']['minItems'],
+            $schema['properties']['visits']['minProperties'],
+        );
         try {
             self::validate((string) json_encode($schema, JSON_PRESERVE_ZERO_FRACTION), $changed);
         } catch (DocumentError $e) {
             // as it is numbered in the whole document
-            throw new DocumentError((string) preg_replace_callback('#^/(parts|wires)/(\d+)#', fn (array $m) => "/$m[1]/".($places[$m[1]][(int) $m[2]] ?? $m[2]), $e->pointer), $e->sentence);
+            throw new DocumentError(
+                (string) preg_replace_callback(
+                    '#^/(parts|wires)/(\d+)#',
+                    fn (array $m) => "/$m[1]/".($places[$m[1]][(int) $m[2]] ?? $m[2]),
+                    $e->pointer,
+                ),
+                $e->sentence,
+            );
         }
     }
 
@@ -125,7 +190,10 @@ final class Schema
             if (is_array($v)) {
                 self::lengths($v, "$pointer/$key");
             } elseif (is_string($v) && strlen($v) > self::LONGEST_TEXT) {
-                throw new DocumentError("$pointer/$key", 'Is '.strlen($v).' letters long; at most '.self::LONGEST_TEXT.' are taken.');
+                throw new DocumentError(
+                    "$pointer/$key",
+                    'Is '.strlen($v).' letters long; at most '.self::LONGEST_TEXT.' are taken.',
+                );
             }
         }
     }
@@ -157,7 +225,11 @@ final class Schema
         return match ($error->keyword()) {
             'required' => 'Missing: '.implode(', ', $args['missing'] ?? []).'.',
             'additionalProperties' => 'Not known here: '.implode(', ', $args['properties'] ?? []).'.',
-            'type' => 'Must be '.implode(' or ', (array) ($args['expected'] ?? [])).', not '.($args['type'] ?? 'that').'.',
+            'type' => 'Must be '.
+                implode(' or ', (array) ($args['expected'] ?? [])).
+                ', not '.
+                ($args['type'] ?? 'that').
+                '.',
             'enum' => 'Must be one of the values that the format lists.',
             'pattern' => 'Is not written as the format asks: '.($args['pattern'] ?? '').'.',
             'minimum', 'exclusiveMinimum' => 'Is too small: at least '.($args['min'] ?? '').'.',

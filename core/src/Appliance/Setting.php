@@ -30,7 +30,9 @@ final readonly class Setting
     /** "on, off" or "45 to 90". */
     public function choices(): string
     {
-        return $this->range === null || $this->positions !== [] ? implode(', ', $this->positions) : "{$this->range[0]} to {$this->range[1]}";
+        return $this->range === null || $this->positions !== []
+            ? implode(', ', $this->positions)
+            : "{$this->range[0]} to {$this->range[1]}";
     }
 
     /** @return list<string|int|float> its positions, or the ends of its range */

@@ -8,7 +8,13 @@ namespace OddSpark\Appliance;
 final readonly class Tap
 {
     /** @param string $of process id of what is read there */
-    public function __construct(public string $id, public string $part, public string $label, public string $instrument, public string $of) {}
+    public function __construct(
+        public string $id,
+        public string $part,
+        public string $label,
+        public string $instrument,
+        public string $of,
+    ) {}
 
     /** @param array<string, mixed> $json as the schema has it */
     public static function of(string $id, array $json): self

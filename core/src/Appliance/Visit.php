@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
-/** A visit that a model tells of: when the fault appears, what the household does, when it is noticed and when somebody comes. */
+/**
+ * A visit that a model tells of: when the fault appears, what the household does, when it is noticed and when somebody
+ * comes.
+ */
 final readonly class Visit
 {
     /**
      * @param int $appears ms from the beginning; 0: it was there before
      * @param int $notices ms from the beginning at which somebody takes notice
-     * @param list<array{tick: int, part: string, lever: string, to: string|int|float}> $household what it sets, and when, ms
+     * @param list<array{tick: int, part: string, lever: string, to: string|int|float}> $household what it sets, and
+     *     when, ms
      * @param int $after ms from what calls for the visit to the arrival
      * @param array<string, string> $unlike percepts that call for it when they are no longer this; none: the time alone
      * @param int $atMost ms after which somebody comes although they still are
@@ -31,12 +35,23 @@ final readonly class Visit
     {
         $household = [];
         foreach ($json['household'] as $doing) {
-            $household[] = ['tick' => $doing['at_s'] * 1000, 'part' => $doing['part'], 'lever' => $doing['lever'], 'to' => $doing['to']];
+            $household[] = [
+                'tick' => $doing['at_s'] * 1000,
+                'part' => $doing['part'],
+                'lever' => $doing['lever'],
+                'to' => $doing['to'],
+            ];
         }
 
         return new self(
-            $name, $json['title'], ($json['appears_s'] ?? 0) * 1000, $json['notices_s'] * 1000, $household,
-            $json['arrives']['after_s'] * 1000, $json['arrives']['unlike'] ?? null, ($json['arrives']['at_most_s'] ?? 0) * 1000,
+            $name,
+            $json['title'],
+            ($json['appears_s'] ?? 0) * 1000,
+            $json['notices_s'] * 1000,
+            $household,
+            $json['arrives']['after_s'] * 1000,
+            $json['arrives']['unlike'] ?? null,
+            ($json['arrives']['at_most_s'] ?? 0) * 1000,
         );
     }
 

@@ -38,8 +38,20 @@ final readonly class Wire
     public static function of(array $json): self
     {
         return new self(
-            $json['id'], $json['from'], $json['to'], $json['colour'], $json['awg'] ?? null, $json['feet'] ?? null, $json['mm2'] ?? null, $json['metres'] ?? null,
-            $json['tag'] ?? null, $json['cable'] ?? null, $json['near'] ?? null, $json['celsius'] ?? self::CELSIUS, $json['modes'] ?? [], $json['via'] ?? [],
+            $json['id'],
+            $json['from'],
+            $json['to'],
+            $json['colour'],
+            $json['awg'] ?? null,
+            $json['feet'] ?? null,
+            $json['mm2'] ?? null,
+            $json['metres'] ?? null,
+            $json['tag'] ?? null,
+            $json['cable'] ?? null,
+            $json['near'] ?? null,
+            $json['celsius'] ?? self::CELSIUS,
+            $json['modes'] ?? [],
+            $json['via'] ?? [],
         );
     }
 

@@ -13,14 +13,27 @@ use OddSpark\Run\Memory;
 /** A whole action log, run on an appliance with a fault: what it showed, and the state at the end. */
 final readonly class Attempt
 {
-    private function __construct(public Observations $observations, public Arrival $arrival, public BenchState $state, public Bench $bench) {}
+    private function __construct(
+        public Observations $observations,
+        public Arrival $arrival,
+        public BenchState $state,
+        public Bench $bench,
+    ) {}
 
     /**
      * @param int|null $until tick after the arrival to go on to when the last act is done
      * @param list<string> $stops dangers that the house rules stop
      */
-    public static function run(Plan $plan, Fault $fault, ActionLog $log, string $visit, Memory $memory, ?int $until = null, Kit $kit = new Kit(), array $stops = []): self
-    {
+    public static function run(
+        Plan $plan,
+        Fault $fault,
+        ActionLog $log,
+        string $visit,
+        Memory $memory,
+        ?int $until = null,
+        Kit $kit = new Kit(),
+        array $stops = [],
+    ): self {
         $bench = new Bench($plan, $fault, $memory, $log->seed, $kit, $stops);
         $arrival = $bench->arrive($visit);
         $state = $arrival->state;
@@ -34,7 +47,13 @@ final readonly class Attempt
         $state = $bench->advance($state, $end);
 
         return new self(
-            new Observations($visit, $entries, $bench->record->until($end), $end, array_column($arrival->complaint, 'id')),
+            new Observations(
+                $visit,
+                $entries,
+                $bench->record->until($end),
+                $end,
+                array_column($arrival->complaint, 'id'),
+            ),
             $arrival,
             $state,
             $bench,

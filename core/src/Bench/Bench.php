@@ -26,7 +26,8 @@ use OddSpark\Senses\Record;
  * A person before an appliance: does things to it and perceives what follows.
  *
  * The same class runs the trainee's attempt (with a seed: noise in the meter, scatter in the parts)
- * and every candidate of the suspects (without: what would be expected). How it stands is a {@see BenchState}, owned by the caller.
+ * and every candidate of the suspects (without: what would be expected). How it stands is a {@see BenchState}, owned by
+ * the caller.
  */
 final class Bench
 {
@@ -67,7 +68,13 @@ final class Bench
     public function arrive(string $visit): Arrival
     {
         $this->machine->jump($this->joined($this->fault->jumpers));
-        $arrival = (new PreVisitRun($this->plan, $this->fault, $this->machine, $this->perception, $this->memory))->arrive($visit);
+        $arrival = (new PreVisitRun(
+            $this->plan,
+            $this->fault,
+            $this->machine,
+            $this->perception,
+            $this->memory,
+        ))->arrive($visit);
         $state = $arrival->state->with(earlier: $this->fault->jumpers, raw: $this->risk->rawTrials($arrival->state));
 
         return new Arrival($this->kit->with($state), $arrival->complaint);
@@ -92,7 +99,13 @@ final class Bench
         $until = $state->zero + $tick;
         do {
             $blown = $changed = false;
-            $run = $this->machine->advance($state, $until, function (MachineState $s) use (&$state, &$blown, &$changed, $toNext, $before): bool {
+            $run = $this->machine->advance($state, $until, function (MachineState $s) use (
+                &$state,
+                &$blown,
+                &$changed,
+                $toNext,
+                $before,
+            ): bool {
                 $state = $state->on($s);
                 $now = $this->now($state);
                 $this->record->see($state->now(), $now);
@@ -121,7 +134,9 @@ final class Bench
      */
     public function watch(BenchState $state, int $tick, callable $seen): BenchState
     {
-        return $state->on($this->machine->advance($state, $state->zero + $tick, fn (MachineState $s): bool => $seen($state->on($s))));
+        return $state->on(
+            $this->machine->advance($state, $state->zero + $tick, fn (MachineState $s): bool => $seen($state->on($s))),
+        );
     }
 
     /** Whether a lead can get to a place: it is not behind a door that is shut. */
@@ -208,7 +223,8 @@ final class Bench
         foreach ($this->changed($state->mended, $state->fitted) as $path => $value) {
             $now = str_ends_with($path, '.at') ? $state->at(substr($path, 0, -3)) : $value;
             $given = $this->plan->given($path);
-            if (is_numeric($now) && is_numeric($given) ? $now != $given : $now !== $given) { // nothing given is not nought
+            // nothing given is not nought
+            if (is_numeric($now) && is_numeric($given) ? $now != $given : $now !== $given) {
                 return true;
             }
         }
@@ -237,7 +253,11 @@ final class Bench
      */
     private static function withoutMeter(array $now): array
     {
-        return array_filter($now, fn (string $channel): bool => ! str_starts_with($channel, 'meter '), ARRAY_FILTER_USE_KEY);
+        return array_filter(
+            $now,
+            fn (string $channel): bool => ! str_starts_with($channel, 'meter '),
+            ARRAY_FILTER_USE_KEY,
+        );
     }
 
     private function site(BenchState $state): Site
@@ -247,7 +267,16 @@ final class Bench
 
     private function situation(BenchState $state): Situation
     {
-        return new Situation($this->plan, $this->fault, $this->machine, $state, $this->reach, $this->risk, $this->noticing, $this->seed);
+        return new Situation(
+            $this->plan,
+            $this->fault,
+            $this->machine,
+            $state,
+            $this->reach,
+            $this->risk,
+            $this->noticing,
+            $this->seed,
+        );
     }
 
     /** @return array{BenchState, Outcome} */
@@ -257,7 +286,9 @@ final class Bench
         $state = $state->with(labour: $state->labour + $act->minutes(), acts: $state->acts + 1);
         if ($act->reads() === Multimeter::KEY && $act->placesLeads() !== null) {
             // read again, a lead is pressed on
-            $worn = $act->placesLeads() ? $loose ?? ($this->seed === null ? null : $this->kit->loose($this->seed, $state->acts)) : null;
+            $worn = $act->placesLeads()
+                ? $loose ?? ($this->seed === null ? null : $this->kit->loose($this->seed, $state->acts))
+                : null;
             $state = $state->with(loose: $worn);
         }
         $state = $this->apply($state, $act);
@@ -304,7 +335,15 @@ final class Bench
     /** @return list<mixed> what a hand has put on the circuit */
     private function onTheCircuit(BenchState $state): array
     {
-        return [$state->red, $state->black, $state->mode, $state->loose, $state->blown, $state->jumpers, $state->earlier];
+        return [
+            $state->red,
+            $state->black,
+            $state->mode,
+            $state->loose,
+            $state->blown,
+            $state->jumpers,
+            $state->earlier,
+        ];
     }
 
     private function settle(BenchState $state, bool $onlyCircuit = false): BenchState
@@ -329,7 +368,10 @@ final class Bench
      */
     private function joined(array $jumpers): array
     {
-        return array_map(fn (array $j): array => [$this->plan->places[$j[0]], $this->plan->places[$j[1]]], array_values($jumpers));
+        return array_map(
+            fn (array $j): array => [$this->plan->places[$j[0]], $this->plan->places[$j[1]]],
+            array_values($jumpers),
+        );
     }
 
     private function machineOf(BenchState $state): Machine
@@ -345,7 +387,11 @@ final class Bench
     {
         $set = $this->changed($mended, $fitted);
 
-        return new Machine($this->plan, $set + ($this->seed === null ? [] : Scatter::of($this->plan, $this->seed, $set)), $this->memory);
+        return new Machine(
+            $this->plan,
+            $set + ($this->seed === null ? [] : Scatter::of($this->plan, $this->seed, $set)),
+            $this->memory,
+        );
     }
 
     /**
@@ -357,10 +403,14 @@ final class Bench
      */
     private function changed(array $mended, array $fitted): array
     {
-        return $fitted + array_filter(
-            $this->fault->set,
-            fn (string $path): bool => array_filter($mended, fn (string $part): bool => str_starts_with($path, "$part.")) === [],
-            ARRAY_FILTER_USE_KEY,
-        );
+        return $fitted +
+            array_filter(
+                $this->fault->set,
+                fn (string $path): bool => array_filter(
+                    $mended,
+                    fn (string $part): bool => str_starts_with($path, "$part."),
+                ) === [],
+                ARRAY_FILTER_USE_KEY,
+            );
     }
 }

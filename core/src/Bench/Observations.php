@@ -18,7 +18,8 @@ final readonly class Observations
 {
     /**
      * @param list<array{Act, Outcome}> $entries
-     * @param array<string, list<array{int, int, mixed}>> $perceived stretches by channel, see {@see \OddSpark\Senses\Record}
+     * @param array<string, list<array{int, int, mixed}>> $perceived stretches by channel,
+     *     see {@see \OddSpark\Senses\Record}
      * @param list<string> $complaint ids of what the customer said
      */
     public function __construct(
@@ -62,7 +63,15 @@ final readonly class Observations
         if (($json['odd_spark_observations'] ?? null) !== 1) {
             throw new ActError('/odd_spark_observations', 'Must be 1, the version of this format.');
         }
-        foreach (['visit' => 'is_string', 'entries' => 'is_array', 'perceived' => 'is_array', 'complaint' => 'is_array', 'until_s' => 'is_numeric'] as $key => $is) {
+        foreach (
+            [
+                'visit' => 'is_string',
+                'entries' => 'is_array',
+                'perceived' => 'is_array',
+                'complaint' => 'is_array',
+                'until_s' => 'is_numeric',
+            ] as $key => $is
+        ) {
             if (! isset($json[$key]) || ! $is($json[$key])) {
                 throw new ActError("/$key", 'Is missing, or of the wrong type.');
             }
@@ -72,12 +81,27 @@ final readonly class Observations
             if (! is_array($e)) {
                 throw new ActError("/entries/$i", 'Must be an act with what it showed.');
             }
-            $act = Catalogue::act(array_diff_key($e, ['seen' => 1, 'reading' => 1, 'refused' => 1, 'dangers' => 1]), "/entries/$i");
+            $act = Catalogue::act(
+                array_diff_key($e, ['seen' => 1, 'reading' => 1, 'refused' => 1, 'dangers' => 1]),
+                "/entries/$i",
+            );
             $reading = $e['reading'] ?? null;
             try {
-                $entries[] = [$act, new Outcome($e['seen'] ?? [], $reading === null ? null : Bag::reading($reading), null, $e['refused'] ?? null, $e['dangers'] ?? [])];
+                $entries[] = [
+                    $act,
+                    new Outcome(
+                        $e['seen'] ?? [],
+                        $reading === null ? null : Bag::reading($reading),
+                        null,
+                        $e['refused'] ?? null,
+                        $e['dangers'] ?? [],
+                    ),
+                ];
             } catch (\Throwable) {
-                throw new ActError("/entries/$i/reading", 'Is no reading: mode, value (null for OL), step and live are needed.');
+                throw new ActError(
+                    "/entries/$i/reading",
+                    'Is no reading: mode, value (null for OL), step and live are needed.',
+                );
             }
         }
         foreach ($json['perceived'] as $channel => $stretches) {
@@ -88,6 +112,12 @@ final readonly class Observations
             }
         }
 
-        return new self($json['visit'], $entries, $json['perceived'], (int) round($json['until_s'] * 1000), array_values($json['complaint']));
+        return new self(
+            $json['visit'],
+            $entries,
+            $json['perceived'],
+            (int) round($json['until_s'] * 1000),
+            array_values($json['complaint']),
+        );
     }
 }

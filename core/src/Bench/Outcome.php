@@ -13,7 +13,8 @@ final readonly class Outcome
 {
     /**
      * @param array<string, string> $seen thing => how it is
-     * @param Measured|null $measured what the circuit offered, without noise; null without a reading, or when it is no longer known
+     * @param Measured|null $measured what the circuit offered, without noise; null without a reading, or when it is no
+     *     longer known
      * @param list<string> $dangers ids of {@see Danger}
      */
     public function __construct(
@@ -38,7 +39,9 @@ final readonly class Outcome
     /** @param list<string> $dangers that came up before this act and have not been said yet */
     public function told(array $dangers): self
     {
-        return $dangers === [] ? $this : new self($this->seen, $this->reading, $this->measured, $this->refused, [...$dangers, ...$this->dangers]);
+        return $dangers === []
+            ? $this
+            : new self($this->seen, $this->reading, $this->measured, $this->refused, [...$dangers, ...$this->dangers]);
     }
 
     public function wasStopped(): bool

@@ -83,7 +83,8 @@ final readonly class PreVisitRun
     /**
      * What happens before the visit, in order: the household's doings, the fault, and when somebody takes notice.
      *
-     * @return list<array{int, string, array{tick: int, part: string, lever: string, to: string|int|float}|null}> tick, appears | notices | does, and what is done
+     * @return list<array{int, string, array{tick: int, part: string, lever: string, to: string|int|float}|null}> tick,
+     *     appears | notices | does, and what is done
      */
     private function timeline(Visit $story, int $appears): array
     {

@@ -21,7 +21,13 @@ final readonly class Preview
      * @param array<string, list<array{int, int, mixed}>> $perceived stretches by channel
      * @param array<string, list<array{from: int, to: int, state: string, title: string}>> $states by control
      */
-    private function __construct(public Bench $bench, public Arrival $arrival, public array $perceived, public array $states, public int $until) {}
+    private function __construct(
+        public Bench $bench,
+        public Arrival $arrival,
+        public array $perceived,
+        public array $states,
+        public int $until,
+    ) {}
 
     /** @param int $until ticks after the arrival */
     public static function of(Plan $plan, Fault $fault, string $visit, int $until, Memory $memory = new Memory()): self
@@ -42,7 +48,12 @@ final readonly class Preview
                     $states[$id][$last]['to'] = $tick;
                 }
                 if ($last === null || $states[$id][$last]['state'] !== $now) {
-                    $states[$id][] = ['from' => $tick, 'to' => $tick, 'state' => $now, 'title' => $plan->primitives[$id]['spec']['table']['states'][$now]['title'] ?? 'Without power'];
+                    $states[$id][] = [
+                        'from' => $tick,
+                        'to' => $tick,
+                        'state' => $now,
+                        'title' => $plan->primitives[$id]['spec']['table']['states'][$now]['title'] ?? 'Without power',
+                    ];
                 }
             }
 

@@ -30,7 +30,10 @@ final class WarmUp
             $step('look', 'Pick the fuse on the board, and look at it.'),
             $step('line', 'Red lead on H1 of the transformer, black on H2: what goes in.'),
             $step('control', 'Red lead to X1; then pick Black under the meter and move it to X2: what comes out.'),
-            $step('open', 'One lead on each side of the toggle switch, which is off: across an open switch stand the full volts.'),
+            $step(
+                'open',
+                'One lead on each side of the toggle switch, which is off: across an open switch stand the full volts.',
+            ),
             $step('meant', 'Say what a reading meant to you, with one tap under the meter.'),
             $step('on', 'Pick the toggle switch and set it to on. Let the tape run: something clicks and turns.'),
             $step('closed', 'Note it again there: across a closed switch stands next to nothing.'),
@@ -63,7 +66,8 @@ final class WarmUp
                 $off = $act->get('to') === 'off';
             }
             $volts = $outcome->reading?->mode === Mode::VoltsAc ? $outcome->reading->value : null;
-            $ohms = $outcome->reading?->mode === Mode::Ohms && ! $outcome->reading->live ? $outcome->reading->value : null;
+            $ohms =
+                $outcome->reading?->mode === Mode::Ohms && ! $outcome->reading->live ? $outcome->reading->value : null;
             $at = fn (string $a, string $b): bool => $leads === [$a, $b];
             $done += array_filter([
                 'look' => $act->name === 'look' && $act->get('part') === 'fuse',

@@ -8,12 +8,32 @@ namespace OddSpark\Building;
 final class Difference
 {
     /** Sections that are told entry by entry. */
-    private const SECTIONS = ['process' => 'Process', 'percepts' => 'What is perceived', 'taps' => 'Tap', 'visits' => 'Visit', 'weights' => 'Weight', 'kinds' => 'Kind'];
+    private const SECTIONS = [
+        'process' => 'Process',
+        'percepts' => 'What is perceived',
+        'taps' => 'Tap',
+        'visits' => 'Visit',
+        'weights' => 'Weight',
+        'kinds' => 'Kind',
+    ];
 
     private const LISTS = [
-        'joined' => 'What is joined', 'cables' => 'Cables', 'views' => 'What is seen together', 'doors' => 'Doors', 'tape' => 'Lanes of the tape', 'groups' => 'Groups',
-        'household' => 'The household', 'as_built' => 'What the drawing has wrong', 'compounds' => 'Faults at once', 'found' => 'What was left behind', 'includes' => 'What is included',
-        'universe' => 'Wire faults', 'supply' => 'Supply', 'ports' => 'Ports', 'board' => 'Size of the board', 'notes' => 'Notes',
+        'joined' => 'What is joined',
+        'cables' => 'Cables',
+        'views' => 'What is seen together',
+        'doors' => 'Doors',
+        'tape' => 'Lanes of the tape',
+        'groups' => 'Groups',
+        'household' => 'The household',
+        'as_built' => 'What the drawing has wrong',
+        'compounds' => 'Faults at once',
+        'found' => 'What was left behind',
+        'includes' => 'What is included',
+        'universe' => 'Wire faults',
+        'supply' => 'Supply',
+        'ports' => 'Ports',
+        'board' => 'Size of the board',
+        'notes' => 'Notes',
     ];
 
     /**
@@ -32,7 +52,12 @@ final class Difference
             $labels[$id] = $label;
         }
 
-        return [...$words, ...self::parts($before, $after), ...self::wires($before, $after, $labels), ...self::sections($before, $after)];
+        return [
+            ...$words,
+            ...self::parts($before, $after),
+            ...self::wires($before, $after, $labels),
+            ...self::sections($before, $after),
+        ];
     }
 
     /**
@@ -59,7 +84,11 @@ final class Difference
             if ($was['at'] !== $part['at']) {
                 $moved[] = $part['label'];
             }
-            $words = [...$words, ...self::figures($part['label'], $was['params'] ?? [], $part['params'] ?? []), ...self::figures($part['label'], $was['links'] ?? [], $part['links'] ?? [])];
+            $words = [
+                ...$words,
+                ...self::figures($part['label'], $was['params'] ?? [], $part['params'] ?? []),
+                ...self::figures($part['label'], $was['links'] ?? [], $part['links'] ?? []),
+            ];
         }
         if ($moved !== []) {
             $words[] = count($moved) > 3 ? count($moved).' parts moved.' : implode(' and ', $moved).' moved.';
@@ -95,13 +124,21 @@ final class Difference
             $was = $old[$id];
             foreach (['from', 'to'] as $end) {
                 if ($was[$end] !== $wire[$end]) {
-                    $words[] = ucfirst($name($was)).": its end at {$place($was[$end])} is now on {$place($wire[$end])}.";
+                    $words[] =
+                        ucfirst($name($was)).": its end at {$place($was[$end])} is now on {$place($wire[$end])}.";
                 }
             }
             if (($was['via'] ?? null) !== ($wire['via'] ?? null)) {
                 $words[] = ucfirst($name($wire)).' led '.(isset($wire['via']) ? 'by hand.' : 'by rule again.');
             }
-            $words = [...$words, ...self::figures(ucfirst($name($was)), array_diff_key($was, ['from' => 1, 'to' => 1, 'via' => 1]), array_diff_key($wire, ['from' => 1, 'to' => 1, 'via' => 1]))];
+            $words = [
+                ...$words,
+                ...self::figures(
+                    ucfirst($name($was)),
+                    array_diff_key($was, ['from' => 1, 'to' => 1, 'via' => 1]),
+                    array_diff_key($wire, ['from' => 1, 'to' => 1, 'via' => 1]),
+                ),
+            ];
         }
 
         return $words;
@@ -156,11 +193,23 @@ final class Difference
                 $words = [...$words, ...self::figures($what, $was, $is, $name)];
             } elseif (is_array($was) || is_array($is)) {
                 $inner = (array) ($is ?? $was);
-                $words[] = count($inner) === 1 && ! is_array(reset($inner)) && $was === null
-                    ? "$what: $name ".str_replace('_', ' ', (string) array_key_first($inner)).' is now '.self::said(reset($inner)).'.'
-                    : "$what: $name ".($is === null ? 'taken out.' : 'changed.');
+                $words[] =
+                    count($inner) === 1 && ! is_array(reset($inner)) && $was === null
+                        ? "$what: $name ".
+                            str_replace('_', ' ', (string) array_key_first($inner)).
+                            ' is now '.
+                            self::said(reset($inner)).
+                            '.'
+                        : "$what: $name ".($is === null ? 'taken out.' : 'changed.');
             } else {
-                $words[] = "$what: $name ".($was === null ? 'is now '.self::said($is) : ($is === null ? 'as usual again, no more '.self::said($was) : 'was '.self::said($was).', is now '.self::said($is))).'.';
+                $words[] =
+                    "$what: $name ".
+                    ($was === null
+                        ? 'is now '.self::said($is)
+                        : ($is === null
+                            ? 'as usual again, no more '.self::said($was)
+                            : 'was '.self::said($was).', is now '.self::said($is))).
+                    '.';
             }
         }
 

@@ -14,10 +14,30 @@ final class Document
     /** Wire faults that every model can have; a wire names those of them that it does have. */
     private const WIRE_MODES = [
         'open' => ['title' => 'broken inside', 'set' => ['body.open' => true], 'weight' => 0.25, 'repair' => 'wire'],
-        'loose' => ['title' => 'loose under its screw at the far end', 'set' => ['body.extra_ohm' => 5], 'weight' => 0.15, 'repair' => 'set'],
-        'rubs' => ['title' => 'rubbed through to the cabinet', 'set' => ['body.rubs_ohm' => 0.05], 'weight' => 0.25, 'repair' => 'wire'],
-        'touches' => ['title' => 'insulation cut, touches the conductor beside it', 'set' => ['body.rubs_ohm' => 0.05], 'weight' => 0.3, 'repair' => 'wire'],
-        'poor' => ['title' => 'hardly any contact at its far end', 'set' => ['body.extra_ohm' => 200000000], 'weight' => 0.4, 'repair' => 'set'],
+        'loose' => [
+            'title' => 'loose under its screw at the far end',
+            'set' => ['body.extra_ohm' => 5],
+            'weight' => 0.15,
+            'repair' => 'set',
+        ],
+        'rubs' => [
+            'title' => 'rubbed through to the cabinet',
+            'set' => ['body.rubs_ohm' => 0.05],
+            'weight' => 0.25,
+            'repair' => 'wire',
+        ],
+        'touches' => [
+            'title' => 'insulation cut, touches the conductor beside it',
+            'set' => ['body.rubs_ohm' => 0.05],
+            'weight' => 0.3,
+            'repair' => 'wire',
+        ],
+        'poor' => [
+            'title' => 'hardly any contact at its far end',
+            'set' => ['body.extra_ohm' => 200000000],
+            'weight' => 0.4,
+            'repair' => 'set',
+        ],
     ];
 
     private const SUPPLY = [
@@ -34,9 +54,22 @@ final class Document
     public static function blank(string $name, string $title, string $region): array
     {
         return [
-            'odd_spark_model' => 1, 'name' => $name, 'title' => $title, 'notes' => '', 'supply' => self::SUPPLY[$region],
-            'parts' => [], 'joined' => [], 'wires' => [], 'cables' => [], 'process' => [], 'percepts' => [], 'tape' => [], 'taps' => [], 'doors' => [],
-            'universe' => ['wire_modes' => self::WIRE_MODES], 'visits' => [],
+            'odd_spark_model' => 1,
+            'name' => $name,
+            'title' => $title,
+            'notes' => '',
+            'supply' => self::SUPPLY[$region],
+            'parts' => [],
+            'joined' => [],
+            'wires' => [],
+            'cables' => [],
+            'process' => [],
+            'percepts' => [],
+            'tape' => [],
+            'taps' => [],
+            'doors' => [],
+            'universe' => ['wire_modes' => self::WIRE_MODES],
+            'visits' => [],
         ];
     }
 
@@ -47,7 +80,14 @@ final class Document
      */
     public static function text(array $document): string
     {
-        return json_encode(Schema::withObjects($document), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_PRETTY_PRINT)."\n";
+        return json_encode(
+            Schema::withObjects($document),
+            JSON_THROW_ON_ERROR |
+                JSON_UNESCAPED_UNICODE |
+                JSON_UNESCAPED_SLASHES |
+                JSON_PRESERVE_ZERO_FRACTION |
+                JSON_PRETTY_PRINT,
+        )."\n";
     }
 
     /**
@@ -61,7 +101,17 @@ final class Document
     {
         $document = Library::parse($text);
         Schema::checkDraft($document);
-        foreach (['parts' => [], 'joined' => [], 'wires' => [], 'process' => [], 'tape' => [], 'visits' => [], 'universe' => ['wire_modes' => self::WIRE_MODES]] as $key => $empty) {
+        foreach (
+            [
+                'parts' => [],
+                'joined' => [],
+                'wires' => [],
+                'process' => [],
+                'tape' => [],
+                'visits' => [],
+                'universe' => ['wire_modes' => self::WIRE_MODES],
+            ] as $key => $empty
+        ) {
             $document[$key] ??= $empty;
         }
         $library->draft($document);

@@ -25,7 +25,14 @@ final readonly class Edits
         'group' => ['parts' => 'texts'],
         'ungroup' => ['parts' => 'texts'],
         'param' => ['part' => 'text', 'primitive' => 'text', 'key' => 'text', 'value' => 'any?'],
-        'flaw' => ['part' => 'text', 'contact' => 'text', 'by' => 'taps|makes|after', 'count' => 'number', 'for_s' => 'number?', 'weight' => 'number?'],
+        'flaw' => [
+            'part' => 'text',
+            'contact' => 'text',
+            'by' => 'taps|makes|after',
+            'count' => 'number',
+            'for_s' => 'number?',
+            'weight' => 'number?',
+        ],
         'link' => ['part' => 'text', 'name' => 'text', 'to' => 'text'],
         'sequence' => ['part' => 'text', 'primitive' => 'text', 'line' => 'text', 'value' => 'any?'],
         'wire' => ['from' => 'text', 'to' => 'text', 'id' => 'text?'] + self::WIRE,
@@ -39,7 +46,15 @@ final readonly class Edits
         'set' => ['path' => 'text', 'value' => 'any?'],
     ];
 
-    private const WIRE = ['colour' => 'text?', 'awg' => 'number?', 'feet' => 'number?', 'mm2' => 'number?', 'metres' => 'number?', 'tag' => 'text?', 'modes' => 'texts?'];
+    private const WIRE = [
+        'colour' => 'text?',
+        'awg' => 'number?',
+        'feet' => 'number?',
+        'mm2' => 'number?',
+        'metres' => 'number?',
+        'tag' => 'text?',
+        'modes' => 'texts?',
+    ];
 
     private PartEdits $parts;
 
@@ -96,23 +111,42 @@ final readonly class Edits
             if ($value === null && str_ends_with($type, '?')) {
                 continue;
             }
-            $texts = fn (mixed $v): bool => is_array($v) && array_is_list($v) && $v !== [] && count($v) <= 2000 && array_filter($v, fn ($x) => ! is_string($x)) === [];
-            $point = fn (mixed $v): bool => is_array($v) && array_is_list($v) && count($v) === 2 && array_filter($v, fn ($x) => ! is_int($x) && ! is_float($x) || abs($x) > 10000) === [];
+            $texts = fn (mixed $v): bool => is_array($v) &&
+                array_is_list($v) &&
+                $v !== [] &&
+                count($v) <= 2000 &&
+                array_filter($v, fn ($x) => ! is_string($x)) === [];
+            $point = fn (mixed $v): bool => is_array($v) &&
+                array_is_list($v) &&
+                count($v) === 2 &&
+                array_filter($v, fn ($x) => (! is_int($x) && ! is_float($x)) || abs($x) > 10000) === [];
             $fine = match (rtrim($type, '?')) {
                 'text' => is_string($value) && $value !== '' && strlen($value) <= 400_000,
                 'texts' => $texts($value),
                 'point' => $point($value),
-                'points' => is_array($value) && array_is_list($value) && count($value) <= 20 && array_filter($value, fn ($p) => ! $point($p)) === [],
+                'points' => is_array($value) &&
+                    array_is_list($value) &&
+                    count($value) <= 20 &&
+                    array_filter($value, fn ($p) => ! $point($p)) === [],
                 'number' => (is_int($value) || is_float($value)) && is_finite((float) $value),
                 'map' => is_array($value),
                 'any' => true,
                 default => in_array($value, explode('|', $type), true),
             };
             if (! $fine) {
-                throw new EditError("/$field", "\"$name\" needs ".match (rtrim($type, '?')) {
-                    'text' => "a $field.", 'texts' => "$field: one name or more.", 'point' => "$field as two numbers, x and y.", 'points' => "$field as a list of points.",
-                    'number' => "a number for $field.", 'map' => "$field as an object.", default => "$field to be one of ".str_replace('|', ', ', $type).'.',
-                });
+                throw new EditError(
+                    "/$field",
+                    "\"$name\" needs ".
+                        match (rtrim($type, '?')) {
+                            'text' => "a $field.",
+                            'texts' => "$field: one name or more.",
+                            'point' => "$field as two numbers, x and y.",
+                            'points' => "$field as a list of points.",
+                            'number' => "a number for $field.",
+                            'map' => "$field as an object.",
+                            default => "$field to be one of ".str_replace('|', ', ', $type).'.',
+                        },
+                );
             }
         }
         $unknown = array_diff(array_keys($edit), array_keys(self::EDITS[$name]), ['do']);

@@ -12,7 +12,9 @@ use OddSpark\Parts\Ability\Decides;
 use OddSpark\Sequence\Table;
 use OddSpark\Sequence\TableError;
 
-/** Edits of what is special about a part: its figures, what it is linked to, its sequence, a fault that comes and goes. */
+/**
+ * Edits of what is special about a part: its figures, what it is linked to, its sequence, a fault that comes and goes.
+ */
 final readonly class FigureEdits extends OnParts
 {
     /**
@@ -27,7 +29,11 @@ final readonly class FigureEdits extends OnParts
         return match ($e['do']) {
             'param' => $this->param($d, $e),
             'flaw' => $this->flaw($d, $e),
-            'link' => $this->changed($d, $e['part'], fn (array $part) => ['links' => [$e['name'] => $e['to']] + ($part['links'] ?? [])] + $part),
+            'link' => $this->changed(
+                $d,
+                $e['part'],
+                fn (array $part) => ['links' => [$e['name'] => $e['to']] + ($part['links'] ?? [])] + $part,
+            ),
             default => $this->sequence($d, $e),
         };
     }
@@ -39,22 +45,52 @@ final readonly class FigureEdits extends OnParts
      */
     private function param(array $d, array $e): array
     {
-        $spec = $this->kindOf($d, $e['part'])['primitives'][$e['primitive']] ?? throw new EditError('/primitive', "\"{$e['part']}\" has nothing called \"{$e['primitive']}\".");
+        $spec =
+            $this->kindOf($d, $e['part'])['primitives'][$e['primitive']] ??
+            throw new EditError('/primitive', "\"{$e['part']}\" has nothing called \"{$e['primitive']}\".");
         $value = $e['value'] ?? null;
         if (in_array($e['key'], ['type', 'between', 'table', 'inputs', 'follows', 'overrides'], true)) {
             throw new EditError('/key', "\"{$e['key']}\" is how the kind is made; it is not changed for one part.");
         }
         $usual = $spec[$e['key']] ?? null;
-        if ($value !== null && $usual !== null && (is_int($usual) || is_float($usual)) !== (is_int($value) || is_float($value))) {
+        if (
+            $value !== null &&
+            $usual !== null &&
+            (is_int($usual) || is_float($usual)) !== (is_int($value) || is_float($value))
+        ) {
             throw new EditError('/value', "\"{$e['key']}\" ".(is_string($usual) ? 'is a word.' : 'is a number.'));
         }
-        if (is_string($value) && isset($spec['positions']) && $e['key'] === 'at' && ! in_array($value, $spec['positions'], true)) {
+        if (
+            is_string($value) &&
+            isset($spec['positions']) &&
+            $e['key'] === 'at' &&
+            ! in_array($value, $spec['positions'], true)
+        ) {
             throw new EditError('/value', 'Must be one of '.implode(', ', $spec['positions']).'.');
         }
 
-        foreach (is_int($value) || is_float($value) ? Parameters::of(Kind::of('', $this->kindOf($d, $e['part'])), region: $d['supply']['region']) : [] as $p) {
-            if ($p['primitive'] === $e['primitive'] && $p['key'] === $e['key'] && $p['least'] !== null && ($value < $p['least'] || $value > $p['most'])) {
-                throw new EditError('/value', sprintf('%s: from %g to %g %s; usual is %s.', $p['label'], $p['least'], $p['most'], $p['unit'], $p['usual']));
+        foreach (
+            is_int($value) || is_float($value)
+                ? Parameters::of(Kind::of('', $this->kindOf($d, $e['part'])), region: $d['supply']['region'])
+                : [] as $p
+        ) {
+            if (
+                $p['primitive'] === $e['primitive'] &&
+                $p['key'] === $e['key'] &&
+                $p['least'] !== null &&
+                ($value < $p['least'] || $value > $p['most'])
+            ) {
+                throw new EditError(
+                    '/value',
+                    sprintf(
+                        '%s: from %g to %g %s; usual is %s.',
+                        $p['label'],
+                        $p['least'],
+                        $p['most'],
+                        $p['unit'],
+                        $p['usual'],
+                    ),
+                );
             }
         }
 
@@ -70,7 +106,8 @@ final readonly class FigureEdits extends OnParts
     }
 
     /**
-     * A fault that comes and goes, for a contact of a part and of all of its kind: until it is tapped, after so many makings, or
+     * A fault that comes and goes, for a contact of a part and of all of its kind: until it is tapped, after so many
+     * makings, or
      * after so long.
      *
      * @param array<string, mixed> $d
@@ -82,7 +119,12 @@ final readonly class FigureEdits extends OnParts
         $kind = $this->kindOf($d, $e['part']);
         $contacts = array_keys(Kind::of('', $kind)->those(ComesAndGoes::class));
         if (! in_array($e['contact'], $contacts, true)) {
-            throw new EditError('/contact', "\"{$e['part']}\" has no contact called \"{$e['contact']}\"; it has ".(implode(', ', $contacts) ?: 'none').'.');
+            throw new EditError(
+                '/contact',
+                "\"{$e['part']}\" has no contact called \"{$e['contact']}\"; it has ".
+                    (implode(', ', $contacts) ?: 'none').
+                    '.',
+            );
         }
         if ($e['count'] < 1 || $e['count'] > 10000) {
             throw new EditError('/count', 'From 1 to 10,000.');
@@ -95,7 +137,12 @@ final readonly class FigureEdits extends OnParts
             default => [['after_s' => $count] + ($lasts ?: ['for_s' => 60]), "opens again $count s after it has made"],
         };
         $mode = PartEdits::slug("{$e['contact']}-{$e['by']}-$count");
-        $kind['modes'][$mode] = ['title' => str_replace('_', ' ', $e['contact'])." $words", 'set' => ["{$e['contact']}.flaw" => $flaw], 'weight' => (float) ($e['weight'] ?? 0.2), 'repair' => $e['by'] === 'taps' ? 'set' : explode(',', $kind['title'])[0]];
+        $kind['modes'][$mode] = [
+            'title' => str_replace('_', ' ', $e['contact'])." $words",
+            'set' => ["{$e['contact']}.flaw" => $flaw],
+            'weight' => (float) ($e['weight'] ?? 0.2),
+            'repair' => $e['by'] === 'taps' ? 'set' : explode(',', $kind['title'])[0],
+        ];
         $name = array_column($d['parts'], 'kind', 'id')[$e['part']];
         $d['kinds'] = [$name => $kind] + ($d['kinds'] ?? []);
 

@@ -24,8 +24,12 @@ final class HealthyRun
     public readonly Nets $nets;
 
     /** @param int $tick ms after the arrival */
-    public function __construct(public readonly Plan $plan, string $visit, int $tick, private readonly Memory $memory = new Memory())
-    {
+    public function __construct(
+        public readonly Plan $plan,
+        string $visit,
+        int $tick,
+        private readonly Memory $memory = new Memory(),
+    ) {
         $this->nets = new Nets($plan->model);
         $this->bench = new Bench($plan, Fault::none(), $memory);
         $state = $this->bench->arrive($visit)->state->with(door: 'open', held: true, eyes: Perception::EVERYWHERE);
@@ -123,7 +127,11 @@ final class HealthyRun
             $circuit = $this->circuit($supply);
             foreach ($this->nets->places() as $net => $places) {
                 foreach (isset($circuit[$net]) ? $places : [] as $place) {
-                    $found[$place] ??= ['volts' => round($this->volts($place, $supply['return'], $dc), $dc ? 4 : 2), 'against' => $supply['return'], 'dc' => $dc];
+                    $found[$place] ??= [
+                        'volts' => round($this->volts($place, $supply['return'], $dc), $dc ? 4 : 2),
+                        'against' => $supply['return'],
+                        'dc' => $dc,
+                    ];
                 }
             }
         }
@@ -140,11 +148,20 @@ final class HealthyRun
      */
     private function circuit(array $supply): array
     {
-        $nets = array_fill_keys(array_keys($this->nets->reached($this->nets->root($supply['hot']), [$this->nets->root($supply['return'])])), true) + [$this->nets->root($supply['return']) => true];
-        foreach ($this->nets->elements() as $e) { // behind a load, toward home
+        $nets = array_fill_keys(
+            array_keys($this->nets->reached($this->nets->root($supply['hot']), [$this->nets->root($supply['return'])])),
+            true,
+        ) + [$this->nets->root($supply['return']) => true];
+        foreach ($this->nets->elements() as $e) {
+            // behind a load, toward home
             foreach ([[$e['a'], $e['b']], [$e['b'], $e['a']]] as [$near, $far]) {
                 if ($e['load'] && isset($nets[$this->nets->root($near)])) {
-                    $nets += array_fill_keys(array_keys($this->nets->reached($this->nets->root($far), [$this->nets->root($supply['return'])])), true);
+                    $nets += array_fill_keys(
+                        array_keys(
+                            $this->nets->reached($this->nets->root($far), [$this->nets->root($supply['return'])]),
+                        ),
+                        true,
+                    );
                 }
             }
         }

@@ -39,8 +39,14 @@ abstract readonly class OnParts
                 return $part;
             }
         }
-        throw new EditError('/part', in_array(explode('.', $id)[0], array_column($d['includes'] ?? [], 'id'), true)
-            ? "\"$id\" belongs to \"".explode('.', $id)[0].'", which is included: change it there, or by its "params".' : "There is no part called \"$id\".");
+        throw new EditError(
+            '/part',
+            in_array(explode('.', $id)[0], array_column($d['includes'] ?? [], 'id'), true)
+                ? "\"$id\" belongs to \"".
+                    explode('.', $id)[0].
+                    '", which is included: change it there, or by its "params".'
+                : "There is no part called \"$id\".",
+        );
     }
 
     /**

@@ -31,7 +31,10 @@ final readonly class OwnKind
     /**
      * A kind from what was said of it.
      *
-     * @param array{name: string, title: string, family?: string, symbol?: string, terminals: list<array{name: string, edge: string}>, primitives: array<string, array<string, mixed>>, look?: string, modes?: array<string, mixed>, joined?: list<list<string>>, references?: list<string>} $said
+     * @param array{name: string, title: string, family?: string, symbol?: string,
+     *     terminals: list<array{name: string, edge: string}>, primitives: array<string, array<string, mixed>>,
+     *     look?: string, modes?: array<string, mixed>, joined?: list<list<string>>,
+     *     references?: list<string>} $said
      * @return array<string, mixed> a kind's document
      *
      * @throws EditError what is wrong, and where
@@ -58,15 +61,39 @@ final readonly class OwnKind
                 $primitives[$id]['table'] = $this->library->table($spec['table']);
             }
             foreach (self::named($spec) as $terminal) {
-                isset($terminals[$terminal]) || throw new EditError("/primitives/$id", "\"$id\" goes to \"$terminal\", which is no terminal of it; there are ".implode(', ', array_keys($terminals)).'.');
+                isset($terminals[$terminal]) ||
+                    throw new EditError(
+                        "/primitives/$id",
+                        "\"$id\" goes to \"$terminal\", which is no terminal of it; there are ".
+                            implode(', ', array_keys($terminals)).
+                            '.',
+                    );
             }
         }
-        $kind = array_filter([
-            'kind' => $name, 'version' => 1, 'title' => $said['title'], 'family' => (Family::tryFrom($said['family'] ?? '') ?? Family::Own)->value, 'size' => $size, 'symbol' => ($said['symbol'] ?? '') ?: 'control',
-            'terminals' => $terminals, 'joined' => $said['joined'] ?? null, 'references' => $said['references'] ?? null, 'primitives' => $primitives,
-            'controls' => array_map(fn (array $p) => ['label' => $p['label'] ?? 'lever'], array_filter($primitives, fn (array $p) => is_a(Primitives::TYPES[$p['type']], StandsAsSet::class, true))) ?: null,
-            'look' => ($said['look'] ?? '') ?: 'Nothing to be seen.',
-        ], fn ($v) => $v !== null) + ['modes' => $said['modes'] ?? self::faults($primitives, $said['title'])];
+        $kind = array_filter(
+            [
+                'kind' => $name,
+                'version' => 1,
+                'title' => $said['title'],
+                'family' => (Family::tryFrom($said['family'] ?? '') ?? Family::Own)->value,
+                'size' => $size,
+                'symbol' => $said['symbol'] ?? '' ?: 'control',
+                'terminals' => $terminals,
+                'joined' => $said['joined'] ?? null,
+                'references' => $said['references'] ?? null,
+                'primitives' => $primitives,
+                'controls' => array_map(
+                    fn (array $p) => ['label' => $p['label'] ?? 'lever'],
+                    array_filter(
+                        $primitives,
+                        fn (array $p) => is_a(Primitives::TYPES[$p['type']], StandsAsSet::class, true),
+                    ),
+                ) ?:
+                    null,
+                'look' => $said['look'] ?? '' ?: 'Nothing to be seen.',
+            ],
+            fn ($v) => $v !== null,
+        ) + ['modes' => $said['modes'] ?? self::faults($primitives, $said['title'])];
         foreach ($kind['primitives'] as $id => $spec) {
             unset($kind['primitives'][$id]['label']);
         }
@@ -108,8 +135,12 @@ final readonly class OwnKind
             foreach (Spec::of((string) $id, $spec)->faults() as $fault) {
                 $modes[PartEdits::slug("$id-$fault->mode")] = [
                     'title' => str_replace('_', ' ', (string) $id)." $fault->words",
-                    'set' => array_combine(array_map(fn (string $path) => "$id.$path", array_keys($fault->set)), array_values($fault->set)),
-                    'weight' => $fault->weight, 'repair' => mb_strtolower($title),
+                    'set' => array_combine(
+                        array_map(fn (string $path) => "$id.$path", array_keys($fault->set)),
+                        array_values($fault->set),
+                    ),
+                    'weight' => $fault->weight,
+                    'repair' => mb_strtolower($title),
                 ];
             }
         }
@@ -126,7 +157,12 @@ final readonly class OwnKind
     private static function withInputs(array $primitives): array
     {
         $loaded = [];
-        foreach (array_filter($primitives, fn (array $p) => isset($p['type'], $p['between']) && isset(Primitives::TYPES[$p['type']])) as $id => $spec) {
+        foreach (
+            array_filter(
+                $primitives,
+                fn (array $p) => isset($p['type'], $p['between']) && isset(Primitives::TYPES[$p['type']]),
+            ) as $id => $spec
+        ) {
             foreach (Spec::of((string) $id, $spec)->wiring() as $wired) {
                 if ($wired->role === Role::Load) {
                     $loaded[] = $spec['between'];
@@ -134,11 +170,22 @@ final readonly class OwnKind
             }
         }
         foreach ($primitives as $id => $spec) {
-            $inputs = isset($spec['type']) && is_string($spec['type']) && Spec::of((string) $id, $spec)->can(Decides::class) ? $spec['inputs'] ?? [] : [];
+            $inputs =
+                isset($spec['type']) && is_string($spec['type']) && Spec::of((string) $id, $spec)->can(Decides::class)
+                    ? $spec['inputs'] ?? []
+                    : [];
             foreach ($inputs as $name => $input) {
                 $between = $input['ac'] ?? null;
-                if ($between !== null && ! in_array($between, $loaded, true) && ! in_array(array_reverse($between), $loaded, true)) {
-                    $primitives["{$name}_input"] = ['type' => 'resistor', 'between' => $between, 'ohm' => self::INPUT_OHM];
+                if (
+                    $between !== null &&
+                    ! in_array($between, $loaded, true) &&
+                    ! in_array(array_reverse($between), $loaded, true)
+                ) {
+                    $primitives["{$name}_input"] = [
+                        'type' => 'resistor',
+                        'between' => $between,
+                        'ohm' => self::INPUT_OHM,
+                    ];
                     $loaded[] = $between;
                 }
             }
@@ -158,7 +205,10 @@ final readonly class OwnKind
         $edges = ['up' => [], 'down' => [], 'left' => [], 'right' => []];
         foreach ($said as $i => $t) {
             if (preg_match('/^[A-Za-z0-9-]{1,8}$/', $t['name']) !== 1) {
-                throw new EditError("/terminals/$i/name", "\"{$t['name']}\": a terminal has one to eight letters, figures or hyphens.");
+                throw new EditError(
+                    "/terminals/$i/name",
+                    "\"{$t['name']}\": a terminal has one to eight letters, figures or hyphens.",
+                );
             }
             if (in_array($t['name'], array_merge(...array_values($edges)), true)) {
                 throw new EditError("/terminals/$i/name", "Two terminals are called \"{$t['name']}\".");
@@ -171,10 +221,17 @@ final readonly class OwnKind
         $terminals = [];
         foreach ($edges as $edge => $names) {
             foreach ($names as $i => $name) {
-                $along = (int) round(($i + 1) * (in_array($edge, ['up', 'down'], true) ? $w : $h) / (count($names) + 1));
-                $terminals[$name] = ['at' => match ($edge) {
-                    'up' => [$along, 0], 'down' => [$along, $h], 'left' => [0, $along], default => [$w, $along]
-                }];
+                $along = (int) round(
+                    (($i + 1) * (in_array($edge, ['up', 'down'], true) ? $w : $h)) / (count($names) + 1),
+                );
+                $terminals[$name] = [
+                    'at' => match ($edge) {
+                        'up' => [$along, 0],
+                        'down' => [$along, $h],
+                        'left' => [0, $along],
+                        default => [$w, $along],
+                    },
+                ];
             }
         }
 
@@ -196,10 +253,10 @@ final readonly class OwnKind
         } catch (\Throwable) {
             throw new EditError('/primitives', "A {$spec['type']} needs to know between which terminals it lies.");
         }
-        $names = array_merge([], ...($joins['branches'] ?? []), ...($joins['windings'] ?? []));
+        $names = array_merge([], ...$joins['branches'] ?? [], ...$joins['windings'] ?? []);
         foreach ($spec['inputs'] ?? [] as $input) {
             foreach (['ac', 'dc', 'ohms', 'ua_through'] as $how) {
-                $names = [...$names, ...($input[$how] ?? [])];
+                $names = [...$names, ...$input[$how] ?? []];
             }
         }
 

@@ -9,13 +9,17 @@ use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Spec;
 use OddSpark\Parts\Figure;
 
-/** The figures of a part that can be set, with their units, what is usual, and how far they may go: as its primitives have them. */
+/**
+ * The figures of a part that can be set, with their units, what is usual, and how far they may go: as its primitives
+ * have them.
+ */
 final class Parameters
 {
     /**
      * @param array<string, array<string, mixed>> $params what a part has otherwise, by primitive
      * @param string $region NA or EU: degrees are as there
-     * @return list<array{primitive: string, key: string, label: string, unit: string, usual: int|float|string|bool, value: int|float|string|bool, least: float|null, most: float|null, choices: list<string>|null}>
+     * @return list<array{primitive: string, key: string, label: string, unit: string, usual: int|float|string|bool,
+     *     value: int|float|string|bool, least: float|null, most: float|null, choices: list<string>|null}>
      */
     public static function of(Kind $kind, array $params = [], string $region = 'NA'): array
     {
@@ -27,9 +31,15 @@ final class Parameters
                 $number = is_int($usual) || is_float($usual);
                 [$least, $most] = $number ? self::range($figure, $spec, (float) $usual) : [null, null];
                 $all[] = [
-                    'primitive' => $name, 'key' => $key, 'label' => ucfirst(str_replace('_', ' ', $name)).': '.$figure->label(),
-                    'unit' => $number ? self::unit($figure, $kind, $spec, $region) : '', 'usual' => $usual, 'value' => $params[$name][$key] ?? $usual,
-                    'least' => $least, 'most' => $most, 'choices' => $key === 'at' && $spec->positions() !== [] ? $spec->positions() : null,
+                    'primitive' => $name,
+                    'key' => $key,
+                    'label' => ucfirst(str_replace('_', ' ', $name)).': '.$figure->label(),
+                    'unit' => $number ? self::unit($figure, $kind, $spec, $region) : '',
+                    'usual' => $usual,
+                    'value' => $params[$name][$key] ?? $usual,
+                    'least' => $least,
+                    'most' => $most,
+                    'choices' => $key === 'at' && $spec->positions() !== [] ? $spec->positions() : null,
                 ];
             }
         }

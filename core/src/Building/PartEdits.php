@@ -27,7 +27,11 @@ final readonly class PartEdits extends OnParts
             'move' => $this->move($d, $e['parts'], $e['by']),
             'align' => $this->align($d, $e['parts'], $e['edge']),
             'copy' => $this->copy($d, $e['parts'], $e['by'] ?? self::BESIDE),
-            'label' => $this->changed($d, $e['part'], fn (array $part) => ['label' => mb_substr(trim($e['label']), 0, 60)] + $part),
+            'label' => $this->changed(
+                $d,
+                $e['part'],
+                fn (array $part) => ['label' => mb_substr(trim($e['label']), 0, 60)] + $part,
+            ),
             'group' => $this->group($d, $e['parts'], true),
             default => $this->group($d, $e['parts'], false),
         };
@@ -48,7 +52,15 @@ final readonly class PartEdits extends OnParts
      */
     public static function free(array $d, string $wanted): string
     {
-        $taken = array_fill_keys([...array_column($d['parts'], 'id'), ...array_column($d['wires'], 'id'), ...array_column($d['includes'] ?? [], 'id'), ...array_keys($d['process'] ?? [])], true);
+        $taken = array_fill_keys(
+            [
+                ...array_column($d['parts'], 'id'),
+                ...array_column($d['wires'], 'id'),
+                ...array_column($d['includes'] ?? [], 'id'),
+                ...array_keys($d['process'] ?? []),
+            ],
+            true,
+        );
         for ($i = 2, $id = $wanted; isset($taken[$id]); $i++) {
             $id = "$wanted-$i";
         }
@@ -68,13 +80,23 @@ final readonly class PartEdits extends OnParts
         }
         $kind = $d['kinds'][$e['kind']] ?? $this->library->kind($e['kind'], '/kind');
         $label = $e['label'] ?? ucfirst(explode(',', $kind['title'])[0]);
-        $same = count(array_filter($d['parts'], fn (array $p) => preg_match('/^'.preg_quote($label, '/').'( \d+)?$/', $p['label']) === 1));
+        $same = count(
+            array_filter(
+                $d['parts'],
+                fn (array $p) => preg_match('/^'.preg_quote($label, '/').'( \d+)?$/', $p['label']) === 1,
+            ),
+        );
         $label = isset($e['label']) || $same === 0 ? $label : $label.' '.($same + 1);
         $label = mb_substr($label, 0, 60);
         if (isset($e['id']) && self::free($d, $e['id']) !== $e['id']) {
             throw new EditError('/id', "Something is called \"{$e['id']}\" already.");
         }
-        $d['parts'][] = ['id' => $e['id'] ?? self::free($d, self::slug($label)), 'kind' => $e['kind'], 'label' => $label, 'at' => self::onBoard($e['at'])];
+        $d['parts'][] = [
+            'id' => $e['id'] ?? self::free($d, self::slug($label)),
+            'kind' => $e['kind'],
+            'label' => $label,
+            'at' => self::onBoard($e['at']),
+        ];
 
         return $d;
     }
@@ -90,11 +112,15 @@ final readonly class PartEdits extends OnParts
         $ids = $this->withGroups($d, $ids);
         $here = array_column($d['parts'], 'id');
         $includes = array_column($d['includes'] ?? [], 'id');
-        foreach (array_unique(array_map(fn (string $id) => in_array($id, $here, true) ? $id : explode('.', $id)[0], $ids)) as $id) {
+        $own = fn (string $id): string => in_array($id, $here, true) ? $id : explode('.', $id)[0];
+        foreach (array_unique(array_map($own, $ids)) as $id) {
             $part = array_search($id, $here, true);
             $include = array_search($id, $includes, true);
             if ($part !== false) {
-                $d['parts'][$part]['at'] = self::onBoard([$d['parts'][$part]['at'][0] + $by[0], $d['parts'][$part]['at'][1] + $by[1]]);
+                $d['parts'][$part]['at'] = self::onBoard([
+                    $d['parts'][$part]['at'][0] + $by[0],
+                    $d['parts'][$part]['at'][1] + $by[1],
+                ]);
             } elseif ($include !== false) {
                 $old = $d['includes'][$include]['by'] ?? [0, 0];
                 $d['includes'][$include]['by'] = [max(0, $old[0] + $by[0]), max(0, $old[1] + $by[1])];
@@ -129,12 +155,20 @@ final readonly class PartEdits extends OnParts
         $across = in_array($edge, ['left', 'right', 'centre'], true);
         // they go to the first of them, or to the outermost
         $line = match ($edge) {
-            'left' => min(array_map($x, $boxes)), 'right' => max(array_map($x, $boxes)), 'top' => min(array_map($y, $boxes)), 'bottom' => max(array_map($y, $boxes)),
-            'centre' => $x(reset($boxes)), default => $y(reset($boxes)),
+            'left' => min(array_map($x, $boxes)),
+            'right' => max(array_map($x, $boxes)),
+            'top' => min(array_map($y, $boxes)),
+            'bottom' => max(array_map($y, $boxes)),
+            'centre' => $x(reset($boxes)),
+            default => $y(reset($boxes)),
         };
         foreach ($boxes as $id => $box) {
             $by = $across ? [$line - $x($box), 0] : [0, $line - $y($box)];
-            $d = $this->changed($d, $id, fn (array $part) => ['at' => self::onBoard([$part['at'][0] + $by[0], $part['at'][1] + $by[1]])] + $part);
+            $d = $this->changed(
+                $d,
+                $id,
+                fn (array $part) => ['at' => self::onBoard([$part['at'][0] + $by[0], $part['at'][1] + $by[1]])] + $part,
+            );
         }
 
         return $d;
@@ -153,14 +187,24 @@ final readonly class PartEdits extends OnParts
             $part = $this->part($d, $id);
             $names[$id] = self::free($d, (string) preg_replace('/-\d+$/', '', $id));
             $same = count(array_filter($d['parts'], fn (array $p) => $p['kind'] === $part['kind']));
-            $d['parts'][] = ['id' => $names[$id], 'label' => preg_replace('/ \d+$/', '', $part['label']).' '.($same + 1), 'at' => self::onBoard([$part['at'][0] + $by[0], $part['at'][1] + $by[1]])] + $part;
+            $d['parts'][] =
+                [
+                    'id' => $names[$id],
+                    'label' => preg_replace('/ \d+$/', '', $part['label']).' '.($same + 1),
+                    'at' => self::onBoard([$part['at'][0] + $by[0], $part['at'][1] + $by[1]]),
+                ] + $part;
         }
         foreach ($d['wires'] as $wire) {
             [$from, $to] = [Model::split($wire['from']), Model::split($wire['to'])];
             if (isset($names[$from[0]], $names[$to[0]])) {
                 unset($wire['via'], $wire['cable'], $wire['near']);
                 $wire['modes'] = array_values(array_diff($wire['modes'] ?? [], ['touches']));
-                $d['wires'][] = ['id' => WireEdits::next($d), 'from' => "{$names[$from[0]]}.$from[1]", 'to' => "{$names[$to[0]]}.$to[1]"] + $wire;
+                $d['wires'][] =
+                    [
+                        'id' => WireEdits::next($d),
+                        'from' => "{$names[$from[0]]}.$from[1]",
+                        'to' => "{$names[$to[0]]}.$to[1]",
+                    ] + $wire;
             }
         }
 
@@ -177,7 +221,12 @@ final readonly class PartEdits extends OnParts
         foreach ($ids as $id) {
             $this->part($d, $id);
         }
-        $groups = array_values(array_filter(array_map(fn (array $g) => array_values(array_diff($g, $ids)), $d['groups'] ?? []), fn (array $g) => count($g) > 1));
+        $groups = array_values(
+            array_filter(
+                array_map(fn (array $g) => array_values(array_diff($g, $ids)), $d['groups'] ?? []),
+                fn (array $g) => count($g) > 1,
+            ),
+        );
         if ($on && count(array_unique($ids)) < 2) {
             throw new EditError('/parts', 'A group has two parts or more.');
         }

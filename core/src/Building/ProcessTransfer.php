@@ -19,7 +19,25 @@ use OddSpark\Parts\Ability\HoldsHeat;
 final readonly class ProcessTransfer
 {
     /** Keys whose values are words, and name no part. */
-    private const WORDS = ['type', 'title', 'name', 'label', 'tone', 'sense', 'from', 'thing', 'instrument', 'lever', 'key', 'when', 'to_say', 'fuel', 'shows', 'mode', 'say'];
+    private const WORDS = [
+        'type',
+        'title',
+        'name',
+        'label',
+        'tone',
+        'sense',
+        'from',
+        'thing',
+        'instrument',
+        'lever',
+        'key',
+        'when',
+        'to_say',
+        'fuel',
+        'shows',
+        'mode',
+        'say',
+    ];
 
     private const MAPS = ['process', 'percepts', 'taps', 'visits'];
 
@@ -34,31 +52,67 @@ final readonly class ProcessTransfer
     public function onto(array $d, string $name): array
     {
         if (! in_array($name, $this->library->names(), true)) {
-            throw new EditError('/model', "There is no model \"$name\" to go by; there are ".implode(', ', $this->library->names()).'.');
+            throw new EditError(
+                '/model',
+                "There is no model \"$name\" to go by; there are ".implode(', ', $this->library->names()).'.',
+            );
         }
         $there = $this->library->draft($this->library->document($name))->document;
         $here = $this->library->draft($d)->document;
         $names = $this->counterparts($there, $here);
         $gone = array_fill_keys(array_diff(array_column($there['parts'], 'id'), array_keys($names)), true);
-        $taken = $this->spoken(array_intersect_key($there, array_flip([...self::MAPS, 'views', 'doors', 'tape', 'household', 'found'])), $names);
+        $taken = $this->spoken(
+            array_intersect_key($there, array_flip([...self::MAPS, 'views', 'doors', 'tape', 'household', 'found'])),
+            $names,
+        );
 
         [$process, $lost] = $this->without($taken['process'], $gone, array_keys($there['process']));
         $alive = fn (string $id): bool => ! isset($lost[$id]) && ! isset($gone[$this->owner($id)]);
         $d['process'] = ($d['process'] ?? []) + array_diff_key($process, $here['process']);
         $d = $this->joinedOn($d, $here['process'], $process);
-        $d['percepts'] = ($d['percepts'] ?? []) + array_filter(array_diff_key($taken['percepts'] ?? [], $here['percepts'] ?? []), fn (array $p) => $alive($p['of']) && $alive($p['part'] ?? ''));
-        $d['taps'] = ($d['taps'] ?? []) + array_filter(array_diff_key($taken['taps'] ?? [], $here['taps'] ?? []), fn (array $t) => $alive($t['of']) && $alive($t['part']));
+        $d['percepts'] =
+            ($d['percepts'] ?? []) +
+            array_filter(
+                array_diff_key($taken['percepts'] ?? [], $here['percepts'] ?? []),
+                fn (array $p) => $alive($p['of']) && $alive($p['part'] ?? ''),
+            );
+        $d['taps'] =
+            ($d['taps'] ?? []) +
+            array_filter(
+                array_diff_key($taken['taps'] ?? [], $here['taps'] ?? []),
+                fn (array $t) => $alive($t['of']) && $alive($t['part']),
+            );
         foreach (['views' => null, 'doors' => 'covers'] as $list => $key) {
             if (($d[$list] ?? []) === [] && ($here[$list] ?? []) === []) {
-                $sets = array_map(fn (array $x) => $key === null ? array_values(array_filter($x, $alive)) : [$key => array_values(array_filter($x[$key], $alive))] + $x, $taken[$list] ?? []);
-                $sets = array_map(fn (array $x) => isset($x['interlock']) && ! $alive($x['interlock']) ? array_diff_key($x, ['interlock' => 1]) : $x, $sets);
-                $d[$list] = array_values(array_filter($sets, fn (array $x) => count($key === null ? $x : $x[$key]) > ($key === null ? 1 : 0)));
+                $sets = array_map(
+                    fn (array $x) => $key === null
+                        ? array_values(array_filter($x, $alive))
+                        : [$key => array_values(array_filter($x[$key], $alive))] + $x,
+                    $taken[$list] ?? [],
+                );
+                $sets = array_map(
+                    fn (array $x) => isset($x['interlock']) && ! $alive($x['interlock'])
+                        ? array_diff_key($x, ['interlock' => 1])
+                        : $x,
+                    $sets,
+                );
+                $d[$list] = array_values(
+                    array_filter($sets, fn (array $x) => $key === null ? count($x) > 1 : $x[$key] !== []),
+                );
             }
         }
-        $channels = array_fill_keys([...array_keys($d['percepts']), ...array_keys($here['percepts'] ?? []), ...$this->channels($here)], true);
+        $channels = array_fill_keys(
+            [...array_keys($d['percepts']), ...array_keys($here['percepts'] ?? []), ...$this->channels($here)],
+            true,
+        );
         if (($d['tape'] ?? []) === []) {
             $shown = array_fill_keys(array_column($here['tape'] ?? [], 'channel'), true);
-            $d['tape'] = array_values(array_filter($taken['tape'], fn (array $lane) => isset($channels[$lane['channel']]) && ! isset($shown[$lane['channel']])));
+            $d['tape'] = array_values(
+                array_filter(
+                    $taken['tape'],
+                    fn (array $lane) => isset($channels[$lane['channel']]) && ! isset($shown[$lane['channel']]),
+                ),
+            );
         }
         if (! isset($d['household'])) {
             $household = $this->household($taken['household'], $channels, $alive);
@@ -67,7 +121,9 @@ final readonly class ProcessTransfer
             }
         }
         foreach ($taken['visits'] as $id => $visit) {
-            $visit['household'] = array_values(array_filter($visit['household'], fn (array $step) => $alive($step['part'])));
+            $visit['household'] = array_values(
+                array_filter($visit['household'], fn (array $step) => $alive($step['part'])),
+            );
             $d['visits'][$id] ??= $visit;
         }
 
@@ -88,7 +144,13 @@ final readonly class ProcessTransfer
         $isNew = fn (mixed $v): bool => is_string($v) && isset($new[$v]);
         foreach (array_intersect_key($process, $here) as $id => $element) {
             foreach (array_filter($element, fn (mixed $v) => is_array($v) && array_is_list($v)) as $key => $items) {
-                $more = array_values(array_filter($items, fn (mixed $item) => ! in_array($item, $here[$id][$key] ?? [], true) && (is_array($item) ? $this->names($item, $isNew) : $isNew($item))));
+                $more = array_values(
+                    array_filter(
+                        $items,
+                        fn (mixed $item) => ! in_array($item, $here[$id][$key] ?? [], true) &&
+                            (is_array($item) ? $this->names($item, $isNew) : $isNew($item)),
+                    ),
+                );
                 if ($more === []) {
                     continue;
                 }
@@ -118,9 +180,12 @@ final readonly class ProcessTransfer
         $free = array_column($here['parts'], null, 'id');
         // where the other model is composed, what it includes answers to what is included here, and its own to our own
         $composed = array_filter($there['parts'], fn (array $p) => str_contains($p['id'], '.')) !== [];
-        $belongs = fn (string $one, string $two): bool => ! $composed || str_contains($one, '.') === str_contains($two, '.');
+        $belongs = fn (string $one, string $two): bool => ! $composed ||
+            str_contains($one, '.') === str_contains($two, '.');
         foreach (['kind', 'family'] as $by) {
-            $trait = fn (array $d, array $part): string => $by === 'kind' ? $part['kind'] : $d['kinds'][$part['kind']]['family'].' '.$d['kinds'][$part['kind']]['symbol'];
+            $trait = fn (array $d, array $part): string => $by === 'kind'
+                ? $part['kind']
+                : $d['kinds'][$part['kind']]['family'].' '.$d['kinds'][$part['kind']]['symbol'];
             foreach ($there['parts'] as $part) {
                 foreach (isset($names[$part['id']]) ? [] : $free as $id => $candidate) {
                     if ($belongs((string) $id, $part['id']) && $trait($here, $candidate) === $trait($there, $part)) {
@@ -147,7 +212,11 @@ final readonly class ProcessTransfer
         $out = [];
         foreach ($value as $key => $v) {
             $key = is_string($key) && str_contains($key, '.') ? $this->renamed($key, $names) : $key; // a channel; other keys are the format's words
-            $out[$key] = is_array($v) ? $this->spoken($v, $names) : (is_string($v) && ! in_array($key, self::WORDS, true) ? $this->renamed($v, $names) : $v);
+            $out[$key] = is_array($v)
+                ? $this->spoken($v, $names)
+                : (is_string($v) && ! in_array($key, self::WORDS, true)
+                    ? $this->renamed($v, $names)
+                    : $v);
         }
 
         return $out;
@@ -185,12 +254,20 @@ final readonly class ProcessTransfer
         do {
             $before = count($lost);
             $known = array_fill_keys($ids, true);
-            $bad = fn (mixed $v): bool => is_string($v) && (isset($lost[$v]) || isset($gone[$v]) || str_contains($v, '.') && isset($gone[$this->owner($v)]));
+            $bad = fn (mixed $v): bool => is_string($v) &&
+                (isset($lost[$v]) || isset($gone[$v]) || (str_contains($v, '.') && isset($gone[$this->owner($v)])));
             foreach ($process as $id => $element) {
                 foreach ($element as $key => $v) {
                     if (is_array($v)) {
-                        $kept = array_values(array_filter($v, fn (mixed $x) => is_array($x) ? ! $this->names($x, $bad) : ! $bad($x)));
-                        if ($kept !== $v && is_a(Primitives::TYPES[$element['type']], HoldsHeat::class, true) && $this->linksOf($kept, $known) === 0 && $this->linksOf($v, $known) > 0) {
+                        $kept = array_values(
+                            array_filter($v, fn (mixed $x) => is_array($x) ? ! $this->names($x, $bad) : ! $bad($x)),
+                        );
+                        if (
+                            $kept !== $v &&
+                            is_a(Primitives::TYPES[$element['type']], HoldsHeat::class, true) &&
+                            $this->linksOf($kept, $known) === 0 &&
+                            $this->linksOf($v, $known) > 0
+                        ) {
                             $lost[$id] = true; // nothing comes to it any more
                         }
                         // a heater without a flame has nothing to give; a burner that nothing lights does not burn
@@ -264,7 +341,9 @@ final readonly class ProcessTransfer
      */
     private function household(array $h, array $channels, callable $alive): ?array
     {
-        $h['rooms'] = array_values(array_filter($h['rooms'], fn (array $room) => $alive($room['of']) && $alive($room['calls']['by'])));
+        $h['rooms'] = array_values(
+            array_filter($h['rooms'], fn (array $room) => $alive($room['of']) && $alive($room['calls']['by'])),
+        );
         if ($h['rooms'] === []) {
             return null;
         }
@@ -295,7 +374,8 @@ final readonly class ProcessTransfer
         foreach ($d['parts'] as $i => $part) {
             $theirs = $links[$from[$part['id']] ?? ''] ?? [];
             if ($theirs !== []) {
-                $d['parts'][$i]['links'] = ($part['links'] ?? []) + array_map(fn (string $to) => $this->renamed($to, $names), $theirs);
+                $d['parts'][$i]['links'] =
+                    ($part['links'] ?? []) + array_map(fn (string $to) => $this->renamed($to, $names), $theirs);
             }
         }
 

@@ -21,31 +21,79 @@ final readonly class Removal
      */
     public function from(array $d, array $parts, array $wires): array
     {
-        $known = array_fill_keys([...array_column($d['parts'], 'id'), ...array_column($d['includes'] ?? [], 'id')], true);
+        $known = array_fill_keys(
+            [...array_column($d['parts'], 'id'), ...array_column($d['includes'] ?? [], 'id')],
+            true,
+        );
         foreach ($parts as $id) {
-            isset($known[$id]) || throw new EditError('/parts', isset($known[explode('.', $id)[0]]) ? "\"$id\" belongs to \"".explode('.', $id)[0].'", which is included: take that off as a whole, or name it under "without".' : "There is no part called \"$id\".");
+            isset($known[$id]) ||
+                throw new EditError(
+                    '/parts',
+                    isset($known[explode('.', $id)[0]])
+                        ? "\"$id\" belongs to \"".
+                            explode('.', $id)[0].
+                            '", which is included: take that off as a whole, or name it under "without".'
+                        : "There is no part called \"$id\".",
+                );
         }
         foreach (array_diff($wires, array_column($d['wires'], 'id')) as $id) {
             throw new EditError('/wires', "There is no wire called \"$id\".");
         }
         $gone = array_fill_keys($parts, true);
-        $isGone = fn (string $id): bool => isset($gone[$id]) || isset($gone[explode('.', $id)[0]]) && ! in_array($id, array_column($d['parts'], 'id'), true);
+        $isGone = fn (string $id): bool => isset($gone[$id]) ||
+            (isset($gone[explode('.', $id)[0]]) && ! in_array($id, array_column($d['parts'], 'id'), true));
         $at = fn (string $place): bool => $isGone(Model::split($place)[0]);
         $lost = fn (array $w): bool => in_array($w['id'], $wires, true) || $at($w['from']) || $at($w['to']);
         $dead = array_fill_keys(array_column(array_filter($d['wires'], $lost), 'id'), true);
         $of = fn (string $id): bool => $isGone($id) || isset($dead[$id]);
-        $keep = fn (string $key, callable $bad) => isset($d[$key]) ? array_values(array_filter($d[$key], fn (array $x) => ! $bad($x))) : null;
-        foreach (array_filter([
-            'parts' => $keep('parts', fn (array $p) => $isGone($p['id'])),
-            'includes' => $keep('includes', fn (array $i) => isset($gone[$i['id']])),
-            'wires' => $keep('wires', $lost),
-            'joined' => isset($d['joined']) ? array_values(array_filter(array_map(fn (array $g) => array_values(array_filter($g, fn (string $p) => ! $at($p))), $d['joined']), fn (array $g) => count($g) > 1)) : null,
-            'groups' => isset($d['groups']) ? self::sets($d['groups'], $isGone) : null,
-            'views' => isset($d['views']) ? self::sets($d['views'], $isGone) : null,
-            'found' => $keep('found', fn (array $f) => array_filter([$f['part'], ...array_map(fn (string $p) => Model::split($p)[0], $f['jumper'] ?? $f['swapped'] ?? [$f['end'], $f['on']])], $of) !== []),
-            'as_built' => $keep('as_built', fn (array $b) => $of($b['wire'] ?? Model::split($b['end'])[0]) || isset($b['on']) && $at($b['on'])),
-            'compounds' => $keep('compounds', fn (array $c) => array_filter($c['faults'], fn (string $f) => $of(explode(':', $f)[0])) !== []),
-        ], fn ($v) => $v !== null) as $key => $value) {
+        $keep = fn (string $key, callable $bad) => isset($d[$key])
+            ? array_values(array_filter($d[$key], fn (array $x) => ! $bad($x)))
+            : null;
+        foreach (
+            array_filter(
+                [
+                    'parts' => $keep('parts', fn (array $p) => $isGone($p['id'])),
+                    'includes' => $keep('includes', fn (array $i) => isset($gone[$i['id']])),
+                    'wires' => $keep('wires', $lost),
+                    'joined' => isset($d['joined'])
+                        ? array_values(
+                            array_filter(
+                                array_map(
+                                    fn (array $g) => array_values(array_filter($g, fn (string $p) => ! $at($p))),
+                                    $d['joined'],
+                                ),
+                                fn (array $g) => count($g) > 1,
+                            ),
+                        )
+                        : null,
+                    'groups' => isset($d['groups']) ? self::sets($d['groups'], $isGone) : null,
+                    'views' => isset($d['views']) ? self::sets($d['views'], $isGone) : null,
+                    'found' => $keep(
+                        'found',
+                        fn (array $f) => array_filter(
+                            [
+                                $f['part'],
+                                ...array_map(
+                                    fn (string $p) => Model::split($p)[0],
+                                    $f['jumper'] ?? ($f['swapped'] ?? [$f['end'], $f['on']]),
+                                ),
+                            ],
+                            $of,
+                        ) !== [],
+                    ),
+                    'as_built' => $keep(
+                        'as_built',
+                        fn (array $b) => $of($b['wire'] ?? Model::split($b['end'])[0]) ||
+                            (isset($b['on']) && $at($b['on'])),
+                    ),
+                    'compounds' => $keep(
+                        'compounds',
+                        fn (array $c) => array_filter($c['faults'], fn (string $f) => $of(explode(':', $f)[0])) !== [],
+                    ),
+                ],
+                fn ($v) => $v !== null,
+            ) as $key => $value
+        ) {
             $d[$key] = $value;
         }
         foreach (['taps' => 'part', 'percepts' => 'part'] as $key => $field) {
@@ -54,7 +102,11 @@ final readonly class Removal
             }
         }
         if (isset($d['weights'])) {
-            $d['weights'] = array_filter($d['weights'], fn (string|int $fault) => ! $of(explode(':', (string) $fault)[0]), ARRAY_FILTER_USE_KEY);
+            $d['weights'] = array_filter(
+                $d['weights'],
+                fn (string|int $fault) => ! $of(explode(':', (string) $fault)[0]),
+                ARRAY_FILTER_USE_KEY,
+            );
         }
         foreach ($d['wires'] as $i => $wire) {
             if (isset($wire['near']) && $at($wire['near'])) {
@@ -65,7 +117,9 @@ final readonly class Removal
             $d['doors'][$i]['covers'] = array_values(array_filter($door['covers'], fn (string $id) => ! $isGone($id)));
         }
         foreach ($d['visits'] ?? [] as $id => $visit) {
-            $d['visits'][$id]['household'] = array_values(array_filter($visit['household'], fn (array $step) => ! $isGone($step['part'])));
+            $d['visits'][$id]['household'] = array_values(
+                array_filter($visit['household'], fn (array $step) => ! $isGone($step['part'])),
+            );
         }
         $used = array_column($d['wires'], 'cable');
         if (isset($d['cables'])) {
@@ -84,6 +138,13 @@ final readonly class Removal
      */
     private static function sets(array $sets, callable $isGone): array
     {
-        return array_values(array_filter(array_map(fn (array $set) => array_values(array_filter($set, fn (string $id) => ! $isGone($id))), $sets), fn (array $set) => count($set) > 1));
+        $without = fn (array $set): array => array_values(array_filter($set, fn (string $id) => ! $isGone($id)));
+
+        return array_values(
+            array_filter(
+                array_map($without, $sets),
+                fn (array $set) => count($set) > 1,
+            ),
+        );
     }
 }

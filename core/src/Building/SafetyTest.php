@@ -23,7 +23,10 @@ final readonly class SafetyTest
 
     private const BURNS = 20_000;
 
-    /** Ticks within which a contact that opens must stop the fuel, and a flame that is lost: a thermocouple takes its time. */
+    /**
+     * Ticks within which a contact that opens must stop the fuel, and a flame that is lost: a thermocouple takes its
+     * time.
+     */
     private const WITHIN = 10_000;
 
     private const FLAME_WITHIN = 180_000;
@@ -31,12 +34,18 @@ final readonly class SafetyTest
     public function __construct(private Plan $plan, private string $visit, private Memory $memory = new Memory()) {}
 
     /**
-     * @return array{fire_s: float|null, safeties: list<array{part: string, title: string, stops: bool, after_s: float|null, words: string}>}
+     * @return array{fire_s: float|null, safeties: list<array{part: string, title: string, stops: bool,
+     *     after_s: float|null, words: string}>}
      *     when the fire burned; null when it never did, and nothing could be tried
      */
     public function report(): array
     {
-        $burners = array_values(array_filter($this->plan->those(Burns::class), fn (string $id) => isset($this->plan->primitives[$id]['spec']['input_btu_h'])));
+        $burners = array_values(
+            array_filter(
+                $this->plan->those(Burns::class),
+                fn (string $id) => isset($this->plan->primitives[$id]['spec']['input_btu_h']),
+            ),
+        );
         $burners = $burners === [] ? $this->plan->those(Burns::class) : $burners;
         $run = new HealthyRun($this->plan, $this->visit, 0, $this->memory);
         $lit = fn (HealthyRun $r): bool => array_filter($burners, fn (string $id) => $r->slot($id)['lit']) !== [];
@@ -52,7 +61,15 @@ final readonly class SafetyTest
         // every flame goes out and nothing lights again: what fed the fire is watched
         $all = $this->plan->those(Burns::class);
         $never = array_fill_keys(array_map(fn (string $id) => "$id.lights_in_s", $all), 1e6);
-        $safeties[] = $this->trial($run, $never, $burners, self::FLAME_WITHIN, '', 'All flame is lost', array_fill_keys($all, ['lit' => false, 'carried' => false, 'due' => null]));
+        $safeties[] = $this->trial(
+            $run,
+            $never,
+            $burners,
+            self::FLAME_WITHIN,
+            '',
+            'All flame is lost',
+            array_fill_keys($all, ['lit' => false, 'carried' => false, 'due' => null]),
+        );
 
         return ['fire_s' => $fire / 1000, 'safeties' => $safeties];
     }
@@ -63,7 +80,13 @@ final readonly class SafetyTest
         $found = [];
         foreach ($this->plan->model->parts() as $part) {
             foreach ($part->kind->stoppingSwitches() as $name) {
-                $several = count(array_filter($part->kind->primitives, fn (Spec $s): bool => $s->follows() !== null && $s->wiring() !== [])) > 1;
+                $several =
+                    count(
+                        array_filter(
+                            $part->kind->primitives,
+                            fn (Spec $s): bool => $s->follows() !== null && $s->wiring() !== [],
+                        ),
+                    ) > 1;
                 $found["$part->id.$name"] = [$part->id, $part->label.($several ? ": $name" : '')];
             }
         }
@@ -77,12 +100,23 @@ final readonly class SafetyTest
      * @param array<string, array<string, mixed>> $slots
      * @return array{part: string, title: string, stops: bool, after_s: float|null, words: string}
      */
-    private function trial(HealthyRun $run, array $set, array $burners, int $within, string $part, string $title, array $slots = []): array
-    {
+    private function trial(
+        HealthyRun $run,
+        array $set,
+        array $burners,
+        int $within,
+        string $part,
+        string $title,
+        array $slots = [],
+    ): array {
         [$bench, $state] = $run->changed($set, $slots);
         $from = $state->tick;
         $after = null;
-        $bench->watch($state, $from - $state->zero + $within, function (BenchState $s) use ($burners, $from, &$after): bool {
+        $bench->watch($state, $from - $state->zero + $within, function (BenchState $s) use (
+            $burners,
+            $from,
+            &$after,
+        ): bool {
             if (array_filter($burners, fn (string $id) => $s->slots[$id]['gas']) !== []) {
                 return false;
             }
@@ -92,8 +126,13 @@ final readonly class SafetyTest
         });
 
         return [
-            'part' => $part, 'title' => $title, 'stops' => $after !== null, 'after_s' => $after,
-            'words' => $after === null ? sprintf('%s: the fuel goes on, %d s later still.', $title, $within / 1000) : sprintf('%s: the fuel stops after %.1f s.', $title, $after),
+            'part' => $part,
+            'title' => $title,
+            'stops' => $after !== null,
+            'after_s' => $after,
+            'words' => $after === null
+                    ? sprintf('%s: the fuel goes on, %d s later still.', $title, $within / 1000)
+                    : sprintf('%s: the fuel stops after %.1f s.', $title, $after),
         ];
     }
 }

@@ -8,12 +8,34 @@ use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Schema;
 
-/** Edits of what is neither a part nor a wire: process, tape, doors, visits, trouble; and what is taken from another model. */
+/**
+ * Edits of what is neither a part nor a wire: process, tape, doors, visits, trouble; and what is taken from another
+ * model.
+ */
 final readonly class SectionEdits
 {
     private const SECTIONS = [
-        'title', 'notes', 'supply', 'board', 'process', 'percepts', 'views', 'household', 'tape', 'ports', 'taps', 'doors', 'universe', 'as_built',
-        'compounds', 'found', 'weights', 'visits', 'joined', 'cables', 'includes',
+        'title',
+        'notes',
+        'supply',
+        'board',
+        'process',
+        'percepts',
+        'views',
+        'household',
+        'tape',
+        'ports',
+        'taps',
+        'doors',
+        'universe',
+        'as_built',
+        'compounds',
+        'found',
+        'weights',
+        'visits',
+        'joined',
+        'cables',
+        'includes',
     ];
 
     private const DEPTH = 8;
@@ -70,7 +92,15 @@ final readonly class SectionEdits
         unset($at);
         // the section by itself, so that a large model is not gone through for one figure
         $section = explode('/', ltrim($path, '/'))[0];
-        Schema::checkDraft(array_intersect_key($d, ['odd_spark_model' => 1, 'name' => 1, 'title' => 1, 'supply' => 1, $section => 1]) + ['parts' => [], 'wires' => []]);
+        Schema::checkDraft(
+            array_intersect_key($d, [
+                'odd_spark_model' => 1,
+                'name' => 1,
+                'title' => 1,
+                'supply' => 1,
+                $section => 1,
+            ]) + ['parts' => [], 'wires' => []],
+        );
 
         return $d;
     }
@@ -83,12 +113,20 @@ final readonly class SectionEdits
     private function include(array $d, array $e): array
     {
         if (! in_array($e['model'], $this->library->names(), true)) {
-            throw new EditError('/model', "There is no model \"{$e['model']}\" to include; there are ".implode(', ', $this->library->names()).'.');
+            throw new EditError(
+                '/model',
+                "There is no model \"{$e['model']}\" to include; there are ".
+                    implode(', ', $this->library->names()).
+                    '.',
+            );
         }
         if (PartEdits::free($d, $e['id']) !== $e['id']) {
             throw new EditError('/id', "Something is called \"{$e['id']}\" already.");
         }
-        $d['includes'][] = array_filter(['id' => $e['id'], 'model' => $e['model'], 'by' => $e['by'] ?? null, 'without' => $e['without'] ?? null], fn ($v) => $v !== null);
+        $d['includes'][] = array_filter(
+            ['id' => $e['id'], 'model' => $e['model'], 'by' => $e['by'] ?? null, 'without' => $e['without'] ?? null],
+            fn ($v) => $v !== null,
+        );
 
         return $d;
     }

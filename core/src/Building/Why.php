@@ -84,10 +84,16 @@ final class Why
         $why = $this->own($id);
         if ($why !== null) {
             // a fire belongs to no part
-            return $this->say($this->title($id).' '.$why->text, $this->isIn($id, Burns::class) ? null : $id, array_map(fn (string $next) => $this->reason($next, $depth + 1), $why->because));
+            return $this->say(
+                $this->title($id).' '.$why->text,
+                $this->isIn($id, Burns::class) ? null : $id,
+                array_map(fn (string $next) => $this->reason($next, $depth + 1), $why->because),
+            );
         }
 
-        return $this->spans($id) === [] && ! $this->isElectric($id) ? $this->say($this->title($id).'.', $id) : $this->load($id, $depth);
+        return $this->spans($id) === [] && ! $this->isElectric($id)
+            ? $this->say($this->title($id).'.', $id)
+            : $this->load($id, $depth);
     }
 
     /** What a primitive says of itself. */
@@ -95,7 +101,11 @@ final class Why
     {
         $entry = $this->run->plan->primitives[$id];
 
-        return Primitives::TYPES[$entry['type']]::why($entry['spec'], $this->run->slot($id), $this->run->surroundings());
+        return Primitives::TYPES[$entry['type']]::why(
+            $entry['spec'],
+            $this->run->slot($id),
+            $this->run->surroundings(),
+        );
     }
 
     /** @param class-string $ability */
@@ -107,12 +117,15 @@ final class Why
     /** @return list<Element> what it is in the wiring */
     private function spans(string $id): array
     {
-        return array_values(array_filter($this->nets->elements(), fn (array $e) => "{$e['part']}.{$e['name']}" === $id));
+        $isOf = fn (array $e): bool => "{$e['part']}.{$e['name']}" === $id;
+
+        return array_values(array_filter($this->nets->elements(), $isOf));
     }
 
     private function isElectric(string $id): bool
     {
-        return $this->run->plan->primitives[$id]['branches'] !== [] || $this->run->plan->primitives[$id]['windings'] !== [];
+        return $this->run->plan->primitives[$id]['branches'] !== [] ||
+            $this->run->plan->primitives[$id]['windings'] !== [];
     }
 
     /** @return Reason */
@@ -130,7 +143,8 @@ final class Why
         }
         $best = null;
         foreach ($this->nets->supplies() as $supply) {
-            foreach ($this->nets->paths($this->nets->root($supply['hot']), $this->nets->root($supply['return']))[$id] ?? [] as $way) {
+            $paths = $this->nets->paths($this->nets->root($supply['hot']), $this->nets->root($supply['return']));
+            foreach ($paths[$id] ?? [] as $way) {
                 $open = array_values(array_filter($way, fn (array $e) => ! $e['load'] && ! $this->isClosed($e)));
                 if ($best === null || count($open) < count($best[1])) {
                     $best = [$supply, $open];
@@ -142,11 +156,21 @@ final class Why
         }
         [$supply, $open] = $best;
         if ($open === []) {
-            return $this->say("$title has {$this->volts($volts)} across it: all on its way is closed, so it is the supply.", $id, [$this->supply($supply, $depth)]);
+            return $this->say(
+                "$title has {$this->volts($volts)} across it: all on its way is closed, so it is the supply.",
+                $id,
+                [$this->supply($supply, $depth)],
+            );
         }
 
-        return $this->say("$title has {$this->volts($volts)} across it: ".(count($open) === 1 ? 'one switch on its way is open.' : count($open).' switches on its way are open.'), $id,
-            array_map(fn (array $e) => $this->switch($e, $depth + 1), $open));
+        return $this->say(
+            "$title has {$this->volts($volts)} across it: ".
+                (count($open) === 1
+                    ? 'one switch on its way is open.'
+                    : count($open).' switches on its way are open.'),
+            $id,
+            array_map(fn (array $e) => $this->switch($e, $depth + 1), $open),
+        );
     }
 
     /**
@@ -159,7 +183,11 @@ final class Why
         $text = "{$supply['title']} gives {$this->volts($this->run->volts($supply['hot'], $supply['return'], $dc))}.";
         $primitive = "{$supply['part']}.{$supply['name']}";
 
-        return $this->say($text, $primitive, $this->isIn($primitive, Transforms::class) ? [$this->reason($primitive, $depth + 1)] : []);
+        return $this->say(
+            $text,
+            $primitive,
+            $this->isIn($primitive, Transforms::class) ? [$this->reason($primitive, $depth + 1)] : [],
+        );
     }
 
     /**
@@ -177,7 +205,11 @@ final class Why
         }
         $why = $this->own($id);
 
-        return $this->say($title.' '.($why->text ?? 'is open.'), $id, array_map(fn (string $next) => $this->reason($next, $depth), $why->because ?? []));
+        return $this->say(
+            $title.' '.($why->text ?? 'is open.'),
+            $id,
+            array_map(fn (string $next) => $this->reason($next, $depth), $why->because ?? []),
+        );
     }
 
     /**
@@ -192,18 +224,34 @@ final class Why
         $table = $spec['table'];
         $title = $this->title($id);
         if ($slot['state'] === Control::DARK) {
-            return $this->say("$title is without power.", $id, $this->input($id, $spec, $table['supply'] ?? '', $depth));
+            return $this->say(
+                "$title is without power.",
+                $id,
+                $this->input($id, $spec, $table['supply'] ?? '', $depth),
+            );
         }
         $row = $table['states'][$slot['state']];
-        $giving = array_filter($table['states'], fn (array $r) => $output === null || in_array($output, $r['outputs'], true));
+        $giving = array_filter(
+            $table['states'],
+            fn (array $r) => $output === null || in_array($output, $r['outputs'], true),
+        );
         $text = "$title is in \"{$row['title']}\"";
         if ($output !== null) {
-            $text .= $giving === [] ? "; no state of its table gives \"$output\"." : "; it gives \"$output\" only in ".implode(', ', array_map(fn (array $r) => "\"{$r['title']}\"", array_slice($giving, 0, 4))).'.';
+            $text .=
+                $giving === []
+                    ? "; no state of its table gives \"$output\"."
+                    : "; it gives \"$output\" only in ".
+                        implode(', ', array_map(fn (array $r) => "\"{$r['title']}\"", array_slice($giving, 0, 4))).
+                        '.';
         }
         $words = array_column((new Table($table))->words(), 'lines', 'state')[$slot['state']] ?? [];
         $because = [];
         foreach ($row['guards'] as $i => $guard) {
-            $missing = array_filter($guard['if'] ?? [], fn (bool $on, string $input) => $slot['in'][$input] !== $on, ARRAY_FILTER_USE_BOTH);
+            $missing = array_filter(
+                $guard['if'] ?? [],
+                fn (bool $on, string $input) => $slot['in'][$input] !== $on,
+                ARRAY_FILTER_USE_BOTH,
+            );
             if ($missing === [] && ! isset($guard['after']) && ! isset($guard['timer'])) {
                 continue;
             }
@@ -212,7 +260,12 @@ final class Why
             }
             $inputs = [];
             foreach ($missing as $input => $on) {
-                $inputs = [...$inputs, ...($on ? $this->input($id, $spec, (string) $input, $depth) : [$this->say("\"$input\" is still there.", $id)])];
+                $inputs = [
+                    ...$inputs,
+                    ...$on
+                        ? $this->input($id, $spec, (string) $input, $depth)
+                        : [$this->say("\"$input\" is still there.", $id)],
+                ];
             }
             $because[] = $this->say('It goes on when: '.$words[$i].'.', $id, $inputs);
         }
@@ -273,7 +326,11 @@ final class Why
         foreach ($this->nets->elements() as $e) {
             $nets = [$this->nets->root($e['a']), $this->nets->root($e['b'])];
             if ($e['load'] && ($nets === $wanted || array_reverse($nets) === $wanted)) {
-                return [$this->say("\"$input\" has {$this->volts($volts)} of {$p['on']} V.", $id, [$this->reason("{$e['part']}.{$e['name']}", $depth + 1)])];
+                return [
+                    $this->say("\"$input\" has {$this->volts($volts)} of {$p['on']} V.", $id, [
+                        $this->reason("{$e['part']}.{$e['name']}", $depth + 1),
+                    ]),
+                ];
             }
         }
 
@@ -299,7 +356,13 @@ final class Why
     {
         $volts = $this->across($e);
         foreach ($this->nets->supplies() as $supply) {
-            if (isset($this->nets->paths($this->nets->root($supply['hot']), $this->nets->root($supply['return']))["{$e['part']}.{$e['name']}"])) {
+            if (
+                isset(
+                    $this->nets->paths($this->nets->root($supply['hot']), $this->nets->root($supply['return']))[
+                        "{$e['part']}.{$e['name']}"
+                    ],
+                )
+            ) {
                 return $volts > self::FED * ($supply['class'] === 'millivolt' ? 0.01 : $supply['volts']);
             }
         }
@@ -309,7 +372,9 @@ final class Why
 
     private function volts(float $volts): string
     {
-        return $volts < 0.5 && $volts > 0.0005 ? round(1000 * $volts, 1).' mV' : round($volts, $volts < 10 ? 2 : 1).' V';
+        return $volts < 0.5 && $volts > 0.0005
+            ? round(1000 * $volts, 1).' mV'
+            : round($volts, $volts < 10 ? 2 : 1).' V';
     }
 
     private function title(string $id): string
@@ -328,6 +393,10 @@ final class Why
     {
         $part = $id === null ? null : Model::split($id)[0];
 
-        return ['text' => $text, 'part' => $part !== null && isset($this->run->plan->model->parts()[$part]) ? $part : null, 'because' => $because];
+        return [
+            'text' => $text,
+            'part' => $part !== null && isset($this->run->plan->model->parts()[$part]) ? $part : null,
+            'because' => $because,
+        ];
     }
 }

@@ -14,10 +14,21 @@ use OddSpark\Wiring\Nets;
 final readonly class WireEdits
 {
     /** Colours of thermostat wire by the letter of its terminal; common practice, no source. */
-    private const LETTERS = ['R' => 'red', 'RH' => 'red', 'C' => 'blue', 'W' => 'white', 'W1' => 'white', 'Y' => 'yellow', 'G' => 'green'];
+    private const LETTERS = [
+        'R' => 'red',
+        'RH' => 'red',
+        'C' => 'blue',
+        'W' => 'white',
+        'W1' => 'white',
+        'Y' => 'yellow',
+        'G' => 'green',
+    ];
 
     /** Colours for what has none by rule, each in its turn, so that neighbours differ. */
-    private const TURNS = ['NA' => ['orange', 'brown', 'violet', 'yellow', 'red', 'blue'], 'EU' => ['orange', 'grey', 'violet', 'white', 'red', 'black']];
+    private const TURNS = [
+        'NA' => ['orange', 'brown', 'violet', 'yellow', 'red', 'blue'],
+        'EU' => ['orange', 'grey', 'violet', 'white', 'red', 'black'],
+    ];
 
     public function __construct(private Library $library) {}
 
@@ -32,9 +43,27 @@ final readonly class WireEdits
     {
         return match ($e['do']) {
             'wire' => $this->wire($d, $e),
-            'rewire' => $this->changed($d, $e['wire'], fn (array $w) => self::measured(array_filter(array_diff_key($e, ['do' => 1, 'wire' => 1]), fn ($v) => $v !== null) + $w, $e)),
-            'land' => $this->changed($d, $e['wire'], fn (array $w) => [$e['end'] === 'a' ? 'from' : 'to' => $e['on']] + array_diff_key($w, ['via' => 1, 'near' => 1])),
-            'route' => $this->changed($d, $e['wire'], fn (array $w) => ($e['via'] ?? []) === [] ? array_diff_key($w, ['via' => 1]) : ['via' => array_map(fn (array $p) => [(int) round($p[0]), (int) round($p[1])], $e['via'])] + $w),
+            'rewire' => $this->changed(
+                $d,
+                $e['wire'],
+                fn (array $w) => self::measured(
+                    array_filter(array_diff_key($e, ['do' => 1, 'wire' => 1]), fn ($v) => $v !== null) + $w,
+                    $e,
+                ),
+            ),
+            'land' => $this->changed(
+                $d,
+                $e['wire'],
+                fn (array $w) => [$e['end'] === 'a' ? 'from' : 'to' => $e['on']] +
+                    array_diff_key($w, ['via' => 1, 'near' => 1]),
+            ),
+            'route' => $this->changed(
+                $d,
+                $e['wire'],
+                fn (array $w) => ($e['via'] ?? []) === []
+                    ? array_diff_key($w, ['via' => 1])
+                    : ['via' => array_map(fn (array $p) => [(int) round($p[0]), (int) round($p[1])], $e['via'])] + $w,
+            ),
             'cable' => $this->cable($d, $e),
             default => (new WireList($this->library))->into($d, $e['csv']),
         };
@@ -73,8 +102,27 @@ final readonly class WireEdits
             throw new EditError('/id', "Something is called \"$id\" already.");
         }
         $modes = isset($d['universe']['wire_modes']['open']) ? ['modes' => ['open']] : [];
-        $d['wires'][] = self::measured(['id' => $id, 'from' => $e['from'], 'to' => $e['to'], 'colour' => $e['colour'] ?? $this->colour($d, $e['from'], $e['to'])]
-            + array_filter(array_intersect_key($e, ['awg' => 1, 'feet' => 1, 'mm2' => 1, 'metres' => 1, 'tag' => 1, 'modes' => 1]), fn ($v) => $v !== null) + $modes, $e + $this->usual($d, $e['from'], $e['to']));
+        $d['wires'][] = self::measured(
+            [
+                'id' => $id,
+                'from' => $e['from'],
+                'to' => $e['to'],
+                'colour' => $e['colour'] ?? $this->colour($d, $e['from'], $e['to']),
+            ] +
+                array_filter(
+                    array_intersect_key($e, [
+                        'awg' => 1,
+                        'feet' => 1,
+                        'mm2' => 1,
+                        'metres' => 1,
+                        'tag' => 1,
+                        'modes' => 1,
+                    ]),
+                    fn ($v) => $v !== null,
+                ) +
+                $modes,
+            $e + $this->usual($d, $e['from'], $e['to']),
+        );
 
         return $d;
     }
@@ -88,12 +136,24 @@ final readonly class WireEdits
      */
     private static function measured(array $wire, array $asked): array
     {
-        $metric = isset($asked['mm2']) || isset($asked['metres']) || ! isset($asked['awg']) && ! isset($asked['feet']) && isset($wire['mm2']);
-        [$gauge, $length, $otherGauge, $otherLength] = $metric ? ['mm2', 'metres', 'awg', 'feet'] : ['awg', 'feet', 'mm2', 'metres'];
-        $lengthBefore = isset($wire[$otherLength]) ? ($metric ? $wire[$otherLength] * 0.3048 : $wire[$otherLength] / 0.3048) : null;
+        $metric =
+            isset($asked['mm2']) ||
+            isset($asked['metres']) ||
+            (! isset($asked['awg']) && ! isset($asked['feet']) && isset($wire['mm2']));
+        [$gauge, $length, $otherGauge, $otherLength] = $metric
+            ? ['mm2', 'metres', 'awg', 'feet']
+            : ['awg', 'feet', 'mm2', 'metres'];
+        $lengthBefore = isset($wire[$otherLength])
+            ? ($metric
+                ? $wire[$otherLength] * 0.3048
+                : $wire[$otherLength] / 0.3048)
+            : null;
         unset($wire[$otherGauge], $wire[$otherLength]);
 
-        return $wire + [$gauge => $asked[$gauge] ?? ($metric ? 0.75 : 18), $length => $asked[$length] ?? round($lengthBefore ?? ($metric ? 1.0 : 3.0), 2)];
+        return $wire + [
+            $gauge => $asked[$gauge] ?? ($metric ? 0.75 : 18),
+            $length => $asked[$length] ?? round($lengthBefore ?? ($metric ? 1.0 : 3.0), 2),
+        ];
     }
 
     /**
@@ -108,11 +168,21 @@ final readonly class WireEdits
         $house = 0;
         foreach ([$from, $to] as $place) {
             $kind = $kinds[Model::split($place)[0]] ?? null;
-            $house += $kind !== null && Kind::of($kind, $d['kinds'][$kind] ?? $this->library->kind($kind))->family->isHouseWiring() ? 1 : 0;
+            $house +=
+                $kind !== null &&
+                Kind::of($kind, $d['kinds'][$kind] ?? $this->library->kind($kind))->family->isHouseWiring()
+                    ? 1
+                    : 0;
         }
         $metric = $d['supply']['region'] === 'EU';
 
-        return $house > 0 ? ($metric ? ['mm2' => 1.5, 'metres' => 3.0] : ['awg' => 14, 'feet' => 10]) : ($metric ? ['mm2' => 0.75, 'metres' => 1.0] : ['awg' => 18, 'feet' => 3]);
+        return $house > 0
+            ? ($metric
+                ? ['mm2' => 1.5, 'metres' => 3.0]
+                : ['awg' => 14, 'feet' => 10])
+            : ($metric
+                ? ['mm2' => 0.75, 'metres' => 1.0]
+                : ['awg' => 18, 'feet' => 3]);
     }
 
     /** @param array<string, mixed> $d */
@@ -132,9 +202,17 @@ final readonly class WireEdits
             }
         }
         foreach ($nets->supplies() as $supply) {
-            $isLeg = array_filter($nets->supplies(), fn (array $s) => $s['class'] === 'line' && $nets->root($s['hot']) === $nets->root($supply['return'])) !== [];
+            $isLeg =
+                array_filter(
+                    $nets->supplies(),
+                    fn (array $s) => $s['class'] === 'line' && $nets->root($s['hot']) === $nets->root($supply['return']),
+                ) !== [];
             $isReturn = ! $isLeg && in_array($nets->root($supply['return']), $own, true);
-            $isLive = array_intersect_key($nets->reached($nets->root($supply['hot']), [$nets->root($supply['return'])]), array_flip($own)) !== [];
+            $isLive =
+                array_intersect_key(
+                    $nets->reached($nets->root($supply['hot']), [$nets->root($supply['return'])]),
+                    array_flip($own),
+                ) !== [];
             $colour = match (true) {
                 $supply['class'] === 'line' && $isReturn => $region === 'EU' ? 'blue' : 'white',
                 $supply['class'] === 'line' && $isLive => $region === 'EU' ? 'brown' : 'black',
@@ -176,7 +254,15 @@ final readonly class WireEdits
             $d = $this->changed($d, $wire, fn (array $w) => ['cable' => $e['id']] + $w);
         }
         $cables = array_column($d['cables'] ?? [], null, 'id');
-        $feet = $e['feet'] ?? $cables[$e['id']]['feet'] ?? max(array_map(fn (array $w) => $w['feet'] ?? $w['metres'] / 0.3048, array_filter($d['wires'], fn (array $w) => ($w['cable'] ?? null) === $e['id'])));
+        $feet =
+            $e['feet'] ??
+            ($cables[$e['id']]['feet'] ??
+                max(
+                    array_map(
+                        fn (array $w) => $w['feet'] ?? $w['metres'] / 0.3048,
+                        array_filter($d['wires'], fn (array $w) => ($w['cable'] ?? null) === $e['id']),
+                    ),
+                ));
         // capacitance and leakage between conductors of thermostat cable: common practice, no source
         $cables[$e['id']] = ['id' => $e['id'], 'feet' => $feet, 'pf_per_ft' => 25, 'leak_megohm' => 200];
         $used = array_column($d['wires'], 'cable');
@@ -198,7 +284,13 @@ final readonly class WireEdits
                 return $d;
             }
         }
-        throw new EditError('/wire', in_array(explode('.', $id)[0], array_column($d['includes'] ?? [], 'id'), true)
-            ? "Wire \"$id\" belongs to \"".explode('.', $id)[0].'", which is included: change it there, or leave it out and draw your own.' : "There is no wire called \"$id\".");
+        throw new EditError(
+            '/wire',
+            in_array(explode('.', $id)[0], array_column($d['includes'] ?? [], 'id'), true)
+                ? "Wire \"$id\" belongs to \"".
+                    explode('.', $id)[0].
+                    '", which is included: change it there, or leave it out and draw your own.'
+                : "There is no wire called \"$id\".",
+        );
     }
 }

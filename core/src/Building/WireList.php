@@ -28,9 +28,14 @@ final readonly class WireList
     {
         $lines = [self::COLUMNS];
         foreach ($d['wires'] as $wire) {
-            $lines[] = array_map(fn (string $column) => SpreadsheetCell::guarded((string) ($wire[$column] ?? '')), self::COLUMNS);
+            $lines[] = array_map(
+                fn (string $column) => SpreadsheetCell::guarded((string) ($wire[$column] ?? '')),
+                self::COLUMNS,
+            );
         }
-        $quoted = fn (string $v): string => preg_match('/[",\n\r]/', $v) === 1 ? '"'.str_replace('"', '""', $v).'"' : $v;
+        $quoted = fn (string $v): string => preg_match('/[",\n\r]/', $v) === 1
+            ? '"'.str_replace('"', '""', $v).'"'
+            : $v;
 
         return implode('', array_map(fn (array $line) => implode(',', array_map($quoted, $line))."\r\n", $lines));
     }
@@ -58,10 +63,16 @@ final readonly class WireList
             $wire = [];
             foreach (['from', 'to'] as $end) {
                 $place = $places[mb_strtolower(trim($row[$end] ?? ''))] ?? null;
-                $place === null ? $say(($row[$end] ?? '') === '' ? "\"$end\" is empty" : "there is no place called \"{$row[$end]}\"") : $wire[$end] = $place;
+                $place === null
+                    ? $say(
+                        ($row[$end] ?? '') === '' ? "\"$end\" is empty" : "there is no place called \"{$row[$end]}\"",
+                    )
+                    : ($wire[$end] = $place);
             }
             $colour = mb_strtolower(trim($row['colour'] ?? ''));
-            $colour === '' || in_array($colour, $colours, true) ? null : $say("\"$colour\" is no colour of ours: ".implode(', ', $colours));
+            $colour === '' || in_array($colour, $colours, true)
+                ? null
+                : $say("\"$colour\" is no colour of ours: ".implode(', ', $colours));
             foreach (['awg', 'feet', 'mm2', 'metres'] as $figure) {
                 $text = trim($row[$figure] ?? '');
                 if ($text === '') {
@@ -85,17 +96,32 @@ final readonly class WireList
         }
         if ($wrong !== []) {
             $more = count($wrong) - self::TOLD;
-            throw new EditError('/csv', 'Nothing was taken in. '.ucfirst(implode('; ', array_slice($wrong, 0, self::TOLD))).($more > 0 ? "; and $more more" : '').'.');
+            throw new EditError(
+                '/csv',
+                'Nothing was taken in. '.
+                    ucfirst(implode('; ', array_slice($wrong, 0, self::TOLD))).
+                    ($more > 0 ? "; and $more more" : '').
+                    '.',
+            );
         }
         $edits = new WireEdits($this->library);
         foreach ($new as $wire) {
             $cable = $wire['cable'] ?? null;
             unset($wire['cable']);
             if (isset($wire['id'], $known[$wire['id']])) {
-                $d = $edits->apply($d, ['do' => 'rewire', 'wire' => $wire['id']] + array_diff_key($wire, ['id' => 1, 'from' => 1, 'to' => 1]));
+                $d = $edits->apply(
+                    $d,
+                    ['do' => 'rewire', 'wire' => $wire['id']] +
+                        array_diff_key($wire, ['id' => 1, 'from' => 1, 'to' => 1]),
+                );
                 foreach (['a' => 'from', 'b' => 'to'] as $end => $key) {
                     if ($known[$wire['id']][$key] !== $wire[$key]) {
-                        $d = $edits->apply($d, ['do' => 'land', 'wire' => $wire['id'], 'end' => $end, 'on' => $wire[$key]]);
+                        $d = $edits->apply($d, [
+                            'do' => 'land',
+                            'wire' => $wire['id'],
+                            'end' => $end,
+                            'on' => $wire[$key],
+                        ]);
                     }
                 }
             } else {
@@ -118,31 +144,57 @@ final readonly class WireList
             throw new EditError('/csv', 'The list is not in UTF-8: save it as CSV in UTF-8.');
         }
         $first = strtok($csv, "\r\n");
-        $separator = $first !== false && substr_count($first, ';') > substr_count($first, ',') ? ';' : (str_contains((string) $first, "\t") ? "\t" : ',');
-        $cells = fn (string $line): array => array_map(fn (?string $cell) => SpreadsheetCell::read(trim((string) $cell)), str_getcsv($line, $separator, '"', ''));
+        $separator =
+            $first !== false && substr_count($first, ';') > substr_count($first, ',')
+                ? ';'
+                : (str_contains((string) $first, "\t")
+                    ? "\t"
+                    : ',');
+        $cells = fn (string $line): array => array_map(
+            fn (?string $cell) => SpreadsheetCell::read(trim((string) $cell)),
+            str_getcsv($line, $separator, '"', ''),
+        );
         $lines = preg_split('/\r\n|\n|\r/', rtrim($csv)) ?: [];
         $head = array_map(mb_strtolower(...), $cells((string) array_shift($lines)));
         foreach (['from', 'to'] as $needed) {
-            in_array($needed, $head, true) || throw new EditError('/csv', "The first line must name the columns; \"$needed\" is not among them. Known are ".implode(', ', self::COLUMNS).'.');
+            in_array($needed, $head, true) ||
+                throw new EditError(
+                    '/csv',
+                    "The first line must name the columns; \"$needed\" is not among them. Known are ".
+                        implode(', ', self::COLUMNS).
+                        '.',
+                );
         }
         foreach ($head as $column) {
-            $column === '' || in_array($column, self::COLUMNS, true) || throw new EditError('/csv', "There is no column \"$column\". Known are ".implode(', ', self::COLUMNS).'.');
+            $column === '' ||
+                in_array($column, self::COLUMNS, true) ||
+                throw new EditError(
+                    '/csv',
+                    "There is no column \"$column\". Known are ".implode(', ', self::COLUMNS).'.',
+                );
         }
         $rows = [];
         foreach ($lines as $i => $line) {
             if (trim($line) !== '') {
-                $rows[$i + 2] = array_combine($head, array_pad(array_slice($cells($line), 0, count($head)), count($head), ''));
+                $rows[$i + 2] = array_combine(
+                    $head,
+                    array_pad(array_slice($cells($line), 0, count($head)), count($head), ''),
+                );
             }
         }
         if (count($rows) > self::MOST) {
-            throw new EditError('/csv', sprintf('The list has %d wires; at most %d are taken.', count($rows), self::MOST));
+            throw new EditError(
+                '/csv',
+                sprintf('The list has %d wires; at most %d are taken.', count($rows), self::MOST),
+            );
         }
 
         return $rows;
     }
 
     /**
-     * Places by what they are called, in small letters: by id, and by the label of the part where that is one part's alone.
+     * Places by what they are called, in small letters: by id, and by the label of the part where that is one part's
+     * alone.
      *
      * @param array<string, mixed> $d
      * @return array<string, string>
@@ -169,6 +221,19 @@ final readonly class WireList
     /** @return list<string> */
     private static function colours(): array
     {
-        return ['black', 'white', 'red', 'blue', 'yellow', 'green', 'orange', 'brown', 'violet', 'grey', 'bare', 'green-yellow'];
+        return [
+            'black',
+            'white',
+            'red',
+            'blue',
+            'yellow',
+            'green',
+            'orange',
+            'brown',
+            'violet',
+            'grey',
+            'bare',
+            'green-yellow',
+        ];
     }
 }

@@ -62,7 +62,10 @@ final class AcElimination
     {
         $varying = array_flip($t->variable);
 
-        return self::early($t, $re, $im)->finish(array_values(array_intersect_key($re, $varying)), array_values(array_intersect_key($im, $varying)));
+        return self::early($t, $re, $im)->finish(
+            array_values(array_intersect_key($re, $varying)),
+            array_values(array_intersect_key($im, $varying)),
+        );
     }
 
     /**
@@ -123,8 +126,8 @@ final class AcElimination
      * The forward pass through the early pivots: the same for all states that have them in common.
      *
      * @param array<int, array{float, float}> $amps
-     * @return array{array<int, float>, array<int, float>, list<int>, bool, float, int} a vector on its way, the largest of the amps,
-     *     and how many of its pivots it has met
+     * @return array{array<int, float>, array<int, float>, list<int>, bool, float, int} a vector on its
+     *     way, the largest of the amps, and how many of its pivots it has met
      */
     public function begin(array $amps): array
     {
@@ -270,7 +273,8 @@ final class AcElimination
      * A vector and so much of some others.
      *
      * @param array{array<int, float>, array<int, float>, list<int>, bool} $a
-     * @param list<array{array{array<int, float>, array<int, float>, list<int>, bool}, float, float}> $others each with its factor, re and im
+     * @param list<array{array{array<int, float>, array<int, float>, list<int>, bool}, float, float}> $others each with
+     *     its factor, re and im
      * @return array{array<int, float>, array<int, float>} by node
      */
     public function sum(array $a, array $others): array

@@ -31,7 +31,9 @@ final class DcElimination
     /** @param list<float> $conductance of each branch, S */
     public static function of(Topology $t, array $conductance): self
     {
-        return self::early($t, $conductance)->finish(array_values(array_intersect_key($conductance, array_flip($t->variable))));
+        return self::early($t, $conductance)->finish(
+            array_values(array_intersect_key($conductance, array_flip($t->variable))),
+        );
     }
 
     /**

@@ -20,10 +20,17 @@ final class Solution
 
     private ?DcElimination $dcElimination = null;
 
-    /** @var list<array{array{array<int, float>, array<int, float>, list<int>, bool}, float, float}>|null forward vector, 1/y of each term */
+    /**
+     * @var list<array{array{array<int, float>, array<int, float>, list<int>, bool}, float, float}>|null forward vector,
+     *     1/y of each term
+     */
     private ?array $terms = null;
 
-    /** @var array<int, array{bool, list<array{float, float}>, array{float, float}}> by flame: whether nothing joins rod and burner, the dots of that pair with the terms, and with itself */
+    /**
+     * @var array<int, array{bool, list<array{float, float}>, array{float,
+     *     float}}> by flame: whether nothing joins rod and burner, the dots of that pair with the terms,
+     *     and with itself
+     */
     private array $atFlames = [];
 
     /** How the terms bear on each other. */
@@ -39,7 +46,10 @@ final class Solution
 
     private bool $dcWhole = true;
 
-    /** @var array<int, array{float, float, float}> by flame: its current, A, and amps and siemens that stand for it at DC */
+    /**
+     * @var array<int, array{float, float, float}> by flame: its current, A,
+     *     and amps and siemens that stand for it at DC
+     */
     private array $flames = [];
 
     /** @param list<array{int, int, float}> $loads node, node, siemens */
@@ -53,7 +63,12 @@ final class Solution
     /** @param StaticPart|null $static of the appliance, when many of its states are solved */
     public static function of(Network $network, Values $values, ?StaticPart $static = null): self
     {
-        return new self($network, $static === null ? $values : $values->only($network->topology->variable), $static, []);
+        return new self(
+            $network,
+            $static === null ? $values : $values->only($network->topology->variable),
+            $static,
+            [],
+        );
     }
 
     /** The same state with a resistance of so many siemens put between two nodes. */
@@ -132,7 +147,10 @@ final class Solution
         $dc = $this->dcElimination();
         $pair = $dc->forward([$a => 1.0, $b => -1.0]);
         if ($pair[2]) {
-            $through = array_filter($this->loads, fn (array $l) => [$l[0], $l[1]] == [$a, $b] || [$l[1], $l[0]] == [$a, $b]);
+            $through = array_filter(
+                $this->loads,
+                fn (array $l) => [$l[0], $l[1]] == [$a, $b] || [$l[1], $l[0]] == [$a, $b],
+            );
 
             return $through === [] ? INF : 1 / array_sum(array_column($through, 2));
         }
@@ -155,7 +173,10 @@ final class Solution
         return $ohms;
     }
 
-    /** @return array{float, float}|null impedance between two nodes at the supply frequency, Ω; null when nothing joins them */
+    /**
+     * @return array{float, float}|null impedance between two nodes at the supply frequency,
+     *     Ω; null when nothing joins them
+     */
     public function acOhms(int $a, int $b): ?array
     {
         $ac = $this->acElimination();

@@ -43,11 +43,41 @@ final class SpiceNetlist
                 continue;
             }
             [$amps, $siemens] = $solution->flameElement($f);
-            $cards .= sprintf("Rfa%d %s fa%d %.15g\nCfa%d fa%d %s %.15g\n", $f, $p, $f, 1 / $this->values->re[$b], $f, $f, $q, self::BLOCKING_FARAD);
-            $cards .= sprintf("Rfd%d %s fd%d %.15g\nLfd%d fd%d %s %.15g\nIfd%d %s %s dc %.15g\n", $f, $p, $f, 1 / $siemens, $f, $f, $q, self::BLOCKING_HENRY, $f, $p, $q, $amps);
+            $cards .= sprintf(
+                "Rfa%d %s fa%d %.15g\nCfa%d fa%d %s %.15g\n",
+                $f,
+                $p,
+                $f,
+                1 / $this->values->re[$b],
+                $f,
+                $f,
+                $q,
+                self::BLOCKING_FARAD,
+            );
+            $cards .= sprintf(
+                "Rfd%d %s fd%d %.15g\nLfd%d fd%d %s %.15g\nIfd%d %s %s dc %.15g\n",
+                $f,
+                $p,
+                $f,
+                1 / $siemens,
+                $f,
+                $f,
+                $q,
+                self::BLOCKING_HENRY,
+                $f,
+                $p,
+                $q,
+                $amps,
+            );
         }
         foreach ($this->values->acDrive() as $node => [$re, $im]) {
-            $cards .= sprintf("Iac%d 0 %s dc 0 ac %.15g %.15g\n", $node, $this->name($node), hypot($re, $im), rad2deg(atan2($im, $re)));
+            $cards .= sprintf(
+                "Iac%d 0 %s dc 0 ac %.15g %.15g\n",
+                $node,
+                $this->name($node),
+                hypot($re, $im),
+                rad2deg(atan2($im, $re)),
+            );
         }
         foreach ($this->values->dcDrive() as $node => $amps) {
             $cards .= sprintf("Idc%d 0 %s dc %.15g\n", $node, $this->name($node), $amps);
@@ -62,13 +92,33 @@ final class SpiceNetlist
         $cards = $this->network($this->flameBranches);
         foreach ($this->values->flames as $f => [$forward, $reverse]) {
             [$p, $q] = array_map($this->name(...), $this->branches[$this->flameBranches[$f]]);
-            $cards .= sprintf("Bflame%d %s %s I = V(%s,%s) > 0 ? V(%s,%s)/%.15g : V(%s,%s)/%.15g\n", $f, $p, $q, $p, $q, $p, $q, $forward, $p, $q, $reverse);
+            $cards .= sprintf(
+                "Bflame%d %s %s I = V(%s,%s) > 0 ? V(%s,%s)/%.15g : V(%s,%s)/%.15g\n",
+                $f,
+                $p,
+                $q,
+                $p,
+                $q,
+                $p,
+                $q,
+                $forward,
+                $p,
+                $q,
+                $reverse,
+            );
         }
         foreach ($this->values->dcDrive() as $node => $amps) {
             $cards .= sprintf("Idc%d 0 %s dc %.15g\n", $node, $this->name($node), $amps);
         }
         foreach ($this->values->acDrive() as $node => [$re, $im]) {
-            $cards .= sprintf("Iac%d 0 %s sin(0 %.15g %.15g 0 0 %.15g)\n", $node, $this->name($node), M_SQRT2 * hypot($re, $im), $this->network->hertz, 90 + rad2deg(atan2($im, $re)));
+            $cards .= sprintf(
+                "Iac%d 0 %s sin(0 %.15g %.15g 0 0 %.15g)\n",
+                $node,
+                $this->name($node),
+                M_SQRT2 * hypot($re, $im),
+                $this->network->hertz,
+                90 + rad2deg(atan2($im, $re)),
+            );
         }
 
         return $cards;
@@ -90,7 +140,13 @@ final class SpiceNetlist
             return $n;
         };
         foreach ($this->branches as $b => [$p, $q]) {
-            if (max($atDc ? 0.0 : abs($this->values->re[$b]), $atDc ? 0.0 : abs($this->values->im[$b]), $this->values->dc[$b]) > $least) {
+            if (
+                max(
+                    $atDc ? 0.0 : abs($this->values->re[$b]),
+                    $atDc ? 0.0 : abs($this->values->im[$b]),
+                    $this->values->dc[$b],
+                ) > $least
+            ) {
                 [$x, $y] = [$find($p), $find($q)];
                 $root[max($x, $y)] = min($x, $y);
             }
@@ -127,8 +183,19 @@ final class SpiceNetlist
             if ($re > 0.0) {
                 $cards .= sprintf("R%d %s %s %.15g\n", $b, $n, $m, 1 / $re);
             }
-            if ($dc > $re) { // what a charged capacitor gives at DC only
-                $cards .= sprintf("Rd%d %s d%d %.15g\nLd%d d%d %s %.15g\n", $b, $n, $b, 1 / ($dc - $re), $b, $b, $m, self::BLOCKING_HENRY);
+            if ($dc > $re) {
+                // what a charged capacitor gives at DC only
+                $cards .= sprintf(
+                    "Rd%d %s d%d %.15g\nLd%d d%d %s %.15g\n",
+                    $b,
+                    $n,
+                    $b,
+                    1 / ($dc - $re),
+                    $b,
+                    $b,
+                    $m,
+                    self::BLOCKING_HENRY,
+                );
             }
             if ($im > 0.0) {
                 $cards .= sprintf("C%d %s %s %.15g\n", $b, $n, $m, $im / $omega);
@@ -141,9 +208,42 @@ final class SpiceNetlist
             }
             [$p1, $p2, $s1, $s2] = array_map($this->name(...), $nodes);
             $d = $re * $re + $im * $im;
-            $cards .= sprintf("* windings %d: copper and leakage, then the ratio; C keeps them apart at DC, and L makes up for it\n", $w);
-            $cards .= sprintf("Rw%d %s wa%d %.15g\nLw%d wa%d wb%d %.15g\nCw%d wb%d wc%d %.15g\n", $w, $p1, $w, $re / $d, $w, $w, $w, (-$im / $d + 1 / ($omega * self::BLOCKING_FARAD)) / $omega, $w, $w, $w, self::BLOCKING_FARAD);
-            $cards .= sprintf("Ew%d wc%d wd%d %s %s %.15g\nVw%d wd%d %s 0\nFw%d %s %s Vw%d %.15g\n", $w, $w, $w, $s1, $s2, $turns, $w, $w, $p2, $w, $s2, $s1, $w, $turns);
+            $cards .= sprintf(
+                "* windings %d: copper and leakage, then the ratio; C keeps them apart at DC, and L makes up for it\n",
+                $w,
+            );
+            $cards .= sprintf(
+                "Rw%d %s wa%d %.15g\nLw%d wa%d wb%d %.15g\nCw%d wb%d wc%d %.15g\n",
+                $w,
+                $p1,
+                $w,
+                $re / $d,
+                $w,
+                $w,
+                $w,
+                (-$im / $d + 1 / ($omega * self::BLOCKING_FARAD)) / $omega,
+                $w,
+                $w,
+                $w,
+                self::BLOCKING_FARAD,
+            );
+            $cards .= sprintf(
+                "Ew%d wc%d wd%d %s %s %.15g\nVw%d wd%d %s 0\nFw%d %s %s Vw%d %.15g\n",
+                $w,
+                $w,
+                $w,
+                $s1,
+                $s2,
+                $turns,
+                $w,
+                $w,
+                $p2,
+                $w,
+                $s2,
+                $s1,
+                $w,
+                $turns,
+            );
         }
         foreach (array_unique($this->islands()) as $node) {
             $cards .= sprintf("Risland%d %s 0 %.15g\n", $node, $this->name($node), self::ISLAND_OHM);

@@ -14,7 +14,10 @@ final class StaticPart
 
     private ?DcElimination $dc = null;
 
-    /** @var array<string, array{array<int, array{float, float}>, array{array<int, float>, array<int, float>, list<int>, bool, float, int}}> */
+    /**
+     * @var array<string, array{array<int, array{float, float}>, array{array<int, float>, array<int, float>, list<int>,
+     *     bool, float, int}}>
+     */
     private array $begun = [];
 
     public function __construct(private readonly Topology $topology, private readonly Values $values) {}

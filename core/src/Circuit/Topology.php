@@ -169,7 +169,22 @@ final readonly class Topology
             $parent[] = $next === PHP_INT_MAX ? -1 : $next;
         }
 
-        return new self($nodes, $slots + 1, $slotOf, $earthOf, $order, $start, $nearOf, $slotsOf, $fill, $variable, $early, $isEarly, $pivotOf, $parent);
+        return new self(
+            $nodes,
+            $slots + 1,
+            $slotOf,
+            $earthOf,
+            $order,
+            $start,
+            $nearOf,
+            $slotsOf,
+            $fill,
+            $variable,
+            $early,
+            $isEarly,
+            $pivotOf,
+            $parent,
+        );
     }
 
     /**

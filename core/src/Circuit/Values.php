@@ -36,7 +36,10 @@ final class Values
     /** @var array<int, float> direct current into a node, A */
     public array $dcSources = [];
 
-    /** @var array<int, array{int, int, float, float, float}> by branch: a current source beside it, from the second node to the first; AC re, im (A rms) and DC, A */
+    /**
+     * @var array<int, array{int, int, float, float, float}> by branch: a current source beside it,
+     *     from the second node to the first; AC re, im (A rms) and DC, A
+     */
     private array $across = [];
 
     public function __construct(int $branches)

@@ -32,9 +32,11 @@ final class Board
     private const MARGIN = 12 * Router::PITCH;
 
     /**
-     * @param array<string, mixed>|null $before the board as it was: a wire that nothing has come in the way of keeps its way
+     * @param array<string, mixed>|null $before the board as it was: a wire that nothing has come in the way of keeps
+     *     its way
      * @param int $mostSteps what the routing may cost, see Router
-     * @return array{width: int, height: int, parts: list<array<string, mixed>>, wires: list<array<string, mixed>>, lanes: list<array{channel: string, name: string, tone: string}>}
+     * @return array{width: int, height: int, parts: list<array<string, mixed>>, wires: list<array<string, mixed>>,
+     *     lanes: list<array{channel: string, name: string, tone: string}>}
      */
     public static function of(Model $model, ?array $before = null, int $mostSteps = Router::MOST_STEPS): array
     {
@@ -53,12 +55,27 @@ final class Board
                     $ty <= 0 => 'up', $ty >= $h => 'down', $tx <= 0 => 'left', default => 'right',
                 };
                 $terminals[$place] = [$x + $tx, $y + $ty, $edge];
-                $points[] = ['place' => $place, 'name' => (string) $name, 'x' => $x + $tx, 'y' => $y + $ty, 'edge' => $edge];
+                $points[] = [
+                    'place' => $place,
+                    'name' => (string) $name,
+                    'x' => $x + $tx,
+                    'y' => $y + $ty,
+                    'edge' => $edge,
+                ];
             }
             $rectangles[] = [$x, $y, $w, $h];
             $parts[] = [
-                'id' => $part->id, 'label' => $part->label, 'title' => $kind->title, 'family' => $kind->family->value,
-                'symbol' => $kind->symbol, ...self::lettered($part->label, $w, $h), 'x' => $x, 'y' => $y, 'w' => $w, 'h' => $h, 'terminals' => $points,
+                'id' => $part->id,
+                'label' => $part->label,
+                'title' => $kind->title,
+                'family' => $kind->family->value,
+                'symbol' => $kind->symbol,
+                ...self::lettered($part->label, $w, $h),
+                'x' => $x,
+                'y' => $y,
+                'w' => $w,
+                'h' => $h,
+                'terminals' => $points,
                 'controls' => self::controls($kind),
                 'resets' => $kind->resets !== [],
                 'card' => $kind->card,
@@ -67,13 +84,21 @@ final class Board
             ];
         }
         // room for the wires of terminals that look outwards
-        $width = $rectangles === [] ? $width : max($width, ...array_map(fn (array $r) => $r[0] + $r[2] + self::MARGIN, $rectangles));
-        $height = $rectangles === [] ? $height : max($height, ...array_map(fn (array $r) => $r[1] + $r[3] + self::MARGIN, $rectangles));
+        $width =
+            $rectangles === []
+                ? $width
+                : max($width, ...array_map(fn (array $r) => $r[0] + $r[2] + self::MARGIN, $rectangles));
+        $height =
+            $rectangles === []
+                ? $height
+                : max($height, ...array_map(fn (array $r) => $r[1] + $r[3] + self::MARGIN, $rectangles));
         $order = $model->wires();
         $points = self::kept($before, $parts, $order, $terminals);
         $open = array_values(array_filter($order, fn (Wire $wire) => ! isset($points[$wire->id])));
-        foreach ($open === [] ? [] : self::routed($model, $open, $points, $terminals, $rectangles, [$width, $height], $mostSteps) as $id => $way) {
-            $points[$id] = $way;
+        if ($open !== []) {
+            $size = [$width, $height];
+            $routed = self::routed($model, $open, $points, $terminals, $rectangles, $size, $mostSteps);
+            $points = array_replace($points, $routed);
         }
         $wires = [];
         foreach ($order as $wire) {
@@ -102,14 +127,28 @@ final class Board
      * @param bool $wide look everywhere
      * @return array<string, list<array{int, int}>>
      */
-    private static function routed(Model $model, array $open, array $kept, array $terminals, array $rectangles, array $size, int $mostSteps, bool $wide = false): array
-    {
+    private static function routed(
+        Model $model,
+        array $open,
+        array $kept,
+        array $terminals,
+        array $rectangles,
+        array $size,
+        int $mostSteps,
+        bool $wide = false,
+    ): array {
         $crowded = count($model->wires()) > self::CROWDED;
         $ends = array_merge(...array_map(fn (Wire $w) => [$terminals[$w->from], $terminals[$w->to]], $open));
         // on a crowded board a few new ways are looked for where they lie, and no further
-        $within = $crowded && $kept !== [] && ! $wide ? [
-            min(array_column($ends, 0)) - self::AROUND, min(array_column($ends, 1)) - self::AROUND, max(array_column($ends, 0)) + self::AROUND, max(array_column($ends, 1)) + self::AROUND,
-        ] : null;
+        $within =
+            $crowded && $kept !== [] && ! $wide
+                ? [
+                    min(array_column($ends, 0)) - self::AROUND,
+                    min(array_column($ends, 1)) - self::AROUND,
+                    max(array_column($ends, 0)) + self::AROUND,
+                    max(array_column($ends, 1)) + self::AROUND,
+                ]
+                : null;
         $router = new Router($size[0], $size[1], $rectangles, $crowded, $within, $mostSteps);
         foreach ($crowded ? $model->wires() : [] as $wire) {
             $router->keepFree($terminals[$wire->from]);
@@ -129,7 +168,9 @@ final class Board
             $ways = self::apart($ways, $open, $terminals, $rectangles, $size, $mostSteps - $router->steps);
         }
 
-        return $router->lost && $within !== null ? self::routed($model, $open, $kept, $terminals, $rectangles, $size, $mostSteps - $router->steps, true) : $ways;
+        return $router->lost && $within !== null
+            ? self::routed($model, $open, $kept, $terminals, $rectangles, $size, $mostSteps - $router->steps, true)
+            : $ways;
     }
 
     /**
@@ -142,14 +183,24 @@ final class Board
      * @param array{int, int} $size
      * @return array<string, list<array{int, int}>>
      */
-    private static function apart(array $ways, array $wires, array $terminals, array $rectangles, array $size, int $mostSteps): array
-    {
+    private static function apart(
+        array $ways,
+        array $wires,
+        array $terminals,
+        array $rectangles,
+        array $size,
+        int $mostSteps,
+    ): array {
         $byId = array_column($wires, null, 'id');
         $taken = $upon = [];
         foreach ($ways as $id => $points) {
             foreach (Router::cells($points) as $cell) {
                 $other = $taken[$cell] ?? null;
-                if ($other !== null && $other !== $id && array_intersect([$byId[$id]->from, $byId[$id]->to], [$byId[$other]->from, $byId[$other]->to]) === []) {
+                if (
+                    $other !== null &&
+                    $other !== $id &&
+                    array_intersect([$byId[$id]->from, $byId[$id]->to], [$byId[$other]->from, $byId[$other]->to]) === []
+                ) {
                     $upon[$id] = true;
                 }
                 $taken[$cell] ??= (string) $id;
@@ -192,12 +243,21 @@ final class Board
         }
         $box = fn (array $p): array => [$p['x'], $p['y'], $p['w'], $p['h']];
         $stood = array_map($box, array_column($before['parts'], null, 'id'));
-        $new = array_filter(array_map($box, array_column($parts, null, 'id')), fn (array $b, string $id) => ($stood[$id] ?? null) !== $b, ARRAY_FILTER_USE_BOTH);
+        $new = array_filter(
+            array_map($box, array_column($parts, null, 'id')),
+            fn (array $b, string $id) => ($stood[$id] ?? null) !== $b,
+            ARRAY_FILTER_USE_BOTH,
+        );
         $old = array_column($before['wires'], null, 'id');
         $kept = [];
         foreach ($wires as $wire) {
             $was = $old[$wire->id] ?? null;
-            if ($was === null || $wire->via !== [] || ($was['hand'] ?? false) || [$was['from'], $was['to']] !== [$wire->from, $wire->to]) {
+            if (
+                $was === null ||
+                $wire->via !== [] ||
+                ($was['hand'] ?? false) ||
+                [$was['from'], $was['to']] !== [$wire->from, $wire->to]
+            ) {
                 continue;
             }
             $ends = array_map(fn (string $place) => array_slice($terminals[$place], 0, 2), [$wire->from, $wire->to]);
@@ -218,7 +278,12 @@ final class Board
     {
         foreach (array_slice($points, 1) as $i => [$x, $y]) {
             [$px, $py] = $points[$i];
-            if (max($px, $x) > $box[0] && min($px, $x) < $box[0] + $box[2] && max($py, $y) > $box[1] && min($py, $y) < $box[1] + $box[3]) {
+            if (
+                max($px, $x) > $box[0] &&
+                min($px, $x) < $box[0] + $box[2] &&
+                max($py, $y) > $box[1] &&
+                min($py, $y) < $box[1] + $box[3]
+            ) {
                 return true;
             }
         }
@@ -271,15 +336,25 @@ final class Board
     {
         $controls = [];
         foreach ($kind->settings as $setting) {
-            $controls[] = ['positions' => $setting->positions === [] ? null : $setting->positions] + get_object_vars($setting);
+            $controls[] =
+                ['positions' => $setting->positions === [] ? null : $setting->positions] + get_object_vars($setting);
         }
         // in the order of the format
-        $controls = array_map(fn (array $c): array => array_replace(array_fill_keys(['lever', 'label', 'unit', 'positions', 'range', 'at'], null), $c), $controls);
+        $controls = array_map(
+            fn (array $c): array => array_replace(
+                array_fill_keys(['lever', 'label', 'unit', 'positions', 'range', 'at'], null),
+                $c,
+            ),
+            $controls,
+        );
 
         return $controls;
     }
 
-    /** @return array<string, mixed> what hands can do to a part of this kind beside setting it: {@see \OddSpark\Appliance\HandHolds} */
+    /**
+     * @return array<string,
+     *     mixed> what hands can do to a part of this kind beside setting it: {@see \OddSpark\Appliance\HandHolds}
+     */
     private static function hands(Kind $kind): array
     {
         $hands = get_object_vars($kind->hands());

@@ -16,7 +16,14 @@ final class Chart
 
     private const TOP = 34;
 
-    private const TONES = ['lamp' => '#b98a16', 'moving' => '#5d7f5a', 'glow' => '#d9661f', 'copper' => '#984a15', 'flame' => '#2f6fb5', 'water' => '#2d7f86'];
+    private const TONES = [
+        'lamp' => '#b98a16',
+        'moving' => '#5d7f5a',
+        'glow' => '#d9661f',
+        'copper' => '#984a15',
+        'flame' => '#2f6fb5',
+        'water' => '#2d7f86',
+    ];
 
     private const STEPS = [5, 10, 15, 30, 60, 120, 300, 600, 1800, 3600, 7200];
 
@@ -26,9 +33,11 @@ final class Chart
     private function __construct(private readonly int $width, private readonly float $seconds) {}
 
     /**
-     * @param list<array{name: string, tone: string, stretches: list<array{float, float, string}>}> $lanes from and to in seconds, and
+     * @param list<array{name: string, tone: string, stretches: list<array{float, float, string}>}> $lanes from and to
+     *     in seconds, and
      *     what is perceived; '' and 'off' are drawn as quiet
-     * @param list<array{name: string, stretches: list<array{float, float, string}>}> $states by control, with the states' titles
+     * @param list<array{name: string, stretches: list<array{float, float, string}>}> $states by control, with the
+     *     states' titles
      */
     public static function svg(string $title, array $lanes, array $states, float $seconds, int $width = 1200): string
     {
@@ -36,7 +45,12 @@ final class Chart
         $height = self::TOP + self::LANE * (count($lanes) + count($states)) + 24;
         $chart->axis($height);
         foreach ($lanes as $i => $lane) {
-            $chart->lane(self::TOP + self::LANE * $i, $lane['name'], self::TONES[$lane['tone']] ?? '#29241d', $lane['stretches']);
+            $chart->lane(
+                self::TOP + self::LANE * $i,
+                $lane['name'],
+                self::TONES[$lane['tone']] ?? '#29241d',
+                $lane['stretches'],
+            );
         }
         foreach ($states as $i => $row) {
             $chart->states(self::TOP + self::LANE * (count($lanes) + $i), $row['name'], $row['stretches']);
@@ -59,10 +73,25 @@ final class Chart
         }
         for ($t = 0; $t <= $this->seconds; $t += $step) {
             $x = $this->x($t);
-            $this->svg[] = sprintf('<line x1="%1$.1f" x2="%1$.1f" y1="%2$d" y2="%3$d" stroke="#d6cbb6"/>', $x, self::TOP - 8, $height - 20);
-            $this->svg[] = sprintf('<text x="%.1f" y="%d" text-anchor="middle" fill="#655b4c">%d:%02d</text>', $x, self::TOP - 14, intdiv($t, 60), $t % 60);
+            $this->svg[] = sprintf(
+                '<line x1="%1$.1f" x2="%1$.1f" y1="%2$d" y2="%3$d" stroke="#d6cbb6"/>',
+                $x,
+                self::TOP - 8,
+                $height - 20,
+            );
+            $this->svg[] = sprintf(
+                '<text x="%.1f" y="%d" text-anchor="middle" fill="#655b4c">%d:%02d</text>',
+                $x,
+                self::TOP - 14,
+                intdiv($t, 60),
+                $t % 60,
+            );
         }
-        $this->svg[] = sprintf('<text x="%d" y="%d" text-anchor="end" fill="#655b4c">minutes and seconds after the arrival</text>', $this->width - 8, $height - 6);
+        $this->svg[] = sprintf(
+            '<text x="%d" y="%d" text-anchor="end" fill="#655b4c">minutes and seconds after the arrival</text>',
+            $this->width - 8,
+            $height - 6,
+        );
     }
 
     /** @param list<array{float, float, string}> $stretches */
@@ -73,9 +102,22 @@ final class Chart
             $x = $this->x($from);
             $w = max(0.8, $this->x($to) - $x);
             if ($value === '' || $value === 'off') {
-                $this->svg[] = sprintf('<line x1="%1$.1f" x2="%2$.1f" y1="%3$d" y2="%3$d" stroke="%4$s" opacity="0.6"/>', $x, $x + $w, $y + 13, $colour);
+                $this->svg[] = sprintf(
+                    '<line x1="%1$.1f" x2="%2$.1f" y1="%3$d" y2="%3$d" stroke="%4$s" opacity="0.6"/>',
+                    $x,
+                    $x + $w,
+                    $y + 13,
+                    $colour,
+                );
             } else {
-                $this->svg[] = sprintf('<rect x="%.1f" y="%d" width="%.1f" height="16" rx="2" fill="%s"><title>%s</title></rect>', $x, $y + 5, $w, $colour, self::text($value));
+                $this->svg[] = sprintf(
+                    '<rect x="%.1f" y="%d" width="%.1f" height="16" rx="2" fill="%s"><title>%s</title></rect>',
+                    $x,
+                    $y + 5,
+                    $w,
+                    $colour,
+                    self::text($value),
+                );
             }
         }
     }
@@ -87,9 +129,21 @@ final class Chart
         foreach ($stretches as $i => [$from, $to, $title]) {
             $x = $this->x($from);
             $w = max(0.8, $this->x($to) - $x);
-            $this->svg[] = sprintf('<rect x="%.1f" y="%d" width="%.1f" height="20" fill="%s" stroke="#d6cbb6"><title>%s</title></rect>', $x, $y + 3, $w, $i % 2 ? '#f1eadc' : '#f5e2d0', self::text($title));
+            $this->svg[] = sprintf(
+                '<rect x="%.1f" y="%d" width="%.1f" height="20" fill="%s" stroke="#d6cbb6"><title>%s</title></rect>',
+                $x,
+                $y + 3,
+                $w,
+                $i % 2 ? '#f1eadc' : '#f5e2d0',
+                self::text($title),
+            );
             if ($w > 6.6 * mb_strlen($title)) {
-                $this->svg[] = sprintf('<text x="%.1f" y="%d" font-size="11" fill="#29241d">%s</text>', $x + 4, $y + 17, self::text($title));
+                $this->svg[] = sprintf(
+                    '<text x="%.1f" y="%d" font-size="11" fill="#29241d">%s</text>',
+                    $x + 4,
+                    $y + 17,
+                    self::text($title),
+                );
             }
         }
     }

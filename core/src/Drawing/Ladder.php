@@ -38,8 +38,10 @@ final class Ladder
     }
 
     /**
-     * @return array{width: int, height: int, circuits: list<array{title: string, hot: string, return: string, y: int, height: int, rungs: list<array<string, mixed>>}>}
-     *     a rung has its y, its load's part, whether the load stands on a rung above already, and its elements in order:
+     * @return array{width: int, height: int, circuits: list<array{title: string, hot: string, return: string, y: int,
+     *     height: int, rungs: list<array<string, mixed>>}>}
+     *     a rung has its y, its load's part, whether the load stands on a rung above already, and its elements in
+     * order:
      *     part, title, load, a and b (places), x and w; its links are the wires before, between and after them
      */
     public static function of(Model $model): array
@@ -52,7 +54,12 @@ final class Ladder
     {
         $circuits = [];
         $y = 0;
-        foreach (array_filter($this->nets->supplies(), fn (array $s) => in_array($s['class'], ['line', 'control', 'millivolt'], true)) as $supply) {
+        foreach (
+            array_filter(
+                $this->nets->supplies(),
+                fn (array $s) => in_array($s['class'], ['line', 'control', 'millivolt'], true),
+            ) as $supply
+        ) {
             $paths = $this->paths($this->nets->root($supply['hot']), $this->nets->root($supply['return']));
             if ($paths === []) {
                 continue;
@@ -62,12 +69,32 @@ final class Ladder
             foreach ($paths as $path) {
                 $load = $path[(int) array_key_first(array_filter($path, fn (array $e) => $e['load']))];
                 $key = "{$load['part']}.{$load['name']}";
-                $ends = [$supply['hot'], ...array_merge(...array_map(fn (array $e) => [$e['a'], $e['b']], $path)), $supply['return']];
-                $rungs[] = ['y' => $y + self::HEAD + self::RUNG * count($rungs) + intdiv(self::RUNG, 2), 'load' => $load['part'], 'again' => isset($seen[$key]), 'elements' => $this->placed($path), 'links' => array_map(fn (array $pair) => $this->nets->along($pair[0], $pair[1]), array_chunk($ends, 2))];
+                $ends = [
+                    $supply['hot'],
+                    ...array_merge(...array_map(fn (array $e) => [$e['a'], $e['b']], $path)),
+                    $supply['return'],
+                ];
+                $rungs[] = [
+                    'y' => $y + self::HEAD + self::RUNG * count($rungs) + intdiv(self::RUNG, 2),
+                    'load' => $load['part'],
+                    'again' => isset($seen[$key]),
+                    'elements' => $this->placed($path),
+                    'links' => array_map(
+                        fn (array $pair) => $this->nets->along($pair[0], $pair[1]),
+                        array_chunk($ends, 2),
+                    ),
+                ];
                 $seen[$key] = true;
             }
             $height = self::HEAD + self::RUNG * count($rungs) + 10;
-            $circuits[] = ['title' => $supply['title'], 'hot' => $supply['hot'], 'return' => $supply['return'], 'y' => $y, 'height' => $height, 'rungs' => $rungs];
+            $circuits[] = [
+                'title' => $supply['title'],
+                'hot' => $supply['hot'],
+                'return' => $supply['return'],
+                'y' => $y,
+                'height' => $height,
+                'rungs' => $rungs,
+            ];
             $y += $height;
         }
 
@@ -128,7 +155,11 @@ final class Ladder
         $placed = [];
         foreach ($path as $i => $e) {
             $placed[] = [
-                'part' => $e['part'], 'title' => $this->nets->title($e), 'load' => $e['load'], 'a' => $e['a'], 'b' => $e['b'],
+                'part' => $e['part'],
+                'title' => $this->nets->title($e),
+                'load' => $e['load'],
+                'a' => $e['a'],
+                'b' => $e['b'],
                 'x' => match (true) {
                     $i < $load => self::LEFT + 30 + $i * $step,
                     $i === $load => $right - self::LOAD_WIDTH - $after * $step,

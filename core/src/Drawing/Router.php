@@ -20,14 +20,20 @@ final class Router
 
     private const ALONG = 60;
 
-    /** Cells that may be looked at for all wires of a board. A count and no clock, so that a board is drawn the same everywhere. */
+    /**
+     * Cells that may be looked at for all wires of a board. A count and no clock, so that a board is drawn the same
+     * everywhere.
+     */
     public const MOST_STEPS = 4_000_000;
 
     private const MOST_FOR_ONE = 200_000;
 
     private const HUG = 2;
 
-    /** On a crowded board: cells apart from which a wire is led straight on rather than by the very best way, and how much straighter. */
+    /**
+     * On a crowded board: cells apart from which a wire is led straight on rather than by the very best way, and how
+     * much straighter.
+     */
     private const FAR = 8;
 
     private const HASTE = 5;
@@ -67,11 +73,19 @@ final class Router
 
     /**
      * @param list<array{int, int, int, int}> $rectangles x, y, width, height of what is in the way
-     * @param array{int, int, int, int}|null $within left, top, right, bottom of the part of the board that ways are looked for in; null for all of it
-     * @param int $mostSteps cells that may be looked at for all wires; the rest go level and upright, whatever is in the way
+     * @param array{int, int, int, int}|null $within left, top, right, bottom of the part of the board that ways are
+     *     looked for in; null for all of it
+     * @param int $mostSteps cells that may be looked at for all wires; the rest go level and upright, whatever is in
+     *     the way
      */
-    public function __construct(int $width, int $height, array $rectangles, private readonly bool $crowded = false, ?array $within = null, private readonly int $mostSteps = self::MOST_STEPS)
-    {
+    public function __construct(
+        int $width,
+        int $height,
+        array $rectangles,
+        private readonly bool $crowded = false,
+        ?array $within = null,
+        private readonly int $mostSteps = self::MOST_STEPS,
+    ) {
         $this->columns = intdiv($width, self::PITCH) + 1;
         $this->rows = intdiv($height, self::PITCH) + 1;
         $this->window = $within === null ? [0, $this->columns - 1, 0, $this->rows - 1] : [
@@ -79,7 +93,10 @@ final class Router
             max(0, intdiv($within[1], self::PITCH)), min($this->rows - 1, intdiv($within[3], self::PITCH)),
         ];
         foreach ($rectangles as [$x, $y, $w, $h]) {
-            if ($within !== null && ($x > $within[2] || $x + $w < $within[0] || $y > $within[3] || $y + $h < $within[1])) {
+            if (
+                $within !== null &&
+                ($x > $within[2] || $x + $w < $within[0] || $y > $within[3] || $y + $h < $within[1])
+            ) {
                 continue;
             }
             for ($r = (int) ceil($y / self::PITCH) - 1; $r <= intdiv($y + $h, self::PITCH) + 1; $r++) {
@@ -160,8 +177,14 @@ final class Router
                 $along = $dr === 0 ? isset($this->level[$n]) : isset($this->upright[$n]);
                 $across = $dr === 0 ? isset($this->upright[$n]) : isset($this->level[$n]);
                 $bend = $next !== $direction;
-                $total = $cost + 1 + ($bend ? self::BEND : 0) + ($along || $bend && $onWire ? self::ALONG : 0)
-                    + ($across ? self::CROSS : 0) + (isset($this->beside[$n]) ? self::HUG : 0) + (isset($this->doorways[$n]) && $n !== $goal ? self::DOORWAY : 0);
+                $total =
+                    $cost +
+                    1 +
+                    ($bend ? self::BEND : 0) +
+                    ($along || ($bend && $onWire) ? self::ALONG : 0) +
+                    ($across ? self::CROSS : 0) +
+                    (isset($this->beside[$n]) ? self::HUG : 0) +
+                    (isset($this->doorways[$n]) && $n !== $goal ? self::DOORWAY : 0);
                 $key = 4 * $n + $next;
                 if ($total < ($best[$key] ?? PHP_INT_MAX)) {
                     $best[$key] = $total;
@@ -177,7 +200,8 @@ final class Router
     }
 
     /**
-     * The steps of a way, each by where it is and whether it runs level: two wires with one in common run upon each other.
+     * The steps of a way, each by where it is and whether it runs level: two wires with one in common run upon each
+     * other.
      *
      * @param list<array{int, int}> $points corners
      * @return list<string>
@@ -187,7 +211,11 @@ final class Router
         $cells = [];
         foreach (array_slice($points, 1) as $i => [$x, $y]) {
             [$u, $v] = $points[$i];
-            for ($at = $y === $v ? min($x, $u) : min($y, $v); $at < ($y === $v ? max($x, $u) : max($y, $v)); $at += self::PITCH) {
+            for (
+                $at = $y === $v ? min($x, $u) : min($y, $v);
+                $at < ($y === $v ? max($x, $u) : max($y, $v));
+                $at += self::PITCH
+            ) {
                 $cells[] = $y === $v ? "l$y:$at" : "u$x:$at";
             }
         }
@@ -206,13 +234,19 @@ final class Router
             [$px, $py] = $points[$i];
             $isLevel = $py === $y;
             [$left, $right, $top, $bottom] = $this->window;
-            if ($isLevel ? $y < $top * self::PITCH || $y > ($bottom + 1) * self::PITCH : $x < $left * self::PITCH || $x > ($right + 1) * self::PITCH) {
+            if (
+                $isLevel
+                    ? $y < $top * self::PITCH || $y > ($bottom + 1) * self::PITCH
+                    : $x < $left * self::PITCH || $x > ($right + 1) * self::PITCH
+            ) {
                 continue;
             }
             $from = max($isLevel ? $left : $top, intdiv($isLevel ? min($px, $x) : min($py, $y), self::PITCH));
             $to = min($isLevel ? $right : $bottom, intdiv($isLevel ? max($px, $x) : max($py, $y), self::PITCH));
             for ($at = $from; $at <= $to; $at++) {
-                $isLevel ? $this->level[intdiv($y, self::PITCH) * $this->columns + $at] = true : $this->upright[$at * $this->columns + intdiv($x, self::PITCH)] = true;
+                $isLevel
+                    ? ($this->level[intdiv($y, self::PITCH) * $this->columns + $at] = true)
+                    : ($this->upright[$at * $this->columns + intdiv($x, self::PITCH)] = true);
             }
         }
     }
@@ -319,7 +353,11 @@ final class Router
     {
         $out = [];
         foreach ($points as $p) {
-            while (($n = count($out)) >= 2 && (($out[$n - 1][0] === $p[0] && $out[$n - 2][0] === $p[0]) || ($out[$n - 1][1] === $p[1] && $out[$n - 2][1] === $p[1]))) {
+            while (
+                ($n = count($out)) >= 2 &&
+                (($out[$n - 1][0] === $p[0] && $out[$n - 2][0] === $p[0]) ||
+                    ($out[$n - 1][1] === $p[1] && $out[$n - 2][1] === $p[1]))
+            ) {
                 array_pop($out);
             }
             if ($out === [] || $out[count($out) - 1] !== $p) {

@@ -10,8 +10,18 @@ use OddSpark\Appliance\Model;
 final class Sheet
 {
     private const COLOURS = [
-        'black' => '#1d1b19', 'white' => '#b9b2a4', 'red' => '#c5262b', 'blue' => '#2458b8', 'yellow' => '#d9a900', 'green' => '#1f8a3b', 'orange' => '#d9761f', 'brown' => '#7a4a21',
-        'violet' => '#7a3fa0', 'grey' => '#808080', 'bare' => '#b0672b', 'green-yellow' => '#5f9a1f',
+        'black' => '#1d1b19',
+        'white' => '#b9b2a4',
+        'red' => '#c5262b',
+        'blue' => '#2458b8',
+        'yellow' => '#d9a900',
+        'green' => '#1f8a3b',
+        'orange' => '#d9761f',
+        'brown' => '#7a4a21',
+        'violet' => '#7a3fa0',
+        'grey' => '#808080',
+        'bare' => '#b0672b',
+        'green-yellow' => '#5f9a1f',
     ];
 
     private const CAUTION = 'Simulation. On real equipment follow the maker\'s instructions and local codes, and work under a licensed person.';
@@ -22,13 +32,23 @@ final class Sheet
         $svg = [];
         foreach ($board['wires'] as $wire) {
             $points = implode(' ', array_map(fn (array $p) => "$p[0],$p[1]", $wire['points']));
-            $svg[] = "<polyline points=\"$points\" fill=\"none\" stroke=\"#fffdf8\" stroke-width=\"5\"/><polyline points=\"$points\" fill=\"none\" stroke=\"".self::COLOURS[$wire['colour']].'" stroke-width="2.4"><title>'.self::text("{$wire['id']}: {$wire['colour']}").'</title></polyline>';
+            $svg[] =
+                "<polyline points=\"$points\" fill=\"none\" stroke=\"#fffdf8\" stroke-width=\"5\"/><polyline points=\"$points\" fill=\"none\" stroke=\"".
+                self::COLOURS[$wire['colour']].
+                '" stroke-width="2.4"><title>'.
+                self::text("{$wire['id']}: {$wire['colour']}").
+                '</title></polyline>';
         }
         foreach ($board['parts'] as $part) {
             $svg[] = "<rect x=\"{$part['x']}\" y=\"{$part['y']}\" width=\"{$part['w']}\" height=\"{$part['h']}\" rx=\"4\" fill=\"#ffffff\" stroke=\"#29241d\" stroke-width=\"1.4\"/>";
             foreach ($part['text'] as $i => $line) {
                 $y = $part['y'] + $part['h'] / 2 + 4 + ($i - (count($part['text']) - 1) / 2) * $part['size'] * 1.1;
-                $svg[] = '<text x="'.($part['x'] + $part['w'] / 2)."\" y=\"$y\" text-anchor=\"middle\" font-size=\"{$part['size']}\">".self::text($line).'</text>';
+                $svg[] =
+                    '<text x="'.
+                    ($part['x'] + $part['w'] / 2).
+                    "\" y=\"$y\" text-anchor=\"middle\" font-size=\"{$part['size']}\">".
+                    self::text($line).
+                    '</text>';
             }
             foreach ($part['terminals'] as $t) {
                 $svg[] = "<circle cx=\"{$t['x']}\" cy=\"{$t['y']}\" r=\"4\" fill=\"#ffffff\" stroke=\"#29241d\" stroke-width=\"1.4\"/>";
@@ -45,10 +65,19 @@ final class Sheet
     private static function terminal(array $t): string
     {
         [$dx, $dy, $anchor] = match ($t['edge']) {
-            'left' => [9, 3, 'start'], 'right' => [-9, 3, 'end'], 'up' => [0, 15, 'middle'], default => [0, -8, 'middle'],
+            'left' => [9, 3, 'start'],
+            'right' => [-9, 3, 'end'],
+            'up' => [0, 15, 'middle'],
+            default => [0, -8, 'middle'],
         };
 
-        return '<text x="'.($t['x'] + $dx).'" y="'.($t['y'] + $dy)."\" text-anchor=\"$anchor\" font-size=\"9\" fill=\"#5f574b\">".self::text($t['name']).'</text>';
+        return '<text x="'.
+            ($t['x'] + $dx).
+            '" y="'.
+            ($t['y'] + $dy).
+            "\" text-anchor=\"$anchor\" font-size=\"9\" fill=\"#5f574b\">".
+            self::text($t['name']).
+            '</text>';
     }
 
     public static function ladder(Model $model): string
@@ -57,9 +86,19 @@ final class Sheet
         $right = $ladder['width'] - 24;
         $svg = [];
         foreach ($ladder['circuits'] as $c) {
-            $svg[] = '<text x="16" y="'.($c['y'] + 22).'" font-size="15" font-weight="bold">'.self::text($c['title']).'</text>';
+            $svg[] =
+                '<text x="16" y="'.
+                ($c['y'] + 22).
+                '" font-size="15" font-weight="bold">'.
+                self::text($c['title']).
+                '</text>';
             foreach ([24, $right] as $x) {
-                $svg[] = "<line x1=\"$x\" x2=\"$x\" y1=\"".($c['y'] + 34).'" y2="'.($c['y'] + $c['height'] - 12).'" stroke="#29241d" stroke-width="2.4"/>';
+                $svg[] =
+                    "<line x1=\"$x\" x2=\"$x\" y1=\"".
+                    ($c['y'] + 34).
+                    '" y2="'.
+                    ($c['y'] + $c['height'] - 12).
+                    '" stroke="#29241d" stroke-width="2.4"/>';
             }
             foreach ($c['rungs'] as $rung) {
                 $x = 24;
@@ -67,9 +106,25 @@ final class Sheet
                     $middle = $e['x'] + $e['w'] / 2;
                     $half = $e['load'] ? 18 : 8;
                     $svg[] = self::line($x, $middle - $half, $rung['y']);
-                    $svg[] = $e['load'] ? "<circle cx=\"$middle\" cy=\"{$rung['y']}\" r=\"18\" fill=\"#ffffff\" stroke=\"#29241d\" stroke-width=\"1.8\"/>"
-                        : implode('', array_map(fn (float $at) => "<line x1=\"$at\" x2=\"$at\" y1=\"".($rung['y'] - 11).'" y2="'.($rung['y'] + 11).'" stroke="#29241d" stroke-width="2.2"/>', [$middle - 8.0, $middle + 8.0]));
-                    $svg[] = "<text x=\"$middle\" y=\"".($rung['y'] + 32).'" text-anchor="middle" font-size="11">'.self::text($e['title']).'</text>';
+                    $svg[] = $e['load']
+                        ? "<circle cx=\"$middle\" cy=\"{$rung['y']}\" r=\"18\" fill=\"#ffffff\" stroke=\"#29241d\" stroke-width=\"1.8\"/>"
+                        : implode(
+                            '',
+                            array_map(
+                                fn (float $at) => "<line x1=\"$at\" x2=\"$at\" y1=\"".
+                                    ($rung['y'] - 11).
+                                    '" y2="'.
+                                    ($rung['y'] + 11).
+                                    '" stroke="#29241d" stroke-width="2.2"/>',
+                                [$middle - 8.0, $middle + 8.0],
+                            ),
+                        );
+                    $svg[] =
+                        "<text x=\"$middle\" y=\"".
+                        ($rung['y'] + 32).
+                        '" text-anchor="middle" font-size="11">'.
+                        self::text($e['title']).
+                        '</text>';
                     $x = $middle + $half;
                 }
                 $svg[] = self::line($x, $right, $rung['y']);
@@ -89,8 +144,18 @@ final class Sheet
     {
         $all = $height + 64;
 
-        return "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 $width $all\" width=\"$width\" height=\"$all\" font-family=\"sans-serif\" font-size=\"12\">\n<title>".self::text($title)."</title>\n<rect width=\"$width\" height=\"$all\" fill=\"#fffdf8\"/>\n"
-            .'<text x="16" y="24" font-size="17" font-weight="bold">'.self::text($title)."</text>\n<g transform=\"translate(0 36)\">\n".implode("\n", $svg)."\n</g>\n<text x=\"16\" y=\"".($all - 8).'" font-size="11" fill="#5f574b">'.self::text(self::CAUTION)."</text>\n</svg>\n";
+        return "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 $width $all\" width=\"$width\" height=\"$all\" font-family=\"sans-serif\" font-size=\"12\">\n<title>".
+            self::text($title).
+            "</title>\n<rect width=\"$width\" height=\"$all\" fill=\"#fffdf8\"/>\n".
+            '<text x="16" y="24" font-size="17" font-weight="bold">'.
+            self::text($title).
+            "</text>\n<g transform=\"translate(0 36)\">\n".
+            implode("\n", $svg).
+            "\n</g>\n<text x=\"16\" y=\"".
+            ($all - 8).
+            '" font-size="11" fill="#5f574b">'.
+            self::text(self::CAUTION).
+            "</text>\n</svg>\n";
     }
 
     private static function text(string $s): string

@@ -18,7 +18,8 @@ final readonly class Fault
      * @param string $repair what puts it right: "set", "clean", "clear", "replace", "utility", or the spare, "unjump"
      * @param string|null $seen what one sees on looking at the part; null when nothing
      * @param string|null $smells what one smells near it
-     * @param list<array{string, string}> $jumpers places that somebody has joined before; from a wire end: it was landed there
+     * @param list<array{string, string}> $jumpers places that somebody has joined before; from a wire end: it was
+     *     landed there
      * @param list<self> $members of a compound, each by itself
      * @param bool $gradual it has come on over months, rather than at a moment
      */

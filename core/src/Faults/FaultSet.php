@@ -18,22 +18,49 @@ final class FaultSet
     {
         $faults = [Fault::HEALTHY => Fault::none()];
         $overrides = $model->document['weights'] ?? [];
-        $add = function (string $part, string $label, string $mode, FaultMode $m, string $family, string $prefix, array $links = []) use (&$faults, $overrides): void {
+        $add = function (
+            string $part,
+            string $label,
+            string $mode,
+            FaultMode $m,
+            string $family,
+            string $prefix,
+            array $links = [],
+        ) use (&$faults, $overrides): void {
             foreach ($m->degrees as $degree => $set) {
                 $degree = (string) $degree;
                 $id = "$part:$mode".($degree === '' ? '' : "@$degree");
                 $paths = [];
                 array_walk_recursive($set, function (mixed &$value) use ($links, $prefix): void {
                     // of a link of the part, or ("@.") of a primitive of its own
-                    $value = is_string($value) && str_starts_with($value, '@.') ? "$prefix.".substr($value, 2) : $value;
-                    $value = is_string($value) && str_starts_with($value, '@') ? $links[substr($value, 1)] ?? $value : $value;
+                    $value =
+                        is_string($value) && str_starts_with($value, '@.') ? "$prefix.".substr($value, 2) : $value;
+                    $value =
+                        is_string($value) && str_starts_with($value, '@')
+                            ? $links[substr($value, 1)] ?? $value
+                            : $value;
                 });
                 foreach ($set as $path => $value) {
                     $paths["$prefix.$path"] = $value;
                 }
-                $title = "$label: $m->title".($degree === '' ? '' : " ($degree".($m->unit === null ? '' : " $m->unit").')');
-                $weight = ($overrides[$id] ?? $overrides["$part:$mode"] ?? $m->weight) / count($m->degrees);
-                $faults[$id] = new Fault($id, $part, $mode, $degree === '' ? null : $degree, $title, $family, $paths, $weight, $m->repair, $m->seen, $m->isGradual, $m->smells);
+                $title =
+                    "$label: $m->title".
+                    ($degree === '' ? '' : " ($degree".($m->unit === null ? '' : " $m->unit").')');
+                $weight = ($overrides[$id] ?? ($overrides["$part:$mode"] ?? $m->weight)) / count($m->degrees);
+                $faults[$id] = new Fault(
+                    $id,
+                    $part,
+                    $mode,
+                    $degree === '' ? null : $degree,
+                    $title,
+                    $family,
+                    $paths,
+                    $weight,
+                    $m->repair,
+                    $m->seen,
+                    $m->isGradual,
+                    $m->smells,
+                );
             }
         };
         foreach ($model->parts() as $part) {
@@ -45,7 +72,12 @@ final class FaultSet
         $wireModes = $model->wireModes();
         foreach ($model->wires() as $wire) {
             foreach ($wire->modes as $mode) {
-                $label = sprintf('%s wire %s to %s', ucfirst($wire->colour), $model->placeName($wire->from), $model->placeName($wire->to));
+                $label = sprintf(
+                    '%s wire %s to %s',
+                    ucfirst($wire->colour),
+                    $model->placeName($wire->from),
+                    $model->placeName($wire->to),
+                );
                 $add($wire->id, $label, $mode, $wireModes[$mode], 'wires', $wire->id);
             }
         }
@@ -84,7 +116,10 @@ final class FaultSet
             }
         }
 
-        return array_map(fn (Fault $f) => ($times[$f->family] ?? 1.0) === 1.0 ? $f : $f->weighing($f->weight * $times[$f->family]), $faults);
+        return array_map(
+            fn (Fault $f) => ($times[$f->family] ?? 1.0) === 1.0 ? $f : $f->weighing($f->weight * $times[$f->family]),
+            $faults,
+        );
     }
 
     /**
@@ -99,13 +134,33 @@ final class FaultSet
         $weight = $overrides[$id] ?? $found['weight'];
         if (isset($found['jumper'])) {
             [$a, $b] = $found['jumper'];
-            $title = sprintf('%s: an earlier jumper from %s to %s', $model->parts()[$found['part']]->label, $model->placeName($a), $model->placeName($b));
+            $title = sprintf(
+                '%s: an earlier jumper from %s to %s',
+                $model->parts()[$found['part']]->label,
+                $model->placeName($a),
+                $model->placeName($b),
+            );
 
-            return new Fault($id, $found['part'], $found['mode'], null, $title, 'found', [], $weight, 'unjump', null, jumpers: [[$a, $b]]);
+            return new Fault(
+                $id,
+                $found['part'],
+                $found['mode'],
+                null,
+                $title,
+                'found',
+                [],
+                $weight,
+                'unjump',
+                null,
+                jumpers: [[$a, $b]],
+            );
         }
         // two swapped: each end is landed where the drawing has the other
         $moved = isset($found['swapped'])
-            ? [[$found['swapped'][0], self::drawn($model, $found['swapped'][1])], [$found['swapped'][1], self::drawn($model, $found['swapped'][0])]]
+            ? [
+                [$found['swapped'][0], self::drawn($model, $found['swapped'][1])],
+                [$found['swapped'][1], self::drawn($model, $found['swapped'][0])],
+            ]
             : [[$found['end'], $found['on']]];
         $set = [];
         foreach ($moved as [$at]) {
@@ -116,7 +171,19 @@ final class FaultSet
             ? sprintf('%s and %s: swapped', ucfirst($model->placeName($moved[0][0])), $model->placeName($moved[1][0]))
             : sprintf('%s: landed on %s', ucfirst($model->placeName($found['end'])), $model->placeName($found['on']));
 
-        return new Fault($id, $found['part'], $found['mode'], null, $title, 'found', $set, $weight, 'set', null, jumpers: $moved);
+        return new Fault(
+            $id,
+            $found['part'],
+            $found['mode'],
+            null,
+            $title,
+            'found',
+            $set,
+            $weight,
+            'set',
+            null,
+            jumpers: $moved,
+        );
     }
 
     /** The place at which the drawing has a wire's end. */
@@ -187,10 +254,16 @@ final class FaultSet
             throw new DocumentError("$pointer/faults", $e->getMessage());
         }
         if (count($compound->members) !== count($c['faults'])) {
-            throw new DocumentError("$pointer/faults", 'Must be different faults, the healthy appliance not among them.');
+            throw new DocumentError(
+                "$pointer/faults",
+                'Must be different faults, the healthy appliance not among them.',
+            );
         }
 
-        return new Fault(...['title' => $c['title'] ?? $compound->title, 'weight' => (float) $c['weight']] + get_object_vars($compound));
+        return new Fault(
+            ...['title' => $c['title'] ?? $compound->title, 'weight' => (float) $c['weight']] +
+                get_object_vars($compound),
+        );
     }
 
     /**

@@ -13,8 +13,14 @@ final class Bag
 {
     /** @var list<class-string<Instrument>> */
     private const INSTRUMENTS = [
-        Multimeter::class, ClampMeter::class,
-        Manometer::class, Thermometer::class, DraughtGauge::class, CombustionAnalyser::class, SmokePump::class, OilPressureGauge::class,
+        Multimeter::class,
+        ClampMeter::class,
+        Manometer::class,
+        Thermometer::class,
+        DraughtGauge::class,
+        CombustionAnalyser::class,
+        SmokePump::class,
+        OilPressureGauge::class,
     ];
 
     /** @var array<string, Instrument> */
@@ -68,7 +74,9 @@ final class Bag
         }
         $instrument = self::all()[$key] ?? null;
 
-        return $instrument instanceof Scale ? $instrument : throw new \OutOfBoundsException("Nothing is read on \"$key\".");
+        return $instrument instanceof Scale
+            ? $instrument
+            : throw new \OutOfBoundsException("Nothing is read on \"$key\".");
     }
 
     /**

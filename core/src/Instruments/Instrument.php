@@ -6,7 +6,10 @@ namespace OddSpark\Instruments;
 
 use OddSpark\Run\BenchState;
 
-/** An instrument in the bag: where it goes, what it loads the circuit with, how it reads. One class each, registered in {@see Bag}. */
+/**
+ * An instrument in the bag: where it goes, what it loads the circuit with, how it reads. One class each, registered in
+ * {@see Bag}.
+ */
 abstract readonly class Instrument
 {
     /** As it is written in logs. */

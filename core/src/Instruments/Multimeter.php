@@ -30,7 +30,11 @@ final readonly class Multimeter extends Instrument
     public function connect(Plan $plan, Machine $machine, BenchState $state): void
     {
         $touches = $this->touches($state) && ! $this->isBlown($state);
-        $machine->load($touches ? $plan->places[$state->red] : null, $touches ? $plan->places[$state->black] : null, $state->mode->siemens());
+        $machine->load(
+            $touches ? $plan->places[$state->red] : null,
+            $touches ? $plan->places[$state->black] : null,
+            $state->mode->siemens(),
+        );
     }
 
     /** The exact figure that the circuit offers the meter just now, with both leads on. */
@@ -44,7 +48,12 @@ final readonly class Multimeter extends Instrument
             return $state->mode->wantsDead() ? INF : 0.0;
         }
 
-        return Meter::exact($state->mode, $site->machine->solution($state), $site->plan->places[$state->red], $site->plan->places[$state->black]);
+        return Meter::exact(
+            $state->mode,
+            $site->machine->solution($state),
+            $site->plan->places[$state->red],
+            $site->plan->places[$state->black],
+        );
     }
 
     /** The display following the circuit. */
@@ -52,7 +61,9 @@ final readonly class Multimeter extends Instrument
     {
         $state = $site->state;
 
-        return $this->isOn($state) ? ($state->display ?? Display::fresh())->follow($state->mode, $this->exact($site), $state->tick) : $state->display;
+        return $this->isOn($state)
+            ? ($state->display ?? Display::fresh())->follow($state->mode, $this->exact($site), $state->tick)
+            : $state->display;
     }
 
     /**
@@ -78,10 +89,27 @@ final readonly class Multimeter extends Instrument
             return new Measured($exact, $shown);
         }
         $kept = $display->kept($state->mode, $state->tick);
-        [$least, $most] = [$kept->least ?? (is_finite($exact) ? $exact : null), $kept->most ?? (is_finite($exact) ? $exact : null)];
+        [$least, $most] = [
+            $kept->least ?? (is_finite($exact) ? $exact : null),
+            $kept->most ?? (is_finite($exact) ? $exact : null),
+        ];
         $figure = fn (?float $x): ?float => $x === null ? null : $this->show($site, $x)->value;
 
-        return new Measured($exact, new Reading($state->mode, $shown->value, $shown->step, $shown->live, $shown->unsteady, $shown->low, $figure($least), $figure($most)), $least, $most);
+        return new Measured(
+            $exact,
+            new Reading(
+                $state->mode,
+                $shown->value,
+                $shown->step,
+                $shown->live,
+                $shown->unsteady,
+                $shown->low,
+                $figure($least),
+                $figure($most),
+            ),
+            $least,
+            $most,
+        );
     }
 
     /** Whether more goes through a current range than its fuse stands. */
@@ -95,7 +123,9 @@ final readonly class Multimeter extends Instrument
         $solution = $site->machine->solution($state);
         [$red, $black] = [$site->plan->places[$state->red], $site->plan->places[$state->black]];
 
-        return hypot($solution->acVolts($red, $black), $solution->dcVolts($red, $black)) / Mode::BURDEN_OHM[$state->mode->value] > $fuse[1];
+        return hypot($solution->acVolts($red, $black), $solution->dcVolts($red, $black)) /
+            Mode::BURDEN_OHM[$state->mode->value] >
+            $fuse[1];
     }
 
     /** With the fuse of its range gone. */
@@ -119,7 +149,9 @@ final readonly class Multimeter extends Instrument
         $state = $site->state;
         $reading = Meter::show($state->mode, $exact, $site->noise(), $state->range, $state->battery === 'low');
 
-        return $state->loose === null ? $reading : new Reading($state->mode, $reading->value, $reading->step, unsteady: true, low: $reading->low);
+        return $state->loose === null
+            ? $reading
+            : new Reading($state->mode, $reading->value, $reading->step, unsteady: true, low: $reading->low);
     }
 
     /** An exact value as it goes into a record: rounded below any meter's step. */

@@ -104,7 +104,10 @@ final class AttemptReview
     /** Whether an act asks the appliance something, or does something to it to see what follows. */
     public static function isQuestion(Act $act): bool
     {
-        return $act->is(Quality::Asks) || $act->is(Quality::Forces) || $act->is(Quality::Swaps) || $act->name === Dial::NAME;
+        return $act->is(Quality::Asks) ||
+            $act->is(Quality::Forces) ||
+            $act->is(Quality::Swaps) ||
+            $act->name === Dial::NAME;
     }
 
     /**
@@ -171,11 +174,21 @@ final class AttemptReview
         }
         $known = $this->steps[end($named)]->before;
         $fault = $this->compounded(array_keys($named));
-        $same = array_values(array_filter(array_map(strval(...), array_keys($known->weights)), fn (string $id) => $this->isSame($id, $fault)));
+        $same = array_values(
+            array_filter(
+                array_map(strval(...), array_keys($known->weights)),
+                fn (string $id) => $this->isSame($id, $fault),
+            ),
+        );
         if ($same === []) {
             return 'contradicted';
         }
-        $others = array_values(array_filter(array_map(strval(...), array_keys($known->weights)), fn (string $id) => ! $this->isSame($id, $fault) && ! $this->isMoreThan($id, $fault)));
+        $others = array_values(
+            array_filter(
+                array_map(strval(...), array_keys($known->weights)),
+                fn (string $id) => ! $this->isSame($id, $fault) && ! $this->isMoreThan($id, $fault),
+            ),
+        );
         if ($others === [] || ! $this->anyApart($same[0], $others)) {
             return 'proved'; // among single faults: one fault more beside it is not excluded
         }
@@ -218,7 +231,13 @@ final class AttemptReview
                 $acts[$i] = $this->act($i);
             }
         }
-        $run = Attempt::run($this->plan, Fault::none(), new ActionLog(array_values($acts)), $this->seen->visit, $this->memory);
+        $run = Attempt::run(
+            $this->plan,
+            Fault::none(),
+            new ActionLog(array_values($acts)),
+            $this->seen->visit,
+            $this->memory,
+        );
         $outcomes = array_fill(0, count($this->seen->entries), new Outcome());
         foreach (array_keys($acts) as $n => $i) {
             $outcomes[$i] = $run->observations->entries[$n][1];
@@ -230,7 +249,9 @@ final class AttemptReview
     /** Whether what an entry put another in place of had nothing wrong with it. */
     public function wasSound(int $i): bool
     {
-        return ! $this->repairs->helped($i) && ! $this->repairs->wasSpoiled($i) && $this->fault->in($this->act($i)->get('part')) === null;
+        return ! $this->repairs->helped($i) &&
+            ! $this->repairs->wasSpoiled($i) &&
+            $this->fault->in($this->act($i)->get('part')) === null;
     }
 
     /** The entry that put the leads where they are at an entry. */
@@ -255,14 +276,20 @@ final class AttemptReview
         sort($faults);
         $id = implode('+', $faults);
 
-        return isset($this->faultSet->faults[$id]) ? $id : $this->act(array_values($this->named())[count($this->named()) - 1])->get('fault');
+        return isset($this->faultSet->faults[$id])
+            ? $id
+            : $this->act(array_values($this->named())[count($this->named()) - 1])->get('fault');
     }
 
     private function wasWorkedOn(string $fault, int $from, int $to): bool
     {
         $part = explode(':', $fault)[0];
         foreach ($this->entries(['mend', 'spare', 'fuse', 'batteries', 'reset', 'set', 'unjump']) as $i) {
-            if ($i > $from && $i < $to && ($this->act($i)->get('part') === $part || $this->act($i)->name === 'unjump')) {
+            if (
+                $i > $from &&
+                $i < $to &&
+                ($this->act($i)->get('part') === $part || $this->act($i)->name === 'unjump')
+            ) {
                 return true;
             }
         }
@@ -280,38 +307,77 @@ final class AttemptReview
         $on = ['meter' => null, 'sight' => null];
         $after = $this->tracker->follow(
             $this->seen,
-            function (int $i, Suspects $now) use ($ranking, $scrutiny, &$before, &$best, &$flaws, &$watched, &$on): void {
+            function (int $i, Suspects $now) use (
+                $ranking,
+                $scrutiny,
+                &$before,
+                &$best,
+                &$flaws,
+                &$watched,
+                &$on,
+            ): void {
                 [$act, $outcome] = $this->seen->entries[$i];
                 $before[$i] = $now;
                 foreach ($this->tracker->fellByWatching() as $by => $fell) {
                     if ($on[$by] !== null && $fell !== []) {
-                        $watched[$on[$by]] = ($watched[$on[$by]] ?? 0.0) + Suspects::bits($now->weights + $fell) - $now->entropy();
+                        $watched[$on[$by]] =
+                            ($watched[$on[$by]] ?? 0.0) + Suspects::bits($now->weights + $fell) - $now->entropy();
                     }
                 }
                 if ($outcome->refused === null) {
-                    $on['meter'] = $outcome->reading !== null && in_array($act->name, ['leads', 'read', 'dial'], true) ? $i : ($act->name === 'leads' ? null : $on['meter']);
+                    $on['meter'] =
+                        $outcome->reading !== null && in_array($act->name, ['leads', 'read', 'dial'], true)
+                            ? $i
+                            : ($act->name === 'leads'
+                                ? null
+                                : $on['meter']);
                     $on['sight'] = $act->name === 'look' ? $i : $on['sight'];
                 }
                 $asks = (self::isQuestion($act) || $act->name === NameFault::NAME) && $outcome->refused === null;
-                $best[$i] = $asks && $now->entropy() > self::SETTLED_BITS
-                    ? $this->telling($ranking->rank($this->tracker->candidates(), $now->weights, 4 * self::TOLD, least: self::SETTLED_BITS))
-                    : [];
-                $flaws[$i] = $outcome->reading === null ? [] : $scrutiny->of($act, $outcome->reading, $this->tracker->candidates(), $now->weights);
+                $best[$i] =
+                    $asks && $now->entropy() > self::SETTLED_BITS
+                        ? $this->telling(
+                            $ranking->rank(
+                                $this->tracker->candidates(),
+                                $now->weights,
+                                4 * self::TOLD,
+                                least: self::SETTLED_BITS,
+                            ),
+                        )
+                        : [];
+                $flaws[$i] =
+                    $outcome->reading === null
+                        ? []
+                        : $scrutiny->of($act, $outcome->reading, $this->tracker->candidates(), $now->weights);
                 $this->repairs->before($i, $act, $this->tracker->candidates());
                 if ($this->progress !== null) {
                     ($this->progress)($i, count($this->seen->entries));
                 }
             },
             function (int $i, array $expected) use (&$before, &$worth): void {
-                $worth[$i] = $this->act($i)->is(Quality::Asks) || $this->act($i)->name === Dial::NAME ? self::worth($expected, $before[$i]->weights) : 0.0;
+                $worth[$i] =
+                    $this->act($i)->is(Quality::Asks) || $this->act($i)->name === Dial::NAME
+                        ? self::worth($expected, $before[$i]->weights)
+                        : 0.0;
             },
         );
         $this->repairs->end($this->tracker->candidates());
         foreach (array_keys($this->seen->entries) as $i) {
-            if (isset($flaws[$i]['moment']) && ($this->sound()[$i]->measured->exact ?? 0.0) >= ReadingTechnique::NOTHING_V) {
-                unset($flaws[$i]['moment']); // a sound one would have shown it: it is the fault that keeps it away, not the moment
+            if (
+                isset($flaws[$i]['moment']) &&
+                ($this->sound()[$i]->measured->exact ?? 0.0) >= ReadingTechnique::NOTHING_V
+            ) {
+                // a sound one would have shown it: it is the fault that keeps it away, not the moment
+                unset($flaws[$i]['moment']);
             }
-            $this->steps[] = new Step($before[$i], $after[$i + 1], $best[$i], $worth[$i] ?? 0.0, $watched[$i] ?? 0.0, $flaws[$i]);
+            $this->steps[] = new Step(
+                $before[$i],
+                $after[$i + 1],
+                $best[$i],
+                $worth[$i] ?? 0.0,
+                $watched[$i] ?? 0.0,
+                $flaws[$i],
+            );
         }
     }
 
@@ -325,16 +391,27 @@ final class AttemptReview
     {
         $shows = $figures = $tolerances = [];
         foreach ($expected as $id => $outcome) {
-            $key = json_encode([$outcome->refused, $outcome->seen, $outcome->measured === null ? null : is_nan($outcome->measured->exact)]);
+            $key = json_encode([
+                $outcome->refused,
+                $outcome->seen,
+                $outcome->measured === null ? null : is_nan($outcome->measured->exact),
+            ]);
             if ($outcome->measured === null || is_nan($outcome->measured->exact)) {
                 $shows[$key][] = $id;
             } else {
                 $figures[$id] = $outcome->measured->exact;
-                $tolerances[$id] = Meter::tolerance($outcome->measured->reading->mode, $outcome->measured->exact, $outcome->measured->reading->step);
+                $tolerances[$id] = Meter::tolerance(
+                    $outcome->measured->reading->mode,
+                    $outcome->measured->exact,
+                    $outcome->measured->reading->step,
+                );
             }
         }
 
-        return InformationGain::bits([...array_values($shows), ...InformationGain::bins($figures, $tolerances)], $weights);
+        return InformationGain::bits(
+            [...array_values($shows), ...InformationGain::bins($figures, $tolerances)],
+            $weights,
+        );
     }
 
     /**
@@ -371,7 +448,9 @@ final class AttemptReview
         if (count($ids) > 6) {
             return true; // so many do not all look alike; not worth the search
         }
-        $classes = new Classes(new Evidence($this->plan, $this->faultSet->only($ids), $this->seen->visit, $this->memory));
+        $classes = new Classes(
+            new Evidence($this->plan, $this->faultSet->only($ids), $this->seen->visit, $this->memory),
+        );
         foreach ($others as $other) {
             if (! in_array($other, $ids, true) || $classes->apart($fault, $other)) {
                 return true;

@@ -43,8 +43,11 @@ final class AttemptSafetyTest
     /** @var list<string> */
     private readonly array $burners;
 
-    public function __construct(private readonly Plan $plan, private readonly Fault $fault, private readonly Memory $memory)
-    {
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly Fault $fault,
+        private readonly Memory $memory,
+    ) {
         $sensors = [];
         foreach ($plan->model->parts() as $part) {
             foreach ($part->kind->guards()?->isMadeToAct() === true ? $part->kind->sensors() : [] as $name) {
@@ -64,13 +67,16 @@ final class AttemptSafetyTest
     /** How one is called. */
     public function label(string $id): string
     {
-        return $id === self::FLAME ? 'the flame proving' : $this->plan->model->part(substr($id, 0, (int) strrpos($id, '.')))->label;
+        return $id === self::FLAME
+            ? 'the flame proving'
+            : $this->plan->model->part(substr($id, 0, (int) strrpos($id, '.')))->label;
     }
 
     /**
      * @param BenchState $state of the appliance after the last repair
      * @param int $from entry after it
-     * @return array{tried: array<string, bool>, fires: list<array{int, int}>} by safety that was made to act: whether the fuel stopped; when the fire was lit, ticks after the arrival
+     * @return array{tried: array<string, bool>, fires: list<array{int, int}>} by safety that was made to act:
+     *     whether the fuel stopped; when the fire was lit, ticks after the arrival
      */
     public function of(BenchState $state, Observations $seen, int $from): array
     {

@@ -29,14 +29,20 @@ final readonly class CallbackSimulation
 
     /**
      * @param BenchState $state as it was handed back
-     * @param BenchState $sound a sound appliance of the kind, as it is found: what is said of it too is no reason to call
+     * @param BenchState $sound a sound appliance of the kind, as it is found: what is said of it too is no reason to
+     *     call
      */
     public static function of(Plan $plan, Fault $fault, BenchState $state, BenchState $sound, Memory $memory): self
     {
         $usual = array_column(self::lived($plan, Fault::none(), $sound, $memory), 'id');
         $said = self::lived($plan, $fault, $state, $memory);
 
-        return new self(array_column(array_filter($said, fn (array $c) => $c['id'] !== 'works' && ! in_array($c['id'], $usual, true)), 'text'));
+        return new self(
+            array_column(
+                array_filter($said, fn (array $c) => $c['id'] !== 'works' && ! in_array($c['id'], $usual, true)),
+                'text',
+            ),
+        );
     }
 
     public function isCalledBack(): bool
@@ -72,6 +78,11 @@ final readonly class CallbackSimulation
         ], $household->rooms);
         $water = $household->hotWater;
 
-        return Complaint::of($household, $heard->until($until - $from), $rooms, $water === null ? null : ['now' => $value($water['of']), 'wants' => $water['wants']]);
+        return Complaint::of(
+            $household,
+            $heard->until($until - $from),
+            $rooms,
+            $water === null ? null : ['now' => $value($water['of']), 'wants' => $water['wants']],
+        );
     }
 }

@@ -9,7 +9,10 @@ use OddSpark\Marking\Lines\Trace;
 use OddSpark\Suspects\Choice;
 use OddSpark\Suspects\Suspects;
 
-/** An attempt gone over entry by entry: what was known, what each said, what would have told more, where it was won or lost. */
+/**
+ * An attempt gone over entry by entry: what was known, what each said, what would have told more, where it was won or
+ * lost.
+ */
 final readonly class Debrief
 {
     /** Faults, families and turning points that are listed. */
@@ -20,7 +23,9 @@ final readonly class Debrief
     public function __construct(private AttemptReview $account) {}
 
     /**
-     * @return array{entries: list<array<string, mixed>>, won: list<array<string, mixed>>, lost: list<array<string, mixed>>, same: list<string>, entered: list<string>, bits: float} plain data; figures in bits
+     * @return array{entries: list<array<string, mixed>>, won: list<array<string, mixed>>,
+     *     lost: list<array<string, mixed>>,
+     *     same: list<string>, entered: list<string>, bits: float} plain data; figures in bits
      */
     public function toArray(): array
     {
@@ -35,7 +40,9 @@ final readonly class Debrief
             'won' => $this->won(),
             'lost' => $this->lost($asked),
             'same' => $this->same(),
-            'entered' => $this->account->steps === [] ? [] : array_map(strval(...), array_keys($this->account->steps[0]->before->weights)),
+            'entered' => $this->account->steps === []
+                    ? []
+                    : array_map(strval(...), array_keys($this->account->steps[0]->before->weights)),
             'bits' => $this->account->steps === [] ? 0.0 : round($this->account->steps[0]->before->entropy(), 2),
         ];
     }
@@ -62,7 +69,16 @@ final readonly class Debrief
             'share' => $share === null ? null : round($share, 2),
             'left' => array_map(fn (float $s) => round($s, 3), array_slice($step->after->ranked(), 0, self::LISTED)),
             'families' => $this->families($step->before, $step->after),
-            'best' => array_map(fn (Choice $c) => ['text' => $c->said($account->wording), 'bits' => round($c->bits, 2), 'kind' => $c->kind, 'red' => $c->red, 'black' => $c->black], $step->best),
+            'best' => array_map(
+                fn (Choice $c) => [
+                    'text' => $c->said($account->wording),
+                    'bits' => round($c->bits, 2),
+                    'kind' => $c->kind,
+                    'red' => $c->red,
+                    'black' => $c->black,
+                ],
+                $step->best,
+            ),
             'flaws' => array_values(array_diff_key($step->flaws, ['chassis' => 1])),
             'dangers' => array_map(fn (string $d) => Danger::TEXT[$d], $outcome->dangers),
         ];
@@ -87,9 +103,17 @@ final readonly class Debrief
         [$was, $is] = [$of($before), $of($after)];
         $rows = [];
         foreach (array_keys($was + $is) as $family) {
-            $rows[] = ['family' => (string) $family, 'before' => round($was[$family] ?? 0.0, 3), 'after' => round($is[$family] ?? 0.0, 3)];
+            $rows[] = [
+                'family' => (string) $family,
+                'before' => round($was[$family] ?? 0.0, 3),
+                'after' => round($is[$family] ?? 0.0, 3),
+            ];
         }
-        usort($rows, fn (array $a, array $b) => abs($b['before'] - $b['after']) <=> abs($a['before'] - $a['after']) ?: $b['after'] <=> $a['after']);
+        usort(
+            $rows,
+            fn (array $a, array $b) => abs($b['before'] - $b['after']) <=> abs($a['before'] - $a['after']) ?:
+            $b['after'] <=> $a['after'],
+        );
 
         return array_slice($rows, 0, self::LISTED);
     }
@@ -106,7 +130,16 @@ final readonly class Debrief
         arsort($gains);
         $turns = [];
         foreach (array_slice($gains, 0, self::TURNS, true) as $i => $bits) {
-            $turns[] = ['entry' => $i, 'bits' => round($bits, 2), 'text' => sprintf('%s: from %d suspects to %d.', $this->account->wording->act($this->account->act($i)), $this->account->steps[$i]->before->count(), $this->account->steps[$i]->after->count())];
+            $turns[] = [
+                'entry' => $i,
+                'bits' => round($bits, 2),
+                'text' => sprintf(
+                    '%s: from %d suspects to %d.',
+                    $this->account->wording->act($this->account->act($i)),
+                    $this->account->steps[$i]->before->count(),
+                    $this->account->steps[$i]->after->count(),
+                ),
+            ];
         }
 
         return $turns;
@@ -128,7 +161,15 @@ final readonly class Debrief
         arsort($losses);
         $turns = [];
         foreach (array_slice($losses, 0, self::TURNS, true) as $i => $bits) {
-            $turns[] = ['entry' => $i, 'bits' => round($bits, 2), 'text' => sprintf('%s; %s would have told more.', $this->account->wording->act($this->account->act($i)), $this->account->steps[$i]->best[0]->said($this->account->wording))];
+            $turns[] = [
+                'entry' => $i,
+                'bits' => round($bits, 2),
+                'text' => sprintf(
+                    '%s; %s would have told more.',
+                    $this->account->wording->act($this->account->act($i)),
+                    $this->account->steps[$i]->best[0]->said($this->account->wording),
+                ),
+            ];
         }
 
         return $turns;
@@ -143,6 +184,9 @@ final readonly class Debrief
         }
         $known = $this->account->steps[end($names)]->before;
 
-        return array_map(fn (int|string $id) => $this->account->title((string) $id), array_slice(array_values(array_diff(array_keys($known->ranked()), array_keys($names))), 0, 12));
+        return array_map(
+            fn (int|string $id) => $this->account->title((string) $id),
+            array_slice(array_values(array_diff(array_keys($known->ranked()), array_keys($names))), 0, 12),
+        );
     }
 }

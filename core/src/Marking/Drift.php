@@ -23,8 +23,14 @@ final readonly class Drift
      * @param list<string> $stops
      * @return list<array{entry: int, shown: string, now: string}>
      */
-    public static function of(Plan $plan, Fault $fault, int $seed, Observations $seen, Kit $kit = new Kit(), array $stops = []): array
-    {
+    public static function of(
+        Plan $plan,
+        Fault $fault,
+        int $seed,
+        Observations $seen,
+        Kit $kit = new Kit(),
+        array $stops = [],
+    ): array {
         $bench = new Bench($plan, $fault, new Memory(), $seed, $kit, $stops);
         $state = $bench->arrive($seen->visit)->state;
         $bench->resume($state);
@@ -33,7 +39,11 @@ final readonly class Drift
         foreach ($seen->entries as $i => [$act, $shown]) {
             [$state, $now] = $bench->do($state, $act);
             if ($act->name !== 'hint' && self::words($shown) !== self::words($now)) {
-                $apart[] = ['entry' => $i, 'shown' => $wording->entry($act, $shown), 'now' => $wording->entry($act, $now)];
+                $apart[] = [
+                    'entry' => $i,
+                    'shown' => $wording->entry($act, $shown),
+                    'now' => $wording->entry($act, $now),
+                ];
             }
         }
 

@@ -13,7 +13,9 @@ use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Perception;
 
-/** A heating cycle of the appliance with nothing wrong in it: what stands where, and when. Run when it is first asked. */
+/**
+ * A heating cycle of the appliance with nothing wrong in it: what stands where, and when. Run when it is first asked.
+ */
 final class HealthyCycle
 {
     private const SECONDS = 300;
@@ -21,7 +23,11 @@ final class HealthyCycle
     /** @var list<array{int, Solution}>|null from a tick on */
     private ?array $moments = null;
 
-    public function __construct(private readonly Plan $plan, private readonly string $visit, private readonly Memory $memory) {}
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly string $visit,
+        private readonly Memory $memory,
+    ) {}
 
     /** When more than some volts AC stand between two nodes: "from 0:36 to 0:57"; null when they never do. */
     public function stands(int $a, int $b, float $volts): ?string

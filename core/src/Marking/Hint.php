@@ -61,8 +61,18 @@ final readonly class Hint
         $first = (string) array_key_first($steps);
 
         return reset($steps) > 0.75
-            ? "By what you have seen the control stands at “{$title($first)}”. What should happen next, and what proves it?"
-            : 'What you have seen fits several steps: '.implode(', ', array_map(fn (int|string $s) => "“{$title((string) $s)}”", array_slice(array_keys($steps), 0, 3))).'. Find out how far it gets.';
+            ? "By what you have seen the control stands at “{$title(
+                $first,
+            )}”. What should happen next, and what proves it?"
+            : 'What you have seen fits several steps: '.
+                    implode(
+                        ', ',
+                        array_map(
+                            fn (int|string $s) => "“{$title((string) $s)}”",
+                            array_slice(array_keys($steps), 0, 3),
+                        ),
+                    ).
+                    '. Find out how far it gets.';
     }
 
     /** In which circuit most of what is left lies. */
@@ -72,26 +82,38 @@ final readonly class Hint
         $of = $this->circuits($tracker);
         foreach ($tracker->suspects()->ranked() as $id => $share) {
             $part = explode(':', (string) $id)[0];
-            $circuits[$of[$part] ?? 'air, fuel and water'] = ($circuits[$of[$part] ?? 'air, fuel and water'] ?? 0.0) + $share;
+            $circuits[$of[$part] ?? 'air, fuel and water'] =
+                ($circuits[$of[$part] ?? 'air, fuel and water'] ?? 0.0) + $share;
         }
         arsort($circuits);
         $first = (string) array_key_first($circuits);
 
-        return sprintf('Most of what is left, %d %%, lies in %s.', (int) round(100 * $circuits[$first]), match ($first) {
-            'line' => 'the line-voltage circuit', 'control' => 'the control circuit', 'small' => 'the proving circuit: flame or millivolts', default => $first,
-        });
+        return sprintf(
+            'Most of what is left, %d %%, lies in %s.',
+            (int) round(100 * $circuits[$first]),
+            match ($first) {
+                'line' => 'the line-voltage circuit',
+                'control' => 'the control circuit',
+                'small' => 'the proving circuit: flame or millivolts',
+                default => $first,
+            },
+        );
     }
 
     private function reading(Tracker $tracker): string
     {
-        $best = (new BestReading($this->plan))->rank($tracker->candidates(), $tracker->suspects()->weights, 1)[0] ?? null;
+        $best =
+            (new BestReading($this->plan))->rank($tracker->candidates(), $tracker->suspects()->weights, 1)[0] ?? null;
 
         return $best === null || $best->bits <= AttemptReview::SETTLED_BITS
             ? 'Nothing within reach now tells much: open what is shut, or wait for the next step.'
             : ucfirst($best->said(new Wording($this->plan->model))).' would tell most just now.';
     }
 
-    /** @return array<string, string> line, control or small, by part and wire, from what stands in the likeliest suspects' circuits */
+    /**
+     * @return array<string, string> line, control or small, by part and wire,
+     *     from what stands in the likeliest suspects' circuits
+     */
     private function circuits(Tracker $tracker): array
     {
         $most = [];
@@ -104,6 +126,9 @@ final readonly class Hint
             }
         }
 
-        return array_map(fn (float $v) => $v > self::LINE_V ? 'line' : ($v > self::CONTROL_V ? 'control' : 'small'), $most);
+        return array_map(
+            fn (float $v) => $v > self::LINE_V ? 'line' : ($v > self::CONTROL_V ? 'control' : 'small'),
+            $most,
+        );
     }
 }

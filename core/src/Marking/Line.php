@@ -16,7 +16,14 @@ final readonly class Line
     /** @return array<string, mixed> */
     public function toArray(float $weight): array
     {
-        return ['id' => $this->id, 'title' => Rules::LINES[$this->id], 'share' => round($this->share, 3), 'weight' => $weight, 'points' => round($this->share * $weight, 1), 'why' => $this->why];
+        return [
+            'id' => $this->id,
+            'title' => Rules::LINES[$this->id],
+            'share' => round($this->share, 3),
+            'weight' => $weight,
+            'points' => round($this->share * $weight, 1),
+            'why' => $this->why,
+        ];
     }
 
     /** @return array{text: string, entry: int|null} */

@@ -13,12 +13,22 @@ final readonly class Mark
      * @param array<string, int> $hints how many were taken, by grade
      * @param array{hours: float, said: list<string>} $callBack what the customer says when the appliance has run on
      */
-    public function __construct(public array $lines, public string $verdict, public array $caps, public array $hints, public array $callBack, public Rules $rules) {}
+    public function __construct(
+        public array $lines,
+        public string $verdict,
+        public array $caps,
+        public array $hints,
+        public array $callBack,
+        public Rules $rules,
+    ) {}
 
     /** Of 100: what the lines come to, less what was paid for hints. */
     public function total(): float
     {
-        $shares = array_combine(array_map(fn (Line $l) => $l->id, $this->lines), array_map(fn (Line $l) => $l->share, $this->lines));
+        $shares = array_combine(
+            array_map(fn (Line $l) => $l->id, $this->lines),
+            array_map(fn (Line $l) => $l->share, $this->lines),
+        );
 
         return self::sum($shares, $this->rules->weights, $this->paid());
     }
@@ -63,7 +73,12 @@ final readonly class Mark
             'not_passed' => array_map(fn (string $cap) => Rules::CAPS[$cap], $this->caps),
             'hints' => ['taken' => $this->hints, 'points' => $this->paid()],
             'call_back' => $this->callBack,
-            'rules' => ['name' => $this->rules->name, 'version' => $this->rules->version, 'title' => $this->rules->title, 'pass_mark' => $this->rules->passMark],
+            'rules' => [
+                'name' => $this->rules->name,
+                'version' => $this->rules->version,
+                'title' => $this->rules->title,
+                'pass_mark' => $this->rules->passMark,
+            ],
             'lines' => array_map(fn (Line $l) => $l->toArray($this->rules->weights[$l->id]), $this->lines),
         ];
     }

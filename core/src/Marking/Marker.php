@@ -29,7 +29,12 @@ final readonly class Marker
         if ($last === null || $account->entries(['hand_back']) === []) {
             return new self($account, null);
         }
-        $sound = (new Tracker($account->plan, $account->faultSet->only(['healthy']), $account->seen->visit, $memory))->arrivals()['healthy']->state;
+        $sound = (new Tracker(
+            $account->plan,
+            $account->faultSet->only(['healthy']),
+            $account->seen->visit,
+            $memory,
+        ))->arrivals()['healthy']->state;
 
         return new self($account, CallbackSimulation::of($account->plan, $account->fault, $last, $sound, $memory));
     }
@@ -55,15 +60,29 @@ final readonly class Marker
             $hints[$grade] = ($hints[$grade] ?? 0) + 1;
         }
 
-        return new Mark($lines, $this->account->verdict(), array_values(array_intersect($rules->caps, $caps)), $hints, ['hours' => CallbackSimulation::HOURS, 'said' => $this->after === null ? [] : $this->after->said], $rules);
+        return new Mark(
+            $lines,
+            $this->account->verdict(),
+            array_values(array_intersect($rules->caps, $caps)),
+            $hints,
+            ['hours' => CallbackSimulation::HOURS, 'said' => $this->after === null ? [] : $this->after->said],
+            $rules,
+        );
     }
 
     /** @return array<string, Judge> by line */
     private function judges(): array
     {
         return [
-            'safety' => new Safety(), 'basics' => new Basics(), 'technique' => new Technique(), 'trace' => new Trace(), 'reasoning' => new Reasoning(),
-            'finding' => new Finding(), 'repair' => new Repair(), 'verify' => new Verify(), 'money' => new Money($this->after?->isCalledBack() ?? false),
+            'safety' => new Safety(),
+            'basics' => new Basics(),
+            'technique' => new Technique(),
+            'trace' => new Trace(),
+            'reasoning' => new Reasoning(),
+            'finding' => new Finding(),
+            'repair' => new Repair(),
+            'verify' => new Verify(),
+            'money' => new Money($this->after?->isCalledBack() ?? false),
         ];
     }
 }

@@ -49,7 +49,8 @@ final class ReadingTechnique
     /**
      * @param array<string, array{Bench, BenchState}> $candidates as they stand before the act
      * @param array<string, float> $weights
-     * @return array<string, string> sentence by flaw: live, series, mode, moment, isolation, ghost, chassis, floating, range, loose
+     * @return array<string, string> sentence by flaw: live, series, mode, moment, isolation, ghost, chassis, floating,
+     *     range, loose
      */
     public function of(Act $act, Reading $reading, array $candidates, array $weights): array
     {
@@ -66,7 +67,9 @@ final class ReadingTechnique
             return ['loose' => 'The display was not steady: a lead did not touch.'];
         }
         if ($reading->live) {
-            return $act->name === 'dial' ? [] : ['live' => 'Ohms were asked of a live circuit: the figure means nothing.'];
+            return $act->name === 'dial'
+                ? []
+                : ['live' => 'Ohms were asked of a live circuit: the figure means nothing.'];
         }
         $found = [];
         if ($mode->isSeries()) {
@@ -80,7 +83,9 @@ final class ReadingTechnique
             $found += $this->range($mode, $red, $black, $candidates);
         }
         if ($mode->wantsDead()) {
-            return $act->name === 'dial' ? $found : $found + $this->isolation($mode, $red, $black, $candidates, $weights);
+            return $act->name === 'dial'
+                ? $found
+                : $found + $this->isolation($mode, $red, $black, $candidates, $weights);
         }
         if ($act->name === 'dial') {
             return $found;
@@ -89,7 +94,10 @@ final class ReadingTechnique
             return $found + $this->mode($reading, $red, $black, $candidates);
         }
 
-        return $found + $this->moment($reading, $red, $black, $candidates) + $this->ghost($reading, $red, $black, $candidates, $weights) + $this->reference($red, $black, $candidates, $weights);
+        return $found +
+            $this->moment($reading, $red, $black, $candidates) +
+            $this->ghost($reading, $red, $black, $candidates, $weights) +
+            $this->reference($red, $black, $candidates, $weights);
     }
 
     /**
@@ -136,7 +144,9 @@ final class ReadingTechnique
         foreach ($this->solutions($candidates) as $s) {
             [$a, $b] = [$this->plan->places[$red], $this->plan->places[$black]];
             if ($s->acVolts($a, $b) > self::FED_V && abs($s->dcVolts($a, $b)) < 0.2 * $s->acVolts($a, $b)) {
-                return ['mode' => 'Volts DC were asked of a circuit that is fed with AC: it shows near nothing either way.'];
+                return [
+                    'mode' => 'Volts DC were asked of a circuit that is fed with AC: it shows near nothing either way.',
+                ];
             }
         }
 
@@ -162,7 +172,9 @@ final class ReadingTechnique
         }
         $stands = $this->cycle->stands($a, $b, self::FED_V);
 
-        return $stands === null ? [] : ['moment' => "At that moment nothing can stand there; in a sound start it does, $stands."];
+        return $stands === null
+            ? []
+            : ['moment' => "At that moment nothing can stand there; in a sound start it does, $stands."];
     }
 
     /**
@@ -178,15 +190,31 @@ final class ReadingTechnique
         if (Model::split($black)[0] !== $part || count($candidates) < 2) {
             return [];
         }
-        $ends = fn (string $place): array => array_merge(...array_values(array_map(
-            fn (Wire $w) => array_filter([$w->from === $place ? "{$w->id}.a" : null, $w->to === $place ? "{$w->id}.b" : null]),
-            $this->plan->model->wires(),
-        )));
+        $ends = fn (string $place): array => array_merge(
+            ...array_values(
+                array_map(
+                    fn (Wire $w) => array_filter([
+                        $w->from === $place ? "{$w->id}.a" : null,
+                        $w->to === $place ? "{$w->id}.b" : null,
+                    ]),
+                    $this->plan->model->wires(),
+                ),
+            ),
+        );
         $as = $this->ohms($mode, $red, $black, $candidates, $weights, []);
-        $alone = max($this->ohms($mode, $red, $black, $candidates, $weights, $ends($red)), $this->ohms($mode, $red, $black, $candidates, $weights, $ends($black)));
+        $alone = max(
+            $this->ohms($mode, $red, $black, $candidates, $weights, $ends($red)),
+            $this->ohms($mode, $red, $black, $candidates, $weights, $ends($black)),
+        );
 
         return $alone > $as + self::MORE_BITS
-            ? ['isolation' => sprintf('Something lies beside the part: with one of its ends lifted this would have told %.2f bits, so it tells %.2f.', $alone, $as)]
+            ? [
+                'isolation' => sprintf(
+                    'Something lies beside the part: with one of its ends lifted this would have told %.2f bits, so it tells %.2f.',
+                    $alone,
+                    $as,
+                ),
+            ]
             : [];
     }
 
@@ -195,8 +223,14 @@ final class ReadingTechnique
      * @param array<string, float> $weights
      * @param list<string> $lifted wire ends
      */
-    private function ohms(Mode $mode, string $red, string $black, array $candidates, array $weights, array $lifted): float
-    {
+    private function ohms(
+        Mode $mode,
+        string $red,
+        string $black,
+        array $candidates,
+        array $weights,
+        array $lifted,
+    ): float {
         $values = [];
         foreach ($candidates as $id => [$bench, $state]) {
             foreach ($lifted as $end) {
@@ -204,12 +238,20 @@ final class ReadingTechnique
                 $state = $state->withSlots(["$wire.body" => [$which => false]]);
             }
             $bench->machine()->load(null, null, 0.0);
-            $exact = Meter::exact($mode, $bench->machine()->solution($state), $this->plan->places[$red], $this->plan->places[$black]);
+            $exact = Meter::exact(
+                $mode,
+                $bench->machine()->solution($state),
+                $this->plan->places[$red],
+                $this->plan->places[$black],
+            );
             $bench->reconnect($candidates[$id][1]);
             $values[$id] = is_nan($exact) ? INF : $exact;
         }
 
-        return InformationGain::bits(InformationGain::bins($values, array_map(fn (float $v) => Meter::tolerance($mode, $v), $values)), $weights);
+        return InformationGain::bits(
+            InformationGain::bins($values, array_map(fn (float $v) => Meter::tolerance($mode, $v), $values)),
+            $weights,
+        );
     }
 
     /**
@@ -245,7 +287,14 @@ final class ReadingTechnique
             }
         }
 
-        return $asked === 0 ? [] : ['ghost' => sprintf('%s from a source that can carry nothing: at low impedance it falls to near nothing, and it was not checked.', $reading->text())];
+        return $asked === 0
+            ? []
+            : [
+                'ghost' => sprintf(
+                    '%s from a source that can carry nothing: at low impedance it falls to near nothing, and it was not checked.',
+                    $reading->text(),
+                ),
+            ];
     }
 
     /**
@@ -265,14 +314,23 @@ final class ReadingTechnique
         $found = ['chassis' => 'One lead stood on metal and not on the circuit\'s own common.'];
         [$part, $terminal] = Model::split($place);
         $worth = function (string $to) use ($place, $candidates, $weights): float {
-            $values = array_map(fn (Solution $s) => $s->acVolts($this->plan->places[$place], $this->plan->places[$to]), $this->solutions($candidates));
+            $values = array_map(
+                fn (Solution $s) => $s->acVolts($this->plan->places[$place], $this->plan->places[$to]),
+                $this->solutions($candidates),
+            );
 
-            return InformationGain::bits(InformationGain::bins($values, array_map(fn (float $v) => Meter::tolerance(Mode::VoltsAc, $v), $values)), $weights);
+            $tolerances = array_map(fn (float $v) => Meter::tolerance(Mode::VoltsAc, $v), $values);
+
+            return InformationGain::bits(InformationGain::bins($values, $tolerances), $weights);
         };
         $metal = $worth($on[0] ? $red : $black);
         foreach (array_keys($this->plan->model->kindOf($part)->terminals ?? []) as $other) {
-            if ($this->plan->model->kindOf($part)?->isLoadBetween($terminal, (string) $other) === true && $worth("$part.$other") > $metal + self::MORE_BITS) {
-                $found['floating'] = 'From there to metal it says little; across the part\'s own two terminals it would have told more.';
+            if (
+                $this->plan->model->kindOf($part)?->isLoadBetween($terminal, (string) $other) === true &&
+                $worth("$part.$other") > $metal + self::MORE_BITS
+            ) {
+                $found['floating'] =
+                    'From there to metal it says little; across the part\'s own two terminals it would have told more.';
                 break;
             }
         }
@@ -284,7 +342,8 @@ final class ReadingTechnique
     {
         [$part, $terminal] = Model::split($place);
 
-        return $this->plan->model->kindOf($part)?->isGround() === true || in_array($terminal, ['frame', 'metal', 'hood', 'GND', 'PE'], true);
+        return $this->plan->model->kindOf($part)?->isGround() === true ||
+            in_array($terminal, ['frame', 'metal', 'hood', 'GND', 'PE'], true);
     }
 
     /**

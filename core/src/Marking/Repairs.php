@@ -42,7 +42,10 @@ final class Repairs
             $this->spoiled[$entry] = true;
         }
         foreach ($this->plan->model->parts() as $part) {
-            if ($this->fault->in($part->id) === null && ($this->hasGoneAlong($state, $part->id) || $this->hasTripped($state, $part->id))) {
+            if (
+                $this->fault->in($part->id) === null &&
+                ($this->hasGoneAlong($state, $part->id) || $this->hasTripped($state, $part->id))
+            ) {
                 $this->symptoms[$part->id] = true;
             }
         }

@@ -7,18 +7,31 @@ namespace OddSpark\Marking;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Acts\Danger;
 
-/** House rules: what each line weighs, what a pass is, which school is followed. Named and versioned; an attempt keeps its version. */
+/**
+ * House rules: what each line weighs, what a pass is, which school is followed. Named and versioned; an attempt keeps
+ * its version.
+ */
 final readonly class Rules
 {
     /** Lines of a mark, in order, with their titles. */
     public const LINES = [
-        'safety' => 'Safety', 'basics' => 'Basics first', 'technique' => 'Technique', 'trace' => 'Trace', 'reasoning' => 'Reasoning',
-        'finding' => 'Finding', 'repair' => 'Repair', 'verify' => 'Verify and restore', 'money' => 'Time and money',
+        'safety' => 'Safety',
+        'basics' => 'Basics first',
+        'technique' => 'Technique',
+        'trace' => 'Trace',
+        'reasoning' => 'Reasoning',
+        'finding' => 'Finding',
+        'repair' => 'Repair',
+        'verify' => 'Verify and restore',
+        'money' => 'Time and money',
     ];
 
     /** What a mark cannot be passed with, whatever its sum. */
     public const CAPS = [
-        'unsafe' => 'an unsafe act was done', 'fault_left' => 'the fault is still in', 'guess' => 'the name was a guess, or out already', 'called_back' => 'the customer calls again',
+        'unsafe' => 'an unsafe act was done',
+        'fault_left' => 'the fault is still in',
+        'guess' => 'the name was a guess, or out already',
+        'called_back' => 'the customer calls again',
     ];
 
     /** What a trainee may have beside him. */
@@ -33,7 +46,8 @@ final readonly class Rules
      * @param list<string> $stops dangers that are stopped before they are done, ids of {@see Danger}
      * @param list<string> $barred acts that are not allowed at all, of {@see Catalogue::barrable}
      * @param list<string> $papers what may be looked up, of {@see PAPERS}
-     * @param array{cycle: bool, safeties: string, reading: bool, restore: bool} $verify what has to be done after the repair; safeties is none, one or each
+     * @param array{cycle: bool, safeties: string, reading: bool, restore: bool} $verify what has to be done after the
+     *     repair; safeties is none, one or each
      * @param array{minutes: float, parts: int, call_backs: int} $budget
      * @param array<string, float> $hints points that a hint costs, by grade
      */
@@ -63,7 +77,23 @@ final readonly class Rules
         if (($json['odd_spark_rules'] ?? null) !== 1) {
             throw new RulesError('/odd_spark_rules', 'Must be 1, the version of this format.');
         }
-        $known = ['odd_spark_rules', 'name', 'version', 'title', 'pass_mark', 'unsafe_never_passes', 'weights', 'not_passed', 'stops', 'barred', 'papers', 'schools', 'verify', 'budget', 'hints'];
+        $known = [
+            'odd_spark_rules',
+            'name',
+            'version',
+            'title',
+            'pass_mark',
+            'unsafe_never_passes',
+            'weights',
+            'not_passed',
+            'stops',
+            'barred',
+            'papers',
+            'schools',
+            'verify',
+            'budget',
+            'hints',
+        ];
         foreach (array_diff(array_keys($json), $known) as $key) {
             throw new RulesError("/$key", 'Not known here.');
         }
@@ -86,8 +116,13 @@ final readonly class Rules
         if (array_sum($weights) <= 0) {
             throw new RulesError('/weights', 'At least one line must weigh something.');
         }
-        $caps = $json['not_passed'] ?? (($json['unsafe_never_passes'] ?? false) ? ['unsafe'] : []);
-        $verify = ($json['verify'] ?? []) + ['cycle' => true, 'safeties' => 'none', 'reading' => false, 'restore' => true];
+        $caps = $json['not_passed'] ?? ($json['unsafe_never_passes'] ?? false ? ['unsafe'] : []);
+        $verify = ($json['verify'] ?? []) + [
+            'cycle' => true,
+            'safeties' => 'none',
+            'reading' => false,
+            'restore' => true,
+        ];
         if (! in_array($verify['safeties'], ['none', 'one', 'each'], true)) {
             throw new RulesError('/verify/safeties', 'Must be none, one or each.');
         }
@@ -100,15 +135,31 @@ final readonly class Rules
         $hints = ($json['hints'] ?? []) + ['where' => 3, 'circuit' => 6, 'reading' => 10];
 
         return new self(
-            $json['name'], $json['version'], $json['title'], self::number($json['pass_mark'] ?? null, '/pass_mark', 0, 100), $weights,
+            $json['name'],
+            $json['version'],
+            $json['title'],
+            self::number($json['pass_mark'] ?? null, '/pass_mark', 0, 100),
+            $weights,
             self::listed($caps, '/not_passed', array_keys(self::CAPS)),
             self::listed($json['stops'] ?? [], '/stops', array_keys(Danger::TEXT)),
             self::listed($json['barred'] ?? [], '/barred', array_keys(Catalogue::barrable())),
             self::listed($json['papers'] ?? array_keys(self::PAPERS), '/papers', array_keys(self::PAPERS)),
             Schools::of($json['schools'] ?? []),
-            ['cycle' => $verify['cycle'], 'safeties' => $verify['safeties'], 'reading' => $verify['reading'], 'restore' => $verify['restore']],
-            ['minutes' => self::number($budget['minutes'], '/budget/minutes', 1, 10000), 'parts' => (int) self::number($budget['parts'], '/budget/parts', 0, 100), 'call_backs' => (int) self::number($budget['call_backs'], '/budget/call_backs', 0, 100)],
-            array_combine(self::HINTS, array_map(fn (string $grade) => self::number($hints[$grade], "/hints/$grade", 0, 100), self::HINTS)),
+            [
+                'cycle' => $verify['cycle'],
+                'safeties' => $verify['safeties'],
+                'reading' => $verify['reading'],
+                'restore' => $verify['restore'],
+            ],
+            [
+                'minutes' => self::number($budget['minutes'], '/budget/minutes', 1, 10000),
+                'parts' => (int) self::number($budget['parts'], '/budget/parts', 0, 100),
+                'call_backs' => (int) self::number($budget['call_backs'], '/budget/call_backs', 0, 100),
+            ],
+            array_combine(
+                self::HINTS,
+                array_map(fn (string $grade) => self::number($hints[$grade], "/hints/$grade", 0, 100), self::HINTS),
+            ),
         );
     }
 
@@ -116,9 +167,20 @@ final readonly class Rules
     public function toArray(): array
     {
         return [
-            'odd_spark_rules' => 1, 'name' => $this->name, 'version' => $this->version, 'title' => $this->title,
-            'pass_mark' => $this->passMark, 'weights' => $this->weights, 'not_passed' => $this->caps, 'stops' => $this->stops, 'barred' => $this->barred, 'papers' => $this->papers,
-            'schools' => $this->schools->toArray(), 'verify' => $this->verify, 'budget' => $this->budget, 'hints' => $this->hints,
+            'odd_spark_rules' => 1,
+            'name' => $this->name,
+            'version' => $this->version,
+            'title' => $this->title,
+            'pass_mark' => $this->passMark,
+            'weights' => $this->weights,
+            'not_passed' => $this->caps,
+            'stops' => $this->stops,
+            'barred' => $this->barred,
+            'papers' => $this->papers,
+            'schools' => $this->schools->toArray(),
+            'verify' => $this->verify,
+            'budget' => $this->budget,
+            'hints' => $this->hints,
         ];
     }
 

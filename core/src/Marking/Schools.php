@@ -9,15 +9,37 @@ final readonly class Schools
 {
     /** The ways, each with its words; the first is taken where nothing is said. */
     public const CHOICES = [
-        'start' => ['any' => 'anywhere among the basics', 'thermostat' => 'at the thermostat: is there a call?', 'supply' => 'at breaker and switch', 'lamp' => 'at the control\'s lamp and its card'],
-        'reference' => ['any_metal' => 'any chassis metal or ground screw', 'own_common' => 'the circuit\'s own common or neutral only'],
-        'limit_test' => ['either' => 'either way', 'ohms_dead' => 'continuity with the power off', 'volts' => 'volts to common on both sides'],
-        'valve_test' => ['either' => 'either way', 'amps_first' => 'amps first', 'volts_first' => 'volts across its terminals first'],
+        'start' => [
+            'any' => 'anywhere among the basics',
+            'thermostat' => 'at the thermostat: is there a call?',
+            'supply' => 'at breaker and switch',
+            'lamp' => 'at the control\'s lamp and its card',
+        ],
+        'reference' => [
+            'any_metal' => 'any chassis metal or ground screw',
+            'own_common' => 'the circuit\'s own common or neutral only',
+        ],
+        'limit_test' => [
+            'either' => 'either way',
+            'ohms_dead' => 'continuity with the power off',
+            'volts' => 'volts to common on both sides',
+        ],
+        'valve_test' => [
+            'either' => 'either way',
+            'amps_first' => 'amps first',
+            'volts_first' => 'volts across its terminals first',
+        ],
         'safety_jumper' => ['never' => 'never', 'supervised' => 'a short test, taken out at once'],
         'valve_jumper' => ['never' => 'never', 'watched' => 'a short test with the burner watched'],
         'flue_aside' => ['never' => 'never: measure the draught', 'one_trial' => 'one trial'],
-        'rod_replacement' => ['either' => 'cleaned or replaced', 'damaged_only' => 'replaced only when bent, thin or cracked'],
-        'after_short' => ['part_then_test' => 'the failed part, then test', 'look_further' => 'look for what else, before power'],
+        'rod_replacement' => [
+            'either' => 'cleaned or replaced',
+            'damaged_only' => 'replaced only when bent, thin or cracked',
+        ],
+        'after_short' => [
+            'part_then_test' => 'the failed part, then test',
+            'look_further' => 'look for what else, before power',
+        ],
     ];
 
     /**

@@ -16,7 +16,14 @@ final readonly class Step
      * @param float $watched bits that were gained by watching what it was put to, up to the next entry
      * @param array<string, string> $flaws what was wrong with a reading, in words, by id of {@see ReadingTechnique}
      */
-    public function __construct(public Suspects $before, public Suspects $after, public array $best, public float $worth, public float $watched, public array $flaws) {}
+    public function __construct(
+        public Suspects $before,
+        public Suspects $after,
+        public array $best,
+        public float $worth,
+        public float $watched,
+        public array $flaws,
+    ) {}
 
     /** Bits that the entry did gain. */
     public function gained(): float

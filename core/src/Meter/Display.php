@@ -66,18 +66,38 @@ final readonly class Display
             return $this;
         }
 
-        return new self($this->value, $this->since, $this->before, true, min($this->least ?? $this->value, $this->value), max($this->most ?? $this->value, $this->value));
+        return new self(
+            $this->value,
+            $this->since,
+            $this->before,
+            true,
+            min($this->least ?? $this->value, $this->value),
+            max($this->most ?? $this->value, $this->value),
+        );
     }
 
-    /** @return array{value: float|string|null, since: int, before: float|null, keeping: bool, least: float|null, most: float|null} plain data, for {@see fromArray} */
+    /**
+     * @return array{value: float|string|null, since: int, before: float|null, keeping: bool, least: float|null,
+     *     most: float|null} plain data, for {@see fromArray}
+     */
     public function toArray(): array
     {
-        $value = $this->value === null ? null : (is_nan($this->value) ? 'live' : (is_infinite($this->value) ? 'open' : $this->value));
+        $value =
+            $this->value === null
+                ? null
+                : (is_nan($this->value)
+                    ? 'live'
+                    : (is_infinite($this->value)
+                        ? 'open'
+                        : $this->value));
 
         return ['value' => $value] + get_object_vars($this);
     }
 
-    /** @param array{value: float|int|string|null, since: int, before: float|int|null, keeping: bool, least: float|int|null, most: float|int|null} $array from {@see toArray} */
+    /**
+     * @param array{value: float|int|string|null, since: int, before: float|int|null, keeping: bool,
+     *     least: float|int|null, most: float|int|null} $array from {@see toArray}
+     */
     public static function fromArray(array $array): self
     {
         $array['value'] = match ($array['value']) {

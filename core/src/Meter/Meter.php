@@ -41,7 +41,9 @@ final class Meter
             Mode::Milliamps => $s->dcVolts($red, $black) / Mode::BURDEN_OHM['ma'] * 1e3,
             Mode::Amps => $s->acVolts($red, $black) / Mode::BURDEN_OHM['aac'],
             Mode::Ohms, Mode::Beep => Ohmmeter::ohms($mode, $s, $red, $black),
-            Mode::Microfarads => abs($s->dcVolts($red, $black)) > self::LIVE_V ? NAN : self::microfarads($s, $red, $black),
+            Mode::Microfarads => abs($s->dcVolts($red, $black)) > self::LIVE_V
+                ? NAN
+                : self::microfarads($s, $red, $black),
             Mode::Hertz => $s->acVolts($red, $black) >= self::COUNTS_FROM_V ? $s->hertz() : 0.0,
         };
     }
@@ -53,8 +55,13 @@ final class Meter
      * @param float|null $range chosen by hand, as its largest figure; null to let the meter choose
      * @param bool $low with a battery that is nearly flat
      */
-    public static function show(Scale $mode, float $exact, ?int $seed = null, ?float $range = null, bool $low = false): Reading
-    {
+    public static function show(
+        Scale $mode,
+        float $exact,
+        ?int $seed = null,
+        ?float $range = null,
+        bool $low = false,
+    ): Reading {
         $specification = $mode->specification();
         if (is_nan($exact)) {
             return new Reading($mode, INF, 1.0, true, low: $low);
@@ -65,7 +72,10 @@ final class Meter
         $step = $specification->step($exact, $range);
         $u = $seed === null ? 0.0 : crc32("$seed") / 0xFFFFFFFF * 2 - 1;
         // noise well inside the accuracy class
-        $exact += 0.4 * $u * ($specification->share * abs($exact) * 0.25 + ($exact == 0.0 ? 0 : $specification->counts * $step));
+        $exact +=
+            0.4 *
+            $u *
+            ($specification->share * abs($exact) * 0.25 + ($exact == 0.0 ? 0 : $specification->counts * $step));
         if ($low) {
             $exact *= 1 + self::LOW_BATTERY * (0.75 + 0.25 * $u);
         }
@@ -84,7 +94,13 @@ final class Meter
             return $shown->live === is_nan($exact);
         }
 
-        return self::close($shown->mode, $shown->value, $exact, $shown->step, $shown->low ? self::LOW_BATTERY * 1.05 : 0.0);
+        return self::close(
+            $shown->mode,
+            $shown->value,
+            $exact,
+            $shown->step,
+            $shown->low ? self::LOW_BATTERY * 1.05 : 0.0,
+        );
     }
 
     /** Whether the smallest and largest figure that were kept could have come from these. */
@@ -95,7 +111,8 @@ final class Meter
         }
         $slack = $shown->low ? self::LOW_BATTERY * 1.05 : 0.0;
 
-        return self::close($shown->mode, $shown->least, $least, 0.0, $slack) && self::close($shown->mode, (float) $shown->most, $most, 0.0, $slack);
+        return self::close($shown->mode, $shown->least, $least, 0.0, $slack) &&
+            self::close($shown->mode, (float) $shown->most, $most, 0.0, $slack);
     }
 
     /**
@@ -118,9 +135,14 @@ final class Meter
         $specification = $mode->specification();
         if (is_infinite($shown)) {
             // over the range: of the mode, or of the one chosen by hand, which its step tells
-            $top = $step < 1.0 || $mode !== Mode::Ohms ? min($specification->top, $step >= 1.0 ? INF : $step * Specification::COUNTS) : $specification->top;
+            $top =
+                $step < 1.0 || $mode !== Mode::Ohms
+                    ? min($specification->top, $step >= 1.0 ? INF : $step * Specification::COUNTS)
+                    : $specification->top;
 
-            return abs($exact) * (1 + 2 * $specification->scatter + $specification->share + $slack) + $specification->hum >= min($top, $specification->top);
+            return abs($exact) * (1 + 2 * $specification->scatter + $specification->share + $slack) +
+                $specification->hum >=
+                min($top, $specification->top);
         }
         if (is_infinite($exact)) {
             return abs($shown) >= $specification->top * (1 - 2 * $specification->scatter - $specification->share);

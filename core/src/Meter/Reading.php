@@ -26,7 +26,10 @@ final readonly class Reading
         public ?float $most = null,
     ) {}
 
-    /** @return array<string, mixed> mode, value (null is OL), step, live, text; unsteady, low, least, most when there is something to say */
+    /**
+     * @return array<string, mixed> mode, value (null is OL), step, live, text; unsteady, low, least,
+     *     most when there is something to say
+     */
     public function toArray(): array
     {
         return [

@@ -35,7 +35,9 @@ final readonly class Specification
         public int $settles,
     ) {}
 
-    /** The step of the display for a figure: of its range when it is chosen by hand, else of the lowest that holds it. */
+    /**
+     * The step of the display for a figure: of its range when it is chosen by hand, else of the lowest that holds it.
+     */
     public function step(float $value, ?float $range = null): float
     {
         return ($range ?? $this->range($value)) / self::COUNTS;

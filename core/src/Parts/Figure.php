@@ -17,7 +17,12 @@ final readonly class Figure
 
     public const DEGREES = '@degrees';
 
-    public function __construct(public string $key, public string $unit, public ?float $least = null, public ?float $most = null) {}
+    public function __construct(
+        public string $key,
+        public string $unit,
+        public ?float $least = null,
+        public ?float $most = null,
+    ) {}
 
     /** @return array{float, float} how far it may be set where this is usual */
     public function range(float $usual): array
@@ -33,6 +38,8 @@ final readonly class Figure
     /** As it is said: without the unit that its key ends in. */
     public function label(): string
     {
-        return trim(str_replace('_', ' ', (string) preg_replace('/_(ohm|s|ms|f|v|amps|volts|microfarad)$/', '', $this->key)));
+        return trim(
+            str_replace('_', ' ', (string) preg_replace('/_(ohm|s|ms|f|v|amps|volts|microfarad)$/', '', $this->key)),
+        );
     }
 }

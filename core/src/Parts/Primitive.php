@@ -46,7 +46,8 @@ abstract class Primitive
      * What it puts into the network: branches and windings by the names of its terminals.
      *
      * @param array<string, mixed> $spec as in the kind's document
-     * @return array{branches?: list<array{string, string}>, windings?: list<array{string, string, string, string}>, flames?: list<array{string, string}>}
+     * @return array{branches?: list<array{string, string}>, windings?: list<array{string, string, string, string}>,
+     *     flames?: list<array{string, string}>}
      */
     public static function joins(array $spec): array
     {

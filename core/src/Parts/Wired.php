@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace OddSpark\Parts;
 
 /**
- * What a primitive is to the wiring, as documented: a load, a switch, a joint, a supply, a ground. Terminals are those of its part.
+ * What a primitive is to the wiring, as documented: a load, a switch, a joint, a supply, a ground. Terminals are those
+ * of its part.
  */
 final readonly class Wired
 {
@@ -17,7 +18,8 @@ final readonly class Wired
     /**
      * @param string $a of a supply, its hot side
      * @param string $b of a supply, its return
-     * @param string $class of a supply: line, control, millivolt, battery (within a part) or sensing (a control reads the ohms of what hangs there)
+     * @param string $class of a supply: line, control, millivolt, battery (within a part) or sensing (a control reads
+     *     the ohms of what hangs there)
      * @param float $volts of a supply, effective
      * @param string $title of a supply: what it is called after its part
      */

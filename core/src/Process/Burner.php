@@ -20,12 +20,23 @@ use OddSpark\Parts\Surroundings;
  */
 final class Burner extends Primitive implements Burns
 {
-    public const GIVEN = ['ways' => 'ids', 'igniter' => 'id?', 'lights_at_f' => 'number?', 'lit_by' => 'conditions?', 'lights_in_s' => 'number', 'least' => 'number', 'carries_in_s' => 'number?', 'carries_by' => 'ids?', 'input_btu_h' => 'number?'];
+    public const GIVEN = [
+        'ways' => 'ids',
+        'igniter' => 'id?',
+        'lights_at_f' => 'number?',
+        'lit_by' => 'conditions?',
+        'lights_in_s' => 'number',
+        'least' => 'number',
+        'carries_in_s' => 'number?',
+        'carries_by' => 'ids?',
+        'input_btu_h' => 'number?',
+    ];
 
     private const SMELT_AFTER = 1500;
 
     /**
-     * @param array<string, mixed> $p ways: from the meter to the ports, least: share of gas that burns; igniter: heater id
+     * @param array<string, mixed> $p ways: from the meter to the ports, least: share of gas that burns; igniter: heater
+     *     id
      *     and lights_at_f, or lit_by: list of {@see Condition}, any of which lights it; lights_in_s;
      *     carries_in_s: until the flame has run from the first burner to the last, carries_by: what it runs along;
      *     input_btu_h: what it burns
@@ -37,22 +48,40 @@ final class Burner extends Primitive implements Burns
         if ($slot['lit']) {
             return new Reason('burns.');
         }
-        $shut = array_values(array_filter($spec['ways'], fn (string $way) => ($now->follow($way, 'free') ?? 1.0) < Way::FREE));
+        $shut = array_values(
+            array_filter($spec['ways'], fn (string $way) => ($now->follow($way, 'free') ?? 1.0) < Way::FREE),
+        );
         if ($shut !== []) {
             return new Reason('has no fuel.', $shut);
         }
 
-        return new Reason('has fuel, and nothing lights it.', [...(isset($spec['igniter']) ? [$spec['igniter']] : []), ...array_column($spec['lit_by'] ?? [], 'by')]);
+        return new Reason('has fuel, and nothing lights it.', [
+            ...isset($spec['igniter']) ? [$spec['igniter']] : [],
+            ...array_column($spec['lit_by'] ?? [], 'by'),
+        ]);
     }
 
     public function initial(): array
     {
-        return ['gas' => false, 'lit' => false, 'due' => null, 'since' => 0, 'smelt' => false, 'carried' => false, 'raw' => 0];
+        return [
+            'gas' => false,
+            'lit' => false,
+            'due' => null,
+            'since' => 0,
+            'smelt' => false,
+            'carried' => false,
+            'raw' => 0,
+        ];
     }
 
     public function follows(): array
     {
-        return [...$this->p['ways'], ...($this->p['carries_by'] ?? []), ...(isset($this->p['igniter']) ? [$this->p['igniter']] : []), ...Condition::followed($this->p['lit_by'] ?? [])];
+        return [
+            ...$this->p['ways'],
+            ...$this->p['carries_by'] ?? [],
+            ...isset($this->p['igniter']) ? [$this->p['igniter']] : [],
+            ...Condition::followed($this->p['lit_by'] ?? []),
+        ];
     }
 
     public function react(array $slot, Surroundings $now): array
@@ -69,14 +98,22 @@ final class Burner extends Primitive implements Burns
             $slot = ['gas' => true, 'since' => $now->tick] + $slot;
         }
         if ($slot['lit']) {
-            return $slot['carried'] || $slot['due'] === null || $now->tick < $slot['due'] ? $slot : ['carried' => $this->carries($now), 'due' => null] + $slot;
+            return $slot['carried'] || $slot['due'] === null || $now->tick < $slot['due']
+                ? $slot
+                : ['carried' => $this->carries($now), 'due' => null] + $slot;
         }
         if ($this->meetsFire($now)) {
             $slot['due'] ??= $now->tick + (int) (1000 * $this->p['lights_in_s']);
             if ($now->tick >= $slot['due']) {
                 $carries = (int) round(1000 * ($this->p['carries_in_s'] ?? 0));
 
-                return ['lit' => true, 'raw' => 0, 'due' => $carries > 0 ? $now->tick + $carries : null, 'smelt' => false, 'carried' => $carries === 0] + $slot;
+                return [
+                    'lit' => true,
+                    'raw' => 0,
+                    'due' => $carries > 0 ? $now->tick + $carries : null,
+                    'smelt' => false,
+                    'carried' => $carries === 0,
+                ] + $slot;
             }
         } else {
             $slot['due'] = null;

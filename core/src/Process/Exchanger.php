@@ -15,7 +15,18 @@ use OddSpark\Trade\Units;
  */
 final class Exchanger extends Settling
 {
-    public const GIVEN = ['start' => 'number?', 'room_f' => 'number', 'burner' => 'id', 'blower' => 'id', 'ways' => 'ids', 'gas_ways' => 'ids?', 'btu_h' => 'number', 'cfm' => 'number', 'jacket_btu_h_f' => 'number', 'btu_f' => 'number'];
+    public const GIVEN = [
+        'start' => 'number?',
+        'room_f' => 'number',
+        'burner' => 'id',
+        'blower' => 'id',
+        'ways' => 'ids',
+        'gas_ways' => 'ids?',
+        'btu_h' => 'number',
+        'cfm' => 'number',
+        'jacket_btu_h_f' => 'number',
+        'btu_f' => 'number',
+    ];
 
     public function follows(): array
     {

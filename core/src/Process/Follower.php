@@ -12,9 +12,17 @@ use OddSpark\Trade\Response;
 /** A place that is warmed by another and lags behind it: the limit's disc in the plenum, °F. Slot: course, leader. */
 final class Follower extends Primitive
 {
-    public const GIVEN = ['start' => 'number', 'leader' => 'id', 'gain' => 'number', 'around' => 'number', 'tau_s' => 'number'];
+    public const GIVEN = [
+        'start' => 'number',
+        'leader' => 'id',
+        'gain' => 'number',
+        'around' => 'number',
+        'tau_s' => 'number',
+    ];
 
-    /** @param array<string, mixed> $p leader: process id, gain, around: value at which gain has no effect, tau_s, start */
+    /**
+     * @param array<string, mixed> $p leader: process id, gain, around: value at which gain has no effect, tau_s, start
+     */
     public function __construct(private readonly array $p, Fittings $f) {}
 
     public function initial(): array
@@ -36,7 +44,14 @@ final class Follower extends Primitive
         $gain = $this->p['gain'];
 
         return [
-            'course' => Response::behind($now->tick, Response::at($slot['course'], $now->tick), $leader, $this->p['around'] * (1 - $gain), $gain, $this->p['tau_s']),
+            'course' => Response::behind(
+                $now->tick,
+                Response::at($slot['course'], $now->tick),
+                $leader,
+                $this->p['around'] * (1 - $gain),
+                $gain,
+                $this->p['tau_s'],
+            ),
             'leader' => $leader,
         ];
     }

@@ -7,10 +7,19 @@ namespace OddSpark\Process;
 use OddSpark\Parts\Condition;
 use OddSpark\Parts\Surroundings;
 
-/** A pressure that stands while what makes it runs and what leads to it is open: at the manifold, at an oil pump. Slot: course, aim. */
+/**
+ * A pressure that stands while what makes it runs and what leads to it is open: at the manifold, at an oil pump. Slot:
+ * course, aim.
+ */
 final class Pressure extends Settling
 {
-    public const GIVEN = ['start' => 'number?', 'set' => 'number', 'if' => 'conditions?', 'ways' => 'ids?', 'tau_s' => 'number?'];
+    public const GIVEN = [
+        'start' => 'number?',
+        'set' => 'number',
+        'if' => 'conditions?',
+        'ways' => 'ids?',
+        'tau_s' => 'number?',
+    ];
 
     public function follows(): array
     {
@@ -22,6 +31,9 @@ final class Pressure extends Settling
     {
         $on = Condition::allHold($this->p['if'] ?? [], $now);
 
-        return [$on ? round($this->p['set'] * $this->free($now, $this->p['ways'] ?? []), 4) : 0.0, $this->p['tau_s'] ?? 0.3];
+        return [
+            $on ? round($this->p['set'] * $this->free($now, $this->p['ways'] ?? []), 4) : 0.0,
+            $this->p['tau_s'] ?? 0.3,
+        ];
     }
 }

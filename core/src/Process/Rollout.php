@@ -9,7 +9,15 @@ use OddSpark\Parts\Surroundings;
 /** Heat in front of the burners, °F: little while the flame stays in, much when it rolls out. */
 final class Rollout extends Settling
 {
-    public const GIVEN = ['start' => 'number', 'burner' => 'id', 'blower' => 'id', 'wall' => 'id', 'in_place_f' => 'number', 'rolled_out_f' => 'number', 'tau_s' => 'number'];
+    public const GIVEN = [
+        'start' => 'number',
+        'burner' => 'id',
+        'blower' => 'id',
+        'wall' => 'id',
+        'in_place_f' => 'number',
+        'rolled_out_f' => 'number',
+        'tau_s' => 'number',
+    ];
 
     public function follows(): array
     {

@@ -9,7 +9,10 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Trade\Response;
 
-/** A process value that settles towards a target with a time constant, both set by the state of the rest. Slot: course, aim. */
+/**
+ * A process value that settles towards a target with a time constant, both set by the state of the rest. Slot: course,
+ * aim.
+ */
 abstract class Settling extends Primitive
 {
     /** @param array<string, mixed> $p start: value at the beginning, and what the element needs */

@@ -29,8 +29,8 @@ final class Store extends Primitive implements HoldsHeat
     private const LEAST = 0.3;
 
     /**
-     * @param array<string, mixed> $p start; holds: capacity; gains: list of {gives, if: list of {@see Condition}, ways};
-     *     loses: list of {per_degree, to: degrees or process id, if, ways}
+     * @param array<string, mixed> $p start; holds: capacity; gains: list of {gives, if: list of {@see Condition},
+     *     ways}; loses: list of {per_degree, to: degrees or process id, if, ways}
      */
     public function __construct(private readonly array $p, Fittings $f) {}
 
@@ -65,9 +65,16 @@ final class Store extends Primitive implements HoldsHeat
             if (is_string($to)) {
                 $there = $now->value($to);
                 $kept = $slot['sampled'][$i] ?? null;
-                $sampled[$i] = $kept !== null && abs($there - $kept[0]) < $kept[1] - 1e-6
-                    ? $kept
-                    : [round($there, 3), max(self::LEAST, round(self::SHARE * abs($there - Response::at($slot['course'], $now->tick)), 2))];
+                $sampled[$i] =
+                    $kept !== null && abs($there - $kept[0]) < $kept[1] - 1e-6
+                        ? $kept
+                        : [
+                            round($there, 3),
+                            max(
+                                self::LEAST,
+                                round(self::SHARE * abs($there - Response::at($slot['course'], $now->tick)), 2),
+                            ),
+                        ];
                 $to = $sampled[$i][0];
             }
             $gain += $g * $to;
@@ -77,7 +84,10 @@ final class Store extends Primitive implements HoldsHeat
         if ($aim === $slot['aim'] && $sampled === $slot['sampled']) {
             return $slot;
         }
-        $course = $aim === $slot['aim'] ? $slot['course'] : Response::towards($now->tick, Response::at($slot['course'], $now->tick), ...$aim);
+        $course =
+            $aim === $slot['aim']
+                ? $slot['course']
+                : Response::towards($now->tick, Response::at($slot['course'], $now->tick), ...$aim);
 
         return ['course' => $course, 'aim' => $aim, 'sampled' => $sampled];
     }

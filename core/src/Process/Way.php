@@ -17,7 +17,13 @@ final class Way extends Primitive
     /** From here on enough goes through that it does not count as shut. */
     public const FREE = 0.3;
 
-    public const GIVEN = ['all' => 'conditions?', 'any' => 'conditions?', 'share' => 'number?', 'passes' => 'number?', 'stuck' => 'text?'];
+    public const GIVEN = [
+        'all' => 'conditions?',
+        'any' => 'conditions?',
+        'share' => 'number?',
+        'passes' => 'number?',
+        'stuck' => 'text?',
+    ];
 
     /** @var list<array<string, mixed>> */
     private readonly array $all;
@@ -27,7 +33,10 @@ final class Way extends Primitive
 
     private readonly float $share;
 
-    /** @param array<string, mixed> $p all, any: {@see Condition}s; share: how free it is then (1); passes: what leaks by when shut (0); stuck: open | shut */
+    /**
+     * @param array<string, mixed> $p all, any: {@see Condition}s; share: how free it is then (1); passes: what
+     *     leaks by when shut (0); stuck: open | shut
+     */
     public function __construct(private readonly array $p, Fittings $f)
     {
         $this->all = $p['all'] ?? [];

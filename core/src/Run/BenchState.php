@@ -8,7 +8,8 @@ use OddSpark\Meter\Display;
 use OddSpark\Meter\Mode;
 
 /**
- * A person before an appliance at a moment: how the appliance stands, what he has done to it, and what he has in his hands.
+ * A person before an appliance at a moment: how the appliance stands, what he has done to it, and what he has in his
+ * hands.
  *
  * Written and read again by {@see toArray} and {@see fromArray}, and nowhere else.
  */
@@ -29,7 +30,8 @@ final readonly class BenchState extends MachineState
      * @param list<string> $mended parts
      * @param array<string, mixed> $fitted parameters of what was put in, by their path
      * @param list<array{string, string}> $jumpers places, of those that are known
-     * @param list<array{string, string}> $earlier of those that somebody else left: what has not been noticed yet, and wires on a wrong place
+     * @param list<array{string, string}> $earlier of those that somebody else left: what has not been noticed yet, and
+     *     wires on a wrong place
      * @param int $raw trials without a light up to the arrival, or to when it was last said
      * @param array<string, int> $resets how often each part was reset since something was last mended
      * @param list<string> $unsaid dangers that came up and have not been said yet

@@ -37,7 +37,10 @@ final class Build
     /** @var array<string, Primitive> those that change the circuit as they run */
     public array $varying = [];
 
-    /** @var array<string, Primitive> those that seldom change it: wires with ends to lift, protectors, charges; a change of theirs changes what the states have in common */
+    /**
+     * @var array<string, Primitive> those that seldom change it: wires with ends to lift, protectors,
+     *     charges; a change of theirs changes what the states have in common
+     */
     public array $seldom = [];
 
     /** With every primitive as it is at first. */
@@ -94,7 +97,10 @@ final class Build
                 }
                 $at = $value;
                 unset($at);
-                if ($entry['branches'] !== [] && ! in_array($keys, Primitives::TYPES[$entry['type']]::MECHANICAL, true)) {
+                if (
+                    $entry['branches'] !== [] &&
+                    ! in_array($keys, Primitives::TYPES[$entry['type']]::MECHANICAL, true)
+                ) {
                     $key[] = "$id.$keys=".json_encode($value);
                 }
             }
@@ -113,7 +119,16 @@ final class Build
     private function put(string $id, array $entry, array $spec): void
     {
         $class = Primitives::TYPES[$entry['type']];
-        $p = new $class($spec, new Fittings($entry['nodes'], $entry['branches'], $entry['windings'], $entry['flames'], 2 * M_PI * $this->plan->hertz));
+        $p = new $class(
+            $spec,
+            new Fittings(
+                $entry['nodes'],
+                $entry['branches'],
+                $entry['windings'],
+                $entry['flames'],
+                2 * M_PI * $this->plan->hertz,
+            ),
+        );
         $this->primitives[$id] = $p;
         if ($class::LIVE) {
             $this->live[$id] = $p;

@@ -52,7 +52,9 @@ final class Machine
     /** @var array{int, int, float}|null nodes and siemens of a meter on the circuit */
     private ?array $load = null;
 
-    /** @var array<string, array<string, mixed>> slots of the state that was settled last, with what it is electrically */
+    /**
+     * @var array<string, array<string, mixed>> slots of the state that was settled last, with what it is electrically
+     */
     private array $standing = [];
 
     private string $standingKey = '';
@@ -129,7 +131,11 @@ final class Machine
         }
         $common = $this->common($state->slots);
 
-        return $this->solved($state->slots, $this->build->key.$common.implode(',', $this->pieces($state->slots)), $common);
+        return $this->solved(
+            $state->slots,
+            $this->build->key.$common.implode(',', $this->pieces($state->slots)),
+            $common,
+        );
     }
 
     /**
@@ -177,7 +183,10 @@ final class Machine
      */
     public function key(MachineState $state): string
     {
-        return $this->build->key.$this->common($state->slots).implode(',', $this->pieces($state->slots)).implode('', array_map(fn (array $j) => "#$j[0]:$j[1]", $this->jumpers));
+        return $this->build->key.
+            $this->common($state->slots).
+            implode(',', $this->pieces($state->slots)).
+            implode('', array_map(fn (array $j) => "#$j[0]:$j[1]", $this->jumpers));
     }
 
     /**
@@ -241,7 +250,10 @@ final class Machine
         $base = $this->memory->find($key);
         if ($base === null) {
             $values = $this->valuesOf($slots);
-            $static = $this->memory->common($this->build->key.$common, fn () => new StaticPart($this->plan->network()->topology, $values));
+            $static = $this->memory->common(
+                $this->build->key.$common,
+                fn () => new StaticPart($this->plan->network()->topology, $values),
+            );
             $base = $this->memory->keep($key, Solution::of($this->plan->network(), $values, $static));
         }
         foreach ($this->load === null ? $this->jumpers : [...$this->jumpers, $this->load] as [$a, $b, $g]) {
@@ -265,7 +277,12 @@ final class Machine
         $pieces = $stands ? $this->standingPieces : $this->pieces($state->slots);
         $common = $stands ? $this->standingCommon : $this->common($state->slots);
         $stood = $onlyCircuit && $stands;
-        [$state, $touched] = $this->react($state, array_keys($onlyCircuit ? $this->circuitReaders : $this->live), $common, $pieces);
+        [$state, $touched] = $this->react(
+            $state,
+            array_keys($onlyCircuit ? $this->circuitReaders : $this->live),
+            $common,
+            $pieces,
+        );
         if ($stood) {
             $this->stand($state, $common, $pieces, $this->dueAfter($state, $touched, $this->standingDue));
         }

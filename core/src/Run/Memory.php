@@ -28,7 +28,8 @@ final class Memory
 
     /**
      * @param int $most solutions that are kept
-     * @param int|null $mostMoments at which something may happen in all runs that share it, where somebody waits for them; null for any number
+     * @param int|null $mostMoments at which something may happen in all runs that share it, where somebody waits for
+     *     them; null for any number
      */
     public function __construct(private readonly int $most = 4000, private readonly ?int $mostMoments = null) {}
 

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace OddSpark\Run;
 
-/** A whole file for a general-purpose simulator: a heading, every place by its node, the netlist, and what is to be solved. */
+/**
+ * A whole file for a general-purpose simulator: a heading, every place by its node, the netlist, and what is to be
+ * solved.
+ */
 final class SpiceDeck
 {
     /**
@@ -13,8 +16,13 @@ final class SpiceDeck
      * @param float $at seconds after the arrival
      * @param bool $transient in time, with the flame as two slopes, rather than .op and .ac of the linear network
      */
-    public static function of(Machine $machine, BenchState $state, string $of, float $at, bool $transient = false): string
-    {
+    public static function of(
+        Machine $machine,
+        BenchState $state,
+        string $of,
+        float $at,
+        bool $transient = false,
+    ): string {
         $plan = $machine->plan;
         $text = sprintf("* %s, %s, at %.3f s; every place of a node is named here\n", $plan->model->name(), $of, $at);
         $names = $plan->nodeNames();
@@ -23,8 +31,11 @@ final class SpiceDeck
         }
         $netlist = $machine->netlist($state);
 
-        return $text.($transient
-            ? $netlist->transient().sprintf(".tran %.3g 0.5 0.4 %.3g\n.end\n", 1 / $plan->hertz / 200, 1 / $plan->hertz / 200)
-            : $netlist->linear($machine->solution($state)).sprintf(".op\n.ac lin 1 %g %g\n.end\n", $plan->hertz, $plan->hertz));
+        return $text.
+            ($transient
+                ? $netlist->transient().
+                    sprintf(".tran %.3g 0.5 0.4 %.3g\n.end\n", 1 / $plan->hertz / 200, 1 / $plan->hertz / 200)
+                : $netlist->linear($machine->solution($state)).
+                    sprintf(".op\n.ac lin 1 %g %g\n.end\n", $plan->hertz, $plan->hertz));
     }
 }

@@ -24,7 +24,8 @@ final class Complaint
 
     /**
      * @param array<string, list<array{int, int, string}>> $heard by channel, over the whole time before the visit
-     * @param list<array{name: string, now: float, wants: float, blank: bool, calling: bool}> $rooms when the household last took notice
+     * @param list<array{name: string, now: float, wants: float, blank: bool, calling: bool}> $rooms when the household
+     *     last took notice
      * @param array{now: float, wants: float}|null $hotWater
      * @return list<array{id: string, text: string}>
      */
@@ -37,7 +38,10 @@ final class Complaint
         $several = count($rooms) > 1;
         foreach ($rooms as $room) {
             if ($room['blank']) {
-                $say('blank'.($several ? ":{$room['name']}" : ''), $several ? "The thermostat {$room['name']} is blank." : 'The thermostat is blank.');
+                $say(
+                    'blank'.($several ? ":{$room['name']}" : ''),
+                    $several ? "The thermostat {$room['name']} is blank." : 'The thermostat is blank.',
+                );
             }
         }
         $burned = self::total($heard, $household->heat);
@@ -50,7 +54,10 @@ final class Complaint
             $say('no-heat', 'We have no heat at all.');
         } elseif (! $comesAndGoes && $fires >= 3 && $burned / $fires < 420_000 && ($cold !== [] || ! $several)) {
             $say('short', 'It comes on, runs for some minutes and quits, over and over.');
-        } elseif (array_filter($rooms, fn ($r) => $r['calling']) !== [] && ! self::lastly($heard, $household->heat, $comesAndGoes ? self::LATELY : 0)) {
+        } elseif (
+            array_filter($rooms, fn ($r) => $r['calling']) !== [] &&
+            ! self::lastly($heard, $household->heat, $comesAndGoes ? self::LATELY : 0)
+        ) {
             $say('quit', 'It was heating, then the burner quit.');
         } elseif ($cold !== [] && count($cold) === count($rooms)) {
             $say('too-cold', 'It heated for a while, but it does not get warm.');

@@ -55,7 +55,10 @@ final class Perception
     {
         $now = [];
         foreach ($this->ambient as $channel => $percept) {
-            if (($percept['from'] !== 'open' || $doorOpen) && ($percept['sense'] !== 'sight' || $this->sees($eyes, $percept['part']))) {
+            if (
+                ($percept['from'] !== 'open' || $doorOpen) &&
+                ($percept['sense'] !== 'sight' || $this->sees($eyes, $percept['part']))
+            ) {
                 $now[$channel] = $machine->shows($state, $percept['of']);
             }
         }

@@ -50,13 +50,19 @@ final class Record
         return $all;
     }
 
-    /** @return array{stretches: array<string, list<array{int, int, mixed}>>, open: array<string, array{int, mixed}>} to go on from later */
+    /**
+     * @return array{stretches: array<string, list<array{int, int, mixed}>>, open: array<string, array{int,
+     *     mixed}>} to go on from later
+     */
     public function kept(): array
     {
         return ['stretches' => $this->stretches, 'open' => $this->open];
     }
 
-    /** @param array{stretches: array<string, list<array{int, int, mixed}>>, open: array<string, array{int, mixed}>} $kept from {@see kept} */
+    /**
+     * @param array{stretches: array<string, list<array{int, int, mixed}>>, open: array<string, array{int,
+     *     mixed}>} $kept from {@see kept}
+     */
     public static function resumed(array $kept): self
     {
         $record = new self();

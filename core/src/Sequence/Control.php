@@ -58,7 +58,13 @@ final class Control extends Primitive implements Decides
         $supplies = [];
         foreach ($spec['inputs'] as $input) {
             if (isset($input['ohms'])) {
-                $supplies[] = Wired::supply($input['ohms'][0], $input['ohms'][1], self::SENSING_V, 'what it reads the ohms of', 'sensing');
+                $supplies[] = Wired::supply(
+                    $input['ohms'][0],
+                    $input['ohms'][1],
+                    self::SENSING_V,
+                    'what it reads the ohms of',
+                    'sensing',
+                );
             }
         }
 
@@ -67,12 +73,25 @@ final class Control extends Primitive implements Decides
 
     public static function faults(array $spec): array
     {
-        return [new NaturalFault('dead', 'dead', (isset($spec['inputs']['supply']) ? ['inputs.supply.dead' => true] : []) + ['lamp_dead' => true], 1.0)];
+        return [
+            new NaturalFault(
+                'dead',
+                'dead',
+                (isset($spec['inputs']['supply']) ? ['inputs.supply.dead' => true] : []) + ['lamp_dead' => true],
+                1.0,
+            ),
+        ];
     }
 
     public function initial(): array
     {
-        return $this->enter(self::DARK, 0, ['in' => array_fill_keys(array_keys($this->inputs), false), 'due' => [], 'count' => [], 'timer' => [], 'kept' => null]);
+        return $this->enter(self::DARK, 0, [
+            'in' => array_fill_keys(array_keys($this->inputs), false),
+            'due' => [],
+            'count' => [],
+            'timer' => [],
+            'kept' => null,
+        ]);
     }
 
     public function follows(): array
@@ -99,7 +118,8 @@ final class Control extends Primitive implements Decides
             return $slot['kept'] === 'warm' && ! $this->isTooWarm($now) ? ['kept' => null] + $slot : $slot;
         }
         if ($this->isTooWarm($now) && $slot['state'] !== self::DARK) {
-            return $this->enter(self::DARK, $now->tick, ['kept' => 'warm'] + $slot); // dead until it has cooled and the power has been away
+            // dead until it has cooled and the power has been away
+            return $this->enter(self::DARK, $now->tick, ['kept' => 'warm'] + $slot);
         }
         if ($slot['state'] === self::DARK) {
             if ($slot['kept'] === 'warm') {
@@ -190,7 +210,8 @@ final class Control extends Primitive implements Decides
 
     private function isTooWarm(Surroundings $now): bool
     {
-        return isset($this->p['heat_shy']) && $now->value($this->p['heat_shy']['of']) >= $this->p['heat_shy']['above'] - 1e-3;
+        return isset($this->p['heat_shy']) &&
+            $now->value($this->p['heat_shy']['of']) >= $this->p['heat_shy']['above'] - 1e-3;
     }
 
     /**
@@ -232,7 +253,9 @@ final class Control extends Primitive implements Decides
             $at[] = $slot['since'] + (int) round(1000 * $this->times[$guard['after']]);
         }
         foreach ($guard['timer'] ?? [] as $timer => $time) {
-            $at[] = isset($slot['timer'][$timer]) ? $slot['timer'][$timer] + (int) round(1000 * $this->times[$time]) : self::NEVER;
+            $at[] = isset($slot['timer'][$timer])
+                ? $slot['timer'][$timer] + (int) round(1000 * $this->times[$time])
+                : self::NEVER;
         }
 
         return $at;

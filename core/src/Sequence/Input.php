@@ -16,7 +16,8 @@ use OddSpark\Parts\Surroundings;
 final readonly class Input
 {
     /**
-     * @param array<string, mixed> $p one of ac: [terminal, terminal] (V), dc: likewise, ua_through: likewise with ohm (µA),
+     * @param array<string, mixed> $p one of ac: [terminal, terminal] (V), dc: likewise, ua_through: likewise with ohm
+     *     (µA),
      *     ohms: likewise (Ω, on when low), of: process id; with on and off; or a {@see Condition} (by, key, when);
      *     after_ms; dead: never on; stuck: always on
      */

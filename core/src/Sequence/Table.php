@@ -15,8 +15,15 @@ final readonly class Table
 {
     /** Usual times by what a name ends in, s; common practice, no source, but for those of the trade's handbooks. */
     private const USUAL = [
-        'prepurge_s' => [0, 60], 'warm_up_s' => [7, 60], 'trial_s' => [2, 90], 'blower_on_s' => [0, 90], 'blower_off_s' => [30, 240],
-        'postpurge_s' => [0, 60], 'interpurge_s' => [0, 300], 'lockout_s' => [300, 7200], 'valve_delay_s' => [0, 30],
+        'prepurge_s' => [0, 60],
+        'warm_up_s' => [7, 60],
+        'trial_s' => [2, 90],
+        'blower_on_s' => [0, 90],
+        'blower_off_s' => [30, 240],
+        'postpurge_s' => [0, 60],
+        'interpurge_s' => [0, 300],
+        'lockout_s' => [300, 7200],
+        'valve_delay_s' => [0, 30],
     ];
 
     /** @param array<string, mixed> $table */
@@ -94,13 +101,18 @@ final readonly class Table
                 }
                 foreach ($guard['if'] ?? [] as $input => $on) {
                     if (! in_array($input, $inputs, true)) {
-                        $fail("$pointer/if/$input", "There is no input called \"$input\"; there are ".implode(', ', $inputs).'.');
+                        $fail(
+                            "$pointer/if/$input",
+                            "There is no input called \"$input\"; there are ".implode(', ', $inputs).'.',
+                        );
                     }
                     if (! is_bool($on)) {
                         $fail("$pointer/if/$input", 'Must be true or false.');
                     }
                 }
-                foreach ([...(isset($guard['after']) ? [$guard['after']] : []), ...array_values($guard['timer'] ?? [])] as $time) {
+                foreach (
+                    [...isset($guard['after']) ? [$guard['after']] : [], ...array_values($guard['timer'] ?? [])] as $time
+                ) {
                     if (! isset($t['times'][$time])) {
                         $fail($pointer, "There is no time called \"$time\".");
                     }
@@ -129,7 +141,13 @@ final readonly class Table
             if (isset($row['reset'])) {
                 $lines[] = "reset by hand → {$this->table['states'][$row['reset']]['title']}";
             }
-            $states[] = ['state' => (string) $state, 'title' => $row['title'], 'outputs' => $row['outputs'], 'lamp' => $row['lamp'], 'lines' => $lines];
+            $states[] = [
+                'state' => (string) $state,
+                'title' => $row['title'],
+                'outputs' => $row['outputs'],
+                'lamp' => $row['lamp'],
+                'lines' => $lines,
+            ];
         }
 
         return $states;
@@ -170,7 +188,13 @@ final readonly class Table
      */
     public function remarks(): array
     {
-        return [...$this->unreachable(), ...$this->deadEnds(), ...$this->neverHold(), ...$this->unproved(), ...$this->unusual()];
+        return [
+            ...$this->unreachable(),
+            ...$this->deadEnds(),
+            ...$this->neverHold(),
+            ...$this->unproved(),
+            ...$this->unusual(),
+        ];
     }
 
     /** @return list<array{pointer: string, text: string}> */
@@ -188,10 +212,15 @@ final readonly class Table
             array_push($todo, ...array_column($row['guards'], 'go'), ...(isset($row['reset']) ? [$row['reset']] : []));
         }
 
-        return array_values(array_map(
-            fn (string $s) => ['pointer' => "/states/$s", 'text' => "\"{$this->table['states'][$s]['title']}\" is never reached."],
-            array_diff(array_map('strval', array_keys($this->table['states'])), array_keys($reached)),
-        ));
+        return array_values(
+            array_map(
+                fn (string $s) => [
+                    'pointer' => "/states/$s",
+                    'text' => "\"{$this->table['states'][$s]['title']}\" is never reached.",
+                ],
+                array_diff(array_map('strval', array_keys($this->table['states'])), array_keys($reached)),
+            ),
+        );
     }
 
     /** @return list<array{pointer: string, text: string}> */
@@ -200,14 +229,19 @@ final readonly class Table
         $found = [];
         foreach ($this->table['states'] as $state => $row) {
             if ($row['guards'] === [] && ! isset($row['reset']) && ! ($row['until_power'] ?? false)) {
-                $found[] = ['pointer' => "/states/$state", 'text' => "\"{$row['title']}\" has no way out but losing its power."];
+                $found[] = [
+                    'pointer' => "/states/$state",
+                    'text' => "\"{$row['title']}\" has no way out but losing its power.",
+                ];
             }
         }
 
         return $found;
     }
 
-    /** @return list<array{pointer: string, text: string}> guards that an earlier one of their state always forestalls */
+    /**
+     * @return list<array{pointer: string, text: string}> guards that an earlier one of their state always forestalls
+     */
     private function neverHold(): array
     {
         $found = [];
@@ -215,13 +249,19 @@ final readonly class Table
             foreach ($row['guards'] as $i => $guard) {
                 foreach (array_slice($row['guards'], 0, $i) as $earlier) {
                     if (self::implies($guard, $earlier)) {
-                        $found[] = ['pointer' => "/states/$state/guards/$i", 'text' => 'Can never hold: an earlier line holds whenever this one would.'];
+                        $found[] = [
+                            'pointer' => "/states/$state/guards/$i",
+                            'text' => 'Can never hold: an earlier line holds whenever this one would.',
+                        ];
                         break;
                     }
                 }
                 foreach (array_keys($guard['count'] ?? []) as $counter) {
                     if (! $this->counts((string) $counter)) {
-                        $found[] = ['pointer' => "/states/$state/guards/$i/count/$counter", 'text' => "Can never hold: nothing counts \"$counter\" up."];
+                        $found[] = [
+                            'pointer' => "/states/$state/guards/$i/count/$counter",
+                            'text' => "Can never hold: nothing counts \"$counter\" up.",
+                        ];
                     }
                 }
             }
@@ -285,12 +325,18 @@ final readonly class Table
             }
             foreach ($fuel['proofs'] as $proof) {
                 if (! $this->leavesWithout($row, $proof)) {
-                    $found[] = ['pointer' => "/states/$state", 'text' => "\"{$row['title']}\" gives fuel and does not stop when \"$proof\" is gone."];
+                    $found[] = [
+                        'pointer' => "/states/$state",
+                        'text' => "\"{$row['title']}\" gives fuel and does not stop when \"$proof\" is gone.",
+                    ];
                 }
             }
             $flame = $fuel['flame'] ?? null;
             if ($flame !== null && ! $this->leavesWithout($row, $flame) && ! $this->leavesAfterATime($row)) {
-                $found[] = ['pointer' => "/states/$state", 'text' => "\"{$row['title']}\" gives fuel without flame and without end."];
+                $found[] = [
+                    'pointer' => "/states/$state",
+                    'text' => "\"{$row['title']}\" gives fuel without flame and without end.",
+                ];
             }
         }
 
@@ -301,7 +347,12 @@ final readonly class Table
     private function leavesWithout(array $row, string $proof): bool
     {
         foreach ($row['guards'] as $guard) {
-            if (($guard['if'] ?? []) === [$proof => false] && ! isset($guard['after'], $guard['timer']) && ! isset($guard['count']) && $this->shuts($guard['go'])) {
+            if (
+                ($guard['if'] ?? []) === [$proof => false] &&
+                ! isset($guard['after'], $guard['timer']) &&
+                ! isset($guard['count']) &&
+                $this->shuts($guard['go'])
+            ) {
                 return true;
             }
         }
@@ -313,7 +364,11 @@ final readonly class Table
     private function leavesAfterATime(array $row): bool
     {
         foreach ($row['guards'] as $guard) {
-            if (isset($guard['after']) && array_diff_key($guard['if'] ?? [], [$this->table['fuel']['flame'] => 1]) === [] && $this->shuts($guard['go'])) {
+            if (
+                isset($guard['after']) &&
+                array_diff_key($guard['if'] ?? [], [$this->table['fuel']['flame'] => 1]) === [] &&
+                $this->shuts($guard['go'])
+            ) {
                 return true;
             }
         }
@@ -333,7 +388,10 @@ final readonly class Table
         foreach ($this->table['times'] ?? [] as $name => $seconds) {
             foreach (self::USUAL as $ending => [$low, $high]) {
                 if (str_ends_with((string) $name, $ending) && ($seconds < $low || $seconds > $high)) {
-                    $found[] = ['pointer' => "/times/$name", 'text' => "$seconds s is out of the usual, $low to $high."];
+                    $found[] = [
+                        'pointer' => "/times/$name",
+                        'text' => "$seconds s is out of the usual, $low to $high.",
+                    ];
                 }
             }
         }

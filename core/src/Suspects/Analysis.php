@@ -9,7 +9,9 @@ use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Memory;
 
-/** All that an instructor can know of the faults of a model before anyone is sent to it: look-alikes, tree, difficulty. */
+/**
+ * All that an instructor can know of the faults of a model before anyone is sent to it: look-alikes, tree, difficulty.
+ */
 final readonly class Analysis
 {
     /** Share of its weight that a fault keeps when it would have led to another complaint; see {@see Tracker}. */
@@ -31,10 +33,22 @@ final readonly class Analysis
      * @param string|null $fault whose complaint was made; null: none in particular
      * @param (callable(string, float): void)|null $progress what is being done, and how much of all of it is done
      */
-    public static function of(Plan $plan, FaultSet $faultSet, string $visit, ?string $fault = null, Memory $memory = new Memory(), ?callable $progress = null): self
-    {
+    public static function of(
+        Plan $plan,
+        FaultSet $faultSet,
+        string $visit,
+        ?string $fault = null,
+        Memory $memory = new Memory(),
+        ?callable $progress = null,
+    ): self {
         $say = $progress ?? fn (string $what, float $share) => null;
-        $evidence = new Evidence($plan, $faultSet, $visit, $memory, fn (int $done, int $of) => $say('Running every fault', 0.7 * $done / $of));
+        $evidence = new Evidence(
+            $plan,
+            $faultSet,
+            $visit,
+            $memory,
+            fn (int $done, int $of) => $say('Running every fault', (0.7 * $done) / $of),
+        );
         $say('Comparing them with each other', 0.7);
         $classes = (new Classes($evidence))->all();
         $say('Gathering what can be asked', 0.8);
@@ -43,11 +57,19 @@ final readonly class Analysis
         $weights = array_map(fn (Fault $f) => $f->weight, $faultSet->faults);
         if ($fault !== null) {
             foreach ($weights as $id => $weight) {
-                $weights[$id] = $weight * ($evidence->of[$id]['complaint'] === $evidence->of[$fault]['complaint'] ? 1.0 : self::HEARSAY);
+                $weights[$id] =
+                    $weight *
+                    ($evidence->of[$id]['complaint'] === $evidence->of[$fault]['complaint'] ? 1.0 : self::HEARSAY);
             }
         }
 
-        return new self($faultSet, $evidence, array_values(array_filter($classes, fn (array $c) => count($c) > 1)), Tree::grow($questions, $weights), $asked);
+        return new self(
+            $faultSet,
+            $evidence,
+            array_values(array_filter($classes, fn (array $c) => count($c) > 1)),
+            Tree::grow($questions, $weights),
+            $asked,
+        );
     }
 
     /** @return array<string, list<string>> by fault: those that nothing tells from it */
@@ -68,7 +90,7 @@ final readonly class Analysis
     {
         $why = [];
         foreach ($this->lookAlikes()[Fault::HEALTHY] ?? [] as $id) {
-            $why[$id] = self::reason($this->faultSet->get($id));
+            $why[$id] = $this->reason($this->faultSet->get($id));
         }
 
         return $why;
@@ -81,15 +103,24 @@ final readonly class Analysis
         $paths = $this->tree->paths();
         $faults = [];
         foreach ($this->faultSet->faults as $id => $fault) {
-            $faults[] = [
-                'id' => $id, 'title' => $fault->title, 'family' => $fault->family, 'weight' => round($fault->weight, 4), 'look_alikes' => $alike[$id],
-            ] + Difficulty::of($paths[$id], count($alike[$id]));
+            $faults[] =
+                [
+                    'id' => $id,
+                    'title' => $fault->title,
+                    'family' => $fault->family,
+                    'weight' => round($fault->weight, 4),
+                    'look_alikes' => $alike[$id],
+                ] + Difficulty::of($paths[$id], count($alike[$id]));
         }
 
         return [
-            'faults' => $faults, 'questions' => $this->questions,
-            'expected' => round($this->tree->expected(), 2), 'bound' => round($this->tree->bound(), 2), 'outcomes' => $this->tree->most,
-            'without_effect' => $this->withoutEffect(), 'tree' => $this->node($this->tree->root),
+            'faults' => $faults,
+            'questions' => $this->questions,
+            'expected' => round($this->tree->expected(), 2),
+            'bound' => round($this->tree->bound(), 2),
+            'outcomes' => $this->tree->most,
+            'without_effect' => $this->withoutEffect(),
+            'tree' => $this->node($this->tree->root),
         ];
     }
 
@@ -104,18 +135,29 @@ final readonly class Analysis
         }
 
         return [
-            'ask' => $node['question']->text, 'kind' => $node['question']->kind, 'count' => count($node['suspects']),
-            'answers' => array_map(fn (array $branch) => ['shows' => $branch[0]] + $this->node($branch[1]), $node['branches']),
+            'ask' => $node['question']->text,
+            'kind' => $node['question']->kind,
+            'count' => count($node['suspects']),
+            'answers' => array_map(
+                fn (array $branch) => ['shows' => $branch[0]] + $this->node($branch[1]),
+                $node['branches'],
+            ),
         ];
     }
 
-    private static function reason(Fault $fault): string
+    private function reason(Fault $fault): string
     {
-        $flaw = array_filter($fault->set, fn (mixed $v, string $path) => str_ends_with($path, '.flaw'), ARRAY_FILTER_USE_BOTH);
+        $flaw = array_filter(
+            $fault->set,
+            fn (mixed $v, string $path) => str_ends_with($path, '.flaw'),
+            ARRAY_FILTER_USE_BOTH,
+        );
+
+        $safety = $this->evidence->plan->model->kindOf($fault->part)?->guards()?->isMadeToAct() === true;
 
         return match (true) {
             $flaw !== [] => 'It comes and goes, and did not come while this was watched.',
-            in_array($fault->family, ['limit', 'safety', 'draught'], true) => 'It shows only when this safety would have to act.',
+            $safety => 'It shows only when this safety would have to act.',
             in_array('closed', $fault->set, true) || $fault->jumpers !== [] => 'It shows only when this would have to open.',
             default => 'What it changes is less than the instruments can tell.',
         };

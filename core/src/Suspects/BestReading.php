@@ -79,7 +79,11 @@ final class BestReading
             return $reached[$place] ??= $anyBench->reaches($anyState, $place);
         };
         $found = [];
-        $offer = function (string $kind, Mode $mode, string $red, string $black, array $values) use (&$found, $shares, $least): void {
+        $offer = function (string $kind, Mode $mode, string $red, string $black, array $values) use (
+            &$found,
+            $shares,
+            $least,
+        ): void {
             $bits = self::bits($mode, $values, $shares);
             if ($bits >= $least) {
                 $found[] = [$kind, $mode, $red, $black, $values, $bits];
@@ -98,7 +102,13 @@ final class BestReading
             }
             $offer('vac', Mode::VoltsAc, $red, $black, $values);
             if ($dc) {
-                $offer('vdc', Mode::VoltsDc, $red, $black, array_map(fn (Solution $s) => $s->dcVolts($a, $b), $solutions));
+                $offer(
+                    'vdc',
+                    Mode::VoltsDc,
+                    $red,
+                    $black,
+                    array_map(fn (Solution $s) => $s->dcVolts($a, $b), $solutions),
+                );
             }
         }
         if ($dead) {
@@ -107,7 +117,13 @@ final class BestReading
                     continue;
                 }
                 [$a, $b] = [$this->plan->places[$red], $this->plan->places[$black]];
-                $offer('ohm', Mode::Ohms, $red, $black, array_map(fn (Solution $s) => Meter::exact(Mode::Ohms, $s, $a, $b), $solutions));
+                $offer(
+                    'ohm',
+                    Mode::Ohms,
+                    $red,
+                    $black,
+                    array_map(fn (Solution $s) => Meter::exact(Mode::Ohms, $s, $a, $b), $solutions),
+                );
             }
         }
         foreach ($this->plan->model->parts() as $part) {
@@ -121,7 +137,13 @@ final class BestReading
             }
         }
         [$looking, $reading] = [Catalogue::minutes('look'), Catalogue::minutes('leads')];
-        usort($found, fn (array $x, array $y) => [round($y[5], 6), $x[1] === null ? $looking : $reading] <=> [round($x[5], 6), $y[1] === null ? $looking : $reading]);
+        usort(
+            $found,
+            fn (array $x, array $y) => [round($y[5], 6), $x[1] === null ? $looking : $reading] <=> [
+                round($x[5], 6),
+                $y[1] === null ? $looking : $reading,
+            ],
+        );
 
         return array_map(
             fn (array $f) => $f[1] === null
@@ -132,14 +154,16 @@ final class BestReading
     }
 
     /**
-     * What a reading is expected to tell, bits: as {@see InformationGain} has it, for figures most of which are the same.
+     * What a reading is expected to tell, bits: as {@see InformationGain} has it, for figures most of which are the
+     * same.
      *
      * @param non-empty-array<int, float> $values exact value by solution
      * @param array<int, float> $shares weight by solution
      */
     private static function bits(Mode $mode, array $values, array $shares): float
     {
-        $near = self::$near[$mode->value] ??= 2 * Meter::tolerance($mode, 0.0); // closer than this nothing is told apart
+        // closer than this nothing is told apart
+        $near = self::$near[$mode->value] ??= 2 * Meter::tolerance($mode, 0.0);
         if (max($values) - min($values) <= $near) { // INF less INF is no number, and no less
             return 0.0;
         }
@@ -148,7 +172,13 @@ final class BestReading
         $sum = 0.0;
         $last = null;
         foreach ($values as $which => $value) {
-            if ($last !== null && ($value === INF ? $last !== INF : $value - $last > $near && $value - $last > Meter::tolerance($mode, $value) + Meter::tolerance($mode, $last))) {
+            if (
+                $last !== null &&
+                ($value === INF
+                    ? $last !== INF
+                    : $value - $last > $near &&
+                        $value - $last > Meter::tolerance($mode, $value) + Meter::tolerance($mode, $last))
+            ) {
                 $sums[] = $sum;
                 $sum = 0.0;
             }
@@ -168,7 +198,9 @@ final class BestReading
     private static function outcomes(Mode $mode, array $values, array $ids): array
     {
         $outcomes = [];
-        foreach (InformationGain::bins($values, array_map(fn (float $v) => Meter::tolerance($mode, $v), $values)) as $bin) {
+        foreach (
+            InformationGain::bins($values, array_map(fn (float $v) => Meter::tolerance($mode, $v), $values)) as $bin
+        ) {
             $text = Meter::show($mode, $values[$bin[0]])->text();
             foreach ($bin as $which) {
                 $outcomes[$text] = [...($outcomes[$text] ?? []), ...$ids[$which]];

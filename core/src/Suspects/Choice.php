@@ -31,7 +31,15 @@ final readonly class Choice
     /** The same, after an act that costs so many minutes. */
     public function following(Act $act, float $minutes): self
     {
-        return new self($this->kind, $this->red, $this->black, $this->bits, $this->minutes + $minutes, $this->outcomes, $act);
+        return new self(
+            $this->kind,
+            $this->red,
+            $this->black,
+            $this->bits,
+            $this->minutes + $minutes,
+            $this->outcomes,
+            $act,
+        );
     }
 
     /** What is asked, in the trade's words, without what is done first. */
@@ -56,8 +64,13 @@ final readonly class Choice
     public function toArray(): array
     {
         return [
-            'kind' => $this->kind, 'red' => $this->red, 'black' => $this->black, 'after' => $this->after?->toArray(),
-            'bits' => round($this->bits, 3), 'minutes' => round($this->minutes, 2), 'bits_per_minute' => round($this->bitsPerMinute(), 3),
+            'kind' => $this->kind,
+            'red' => $this->red,
+            'black' => $this->black,
+            'after' => $this->after?->toArray(),
+            'bits' => round($this->bits, 3),
+            'minutes' => round($this->minutes, 2),
+            'bits_per_minute' => round($this->bitsPerMinute(), 3),
             'outcomes' => array_map(fn (array $faults) => count($faults), $this->outcomes),
         ];
     }

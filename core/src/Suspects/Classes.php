@@ -24,7 +24,10 @@ final class Classes
         $this->comparison = $evidence->comparison();
     }
 
-    /** @return list<list<string>> the classes, largest first: faults that nothing here tells apart, directly or through others */
+    /**
+     * @return list<list<string>> the classes, largest first: faults that nothing here tells apart,
+     *     directly or through others
+     */
     public function all(): array
     {
         return $this->group(fn (string $a, string $b) => $this->apart($a, $b));
@@ -33,7 +36,10 @@ final class Classes
     /** Whether any observation tells the two apart. */
     public function apart(string $a, string $b): bool
     {
-        return $this->apartByLooks($a, $b) || $this->apartByOhms($a, $b) || $this->apartByTaps($a, $b) || $this->apartLive($a, $b);
+        return $this->apartByLooks($a, $b) ||
+            $this->apartByOhms($a, $b) ||
+            $this->apartByTaps($a, $b) ||
+            $this->apartLive($a, $b);
     }
 
     /**
@@ -44,8 +50,12 @@ final class Classes
      */
     public function pairsByWhen(): array
     {
-        return $this->pairsWhere(fn (string $a, string $b) => ! $this->apartByLooks($a, $b) && ! $this->apartByOhms($a, $b)
-            && ! $this->apartByWhat($a, $b) && $this->apartLive($a, $b));
+        return $this->pairsWhere(
+            fn (string $a, string $b) => ! $this->apartByLooks($a, $b) &&
+                ! $this->apartByOhms($a, $b) &&
+                ! $this->apartByWhat($a, $b) &&
+                $this->apartLive($a, $b),
+        );
     }
 
     /**
@@ -55,7 +65,11 @@ final class Classes
      */
     public function pairsByOhms(): array
     {
-        return $this->pairsWhere(fn (string $a, string $b) => ! $this->apartByLooks($a, $b) && $this->apartByOhms($a, $b) && ! $this->apartLive($a, $b));
+        return $this->pairsWhere(
+            fn (string $a, string $b) => ! $this->apartByLooks($a, $b) &&
+                $this->apartByOhms($a, $b) &&
+                ! $this->apartLive($a, $b),
+        );
     }
 
     /** @return list<array{string, string}> */
@@ -184,6 +198,7 @@ final class Classes
             return is_nan($a) === is_nan($b) && is_infinite($a) === is_infinite($b);
         }
 
-        return abs($a - $b) <= Meter::tolerance($mode, $a) + Meter::tolerance($mode, $b); // neither display can pass for the other
+        // neither display can pass for the other
+        return abs($a - $b) <= Meter::tolerance($mode, $a) + Meter::tolerance($mode, $b);
     }
 }

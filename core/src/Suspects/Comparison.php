@@ -47,7 +47,10 @@ final class Comparison
             $o = $observed[$channel] ?? [];
             $e = $expected[$channel] ?? [];
             $same = $alike((string) $channel);
-            if (! $this->covered($o, $e, $same, $since) || ! $this->covered($e, $o, fn (mixed $a, mixed $b) => $same($b, $a), $since)) {
+            if (
+                ! $this->covered($o, $e, $same, $since) ||
+                ! $this->covered($e, $o, fn (mixed $a, mixed $b) => $same($b, $a), $since)
+            ) {
                 return false;
             }
         }
@@ -87,7 +90,12 @@ final class Comparison
             $early = $this->tolerance($from);
             if ($to - $from > $early + $late) {
                 foreach ($those as [$f, $t, $v]) {
-                    if ($t > $from + $early && $f < $to - $late && ! $same($value, $v) && ! $this->passing($f, $t, $these, $v, $same)) {
+                    if (
+                        $t > $from + $early &&
+                        $f < $to - $late &&
+                        ! $same($value, $v) &&
+                        ! $this->passing($f, $t, $these, $v, $same)
+                    ) {
                         return false;
                     }
                 }

@@ -8,7 +8,8 @@ namespace OddSpark\Suspects;
  * How hard each fault of a model is to find for a perfect hand: from its way down the tree.
  *
  * A point for each question, half of one for each look-alike up to four, one for each answer that stands only for some
- * seconds or has to be waited for by the clock, and one for each quarter of an hour of labour. Ours, no source; it orders
+ * seconds or has to be waited for by the clock, and one for each quarter of an hour of labour. Ours, no source; it
+ * orders
  * jobs, and measures nothing else.
  */
 final class Difficulty
@@ -33,6 +34,13 @@ final class Difficulty
             $grade += $points > $up ? 1 : 0;
         }
 
-        return ['grade' => $grade, 'points' => round($points, 2), 'questions' => count($path), 'windows' => $windows, 'minutes' => round($minutes, 1), 'look_alikes' => $lookAlikes];
+        return [
+            'grade' => $grade,
+            'points' => round($points, 2),
+            'questions' => count($path),
+            'windows' => $windows,
+            'minutes' => round($minutes, 1),
+            'look_alikes' => $lookAlikes,
+        ];
     }
 }

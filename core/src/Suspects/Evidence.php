@@ -40,7 +40,10 @@ final class Evidence
     /** @var list<array{string, string}> */
     public readonly array $pairs;
 
-    /** @var list<array{string, string, string}> places between which ohms are measured, and the part or wire that is freed for it */
+    /**
+     * @var list<array{string, string, string}> places between which ohms are measured,
+     *     and the part or wire that is freed for it
+     */
     public readonly array $freed;
 
     /** @var array<string, int> states met, by what they electrically are */
@@ -131,9 +134,17 @@ final class Evidence
         $complaint = array_column($arrival->complaint, 'id');
         sort($complaint);
         $shown = $record->until($state->now());
-        $shown['circuit'] = array_values(array_filter($shown['circuit'], fn (array $s) => $s[1] - $s[0] >= self::CAUGHT_TICKS));
+        $shown['circuit'] = array_values(
+            array_filter($shown['circuit'], fn (array $s) => $s[1] - $s[0] >= self::CAUGHT_TICKS),
+        );
 
-        return ['record' => $shown, 'looks' => $looks, 'ohms' => $this->ohms($bench, $state), 'taps' => $taps, 'complaint' => $complaint];
+        return [
+            'record' => $shown,
+            'looks' => $looks,
+            'ohms' => $this->ohms($bench, $state),
+            'taps' => $taps,
+            'complaint' => $complaint,
+        ];
     }
 
     private function circuit(Bench $bench, BenchState $state): int
@@ -165,7 +176,12 @@ final class Evidence
             foreach ($this->lifted[$i] as [$wire, $end]) {
                 $s = $s->withSlots(["$wire.body" => [$end => false]]);
             }
-            $ohms[] = Meter::exact(Mode::Ohms, $bench->machine()->solution($s), $this->plan->places[$a], $this->plan->places[$b]);
+            $ohms[] = Meter::exact(
+                Mode::Ohms,
+                $bench->machine()->solution($s),
+                $this->plan->places[$a],
+                $this->plan->places[$b],
+            );
         }
 
         return $ohms;

@@ -26,15 +26,19 @@ final class NextSteps
 
     private readonly BestReading $readings;
 
-    public function __construct(private readonly Plan $plan, private readonly FaultSet $faultSet, private readonly Memory $memory = new Memory())
-    {
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly FaultSet $faultSet,
+        private readonly Memory $memory = new Memory(),
+    ) {
         $this->readings = new BestReading($plan);
     }
 
     /**
      * @param array<string, array{Bench, BenchState}> $candidates those still in, with their states
      * @param array<string, float> $weights
-     * @return array{list<Choice>, int} the most telling first, the cheapest first among equals; and how many were weighed
+     * @return array{list<Choice>, int} the most telling first, the cheapest first among equals; and how many were
+     *     weighed
      */
     public function of(array $candidates, array $weights, int $most = 10): array
     {
@@ -42,19 +46,25 @@ final class NextSteps
         $weighed = count($now);
         $choices = $now;
         $told = [];
-        foreach (count($candidates) > 1 && count($candidates) <= self::FEW ? $this->acts($candidates) : [] as [$act, $wait]) {
+        foreach (
+            count($candidates) > 1 && count($candidates) <= self::FEW ? $this->acts($candidates) : [] as [$act, $wait]
+        ) {
             $ahead = $this->forked($candidates, $act, $wait);
             if ($ahead === null) {
                 continue;
             }
             $then = $this->readings->rank($ahead, $weights, PHP_INT_MAX);
             $weighed += count($then);
-            if ($then !== [] && $then[0]->bits > ($told[json_encode($act->toArray())] ?? 0.0) + 1e-6) { // a longer wait only if it tells more
+            // a longer wait only if it tells more
+            if ($then !== [] && $then[0]->bits > ($told[json_encode($act->toArray())] ?? 0.0) + 1e-6) {
                 $told[json_encode($act->toArray())] = $then[0]->bits;
                 $choices[] = $then[0]->following($act, $act->minutes() + $wait / 60_000);
             }
         }
-        usort($choices, fn (Choice $x, Choice $y) => [round($y->bits, 4), $x->minutes] <=> [round($x->bits, 4), $y->minutes]);
+        usort(
+            $choices,
+            fn (Choice $x, Choice $y) => [round($y->bits, 4), $x->minutes] <=> [round($x->bits, 4), $y->minutes],
+        );
 
         return [array_slice($choices, 0, $most), $weighed];
     }

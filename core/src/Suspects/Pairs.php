@@ -34,8 +34,15 @@ final readonly class Pairs
      * @param list<Suspects> $steps of {@see Tracker::follow} with single faults
      * @param (callable(int, int): void)|null $progress pairs done, of those that are run
      */
-    public static function of(Plan $plan, FaultSet $singles, Observations $seen, array $steps, Memory $memory = new Memory(), int $most = self::MOST, ?callable $progress = null): self
-    {
+    public static function of(
+        Plan $plan,
+        FaultSet $singles,
+        Observations $seen,
+        array $steps,
+        Memory $memory = new Memory(),
+        int $most = self::MOST,
+        ?callable $progress = null,
+    ): self {
         $singles = $singles->only(array_keys(array_filter($singles->faults, fn (Fault $f) => $f->members === [])));
         $explain = $singles->faults;
         foreach ($steps as $step) {
@@ -47,7 +54,12 @@ final readonly class Pairs
         $weights = [];
         foreach ($explain as $a => $one) {
             foreach ($singles->faults as $b => $other) {
-                if ($a === Fault::HEALTHY || $b === Fault::HEALTHY || $one->part === $other->part || isset($explain[$b]) && $b <= $a) {
+                if (
+                    $a === Fault::HEALTHY ||
+                    $b === Fault::HEALTHY ||
+                    $one->part === $other->part ||
+                    (isset($explain[$b]) && $b <= $a)
+                ) {
                     continue;
                 }
                 $weights["$a+$b"] = $one->weight * $other->weight;

@@ -41,7 +41,10 @@ final readonly class Question
     ) {
         $this->tolerance = match (true) {
             $mode !== null => array_map(fn (float|string $v) => Meter::tolerance($mode, (float) $v), $values),
-            $clock !== null => array_map(fn (float|string $v) => $clock->tolerance((int) min(1e9, (float) $v)) / 2, $values), // half on either side
+            $clock !== null => array_map(
+                fn (float|string $v) => $clock->tolerance((int) min(1e9, (float) $v)) / 2,
+                $values,
+            ), // half on either side
             default => [],
         };
     }
@@ -76,10 +79,23 @@ final readonly class Question
     /** The same, so much of its bits counting. */
     public function counting(float $share): self
     {
-        return new self($this->kind, $this->text, $this->places, $this->minutes, $this->values, $this->mode, $this->clock, $this->tick, $this->handy * $share);
+        return new self(
+            $this->kind,
+            $this->text,
+            $this->places,
+            $this->minutes,
+            $this->values,
+            $this->mode,
+            $this->clock,
+            $this->tick,
+            $this->handy * $share,
+        );
     }
 
-    /** Share of its bits that counts when it is weighed against others: what has to be timed is asked only where it tells much more. */
+    /**
+     * Share of its bits that counts when it is weighed against others: what has to be timed is asked only where it
+     * tells much more.
+     */
     public function handiness(): float
     {
         return $this->handy * match ($this->kind) {
@@ -107,7 +123,9 @@ final readonly class Question
     {
         return match (true) {
             $this->mode !== null => Meter::show($this->mode, (float) $value)->text(),
-            $this->clock !== null => is_infinite((float) $value) ? 'never' : sprintf('after %d s', round(((float) $value - (int) $this->tick) / 1000)),
+            $this->clock !== null => is_infinite((float) $value)
+                ? 'never'
+                : sprintf('after %d s', round(((float) $value - (int) $this->tick) / 1000)),
             default => (string) $value,
         };
     }

@@ -11,14 +11,18 @@ use OddSpark\Meter\Mode;
 
 /**
  * All that can be asked over a {@see Trial}: looks, volts of every pair at every moment, ohms with the power off, taps,
- * what is seen and heard when, and when it begins. Of questions that part the suspects in the same way the cheapest is kept.
+ * what is seen and heard when, and when it begins. Of questions that part the suspects in the same way the cheapest is
+ * kept.
  */
 final class Questions
 {
     /** Share of its bits that counts for what is asked after everything was tapped. */
     private const TAPPED = 0.6;
 
-    /** Less than this is a drop along a conductor; telling one drop from another counts for so much of its bits, as nobody does it first. */
+    /**
+     * Less than this is a drop along a conductor; telling one drop from another counts for so much of its bits, as
+     * nobody does it first.
+     */
     private const DROP_V = 5.0;
 
     private const DROP = 0.3;
@@ -88,7 +92,9 @@ final class Questions
             }
         }
         $alike = array_fill(0, count($question->values), 1.0);
-        $plain = InformationGain::bits($drops === [] ? $others : [$drops, ...$others], $alike) / InformationGain::bits($bins, $alike);
+        $plain =
+            InformationGain::bits($drops === [] ? $others : [$drops, ...$others], $alike) /
+            InformationGain::bits($bins, $alike);
 
         return self::DROP + (1 - self::DROP) * $plain;
     }
@@ -103,15 +109,32 @@ final class Questions
         $model = $this->evidence->plan->model;
         $all = array_map(fn (Part $p): string => $p->label, $model->parts());
         foreach ($model->wires() as $wire) {
-            $all[$wire->id] = "the {$wire->colour} wire from {$model->placeName($wire->from)} to {$model->placeName($wire->to)}";
+            $all[$wire->id] = "the {$wire->colour} wire from {$model->placeName($wire->from)} to {$model->placeName(
+                $wire->to,
+            )}";
         }
         foreach ($all as $id => $label) {
             $values = [];
             foreach ($this->evidence->of as $shown) {
                 $seen = $shown['looks'][$id] ?? [];
-                $values[] = implode('; ', array_map(fn (string $what, string $word) => $what === 'condition' ? $word : "$what $word", array_keys($seen), $seen));
+                $values[] = implode(
+                    '; ',
+                    array_map(
+                        fn (string $what, string $word) => $what === 'condition' ? $word : "$what $word",
+                        array_keys($seen),
+                        $seen,
+                    ),
+                );
             }
-            $this->keep(new Question('look', "a look at {$label}, on arrival", [(string) $id], Catalogue::minutes('look'), $values));
+            $this->keep(
+                new Question(
+                    'look',
+                    "a look at {$label}, on arrival",
+                    [(string) $id],
+                    Catalogue::minutes('look'),
+                    $values,
+                ),
+            );
         }
     }
 
@@ -128,7 +151,17 @@ final class Questions
                     $class = $this->evidence->at($id, $channel, $tick) ?? '';
                     $values[] = $percept['say'][$class] ?? $class;
                 }
-                $this->keep(new Question('perceived', "{$percept['thing']}, $when", [$channel], Catalogue::minutes('listen'), $values, tick: $tick, handy: $this->handy($tick)));
+                $this->keep(
+                    new Question(
+                        'perceived',
+                        "{$percept['thing']}, $when",
+                        [$channel],
+                        Catalogue::minutes('listen'),
+                        $values,
+                        tick: $tick,
+                        handy: $this->handy($tick),
+                    ),
+                );
             }
             foreach ($this->evidence->trial->spans() as [$begins, $ends, $title]) {
                 $first = $last = [];
@@ -143,8 +176,30 @@ final class Questions
                     $last[] = $changes === [] ? INF : end($changes);
                 }
                 $minutes = Catalogue::minutes('listen');
-                $this->keep(new Question('first', "when {$percept['thing']} first changes, $title", [$channel], $minutes, $first, clock: $comparison, tick: $begins, handy: $this->handy($begins)));
-                $this->keep(new Question('last', "when {$percept['thing']} changes for the last time, $title", [$channel], $minutes, $last, clock: $comparison, tick: $begins, handy: $this->handy($begins)));
+                $this->keep(
+                    new Question(
+                        'first',
+                        "when {$percept['thing']} first changes, $title",
+                        [$channel],
+                        $minutes,
+                        $first,
+                        clock: $comparison,
+                        tick: $begins,
+                        handy: $this->handy($begins),
+                    ),
+                );
+                $this->keep(
+                    new Question(
+                        'last',
+                        "when {$percept['thing']} changes for the last time, $title",
+                        [$channel],
+                        $minutes,
+                        $last,
+                        clock: $comparison,
+                        tick: $begins,
+                        handy: $this->handy($begins),
+                    ),
+                );
             }
         }
     }
@@ -169,7 +224,18 @@ final class Questions
                 }
                 $nodes[implode('-', $pair)] = true;
                 $values = array_map(fn (int $c) => $evidence->volts[$c][$i], $circuits);
-                $this->keep(new Question('volts', sprintf('volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $when), [$a, $b], Catalogue::minutes('leads'), $values, Mode::VoltsAc, tick: $tick, handy: $this->handy($tick)));
+                $this->keep(
+                    new Question(
+                        'volts',
+                        sprintf('volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $when),
+                        [$a, $b],
+                        Catalogue::minutes('leads'),
+                        $values,
+                        Mode::VoltsAc,
+                        tick: $tick,
+                        handy: $this->handy($tick),
+                    ),
+                );
             }
         }
     }
@@ -203,7 +269,23 @@ final class Questions
                     }
                     $values[] = $most;
                 }
-                $this->keep(new Question('most', sprintf('the most volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $title), [$a, $b], 2 * Catalogue::minutes('leads'), $values, Mode::VoltsAc, tick: $from, handy: $this->handy($from)));
+                $this->keep(
+                    new Question(
+                        'most',
+                        sprintf(
+                            'the most volts from %s to %s, %s',
+                            $model->placeName($a),
+                            $model->placeName($b),
+                            $title,
+                        ),
+                        [$a, $b],
+                        2 * Catalogue::minutes('leads'),
+                        $values,
+                        Mode::VoltsAc,
+                        tick: $from,
+                        handy: $this->handy($from),
+                    ),
+                );
             }
         }
     }
@@ -213,8 +295,20 @@ final class Questions
         $model = $this->evidence->plan->model;
         foreach ($this->evidence->freed as $i => [$a, $b, $of]) {
             $values = array_map(fn (array $shown) => $shown['ohms'][$i], array_values($this->evidence->of));
-            $text = ($wire = $model->wire($of)) !== null ? "$wire->colour wire from {$model->placeName($wire->from)} to {$model->placeName($wire->to)}" : "{$model->placeName($a)} to {$model->placeName($b)}";
-            $this->keep(new Question('ohms', "ohms of $text, lifted, power off", [$a, $b], Catalogue::minutes('lift') + Catalogue::minutes('leads'), $values, Mode::Ohms));
+            $text =
+                ($wire = $model->wire($of)) !== null
+                    ? "$wire->colour wire from {$model->placeName($wire->from)} to {$model->placeName($wire->to)}"
+                    : "{$model->placeName($a)} to {$model->placeName($b)}";
+            $this->keep(
+                new Question(
+                    'ohms',
+                    "ohms of $text, lifted, power off",
+                    [$a, $b],
+                    Catalogue::minutes('lift') + Catalogue::minutes('leads'),
+                    $values,
+                    Mode::Ohms,
+                ),
+            );
         }
     }
 
@@ -223,9 +317,23 @@ final class Questions
         $taps = $this->evidence->plan->model->taps();
         foreach ($taps as $tap => $at) {
             foreach ($this->evidence->trial->moments() as $tick => $when) {
-                $values = array_map(fn (array $shown) => $shown['taps']["$tap $tick"], array_values($this->evidence->of));
+                $values = array_map(
+                    fn (array $shown) => $shown['taps']["$tap $tick"],
+                    array_values($this->evidence->of),
+                );
                 $instrument = Bag::atTap($at->instrument);
-                $this->keep(new Question('tap', lcfirst($instrument::TITLE)." at the $at->label, $when", [(string) $tap], $instrument::MINUTES, $values, $instrument, tick: $tick, handy: $this->handy($tick)));
+                $this->keep(
+                    new Question(
+                        'tap',
+                        lcfirst($instrument::TITLE)." at the $at->label, $when",
+                        [(string) $tap],
+                        $instrument::MINUTES,
+                        $values,
+                        $instrument,
+                        tick: $tick,
+                        handy: $this->handy($tick),
+                    ),
+                );
             }
         }
     }

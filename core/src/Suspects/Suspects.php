@@ -9,7 +9,8 @@ final readonly class Suspects
 {
     /**
      * @param array<string, float> $weights by fault id
-     * @param float $unknown weight of what no candidate stands for: several faults at once, or one that nobody thought of
+     * @param float $unknown weight of what no candidate stands for: several faults at once, or one that nobody thought
+     *     of
      */
     public function __construct(public array $weights, public float $unknown = 0.0) {}
 

@@ -47,7 +47,10 @@ final class Tracker
     /** @var array<string, float> */
     private array $weights = [];
 
-    /** @var array{meter: array<string, float>, sight: array<string, float>} weights of those that fell out between the last entry and this by what was watched alone */
+    /**
+     * @var array{meter: array<string, float>, sight: array<string,
+     *     float>} weights of those that fell out between the last entry and this by what was watched alone
+     */
     private array $watched = ['meter' => [], 'sight' => []];
 
     /** @param array<string, Arrival> $arrivals by fault id, when they were computed before; else they are now */
@@ -125,7 +128,10 @@ final class Tracker
 
                 continue;
             }
-            if (! self::outcomeAgrees($outcome, $expected) && ! $this->agreesNearby($id, $earlier[$id], $act, $outcome, $comparison)) {
+            if (
+                ! self::outcomeAgrees($outcome, $expected) &&
+                ! $this->agreesNearby($id, $earlier[$id], $act, $outcome, $comparison)
+            ) {
                 unset($this->states[$id], $this->benches[$id]);
             }
         }
@@ -150,7 +156,10 @@ final class Tracker
     public function snapshot(): array
     {
         return [
-            'states' => array_map(fn (BenchState $s): array => $s->toArray(), $this->states), 'weights' => $this->weights, 'unknown' => $this->unknown, 'since' => $this->since,
+            'states' => array_map(fn (BenchState $s): array => $s->toArray(), $this->states),
+            'weights' => $this->weights,
+            'unknown' => $this->unknown,
+            'since' => $this->since,
             'records' => array_map(fn (Bench $b) => $b->record->kept(), $this->benches),
         ];
     }
@@ -188,7 +197,11 @@ final class Tracker
             $expected = self::cut($this->benches[$id]->record->until($tick), $compared);
             if (! $comparison->agrees($observed, $expected, $this->since)) {
                 foreach (array_keys($this->watched) as $by) {
-                    $rest = fn (array $channels): array => array_filter($channels, fn (string $c) => ! $this->isWatched($c, $by), ARRAY_FILTER_USE_KEY);
+                    $rest = fn (array $channels): array => array_filter(
+                        $channels,
+                        fn (string $c) => ! $this->isWatched($c, $by),
+                        ARRAY_FILTER_USE_KEY,
+                    );
                     if ($comparison->agrees($rest($observed), $rest($expected), $this->since)) {
                         $this->watched[$by][$id] = $this->weights[$id];
                         break;
@@ -202,7 +215,9 @@ final class Tracker
     /** Whether a channel is the meter's, or of a sight that is seen by looking there. */
     private function isWatched(string $channel, string $by): bool
     {
-        return str_starts_with($channel, 'meter ') ? $by === 'meter' : $by === 'sight' && ($this->plan->percepts[$channel]['sense'] ?? '') === 'sight';
+        return str_starts_with($channel, 'meter ')
+            ? $by === 'meter'
+            : $by === 'sight' && ($this->plan->percepts[$channel]['sense'] ?? '') === 'sight';
     }
 
     /** Those still in, as they stand. */
@@ -222,7 +237,10 @@ final class Tracker
         return $all;
     }
 
-    /** Every candidate as it would be found, weighed by the complaint; those that would have shown something else on entering are out. */
+    /**
+     * Every candidate as it would be found, weighed by the complaint; those that would have shown something else on
+     * entering are out.
+     */
     public function begin(Observations $seen): void
     {
         $this->since = 0;
@@ -254,8 +272,13 @@ final class Tracker
      *
      * @param BenchState $before of the candidate, after the entry before
      */
-    private function agreesNearby(string $id, BenchState $before, Act $act, Outcome $observed, Comparison $comparison): bool
-    {
+    private function agreesNearby(
+        string $id,
+        BenchState $before,
+        Act $act,
+        Outcome $observed,
+        Comparison $comparison,
+    ): bool {
         if ($observed->reading === null && $observed->seen === []) {
             return false; // a refusal does not depend on the moment
         }
@@ -283,10 +306,14 @@ final class Tracker
             return true;
         }
 
-        return Meter::agrees($observed->reading, $expected->measured->exact) && Meter::keptAgrees($observed->reading, $expected->measured->least, $expected->measured->most);
+        return Meter::agrees($observed->reading, $expected->measured->exact) &&
+            Meter::keptAgrees($observed->reading, $expected->measured->least, $expected->measured->most);
     }
 
-    /** A lead that was seen not to touch does not touch for a candidate either: which of the two is the same to the circuit. */
+    /**
+     * A lead that was seen not to touch does not touch for a candidate either: which of the two is the same to the
+     * circuit.
+     */
     private static function loose(Outcome $observed): ?string
     {
         return $observed->reading?->unsteady === true ? 'red' : null;

@@ -72,7 +72,10 @@ final readonly class Tree
         return $sum / array_sum($this->weights);
     }
 
-    /** No strategy takes fewer on average: H over the classes / log2 of the most outcomes that a question has (Shannon 1948). */
+    /**
+     * No strategy takes fewer on average: H over the classes / log2 of the most outcomes that a question has (Shannon
+     * 1948).
+     */
     public function bound(): float
     {
         return InformationGain::bits($this->classes(), array_combine($this->ids, $this->weights)) / log($this->most, 2);
@@ -149,7 +152,14 @@ final readonly class Tree
         } elseif (count($ids) <= self::AHEAD_OF && count($useful) > 1) {
             $far = -1.0;
             foreach (array_slice($useful, 0, self::AHEAD) as $i => $question) {
-                $both = $bits[$i] + self::after($useful, $question->split($ids), $weights, array_sum(array_intersect_key($weights, array_flip($ids))));
+                $both =
+                    $bits[$i] +
+                    self::after(
+                        $useful,
+                        $question->split($ids),
+                        $weights,
+                        array_sum(array_intersect_key($weights, array_flip($ids))),
+                    );
                 if ($both > $far + 1e-6) {
                     [$far, $best] = [$both, $question];
                 }
@@ -157,7 +167,10 @@ final readonly class Tree
         }
         $branches = [];
         foreach ($best->split($ids) as $bin) {
-            $branches[] = [$best->shows($bin), self::node($every, count($ids) > self::MANY ? $all : $useful, $bin, $weights)];
+            $branches[] = [
+                $best->shows($bin),
+                self::node($every, count($ids) > self::MANY ? $all : $useful, $bin, $weights),
+            ];
         }
 
         return ['suspects' => $ids, 'question' => $best, 'branches' => $branches];

@@ -11,7 +11,8 @@ use OddSpark\Appliance\Model;
 
 /**
  * One long visit that shows as much of an appliance as any will: arrival, doors off; each thermostat calling alone
- * where there are several, then, with everything reset, all of them and the programmers till it is warm; the call ended; the fan alone;
+ * where there are several, then, with everything reset, all of them and the programmers till it is warm; the call
+ * ended; the fan alone;
  * what yields to a tap tapped, all reset, and a call again; at the end the supply switched off.
  */
 final readonly class Trial
@@ -28,9 +29,19 @@ final readonly class Trial
     private const TAPPED_S = 120;
 
     /** When a person would read something in a phase, s from its beginning. */
-    private const MOMENTS_S = ['alone' => [30, 90, 180], 'all' => [5, 20, 35, 50, 70, 100, 150, 300, 600, 890], 'ended' => [5, 30, 200], 'fan' => [15, 50], 'tapped' => [30, 60, 110], 'off' => []];
+    private const MOMENTS_S = [
+        'alone' => [30, 90, 180],
+        'all' => [5, 20, 35, 50, 70, 100, 150, 300, 600, 890],
+        'ended' => [5, 30, 200],
+        'fan' => [15, 50],
+        'tapped' => [30, 60, 110],
+        'off' => [],
+    ];
 
-    /** @var list<array{string, int, string, list<Act>}> kind of phase, tick of its beginning, its title, what is done there */
+    /**
+     * @var list<array{string, int, string, list<Act>}> kind of phase, tick of its beginning, its title,
+     *     what is done there
+     */
     private array $phases;
 
     public function __construct(Model $model)
@@ -75,9 +86,20 @@ final readonly class Trial
         $allCold = array_merge([], ...array_values($cold));
         $phases = [];
         $tick = 0;
-        $begin = function (string $kind, int $seconds, string $title, array $sets, array $more = []) use (&$phases, &$tick): void {
+        $begin = function (string $kind, int $seconds, string $title, array $sets, array $more = []) use (
+            &$phases,
+            &$tick,
+        ): void {
             $at = $tick;
-            $phases[] = [$kind, $at, $title, [...array_map(fn (array $with) => Catalogue::make($at, 'set', $with), $sets), ...array_map(fn (array $m) => Catalogue::make($at + $m[0], $m[1], $m[2]), $more)]];
+            $phases[] = [
+                $kind,
+                $at,
+                $title,
+                [
+                    ...array_map(fn (array $with) => Catalogue::make($at, 'set', $with), $sets),
+                    ...array_map(fn (array $m) => Catalogue::make($at + $m[0], $m[1], $m[2]), $more),
+                ],
+            ];
             $tick += 1000 * $seconds;
         };
         usort($resets, fn (array $a, array $b) => $a[0] <=> $b[0]);
@@ -86,7 +108,10 @@ final readonly class Trial
             $begin('alone', self::ALONE_S, "into a call of $label alone", [...$always, ...$allCold, ...$calls], $open);
             $open = [];
         }
-        $begin('all', self::ALL_S, count($warm) > 1 ? 'into a call of all' : 'into a call', $allWarm, [...$open, ...$resets]);
+        $begin('all', self::ALL_S, count($warm) > 1 ? 'into a call of all' : 'into a call', $allWarm, [
+            ...$open,
+            ...$resets,
+        ]);
         $begin('ended', self::ENDED_S, 'after the call', $allCold);
         if ($fan !== []) {
             $begin('fan', self::FAN_S, 'with the fan on', $fan);

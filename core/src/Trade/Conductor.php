@@ -17,10 +17,14 @@ final class Conductor
     /** @throws \DomainException for a gauge that is not known */
     public static function ohms(int $awg, float $feet, float $celsius = 25.0): float
     {
-        $perKft = self::OHM_PER_KFT[$awg] ?? match ($awg) {
-            20, 22, 24 => self::OHM_PER_KFT[18] * 92 ** (2 * ($awg - 18) / 39),
-            default => throw new \DomainException("There is no copper conductor of $awg AWG in the table; known are 10 to 24, even."),
-        };
+        $perKft =
+            self::OHM_PER_KFT[$awg] ??
+            match ($awg) {
+                20, 22, 24 => self::OHM_PER_KFT[18] * 92 ** ((2 * ($awg - 18)) / 39),
+                default => throw new \DomainException(
+                    "There is no copper conductor of $awg AWG in the table; known are 10 to 24, even.",
+                ),
+            };
 
         // same table's note: R2 = R1 (1 + 0.00323 (T2 − 75))
         return $perKft * $feet / 1000 * (1 + 0.00323 * ($celsius - 75));

@@ -6,7 +6,8 @@ namespace OddSpark\Trade;
 
 /**
  * A text as a cell of a list for spreadsheets. What a spreadsheet would take for a formula has an apostrophe put before
- * it (common practice; it is what a person types to have a text taken as it is), and loses it again when it is read back.
+ * it (common practice; it is what a person types to have a text taken as it is), and loses it again when it is read
+ * back.
  */
 final class SpreadsheetCell
 {
@@ -14,7 +15,9 @@ final class SpreadsheetCell
 
     public static function guarded(string $text): string
     {
-        return preg_match(self::FORMULA, $text) === 1 && ! is_numeric($text) || str_starts_with($text, "'") ? "'$text" : $text;
+        return (preg_match(self::FORMULA, $text) === 1 && ! is_numeric($text)) || str_starts_with($text, "'")
+            ? "'$text"
+            : $text;
     }
 
     /** As it was before {@see guarded}. */

@@ -12,36 +12,81 @@ final class Sums
     private const GAUGES = [22.0, 20.0, 18.0, 16.0, 14.0, 12.0, 10.0];
 
     /**
-     * @return array<string, array{title: string, formula: string, source: string, inputs: array<string, array{label: string, unit: string, at: float, least: float, most: float, choices?: list<float>}>}>
+     * @return array<string, array{title: string, formula: string, source: string, inputs: array<string,
+     *     array{label: string, unit: string, at: float, least: float, most: float, choices?: list<float>}>}>
      */
     public static function all(): array
     {
-        $in = fn (string $label, string $unit, float $at, float $least, float $most): array => ['label' => $label, 'unit' => $unit, 'at' => $at, 'least' => $least, 'most' => $most];
+        $in = fn (string $label, string $unit, float $at, float $least, float $most): array => [
+            'label' => $label,
+            'unit' => $unit,
+            'at' => $at,
+            'least' => $least,
+            'most' => $most,
+        ];
 
         return [
             'capacitor' => [
-                'title' => 'Run capacitor under load', 'formula' => 'µF = 10⁶ × A ÷ (2π × Hz × V): 2652 × A ÷ V at 60 Hz, 3183 at 50 Hz', 'source' => 'derived: the reactance of a capacitor',
-                'inputs' => ['amps' => $in('Amps in the start winding\'s wire', 'A', 0.7, 0.01, 50), 'volts' => $in('Volts across the capacitor', 'V', 370, 1, 1000), 'hertz' => $in('Supply', 'Hz', 60, 50, 60), 'label_uf' => $in('On its label', 'µF', 5, 0.5, 200)],
+                'title' => 'Run capacitor under load',
+                'formula' => 'µF = 10⁶ × A ÷ (2π × Hz × V): 2652 × A ÷ V at 60 Hz, 3183 at 50 Hz',
+                'source' => 'derived: the reactance of a capacitor',
+                'inputs' => [
+                    'amps' => $in('Amps in the start winding\'s wire', 'A', 0.7, 0.01, 50),
+                    'volts' => $in('Volts across the capacitor', 'V', 370, 1, 1000),
+                    'hertz' => $in('Supply', 'Hz', 60, 50, 60),
+                    'label_uf' => $in('On its label', 'µF', 5, 0.5, 200),
+                ],
             ],
             'rise' => [
-                'title' => 'Temperature rise', 'formula' => 'CFM = Btu/h out ÷ (1.08 × °F rise)', 'source' => 'ASHRAE Fundamentals, sensible heat of standard air (1.08 to 1.10); the figure from memory',
-                'inputs' => ['input_btuh' => $in('Input by the plate or by clocking', 'Btu/h', 80000, 1000, 500000), 'efficiency' => $in('Efficiency', '%', 80, 40, 100), 'return_f' => $in('Return air', '°F', 68, 20, 120), 'supply_f' => $in('Supply air', '°F', 118, 30, 250)],
+                'title' => 'Temperature rise',
+                'formula' => 'CFM = Btu/h out ÷ (1.08 × °F rise)',
+                'source' => 'ASHRAE Fundamentals, sensible heat of standard air (1.08 to 1.10); the figure from memory',
+                'inputs' => [
+                    'input_btuh' => $in('Input by the plate or by clocking', 'Btu/h', 80000, 1000, 500000),
+                    'efficiency' => $in('Efficiency', '%', 80, 40, 100),
+                    'return_f' => $in('Return air', '°F', 68, 20, 120),
+                    'supply_f' => $in('Supply air', '°F', 118, 30, 250),
+                ],
             ],
             'clocking' => [
-                'title' => 'Clocking the gas meter', 'formula' => 'Btu/h = 3600 × ft³ a turn ÷ seconds × Btu/ft³', 'source' => 'derived; the heating value is the supplier\'s, 1000 to 1050 Btu/ft³ is common practice, no source',
-                'inputs' => ['cubic_feet' => $in('One turn of the dial', 'ft³', 1, 0.1, 10), 'seconds' => $in('Seconds for one turn', 's', 45, 1, 3600), 'btu_ft3' => $in('Heating value', 'Btu/ft³', 1020, 500, 3000)],
+                'title' => 'Clocking the gas meter',
+                'formula' => 'Btu/h = 3600 × ft³ a turn ÷ seconds × Btu/ft³',
+                'source' => 'derived; the heating value is the supplier\'s, 1000 to 1050 Btu/ft³ is common practice, no source',
+                'inputs' => [
+                    'cubic_feet' => $in('One turn of the dial', 'ft³', 1, 0.1, 10),
+                    'seconds' => $in('Seconds for one turn', 's', 45, 1, 3600),
+                    'btu_ft3' => $in('Heating value', 'Btu/ft³', 1020, 500, 3000),
+                ],
             ],
             'transformer' => [
-                'title' => 'Transformer load', 'formula' => 'VA = V × A; share = VA ÷ rating', 'source' => 'derived; a class 2 control transformer is not above 100 VA: NFPA 70 art. 725 and ch. 9 table 11, from memory',
-                'inputs' => ['volts' => $in('Secondary volts', 'V', 26, 1, 300), 'amps' => $in('Secondary amps', 'A', 0.9, 0.01, 50), 'rating_va' => $in('On its label', 'VA', 40, 5, 1000)],
+                'title' => 'Transformer load',
+                'formula' => 'VA = V × A; share = VA ÷ rating',
+                'source' => 'derived; a class 2 control transformer is not above 100 VA: NFPA 70 art. 725 and ch. 9 table 11, from memory',
+                'inputs' => [
+                    'volts' => $in('Secondary volts', 'V', 26, 1, 300),
+                    'amps' => $in('Secondary amps', 'A', 0.9, 0.01, 50),
+                    'rating_va' => $in('On its label', 'VA', 40, 5, 1000),
+                ],
             ],
             'wire' => [
-                'title' => 'Volts lost in a wire', 'formula' => 'V = 2 × ft × A × Ω per 1000 ft ÷ 1000', 'source' => 'NFPA 70 (NEC) chapter 9 table 8, solid uncoated copper at 75 °C, from memory',
-                'inputs' => ['feet' => $in('One way', 'ft', 50, 0.1, 5000), 'amps' => $in('Amps', 'A', 0.5, 0.001, 100), 'awg' => ['choices' => self::GAUGES] + $in('Size', 'AWG', 18, 10, 22), 'volts' => $in('Volts at its beginning', 'V', 25, 1, 600)],
+                'title' => 'Volts lost in a wire',
+                'formula' => 'V = 2 × ft × A × Ω per 1000 ft ÷ 1000',
+                'source' => 'NFPA 70 (NEC) chapter 9 table 8, solid uncoated copper at 75 °C, from memory',
+                'inputs' => [
+                    'feet' => $in('One way', 'ft', 50, 0.1, 5000),
+                    'amps' => $in('Amps', 'A', 0.5, 0.001, 100),
+                    'awg' => ['choices' => self::GAUGES] + $in('Size', 'AWG', 18, 10, 22),
+                    'volts' => $in('Volts at its beginning', 'V', 25, 1, 600),
+                ],
             ],
             'flame' => [
-                'title' => 'Flame loop', 'formula' => 'µA = 10⁶ × √2 × V ÷ (π × Ω)', 'source' => 'mean of a half-wave rectified sine, any circuits textbook',
-                'inputs' => ['volts' => $in('Volts AC on the rod', 'V', 100, 10, 300), 'megohms' => $in('Flame and feed in series', 'MΩ', 15, 0.1, 500)],
+                'title' => 'Flame loop',
+                'formula' => 'µA = 10⁶ × √2 × V ÷ (π × Ω)',
+                'source' => 'mean of a half-wave rectified sine, any circuits textbook',
+                'inputs' => [
+                    'volts' => $in('Volts AC on the rod', 'V', 100, 10, 300),
+                    'megohms' => $in('Flame and feed in series', 'MΩ', 15, 0.1, 500),
+                ],
             ],
         ];
     }
@@ -57,11 +102,26 @@ final class Sums
         $known = self::all()[$sum] ?? throw new \DomainException("There is no sum \"$sum\".");
         foreach ($known['inputs'] as $name => $input) {
             $value = $with[$name] ?? throw new \DomainException("{$input['label']}: a figure is missing.");
-            if ($value < $input['least'] || $value > $input['most'] || isset($input['choices']) && ! in_array($value, $input['choices'], true)) {
-                throw new \DomainException("{$input['label']}: ".(isset($input['choices']) ? 'one of '.implode(', ', $input['choices']) : "from {$input['least']} to {$input['most']} {$input['unit']}").'.');
+            if (
+                $value < $input['least'] ||
+                $value > $input['most'] ||
+                (isset($input['choices']) && ! in_array($value, $input['choices'], true))
+            ) {
+                throw new \DomainException(
+                    "{$input['label']}: ".
+                        (isset($input['choices'])
+                            ? 'one of '.implode(', ', $input['choices'])
+                            : "from {$input['least']} to {$input['most']} {$input['unit']}").
+                        '.',
+                );
             }
         }
-        $out = fn (string $label, float $value, string $unit, int $digits = 1): array => ['label' => $label, 'value' => $value, 'unit' => $unit, 'digits' => $digits];
+        $out = fn (string $label, float $value, string $unit, int $digits = 1): array => [
+            'label' => $label,
+            'value' => $value,
+            'unit' => $unit,
+            'digits' => $digits,
+        ];
 
         return match ($sum) {
             'capacitor' => [
@@ -69,11 +129,23 @@ final class Sums
                 $out('Off its label', 100 * ($uf / $with['label_uf'] - 1), '%'),
             ],
             'rise' => self::rise($with, $out),
-            'clocking' => [$out('Input', 3600 * $with['cubic_feet'] / $with['seconds'] * $with['btu_ft3'], 'Btu/h', 0), $out('Flow', 3600 * $with['cubic_feet'] / $with['seconds'], 'ft³/h')],
-            'transformer' => [$out('Load', $with['volts'] * $with['amps'], 'VA'), $out('Of its rating', 100 * $with['volts'] * $with['amps'] / $with['rating_va'], '%', 0)],
+            'clocking' => [
+                $out('Input', ((3600 * $with['cubic_feet']) / $with['seconds']) * $with['btu_ft3'], 'Btu/h', 0),
+                $out('Flow', (3600 * $with['cubic_feet']) / $with['seconds'], 'ft³/h'),
+            ],
+            'transformer' => [
+                $out('Load', $with['volts'] * $with['amps'], 'VA'),
+                $out('Of its rating', (100 * $with['volts'] * $with['amps']) / $with['rating_va'], '%', 0),
+            ],
             'wire' => [
-                $out('Lost there and back', $lost = $with['amps'] * Conductor::ohms((int) $with['awg'], 2 * $with['feet'], 75.0), 'V', 2),
-                $out('Left at its end', $with['volts'] - $lost, 'V', 2), $out('Share lost', 100 * $lost / $with['volts'], '%'),
+                $out(
+                    'Lost there and back',
+                    $lost = $with['amps'] * Conductor::ohms((int) $with['awg'], 2 * $with['feet'], 75.0),
+                    'V',
+                    2,
+                ),
+                $out('Left at its end', $with['volts'] - $lost, 'V', 2),
+                $out('Share lost', (100 * $lost) / $with['volts'], '%'),
             ],
             default => [$out('Flame current', M_SQRT2 * $with['volts'] / (M_PI * $with['megohms']), 'µA', 2)],
         };
@@ -91,6 +163,14 @@ final class Sums
             throw new \DomainException('Supply air: it must be warmer than the return air.');
         }
 
-        return [$out('Rise', $rise, '°F'), $out('Air moved', $with['input_btuh'] * $with['efficiency'] / 100 / (Units::AIR_BTU_H_PER_CFM_F * $rise), 'CFM', 0)];
+        return [
+            $out('Rise', $rise, '°F'),
+            $out(
+                'Air moved',
+                ($with['input_btuh'] * $with['efficiency']) / 100 / (Units::AIR_BTU_H_PER_CFM_F * $rise),
+                'CFM',
+                0,
+            ),
+        ];
     }
 }

@@ -26,21 +26,41 @@ final readonly class MarkAttempts
     {
         $this->memory = new Memory();
         $seen = $attempt->observations;
-        $this->account = new AttemptReview($plan, $faultSet, $fault, $seen, new Tracker($plan, $faultSet, $seen->visit, $this->memory), $this->memory);
+        $this->account = new AttemptReview(
+            $plan,
+            $faultSet,
+            $fault,
+            $seen,
+            new Tracker($plan, $faultSet, $seen->visit, $this->memory),
+            $this->memory,
+        );
     }
 
     /** @return array{array<string, mixed>, string} */
     public function mark(Rules $rules): array
     {
         $mark = $this->marked($rules);
-        $text = sprintf("%.1f of 100, %s; conclusion: %s\n", $mark['total'], $mark['passed'] ? 'passed' : 'not passed'.($mark['not_passed'] === [] ? '' : ' ('.implode(', ', $mark['not_passed']).')'), $mark['verdict']);
+        $text = sprintf(
+            "%.1f of 100, %s; conclusion: %s\n",
+            $mark['total'],
+            $mark['passed']
+                ? 'passed'
+                : 'not passed'.($mark['not_passed'] === [] ? '' : ' ('.implode(', ', $mark['not_passed']).')'),
+            $mark['verdict'],
+        );
         foreach ($mark['lines'] as $line) {
             $text .= sprintf("%5.1f of %2d  %s\n", $line['points'], $line['weight'], $line['title']);
             foreach ($line['why'] as $why) {
-                $text .= "             {$why['text']}".($why['entry'] === null ? '' : ' (entry '.($why['entry'] + 1).')')."\n";
+                $text .=
+                    "             {$why['text']}".
+                    ($why['entry'] === null ? '' : ' (entry '.($why['entry'] + 1).')').
+                    "\n";
             }
         }
-        $text .= $mark['call_back']['said'] === [] ? "Nobody calls again within {$mark['call_back']['hours']} hours.\n" : 'The customer calls again: '.implode(' ', $mark['call_back']['said'])."\n";
+        $text .=
+            $mark['call_back']['said'] === []
+                ? "Nobody calls again within {$mark['call_back']['hours']} hours.\n"
+                : 'The customer calls again: '.implode(' ', $mark['call_back']['said'])."\n";
 
         return [$this->head() + ['mark' => $mark], $text];
     }
@@ -50,15 +70,32 @@ final readonly class MarkAttempts
     {
         $mark = $this->marked($rules);
         $debrief = (new Debrief($this->account))->toArray();
-        $head = ['title' => 'Debrief', 'who' => 'An attempt from a file', 'model' => $this->plan->model->title(), 'fault' => $this->fault->title, 'when' => 'visit: '.$this->account->seen->visit];
+        $head = [
+            'title' => 'Debrief',
+            'who' => 'An attempt from a file',
+            'model' => $this->plan->model->title(),
+            'fault' => $this->fault->title,
+            'when' => 'visit: '.$this->account->seen->visit,
+        ];
         if ($html) {
             return [[], Sheet::html($head, $mark, $debrief)."\n"];
         }
         $text = sprintf("%.1f of 100. It was: %s.\n", $mark['total'], $this->fault->title);
         foreach ($debrief['entries'] as $i => $row) {
-            $text .= sprintf("%3d %6.0f s  %3d → %3d  %s\n", $i + 1, $row['at_s'], $row['before'], $row['after'], $row['text']);
+            $text .= sprintf(
+                "%3d %6.0f s  %3d → %3d  %s\n",
+                $i + 1,
+                $row['at_s'],
+                $row['before'],
+                $row['after'],
+                $row['text'],
+            );
             if ($row['best'] !== [] && $row['share'] !== null && $row['share'] < 0.9) {
-                $text .= sprintf("                         more: %s (%.2f bits)\n", $row['best'][0]['text'], $row['best'][0]['bits']);
+                $text .= sprintf(
+                    "                         more: %s (%.2f bits)\n",
+                    $row['best'][0]['text'],
+                    $row['best'][0]['bits'],
+                );
             }
         }
         foreach (['won' => 'Won', 'lost' => 'Lost'] as $key => $word) {

@@ -34,17 +34,32 @@ final readonly class Proof
         $text = '';
         foreach ($steps as $i => $step) {
             $entry = $i === 0 ? 'Arrived' : $wording->entry(...$seen->entries[$i - 1]);
-            $rows[] = ['entry' => $i - 1, 'text' => $entry, 'count' => $step->count(), 'bits' => $step->entropy(), 'unknown' => $step->unknownShare(), 'suspects' => $step->ranked()];
+            $rows[] = [
+                'entry' => $i - 1,
+                'text' => $entry,
+                'count' => $step->count(),
+                'bits' => $step->entropy(),
+                'unknown' => $step->unknownShare(),
+                'suspects' => $step->ranked(),
+            ];
             $text .= sprintf("%4d  %5.2f bits  %s\n", $step->count(), $step->entropy(), $entry);
         }
         foreach (array_slice(end($steps)->ranked(), 0, 12) as $id => $share) {
             $text .= sprintf("      %5.1f %%  %s\n", 100 * $share, $id);
         }
-        $text .= sprintf("      %5.1f %%  none of them: several at once, or something else\n", 100 * end($steps)->unknownShare());
+        $text .= sprintf(
+            "      %5.1f %%  none of them: several at once, or something else\n",
+            100 * end($steps)->unknownShare(),
+        );
         $json = ['model' => $this->plan->model->name(), 'steps' => $rows];
         if ($pairs) {
             $two = Pairs::of($this->plan, $this->faultSet, $seen, $steps, $memory);
-            $text .= sprintf("%d pairs left of the %d likeliest of %d that could explain it\n", $two->left->count(), $two->run, $two->of);
+            $text .= sprintf(
+                "%d pairs left of the %d likeliest of %d that could explain it\n",
+                $two->left->count(),
+                $two->run,
+                $two->of,
+            );
             foreach (array_slice($two->left->ranked(), 0, 12) as $id => $share) {
                 $text .= sprintf("      %5.1f %%  %s\n", 100 * $share, $id);
             }
@@ -61,13 +76,30 @@ final readonly class Proof
         $tracker = new Tracker($this->plan, $this->faultSet, $seen->visit, $memory);
         $steps = $tracker->follow($seen);
         $left = end($steps);
-        [$choices, $weighed] = (new NextSteps($this->plan, $this->faultSet, $memory))->of($tracker->candidates(), $left->weights);
-        $text = sprintf("%d suspects, %.2f bits; %d readings, looks and acts weighed\n bits  bits/min\n", $left->count(), $left->entropy(), $weighed);
+        [$choices, $weighed] = (new NextSteps($this->plan, $this->faultSet, $memory))->of(
+            $tracker->candidates(),
+            $left->weights,
+        );
+        $text = sprintf(
+            "%d suspects, %.2f bits; %d readings, looks and acts weighed\n bits  bits/min\n",
+            $left->count(),
+            $left->entropy(),
+            $weighed,
+        );
         foreach ($choices as $choice) {
             $text .= sprintf("%5.2f  %8.2f  %s\n", $choice->bits, $choice->bitsPerMinute(), $this->choice($choice));
         }
 
-        return [['model' => $this->plan->model->name(), 'suspects' => $left->ranked(), 'bits' => $left->entropy(), 'weighed' => $weighed, 'choices' => array_map(fn (Choice $c) => ['text' => $this->choice($c)] + $c->toArray(), $choices)], $text];
+        return [
+            [
+                'model' => $this->plan->model->name(),
+                'suspects' => $left->ranked(),
+                'bits' => $left->entropy(),
+                'weighed' => $weighed,
+                'choices' => array_map(fn (Choice $c) => ['text' => $this->choice($c)] + $c->toArray(), $choices),
+            ],
+            $text,
+        ];
     }
 
     /** @return array{array<string, mixed>, string} */
@@ -80,9 +112,16 @@ final readonly class Proof
             $text .= count($class) > 1 ? '  '.implode(', ', $class)."\n" : '';
         }
         [$when, $ohms] = [$classes->pairsByWhen(), $classes->pairsByOhms()];
-        $text .= sprintf("%d pairs are told apart by when only, %d by ohms with the power off only\n", count($when), count($ohms));
+        $text .= sprintf(
+            "%d pairs are told apart by when only, %d by ohms with the power off only\n",
+            count($when),
+            count($ohms),
+        );
 
-        return [['model' => $this->plan->model->name(), 'classes' => $all, 'by_when' => $when, 'by_ohms' => $ohms], $text];
+        return [
+            ['model' => $this->plan->model->name(), 'classes' => $all, 'by_when' => $when, 'by_ohms' => $ohms],
+            $text,
+        ];
     }
 
     /** @return array{array<string, mixed>, string} */
@@ -100,7 +139,12 @@ final readonly class Proof
                 $text .= "  {$question->text}: $answer\n";
             }
             $difficulty = Difficulty::of($path, count($analysis->lookAlikes()[$fault]));
-            $text .= sprintf("  → %s, grade %d of 5, %.1f minutes\n", $fault, $difficulty['grade'], $difficulty['minutes']);
+            $text .= sprintf(
+                "  → %s, grade %d of 5, %.1f minutes\n",
+                $fault,
+                $difficulty['grade'],
+                $difficulty['minutes'],
+            );
         } else {
             $text .= $this->branches($tree->root, $tree->ids, 1);
         }

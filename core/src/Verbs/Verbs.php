@@ -50,8 +50,11 @@ final class Verbs
     private readonly Library $library;
 
     /** @param array<string, list<string>> $options */
-    private function __construct(private readonly string $verb, private readonly ?string $model, private readonly array $options)
-    {
+    private function __construct(
+        private readonly string $verb,
+        private readonly ?string $model,
+        private readonly array $options,
+    ) {
         $this->library = new Library();
     }
 
@@ -64,7 +67,10 @@ final class Verbs
         try {
             [$result, $text] = self::parse($words)->answer();
             echo in_array('--json', $words, true)
-                ? json_encode(['verbs' => self::VERSION] + $result, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n"
+                ? json_encode(
+                    ['verbs' => self::VERSION] + $result,
+                    JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+                )."\n"
                 : $text;
 
             return 0;
@@ -100,12 +106,39 @@ final class Verbs
 
                 continue;
             }
-            if (! in_array($word, ['--fault', '--actions', '--observations', '--visit', '--until', '--at', '--rules'], true)) {
+            if (
+                ! in_array(
+                    $word,
+                    ['--fault', '--actions', '--observations', '--visit', '--until', '--at', '--rules'],
+                    true,
+                )
+            ) {
                 throw new UsageError("There is no option $word.");
             }
             $options[$word][] = array_shift($words) ?? throw new UsageError("$word needs a value.");
         }
-        if (! in_array($verb, ['models', 'faults', 'table', 'chart', 'arrive', 'run', 'solve', 'spice', 'suspects', 'next', 'classes', 'tree', 'mark', 'debrief'], true)) {
+        if (
+            ! in_array(
+                $verb,
+                [
+                    'models',
+                    'faults',
+                    'table',
+                    'chart',
+                    'arrive',
+                    'run',
+                    'solve',
+                    'spice',
+                    'suspects',
+                    'next',
+                    'classes',
+                    'tree',
+                    'mark',
+                    'debrief',
+                ],
+                true,
+            )
+        ) {
             throw new UsageError($verb === '' ? 'Say what to do.' : "There is no verb \"$verb\".");
         }
         if ($verb !== 'models' && $model === null) {
@@ -144,10 +177,22 @@ final class Verbs
         $rows = [];
         foreach ($this->library->names() as $name) {
             $m = $this->library->model($name);
-            $rows[] = ['name' => $name, 'title' => $m->title(), 'parts' => count($m->parts()), 'wires' => count($m->wires()), 'visits' => $m->visits(), 'hash' => $m->hash()];
+            $rows[] = [
+                'name' => $name,
+                'title' => $m->title(),
+                'parts' => count($m->parts()),
+                'wires' => count($m->wires()),
+                'visits' => $m->visits(),
+                'hash' => $m->hash(),
+            ];
         }
 
-        return [['models' => $rows], self::table(array_map(fn ($r) => [$r['name'], $r['title'], "{$r['parts']} parts", "{$r['wires']} wires"], $rows))];
+        return [
+            ['models' => $rows],
+            self::table(
+                array_map(fn ($r) => [$r['name'], $r['title'], "{$r['parts']} parts", "{$r['wires']} wires"], $rows),
+            ),
+        ];
     }
 
     /** @return array{array<string, mixed>, string} the tables of a model's controls, and what is odd about them */
@@ -161,7 +206,13 @@ final class Verbs
             $rows[] = ['control' => $id, 'table' => $table, 'remarks' => $remarks];
             $text .= "$id: {$table['title']}\n";
             foreach ((new Table($table))->words() as $row) {
-                $text .= sprintf("  %-14s %s%s, lamp %s\n", $row['state'], $row['title'], $row['outputs'] === [] ? '' : ' ['.implode(' ', $row['outputs']).']', $row['lamp']);
+                $text .= sprintf(
+                    "  %-14s %s%s, lamp %s\n",
+                    $row['state'],
+                    $row['title'],
+                    $row['outputs'] === [] ? '' : ' ['.implode(' ', $row['outputs']).']',
+                    $row['lamp'],
+                );
                 foreach ($row['lines'] as $line) {
                     $text .= "                 $line\n";
                 }
@@ -205,10 +256,16 @@ final class Verbs
             $text .= '  '.Ask::QUESTIONS[$question]." \"$answer\"\n";
         }
         foreach ($odd as $part => $seen) {
-            $text .= "  {$plan->model->part($part)->label}: ".implode('; ', array_map(fn ($k, $v) => $k === 'condition' ? $v : "$k $v", array_keys($seen), $seen))."\n";
+            $text .=
+                "  {$plan->model->part($part)->label}: ".
+                implode('; ', array_map(fn ($k, $v) => $k === 'condition' ? $v : "$k $v", array_keys($seen), $seen)).
+                "\n";
         }
 
-        return [['complaint' => $arrival->complaint, 'answers' => $arrival->state->answers, 'unlike_healthy' => $odd], $text];
+        return [
+            ['complaint' => $arrival->complaint, 'answers' => $arrival->state->answers, 'unlike_healthy' => $odd],
+            $text,
+        ];
     }
 
     /** @return array{array<string, mixed>, string} the sequence chart as SVG */
@@ -222,13 +279,24 @@ final class Verbs
             throw new UsageError('--until takes seconds, from 1 to 86400.');
         }
         $preview = Preview::of($plan, $fault, $visit, $until);
-        $seconds = fn (array $stretches) => array_map(fn (array $s) => [$s[0] / 1000, $s[1] / 1000, (string) $s[2]], $stretches);
-        $lanes = array_map(fn (array $lane) => [
-            'name' => $lane['name'], 'tone' => $lane['tone'], 'stretches' => $seconds($preview->perceived[$lane['channel']] ?? []),
-        ], $plan->model->tape());
+        $seconds = fn (array $stretches) => array_map(
+            fn (array $s) => [$s[0] / 1000, $s[1] / 1000, (string) $s[2]],
+            $stretches,
+        );
+        $lanes = array_map(
+            fn (array $lane) => [
+                'name' => $lane['name'],
+                'tone' => $lane['tone'],
+                'stretches' => $seconds($preview->perceived[$lane['channel']] ?? []),
+            ],
+            $plan->model->tape(),
+        );
         $states = [];
         foreach ($preview->states as $control => $list) {
-            $states[] = ['name' => $plan->model->part(substr($control, 0, (int) strrpos($control, '.')))->label ?? $control, 'stretches' => array_map(fn (array $s) => [$s['from'] / 1000, $s['to'] / 1000, $s['title']], $list)];
+            $states[] = [
+                'name' => $plan->model->part(substr($control, 0, (int) strrpos($control, '.')))->label ?? $control,
+                'stretches' => array_map(fn (array $s) => [$s['from'] / 1000, $s['to'] / 1000, $s['title']], $list),
+            ];
         }
         $svg = Chart::svg("{$plan->model->title()}: {$fault->title}", $lanes, $states, $until / 1000);
 
@@ -240,7 +308,13 @@ final class Verbs
     {
         $rows = [];
         foreach (FaultSet::of($plan->model)->faults as $f) {
-            $rows[] = ['id' => $f->id, 'title' => $f->title, 'family' => $f->family, 'weight' => $f->weight, 'repair' => $f->repair];
+            $rows[] = [
+                'id' => $f->id,
+                'title' => $f->title,
+                'family' => $f->family,
+                'weight' => $f->weight,
+                'repair' => $f->repair,
+            ];
         }
 
         return [['faults' => $rows], self::table(array_map(fn ($r) => [$r['id'], $r['family'], $r['title']], $rows))];
@@ -260,7 +334,12 @@ final class Verbs
         foreach ($attempt->observations->perceived as $channel => $stretches) {
             foreach ($stretches as [$from, $to, $value]) {
                 if (is_string($value)) {
-                    $text .= sprintf("%9.3f s  to %.3f s  %s\n", $from / 1000, $to / 1000, $attempt->bench->perception()->say($channel, $value));
+                    $text .= sprintf(
+                        "%9.3f s  to %.3f s  %s\n",
+                        $from / 1000,
+                        $to / 1000,
+                        $attempt->bench->perception()->say($channel, $value),
+                    );
                 }
             }
         }
@@ -268,10 +347,16 @@ final class Verbs
             $text .= sprintf("%9.3f s  %s: %s\n", $s['from_s'], $s['control'], $s['state']);
         }
 
-        return [[
-            'model' => $plan->model->name(), 'complaint' => $attempt->arrival->complaint, 'labour_minutes' => $attempt->state->labour,
-            'observations' => $attempt->observations->toArray(), 'sequence' => $states,
-        ], $text];
+        return [
+            [
+                'model' => $plan->model->name(),
+                'complaint' => $attempt->arrival->complaint,
+                'labour_minutes' => $attempt->state->labour,
+                'observations' => $attempt->observations->toArray(),
+                'sequence' => $states,
+            ],
+            $text,
+        ];
     }
 
     /**
@@ -317,12 +402,26 @@ final class Verbs
         $rows = [];
         foreach ($plan->places as $place => $node) {
             [$re, $im] = $solution->acPhasor($node, 0);
-            $rows[$place] = ['ac_v' => hypot($re, $im), 'ac_degrees' => rad2deg(atan2($im, $re)), 'dc_v' => $solution->dcVolts($node, 0)];
+            $rows[$place] = [
+                'ac_v' => hypot($re, $im),
+                'ac_degrees' => rad2deg(atan2($im, $re)),
+                'dc_v' => $solution->dcVolts($node, 0),
+            ];
         }
 
         return [
             ['model' => $plan->model->name(), 'at_s' => $at / 1000, 'against' => 'earth', 'places' => $rows],
-            self::table(array_map(fn ($p, $r) => [$p, sprintf('%.4f V AC %6.1f°', $r['ac_v'], $r['ac_degrees']), sprintf('%.4f V DC', $r['dc_v'])], array_keys($rows), $rows)),
+            self::table(
+                array_map(
+                    fn ($p, $r) => [
+                        $p,
+                        sprintf('%.4f V AC %6.1f°', $r['ac_v'], $r['ac_degrees']),
+                        sprintf('%.4f V DC', $r['dc_v']),
+                    ],
+                    array_keys($rows),
+                    $rows,
+                ),
+            ),
         ];
     }
 
@@ -347,7 +446,13 @@ final class Verbs
     private function spice(Plan $plan): array
     {
         [$attempt, $at] = $this->momentOf($plan);
-        $text = SpiceDeck::of($attempt->bench->machine(), $attempt->state, $attempt->bench->fault->id, $at / 1000, isset($this->options['--tran']));
+        $text = SpiceDeck::of(
+            $attempt->bench->machine(),
+            $attempt->state,
+            $attempt->bench->fault->id,
+            $at / 1000,
+            isset($this->options['--tran']),
+        );
 
         return [['model' => $plan->model->name(), 'at_s' => $at / 1000, 'netlist' => $text], $text];
     }
@@ -363,7 +468,9 @@ final class Verbs
             throw new UsageError("\"$this->verb\" needs --observations, or --fault and --actions.");
         }
 
-        return $this->verb === 'next' ? $this->proof($plan)->next($seen) : $this->proof($plan)->suspects($seen, isset($this->options['--pairs']));
+        return $this->verb === 'next'
+            ? $this->proof($plan)->next($seen)
+            : $this->proof($plan)->suspects($seen, isset($this->options['--pairs']));
     }
 
     private function proof(Plan $plan): Proof
@@ -390,9 +497,16 @@ final class Verbs
         }
         $faultSet = FaultSet::of($plan->model);
         $rules = Rules::of($this->library->rules($this->options['--rules'][0] ?? 'first-year'));
-        $judging = new MarkAttempts($plan, $faultSet, $faultSet->compound($this->options['--fault']), $this->attempt($plan, $this->log(), stops: $rules->stops));
+        $judging = new MarkAttempts(
+            $plan,
+            $faultSet,
+            $faultSet->compound($this->options['--fault']),
+            $this->attempt($plan, $this->log(), stops: $rules->stops),
+        );
 
-        return $this->verb === 'mark' ? $judging->mark($rules) : $judging->debrief($rules, isset($this->options['--html']));
+        return $this->verb === 'mark'
+            ? $judging->mark($rules)
+            : $judging->debrief($rules, isset($this->options['--html']));
     }
 
     /** @param list<string> $stops */

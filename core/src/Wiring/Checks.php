@@ -22,7 +22,16 @@ use OddSpark\Wiring\Rules\Sources;
 final class Checks
 {
     /** @var list<class-string<Rule>> */
-    private const RULES = [Sources::class, Paths::class, Safeties::class, Returns::class, Separation::class, Loading::class, Bonds::class, Colours::class];
+    private const RULES = [
+        Sources::class,
+        Paths::class,
+        Safeties::class,
+        Returns::class,
+        Separation::class,
+        Loading::class,
+        Bonds::class,
+        Colours::class,
+    ];
 
     /** @return list<Finding> what is wrong first */
     public static function of(Model $model): array

@@ -24,7 +24,10 @@ final readonly class Circuits
     {
         $circuits = new self($nets);
         $legs = array_map($circuits->leg(...), $nets->supplies());
-        $complete = array_fill_keys(array_merge(...array_map(fn (array $leg) => array_column($leg['loads'], 'load'), $legs)), true);
+        $complete = array_fill_keys(
+            array_merge(...array_map(fn (array $leg) => array_column($leg['loads'], 'load'), $legs)),
+            true,
+        );
 
         // of a mesh that was not gone through to its end it is not known what has no way
         return ['circuits' => $legs, 'open' => $nets->isCutShort() ? [] : $circuits->gaps($complete)];
@@ -37,22 +40,47 @@ final readonly class Circuits
     private function leg(array $supply): array
     {
         $loads = [];
-        foreach ($this->nets->paths($this->nets->root($supply['hot']), $this->nets->root($supply['return'])) as $load => $ways) {
+        $paths = $this->nets->paths($this->nets->root($supply['hot']), $this->nets->root($supply['return']));
+        foreach ($paths as $load => $ways) {
             $way = $ways[0];
             $at = $this->load($way);
             $before = array_map($this->nets->title(...), array_slice($way, 0, $at));
             $after = array_map($this->nets->title(...), array_slice($way, $at + 1));
-            $ends = [$supply['hot'], ...array_merge(...array_map(fn (array $e) => [$e['a'], $e['b']], $way)), $supply['return']];
+            $ends = [
+                $supply['hot'],
+                ...array_merge(...array_map(fn (array $e) => [$e['a'], $e['b']], $way)),
+                $supply['return'],
+            ];
             $loads[] = [
-                'part' => $way[$at]['part'], 'title' => $this->nets->title($way[$at]), 'load' => $load, 'proves' => $this->proves($way[$at]), 'ways' => count($ways),
-                'words' => 'From '.$this->nets->name($supply['hot']).($before === [] ? '' : ' through '.implode(', ', $before)).' to '.$this->nets->title($way[$at])
-                    .', home'.($after === [] ? '' : ' through '.implode(', ', $after)).' at '.$this->nets->name($supply['return']).'.',
+                'part' => $way[$at]['part'],
+                'title' => $this->nets->title($way[$at]),
+                'load' => $load,
+                'proves' => $this->proves($way[$at]),
+                'ways' => count($ways),
+                'words' => 'From '.
+                    $this->nets->name($supply['hot']).
+                    ($before === [] ? '' : ' through '.implode(', ', $before)).
+                    ' to '.
+                    $this->nets->title($way[$at]).
+                    ', home'.
+                    ($after === [] ? '' : ' through '.implode(', ', $after)).
+                    ' at '.
+                    $this->nets->name($supply['return']).
+                    '.',
                 'parts' => array_values(array_unique(array_column($way, 'part'))),
-                'wires' => array_merge(...array_map(fn (array $pair) => $this->nets->along($pair[0], $pair[1]), array_chunk($ends, 2))),
+                'wires' => array_merge(
+                    ...array_map(fn (array $pair) => $this->nets->along($pair[0], $pair[1]), array_chunk($ends, 2)),
+                ),
             ];
         }
 
-        return ['title' => $supply['title'], 'class' => $supply['class'], 'hot' => $supply['hot'], 'return' => $supply['return'], 'loads' => $loads];
+        return [
+            'title' => $supply['title'],
+            'class' => $supply['class'],
+            'hot' => $supply['hot'],
+            'return' => $supply['return'],
+            'loads' => $loads,
+        ];
     }
 
     /** @param list<Element> $way */
@@ -68,11 +96,18 @@ final readonly class Circuits
      */
     private function proves(array $load): ?string
     {
-        $terminals = array_map(fn (string $place) => substr($place, strlen($load['part']) + 1), [$load['a'], $load['b']]);
+        $terminals = array_map(fn (string $place) => substr($place, strlen($load['part']) + 1), [
+            $load['a'],
+            $load['b'],
+        ]);
         foreach ($this->nets->model->kindOf($load['part'])?->those(Decides::class) ?? [] as $spec) {
             foreach ($spec->get('inputs') as $input => $p) {
-                $between = $p['ac'] ?? $p['dc'] ?? null;
-                if ($between !== null && array_diff($terminals, $between) === [] && $input !== ($spec->get('table')['supply'] ?? null)) {
+                $between = $p['ac'] ?? ($p['dc'] ?? null);
+                if (
+                    $between !== null &&
+                    array_diff($terminals, $between) === [] &&
+                    $input !== ($spec->get('table')['supply'] ?? null)
+                ) {
                     return (string) $input;
                 }
             }
@@ -102,8 +137,13 @@ final readonly class Circuits
             }
             $told[$nets] = true;
             $gaps[] = [
-                'part' => $e['part'], 'title' => $this->nets->title($e), 'input' => $this->proves($e) !== null || $this->nets->model->kindOf($e['part'])?->isControl() === true && str_ends_with($e['name'], '_input'),
-                'words' => $this->nets->title($e)." has no way from a supply and home: {$this->side($e['a'])}; {$this->side($e['b'])}.",
+                'part' => $e['part'],
+                'title' => $this->nets->title($e),
+                'input' => $this->proves($e) !== null ||
+                    ($this->nets->model->kindOf($e['part'])?->isControl() === true &&
+                        str_ends_with($e['name'], '_input')),
+                'words' => $this->nets->title($e).
+                    " has no way from a supply and home: {$this->side($e['a'])}; {$this->side($e['b'])}.",
             ];
         }
 
@@ -116,10 +156,20 @@ final readonly class Circuits
         $fed = $this->nets->fedBy($this->nets->root($place));
         $name = $this->nets->name($place);
         if ($fed !== []) {
-            return "$name comes to ".implode(' and to ', array_values(array_unique(array_map(fn (array $f) => $this->nets->name($f[0][$f[1]]), array_slice($fed, 0, 3)))));
+            return "$name comes to ".
+                implode(
+                    ' and to ',
+                    array_values(
+                        array_unique(
+                            array_map(fn (array $f) => $this->nets->name($f[0][$f[1]]), array_slice($fed, 0, 3)),
+                        ),
+                    ),
+                );
         }
         $others = array_filter($this->nets->places()[$this->nets->root($place)] ?? [], fn (string $p) => $p !== $place);
 
-        return $others === [] ? "nothing is wired to $name" : "$name goes no further than ".$this->nets->name((string) end($others));
+        return $others === []
+            ? "nothing is wired to $name"
+            : "$name goes no further than ".$this->nets->name((string) end($others));
     }
 }

@@ -107,7 +107,15 @@ final class Guards
         $wanted = array_map(fn (string $t) => $this->nets->root("$part.$t"), $between);
         $loads = [];
         foreach ($this->nets->elements() as $e) {
-            if ($e['load'] && $e['part'] === $part && in_array([$this->nets->root($e['a']), $this->nets->root($e['b'])], [$wanted, array_reverse($wanted)], true)) {
+            if (
+                $e['load'] &&
+                $e['part'] === $part &&
+                in_array(
+                    [$this->nets->root($e['a']), $this->nets->root($e['b'])],
+                    [$wanted, array_reverse($wanted)],
+                    true,
+                )
+            ) {
                 $loads[] = "$part.{$e['name']}";
             }
         }

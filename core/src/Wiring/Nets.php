@@ -85,7 +85,8 @@ final class Nets
     }
 
     /**
-     * @return list<Supply> the highest volts first; class line, control, millivolt, battery (within a part) or sensing (a control
+     * @return list<Supply> the highest volts first; class line, control, millivolt, battery (within a part) or sensing
+     *     (a control
      *     reads the ohms of what hangs there); volts effective
      */
     public function supplies(): array
@@ -110,7 +111,9 @@ final class Nets
         return $place;
     }
 
-    /** @return array<string, list<string>> places by the net that they are on; only places that something is joined to */
+    /**
+     * @return array<string, list<string>> places by the net that they are on; only places that something is joined to
+     */
     public function places(): array
     {
         $places = [];
@@ -187,7 +190,8 @@ final class Nets
 
     /**
      * @param list<string> $past
-     * @param array<string, int> $near by how many switches a net lies from the end: a way is not begun that cannot come there
+     * @param array<string, int> $near by how many switches a net lies from the end: a way is not begun that cannot come
+     *     there
      * @param list<string> $been
      * @return list<list<Element>>
      */
@@ -196,7 +200,11 @@ final class Nets
         if ($from === $to) {
             return [[]];
         }
-        if (in_array($from, $past, true) || count($been) + ($near[$from] ?? self::LONGEST + 1) > self::LONGEST || ++$this->steps > self::STEPS) {
+        if (
+            in_array($from, $past, true) ||
+            count($been) + ($near[$from] ?? self::LONGEST + 1) > self::LONGEST ||
+            ++$this->steps > self::STEPS
+        ) {
             return [];
         }
         $ways = [];
@@ -220,7 +228,8 @@ final class Nets
      *
      * What lies beside another load of the same part is not told twice.
      *
-     * @return array<string, list<list<Element>>> by "part.name" of the load; elements turned so that a lies toward the first net
+     * @return array<string, list<list<Element>>> by "part.name" of the load; elements turned so that a lies toward the
+     *     first net
      */
     public function paths(string $hot, string $return): array
     {
@@ -235,7 +244,9 @@ final class Nets
             $ways = [];
             foreach ([$load, ['a' => $load['b'], 'b' => $load['a']] + $load] as $turned) {
                 foreach ($this->switched($hot, $this->root($turned['a']), [$return]) as $before) {
-                    foreach ($this->switched($this->root($turned['b']), $return, [$hot, $this->root($turned['a'])]) as $after) {
+                    foreach (
+                        $this->switched($this->root($turned['b']), $return, [$hot, $this->root($turned['a'])]) as $after
+                    ) {
                         $ways[] = [...$before, $turned, ...$after];
                     }
                 }
@@ -362,11 +373,23 @@ final class Nets
         }
         match ($wired->role) {
             Role::Joint => $this->join($a, $b),
-            Role::Load, Role::Switch => $this->elements[] = ['part' => $part->id, 'name' => $spec->name, 'a' => $a, 'b' => $b, 'load' => $wired->role === Role::Load],
-            Role::Supply => $this->supplies[] = [
-                'title' => "$part->label: $wired->title", 'class' => $wired->class, 'volts' => $wired->volts, 'hot' => $a, 'return' => $b, 'part' => $part->id, 'name' => $spec->name,
-            ],
-            Role::Ground => $this->grounds[] = ['part' => $part->id, 'place' => $a],
+            Role::Load, Role::Switch => ($this->elements[] = [
+                'part' => $part->id,
+                'name' => $spec->name,
+                'a' => $a,
+                'b' => $b,
+                'load' => $wired->role === Role::Load,
+            ]),
+            Role::Supply => ($this->supplies[] = [
+                'title' => "$part->label: $wired->title",
+                'class' => $wired->class,
+                'volts' => $wired->volts,
+                'hot' => $a,
+                'return' => $b,
+                'part' => $part->id,
+                'name' => $spec->name,
+            ]),
+            Role::Ground => ($this->grounds[] = ['part' => $part->id, 'place' => $a]),
         };
     }
 
@@ -375,6 +398,8 @@ final class Nets
     {
         $follows = $spec->follows();
 
-        return $follows !== null && ! isset($part->kind->settings[$follows]) && ($part->kind->primitives[$follows] ?? null)?->can(StandsAsSet::class) === true;
+        return $follows !== null &&
+            ! isset($part->kind->settings[$follows]) &&
+            ($part->kind->primitives[$follows] ?? null)?->can(StandsAsSet::class) === true;
     }
 }

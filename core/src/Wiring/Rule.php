@@ -44,7 +44,9 @@ abstract class Rule
      */
     protected function wiresOf(string $net): array
     {
-        return array_values(array_filter($this->model()->wires(), fn (Wire $w) => $this->nets->root($w->from) === $net));
+        $isOf = fn (Wire $w): bool => $this->nets->root($w->from) === $net;
+
+        return array_values(array_filter($this->model()->wires(), $isOf));
     }
 
     protected function wireName(Wire $wire): string
@@ -61,8 +63,14 @@ abstract class Rule
      */
     protected function wiresAlong(array $supply, array $way): array
     {
-        $ends = [$supply['hot'], ...array_merge([], ...array_map(fn (array $e) => [$e['a'], $e['b']], $way)), $supply['return']];
+        $ends = [
+            $supply['hot'],
+            ...array_merge([], ...array_map(fn (array $e) => [$e['a'], $e['b']], $way)),
+            $supply['return'],
+        ];
 
-        return array_merge(...array_map(fn (array $pair) => $this->nets->along($pair[0], $pair[1]), array_chunk($ends, 2)));
+        return array_merge(
+            ...array_map(fn (array $pair) => $this->nets->along($pair[0], $pair[1]), array_chunk($ends, 2)),
+        );
     }
 }

@@ -55,10 +55,15 @@ final class CatalogueTest extends TestCase
     public function test_what_is_named_must_be_there(): void
     {
         $model = Fixtures::furnace()->model;
-        foreach ([
-            ['look', ['part' => 'moon'], 'part'], ['leads', ['red' => 'moon.a', 'black' => null], 'place'], ['lift', ['end' => 'w01.c'], 'wire end'],
-            ['gauge', ['tap' => 'moon'], 'tap'], ['clamp', ['wires' => ['w01', 'moon']], 'wire'],
-        ] as [$name, $with, $what]) {
+        foreach (
+            [
+                ['look', ['part' => 'moon'], 'part'],
+                ['leads', ['red' => 'moon.a', 'black' => null], 'place'],
+                ['lift', ['end' => 'w01.c'], 'wire end'],
+                ['gauge', ['tap' => 'moon'], 'tap'],
+                ['clamp', ['wires' => ['w01', 'moon']], 'wire'],
+            ] as [$name, $with, $what]
+        ) {
             try {
                 References::check(Fixtures::act(1, $name, $with), $model);
                 self::fail("$name was taken.");
@@ -81,7 +86,10 @@ final class CatalogueTest extends TestCase
         self::assertSame(0.7, $after->labour);
         self::assertSame('Shook Gas cock', (new Wording(Fixtures::furnace()->model))->act($act));
         self::assertContains('shake', Catalogue::that(Quality::Asks));
-        self::assertSame('There is no part called "moon" here.', $bench->do($state, Catalogue::make(3000, 'shake', ['part' => 'moon']))[1]->refused);
+        self::assertSame(
+            'There is no part called "moon" here.',
+            $bench->do($state, Catalogue::make(3000, 'shake', ['part' => 'moon']))[1]->refused,
+        );
         $consts = array_map(fn (array $s): string => $s['properties']['act']['const'], Catalogue::schema()['oneOf']);
         self::assertContains('shake', $consts);
     }

@@ -17,28 +17,82 @@ use PHPUnit\Framework\TestCase;
 /** What cannot be computed is refused with the parts by name, in bounded time and memory. */
 final class ComputabilityCheckTest extends TestCase
 {
-    /** @return iterable<string, array{array<string, string|array<string, mixed>>, list<array{string, string}>, string, list<string>}> */
+    /**
+     * @return iterable<string, array{array<string, string|array<string, mixed>>, list<array{string, string}>, string,
+     *     list<string>}>
+     */
     public static function unsound(): iterable
     {
         yield 'a supply shorted by a wire' => [
             ['panel' => 'supply', 'nut' => 'splice'], [['panel.L', 'nut.in'], ['nut.out', 'panel.N']],
             '/parts/0', ['"Panel" (panel) is shorted from L to N', 'wire w0', '"Nut"', 'wire w1'],
         ];
-        yield 'hot to ground' => [['panel' => 'supply'], [['panel.L', 'panel.G']], '/parts/0', ['shorted from L to G by wire w0']];
-        yield 'a secondary shorted' => [['trafo' => 'transformer-120-24'], [['trafo.X1', 'trafo.X2']], '/parts/0', ['"Trafo" (trafo)', 'X1 to X2']];
+        yield 'hot to ground' => [
+            ['panel' => 'supply'],
+            [['panel.L', 'panel.G']],
+            '/parts/0',
+            ['shorted from L to G by wire w0'],
+        ];
+        yield 'a secondary shorted' => [
+            ['trafo' => 'transformer-120-24'],
+            [['trafo.X1', 'trafo.X2']],
+            '/parts/0',
+            ['"Trafo" (trafo)', 'X1 to X2'],
+        ];
         yield 'a thermopile shorted' => [
-            ['pile' => ['kind' => 'thermopile', 'links' => ['tip' => 'tip']]], [['pile.plus', 'pile.minus']], '/parts/0', ['"Pile" (pile)'],
+            ['pile' => ['kind' => 'thermopile', 'links' => ['tip' => 'tip']]],
+            [['pile.plus', 'pile.minus']],
+            '/parts/0',
+            ['"Pile" (pile)'],
         ];
-        yield 'two legs tied together' => [['panel' => 'supply-240'], [['panel.L1', 'panel.L2']], '/parts/0', ['panel.L1 and panel.L2', 'wire w0', '121 V at 0°', '121 V at 180°']];
+        yield 'two legs tied together' => [
+            ['panel' => 'supply-240'],
+            [['panel.L1', 'panel.L2']],
+            '/parts/0',
+            ['panel.L1 and panel.L2', 'wire w0', '121 V at 0°', '121 V at 180°'],
+        ];
         yield 'two supplies that differ' => [
-            ['one' => 'supply', 'two' => ['kind' => 'supply', 'params' => ['source' => ['volts' => 110]]]], [['one.L', 'two.L']], '/parts/1', ['one.L and two.L', '121 V', '110 V'],
+            ['one' => 'supply', 'two' => ['kind' => 'supply', 'params' => ['source' => ['volts' => 110]]]],
+            [['one.L', 'two.L']],
+            '/parts/1',
+            ['one.L and two.L', '121 V', '110 V'],
         ];
-        yield 'no resistance' => [['hot' => ['kind' => 'igniter', 'params' => ['element' => ['cold_ohm' => 0]]]], [], '/parts/0/params/element/cold_ohm', ['"Hot" (hot)', 'above zero']];
-        yield 'below zero' => [['hot' => ['kind' => 'igniter', 'params' => ['element' => ['hot_ohm' => -3]]]], [], '/parts/0/params/element/hot_ohm', ['it is -3']];
-        yield 'not finite' => [['hot' => ['kind' => 'igniter', 'params' => ['element' => ['tau_s' => NAN]]]], [], '/parts/0/params/element/tau_s', ['"Hot" (hot)', 'finite']];
-        yield 'infinite' => [['hot' => ['kind' => 'igniter', 'params' => ['element' => ['rise_f' => INF]]]], [], '/parts/0/params/element/rise_f', ['finite']];
-        yield 'words for ohms' => [['hot' => ['kind' => 'igniter', 'params' => ['element' => ['cold_ohm' => 'many']]]], [], '/parts/0/params/element/cold_ohm', ['must be a number']];
-        yield 'a motor without copper' => [['fan' => ['kind' => 'inducer', 'params' => ['motor' => ['run' => [0, 4]]]]], [], '/parts/0/params/motor/run/0', ['"Fan" (fan)']];
+        yield 'no resistance' => [
+            ['hot' => ['kind' => 'igniter', 'params' => ['element' => ['cold_ohm' => 0]]]],
+            [],
+            '/parts/0/params/element/cold_ohm',
+            ['"Hot" (hot)', 'above zero'],
+        ];
+        yield 'below zero' => [
+            ['hot' => ['kind' => 'igniter', 'params' => ['element' => ['hot_ohm' => -3]]]],
+            [],
+            '/parts/0/params/element/hot_ohm',
+            ['it is -3'],
+        ];
+        yield 'not finite' => [
+            ['hot' => ['kind' => 'igniter', 'params' => ['element' => ['tau_s' => NAN]]]],
+            [],
+            '/parts/0/params/element/tau_s',
+            ['"Hot" (hot)', 'finite'],
+        ];
+        yield 'infinite' => [
+            ['hot' => ['kind' => 'igniter', 'params' => ['element' => ['rise_f' => INF]]]],
+            [],
+            '/parts/0/params/element/rise_f',
+            ['finite'],
+        ];
+        yield 'words for ohms' => [
+            ['hot' => ['kind' => 'igniter', 'params' => ['element' => ['cold_ohm' => 'many']]]],
+            [],
+            '/parts/0/params/element/cold_ohm',
+            ['must be a number'],
+        ];
+        yield 'a motor without copper' => [
+            ['fan' => ['kind' => 'inducer', 'params' => ['motor' => ['run' => [0, 4]]]]],
+            [],
+            '/parts/0/params/motor/run/0',
+            ['"Fan" (fan)'],
+        ];
     }
 
     /**
@@ -62,12 +116,21 @@ final class ComputabilityCheckTest extends TestCase
 
     public function test_a_neutral_bonded_to_ground_or_two_like_supplies_are_no_fault_of_the_figures(): void
     {
-        self::assertCount(2, Fixtures::small(['one' => 'supply', 'two' => 'supply'], [['one.L', 'two.L'], ['one.N', 'one.G']])->document['parts']);
+        self::assertCount(
+            2,
+            Fixtures::small(['one' => 'supply', 'two' => 'supply'], [['one.L', 'two.L'], ['one.N', 'one.G']])->document[
+                'parts'
+            ],
+        );
     }
 
     public function test_numbers_beyond_a_float_are_refused_as_they_are_read(): void
     {
-        $text = str_replace('"feet": 30,', '"feet": 1e999,', (string) file_get_contents(__DIR__.'/../../models/furnace-80.json'));
+        $text = str_replace(
+            '"feet": 30,',
+            '"feet": 1e999,',
+            (string) file_get_contents(__DIR__.'/../../models/furnace-80.json'),
+        );
         $this->expectException(DocumentError::class);
         $this->expectExceptionMessage('/wires/1/feet');
         (new Library())->resolve(Library::parse($text));
@@ -105,7 +168,11 @@ final class ComputabilityCheckTest extends TestCase
         $solution = $machine->solution($state);
         // 1.5 ft of 18 AWG at 25 °C and two joints a wire, 2 mΩ a splice, and 58 Ω
         $ohms = 902 * (0.00977 + 0.004) + 900 * 0.002 + 58 + 0.18;
-        self::assertEqualsWithDelta(121 * 58 / $ohms, $solution->acVolts($plan->places['heat.1'], $plan->places['heat.2']), 0.2);
+        self::assertEqualsWithDelta(
+            (121 * 58) / $ohms,
+            $solution->acVolts($plan->places['heat.1'], $plan->places['heat.2']),
+            0.2,
+        );
     }
 
     public function test_a_fault_that_would_make_no_value_is_refused_when_it_is_set(): void

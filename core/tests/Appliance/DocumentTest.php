@@ -45,31 +45,94 @@ final class DocumentTest extends TestCase
         $kept = Plan::fromArray(eval('return '.var_export($plan->toArray(), true).';'));
         $a = new Machine($plan, [], new Memory());
         $b = new Machine($kept, [], new Memory());
-        self::assertEquals($a->advance($a->settle($a->initial()), 100_000), $b->advance($b->settle($b->initial()), 100_000));
+        self::assertEquals(
+            $a->advance($a->settle($a->initial()), 100_000),
+            $b->advance($b->settle($b->initial()), 100_000),
+        );
     }
 
     /** @return iterable<string, array{callable, string, string}> */
     public static function damage(): iterable
     {
-        yield 'process without a parameter' => [fn ($d) => self::at($d, ['process', 'draught'], ['type' => 'draught']), '/process/draught/inducer', 'needs it'];
-        yield 'process of nothing' => [fn ($d) => self::at($d, ['process', 'draught', 'inducer'], 'fan.motor'), '/process/draught/inducer', 'called "fan.motor"'];
-        yield 'time constant of zero' => [fn ($d) => self::at($d, ['process', 'plenum', 'tau_s'], 0), '/process/plenum/tau_s', 'above zero'];
-        yield 'process in words' => [fn ($d) => self::at($d, ['process', 'room', 'outdoor_f'], 'cold'), '/process/room/outdoor_f', 'number'];
-        yield 'process too many' => [fn ($d) => self::at($d, ['process', 'room', 'colour'], 'red'), '/process/room/colour', 'knows no such thing'];
-        yield 'include of nothing' => [fn ($d) => self::at($d, ['includes'], [['id' => 'x', 'model' => 'moon']]), '', 'no model "moon"'];
-        yield 'include without what is not there' => [fn ($d) => self::at($d, ['includes'], [['id' => 'x', 'model' => 'oil-furnace', 'without' => ['moon']]]), '/includes/0/without/0', 'called "moon"'];
-        yield 'no such cable' => [fn ($d) => self::at($d, ['wires', 2, 'cable'], 'attic'), '/wires/2/cable', 'no cable called'];
-        yield 'two gauges' => [fn ($d) => self::at(self::at($d, ['wires', 2, 'mm2'], 1.5), ['wires', 2, 'metres'], 2), '/wires/2', 'awg and feet, or mm2 and metres'];
-        yield 'unknown colour' => [fn ($d) => self::at($d, ['wires', 2, 'colour'], 'pink'), '/wires/2/colour', 'one of the values'];
+        yield 'process without a parameter' => [
+            fn ($d) => self::at($d, ['process', 'draught'], ['type' => 'draught']),
+            '/process/draught/inducer',
+            'needs it',
+        ];
+        yield 'process of nothing' => [
+            fn ($d) => self::at($d, ['process', 'draught', 'inducer'], 'fan.motor'),
+            '/process/draught/inducer',
+            'called "fan.motor"',
+        ];
+        yield 'time constant of zero' => [
+            fn ($d) => self::at($d, ['process', 'plenum', 'tau_s'], 0),
+            '/process/plenum/tau_s',
+            'above zero',
+        ];
+        yield 'process in words' => [
+            fn ($d) => self::at($d, ['process', 'room', 'outdoor_f'], 'cold'),
+            '/process/room/outdoor_f',
+            'number',
+        ];
+        yield 'process too many' => [
+            fn ($d) => self::at($d, ['process', 'room', 'colour'], 'red'),
+            '/process/room/colour',
+            'knows no such thing',
+        ];
+        yield 'include of nothing' => [
+            fn ($d) => self::at($d, ['includes'], [['id' => 'x', 'model' => 'moon']]),
+            '',
+            'no model "moon"',
+        ];
+        yield 'include without what is not there' => [
+            fn ($d) => self::at($d, ['includes'], [['id' => 'x', 'model' => 'oil-furnace', 'without' => ['moon']]]),
+            '/includes/0/without/0',
+            'called "moon"',
+        ];
+        yield 'no such cable' => [
+            fn ($d) => self::at($d, ['wires', 2, 'cable'], 'attic'),
+            '/wires/2/cable',
+            'no cable called',
+        ];
+        yield 'two gauges' => [
+            fn ($d) => self::at(self::at($d, ['wires', 2, 'mm2'], 1.5), ['wires', 2, 'metres'], 2),
+            '/wires/2',
+            'awg and feet, or mm2 and metres',
+        ];
+        yield 'unknown colour' => [
+            fn ($d) => self::at($d, ['wires', 2, 'colour'], 'pink'),
+            '/wires/2/colour',
+            'one of the values',
+        ];
         yield 'unknown key' => [fn ($d) => self::at($d, ['parts', 4, 'foo'], 1), '/parts/4', 'Not known here: foo'];
         yield 'negative length' => [fn ($d) => self::at($d, ['wires', 2, 'feet'], -3), '/wires/2/feet', 'too small'];
-        yield 'text for a number' => [fn ($d) => self::at($d, ['supply', 'volts'], 'many'), '/supply/volts', 'Must be number'];
-        yield 'no such kind' => [fn ($d) => self::at($d, ['parts', 3, 'kind'], 'flux-capacitor'), '/parts/3/kind', 'no kind of part'];
+        yield 'text for a number' => [
+            fn ($d) => self::at($d, ['supply', 'volts'], 'many'),
+            '/supply/volts',
+            'Must be number',
+        ];
+        yield 'no such kind' => [
+            fn ($d) => self::at($d, ['parts', 3, 'kind'], 'flux-capacitor'),
+            '/parts/3/kind',
+            'no kind of part',
+        ];
         yield 'two of one name' => [fn ($d) => self::at($d, ['parts', 3, 'id'], 'panel'), '/parts/3/id', 'Two parts'];
-        yield 'wire to nowhere' => [fn ($d) => self::at($d, ['wires', 0, 'from'], 'nowhere.L'), '/wires/0/from', 'no part called "nowhere"'];
+        yield 'wire to nowhere' => [
+            fn ($d) => self::at($d, ['wires', 0, 'from'], 'nowhere.L'),
+            '/wires/0/from',
+            'no part called "nowhere"',
+        ];
         yield 'odd gauge' => [fn ($d) => self::at($d, ['wires', 0, 'awg'], 13), '/wires/0/awg', '13 AWG'];
-        yield 'unknown process' => [fn ($d) => self::at($d, ['process', 'fire', 'type'], 'magic'), '/process/fire/type', 'no process'];
-        yield 'wire fault without a mode' => [fn ($d) => self::at($d, ['wires', 0, 'modes'], ['melts']), '/wires/0/modes/0', 'no wire fault'];
+        yield 'unknown process' => [
+            fn ($d) => self::at($d, ['process', 'fire', 'type'], 'magic'),
+            '/process/fire/type',
+            'no process',
+        ];
+        yield 'wire fault without a mode' => [
+            fn ($d) => self::at($d, ['wires', 0, 'modes'], ['melts']),
+            '/wires/0/modes/0',
+            'no wire fault',
+        ];
         yield 'later version' => [fn ($d) => self::at($d, ['odd_spark_model'], 2), '/odd_spark_model', ''];
     }
 
@@ -119,7 +182,12 @@ final class DocumentTest extends TestCase
             $damaged = $text;
             for ($i = 0; $i < 3; $i++) {
                 $at = mt_rand(0, strlen($damaged) - 8);
-                $damaged = substr_replace($damaged, ['', '0', '"', '}', 'x', '-1', 'null'][mt_rand(0, 6)], $at, mt_rand(0, 6));
+                $damaged = substr_replace(
+                    $damaged,
+                    ['', '0', '"', '}', 'x', '-1', 'null'][mt_rand(0, 6)],
+                    $at,
+                    mt_rand(0, 6),
+                );
             }
             try {
                 Compiler::compile((new Library())->resolve(Library::parse($damaged)));
@@ -134,7 +202,11 @@ final class DocumentTest extends TestCase
     {
         Schema::check('actions', ['odd_spark_actions' => 1, 'entries' => Fixtures::limitTrace()]);
         $schema = json_decode((string) file_get_contents(__DIR__.'/../../schema/actions.json'), true);
-        self::assertEquals(json_decode((string) json_encode(ActionLog::schema()), true), $schema, 'write it anew: php core/bin/schemas.php');
+        self::assertEquals(
+            json_decode((string) json_encode(ActionLog::schema()), true),
+            $schema,
+            'write it anew: php core/bin/schemas.php',
+        );
     }
 
     /**

@@ -48,8 +48,16 @@ final class FarOffTest extends TestCase
             unset($place);
             $tried++;
             try {
-                $model = $library->resolve(json_decode((string) json_encode($changed, JSON_PRESERVE_ZERO_FRACTION), true));
-                Preview::of(Compiler::compile($model), Fault::none(), $model->visits()[0], 900_000, new Memory(mostMoments: 30_000));
+                $model = $library->resolve(
+                    json_decode((string) json_encode($changed, JSON_PRESERVE_ZERO_FRACTION), true),
+                );
+                Preview::of(
+                    Compiler::compile($model),
+                    Fault::none(),
+                    $model->visits()[0],
+                    900_000,
+                    new Memory(mostMoments: 30_000),
+                );
             } catch (DocumentError|RunError $e) {
                 $refused++;
                 self::assertNotSame('', $e->getMessage());

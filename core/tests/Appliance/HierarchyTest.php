@@ -30,7 +30,13 @@ final class HierarchyTest extends TestCase
         $bench = new Bench($plan, $faultSet->get('attic.limit:stuck-open'), new Memory());
         $state = $bench->arrive('cold')->state;
         $bench->resume($state);
-        foreach ([[1, 'door', ['to' => 'open']], [2, 'hold', ['to' => 'held']], [20, 'leads', ['red' => 'attic.limit.a', 'black' => 'attic.limit.b']]] as [$s, $act, $with]) {
+        foreach (
+            [
+                [1, 'door', ['to' => 'open']],
+                [2, 'hold', ['to' => 'held']],
+                [20, 'leads', ['red' => 'attic.limit.a', 'black' => 'attic.limit.b']],
+            ] as [$s, $act, $with]
+        ) {
             [$state, $outcome] = $bench->do($state, Fixtures::act($s, $act, $with));
         }
         self::assertGreaterThan(20, $outcome->measured?->exact);

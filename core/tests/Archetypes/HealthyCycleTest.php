@@ -13,7 +13,9 @@ use OddSpark\Tests\TestRig;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Each archetype's healthy cycle: every load in its turn, within the times of the trade (common practice, no source). */
+/**
+ * Each archetype's healthy cycle: every load in its turn, within the times of the trade (common practice, no source).
+ */
 final class HealthyCycleTest extends TestCase
 {
     public function test_standing_pilot_furnace(): void
@@ -21,7 +23,12 @@ final class HealthyCycleTest extends TestCase
         $s = TestRig::of('furnace-standing-pilot')->set('thermostat.set', 50);
         self::light($s);
         self::assertTrue($s->slot('valve.magnet', 'on'), 'the pilot holds by itself after about a minute');
-        self::assertEqualsWithDelta(13, 1000 * $s->dc('valve.core', 'valve.sheath'), 3.5, 'about half of 30 mV on its coil');
+        self::assertEqualsWithDelta(
+            13,
+            1000 * $s->dc('valve.core', 'valve.sheath'),
+            3.5,
+            'about half of 30 mV on its coil',
+        );
         self::assertFalse($s->isLit());
         $s->set('thermostat.set', 70);
         self::assertLessThan(2.0, $s->until(fn (TestRig $s) => $s->isLit(), 30));
@@ -37,7 +44,9 @@ final class HealthyCycleTest extends TestCase
 
     public function test_package_unit_with_direct_spark(): void
     {
-        $s = TestRig::of('package-direct-spark', ['thermostat.mode.at' => 'off'])->run(60)->set('thermostat.mode', 'heat');
+        $s = TestRig::of('package-direct-spark', ['thermostat.mode.at' => 'off'])
+            ->run(60)
+            ->set('thermostat.mode', 'heat');
         self::assertLessThan(5, $s->until(fn (TestRig $s) => $s->slot('pressure.contact', 'closed'), 20));
         $spark = $s->until(fn (TestRig $s) => $s->slot('module.gap', 'free') > 0.5, 30);
         self::assertEqualsWithDelta(10, $spark, 1.0, 'some ten seconds of wait');
@@ -56,14 +65,27 @@ final class HealthyCycleTest extends TestCase
 
     public function test_hot_water_boiler(): void
     {
-        $s = TestRig::of('boiler-hydronic')->set('thermostat.set', 50)->run(60)->put('water', 150)->set('thermostat.set', 70);
+        $s = TestRig::of('boiler-hydronic')
+            ->set('thermostat.set', 50)
+            ->run(60)
+            ->put('water', 150)
+            ->set('thermostat.set', 70);
         self::assertLessThan(1, $s->until(fn (TestRig $s) => $s->slot('circulator.motor', 'target') > 0.5, 5));
         self::assertLessThan(6, $s->until(fn (TestRig $s) => $s->isLit('pilot-fire'), 20));
-        self::assertGreaterThan(0.4, $s->until(fn (TestRig $s) => $s->slot('valve.main_coil', 'on'), 20), 'the main valve only when the pilot is proved');
+        self::assertGreaterThan(
+            0.4,
+            $s->until(fn (TestRig $s) => $s->slot('valve.main_coil', 'on'), 20),
+            'the main valve only when the pilot is proved',
+        );
         self::assertLessThan(3, $s->until(fn (TestRig $s) => $s->isLit(), 10));
         $up = $s->until(fn (TestRig $s) => ! $s->isLit(), 7200);
         self::assertNotNull($up);
-        self::assertEqualsWithDelta(186, $s->value('water'), 1.0, 'the operating aquastat at its dial and half its differential');
+        self::assertEqualsWithDelta(
+            186,
+            $s->value('water'),
+            1.0,
+            'the operating aquastat at its dial and half its differential',
+        );
         self::assertNotNull($s->until(fn (TestRig $s) => $s->isLit(), 3600));
         self::assertEqualsWithDelta(173, $s->value('water'), 3.0);
         self::assertTrue($s->slot('high.contact', 'closed'));
@@ -94,18 +116,31 @@ final class HealthyCycleTest extends TestCase
     {
         $s = TestRig::of('boiler-simple-230')->set('stat.set', 8)->run(400)->put('water', 30)->set('stat.set', 20);
         self::assertLessThan(1, $s->until(fn (TestRig $s) => $s->slot('fan.motor', 'target') > 0.5, 5));
-        self::assertGreaterThan(0.3, $s->until(fn (TestRig $s) => $s->slot('air.contact', 'closed'), 10), 'air proved after the fan');
+        self::assertGreaterThan(
+            0.3,
+            $s->until(fn (TestRig $s) => $s->slot('air.contact', 'closed'), 10),
+            'air proved after the fan',
+        );
         $valve = $s->until(fn (TestRig $s) => $s->slot('valve.coil', 'on'), 30);
         self::assertEqualsWithDelta(8, $valve, 1, 'after its purge');
         self::assertLessThan(2, $s->until(fn (TestRig $s) => $s->isLit(), 5));
         $s->run(60)->set('stat.set', 8)->run(2);
         self::assertFalse($s->isLit());
-        self::assertEqualsWithDelta(180, $s->until(fn (TestRig $s) => $s->slot('pump.motor', 'target') < 0.1, 400), 5, 'pump overrun');
+        self::assertEqualsWithDelta(
+            180,
+            $s->until(fn (TestRig $s) => $s->slot('pump.motor', 'target') < 0.1, 400),
+            5,
+            'pump overrun',
+        );
     }
 
     public function test_mid_position_system(): void
     {
-        $s = TestRig::of('mid-position-230')->set('stat.set', 5)->set('cylinder-stat.set', 40)->put('cylinder', 58)->run(300);
+        $s = TestRig::of('mid-position-230')
+            ->set('stat.set', 5)
+            ->set('cylinder-stat.set', 40)
+            ->put('cylinder', 58)
+            ->run(300);
         self::assertFalse($s->isLit('boiler.fire'));
         // hot water alone: the valve rests where it is
         $s->put('cylinder', 30)->put('boiler.water', 40)->set('cylinder-stat.set', 60)->run(40);
@@ -133,9 +168,18 @@ final class HealthyCycleTest extends TestCase
         $s = TestRig::of('oil-furnace')->set('thermostat.set', 50)->run(60)->set('thermostat.set', 70);
         self::assertLessThan(1, $s->until(fn (TestRig $s) => $s->slot('motor.motor', 'target') > 0.5, 5));
         self::assertTrue($s->slot('ignition.primary', 'on') || $s->run(0.1)->slot('ignition.primary', 'on'));
-        self::assertEqualsWithDelta(15, $s->until(fn (TestRig $s) => $s->slot('oil-valve.coil', 'on'), 30), 1, 'valve-on delay');
+        self::assertEqualsWithDelta(
+            15,
+            $s->until(fn (TestRig $s) => $s->slot('oil-valve.coil', 'on'), 30),
+            1,
+            'valve-on delay',
+        );
         self::assertLessThan(2, $s->until(fn (TestRig $s) => $s->isLit(), 10));
-        self::assertLessThan(1600, $s->machine->solution($s->state)->dcOhms($s->plan->places['cell.1'], $s->plan->places['cell.2']), 'the cell in its flame');
+        self::assertLessThan(
+            1600,
+            $s->machine->solution($s->state)->dcOhms($s->plan->places['cell.1'], $s->plan->places['cell.2']),
+            'the cell in its flame',
+        );
         self::assertEqualsWithDelta(100, $s->value('pump-pressure'), 1);
         $s->run(15);
         self::assertFalse($s->slot('ignition.primary', 'on'), 'interrupted once the flame stands');
@@ -165,9 +209,15 @@ final class HealthyCycleTest extends TestCase
         }
         $families = array_count_values(array_map(fn ($f) => $f->family, array_values($faultSet->faults)));
         self::assertGreaterThanOrEqual(40, count($faultSet->faults));
-        self::assertLessThanOrEqual(0.4 * count($faultSet->faults), $families['wires'], 'wires together no likelier than the parts');
+        self::assertLessThanOrEqual(
+            0.4 * count($faultSet->faults),
+            $families['wires'],
+            'wires together no likelier than the parts',
+        );
         $weights = array_map(fn ($f) => $f->weight, $faultSet->faults);
-        $wires = array_sum(array_intersect_key($weights, array_filter($faultSet->faults, fn ($f) => $f->family === 'wires')));
+        $wires = array_sum(
+            array_intersect_key($weights, array_filter($faultSet->faults, fn ($f) => $f->family === 'wires')),
+        );
         self::assertLessThan(array_sum($weights) / 2, $wires);
     }
 
@@ -216,7 +266,15 @@ final class HealthyCycleTest extends TestCase
 
     public static function light(TestRig $s): void
     {
-        $s->set('valve.knob', 'pilot')->set('pilot-burner.match', 'held to it')->set('valve.button', 'pushed')->run(5)
-            ->set('pilot-burner.match', 'away')->run(60)->set('valve.button', 'out')->run(5)->set('valve.knob', 'on')->run(60);
+        $s->set('valve.knob', 'pilot')
+            ->set('pilot-burner.match', 'held to it')
+            ->set('valve.button', 'pushed')
+            ->run(5)
+            ->set('pilot-burner.match', 'away')
+            ->run(60)
+            ->set('valve.button', 'out')
+            ->run(5)
+            ->set('valve.knob', 'on')
+            ->run(60);
     }
 }

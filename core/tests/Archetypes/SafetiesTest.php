@@ -11,20 +11,58 @@ use PHPUnit\Framework\TestCase;
 /** Every safety of every archetype is made to act while the burner burns, and the fuel stops. */
 final class SafetiesTest extends TestCase
 {
-    /** @return iterable<string, array{string, string, callable(TestRig): mixed, float}> model, burner, what is done, seconds within which the fuel is off */
+    /**
+     * @return iterable<string, array{string, string, callable(TestRig): mixed, float}> model, burner, what is done,
+     *     seconds within which the fuel is off
+     */
     public static function safeties(): iterable
     {
-        yield '80 %: limit' => ['furnace-80', 'fire', fn (TestRig $s) => $s->put('plenum', 230)->put('exchanger-metal', 230), 3];
+        yield '80 %: limit' => [
+            'furnace-80',
+            'fire',
+            fn (TestRig $s) => $s->put('plenum', 230)->put('exchanger-metal', 230),
+            3,
+        ];
         yield '80 %: rollout' => ['furnace-80', 'fire', fn (TestRig $s) => $s->put('rollout-heat', 380), 3];
         yield '80 %: hose off' => ['furnace-80', 'fire', fn (TestRig $s) => $s->set('hose.end', 'off'), 5];
         yield '80 %: gas shut' => ['furnace-80', 'fire', fn (TestRig $s) => $s->set('cock.handle', 'shut'), 1];
         yield '80 %: door' => ['furnace-80', 'fire', fn (TestRig $s) => $s->set('door-switch.plunger', 'out'), 1];
-        yield '80 %: blower lead lifted, limit within some four to five minutes' => ['furnace-80', 'fire', fn (TestRig $s) => $s->lift('w36.a'), 330];
-        yield 'limit in R: limit' => ['furnace-80-limit-in-r', 'furnace.fire', fn (TestRig $s) => $s->put('furnace.plenum', 230)->put('furnace.exchanger-metal', 230), 3];
-        yield 'pilot: limit' => ['furnace-standing-pilot', 'fire', fn (TestRig $s) => $s->put('plenum', 230)->put('exchanger-metal', 230), 2];
-        yield 'pilot: pilot out' => ['furnace-standing-pilot', 'fire', fn (TestRig $s) => $s->set('cock.handle', 'shut')->run(180)->set('cock.handle', 'open'), 60];
-        yield 'pilot: blower lead lifted' => ['furnace-standing-pilot', 'fire', fn (TestRig $s) => $s->lift('w09.a'), 330];
-        yield 'package: limit' => ['package-direct-spark', 'fire', fn (TestRig $s) => $s->put('plenum', 230)->put('exchanger-metal', 230), 3];
+        yield '80 %: blower lead lifted, limit within some four to five minutes' => [
+            'furnace-80',
+            'fire',
+            fn (TestRig $s) => $s->lift('w36.a'),
+            330,
+        ];
+        yield 'limit in R: limit' => [
+            'furnace-80-limit-in-r',
+            'furnace.fire',
+            fn (TestRig $s) => $s->put('furnace.plenum', 230)->put('furnace.exchanger-metal', 230),
+            3,
+        ];
+        yield 'pilot: limit' => [
+            'furnace-standing-pilot',
+            'fire',
+            fn (TestRig $s) => $s->put('plenum', 230)->put('exchanger-metal', 230),
+            2,
+        ];
+        yield 'pilot: pilot out' => [
+            'furnace-standing-pilot',
+            'fire',
+            fn (TestRig $s) => $s->set('cock.handle', 'shut')->run(180)->set('cock.handle', 'open'),
+            60,
+        ];
+        yield 'pilot: blower lead lifted' => [
+            'furnace-standing-pilot',
+            'fire',
+            fn (TestRig $s) => $s->lift('w09.a'),
+            330,
+        ];
+        yield 'package: limit' => [
+            'package-direct-spark',
+            'fire',
+            fn (TestRig $s) => $s->put('plenum', 230)->put('exchanger-metal', 230),
+            3,
+        ];
         yield 'package: rollout' => ['package-direct-spark', 'fire', fn (TestRig $s) => $s->put('rollout-heat', 380), 3];
         yield 'package: hose off' => ['package-direct-spark', 'fire', fn (TestRig $s) => $s->set('hose.end', 'off'), 5];
         yield 'package: rod wire off' => ['package-direct-spark', 'fire', fn (TestRig $s) => $s->lift('w30.a'), 3];
@@ -32,13 +70,33 @@ final class SafetiesTest extends TestCase
         yield 'boiler: low water' => ['boiler-hydronic', 'fire', fn (TestRig $s) => $s->put('level', 0.3), 2];
         yield 'boiler: operating aquastat' => ['boiler-hydronic', 'fire', fn (TestRig $s) => $s->put('water', 188), 2];
         yield 'boiler: pilot out' => ['boiler-hydronic', 'fire', fn (TestRig $s) => $s->lift('w24.a'), 3];
-        yield 'zones: high limit of the boiler' => ['zones-hydronic', 'boiler.fire', fn (TestRig $s) => $s->put('boiler.water', 224), 2];
-        yield 'zones: low water' => ['zones-hydronic', 'boiler.fire', fn (TestRig $s) => $s->put('boiler.level', 0.3), 2];
+        yield 'zones: high limit of the boiler' => [
+            'zones-hydronic',
+            'boiler.fire',
+            fn (TestRig $s) => $s->put('boiler.water', 224),
+            2,
+        ];
+        yield 'zones: low water' => [
+            'zones-hydronic',
+            'boiler.fire',
+            fn (TestRig $s) => $s->put('boiler.level', 0.3),
+            2,
+        ];
         yield '230 V: overheat' => ['boiler-simple-230', 'fire', fn (TestRig $s) => $s->put('water', 104), 2];
         yield '230 V: air lost' => ['boiler-simple-230', 'fire', fn (TestRig $s) => $s->lift('w12.a'), 8];
         yield '230 V: flame lead off' => ['boiler-simple-230', 'fire', fn (TestRig $s) => $s->lift('w16.a'), 3];
-        yield 'mid-position: overheat' => ['mid-position-230', 'boiler.fire', fn (TestRig $s) => $s->put('boiler.water', 104), 2];
-        yield 'oil: limit' => ['oil-furnace', 'fire', fn (TestRig $s) => $s->put('plenum', 230)->put('exchanger-metal', 230), 2];
+        yield 'mid-position: overheat' => [
+            'mid-position-230',
+            'boiler.fire',
+            fn (TestRig $s) => $s->put('boiler.water', 104),
+            2,
+        ];
+        yield 'oil: limit' => [
+            'oil-furnace',
+            'fire',
+            fn (TestRig $s) => $s->put('plenum', 230)->put('exchanger-metal', 230),
+            2,
+        ];
         yield 'oil: cell dark' => ['oil-furnace', 'fire', fn (TestRig $s) => $s->lift('w19.a'), 3];
         yield 'oil: oil shut' => ['oil-furnace', 'fire', fn (TestRig $s) => $s->set('tank.cock', 'shut'), 2];
     }

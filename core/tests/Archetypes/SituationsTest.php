@@ -20,7 +20,12 @@ final class SituationsTest extends TestCase
         $s->put('furnace.plenum', 230)->put('furnace.exchanger-metal', 230)->run(3);
         self::assertSame('blank', $s->machine->shows($s->state, 'furnace.thermostat.logic'));
         self::assertSame('steady', $s->machine->shows($s->state, 'furnace.board.control'), 'the board itself is lit');
-        self::assertEqualsWithDelta(26, $s->volts('furnace.limit.a', 'furnace.limit.b'), 2, 'the full volts stand across it');
+        self::assertEqualsWithDelta(
+            26,
+            $s->volts('furnace.limit.a', 'furnace.limit.b'),
+            2,
+            'the full volts stand across it',
+        );
     }
 
     public function test_valve_volts_exist_only_during_the_trial(): void
@@ -35,7 +40,11 @@ final class SituationsTest extends TestCase
         });
         $with = array_values(array_unique(array_column(array_filter($on, fn ($x) => $x[1]), 2)));
         self::assertContains('trial', $with);
-        self::assertSame([], array_diff($with, ['trial', 'interpurge']), 'a relay breaks some milliseconds after its table says so');
+        self::assertSame(
+            [],
+            array_diff($with, ['trial', 'interpurge']),
+            'a relay breaks some milliseconds after its table says so',
+        );
         $since = $total = 0.0;
         foreach ($on as $i => [$at, $volts]) {
             $total += $volts && isset($on[$i + 1]) ? $on[$i + 1][0] - $at : 0;
@@ -48,10 +57,12 @@ final class SituationsTest extends TestCase
         $document = Fixtures::furnace()->model->document;
         foreach ($document['parts'] as $i => $part) {
             if ($part['id'] === 'board') {
-                $document['parts'][$i]['params'] = ['control' => [
-                    'inputs' => ['coil' => ['ohms' => ['MV', 'MVC'], 'on' => 400, 'off' => 1000, 'after_ms' => 50]],
-                    'overrides' => ['states.prepurge.guards.0' => ['if' => ['coil' => false], 'go' => 'idle']],
-                ]];
+                $document['parts'][$i]['params'] = [
+                    'control' => [
+                        'inputs' => ['coil' => ['ohms' => ['MV', 'MVC'], 'on' => 400, 'off' => 1000, 'after_ms' => 50]],
+                        'overrides' => ['states.prepurge.guards.0' => ['if' => ['coil' => false], 'go' => 'idle']],
+                    ],
+                ];
             }
         }
         $model = (new Library())->resolve($document);
@@ -78,7 +89,9 @@ final class SituationsTest extends TestCase
         $document = Fixtures::furnace()->model->document;
         foreach ($document['parts'] as $i => $part) {
             if ($part['id'] === 'board') {
-                $document['parts'][$i]['params'] = ['control' => ['overrides' => ['times.self_check_s' => 60, 'states.self_check.outputs' => ['heat']]]];
+                $document['parts'][$i]['params'] = [
+                    'control' => ['overrides' => ['times.self_check_s' => 60, 'states.self_check.outputs' => ['heat']]],
+                ];
             }
         }
         $s = TestRig::ofModel((new Library())->resolve($document))->run(10);
@@ -117,7 +130,11 @@ final class SituationsTest extends TestCase
         self::assertGreaterThan(2, abs($good->dc('board.GND', 'board.FS') / 4.7));
         self::assertLessThan(0.5, abs($lost->dc('board.GND', 'board.FS') / 4.7));
         self::assertLessThan(1.5, $good->volts('board.N', 'burners.metal'), 'what 50 ft of neutral lose to the blower');
-        self::assertGreaterThan(5, $lost->volts('board.N', 'burners.metal'), 'some volts with a burner ground that hardly makes');
+        self::assertGreaterThan(
+            5,
+            $lost->volts('board.N', 'burners.metal'),
+            'some volts with a burner ground that hardly makes',
+        );
     }
 
     public function test_a_pressure_switch_made_too_early_means_no_start(): void
@@ -131,7 +148,11 @@ final class SituationsTest extends TestCase
     public function test_a_weak_thermocouple_drops_the_pilot_when_the_hand_leaves_the_button(): void
     {
         $s = TestRig::withFault('furnace-standing-pilot', 'thermocouple:weak');
-        $s->set('valve.knob', 'pilot')->set('pilot-burner.match', 'held to it')->set('valve.button', 'pushed')->run(70)->set('pilot-burner.match', 'away');
+        $s->set('valve.knob', 'pilot')
+            ->set('pilot-burner.match', 'held to it')
+            ->set('valve.button', 'pushed')
+            ->run(70)
+            ->set('pilot-burner.match', 'away');
         self::assertTrue($s->isLit('pilot'));
         self::assertLessThan(6, 1000 * $s->dc('valve.core', 'valve.sheath'), 'millivolts');
         $s->set('valve.button', 'out')->run(3);
@@ -142,7 +163,10 @@ final class SituationsTest extends TestCase
     {
         $s = TestRig::withFault('package-direct-spark', 'module:warm');
         $s->put('room', 40);
-        self::assertNotNull($s->until(fn (TestRig $s) => $s->slot('module.control', 'kept') === 'warm', 7200), 'it burns until the cabinet is warm');
+        self::assertNotNull(
+            $s->until(fn (TestRig $s) => $s->slot('module.control', 'kept') === 'warm', 7200),
+            'it burns until the cabinet is warm',
+        );
         self::assertFalse($s->isLit() && $s->run(2)->isLit());
         $s->run(1800);
         self::assertFalse($s->isLit(), 'cool again, and still dead: it is locked');
@@ -156,7 +180,12 @@ final class SituationsTest extends TestCase
         $s = TestRig::of('boiler-hydronic')->run(200)->put('level', 0.2)->put('level', 1.0)->run(5);
         self::assertEqualsWithDelta(120, $s->volts('cut-off.a', 'n-nut.out'), 3);
         self::assertLessThan(5, $s->volts('cut-off.b', 'n-nut.out'));
-        self::assertEqualsWithDelta(120, $s->volts('cut-off.a', 'cut-off.b'), 4, 'across an open switch the full volts');
+        self::assertEqualsWithDelta(
+            120,
+            $s->volts('cut-off.a', 'cut-off.b'),
+            4,
+            'across an open switch the full volts',
+        );
         self::assertSame('tripped', $s->machine->shows($s->state, 'cut-off.probe'));
     }
 
@@ -166,7 +195,10 @@ final class SituationsTest extends TestCase
             $parts = ['panel' => 'supply', 'trafo' => 'transformer-120-24'];
             $wires = [['panel.L', 'trafo.H1'], ['panel.N', 'trafo.H2']];
             for ($i = 1; $i <= $loads; $i++) {
-                $parts["zv$i"] = ['kind' => 'zone-valve', 'params' => ['motor' => ['ohm' => 30, 'reactance_ohm' => 20]]]; // heat motors of some 17 VA
+                $parts["zv$i"] = [
+                    'kind' => 'zone-valve',
+                    'params' => ['motor' => ['ohm' => 30, 'reactance_ohm' => 20]],
+                ]; // heat motors of some 17 VA
                 $wires[] = ['trafo.X1', "zv$i.M1"];
                 $wires[] = ['trafo.X2', "zv$i.M2"];
             }
@@ -204,7 +236,11 @@ final class SituationsTest extends TestCase
         $s->put('cylinder', 30)->put('boiler.water', 40)->run(120);
         self::assertTrue($s->isLit('boiler.fire'), 'with hot water it runs');
         self::assertSame('hot water', $s->machine->shows($s->state, 'three-port.head'));
-        self::assertGreaterThan(0, $s->slot('three-port.heating', 'free'), 'and what passes the port is all that the radiators get');
+        self::assertGreaterThan(
+            0,
+            $s->slot('three-port.heating', 'free'),
+            'and what passes the port is all that the radiators get',
+        );
     }
 
     public function test_a_cad_cell_that_sees_light_stops_the_start_and_a_dirty_one_locks_out_at_the_trial_time(): void
@@ -224,7 +260,10 @@ final class SituationsTest extends TestCase
     {
         $s = TestRig::withFault('oil-furnace', 'nozzle:plugged');
         foreach ([1, 2] as $reset) {
-            self::assertNotNull($s->until(fn (TestRig $s) => $s->slot('primary.control', 'state') === 'lockout', 120), "reset $reset");
+            self::assertNotNull(
+                $s->until(fn (TestRig $s) => $s->slot('primary.control', 'state') === 'lockout', 120),
+                "reset $reset",
+            );
             $s->set('service.lever', 'off')->run(5)->set('service.lever', 'on')->run(5);
             self::assertSame('lockout', $s->slot('primary.control', 'state'), 'no power cycle frees it');
             $s->reset('primary.control');
@@ -234,10 +273,25 @@ final class SituationsTest extends TestCase
 
     public function test_a_blown_fuse_shows_volts_across_its_clips_only_when_something_behind_it_calls(): void
     {
-        $parts = ['panel' => 'supply', 'trafo' => 'transformer-120-24', 'fuse' => ['kind' => 'plug-fuse', 'params' => ['element' => ['open' => true]]], 'stat' => ['kind' => 'thermostat-mechanical', 'links' => ['room' => 'room']], 'valve' => 'gas-valve'];
-        $model = Fixtures::small($parts, [
-            ['panel.L', 'trafo.H1'], ['panel.N', 'trafo.H2'], ['trafo.X1', 'fuse.a'], ['fuse.b', 'stat.R'], ['stat.W', 'valve.MV'], ['valve.MVC', 'trafo.X2'],
-        ], ['room' => ['type' => 'still', 'value' => 66]]);
+        $parts = [
+            'panel' => 'supply',
+            'trafo' => 'transformer-120-24',
+            'fuse' => ['kind' => 'plug-fuse', 'params' => ['element' => ['open' => true]]],
+            'stat' => ['kind' => 'thermostat-mechanical', 'links' => ['room' => 'room']],
+            'valve' => 'gas-valve',
+        ];
+        $model = Fixtures::small(
+            $parts,
+            [
+                ['panel.L', 'trafo.H1'],
+                ['panel.N', 'trafo.H2'],
+                ['trafo.X1', 'fuse.a'],
+                ['fuse.b', 'stat.R'],
+                ['stat.W', 'valve.MV'],
+                ['valve.MVC', 'trafo.X2'],
+            ],
+            ['room' => ['type' => 'still', 'value' => 66]],
+        );
         $s = TestRig::ofModel($model)->run(1);
         self::assertEqualsWithDelta(26, $s->volts('fuse.a', 'fuse.b'), 2);
         $s->set('stat.set', 50)->run(1);
@@ -251,21 +305,61 @@ final class SituationsTest extends TestCase
             ['panel' => 'supply', 'trafo' => 'transformer-120-24', 'relay' => 'buzzer'],
             [['panel.L', 'trafo.H1'], ['panel.N', 'trafo.H2'], ['trafo.X1', 'relay.A'], ['trafo.X2', 'relay.B']],
             [],
-            ['kinds' => ['buzzer' => [
-                'kind' => 'buzzer', 'version' => 1, 'title' => 'relay wired through its own contact', 'family' => 'relay', 'size' => [80, 40], 'symbol' => 'relay',
-                'terminals' => ['A' => ['at' => [10, 40]], 'B' => ['at' => [60, 40]]], 'inside' => ['mid'],
-                'primitives' => [
-                    'coil' => ['type' => 'coil', 'between' => ['mid', 'B'], 'ohm' => 60, 'reactance_ohm' => 110, 'pull_in_v' => 17, 'drop_out_v' => 8, 'pull_in_ms' => 25, 'drop_out_ms' => 20],
-                    'contact' => ['type' => 'contact', 'between' => ['A', 'mid'], 'follows' => 'coil', 'key' => 'on', 'when' => false],
+            [
+                'kinds' => [
+                    'buzzer' => [
+                        'kind' => 'buzzer',
+                        'version' => 1,
+                        'title' => 'relay wired through its own contact',
+                        'family' => 'relay',
+                        'size' => [80, 40],
+                        'symbol' => 'relay',
+                        'terminals' => ['A' => ['at' => [10, 40]], 'B' => ['at' => [60, 40]]],
+                        'inside' => ['mid'],
+                        'primitives' => [
+                            'coil' => [
+                                'type' => 'coil',
+                                'between' => ['mid', 'B'],
+                                'ohm' => 60,
+                                'reactance_ohm' => 110,
+                                'pull_in_v' => 17,
+                                'drop_out_v' => 8,
+                                'pull_in_ms' => 25,
+                                'drop_out_ms' => 20,
+                            ],
+                            'contact' => [
+                                'type' => 'contact',
+                                'between' => ['A', 'mid'],
+                                'follows' => 'coil',
+                                'key' => 'on',
+                                'when' => false,
+                            ],
+                        ],
+                        'percepts' => [
+                            'click' => [
+                                'of' => 'coil',
+                                'sense' => 'hearing',
+                                'from' => 'anywhere',
+                                'thing' => 'relay',
+                                'say' => ['' => 'quiet'],
+                            ],
+                        ],
+                        'look' => 'As new.',
+                        'modes' => [],
+                    ],
                 ],
-                'percepts' => ['click' => ['of' => 'coil', 'sense' => 'hearing', 'from' => 'anywhere', 'thing' => 'relay', 'say' => ['' => 'quiet']]], 'look' => 'As new.', 'modes' => [],
-            ]]],
+            ],
         );
         $s = TestRig::ofModel($model);
         $moves = 0;
         $last = false;
         $heard = [];
-        $s->state = $s->machine->advance($s->state, 3000, function (MachineState $state) use ($s, &$moves, &$last, &$heard): bool {
+        $s->state = $s->machine->advance($s->state, 3000, function (MachineState $state) use (
+            $s,
+            &$moves,
+            &$last,
+            &$heard,
+        ): bool {
             $on = $state->slots['relay.coil']['on'];
             $moves += $on !== $last ? 1 : 0;
             $last = $on;
@@ -274,9 +368,15 @@ final class SituationsTest extends TestCase
             return false;
         });
         // by its own times: 25 ms in, 20 ms out, 4 ms for the contact to make
-        self::assertEqualsWithDelta(3000 / 49 * 2, $moves, 6);
+        self::assertEqualsWithDelta((3000 / 49) * 2, $moves, 6);
         self::assertSame('buzzes', end($heard));
-        self::assertLessThanOrEqual(4, count(array_filter($heard, fn (string $h, int $i) => $i > 0 && $h !== $heard[$i - 1], ARRAY_FILTER_USE_BOTH)), 'one buzz, not a hundred clicks');
+        self::assertLessThanOrEqual(
+            4,
+            count(
+                array_filter($heard, fn (string $h, int $i) => $i > 0 && $h !== $heard[$i - 1], ARRAY_FILTER_USE_BOTH),
+            ),
+            'one buzz, not a hundred clicks',
+        );
     }
 
     public function test_too_much_gas_trips_the_limit_and_shows_at_the_manifold(): void
@@ -286,7 +386,10 @@ final class SituationsTest extends TestCase
         self::assertTrue($s->slot('limit.contact', 'closed'));
         $s = TestRig::withFault('furnace-80', 'valve:set-high')->run(120);
         self::assertEqualsWithDelta(7.0, $s->value('manifold'), 0.1);
-        self::assertNotNull($s->until(fn (TestRig $s) => ! $s->slot('limit.contact', 'closed'), 900), 'overfiring trips the limit');
+        self::assertNotNull(
+            $s->until(fn (TestRig $s) => ! $s->slot('limit.contact', 'closed'), 900),
+            'overfiring trips the limit',
+        );
         $s->set('cock.handle', 'shut')->run(3);
         self::assertEqualsWithDelta(0.0, $s->value('gas-inlet'), 0.01);
     }
@@ -303,14 +406,52 @@ final class SituationsTest extends TestCase
     public function test_an_inner_appliance_takes_what_the_outer_one_says_of_it(): void
     {
         $library = new Library();
-        $propane = ['includes' => [['id' => 'unit', 'model' => 'furnace-80', 'by' => [0, 0], 'params' => ['limit' => ['disc' => ['opens_at' => 180]]], 'process' => ['manifold' => ['set' => 10.5], 'gas-inlet' => ['set' => 12.0]]]]];
-        $document = array_diff_key($library->document('furnace-80-limit-in-r'), ['includes' => 1, 'wires' => 1, 'parts' => 1, 'household' => 1, 'tape' => 1, 'visits' => 1]);
-        $model = $library->resolve($propane + $document + [
-            'parts' => [['id' => 'nut', 'kind' => 'splice', 'label' => 'Nut', 'at' => [900, 710]]], 'wires' => [],
-            'household' => ['rooms' => [['of' => 'unit.room', 'wants' => 70, 'calls' => ['by' => 'unit.thermostat.logic', 'key' => 'heat']]], 'heat' => ['unit.flame' => ['lit']], 'cycle' => ['unit.flame' => ['lit']]],
-            'tape' => [['channel' => 'unit.flame', 'name' => 'Flame', 'tone' => 'flame']],
-            'visits' => ['cold' => ['title' => 'Cold', 'notices_s' => 10, 'household' => [], 'arrives' => ['after_s' => 1]]],
+        $propane = [
+            'includes' => [
+                [
+                    'id' => 'unit',
+                    'model' => 'furnace-80',
+                    'by' => [0, 0],
+                    'params' => ['limit' => ['disc' => ['opens_at' => 180]]],
+                    'process' => ['manifold' => ['set' => 10.5], 'gas-inlet' => ['set' => 12.0]],
+                ],
+            ],
+        ];
+        $document = array_diff_key($library->document('furnace-80-limit-in-r'), [
+            'includes' => 1,
+            'wires' => 1,
+            'parts' => 1,
+            'household' => 1,
+            'tape' => 1,
+            'visits' => 1,
         ]);
+        $model = $library->resolve(
+            $propane +
+                $document + [
+                    'parts' => [['id' => 'nut', 'kind' => 'splice', 'label' => 'Nut', 'at' => [900, 710]]],
+                    'wires' => [],
+                    'household' => [
+                        'rooms' => [
+                            [
+                                'of' => 'unit.room',
+                                'wants' => 70,
+                                'calls' => ['by' => 'unit.thermostat.logic', 'key' => 'heat'],
+                            ],
+                        ],
+                        'heat' => ['unit.flame' => ['lit']],
+                        'cycle' => ['unit.flame' => ['lit']],
+                    ],
+                    'tape' => [['channel' => 'unit.flame', 'name' => 'Flame', 'tone' => 'flame']],
+                    'visits' => [
+                        'cold' => [
+                            'title' => 'Cold',
+                            'notices_s' => 10,
+                            'household' => [],
+                            'arrives' => ['after_s' => 1],
+                        ],
+                    ],
+                ],
+        );
         $s = TestRig::ofModel($model)->run(120);
         self::assertTrue($s->isLit('unit.fire'));
         self::assertEqualsWithDelta(10.5, $s->value('unit.manifold'), 0.1, 'propane, in. w.c.');

@@ -35,14 +35,23 @@ final class ActsTest extends TestCase
         $this->do(130, 'unjump', ['from' => 'limit.b', 'to' => 'limit.a']);
         $this->do(135, 'wait');
         self::assertFalse($this->state->slots['fire']['lit']);
-        self::assertStringContainsString('no jumper', (string) $this->do(136, 'unjump', ['from' => 'limit.a', 'to' => 'limit.b'])->refused);
-        self::assertStringContainsString('join nothing', (string) $this->do(137, 'jump', ['from' => 'limit.a', 'to' => 'limit.a'])->refused);
+        self::assertStringContainsString(
+            'no jumper',
+            (string) $this->do(136, 'unjump', ['from' => 'limit.a', 'to' => 'limit.b'])->refused,
+        );
+        self::assertStringContainsString(
+            'join nothing',
+            (string) $this->do(137, 'jump', ['from' => 'limit.a', 'to' => 'limit.a'])->refused,
+        );
     }
 
     public function test_weak_batteries_light_the_display_and_move_no_contact_until_fresh_ones_are_put_in(): void
     {
         $this->arrive('oil-furnace', 'thermostat:cells-weak');
-        self::assertSame('display lit, not calling', $this->do(1, 'look', ['part' => 'thermostat'])->seen['thermostat']);
+        self::assertSame(
+            'display lit, not calling',
+            $this->do(1, 'look', ['part' => 'thermostat'])->seen['thermostat'],
+        );
         $this->do(2, 'dial', ['mode' => 'vdc']);
         $this->do(2, 'leads', ['red' => 'thermostat.+', 'black' => 'thermostat.-']);
         self::assertEqualsWithDelta(2.0, (float) $this->do(6, 'read')->reading?->value, 0.05);
@@ -50,7 +59,10 @@ final class ActsTest extends TestCase
         self::assertSame('It has no batteries.', $this->do(8, 'batteries', ['part' => 'w21'])->refused);
         $this->do(9, 'batteries', ['part' => 'thermostat']);
         self::assertEqualsWithDelta(3.1, (float) $this->do(14, 'read')->reading?->value, 0.05);
-        self::assertSame('display lit, calling for heat', $this->do(15, 'look', ['part' => 'thermostat'])->seen['thermostat']);
+        self::assertSame(
+            'display lit, calling for heat',
+            $this->do(15, 'look', ['part' => 'thermostat'])->seen['thermostat'],
+        );
         $this->do(120, 'wait');
         self::assertTrue($this->state->slots['fire']['lit']);
         $this->arrive('oil-furnace', 'thermostat:cells-flat');
@@ -59,10 +71,16 @@ final class ActsTest extends TestCase
 
     public function test_a_shorted_module_takes_the_transformer_along_and_both_must_be_replaced(): void
     {
-        $volts = fn (): float => $this->bench->machine()->solution($this->state)->acVolts($this->bench->plan->places['transformer.X1'], $this->bench->plan->places['transformer.X2']);
+        $volts = fn (): float => $this->bench
+            ->machine()
+            ->solution($this->state)
+            ->acVolts($this->bench->plan->places['transformer.X1'], $this->bench->plan->places['transformer.X2']);
         $off = ['part' => 'breaker', 'lever' => 'handle', 'to' => 'off'];
         $this->arrive('boiler-hydronic', 'module:shorted');
-        self::assertFalse($this->state->slots['transformer.limit']['closed'], 'its thermal link has opened, and it does not close again');
+        self::assertFalse(
+            $this->state->slots['transformer.limit']['closed'],
+            'its thermal link has opened, and it does not close again',
+        );
         $this->do(10, 'set', $off);
         $this->do(20, 'mend', ['part' => 'transformer', 'how' => 'replace']);
         $this->do(30, 'set', ['to' => 'on'] + $off);
@@ -86,7 +104,10 @@ final class ActsTest extends TestCase
         $this->arrive('furnace-80', 'flue:blocked');
         $this->do(20, 'gauge', ['tap' => 'hose-tee']);
         $drawn = (float) $this->do(24, 'read', ['of' => 'gauge'])->reading?->value;
-        self::assertSame(['flue-aside'], $this->do(25, 'set', ['part' => 'flue', 'lever' => 'pipe', 'to' => 'aside'])->dangers);
+        self::assertSame(
+            ['flue-aside'],
+            $this->do(25, 'set', ['part' => 'flue', 'lever' => 'pipe', 'to' => 'aside'])->dangers,
+        );
         self::assertGreaterThan(3 * $drawn, (float) $this->do(60, 'read', ['of' => 'gauge'])->reading?->value);
         self::assertContains('flue-left', $this->do(61, 'hand_back')->dangers);
         self::assertSame([], $this->do(62, 'set', ['part' => 'flue', 'lever' => 'pipe', 'to' => 'joined'])->dangers);
@@ -128,7 +149,10 @@ final class ActsTest extends TestCase
     public function test_24_volts_brought_to_the_valve_past_its_control_are_unsafe(): void
     {
         $this->arrive('furnace-80', 'board:valve-relay-dead');
-        self::assertContains('valve-jumpered', $this->do(60, 'jump', ['from' => 'board.R', 'to' => 'valve.MV'])->dangers);
+        self::assertContains(
+            'valve-jumpered',
+            $this->do(60, 'jump', ['from' => 'board.R', 'to' => 'valve.MV'])->dangers,
+        );
     }
 
     public function test_a_plug_pulled_and_fitted(): void
@@ -144,7 +168,12 @@ final class ActsTest extends TestCase
     public function test_a_larger_fuse_lasts_where_the_right_one_blows(): void
     {
         $this->arrive('furnace-80', 'w17:rubs');
-        self::assertSame('The element has parted.', $this->bench->machine()->shows($this->state, 'fuse.element') === 'open' ? 'The element has parted.' : 'whole');
+        self::assertSame(
+            'The element has parted.',
+            $this->bench->machine()->shows($this->state, 'fuse.element') === 'open'
+                ? 'The element has parted.'
+                : 'whole',
+        );
         self::assertSame([], $this->do(5, 'fuse', ['part' => 'fuse', 'amps' => 3])->dangers);
         $this->do(60, 'wait');
         self::assertFalse($this->state->slots['fuse.element']['whole'], 'its cause was left');
@@ -154,7 +183,10 @@ final class ActsTest extends TestCase
         self::assertContains('over-fused', $this->do(121, 'hand_back')->dangers);
         $this->do(122, 'fuse', ['part' => 'fuse', 'amps' => 0]);
         self::assertFalse($this->state->slots['fuse.element']['whole']);
-        self::assertStringContainsString('no fuse', (string) $this->do(123, 'fuse', ['part' => 'limit', 'amps' => 3])->refused);
+        self::assertStringContainsString(
+            'no fuse',
+            (string) $this->do(123, 'fuse', ['part' => 'limit', 'amps' => 3])->refused,
+        );
     }
 
     public function test_a_wrong_spare_behaves_as_what_it_is(): void
@@ -164,10 +196,16 @@ final class ActsTest extends TestCase
         $this->do(6, 'spare', ['part' => 'capacitor', 'spare' => '5 µF, 440 V']);
         $this->do(7, 'lift', ['end' => 'w40.b']);
         $this->do(8, 'dial', ['mode' => 'uf']);
-        self::assertSame('5.000 µF', $this->do(9, 'leads', ['red' => 'capacitor.1', 'black' => 'capacitor.2'])->reading?->text());
+        self::assertSame(
+            '5.000 µF',
+            $this->do(9, 'leads', ['red' => 'capacitor.1', 'black' => 'capacitor.2'])->reading?->text(),
+        );
         $this->do(10, 'spare', ['part' => 'capacitor', 'spare' => '7.5 µF, 440 V']);
         self::assertSame('7.50 µF', $this->do(12, 'read')->reading?->text());
-        self::assertStringContainsString('5 µF', (string) $this->do(13, 'spare', ['part' => 'capacitor', 'spare' => 'any'])->refused);
+        self::assertStringContainsString(
+            '5 µF',
+            (string) $this->do(13, 'spare', ['part' => 'capacitor', 'spare' => 'any'])->refused,
+        );
     }
 
     public function test_a_contact_that_hangs_on_a_loose_wire_makes_when_it_is_tapped(): void
@@ -191,7 +229,10 @@ final class ActsTest extends TestCase
         $this->do(9, 'push', ['part' => 'inducer-relay', 'to' => 'out']);
         $this->do(12, 'wait');
         self::assertSame(0.0, $this->state->slots['inducer.motor']['target']);
-        self::assertStringContainsString('no armature', (string) $this->do(13, 'push', ['part' => 'limit', 'to' => 'in'])->refused);
+        self::assertStringContainsString(
+            'no armature',
+            (string) $this->do(13, 'push', ['part' => 'limit', 'to' => 'in'])->refused,
+        );
     }
 
     public function test_a_shaft_is_turned_by_hand_and_not_while_it_runs(): void
@@ -201,7 +242,10 @@ final class ActsTest extends TestCase
         $this->arrive('furnace-80', 'healthy');
         self::assertSame(['moving-part'], $this->do(10, 'turn', ['part' => 'inducer'])->dangers);
         self::assertSame('turns freely', $this->do(11, 'turn', ['part' => 'blower'])->seen['shaft']);
-        self::assertStringContainsString('nothing on it to turn', (string) $this->do(12, 'turn', ['part' => 'limit'])->refused);
+        self::assertStringContainsString(
+            'nothing on it to turn',
+            (string) $this->do(12, 'turn', ['part' => 'limit'])->refused,
+        );
     }
 
     public function test_listening_feeling_and_smelling(): void
@@ -230,10 +274,17 @@ final class ActsTest extends TestCase
     {
         $this->arrive('furnace-80', 'fuse:blown', false);
         self::assertSame('It is blank.', $this->do(1, 'ask', ['question' => 'display'])->seen['answer']);
-        self::assertSame('Since I first noticed, it has not heated at all.', $this->do(2, 'ask', ['question' => 'since'])->seen['answer']);
+        self::assertSame(
+            'Since I first noticed, it has not heated at all.',
+            $this->do(2, 'ask', ['question' => 'since'])->seen['answer'],
+        );
         $this->arrive('furnace-80', 'inducer:seized', false);
         self::assertSame('Something hums.', $this->do(1, 'ask', ['question' => 'noise'])->seen['answer']);
-        self::assertSame('Not long ago, I think.', $this->do(2, 'ask', ['question' => 'filter'])->seen['answer'], 'as customers are');
+        self::assertSame(
+            'Not long ago, I think.',
+            $this->do(2, 'ask', ['question' => 'filter'])->seen['answer'],
+            'as customers are',
+        );
     }
 
     public function test_a_relay_that_tires_fails_after_some_makings(): void
@@ -283,8 +334,13 @@ final class ActsTest extends TestCase
     /** @return iterable<string, array{string, array<string, mixed>}> */
     public static function nowhere(): iterable
     {
-        foreach (['look', 'mend', 'reset', 'plug', 'tap', 'listen', 'feel', 'turn', 'push', 'fuse', 'spare', 'clock', 'set'] as $act) {
-            yield $act => [$act, ['part' => 'flux', 'lever' => 'x', 'to' => 'in', 'how' => 'replace', 'amps' => 3, 'spare' => 'x']];
+        foreach (
+            ['look', 'mend', 'reset', 'plug', 'tap', 'listen', 'feel', 'turn', 'push', 'fuse', 'spare', 'clock', 'set'] as $act
+        ) {
+            yield $act => [
+                $act,
+                ['part' => 'flux', 'lever' => 'x', 'to' => 'in', 'how' => 'replace', 'amps' => 3, 'spare' => 'x'],
+            ];
         }
         yield 'jump' => ['jump', ['from' => 'flux.a', 'to' => 'board.R']];
         yield 'lift' => ['lift', ['end' => 'flux.a']];
@@ -303,12 +359,39 @@ final class ActsTest extends TestCase
     public function test_every_act_has_its_sentence(): void
     {
         $wording = new Wording(Fixtures::furnace()->model);
-        $with = ['part' => 'limit', 'lever' => 'x', 'to' => 'on', 'mode' => 'vac', 'red' => 'board.R', 'black' => 'board.C', 'wires' => ['w01'], 'tap' => 'hose-tee', 'place' => 'board.R', 'meaning' => 'good', 'fault' => 'limit:stuck-open', 'mark' => 'star', 'end' => 'w01.a', 'from' => 'board.R', 'how' => 'clean', 'question' => 'since', 'amps' => 3, 'spare' => 'one'];
+        $with = [
+            'part' => 'limit',
+            'lever' => 'x',
+            'to' => 'on',
+            'mode' => 'vac',
+            'red' => 'board.R',
+            'black' => 'board.C',
+            'wires' => ['w01'],
+            'tap' => 'hose-tee',
+            'place' => 'board.R',
+            'meaning' => 'good',
+            'fault' => 'limit:stuck-open',
+            'mark' => 'star',
+            'end' => 'w01.a',
+            'from' => 'board.R',
+            'how' => 'clean',
+            'question' => 'since',
+            'amps' => 3,
+            'spare' => 'one',
+        ];
         $sentences = [];
         foreach (array_keys(Catalogue::all()) as $name) {
-            $sentences[$name] = $wording->act(Fixtures::act(1, $name, ['to' => $name === 'jump' || $name === 'unjump' ? 'board.W' : 'on'] + $with));
+            $sentences[$name] = $wording->act(
+                Fixtures::act(1, $name, ['to' => $name === 'jump' || $name === 'unjump' ? 'board.W' : 'on'] + $with),
+            );
         }
-        self::assertSame([], array_diff_key(array_filter($sentences, fn (string $s) => $s === 'Handed the appliance back'), ['hand_back' => 1]), 'no act goes by the last word');
+        self::assertSame(
+            [],
+            array_diff_key(array_filter($sentences, fn (string $s) => $s === 'Handed the appliance back'), [
+                'hand_back' => 1,
+            ]),
+            'no act goes by the last word',
+        );
         self::assertCount(count(Catalogue::all()), array_unique($sentences));
     }
 

@@ -20,20 +20,34 @@ final class AsBuiltTest extends TestCase
     public function test_the_circuit_goes_by_what_was_built_and_every_name_by_the_drawing(): void
     {
         $model = Fixtures::small(
-            ['panel' => 'supply', 'service' => 'service-switch', 'breaker' => 'breaker'], [['panel.L', 'breaker.line'], ['breaker.load', 'service.load']], [],
+            ['panel' => 'supply', 'service' => 'service-switch', 'breaker' => 'breaker'],
+            [['panel.L', 'breaker.line'], ['breaker.load', 'service.load']],
+            [],
             ['as_built' => [['end' => 'w1.b', 'on' => 'service.line'], ['wire' => 'w1', 'tag' => '7']]],
         );
         $stand = TestRig::ofModel($model)->run(1);
         self::assertEqualsWithDelta(121, $stand->volts('service.line', 'panel.N'), 1);
-        self::assertEqualsWithDelta(121, $stand->volts('service.load', 'panel.N'), 1, 'the switch is on: the load side is fed through it');
-        self::assertLessThan(1, $stand->set('service.lever', 'off')->run(1)->volts('service.load', 'panel.N'), 'drawn on the load side, it is in truth behind the switch');
+        self::assertEqualsWithDelta(
+            121,
+            $stand->volts('service.load', 'panel.N'),
+            1,
+            'the switch is on: the load side is fed through it',
+        );
+        self::assertLessThan(
+            1,
+            $stand->set('service.lever', 'off')->run(1)->volts('service.load', 'panel.N'),
+            'drawn on the load side, it is in truth behind the switch',
+        );
         self::assertSame('red wire end at Service load', $model->placeName('w1.b'));
     }
 
     public function test_a_look_tells_and_a_wrong_drawing_is_no_fault(): void
     {
         $library = new Library();
-        $model = $library->resolve(['as_built' => [['end' => 'w36.b', 'on' => 'blower.BLK'], ['wire' => 'w36', 'tag' => '7']]] + $library->document('furnace-80'));
+        $model = $library->resolve(
+            ['as_built' => [['end' => 'w36.b', 'on' => 'blower.BLK'], ['wire' => 'w36', 'tag' => '7']]] +
+                $library->document('furnace-80'),
+        );
         $bench = new Bench(Compiler::compile($model), FaultSet::of($model)->get('healthy'), new Memory(), 1);
         $state = $bench->arrive('cold')->state;
         $bench->resume($state);
@@ -46,9 +60,20 @@ final class AsBuiltTest extends TestCase
 
     public function test_what_was_built_must_be_there(): void
     {
-        foreach ([['end' => 'w7.a', 'on' => 'service.line'], ['end' => 'w0.b', 'on' => 'service.nowhere'], ['wire' => 'w7', 'tag' => '1']] as $built) {
+        foreach (
+            [
+                ['end' => 'w7.a', 'on' => 'service.line'],
+                ['end' => 'w0.b', 'on' => 'service.nowhere'],
+                ['wire' => 'w7', 'tag' => '1'],
+            ] as $built
+        ) {
             try {
-                Fixtures::small(['service' => 'service-switch', 'panel' => 'supply'], [['panel.L', 'service.line']], [], ['as_built' => [$built]]);
+                Fixtures::small(
+                    ['service' => 'service-switch', 'panel' => 'supply'],
+                    [['panel.L', 'service.line']],
+                    [],
+                    ['as_built' => [$built]],
+                );
                 self::fail('Taken: '.json_encode($built));
             } catch (DocumentError $e) {
                 self::assertStringStartsWith('/as_built/0', $e->pointer);
@@ -65,7 +90,10 @@ final class AsBuiltTest extends TestCase
         $crossed = TestRig::withFault('furnace-80-limit-in-r', 'outlet:swapped');
         self::assertNotNull($crossed->until(fn (TestRig $s) => $s->isLit('furnace.fire'), 200), 'gas and fire come');
         self::assertEqualsWithDelta(120, $crossed->volts('furnace.board.N', 'furnace.screw.sheet'), 3);
-        self::assertNotNull($crossed->until(fn (TestRig $s) => ! $s->isLit('furnace.fire'), 15), 'the flame is not proved');
+        self::assertNotNull(
+            $crossed->until(fn (TestRig $s) => ! $s->isLit('furnace.fire'), 15),
+            'the flame is not proved',
+        );
 
         $pulled = $sound->set('outlet.plug', 'out')->run(1);
         self::assertLessThan(0.5, $pulled->volts('furnace.l-nut.in', 'furnace.screw.sheet'));

@@ -52,7 +52,11 @@ final class BenchTest extends TestCase
         self::assertSame([], $this->sights());
         $this->do(4, 'wait');
         $lamp = $this->bench->record->until(4000)['board.lamp'];
-        self::assertSame([1000, 2000], [$lamp[0][0], end($lamp)[1]], 'what was not looked at was not seen, which is not the same as dark');
+        self::assertSame(
+            [1000, 2000],
+            [$lamp[0][0], end($lamp)[1]],
+            'what was not looked at was not seen, which is not the same as dark',
+        );
     }
 
     public function test_through_the_glass_of_the_door_only_the_lamp_is_seen(): void
@@ -70,7 +74,11 @@ final class BenchTest extends TestCase
             $this->do(0, 'hold', ['to' => 'held']);
             $this->do(0, 'look', ['part' => $eyes]);
             $stops = [];
-            for ($state = $this->bench->advance($this->state, 300_000, true); $state->now() < 300_000; $state = $this->bench->advance($state, 300_000, true)) {
+            for (
+                $state = $this->bench->advance($this->state, 300_000, true);
+                $state->now() < 300_000;
+                $state = $this->bench->advance($state, 300_000, true)
+            ) {
                 $stops[] = $state->now();
             }
 
@@ -93,7 +101,11 @@ final class BenchTest extends TestCase
         yield 'hold with the door on' => ['hold', ['to' => 'held'], 'The door itself'];
         yield 'read without leads' => ['read', [], 'not on anything'];
         yield 'set beyond range' => ['set', ['part' => 'thermostat', 'lever' => 'set', 'to' => 120], '50 to 90'];
-        yield 'set what is not there' => ['set', ['part' => 'thermostat', 'lever' => 'volume', 'to' => 1], 'nothing called "volume"'];
+        yield 'set what is not there' => [
+            'set',
+            ['part' => 'thermostat', 'lever' => 'volume', 'to' => 1],
+            'nothing called "volume"',
+        ];
         yield 'reset what has no reset' => ['reset', ['part' => 'thermostat'], 'nothing to reset'];
         yield 'land what is landed' => ['land', ['end' => 'w02.a'], 'landed already'];
         yield 'lift no wire' => ['lift', ['end' => 'w99.a'], 'no wire end'];
@@ -116,7 +128,10 @@ final class BenchTest extends TestCase
         self::assertSame(['live-work'], $this->do(10, 'lift', ['end' => 'w07.a'])->dangers);
         self::assertFalse($this->state->slots['w07.body']['a']);
         $this->do(11, 'dial', ['mode' => 'ohm']);
-        self::assertSame(['ohms-on-live'], $this->do(12, 'leads', ['red' => 'l-nut.out', 'black' => 'n-nut.out'])->dangers);
+        self::assertSame(
+            ['ohms-on-live'],
+            $this->do(12, 'leads', ['red' => 'l-nut.out', 'black' => 'n-nut.out'])->dangers,
+        );
         $back = $this->do(13, 'hand_back')->dangers;
         self::assertEqualsCanonicalizing(['door-switch-held', 'door-open', 'wire-lifted'], $back);
     }
@@ -168,8 +183,15 @@ final class BenchTest extends TestCase
         $this->arrive('w17:open');
         $this->do(1, 'set', ['part' => 'thermostat', 'lever' => 'mode', 'to' => 'off']);
         $this->do(2, 'dial', ['mode' => 'vlz']);
-        self::assertLessThan(0.1, $this->do(7, 'leads', ['red' => 'thermostat.W', 'black' => 'thermostat.C'])->reading?->value);
-        self::assertEqualsWithDelta(26.7, $this->do(8, 'leads', ['red' => 'thermostat.R', 'black' => 'thermostat.C'])->reading?->value, 1.0);
+        self::assertLessThan(
+            0.1,
+            $this->do(7, 'leads', ['red' => 'thermostat.W', 'black' => 'thermostat.C'])->reading?->value,
+        );
+        self::assertEqualsWithDelta(
+            26.7,
+            $this->do(8, 'leads', ['red' => 'thermostat.R', 'black' => 'thermostat.C'])->reading?->value,
+            1.0,
+        );
     }
 
     public function test_microamps_are_read_in_series_at_the_lifted_rod_wire(): void
@@ -180,7 +202,12 @@ final class BenchTest extends TestCase
         $this->do(22, 'leads', ['red' => 'board.FS', 'black' => 'w29.a']);
         $reading = $this->do(120, 'read')->reading;
         self::assertSame('heat', $this->state->slots['board.control']['state'], 'the meter carries the signal on');
-        self::assertEqualsWithDelta(3.0, abs((float) $reading?->value), 0.7, 'two to four microamps are most common, common practice');
+        self::assertEqualsWithDelta(
+            3.0,
+            abs((float) $reading?->value),
+            0.7,
+            'two to four microamps are most common, common practice',
+        );
     }
 
     public function test_microamps_across_a_source_blow_the_meters_fuse_until_it_is_replaced(): void
@@ -203,7 +230,10 @@ final class BenchTest extends TestCase
             $this->do(2, 'door', ['to' => 'open']);
             $this->do(3, 'lift', ['end' => 'w20.b']);
             $this->do(4, 'dial', ['mode' => 'beep']);
-            self::assertStringContainsString($shown, (string) $this->do(5, 'leads', ['red' => 'limit.a', 'black' => 'limit.b'])->reading?->text());
+            self::assertStringContainsString(
+                $shown,
+                (string) $this->do(5, 'leads', ['red' => 'limit.a', 'black' => 'limit.b'])->reading?->text(),
+            );
         }
     }
 
@@ -211,7 +241,10 @@ final class BenchTest extends TestCase
     {
         $this->open();
         $this->do(120, 'wait');
-        $microamps = fn () => $this->bench->machine()->solution($this->state)->dcVolts(Fixtures::furnace()->places['board.GND'], Fixtures::furnace()->places['board.FS']) / 4.7;
+        $microamps = fn () => $this->bench
+            ->machine()
+            ->solution($this->state)
+            ->dcVolts(Fixtures::furnace()->places['board.GND'], Fixtures::furnace()->places['board.FS']) / 4.7;
         $alone = $microamps();
         $this->do(121, 'dial', ['mode' => 'vdc']);
         $this->do(122, 'leads', ['red' => 'rod.rod', 'black' => 'screw.screw']);
@@ -231,7 +264,11 @@ final class BenchTest extends TestCase
         self::assertContains('igniter', $this->state->mended);
         self::assertSame('No crack to be seen.', $this->do(14, 'look', ['part' => 'igniter'])->seen['condition']);
         $this->do(15, 'dial', ['mode' => 'ohm']);
-        self::assertEqualsWithDelta(58, $this->do(16, 'leads', ['red' => 'igniter.1', 'black' => 'igniter.2'])->reading?->value, 3);
+        self::assertEqualsWithDelta(
+            58,
+            $this->do(16, 'leads', ['red' => 'igniter.1', 'black' => 'igniter.2'])->reading?->value,
+            3,
+        );
     }
 
     public function test_a_snapshot_goes_on_as_if_nothing_had_happened(): void
@@ -258,14 +295,23 @@ final class BenchTest extends TestCase
 
     public function test_the_same_seed_reads_the_same_and_another_may_not(): void
     {
-        $read = fn (int $seed) => Attempt::run(Fixtures::furnace(), Fixtures::universe()->get('healthy'), Fixtures::log(Fixtures::limitTrace(), $seed), 'cold', new Memory())->observations->toArray();
+        $read = fn (int $seed) => Attempt::run(
+            Fixtures::furnace(),
+            Fixtures::universe()->get('healthy'),
+            Fixtures::log(Fixtures::limitTrace(), $seed),
+            'cold',
+            new Memory(),
+        )->observations->toArray();
         self::assertSame($read(3), $read(3));
         self::assertNotSame($read(3)['entries'], $read(4)['entries']);
     }
 
     public function test_complaints_follow_from_what_happened(): void
     {
-        $ids = fn (string $fault, string $visit) => array_column(Fixtures::bench($fault)[0]->arrive($visit)->complaint, 'id');
+        $ids = fn (string $fault, string $visit) => array_column(
+            Fixtures::bench($fault)[0]->arrive($visit)->complaint,
+            'id',
+        );
         self::assertSame(['works'], $ids('healthy', 'cold'));
         self::assertContains('blank', $ids('fuse:blown', 'cold'));
         self::assertContains('short', $ids('filter:blocked@half', 'cold'));
@@ -278,11 +324,26 @@ final class BenchTest extends TestCase
     public static function badLogs(): iterable
     {
         yield 'version' => [['entries' => []], '/odd_spark_actions'];
-        yield 'unknown act' => [['odd_spark_actions' => 1, 'entries' => [['at_s' => 1, 'act' => 'pray']]], '/entries/0/act'];
-        yield 'backwards' => [['odd_spark_actions' => 1, 'entries' => [['at_s' => 5, 'act' => 'wait'], ['at_s' => 4, 'act' => 'wait']]], '/entries/1/at_s'];
-        yield 'missing field' => [['odd_spark_actions' => 1, 'entries' => [['at_s' => 5, 'act' => 'look']]], '/entries/0/part'];
-        yield 'unknown field' => [['odd_spark_actions' => 1, 'entries' => [['at_s' => 5, 'act' => 'wait', 'why' => 1]]], '/entries/0/why'];
-        yield 'infinite' => [['odd_spark_actions' => 1, 'entries' => [['at_s' => INF, 'act' => 'wait']]], '/entries/0/at_s'];
+        yield 'unknown act' => [
+            ['odd_spark_actions' => 1, 'entries' => [['at_s' => 1, 'act' => 'pray']]],
+            '/entries/0/act',
+        ];
+        yield 'backwards' => [
+            ['odd_spark_actions' => 1, 'entries' => [['at_s' => 5, 'act' => 'wait'], ['at_s' => 4, 'act' => 'wait']]],
+            '/entries/1/at_s',
+        ];
+        yield 'missing field' => [
+            ['odd_spark_actions' => 1, 'entries' => [['at_s' => 5, 'act' => 'look']]],
+            '/entries/0/part',
+        ];
+        yield 'unknown field' => [
+            ['odd_spark_actions' => 1, 'entries' => [['at_s' => 5, 'act' => 'wait', 'why' => 1]]],
+            '/entries/0/why',
+        ];
+        yield 'infinite' => [
+            ['odd_spark_actions' => 1, 'entries' => [['at_s' => INF, 'act' => 'wait']]],
+            '/entries/0/at_s',
+        ];
     }
 
     /** @param array<string, mixed> $json */
@@ -322,7 +383,12 @@ final class BenchTest extends TestCase
     {
         $plan = $this->bench->plan;
 
-        return array_values(array_filter(array_keys($this->bench->now($this->state)), fn (string $c) => ($plan->percepts[$c]['sense'] ?? '') === 'sight'));
+        return array_values(
+            array_filter(
+                array_keys($this->bench->now($this->state)),
+                fn (string $c) => ($plan->percepts[$c]['sense'] ?? '') === 'sight',
+            ),
+        );
     }
 
     private function lamp(): string

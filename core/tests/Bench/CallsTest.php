@@ -24,7 +24,9 @@ final class CallsTest extends TestCase
     public static function calls(): iterable
     {
         foreach (glob(__DIR__.'/../calls/*.json') ?: [] as $file) {
-            yield basename($file, '.json') => [json_decode((string) file_get_contents($file), true, 32, JSON_THROW_ON_ERROR)];
+            yield basename($file, '.json') => [
+                json_decode((string) file_get_contents($file), true, 32, JSON_THROW_ON_ERROR),
+            ];
         }
     }
 
@@ -56,7 +58,9 @@ final class CallsTest extends TestCase
 
     public function test_each_archetype_has_three(): void
     {
-        $of = array_count_values(array_map(fn (array $c) => $c[0]['model'], array_values(iterator_to_array(self::calls()))));
+        $of = array_count_values(
+            array_map(fn (array $c) => $c[0]['model'], array_values(iterator_to_array(self::calls()))),
+        );
         self::assertCount(7, $of);
         foreach ($of as $model => $calls) {
             self::assertGreaterThanOrEqual(3, $calls, $model);

@@ -74,7 +74,11 @@ final class FlueTest extends TestCase
     public function test_without_fire_the_analyser_finds_air(): void
     {
         $this->arrive('oil-furnace', 'ignition:open');
-        self::assertEqualsWithDelta(20.9, (float) $this->do(300, 'analyser', ['tap' => 'flue-gas'])->reading?->value, 0.3);
+        self::assertEqualsWithDelta(
+            20.9,
+            (float) $this->do(300, 'analyser', ['tap' => 'flue-gas'])->reading?->value,
+            0.3,
+        );
     }
 
     #[DataProvider('refusals')]
@@ -90,7 +94,11 @@ final class FlueTest extends TestCase
         foreach (['draught', 'analyser', 'smoke'] as $act) {
             yield $act => [$act, 'pump-port', 'There is no tap called "pump-port" for this instrument.'];
         }
-        yield 'oil gauge at the flue' => ['oil_gauge', 'breech', 'There is no tap called "breech" for this instrument.'];
+        yield 'oil gauge at the flue' => [
+            'oil_gauge',
+            'breech',
+            'There is no tap called "breech" for this instrument.',
+        ];
         yield 'oil gauge behind the door' => ['oil_gauge', 'pump-port', 'That is behind the door.'];
     }
 
@@ -100,7 +108,9 @@ final class FlueTest extends TestCase
         $this->do(0, 'door', ['to' => 'open']);
         $this->do(0, 'set', ['part' => 'thermostat', 'lever' => 'set', 'to' => 80]);
         $read = [];
-        foreach (['analyser' => 'flue-gas', 'smoke' => 'flue-smoke', 'draught' => 'breech', 'oil_gauge' => 'pump-port'] as $act => $tap) {
+        foreach (
+            ['analyser' => 'flue-gas', 'smoke' => 'flue-smoke', 'draught' => 'breech', 'oil_gauge' => 'pump-port'] as $act => $tap
+        ) {
             $read[$act] = $this->do(200, $act, ['tap' => $tap])->reading->value ?? INF;
         }
         self::assertTrue($this->state->slots['fire']['lit']);

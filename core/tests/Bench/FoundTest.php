@@ -33,7 +33,10 @@ final class FoundTest extends TestCase
         self::assertTrue($this->state->slots['fire']['lit'], 'no call from the thermostat, and yet it burns');
         $this->do(300, 'leads', ['red' => 'board.W', 'black' => 'board.C']);
         self::assertEqualsWithDelta(27, (float) $this->do(302, 'read')->reading?->value, 4);
-        self::assertSame('from Furnace control R to Furnace control W', $this->do(303, 'look', ['part' => 'board'])->seen['jumper']);
+        self::assertSame(
+            'from Furnace control R to Furnace control W',
+            $this->do(303, 'look', ['part' => 'board'])->seen['jumper'],
+        );
         self::assertSame([['board.R', 'board.W']], $this->state->jumpers);
         $this->do(304, 'unjump', ['from' => 'board.R', 'to' => 'board.W']);
         $this->do(330, 'wait');
@@ -47,14 +50,21 @@ final class FoundTest extends TestCase
         self::assertContains('jumper-left', $this->do(10, 'hand_back')->dangers);
         $this->arrive('furnace-80', 'limit:bridged');
         $this->do(10, 'mend', ['part' => 'limit', 'how' => 'replace']);
-        self::assertSame([['limit.a', 'limit.b']], $this->state->earlier, 'a new limit under an old jumper is bridged still');
+        self::assertSame(
+            [['limit.a', 'limit.b']],
+            $this->state->earlier,
+            'a new limit under an old jumper is bridged still',
+        );
     }
 
     public function test_a_wire_on_the_wrong_terminal_carries_there_says_so_on_looking_and_is_put_right(): void
     {
         $this->arrive('furnace-80', 'w36:elsewhere');
         $this->do(0, 'door', ['to' => 'open']);
-        self::assertStringContainsString('This end is on Blower BLK; the drawing has it on Blower RED', $this->do(1, 'look', ['part' => 'w36'])->seen['condition']);
+        self::assertStringContainsString(
+            'This end is on Blower BLK; the drawing has it on Blower RED',
+            $this->do(1, 'look', ['part' => 'w36'])->seen['condition'],
+        );
         $ohms = function (float $at): float {
             $this->do($at, 'dial', ['mode' => 'ohm']);
             $this->do($at, 'leads', ['red' => 'w36.a', 'black' => 'blower.BLK']);
@@ -75,8 +85,14 @@ final class FoundTest extends TestCase
     {
         $this->arrive('furnace-80', 'w36:swapped');
         $this->do(0, 'door', ['to' => 'open']);
-        self::assertSame('This end is on Blower BLK; the drawing has it on Blower RED.', $this->do(1, 'look', ['part' => 'w36'])->seen['condition']);
-        self::assertSame('This end is on Blower RED; the drawing has it on Blower BLK.', $this->do(2, 'look', ['part' => 'w37'])->seen['condition']);
+        self::assertSame(
+            'This end is on Blower BLK; the drawing has it on Blower RED.',
+            $this->do(1, 'look', ['part' => 'w36'])->seen['condition'],
+        );
+        self::assertSame(
+            'This end is on Blower RED; the drawing has it on Blower BLK.',
+            $this->do(2, 'look', ['part' => 'w37'])->seen['condition'],
+        );
         $ohms = function (float $at, string $from, string $to): float {
             $this->do($at, 'dial', ['mode' => 'ohm']);
             $this->do($at, 'leads', ['red' => $from, 'black' => $to]);
@@ -115,7 +131,10 @@ final class FoundTest extends TestCase
         self::assertFalse($made(TestRig::withFault('furnace-80', 'limit:wrong-spare')));
         self::assertTrue($made(TestRig::of('furnace-80')));
         $this->do(2, 'spare', ['part' => 'limit', 'spare' => '200 °F']);
-        self::assertSame(TestRig::plan('furnace-80')->model->kindOf('limit')?->look, $this->do(3, 'look', ['part' => 'limit'])->seen['condition']);
+        self::assertSame(
+            TestRig::plan('furnace-80')->model->kindOf('limit')?->look,
+            $this->do(3, 'look', ['part' => 'limit'])->seen['condition'],
+        );
     }
 
     public function test_what_was_found_must_name_places_of_the_model(): void
@@ -127,7 +146,12 @@ final class FoundTest extends TestCase
             ['part' => 'w0', 'mode' => 'swapped', 'swapped' => ['w0.a', 'w7.b'], 'weight' => 1],
         ] as $found) {
             try {
-                Fixtures::small(['service' => 'service-switch', 'panel' => 'supply'], [['panel.L', 'service.line']], [], ['found' => [$found]]);
+                Fixtures::small(
+                    ['service' => 'service-switch', 'panel' => 'supply'],
+                    [['panel.L', 'service.line']],
+                    [],
+                    ['found' => [$found]],
+                );
                 self::fail('Taken: '.json_encode($found));
             } catch (DocumentError $e) {
                 self::assertStringStartsWith('/found/0', $e->pointer);

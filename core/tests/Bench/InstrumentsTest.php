@@ -79,11 +79,19 @@ final class InstrumentsTest extends TestCase
     public function test_the_fuse_of_a_current_range_blows_when_the_volts_come_later(): void
     {
         $this->do(3, 'dial', ['mode' => 'ua']);
-        self::assertSame([], $this->do(4, 'leads', ['red' => 'valve.MV', 'black' => 'valve.MVC'])->dangers, 'nothing there yet');
+        self::assertSame(
+            [],
+            $this->do(4, 'leads', ['red' => 'valve.MV', 'black' => 'valve.MVC'])->dangers,
+            'nothing there yet',
+        );
         self::assertSame(['meter-fuse'], $this->do(90, 'read')->dangers, 'when the valve was fed');
         self::assertSame(['small'], $this->state->blown);
         self::assertSame(0.0, $this->shown(91, 'read'));
-        self::assertSame(['meter-fuse'], $this->do(92, 'meter_fuse')->dangers, 'with the leads left on, the new one goes too');
+        self::assertSame(
+            ['meter-fuse'],
+            $this->do(92, 'meter_fuse')->dangers,
+            'with the leads left on, the new one goes too',
+        );
         $this->do(93, 'leads', ['red' => null, 'black' => null]);
         $this->do(94, 'meter_fuse');
         self::assertSame([], $this->state->blown);
@@ -135,27 +143,49 @@ final class InstrumentsTest extends TestCase
         $this->do(15, 'wait');
         self::assertEqualsWithDelta(0.0, $this->shown(16, 'gauge', ['tap' => 'hose-tee']), 0.01);
         $this->do(17, 'hold', ['to' => 'held']);
-        self::assertEqualsWithDelta(0.95, $this->shown(55, 'read', ['of' => 'gauge']), 0.03, 'three times what the switch asks, with the inducer running');
+        self::assertEqualsWithDelta(
+            0.95,
+            $this->shown(55, 'read', ['of' => 'gauge']),
+            0.03,
+            'three times what the switch asks, with the inducer running',
+        );
         $cold = $this->shown(56, 'probe', ['tap' => 'supply-air']);
         self::assertGreaterThan($cold + 40, $this->shown(400, 'read', ['of' => 'probe']));
         self::assertStringContainsString('no tap', (string) $this->do(401, 'gauge', ['tap' => 'supply-air'])->refused);
-        self::assertStringContainsString('not on anything', (string) $this->do(402, 'read', ['of' => 'clamp'])->refused);
+        self::assertStringContainsString(
+            'not on anything',
+            (string) $this->do(402, 'read', ['of' => 'clamp'])->refused,
+        );
     }
 
     public function test_a_non_contact_tester_lights_on_line_volts_and_lies(): void
     {
         self::assertSame('lights', $this->do(3, 'tester', ['place' => 'board.L1'])->seen['tester']);
         self::assertSame('stays dark', $this->do(4, 'tester', ['place' => 'board.N'])->seen['tester']);
-        self::assertSame('stays dark', $this->do(5, 'tester', ['place' => 'board.R'])->seen['tester'], '24 V is below what it feels, and live');
+        self::assertSame(
+            'stays dark',
+            $this->do(5, 'tester', ['place' => 'board.R'])->seen['tester'],
+            '24 V is below what it feels, and live',
+        );
         $this->open('n-nut:open');
-        self::assertSame('lights', $this->do(3, 'tester', ['place' => 'board.N'])->seen['tester'], 'a neutral that has come off stands at line volts through the load');
+        self::assertSame(
+            'lights',
+            $this->do(3, 'tester', ['place' => 'board.N'])->seen['tester'],
+            'a neutral that has come off stands at line volts through the load',
+        );
     }
 
     public function test_hertz_tell_a_supply_from_nothing(): void
     {
         $this->do(3, 'dial', ['mode' => 'hz']);
-        self::assertSame('60.0 Hz', $this->do(4, 'leads', ['red' => 'board.L1', 'black' => 'board.N'])->reading?->text());
-        self::assertSame('0.0 Hz', $this->do(5, 'leads', ['red' => 'board.N', 'black' => 'board.GND'])->reading?->text());
+        self::assertSame(
+            '60.0 Hz',
+            $this->do(4, 'leads', ['red' => 'board.L1', 'black' => 'board.N'])->reading?->text(),
+        );
+        self::assertSame(
+            '0.0 Hz',
+            $this->do(5, 'leads', ['red' => 'board.N', 'black' => 'board.GND'])->reading?->text(),
+        );
     }
 
     public function test_a_blower_capacitor_is_measured_isolated_and_lies_in_circuit(): void
@@ -174,18 +204,30 @@ final class InstrumentsTest extends TestCase
         self::assertContains('live-work', $this->do(151, 'lift', ['end' => 'w40.b'])->dangers);
         $this->do(152, 'set', ['part' => 'service', 'lever' => 'lever', 'to' => 'off']);
         $this->do(153, 'lift', ['end' => 'w41.b']);
-        self::assertSame(['charged-capacitor'], $this->do(160, 'mend', ['part' => 'capacitor', 'how' => 'replace'])->dangers);
+        self::assertSame(
+            ['charged-capacitor'],
+            $this->do(160, 'mend', ['part' => 'capacitor', 'how' => 'replace'])->dangers,
+        );
     }
 
     public function test_a_worn_lead_now_and_then_does_not_touch_until_it_is_pressed_home(): void
     {
         $unsteady = 0;
         for ($seed = 71; $seed <= 140; $seed++) {
-            $bench = new Bench(Fixtures::furnace(), Fixtures::universe()->get('healthy'), new Memory(), $seed, new Kit(wornLeads: true));
+            $bench = new Bench(
+                Fixtures::furnace(),
+                Fixtures::universe()->get('healthy'),
+                new Memory(),
+                $seed,
+                new Kit(wornLeads: true),
+            );
             $state = $bench->arrive('cold')->state;
             $bench->resume($state);
             [$state] = $bench->do($state, Fixtures::act(1, 'door', ['to' => 'open']));
-            [$state, $outcome] = $bench->do($state, Fixtures::act(2, 'leads', ['red' => 'board.R', 'black' => 'board.C']));
+            [$state, $outcome] = $bench->do(
+                $state,
+                Fixtures::act(2, 'leads', ['red' => 'board.R', 'black' => 'board.C']),
+            );
             if ($outcome->reading?->unsteady) {
                 $unsteady++;
                 [$state, $again] = $bench->do($state, Fixtures::act(3, 'read'));
@@ -198,7 +240,13 @@ final class InstrumentsTest extends TestCase
 
     public function test_a_meter_with_a_low_battery_says_so_until_it_has_a_new_one(): void
     {
-        $bench = new Bench(Fixtures::furnace(), Fixtures::universe()->get('healthy'), new Memory(), 3, new Kit(lowBattery: true));
+        $bench = new Bench(
+            Fixtures::furnace(),
+            Fixtures::universe()->get('healthy'),
+            new Memory(),
+            3,
+            new Kit(lowBattery: true),
+        );
         $state = $bench->arrive('cold')->state;
         $bench->resume($state);
         [$state] = $bench->do($state, Fixtures::act(1, 'door', ['to' => 'open']));
@@ -214,9 +262,19 @@ final class InstrumentsTest extends TestCase
 
     public function test_what_is_inside_a_part_is_no_place_for_a_lead(): void
     {
-        self::assertStringContainsString('no place', (string) $this->do(3, 'leads', ['red' => 'transformer.hot', 'black' => 'board.C'])->refused);
-        self::assertStringContainsString('600', (string) $this->do(4, 'dial', ['mode' => 'vac', 'range' => 20])->refused);
-        self::assertSame('OL V AC', $this->do(5, 'dial', ['mode' => 'vac', 'range' => 6])->reading?->text() ?? $this->do(6, 'leads', ['red' => 'board.R', 'black' => 'board.C'])->reading?->text());
+        self::assertStringContainsString(
+            'no place',
+            (string) $this->do(3, 'leads', ['red' => 'transformer.hot', 'black' => 'board.C'])->refused,
+        );
+        self::assertStringContainsString(
+            '600',
+            (string) $this->do(4, 'dial', ['mode' => 'vac', 'range' => 20])->refused,
+        );
+        self::assertSame(
+            'OL V AC',
+            $this->do(5, 'dial', ['mode' => 'vac', 'range' => 6])->reading?->text() ??
+                $this->do(6, 'leads', ['red' => 'board.R', 'black' => 'board.C'])->reading?->text(),
+        );
     }
 
     private function open(string $fault): void

@@ -34,15 +34,27 @@ final class MistakesTest extends TestCase
     {
         $this->arrive('healthy');
         $volts = $this->do(130, 'leads', ['red' => 'rod.rod', 'black' => 'screw.screw'])->reading?->value;
-        self::assertGreaterThan(50, $volts, '50 to 180 V AC stand on it whenever the control is powered, common practice');
+        self::assertGreaterThan(
+            50,
+            $volts,
+            '50 to 180 V AC stand on it whenever the control is powered, common practice',
+        );
         self::assertLessThan(180, $volts);
     }
 
     public function test_igniter_volts_taken_from_one_wire_to_the_chassis_hide_an_open_neutral(): void
     {
         $this->arrive('w31:open');
-        self::assertEqualsWithDelta(120, $this->do(45, 'leads', ['red' => 'igniter.1', 'black' => 'screw.screw'])->reading?->value, 4);
-        self::assertLessThan(10, $this->do(46, 'leads', ['red' => 'igniter.1', 'black' => 'igniter.2'])->reading?->value, 'across the two it is not fed');
+        self::assertEqualsWithDelta(
+            120,
+            $this->do(45, 'leads', ['red' => 'igniter.1', 'black' => 'screw.screw'])->reading?->value,
+            4,
+        );
+        self::assertLessThan(
+            10,
+            $this->do(46, 'leads', ['red' => 'igniter.1', 'black' => 'igniter.2'])->reading?->value,
+            'across the two it is not fed',
+        );
     }
 
     public function test_volts_asked_for_outside_their_seconds_are_not_there(): void
@@ -56,8 +68,15 @@ final class MistakesTest extends TestCase
     public function test_a_closed_switch_and_one_that_neither_side_feeds_both_show_nothing(): void
     {
         $this->arrive('w22:open');
-        self::assertLessThan(0.1, $this->do(10, 'leads', ['red' => 'rollout-r.a', 'black' => 'rollout-r.b'])->reading?->value);
-        self::assertLessThan(0.5, $this->do(11, 'leads', ['red' => 'rollout-r.a', 'black' => 'board.C'])->reading?->value, 'one side to common says which');
+        self::assertLessThan(
+            0.1,
+            $this->do(10, 'leads', ['red' => 'rollout-r.a', 'black' => 'rollout-r.b'])->reading?->value,
+        );
+        self::assertLessThan(
+            0.5,
+            $this->do(11, 'leads', ['red' => 'rollout-r.a', 'black' => 'board.C'])->reading?->value,
+            'one side to common says which',
+        );
     }
 
     public function test_continuity_through_a_parallel_path_calls_an_open_switch_closed(): void
@@ -66,9 +85,15 @@ final class MistakesTest extends TestCase
         $this->arrive('zv1:end-open', 'zones-hydronic');
         $this->do(60, 'set', ['part' => 'boiler.service', 'lever' => 'lever', 'to' => 'off']);
         $this->do(61, 'dial', ['mode' => 'beep']);
-        self::assertStringContainsString('♪', (string) $this->do(61.2, 'leads', ['red' => 'zv1.E1', 'black' => 'zv1.E2'])->reading?->text());
+        self::assertStringContainsString(
+            '♪',
+            (string) $this->do(61.2, 'leads', ['red' => 'zv1.E1', 'black' => 'zv1.E2'])->reading?->text(),
+        );
         $this->do(62, 'lift', ['end' => 'w11.b']);
-        self::assertStringContainsString('OL', (string) $this->do(63, 'leads', ['red' => 'zv1.E1', 'black' => 'zv1.E2'])->reading?->text());
+        self::assertStringContainsString(
+            'OL',
+            (string) $this->do(63, 'leads', ['red' => 'zv1.E1', 'black' => 'zv1.E2'])->reading?->text(),
+        );
     }
 
     public function test_suction_makes_a_pressure_switch_without_any_draught_and_is_told(): void
@@ -84,7 +109,10 @@ final class MistakesTest extends TestCase
         self::assertGreaterThan(20, $volts(25), 'it says that the switch is whole, and nothing of the draught');
         $this->do(29, 'suck', ['part' => 'pressure', 'to' => 'off']);
         self::assertLessThan(2, $volts(30));
-        self::assertStringContainsString('no port', (string) $this->do(34, 'suck', ['part' => 'limit', 'to' => 'on'])->refused);
+        self::assertStringContainsString(
+            'no port',
+            (string) $this->do(34, 'suck', ['part' => 'limit', 'to' => 'on'])->refused,
+        );
     }
 
     public function test_fuel_left_on_through_trial_after_trial_is_told_and_shutting_the_cock_is_not(): void
@@ -95,8 +123,12 @@ final class MistakesTest extends TestCase
             if ($shut) {
                 $this->do(1, 'set', ['part' => 'cock', 'lever' => 'handle', 'to' => 'shut']);
             }
-            for ($s = 10; $s < 1500; $s += 300) { // each loss of power begins a new set of trials
-                $dangers = [...$dangers, ...$this->do($s, 'set', ['part' => 'service', 'lever' => 'lever', 'to' => 'off'])->dangers];
+            for ($s = 10; $s < 1500; $s += 300) {
+                // each loss of power begins a new set of trials
+                $dangers = [
+                    ...$dangers,
+                    ...$this->do($s, 'set', ['part' => 'service', 'lever' => 'lever', 'to' => 'off'])->dangers,
+                ];
                 $this->do($s + 5, 'set', ['part' => 'service', 'lever' => 'lever', 'to' => 'on']);
             }
 
@@ -110,7 +142,10 @@ final class MistakesTest extends TestCase
     {
         $this->arrive('healthy');
         $this->do(10, 'dial', ['mode' => 'ohm']);
-        self::assertSame(['ohms-on-live'], $this->do(11, 'leads', ['red' => 'board.L1', 'black' => 'board.N'])->dangers);
+        self::assertSame(
+            ['ohms-on-live'],
+            $this->do(11, 'leads', ['red' => 'board.L1', 'black' => 'board.N'])->dangers,
+        );
         self::assertSame(['live-work'], $this->do(12, 'mend', ['part' => 'inducer', 'how' => 'replace'])->dangers);
         self::assertSame(['live-work'], $this->do(13, 'plug', ['part' => 'board', 'to' => 'off'])->dangers);
     }
@@ -120,7 +155,10 @@ final class MistakesTest extends TestCase
         $this->arrive('exchanger:cracked');
         $told = 0;
         for ($i = 0; $i < 3; $i++) {
-            $outcomes = [$this->do(10 + 300 * $i, 'reset', ['part' => 'rollout-l']), $this->do(11 + 300 * $i, 'reset', ['part' => 'rollout-r'])];
+            $outcomes = [
+                $this->do(10 + 300 * $i, 'reset', ['part' => 'rollout-l']),
+                $this->do(11 + 300 * $i, 'reset', ['part' => 'rollout-r']),
+            ];
             $told += count(array_filter($outcomes, fn (Outcome $o) => $o->dangers === ['rollout-reset']));
             $this->do(12 + 300 * $i, 'hold', ['to' => 'released']);
             $this->do(13 + 300 * $i, 'hold', ['to' => 'held']);

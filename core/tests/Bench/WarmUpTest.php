@@ -29,9 +29,15 @@ final class WarmUpTest extends TestCase
             'closed' => [['act' => 'read']],
             'ladder' => [['act' => 'leads', 'red' => 'relay.A', 'black' => 'relay.B']],
             'clamp' => [['act' => 'clamp', 'wires' => ['w11']]],
-            'dead' => [['act' => 'set', 'part' => 'service', 'lever' => 'lever', 'to' => 'off'], ['act' => 'dial', 'mode' => 'ohm']],
+            'dead' => [
+                ['act' => 'set', 'part' => 'service', 'lever' => 'lever', 'to' => 'off'],
+                ['act' => 'dial', 'mode' => 'ohm'],
+            ],
             'ohms' => [['act' => 'leads', 'red' => 'inducer.L', 'black' => 'inducer.N']],
-            'restore' => [['act' => 'set', 'part' => 'service', 'lever' => 'lever', 'to' => 'on'], ['act' => 'leads', 'red' => null, 'black' => null]],
+            'restore' => [
+                ['act' => 'set', 'part' => 'service', 'lever' => 'lever', 'to' => 'on'],
+                ['act' => 'leads', 'red' => null, 'black' => null],
+            ],
         ];
         self::assertSame(array_column(WarmUp::steps(), 'id'), array_keys($acts));
         $plan = Compiler::compile((new Library())->model(WarmUp::MODEL));
@@ -50,10 +56,18 @@ final class WarmUpTest extends TestCase
     public function test_the_wrong_places_do_not_count(): void
     {
         $plan = Compiler::compile((new Library())->model(WarmUp::MODEL));
-        $run = Attempt::run($plan, Fault::none(), Fixtures::log([
-            ['at_s' => 1, 'act' => 'look', 'part' => 'relay'], ['at_s' => 2, 'act' => 'leads', 'red' => 'panel.L', 'black' => 'panel.N'],
-            ['at_s' => 3, 'act' => 'dial', 'mode' => 'ohm'], ['at_s' => 4, 'act' => 'leads', 'red' => 'inducer.L', 'black' => 'inducer.N'],
-        ]), WarmUp::VISIT, new Memory());
+        $run = Attempt::run(
+            $plan,
+            Fault::none(),
+            Fixtures::log([
+                ['at_s' => 1, 'act' => 'look', 'part' => 'relay'],
+                ['at_s' => 2, 'act' => 'leads', 'red' => 'panel.L', 'black' => 'panel.N'],
+                ['at_s' => 3, 'act' => 'dial', 'mode' => 'ohm'],
+                ['at_s' => 4, 'act' => 'leads', 'red' => 'inducer.L', 'black' => 'inducer.N'],
+            ]),
+            WarmUp::VISIT,
+            new Memory(),
+        );
         self::assertSame([], WarmUp::done($run->observations->entries));
     }
 

@@ -19,10 +19,17 @@ final class DocsTest extends TestCase
     {
         $library = new Library();
         $edits = new Edits($library);
-        $d = array_reduce(json_decode(self::block('building.md', 'json edits'), true, 32, JSON_THROW_ON_ERROR), $edits->apply(...), Document::blank('lamp', 'Lamp', 'NA'));
+        $d = array_reduce(
+            json_decode(self::block('building.md', 'json edits'), true, 32, JSON_THROW_ON_ERROR),
+            $edits->apply(...),
+            Document::blank('lamp', 'Lamp', 'NA'),
+        );
         $circuits = Circuits::of(new Nets($library->draft($d)));
         self::assertSame([], $circuits['open']);
-        self::assertSame('From Panel L through Service switch to Pump, home at Panel N.', $circuits['circuits'][0]['loads'][0]['words']);
+        self::assertSame(
+            'From Panel L through Service switch to Pump, home at Panel N.',
+            $circuits['circuits'][0]['loads'][0]['words'],
+        );
         self::assertSame('A pump behind a switch.', $d['notes']);
         $after = $edits->apply($d, ['do' => 'wire_list', 'csv' => self::block('building.md', 'csv wires')]);
         self::assertContains('Orange wire Panel L to Pump L drawn.', Difference::words($d, $after));
@@ -58,7 +65,11 @@ final class DocsTest extends TestCase
     private static function block(string $page, string $words): string
     {
         $text = (string) file_get_contents(__DIR__."/../../../docs/$page");
-        self::assertSame(1, preg_match('/^```'.preg_quote($words, '/').'\n(.*?)^```$/ms', $text, $m), "$page has no block of $words");
+        self::assertSame(
+            1,
+            preg_match('/^```'.preg_quote($words, '/').'\n(.*?)^```$/ms', $text, $m),
+            "$page has no block of $words",
+        );
 
         return $m[1];
     }

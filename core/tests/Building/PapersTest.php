@@ -30,15 +30,33 @@ final class PapersTest extends TestCase
     {
         $library = new Library();
         $before = $library->document('furnace-standing-pilot');
-        $after = array_reduce([
-            ['do' => 'label', 'part' => 'valve', 'label' => 'Main valve'], ['do' => 'move', 'parts' => ['blower'], 'by' => [14, 0]], ['do' => 'param', 'part' => 'fan-limit', 'primitive' => 'bulb', 'key' => 'opens_at', 'value' => 180],
-            ['do' => 'rewire', 'wire' => 'w02', 'colour' => 'red'], ['do' => 'land', 'wire' => 'w13', 'end' => 'b', 'on' => 'valve.TR'], ['do' => 'remove', 'wires' => ['w18']], ['do' => 'place', 'kind' => 'relay-24', 'at' => [600, 300]], ['do' => 'set', 'path' => '/process/fire/input_btu_h', 'value' => 60000],
-        ], (new Edits($library))->apply(...), $before);
-        self::assertSame([
-            'Relay placed.', 'Fan and limit: bulb opens at is now 180.', 'Gas valve is now called Main valve.', 'Blower moved.',
-            'Green wire Transformer frame to Ground screw screw taken off.', 'Black wire Breaker 15 A load to Service switch line: colour was black, is now red.', 'White wire Thermostat W to Main valve TH: its end at Main valve TH is now on Main valve TR.',
-            'Process "fire": input btu h was 75000, is now 60000.',
-        ], Difference::words($before, $after));
+        $after = array_reduce(
+            [
+                ['do' => 'label', 'part' => 'valve', 'label' => 'Main valve'],
+                ['do' => 'move', 'parts' => ['blower'], 'by' => [14, 0]],
+                ['do' => 'param', 'part' => 'fan-limit', 'primitive' => 'bulb', 'key' => 'opens_at', 'value' => 180],
+                ['do' => 'rewire', 'wire' => 'w02', 'colour' => 'red'],
+                ['do' => 'land', 'wire' => 'w13', 'end' => 'b', 'on' => 'valve.TR'],
+                ['do' => 'remove', 'wires' => ['w18']],
+                ['do' => 'place', 'kind' => 'relay-24', 'at' => [600, 300]],
+                ['do' => 'set', 'path' => '/process/fire/input_btu_h', 'value' => 60000],
+            ],
+            (new Edits($library))->apply(...),
+            $before,
+        );
+        self::assertSame(
+            [
+                'Relay placed.',
+                'Fan and limit: bulb opens at is now 180.',
+                'Gas valve is now called Main valve.',
+                'Blower moved.',
+                'Green wire Transformer frame to Ground screw screw taken off.',
+                'Black wire Breaker 15 A load to Service switch line: colour was black, is now red.',
+                'White wire Thermostat W to Main valve TH: its end at Main valve TH is now on Main valve TR.',
+                'Process "fire": input btu h was 75000, is now 60000.',
+            ],
+            Difference::words($before, $after),
+        );
         self::assertSame([], Difference::words($after, $after));
     }
 
@@ -56,9 +74,23 @@ final class PapersTest extends TestCase
     {
         $library = new Library();
         $edits = new Edits($library);
-        $d = array_reduce([['do' => 'place', 'kind' => 'supply', 'at' => [40, 400], 'label' => 'Panel', 'id' => 'panel'], ['do' => 'place', 'kind' => 'breaker', 'at' => [40, 300], 'id' => 'brk', 'label' => 'Breaker'], ['do' => 'place', 'kind' => 'circulator', 'at' => [300, 300], 'id' => 'pump', 'label' => 'Pump']], $edits->apply(...), Document::blank('own', 'Own', 'NA'));
-        $after = $edits->apply($d, ['do' => 'wire_list', 'csv' => "\u{FEFF}From;To;Colour;AWG;Feet\r\nPanel L;Breaker line;;14;2\r\n\r\nbreaker load;pump.L;red;16;8.5\r\n"]);
-        self::assertSame([['panel.L', 'brk.line', 'black', 14], ['brk.load', 'pump.L', 'red', 16]], array_map(fn (array $w) => [$w['from'], $w['to'], $w['colour'], $w['awg']], $after['wires']));
+        $d = array_reduce(
+            [
+                ['do' => 'place', 'kind' => 'supply', 'at' => [40, 400], 'label' => 'Panel', 'id' => 'panel'],
+                ['do' => 'place', 'kind' => 'breaker', 'at' => [40, 300], 'id' => 'brk', 'label' => 'Breaker'],
+                ['do' => 'place', 'kind' => 'circulator', 'at' => [300, 300], 'id' => 'pump', 'label' => 'Pump'],
+            ],
+            $edits->apply(...),
+            Document::blank('own', 'Own', 'NA'),
+        );
+        $after = $edits->apply($d, [
+            'do' => 'wire_list',
+            'csv' => "\u{FEFF}From;To;Colour;AWG;Feet\r\nPanel L;Breaker line;;14;2\r\n\r\nbreaker load;pump.L;red;16;8.5\r\n",
+        ]);
+        self::assertSame(
+            [['panel.L', 'brk.line', 'black', 14], ['brk.load', 'pump.L', 'red', 16]],
+            array_map(fn (array $w) => [$w['from'], $w['to'], $w['colour'], $w['awg']], $after['wires']),
+        );
     }
 
     /** @return iterable<string, array{string, list<string>}> */
@@ -66,7 +98,15 @@ final class PapersTest extends TestCase
     {
         yield 'no head' => ["a,b\nvalve.TH,valve.TR\n", ['"from" is not among them']];
         yield 'a column of nobody' => ["from,to,mood\n", ['There is no column "mood"']];
-        yield 'three mistakes' => ["from,to,colour,awg\nvalve.TH,moon,red,18\nvalve.TR,transformer.X1,tartan,18\nvalve.TR,transformer.H1,red,thin\n", ['Line 2: there is no place called "moon"', 'line 3: "tartan" is no colour', 'line 4: "awg" must be a number above zero, not "thin"', 'Nothing was taken in.']];
+        yield 'three mistakes' => [
+            "from,to,colour,awg\nvalve.TH,moon,red,18\nvalve.TR,transformer.X1,tartan,18\nvalve.TR,transformer.H1,red,thin\n",
+            [
+                'Line 2: there is no place called "moon"',
+                'line 3: "tartan" is no colour',
+                'line 4: "awg" must be a number above zero, not "thin"',
+                'Nothing was taken in.',
+            ],
+        ];
         yield 'not UTF-8' => ["from,to\nvalve.TH,caf\xE9\n", ['not in UTF-8']];
     }
 
@@ -76,7 +116,10 @@ final class PapersTest extends TestCase
     {
         $library = new Library();
         try {
-            (new Edits($library))->apply($library->document('furnace-standing-pilot'), ['do' => 'wire_list', 'csv' => $csv]);
+            (new Edits($library))->apply($library->document('furnace-standing-pilot'), [
+                'do' => 'wire_list',
+                'csv' => $csv,
+            ]);
             self::fail('it was taken in');
         } catch (EditError $e) {
             foreach ($says as $words) {
@@ -93,7 +136,14 @@ final class PapersTest extends TestCase
                 $xml = simplexml_load_string($svg);
                 self::assertNotFalse($xml);
                 self::assertStringContainsString('follow the maker', $svg);
-                self::assertStringContainsString(htmlspecialchars($i === 0 ? explode(' ', $model->parts()[array_key_first($model->parts())]->label)[0] : 'Gas valve'), $svg);
+                self::assertStringContainsString(
+                    htmlspecialchars(
+                        $i === 0
+                            ? explode(' ', $model->parts()[array_key_first($model->parts())]->label)[0]
+                            : 'Gas valve',
+                    ),
+                    $svg,
+                );
             }
         }
     }
@@ -111,21 +161,55 @@ final class PapersTest extends TestCase
 
     public function test_figures_have_units_what_is_usual_and_how_far_they_go(): void
     {
-        $by = array_column(Parameters::of(Kind::of('fan-limit', (new Library())->kind('fan-limit')), ['bulb' => ['opens_at' => 180]]), null, 'label');
-        self::assertSame(['°F', 200, 180, 20.0, 2000.0], [$by['Bulb: opens at']['unit'], $by['Bulb: opens at']['usual'], $by['Bulb: opens at']['value'], $by['Bulb: opens at']['least'], $by['Bulb: opens at']['most']]);
+        $by = array_column(
+            Parameters::of(Kind::of('fan-limit', (new Library())->kind('fan-limit')), ['bulb' => ['opens_at' => 180]]),
+            null,
+            'label',
+        );
+        self::assertSame(
+            ['°F', 200, 180, 20.0, 2000.0],
+            [
+                $by['Bulb: opens at']['unit'],
+                $by['Bulb: opens at']['usual'],
+                $by['Bulb: opens at']['value'],
+                $by['Bulb: opens at']['least'],
+                $by['Bulb: opens at']['most'],
+            ],
+        );
         self::assertSame(['auto', 'manual'], $by['Button: at']['choices']);
     }
 
     public function test_a_plug_opens_all_its_pins_and_a_strip_joins_pole_by_pole(): void
     {
         $library = new Library();
-        $d = array_reduce([
-            ['do' => 'place', 'kind' => 'plug-4', 'at' => [560, 300], 'id' => 'plug', 'label' => 'Valve plug'], ['do' => 'place', 'kind' => 'terminal-strip', 'at' => [700, 300], 'id' => 'strip'], ['do' => 'remove', 'wires' => ['w13', 'w14']],
-            ...array_map(fn (array $w) => ['do' => 'wire', 'from' => $w[0], 'to' => $w[1]], [['thermostat.W', 'strip.1'], ['strip.1t', 'plug.1'], ['plug.1t', 'valve.TH'], ['valve.TR', 'plug.2t'], ['plug.2', 'strip.2t'], ['strip.2', 'transformer.X2']]),
-        ], (new Edits($library))->apply(...), $library->document('furnace-standing-pilot'));
-        $on = fn (array $d): bool => (new HealthyRun(Compiler::compile($library->resolve($d)), 'cold', 60_000))->slot('valve.coil')['on'];
+        $d = array_reduce(
+            [
+                ['do' => 'place', 'kind' => 'plug-4', 'at' => [560, 300], 'id' => 'plug', 'label' => 'Valve plug'],
+                ['do' => 'place', 'kind' => 'terminal-strip', 'at' => [700, 300], 'id' => 'strip'],
+                ['do' => 'remove', 'wires' => ['w13', 'w14']],
+                ...array_map(fn (array $w) => ['do' => 'wire', 'from' => $w[0], 'to' => $w[1]], [
+                    ['thermostat.W', 'strip.1'],
+                    ['strip.1t', 'plug.1'],
+                    ['plug.1t', 'valve.TH'],
+                    ['valve.TR', 'plug.2t'],
+                    ['plug.2', 'strip.2t'],
+                    ['strip.2', 'transformer.X2'],
+                ]),
+            ],
+            (new Edits($library))->apply(...),
+            $library->document('furnace-standing-pilot'),
+        );
+        $on = fn (array $d): bool => (new HealthyRun(Compiler::compile($library->resolve($d)), 'cold', 60_000))->slot(
+            'valve.coil',
+        )['on'];
         self::assertTrue($on($d));
-        $apart = (new Edits($library))->apply($d, ['do' => 'param', 'part' => 'plug', 'primitive' => 'halves', 'key' => 'at', 'value' => 'apart']);
+        $apart = (new Edits($library))->apply($d, [
+            'do' => 'param',
+            'part' => 'plug',
+            'primitive' => 'halves',
+            'key' => 'at',
+            'value' => 'apart',
+        ]);
         self::assertFalse($on($apart));
         $run = new HealthyRun(Compiler::compile($library->resolve($apart)), 'cold', 60_000);
         $why = (new Why($run))->of('valve.coil');
@@ -137,27 +221,79 @@ final class PapersTest extends TestCase
     public function test_a_kind_of_ones_own_with_a_table_runs_and_has_faults(): void
     {
         $library = new Library();
-        $terminals = array_map(fn (string $t) => ['name' => $t, 'edge' => in_array($t, ['R', 'C', 'W', 'PS'], true) ? 'up' : 'down'], ['R', 'C', 'W', 'PS', 'L', 'N', 'M', 'I', 'V']);
+        $terminals = array_map(
+            fn (string $t) => ['name' => $t, 'edge' => in_array($t, ['R', 'C', 'W', 'PS'], true) ? 'up' : 'down'],
+            ['R', 'C', 'W', 'PS', 'L', 'N', 'M', 'I', 'V'],
+        );
         $kind = (new OwnKind($library))->make([
-            'name' => 'Sequencer', 'title' => 'three-output sequencer', 'terminals' => $terminals, 'references' => ['C'],
+            'name' => 'Sequencer',
+            'title' => 'three-output sequencer',
+            'terminals' => $terminals,
+            'references' => ['C'],
             'primitives' => [
-                'control' => ['type' => 'control', 'table' => 'oil-primary', 'inputs' => ['supply' => ['ac' => ['R', 'C'], 'on' => 17, 'off' => 13, 'after_ms' => 100], 'call' => ['ac' => ['W', 'C'], 'on' => 14, 'off' => 8, 'after_ms' => 300], 'flame' => ['ac' => ['PS', 'C'], 'on' => 14, 'off' => 8, 'after_ms' => 300]]],
+                'control' => [
+                    'type' => 'control',
+                    'table' => 'oil-primary',
+                    'inputs' => [
+                        'supply' => ['ac' => ['R', 'C'], 'on' => 17, 'off' => 13, 'after_ms' => 100],
+                        'call' => ['ac' => ['W', 'C'], 'on' => 14, 'off' => 8, 'after_ms' => 300],
+                        'flame' => ['ac' => ['PS', 'C'], 'on' => 14, 'off' => 8, 'after_ms' => 300],
+                    ],
+                ],
                 'motor' => ['type' => 'contact', 'between' => ['L', 'M'], 'follows' => 'control', 'key' => 'out.motor'],
             ],
         ]);
-        self::assertSame(['call-input-open', 'control-dead', 'flame-input-open', 'motor-closed', 'motor-open', 'supply-input-open'], (function (array $m): array {
-            sort($m);
+        self::assertSame(
+            ['call-input-open', 'control-dead', 'flame-input-open', 'motor-closed', 'motor-open', 'supply-input-open'],
+            (function (array $m): array {
+                sort($m);
 
-            return $m;
-        })(array_keys($kind['modes'])));
-        $d = array_reduce([
-            ['do' => 'place', 'kind' => 'supply', 'at' => [40, 600], 'id' => 'panel'], ['do' => 'place', 'kind' => 'transformer-120-24', 'at' => [300, 600], 'id' => 'tr'], ['do' => 'place', 'kind' => 'thermostat-mechanical', 'at' => [900, 600], 'id' => 'stat'],
-            ['do' => 'place', 'kind' => 'circulator', 'at' => [900, 300], 'id' => 'pump'], ['do' => 'place', 'kind' => 'sequencer', 'at' => [500, 200], 'id' => 'seq', 'own' => $kind],
-            ...array_map(fn (array $w) => ['do' => 'wire', 'from' => $w[0], 'to' => $w[1]], [['panel.L', 'tr.H1'], ['panel.N', 'tr.H2'], ['tr.X1', 'seq.R'], ['tr.X2', 'seq.C'], ['seq.R', 'stat.R'], ['stat.W', 'seq.W'], ['panel.L', 'seq.L'], ['seq.M', 'pump.L'], ['panel.N', 'pump.N']]),
-            ['do' => 'set', 'path' => '/process/room', 'value' => ['type' => 'still', 'value' => 60]], ['do' => 'link', 'part' => 'stat', 'name' => 'room', 'to' => 'room'],
-            ['do' => 'set', 'path' => '/tape/-', 'value' => ['channel' => 'pump.sound', 'name' => 'Pump', 'tone' => 'water']], ['do' => 'set', 'path' => '/household', 'value' => ['rooms' => [['of' => 'room', 'wants' => 70, 'calls' => ['by' => 'stat.snap', 'key' => 'made']]], 'heat' => ['pump.sound' => ['runs']], 'cycle' => ['pump.sound' => ['runs']]]],
-            ['do' => 'set', 'path' => '/visits/cold', 'value' => ['title' => 'Cold', 'notices_s' => 10, 'household' => [], 'arrives' => ['after_s' => 1]]],
-        ], (new Edits($library))->apply(...), Document::blank('own', 'Own', 'NA'));
+                return $m;
+            })(array_keys($kind['modes'])),
+        );
+        $d = array_reduce(
+            [
+                ['do' => 'place', 'kind' => 'supply', 'at' => [40, 600], 'id' => 'panel'],
+                ['do' => 'place', 'kind' => 'transformer-120-24', 'at' => [300, 600], 'id' => 'tr'],
+                ['do' => 'place', 'kind' => 'thermostat-mechanical', 'at' => [900, 600], 'id' => 'stat'],
+                ['do' => 'place', 'kind' => 'circulator', 'at' => [900, 300], 'id' => 'pump'],
+                ['do' => 'place', 'kind' => 'sequencer', 'at' => [500, 200], 'id' => 'seq', 'own' => $kind],
+                ...array_map(fn (array $w) => ['do' => 'wire', 'from' => $w[0], 'to' => $w[1]], [
+                    ['panel.L', 'tr.H1'],
+                    ['panel.N', 'tr.H2'],
+                    ['tr.X1', 'seq.R'],
+                    ['tr.X2', 'seq.C'],
+                    ['seq.R', 'stat.R'],
+                    ['stat.W', 'seq.W'],
+                    ['panel.L', 'seq.L'],
+                    ['seq.M', 'pump.L'],
+                    ['panel.N', 'pump.N'],
+                ]),
+                ['do' => 'set', 'path' => '/process/room', 'value' => ['type' => 'still', 'value' => 60]],
+                ['do' => 'link', 'part' => 'stat', 'name' => 'room', 'to' => 'room'],
+                [
+                    'do' => 'set',
+                    'path' => '/tape/-',
+                    'value' => ['channel' => 'pump.sound', 'name' => 'Pump', 'tone' => 'water'],
+                ],
+                [
+                    'do' => 'set',
+                    'path' => '/household',
+                    'value' => [
+                        'rooms' => [['of' => 'room', 'wants' => 70, 'calls' => ['by' => 'stat.snap', 'key' => 'made']]],
+                        'heat' => ['pump.sound' => ['runs']],
+                        'cycle' => ['pump.sound' => ['runs']],
+                    ],
+                ],
+                [
+                    'do' => 'set',
+                    'path' => '/visits/cold',
+                    'value' => ['title' => 'Cold', 'notices_s' => 10, 'household' => [], 'arrives' => ['after_s' => 1]],
+                ],
+            ],
+            (new Edits($library))->apply(...),
+            Document::blank('own', 'Own', 'NA'),
+        );
         $model = $library->resolve($d);
         $run = new HealthyRun(Compiler::compile($model), 'cold', 2000);
         self::assertTrue($run->slot('seq.motor')['closed'], 'it calls for its motor');
@@ -177,19 +313,44 @@ final class PapersTest extends TestCase
             foreach (array_slice($wire['points'], 1) as $i => [$x, $y]) {
                 [$u, $v] = $wire['points'][$i];
                 foreach ($board['parts'] as $p) {
-                    $through += max($x, $u) > $p['x'] + 1 && min($x, $u) < $p['x'] + $p['w'] - 1 && max($y, $v) > $p['y'] + 1 && min($y, $v) < $p['y'] + $p['h'] - 1 ? 1 : 0;
+                    $through +=
+                        max($x, $u) > $p['x'] + 1 &&
+                        min($x, $u) < $p['x'] + $p['w'] - 1 &&
+                        max($y, $v) > $p['y'] + 1 &&
+                        min($y, $v) < $p['y'] + $p['h'] - 1
+                            ? 1
+                            : 0;
                 }
-                for ($at = $y === $v ? min($x, $u) : min($y, $v); $at < ($y === $v ? max($x, $u) : max($y, $v)); $at += 7) {
+                for (
+                    $at = $y === $v ? min($x, $u) : min($y, $v);
+                    $at < ($y === $v ? max($x, $u) : max($y, $v));
+                    $at += 7
+                ) {
                     $cell = $y === $v ? "h$y:$at" : "v$x:$at";
-                    $over += isset($taken[$cell]) && $taken[$cell] !== $wire['id'] && array_intersect($ends[$taken[$cell]], $ends[$wire['id']]) === [] ? 1 : 0;
+                    $over +=
+                        isset($taken[$cell]) &&
+                        $taken[$cell] !== $wire['id'] &&
+                        array_intersect($ends[$taken[$cell]], $ends[$wire['id']]) === []
+                            ? 1
+                            : 0;
                     $taken[$cell] ??= $wire['id'];
                 }
             }
         }
         self::assertSame(0, $through);
-        self::assertLessThanOrEqual(2, $over, 'steps of 7 px, of some 40,000, on which two wires lie: where doors of terminals are hemmed in');
-        $moved = Board::of($library->draft((new Edits($library))->apply($d, ['do' => 'move', 'parts' => ['p100'], 'by' => [14, 7]])), $board);
-        $changed = array_filter($moved['wires'], fn (array $w) => $w != array_column($board['wires'], null, 'id')[$w['id']]);
+        self::assertLessThanOrEqual(
+            2,
+            $over,
+            'steps of 7 px, of some 40,000, on which two wires lie: where doors of terminals are hemmed in',
+        );
+        $moved = Board::of(
+            $library->draft((new Edits($library))->apply($d, ['do' => 'move', 'parts' => ['p100'], 'by' => [14, 7]])),
+            $board,
+        );
+        $changed = array_filter(
+            $moved['wires'],
+            fn (array $w) => $w != array_column($board['wires'], null, 'id')[$w['id']],
+        );
         self::assertGreaterThan(0, count($changed));
         self::assertLessThan(40, count($changed));
     }
@@ -197,9 +358,16 @@ final class PapersTest extends TestCase
     public function test_a_tag_that_a_spreadsheet_would_compute_goes_out_as_text_and_comes_back_as_it_was(): void
     {
         $library = new Library();
-        $d = (new Edits($library))->apply($library->document('furnace-standing-pilot'), ['do' => 'rewire', 'wire' => 'w02', 'tag' => '=HYPERLINK("x")']);
+        $d = (new Edits($library))->apply($library->document('furnace-standing-pilot'), [
+            'do' => 'rewire',
+            'wire' => 'w02',
+            'tag' => '=HYPERLINK("x")',
+        ]);
         $csv = WireList::csv($d);
         self::assertStringContainsString('"\'=HYPERLINK(""x"")"', $csv);
-        self::assertEquals($d['wires'], (new Edits($library))->apply($d, ['do' => 'wire_list', 'csv' => $csv])['wires']);
+        self::assertEquals(
+            $d['wires'],
+            (new Edits($library))->apply($d, ['do' => 'wire_list', 'csv' => $csv])['wires'],
+        );
     }
 }

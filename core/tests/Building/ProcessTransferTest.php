@@ -29,7 +29,10 @@ final class ProcessTransferTest extends TestCase
         }
     }
 
-    /** Its parts placed one by one under other names, wired by the builder's own colours, its physics taken over: it runs as the first does. */
+    /**
+     * Its parts placed one by one under other names, wired by the builder's own colours, its physics taken over: it
+     * runs as the first does.
+     */
     #[DataProvider('models')]
     public function test_an_appliance_built_anew_from_nothing_runs_as_the_shipped_one(string $name): void
     {
@@ -38,11 +41,35 @@ final class ProcessTransferTest extends TestCase
         $source = $library->document($name);
         $d = Document::blank('anew', 'Anew', $source['supply']['region']);
         foreach ($source['parts'] as $i => $part) {
-            $d = $edits->apply($d, ['do' => 'place', 'kind' => $part['kind'], 'at' => $part['at'], 'label' => $part['label'], 'id' => "p$i"]);
+            $d = $edits->apply($d, [
+                'do' => 'place',
+                'kind' => $part['kind'],
+                'at' => $part['at'],
+                'label' => $part['label'],
+                'id' => "p$i",
+            ]);
             foreach ($part['params'] ?? [] as $primitive => $params) {
                 foreach ($params as $key => $value) {
-                    $d = $key === 'overrides' ? array_reduce(array_keys($value), fn (array $d, string $line) => $edits->apply($d, ['do' => 'sequence', 'part' => "p$i", 'primitive' => $primitive, 'line' => $line, 'value' => $value[$line]]), $d)
-                        : $edits->apply($d, ['do' => 'param', 'part' => "p$i", 'primitive' => $primitive, 'key' => $key, 'value' => $value]);
+                    $d =
+                        $key === 'overrides'
+                            ? array_reduce(
+                                array_keys($value),
+                                fn (array $d, string $line) => $edits->apply($d, [
+                                    'do' => 'sequence',
+                                    'part' => "p$i",
+                                    'primitive' => $primitive,
+                                    'line' => $line,
+                                    'value' => $value[$line],
+                                ]),
+                                $d,
+                            )
+                            : $edits->apply($d, [
+                                'do' => 'param',
+                                'part' => "p$i",
+                                'primitive' => $primitive,
+                                'key' => $key,
+                                'value' => $value,
+                            ]);
                 }
             }
         }
@@ -60,8 +87,11 @@ final class ProcessTransferTest extends TestCase
         $spoken = fn (string $channel): string => isset($ids[Model::split($channel)[0]]) ? $place($channel) : $channel;
         $tape = function (Model $model, callable $names) use ($visit): array {
             $lanes = [];
-            foreach (Preview::of(Compiler::compile($model), Fault::none(), $visit, 600_000)->perceived as $channel => $stretches) {
-                $lanes[$names($channel)] = array_map(fn (array $s) => [round($s[0] / 1000), $s[2]], $stretches); // wires are of other lengths: to the second
+            foreach (
+                Preview::of(Compiler::compile($model), Fault::none(), $visit, 600_000)->perceived as $channel => $stretches
+            ) {
+                // wires are of other lengths: to the second
+                $lanes[$names($channel)] = array_map(fn (array $s) => [round($s[0] / 1000), $s[2]], $stretches);
             }
             ksort($lanes);
 
@@ -74,11 +104,24 @@ final class ProcessTransferTest extends TestCase
     {
         $library = new Library();
         $edits = new Edits($library);
-        $d = array_reduce([
-            ['do' => 'include', 'model' => 'boiler-hydronic', 'id' => 'boiler'], ['do' => 'place', 'kind' => 'transformer-120-24', 'at' => [400, 900], 'id' => 'tr'], ['do' => 'place', 'kind' => 'thermostat-mechanical', 'at' => [700, 900], 'id' => 'stat'], ['do' => 'place', 'kind' => 'zone-valve', 'at' => [900, 900], 'id' => 'zv'],
-            ['do' => 'wire', 'from' => 'boiler.L', 'to' => 'tr.H1'], ['do' => 'wire', 'from' => 'boiler.N', 'to' => 'tr.H2'], ['do' => 'wire', 'from' => 'tr.X1', 'to' => 'stat.R'], ['do' => 'wire', 'from' => 'stat.W', 'to' => 'zv.M1'],
-            ['do' => 'wire', 'from' => 'zv.M2', 'to' => 'tr.X2'], ['do' => 'wire', 'from' => 'zv.E1', 'to' => 'boiler.TT-1'], ['do' => 'wire', 'from' => 'zv.E2', 'to' => 'boiler.TT-2'], ['do' => 'like', 'model' => 'zones-hydronic'],
-        ], $edits->apply(...), Document::blank('zone', 'Zone', 'NA'));
+        $d = array_reduce(
+            [
+                ['do' => 'include', 'model' => 'boiler-hydronic', 'id' => 'boiler'],
+                ['do' => 'place', 'kind' => 'transformer-120-24', 'at' => [400, 900], 'id' => 'tr'],
+                ['do' => 'place', 'kind' => 'thermostat-mechanical', 'at' => [700, 900], 'id' => 'stat'],
+                ['do' => 'place', 'kind' => 'zone-valve', 'at' => [900, 900], 'id' => 'zv'],
+                ['do' => 'wire', 'from' => 'boiler.L', 'to' => 'tr.H1'],
+                ['do' => 'wire', 'from' => 'boiler.N', 'to' => 'tr.H2'],
+                ['do' => 'wire', 'from' => 'tr.X1', 'to' => 'stat.R'],
+                ['do' => 'wire', 'from' => 'stat.W', 'to' => 'zv.M1'],
+                ['do' => 'wire', 'from' => 'zv.M2', 'to' => 'tr.X2'],
+                ['do' => 'wire', 'from' => 'zv.E1', 'to' => 'boiler.TT-1'],
+                ['do' => 'wire', 'from' => 'zv.E2', 'to' => 'boiler.TT-2'],
+                ['do' => 'like', 'model' => 'zones-hydronic'],
+            ],
+            $edits->apply(...),
+            Document::blank('zone', 'Zone', 'NA'),
+        );
         self::assertSame([], $library->lacks($d));
         self::assertSame(['room-1'], array_keys($d['process']), 'rooms without a valve do not come');
         self::assertSame('stat.snap', $d['household']['rooms'][0]['calls']['by']);
@@ -86,8 +129,14 @@ final class ProcessTransferTest extends TestCase
         $start = (new HealthyRun($plan, 'cold', 0))->value('room-1');
         $later = (new HealthyRun($plan, 'cold', 1_800_000))->value('room-1');
         self::assertGreaterThan($start, $later, 'it warms');
-        $shut = Compiler::compile($library->resolve($edits->apply($d, ['do' => 'remove', 'wires' => [$d['wires'][3]['id']]])));
-        self::assertLessThan($later, (new HealthyRun($shut, 'cold', 1_800_000))->value('room-1'), 'and not when its valve is not fed');
+        $shut = Compiler::compile(
+            $library->resolve($edits->apply($d, ['do' => 'remove', 'wires' => [$d['wires'][3]['id']]])),
+        );
+        self::assertLessThan(
+            $later,
+            (new HealthyRun($shut, 'cold', 1_800_000))->value('room-1'),
+            'and not when its valve is not fed',
+        );
     }
 
     public function test_what_is_here_already_stays_and_an_include_is_edited_as_a_whole(): void
@@ -96,9 +145,19 @@ final class ProcessTransferTest extends TestCase
         $edits = new Edits($library);
         $d = $library->document('furnace-standing-pilot');
         $d['process']['fire']['input_btu_h'] = 60000;
-        self::assertSame(60000, $edits->apply($d, ['do' => 'like', 'model' => 'furnace-standing-pilot'])['process']['fire']['input_btu_h']);
-        $d = $edits->apply(Document::blank('own', 'Own', 'NA'), ['do' => 'include', 'model' => 'boiler-hydronic', 'id' => 'boiler']);
-        self::assertSame([140, 14], $edits->apply($d, ['do' => 'move', 'parts' => ['boiler.valve'], 'by' => [140, 14]])['includes'][0]['by']);
+        self::assertSame(
+            60000,
+            $edits->apply($d, ['do' => 'like', 'model' => 'furnace-standing-pilot'])['process']['fire']['input_btu_h'],
+        );
+        $d = $edits->apply(Document::blank('own', 'Own', 'NA'), [
+            'do' => 'include',
+            'model' => 'boiler-hydronic',
+            'id' => 'boiler',
+        ]);
+        self::assertSame(
+            [140, 14],
+            $edits->apply($d, ['do' => 'move', 'parts' => ['boiler.valve'], 'by' => [140, 14]])['includes'][0]['by'],
+        );
         $this->expectException(EditError::class);
         $this->expectExceptionMessage('belongs to "boiler"');
         $edits->apply($d, ['do' => 'remove', 'parts' => ['boiler.valve']]);

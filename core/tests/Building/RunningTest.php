@@ -44,16 +44,36 @@ final class RunningTest extends TestCase
 
     public function test_why_goes_through_relays_transformers_and_end_switches(): void
     {
-        $chain = self::told((new Why(new HealthyRun($this->plan('zones-hydronic'), 'cold', 3000)))->of('boiler.valve.main_coil'));
-        foreach (['control is without power', 'its secondary, 24 V gives 0 V', 'Switching relay: ends is open', 'Zone panel: ends is open', 'Zone valve 1: travel stands open at'] as $link) {
-            self::assertNotSame([], array_filter($chain, fn (string $t) => str_contains($t, $link)), "$link: ".implode(' / ', $chain));
+        $chain = self::told(
+            (new Why(new HealthyRun($this->plan('zones-hydronic'), 'cold', 3000)))->of('boiler.valve.main_coil'),
+        );
+        foreach (
+            [
+                'control is without power',
+                'its secondary, 24 V gives 0 V',
+                'Switching relay: ends is open',
+                'Zone panel: ends is open',
+                'Zone valve 1: travel stands open at',
+            ] as $link
+        ) {
+            self::assertNotSame(
+                [],
+                array_filter($chain, fn (string $t) => str_contains($t, $link)),
+                "$link: ".implode(' / ', $chain),
+            );
         }
     }
 
     public function test_why_ends_at_what_a_person_has_set(): void
     {
         $library = new Library();
-        $document = (new Edits($library))->apply($library->document('furnace-standing-pilot'), ['do' => 'param', 'part' => 'service', 'primitive' => 'lever', 'key' => 'at', 'value' => 'off']);
+        $document = (new Edits($library))->apply($library->document('furnace-standing-pilot'), [
+            'do' => 'param',
+            'part' => 'service',
+            'primitive' => 'lever',
+            'key' => 'at',
+            'value' => 'off',
+        ]);
         $why = new Why(new HealthyRun(Compiler::compile($library->resolve($document)), 'cold', 3000));
         $chain = self::told($why->of('transformer.windings'));
         self::assertStringContainsString('is at "off"', end($chain));
@@ -84,10 +104,18 @@ final class RunningTest extends TestCase
     public function test_a_limit_that_stops_nothing_is_told(): void
     {
         $library = new Library();
-        $document = (new Edits($library))->apply($library->document('furnace-standing-pilot'), ['do' => 'land', 'wire' => 'w07', 'end' => 'a', 'on' => 'fan-limit.L1']);
+        $document = (new Edits($library))->apply($library->document('furnace-standing-pilot'), [
+            'do' => 'land',
+            'wire' => 'w07',
+            'end' => 'a',
+            'on' => 'fan-limit.L1',
+        ]);
         $report = (new SafetyTest(Compiler::compile($library->resolve($document)), 'cold'))->report();
         self::assertSame([false, true], array_column($report['safeties'], 'stops'));
-        self::assertSame('Fan and limit: limit opens: the fuel goes on, 10 s later still.', $report['safeties'][0]['words']);
+        self::assertSame(
+            'Fan and limit: limit opens: the fuel goes on, 10 s later still.',
+            $report['safeties'][0]['words'],
+        );
         // a thermocouple takes its time: within 180 s (common practice, no source)
         self::assertGreaterThan(5, $report['safeties'][1]['after_s']);
     }
@@ -95,8 +123,14 @@ final class RunningTest extends TestCase
     public function test_where_nothing_burns_nothing_is_claimed(): void
     {
         $library = new Library();
-        $document = (new Edits($library))->apply($library->document('furnace-80'), ['do' => 'remove', 'wires' => ['w01']]);
-        self::assertSame(['fire_s' => null, 'safeties' => []], (new SafetyTest(Compiler::compile($library->resolve($document)), 'cold'))->report());
+        $document = (new Edits($library))->apply($library->document('furnace-80'), [
+            'do' => 'remove',
+            'wires' => ['w01'],
+        ]);
+        self::assertSame(
+            ['fire_s' => null, 'safeties' => []],
+            (new SafetyTest(Compiler::compile($library->resolve($document)), 'cold'))->report(),
+        );
     }
 
     /**

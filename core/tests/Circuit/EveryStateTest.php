@@ -24,7 +24,21 @@ final class EveryStateTest extends TestCase
 {
     /** Faults of each model whose states are looked at in every run of the tests. */
     private const SAMPLE = [
-        'furnace-80' => [Fault::HEALTHY, 'limit:stuck-open', 'transformer:secondary-open', 'transformer:shorted-turns', 'capacitor:weak@3.5', 'w04:open', 'n-nut:open', 'rod:to-bracket', 'w32:poor', 'w27:rubs', 'panel:swapped', 'board:bridged', 'w36:elsewhere'],
+        'furnace-80' => [
+            Fault::HEALTHY,
+            'limit:stuck-open',
+            'transformer:secondary-open',
+            'transformer:shorted-turns',
+            'capacitor:weak@3.5',
+            'w04:open',
+            'n-nut:open',
+            'rod:to-bracket',
+            'w32:poor',
+            'w27:rubs',
+            'panel:swapped',
+            'board:bridged',
+            'w36:elsewhere',
+        ],
         'furnace-standing-pilot' => [Fault::HEALTHY, 'thermocouple:weak', 'transformer:shorted-turns', 'w08:open'],
         'package-direct-spark' => [Fault::HEALTHY, 'w16:open', 'rod:dirty', 'panel:neutral-lost'],
         'boiler-hydronic' => [Fault::HEALTHY, 'n-nut:open', 'relay:transformer-open', 'w27:poor'],
@@ -95,7 +109,12 @@ final class EveryStateTest extends TestCase
         $exact = $this->withFortyDigits($machine, $lit);
         self::assertLessThan(-100, $exact[$plan->places['board.C']]);
         foreach ($plan->places as $place => $node) {
-            self::assertEqualsWithDelta($exact[$node], $solution->dcVolts($node, 0), max(1e-9, 1e-9 * abs($exact[$node])), $place);
+            self::assertEqualsWithDelta(
+                $exact[$node],
+                $solution->dcVolts($node, 0),
+                max(1e-9, 1e-9 * abs($exact[$node])),
+                $place,
+            );
         }
     }
 
@@ -164,7 +183,11 @@ final class EveryStateTest extends TestCase
             // what ngspice can hold of a difference on an island is limited by the common volts it assumes there
             $bound = max(1e-6, 1e-6 * $size);
             $off = hypot($re - $their[0] + $refRe, $im - $their[1] + $refIm);
-            self::assertLessThanOrEqual($bound, $off, "AC at $place, $where: $re, $im against {$their[0]}, {$their[1]}");
+            self::assertLessThanOrEqual(
+                $bound,
+                $off,
+                "AC at $place, $where: $re, $im against {$their[0]}, {$their[1]}",
+            );
             if (isset($uncertain[$node])) {
                 continue;
             }
@@ -175,7 +198,12 @@ final class EveryStateTest extends TestCase
             if (abs($own - $dc) > max(1e-6, 1e-6 * abs($own))) {
                 // megohms beside 500 S are beyond ngspice's elimination: forty digits say who is right
                 $exact ??= $this->withFortyDigits($machine, $state);
-                self::assertEqualsWithDelta($exact[$node] - $exact[$reference], $own, max(1e-9, 1e-8 * abs($own)), "DC at $place, $where: ngspice says $dc");
+                self::assertEqualsWithDelta(
+                    $exact[$node] - $exact[$reference],
+                    $own,
+                    max(1e-9, 1e-8 * abs($own)),
+                    "DC at $place, $where: ngspice says $dc",
+                );
                 $this->arbitrated++;
             }
             $compared += 2;

@@ -13,7 +13,9 @@ use OddSpark\Circuit\Topology;
 use OddSpark\Circuit\Values;
 use PHPUnit\Framework\TestCase;
 
-/** What holds of every linear network, on random ones: resistors over twelve decades, coils, capacitors, a transformer. */
+/**
+ * What holds of every linear network, on random ones: resistors over twelve decades, coils, capacitors, a transformer.
+ */
 final class LawsTest extends TestCase
 {
     use TestTrait;
@@ -27,7 +29,8 @@ final class LawsTest extends TestCase
             $v->acSources = [2 => [1.0, 0.5], 9 => [-0.3, 2.0]];
             $s = Solution::of($net, $v);
             $sum = array_fill(0, self::NODES, [0.0, 0.0]);
-            // a current from a difference of volts is as good as the volts are: 1e-13 of the largest, times what joins the node
+            // a current from a difference of volts is as good as the volts are: 1e-13 of the largest, times what joins
+            // the node
             $flow = array_fill(0, self::NODES, 0.0);
             $joins = array_fill(0, self::NODES, 0.1 * 4.5 ** 2);
             $largest = max(array_map(fn (int $n) => $s->acVolts($n, 0), range(1, self::NODES - 1)));
@@ -63,7 +66,11 @@ final class LawsTest extends TestCase
                 $given += $x * $a + $y * $c;
             }
             for ($node = 1; $node < self::NODES; $node++) {
-                self::assertLessThanOrEqual(1e-9 * $flow[$node] + 1e-13 * $largest * $joins[$node], hypot(...$sum[$node]), "node $node, seed $seed");
+                self::assertLessThanOrEqual(
+                    1e-9 * $flow[$node] + 1e-13 * $largest * $joins[$node],
+                    hypot(...$sum[$node]),
+                    "node $node, seed $seed",
+                );
             }
             self::assertEqualsWithDelta($given, $lost, 1e-7 * abs($given), "power, seed $seed");
             self::assertGreaterThanOrEqual(0.0, $given, "a passive network gives nothing, seed $seed");
@@ -88,7 +95,12 @@ final class LawsTest extends TestCase
             $one = $volts([3 => [1.0, 0.0]], 7);
             $two = $volts([5 => [0.0, -2.0]], 7);
             $both = $volts([3 => [1.0, 0.0], 5 => [0.0, -2.0]], 7);
-            self::assertEqualsWithDelta($one[0] + $two[0], $both[0], 1e-9 * (hypot(...$one) + hypot(...$two)), "seed $seed");
+            self::assertEqualsWithDelta(
+                $one[0] + $two[0],
+                $both[0],
+                1e-9 * (hypot(...$one) + hypot(...$two)),
+                "seed $seed",
+            );
         });
     }
 
@@ -102,15 +114,26 @@ final class LawsTest extends TestCase
             $net = new Network(Topology::of(self::NODES, $branches, $variable, [6]), 60.0, $plain->windings);
             $static = new StaticPart($net->topology, clone $v);
             foreach ($variable as $b) {
-                $v->resistor($b, $b === 5 ? 1e-6 : 0.37); // not quite open: an island with a source in it has no volts to compare
+                // not quite open: an island with a source in it has no volts to compare
+                $v->resistor($b, $b === 5 ? 1e-6 : 0.37);
             }
             $once = Solution::of($net, clone $v, $static);
             $whole = Solution::of($plain, clone $v);
             $ac = 1e-13 * max(array_map(fn (int $n) => $whole->acVolts($n, 0), range(1, self::NODES - 1)));
             $dc = 1e-13 * max(array_map(fn (int $n) => abs($whole->dcVolts($n, 0)), range(1, self::NODES - 1)));
             for ($node = 1; $node < self::NODES; $node++) {
-                self::assertEqualsWithDelta($whole->acVolts($node, 0), $once->acVolts($node, 0), $ac + 1e-9 * $whole->acVolts($node, 0), "node $node, seed $seed");
-                self::assertEqualsWithDelta($whole->dcVolts($node, 0), $once->dcVolts($node, 0), $dc + 1e-9 * abs($whole->dcVolts($node, 0)), "node $node, seed $seed");
+                self::assertEqualsWithDelta(
+                    $whole->acVolts($node, 0),
+                    $once->acVolts($node, 0),
+                    $ac + 1e-9 * $whole->acVolts($node, 0),
+                    "node $node, seed $seed",
+                );
+                self::assertEqualsWithDelta(
+                    $whole->dcVolts($node, 0),
+                    $once->dcVolts($node, 0),
+                    $dc + 1e-9 * abs($whole->dcVolts($node, 0)),
+                    "node $node, seed $seed",
+                );
             }
         });
     }

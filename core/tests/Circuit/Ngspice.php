@@ -13,7 +13,9 @@ final class Ngspice
      */
     public static function acAndOp(string $cards, float $hertz): array
     {
-        $out = self::run("* from a test\n.options gmin=1e-20 pivrel=1e-9\n$cards.control\nset numdgt=15\nset noaskquit\nac lin 1 $hertz $hertz\nprint all\necho ---op---\nop\nprint all\nquit\n.endc\n.end\n");
+        $out = self::run(
+            "* from a test\n.options gmin=1e-20 pivrel=1e-9\n$cards.control\nset numdgt=15\nset noaskquit\nac lin 1 $hertz $hertz\nprint all\necho ---op---\nop\nprint all\nquit\n.endc\n.end\n",
+        );
         [$ac, $op] = explode('---op---', $out) + [1 => ''];
         $phasors = [];
         preg_match_all('/^(\S+) = (\S+),(\S+)$/m', $ac, $rows, PREG_SET_ORDER);

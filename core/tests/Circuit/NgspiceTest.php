@@ -42,7 +42,10 @@ final class NgspiceTest extends TestCase
                 }
             }
             $v->acSources = [3 => [1.0, 0.0], 7 => [0.3, -0.4]];
-            $cards .= "I3 0 n3 ac 1 0\nI7 0 n7 ac 0.5 ".rad2deg(atan2(-0.4, 0.3))."\n.control\nset numdgt=14\nac lin 1 60 60\n";
+            $cards .=
+                "I3 0 n3 ac 1 0\nI7 0 n7 ac 0.5 ".
+                rad2deg(atan2(-0.4, 0.3)).
+                "\n.control\nset numdgt=14\nac lin 1 60 60\n";
             for ($i = 1; $i < $nodes; $i++) {
                 $cards .= "print vr(n$i) vi(n$i)\n";
             }

@@ -28,7 +28,11 @@ final class BoardTest extends TestCase
             self::assertLessThanOrEqual($board['width'], $p['x'] + $p['w'], $p['id']);
             self::assertLessThanOrEqual($board['height'], $p['y'] + $p['h'], $p['id']);
             foreach (array_slice($board['parts'], $i + 1) as $q) {
-                $apart = $q['x'] >= $p['x'] + $p['w'] || $p['x'] >= $q['x'] + $q['w'] || $q['y'] >= $p['y'] + $p['h'] || $p['y'] >= $q['y'] + $q['h'];
+                $apart =
+                    $q['x'] >= $p['x'] + $p['w'] ||
+                    $p['x'] >= $q['x'] + $q['w'] ||
+                    $q['y'] >= $p['y'] + $p['h'] ||
+                    $p['y'] >= $q['y'] + $q['h'];
                 self::assertTrue($apart, "{$p['id']} lies on {$q['id']}");
             }
         }
@@ -38,7 +42,11 @@ final class BoardTest extends TestCase
                 [$u, $v] = $wire['points'][$i];
                 self::assertTrue($x === $u || $y === $v, "{$wire['id']} runs aslant");
                 foreach ($board['parts'] as $p) {
-                    $through = max($x, $u) > $p['x'] + 1 && min($x, $u) < $p['x'] + $p['w'] - 1 && max($y, $v) > $p['y'] + 1 && min($y, $v) < $p['y'] + $p['h'] - 1;
+                    $through =
+                        max($x, $u) > $p['x'] + 1 &&
+                        min($x, $u) < $p['x'] + $p['w'] - 1 &&
+                        max($y, $v) > $p['y'] + 1 &&
+                        min($y, $v) < $p['y'] + $p['h'] - 1;
                     self::assertFalse($through, "{$wire['id']} runs through {$p['id']}");
                 }
             }
@@ -50,7 +58,11 @@ final class BoardTest extends TestCase
     public function test_no_wire_runs_upon_another(string $name): void
     {
         $wires = Board::of((new Library())->model($name))['wires'];
-        $runs = fn (array $wire): array => array_map(null, array_slice($wire['points'], 0, -1), array_slice($wire['points'], 1));
+        $runs = fn (array $wire): array => array_map(
+            null,
+            array_slice($wire['points'], 0, -1),
+            array_slice($wire['points'], 1),
+        );
         foreach ($wires as $i => $a) {
             foreach (array_slice($wires, $i + 1) as $b) {
                 $meet = array_intersect([$a['from'], $a['to']], [$b['from'], $b['to']]) !== [];
@@ -60,7 +72,9 @@ final class BoardTest extends TestCase
                         if ($u[1 - $k] !== $v[1 - $k] || $p[1 - $k] !== $u[1 - $k]) {
                             continue;
                         }
-                        $shared = min(max($p[$k], $q[$k]), max($u[$k], $v[$k])) - max(min($p[$k], $q[$k]), min($u[$k], $v[$k]));
+                        $shared =
+                            min(max($p[$k], $q[$k]), max($u[$k], $v[$k])) -
+                            max(min($p[$k], $q[$k]), min($u[$k], $v[$k]));
                         self::assertLessThanOrEqual($meet ? 21 : 0, $shared, "{$a['id']} and {$b['id']}");
                     }
                 }
@@ -78,8 +92,16 @@ final class BoardTest extends TestCase
             }
         }
         foreach ($board['parts'] as $part) {
-            self::assertSame(str_replace(' ', '', $part['label']), str_replace(' ', '', implode($part['text'])), 'nothing is cut off');
-            self::assertGreaterThanOrEqual(Board::labelWidth($part['text'], $part['size']), $part['w'] - 4, $part['label']);
+            self::assertSame(
+                str_replace(' ', '', $part['label']),
+                str_replace(' ', '', implode($part['text'])),
+                'nothing is cut off',
+            );
+            self::assertGreaterThanOrEqual(
+                Board::labelWidth($part['text'], $part['size']),
+                $part['w'] - 4,
+                $part['label'],
+            );
         }
     }
 }

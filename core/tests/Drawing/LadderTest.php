@@ -44,7 +44,10 @@ final class LadderTest extends TestCase
             self::assertCount(1, $loads, 'one load a rung');
             foreach ($rung['elements'] as $i => $e) {
                 // behind the load only what opens the return, as both poles of a switch do
-                self::assertTrue($i <= $loads[0] || in_array($model->kindOf($e['part'])?->family->value, ['supply', 'limit'], true), "{$e['title']} lies behind the load");
+                self::assertTrue(
+                    $i <= $loads[0] || in_array($model->kindOf($e['part'])?->family->value, ['supply', 'limit'], true),
+                    "{$e['title']} lies behind the load",
+                );
             }
         }
     }
@@ -59,7 +62,10 @@ final class LadderTest extends TestCase
                 foreach ([...$rung['elements'], ['a' => $circuit['return'], 'b' => $circuit['return']]] as $i => $e) {
                     foreach ($rung['links'][$i] as $wire) {
                         $w = $model->wires()[$wire];
-                        self::assertTrue($this->joined($model, $at, $w->from) || $this->joined($model, $at, $w->to), "$wire does not begin at $at");
+                        self::assertTrue(
+                            $this->joined($model, $at, $w->from) || $this->joined($model, $at, $w->to),
+                            "$wire does not begin at $at",
+                        );
                         $at = $this->joined($model, $at, $w->from) ? $w->to : $w->from;
                     }
                     self::assertTrue($this->joined($model, $at, $e['a']), "$at is not {$e['a']}");
@@ -100,8 +106,14 @@ final class LadderTest extends TestCase
         $circuits = Ladder::of(Fixtures::furnace()->model)['circuits'];
         self::assertSame(['120 V panel: 120 V', 'Transformer: its secondary, 24 V'], array_column($circuits, 'title'));
         $valve = array_values(array_filter($circuits[1]['rungs'], fn (array $r) => $r['load'] === 'valve'));
-        self::assertSame(['fuse', 'limit', 'rollout-l', 'rollout-r', 'pressure', 'board', 'valve'], array_column($valve[0]['elements'], 'part'));
-        self::assertSame([['w13'], ['w20'], ['w21', 'w22'], ['w23'], ['w24', 'w25'], ['w26'], ['w27'], ['w28', 'w14']], $valve[0]['links']);
+        self::assertSame(
+            ['fuse', 'limit', 'rollout-l', 'rollout-r', 'pressure', 'board', 'valve'],
+            array_column($valve[0]['elements'], 'part'),
+        );
+        self::assertSame(
+            [['w13'], ['w20'], ['w21', 'w22'], ['w23'], ['w24', 'w25'], ['w26'], ['w27'], ['w28', 'w14']],
+            $valve[0]['links'],
+        );
     }
 
     public function test_it_is_the_same_whatever_the_parts_are_called_but_for_the_order(): void
@@ -109,7 +121,10 @@ final class LadderTest extends TestCase
         [$plan, $as] = OtherNames::furnace(5);
         $count = fn (Model $m): array => array_map(fn (array $c) => count($c['rungs']), Ladder::of($m)['circuits']);
         self::assertSame($count(Fixtures::furnace()->model), $count($plan->model));
-        $chains = fn (Model $m, callable $name): array => array_map(fn (array $r) => implode('-', array_map(fn (array $e) => $name($e['part']), $r['elements'])), array_merge(...array_column(Ladder::of($m)['circuits'], 'rungs')));
+        $chains = fn (Model $m, callable $name): array => array_map(
+            fn (array $r) => implode('-', array_map(fn (array $e) => $name($e['part']), $r['elements'])),
+            array_merge(...array_column(Ladder::of($m)['circuits'], 'rungs')),
+        );
         $ours = $chains(Fixtures::furnace()->model, $as);
         $theirs = $chains($plan->model, fn (string $id) => $id);
         sort($ours);
@@ -128,8 +143,16 @@ final class LadderTest extends TestCase
                 $groups[] = array_map($at, $group);
             }
             foreach ($kind['primitives'] as $spec) {
-                $madeUp = ($kind['primitives'][$spec['follows'] ?? '']['type'] ?? '') === 'lever' && ! isset($kind['controls'][$spec['follows']]);
-                if (isset($spec['between']) && ($spec['type'] === 'resistor' && $spec['ohm'] < 1 || $spec['type'] === 'contact' && $madeUp && $spec['when'] === $kind['primitives'][$spec['follows']]['at'])) {
+                $madeUp =
+                    ($kind['primitives'][$spec['follows'] ?? '']['type'] ?? '') === 'lever' &&
+                    ! isset($kind['controls'][$spec['follows']]);
+                if (
+                    isset($spec['between']) &&
+                    (($spec['type'] === 'resistor' && $spec['ohm'] < 1) ||
+                        ($spec['type'] === 'contact' &&
+                            $madeUp &&
+                            $spec['when'] === $kind['primitives'][$spec['follows']]['at']))
+                ) {
                     $groups[] = array_map($at, $spec['between']);
                 }
             }

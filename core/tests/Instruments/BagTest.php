@@ -40,7 +40,9 @@ final class BagTest extends TestCase
         Bag::scale('spirit-level');
     }
 
-    /** A class and its registration: its act, its words, its place among what house rules can bar come by themselves. */
+    /**
+     * A class and its registration: its act, its words, its place among what house rules can bar come by themselves.
+     */
     #[RunInSeparateProcess]
     public function test_one_more_instrument_is_one_class(): void
     {

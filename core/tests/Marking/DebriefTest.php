@@ -43,14 +43,21 @@ final class DebriefTest extends TestCase
         $same = (new Debrief($account))->toArray()['same'];
         self::assertNotSame([], $same);
         self::assertNotContains('Limit: stuck open', $same);
-        self::assertStringContainsString($same[0], Marker::of($account)->mark(Marking::rules())->line('reasoning')->why[0]['text']);
+        self::assertStringContainsString(
+            $same[0],
+            Marker::of($account)->mark(Marking::rules())->line('reasoning')->why[0]['text'],
+        );
     }
 
     /** @return iterable<string, array{string, bool, string}> */
     public static function left(): iterable
     {
         yield 'mended' => ['furnace-limit-good', false, ''];
-        yield 'the limit replaced, the filter left' => ['furnace-filter-cause-left', true, 'runs for some minutes and quits'];
+        yield 'the limit replaced, the filter left' => [
+            'furnace-filter-cause-left',
+            true,
+            'runs for some minutes and quits',
+        ];
         yield 'the fuse replaced, the short left' => ['furnace-short-fuse-only', true, 'blank'];
         yield 'one of two' => ['furnace-pair-first-only', true, 'runs for some minutes and quits'];
         yield 'a safety reset and left dirty' => ['boiler-cutoff-reset', true, 'no heat'];
@@ -60,8 +67,11 @@ final class DebriefTest extends TestCase
     }
 
     #[DataProvider('left')]
-    public function test_a_cured_symptom_with_the_cause_left_comes_back(string $worked, bool $called, string $says): void
-    {
+    public function test_a_cured_symptom_with_the_cause_left_comes_back(
+        string $worked,
+        bool $called,
+        string $says,
+    ): void {
         $mark = Marker::of(Marking::accountOf(Marking::worked($worked)))->mark(Marking::rules());
         self::assertSame($called, $mark->callBack['said'] !== []);
         self::assertStringContainsString($says, implode(' ', $mark->callBack['said']));
@@ -70,16 +80,28 @@ final class DebriefTest extends TestCase
     public function test_a_hint_is_the_same_for_faults_that_have_shown_the_same(): void
     {
         $hints = function (string $fault, array $entries): array {
-            $seen = Attempt::run(Fixtures::furnace(), Fixtures::universe()->get($fault), Fixtures::log($entries), 'cold', new Memory())->observations;
+            $seen = Attempt::run(
+                Fixtures::furnace(),
+                Fixtures::universe()->get($fault),
+                Fixtures::log($entries),
+                'cold',
+                new Memory(),
+            )->observations;
             $tracker = new Tracker(Fixtures::furnace(), Fixtures::universe(), 'cold', new Memory());
             $tracker->follow($seen);
 
-            return [$seen, array_map(fn (string $grade) => (new Hint(Fixtures::furnace()))->of($grade, $tracker), Rules::HINTS)];
+            return [
+                $seen,
+                array_map(fn (string $grade) => (new Hint(Fixtures::furnace()))->of($grade, $tracker), Rules::HINTS),
+            ];
         };
         $entries = [...array_slice(Fixtures::limitTrace(), 0, 6), ['at_s' => 40, 'act' => 'wait']];
         [$seen, $limit] = $hints('limit:stuck-open', $entries);
         [$other, $wire] = $hints('w20:open', $entries);
-        self::assertSame(array_map(fn ($e) => $e[1]->seen, $seen->entries), array_map(fn ($e) => $e[1]->seen, $other->entries));
+        self::assertSame(
+            array_map(fn ($e) => $e[1]->seen, $seen->entries),
+            array_map(fn ($e) => $e[1]->seen, $other->entries),
+        );
         self::assertSame($limit, $wire);
         [, $igniter] = $hints('igniter:cracked', $entries);
         self::assertNotSame($limit[2], $igniter[2]);
@@ -90,11 +112,18 @@ final class DebriefTest extends TestCase
     public function test_an_old_attempt_is_run_again_and_what_differs_is_told(): void
     {
         $log = Fixtures::log(Fixtures::limitTrace(), 9);
-        $seen = Attempt::run(Fixtures::furnace(), Fixtures::universe()->get('limit:stuck-open'), $log, 'cold', new Memory())->observations;
+        $seen = Attempt::run(
+            Fixtures::furnace(),
+            Fixtures::universe()->get('limit:stuck-open'),
+            $log,
+            'cold',
+            new Memory(),
+        )->observations;
         $fault = Fixtures::universe()->get('limit:stuck-open');
         self::assertSame([], Drift::of(Fixtures::furnace(), $fault, 9, $seen));
         $entries = $seen->entries;
-        $entries[3] = [$entries[3][0], new Outcome(['board lamp' => '3 flashes'])]; // as an engine that flashed otherwise had shown it
+        // as an engine that flashed otherwise had shown it
+        $entries[3] = [$entries[3][0], new Outcome(['board lamp' => '3 flashes'])];
         $old = new Observations($seen->visit, $entries, $seen->perceived, $seen->until, $seen->complaint);
         $drift = Drift::of(Fixtures::furnace(), $fault, 9, $old);
         self::assertSame([3], array_column($drift, 'entry'));
@@ -105,8 +134,18 @@ final class DebriefTest extends TestCase
     public function test_the_sheet_says_it_all_and_takes_nothing_for_markup(): void
     {
         $account = Marking::accountOf(Marking::worked('furnace-igniter-dc'));
-        $head = ['title' => 'Debrief <b>', 'who' => 'A & B', 'model' => 'm', 'fault' => 'Igniter: cracked, open', 'when' => 'today'];
-        $html = Sheet::html($head, Marker::of($account)->mark(Marking::rules())->toArray(), (new Debrief($account))->toArray());
+        $head = [
+            'title' => 'Debrief <b>',
+            'who' => 'A & B',
+            'model' => 'm',
+            'fault' => 'Igniter: cracked, open',
+            'when' => 'today',
+        ];
+        $html = Sheet::html(
+            $head,
+            Marker::of($account)->mark(Marking::rules())->toArray(),
+            (new Debrief($account))->toArray(),
+        );
         self::assertStringContainsString('Debrief &lt;b&gt;', $html);
         self::assertStringContainsString('A &amp; B', $html);
         self::assertStringContainsString('Volts DC were asked', $html);

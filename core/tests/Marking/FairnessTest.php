@@ -21,7 +21,15 @@ final class FairnessTest extends TestCase
     /** @return iterable<string, array{string}> attempts on the furnace */
     public static function attempts(): iterable
     {
-        foreach (['furnace-limit-good', 'furnace-igniter-early', 'furnace-short-good', 'furnace-hose-sucked', 'furnace-filter-cause-left'] as $name) {
+        foreach (
+            [
+                'furnace-limit-good',
+                'furnace-igniter-early',
+                'furnace-short-good',
+                'furnace-hose-sucked',
+                'furnace-filter-cause-left',
+            ] as $name
+        ) {
             yield $name => [$name];
         }
     }
@@ -33,19 +41,40 @@ final class FairnessTest extends TestCase
         [$plan, $as] = OtherNames::furnace(23);
         $entries = $worked['entries'];
         foreach ($entries as $i => $entry) {
-            $names = ['part', 'red', 'black', 'end', 'from', 'fault', ...str_ends_with($entry['act'], 'jump') ? ['to'] : []];
+            $names = [
+                'part',
+                'red',
+                'black',
+                'end',
+                'from',
+                'fault',
+                ...str_ends_with($entry['act'], 'jump') ? ['to'] : [],
+            ];
             foreach (array_intersect($names, array_keys($entry)) as $field) {
                 $entries[$i][$field] = $entry[$field] === null ? null : $as($entry[$field]);
             }
         }
         $faultSet = FaultSet::of($plan->model);
-        $seen = Attempt::run($plan, $faultSet->get($as($worked['fault'])), Fixtures::log($entries, 7), $worked['visit'], new Memory())->observations;
-        self::assertSame(array_fill(0, count($entries), null), array_map(fn (array $e) => $e[1]->refused, $seen->entries));
+        $seen = Attempt::run(
+            $plan,
+            $faultSet->get($as($worked['fault'])),
+            Fixtures::log($entries, 7),
+            $worked['visit'],
+            new Memory(),
+        )->observations;
+        self::assertSame(
+            array_fill(0, count($entries), null),
+            array_map(fn (array $e) => $e[1]->refused, $seen->entries),
+        );
         $ours = Marker::of(Marking::accountOf($worked))->mark(Marking::rules());
         $theirs = Marking::mark($plan, $faultSet, $as($worked['fault']), $seen);
-        self::assertSame([$ours->verdict, $ours->passed(), $ours->callBack], [$theirs->verdict, $theirs->passed(), $theirs->callBack]);
+        self::assertSame(
+            [$ours->verdict, $ours->passed(), $ours->callBack],
+            [$theirs->verdict, $theirs->passed(), $theirs->callBack],
+        );
         foreach ($ours->lines as $line) {
-            self::assertEqualsWithDelta($line->share, $theirs->line($line->id)->share, 0.01, $line->id); // noise goes by names, marks do not
+            // noise goes by names, marks do not
+            self::assertEqualsWithDelta($line->share, $theirs->line($line->id)->share, 0.01, $line->id);
         }
     }
 
@@ -55,7 +84,14 @@ final class FairnessTest extends TestCase
         $plain = $this->trace($worked['entries']);
         $useless = 0;
         foreach ([6, 7, 8, 9] as $at) {
-            foreach ([['panel.L', 'panel.N'], ['rollout-l.a', 'rollout-l.b'], ['capacitor.1', 'capacitor.2'], ['board.C', 'transformer.X2']] as [$red, $black]) {
+            foreach (
+                [
+                    ['panel.L', 'panel.N'],
+                    ['rollout-l.a', 'rollout-l.b'],
+                    ['capacitor.1', 'capacitor.2'],
+                    ['board.C', 'transformer.X2'],
+                ] as [$red, $black]
+            ) {
                 $entries = $worked['entries'];
                 $time = $entries[$at]['at_s'] - 1;
                 array_splice($entries, $at, 0, [['at_s' => $time, 'act' => 'leads', 'red' => $red, 'black' => $black]]);
@@ -64,7 +100,11 @@ final class FairnessTest extends TestCase
                     continue; // it did tell something
                 }
                 $useless++;
-                self::assertLessThanOrEqual($plain + 1e-9, (new Trace())->judge($account, Marking::rules())->share, "$red to $black before entry $at");
+                self::assertLessThanOrEqual(
+                    $plain + 1e-9,
+                    (new Trace())->judge($account, Marking::rules())->share,
+                    "$red to $black before entry $at",
+                );
             }
         }
         self::assertGreaterThan(8, $useless);
@@ -73,17 +113,27 @@ final class FairnessTest extends TestCase
     public function test_what_an_unsafe_act_showed_earns_nothing(): void
     {
         $base = [...array_slice(Fixtures::limitTrace(), 0, 6)];
-        $live = [...$base, ['at_s' => 20, 'act' => 'dial', 'mode' => 'ohm'], ['at_s' => 25, 'act' => 'leads', 'red' => 'limit.a', 'black' => 'limit.b']];
+        $live = [
+            ...$base,
+            ['at_s' => 20, 'act' => 'dial', 'mode' => 'ohm'],
+            ['at_s' => 25, 'act' => 'leads', 'red' => 'limit.a', 'black' => 'limit.b'],
+        ];
         $account = Marking::accountOfFurnace('limit:stuck-open', $live);
         self::assertGreaterThan(0.5, $account->steps[7]->told(), 'that it is live there tells that the limit is open');
         self::assertSame(0.0, Trace::questions($account)[7]);
-        $jumped = Marking::accountOfFurnace('limit:stuck-open', [...$base, ['at_s' => 20, 'act' => 'jump', 'from' => 'limit.a', 'to' => 'limit.b'], ['at_s' => 60, 'act' => 'wait']]);
+        $jumped = Marking::accountOfFurnace('limit:stuck-open', [
+            ...$base,
+            ['at_s' => 20, 'act' => 'jump', 'from' => 'limit.a', 'to' => 'limit.b'],
+            ['at_s' => 60, 'act' => 'wait'],
+        ]);
         self::assertSame(0.0, Trace::questions($jumped)[6]);
     }
 
     public function test_the_same_log_always_gets_the_same_mark(): void
     {
-        $mark = fn (): Mark => Marker::of(Marking::accountOf(Marking::worked('furnace-rod-amps-parallel')))->mark(Marking::rules('journeyman'));
+        $mark = fn (): Mark => Marker::of(Marking::accountOf(Marking::worked('furnace-rod-amps-parallel')))->mark(
+            Marking::rules('journeyman'),
+        );
         self::assertSame(json_encode($mark()->toArray()), json_encode($mark()->toArray()));
     }
 

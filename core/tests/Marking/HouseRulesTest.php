@@ -26,21 +26,39 @@ final class HouseRulesTest extends TestCase
     {
         $entries = [...Fixtures::limitTrace(), self::LIVE, ['at_s' => 54, 'act' => 'read']];
         $stopped = $this->attempt($entries, ['live-work'])->entries;
-        self::assertStringContainsString('The house rules stop this. Hands on a conductor', (string) $stopped[9][1]->refused);
+        self::assertStringContainsString(
+            'The house rules stop this. Hands on a conductor',
+            (string) $stopped[9][1]->refused,
+        );
         self::assertTrue($stopped[9][1]->wasStopped());
         $done = $this->attempt($entries, [])->entries;
         self::assertNull($done[9][1]->refused);
-        self::assertNotEquals($done[10][1]->reading?->value, $stopped[10][1]->reading?->value, 'lifted, the reading changes; stopped, it does not');
+        self::assertNotEquals(
+            $done[10][1]->reading?->value,
+            $stopped[10][1]->reading?->value,
+            'lifted, the reading changes; stopped, it does not',
+        );
     }
 
     public function test_what_shows_only_in_the_doing_is_stopped_too_and_leaves_no_trace(): void
     {
         $start = [['at_s' => 1, 'act' => 'door', 'to' => 'open'], ['at_s' => 2, 'act' => 'hold', 'to' => 'held']];
         $leads = ['act' => 'leads', 'red' => 'board.R', 'black' => 'board.C'];
-        $seen = $this->attempt([...$start, ['at_s' => 5] + $leads, ['at_s' => 9, 'act' => 'dial', 'mode' => 'ohm'], ['at_s' => 15, 'act' => 'read']], ['ohms-on-live']);
+        $seen = $this->attempt(
+            [
+                ...$start,
+                ['at_s' => 5] + $leads,
+                ['at_s' => 9, 'act' => 'dial', 'mode' => 'ohm'],
+                ['at_s' => 15, 'act' => 'read'],
+            ],
+            ['ohms-on-live'],
+        );
         self::assertTrue($seen->entries[3][1]->wasStopped(), 'turned to ohms with the leads on live places');
         self::assertSame('vac', $seen->entries[4][1]->reading?->mode->key(), 'the dial was not turned');
-        self::assertSame([], array_filter(array_keys($seen->perceived), fn (string $channel) => str_starts_with($channel, 'meter ohm')));
+        self::assertSame(
+            [],
+            array_filter(array_keys($seen->perceived), fn (string $channel) => str_starts_with($channel, 'meter ohm')),
+        );
         $amps = [...$start, ['at_s' => 3, 'act' => 'dial', 'mode' => 'ma'], ['at_s' => 4] + $leads];
         self::assertNotSame([], $this->attempt($amps, [])->entries[3][1]->dangers);
         $kept = $this->work($amps, ['meter-fuse']);
@@ -66,9 +84,15 @@ final class HouseRulesTest extends TestCase
     public function test_an_act_that_was_stopped_costs_half_and_does_not_fail_by_itself(): void
     {
         $entries = [
-            ...Fixtures::limitTrace(), self::LIVE, ['at_s' => 60, 'act' => 'name', 'fault' => self::TRUTH], ['at_s' => 65, 'act' => 'hold', 'to' => 'released'],
-            ['at_s' => 70, 'act' => 'set', 'part' => 'service', 'lever' => 'lever', 'to' => 'off'], ['at_s' => 72, 'act' => 'mend', 'part' => 'limit', 'how' => 'replace'],
-            ['at_s' => 80, 'act' => 'door', 'to' => 'shut'], ['at_s' => 82, 'act' => 'set', 'part' => 'service', 'lever' => 'lever', 'to' => 'on'], ['at_s' => 260, 'act' => 'hand_back'],
+            ...Fixtures::limitTrace(),
+            self::LIVE,
+            ['at_s' => 60, 'act' => 'name', 'fault' => self::TRUTH],
+            ['at_s' => 65, 'act' => 'hold', 'to' => 'released'],
+            ['at_s' => 70, 'act' => 'set', 'part' => 'service', 'lever' => 'lever', 'to' => 'off'],
+            ['at_s' => 72, 'act' => 'mend', 'part' => 'limit', 'how' => 'replace'],
+            ['at_s' => 80, 'act' => 'door', 'to' => 'shut'],
+            ['at_s' => 82, 'act' => 'set', 'part' => 'service', 'lever' => 'lever', 'to' => 'on'],
+            ['at_s' => 260, 'act' => 'hand_back'],
         ];
         $stopped = $this->mark($this->attempt($entries, array_keys(Danger::TEXT)));
         self::assertTrue($stopped->passed());
@@ -93,7 +117,14 @@ final class HouseRulesTest extends TestCase
      */
     private function work(array $entries, array $stops): Attempt
     {
-        return Attempt::run(Fixtures::furnace(), Fixtures::universe()->get(self::TRUTH), Fixtures::log($entries), 'cold', new Memory(), stops: $stops);
+        return Attempt::run(
+            Fixtures::furnace(),
+            Fixtures::universe()->get(self::TRUTH),
+            Fixtures::log($entries),
+            'cold',
+            new Memory(),
+            stops: $stops,
+        );
     }
 
     private function tracker(): Tracker

@@ -43,7 +43,10 @@ final class MarkerTest extends TestCase
     public function test_an_unsafe_act_never_passes_and_earns_nothing_by_what_it_showed(): void
     {
         $entries = $this->good();
-        array_splice($entries, 9, 0, [['at_s' => 52, 'act' => 'lift', 'end' => 'w07.a'], ['at_s' => 53, 'act' => 'land', 'end' => 'w07.a']]);
+        array_splice($entries, 9, 0, [
+            ['at_s' => 52, 'act' => 'lift', 'end' => 'w07.a'],
+            ['at_s' => 53, 'act' => 'land', 'end' => 'w07.a'],
+        ]);
         $mark = $this->mark($entries);
         self::assertLessThan(1, $this->share($mark, 'safety'));
         self::assertFalse($mark->passed());
@@ -61,18 +64,36 @@ final class MarkerTest extends TestCase
     {
         $entries = $this->good();
         array_splice($entries, 12, 0, [['at_s' => 70.5, 'act' => 'mend', 'part' => 'valve', 'how' => 'replace']]);
-        self::assertLessThan($this->share($this->mark($this->good()), 'repair'), $this->share($this->mark($entries), 'repair'));
+        self::assertLessThan(
+            $this->share($this->mark($this->good()), 'repair'),
+            $this->share($this->mark($entries), 'repair'),
+        );
     }
 
     public function test_a_part_that_the_fault_took_along_is_not_a_part_replaced_without_reason(): void
     {
         $plan = TestRig::plan('boiler-hydronic');
-        $faultSet = FaultSet::of($plan->model)->only(['healthy', 'module:shorted', 'module:dead', 'transformer:primary-open']);
+        $faultSet = FaultSet::of($plan->model)->only([
+            'healthy',
+            'module:shorted',
+            'module:dead',
+            'transformer:primary-open',
+        ]);
         $lever = ['act' => 'set', 'part' => 'breaker', 'lever' => 'handle'];
-        $seen = fn (string $second) => Attempt::run($plan, $faultSet->get('module:shorted'), Fixtures::log([
-            ['at_s' => 1, 'act' => 'door', 'to' => 'open'], ['at_s' => 2, 'to' => 'off'] + $lever, ['at_s' => 3, 'act' => 'mend', 'part' => 'module', 'how' => 'replace'],
-            ['at_s' => 4, 'act' => 'mend', 'part' => $second, 'how' => 'replace'], ['at_s' => 5, 'to' => 'on'] + $lever, ['at_s' => 6, 'act' => 'hand_back'],
-        ]), 'cold', new Memory())->observations;
+        $seen = fn (string $second) => Attempt::run(
+            $plan,
+            $faultSet->get('module:shorted'),
+            Fixtures::log([
+                ['at_s' => 1, 'act' => 'door', 'to' => 'open'],
+                ['at_s' => 2, 'to' => 'off'] + $lever,
+                ['at_s' => 3, 'act' => 'mend', 'part' => 'module', 'how' => 'replace'],
+                ['at_s' => 4, 'act' => 'mend', 'part' => $second, 'how' => 'replace'],
+                ['at_s' => 5, 'to' => 'on'] + $lever,
+                ['at_s' => 6, 'act' => 'hand_back'],
+            ]),
+            'cold',
+            new Memory(),
+        )->observations;
         $repair = fn (string $second) => Marking::mark($plan, $faultSet, 'module:shorted', $seen($second));
         self::assertSame(1.0, $this->share($repair('transformer'), 'repair'));
         self::assertEqualsWithDelta(0.6, $this->share($repair('relay'), 'repair'), 1e-9);
@@ -85,20 +106,45 @@ final class MarkerTest extends TestCase
         yield 'the right spare' => ['limit:stuck-open', [$spare('200 °F')], 1.0];
         yield 'a wrong spare' => ['limit:stuck-open', [$spare('160 °F')], 0.0];
         yield 'a wrong spare, then the right one' => ['limit:stuck-open', [$spare('160 °F'), $spare('200 °F')], 0.6];
-        yield 'an earlier jumper taken off' => ['limit:bridged', [['act' => 'unjump', 'from' => 'limit.b', 'to' => 'limit.a']], 1.0];
-        yield 'a new limit under an earlier jumper' => ['limit:bridged', [['act' => 'mend', 'part' => 'limit', 'how' => 'replace']], 0.0];
-        yield 'a lever set right by hand' => ['thermostat:set-to-off', [['act' => 'set', 'part' => 'thermostat', 'lever' => 'mode', 'to' => 'heat']], 1.0];
-        yield 'a lever set right and wrong again' => ['thermostat:set-to-off', [
-            ['act' => 'set', 'part' => 'thermostat', 'lever' => 'mode', 'to' => 'heat'], ['act' => 'set', 'part' => 'thermostat', 'lever' => 'mode', 'to' => 'off'],
-        ], 0.0];
+        yield 'an earlier jumper taken off' => [
+            'limit:bridged',
+            [['act' => 'unjump', 'from' => 'limit.b', 'to' => 'limit.a']],
+            1.0,
+        ];
+        yield 'a new limit under an earlier jumper' => [
+            'limit:bridged',
+            [['act' => 'mend', 'part' => 'limit', 'how' => 'replace']],
+            0.0,
+        ];
+        yield 'a lever set right by hand' => [
+            'thermostat:set-to-off',
+            [['act' => 'set', 'part' => 'thermostat', 'lever' => 'mode', 'to' => 'heat']],
+            1.0,
+        ];
+        yield 'a lever set right and wrong again' => [
+            'thermostat:set-to-off',
+            [
+                ['act' => 'set', 'part' => 'thermostat', 'lever' => 'mode', 'to' => 'heat'],
+                ['act' => 'set', 'part' => 'thermostat', 'lever' => 'mode', 'to' => 'off'],
+            ],
+            0.0,
+        ];
         yield 'swapped wires' => ['w36:swapped', [['act' => 'mend', 'part' => 'w36', 'how' => 'set']], 1.0];
         $compound = 'capacitor:weak@4.5+filter:blocked@half';
         $replace = fn (string $part) => ['act' => 'mend', 'part' => $part, 'how' => 'replace'];
         yield 'both of a compound' => [$compound, [$replace('filter'), $replace('capacitor')], 1.0];
         yield 'one of a compound taken for the only one' => [$compound, [$replace('filter')], 0.0];
-        yield 'both of a compound, and a sound part' => [$compound, [$replace('filter'), $replace('valve'), $replace('capacitor')], 0.6];
+        yield 'both of a compound, and a sound part' => [
+            $compound,
+            [$replace('filter'), $replace('valve'), $replace('capacitor')],
+            0.6,
+        ];
         yield 'nothing wrong, nothing done' => ['healthy', [], 1.0];
-        yield 'nothing wrong, a part replaced' => ['healthy', [['act' => 'mend', 'part' => 'valve', 'how' => 'replace']], 0.6];
+        yield 'nothing wrong, a part replaced' => [
+            'healthy',
+            [['act' => 'mend', 'part' => 'valve', 'how' => 'replace']],
+            0.6,
+        ];
     }
 
     /** @param list<array<string, mixed>> $acts */
@@ -107,11 +153,15 @@ final class MarkerTest extends TestCase
     {
         $plan = Fixtures::furnace();
         $faultSet = Fixtures::universe()->only(['healthy', 'igniter:cracked', $fault]);
-        $entries = [['at_s' => 1, 'act' => 'set', 'part' => 'breaker', 'lever' => 'handle', 'to' => 'off'], ['at_s' => 2, 'act' => 'door', 'to' => 'open']];
+        $entries = [
+            ['at_s' => 1, 'act' => 'set', 'part' => 'breaker', 'lever' => 'handle', 'to' => 'off'],
+            ['at_s' => 2, 'act' => 'door', 'to' => 'open'],
+        ];
         foreach ($acts as $i => $act) {
             $entries[] = ['at_s' => 3 + $i] + $act;
         }
-        $seen = Attempt::run($plan, $faultSet->get($fault), Fixtures::log($entries), 'cold', new Memory())->observations;
+        $seen = Attempt::run($plan, $faultSet->get($fault), Fixtures::log($entries), 'cold', new Memory())
+            ->observations;
         self::assertSame([null], array_values(array_unique(array_map(fn (array $e) => $e[1]->refused, $seen->entries))));
         $mark = Marking::mark($plan, $faultSet, $fault, $seen);
         self::assertEqualsWithDelta($share, $this->share($mark, 'repair'), 1e-9);

@@ -41,13 +41,24 @@ final class Marking
     /** @param list<array<string, mixed>> $entries */
     public static function accountOfFurnace(string $fault, array $entries, string $visit = 'cold'): AttemptReview
     {
-        $seen = Attempt::run(Fixtures::furnace(), Fixtures::universe()->get($fault), Fixtures::log($entries), $visit, new Memory())->observations;
+        $seen = Attempt::run(
+            Fixtures::furnace(),
+            Fixtures::universe()->get($fault),
+            Fixtures::log($entries),
+            $visit,
+            new Memory(),
+        )->observations;
 
         return self::account(Fixtures::furnace(), Fixtures::universe(), $fault, $seen);
     }
 
-    public static function mark(Plan $plan, FaultSet $faultSet, string $fault, Observations $seen, ?Rules $rules = null): Mark
-    {
+    public static function mark(
+        Plan $plan,
+        FaultSet $faultSet,
+        string $fault,
+        Observations $seen,
+        ?Rules $rules = null,
+    ): Mark {
         return Marker::of(self::account($plan, $faultSet, $fault, $seen))->mark($rules ?? self::rules());
     }
 
@@ -57,7 +68,14 @@ final class Marking
         $key = "$plan->hash $seen->visit ".hash('xxh3', implode(' ', array_keys($faultSet->faults)));
         self::$arrivals[$key] ??= (new Tracker($plan, $faultSet, $seen->visit, $memory))->arrivals();
 
-        return new AttemptReview($plan, $faultSet, $faultSet->get($fault), $seen, new Tracker($plan, $faultSet, $seen->visit, $memory, self::$arrivals[$key]), $memory);
+        return new AttemptReview(
+            $plan,
+            $faultSet,
+            $faultSet->get($fault),
+            $seen,
+            new Tracker($plan, $faultSet, $seen->visit, $memory, self::$arrivals[$key]),
+            $memory,
+        );
     }
 
     /** @return array<string, mixed> one of tests/worked */
@@ -73,7 +91,16 @@ final class Marking
         $faultSet = FaultSet::of($plan->model);
         $stops = self::rules($worked['rules'])->stops;
         $log = Fixtures::log($worked['entries'], $worked['seed'] ?? 7);
-        $seen = Attempt::run($plan, $faultSet->get($worked['fault']), $log, $worked['visit'], new Memory(), null, Kit::of($worked['kit'] ?? []), $stops)->observations;
+        $seen = Attempt::run(
+            $plan,
+            $faultSet->get($worked['fault']),
+            $log,
+            $worked['visit'],
+            new Memory(),
+            null,
+            Kit::of($worked['kit'] ?? []),
+            $stops,
+        )->observations;
 
         return self::account($plan, $faultSet, $worked['fault'], $seen);
     }

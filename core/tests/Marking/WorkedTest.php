@@ -23,7 +23,9 @@ final class WorkedTest extends TestCase
     public static function attempts(): iterable
     {
         foreach (glob(__DIR__.'/../worked/*.json') ?: [] as $file) {
-            yield basename($file, '.json') => [json_decode((string) file_get_contents($file), true, 32, JSON_THROW_ON_ERROR)];
+            yield basename($file, '.json') => [
+                json_decode((string) file_get_contents($file), true, 32, JSON_THROW_ON_ERROR),
+            ];
         }
     }
 
@@ -41,7 +43,10 @@ final class WorkedTest extends TestCase
         }
         $plan = TestRig::plan($worked['model']);
         $log = Fixtures::log($worked['entries'], $worked['seed'] ?? 7);
-        foreach (Attempt::run($plan, FaultSet::of($plan->model)->get($worked['fault']), $log, $worked['visit'], new Memory())->observations->entries as $i => [$act, $outcome]) {
+        foreach (
+            Attempt::run($plan, FaultSet::of($plan->model)->get($worked['fault']), $log, $worked['visit'], new Memory())
+                ->observations->entries as $i => [$act, $outcome]
+        ) {
             self::assertNull($outcome->refused, "entry $i, $act->name");
         }
     }
@@ -61,17 +66,53 @@ final class WorkedTest extends TestCase
                 if (self::level($given->share) === $line['level'] && $pointed === []) {
                     $agree++;
                 } else {
-                    $apart[] = sprintf('%s, %s: %s by hand (%s), %s (%.2f)%s: %s', $name, $id, $line['level'], $line['why'], self::level($given->share), $given->share, $pointed === [] ? '' : ', not pointed at: '.implode(', ', $pointed), implode(' | ', array_map(fn ($w) => $w['text'].($w['entry'] === null ? '' : " [{$w['entry']}]"), $given->why)));
+                    $apart[] = sprintf(
+                        '%s, %s: %s by hand (%s), %s (%.2f)%s: %s',
+                        $name,
+                        $id,
+                        $line['level'],
+                        $line['why'],
+                        self::level($given->share),
+                        $given->share,
+                        $pointed === [] ? '' : ', not pointed at: '.implode(', ', $pointed),
+                        implode(
+                            ' | ',
+                            array_map(
+                                fn ($w) => $w['text'].($w['entry'] === null ? '' : " [{$w['entry']}]"),
+                                $given->why,
+                            ),
+                        ),
+                    );
                 }
             }
             $all++;
             if ([$mark->verdict, $mark->passed()] === [$worked['verdict'], $worked['passed']]) {
                 $whole++;
             } else {
-                $apart[] = sprintf('%s: %s, %s by hand; %s, %s (%.1f)', $name, $worked['verdict'], $worked['passed'] ? 'passed' : 'not passed', $mark->verdict, $mark->passed() ? 'passed' : 'not passed', $mark->total());
+                $apart[] = sprintf(
+                    '%s: %s, %s by hand; %s, %s (%.1f)',
+                    $name,
+                    $worked['verdict'],
+                    $worked['passed'] ? 'passed' : 'not passed',
+                    $mark->verdict,
+                    $mark->passed() ? 'passed' : 'not passed',
+                    $mark->total(),
+                );
             }
         }
-        fwrite(STDERR, sprintf("\nWorked attempts: %d of %d lines agree (%.1f %%; %.1f %% with what was first given), %d of %d conclusions with pass or not.\n%s\n", $agree, $lines, 100 * $agree / $lines, 100 * $first / $lines, $whole, $all, implode("\n", $apart)));
+        fwrite(
+            STDERR,
+            sprintf(
+                "\nWorked attempts: %d of %d lines agree (%.1f %%; %.1f %% with what was first given), %d of %d conclusions with pass or not.\n%s\n",
+                $agree,
+                $lines,
+                (100 * $agree) / $lines,
+                (100 * $first) / $lines,
+                $whole,
+                $all,
+                implode("\n", $apart),
+            ),
+        );
         self::assertGreaterThanOrEqual(0.95, $agree / $lines);
         self::assertGreaterThanOrEqual(0.95, $whole / $all);
     }
@@ -79,7 +120,10 @@ final class WorkedTest extends TestCase
     private static function level(float $share): string
     {
         return match (true) {
-            $share >= 0.9 - 1e-9 => 'full', $share >= 0.6 - 1e-9 => 'most', $share >= 0.2 - 1e-9 => 'some', default => 'none',
+            $share >= 0.9 - 1e-9 => 'full',
+            $share >= 0.6 - 1e-9 => 'most',
+            $share >= 0.2 - 1e-9 => 'some',
+            default => 'none',
         };
     }
 
@@ -95,8 +139,22 @@ final class WorkedTest extends TestCase
         self::assertGreaterThanOrEqual(40, count($all));
         self::assertCount(9, array_unique(array_column($all, 'model')));
         $kinds = array_count_values(array_column($all, 'kind'));
-        foreach (['good', 'lucky', 'unsafe', 'wrong meter mode', 'right place at the wrong moment', 'right answer by guess', 'first fault found taken for the only one',
-            'fuse replaced and cause left', 'parts swapped', 'jumper left', 'safety reset again and again', 'all verified and restored'] as $kind) {
+        foreach (
+            [
+                'good',
+                'lucky',
+                'unsafe',
+                'wrong meter mode',
+                'right place at the wrong moment',
+                'right answer by guess',
+                'first fault found taken for the only one',
+                'fuse replaced and cause left',
+                'parts swapped',
+                'jumper left',
+                'safety reset again and again',
+                'all verified and restored',
+            ] as $kind
+        ) {
             self::assertArrayHasKey($kind, $kinds);
         }
     }

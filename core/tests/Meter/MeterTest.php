@@ -55,7 +55,10 @@ final class MeterTest extends TestCase
         self::assertSame('26.7 V AC', Meter::show(Mode::VoltsAc, 26.71, range: 600.0)->text());
         self::assertSame('OL V AC', Meter::show(Mode::VoltsAc, 26.71, range: 6.0)->text());
         self::assertTrue(Meter::agrees(Meter::show(Mode::VoltsAc, 26.71, range: 6.0), 26.0));
-        self::assertFalse(Meter::agrees(Meter::show(Mode::VoltsAc, 26.71, range: 6.0), 0.1), 'over the range says something too');
+        self::assertFalse(
+            Meter::agrees(Meter::show(Mode::VoltsAc, 26.71, range: 6.0), 0.1),
+            'over the range says something too',
+        );
         self::assertSame('OL Ω', Meter::show(Mode::Ohms, 4700.0, range: 600.0)->text());
         self::assertTrue(Meter::agrees(Meter::show(Mode::Ohms, 4700.0, range: 600.0), 4700.0));
         self::assertFalse(Meter::agrees(Meter::show(Mode::Ohms, 4700.0, range: 600.0), 58.0));
@@ -85,8 +88,14 @@ final class MeterTest extends TestCase
         foreach ([...Mode::cases(), new ClampMeter(), ...Bag::atTaps()] as $mode) {
             foreach ([0.0, 0.8, 26.3, 57.0] as $exact) {
                 for ($seed = 0; $seed < 60; $seed++) {
-                    self::assertTrue(Meter::agrees(Meter::show($mode, $exact, $seed), $exact), "{$mode->key()} $exact with seed $seed");
-                    self::assertTrue(Meter::agrees(Meter::show($mode, $exact, $seed, low: true), $exact), "{$mode->key()} $exact, battery low, seed $seed");
+                    self::assertTrue(
+                        Meter::agrees(Meter::show($mode, $exact, $seed), $exact),
+                        "{$mode->key()} $exact with seed $seed",
+                    );
+                    self::assertTrue(
+                        Meter::agrees(Meter::show($mode, $exact, $seed, low: true), $exact),
+                        "{$mode->key()} $exact, battery low, seed $seed",
+                    );
                 }
             }
         }
@@ -96,7 +105,10 @@ final class MeterTest extends TestCase
     {
         foreach ([0.0, 0.004, 2.7, 26.3, 119.7] as $exact) {
             for ($seed = 0; $seed < 300; $seed++) {
-                self::assertTrue(Meter::agrees(Meter::show(Mode::VoltsAc, $exact, $seed), $exact), "$exact with seed $seed");
+                self::assertTrue(
+                    Meter::agrees(Meter::show(Mode::VoltsAc, $exact, $seed), $exact),
+                    "$exact with seed $seed",
+                );
             }
         }
         self::assertFalse(Meter::agrees(Meter::show(Mode::VoltsAc, 26.7), 24.0));

@@ -24,8 +24,17 @@ final class NamesTest extends TestCase
         foreach (['healthy', 'limit:stuck-open', 'w38:open', 'rod:dirty'] as $fault) {
             $acts = [['at_s' => 1, 'act' => 'door', 'to' => 'open'], ['at_s' => 2, 'act' => 'hold', 'to' => 'held']];
             for ($i = 0; $i < 40; $i++) {
-                $acts[] = ['at_s' => 3 + 4 * $i, 'act' => 'dial', 'mode' => ['vac', 'vdc', 'vlz', 'ohm', 'uf', 'ua'][mt_rand(0, 5)]];
-                $acts[] = ['at_s' => 4 + 4 * $i, 'act' => 'leads', 'red' => $places[mt_rand(0, count($places) - 1)], 'black' => $places[mt_rand(0, count($places) - 1)]];
+                $acts[] = [
+                    'at_s' => 3 + 4 * $i,
+                    'act' => 'dial',
+                    'mode' => ['vac', 'vdc', 'vlz', 'ohm', 'uf', 'ua'][mt_rand(0, 5)],
+                ];
+                $acts[] = [
+                    'at_s' => 4 + 4 * $i,
+                    'act' => 'leads',
+                    'red' => $places[mt_rand(0, count($places) - 1)],
+                    'black' => $places[mt_rand(0, count($places) - 1)],
+                ];
             }
             $ours = self::readings(Fixtures::furnace(), $fault, $acts);
             foreach ($acts as $i => $act) {
@@ -38,10 +47,13 @@ final class NamesTest extends TestCase
             $again = self::readings($plan, $as($fault), $acts);
             foreach ($ours as $i => $one) {
                 $other = $again[$i];
-                $where = json_encode(array_slice($acts, max(0, $i - 1), 2)).", $fault: {$one?->text()} and {$other?->text()}";
+                $where =
+                    json_encode(array_slice($acts, max(0, $i - 1), 2)).
+                    ", $fault: {$one?->text()} and {$other?->text()}";
                 self::assertSame([$one?->mode, $one?->live], [$other?->mode, $other?->live], $where);
                 if ($one !== null && is_finite($one->value)) {
-                    self::assertEqualsWithDelta($one->value, $other?->value, 1.01 * $one->step, $where); // rounding may fall either way
+                    // rounding may fall either way
+                    self::assertEqualsWithDelta($one->value, $other?->value, 1.01 * $one->step, $where);
                 } else {
                     self::assertSame($one?->text(), $other?->text(), $where);
                 }

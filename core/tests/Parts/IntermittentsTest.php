@@ -18,7 +18,10 @@ final class IntermittentsTest extends TestCase
         self::assertFalse($closed[0][1]);
         self::assertGreaterThan(60, $closed[0][0], 'not before the blower runs');
         self::assertEqualsWithDelta(30, $closed[1][0] - $closed[0][0], 1.5, 'for as long as the flaw lasts');
-        self::assertSame([], $this->changes(TestRig::of('furnace-80')->set('thermostat.set', 80), 'door-switch.contact', 600));
+        self::assertSame(
+            [],
+            $this->changes(TestRig::of('furnace-80')->set('thermostat.set', 80), 'door-switch.contact', 600),
+        );
     }
 
     public function test_a_relay_lets_go_after_some_minutes_and_makes_again_when_it_has_rested(): void
@@ -47,7 +50,10 @@ final class IntermittentsTest extends TestCase
         self::assertTrue($starts(), 'and is well again, for two starts more');
     }
 
-    /** @return list<array{float, bool}> seconds at each change of a contact, to half a second, and whether it is closed from then on */
+    /**
+     * @return list<array{float, bool}> seconds at each change of a contact, to half a second,
+     *     and whether it is closed from then on
+     */
     private function changes(TestRig $stand, string $contact, float $until): array
     {
         $found = [];

@@ -41,14 +41,27 @@ final class PrimitivesTest extends TestCase
         foreach (['open' => false, 'closed' => true] as $stuck => $closed) {
             $contact = new Contact(['follows' => 'lever', 'when' => 'on', 'stuck' => $stuck], $this->fittings());
             foreach (['on', 'off'] as $at) {
-                self::assertSame($closed, $contact->react($contact->initial(), $this->at(9, ['lever' => ['at' => $at]]))['closed']);
+                self::assertSame(
+                    $closed,
+                    $contact->react($contact->initial(), $this->at(9, ['lever' => ['at' => $at]]))['closed'],
+                );
             }
         }
     }
 
     public function test_a_coil_pulls_in_and_drops_out_at_different_volts_each_after_its_time(): void
     {
-        $coil = new Coil(['ohm' => 26, 'reactance_ohm' => 52, 'pull_in_v' => 17, 'drop_out_v' => 8, 'pull_in_ms' => 40, 'drop_out_ms' => 30], $this->fittings());
+        $coil = new Coil(
+            [
+                'ohm' => 26,
+                'reactance_ohm' => 52,
+                'pull_in_v' => 17,
+                'drop_out_v' => 8,
+                'pull_in_ms' => 40,
+                'drop_out_ms' => 30,
+            ],
+            $this->fittings(),
+        );
         $slot = $coil->react($coil->initial(), $this->at(0, [], 16.9));
         self::assertNull($slot['due'], 'too little to pull in');
         $slot = $coil->react($slot, $this->at(0, [], 24));
@@ -73,7 +86,10 @@ final class PrimitivesTest extends TestCase
         $cool = fn (float $f) => $this->at(0, ['heat' => ['course' => Response::still(0, $f)]]);
         self::assertFalse($limit->react($slot, $cool(166.0))['made']);
         self::assertTrue($limit->react($slot, $cool(165.0))['made']);
-        $rollout = new Sensor(['of' => 'heat', 'opens_at' => 300, 'closes_at' => 260, 'manual_reset' => true], $this->fittings());
+        $rollout = new Sensor(
+            ['of' => 'heat', 'opens_at' => 300, 'closes_at' => 260, 'manual_reset' => true],
+            $this->fittings(),
+        );
         $slot = $rollout->react($rollout->initial(), $cool(301.0));
         self::assertSame('tripped', $rollout->shows($slot));
         self::assertFalse($rollout->react($slot, $cool(70.0))['made'], 'cold, and still not reset');
@@ -115,7 +131,10 @@ final class PrimitivesTest extends TestCase
             $slot = $fuse->react($slot, $this->at($t + 60, [], 0.0));
         }
         $slot = $fuse->react($slot, $this->at($t, [], 12 * 0.02));
-        self::assertFalse($fuse->react($slot, $this->at($t + 60, [], 12 * 0.02))['whole'], '60 ms at a time, never enough by itself');
+        self::assertFalse(
+            $fuse->react($slot, $this->at($t + 60, [], 12 * 0.02))['whole'],
+            '60 ms at a time, never enough by itself',
+        );
     }
 
     public function test_a_breaker_is_switched_by_hand_and_made_again_by_hand(): void
@@ -130,7 +149,18 @@ final class PrimitivesTest extends TestCase
 
     public function test_an_igniter_glows_after_seconds_on_full_volts_and_never_on_half(): void
     {
-        $igniter = new Heater(['cold_ohm' => 58, 'hot_ohm' => 30, 'rise_f' => 2500, 'rated_v' => 120, 'tau_s' => 5, 'room_f' => 68, 'glows_at_f' => 1800], $this->fittings());
+        $igniter = new Heater(
+            [
+                'cold_ohm' => 58,
+                'hot_ohm' => 30,
+                'rise_f' => 2500,
+                'rated_v' => 120,
+                'tau_s' => 5,
+                'room_f' => 68,
+                'glows_at_f' => 1800,
+            ],
+            $this->fittings(),
+        );
         foreach ([[120.0, 'bright'], [60.0, '']] as [$volts, $shows]) {
             $slot = $igniter->initial();
             for ($t = 0; $t <= 30_000; $t += 250) {
@@ -145,7 +175,18 @@ final class PrimitivesTest extends TestCase
 
     public function test_a_seized_motor_hums_trips_and_tries_again(): void
     {
-        $motor = new Motor(['run' => [70, 60], 'locked' => [38, 32], 'run_v' => 80, 'tau_s' => 1.2, 'overload_s' => 90, 'overload_cools_s' => 400, 'seized' => true], $this->fittings());
+        $motor = new Motor(
+            [
+                'run' => [70, 60],
+                'locked' => [38, 32],
+                'run_v' => 80,
+                'tau_s' => 1.2,
+                'overload_s' => 90,
+                'overload_cools_s' => 400,
+                'seized' => true,
+            ],
+            $this->fittings(),
+        );
         $slot = $motor->react($motor->initial(), $this->at(0, [], 120));
         self::assertSame('hums', $motor->shows($slot));
         self::assertSame(90_000, $motor->next($slot, $this->at(0)));
@@ -158,7 +199,17 @@ final class PrimitivesTest extends TestCase
 
     public function test_a_shaded_pole_motor_runs_on_enough_volts_alone(): void
     {
-        $motor = new Motor(['run' => [70, 60], 'locked' => [38, 32], 'run_v' => 80, 'tau_s' => 1.2, 'overload_s' => 90, 'overload_cools_s' => 400], $this->fittings());
+        $motor = new Motor(
+            [
+                'run' => [70, 60],
+                'locked' => [38, 32],
+                'run_v' => 80,
+                'tau_s' => 1.2,
+                'overload_s' => 90,
+                'overload_cools_s' => 400,
+            ],
+            $this->fittings(),
+        );
         self::assertSame('runs', $motor->shows($motor->react($motor->initial(), $this->at(0, [], 120))));
         self::assertSame('hums', $motor->shows($motor->react($motor->initial(), $this->at(0, [], 60))));
         self::assertSame('', $motor->shows($motor->react($motor->initial(), $this->at(0, [], 0))));
@@ -175,13 +226,24 @@ final class PrimitivesTest extends TestCase
 
     public function test_a_thermostat_calls_below_its_set_point_and_lives_on_for_a_moment_without_volts(): void
     {
-        $thermostat = new RoomThermostat(['needs_v' => 16, 'room' => 'room', 'mode' => 'mode', 'set' => 'set', 'fan' => 'fan'], $this->fittings());
-        $slots = fn (float $room) => ['room' => ['course' => Response::still(0, $room)], 'mode' => ['at' => 'heat'], 'set' => ['at' => 70], 'fan' => ['at' => 'auto']];
+        $thermostat = new RoomThermostat(
+            ['needs_v' => 16, 'room' => 'room', 'mode' => 'mode', 'set' => 'set', 'fan' => 'fan'],
+            $this->fittings(),
+        );
+        $slots = fn (float $room) => [
+            'room' => ['course' => Response::still(0, $room)],
+            'mode' => ['at' => 'heat'],
+            'set' => ['at' => 70],
+            'fan' => ['at' => 'auto'],
+        ];
         $slot = $thermostat->react($thermostat->initial(), $this->at(0, $slots(66), 27));
         self::assertSame('blank', $thermostat->shows($slot));
         $slot = $thermostat->react($slot, $this->at(2000, $slots(66), 27));
         self::assertSame('heat on', $thermostat->shows($slot));
-        self::assertTrue($thermostat->react($slot, $this->at(3000, $slots(70.4), 27))['heat'], 'until half a degree above');
+        self::assertTrue(
+            $thermostat->react($slot, $this->at(3000, $slots(70.4), 27))['heat'],
+            'until half a degree above',
+        );
         self::assertFalse($thermostat->react($slot, $this->at(3000, $slots(70.5), 27))['heat']);
         $slot = $thermostat->react($slot, $this->at(4000, $slots(66), 0));
         self::assertTrue($slot['lit']);

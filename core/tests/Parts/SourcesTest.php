@@ -26,7 +26,11 @@ final class SourcesTest extends TestCase
 
     public function test_split_phase_gives_120_to_neutral_and_240_between_legs_and_loses_its_neutral(): void
     {
-        $parts = ['panel' => 'supply-240', 'small' => ['kind' => 'igniter', 'params' => ['element' => ['cold_ohm' => 300, 'hot_ohm' => 300]]], 'large' => ['kind' => 'igniter', 'params' => ['element' => ['cold_ohm' => 30, 'hot_ohm' => 30]]]];
+        $parts = [
+            'panel' => 'supply-240',
+            'small' => ['kind' => 'igniter', 'params' => ['element' => ['cold_ohm' => 300, 'hot_ohm' => 300]]],
+            'large' => ['kind' => 'igniter', 'params' => ['element' => ['cold_ohm' => 30, 'hot_ohm' => 30]]],
+        ];
         $wires = [['panel.L1', 'small.1'], ['panel.N', 'small.2'], ['panel.L2', 'large.1'], ['panel.N', 'large.2']];
         $this->wire($parts, $wires);
         self::assertEqualsWithDelta(242, $this->volts('panel.L1', 'panel.L2'), 0.8);
@@ -39,7 +43,11 @@ final class SourcesTest extends TestCase
 
     public function test_230_volts_at_50_hertz(): void
     {
-        $this->wire(['unit' => 'supply-230'], [], more: ['supply' => ['hertz' => 50, 'volts' => 230, 'region' => 'EU']]);
+        $this->wire(
+            ['unit' => 'supply-230'],
+            [],
+            more: ['supply' => ['hertz' => 50, 'volts' => 230, 'region' => 'EU']],
+        );
         self::assertEqualsWithDelta(236, $this->volts('unit.L', 'unit.N'), 1.0);
         self::assertSame('50.0 Hz', $this->show(Mode::Hertz, 'unit.L', 'unit.N'));
         self::assertSame('0.0 Hz', $this->show(Mode::Hertz, 'unit.N', 'unit.PE'));
@@ -48,7 +56,11 @@ final class SourcesTest extends TestCase
     public function test_a_heated_thermopile_gives_millivolts_and_makes_nonsense_of_ohms(): void
     {
         $this->pile(1150);
-        self::assertSame('OL mV DC', $this->show(Mode::Millivolts, 'pile.plus', 'pile.minus'), '700 mV is above the range');
+        self::assertSame(
+            'OL mV DC',
+            $this->show(Mode::Millivolts, 'pile.plus', 'pile.minus'),
+            '700 mV is above the range',
+        );
         self::assertSame('0.700 V DC', $this->show(Mode::VoltsDc, 'pile.plus', 'pile.minus'));
         self::assertStringStartsWith('-', $this->show(Mode::VoltsDc, 'pile.minus', 'pile.plus'));
         self::assertSame('0.000 V AC', $this->show(Mode::VoltsAc, 'pile.plus', 'pile.minus'));
@@ -82,12 +94,20 @@ final class SourcesTest extends TestCase
         self::assertEqualsWithDelta(121, $this->volts('can.1', 'can.2'), 1.0);
         $this->state = $this->state->withSlots(['w0.body' => ['a' => false]]);
         $this->state = $this->machine->settle($this->state);
-        self::assertEqualsWithDelta(170, abs($this->solution()->dcVolts($this->node('can.1'), $this->node('can.2'))), 6);
+        self::assertEqualsWithDelta(
+            170,
+            abs($this->solution()->dcVolts($this->node('can.1'), $this->node('can.2'))),
+            6,
+        );
         self::assertSame('⚠ LIVE', $this->show(Mode::Microfarads, 'can.1', 'can.2'));
         // a voltmeter of 10 MΩ beside its own 50 MΩ: 8.3 MΩ × 7.5 µF is 62.5 s, so 37 % are left then
         $this->machine->load($this->node('can.1'), $this->node('can.2'), 1e-7);
         $this->state = $this->machine->advance($this->machine->settle($this->state), $this->state->tick + 62_500);
-        self::assertEqualsWithDelta(170 * exp(-1), abs($this->solution()->dcVolts($this->node('can.1'), $this->node('can.2'))), 170 * 0.1);
+        self::assertEqualsWithDelta(
+            170 * exp(-1),
+            abs($this->solution()->dcVolts($this->node('can.1'), $this->node('can.2'))),
+            170 * 0.1,
+        );
         // 3 kΩ are enough to let it go at once, for a person
         $this->machine->load($this->node('can.1'), $this->node('can.2'), 1 / 3000);
         $this->state = $this->machine->settle($this->state);
@@ -124,11 +144,17 @@ final class SourcesTest extends TestCase
     public function test_a_transformer_that_is_shorted_outside_opens_its_protector_and_comes_back_cool(): void
     {
         $this->wire(
-            ['panel' => 'supply', 'trafo' => 'transformer-120-24', 'short' => ['kind' => 'igniter', 'params' => ['element' => ['cold_ohm' => 0.4, 'hot_ohm' => 0.4]]]],
+            [
+                'panel' => 'supply',
+                'trafo' => 'transformer-120-24',
+                'short' => ['kind' => 'igniter', 'params' => ['element' => ['cold_ohm' => 0.4, 'hot_ohm' => 0.4]]],
+            ],
             [['panel.L', 'trafo.H1'], ['panel.N', 'trafo.H2'], ['trafo.X1', 'short.1'], ['trafo.X2', 'short.2']],
         );
         $opened = null;
-        $this->state = $this->machine->advance($this->state, 3_600_000, function (MachineState $s) use (&$opened): bool {
+        $this->state = $this->machine->advance($this->state, 3_600_000, function (MachineState $s) use (
+            &$opened,
+        ): bool {
             $opened = $s->slots['trafo.limit']['closed'] ? null : $s->tick;
 
             return $opened !== null;
@@ -137,13 +163,21 @@ final class SourcesTest extends TestCase
         // by hand: ten times its rated amps, so towards the 900 °F beyond which nothing goes: 420 s × ln(810 / 600)
         self::assertEqualsWithDelta(126_000, $opened, 1000);
         self::assertSame(0.0, round($this->volts('trafo.X1', 'trafo.X2'), 3));
-        $this->state = $this->machine->advance($this->state, $opened + 600_000, fn (MachineState $s) => $s->slots['trafo.limit']['closed']);
+        $this->state = $this->machine->advance(
+            $this->state,
+            $opened + 600_000,
+            fn (MachineState $s) => $s->slots['trafo.limit']['closed'],
+        );
         self::assertTrue($this->state->slots['trafo.limit']['closed'], 'it cools and closes');
     }
 
     public function test_a_protector_at_its_rated_amps_never_opens_and_as_a_link_never_closes(): void
     {
-        $rated = ['panel' => 'supply', 'trafo' => 'transformer-120-24', 'load' => ['kind' => 'igniter', 'params' => ['element' => ['cold_ohm' => 18, 'hot_ohm' => 18]]]];
+        $rated = [
+            'panel' => 'supply',
+            'trafo' => 'transformer-120-24',
+            'load' => ['kind' => 'igniter', 'params' => ['element' => ['cold_ohm' => 18, 'hot_ohm' => 18]]],
+        ];
         $wires = [['panel.L', 'trafo.H1'], ['panel.N', 'trafo.H2'], ['trafo.X1', 'load.1'], ['trafo.X2', 'load.2']];
         $this->wire($rated, $wires);
         $this->state = $this->machine->advance($this->state, 36_000_000);
@@ -172,11 +206,20 @@ final class SourcesTest extends TestCase
      * @param array{string, string} $poles
      * @param array<string, mixed> $set
      */
-    private function pile(float $tip, string $kind = 'thermopile', array $poles = ['plus', 'minus'], array $set = []): void
-    {
-        $this->wire(['pile' => ['kind' => $kind, 'links' => ['tip' => 'pilot']], 'screw' => 'chassis'], [["pile.$poles[1]", 'screw.screw']], $set, [
-            'pilot' => ['type' => 'still', 'value' => $tip],
-        ]);
+    private function pile(
+        float $tip,
+        string $kind = 'thermopile',
+        array $poles = ['plus', 'minus'],
+        array $set = [],
+    ): void {
+        $this->wire(
+            ['pile' => ['kind' => $kind, 'links' => ['tip' => 'pilot']], 'screw' => 'chassis'],
+            [["pile.$poles[1]", 'screw.screw']],
+            $set,
+            [
+                'pilot' => ['type' => 'still', 'value' => $tip],
+            ],
+        );
     }
 
     private function copper(): float
@@ -201,6 +244,9 @@ final class SourcesTest extends TestCase
 
     private function show(Mode $mode, string $red, string $black): string
     {
-        return Meter::show($mode, Meter::exact($mode, $this->solution(), $this->node($red), $this->node($black)))->text();
+        return Meter::show(
+            $mode,
+            Meter::exact($mode, $this->solution(), $this->node($red), $this->node($black)),
+        )->text();
     }
 }

@@ -45,7 +45,10 @@ final class FurnaceTest extends TestCase
         $checked = 0;
         $machine->advance($state, 300_000, function (MachineState $s) use ($machine, &$checked): bool {
             $places = $machine->plan->places;
-            if ($machine->solution($s)->acVolts($places['valve.MV'], $places['valve.MVC']) > 17 && $s->slots['board.control']['state'] === 'trial') {
+            if (
+                $machine->solution($s)->acVolts($places['valve.MV'], $places['valve.MVC']) > 17 &&
+                $s->slots['board.control']['state'] === 'trial'
+            ) {
                 self::assertTrue($s->slots['pressure.contact']['closed']);
                 self::assertGreaterThan(1800, $s->value('igniter.element'));
                 $checked++;
@@ -184,7 +187,12 @@ final class FurnaceTest extends TestCase
         return function (MachineState $s) use ($machine): bool {
             $p = $machine->plan->places;
             $solution = $machine->solution($s);
-            $this->log[] = [$s->tick / 1000, $s->slots['board.control']['state'], $solution->acVolts($p['board.R'], $p['board.C']), $solution->acVolts($p['valve.MV'], $p['valve.MVC'])];
+            $this->log[] = [
+                $s->tick / 1000,
+                $s->slots['board.control']['state'],
+                $solution->acVolts($p['board.R'], $p['board.C']),
+                $solution->acVolts($p['valve.MV'], $p['valve.MVC']),
+            ];
 
             return false;
         };

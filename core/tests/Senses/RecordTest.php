@@ -44,34 +44,80 @@ final class RecordTest extends TestCase
 
     public function test_a_customer_says_only_what_was_so(): void
     {
-        $household = ['rooms' => [], 'cycle' => [], 'heat' => ['flame' => ['lit']], 'air' => ['blower.sound' => ['runs', 'slow']], 'smell' => ['flame' => ['gas']], 'hum' => ['blower.sound' => ['hums']]];
-        $say = fn (array $heard, array $found = [], array $more = []) => array_column(Complaint::of(
-            Household::of($more + $household), $heard, [$found + ['name' => '', 'now' => 70.0, 'wants' => 70.0, 'blank' => false, 'calling' => true]], null,
-        ), 'id');
+        $household = [
+            'rooms' => [],
+            'cycle' => [],
+            'heat' => ['flame' => ['lit']],
+            'air' => ['blower.sound' => ['runs', 'slow']],
+            'smell' => ['flame' => ['gas']],
+            'hum' => ['blower.sound' => ['hums']],
+        ];
+        $say = fn (array $heard, array $found = [], array $more = []) => array_column(
+            Complaint::of(
+                Household::of($more + $household),
+                $heard,
+                [$found + ['name' => '', 'now' => 70.0, 'wants' => 70.0, 'blank' => false, 'calling' => true]],
+                null,
+            ),
+            'id',
+        );
         $minute = 60_000;
         self::assertSame(['no-heat', 'no-fan'], $say([]));
         self::assertSame(['blank', 'no-heat', 'no-fan'], $say([], ['blank' => true]));
         self::assertSame(['no-heat', 'cold-air'], $say(['blower.sound' => [[0, 5 * $minute, 'runs']]]));
-        self::assertSame(['works'], $say(['flame' => [[0, 20 * $minute, 'lit']], 'blower.sound' => [[0, 21 * $minute, 'runs']]]));
-        self::assertSame(['quit'], $say(['flame' => [[0, 20 * $minute, 'lit'], [20 * $minute, 21 * $minute, '']], 'blower.sound' => [[0, 21 * $minute, 'runs']]]));
+        self::assertSame(
+            ['works'],
+            $say(['flame' => [[0, 20 * $minute, 'lit']], 'blower.sound' => [[0, 21 * $minute, 'runs']]]),
+        );
+        self::assertSame(
+            ['quit'],
+            $say([
+                'flame' => [[0, 20 * $minute, 'lit'], [20 * $minute, 21 * $minute, '']],
+                'blower.sound' => [[0, 21 * $minute, 'runs']],
+            ]),
+        );
         $short = [];
         for ($i = 0; $i < 4; $i++) {
             $short[] = [10 * $i * $minute, (10 * $i + 4) * $minute, 'lit'];
         }
         self::assertSame(['short'], $say(['flame' => $short, 'blower.sound' => [[0, 20 * $minute, 'runs']]]));
-        self::assertContains('too-warm', $say(['flame' => [[0, 20 * $minute, 'lit']], 'blower.sound' => [[0, 1, 'runs']]], ['now' => 74.0]));
+        self::assertContains(
+            'too-warm',
+            $say(['flame' => [[0, 20 * $minute, 'lit']], 'blower.sound' => [[0, 1, 'runs']]], ['now' => 74.0]),
+        );
     }
 
     public function test_rooms_are_told_apart_and_hot_water_is_missed(): void
     {
-        $room = fn (string $name, float $now) => ['name' => $name, 'now' => $now, 'wants' => 70.0, 'blank' => false, 'calling' => false];
-        $say = fn (array $rooms, ?array $water = null) => array_column(Complaint::of(
-            Household::of(['rooms' => [], 'heat' => ['flame' => ['lit']], 'cycle' => [], 'comes_and_goes' => true]), ['flame' => [[0, 600_000, 'lit']]], $rooms, $water,
-        ), 'text');
+        $room = fn (string $name, float $now) => [
+            'name' => $name,
+            'now' => $now,
+            'wants' => 70.0,
+            'blank' => false,
+            'calling' => false,
+        ];
+        $say = fn (array $rooms, ?array $water = null) => array_column(
+            Complaint::of(
+                Household::of(['rooms' => [], 'heat' => ['flame' => ['lit']], 'cycle' => [], 'comes_and_goes' => true]),
+                ['flame' => [[0, 600_000, 'lit']]],
+                $rooms,
+                $water,
+            ),
+            'text',
+        );
         self::assertSame(['It stays cold in the attic.'], $say([$room('in the hall', 70), $room('in the attic', 61)]));
-        self::assertSame(['It gets too warm in the hall.'], $say([$room('in the hall', 76), $room('in the attic', 70)]));
-        self::assertSame(['It heated for a while, but it does not get warm.'], $say([$room('in the hall', 60), $room('in the attic', 61)]));
-        self::assertSame(['It seems to work just now.', 'There is no hot water.'], $say([$room('', 70)], ['now' => 30.0, 'wants' => 58.0]));
+        self::assertSame(
+            ['It gets too warm in the hall.'],
+            $say([$room('in the hall', 76), $room('in the attic', 70)]),
+        );
+        self::assertSame(
+            ['It heated for a while, but it does not get warm.'],
+            $say([$room('in the hall', 60), $room('in the attic', 61)]),
+        );
+        self::assertSame(
+            ['It seems to work just now.', 'There is no hot water.'],
+            $say([$room('', 70)], ['now' => 30.0, 'wants' => 58.0]),
+        );
     }
 
     /**

@@ -48,7 +48,18 @@ final class ControlTest extends TestCase
 
             return false;
         };
-        foreach (['healthy', 'limit:stuck-open', 'rollout-l:stuck-open', 'pressure:stuck-closed', 'hose:off', 'cock:shut', 'rod:dirty', 'filter:blocked@half'] as $fault) {
+        foreach (
+            [
+                'healthy',
+                'limit:stuck-open',
+                'rollout-l:stuck-open',
+                'pressure:stuck-closed',
+                'hose:off',
+                'cock:shut',
+                'rod:dirty',
+                'filter:blocked@half',
+            ] as $fault
+        ) {
             $m = new Machine($plan, Fixtures::universe()->get($fault)->set, $memory);
             $m->advance($m->settle($m->initial()), 1_500_000, $note);
         }

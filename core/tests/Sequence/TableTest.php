@@ -25,13 +25,38 @@ final class TableTest extends TestCase
             'fuel' => ['outputs' => ['valve'], 'proofs' => ['air'], 'flame' => 'flame'],
             'times' => ['trial_s' => 5, 'lockout_s' => 3600],
             'states' => [
-                'idle' => ['title' => 'Waits', 'outputs' => [], 'lamp' => 'off', 'guards' => [['if' => ['call' => true], 'go' => 'trial']]],
-                'trial' => ['title' => 'Trial', 'outputs' => ['valve'], 'lamp' => 'off', 'guards' => [
-                    ['if' => ['air' => false], 'go' => 'idle'], ['if' => ['flame' => true], 'go' => 'run'],
-                    ['count' => ['tries' => 2], 'after' => 'trial_s', 'go' => 'locked'], ['after' => 'trial_s', 'do' => ['tries' => '+1'], 'go' => 'idle'],
-                ]],
-                'run' => ['title' => 'Burns', 'outputs' => ['valve'], 'lamp' => 'on', 'guards' => [['if' => ['air' => false], 'go' => 'idle'], ['if' => ['flame' => false], 'go' => 'idle']]],
-                'locked' => ['title' => 'Locked', 'outputs' => [], 'lamp' => 'on', 'guards' => [['after' => 'lockout_s', 'go' => 'idle']]],
+                'idle' => [
+                    'title' => 'Waits',
+                    'outputs' => [],
+                    'lamp' => 'off',
+                    'guards' => [['if' => ['call' => true], 'go' => 'trial']],
+                ],
+                'trial' => [
+                    'title' => 'Trial',
+                    'outputs' => ['valve'],
+                    'lamp' => 'off',
+                    'guards' => [
+                        ['if' => ['air' => false], 'go' => 'idle'],
+                        ['if' => ['flame' => true], 'go' => 'run'],
+                        ['count' => ['tries' => 2], 'after' => 'trial_s', 'go' => 'locked'],
+                        ['after' => 'trial_s', 'do' => ['tries' => '+1'], 'go' => 'idle'],
+                    ],
+                ],
+                'run' => [
+                    'title' => 'Burns',
+                    'outputs' => ['valve'],
+                    'lamp' => 'on',
+                    'guards' => [
+                        ['if' => ['air' => false], 'go' => 'idle'],
+                        ['if' => ['flame' => false], 'go' => 'idle'],
+                    ],
+                ],
+                'locked' => [
+                    'title' => 'Locked',
+                    'outputs' => [],
+                    'lamp' => 'on',
+                    'guards' => [['after' => 'lockout_s', 'go' => 'idle']],
+                ],
             ],
         ];
     }
@@ -40,7 +65,11 @@ final class TableTest extends TestCase
     public static function unrunnable(): iterable
     {
         yield 'no such state' => [['states.idle.guards.0.go' => 'nowhere'], '/states/idle/guards/0/go', '"nowhere"'];
-        yield 'no such input' => [['states.idle.guards.0.if' => ['cal' => true]], '/states/idle/guards/0/if/cal', 'no input called "cal"'];
+        yield 'no such input' => [
+            ['states.idle.guards.0.if' => ['cal' => true]],
+            '/states/idle/guards/0/if/cal',
+            'no input called "cal"',
+        ];
         yield 'no such time' => [['states.locked.guards.0.after' => 'long_s'], '/states/locked/guards/0', '"long_s"'];
         yield 'no start' => [['start' => 'begin'], '/start', 'one of the states'];
         yield 'time below zero' => [['times.trial_s' => -1], '/times/trial_s', 'zero or more'];
@@ -48,14 +77,21 @@ final class TableTest extends TestCase
         yield 'no outputs' => [['states.run.outputs' => null], '/states/run/outputs', 'missing'];
         yield 'unknown key' => [['states.idle.guards.0.when' => 1], '/states/idle/guards/0/when', 'Not known'];
         yield 'always' => [['states.idle.guards.0.if' => null], '/states/idle/guards/0', 'Holds always'];
-        yield 'neither on nor off' => [['states.idle.guards.0.if.call' => 'yes'], '/states/idle/guards/0/if/call', 'true or false'];
+        yield 'neither on nor off' => [
+            ['states.idle.guards.0.if.call' => 'yes'],
+            '/states/idle/guards/0/if/call',
+            'true or false',
+        ];
         yield 'no such supply' => [['supply' => 'mains'], '/supply', '"mains"'];
     }
 
     /** @param array<string, mixed> $lines */
     #[DataProvider('unrunnable')]
-    public function test_a_table_that_cannot_be_run_says_where_and_why(array $lines, string $pointer, string $words): void
-    {
+    public function test_a_table_that_cannot_be_run_says_where_and_why(
+        array $lines,
+        string $pointer,
+        string $words,
+    ): void {
         try {
             (new Table(Table::with(self::sound(), $lines)))->check(['power', 'call', 'air', 'flame']);
             self::fail('it was taken');
@@ -70,11 +106,35 @@ final class TableTest extends TestCase
     {
         yield 'unreachable' => [['states.trial.guards.2' => null], '/states/locked', 'never reached'];
         yield 'no way out' => [['states.locked.guards' => []], '/states/locked', 'no way out'];
-        yield 'forestalled' => [['states.trial.guards.3' => ['if' => ['air' => false, 'call' => true], 'go' => 'idle']], '/states/trial/guards/3', 'never hold'];
-        yield 'counts nothing' => [['states.trial.guards.3.do' => null], '/states/trial/guards/2/count/tries', 'nothing counts'];
-        yield 'fuel without proof' => [['states.run.guards.0' => null], '/states/run', 'does not stop when "air" is gone'];
-        yield 'fuel without end' => [['states.trial.guards.2' => null, 'states.trial.guards.2.after' => null, 'states.trial.guards.2.if' => ['call' => false]], '/states/trial', 'without flame and without end'];
-        yield 'fuel to fuel' => [['states.trial.guards.0.go' => 'run'], '/states/trial', 'does not stop when "air" is gone'];
+        yield 'forestalled' => [
+            ['states.trial.guards.3' => ['if' => ['air' => false, 'call' => true], 'go' => 'idle']],
+            '/states/trial/guards/3',
+            'never hold',
+        ];
+        yield 'counts nothing' => [
+            ['states.trial.guards.3.do' => null],
+            '/states/trial/guards/2/count/tries',
+            'nothing counts',
+        ];
+        yield 'fuel without proof' => [
+            ['states.run.guards.0' => null],
+            '/states/run',
+            'does not stop when "air" is gone',
+        ];
+        yield 'fuel without end' => [
+            [
+                'states.trial.guards.2' => null,
+                'states.trial.guards.2.after' => null,
+                'states.trial.guards.2.if' => ['call' => false],
+            ],
+            '/states/trial',
+            'without flame and without end',
+        ];
+        yield 'fuel to fuel' => [
+            ['states.trial.guards.0.go' => 'run'],
+            '/states/trial',
+            'does not stop when "air" is gone',
+        ];
         yield 'unusual time' => [['times.trial_s' => 400], '/times/trial_s', 'out of the usual'];
     }
 
@@ -84,7 +144,10 @@ final class TableTest extends TestCase
     {
         $table = new Table(Table::with(self::sound(), $lines));
         $table->check(['power', 'call', 'air', 'flame']);
-        $found = array_filter($table->remarks(), fn (array $r) => $r['pointer'] === $pointer && str_contains($r['text'], $words));
+        $found = array_filter(
+            $table->remarks(),
+            fn (array $r) => $r['pointer'] === $pointer && str_contains($r['text'], $words),
+        );
         self::assertNotSame([], $found, (string) json_encode($table->remarks()));
     }
 
@@ -123,7 +186,9 @@ final class TableTest extends TestCase
         $met = [];
         $note = function (string $control, TestRig $s) use (&$met): callable {
             return function (float $seconds) use ($control, $s, &$met): void {
-                $s->state = $s->machine->advance($s->state, $s->state->tick + (int) (1000 * $seconds), function (MachineState $state) use ($control, &$met): bool {
+                $s->state = $s->machine->advance($s->state, $s->state->tick + (int) (1000 * $seconds), function (
+                    MachineState $state,
+                ) use ($control, &$met): bool {
                     $met[explode('/', $control)[0]][$state->slots[explode('/', $control)[1]]['state']] = true;
 
                     return false;

@@ -45,7 +45,11 @@ final class CompoundsTest extends TestCase
     public function test_one_of_faults_that_are_not_there_is_refused_with_its_place(array $faults): void
     {
         try {
-            FaultSet::of(new Model(['compounds' => [['faults' => $faults, 'weight' => 1]]] + Fixtures::furnace()->model->document));
+            FaultSet::of(
+                new Model(
+                    ['compounds' => [['faults' => $faults, 'weight' => 1]]] + Fixtures::furnace()->model->document,
+                ),
+            );
             self::fail('Taken.');
         } catch (DocumentError $e) {
             self::assertSame('/compounds/0/faults', $e->pointer);

@@ -54,18 +54,30 @@ final class OracleTest extends TestCase
                 $entries[] = ['at_s' => 1 + 5 * $i, 'act' => 'leads', 'red' => $place, 'black' => 'panel.N'];
             }
             $memory = new Memory();
-            $seen = Attempt::run($plan, $faultSet->get($truth === '' ? 'healthy' : $truth), Fixtures::log($entries, $seed * 100 + $run), 'cold', $memory)->observations;
+            $seen = Attempt::run(
+                $plan,
+                $faultSet->get($truth === '' ? 'healthy' : $truth),
+                Fixtures::log($entries, $seed * 100 + $run),
+                'cold',
+                $memory,
+            )->observations;
             $tracker = new Tracker($plan, $faultSet, 'cold', $memory);
             $steps = $tracker->follow($seen);
             foreach ($steps as $k => $step) {
                 $left = [];
                 foreach ($opens as $fault => $fed) {
-                    $agrees = array_filter(array_slice($taken, 0, $k), fn (string $p) => $fed[$p] !== $opens[$truth][$p]) === [];
+                    $agrees =
+                        array_filter(array_slice($taken, 0, $k), fn (string $p) => $fed[$p] !== $opens[$truth][$p]) ===
+                        [];
                     if ($agrees) {
                         $left[] = $fault === '' ? 'healthy' : $fault;
                     }
                 }
-                self::assertEqualsCanonicalizing($left, array_map(strval(...), array_keys($step->weights)), "after $k readings of $truth");
+                self::assertEqualsCanonicalizing(
+                    $left,
+                    array_map(strval(...), array_keys($step->weights)),
+                    "after $k readings of $truth",
+                );
             }
             // the worth of each reading to neutral: how the weight is parted into fed and dead
             $weights = end($steps)->weights;
@@ -91,7 +103,8 @@ final class OracleTest extends TestCase
             foreach (array_slice($ids, $i + 1) as $b) {
                 [$p, $q] = [$a === '' ? 'healthy' : $a, $b === '' ? 'healthy' : $b];
                 $sameFed = $opens[$a] === $opens[$b];
-                $handle = str_contains($p.$q, 'switched-off') || str_contains($p.$q, 'loose'); // seen on the handle, or cured by a tap
+                // seen on the handle, or cured by a tap
+                $handle = str_contains($p.$q, 'switched-off') || str_contains($p.$q, 'loose');
                 if (! $sameFed) {
                     self::assertTrue($classes->apart($p, $q), "$p and $q");
                 } elseif (! $handle) {
@@ -117,16 +130,31 @@ final class OracleTest extends TestCase
             $entries = [['at_s' => 1, 'act' => 'door', 'to' => 'open'], ['at_s' => 1, 'act' => 'hold', 'to' => 'held']];
             for ($t = 2, $i = 0; $i < 5; $i++) {
                 $t += mt_rand(1, 40);
-                $entries[] = ['at_s' => $t] + match (mt_rand(0, 6)) {
-                    0 => ['act' => 'look', 'part' => $parts[mt_rand(0, count($parts) - 1)]],
-                    1 => ['act' => 'dial', 'mode' => ['vac', 'vdc', 'vlz', 'ohm', 'mvdc'][mt_rand(0, 4)]],
-                    default => ['act' => 'leads', 'red' => $places[mt_rand(0, count($places) - 1)], 'black' => $places[mt_rand(0, count($places) - 1)]],
-                };
+                $entries[] =
+                    ['at_s' => $t] +
+                    match (mt_rand(0, 6)) {
+                        0 => ['act' => 'look', 'part' => $parts[mt_rand(0, count($parts) - 1)]],
+                        1 => ['act' => 'dial', 'mode' => ['vac', 'vdc', 'vlz', 'ohm', 'mvdc'][mt_rand(0, 4)]],
+                        default => [
+                            'act' => 'leads',
+                            'red' => $places[mt_rand(0, count($places) - 1)],
+                            'black' => $places[mt_rand(0, count($places) - 1)],
+                        ],
+                    };
             }
             $visit = $visits[$n % count($visits)];
-            $seen = $this->pushed(Attempt::run($plan, $faultSet->get($fault), Fixtures::log($entries, 7000 + $n), $visit, $memory)->observations);
+            $seen = $this->pushed(
+                Attempt::run($plan, $faultSet->get($fault), Fixtures::log($entries, 7000 + $n), $visit, $memory)
+                    ->observations,
+            );
             foreach ((new Tracker($plan, $faultSet->only([$fault]), $visit, $memory))->follow($seen) as $i => $step) {
-                self::assertTrue($step->has($fault), "$name: $fault was struck out by entry ".($i - 1)." of attempt $n: ".json_encode($seen->toArray()['entries'][$i - 1] ?? null));
+                self::assertTrue(
+                    $step->has($fault),
+                    "$name: $fault was struck out by entry ".
+                        ($i - 1).
+                        " of attempt $n: ".
+                        json_encode($seen->toArray()['entries'][$i - 1] ?? null),
+                );
             }
         }
     }
@@ -134,7 +162,18 @@ final class OracleTest extends TestCase
     /** @return iterable<string, array{string}> eight models of 125 attempts: a thousand */
     public static function archetypes(): iterable
     {
-        foreach (['furnace-80', 'furnace-standing-pilot', 'package-direct-spark', 'boiler-hydronic', 'zones-hydronic', 'mid-position-230', 'oil-furnace', 'boiler-simple-230'] as $name) {
+        foreach (
+            [
+                'furnace-80',
+                'furnace-standing-pilot',
+                'package-direct-spark',
+                'boiler-hydronic',
+                'zones-hydronic',
+                'mid-position-230',
+                'oil-furnace',
+                'boiler-simple-230',
+            ] as $name
+        ) {
             yield $name => [$name];
         }
     }
@@ -147,16 +186,47 @@ final class OracleTest extends TestCase
                 return $r;
             }
             $s = $r->mode->specification();
-            $off = (mt_rand(0, 1) * 2 - 1) * $share * ($s->share * abs($r->value) + ($r->value == 0.0 ? 0 : $s->counts * $r->step));
+            $off =
+                (mt_rand(0, 1) * 2 - 1) *
+                $share *
+                ($s->share * abs($r->value) + ($r->value == 0.0 ? 0 : $s->counts * $r->step));
             $value = round(($from + $off) / $r->step) * $r->step;
 
-            return new Reading($r->mode, $r->mode->isSigned() ? $value : max(0.0, $value), $r->step, false, $r->unsteady, $r->low);
+            return new Reading(
+                $r->mode,
+                $r->mode->isSigned() ? $value : max(0.0, $value),
+                $r->step,
+                false,
+                $r->unsteady,
+                $r->low,
+            );
         };
-        $entries = array_map(fn (array $e) => [$e[0], $e[1]->reading === null ? $e[1] : new Outcome($e[1]->seen, $push($e[1]->reading, $e[1]->measured->exact ?? $e[1]->reading->value, 0.95), null, $e[1]->refused, $e[1]->dangers)], $seen->entries);
+        $entries = array_map(
+            fn (array $e) => [
+                $e[0],
+                $e[1]->reading === null
+                    ? $e[1]
+                    : new Outcome(
+                        $e[1]->seen,
+                        $push($e[1]->reading, $e[1]->measured->exact ?? $e[1]->reading->value, 0.95),
+                        null,
+                        $e[1]->refused,
+                        $e[1]->dangers,
+                    ),
+            ],
+            $seen->entries,
+        );
         $perceived = $seen->perceived;
         foreach ($perceived as $channel => $stretches) {
             if (str_starts_with($channel, 'meter ')) {
-                $perceived[$channel] = array_map(fn (array $s) => [$s[0], $s[1], $push(Bag::reading($s[2]), (float) ($s[2]['value'] ?? INF), 0.5)->toArray()], $stretches); // it has noise of its own already
+                $perceived[$channel] = array_map(
+                    fn (array $s) => [
+                        $s[0],
+                        $s[1],
+                        $push(Bag::reading($s[2]), (float) ($s[2]['value'] ?? INF), 0.5)->toArray(),
+                    ],
+                    $stretches,
+                ); // it has noise of its own already
             }
         }
 

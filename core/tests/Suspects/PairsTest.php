@@ -22,7 +22,10 @@ use PHPUnit\Framework\TestCase;
 /** Two faults at once, what no candidate stands for, and what to do next. */
 final class PairsTest extends TestCase
 {
-    private const SCENE = [['at_s' => 1, 'act' => 'door', 'to' => 'open'], ['at_s' => 2, 'act' => 'hold', 'to' => 'held']];
+    private const SCENE = [
+        ['at_s' => 1, 'act' => 'door', 'to' => 'open'],
+        ['at_s' => 2, 'act' => 'hold', 'to' => 'held'],
+    ];
 
     public function test_a_compound_shows_the_condition_of_each_and_is_mended_one_by_one(): void
     {
@@ -57,7 +60,13 @@ final class PairsTest extends TestCase
         self::assertSame([], $end->weights, 'no single fault has both');
         self::assertSame(1.0, $end->unknownShare());
         $pairs = Pairs::of($plan, $faultSet, $seen, $steps, $memory);
-        self::assertContains(implode('+', $truth), array_map(fn (string $id) => self::sorted($id, $truth), array_map(strval(...), array_keys($pairs->left->weights))));
+        self::assertContains(
+            implode('+', $truth),
+            array_map(
+                fn (string $id) => self::sorted($id, $truth),
+                array_map(strval(...), array_keys($pairs->left->weights)),
+            ),
+        );
         foreach (array_keys($pairs->left->weights) as $pair) {
             self::assertStringContainsString('filter:', (string) $pair);
             self::assertStringContainsString('igniter:', (string) $pair);
@@ -70,23 +79,44 @@ final class PairsTest extends TestCase
     {
         self::assertEqualsWithDelta(0.2, (new Suspects(['a' => 4.0], 1.0))->unknownShare(), 1e-12);
         self::assertSame(1.0, (new Suspects([], 0.0))->unknownShare());
-        [, , , $steps] = $this->follow('furnace-80', ['igniter:aged'], [...self::SCENE, ['at_s' => 50, 'act' => 'look', 'part' => 'igniter'], ['at_s' => 60, 'act' => 'look', 'part' => 'filter']]);
+        [, , , $steps] = $this->follow(
+            'furnace-80',
+            ['igniter:aged'],
+            [
+                ...self::SCENE,
+                ['at_s' => 50, 'act' => 'look', 'part' => 'igniter'],
+                ['at_s' => 60, 'act' => 'look', 'part' => 'filter'],
+            ],
+        );
         self::assertGreaterThan(0.0, $steps[0]->unknownShare());
         self::assertLessThan(0.1, $steps[0]->unknownShare());
     }
 
     public function test_more_than_a_thousand_things_are_weighed_on_the_largest_and_none_of_them_hurts(): void
     {
-        [$plan, $faultSet, $seen, , $memory, $tracker] = $this->follow('zones-hydronic', ['zv1:motor-open'], [
-            ['at_s' => 1, 'act' => 'door', 'to' => 'open'], ['at_s' => 30, 'act' => 'leads', 'red' => 'zv1.M1', 'black' => 'zv1.M2'],
-            ['at_s' => 60, 'act' => 'leads', 'red' => 'zv1.E1', 'black' => 'zv1.E2'],
-        ]);
+        [$plan, $faultSet, $seen, , $memory, $tracker] = $this->follow(
+            'zones-hydronic',
+            ['zv1:motor-open'],
+            [
+                ['at_s' => 1, 'act' => 'door', 'to' => 'open'],
+                ['at_s' => 30, 'act' => 'leads', 'red' => 'zv1.M1', 'black' => 'zv1.M2'],
+                ['at_s' => 60, 'act' => 'leads', 'red' => 'zv1.E1', 'black' => 'zv1.E2'],
+            ],
+        );
         $suspects = $tracker->suspects();
-        [$choices, $weighed] = (new NextSteps($plan, $faultSet, $memory))->of($tracker->candidates(), $suspects->weights, 20);
+        [$choices, $weighed] = (new NextSteps($plan, $faultSet, $memory))->of(
+            $tracker->candidates(),
+            $suspects->weights,
+            20,
+        );
         self::assertGreaterThanOrEqual(1000, $weighed);
         self::assertCount(20, $choices);
         foreach ($choices as $i => $choice) {
-            self::assertLessThanOrEqual($suspects->entropy() + 1e-9, $choice->bits, 'nothing tells more than there is to know');
+            self::assertLessThanOrEqual(
+                $suspects->entropy() + 1e-9,
+                $choice->bits,
+                'nothing tells more than there is to know',
+            );
             self::assertSame($suspects->count(), array_sum(array_map(count(...), $choice->outcomes)));
             self::assertTrue($i === 0 || $choice->bits <= $choices[$i - 1]->bits + 1e-3, 'the most telling first');
         }
@@ -95,9 +125,14 @@ final class PairsTest extends TestCase
 
     public function test_an_act_is_proposed_where_nothing_can_be_read_without_it(): void
     {
-        $trace = json_decode((string) file_get_contents(__DIR__.'/../../../bench/trace-15.json'), true)['entries']; // the door switch is let go at its end
+        // the door switch is let go at its end
+        $trace = json_decode((string) file_get_contents(__DIR__.'/../../../bench/trace-15.json'), true)['entries'];
         [$plan, $faultSet, , , $memory, $tracker] = $this->follow('furnace-80', ['limit:stuck-open'], $trace);
-        [$choices] = (new NextSteps($plan, $faultSet, $memory))->of($tracker->candidates(), $tracker->suspects()->weights, 200);
+        [$choices] = (new NextSteps($plan, $faultSet, $memory))->of(
+            $tracker->candidates(),
+            $tracker->suspects()->weights,
+            200,
+        );
         $after = array_values(array_filter($choices, fn (Choice $c) => $c->after?->name === 'hold'));
         self::assertNotSame([], $after);
         self::assertSame('held', $after[0]->after?->get('to'));
@@ -115,7 +150,8 @@ final class PairsTest extends TestCase
         $faultSet = FaultSet::of($plan->model);
         $memory = new Memory();
         $visit = $plan->model->visits()[0];
-        $seen = Attempt::run($plan, $faultSet->compound($faults), Fixtures::log($entries), $visit, $memory)->observations;
+        $seen = Attempt::run($plan, $faultSet->compound($faults), Fixtures::log($entries), $visit, $memory)
+            ->observations;
         $tracker = new Tracker($plan, $faultSet, $visit, $memory);
         $steps = $tracker->follow($seen);
         self::assertNotSame([], $steps);

@@ -23,13 +23,19 @@ final class PublishedTest extends TestCase
 
     public function test_the_minimal_diagnoses_are_the_published_ones(): void
     {
-        self::assertEqualsCanonicalizing([['A1'], ['M1'], ['M2', 'A2'], ['M2', 'M3']], self::minimal(array_values($this->consistent())));
+        self::assertEqualsCanonicalizing(
+            [['A1'], ['M1'], ['M2', 'A2'], ['M2', 'M3']],
+            self::minimal(array_values($this->consistent())),
+        );
     }
 
     public function test_x_is_the_best_probe(): void
     {
         $candidates = $this->consistent();
-        $weights = array_map(fn (array $failed) => self::FAILS ** count($failed) * (1 - self::FAILS) ** (5 - count($failed)), $candidates);
+        $weights = array_map(
+            fn (array $failed) => self::FAILS ** count($failed) * (1 - self::FAILS) ** (5 - count($failed)),
+            $candidates,
+        );
         $bits = [];
         foreach (['X', 'Y', 'Z'] as $probe) {
             $bins = $unknown = [];
@@ -50,8 +56,14 @@ final class PublishedTest extends TestCase
     public function test_what_is_seen_at_x_leaves_one_of_the_single_diagnoses(): void
     {
         foreach ([4.0 => ['M1'], 6.0 => ['A1']] as $seen => $left) {
-            $values = array_map(fn (array $failed) => $this->predict($failed, ['F' => 10.0, 'G' => 12.0])['X'], $this->consistent());
-            $singles = array_filter(array_map(fn (string $id) => explode(' ', $id), self::agreeing($values, (float) $seen)), fn (array $failed) => count($failed) === 1);
+            $values = array_map(
+                fn (array $failed) => $this->predict($failed, ['F' => 10.0, 'G' => 12.0])['X'],
+                $this->consistent(),
+            );
+            $singles = array_filter(
+                array_map(fn (string $id) => explode(' ', $id), self::agreeing($values, (float) $seen)),
+                fn (array $failed) => count($failed) === 1,
+            );
             self::assertSame([$left], array_values($singles));
         }
     }
@@ -60,8 +72,16 @@ final class PublishedTest extends TestCase
     {
         $bins = ['high' => ['a'], 'low' => ['b']];
         self::assertEqualsWithDelta(1.0, InformationGain::bits($bins, ['a' => 1.0, 'b' => 1.0]), 1e-12);
-        self::assertEqualsWithDelta(2 / 3, InformationGain::bits($bins, ['a' => 1.0, 'b' => 1.0, 'unknown' => 1.0], ['unknown']), 1e-12);
-        self::assertEqualsWithDelta(0.0, InformationGain::bits($bins, ['a' => 0.0, 'b' => 0.0, 'unknown' => 1.0], ['unknown']), 1e-12);
+        self::assertEqualsWithDelta(
+            2 / 3,
+            InformationGain::bits($bins, ['a' => 1.0, 'b' => 1.0, 'unknown' => 1.0], ['unknown']),
+            1e-12,
+        );
+        self::assertEqualsWithDelta(
+            0.0,
+            InformationGain::bits($bins, ['a' => 0.0, 'b' => 0.0, 'unknown' => 1.0], ['unknown']),
+            1e-12,
+        );
     }
 
     /** @return array<string, list<string>> sets of failed units that agree with F and G, one after the other */
@@ -69,13 +89,18 @@ final class PublishedTest extends TestCase
     {
         $all = [];
         for ($n = 1; $n < 32; $n++) {
-            $failed = array_values(array_filter(self::UNITS, fn (int $i) => ($n >> $i & 1) === 1, ARRAY_FILTER_USE_KEY));
+            $failed = array_values(
+                array_filter(self::UNITS, fn (int $i) => (($n >> $i) & 1) === 1, ARRAY_FILTER_USE_KEY),
+            );
             $all[implode(' ', $failed)] = $failed;
         }
         $all['none'] = [];
         $seen = [];
         foreach (['F' => 10.0, 'G' => 12.0] as $output => $value) {
-            $stays = self::agreeing(array_map(fn (array $failed) => $this->predict($failed, $seen)[$output], $all), $value);
+            $stays = self::agreeing(
+                array_map(fn (array $failed) => $this->predict($failed, $seen)[$output], $all),
+                $value,
+            );
             $all = array_intersect_key($all, array_flip($stays));
             $seen[$output] = $value;
         }
@@ -93,7 +118,13 @@ final class PublishedTest extends TestCase
     private function predict(array $failed, array $seen): array
     {
         $works = fn (string $unit): bool => ! in_array($unit, $failed, true);
-        $v = ['X' => $works('M1') ? 6.0 : null, 'Y' => $works('M2') ? 6.0 : null, 'Z' => $works('M3') ? 6.0 : null, 'F' => $seen['F'] ?? null, 'G' => $seen['G'] ?? null];
+        $v = [
+            'X' => $works('M1') ? 6.0 : null,
+            'Y' => $works('M2') ? 6.0 : null,
+            'Z' => $works('M3') ? 6.0 : null,
+            'F' => $seen['F'] ?? null,
+            'G' => $seen['G'] ?? null,
+        ];
         for ($again = 0; $again < 4; $again++) {
             foreach ([['A1', 'X', 'Y', 'F'], ['A2', 'Y', 'Z', 'G']] as [$adder, $p, $q, $sum]) {
                 if ($works($adder)) {
@@ -115,7 +146,12 @@ final class PublishedTest extends TestCase
      */
     private static function agreeing(array $values, float $seen): array
     {
-        return array_keys(array_filter($values, fn (?float $v): bool => $v === null || Meter::agrees(Meter::show(Mode::VoltsDc, $seen), $v)));
+        return array_keys(
+            array_filter(
+                $values,
+                fn (?float $v): bool => $v === null || Meter::agrees(Meter::show(Mode::VoltsDc, $seen), $v),
+            ),
+        );
     }
 
     /**
@@ -124,6 +160,12 @@ final class PublishedTest extends TestCase
      */
     private static function minimal(array $sets): array
     {
-        return array_values(array_filter($sets, fn (array $set) => array_filter($sets, fn (array $o) => $o !== $set && array_diff($o, $set) === []) === []));
+        return array_values(
+            array_filter(
+                $sets,
+                fn (array $set) => array_filter($sets, fn (array $o) => $o !== $set && array_diff($o, $set) === []) ===
+                    [],
+            ),
+        );
     }
 }

@@ -57,9 +57,23 @@ final class SuspectsTest extends TestCase
         [$steps] = $this->follow('limit:stuck-open', 'hot', Fixtures::limitTrace());
         $left = array_keys(end($steps)->weights);
         self::assertContains('limit:stuck-open', $left);
-        self::assertNotSame([], array_filter($left, fn ($f) => str_starts_with($f, 'filter:')), 'the filter is still possible');
-        [$steps] = $this->follow('limit:stuck-open', 'hot', [...Fixtures::limitTrace(), ['at_s' => 60, 'act' => 'look', 'part' => 'filter'], ['at_s' => 70, 'act' => 'look', 'part' => 'registers']]);
-        self::assertSame([], array_filter(array_keys(end($steps)->weights), fn ($f) => str_starts_with($f, 'filter:') || str_starts_with($f, 'registers:')));
+        self::assertNotSame(
+            [],
+            array_filter($left, fn ($f) => str_starts_with($f, 'filter:')),
+            'the filter is still possible',
+        );
+        [$steps] = $this->follow('limit:stuck-open', 'hot', [
+            ...Fixtures::limitTrace(),
+            ['at_s' => 60, 'act' => 'look', 'part' => 'filter'],
+            ['at_s' => 70, 'act' => 'look', 'part' => 'registers'],
+        ]);
+        self::assertSame(
+            [],
+            array_filter(
+                array_keys(end($steps)->weights),
+                fn ($f) => str_starts_with($f, 'filter:') || str_starts_with($f, 'registers:'),
+            ),
+        );
     }
 
     public function test_the_true_fault_is_never_eliminated(): void
@@ -71,9 +85,24 @@ final class SuspectsTest extends TestCase
             $fault = $faults[mt_rand(0, count($faults) - 1)];
             $visit = $n % 2 ? 'hot' : 'cold';
             $kit = new Kit(lowBattery: $n % 5 === 0, wornLeads: $n % 3 === 0);
-            $seen = Attempt::run(Fixtures::furnace(), Fixtures::universe()->get($fault), Fixtures::log($this->acts(), 1000 + $n), $visit, $memory, kit: $kit)->observations;
-            foreach ((new Tracker(Fixtures::furnace(), Fixtures::universe()->only([$fault]), $visit, $memory))->follow($seen) as $i => $step) {
-                self::assertTrue($step->has($fault), "$fault was struck out by entry ".($i - 1)." of attempt $n: ".json_encode($seen->toArray()['entries'][$i - 1] ?? null));
+            $seen = Attempt::run(
+                Fixtures::furnace(),
+                Fixtures::universe()->get($fault),
+                Fixtures::log($this->acts(), 1000 + $n),
+                $visit,
+                $memory,
+                kit: $kit,
+            )->observations;
+            foreach (
+                (new Tracker(Fixtures::furnace(), Fixtures::universe()->only([$fault]), $visit, $memory))->follow($seen) as $i => $step
+            ) {
+                self::assertTrue(
+                    $step->has($fault),
+                    "$fault was struck out by entry ".
+                        ($i - 1).
+                        " of attempt $n: ".
+                        json_encode($seen->toArray()['entries'][$i - 1] ?? null),
+                );
             }
         }
     }
@@ -82,14 +111,31 @@ final class SuspectsTest extends TestCase
     {
         $memory = new Memory();
         foreach (array_keys(Fixtures::universe()->faults) as $fault) {
-            $seen = Attempt::run(Fixtures::furnace(), Fixtures::universe()->get($fault), Fixtures::log([
-                ['at_s' => 0, 'act' => 'look', 'part' => 'thermostat'], ['at_s' => 0, 'act' => 'look', 'part' => 'board'],
-                ['at_s' => 0, 'act' => 'door', 'to' => 'open'], ['at_s' => 0, 'act' => 'hold', 'to' => 'held'],
-                ['at_s' => 0, 'act' => 'leads', 'red' => 'board.IND', 'black' => 'board.N'], ['at_s' => 50, 'act' => 'read'],
-                ['at_s' => 50, 'act' => 'look', 'part' => 'burners'], ['at_s' => 50, 'act' => 'hold', 'to' => 'released'], ['at_s' => 50, 'act' => 'door', 'to' => 'shut'],
-                ['at_s' => 50, 'act' => 'look', 'part' => 'board'], ['at_s' => 80, 'act' => 'look', 'part' => 'board'],
-            ], 77), 'cold', $memory)->observations;
-            foreach ((new Tracker(Fixtures::furnace(), Fixtures::universe()->only([$fault]), 'cold', $memory))->follow($seen) as $step) {
+            $seen = Attempt::run(
+                Fixtures::furnace(),
+                Fixtures::universe()->get($fault),
+                Fixtures::log(
+                    [
+                        ['at_s' => 0, 'act' => 'look', 'part' => 'thermostat'],
+                        ['at_s' => 0, 'act' => 'look', 'part' => 'board'],
+                        ['at_s' => 0, 'act' => 'door', 'to' => 'open'],
+                        ['at_s' => 0, 'act' => 'hold', 'to' => 'held'],
+                        ['at_s' => 0, 'act' => 'leads', 'red' => 'board.IND', 'black' => 'board.N'],
+                        ['at_s' => 50, 'act' => 'read'],
+                        ['at_s' => 50, 'act' => 'look', 'part' => 'burners'],
+                        ['at_s' => 50, 'act' => 'hold', 'to' => 'released'],
+                        ['at_s' => 50, 'act' => 'door', 'to' => 'shut'],
+                        ['at_s' => 50, 'act' => 'look', 'part' => 'board'],
+                        ['at_s' => 80, 'act' => 'look', 'part' => 'board'],
+                    ],
+                    77,
+                ),
+                'cold',
+                $memory,
+            )->observations;
+            foreach (
+                (new Tracker(Fixtures::furnace(), Fixtures::universe()->only([$fault]), 'cold', $memory))->follow($seen) as $step
+            ) {
                 self::assertTrue($step->has($fault), $fault);
             }
         }
@@ -111,19 +157,24 @@ final class SuspectsTest extends TestCase
         $t = 3.0;
         for ($i = 0; $i < 12; $i++) {
             $t += mt_rand(500, 30_000) / 1000;
-            $entries[] = ['at_s' => $t] + match (mt_rand(0, 11)) {
-                0 => ['act' => 'look', 'part' => $one($parts)],
-                1 => ['act' => 'dial', 'mode' => $one(['vac', 'vdc', 'vlz', 'mvdc', 'ohm', 'beep', 'uf', 'hz', 'ua', 'ma', 'aac'])],
-                2 => ['act' => 'dial', 'mode' => 'vac', 'range' => $one([6, 60, 600])],
-                3 => ['act' => 'clamp', 'wires' => [$one($wires), $one($wires)], 'turns' => mt_rand(1, 10)],
-                4 => ['act' => 'tester', 'place' => $one($places)],
-                5 => ['act' => 'gauge', 'tap' => 'hose-tee'],
-                6 => ['act' => 'probe', 'tap' => $one(['supply-air', 'room-air'])],
-                7 => ['act' => 'keep', 'to' => $one(['on', 'off'])],
-                8 => ['act' => 'lift', 'end' => $one($wires).'.'.$one(['a', 'b'])],
-                9 => ['act' => 'read'],
-                default => ['act' => 'leads', 'red' => $one($places), 'black' => $one($places)],
-            };
+            $entries[] =
+                ['at_s' => $t] +
+                match (mt_rand(0, 11)) {
+                    0 => ['act' => 'look', 'part' => $one($parts)],
+                    1 => [
+                        'act' => 'dial',
+                        'mode' => $one(['vac', 'vdc', 'vlz', 'mvdc', 'ohm', 'beep', 'uf', 'hz', 'ua', 'ma', 'aac']),
+                    ],
+                    2 => ['act' => 'dial', 'mode' => 'vac', 'range' => $one([6, 60, 600])],
+                    3 => ['act' => 'clamp', 'wires' => [$one($wires), $one($wires)], 'turns' => mt_rand(1, 10)],
+                    4 => ['act' => 'tester', 'place' => $one($places)],
+                    5 => ['act' => 'gauge', 'tap' => 'hose-tee'],
+                    6 => ['act' => 'probe', 'tap' => $one(['supply-air', 'room-air'])],
+                    7 => ['act' => 'keep', 'to' => $one(['on', 'off'])],
+                    8 => ['act' => 'lift', 'end' => $one($wires).'.'.$one(['a', 'b'])],
+                    9 => ['act' => 'read'],
+                    default => ['act' => 'leads', 'red' => $one($places), 'black' => $one($places)],
+                };
         }
 
         return $entries;
@@ -131,7 +182,11 @@ final class SuspectsTest extends TestCase
 
     public function test_one_entry_more_from_a_snapshot_is_what_the_whole_log_gives(): void
     {
-        [$steps, $seen] = $this->follow('limit:stuck-open', 'hot', [...Fixtures::limitTrace(), ['at_s' => 60, 'act' => 'look', 'part' => 'filter'], ['at_s' => 90, 'act' => 'read']]);
+        [$steps, $seen] = $this->follow('limit:stuck-open', 'hot', [
+            ...Fixtures::limitTrace(),
+            ['at_s' => 60, 'act' => 'look', 'part' => 'filter'],
+            ['at_s' => 90, 'act' => 'read'],
+        ]);
         $tracker = new Tracker(Fixtures::furnace(), Fixtures::universe(), 'hot');
         $tracker->begin($seen);
         foreach (array_keys($seen->entries) as $i) {
@@ -154,8 +209,18 @@ final class SuspectsTest extends TestCase
     {
         $scene = [['at_s' => 1, 'act' => 'door', 'to' => 'open'], ['at_s' => 2, 'act' => 'hold', 'to' => 'held']];
         $read = fn (int $t, string $place) => ['at_s' => $t, 'act' => 'leads', 'red' => $place, 'black' => 'board.C'];
-        [$one] = $this->follow('w20:open', 'cold', [...$scene, $read(40, 'limit.a'), $read(45, 'board.LIM-OUT'), $read(50, 'board.RO-IN')]);
-        [$other] = $this->follow('w20:open', 'cold', [...$scene, $read(40, 'board.RO-IN'), $read(45, 'limit.a'), $read(50, 'board.LIM-OUT')]);
+        [$one] = $this->follow('w20:open', 'cold', [
+            ...$scene,
+            $read(40, 'limit.a'),
+            $read(45, 'board.LIM-OUT'),
+            $read(50, 'board.RO-IN'),
+        ]);
+        [$other] = $this->follow('w20:open', 'cold', [
+            ...$scene,
+            $read(40, 'board.RO-IN'),
+            $read(45, 'limit.a'),
+            $read(50, 'board.LIM-OUT'),
+        ]);
         self::assertEquals(end($one)->weights, end($other)->weights);
     }
 
@@ -172,7 +237,10 @@ final class SuspectsTest extends TestCase
         $off = fn (int $until) => ['lamp' => [[0, $until, 'off'], [$until, 60_000, 'on']]];
         self::assertTrue($c->agrees($off(20_000), $off(21_900)));
         self::assertFalse($c->agrees($off(20_000), $off(25_000)));
-        self::assertFalse($c->agrees(['lamp' => [[0, 60_000, 'off']]], $off(30_000)), 'what could have been seen and was not');
+        self::assertFalse(
+            $c->agrees(['lamp' => [[0, 60_000, 'off']]], $off(30_000)),
+            'what could have been seen and was not',
+        );
     }
 
     /**
@@ -182,7 +250,13 @@ final class SuspectsTest extends TestCase
     private function follow(string $fault, string $visit, array $entries): array
     {
         $memory = new Memory();
-        $seen = Attempt::run(Fixtures::furnace(), Fixtures::universe()->get($fault), Fixtures::log($entries), $visit, $memory)->observations;
+        $seen = Attempt::run(
+            Fixtures::furnace(),
+            Fixtures::universe()->get($fault),
+            Fixtures::log($entries),
+            $visit,
+            $memory,
+        )->observations;
 
         return [(new Tracker(Fixtures::furnace(), Fixtures::universe(), $visit, $memory))->follow($seen), $seen];
     }

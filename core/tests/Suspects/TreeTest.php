@@ -13,7 +13,10 @@ use OddSpark\Suspects\Tree;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** The tree of readings: against exhaustive search where that is possible, against the oracle of classes on every archetype. */
+/**
+ * The tree of readings: against exhaustive search where that is possible, against the oracle of classes on every
+ * archetype.
+ */
 final class TreeTest extends TestCase
 {
     /** The tree stays within this of the best that there is: 1.28 was the worst of 600 such problems. */
@@ -34,7 +37,9 @@ final class TreeTest extends TestCase
                 $questions[] = new Question('look', "q$q", [], 1.0, $values);
             }
             $tree = Tree::grow($questions, $weights);
-            $best = $this->best($questions, array_keys(array_values($weights)), array_values($weights)) / array_sum($weights);
+            $best =
+                $this->best($questions, array_keys(array_values($weights)), array_values($weights)) /
+                array_sum($weights);
             self::assertGreaterThanOrEqual($tree->bound() - 1e-9, $best, 'no strategy beats the bound');
             self::assertGreaterThanOrEqual($best - 1e-9, $tree->expected(), 'greedy is no better than the best');
             self::assertLessThanOrEqual(self::FACTOR * $best + 1e-9, $tree->expected());
@@ -43,8 +48,11 @@ final class TreeTest extends TestCase
 
     public function test_a_half_split_of_eight_takes_three(): void
     {
-        $values = fn (int $bit) => array_map(fn (int $i) => ($i >> $bit & 1) === 1 ? 'fed' : 'dead', range(0, 7));
-        $tree = Tree::grow(array_map(fn (int $bit) => new Question('look', "q$bit", [], 1.0, $values($bit)), [0, 1, 2]), array_fill_keys(['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h'], 1.0));
+        $values = fn (int $bit) => array_map(fn (int $i) => (($i >> $bit) & 1) === 1 ? 'fed' : 'dead', range(0, 7));
+        $tree = Tree::grow(
+            array_map(fn (int $bit) => new Question('look', "q$bit", [], 1.0, $values($bit)), [0, 1, 2]),
+            array_fill_keys(['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h'], 1.0),
+        );
         self::assertEqualsWithDelta(3.0, $tree->expected(), 1e-9);
         self::assertEqualsWithDelta(3.0, $tree->bound(), 1e-9);
         self::assertCount(8, $tree->classes());
@@ -58,7 +66,11 @@ final class TreeTest extends TestCase
         $alike = $analysis->lookAlikes();
         foreach ($analysis->tree->classes() as $leaf) {
             foreach ($leaf as $id) {
-                self::assertSame([], array_values(array_diff($leaf, [$id], $alike[$id])), "$id is left with faults that can be told from it");
+                self::assertSame(
+                    [],
+                    array_values(array_diff($leaf, [$id], $alike[$id])),
+                    "$id is left with faults that can be told from it",
+                );
             }
         }
         self::assertGreaterThanOrEqual($analysis->tree->bound(), $analysis->tree->expected());
@@ -76,7 +88,15 @@ final class TreeTest extends TestCase
     /** @return iterable<string, array{string}> the largest is left to `spark check` */
     public static function archetypes(): iterable
     {
-        $names = ['furnace-80', 'furnace-standing-pilot', 'package-direct-spark', 'boiler-hydronic', 'mid-position-230', 'oil-furnace', 'boiler-simple-230'];
+        $names = [
+            'furnace-80',
+            'furnace-standing-pilot',
+            'package-direct-spark',
+            'boiler-hydronic',
+            'mid-position-230',
+            'oil-furnace',
+            'boiler-simple-230',
+        ];
         foreach (getenv('SPARK_ALL_FAULTS') === false ? $names : [...$names, 'zones-hydronic'] as $name) {
             yield $name => [$name];
         }

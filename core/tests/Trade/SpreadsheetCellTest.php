@@ -13,7 +13,9 @@ final class SpreadsheetCellTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function formulas(): iterable
     {
-        foreach (['=1+1', '+cmd', '-2+3', '@SUM(A1)', "\t=1", "\r=1", ' =1', '|x', '%0', "\u{FF1D}1+1", "'=1"] as $text) {
+        foreach (
+            ['=1+1', '+cmd', '-2+3', '@SUM(A1)', "\t=1", "\r=1", ' =1', '|x', '%0', "\u{FF1D}1+1", "'=1"] as $text
+        ) {
             yield $text => [$text];
         }
     }

@@ -42,7 +42,11 @@ final class TablesTest extends TestCase
     {
         // 39 steps of gauge are a factor of 92 in diameter: three of them nearly double the area
         self::assertEqualsWithDelta(7.77 * 92 ** (4 / 39), Conductor::ohms(20, 1000, 75), 1e-9);
-        self::assertEqualsWithDelta(Conductor::ohms(18, 1000, 75) / Conductor::ohms(10, 1000, 75), 92 ** (16 / 39), 0.1);
+        self::assertEqualsWithDelta(
+            Conductor::ohms(18, 1000, 75) / Conductor::ohms(10, 1000, 75),
+            92 ** (16 / 39),
+            0.1,
+        );
         $this->expectExceptionMessage('13 AWG');
         Conductor::ohms(13, 10);
     }
@@ -58,7 +62,10 @@ final class TablesTest extends TestCase
     {
         $lost = function (float $celsius): float {
             $model = Fixtures::small(
-                ['panel' => 'supply', 'heat' => ['kind' => 'igniter', 'params' => ['element' => ['cold_ohm' => 10, 'hot_ohm' => 10]]]],
+                [
+                    'panel' => 'supply',
+                    'heat' => ['kind' => 'igniter', 'params' => ['element' => ['cold_ohm' => 10, 'hot_ohm' => 10]]],
+                ],
                 [['panel.L', 'heat.1', ['awg' => 14, 'feet' => 50, 'celsius' => $celsius]], ['panel.N', 'heat.2']],
             );
             $plan = Compiler::compile($model);
@@ -84,25 +91,45 @@ final class TablesTest extends TestCase
     {
         // µF = 2652 A / V at 60 Hz and 3183 at 50 Hz: 10⁶ / 2πf, derived
         foreach ([60 => 2652, 50 => 3183] as $hertz => $factor) {
-            $model = Fixtures::small(['panel' => 'supply', 'can' => 'capacitor'], [['panel.L', 'can.1'], ['panel.N', 'can.2']], [], ['supply' => ['hertz' => $hertz, 'volts' => 120, 'region' => 'NA']]);
+            $model = Fixtures::small(
+                ['panel' => 'supply', 'can' => 'capacitor'],
+                [['panel.L', 'can.1'], ['panel.N', 'can.2']],
+                [],
+                ['supply' => ['hertz' => $hertz, 'volts' => 120, 'region' => 'NA']],
+            );
             $plan = Compiler::compile($model);
             $machine = new Machine($plan, [], new Memory());
             $solution = $machine->solution($machine->initial());
             $amps = $solution->acVolts($plan->places['w0.a'], $plan->places['w0.b']) / Conductor::ohms(18, 1.5);
-            self::assertEqualsWithDelta(7.5, $factor * $amps / $solution->acVolts($plan->places['can.1'], $plan->places['can.2']), 0.01);
+            self::assertEqualsWithDelta(
+                7.5,
+                ($factor * $amps) / $solution->acVolts($plan->places['can.1'], $plan->places['can.2']),
+                0.01,
+            );
         }
     }
 
     public function test_a_transformer_by_its_turns_and_its_class(): void
     {
-        $plan = Compiler::compile(Fixtures::small(['panel' => 'supply', 'trafo' => 'transformer-120-24'], [['panel.L', 'trafo.H1'], ['panel.N', 'trafo.H2']]));
+        $plan = Compiler::compile(
+            Fixtures::small(
+                ['panel' => 'supply', 'trafo' => 'transformer-120-24'],
+                [['panel.L', 'trafo.H1'], ['panel.N', 'trafo.H2']],
+            ),
+        );
         $machine = new Machine($plan, [], new Memory());
         $solution = $machine->solution($machine->initial());
-        $ratio = $solution->acVolts($plan->places['trafo.H1'], $plan->places['trafo.H2']) / $solution->acVolts($plan->places['trafo.X1'], $plan->places['trafo.X2']);
+        $ratio =
+            $solution->acVolts($plan->places['trafo.H1'], $plan->places['trafo.H2']) /
+            $solution->acVolts($plan->places['trafo.X1'], $plan->places['trafo.X2']);
         self::assertEqualsWithDelta(4.4, $ratio, 0.05, 'its turns, but for what the core takes');
         // NFPA 70 art. 725, chapter 9 table 11: class 2 at 24 V is not above 100 VA; this one is 40
         self::assertStringContainsString('40 VA', $plan->model->kindOf('trafo')?->title);
         self::assertGreaterThan(24, $solution->acVolts($plan->places['trafo.X1'], $plan->places['trafo.X2']));
-        self::assertLessThan(28, $solution->acVolts($plan->places['trafo.X1'], $plan->places['trafo.X2']), '24 to 28 V healthy, common practice');
+        self::assertLessThan(
+            28,
+            $solution->acVolts($plan->places['trafo.X1'], $plan->places['trafo.X2']),
+            '24 to 28 V healthy, common practice',
+        );
     }
 }

@@ -29,7 +29,9 @@ final class VerbsTest extends TestCase
         $svg = $this->json('chart furnace-80 --until 200')['svg'];
         $xml = simplexml_load_string($svg);
         self::assertNotFalse($xml);
-        foreach (['Lamp', 'Inducer', 'Igniter', 'Flame', 'Blower', 'Furnace control', 'Prepurge', 'Heating'] as $words) {
+        foreach (
+            ['Lamp', 'Inducer', 'Igniter', 'Flame', 'Blower', 'Furnace control', 'Prepurge', 'Heating'] as $words
+        ) {
             self::assertStringContainsString($words, $svg);
         }
         self::assertNotSame($svg, $this->json('chart furnace-80 --until 200 --fault igniter:cracked')['svg']);
@@ -56,7 +58,10 @@ final class VerbsTest extends TestCase
         $file = $this->file(['odd_spark_actions' => 1, 'entries' => \OddSpark\Tests\Fixtures::limitTrace()]);
         $steps = $this->json("suspects furnace-80 --fault limit:stuck-open --actions $file")['steps'];
         self::assertSame(['limit:stuck-open'], array_keys(end($steps)['suspects']));
-        self::assertSame('none', $this->json("mark furnace-80 --fault limit:stuck-open --actions $file")['mark']['verdict']);
+        self::assertSame(
+            'none',
+            $this->json("mark furnace-80 --fault limit:stuck-open --actions $file")['mark']['verdict'],
+        );
     }
 
     /** @return iterable<array{string, int, string}> */
@@ -105,7 +110,11 @@ final class VerbsTest extends TestCase
     /** @return array{string, string, int} */
     private function call(string $words): array
     {
-        $process = proc_open(PHP_BINARY.' '.__DIR__.'/../../bin/verbs.php '.$words, [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes);
+        $process = proc_open(
+            PHP_BINARY.' '.__DIR__.'/../../bin/verbs.php '.$words,
+            [1 => ['pipe', 'w'], 2 => ['pipe', 'w']],
+            $pipes,
+        );
         self::assertIsResource($process);
         $out = (string) stream_get_contents($pipes[1]);
         $err = (string) stream_get_contents($pipes[2]);

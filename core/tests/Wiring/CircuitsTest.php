@@ -33,15 +33,27 @@ final class CircuitsTest extends TestCase
         self::assertSame('limit', $proves['board.limit_input']);
         self::assertSame('pressure', $proves['board.pressure_input']);
         self::assertArrayNotHasKey('valve.coil', $proves);
-        self::assertContains('sensing', array_column($this->circuits('oil-furnace')['circuits'], 'class'), 'the loop of the cad cell');
+        self::assertContains(
+            'sensing',
+            array_column($this->circuits('oil-furnace')['circuits'], 'class'),
+            'the loop of the cad cell',
+        );
     }
 
     public function test_what_hangs_is_told_by_both_its_sides(): void
     {
         $library = new Library();
-        $document = (new Edits($library))->apply($library->document('furnace-standing-pilot'), ['do' => 'remove', 'wires' => ['w13']]);
+        $document = (new Edits($library))->apply($library->document('furnace-standing-pilot'), [
+            'do' => 'remove',
+            'wires' => ['w13'],
+        ]);
         $open = Circuits::of(new Nets($library->draft($document)))['open'];
-        self::assertSame(['Gas valve: coil has no way from a supply and home: nothing is wired to Gas valve TH; Gas valve TR comes to Transformer X2.'], array_column($open, 'words'));
+        self::assertSame(
+            [
+                'Gas valve: coil has no way from a supply and home: nothing is wired to Gas valve TH; Gas valve TR comes to Transformer X2.',
+            ],
+            array_column($open, 'words'),
+        );
     }
 
     public function test_what_guards_a_valve_is_followed_through_transformers_relays_and_controls(): void
@@ -50,11 +62,17 @@ final class CircuitsTest extends TestCase
             return array_keys((new Guards(new Nets((new Library())->model($model))))->of($load));
         };
         self::assertContains('fan-limit.limit', $of('furnace-standing-pilot', 'valve.coil'), 'before the transformer');
-        foreach (['limit.contact', 'rollout-l.contact', 'rollout-r.contact', 'pressure.contact', 'service.contact'] as $switch) {
+        foreach (
+            ['limit.contact', 'rollout-l.contact', 'rollout-r.contact', 'pressure.contact', 'service.contact'] as $switch
+        ) {
             self::assertContains($switch, $of('furnace-80', 'valve.coil'), 'by the inputs of the control');
         }
         self::assertContains('boiler.high.contact', $of('zones-hydronic', 'boiler.valve.main_coil'));
-        self::assertContains('panel.ends', $of('zones-hydronic', 'boiler.valve.main_coil'), 'by the coil of the switching relay');
+        self::assertContains(
+            'panel.ends',
+            $of('zones-hydronic', 'boiler.valve.main_coil'),
+            'by the coil of the switching relay',
+        );
         self::assertSame([], $of('furnace-80', 'valve.no-such'));
     }
 

@@ -56,10 +56,16 @@ final class Person
             $headers[] = 'X-XSRF-TOKEN: '.urldecode($this->cookies['XSRF-TOKEN']);
         }
         if ($this->cookies !== []) {
-            $headers[] = 'Cookie: '.implode('; ', array_map(fn ($n, $v) => "$n=$v", array_keys($this->cookies), $this->cookies));
+            $headers[] =
+                'Cookie: '.
+                implode('; ', array_map(fn ($n, $v) => "$n=$v", array_keys($this->cookies), $this->cookies));
         }
         $with = [
-            CURLOPT_URL => getenv('SPARK_URL').$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => $timeout, CURLOPT_ENCODING => '',
+            CURLOPT_URL => getenv('SPARK_URL').$path,
+            CURLOPT_CUSTOMREQUEST => $method,
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_TIMEOUT => $timeout,
+            CURLOPT_ENCODING => '',
             CURLOPT_HEADERFUNCTION => function ($curl, string $line): int {
                 if (preg_match('/^set-cookie:\s*([^=]+)=([^;]*)/i', $line, $m) === 1) {
                     $this->cookies[$m[1]] = $m[2];
@@ -97,7 +103,12 @@ function parallel(array $requests, int $timeout = 30): array
     } while ($running > 0);
     $replies = [];
     foreach ($curls as $i => $curl) {
-        $replies[$i] = [curl_getinfo($curl, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($curl), (float) curl_getinfo($curl, CURLINFO_TOTAL_TIME), (string) curl_getinfo($curl, CURLINFO_REDIRECT_URL)];
+        $replies[$i] = [
+            curl_getinfo($curl, CURLINFO_RESPONSE_CODE),
+            (string) curl_multi_getcontent($curl),
+            (float) curl_getinfo($curl, CURLINFO_TOTAL_TIME),
+            (string) curl_getinfo($curl, CURLINFO_REDIRECT_URL),
+        ];
     }
 
     return $replies;

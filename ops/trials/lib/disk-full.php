@@ -22,12 +22,22 @@ $refused = $done = 0;
 $sentences = [];
 for ($i = 0; $i < 400; $i++) {
     $fill();
-    [$status, $text] = $tova->send('POST', "/attempts/$attempt/acts", ['id' => "f-$i", 'act' => 'todo', 'item' => str_repeat("item $i ", 18), 'state' => 'open', 'at_s' => 0.1 * $i]);
+    [$status, $text] = $tova->send('POST', "/attempts/$attempt/acts", [
+        'id' => "f-$i",
+        'act' => 'todo',
+        'item' => str_repeat("item $i ", 18),
+        'state' => 'open',
+        'at_s' => 0.1 * $i,
+    ]);
     $status === 200 ? $done++ : $refused++;
     if ($status !== 200) {
         $sentences["$status ".(json_decode($text, true)['message'] ?? substr($text, 0, 80))] = true;
     }
-    [$status, $text] = $oona->send('POST', "/drafts/$draft/edits", ['id' => "f-$i", 'upon' => (int) ($step ?? 0) + 0, 'edits' => [['do' => 'label', 'part' => 'limit', 'label' => "L $i"]]]);
+    [$status, $text] = $oona->send('POST', "/drafts/$draft/edits", [
+        'id' => "f-$i",
+        'upon' => (int) ($step ?? 0) + 0,
+        'edits' => [['do' => 'label', 'part' => 'limit', 'label' => "L $i"]],
+    ]);
     if ($status !== 200 && $status !== 409) {
         $sentences["$status ".(json_decode($text, true)['message'] ?? substr($text, 0, 80))] = true;
     }
@@ -44,8 +54,16 @@ $nobody = new Person('nobody');
 for ($i = 0; $i < 100 && $nobody->send('GET', '/up')[0] !== 200; $i++) {
     usleep(100_000);
 }
-[$status, $text] = $tova->persist('POST', "/attempts/$attempt/acts", ['id' => 'room', 'act' => 'look', 'part' => 'thermostat', 'at_s' => 0.1 * $done]);
+[$status, $text] = $tova->persist('POST', "/attempts/$attempt/acts", [
+    'id' => 'room',
+    'act' => 'look',
+    'part' => 'thermostat',
+    'at_s' => 0.1 * $done,
+]);
 check($status === 200, "with room again it goes on ($status)");
 $kept = lately()->table('entries')->where('attempt_id', $attempt)->where('client_id', 'like', 'f-%')->count();
 check($kept === $done, "$kept entries of $done that were acknowledged");
-check(json_decode((string) lately()->table('drafts')->where('id', $draft)->value('document')) !== null, 'the model is whole');
+check(
+    json_decode((string) lately()->table('drafts')->where('id', $draft)->value('document')) !== null,
+    'the model is whole',
+);

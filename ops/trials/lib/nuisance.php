@@ -12,18 +12,53 @@ return function (string $role, int $connection): void {
         for ($i = 0; ; $i++) {
             $now = json_decode($who->send('POST', "/attempts/$attempt/play", ['to_s' => 0])[1], true)['now_s'] ?? 0;
             match ($connection % 4) {
-                0 => $who->send('POST', "/attempts/$attempt/acts", ['id' => "$connection-".bin2hex(random_bytes(6)), 'act' => 'hint', 'grade' => 'reading', 'at_s' => $now]),
+                0 => $who->send('POST', "/attempts/$attempt/acts", [
+                    'id' => "$connection-".bin2hex(random_bytes(6)),
+                    'act' => 'hint',
+                    'grade' => 'reading',
+                    'at_s' => $now,
+                ]),
                 1 => $who->send('POST', "/attempts/$attempt/next"),
                 2 => $who->send('GET', "/attempts/$attempt"),
-                default => $who->send('POST', "/attempts/$attempt/acts", ['id' => "$connection-".bin2hex(random_bytes(6)), 'act' => 'look', 'part' => 'thermostat', 'at_s' => $now]),
+                default => $who->send('POST', "/attempts/$attempt/acts", [
+                    'id' => "$connection-".bin2hex(random_bytes(6)),
+                    'act' => 'look',
+                    'part' => 'thermostat',
+                    'at_s' => $now,
+                ]),
             };
         }
     }
     $drafts = (int) lately()->table('drafts')->orderBy('id')->value('id');
-    $crossing = ['odd_spark_model' => 1, 'name' => 'crossing', 'title' => 'Crossing', 'notes' => '', 'supply' => ['hertz' => 60, 'volts' => 120, 'region' => 'NA'], 'parts' => [], 'joined' => [], 'wires' => [], 'cables' => [], 'percepts' => new stdClass(), 'tape' => [], 'doors' => []];
+    $crossing = [
+        'odd_spark_model' => 1,
+        'name' => 'crossing',
+        'title' => 'Crossing',
+        'notes' => '',
+        'supply' => ['hertz' => 60, 'volts' => 120, 'region' => 'NA'],
+        'parts' => [],
+        'joined' => [],
+        'wires' => [],
+        'cables' => [],
+        'percepts' => new stdClass(),
+        'tape' => [],
+        'doors' => [],
+    ];
     for ($i = 0; $i < 200; $i++) {
-        $crossing['parts'][] = ['id' => "p$i", 'kind' => 'limit-switch', 'label' => "Part $i", 'at' => [40 + ($i * 37) % 1100, 40 + ($i * 53) % 650]];
-        $crossing['wires'][] = ['id' => "w$i", 'from' => "p$i.a", 'to' => 'p'.(($i * 91 + 50) % 200).'.b', 'colour' => 'red', 'awg' => 18, 'feet' => 3];
+        $crossing['parts'][] = [
+            'id' => "p$i",
+            'kind' => 'limit-switch',
+            'label' => "Part $i",
+            'at' => [40 + (($i * 37) % 1100), 40 + (($i * 53) % 650)],
+        ];
+        $crossing['wires'][] = [
+            'id' => "w$i",
+            'from' => "p$i.a",
+            'to' => 'p'.($i * 91 + 50) % 200 .'.b',
+            'colour' => 'red',
+            'awg' => 18,
+            'feet' => 3,
+        ];
     }
     for ($i = 0; ; $i++) {
         match ($connection % 8) {

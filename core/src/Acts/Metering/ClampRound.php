@@ -46,7 +46,9 @@ final readonly class ClampRound extends Act
     {
         $wires = $this->get('wires');
 
-        return $now->state->with(clamp: $wires === [] ? null : ['wires' => $wires, 'turns' => $this->get('turns') ?? 1]);
+        return $now->state->with(
+            clamp: $wires === [] ? null : ['wires' => $wires, 'turns' => $this->get('turns') ?? 1],
+        );
     }
 
     public function reads(): string
@@ -56,7 +58,10 @@ final readonly class ClampRound extends Act
 
     public function said(Names $names): string
     {
-        return $this->get('wires') === [] ? 'Clamp off'
-            : 'Clamp round '.implode(' and ', array_map($names->part(...), $this->get('wires'))).(($this->get('turns') ?? 1) > 1 ? ", {$this->get('turns')} turns" : '');
+        return $this->get('wires') === []
+            ? 'Clamp off'
+            : 'Clamp round '.
+                    implode(' and ', array_map($names->part(...), $this->get('wires'))).
+                    (($this->get('turns') ?? 1) > 1 ? ", {$this->get('turns')} turns" : '');
     }
 }

@@ -21,7 +21,10 @@ final readonly class Dial extends Act
 
     public static function fields(): array
     {
-        return ['mode' => Field::oneOf(...array_column(Mode::cases(), 'value')), 'range' => Field::number()->optional()];
+        return [
+            'mode' => Field::oneOf(...array_column(Mode::cases(), 'value')),
+            'range' => Field::number()->optional(),
+        ];
     }
 
     public function refusal(Situation $now): ?string
@@ -29,14 +32,20 @@ final readonly class Dial extends Act
         $range = $this->get('range');
         $ranges = Mode::from($this->get('mode'))->specification()->ranges();
 
-        return $range === null || in_array((float) $range, $ranges, true) ? null : 'On this position the ranges are '.implode(', ', $ranges).'.';
+        return $range === null || in_array((float) $range, $ranges, true)
+            ? null
+            : 'On this position the ranges are '.implode(', ', $ranges).'.';
     }
 
     public function apply(Situation $now): BenchState
     {
         $range = $this->get('range');
 
-        return $now->state->with(mode: Mode::from($this->get('mode')), range: $range === null ? null : (float) $range, display: null);
+        return $now->state->with(
+            mode: Mode::from($this->get('mode')),
+            range: $range === null ? null : (float) $range,
+            display: null,
+        );
     }
 
     public function reads(): string
@@ -46,6 +55,8 @@ final readonly class Dial extends Act
 
     public function said(Names $names): string
     {
-        return 'Meter to '.Mode::from($this->get('mode'))->title().($this->get('range') === null ? '' : ", range {$this->get('range')} by hand");
+        return 'Meter to '.
+            Mode::from($this->get('mode'))->title().
+            ($this->get('range') === null ? '' : ", range {$this->get('range')} by hand");
     }
 }

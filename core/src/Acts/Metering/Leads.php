@@ -35,7 +35,11 @@ final readonly class Leads extends Act
     {
         $keeping = $now->state->display->keeping ?? false;
 
-        return $now->state->with(red: $this->get('red'), black: $this->get('black'), display: $keeping ? $now->state->display : null);
+        return $now->state->with(
+            red: $this->get('red'),
+            black: $this->get('black'),
+            display: $keeping ? $now->state->display : null,
+        );
     }
 
     public function placesLeads(): bool
@@ -58,13 +62,17 @@ final readonly class Leads extends Act
             return "There is no place called \"$place\" for the $lead lead.";
         }
 
-        return $now->reach->reaches($now->state, $place) ? null : "The $lead lead cannot get there: it is behind the door.";
+        return $now->reach->reaches($now->state, $place)
+            ? null
+            : "The $lead lead cannot get there: it is behind the door.";
     }
 
     public function said(Names $names): string
     {
         return match (true) {
-            $this->get('red') !== null && $this->get('black') !== null => "{$names->place($this->get('red'))} to {$names->place($this->get('black'))}",
+            $this->get('red') !== null && $this->get('black') !== null => "{$names->place(
+                $this->get('red'),
+            )} to {$names->place($this->get('black'))}",
             $this->get('red') !== null => "Red lead alone on {$names->place($this->get('red'))}",
             $this->get('black') !== null => "Black lead alone on {$names->place($this->get('black'))}",
             default => 'Leads off',

@@ -60,6 +60,7 @@ final readonly class PutToTap extends Act
 
     public function said(Names $names): string
     {
-        return Bag::atTap($this->name)::TITLE.($this->get('tap') === null ? ' put away' : " at the {$names->tap($this->get('tap'))}");
+        return Bag::atTap($this->name)::TITLE.
+            ($this->get('tap') === null ? ' put away' : " at the {$names->tap($this->get('tap'))}");
     }
 }

@@ -48,6 +48,8 @@ final readonly class Read extends Act
 
     public function said(Names $names): string
     {
-        return ($this->get('of') ?? Multimeter::KEY) === Multimeter::KEY ? 'Read again' : 'Read the '.lcfirst(Bag::all()[$this->get('of')]::TITLE).' again';
+        return ($this->get('of') ?? Multimeter::KEY) === Multimeter::KEY
+            ? 'Read again'
+            : 'Read the '.lcfirst(Bag::all()[$this->get('of')]::TITLE).' again';
     }
 }

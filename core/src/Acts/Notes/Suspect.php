@@ -17,7 +17,11 @@ final readonly class Suspect extends Act
 
     public static function fields(): array
     {
-        return ['fault' => Field::id('fault'), 'mark' => Field::oneOf('star', 'out', 'open'), 'why' => Field::words()->optional()];
+        return [
+            'fault' => Field::id('fault'),
+            'mark' => Field::oneOf('star', 'out', 'open'),
+            'why' => Field::words()->optional(),
+        ];
     }
 
     public function said(Names $names): string
@@ -26,6 +30,8 @@ final readonly class Suspect extends Act
             'out' => 'Struck out',
             'star' => 'Starred',
             default => 'Took back',
-        }." a suspect: {$names->fault($this->get('fault'))}".($this->get('why') === null ? '' : ", because {$this->get('why')}");
+        }.
+            " a suspect: {$names->fault($this->get('fault'))}".
+            ($this->get('why') === null ? '' : ", because {$this->get('why')}");
     }
 }

@@ -41,7 +41,9 @@ final readonly class ClockGas extends Act
             $btu += $now->state->slots[$id]['gas'] ? $now->plan->primitives[$id]['spec']['input_btu_h'] ?? 0.0 : 0.0;
         }
 
-        return ['dial' => $btu === 0.0 ? 'stands still' : sprintf('one cubic foot in %.0f s', 3600 * self::BTU_PER_FT3 / $btu)];
+        return [
+            'dial' => $btu === 0.0 ? 'stands still' : sprintf('one cubic foot in %.0f s', (3600 * self::BTU_PER_FT3) / $btu),
+        ];
     }
 
     public function said(Names $names): string

@@ -34,7 +34,10 @@ final readonly class Listen extends Act
         $heard = [];
         foreach ($now->plan->percepts as $channel => $percept) {
             if ($percept['part'] === $this->part() && $percept['sense'] === 'hearing') {
-                $heard[$percept['thing']] = $now->noticing->perception->how($channel, $now->machine->shows($now->state, $percept['of']));
+                $heard[$percept['thing']] = $now->noticing->perception->how(
+                    $channel,
+                    $now->machine->shows($now->state, $percept['of']),
+                );
             }
         }
 

@@ -27,8 +27,10 @@ final readonly class Turn extends Act
 
     public function refusal(Situation $now): ?string
     {
-        return $now->reach->part($now->state, $this->part())
-            ?? ($now->model->kindOf($this->part())?->hands()->turn === true ? null : 'There is nothing on it to turn by hand.');
+        return $now->reach->part($now->state, $this->part()) ??
+            ($now->model->kindOf($this->part())?->hands()->turn === true
+                ? null
+                : 'There is nothing on it to turn by hand.');
     }
 
     public function risks(Situation $now): array

@@ -61,11 +61,18 @@ final readonly class FitFuse extends Act
         }
         $mended = array_values(array_unique([...$now->state->mended, $part]));
 
-        return $now->state->with(resets: [], mended: $mended, fitted: $fitted, slots: array_replace($now->state->slots, $slots));
+        return $now->state->with(
+            resets: [],
+            mended: $mended,
+            fitted: $fitted,
+            slots: array_replace($now->state->slots, $slots),
+        );
     }
 
     public function said(Names $names): string
     {
-        return $this->get('amps') == 0 ? "Took the fuse out of {$names->part($this->part())}" : "Put {$this->get('amps')} A into {$names->part($this->part())}";
+        return $this->get('amps') == 0
+            ? "Took the fuse out of {$names->part($this->part())}"
+            : "Put {$this->get('amps')} A into {$names->part($this->part())}";
     }
 }

@@ -29,7 +29,10 @@ final readonly class FitSpare extends Repair
         $refusal = $now->reach->part($now->state, $this->part());
         $spares = $now->model->kindOf($this->part())?->hands()->spares ?? [];
 
-        return $refusal ?? (in_array($this->get('spare'), $spares, true) ? null : 'The van has no such spare for it; it has '.implode(', ', $spares).'.');
+        return $refusal ??
+            (in_array($this->get('spare'), $spares, true)
+                ? null
+                : 'The van has no such spare for it; it has '.implode(', ', $spares).'.');
     }
 
     public function risks(Situation $now): array

@@ -18,7 +18,10 @@ abstract readonly class Repair extends Act
         $state = $now->state->with(resets: []);
         $fault = $now->fault->in($part) ?? ($now->fault->members === [] ? $now->fault : null);
         if ($fault?->yieldsTo($how)) {
-            $earlier = array_filter($state->earlier, fn (array $j): bool => ! in_array($j, $fault->jumpers, true) || $fault->part !== $part);
+            $earlier = array_filter(
+                $state->earlier,
+                fn (array $j): bool => ! in_array($j, $fault->jumpers, true) || $fault->part !== $part,
+            );
             $levers = [];
             foreach (array_keys($fault->set) as $path) {
                 if (str_starts_with($path, "$part.") && str_ends_with($path, '.at')) {
@@ -26,14 +29,21 @@ abstract readonly class Repair extends Act
                 }
             }
             // two wires that were swapped are set right together
-            $with = $fault->part === $part ? array_map(fn (array $j): string => Model::split($j[0])[0], $fault->jumpers) : [];
+            $with =
+                $fault->part === $part
+                    ? array_map(fn (array $j): string => Model::split($j[0])[0], $fault->jumpers)
+                    : [];
             $mended = array_values(array_unique([...$state->mended, $part, ...$with]));
             $state = $state->with(earlier: array_values($earlier), mended: $mended)->withSlots($levers);
         }
         if ($how !== 'replace') {
             return $state;
         }
-        $fitted = array_filter($state->fitted, fn (string $path): bool => ! str_starts_with($path, "$part."), ARRAY_FILTER_USE_KEY);
+        $fitted = array_filter(
+            $state->fitted,
+            fn (string $path): bool => ! str_starts_with($path, "$part."),
+            ARRAY_FILTER_USE_KEY,
+        );
 
         return $state->with(fitted: $fitted, slots: array_replace($state->slots, $this->asNew($now, $part)));
     }

@@ -30,8 +30,10 @@ final readonly class Push extends Act
 
     public function refusal(Situation $now): ?string
     {
-        return $now->reach->part($now->state, $this->part())
-            ?? ($now->model->kindOf($this->part())?->hands()->push === true ? null : 'There is no armature on it to push.');
+        return $now->reach->part($now->state, $this->part()) ??
+            ($now->model->kindOf($this->part())?->hands()->push === true
+                ? null
+                : 'There is no armature on it to push.');
     }
 
     public function risks(Situation $now): array
@@ -44,11 +46,15 @@ final readonly class Push extends Act
         $held = ['held' => $this->get('to') === 'in'];
         $coils = array_keys($now->model->parts()[$this->part()]->kind->those(Attracts::class));
 
-        return $now->state->withSlots(array_fill_keys(array_map(fn (string $name): string => "{$this->part()}.$name", $coils), $held));
+        return $now->state->withSlots(
+            array_fill_keys(array_map(fn (string $name): string => "{$this->part()}.$name", $coils), $held),
+        );
     }
 
     public function said(Names $names): string
     {
-        return $this->get('to') === 'in' ? "Pushed {$names->part($this->part())} in by hand" : "Let {$names->part($this->part())} go";
+        return $this->get('to') === 'in'
+            ? "Pushed {$names->part($this->part())} in by hand"
+            : "Let {$names->part($this->part())} go";
     }
 }

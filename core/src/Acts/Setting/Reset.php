@@ -54,7 +54,9 @@ final readonly class Reset extends Act
         }
         $times = ($now->state->resets[$this->part()] ?? 0) + 1;
 
-        return $now->state->withSlots($freed)->with(resets: array_replace($now->state->resets, [$this->part() => $times]));
+        return $now->state
+            ->withSlots($freed)
+            ->with(resets: array_replace($now->state->resets, [$this->part() => $times]));
     }
 
     public function said(Names $names): string

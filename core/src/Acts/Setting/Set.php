@@ -55,6 +55,8 @@ final readonly class Set extends Act
 
     public function said(Names $names): string
     {
-        return "{$names->part($this->part())}, {$names->setting($this->part(), $this->get('lever'))} to {$this->get('to')}";
+        return "{$names->part(
+            $this->part(),
+        )}, {$names->setting($this->part(), $this->get('lever'))} to {$this->get('to')}";
     }
 }

@@ -30,8 +30,8 @@ final readonly class Suck extends Act
 
     public function refusal(Situation $now): ?string
     {
-        return $now->reach->part($now->state, $this->part())
-            ?? ($now->model->kindOf($this->part())?->hands()->suck === true ? null : 'There is no port on it to suck at.');
+        return $now->reach->part($now->state, $this->part()) ??
+            ($now->model->kindOf($this->part())?->hands()->suck === true ? null : 'There is no port on it to suck at.');
     }
 
     public function risks(Situation $now): array
@@ -44,11 +44,15 @@ final readonly class Suck extends Act
         $sensors = array_keys($now->model->parts()[$this->part()]->kind->those(Senses::class));
         $sucked = ['sucked' => $this->get('to') === 'on'];
 
-        return $now->state->withSlots(array_fill_keys(array_map(fn (string $name): string => "{$this->part()}.$name", $sensors), $sucked));
+        return $now->state->withSlots(
+            array_fill_keys(array_map(fn (string $name): string => "{$this->part()}.$name", $sensors), $sucked),
+        );
     }
 
     public function said(Names $names): string
     {
-        return $this->get('to') === 'on' ? "Sucked at {$names->part($this->part())}" : "Let {$names->part($this->part())} go";
+        return $this->get('to') === 'on'
+            ? "Sucked at {$names->part($this->part())}"
+            : "Let {$names->part($this->part())} go";
     }
 }

@@ -34,12 +34,14 @@ final readonly class Jump extends Act
     {
         [$from, $to] = [$this->get('from'), $this->get('to')];
 
-        return $now->reach->place($now->state, $from, 'The clip') ?? $now->reach->place($now->state, $to, 'The clip') ?? match (true) {
-            $from === $to => 'Both clips on one place join nothing.',
-            Jumper::isThere($now->state, $from, $to) => 'There is a jumper there already.',
-            count($now->state->jumpers) >= self::MOST => 'There are six jumpers in the bag, and all are in use.',
-            default => null,
-        };
+        return $now->reach->place($now->state, $from, 'The clip') ??
+            ($now->reach->place($now->state, $to, 'The clip') ??
+                match (true) {
+                    $from === $to => 'Both clips on one place join nothing.',
+                    Jumper::isThere($now->state, $from, $to) => 'There is a jumper there already.',
+                    count($now->state->jumpers) >= self::MOST => 'All six jumpers of the bag are in use.',
+                    default => null,
+                });
     }
 
     public function risks(Situation $now): array

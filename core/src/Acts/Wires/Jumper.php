@@ -17,6 +17,8 @@ final class Jumper
 
     public static function isThere(BenchState $state, string $a, string $b): bool
     {
-        return array_filter([...$state->jumpers, ...$state->earlier], fn (array $j): bool => self::joins($j, $a, $b)) !== [];
+        $all = [...$state->jumpers, ...$state->earlier];
+
+        return array_filter($all, fn (array $j): bool => self::joins($j, $a, $b)) !== [];
     }
 }

@@ -54,6 +54,7 @@ final readonly class Plug extends Act
 
     public function said(Names $names): string
     {
-        return ($this->get('to') === 'off' ? 'Pulled the plug of ' : 'Put the plug back on ').$names->part($this->part());
+        return ($this->get('to') === 'off' ? 'Pulled the plug of ' : 'Put the plug back on ').
+            $names->part($this->part());
     }
 }

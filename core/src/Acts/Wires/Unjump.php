@@ -29,16 +29,20 @@ final readonly class Unjump extends Act
     {
         [$from, $to] = [$this->get('from'), $this->get('to')];
 
-        return $now->reach->place($now->state, $from, 'The clip') ?? $now->reach->place($now->state, $to, 'The clip') ?? match (true) {
-            $from === $to => 'Both clips on one place join nothing.',
-            ! Jumper::isThere($now->state, $from, $to) => 'There is no jumper there.',
-            default => null,
-        };
+        return $now->reach->place($now->state, $from, 'The clip') ??
+            ($now->reach->place($now->state, $to, 'The clip') ??
+                match (true) {
+                    $from === $to => 'Both clips on one place join nothing.',
+                    ! Jumper::isThere($now->state, $from, $to) => 'There is no jumper there.',
+                    default => null,
+                });
     }
 
     public function apply(Situation $now): BenchState
     {
-        $without = fn (array $jumpers): array => array_values(array_filter($jumpers, fn (array $j): bool => ! Jumper::joins($j, $this->get('from'), $this->get('to'))));
+        $without = fn (array $jumpers): array => array_values(
+            array_filter($jumpers, fn (array $j): bool => ! Jumper::joins($j, $this->get('from'), $this->get('to'))),
+        );
 
         return $now->state->with(jumpers: $without($now->state->jumpers), earlier: $without($now->state->earlier));
     }

@@ -20,7 +20,9 @@ final readonly class Basics implements Judge
         [$opened, $touched, $wiped] = [$this->opened($account), $this->touched($account), $this->wiped($account)];
         $done = [];
         foreach (array_keys($account->seen->entries) as $i) {
-            foreach ($account->outcome($i)->refused === null ? self::proves($account, $account->act($i)) : [] as $basic) {
+            foreach (
+                $account->outcome($i)->refused === null ? self::proves($account, $account->act($i)) : [] as $basic
+            ) {
                 $done[$basic] ??= $i;
             }
         }
@@ -34,10 +36,16 @@ final readonly class Basics implements Judge
                 $why[] = Line::say(ucfirst($basic).' was not looked at.');
             } elseif ($basic === 'lamp' && $wiped !== null && $at > $wiped) {
                 $share += 0.5;
-                $why[] = Line::say('The lamp was read only after a reset or a power cycle: what it had to say may have been wiped.', $at);
+                $why[] = Line::say(
+                    'The lamp was read only after a reset or a power cycle: what it had to say may have been wiped.',
+                    $at,
+                );
             } elseif (min($opened ?? PHP_INT_MAX, $touched ?? PHP_INT_MAX) < $at) {
                 $share += 0.5;
-                $why[] = Line::say(ucfirst($basic).' was looked at only after the door came off or parts were touched.', $at);
+                $why[] = Line::say(
+                    ucfirst($basic).' was looked at only after the door came off or parts were touched.',
+                    $at,
+                );
             } else {
                 $share += 1.0;
             }
@@ -45,12 +53,20 @@ final readonly class Basics implements Judge
         $share = $wanted === [] ? 1.0 : $share / count($wanted);
         $start = $rules->schools->way('start');
         $first = array_key_first($done);
-        if (in_array($start === 'thermostat' ? 'demand' : $start, $wanted, true) && $first !== null && $first !== ($start === 'thermostat' ? 'demand' : $start)) {
+        if (
+            in_array($start === 'thermostat' ? 'demand' : $start, $wanted, true) &&
+            $first !== null &&
+            $first !== ($start === 'thermostat' ? 'demand' : $start)
+        ) {
             $share *= 2 / 3;
             $why[] = Line::say("These rules begin with the $start; this began with the $first.", $done[$first]);
         }
 
-        return new Line('basics', $share, $why === [] ? [Line::say(ucfirst(implode(', ', $wanted)).' were proved before parts.')] : $why);
+        return new Line(
+            'basics',
+            $share,
+            $why === [] ? [Line::say(ucfirst(implode(', ', $wanted)).' were proved before parts.')] : $why,
+        );
     }
 
     /** @return list<string> the basics that this appliance has */
@@ -79,7 +95,10 @@ final readonly class Basics implements Judge
         $parts = match ($act->name) {
             'look', 'clock' => [$act->get('part')],
             'set' => $account->kind($act->get('part'))?->isThermostat() === true ? [$act->get('part')] : [],
-            'leads' => array_map(fn (?string $place) => $place === null ? '' : Model::split($place)[0], [$act->get('red'), $act->get('black')]),
+            'leads' => array_map(fn (?string $place) => $place === null ? '' : Model::split($place)[0], [
+                $act->get('red'),
+                $act->get('black'),
+            ]),
             default => [],
         };
         $basics = [];
@@ -131,7 +150,10 @@ final readonly class Basics implements Judge
     {
         foreach ($account->entries(['reset', 'set']) as $i) {
             $act = $account->act($i);
-            if ($act->name === 'reset' || $account->kind($act->get('part'))?->isSupply() === true && $act->get('to') === 'off') {
+            if (
+                $act->name === 'reset' ||
+                ($account->kind($act->get('part'))?->isSupply() === true && $act->get('to') === 'off')
+            ) {
                 return $i;
             }
         }

@@ -67,7 +67,10 @@ final readonly class Finding implements Judge
 
         return match (true) {
             $part === $member->part => [self::RIGHT_PART, 'The right part, the wrong way of failing.'],
-            $account->repairs->isSymptom($part) => [self::SYMPTOM, 'A symptom and not the cause: it acted or went because of something else.'],
+            $account->repairs->isSymptom($part) => [
+                self::SYMPTOM,
+                'A symptom and not the cause: it acted or went because of something else.',
+            ],
             default => [0.0, ''],
         };
     }

@@ -32,7 +32,14 @@ final readonly class Money implements Judge
 
         return new Line('money', array_sum($shares) / 3, [
             Line::say(sprintf('%.0f minutes of %.0f.', $minutes, $rules->budget['minutes'])),
-            Line::say(sprintf('%d %s replaced, %d in the budget.', $parts, $parts === 1 ? 'part' : 'parts', $rules->budget['parts'])),
+            Line::say(
+                sprintf(
+                    '%d %s replaced, %d in the budget.',
+                    $parts,
+                    $parts === 1 ? 'part' : 'parts',
+                    $rules->budget['parts'],
+                ),
+            ),
             Line::say($this->calledBack ? 'The customer calls again.' : 'No call-back.'),
         ]);
     }

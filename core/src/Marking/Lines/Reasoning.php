@@ -27,7 +27,17 @@ final readonly class Reasoning implements Judge
         }
         $i = end($names);
         $known = $account->steps[$i]->before;
-        $others = implode('; ', array_slice(array_map(fn (string $id) => $account->title($id), array_diff(array_map(strval(...), array_keys($known->ranked())), array_keys($names))), 0, 3));
+        $others = implode(
+            '; ',
+            array_slice(
+                array_map(
+                    fn (string $id) => $account->title($id),
+                    array_diff(array_map(strval(...), array_keys($known->ranked())), array_keys($names)),
+                ),
+                0,
+                3,
+            ),
+        );
         $more = $known->count() - count($names) - 3;
         $others .= $more > 0 ? " and $more more" : '';
         $why = [Line::say(match ($account->verdict()) {
@@ -41,7 +51,11 @@ final readonly class Reasoning implements Judge
         [$fitting, $marks] = $this->list($account, $why);
         $own = $all + $marks;
 
-        return new Line('reasoning', $own === 0 ? $share : (1 - self::OWN) * $share + self::OWN * ($right + $fitting) / $own, $why);
+        return new Line(
+            'reasoning',
+            $own === 0 ? $share : (1 - self::OWN) * $share + (self::OWN * ($right + $fitting)) / $own,
+            $why,
+        );
     }
 
     /**
@@ -83,10 +97,22 @@ final readonly class Reasoning implements Judge
         if ($reading?->mode === Mode::Microamps && ! isset($step->flaws['series']) && abs($reading->value) > 0.05) {
             $good = abs($reading->value) >= $rules->schools->flameUa;
 
-            return [$said === ($good ? 'good' : 'bad'), sprintf('These rules take a flame current from %.1f µA on as good; this was %s.', $rules->schools->flameUa, $reading->text())];
+            return [
+                $said === ($good ? 'good' : 'bad'),
+                sprintf(
+                    'These rules take a flame current from %.1f µA on as good; this was %s.',
+                    $rules->schools->flameUa,
+                    $reading->text(),
+                ),
+            ];
         }
         if (array_diff(array_keys($step->flaws), ['chassis', 'floating', 'moment']) !== []) {
-            return [$said === 'unsure', 'It was taken as '.($said === 'good' ? 'good' : 'bad').', but a reading taken like this says nothing.'];
+            return [
+                $said === 'unsure',
+                'It was taken as '.
+                ($said === 'good' ? 'good' : 'bad').
+                ', but a reading taken like this says nothing.',
+            ];
         }
         $same = $reading === null
             ? $outcome->seen === $sound->seen
@@ -95,7 +121,10 @@ final readonly class Reasoning implements Judge
 
         return match (true) {
             $said === 'unsure' => [! $told, 'Taken as not conclusive, though it struck suspects out.'],
-            $said === 'good' => [$same, 'Taken as good, but a sound one would have shown something else there at that moment.'],
+            $said === 'good' => [
+                $same,
+                'Taken as good, but a sound one would have shown something else there at that moment.',
+            ],
             default => [! $same, 'Taken as bad, but a sound one would have shown the same there at that moment.'],
         };
     }
@@ -134,7 +163,12 @@ final readonly class Reasoning implements Judge
             $fits = $stands === ($mark === 'star');
             $right += $fits ? 1 : 0;
             if (! $fits) {
-                $why[] = Line::say($mark === 'out' ? 'Struck out, though nothing had spoken against it.' : 'Starred, though it was out already.', $i);
+                $why[] = Line::say(
+                    $mark === 'out'
+                        ? 'Struck out, though nothing had spoken against it.'
+                        : 'Starred, though it was out already.',
+                    $i,
+                );
             }
         }
 

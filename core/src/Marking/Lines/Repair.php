@@ -26,7 +26,10 @@ final readonly class Repair implements Judge
                 $why[] = Line::say('This put it right.', $i);
                 if ($act->name === 'mend' && $act->get('how') === 'replace' && $this->wasWhole($account, $rules)) {
                     $lost += self::NEEDLESS;
-                    $why[] = Line::say('These rules replace a rod only when it is bent, thin or cracked: cleaning would have done.', $i);
+                    $why[] = Line::say(
+                        'These rules replace a rod only when it is bent, thin or cracked: cleaning would have done.',
+                        $i,
+                    );
                 }
             } elseif ($account->repairs->wasSpoiled($i)) {
                 $why[] = Line::say('The fault had taken this part along; it had to be replaced too.', $i);
@@ -34,7 +37,11 @@ final readonly class Repair implements Judge
                 $lost += $this->needless($account, $i, $act, $why);
             }
         }
-        if ($account->repairs->tookAlong() && $rules->schools->is('after_short', 'look_further') && ! $this->lookedFurther($account)) {
+        if (
+            $account->repairs->tookAlong() &&
+            $rules->schools->is('after_short', 'look_further') &&
+            ! $this->lookedFurther($account)
+        ) {
             $lost += self::NOT_LOOKED_FURTHER;
             $why[] = Line::say('These rules want what a short has taken along looked for before the power comes back.');
         }
@@ -42,7 +49,11 @@ final readonly class Repair implements Judge
             return new Line('repair', 0.0, [...$why, Line::say('The fault was left in.')]);
         }
 
-        return new Line('repair', max(0.0, 1.0 - $lost), $why === [] ? [Line::say('There was nothing to put right, and nothing was touched.')] : $why);
+        return new Line(
+            'repair',
+            max(0.0, 1.0 - $lost),
+            $why === [] ? [Line::say('There was nothing to put right, and nothing was touched.')] : $why,
+        );
     }
 
     /** @param list<array{text: string, entry: int|null}> $why */
@@ -50,12 +61,21 @@ final readonly class Repair implements Judge
     {
         $fault = $account->fault;
         $own = $fault->in($act->get('part'));
-        if ($own !== null && $fault->members !== [] && $own->yieldsTo($act->name === 'mend' ? $act->get('how') : 'replace')) {
+        if (
+            $own !== null &&
+            $fault->members !== [] &&
+            $own->yieldsTo($act->name === 'mend' ? $act->get('how') : 'replace')
+        ) {
             $why[] = Line::say('This put one of the faults right; it was not the only one.', $i);
 
             return 0.0;
         }
-        $why[] = Line::say($own !== null ? 'This did not put it right.' : 'There was nothing wrong with this part, and it was not proved bad.', $i);
+        $why[] = Line::say(
+            $own !== null
+                ? 'This did not put it right.'
+                : 'There was nothing wrong with this part, and it was not proved bad.',
+            $i,
+        );
 
         return self::NEEDLESS;
     }
@@ -63,7 +83,9 @@ final readonly class Repair implements Judge
     /** Whether what was replaced was a rod that needed cleaning only. */
     private function wasWhole(AttemptReview $account, Rules $rules): bool
     {
-        return $rules->schools->is('rod_replacement', 'damaged_only') && $account->kind($account->fault->part)?->isFlameSensor() === true && $account->fault->repair === 'clean';
+        return $rules->schools->is('rod_replacement', 'damaged_only') &&
+            $account->kind($account->fault->part)?->isFlameSensor() === true &&
+            $account->fault->repair === 'clean';
     }
 
     /** Whether ohms were asked with the power off before the part that went along was replaced. */

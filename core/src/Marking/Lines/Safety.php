@@ -31,8 +31,13 @@ final readonly class Safety implements Judge
 
                     continue;
                 }
-                $why[] = Line::say(($outcome->wasStopped() ? 'Tried, and stopped by the house rules. ' : '').Danger::TEXT[$danger], $i);
-                $lost += (in_array($danger, Danger::SLIGHT, true) ? self::SLIGHT : self::GRAVE) * ($outcome->wasStopped() ? 0.5 : 1.0);
+                $why[] = Line::say(
+                    ($outcome->wasStopped() ? 'Tried, and stopped by the house rules. ' : '').Danger::TEXT[$danger],
+                    $i,
+                );
+                $lost +=
+                    (in_array($danger, Danger::SLIGHT, true) ? self::SLIGHT : self::GRAVE) *
+                    ($outcome->wasStopped() ? 0.5 : 1.0);
             }
         }
 
@@ -61,7 +66,9 @@ final readonly class Safety implements Judge
      */
     private static function counted(array $dangers): array
     {
-        return in_array('door-switch-held', $dangers, true) ? array_values(array_diff($dangers, ['door-open'])) : $dangers;
+        return in_array('door-switch-held', $dangers, true)
+            ? array_values(array_diff($dangers, ['door-open']))
+            : $dangers;
     }
 
     private static function isAllowed(AttemptReview $account, Rules $rules, int $i, string $danger): bool
@@ -75,9 +82,13 @@ final readonly class Safety implements Judge
         };
         foreach ($undone === null ? [] : $account->entries([$undone]) as $j) {
             $other = $account->act($j);
-            $same = $undone === 'unjump'
-                ? [$other->get('from'), $other->get('to')] == [$act->get('from'), $act->get('to')] || [$other->get('to'), $other->get('from')] == [$act->get('from'), $act->get('to')]
-                : $other->get('part') === $act->get('part') && $other->get('lever') === $act->get('lever') && $other->get('to') !== $act->get('to');
+            $same =
+                $undone === 'unjump'
+                    ? [$other->get('from'), $other->get('to')] == [$act->get('from'), $act->get('to')] ||
+                        [$other->get('to'), $other->get('from')] == [$act->get('from'), $act->get('to')]
+                    : $other->get('part') === $act->get('part') &&
+                        $other->get('lever') === $act->get('lever') &&
+                        $other->get('to') !== $act->get('to');
             if ($j > $i && $same) {
                 return $other->tick - $act->tick <= self::SHORT;
             }

@@ -45,7 +45,11 @@ final readonly class Technique implements Judge
         }
         $why = array_map(fn (int $i, string $text) => Line::say($text, $i), array_keys($slips), $slips);
 
-        return new Line('technique', max(0.0, 1 - self::SLIP * count($slips)), $why === [] ? [Line::say('The meter was set and placed as it should be.')] : $why);
+        return new Line(
+            'technique',
+            max(0.0, 1 - self::SLIP * count($slips)),
+            $why === [] ? [Line::say('The meter was set and placed as it should be.')] : $why,
+        );
     }
 
     private function counts(string $flaw, AttemptReview $account, Rules $rules, int $i): bool
@@ -54,7 +58,11 @@ final readonly class Technique implements Judge
             'chassis' => $rules->schools->is('reference', 'own_common'),
             'moment' => ! $this->isReadAgain($account, $i, fn (int $j) => ! isset($account->steps[$j]->flaws['moment'])),
             'loose' => ! $this->isReadAgain($account, $i, fn (int $j) => ! isset($account->steps[$j]->flaws['loose'])),
-            'ghost' => ! $this->isReadAgain($account, $i, fn (int $j) => $account->outcome($j)->reading?->mode->key() === 'vlz'),
+            'ghost' => ! $this->isReadAgain(
+                $account,
+                $i,
+                fn (int $j) => $account->outcome($j)->reading?->mode->key() === 'vlz',
+            ),
             'series' => ! $this->isReadAgain($account, $i, fn (int $j) => ! isset($account->steps[$j]->flaws['series'])),
             default => true,
         };
@@ -76,7 +84,11 @@ final readonly class Technique implements Judge
                 return false;
             }
             $at = $this->at($account, $j);
-            if (($at === [$red, $black] || $at === [$black, $red]) && $account->outcome($j)->reading !== null && $well($j)) {
+            if (
+                ($at === [$red, $black] || $at === [$black, $red]) &&
+                $account->outcome($j)->reading !== null &&
+                $well($j)
+            ) {
                 return true;
             }
         }
@@ -98,16 +110,26 @@ final readonly class Technique implements Judge
         $slips = [];
         if (! $rules->schools->is('valve_test', 'either')) {
             $first = $this->firstAt($account, fn (Kind $k): bool => $k->isFuelValve());
-            if ($first !== null && in_array($account->outcome($first)->reading?->mode->key(), self::CURRENT, true) !== $rules->schools->is('valve_test', 'amps_first')) {
+            if (
+                $first !== null &&
+                in_array($account->outcome($first)->reading?->mode->key(), self::CURRENT, true) !==
+                    $rules->schools->is('valve_test', 'amps_first')
+            ) {
                 $slips[$first] = $rules->schools->is('valve_test', 'amps_first')
-                    ? 'These rules test a valve by its amps first: one test shows the volts and a whole coil.' : 'These rules test a valve by the volts across its terminals first.';
+                    ? 'These rules test a valve by its amps first: one test shows the volts and a whole coil.'
+                    : 'These rules test a valve by the volts across its terminals first.';
             }
         }
         if (! $rules->schools->is('limit_test', 'either')) {
             $first = $this->firstAt($account, fn (Kind $k): bool => $k->guards()?->opensOnHeat() === true);
-            if ($first !== null && ($account->outcome($first)->reading?->mode->wantsDead() ?? false) !== $rules->schools->is('limit_test', 'ohms_dead')) {
+            if (
+                $first !== null &&
+                ($account->outcome($first)->reading?->mode->wantsDead() ?? false) !==
+                    $rules->schools->is('limit_test', 'ohms_dead')
+            ) {
                 $slips[$first] = $rules->schools->is('limit_test', 'ohms_dead')
-                    ? 'These rules test a limit by continuity with the power off.' : 'These rules test a limit by volts to common on both sides.';
+                    ? 'These rules test a limit by continuity with the power off.'
+                    : 'These rules test a limit by volts to common on both sides.';
             }
         }
 
@@ -119,9 +141,17 @@ final readonly class Technique implements Judge
     {
         foreach ($account->entries(['leads', 'clamp']) as $i) {
             $act = $account->act($i);
-            $places = $act->name === 'leads' ? [$act->get('red'), $act->get('black')] : array_merge(...array_map(
-                fn (string $wire) => ($w = $account->plan->model->wire($wire)) === null ? [] : [$w->from, $w->to], $act->get('wires'),
-            ));
+            $places =
+                $act->name === 'leads'
+                    ? [$act->get('red'), $act->get('black')]
+                    : array_merge(
+                        ...array_map(
+                            fn (string $wire) => ($w = $account->plan->model->wire($wire)) === null
+                                ? []
+                                : [$w->from, $w->to],
+                            $act->get('wires'),
+                        ),
+                    );
             foreach ($account->outcome($i)->reading === null ? [] : $places as $place) {
                 if (($kind = $account->plan->model->kindOf(Model::split($place)[0])) !== null && $is($kind)) {
                     return $i;

@@ -26,21 +26,48 @@ final readonly class Trace implements Judge
         foreach ($asked as $i => $share) {
             $step = $account->steps[$i];
             if ($share < 0.9 && $step->best === []) {
-                $why[] = Line::say(sprintf('%d suspects stood when this part was swapped; it was sound.', $step->before->count()), $i);
+                $why[] = Line::say(
+                    sprintf('%d suspects stood when this part was swapped; it was sound.', $step->before->count()),
+                    $i,
+                );
             } elseif ($share < 0.9) {
-                $why[] = Line::say(sprintf('%d suspects stood. This could tell %.2f bits; %s would have been worth %.2f.', $step->before->count(), self::told($account, $i), $step->best[0]->said($account->wording), $step->could()), $i);
+                $why[] = Line::say(
+                    sprintf(
+                        '%d suspects stood. This could tell %.2f bits; %s would have been worth %.2f.',
+                        $step->before->count(),
+                        self::told($account, $i),
+                        $step->best[0]->said($account->wording),
+                        $step->could(),
+                    ),
+                    $i,
+                );
             }
         }
         [$missing, $at] = $this->missing($account);
         if ($missing > 0) {
             $step = $account->steps[$at];
-            $why[] = Line::say(sprintf('It ended with %d suspects standing; %s would have been worth %.2f bits.', $step->before->count(), $step->best[0]->said($account->wording), $step->could()), $at);
+            $why[] = Line::say(
+                sprintf(
+                    'It ended with %d suspects standing; %s would have been worth %.2f bits.',
+                    $step->before->count(),
+                    $step->best[0]->said($account->wording),
+                    $step->could(),
+                ),
+                $at,
+            );
         }
         if ($asked === []) {
-            return new Line('trace', 0.0, [Line::say('Nothing was asked of the appliance while more than one fault was possible.'), ...$why]);
+            return new Line('trace', 0.0, [
+                Line::say('Nothing was asked of the appliance while more than one fault was possible.'),
+                ...$why,
+            ]);
         }
 
-        return new Line('trace', array_sum($asked) / (count($asked) + $missing), $why === [] ? [Line::say('Each reading told about as much as any could.')] : $why);
+        return new Line(
+            'trace',
+            array_sum($asked) / (count($asked) + $missing),
+            $why === [] ? [Line::say('Each reading told about as much as any could.')] : $why,
+        );
     }
 
     /**
@@ -53,7 +80,12 @@ final readonly class Trace implements Judge
     public static function questions(AttemptReview $account): array
     {
         $asked = [];
-        foreach (array_filter($account->entries(array_keys(Catalogue::all())), fn (int $i): bool => AttemptReview::isQuestion($account->act($i))) as $i) {
+        foreach (
+            array_filter(
+                $account->entries(array_keys(Catalogue::all())),
+                fn (int $i): bool => AttemptReview::isQuestion($account->act($i)),
+            ) as $i
+        ) {
             $act = $account->act($i);
             $step = $account->steps[$i];
             $outcome = $account->outcome($i);
@@ -65,7 +97,10 @@ final readonly class Trace implements Judge
 
                 continue;
             }
-            if ($step->could() <= 0.0 || ($forced ? $outcome->dangers === [] : $outcome->reading === null && $outcome->seen === [])) {
+            if (
+                $step->could() <= 0.0 ||
+                ($forced ? $outcome->dangers === [] : $outcome->reading === null && $outcome->seen === [])
+            ) {
                 continue;
             }
             $share = min(1.0, self::told($account, $i) / (self::GOOD_ENOUGH * $step->could()));
@@ -93,7 +128,10 @@ final readonly class Trace implements Judge
         }
         $left = $account->steps[$at]->before->entropy();
 
-        return [min(self::MISSING, (int) ceil($left / max(AttemptReview::SETTLED_BITS, $account->steps[$at]->could()))), $at];
+        return [
+            min(self::MISSING, (int) ceil($left / max(AttemptReview::SETTLED_BITS, $account->steps[$at]->could()))),
+            $at,
+        ];
     }
 
     /** Bits; what an unsafe act showed is worth nothing. Fuel that gathered meanwhile is not this act's doing. */

@@ -46,7 +46,8 @@ final class Verify implements Judge
         $from = ($this->lastMend($account) ?? -1) + 1;
         $state = $account->repairs->state($from);
         $this->trials = new AttemptSafetyTest($account->plan, $account->fault, new Memory());
-        $this->after = $state === null ? ['tried' => [], 'fires' => []] : $this->trials->of($state, $account->seen, $from);
+        $this->after =
+            $state === null ? ['tried' => [], 'fires' => []] : $this->trials->of($state, $account->seen, $from);
     }
 
     /** The entry of the last repair. */
@@ -72,7 +73,8 @@ final class Verify implements Judge
 
             return 0.0;
         }
-        // what is set to try a safety and set back does not begin it anew: any whole cycle after the last repair will do
+        // what is set to try a safety and set back does not begin it anew: any whole cycle after the last repair will
+        // do
         $from = $this->mended($account, $done);
         foreach ($account->plan->model->household()->cycle as $channel => $values) {
             foreach ($account->seen->perceived[$channel] ?? [] as [$start, $end, $value]) {

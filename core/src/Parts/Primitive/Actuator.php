@@ -31,7 +31,10 @@ final class Actuator extends Primitive implements GivesFuel
     /** A course comes within a twentieth of its end in three time constants: that is taken for the travel. */
     private const CONSTANTS = 3.0;
 
-    /** @param array<string, mixed> $p between; ohm, reactance_ohm; run_v; travel_s; open: winding open; seized: at 0..1; start: 0..1 */
+    /**
+     * @param array<string, mixed> $p between; ohm,
+     *     reactance_ohm; run_v; travel_s; open: winding open; seized: at 0..1; start: 0..1
+     */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
     public static function wiring(array $spec): array
@@ -80,16 +83,25 @@ final class Actuator extends Primitive implements GivesFuel
         if (isset($this->p['seized'])) {
             $at = (float) $this->p['seized'];
 
-            return $slot['target'] === $at && $slot['course'][2] === [] ? $slot : ['course' => Response::still($now->tick, $at), 'target' => $at];
+            return $slot['target'] === $at && $slot['course'][2] === []
+                ? $slot
+                : ['course' => Response::still($now->tick, $at), 'target' => $at];
         }
-        $fed = ! ($this->p['open'] ?? false) && $now->acVolts($this->f->nodes['a'], $this->f->nodes['b']) >= $this->p['run_v'];
+        $fed =
+            ! ($this->p['open'] ?? false) &&
+            $now->acVolts($this->f->nodes['a'], $this->f->nodes['b']) >= $this->p['run_v'];
         $target = $fed ? 1.0 : 0.0;
         if ($target === $slot['target']) {
             return $slot;
         }
 
         return [
-            'course' => Response::towards($now->tick, Response::at($slot['course'], $now->tick), $target, $this->p['travel_s'] / self::CONSTANTS),
+            'course' => Response::towards(
+                $now->tick,
+                Response::at($slot['course'], $now->tick),
+                $target,
+                $this->p['travel_s'] / self::CONSTANTS,
+            ),
             'target' => $target,
         ];
     }

@@ -19,7 +19,10 @@ final class Clock extends Primitive
 
     private const DAY = 24 * self::HOUR;
 
-    /** @param array<string, mixed> $p lever: off | timed | on, hours: list of [from, to], begins_at_h: hour of the day at which the run begins, dead */
+    /**
+     * @param array<string, mixed> $p lever: off | timed | on, hours: list of [from, to],
+     *     begins_at_h: hour of the day at which the run begins, dead
+     */
     public function __construct(private readonly array $p, Fittings $f) {}
 
     public static function figures(array $spec): array

@@ -35,7 +35,8 @@ final class Coil extends Primitive implements Attracts, GivesFuel
     public const MECHANICAL = ['pull_in_v', 'drop_out_v', 'pull_in_ms', 'drop_out_ms'];
 
     /**
-     * @param array<string, mixed> $p ohm, reactance_ohm, pull_in_v, drop_out_v, pull_in_ms, drop_out_ms, open, shorted_ohm, dc: it works on millivolts or other DC,
+     * @param array<string, mixed> $p ohm, reactance_ohm, pull_in_v, drop_out_v, pull_in_ms, drop_out_ms, open,
+     *     shorted_ohm, dc: it works on millivolts or other DC,
      *     seats: {@see Condition} without which it can hold but not pull in (a pilot magnet and its button)
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
@@ -88,7 +89,10 @@ final class Coil extends Primitive implements Attracts, GivesFuel
         [$a, $b] = [$this->f->nodes['a'], $this->f->nodes['b']];
         $v = ($this->p['dc'] ?? false) ? abs($now->dcVolts($a, $b)) : $now->acVolts($a, $b);
         $dead = ($this->p['open'] ?? false) || isset($this->p['shorted_ohm']);
-        $wanted = $slot['held'] || ! $dead && ($slot['on'] ? $v > $this->p['drop_out_v'] : $v >= $this->p['pull_in_v'] && $this->isSeated($now));
+        $wanted =
+            $slot['held'] ||
+            (! $dead &&
+                ($slot['on'] ? $v > $this->p['drop_out_v'] : $v >= $this->p['pull_in_v'] && $this->isSeated($now)));
         if ($slot['buzz'] && $now->tick >= $slot['moved'] + self::BUZZ_MS) {
             $slot['buzz'] = false;
         }
@@ -98,7 +102,12 @@ final class Coil extends Primitive implements Attracts, GivesFuel
         $due = $slot['due'] ?? $now->tick + ($wanted ? $this->p['pull_in_ms'] : $this->p['drop_out_ms']);
 
         return $now->tick >= $due
-            ? ['on' => $wanted, 'due' => null, 'moved' => $now->tick, 'buzz' => $now->tick - $slot['moved'] < self::BUZZ_MS] + $slot
+            ? [
+                'on' => $wanted,
+                'due' => null,
+                'moved' => $now->tick,
+                'buzz' => $now->tick - $slot['moved'] < self::BUZZ_MS,
+            ] + $slot
             : ['due' => $due] + $slot;
     }
 

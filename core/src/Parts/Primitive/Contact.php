@@ -53,7 +53,8 @@ final class Contact extends Primitive implements ComesAndGoes
 
     /**
      * @param array<string, mixed> $p follows: primitive id, key: path in its slot, when: value at which it is
-     *     closed (true), ohm: when closed, stuck: open | closed, flaw: {by, above or below: {@see Condition}} that opens it,
+     *     closed (true), ohm: when closed, stuck: open | closed, flaw: {by, above or below: {@see Condition}} that
+     * opens it,
      *     {makes: after so many it stays open}, {after_s: closed for so long it opens}, or {taps: so many free it};
      *     with for_s: for so long it then stays open; freed: {@see Condition} that starts its count anew, such as
      *     the loss of power
@@ -141,7 +142,9 @@ final class Contact extends Primitive implements ComesAndGoes
             return ['closed' => false, 'due' => $due] + $slot;
         }
 
-        return ['closed' => true, 'due' => null] + ($this->flaw === null ? [] : ['makes' => $slot['makes'] + 1, 'since' => $now->tick]) + $slot;
+        return ['closed' => true, 'due' => null] +
+            ($this->flaw === null ? [] : ['makes' => $slot['makes'] + 1, 'since' => $now->tick]) +
+            $slot;
     }
 
     public function next(array $slot, Surroundings $now): int
@@ -157,7 +160,9 @@ final class Contact extends Primitive implements ComesAndGoes
             $due,
             isset($this->flaw['by']) ? Condition::next([$this->flaw], $now) : self::NEVER,
             $slot['until'] ?? self::NEVER,
-            isset($this->flaw['after_s']) && $since !== null ? $since + (int) ($this->flaw['after_s'] * 1000) : self::NEVER,
+            isset($this->flaw['after_s']) && $since !== null
+                ? $since + (int) ($this->flaw['after_s'] * 1000)
+                : self::NEVER,
         );
     }
 
@@ -187,7 +192,8 @@ final class Contact extends Primitive implements ComesAndGoes
     {
         return match (true) {
             $slot['until'] !== null => true,
-            isset($this->flaw['after_s']) => $slot['since'] !== null && $now->tick - $slot['since'] >= $this->flaw['after_s'] * 1000,
+            isset($this->flaw['after_s']) => $slot['since'] !== null &&
+                $now->tick - $slot['since'] >= $this->flaw['after_s'] * 1000,
             isset($this->flaw['by']) => Condition::holds($this->flaw, $now),
             isset($this->flaw['makes']) => $slot['makes'] >= $this->flaw['makes'] && ! $slot['closed'],
             default => $slot['taps'] < $this->flaw['taps'],

@@ -21,7 +21,9 @@ final class DcSource extends Primitive implements RunsDown
 
     public static function wiring(array $spec): array
     {
-        return [Wired::supply($spec['between'][0], $spec['between'][1], (float) $spec['volts'], 'its battery', 'battery')];
+        return [
+            Wired::supply($spec['between'][0], $spec['between'][1], (float) $spec['volts'], 'its battery', 'battery'),
+        ];
     }
 
     public static function figures(array $spec): array
@@ -38,6 +40,13 @@ final class DcSource extends Primitive implements RunsDown
     {
         $y = ($this->p['open'] ?? false) ? 0.0 : 1 / $this->p['ohm'];
         $values->resistor($this->f->branches[0], $y);
-        $values->source($this->f->branches[0], $this->f->nodes['a'], $this->f->nodes['b'], 0.0, 0.0, $this->p['volts'] * $y);
+        $values->source(
+            $this->f->branches[0],
+            $this->f->nodes['a'],
+            $this->f->nodes['b'],
+            0.0,
+            0.0,
+            $this->p['volts'] * $y,
+        );
     }
 }

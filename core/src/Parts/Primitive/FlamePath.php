@@ -35,7 +35,10 @@ final class FlamePath extends Primitive
 
     public static function joins(array $spec): array
     {
-        return ['branches' => [[$spec['rod'], $spec['burner']], [$spec['rod'], $spec['burner']]], 'flames' => [[$spec['rod'], $spec['burner']]]];
+        return [
+            'branches' => [[$spec['rod'], $spec['burner']], [$spec['rod'], $spec['burner']]],
+            'flames' => [[$spec['rod'], $spec['burner']]],
+        ];
     }
 
     public function electric(array $slot): string

@@ -45,7 +45,10 @@ final class Fuse extends Primitive implements Blows, GoesAlong
 
     private readonly bool $open;
 
-    /** @param array<string, mixed> $p amps, ohm, melt_s, open: blown from the start, lever: of a breaker, opened by hand and by trip */
+    /**
+     * @param array<string, mixed> $p amps, ohm, melt_s, open: blown from the start, lever: of a breaker,
+     *     opened by hand and by trip
+     */
     public function __construct(array $p, private readonly Fittings $f)
     {
         $this->siemens = 1 / ($p['ohm'] ?? 0.01);
@@ -96,7 +99,14 @@ final class Fuse extends Primitive implements Blows, GoesAlong
 
     public function initial(): array
     {
-        return ['whole' => ! $this->open, 'spent' => 0.0, 'rate' => 0.0, 'since' => 0, 'due' => null, 'tripped' => false];
+        return [
+            'whole' => ! $this->open,
+            'spent' => 0.0,
+            'rate' => 0.0,
+            'since' => 0,
+            'due' => null,
+            'tripped' => false,
+        ];
     }
 
     public function stamp(array $slot, Values $values): void
@@ -117,7 +127,14 @@ final class Fuse extends Primitive implements Blows, GoesAlong
                 return ['whole' => false, 'due' => null, 'tripped' => false] + $slot;
             }
             if (! $slot['whole'] && ! $this->open && ! $slot['tripped']) {
-                return ['whole' => true, 'spent' => 0.0, 'rate' => 0.0, 'since' => $now->tick, 'due' => null, 'tripped' => false];
+                return [
+                    'whole' => true,
+                    'spent' => 0.0,
+                    'rate' => 0.0,
+                    'since' => $now->tick,
+                    'due' => null,
+                    'tripped' => false,
+                ];
             }
         }
         if (! $slot['whole'] || $this->open) {
@@ -133,10 +150,20 @@ final class Fuse extends Primitive implements Blows, GoesAlong
             return $slot;
         }
         $seconds = ($now->tick - $slot['since']) / 1000;
-        $spent = $slot['rate'] > 0 ? $slot['spent'] + $slot['rate'] * $seconds : $slot['spent'] * exp(-$seconds / self::COOLS_S);
-        $due = $rate > 0 ? $now->tick + (int) ceil(1000 * max(0.0, 1 - $spent) / $rate) : null;
+        $spent =
+            $slot['rate'] > 0
+                ? $slot['spent'] + $slot['rate'] * $seconds
+                : $slot['spent'] * exp(-$seconds / self::COOLS_S);
+        $due = $rate > 0 ? $now->tick + (int) ceil((1000 * max(0.0, 1 - $spent)) / $rate) : null;
 
-        return ['whole' => true, 'spent' => $spent, 'rate' => $rate, 'since' => $now->tick, 'due' => $due, 'tripped' => false];
+        return [
+            'whole' => true,
+            'spent' => $spent,
+            'rate' => $rate,
+            'since' => $now->tick,
+            'due' => $due,
+            'tripped' => false,
+        ];
     }
 
     public function next(array $slot, Surroundings $now): int

@@ -36,7 +36,9 @@ final class Heater extends Primitive implements GivesFuel
     /** @var list<float> °F at which the next band begins; the last is the one at which it glows */
     private readonly array $edges;
 
-    /** @param array<string, mixed> $p cold_ohm, hot_ohm, rise_f at rated watts, rated_v, tau_s, room_f, glows_at_f, open */
+    /**
+     * @param array<string, mixed> $p cold_ohm, hot_ohm, rise_f at rated watts, rated_v, tau_s, room_f, glows_at_f, open
+     */
     public function __construct(private readonly array $p, private readonly Fittings $f)
     {
         $this->edges = [600.0, 1100.0, (float) $p['glows_at_f']];
@@ -93,7 +95,12 @@ final class Heater extends Primitive implements GivesFuel
         // most of it is radiated, so that the rise grows more slowly than the watts
         $target = round($this->p['room_f'] + $this->p['rise_f'] * min(1.1, sqrt($watts / $rated)), 1);
         if ($target !== $slot['target']) {
-            $slot['course'] = Response::towards($now->tick, Response::at($slot['course'], $now->tick), $target, $this->p['tau_s']);
+            $slot['course'] = Response::towards(
+                $now->tick,
+                Response::at($slot['course'], $now->tick),
+                $target,
+                $this->p['tau_s'],
+            );
             $slot['target'] = $target;
         }
         $f = Response::at($slot['course'], $now->tick);
@@ -109,7 +116,10 @@ final class Heater extends Primitive implements GivesFuel
 
     public function next(array $slot, Surroundings $now): int
     {
-        $levels = [$this->edges[$slot['band']] ?? null, isset($this->edges[$slot['band'] - 1]) ? $this->edges[$slot['band'] - 1] - self::BACK : null];
+        $levels = [
+            $this->edges[$slot['band']] ?? null,
+            isset($this->edges[$slot['band'] - 1]) ? $this->edges[$slot['band'] - 1] - self::BACK : null,
+        ];
         $next = self::NEVER;
         foreach ($levels as $level) {
             if ($level !== null) {

@@ -18,7 +18,9 @@ final class LightResistor extends Primitive
 
     public const MECHANICAL = ['stray'];
 
-    /** @param array<string, mixed> $p between; of: burner; dark_ohm, lit_ohm; stray: sees other light; open; shorted_ohm */
+    /**
+     * @param array<string, mixed> $p between; of: burner; dark_ohm, lit_ohm; stray: sees other light; open; shorted_ohm
+     */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
     public static function wiring(array $spec): array

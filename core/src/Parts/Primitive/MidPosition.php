@@ -27,7 +27,10 @@ final class MidPosition extends Primitive
 
     private const FULL = 0.95;
 
-    /** @param array<string, mixed> $p white, grey, neutral: terminals; ohm: of the motor, on each; run_v; travel_s; open: motor dead; seized: at 0..1; switch_dead */
+    /**
+     * @param array<string, mixed> $p white, grey, neutral: terminals; ohm: of the motor,
+     *     on each; run_v; travel_s; open: motor dead; seized: at 0..1; switch_dead
+     */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
     public static function wiring(array $spec): array
@@ -65,19 +68,30 @@ final class MidPosition extends Primitive
 
     public function react(array $slot, Surroundings $now): array
     {
-        if (isset($this->p['seized']) && ($slot['target'] !== (float) $this->p['seized'] || $slot['course'][2] !== [])) {
-            $slot = ['course' => Response::still($now->tick, (float) $this->p['seized']), 'target' => (float) $this->p['seized']] + $slot;
+        if (
+            isset($this->p['seized']) &&
+            ($slot['target'] !== (float) $this->p['seized'] || $slot['course'][2] !== [])
+        ) {
+            $slot =
+                [
+                    'course' => Response::still($now->tick, (float) $this->p['seized']),
+                    'target' => (float) $this->p['seized'],
+                ] + $slot;
         }
         $at = Response::at($slot['course'], $now->tick);
         $target = $slot['target'];
         if (! isset($this->p['seized'])) {
             $target = $this->aim($now, $at, $target);
             if ($target !== $slot['target']) {
-                $slot['course'] = $target === $at ? Response::still($now->tick, $at) : Response::towards($now->tick, $at, $target, $this->p['travel_s'] / self::CONSTANTS);
+                $slot['course'] =
+                    $target === $at
+                        ? Response::still($now->tick, $at)
+                        : Response::towards($now->tick, $at, $target, $this->p['travel_s'] / self::CONSTANTS);
                 $slot['target'] = $target;
             }
         }
-        $slot['full'] = ! ($this->p['switch_dead'] ?? false) && Response::at($slot['course'], $now->tick) >= self::FULL - 1e-6;
+        $slot['full'] =
+            ! ($this->p['switch_dead'] ?? false) && Response::at($slot['course'], $now->tick) >= self::FULL - 1e-6;
 
         return $slot;
     }

@@ -30,20 +30,34 @@ final class Motor extends Primitive implements Turns
 
     public const READS_CIRCUIT = true;
 
-    public const MECHANICAL = ['seized', 'drag', 'run_v', 'full_v', 'tau_s', 'overload_s', 'overload_cools_s', 'slow_amps', 'full_amps'];
+    public const MECHANICAL = [
+        'seized',
+        'drag',
+        'run_v',
+        'full_v',
+        'tau_s',
+        'overload_s',
+        'overload_cools_s',
+        'slow_amps',
+        'full_amps',
+    ];
 
     private const BANDS = ['stopped' => 0.0, 'slow' => 0.45, 'full' => 1.0];
 
     /**
      * @param array<string, mixed> $p run: [ohm, reactance] running, locked: [ohm, reactance], tap: [ohm, reactance]
      *     of the low-speed tap, start_ohms: [ohm, reactance] of the start winding, slow_amps and full_amps through it,
-     *     run_v: volts to run at all, full_v: volts for full speed, tau_s, overload_s, overload_cools_s, open, start_open, seized, drag: share of speed left
+     *     run_v: volts to run at all, full_v: volts for full speed, tau_s, overload_s, overload_cools_s, open,
+     * start_open, seized, drag: share of speed left
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
     public static function wiring(array $spec): array
     {
-        return array_map(fn (string $tap) => Wired::load($tap, $spec['common']), array_values(array_intersect_key($spec, ['line' => 1, 'low_tap' => 1])));
+        return array_map(
+            fn (string $tap) => Wired::load($tap, $spec['common']),
+            array_values(array_intersect_key($spec, ['line' => 1, 'low_tap' => 1])),
+        );
     }
 
     public static function figures(array $spec): array
@@ -85,7 +99,14 @@ final class Motor extends Primitive implements Turns
 
     public function initial(): array
     {
-        return ['band' => 'stopped', 'course' => Response::still(0, 0.0), 'target' => 0.0, 'hums' => false, 'tripped' => false, 'due' => null];
+        return [
+            'band' => 'stopped',
+            'course' => Response::still(0, 0.0),
+            'target' => 0.0,
+            'hums' => false,
+            'tripped' => false,
+            'due' => null,
+        ];
     }
 
     public function stamp(array $slot, Values $values): void
@@ -111,7 +132,12 @@ final class Motor extends Primitive implements Turns
         }
         $speed = round(self::BANDS[$band] * ($p['drag'] ?? 1.0) * min(1.0, $volts / ($p['full_v'] ?? 112)), 2);
         if ($speed !== $slot['target']) {
-            $slot['course'] = Response::towards($now->tick, Response::at($slot['course'], $now->tick), $speed, $p['tau_s']);
+            $slot['course'] = Response::towards(
+                $now->tick,
+                Response::at($slot['course'], $now->tick),
+                $speed,
+                $p['tau_s'],
+            );
             $slot['target'] = $speed;
         }
         $slot['hums'] = $powered && $band === 'stopped';
@@ -124,7 +150,8 @@ final class Motor extends Primitive implements Turns
         }
         $slot['due'] ??= $now->tick + (int) (1000 * $p['overload_s']);
         if ($now->tick >= $slot['due']) {
-            return ['tripped' => true, 'hums' => false, 'due' => $now->tick + (int) (1000 * $p['overload_cools_s'])] + $slot;
+            return ['tripped' => true, 'hums' => false, 'due' => $now->tick + (int) (1000 * $p['overload_cools_s'])] +
+                $slot;
         }
 
         return $slot;

@@ -44,7 +44,15 @@ final class Passage extends Primitive
         if (($slot['free'] ?? 1.0) >= self::FREE) {
             return new Reason('is free.');
         }
-        $conditions = isset($spec['follows']) ? [['by' => $spec['follows'], 'key' => $spec['key'] ?? 'at', 'when' => $spec['when'] ?? $spec['clear_when'] ?? true]] : [];
+        $conditions = isset($spec['follows'])
+            ? [
+                [
+                    'by' => $spec['follows'],
+                    'key' => $spec['key'] ?? 'at',
+                    'when' => $spec['when'] ?? ($spec['clear_when'] ?? true),
+                ],
+            ]
+            : [];
         $missing = array_filter($conditions, fn (array $c) => ! Condition::holds($c, $now));
 
         return new Reason('is shut.', array_values(array_column($missing, 'by')));
@@ -52,7 +60,11 @@ final class Passage extends Primitive
 
     public function initial(): array
     {
-        return ['free' => isset($this->p['follows']) && ! isset($this->p['clear_when']) || ($this->p['stuck'] ?? '') === 'shut' ? 0.0 : $this->free];
+        return [
+            'free' => (isset($this->p['follows']) && ! isset($this->p['clear_when'])) || ($this->p['stuck'] ?? '') === 'shut'
+                    ? 0.0
+                    : $this->free,
+        ];
     }
 
     public function follows(): array
@@ -69,7 +81,9 @@ final class Passage extends Primitive
         $open = match ($this->p['stuck'] ?? null) {
             'open' => true,
             'shut' => false,
-            default => ! isset($this->p['follows']) || isset($this->p['clear_when']) || $at === ($this->p['when'] ?? true),
+            default => ! isset($this->p['follows']) ||
+                isset($this->p['clear_when']) ||
+                $at === ($this->p['when'] ?? true),
         };
 
         return ['free' => $open ? $this->free : 0.0];

@@ -30,7 +30,10 @@ final class Protector extends Primitive implements GoesAlong
 
     private readonly float $siemens;
 
-    /** @param array<string, mixed> $p ohm, rated_amps, rise_f at these, tau_s, opens_at_f, closes_at_f (none: a fuse link), room_f */
+    /**
+     * @param array<string, mixed> $p ohm, rated_amps, rise_f at these, tau_s, opens_at_f,
+     *     closes_at_f (none: a fuse link), room_f
+     */
     public function __construct(private readonly array $p, private readonly Fittings $f)
     {
         $this->siemens = 1 / $p['ohm'];
@@ -76,7 +79,11 @@ final class Protector extends Primitive implements GoesAlong
 
     public function initial(): array
     {
-        return ['closed' => ! ($this->p['open'] ?? false), 'target' => $this->p['room_f'], 'course' => Response::still(0, $this->p['room_f'])];
+        return [
+            'closed' => ! ($this->p['open'] ?? false),
+            'target' => $this->p['room_f'],
+            'course' => Response::still(0, $this->p['room_f']),
+        ];
     }
 
     public function stamp(array $slot, Values $values): void
@@ -87,15 +94,27 @@ final class Protector extends Primitive implements GoesAlong
     public function react(array $slot, Surroundings $now): array
     {
         $amps = $slot['closed'] ? $now->acVolts($this->f->nodes['a'], $this->f->nodes['b']) * $this->siemens : 0.0;
-        $target = round(min(self::HOTTEST_F, $this->p['room_f'] + $this->p['rise_f'] * ($amps / $this->p['rated_amps']) ** 2));
+        $target = round(
+            min(self::HOTTEST_F, $this->p['room_f'] + $this->p['rise_f'] * ($amps / $this->p['rated_amps']) ** 2),
+        );
         if ($target !== $slot['target']) {
-            $slot['course'] = Response::towards($now->tick, Response::at($slot['course'], $now->tick), $target, $this->p['tau_s']);
+            $slot['course'] = Response::towards(
+                $now->tick,
+                Response::at($slot['course'], $now->tick),
+                $target,
+                $this->p['tau_s'],
+            );
             $slot['target'] = $target;
         }
         $f = Response::at($slot['course'], $now->tick);
         if ($slot['closed'] && $f >= $this->p['opens_at_f'] - 1e-3) {
             $slot['closed'] = false;
-        } elseif (! $slot['closed'] && isset($this->p['closes_at_f']) && $f <= $this->p['closes_at_f'] + 1e-3 && ! ($this->p['open'] ?? false)) {
+        } elseif (
+            ! $slot['closed'] &&
+            isset($this->p['closes_at_f']) &&
+            $f <= $this->p['closes_at_f'] + 1e-3 &&
+            ! ($this->p['open'] ?? false)
+        ) {
             $slot['closed'] = true;
         }
 

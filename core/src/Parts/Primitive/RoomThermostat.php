@@ -26,8 +26,10 @@ final class RoomThermostat extends Primitive
     private const BOOTS = 2000;
 
     /**
-     * @param array<string, mixed> $p needs_v between a and b, dc: these are of batteries, makes_v: from here on its contact
-     *     moves (as needs_v), room: process id, set: lever, mode, fan: levers if it has them, shift_f: how far it reads wrong
+     * @param array<string, mixed> $p needs_v between a and b, dc: these are of batteries, makes_v: from here on its
+     *     contact
+     *     moves (as needs_v), room: process id, set: lever, mode, fan: levers if it has them, shift_f: how far it reads
+     * wrong
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
@@ -52,7 +54,9 @@ final class RoomThermostat extends Primitive
 
     public function follows(): array
     {
-        return array_values(array_filter([$this->p['room'], $this->p['mode'] ?? null, $this->p['set'], $this->p['fan'] ?? null]));
+        return array_values(
+            array_filter([$this->p['room'], $this->p['mode'] ?? null, $this->p['set'], $this->p['fan'] ?? null]),
+        );
     }
 
     public function react(array $slot, Surroundings $now): array
@@ -69,14 +73,22 @@ final class RoomThermostat extends Primitive
             && (! isset($this->p['mode']) || $now->follow($this->p['mode'], 'at') === 'heat')
             && ($slot['heat'] ? $room < $set + self::SPAN_F - 1e-6 : $room <= $set - self::SPAN_F + 1e-6);
 
-        return ['lit' => $lit, 'heat' => $heat, 'fan' => $lit && isset($this->p['fan']) && $now->follow($this->p['fan'], 'at') === 'on', 'due' => $due];
+        return [
+            'lit' => $lit,
+            'heat' => $heat,
+            'fan' => $lit && isset($this->p['fan']) && $now->follow($this->p['fan'], 'at') === 'on',
+            'due' => $due,
+        ];
     }
 
     public function next(array $slot, Surroundings $now): int
     {
         $set = (float) $now->follow($this->p['set'], 'at') - ($this->p['shift_f'] ?? 0.0);
 
-        return min($slot['due'] ?? self::NEVER, $now->crossing($this->p['room'], [$slot['heat'] ? $set + self::SPAN_F : $set - self::SPAN_F]));
+        return min(
+            $slot['due'] ?? self::NEVER,
+            $now->crossing($this->p['room'], [$slot['heat'] ? $set + self::SPAN_F : $set - self::SPAN_F]),
+        );
     }
 
     public function shows(array $slot): string

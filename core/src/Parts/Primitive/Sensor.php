@@ -11,7 +11,10 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
 
-/** Makes or breaks at a level of a process value, with a differential. Slot: made, latched for a manual reset, sucked (by mouth). */
+/**
+ * Makes or breaks at a level of a process value, with a differential. Slot: made, latched for a manual reset, sucked
+ * (by mouth).
+ */
 final class Sensor extends Primitive implements Senses
 {
     public const DOES = 'senses feels';
@@ -38,16 +41,23 @@ final class Sensor extends Primitive implements Senses
 
     public static function figures(array $spec): array
     {
-        return [new Figure('opens_at', Figure::AS_FELT), new Figure('closes_at', Figure::AS_FELT), new Figure('manual_reset', '')];
+        return [
+            new Figure('opens_at', Figure::AS_FELT),
+            new Figure('closes_at', Figure::AS_FELT),
+            new Figure('manual_reset', ''),
+        ];
     }
 
     public static function why(array $spec, array $slot, Surroundings $now): Reason
     {
         $x = round($now->value($spec['of']), 1);
 
-        return new Reason($slot['made']
-            ? "is made at $x; it opens at {$spec['opens_at']}."
-            : "stands open at $x; it closes at {$spec['closes_at']}".(($slot['latched'] ?? false) ? ', and waits to be reset by hand.' : '.'));
+        return new Reason(
+            $slot['made']
+                ? "is made at $x; it opens at {$spec['opens_at']}."
+                : "stands open at $x; it closes at {$spec['closes_at']}".
+                    ($slot['latched'] ?? false ? ', and waits to be reset by hand.' : '.'),
+        );
     }
 
     public function initial(): array
@@ -84,7 +94,9 @@ final class Sensor extends Primitive implements Senses
 
     public function next(array $slot, Surroundings $now): int
     {
-        return ($slot['sucked'] ?? false) ? self::NEVER : $now->crossing($this->of, [$slot['made'] ? $this->opens : $this->closes]);
+        return $slot['sucked'] ?? false
+            ? self::NEVER
+            : $now->crossing($this->of, [$slot['made'] ? $this->opens : $this->closes]);
     }
 
     public function shows(array $slot): string

@@ -18,7 +18,10 @@ final class SetSwitch extends Primitive
 {
     private const SLACK = 1e-6;
 
-    /** @param array<string, mixed> $p of: process id, set: lever, differential: degrees between making and breaking, shift: how far it reads wrong, on: fall (heating) | rise */
+    /**
+     * @param array<string, mixed> $p of: process id, set: lever, differential: degrees between making and breaking,
+     *     shift: how far it reads wrong, on: fall (heating) | rise
+     */
     public function __construct(private readonly array $p, Fittings $f) {}
 
     public static function figures(array $spec): array
@@ -28,7 +31,9 @@ final class SetSwitch extends Primitive
 
     public static function why(array $spec, array $slot, Surroundings $now): Reason
     {
-        return new Reason("is set to {$now->follow($spec['set'], 'at')} and feels ".round($now->value($spec['of']), 1).'.');
+        return new Reason(
+            "is set to {$now->follow($spec['set'], 'at')} and feels ".round($now->value($spec['of']), 1).'.',
+        );
     }
 
     public function initial(): array

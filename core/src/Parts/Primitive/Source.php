@@ -22,7 +22,8 @@ final class Source extends Primitive implements IsMains
     public const LIVE = false;
 
     /**
-     * @param array<string, mixed> $p volts, degrees and ohm of every leg, or legs: by terminal {volts, degrees}; ohm, neutral_ohm,
+     * @param array<string, mixed> $p volts, degrees and ohm of every leg, or legs: by terminal {volts, degrees}; ohm,
+     *     neutral_ohm,
      *     ground_ohm, neutral_open, off, swapped: the one hot leg and the neutral are exchanged
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
@@ -31,11 +32,22 @@ final class Source extends Primitive implements IsMains
     {
         $ground = isset($spec['ground']) ? [Wired::ground($spec['ground'])] : [];
         if (! isset($spec['legs'])) {
-            return [Wired::supply($spec['hot'], $spec['neutral'], (float) $spec['volts'], self::spoken((float) $spec['volts'])), ...$ground];
+            return [
+                Wired::supply(
+                    $spec['hot'],
+                    $spec['neutral'],
+                    (float) $spec['volts'],
+                    self::spoken((float) $spec['volts']),
+                ),
+                ...$ground,
+            ];
         }
         // two legs: what lies between them, and what lies between each and the neutral
         [$one, $two] = array_map('strval', array_keys($spec['legs']));
-        $legs = array_map(fn (string $leg) => Wired::supply($leg, $spec['neutral'], 120.0, "120 V, $leg to neutral"), [$one, $two]);
+        $legs = array_map(fn (string $leg) => Wired::supply($leg, $spec['neutral'], 120.0, "120 V, $leg to neutral"), [
+            $one,
+            $two,
+        ]);
 
         return [Wired::supply($one, $two, 240.0, '240 V'), ...$legs, ...$ground];
     }
@@ -76,7 +88,14 @@ final class Source extends Primitive implements IsMains
             $values->resistor($branches[$b], $off ? 0.0 : $y);
             $angle = deg2rad($leg['degrees'] ?? 0);
             $amps = $off ? 0.0 : $leg['volts'] * $y;
-            $values->source($branches[$b], $this->f->nodes[$terminal], 0, $amps * cos($angle), $amps * sin($angle), 0.0);
+            $values->source(
+                $branches[$b],
+                $this->f->nodes[$terminal],
+                0,
+                $amps * cos($angle),
+                $amps * sin($angle),
+                0.0,
+            );
             $b++;
         }
         $values->resistor($branches[$b], ($this->p['neutral_open'] ?? false) ? 0.0 : 1 / $this->p['neutral_ohm']);

@@ -31,7 +31,10 @@ final class ThermoSource extends Primitive
 
     private const STEPS = 16;
 
-    /** @param array<string, mixed> $p between (plus first), of: process id of the tip's °F, millivolts at hot_f, none at cold_f, ohm, open, opens_above_f: breaks when hot */
+    /**
+     * @param array<string, mixed> $p between (plus first), of: process id of the tip's °F, millivolts at hot_f,
+     *     none at cold_f, ohm, open, opens_above_f: breaks when hot
+     */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
     public static function wiring(array $spec): array

@@ -37,7 +37,10 @@ final class Windings extends Primitive implements Transforms
 
     public static function wiring(array $spec): array
     {
-        return [Wired::load(...$spec['primary']), Wired::supply($spec['secondary'][0], $spec['secondary'][1], self::SECONDARY_V, 'its secondary, 24 V')];
+        return [
+            Wired::load(...$spec['primary']),
+            Wired::supply($spec['secondary'][0], $spec['secondary'][1], self::SECONDARY_V, 'its secondary, 24 V'),
+        ];
     }
 
     public static function figures(array $spec): array
@@ -91,12 +94,16 @@ final class Windings extends Primitive implements Transforms
             $values->resistor($secondary, 0.0);
             $values->resistor($loss, 0.0);
         } else {
-            $values->impedance($secondary, $p['secondary_ohm'], 2 * $p['magnetising_ohm'] / ($n * $n));
-            $values->resistor($loss, 1 / $p['loss_ohm'] + (isset($p['shorted_turns_ohm']) ? 1 / $p['shorted_turns_ohm'] : 0.0));
+            $values->impedance($secondary, $p['secondary_ohm'], (2 * $p['magnetising_ohm']) / ($n * $n));
+            $values->resistor(
+                $loss,
+                1 / $p['loss_ohm'] + (isset($p['shorted_turns_ohm']) ? 1 / $p['shorted_turns_ohm'] : 0.0),
+            );
         }
         $r = $p['primary_ohm'] + $n * $n * $p['secondary_ohm'];
         $x = $n * $n * $p['leakage_ohm'];
         $d = $r * $r + $x * $x;
-        $values->windings[$this->f->windings[0]] = $primaryOpen || $secondaryOpen ? [0.0, 0.0, $n] : [$r / $d, -$x / $d, $n];
+        $values->windings[$this->f->windings[0]] =
+            $primaryOpen || $secondaryOpen ? [0.0, 0.0, $n] : [$r / $d, -$x / $d, $n];
     }
 }

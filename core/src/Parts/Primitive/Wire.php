@@ -28,7 +28,10 @@ final class Wire extends Primitive
 
     private readonly float $rubs;
 
-    /** @param array<string, mixed> $p ohm: of the copper, open: broken inside, extra_ohm: a bad joint at its far end, rubs_ohm, elsewhere: the end that is landed on another place */
+    /**
+     * @param array<string, mixed> $p ohm: of the copper, open: broken inside, extra_ohm: a bad joint at its far end,
+     *     rubs_ohm, elsewhere: the end that is landed on another place
+     */
     public function __construct(array $p, private readonly Fittings $f)
     {
         $elsewhere = $p['elsewhere'] ?? null;

@@ -16,7 +16,13 @@ final class Bonds extends Rule
     public function find(): array
     {
         // a cord's ground pin counts as made
-        $grounds = array_merge([], ...array_map(fn (array $g) => array_map('strval', array_keys($this->nets->reached($this->nets->root($g['place'])))), $this->grounds()));
+        $grounds = array_merge(
+            [],
+            ...array_map(
+                fn (array $g) => array_map('strval', array_keys($this->nets->reached($this->nets->root($g['place'])))),
+                $this->grounds(),
+            ),
+        );
         if ($grounds === []) {
             return [];
         }
@@ -28,10 +34,21 @@ final class Bonds extends Rule
                     continue;
                 }
                 $found[] = new Finding(
-                    'missing bond', Finding::WRONG, [$part->id], [], "{$this->nets->name($place)} has no way to ground.",
+                    'missing bond',
+                    Finding::WRONG,
+                    [$part->id],
+                    [],
+                    "{$this->nets->name($place)} has no way to ground.",
                     'Where its insulation fails, its metal stays live and no breaker trips; a flame rod finds no way home either.',
                     "Wire $terminal to ground.",
-                    [['do' => 'wire', 'from' => $place, 'to' => $this->grounds()[0]['place'], 'colour' => $this->model()->region() === 'EU' ? 'green-yellow' : 'green']],
+                    [
+                        [
+                            'do' => 'wire',
+                            'from' => $place,
+                            'to' => $this->grounds()[0]['place'],
+                            'colour' => $this->model()->region() === 'EU' ? 'green-yellow' : 'green',
+                        ],
+                    ],
                 );
             }
         }

@@ -29,10 +29,21 @@ final class Colours extends Rule
             if (! $split || $supply['volts'] < 200) {
                 $returns[] = $this->nets->root($supply['return']);
             }
-            $live = [...$live, ...array_map('strval', array_keys($this->nets->reached($this->nets->root($supply['hot']), [$this->nets->root($supply['return'])])))];
+            $live = [
+                ...$live,
+                ...array_map(
+                    'strval',
+                    array_keys(
+                        $this->nets->reached($this->nets->root($supply['hot']), [$this->nets->root($supply['return'])]),
+                    ),
+                ),
+            ];
         }
         $found = [];
-        $common = array_map(fn (array $s) => $this->nets->root($s['return']), array_filter($this->nets->supplies(), fn (array $s) => $s['class'] === 'control'));
+        $common = array_map(
+            fn (array $s) => $this->nets->root($s['return']),
+            array_filter($this->nets->supplies(), fn (array $s) => $s['class'] === 'control'),
+        );
         foreach ($this->model()->wires() as $wire) {
             $net = $this->nets->root($wire->from);
             if (in_array($net, $common, true) && in_array($net, $grounds, true) || $this->isOfCapacitor($wire)) {
@@ -54,9 +65,14 @@ final class Colours extends Rule
             }
             $colour = $wanted[0] ?? ($region === 'EU' ? 'brown' : 'black');
             $found[] = new Finding(
-                'colour against the convention', Finding::ODD, [], [$wire->id], ucfirst($this->wireName($wire))." is $role.",
+                'colour against the convention',
+                Finding::ODD,
+                [],
+                [$wire->id],
+                ucfirst($this->wireName($wire))." is $role.",
                 'Whoever reads it by its colour takes it for something else.',
-                "Make it $colour, or mark it so at both ends.", [['do' => 'rewire', 'wire' => $wire->id, 'colour' => $colour]],
+                "Make it $colour, or mark it so at both ends.",
+                [['do' => 'rewire', 'wire' => $wire->id, 'colour' => $colour]],
             );
         }
 

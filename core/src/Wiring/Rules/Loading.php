@@ -26,7 +26,14 @@ final class Loading extends Rule
     private const LARGEST_FUSE = [18 => 7.0, 16 => 10.0, 14 => 15.0, 12 => 20.0, 10 => 30.0];
 
     /** The same by cross-section, A by mm²: IEC 60364-5-52, copper, PVC, in a wall, from memory. */
-    private const LARGEST_FUSE_MM2 = ['0.5' => 3.0, '0.75' => 6.0, '1' => 10.0, '1.5' => 16.0, '2.5' => 20.0, '4' => 25.0];
+    private const LARGEST_FUSE_MM2 = [
+        '0.5' => 3.0,
+        '0.75' => 6.0,
+        '1' => 10.0,
+        '1.5' => 16.0,
+        '2.5' => 20.0,
+        '4' => 25.0,
+    ];
 
     public function find(): array
     {
@@ -50,15 +57,29 @@ final class Loading extends Rule
         if ($rated === null) {
             return [];
         }
-        $va = $supply['volts'] * array_sum(array_map(fn (string $load) => $this->amps($load, $supply['volts']), array_keys($paths)));
+        $va =
+            $supply['volts'] *
+            array_sum(array_map(fn (string $load) => $this->amps($load, $supply['volts']), array_keys($paths)));
         if ($va <= $rated) {
             return [];
         }
 
-        return [new Finding(
-            'transformer overloaded', Finding::ODD, [$supply['part']], [], sprintf('All that hangs on %s comes to %.0f VA at once; it is made for %g.', $supply['title'], $va, $rated),
-            'Its voltage sags, relays chatter, and its own thermal link opens.', 'Use a larger transformer (a class 2 one has 100 VA at most), or part the loads.',
-        )];
+        return [
+            new Finding(
+                'transformer overloaded',
+                Finding::ODD,
+                [$supply['part']],
+                [],
+                sprintf(
+                    'All that hangs on %s comes to %.0f VA at once; it is made for %g.',
+                    $supply['title'],
+                    $va,
+                    $rated,
+                ),
+                'Its voltage sags, relays chatter, and its own thermal link opens.',
+                'Use a larger transformer (a class 2 one has 100 VA at most), or part the loads.',
+            ),
+        ];
     }
 
     /**
@@ -70,7 +91,16 @@ final class Loading extends Rule
     {
         $carried = [];
         foreach ($paths as $load => $ways) {
-            foreach (array_unique(array_merge(...array_map(fn (array $way) => array_map(fn (array $e) => "{$e['part']}.{$e['name']}", $way), $ways))) as $id) {
+            foreach (
+                array_unique(
+                    array_merge(
+                        ...array_map(
+                            fn (array $way) => array_map(fn (array $e) => "{$e['part']}.{$e['name']}", $way),
+                            $ways,
+                        ),
+                    ),
+                ) as $id
+            ) {
                 $carried[$id] = ($carried[$id] ?? 0.0) + $this->amps($load, $supply['volts']);
             }
         }
@@ -80,8 +110,18 @@ final class Loading extends Rule
             $rated = $this->rated($part, $name);
             if ($rated !== null && $amps > $rated) {
                 $found[] = new Finding(
-                    'fuse too small for its load', Finding::ODD, [$part], [], sprintf('All behind %s comes to %.1f A at once; it carries %g A.', $this->nets->label($part), $amps, $rated),
-                    'It blows in normal use.', 'Put in the size that the maker gives, or part the loads.',
+                    'fuse too small for its load',
+                    Finding::ODD,
+                    [$part],
+                    [],
+                    sprintf(
+                        'All behind %s comes to %.1f A at once; it carries %g A.',
+                        $this->nets->label($part),
+                        $amps,
+                        $rated,
+                    ),
+                    'It blows in normal use.',
+                    'Put in the size that the maker gives, or part the loads.',
                 );
             }
         }
@@ -106,15 +146,34 @@ final class Loading extends Rule
                     continue;
                 }
                 foreach ($this->behindFuse($e, $line) as $wire) {
-                    $largest = $wire->mm2 !== null ? self::LARGEST_FUSE_MM2[(string) $wire->mm2] ?? INF : self::LARGEST_FUSE[$wire->awg ?? 10] ?? INF;
-                    $isInside = count(array_intersect_key(array_flip($wire->parts()), $inside)) === count(array_unique($wire->parts()));
+                    $largest =
+                        $wire->mm2 !== null
+                            ? self::LARGEST_FUSE_MM2[(string) $wire->mm2] ?? INF
+                            : self::LARGEST_FUSE[$wire->awg ?? 10] ?? INF;
+                    $isInside =
+                        count(array_intersect_key(array_flip($wire->parts()), $inside)) ===
+                        count(array_unique($wire->parts()));
                     if ($rated > $largest && ! isset($told[$wire->id]) && ! $isInside) {
                         $told[$wire->id] = true;
                         $found[] = new Finding(
-                            'gauge too thin for its fuse', Finding::ODD, [], [$wire->id], ucfirst($this->wireName($wire)).sprintf(' is of %s, behind %s of %g A.', $wire->gauge(), $this->nets->label($e['part']), $rated),
+                            'gauge too thin for its fuse',
+                            Finding::ODD,
+                            [],
+                            [$wire->id],
+                            ucfirst($this->wireName($wire)).
+                                sprintf(
+                                    ' is of %s, behind %s of %g A.',
+                                    $wire->gauge(),
+                                    $this->nets->label($e['part']),
+                                    $rated,
+                                ),
                             'It glows before the fuse does anything. What the maker has wired inside an appliance is his to answer for; this is field wiring.',
-                            $wire->mm2 !== null ? 'Use a larger cross-section, or a smaller fuse.' : 'Use 14 AWG behind 15 A, 12 behind 20, or a smaller fuse.',
-                            $wire->mm2 !== null || $rated > 20 ? [] : [['do' => 'rewire', 'wire' => $wire->id, 'awg' => $rated > 15 ? 12 : 14]],
+                            $wire->mm2 !== null
+                                ? 'Use a larger cross-section, or a smaller fuse.'
+                                : 'Use 14 AWG behind 15 A, 12 behind 20, or a smaller fuse.',
+                            $wire->mm2 !== null || $rated > 20
+                                ? []
+                                : [['do' => 'rewire', 'wire' => $wire->id, 'awg' => $rated > 15 ? 12 : 14]],
                         );
                     }
                 }
@@ -146,7 +205,10 @@ final class Loading extends Rule
                 $stops[] = $this->nets->root($e['b']);
             }
         }
-        $nets = $this->nets->reached($this->nets->root($fuse[$side]), array_values(array_diff($stops, [$this->nets->root($fuse[$side])])));
+        $nets = $this->nets->reached(
+            $this->nets->root($fuse[$side]),
+            array_values(array_diff($stops, [$this->nets->root($fuse[$side])])),
+        );
         $wires = [];
         foreach (array_keys($nets) as $net) {
             if (! in_array($net, $stops, true) || $net === $this->nets->root($fuse[$side])) {

@@ -14,15 +14,30 @@ final class Paths extends Rule
     public function find(): array
     {
         $bare = $this->bare();
-        $found = array_map(fn (string $part) => new Finding(
-            'floating part', Finding::ODD, [$part], [], "Nothing is wired to {$this->nets->label($part)}.",
-            'It is on the board and does nothing.', 'Wire it, or take it off the board.', [['do' => 'remove', 'parts' => [$part]]],
-        ), array_keys($bare));
+        $found = array_map(
+            fn (string $part) => new Finding(
+                'floating part',
+                Finding::ODD,
+                [$part],
+                [],
+                "Nothing is wired to {$this->nets->label($part)}.",
+                'It is on the board and does nothing.',
+                'Wire it, or take it off the board.',
+                [['do' => 'remove', 'parts' => [$part]]],
+            ),
+            array_keys($bare),
+        );
         foreach (Circuits::of($this->nets)['open'] as $gap) {
             if (! isset($bare[$gap['part']])) {
                 $found[] = new Finding(
-                    'load without a path', $gap['input'] ? Finding::ODD : Finding::WRONG, [$gap['part']], [], $gap['words'],
-                    $gap['input'] ? 'The control never sees it; where the appliance has no use for it, that is as it should be.' : 'It can never work.',
+                    'load without a path',
+                    $gap['input'] ? Finding::ODD : Finding::WRONG,
+                    [$gap['part']],
+                    [],
+                    $gap['words'],
+                    $gap['input']
+                        ? 'The control never sees it; where the appliance has no use for it, that is as it should be.'
+                        : 'It can never work.',
                     'Wire the side that hangs: toward the supply through what is to switch it, or home to the other pole.',
                 );
             }
@@ -36,8 +51,13 @@ final class Paths extends Rule
     private function meshed(): Finding
     {
         return new Finding(
-            'too many ways', Finding::ODD, [], [], 'This board has more paths through its switches than are checked.',
-            'A load without a path, or a part without effect, is not reported here.', 'Build smaller boards and include them, or remove parallel wires.',
+            'too many ways',
+            Finding::ODD,
+            [],
+            [],
+            'This board has more paths through its switches than are checked.',
+            'A load without a path, or a part without effect, is not reported here.',
+            'Build smaller boards and include them, or remove parallel wires.',
         );
     }
 
@@ -73,7 +93,9 @@ final class Paths extends Rule
     {
         $used = [];
         foreach ($this->nets->supplies() as $supply) {
-            foreach ($this->nets->paths($this->nets->root($supply['hot']), $this->nets->root($supply['return'])) as $ways) {
+            foreach (
+                $this->nets->paths($this->nets->root($supply['hot']), $this->nets->root($supply['return'])) as $ways
+            ) {
                 foreach (array_merge(...$ways) as $e) {
                     $used[$e['part']] = true;
                 }
@@ -84,8 +106,13 @@ final class Paths extends Rule
             if (! $e['load'] && ! isset($used[$e['part']]) && ! isset($bare[$e['part']])) {
                 $used[$e['part']] = true;
                 $found[] = new Finding(
-                    'part without effect', Finding::ODD, [$e['part']], [], "{$this->nets->label($e['part'])} lies on no way from a supply through a load.",
-                    'Whether it is open or closed changes nothing.', 'Wire it into the path that it is to open.',
+                    'part without effect',
+                    Finding::ODD,
+                    [$e['part']],
+                    [],
+                    "{$this->nets->label($e['part'])} lies on no way from a supply through a load.",
+                    'Whether it is open or closed changes nothing.',
+                    'Wire it into the path that it is to open.',
                 );
             }
         }

@@ -20,10 +20,16 @@ final class Returns extends Rule
         $found = [];
         $told = [];
         foreach ($this->nets->supplies() as $supply) {
-            if (! in_array($supply['class'], ['line', 'control'], true) || $supply['volts'] > 200 && count(array_filter($this->lines(), fn (array $s) => $s['part'] === $supply['part'])) > 1) {
+            if (
+                ! in_array($supply['class'], ['line', 'control'], true) ||
+                ($supply['volts'] > 200 &&
+                    count(array_filter($this->lines(), fn (array $s) => $s['part'] === $supply['part'])) > 1)
+            ) {
                 continue; // millivolts have no side that must not be switched, nor have two legs of a split phase
             }
-            foreach ($this->nets->paths($this->nets->root($supply['hot']), $this->nets->root($supply['return'])) as $ways) {
+            foreach (
+                $this->nets->paths($this->nets->root($supply['hot']), $this->nets->root($supply['return'])) as $ways
+            ) {
                 foreach ($ways as $way) {
                     foreach ($this->behind($way) as [$e, $load]) {
                         $key = "{$e['part']}.{$e['name']}";
@@ -70,12 +76,20 @@ final class Returns extends Rule
 
         return $line
             ? new Finding(
-                'switched neutral', Finding::WRONG, [$e['part'], $load['part']], [], "$switch lies in the neutral, behind $what.",
+                'switched neutral',
+                Finding::WRONG,
+                [$e['part'], $load['part']],
+                [],
+                "$switch lies in the neutral, behind $what.",
                 'Open, it stops the load and leaves it live to ground: whoever works on it is hurt.',
                 'Move it to the live side, before the load.',
             )
             : new Finding(
-                'switch in the wrong leg', Finding::ODD, [$e['part'], $load['part']], [], "$switch lies in the common leg, behind $what.",
+                'switch in the wrong leg',
+                Finding::ODD,
+                [$e['part'], $load['part']],
+                [],
+                "$switch lies in the common leg, behind $what.",
                 'A wire that rubs through to ground on that side goes past it, and the load stays on.',
                 'Move it to the side of R, before the load.',
             );

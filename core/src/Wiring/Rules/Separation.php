@@ -15,16 +15,28 @@ final class Separation extends Rule
     {
         $line = [];
         foreach ($this->lines() as $supply) {
-            $line += array_fill_keys(array_keys($this->nets->reached($this->nets->root($supply['hot']), [$this->nets->root($supply['return'])])), $supply['title']);
+            $line += array_fill_keys(
+                array_keys(
+                    $this->nets->reached($this->nets->root($supply['hot']), [$this->nets->root($supply['return'])]),
+                ),
+                $supply['title'],
+            );
         }
         $low = [];
         foreach ($this->nets->supplies() as $supply) {
             if ($supply['class'] === 'control') {
-                $low += array_fill_keys([
-                    ...array_keys($this->nets->reached($this->nets->root($supply['hot']), [$this->nets->root($supply['return'])])),
-                    $this->nets->root($supply['return']),
-                    ...$this->beforeLoads($this->nets->root($supply['return'])),
-                ], $supply['title']);
+                $low += array_fill_keys(
+                    [
+                        ...array_keys(
+                            $this->nets->reached($this->nets->root($supply['hot']), [
+                                $this->nets->root($supply['return']),
+                            ]),
+                        ),
+                        $this->nets->root($supply['return']),
+                        ...$this->beforeLoads($this->nets->root($supply['return'])),
+                    ],
+                    $supply['title'],
+                );
             }
         }
 
@@ -42,7 +54,10 @@ final class Separation extends Rule
         foreach ($this->nets->elements() as $e) {
             foreach ([[$e['a'], $e['b']], [$e['b'], $e['a']]] as [$home, $live]) {
                 if ($e['load'] && $this->nets->root($home) === $common) {
-                    $nets = [...$nets, ...array_map('strval', array_keys($this->nets->reached($this->nets->root($live), [$common])))];
+                    $nets = [
+                        ...$nets,
+                        ...array_map('strval', array_keys($this->nets->reached($this->nets->root($live), [$common]))),
+                    ];
                 }
             }
         }
@@ -64,8 +79,13 @@ final class Separation extends Rule
                 continue;
             }
             $found[] = new Finding(
-                'class 2 meets line voltage', Finding::WRONG, array_values(array_unique(array_map(fn (Wire $w) => substr($w->from, 0, (int) strrpos($w->from, '.')), $wires))),
-                array_column($wires, 'id'), "{$this->nets->name($wires[0]->from)} is fed from $title and from {$low[$net]}.",
+                'class 2 meets line voltage',
+                Finding::WRONG,
+                array_values(
+                    array_unique(array_map(fn (Wire $w) => substr($w->from, 0, (int) strrpos($w->from, '.')), $wires)),
+                ),
+                array_column($wires, 'id'),
+                "{$this->nets->name($wires[0]->from)} is fed from $title and from {$low[$net]}.",
                 'Line voltage comes onto thermostat wire and onto whoever touches it.',
                 'Take off '.$this->wireName($wires[0]).', and keep the two apart.',
             );
@@ -89,8 +109,13 @@ final class Separation extends Rule
             $class2 = array_filter($in, fn (Wire $w) => isset($low[$this->nets->root($w->from)]));
             if ($live !== [] && array_diff_key($class2, $live) !== []) {
                 $found[] = new Finding(
-                    'class 2 meets line voltage', Finding::WRONG, [], array_column(array_values($in), 'id'), "Cable \"{$cable['id']}\" carries line voltage and class 2 side by side.",
-                    'Insulation of thermostat wire is not made for line voltage.', 'Run them in two cables.',
+                    'class 2 meets line voltage',
+                    Finding::WRONG,
+                    [],
+                    array_column(array_values($in), 'id'),
+                    "Cable \"{$cable['id']}\" carries line voltage and class 2 side by side.",
+                    'Insulation of thermostat wire is not made for line voltage.',
+                    'Run them in two cables.',
                 );
             }
         }

@@ -26,7 +26,10 @@ final class Sources extends Rule
                 $found[] = $short;
             }
             foreach (array_slice($supplies, $i + 1) as $other) {
-                if ($supply['part'] !== $other['part'] && abs($supply['volts'] - $other['volts']) < 0.3 * $supply['volts']) {
+                if (
+                    $supply['part'] !== $other['part'] &&
+                    abs($supply['volts'] - $other['volts']) < 0.3 * $supply['volts']
+                ) {
                     $tied = $this->tied($supply, $other);
                     if ($tied !== null) {
                         $found[] = $tied;
@@ -51,8 +54,17 @@ final class Sources extends Rule
         $last = end($wires);
 
         return new Finding(
-            'short', Finding::WRONG, array_values(array_unique([$supply['part'], ...array_column($ways[0], 'part')])), $wires,
-            "{$supply['title']} is shorted".($closing === [] ? ' by its own wires.' : ' when '.implode(' and ', $closing).(count($closing) > 1 ? ' are' : ' is').' closed: no load lies between.'),
+            'short',
+            Finding::WRONG,
+            array_values(array_unique([$supply['part'], ...array_column($ways[0], 'part')])),
+            $wires,
+            "{$supply['title']} is shorted".
+                ($closing === []
+                    ? ' by its own wires.'
+                    : ' when '.
+                        implode(' and ', $closing).
+                        (count($closing) > 1 ? ' are' : ' is').
+                        ' closed: no load lies between.'),
             'A fuse blows, or the transformer burns.',
             'Put the load between, or take off the wire that goes past it.',
             count($ways) === 1 && $closing === [] && is_string($last) ? [['do' => 'remove', 'wires' => [$last]]] : [],
@@ -66,23 +78,38 @@ final class Sources extends Rule
     private function tied(array $one, array $two): ?Finding
     {
         $net = fn (array $supply, string $pole): string => $this->nets->root($supply[$pole]);
-        foreach ([[$two['hot'], $two['return'], false], [$two['return'], $two['hot'], true]] as [$hot, $return, $turned]) {
+        foreach (
+            [[$two['hot'], $two['return'], false], [$two['return'], $two['hot'], true]] as [$hot, $return, $turned]
+        ) {
             if ($net($one, 'return') !== $this->nets->root($return)) {
                 continue;
             }
-            $ways = $net($one, 'hot') === $this->nets->root($hot) ? [[]] : $this->nets->switched($net($one, 'hot'), $this->nets->root($hot), [$net($one, 'return')]);
+            $ways =
+                $net($one, 'hot') === $this->nets->root($hot)
+                    ? [[]]
+                    : $this->nets->switched($net($one, 'hot'), $this->nets->root($hot), [$net($one, 'return')]);
             if ($ways === []) {
                 continue;
             }
             $closing = array_map($this->nets->title(...), $ways[0]);
             $opposed = $turned !== ($this->phase($one) !== $this->phase($two));
-            $when = $closing === [] ? '' : ' when '.implode(' and ', $closing).' close'.(count($closing) === 1 ? 's' : '');
+            $when =
+                $closing === []
+                    ? ''
+                    : ' when '.implode(' and ', $closing).' close'.(count($closing) === 1 ? 's' : '');
 
             return new Finding(
-                $opposed ? 'out of phase' : 'sources paralleled', Finding::WRONG, [$one['part'], $two['part']], [],
-                "{$one['title']} and {$two['title']} are tied together$when".($opposed ? ', the one against the other.' : '.'),
-                $opposed ? 'Twice their voltage drives a current round through both: they burn within minutes.' : 'Each feeds the other back through its windings when one primary is off, and puts line voltage on a cord that is pulled.',
-                'Let each have its own loads: take out the wire or the link that joins them'.($opposed ? ', or swap the leads of one.' : '.'),
+                $opposed ? 'out of phase' : 'sources paralleled',
+                Finding::WRONG,
+                [$one['part'], $two['part']],
+                [],
+                "{$one['title']} and {$two['title']} are tied together$when".
+                    ($opposed ? ', the one against the other.' : '.'),
+                $opposed
+                    ? 'Twice their voltage drives a current round through both: they burn within minutes.'
+                    : 'Each feeds the other back through its windings when one primary is off, and puts line voltage on a cord that is pulled.',
+                'Let each have its own loads: take out the wire or the link that joins them'.
+                    ($opposed ? ', or swap the leads of one.' : '.'),
             );
         }
 
@@ -102,7 +129,10 @@ final class Sources extends Rule
         }
         foreach ($this->lines() as $line) {
             $live = $this->nets->reached($this->nets->root($line['hot']), [$this->nets->root($line['return'])]);
-            [$first, $second] = array_map(fn (string $t): string => $this->nets->root("{$supply['part']}.$t"), $spec->get('primary'));
+            [$first, $second] = array_map(
+                fn (string $t): string => $this->nets->root("{$supply['part']}.$t"),
+                $spec->get('primary'),
+            );
             if (isset($live[$second]) && ! isset($live[$first])) {
                 return false;
             }
