@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-// Writes the schemas that follow from classes: php core/bin/schemas.php
+// Writes what follows from classes, schemas and pages: php core/bin/schemas.php
 
 use OddSpark\Acts\ActionLog;
+use OddSpark\Building\PrimitivesPage;
 
 $local = __DIR__.'/../vendor/autoload.php';
 require is_file($local) ? $local : __DIR__.'/../../vendor/autoload.php';
@@ -15,3 +16,5 @@ foreach (['actions' => ActionLog::schema()] as $name => $schema) {
         json_encode($schema, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES)."\n",
     );
 }
+
+file_put_contents(__DIR__.'/../../docs/primitives.md', PrimitivesPage::markdown());

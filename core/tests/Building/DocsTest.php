@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace OddSpark\Tests\Building;
 
 use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Primitives;
 use OddSpark\Building\Difference;
 use OddSpark\Building\Document;
 use OddSpark\Building\Edits;
+use OddSpark\Building\PrimitivesPage;
 use OddSpark\Wiring\Circuits;
 use OddSpark\Wiring\Nets;
 use PHPUnit\Framework\TestCase;
@@ -58,6 +60,15 @@ final class DocsTest extends TestCase
             }
             exec('cd '.escapeshellarg($root)." && php -d memory_limit=1G core/bin/verbs.php $line 2>&1", $out, $status);
             self::assertSame(0, $status, "$line: ".implode("\n", array_slice($out, -3)));
+        }
+    }
+
+    public function test_the_page_of_primitives_is_what_they_say(): void
+    {
+        $page = (string) file_get_contents(__DIR__.'/../../../docs/primitives.md');
+        self::assertSame(PrimitivesPage::markdown(), $page, 'write it anew: php core/bin/schemas.php');
+        foreach (array_keys(Primitives::TYPES) as $type) {
+            self::assertMatchesRegularExpression("/^### $type\n\n\S/m", $page, "$type says nothing of itself");
         }
     }
 

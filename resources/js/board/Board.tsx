@@ -350,6 +350,7 @@ const PartBox = memo(function PartBox({
                     fontSize={size}
                     fill="ink"
                     pointerEvents="none"
+                    data-label={part.id}
                 >
                     {line}
                 </SvgText>
