@@ -36,8 +36,7 @@ final readonly class MarkAttempts
         );
     }
 
-    /** @return array{array<string, mixed>, string} */
-    public function mark(Rules $rules): array
+    public function mark(Rules $rules): Answer
     {
         $mark = $this->marked($rules);
         $text = sprintf(
@@ -62,11 +61,10 @@ final readonly class MarkAttempts
                 ? "Nobody calls again within {$mark['call_back']['hours']} hours.\n"
                 : 'The customer calls again: '.implode(' ', $mark['call_back']['said'])."\n";
 
-        return [$this->head() + ['mark' => $mark], $text];
+        return new Answer($this->head() + ['mark' => $mark], $text);
     }
 
-    /** @return array{array<string, mixed>, string} */
-    public function debrief(Rules $rules, bool $html): array
+    public function debrief(Rules $rules, bool $html): Answer
     {
         $mark = $this->marked($rules);
         $debrief = (new Debrief($this->account))->toArray();
@@ -78,7 +76,7 @@ final readonly class MarkAttempts
             'when' => 'visit: '.$this->account->seen->visit,
         ];
         if ($html) {
-            return [[], Sheet::html($head, $mark, $debrief)."\n"];
+            return new Answer([], Sheet::html($head, $mark, $debrief)."\n");
         }
         $text = sprintf("%.1f of 100. It was: %s.\n", $mark['total'], $this->fault->title);
         foreach ($debrief['entries'] as $i => $row) {
@@ -104,7 +102,7 @@ final readonly class MarkAttempts
             }
         }
 
-        return [$this->head() + ['mark' => $mark, 'debrief' => $debrief], $text];
+        return new Answer($this->head() + ['mark' => $mark, 'debrief' => $debrief], $text);
     }
 
     /** @return array<string, mixed> */

@@ -24,8 +24,7 @@ final readonly class Proof
 {
     public function __construct(private Plan $plan, private FaultSet $faultSet) {}
 
-    /** @return array{array<string, mixed>, string} */
-    public function suspects(Observations $seen, bool $pairs = false): array
+    public function suspects(Observations $seen, bool $pairs = false): Answer
     {
         $memory = new Memory();
         $steps = (new Tracker($this->plan, $this->faultSet, $seen->visit, $memory))->follow($seen);
@@ -66,11 +65,10 @@ final readonly class Proof
             $json += ['pairs' => ['run' => $two->run, 'of' => $two->of, 'left' => $two->left->ranked()]];
         }
 
-        return [$json, $text];
+        return new Answer($json, $text);
     }
 
-    /** @return array{array<string, mixed>, string} */
-    public function next(Observations $seen): array
+    public function next(Observations $seen): Answer
     {
         $memory = new Memory();
         $tracker = new Tracker($this->plan, $this->faultSet, $seen->visit, $memory);
@@ -90,7 +88,7 @@ final readonly class Proof
             $text .= sprintf("%5.2f  %8.2f  %s\n", $choice->bits, $choice->bitsPerMinute(), $this->choice($choice));
         }
 
-        return [
+        return new Answer(
             [
                 'model' => $this->plan->model->name(),
                 'suspects' => $left->ranked(),
@@ -99,11 +97,10 @@ final readonly class Proof
                 'choices' => array_map(fn (Choice $c) => ['text' => $this->choice($c)] + $c->toArray(), $choices),
             ],
             $text,
-        ];
+        );
     }
 
-    /** @return array{array<string, mixed>, string} */
-    public function classes(string $visit): array
+    public function classes(string $visit): Answer
     {
         $classes = new Classes(new Evidence($this->plan, $this->faultSet, $visit));
         $all = $classes->all();
@@ -118,14 +115,13 @@ final readonly class Proof
             count($ohms),
         );
 
-        return [
+        return new Answer(
             ['model' => $this->plan->model->name(), 'classes' => $all, 'by_when' => $when, 'by_ohms' => $ohms],
             $text,
-        ];
+        );
     }
 
-    /** @return array{array<string, mixed>, string} */
-    public function tree(string $visit, ?string $fault): array
+    public function tree(string $visit, ?string $fault): Answer
     {
         $analysis = Analysis::of($this->plan, $this->faultSet, $visit, $fault);
         $tree = $analysis->tree;
@@ -152,7 +148,7 @@ final readonly class Proof
             $text .= "  without effect: $id. $why\n";
         }
 
-        return [['model' => $this->plan->model->name(), 'fault' => $fault] + $analysis->toArray(), $text];
+        return new Answer(['model' => $this->plan->model->name(), 'fault' => $fault] + $analysis->toArray(), $text);
     }
 
     /**

@@ -70,7 +70,7 @@ final class VerbsTest extends TestCase
         yield ['', 2, 'Say what to do'];
         yield ['dance', 2, 'no verb'];
         yield ['run', 2, 'needs a model'];
-        yield ['run furnace-80 --sideways 1', 2, 'no option'];
+        yield ['run furnace-80 --sideways 1', 2, '"--sideways" option does not exist'];
         yield ['solve furnace-80 --at never', 2, 'takes seconds'];
         yield ['run furnace-81', 1, 'no model "furnace-81"'];
         yield ['run furnace-80 --fault limit:melted', 1, '"limit" has limit:stuck-open'];
