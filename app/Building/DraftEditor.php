@@ -63,7 +63,8 @@ class DraftEditor
                 if ($begun !== null) {
                     return Draft::query()->findOrFail($begun->draft_id);
                 }
-                // a button that was pressed twice: the same person's, the same in all but its name, and nothing done to it
+                // a button that was pressed twice: the same person's, the same in all but its name, and nothing done to
+                // it
                 // yet
                 foreach (
                     Draft::query()

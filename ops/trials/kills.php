@@ -6,6 +6,7 @@
 declare(strict_types=1);
 require __DIR__.'/lib/client.php';
 
+const TRIES = 5;
 const WITHIN_S = 5.0;
 const PROGRAMS = ['db', 'fpm-bench', 'fpm-pages', 'nginx', 'worker-marks', 'worker-analyses'];
 
@@ -63,12 +64,16 @@ for ($round = 0; $round < $rounds; $round++) {
     foreach (PROGRAMS as $program) {
         foreach (['master', 'child'] as $which) {
             $work();
-            $pid = $pidOf($program);
-            $pid = $which === 'child' && $pid > 0 ? $childOf($pid) : $pid;
-            if ($pid === 0 && $which === 'child') {
-                continue; // it has none
+            $killed = false;
+            for ($try = 0; $try < TRIES && ! $killed; $try++) { // one that had ended by itself meanwhile was not killed
+                $pid = $pidOf($program);
+                $pid = $which === 'child' && $pid > 0 ? $childOf($pid) : $pid;
+                if ($pid === 0 && $which === 'child') {
+                    continue 2; // it has none
+                }
+                $killed = posix_kill($pid, 9);
             }
-            posix_kill($pid, 9) || fail("$program ($pid) could not be killed");
+            $killed || fail("$program ($pid) could not be killed");
             usleep(20_000);
             $s = $answers();
             $worst["$program $which"] = max($worst["$program $which"] ?? 0, $s);

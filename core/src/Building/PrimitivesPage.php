@@ -72,6 +72,12 @@ final class PrimitivesPage
         $doc = (string) preg_replace('/\{@see \\\\?(?:\w+\\\\)*(\w+)\}/', '$1', $doc);
         $paragraphs = preg_split('/\n\s*\n/', (string) preg_replace('#^\s*/?\*+/? ?|\s*\*+/$#m', '', $doc)) ?: [];
 
-        return implode("\n\n", array_map(fn (string $p): string => trim((string) preg_replace('/\s+/', ' ', $p)), array_filter($paragraphs, fn (string $p): bool => trim($p) !== '')));
+        return implode(
+            "\n\n",
+            array_map(
+                fn (string $p): string => trim((string) preg_replace('/\s+/', ' ', $p)),
+                array_filter($paragraphs, fn (string $p): bool => trim($p) !== ''),
+            ),
+        );
     }
 }

@@ -11,7 +11,6 @@ use OddSpark\Parts\Ability\Decides;
 use OddSpark\Parts\Ability\Transforms;
 use OddSpark\Parts\Reason as Because;
 use OddSpark\Sequence\Control;
-use OddSpark\Sequence\Table;
 use OddSpark\Wiring\Nets;
 
 /**
@@ -33,9 +32,12 @@ final class Why
 
     private readonly Nets $nets;
 
+    private readonly WhyControl $control;
+
     public function __construct(private readonly HealthyRun $run)
     {
         $this->nets = $run->nets;
+        $this->control = new WhyControl($this, $run);
     }
 
     /** @return list<array{id: string, title: string, on: bool}> what can be asked about: loads, and fires */
@@ -72,14 +74,14 @@ final class Why
     }
 
     /** @return Reason */
-    private function reason(string $id, int $depth): array
+    public function reason(string $id, int $depth): array
     {
         if ($depth > self::DEPTH || isset($this->asked[$id])) {
             return $this->say($this->title($id).': see above.', $id);
         }
         $this->asked[$id] = true;
         if ($this->isIn($id, Decides::class)) {
-            return $this->control($id, null, $depth);
+            return $this->control->reason($id, null, $depth);
         }
         $why = $this->own($id);
         if ($why !== null) {
@@ -201,7 +203,7 @@ final class Why
         $title = $this->nets->title($e);
         $key = explode('.', $spec['key'] ?? 'at');
         if (isset($spec['follows']) && $key[0] === 'out' && $this->isIn($spec['follows'], Decides::class)) {
-            return $this->say("$title is open.", $id, [$this->control($spec['follows'], $key[1], $depth)]);
+            return $this->say("$title is open.", $id, [$this->control->reason($spec['follows'], $key[1], $depth)]);
         }
         $why = $this->own($id);
 
@@ -210,131 +212,6 @@ final class Why
             $id,
             array_map(fn (string $next) => $this->reason($next, $depth), $why->because ?? []),
         );
-    }
-
-    /**
-     * A control, and why it does not give an output.
-     *
-     * @return Reason
-     */
-    private function control(string $id, ?string $output, int $depth): array
-    {
-        $spec = $this->run->plan->primitives[$id]['spec'];
-        $slot = $this->run->slot($id);
-        $table = $spec['table'];
-        $title = $this->title($id);
-        if ($slot['state'] === Control::DARK) {
-            return $this->say(
-                "$title is without power.",
-                $id,
-                $this->input($id, $spec, $table['supply'] ?? '', $depth),
-            );
-        }
-        $row = $table['states'][$slot['state']];
-        $giving = array_filter(
-            $table['states'],
-            fn (array $r) => $output === null || in_array($output, $r['outputs'], true),
-        );
-        $text = "$title is in \"{$row['title']}\"";
-        if ($output !== null) {
-            $text .=
-                $giving === []
-                    ? "; no state of its table gives \"$output\"."
-                    : "; it gives \"$output\" only in ".
-                        implode(', ', array_map(fn (array $r) => "\"{$r['title']}\"", array_slice($giving, 0, 4))).
-                        '.';
-        }
-        $words = array_column((new Table($table))->words(), 'lines', 'state')[$slot['state']] ?? [];
-        $because = [];
-        foreach ($row['guards'] as $i => $guard) {
-            $missing = array_filter(
-                $guard['if'] ?? [],
-                fn (bool $on, string $input) => $slot['in'][$input] !== $on,
-                ARRAY_FILTER_USE_BOTH,
-            );
-            if ($missing === [] && ! isset($guard['after']) && ! isset($guard['timer'])) {
-                continue;
-            }
-            if ($this->stepsTo($table, $guard['go'], $output) >= $this->stepsTo($table, $slot['state'], $output)) {
-                continue; // it leads elsewhere
-            }
-            $inputs = [];
-            foreach ($missing as $input => $on) {
-                $inputs = [
-                    ...$inputs,
-                    ...$on
-                        ? $this->input($id, $spec, (string) $input, $depth)
-                        : [$this->say("\"$input\" is still there.", $id)],
-                ];
-            }
-            $because[] = $this->say('It goes on when: '.$words[$i].'.', $id, $inputs);
-        }
-        if (isset($row['reset']) && $slot['latched']) {
-            $because[] = $this->say('It waits for its button.', $id);
-        }
-
-        return $this->say($text, $id, array_slice($because, 0, 4));
-    }
-
-    /**
-     * Steps through a table from a state to the nearest that gives an output.
-     *
-     * @param array<string, mixed> $table
-     */
-    private function stepsTo(array $table, string $from, ?string $output): int
-    {
-        $steps = [$from => 0];
-        $queue = [$from];
-        for ($i = 0; $i < count($queue); $i++) {
-            $row = $table['states'][$queue[$i]];
-            if ($output === null || in_array($output, $row['outputs'], true)) {
-                return $steps[$queue[$i]];
-            }
-            foreach ([...array_column($row['guards'], 'go'), ...(isset($row['reset']) ? [$row['reset']] : [])] as $go) {
-                if (! isset($steps[$go])) {
-                    $steps[$go] = $steps[$queue[$i]] + 1;
-                    $queue[] = $go;
-                }
-            }
-        }
-
-        return PHP_INT_MAX;
-    }
-
-    /**
-     * Why an input of a control is not on.
-     *
-     * @param array<string, mixed> $spec of the control
-     * @return list<Reason>
-     */
-    private function input(string $id, array $spec, string $input, int $depth): array
-    {
-        $p = $spec['inputs'][$input] ?? null;
-        if ($p === null) {
-            return [];
-        }
-        $part = substr($id, 0, (int) strrpos($id, '.'));
-        if (isset($p['by']) || isset($p['of'])) {
-            return [$this->say("\"$input\" is not there.", $id, [$this->reason($p['by'] ?? $p['of'], $depth + 1)])];
-        }
-        $between = $p['ac'] ?? $p['dc'] ?? null;
-        if ($between === null) {
-            return [$this->say("\"$input\" is not there.", $id)];
-        }
-        $wanted = array_map(fn (string $t) => $this->nets->root("$part.$t"), $between);
-        $volts = $this->run->volts("$part.$between[0]", "$part.$between[1]", isset($p['dc']));
-        foreach ($this->nets->elements() as $e) {
-            $nets = [$this->nets->root($e['a']), $this->nets->root($e['b'])];
-            if ($e['load'] && ($nets === $wanted || array_reverse($nets) === $wanted)) {
-                return [
-                    $this->say("\"$input\" has {$this->volts($volts)} of {$p['on']} V.", $id, [
-                        $this->reason("{$e['part']}.{$e['name']}", $depth + 1),
-                    ]),
-                ];
-            }
-        }
-
-        return [$this->say("\"$input\" has {$this->volts($volts)} of {$p['on']} V.", $id)];
     }
 
     /** @param Element $e */
@@ -370,14 +247,14 @@ final class Why
         return $volts > 1.0;
     }
 
-    private function volts(float $volts): string
+    public function volts(float $volts): string
     {
         return $volts < 0.5 && $volts > 0.0005
             ? round(1000 * $volts, 1).' mV'
             : round($volts, $volts < 10 ? 2 : 1).' V';
     }
 
-    private function title(string $id): string
+    public function title(string $id): string
     {
         [$part, $name] = Model::split($id);
         $label = $this->run->plan->model->part($part)->label ?? null;
@@ -389,7 +266,7 @@ final class Why
      * @param list<Reason> $because
      * @return Reason
      */
-    private function say(string $text, ?string $id, array $because = []): array
+    public function say(string $text, ?string $id, array $because = []): array
     {
         $part = $id === null ? null : Model::split($id)[0];
 

@@ -118,6 +118,7 @@ final readonly class BenchState extends MachineState
         $array['mode'] = Mode::from($array['mode'] ?? Mode::VoltsAc->value);
         $array['display'] = isset($array['display']) ? Display::fromArray($array['display']) : null;
 
-        return new self(...$array);
+        // what an older version kept beside, this one does without
+        return new self(...array_intersect_key($array, get_class_vars(self::class)));
     }
 }

@@ -1,6 +1,7 @@
-import { Box, Button, HStack, Input, Stack, Text } from '@chakra-ui/react'
+import { Box, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Entry, Part } from '@/lib/types'
+import { ToolButton } from '@/theme/buttons'
 
 interface Props {
     part: Part
@@ -16,7 +17,7 @@ export function ByHand({ part, act }: Props) {
     const on = { part: part.id }
     return (
         <Box as="details">
-            <Box as="summary" fontSize="14px" color="copper" fontWeight={700} cursor="pointer" minH="32px">
+            <Box as="summary" fontSize="text" color="copper" fontWeight={700} cursor="pointer" minH="32px">
                 Listen, feel, tap…
             </Box>
             <Stack gap="1">
@@ -52,7 +53,7 @@ export function ByHand({ part, act }: Props) {
                 {hands?.fuse != null && (
                     <HStack gap="1">
                         <Input
-                            h="44px"
+                            h="touch"
                             type="number"
                             min={0}
                             max={100}
@@ -61,7 +62,7 @@ export function ByHand({ part, act }: Props) {
                             onChange={(e) => setAmps(e.target.value)}
                             borderColor="line"
                         />
-                        <Text fontSize="14px">A</Text>
+                        <Text fontSize="text">A</Text>
                         <Do word="Put in" onClick={() => void act('fuse', { ...on, amps: Number(amps) })} />
                         <Do word="Take out" onClick={() => void act('fuse', { ...on, amps: 0 })} />
                     </HStack>
@@ -80,16 +81,8 @@ export function ByHand({ part, act }: Props) {
 
 function Do({ word, onClick }: { word: string; onClick: () => void }) {
     return (
-        <Button
-            size="sm"
-            h="44px"
-            variant="outline"
-            color="ink"
-            borderColor="line"
-            whiteSpace="normal"
-            onClick={onClick}
-        >
+        <ToolButton size="sm" whiteSpace="normal" onClick={onClick}>
             {word}
-        </Button>
+        </ToolButton>
     )
 }

@@ -17,12 +17,12 @@ export function CallSheet({ job, board, log, act }: Props) {
     return (
         <Stack gap="3" overflowY="auto" h="100%" pr="1" tabIndex={0} aria-label="Call sheet">
             <Box bg="ground" borderRadius="md" p="3">
-                <Text fontSize="13px" color="faint">
+                <Text fontSize="note" color="faint">
                     The customer says
                 </Text>
                 <Text fontSize="17px">“{job.complaint}”</Text>
             </Box>
-            <Box fontSize="14px">
+            <Box fontSize="text">
                 <Text fontWeight={700}>{job.kind === 'exam' ? 'Examination' : 'Practice'}</Text>
                 <Text>
                     Find what is wrong, name it, put it right, watch a cycle, put everything back and hand the appliance
@@ -34,10 +34,10 @@ export function CallSheet({ job, board, log, act }: Props) {
             <HouseRules rules={job.rules} />
             {card && (
                 <Box>
-                    <Text fontWeight={700} fontSize="14px">
+                    <Text fontWeight={700} fontSize="text">
                         Card on the panel: lamp
                     </Text>
-                    <Box as="dl" fontSize="13px">
+                    <Box as="dl" fontSize="note">
                         {Object.entries(card).map(([code, means]) => (
                             <Box
                                 key={code}
@@ -56,7 +56,7 @@ export function CallSheet({ job, board, log, act }: Props) {
                     </Box>
                 </Box>
             )}
-            <Text fontSize="13px" color="faint">
+            <Text fontSize="note" color="faint">
                 Simulation: on real equipment follow the maker's instructions, local codes, and work under a licensed
                 person.
             </Text>

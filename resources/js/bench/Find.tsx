@@ -43,7 +43,7 @@ export function Find({ board, onFound }: Props) {
                 value={words}
                 aria-label="Find a part or a terminal"
                 placeholder="Find  /"
-                h="44px"
+                h="touch"
                 w="148px"
                 bg="sheet"
                 borderColor="line"

@@ -1,5 +1,6 @@
-import { Box, Button, Stack, Text } from '@chakra-ui/react'
+import { Box, Stack, Text } from '@chakra-ui/react'
 import type { Entry } from '@/lib/types'
+import { ToolButton } from '@/theme/buttons'
 
 const GRADES = [
     { grade: 'where', word: 'Where in the sequence?' },
@@ -18,27 +19,24 @@ export function Hints({ prices, log, act }: Props) {
     const last = [...log].reverse().find((e) => e.act.act === 'hint')
     return (
         <Box>
-            <Text fontWeight={700} fontSize="14px">
+            <Text fontWeight={700} fontSize="text">
                 Lost? A hint costs points
             </Text>
             {last && (
-                <Text fontSize="14px" bg="copperWash" borderRadius="sm" p="2" my="1" role="status">
+                <Text fontSize="text" bg="copperWash" borderRadius="sm" p="2" my="1" role="status">
                     {(last.seen as Record<string, string>)['hint']}
                 </Text>
             )}
             <Stack gap="1">
                 {GRADES.map(({ grade, word }) => (
-                    <Button
+                    <ToolButton
                         key={grade}
-                        h="44px"
-                        variant="outline"
-                        color="ink"
-                        borderColor="line"
+
                         justifyContent="space-between"
                         onClick={() => void act('hint', { grade })}
                     >
                         <span>{word}</span> <span className="reading">−{prices[grade]}</span>
-                    </Button>
+                    </ToolButton>
                 ))}
             </Stack>
         </Box>

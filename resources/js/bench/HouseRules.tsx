@@ -23,7 +23,7 @@ export function HouseRules({ rules }: { rules: ToldRules }) {
         rules.verify.restore && 'everything put back',
     ].filter(Boolean)
     return (
-        <Box fontSize="14px">
+        <Box fontSize="text">
             <Text fontWeight={700}>
                 House rules: {rules.title}, version {rules.version}
             </Text>

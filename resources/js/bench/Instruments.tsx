@@ -3,6 +3,7 @@ import type { AtTap, BoardData, Entry, Scene } from '@/lib/types'
 import { wireName } from '@/board/walk'
 import { useInstruments } from '@/lib/useInstruments'
 import { lastReading } from './known'
+import { ToolButton } from '@/theme/buttons'
 
 interface Props {
     board: BoardData
@@ -33,7 +34,7 @@ export function Instruments({ board, scene, log, act }: Props) {
                         <Button
                             key={turns}
                             flex="1"
-                            h="44px"
+                            h="touch"
                             px="2"
                             variant="outline"
                             color="ink"
@@ -71,16 +72,7 @@ interface RowProps {
 
 function Row({ name, where, shown, onRead, onOff, children }: RowProps) {
     return (
-        <Stack
-            gap="1"
-            bg="sheet"
-            borderWidth="1px"
-            borderColor="line"
-            borderRadius="md"
-            p="3"
-            as="section"
-            aria-label={name}
-        >
+        <Stack layerStyle="panel" gap="1" p="3" as="section" aria-label={name}>
             <HStack justify="space-between">
                 <Text fontWeight={700}>{name}</Text>
                 <Box bg="lcd" color="lcdInk" borderRadius="sm" px="2" whiteSpace="nowrap">
@@ -89,17 +81,15 @@ function Row({ name, where, shown, onRead, onOff, children }: RowProps) {
                     </Text>
                 </Box>
             </HStack>
-            <Text fontSize="13px" color="faint">
+            <Text fontSize="note" color="faint">
                 {where}
             </Text>
             {children && <HStack gap="1">{children}</HStack>}
             <HStack gap="1">
-                <Button flex="1" h="44px" variant="outline" color="ink" borderColor="line" onClick={onRead}>
+                <ToolButton flex="1" onClick={onRead}>
                     Note it now
-                </Button>
-                <Button h="44px" variant="outline" color="ink" borderColor="line" onClick={onOff}>
-                    Off
-                </Button>
+                </ToolButton>
+                <ToolButton onClick={onOff}>Off</ToolButton>
             </HStack>
         </Stack>
     )

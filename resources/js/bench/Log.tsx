@@ -11,14 +11,14 @@ export function Log({ log }: { log: Entry[] }) {
     }, [log.length])
     if (log.length === 0)
         return (
-            <Text color="faint" fontSize="14px">
+            <Text color="faint" fontSize="text">
                 Nothing done yet. Supply, fuel and demand come first.
             </Text>
         )
     return (
         <Stack gap="1" overflowY="auto" h="100%" tabIndex={0} aria-label="Log">
             {log.map((e) => (
-                <Box key={e.id} fontSize="13.5px" borderBottomWidth="1px" borderColor="line" pb="1">
+                <Box key={e.id} fontSize="note" borderBottomWidth="1px" borderColor="line" pb="1">
                     <Text as="span" className="reading" color="faint" mr="2">
                         {clock(e.at_s)}
                     </Text>

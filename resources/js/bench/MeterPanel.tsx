@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Grid, HStack, Stack, Text } from '@chakra-ui/react'
 import type { Entry, Mode, Reading, Scene } from '@/lib/types'
+import { ToolButton } from '@/theme/buttons'
 
 const MODES: { mode: Mode; word: string; name: string }[] = [
     { mode: 'vac', word: 'V AC', name: 'Volts AC' },
@@ -43,16 +44,7 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
     const ranges = RANGES[scene.mode] ?? []
     const nextRange = ranges[scene.range === null ? 0 : ranges.indexOf(scene.range) + 1] ?? null
     return (
-        <Stack
-            gap="2"
-            bg="sheet"
-            borderWidth="1px"
-            borderColor="line"
-            borderRadius="md"
-            p="3"
-            as="section"
-            aria-label="Meter"
-        >
+        <Stack layerStyle="panel" gap="2" p="3" as="section" aria-label="Meter">
             <Flex
                 bg="lcd"
                 color="lcdInk"
@@ -67,7 +59,7 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
                 top="0"
                 zIndex="1"
             >
-                <Text position="absolute" top="1" left="2" fontSize="12px">
+                <Text position="absolute" top="1" left="2" fontSize="fine">
                     {[
                         scene.range !== null && 'by hand',
                         scene.keeping && 'keeps least, most',
@@ -89,7 +81,7 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
                 {MODES.map(({ mode, word, name }) => (
                     <Button
                         key={mode}
-                        h="44px"
+                        h="touch"
                         px="1"
                         variant="outline"
                         aria-label={name}
@@ -103,14 +95,10 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
                         {word}
                     </Button>
                 ))}
-                <Button
-                    h="44px"
+                <ToolButton
                     px="1"
-                    variant="outline"
-                    color="ink"
-                    borderColor="line"
                     disabled={ranges.length === 0}
-                    fontSize="13px"
+                    fontSize="note"
                     aria-label={
                         scene.range === null ? 'Range: chosen by the meter' : `Range by hand: up to ${scene.range}`
                     }
@@ -122,11 +110,11 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
                     }
                 >
                     {scene.range === null ? 'auto' : `≤ ${short(scene.range)}`}
-                </Button>
+                </ToolButton>
             </Grid>
             {scene.blown.length > 0 && (
                 <Button
-                    h="44px"
+                    h="touch"
                     variant="outline"
                     color="danger"
                     borderColor="danger"
@@ -137,7 +125,7 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
             )}
             {scene.battery === 'low' && (
                 <Button
-                    h="44px"
+                    h="touch"
                     variant="outline"
                     color="danger"
                     borderColor="danger"
@@ -150,7 +138,7 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
                 <Button
                     key={lead}
                     variant="outline"
-                    h="44px"
+                    h="touch"
                     justifyContent="flex-start"
                     bg={hand === lead ? 'copperWash' : 'sheet'}
                     color="ink"
@@ -173,31 +161,15 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
                 </Button>
             ))}
             <HStack gap="1">
-                <Button
-                    flex="1"
-                    h="44px"
-                    variant="outline"
-                    color="ink"
-                    borderColor="line"
-                    disabled={!scene.red || !scene.black}
-                    onClick={() => void act('read')}
-                >
+                <ToolButton flex="1" disabled={!scene.red || !scene.black} onClick={() => void act('read')}>
                     Note it now
-                </Button>
-                <Button
-                    flex="1"
-                    h="44px"
-                    variant="outline"
-                    color="ink"
-                    borderColor="line"
-                    disabled={!scene.red && !scene.black}
-                    onClick={onOff}
-                >
+                </ToolButton>
+                <ToolButton flex="1" disabled={!scene.red && !scene.black} onClick={onOff}>
                     Leads off
-                </Button>
+                </ToolButton>
             </HStack>
             <Button
-                h="44px"
+                h="touch"
                 px="1"
                 variant="outline"
                 color="ink"
@@ -210,43 +182,19 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
             </Button>
             {meaning.ask && (
                 <Box>
-                    <Text fontSize="13px" color="faint" mb="1">
+                    <Text fontSize="note" color="faint" mb="1">
                         What did that mean to you?
                     </Text>
                     <HStack gap="1">
-                        <Button
-                            flex="1"
-                            h="44px"
-                            px="1"
-                            variant="outline"
-                            color="ink"
-                            borderColor="line"
-                            onClick={() => meaning.onMeant('good')}
-                        >
+                        <ToolButton flex="1" px="1" onClick={() => meaning.onMeant('good')}>
                             Good
-                        </Button>
-                        <Button
-                            flex="1"
-                            h="44px"
-                            px="1"
-                            variant="outline"
-                            color="ink"
-                            borderColor="line"
-                            onClick={() => meaning.onMeant('bad')}
-                        >
+                        </ToolButton>
+                        <ToolButton flex="1" px="1" onClick={() => meaning.onMeant('bad')}>
                             Bad
-                        </Button>
-                        <Button
-                            flex="1"
-                            h="44px"
-                            px="1"
-                            variant="outline"
-                            color="ink"
-                            borderColor="line"
-                            onClick={() => meaning.onMeant('unsure')}
-                        >
+                        </ToolButton>
+                        <ToolButton flex="1" px="1" onClick={() => meaning.onMeant('unsure')}>
                             Unclear
-                        </Button>
+                        </ToolButton>
                     </HStack>
                 </Box>
             )}

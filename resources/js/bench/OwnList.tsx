@@ -1,7 +1,8 @@
-import { Box, Button, Checkbox, HStack, Input, Stack, Text } from '@chakra-ui/react'
+import { Box, Checkbox, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
 import type { Entry } from '@/lib/types'
 import { ownList } from './known'
+import { MainButton, ToolButton } from '@/theme/buttons'
 
 interface Props {
     log: readonly Entry[]
@@ -20,7 +21,7 @@ export function OwnList({ log, act }: Props) {
     }
     return (
         <Stack gap="2" h="100%" minH="0">
-            <Text fontSize="14px">What will you verify, and what put back, before you hand it over?</Text>
+            <Text fontSize="text">What will you verify, and what put back, before you hand it over?</Text>
             <HStack
                 as="form"
                 gap="1"
@@ -33,19 +34,19 @@ export function OwnList({ log, act }: Props) {
                     aria-label="To verify or put back"
                     placeholder="Write it down"
                     maxLength={160}
-                    h="44px"
+                    h="touch"
                     bg="sheet"
                     borderColor="line"
                     value={words}
                     onChange={(e) => setWords(e.target.value)}
                 />
-                <Button type="submit" h="44px" bg="copper" color="onCopper" disabled={words.trim() === ''}>
+                <MainButton type="submit" disabled={words.trim() === ''}>
                     Add
-                </Button>
+                </MainButton>
             </HStack>
             <Box overflowY="auto" minH="0" flex="1" role="list" aria-label="To verify and to put back" tabIndex={0}>
                 {items.map(({ item, done }) => (
-                    <HStack key={item} role="listitem" minH="44px" borderBottomWidth="1px" borderColor="line">
+                    <HStack key={item} role="listitem" minH="touch" borderBottomWidth="1px" borderColor="line">
                         <Checkbox.Root
                             flex="1"
                             checked={done}
@@ -59,29 +60,26 @@ export function OwnList({ log, act }: Props) {
                                 _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }}
                             />
                             <Checkbox.Label
-                                fontSize="14px"
+                                fontSize="text"
                                 fontWeight={400}
                                 textDecoration={done ? 'line-through' : undefined}
                             >
                                 {item}
                             </Checkbox.Label>
                         </Checkbox.Root>
-                        <Button
+                        <ToolButton
                             size="xs"
-                            h="36px"
-                            minW="44px"
-                            variant="outline"
-                            color="ink"
-                            borderColor="line"
+                            h="tight"
+                            minW="touch"
                             aria-label={`Take off the list: ${item}`}
                             onClick={() => void act('todo', { item, state: 'gone' })}
                         >
                             ✕
-                        </Button>
+                        </ToolButton>
                     </HStack>
                 ))}
                 {items.length === 0 && (
-                    <Text fontSize="14px" color="faint">
+                    <Text fontSize="text" color="faint">
                         Nothing on it yet.
                     </Text>
                 )}

@@ -5,6 +5,7 @@ import { placeName, wiresAt } from '@/board/walk'
 import { ByHand } from './ByHand'
 import { useInstruments } from '@/lib/useInstruments'
 import { knownLever } from './known'
+import { MainButton, ToolButton } from '@/theme/buttons'
 
 interface Props {
     say?: (text: string) => string
@@ -31,8 +32,8 @@ export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, o
     const titleOf = useInstruments()
     if (!part) {
         return (
-            <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3">
-                <Text color="faint" fontSize="14px">
+            <Box layerStyle="panel" p="3">
+                <Text color="faint" fontSize="text">
                     Pick a part to look at it or set it. Pick a terminal to put the lead in hand there.
                 </Text>
             </Box>
@@ -42,27 +43,16 @@ export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, o
         .reverse()
         .find((e) => e.act['part'] === part.id && !e.refused && Object.keys(e.seen).length > 0)
     return (
-        <Stack
-            gap="2"
-            bg="sheet"
-            borderWidth="1px"
-            borderColor="line"
-            borderRadius="md"
-            p="3"
-            as="section"
-            aria-label="Part"
-        >
+        <Stack layerStyle="panel" gap="2" p="3" as="section" aria-label="Part">
             <Box>
                 <Text fontWeight={700}>{part.label}</Text>
-                <Text fontSize="13px" color="faint">
+                <Text fontSize="note" color="faint">
                     {part.title}
                 </Text>
             </Box>
-            <Button h="44px" bg="copper" color="onCopper" onClick={() => void act('look', { part: part.id })}>
-                Look at it
-            </Button>
+            <MainButton onClick={() => void act('look', { part: part.id })}>Look at it</MainButton>
             {look && (
-                <Text fontSize="13px" bg="ground" borderRadius="sm" p="2">
+                <Text fontSize="note" bg="ground" borderRadius="sm" p="2">
                     {say(
                         look.act.act === 'look'
                             ? Object.entries(look.seen)
@@ -81,52 +71,37 @@ export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, o
                 />
             ))}
             {part.resets && (
-                <Button
-                    h="44px"
-                    variant="outline"
-                    color="ink"
-                    borderColor="line"
-                    onClick={() => void act('reset', { part: part.id })}
-                >
-                    Press its reset
-                </Button>
+                <ToolButton onClick={() => void act('reset', { part: part.id })}>Press its reset</ToolButton>
             )}
             {(part.taps ?? []).map((t) => (
-                <Button
+                <ToolButton
                     key={t.tap}
-                    h="44px"
-                    variant="outline"
-                    color="ink"
-                    borderColor="line"
+
                     whiteSpace="normal"
-                    fontSize="14px"
+                    fontSize="text"
                     onClick={() => void act(t.instrument, { tap: t.tap })}
                 >
                     {titleOf(t.instrument)}: {t.label}
-                </Button>
+                </ToolButton>
             ))}
             {place && (
-                <Button
-                    h="44px"
-                    variant="outline"
-                    color="ink"
-                    borderColor="line"
+                <ToolButton
                     whiteSpace="normal"
-                    fontSize="14px"
+                    fontSize="text"
                     lineHeight="1.2"
                     onClick={() => void act('tester', { place })}
                 >
                     Hold the tester to {placeName(board, place)}
-                </Button>
+                </ToolButton>
             )}
             {place && (
                 <Button
-                    h="44px"
+                    h="touch"
                     variant="outline"
                     color="ink"
                     borderColor={jumper.from === null ? 'line' : 'copper'}
                     whiteSpace="normal"
-                    fontSize="14px"
+                    fontSize="text"
                     lineHeight="1.2"
                     onClick={() => {
                         if (jumper.from === null) jumper.onFrom(place)
@@ -144,12 +119,12 @@ export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, o
             {jumper.all.map(([from, to]) => (
                 <Button
                     key={`${from} ${to}`}
-                    h="44px"
+                    h="touch"
                     variant="outline"
                     color="danger"
                     borderColor="danger"
                     whiteSpace="normal"
-                    fontSize="14px"
+                    fontSize="text"
                     lineHeight="1.2"
                     onClick={() => void act('unjump', { from, to })}
                 >
@@ -162,23 +137,19 @@ export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, o
                     const isLifted = lifted.includes(id)
                     return (
                         <HStack key={id} gap="1" wrap="wrap">
-                            <Text flex="1 0 100%" fontSize="13px">
+                            <Text flex="1 0 100%" fontSize="note">
                                 {wire.colour} to {placeName(board, end === 'a' ? wire.to : wire.from)}
                             </Text>
-                            <Button
+                            <ToolButton
                                 size="sm"
-                                h="44px"
-                                variant="outline"
-                                color="ink"
-                                borderColor="line"
                                 aria-label={`${isLifted ? 'Land' : 'Lift'} the ${placeName(board, id)}`}
                                 onClick={() => void act(isLifted ? 'land' : 'lift', { end: id })}
                             >
                                 {isLifted ? 'Land' : 'Lift'}
-                            </Button>
+                            </ToolButton>
                             <Button
                                 size="sm"
-                                h="44px"
+                                h="touch"
                                 variant="outline"
                                 color="ink"
                                 borderColor={jaw.includes(wire.id) ? 'copper' : 'line'}
@@ -195,39 +166,31 @@ export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, o
                                 {jaw.includes(wire.id) ? 'Out of clamp' : jaw.length > 0 ? 'Clamp too' : 'Clamp'}
                             </Button>
                             {isLifted && (
-                                <Button
+                                <ToolButton
                                     size="sm"
-                                    h="44px"
-                                    variant="outline"
-                                    color="ink"
-                                    borderColor="line"
                                     aria-label={`Lead on the ${placeName(board, id)}`}
                                     onClick={() => onPlace(id)}
                                 >
                                     Lead
-                                </Button>
+                                </ToolButton>
                             )}
                         </HStack>
                     )
                 })}
             <ByHand key={part.id} part={part} act={act} />
             <Box as="details">
-                <Box as="summary" fontSize="14px" color="copper" fontWeight={700} cursor="pointer" minH="32px">
+                <Box as="summary" fontSize="text" color="copper" fontWeight={700} cursor="pointer" minH="32px">
                     Mend it…
                 </Box>
                 <HStack gap="1" wrap="wrap">
                     {MENDS.map((m) => (
-                        <Button
+                        <ToolButton
                             key={m.how}
                             size="sm"
-                            h="44px"
-                            variant="outline"
-                            color="ink"
-                            borderColor="line"
                             onClick={() => void act('mend', { part: part.id, how: m.how })}
                         >
                             {m.word}
-                        </Button>
+                        </ToolButton>
                     ))}
                 </HStack>
             </Box>
@@ -248,7 +211,7 @@ function Lever({
     useEffect(() => setValue(known ? String(parseFloat(known)) : String(control.at)), [known, control.at])
     return (
         <Box>
-            <Text fontSize="13px" color="faint">
+            <Text fontSize="note" color="faint">
                 {control.label}
                 {known === undefined ? ' (not looked at yet)' : ''}
             </Text>
@@ -258,7 +221,7 @@ function Lever({
                         <Button
                             key={p}
                             flex="1"
-                            h="44px"
+                            h="touch"
                             px="1"
                             variant="outline"
                             aria-pressed={known === p}
@@ -274,7 +237,7 @@ function Lever({
             ) : (
                 <HStack gap="1">
                     <Input
-                        h="44px"
+                        h="touch"
                         type="number"
                         aria-label={control.label}
                         min={control.range?.[0]}
@@ -283,16 +246,8 @@ function Lever({
                         onChange={(e) => setValue(e.target.value)}
                         borderColor="line"
                     />
-                    <Text fontSize="14px">{control.unit}</Text>
-                    <Button
-                        h="44px"
-                        variant="outline"
-                        color="ink"
-                        borderColor="line"
-                        onClick={() => onSet(Number(value))}
-                    >
-                        Set
-                    </Button>
+                    <Text fontSize="text">{control.unit}</Text>
+                    <ToolButton onClick={() => onSet(Number(value))}>Set</ToolButton>
                 </HStack>
             )}
         </Box>

@@ -1,5 +1,6 @@
-import { Button, Stack, Text } from '@chakra-ui/react'
+import { Stack, Text } from '@chakra-ui/react'
 import type { Entry } from '@/lib/types'
+import { ToolButton } from '@/theme/buttons'
 
 const QUESTIONS: { question: string; word: string }[] = [
     { question: 'since', word: 'Since when?' },
@@ -23,24 +24,21 @@ export function Questions({ log, act }: Props) {
             {QUESTIONS.map(({ question, word }) => {
                 const answer = [...log].reverse().find((e) => e.act.act === 'ask' && e.act['question'] === question)
                 return answer ? (
-                    <Text key={question} fontSize="14px">
+                    <Text key={question} fontSize="text">
                         {word}{' '}
                         <Text as="span" fontStyle="italic">
                             “{(answer.seen as Record<string, string>)['answer']}”
                         </Text>
                     </Text>
                 ) : (
-                    <Button
+                    <ToolButton
                         key={question}
-                        h="44px"
-                        variant="outline"
-                        color="ink"
-                        borderColor="line"
+
                         justifyContent="flex-start"
                         onClick={() => void act('ask', { question })}
                     >
                         {word}
-                    </Button>
+                    </ToolButton>
                 )
             })}
         </Stack>

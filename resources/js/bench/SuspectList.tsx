@@ -2,6 +2,7 @@ import { Box, Button, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
 import type { Entry, FaultName } from '@/lib/types'
 import { suspectMarks, suspectWhys } from './known'
+import { MainButton } from '@/theme/buttons'
 
 interface Props {
     faults: FaultName[]
@@ -31,7 +32,7 @@ export function SuspectList({ faults, log, act }: Props) {
                 placeholder="Find: part, or what is wrong"
                 value={words}
                 onChange={(e) => setWords(e.target.value)}
-                h="44px"
+                h="touch"
                 bg="sheet"
                 borderColor="line"
             />
@@ -48,7 +49,7 @@ export function SuspectList({ faults, log, act }: Props) {
                             bg={named === f.id ? 'copperWash' : undefined}
                         >
                             <Text
-                                fontSize="13.5px"
+                                fontSize="note"
                                 textDecoration={mark === 'out' ? 'line-through' : undefined}
                                 color={mark === 'out' ? 'faint' : 'ink'}
                                 fontWeight={mark === 'star' ? 700 : 400}
@@ -57,7 +58,7 @@ export function SuspectList({ faults, log, act }: Props) {
                                 {named === f.id ? ' (named)' : ''}
                             </Text>
                             {whys[f.id] && (
-                                <Text fontSize="13px" color="faint">
+                                <Text fontSize="note" color="faint">
                                     because {whys[f.id]}
                                 </Text>
                             )}
@@ -109,23 +110,21 @@ export function SuspectList({ faults, log, act }: Props) {
                                         aria-label={`Why: ${f.title}`}
                                         placeholder="because …"
                                         maxLength={160}
-                                        h="44px"
+                                        h="touch"
                                         bg="sheet"
                                         borderColor="line"
                                         ref={(field: HTMLInputElement | null) => field?.focus()}
                                         value={why}
                                         onChange={(e) => setWhy(e.target.value)}
                                     />
-                                    <Button type="submit" h="44px" bg="copper" color="onCopper">
-                                        Keep
-                                    </Button>
+                                    <MainButton type="submit">Keep</MainButton>
                                 </HStack>
                             )}
                         </Box>
                     )
                 })}
                 {shown.length === 0 && (
-                    <Text color="faint" fontSize="14px">
+                    <Text color="faint" fontSize="text">
                         Nothing goes by these words.
                     </Text>
                 )}
@@ -138,8 +137,8 @@ function Mini({ word, label, on, onClick }: { word: string; label: string; on: b
     return (
         <Button
             size="xs"
-            h="36px"
-            minW="44px"
+            h="tight"
+            minW="touch"
             px="2"
             variant="outline"
             aria-label={label}

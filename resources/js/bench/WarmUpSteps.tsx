@@ -10,7 +10,7 @@ export function WarmUpSteps({ steps, done }: { steps: { id: string; text: string
     }, [next?.id])
     return (
         <Stack gap="2" h="100%" minH="0">
-            <Text fontSize="14px" role="status">
+            <Text fontSize="text" role="status">
                 {next
                     ? `${done.length} of ${steps.length} tried. Nothing here is marked.`
                     : 'All tried. You know the bench; hand the board back.'}
@@ -40,10 +40,10 @@ export function WarmUpSteps({ steps, done }: { steps: { id: string; text: string
                             bg={at ? 'copperWash' : undefined}
                             aria-current={at ? 'step' : undefined}
                         >
-                            <Text fontSize="14px" minW="5" fontWeight={600} aria-label={tried ? 'tried' : undefined}>
+                            <Text fontSize="text" minW="5" fontWeight={600} aria-label={tried ? 'tried' : undefined}>
                                 {tried ? '✓' : i + 1}
                             </Text>
-                            <Text fontSize="14px" color={tried ? 'faint' : 'ink'}>
+                            <Text fontSize="text" color={tried ? 'faint' : 'ink'}>
                                 {step.text}
                             </Text>
                         </HStack>

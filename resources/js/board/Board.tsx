@@ -1,4 +1,4 @@
-import { Button, chakra, Flex, Stack } from '@chakra-ui/react'
+import { chakra, Flex, Stack } from '@chakra-ui/react'
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import type { AtTap, BoardData, Part, Terminal, Wire } from '@/lib/types'
 import { wireColours } from '@/theme/wires'
@@ -8,6 +8,7 @@ import { usePinch } from './usePinch'
 import { usePull } from './usePull'
 import { LARGEST, middle, shown, zoomed, type View } from './view'
 import { extent, nearestWire, ownerOf, placeAt, reaches } from './walk'
+import { ToolButton } from '@/theme/buttons'
 
 const Svg = chakra('svg')
 const Rect = chakra('rect')
@@ -100,7 +101,7 @@ export function Board(props: Props) {
     const hidden = useMemo(() => new Set(doorShut ? covered : []), [doorShut, covered])
 
     return (
-        <Flex h="100%" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" overflow="hidden">
+        <Flex layerStyle="panel" h="100%" overflow="hidden">
             <Svg
                 ref={frame}
                 viewBox={`${x} ${y} ${w} ${h}`}
@@ -174,32 +175,24 @@ export function Board(props: Props) {
                 {red && <Lead board={board} place={red} away={black} colour="leadRed" letter="R" />}
             </Svg>
             <Stack gap="1" p="1" justify="center" borderLeftWidth="1px" borderColor="line">
-                <Button
-                    variant="outline"
-                    minW="44px"
-                    h="44px"
+                <ToolButton
+                    minW="touch"
                     px="0"
-                    color="ink"
-                    borderColor="line"
                     aria-label="Nearer"
                     disabled={view.scale >= LARGEST}
                     onClick={() => nearer(1)}
                 >
                     +
-                </Button>
-                <Button
-                    variant="outline"
-                    minW="44px"
-                    h="44px"
+                </ToolButton>
+                <ToolButton
+                    minW="touch"
                     px="0"
-                    color="ink"
-                    borderColor="line"
                     aria-label="Further away"
                     disabled={view.scale <= 1}
                     onClick={() => nearer(-1)}
                 >
                     −
-                </Button>
+                </ToolButton>
             </Stack>
         </Flex>
     )

@@ -39,13 +39,10 @@ export function Ladder({ ladder, board, red, black, cursor, part, onPlace, onPar
     const right = ladder.width - RAIL
     return (
         <Box
+            layerStyle="panel"
             ref={box}
             h="100%"
             overflowY="auto"
-            bg="sheet"
-            borderWidth="1px"
-            borderColor="line"
-            borderRadius="md"
             tabIndex={0}
             aria-label="Ladder of the appliance, as documented"
         >

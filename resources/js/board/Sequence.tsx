@@ -10,17 +10,7 @@ export interface SequenceTable {
 /** The tables of a model's controls as they read: what each state feeds, and what leads on from it. */
 export function Sequence({ tables }: { tables: SequenceTable[] }) {
     return (
-        <Box
-            h="100%"
-            overflowY="auto"
-            bg="sheet"
-            borderWidth="1px"
-            borderColor="line"
-            borderRadius="md"
-            p="3"
-            tabIndex={0}
-            aria-label="Sequence tables"
-        >
+        <Box layerStyle="panel" h="100%" overflowY="auto" p="3" tabIndex={0} aria-label="Sequence tables">
             {tables.length === 0 && (
                 <Text color="faint">No control with a table: this appliance works by its switches alone.</Text>
             )}
@@ -30,12 +20,12 @@ export function Sequence({ tables }: { tables: SequenceTable[] }) {
                         {t.part}: {t.title}
                     </Heading>
                     {t.remarks.length === 0 ? (
-                        <Text fontSize="14px" color="good">
+                        <Text fontSize="text" color="good">
                             Nothing odd in it: every state is reached and left, and fuel stops without its proofs.
                         </Text>
                     ) : (
                         t.remarks.map((r) => (
-                            <Text key={r.pointer} fontSize="14px" color="danger">
+                            <Text key={r.pointer} fontSize="text" color="danger">
                                 ▲ {r.pointer}: {r.text}
                             </Text>
                         ))
@@ -46,14 +36,14 @@ export function Sequence({ tables }: { tables: SequenceTable[] }) {
                                 <Text as="span" fontWeight={700}>
                                     {s.title}
                                 </Text>
-                                <Text as="span" fontSize="14px" color="faint">
+                                <Text as="span" fontSize="text" color="faint">
                                     {' '}
                                     {s.outputs.length ? `feeds ${s.outputs.join(', ')}` : 'feeds nothing'}
                                     {s.lamp === 'off' ? '' : `, lamp ${s.lamp}`}
                                 </Text>
                             </Text>
                             {s.lines.map((line) => (
-                                <Text key={line} fontSize="14px" pl="4">
+                                <Text key={line} fontSize="text" pl="4">
                                     {line}
                                 </Text>
                             ))}

@@ -1,6 +1,7 @@
-import { Box, Button, chakra, HStack, Stack, Text } from '@chakra-ui/react'
+import { Box, chakra, HStack, Stack, Text } from '@chakra-ui/react'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { TreeNode } from '@/lib/types'
+import { ToolButton } from '@/theme/buttons'
 
 const Svg = chakra('svg')
 const Path = chakra('path')
@@ -100,23 +101,20 @@ export function Tree({ root, titles, chosen, onChoose }: Props) {
     }
     return (
         <Stack h="100%" gap="1" minH="0">
-            <HStack gap="1" fontSize="13px" color="faint">
+            <HStack gap="1" fontSize="note" color="faint">
                 <Text flex="1">
                     A question, its answers above what is asked next. The number is how many faults are left.
                 </Text>
-                <Button size="xs" variant="outline" color="ink" borderColor="line" onClick={() => setOpen(new Set())}>
+                <ToolButton size="xs" onClick={() => setOpen(new Set())}>
                     Fold all
-                </Button>
+                </ToolButton>
             </HStack>
             <Box
+                layerStyle="panel"
                 ref={box}
                 flex="1"
                 minH="0"
                 overflow="auto"
-                bg="sheet"
-                borderWidth="1px"
-                borderColor="line"
-                borderRadius="md"
                 tabIndex={0}
                 aria-label="Tree of questions"
             >

@@ -1,7 +1,8 @@
-import { Box, Button, Progress, Stack, Table, Text } from '@chakra-ui/react'
+import { Box, Progress, Stack, Table, Text } from '@chakra-ui/react'
 import { useMemo } from 'react'
 import type { AnalysisState, FaultName, Findings as Result } from '@/lib/types'
 import { Tree } from './Tree'
+import { MainButton } from '@/theme/buttons'
 
 interface Props {
     state: AnalysisState | null
@@ -20,17 +21,7 @@ export function Trouble({ state, error, begin, faults, chosen, onChoose }: Props
     const problem = error ?? state?.error
     if (!state?.result) {
         return (
-            <Stack
-                h="100%"
-                align="center"
-                justify="center"
-                gap="3"
-                bg="sheet"
-                borderWidth="1px"
-                borderColor="line"
-                borderRadius="md"
-                p="6"
-            >
+            <Stack layerStyle="panel" h="100%" align="center" justify="center" gap="3" p="6">
                 {state && !problem ? (
                     <Stack w="320px" gap="2" role="status">
                         <Text fontWeight={700}>{state.doing}</Text>
@@ -39,7 +30,7 @@ export function Trouble({ state, error, begin, faults, chosen, onChoose }: Props
                                 <Progress.Range bg="copper" />
                             </Progress.Track>
                         </Progress.Root>
-                        <Text fontSize="14px" color="faint">
+                        <Text fontSize="text" color="faint">
                             {Math.round(state.share * 100)} %. It goes on when you leave this page.
                         </Text>
                     </Stack>
@@ -55,9 +46,7 @@ export function Trouble({ state, error, begin, faults, chosen, onChoose }: Props
                                 {problem}
                             </Text>
                         )}
-                        <Button h="44px" bg="copper" color="onCopper" onClick={begin}>
-                            Find what tells them apart
-                        </Button>
+                        <MainButton onClick={begin}>Find what tells them apart</MainButton>
                     </>
                 )}
             </Stack>
@@ -97,36 +86,36 @@ export function Findings({
     return (
         <>
             <Box>
-                <Text fontSize="13px" color="faint">
+                <Text fontSize="note" color="faint">
                     Readings to the end of the tree
                 </Text>
                 <Text>
                     <span className="reading">{result.expected.toFixed(2)}</span> on average; no way of asking needs
                     fewer than <span className="reading">{result.bound.toFixed(2)}</span>
                 </Text>
-                <Text fontSize="13px" color="faint">
+                <Text fontSize="note" color="faint">
                     {result.questions.toLocaleString('en')} questions weighed, up to {result.outcomes} answers each
                 </Text>
             </Box>
             {fault && chosen !== 'healthy' && (
                 <Box>
                     <Text fontWeight={700}>{fault.title}</Text>
-                    <Text fontSize="14px">
+                    <Text fontSize="text">
                         Grade {fault.grade} of 5: {fault.questions} questions, {fault.minutes} minutes
                         {fault.windows > 0 ? `, ${fault.windows} of them by the clock` : ''}
                     </Text>
                     {result.without_effect[chosen] && (
-                        <Text fontSize="14px" color="danger">
+                        <Text fontSize="text" color="danger">
                             Nothing shows it here. {result.without_effect[chosen]}
                         </Text>
                     )}
                     {fault.look_alikes.length > 0 && !result.without_effect[chosen] && (
                         <Box mt="1">
-                            <Text fontSize="13px" color="faint">
+                            <Text fontSize="note" color="faint">
                                 Looks like this one, whatever is read; naming it is right too:
                             </Text>
                             {fault.look_alikes.map((l) => (
-                                <Text key={l} fontSize="14px">
+                                <Text key={l} fontSize="text">
                                     {titles[l] ?? l}
                                 </Text>
                             ))}
@@ -147,7 +136,7 @@ export function Findings({
                 <Table.Body>
                     {families.map(([name, s]) => (
                         <Table.Row key={name} bg="sheet">
-                            <Table.Cell px="1" fontSize="13px">
+                            <Table.Cell px="1" fontSize="note">
                                 {name}
                             </Table.Cell>
                             <Table.Cell px="1" className="reading">
@@ -165,11 +154,11 @@ export function Findings({
             </Table.Root>
             {Object.keys(result.without_effect).length > 0 && (
                 <Box>
-                    <Text fontSize="13px" fontWeight={700}>
+                    <Text fontSize="note" fontWeight={700}>
                         Not to be told from healthy
                     </Text>
                     {Object.entries(result.without_effect).map(([id, why]) => (
-                        <Text key={id} fontSize="13px" mt="1">
+                        <Text key={id} fontSize="note" mt="1">
                             {titles[id] ?? id}.{' '}
                             <Text as="span" color="faint">
                                 {why}

@@ -20,11 +20,11 @@ export function Field({ label, value, unit, hint, number, onSet, w }: Props) {
     }
     return (
         <Box>
-            <Text fontSize="13px">{label}</Text>
+            <Text fontSize="note">{label}</Text>
             <HStack gap="1">
                 <Input
                     aria-label={label}
-                    h="40px"
+                    h="row"
                     w={w ?? (number ? '96px' : '100%')}
                     px="2"
                     borderColor="line"
@@ -38,13 +38,13 @@ export function Field({ label, value, unit, hint, number, onSet, w }: Props) {
                     }}
                 />
                 {unit && (
-                    <Text fontSize="13px" color="faint">
+                    <Text fontSize="note" color="faint">
                         {unit}
                     </Text>
                 )}
             </HStack>
             {hint && (
-                <Text fontSize="12px" color="faint">
+                <Text fontSize="fine" color="faint">
                     {hint}
                 </Text>
             )}

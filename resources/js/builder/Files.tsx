@@ -3,6 +3,7 @@ import { useState, type DragEvent } from 'react'
 import { FileLink } from '@/lib/FileLink'
 import { Word } from './Inspector'
 import type { Edit } from './types'
+import { ToolButton } from '@/theme/buttons'
 
 const OUT = [
     ['model.json', 'The model, as a document'],
@@ -36,17 +37,17 @@ export function Files({ draft, edit }: { draft: number; edit: (...edits: Edit[])
                         key={what}
                         asChild
                         variant="ghost"
-                        h="40px"
+                        h="row"
                         w="100%"
                         justifyContent="flex-start"
                         px="2"
-                        fontSize="14px"
+                        fontSize="text"
                         fontWeight={400}
                         color="ink"
                     >
                         <FileLink href={`/drafts/${draft}/files/${what}`}>
                             {words}{' '}
-                            <Text as="span" color="faint" fontSize="13px">
+                            <Text as="span" color="faint" fontSize="note">
                                 {what}
                             </Text>
                         </FileLink>
@@ -64,7 +65,7 @@ export function Files({ draft, edit }: { draft: number; edit: (...edits: Edit[])
                 <Heading as="h3" size="sm">
                     A wire list in
                 </Heading>
-                <Text fontSize="13px" color="faint">
+                <Text fontSize="note" color="faint">
                     The first line names the columns: from and to, and if you like id, colour, awg, feet, mm2, metres,
                     tag, cable. Places are written as on the board: “Limit a” or limit.a. A list with a mistake is
                     refused whole.
@@ -75,13 +76,13 @@ export function Files({ draft, edit }: { draft: number; edit: (...edits: Edit[])
                     mt="1"
                     borderColor={over ? 'copper' : 'line'}
                     fontFamily="mono"
-                    fontSize="13px"
+                    fontSize="note"
                     placeholder={'from,to,colour\nPanel L,Breaker line,black'}
                     value={csv}
                     onChange={(e) => setCsv(e.target.value)}
                 />
                 <HStack gap="1" mt="1">
-                    <Button asChild h="40px" variant="outline" color="ink" borderColor="line" fontSize="14px">
+                    <ToolButton asChild h="row" fontSize="text">
                         <label>
                             From a file
                             <input
@@ -92,7 +93,7 @@ export function Files({ draft, edit }: { draft: number; edit: (...edits: Edit[])
                                 onChange={(e) => void e.target.files?.[0]?.text().then(setCsv)}
                             />
                         </label>
-                    </Button>
+                    </ToolButton>
                     <Word
                         disabled={csv.trim() === ''}
                         onClick={() => void edit({ do: 'wire_list', csv }).then((done) => done && setCsv(''))}

@@ -13,7 +13,7 @@ interface Props {
 export function Findings({ checked, busy, edit, onShow }: Props) {
     if (!checked)
         return (
-            <Text fontSize="14px" color="faint">
+            <Text fontSize="text" color="faint">
                 Looking it over…
             </Text>
         )
@@ -26,12 +26,12 @@ export function Findings({ checked, busy, edit, onShow }: Props) {
             )}
             {checked.findings.map((f, i) => (
                 <Box key={i} borderTopWidth="1px" borderColor="line" pt="1">
-                    <Text fontSize="13px" fontWeight={700} color={f.grade === 'wrong' ? 'danger' : 'faint'}>
+                    <Text fontSize="note" fontWeight={700} color={f.grade === 'wrong' ? 'danger' : 'faint'}>
                         {f.grade === 'wrong' ? '▲ ' : '○ '}
                         {f.rule}
                     </Text>
-                    <Text fontSize="14px">{f.text}</Text>
-                    <Text fontSize="13px" color="faint">
+                    <Text fontSize="text">{f.text}</Text>
+                    <Text fontSize="note" color="faint">
                         {f.why} {f.mend}
                     </Text>
                     <HStack gap="1" mt="1">
@@ -46,7 +46,7 @@ export function Findings({ checked, busy, edit, onShow }: Props) {
                         Missing to run
                     </Heading>
                     {checked.lacks.map((l, i) => (
-                        <Text key={i} fontSize="14px">
+                        <Text key={i} fontSize="text">
                             {l.text}
                         </Text>
                     ))}
@@ -60,7 +60,7 @@ export function Findings({ checked, busy, edit, onShow }: Props) {
 export function Circuits({ checked, onShow }: Pick<Props, 'checked' | 'onShow'>) {
     if (!checked)
         return (
-            <Text fontSize="14px" color="faint">
+            <Text fontSize="text" color="faint">
                 Looking it over…
             </Text>
         )
@@ -73,14 +73,14 @@ export function Circuits({ checked, onShow }: Pick<Props, 'checked' | 'onShow'>)
                         Not complete
                     </Heading>
                     {checked.open.map((o) => (
-                        <Text key={o.words} fontSize="14px">
+                        <Text key={o.words} fontSize="text">
                             {o.words}
                         </Text>
                     ))}
                 </Box>
             )}
             {shown.length === 0 && (
-                <Text fontSize="14px" color="faint">
+                <Text fontSize="text" color="faint">
                     No load has a way from a supply and home yet.
                 </Text>
             )}
@@ -88,16 +88,16 @@ export function Circuits({ checked, onShow }: Pick<Props, 'checked' | 'onShow'>)
                 <Box key={`${c.hot} ${c.return}`}>
                     <Heading as="h3" size="sm">
                         {c.title}{' '}
-                        <Text as="span" fontSize="13px" color="faint">
+                        <Text as="span" fontSize="note" color="faint">
                             {c.class}
                         </Text>
                     </Heading>
                     {c.loads.map((l) => (
                         <Box key={l.load} borderTopWidth="1px" borderColor="line" py="1">
-                            <Text fontSize="14px">{l.words}</Text>
+                            <Text fontSize="text">{l.words}</Text>
                             <HStack gap="2">
                                 <Word onClick={() => onShow(l.parts, l.wires)}>Show</Word>
-                                <Text fontSize="13px" color="faint">
+                                <Text fontSize="note" color="faint">
                                     {l.proves ? `proves “${l.proves}”` : ''}
                                     {l.ways > 1 ? ` ${l.ways} ways` : ''}
                                 </Text>

@@ -56,7 +56,7 @@ export function HealthyRun({ draft, step, lanes, name, place, onVolts, onShow }:
     return (
         <Stack gap="2" as="section" aria-label="Healthy run">
             {error && (
-                <Text role="alert" fontSize="14px" color="danger">
+                <Text role="alert" fontSize="text" color="danger">
                     {error}
                 </Text>
             )}
@@ -80,11 +80,11 @@ export function HealthyRun({ draft, step, lanes, name, place, onVolts, onShow }:
                         label="Tape of the healthy run"
                     />
                     <HStack gap="2">
-                        <Text fontSize="14px">At</Text>
+                        <Text fontSize="text">At</Text>
                         <Input
                             aria-label="Moment, seconds after the arrival"
                             type="number"
-                            h="40px"
+                            h="row"
                             w="88px"
                             borderColor="line"
                             value={at}
@@ -92,11 +92,11 @@ export function HealthyRun({ draft, step, lanes, name, place, onVolts, onShow }:
                             max={tape.until_s}
                             onChange={(e) => setAt(Math.max(0, Math.min(tape.until_s, Number(e.target.value) || 0)))}
                         />
-                        <Text fontSize="14px">
+                        <Text fontSize="text">
                             s <span className="reading">{clock(at)}</span>
                         </Text>
                     </HStack>
-                    <Text fontSize="14px" data-testid="here">
+                    <Text fontSize="text" data-testid="here">
                         {place && here ? (
                             <>
                                 <span className="reading">
@@ -116,7 +116,7 @@ export function HealthyRun({ draft, step, lanes, name, place, onVolts, onShow }:
                     <Input
                         aria-label="What to ask about"
                         placeholder="valve, fire, blower…"
-                        h="40px"
+                        h="row"
                         borderColor="line"
                         value={words}
                         onChange={(e) => setWords(e.target.value)}
@@ -126,17 +126,17 @@ export function HealthyRun({ draft, step, lanes, name, place, onVolts, onShow }:
                             <Button
                                 key={a.id}
                                 variant="ghost"
-                                h="36px"
+                                h="tight"
                                 w="100%"
                                 justifyContent="space-between"
                                 px="2"
-                                fontSize="14px"
+                                fontSize="text"
                                 fontWeight={400}
                                 color="ink"
                                 onClick={() => setAbout({ id: a.id, step })}
                             >
                                 <span>{a.title}</span>
-                                <Text as="span" color={a.on ? 'good' : 'faint'} fontSize="13px">
+                                <Text as="span" color={a.on ? 'good' : 'faint'} fontSize="note">
                                     {a.on ? 'on' : 'off'}
                                 </Text>
                             </Button>
@@ -151,14 +151,14 @@ export function HealthyRun({ draft, step, lanes, name, place, onVolts, onShow }:
                     {acted && (
                         <Box aria-label="Safeties" role="status">
                             {acted.fire_s === null ? (
-                                <Text fontSize="14px" color="danger">
+                                <Text fontSize="text" color="danger">
                                     The fire never lit in {tape.until_s / 60} minutes, so nothing could be tried.
                                 </Text>
                             ) : (
                                 acted.safeties.map((s) => (
                                     <Text
                                         key={s.words}
-                                        fontSize="14px"
+                                        fontSize="text"
                                         color={s.stops ? 'ink' : 'danger'}
                                         fontWeight={s.stops ? 400 : 700}
                                     >
@@ -180,7 +180,7 @@ function Because({ reason, onShow }: { reason: Reason; onShow: Props['onShow'] }
     return (
         <Box>
             <HStack gap="1" align="flex-start">
-                <Text fontSize="14px" flex="1">
+                <Text fontSize="text" flex="1">
                     {reason.text}
                 </Text>
                 {reason.part && (
@@ -189,7 +189,7 @@ function Because({ reason, onShow }: { reason: Reason; onShow: Props['onShow'] }
                         h="24px"
                         minW="24px"
                         px="1"
-                        fontSize="13px"
+                        fontSize="note"
                         color="copper"
                         aria-label={`Show ${reason.text}`}
                         onClick={() => onShow([reason.part!], [])}

@@ -45,21 +45,21 @@ export function Inspector({ draft, selected, wire, edit, onRemove, onRoute }: Pr
     const drawn = draft.board.parts.find((p) => p.id === id)
     if (!drawn || !id)
         return (
-            <Text fontSize="14px" color="faint">
+            <Text fontSize="text" color="faint">
                 Nothing is picked. Press a part, a wire, or two terminals to draw a wire between them.
             </Text>
         )
     const settings = draft.settings[id]
     if (!part)
         return (
-            <Text fontSize="14px">
+            <Text fontSize="text">
                 {drawn.label} belongs to what is included; it is moved and taken off as a whole.
             </Text>
         )
     return (
         <Stack gap="2">
             <Field label="Label" value={part.label} onSet={(label) => void edit({ do: 'label', part: id, label })} />
-            <Text fontSize="13px" color="faint">
+            <Text fontSize="note" color="faint">
                 {drawn.title} · {id}
             </Text>
             {settings?.links.map((name) => (
@@ -68,7 +68,7 @@ export function Inspector({ draft, selected, wire, edit, onRemove, onRoute }: Pr
             {settings?.params.map((p) =>
                 p.choices ? (
                     <Box key={`${p.primitive}.${p.key}`}>
-                        <Text fontSize="13px">{p.label}</Text>
+                        <Text fontSize="note">{p.label}</Text>
                         <Select
                             label={p.label}
                             value={String(p.value)}
@@ -130,7 +130,7 @@ function Link({
     const choices = Object.keys(draft.document.process)
     return (
         <Box>
-            <Text fontSize="13px">{name}</Text>
+            <Text fontSize="note">{name}</Text>
             <Select
                 label={`${name} of this part`}
                 value={to}
@@ -149,7 +149,7 @@ function Several({ draft, selected, edit, onRemove }: Pick<Props, 'draft' | 'sel
     return (
         <Stack gap="2">
             <Text fontWeight={700}>{selected.length} parts</Text>
-            <Text fontSize="13px">Bring into line</Text>
+            <Text fontSize="note">Bring into line</Text>
             <HStack gap="1" wrap="wrap">
                 {EDGES.map(([edge, word]) => (
                     <Word key={edge} onClick={() => void edit({ do: 'align', parts: selected, edge })}>
@@ -176,14 +176,14 @@ function WireBox({
     onRoute,
 }: Pick<Props, 'draft' | 'edit' | 'onRemove' | 'onRoute'> & { wire: string }) {
     const w = draft.document.wires.find((x) => x.id === wire)
-    if (!w) return <Text fontSize="14px">{wireName(draft.board, wire)}: it belongs to what is included.</Text>
+    if (!w) return <Text fontSize="text">{wireName(draft.board, wire)}: it belongs to what is included.</Text>
     const metric = w.mm2 !== undefined
     const set = (fields: Record<string, unknown>) => void edit({ do: 'rewire', wire, ...fields })
     const cables = [...new Set(draft.document.wires.flatMap((x) => x.cable ?? []))]
     return (
         <Stack gap="2">
             <Text fontWeight={700}>Wire {w.id}</Text>
-            <Text fontSize="14px">
+            <Text fontSize="text">
                 {placeName(draft.board, w.from)} to {placeName(draft.board, w.to)}
             </Text>
             <Select
@@ -258,14 +258,14 @@ export function Word({
 }) {
     return (
         <Button
-            h="40px"
+            h="row"
             px="2"
             variant="outline"
             color="ink"
             bg={on ? 'copperWash' : 'sheet'}
             borderColor={on ? 'copper' : 'line'}
             aria-pressed={on}
-            fontSize="14px"
+            fontSize="text"
             disabled={disabled}
             onClick={onClick}
         >

@@ -43,7 +43,7 @@ export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
             <Input
                 aria-label="Find a kind of part"
                 placeholder="limit, opens on heat, pump…"
-                h="44px"
+                h="touch"
                 flexShrink={0}
                 borderColor="line"
                 value={words}
@@ -57,14 +57,14 @@ export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
                     if (e.key === 'Escape') e.currentTarget.blur()
                 }}
             />
-            <Text fontSize="13px" color="faint">
+            <Text fontSize="note" color="faint">
                 {taken
                     ? 'Press the board where it goes; Escape puts it back.'
                     : 'Press a kind, then the board. Enter places the first.'}
             </Text>
             <Box flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label="Kinds of parts" aria-busy={!isAnswered}>
                 {found.length === 0 && (
-                    <Text fontSize="14px" color="faint">
+                    <Text fontSize="text" color="faint">
                         No kind answers to that. Make one under “Own kinds”.
                     </Text>
                 )}
@@ -73,21 +73,21 @@ export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
                     return (
                         <Box key={k.kind}>
                             {head && (
-                                <Text fontSize="13px" color="faint" fontWeight={700} mt="2">
+                                <Text fontSize="note" color="faint" fontWeight={700} mt="2">
                                     {k.family}
                                 </Text>
                             )}
                             <Button
                                 variant="ghost"
                                 w="100%"
-                                minH="40px"
+                                minH="row"
                                 h="auto"
                                 py="1"
                                 px="2"
                                 justifyContent="flex-start"
                                 textAlign="left"
                                 whiteSpace="normal"
-                                fontSize="14px"
+                                fontSize="text"
                                 fontWeight={400}
                                 color="ink"
                                 aria-pressed={taken === k.kind}
@@ -97,7 +97,7 @@ export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
                                 <span>
                                     {k.title}
                                     {k.own && (
-                                        <Text as="span" fontSize="12px" color="copper">
+                                        <Text as="span" fontSize="fine" color="copper">
                                             {' '}
                                             our own
                                         </Text>

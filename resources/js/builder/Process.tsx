@@ -19,23 +19,12 @@ export function Process({ draft, models, edit }: Props) {
     const elements = Object.entries(draft.document.process)
     const [visit, setVisit] = useState('')
     return (
-        <Stack
-            gap="3"
-            h="100%"
-            overflowY="auto"
-            p="3"
-            tabIndex={0}
-            aria-label="Process"
-            bg="sheet"
-            borderWidth="1px"
-            borderColor="line"
-            borderRadius="md"
-        >
+        <Stack layerStyle="panel" gap="3" h="100%" overflowY="auto" p="3" tabIndex={0} aria-label="Process">
             <Box>
                 <Heading as="h2" size="md">
                     Heat, draught, gas and water
                 </Heading>
-                <Text fontSize="14px" color="faint">
+                <Text fontSize="text" color="faint">
                     Taken over from a model that works: each part here stands for the one of its kind there. What is
                     here already stays. Tape, household, visits, doors and what can be perceived come along.
                 </Text>
@@ -49,12 +38,12 @@ export function Process({ draft, models, edit }: Props) {
                     <Word onClick={() => void edit({ do: 'like', model: like })}>Take it over</Word>
                 </HStack>
             </Box>
-            {elements.length === 0 && <Text fontSize="14px">Nothing yet: no fire, no heat, no room.</Text>}
+            {elements.length === 0 && <Text fontSize="text">Nothing yet: no fire, no heat, no room.</Text>}
             {elements.map(([id, element]) => (
                 <Box key={id} borderTopWidth="1px" borderColor="line" pt="1" as="section" aria-label={`Process ${id}`}>
                     <HStack>
                         <Text fontWeight={700}>{id}</Text>
-                        <Text color="faint" fontSize="14px" flex="1">
+                        <Text color="faint" fontSize="text" flex="1">
                             {element.type}
                         </Text>
                         <Word onClick={() => void edit({ do: 'set', path: `/process/${id}`, value: null })}>
@@ -78,8 +67,8 @@ export function Process({ draft, models, edit }: Props) {
                                     />
                                 ) : (
                                     <Box key={key} maxW="320px">
-                                        <Text fontSize="13px">{key.replaceAll('_', ' ')}</Text>
-                                        <Text fontSize="14px" overflowWrap="anywhere">
+                                        <Text fontSize="note">{key.replaceAll('_', ' ')}</Text>
+                                        <Text fontSize="text" overflowWrap="anywhere">
                                             {words(value)}
                                         </Text>
                                     </Box>

@@ -5,6 +5,7 @@ import { BOX, guardWords, laidOut } from './chart'
 import { Field, figure } from './Field'
 import { Word } from './Inspector'
 import type { Draft, Edit, Guard, TableShown } from './types'
+import { ToolButton } from '@/theme/buttons'
 
 const Svg = chakra('svg')
 const Rect = chakra('rect')
@@ -37,18 +38,7 @@ export function Tables({ draft, edit }: Props) {
             </Text>
         )
     return (
-        <Stack
-            gap="2"
-            h="100%"
-            overflowY="auto"
-            p="3"
-            tabIndex={0}
-            aria-label="Sequence tables"
-            bg="sheet"
-            borderWidth="1px"
-            borderColor="line"
-            borderRadius="md"
-        >
+        <Stack layerStyle="panel" gap="2" h="100%" overflowY="auto" p="3" tabIndex={0} aria-label="Sequence tables">
             <HStack gap="2">
                 {controls.length > 1 && (
                     <Select
@@ -63,12 +53,12 @@ export function Tables({ draft, edit }: Props) {
                 </Heading>
             </HStack>
             {control.shown.remarks.length === 0 ? (
-                <Text fontSize="14px" color="good">
+                <Text fontSize="text" color="good">
                     Nothing odd in it: every state is reached and left, and fuel stops without its proofs.
                 </Text>
             ) : (
                 control.shown.remarks.map((r) => (
-                    <Text key={r.pointer + r.text} fontSize="14px" color="danger">
+                    <Text key={r.pointer + r.text} fontSize="text" color="danger">
                         ▲ {r.pointer}: {r.text}
                     </Text>
                 ))
@@ -83,7 +73,7 @@ export function Tables({ draft, edit }: Props) {
                     edit={edit}
                 />
             ) : (
-                <Text fontSize="14px">It belongs to what is included, and is changed there.</Text>
+                <Text fontSize="text">It belongs to what is included, and is changed there.</Text>
             )}
         </Stack>
     )
@@ -182,7 +172,7 @@ function Chart({ shown }: { shown: TableShown }) {
                     })}
                 </Svg>
             </Box>
-            <Text fontSize="14px" role="status">
+            <Text fontSize="text" role="status">
                 {shown.table.states[chosen]?.title ?? ''}:{' '}
                 {lines
                     .filter((l) => l.from === chosen)
@@ -272,20 +262,17 @@ function Lines({
                     </HStack>
                     {row.guards.map((guard, i) => (
                         <HStack key={i} gap="2" pl="4" mt="1">
-                            <Text flex="1" fontSize="14px">
+                            <Text flex="1" fontSize="text">
                                 {guardWords(guard, table.times)} → {table.states[guard.go]?.title ?? guard.go}
                             </Text>
-                            <Button
-                                h="36px"
-                                variant="outline"
-                                color="ink"
-                                borderColor="line"
-                                fontSize="13px"
+                            <ToolButton
+                                h="tight"
+                                fontSize="note"
                                 aria-label={`Take out: ${guardWords(guard, table.times)}`}
                                 onClick={() => set(`states.${state}.guards.${i}`, null)}
                             >
                                 Take out
-                            </Button>
+                            </ToolButton>
                         </HStack>
                     ))}
                     <NewGuard
@@ -299,7 +286,7 @@ function Lines({
                 <Input
                     aria-label="Title of a new state"
                     placeholder="New state"
-                    h="40px"
+                    h="row"
                     w="260px"
                     borderColor="line"
                     value={title}
@@ -338,9 +325,9 @@ function NewGuard({ shown, onAdd, title }: { shown: TableShown; onAdd: (guard: G
             <Box pl="4" mt="1">
                 <Button
                     variant="plain"
-                    h="36px"
+                    h="tight"
                     px="0"
-                    fontSize="14px"
+                    fontSize="text"
                     color="copper"
                     aria-label={`Add a line to ${title}`}
                     onClick={() => setOpen(true)}

@@ -7,6 +7,7 @@ import { Select } from '@/shell/Select'
 import { figure } from './Field'
 import { Word } from './Inspector'
 import type { Draft, Edit } from './types'
+import { MainButton, ToolButton } from '@/theme/buttons'
 
 interface Props {
     draft: Draft
@@ -45,44 +46,27 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
     const wires = doc.wires.map((w) => w.id)
     const board = draft.board
     return (
-        <Stack
-            gap="3"
-            h="100%"
-            overflowY="auto"
-            p="3"
-            tabIndex={0}
-            aria-label="Trouble"
-            bg="sheet"
-            borderWidth="1px"
-            borderColor="line"
-            borderRadius="md"
-        >
+        <Stack layerStyle="panel" gap="3" h="100%" overflowY="auto" p="3" tabIndex={0} aria-label="Trouble">
             <Box>
                 <Heading as="h2" size="md">
                     To a job
                 </Heading>
-                <Text fontSize="14px" color="faint">
+                <Text fontSize="text" color="faint">
                     Among the school’s models it gets its classes of look-alikes, its difficulty, complaints and jobs;
                     and you can try them as a trainee does.
                 </Text>
                 <HStack gap="2" mt="1">
-                    <Button
-                        h="44px"
-                        bg="copper"
-                        color="onCopper"
-                        disabled={publish.isPending}
-                        onClick={() => publish.mutate()}
-                    >
+                    <MainButton disabled={publish.isPending} onClick={() => publish.mutate()}>
                         Put it among the models
-                    </Button>
+                    </MainButton>
                     {published && (
-                        <Button asChild h="44px" variant="outline" color="ink" borderColor="line">
+                        <ToolButton asChild>
                             <Link href={`/models/${published}`}>Set trouble, give a job</Link>
-                        </Button>
+                        </ToolButton>
                     )}
                 </HStack>
                 {error && (
-                    <Text role="alert" fontSize="14px" color="danger">
+                    <Text role="alert" fontSize="text" color="danger">
                         {error}
                     </Text>
                 )}
@@ -98,7 +82,7 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                         <Input
                             aria-label="Find a fault"
                             placeholder={`${faults.length - 1} faults`}
-                            h="40px"
+                            h="row"
                             borderColor="line"
                             value={words}
                             onChange={(e) => setWords(e.target.value)}
@@ -106,12 +90,12 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                         <Box maxH="260px" overflowY="auto" tabIndex={0} aria-label="Faults">
                             {found.slice(0, 60).map((f) => (
                                 <HStack key={f.id} gap="2">
-                                    <Text fontSize="14px" flex="1">
+                                    <Text fontSize="text" flex="1">
                                         {f.title}
                                     </Text>
                                     <Input
                                         aria-label={`Weight of ${f.title}`}
-                                        h="36px"
+                                        h="tight"
                                         w="72px"
                                         px="2"
                                         borderColor="line"
@@ -128,11 +112,11 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                                         }}
                                     />
                                     <Button
-                                        h="36px"
+                                        h="tight"
                                         variant="outline"
                                         color="ink"
                                         borderColor={both.includes(f.id) ? 'copper' : 'line'}
-                                        fontSize="13px"
+                                        fontSize="note"
                                         aria-label={`With others: ${f.title}`}
                                         aria-pressed={both.includes(f.id)}
                                         onClick={() =>
@@ -160,7 +144,7 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                 </Word>
                 {(doc.compounds ?? []).map((c, i) => (
                     <HStack key={i}>
-                        <Text fontSize="14px" flex="1">
+                        <Text fontSize="text" flex="1">
                             {c.faults.map((f) => faults?.find((x) => x.id === f)?.title ?? f).join(' and ')}
                         </Text>
                         <Word onClick={() => void edit({ do: 'set', path: `/compounds/${i}`, value: null })}>
@@ -173,7 +157,7 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                 <Heading as="h2" size="md">
                     What somebody left behind
                 </Heading>
-                <Text fontSize="14px" color="faint">
+                <Text fontSize="text" color="faint">
                     A jumper between two terminals, as one more fault. Press a terminal on the board, then “From here”;
                     another, then “To here”.
                 </Text>
@@ -202,7 +186,7 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                 </HStack>
                 {(doc.found ?? []).map((f, i) => (
                     <HStack key={i}>
-                        <Text fontSize="14px" flex="1">
+                        <Text fontSize="text" flex="1">
                             {f.jumper
                                 ? `Jumper ${placeName(board, f.jumper[0])} to ${placeName(board, f.jumper[1])}`
                                 : `${f.part}: ${f.mode}`}
@@ -215,13 +199,13 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                 <Heading as="h2" size="md">
                     Where the drawing is wrong
                 </Heading>
-                <Text fontSize="14px" color="faint">
+                <Text fontSize="text" color="faint">
                     The appliance is sound, and board, ladder and tags say something else. Pick a wire, then a terminal
                     on which its end is in truth; or the tag that hangs on it.
                 </Text>
                 {wire && wires.includes(wire) && (
                     <HStack gap="1" wrap="wrap" mt="1">
-                        <Text fontSize="14px">{wireName(board, wire)}</Text>
+                        <Text fontSize="text">{wireName(board, wire)}</Text>
                         <Word
                             disabled={!place}
                             onClick={() =>
@@ -232,7 +216,7 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                         </Word>
                         <Input
                             aria-label="Tag that hangs on it"
-                            h="40px"
+                            h="row"
                             w="100px"
                             borderColor="line"
                             value={tag}
@@ -251,7 +235,7 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                 )}
                 {(doc.as_built ?? []).map((b, i) => (
                     <HStack key={i}>
-                        <Text fontSize="14px" flex="1">
+                        <Text fontSize="text" flex="1">
                             {b.end
                                 ? `${placeName(board, b.end)} is in truth on ${placeName(board, b.on!)}`
                                 : `${wireName(board, b.wire!)} is tagged “${b.tag}”`}
@@ -275,16 +259,16 @@ function ComesAndGoes({ draft, part, edit }: { draft: Draft; part: string | null
     const which = contacts.includes(contact) ? contact : (contacts[0] ?? '')
     return (
         <Box my="2">
-            <Text fontSize="14px" fontWeight={700}>
+            <Text fontSize="text" fontWeight={700}>
                 One that comes and goes
             </Text>
             {which === '' ? (
-                <Text fontSize="14px" color="faint">
+                <Text fontSize="text" color="faint">
                     Pick a part with a contact on the board first.
                 </Text>
             ) : (
                 <HStack gap="1" wrap="wrap">
-                    <Text fontSize="14px">{draft.board.parts.find((p) => p.id === part)?.label}</Text>
+                    <Text fontSize="text">{draft.board.parts.find((p) => p.id === part)?.label}</Text>
                     <Box>
                         <Select
                             label="Contact"
@@ -307,7 +291,7 @@ function ComesAndGoes({ draft, part, edit }: { draft: Draft; part: string | null
                     </Box>
                     <Input
                         aria-label="How many"
-                        h="44px"
+                        h="touch"
                         w="72px"
                         px="2"
                         borderColor="line"

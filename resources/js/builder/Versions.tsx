@@ -33,27 +33,27 @@ export function Versions({ draft, step, onRestore }: Props) {
     const at = steps.find((s) => s.number === picked)
     return (
         <Stack gap="2" as="section" aria-label="Versions">
-            <Text fontSize="13px" color="faint">
+            <Text fontSize="note" color="faint">
                 Every step is kept. Pick one to see what has changed since, to name it, or to go back to it.
             </Text>
             {problem && (
-                <Text role="alert" fontSize="14px" color="danger">
+                <Text role="alert" fontSize="text" color="danger">
                     {problem.message}
                 </Text>
             )}
             {at && (
                 <Box bg="ground" borderRadius="md" p="2" role="status" aria-label="What has changed since">
-                    <Text fontSize="14px" fontWeight={700}>
+                    <Text fontSize="text" fontWeight={700}>
                         Since step {at.number}
                         {at.label ? `, “${at.label}”` : ''}
                     </Text>
                     {differs === null ? (
-                        <Text fontSize="14px">…</Text>
+                        <Text fontSize="text">…</Text>
                     ) : differs.length === 0 ? (
-                        <Text fontSize="14px">Nothing.</Text>
+                        <Text fontSize="text">Nothing.</Text>
                     ) : (
                         differs.map((d) => (
-                            <Text key={d} fontSize="14px">
+                            <Text key={d} fontSize="text">
                                 {d}
                             </Text>
                         ))
@@ -62,7 +62,7 @@ export function Versions({ draft, step, onRestore }: Props) {
                         <Input
                             aria-label="Name of this version"
                             placeholder="name"
-                            h="40px"
+                            h="row"
                             borderColor="line"
                             value={name}
                             onChange={(e) => setName(e.target.value)}
@@ -86,12 +86,12 @@ export function Versions({ draft, step, onRestore }: Props) {
                     </Word>
                     <Box flex="1">
                         {s.label && (
-                            <Text fontSize="14px" fontWeight={700}>
+                            <Text fontSize="text" fontWeight={700}>
                                 {s.label}
                             </Text>
                         )}
-                        <Text fontSize="14px">{s.words}</Text>
-                        <Text fontSize="12px" color="faint">
+                        <Text fontSize="text">{s.words}</Text>
+                        <Text fontSize="fine" color="faint">
                             {s.by}, {s.at}
                             {s.number === step ? ' · where it stands' : ''}
                         </Text>

@@ -31,19 +31,19 @@ export function Drifted({
                 Worked under engine {engine.then}; today's is {engine.now}
             </Text>
             {problem && (
-                <Text fontSize="14px" color="danger" role="alert">
+                <Text fontSize="text" color="danger" role="alert">
                     {problem}
                 </Text>
             )}
             {apart !== null && (
-                <Text fontSize="14px">
+                <Text fontSize="text">
                     {apart.length === 0
                         ? 'It would read the same today.'
                         : `${apart.length} ${apart.length === 1 ? 'entry' : 'entries'} would read otherwise today. What was shown then stands, and so does the mark.`}
                 </Text>
             )}
             {apart?.slice(0, 8).map((a) => (
-                <Text key={a.entry} fontSize="13.5px" color="faint">
+                <Text key={a.entry} fontSize="note" color="faint">
                     <Box as="button" color="copper" textDecoration="underline" mr="1" onClick={() => onEntry(a.entry)}>
                         entry {a.entry + 1}
                     </Box>

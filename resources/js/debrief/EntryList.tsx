@@ -27,7 +27,7 @@ export function EntryList({
                         gap="2"
                         px="2"
                         py="1.5"
-                        minH="44px"
+                        minH="touch"
                         align="center"
                         borderBottomWidth="1px"
                         borderColor="line"
@@ -35,18 +35,18 @@ export function EntryList({
                         aria-pressed={i === open}
                         onClick={() => onOpen(i)}
                     >
-                        <Text className="reading" w="42px" color="faint" flexShrink={0} fontSize="14px">
+                        <Text className="reading" w="42px" color="faint" flexShrink={0} fontSize="text">
                             {clock(r.at_s)}
                         </Text>
                         <Box flex="1" minW="0">
-                            <Text fontSize="14px">{r.text}</Text>
+                            <Text fontSize="text">{r.text}</Text>
                             {r.flaws.map((f) => (
-                                <Text key={f} fontSize="13px" color="faint">
+                                <Text key={f} fontSize="note" color="faint">
                                     {f}
                                 </Text>
                             ))}
                             {r.dangers.map((d) => (
-                                <Text key={d} fontSize="13px" color="danger" fontWeight={700}>
+                                <Text key={d} fontSize="note" color="danger" fontWeight={700}>
                                     ▲ {d}
                                 </Text>
                             ))}
@@ -54,7 +54,7 @@ export function EntryList({
                         {!SAID.includes(r.act) && (
                             <Text
                                 className="reading"
-                                fontSize="13px"
+                                fontSize="note"
                                 flexShrink={0}
                                 color={r.after < r.before ? 'good' : 'faint'}
                             >

@@ -18,20 +18,20 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
     return (
         <Stack gap="3">
             <Box>
-                <Text fontSize="13px" color="faint">
+                <Text fontSize="note" color="faint">
                     Entry {index + 1}, at {clock(row.at_s)}
                 </Text>
                 <Text fontWeight={700} lineClamp={3}>
                     {row.text}
                 </Text>
-                <Text fontSize="14px">
+                <Text fontSize="text">
                     {row.before} suspects before, {row.after} after
                     {row.gained > 0 ? `: ${row.gained.toFixed(2)} bits told` : ''}
                     {row.watched > 0.05 ? `, and ${row.watched.toFixed(2)} by watching it` : ''}.
                     {row.share !== null && ` It could tell ${row.worth.toFixed(2)}.`}
                 </Text>
                 {row.flaws.map((f) => (
-                    <Text key={f} fontSize="14px" color="danger">
+                    <Text key={f} fontSize="text" color="danger">
                         {f}
                     </Text>
                 ))}
@@ -39,7 +39,7 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
             <Box>
                 <Text fontWeight={700}>Would have told most at that moment</Text>
                 {row.best.length === 0 && (
-                    <Text fontSize="14px" color="faint">
+                    <Text fontSize="text" color="faint">
                         {row.before > 1
                             ? 'Nothing was asked here, or nothing within reach could tell more.'
                             : 'Nothing was left to tell: one suspect stood.'}
@@ -51,14 +51,14 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
                         variant="ghost"
                         w="100%"
                         h="auto"
-                        minH="44px"
+                        minH="touch"
                         px="2"
                         py="1"
                         justifyContent="flex-start"
                         textAlign="left"
                         whiteSpace="normal"
                         fontWeight={400}
-                        fontSize="14px"
+                        fontSize="text"
                         color="ink"
                         bg={shown === b ? 'copperWash' : undefined}
                         aria-pressed={shown === b}
@@ -76,7 +76,7 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
                 <Box>
                     <Text fontWeight={700}>What it said of each family</Text>
                     {row.families.map((f) => (
-                        <HStack key={f.family} justify="space-between" fontSize="14px">
+                        <HStack key={f.family} justify="space-between" fontSize="text">
                             <Text>{f.family}</Text>
                             <Text
                                 className="reading"
@@ -93,12 +93,12 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
             <Box>
                 <Text fontWeight={700}>Still possible after it</Text>
                 {left.map(([id, share]) => (
-                    <HStack key={id} justify="space-between" align="start" fontSize="14px">
+                    <HStack key={id} justify="space-between" align="start" fontSize="text">
                         <Text>{titles[id] ?? id}</Text>
                         <Text className="reading">{(100 * share).toFixed(0)} %</Text>
                     </HStack>
                 ))}
-                {left.length === 0 && <Text fontSize="14px">No single fault shows all of this.</Text>}
+                {left.length === 0 && <Text fontSize="text">No single fault shows all of this.</Text>}
             </Box>
             {(['won', 'lost'] as const).map(
                 (which) =>
@@ -108,7 +108,7 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
                                 {which === 'won' ? 'Where the trace was won' : 'Where it was lost'}
                             </Text>
                             {debrief[which].map((t) => (
-                                <Text key={t.entry} fontSize="14px">
+                                <Text key={t.entry} fontSize="text">
                                     <Box
                                         as="button"
                                         color="copper"

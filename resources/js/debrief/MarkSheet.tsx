@@ -1,10 +1,11 @@
-import { Box, Button, Flex, Heading, HStack, Input, Link as Anchor, Stack, Text, Textarea } from '@chakra-ui/react'
+import { Box, Flex, Heading, HStack, Input, Link as Anchor, Stack, Text, Textarea } from '@chakra-ui/react'
 import { useForm } from '@inertiajs/react'
 import { useState } from 'react'
 import { FileLink } from '@/lib/FileLink'
 import { TwoAtOnce, type PairsState } from './TwoAtOnce'
 import { Drifted } from './Drifted'
 import { VERDICTS, type MarkData, type MarkLine, type OtherMark } from './types'
+import { MainButton, ToolButton } from '@/theme/buttons'
 
 interface Props {
     attempt: number
@@ -46,7 +47,7 @@ export function MarkSheet({ attempt, trainee, fault, mark, same, others, pairs, 
                     <b>It was:</b> {fault}
                 </Text>
                 {mark.call_back.hours > 0 && (
-                    <Text fontSize="14px" mt="1">
+                    <Text fontSize="text" mt="1">
                         {mark.call_back.said.length > 0 ? (
                             <>
                                 Run on for {mark.call_back.hours} hours as it was left, the customer calls again:{' '}
@@ -58,7 +59,7 @@ export function MarkSheet({ attempt, trainee, fault, mark, same, others, pairs, 
                     </Text>
                 )}
                 {same.length > 0 && (
-                    <Text fontSize="14px" mt="1">
+                    <Text fontSize="text" mt="1">
                         Would have shown the same as what was named: {same.join('; ')}.
                     </Text>
                 )}
@@ -67,7 +68,7 @@ export function MarkSheet({ attempt, trainee, fault, mark, same, others, pairs, 
                 <LineRow key={line.id} attempt={attempt} line={line} judges={judges} onEntry={onEntry} />
             ))}
             {mark.hints.points > 0 && (
-                <Text fontSize="14px">
+                <Text fontSize="text">
                     Hints taken: {Object.values(mark.hints.taken).reduce((a, b) => a + b, 0)}, at {mark.hints.points}{' '}
                     points.
                 </Text>
@@ -82,7 +83,7 @@ export function MarkSheet({ attempt, trainee, fault, mark, same, others, pairs, 
                             {o.total.toFixed(1)}
                         </Text>
                     </HStack>
-                    <Text fontSize="13.5px" color="faint">
+                    <Text fontSize="note" color="faint">
                         {o.passed ? 'Passed' : 'Not passed'}, pass mark {o.rules.pass_mark}
                         {o.at && `, marked again on ${o.at}`}.{' '}
                         {o.lines.map((l) => `${l.title} ${l.points.toFixed(1)}/${l.weight}`).join(', ')}.
@@ -91,18 +92,18 @@ export function MarkSheet({ attempt, trainee, fault, mark, same, others, pairs, 
             ))}
             {engine.then !== engine.now && <Drifted attempt={attempt} engine={engine} onEntry={onEntry} />}
             <TwoAtOnce attempt={attempt} known={pairs} />
-            <Text fontSize="13px" color="faint">
+            <Text fontSize="note" color="faint">
                 House rules: {mark.rules.title}, version {mark.rules.version}, pass mark {mark.rules.pass_mark}.
             </Text>
-            <HStack gap="4" fontSize="14px" pb="2">
-                <Anchor asChild color="copper" textDecoration="underline" minH="44px" alignItems="center">
+            <HStack gap="4" fontSize="text" pb="2">
+                <Anchor asChild color="copper" textDecoration="underline" minH="touch" alignItems="center">
                     <FileLink href={`/attempts/${attempt}/debrief.pdf`}>Sheet to print (PDF)</FileLink>
                 </Anchor>
                 <Anchor
                     href={`/attempts/${attempt}/xapi`}
                     color="copper"
                     textDecoration="underline"
-                    minH="44px"
+                    minH="touch"
                     alignItems="center"
                 >
                     xAPI statements
@@ -133,19 +134,16 @@ function LineRow({
                         {line.points.toFixed(1)} / {line.weight}
                     </Text>
                     {judges && (
-                        <Button
+                        <ToolButton
                             size="xs"
                             h="32px"
-                            minW="44px"
-                            variant="outline"
-                            color="ink"
-                            borderColor="line"
+                            minW="touch"
                             aria-expanded={open}
                             aria-label={`Set ${line.title} otherwise`}
                             onClick={() => setOpen(!open)}
                         >
                             Set
-                        </Button>
+                        </ToolButton>
                     )}
                 </HStack>
             </HStack>
@@ -158,13 +156,13 @@ function LineRow({
                 />
             </Box>
             {line.override && (
-                <Text fontSize="13.5px" mt="0.5">
+                <Text fontSize="note" mt="0.5">
                     <b>Set by {line.override.by}:</b> {line.override.reason}{' '}
                     <span className="reading">(computed: {line.override.computed.toFixed(1)})</span>
                 </Text>
             )}
             {line.why.map((w, i) => (
-                <Text key={i} fontSize="13.5px" color="faint" mt="0.5">
+                <Text key={i} fontSize="note" color="faint" mt="0.5">
                     {w.text}
                     {w.entry !== null && (
                         <Box
@@ -214,14 +212,14 @@ function Override({ attempt, line, onDone }: { attempt: number; line: MarkLine; 
                     aria-label={`Points for ${line.title}`}
                     className="reading"
                     w="90px"
-                    h="44px"
+                    h="touch"
                     bg="sheet"
                     borderColor="line"
                     inputMode="decimal"
                     value={form.data.points}
                     onChange={(e) => form.setData('points', e.target.value)}
                 />
-                <Text fontSize="14px">of {line.weight} points</Text>
+                <Text fontSize="text">of {line.weight} points</Text>
             </HStack>
             <Textarea
                 aria-label="Why"
@@ -233,29 +231,22 @@ function Override({ attempt, line, onDone }: { attempt: number; line: MarkLine; 
                 onChange={(e) => form.setData('reason', e.target.value)}
             />
             {Object.values(form.errors).map((e) => (
-                <Text key={e} color="danger" fontSize="14px" role="alert">
+                <Text key={e} color="danger" fontSize="text" role="alert">
                     {e}
                 </Text>
             ))}
             <HStack>
-                <Button type="submit" h="44px" bg="copper" color="onCopper" disabled={form.processing}>
+                <MainButton type="submit" disabled={form.processing}>
                     Keep
-                </Button>
+                </MainButton>
                 {line.override && (
-                    <Button
-                        h="44px"
-                        variant="outline"
-                        color="ink"
-                        borderColor="line"
-                        onClick={() => save(null)}
-                        disabled={form.processing}
-                    >
+                    <ToolButton onClick={() => save(null)} disabled={form.processing}>
                         Back to what was computed
-                    </Button>
+                    </ToolButton>
                 )}
             </HStack>
             {line.history?.map((h, i) => (
-                <Text key={i} fontSize="13px" color="faint">
+                <Text key={i} fontSize="note" color="faint">
                     {h.at?.slice(0, 10)} {h.by}:{' '}
                     {h.points === null ? 'back to what was computed' : `${h.points.toFixed(1)} points`}. {h.reason}
                 </Text>

@@ -76,7 +76,7 @@ export function SuspectCurve({ left, perfect, cursor, width = 290 }: Props) {
                 role="img"
                 aria-label={`Suspects left after each entry: ${left.join(', ')}${perfect ? `; a perfect hand: ${perfect.join(', ')}` : ''}`}
             />
-            <Text fontSize="12.5px" color="faint">
+            <Text fontSize="fine" color="faint">
                 {perfect
                     ? `Solid: this attempt. Dashed: a perfect hand, ${perfect.length - 1} questions.`
                     : 'Solid: this attempt. The perfect hand is drawn once the trouble of the model is analysed.'}

@@ -1,7 +1,8 @@
-import { Box, Button, Progress, Text } from '@chakra-ui/react'
+import { Box, Progress, Text } from '@chakra-ui/react'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useSent, useTold } from '@/lib/query'
+import { ToolButton } from '@/theme/buttons'
 
 export interface PairsState {
     share: number
@@ -38,23 +39,23 @@ export function TwoAtOnce({ attempt, known }: { attempt: number; known: PairsSta
         <Box borderTopWidth="1px" borderColor="line" pt="2">
             <Text fontWeight={700}>Two faults at once</Text>
             {said && (
-                <Text color="danger" fontSize="14px" role="alert">
+                <Text color="danger" fontSize="text" role="alert">
                     {said}
                 </Text>
             )}
             {state?.left !== undefined ? (
                 <>
-                    <Text fontSize="14px">
+                    <Text fontSize="text">
                         {state.left === 0 ? 'None' : state.left} of the {state.run} likeliest pairs would have shown all
                         that was seen{state.left === 0 ? '.' : ':'}
                     </Text>
                     {state.likeliest?.map((p) => (
-                        <Text key={p.title} fontSize="13.5px">
+                        <Text key={p.title} fontSize="note">
                             <span className="reading">{Math.round(100 * p.share)} %</span> {p.title}
                         </Text>
                     ))}
                     {(state.of ?? 0) > (state.run ?? 0) && (
-                        <Text fontSize="13px" color="faint">
+                        <Text fontSize="note" color="faint">
                             {state.of! - state.run!} less likely pairs were not run.
                         </Text>
                     )}
@@ -66,17 +67,9 @@ export function TwoAtOnce({ attempt, known }: { attempt: number; known: PairsSta
                     </Progress.Track>
                 </Progress.Root>
             ) : (
-                <Button
-                    mt="1"
-                    h="44px"
-                    w="100%"
-                    variant="outline"
-                    color="ink"
-                    borderColor="line"
-                    onClick={() => wanted.mutate()}
-                >
+                <ToolButton mt="1" w="100%" onClick={() => wanted.mutate()}>
                     Could two have shown this?
-                </Button>
+                </ToolButton>
             )}
         </Box>
     )

@@ -26,14 +26,14 @@ export function FileLink({ href, children, className }: { href: string; children
             >
                 {children}
                 {share !== null && (
-                    <Text as="span" role="status" color="copper" fontSize="13px">
+                    <Text as="span" role="status" color="copper" fontSize="note">
                         {' '}
                         preparing: {Math.round(100 * share)} %
                     </Text>
                 )}
             </a>
             {problem && (
-                <Box as="span" display="block" color="danger" fontSize="14px" role="alert">
+                <Box as="span" display="block" color="danger" fontSize="text" role="alert">
                     {problem}
                 </Box>
             )}

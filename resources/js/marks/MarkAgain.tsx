@@ -1,8 +1,9 @@
-import { Box, Button, HStack, NativeSelect, Progress, Text } from '@chakra-ui/react'
+import { Box, HStack, NativeSelect, Progress, Text } from '@chakra-ui/react'
 import { router } from '@inertiajs/react'
 import { useEffect, useState } from 'react'
 import { useQueryClient } from '@tanstack/react-query'
 import { useSent, useTold } from '@/lib/query'
+import { ToolButton } from '@/theme/buttons'
 
 const EVERY_MS = 800
 
@@ -48,7 +49,7 @@ export function MarkAgain({
                 <NativeSelect.Root w="260px">
                     <NativeSelect.Field
                         aria-label="House rules"
-                        h="44px"
+                        h="touch"
                         borderColor="line"
                         bg="sheet"
                         value={rules}
@@ -62,19 +63,12 @@ export function MarkAgain({
                     </NativeSelect.Field>
                     <NativeSelect.Indicator />
                 </NativeSelect.Root>
-                <Button
-                    h="44px"
-                    variant="outline"
-                    color="ink"
-                    borderColor="line"
-                    disabled={waiting}
-                    onClick={() => begun.mutate({ rules })}
-                >
+                <ToolButton disabled={waiting} onClick={() => begun.mutate({ rules })}>
                     Mark again under these
-                </Button>
-                <Button asChild h="44px" variant="outline" color="ink" borderColor="line">
+                </ToolButton>
+                <ToolButton asChild>
                     <a href={`/jobs/${job}/marks.csv`}>Marks as CSV</a>
-                </Button>
+                </ToolButton>
                 {waiting && (
                     <HStack flex="1" minW="200px" role="status">
                         <Progress.Root
@@ -86,7 +80,7 @@ export function MarkAgain({
                                 <Progress.Range bg="copper" />
                             </Progress.Track>
                         </Progress.Root>
-                        <Text className="reading" fontSize="14px">
+                        <Text className="reading" fontSize="text">
                             {state ? `${state.done} of ${state.of}` : ''}
                         </Text>
                     </HStack>

@@ -21,6 +21,7 @@ import { useLook } from '@/shell/look'
 import { clock } from '@/tape/scale'
 import { at, readingAt, settlesAt } from '@/tape/stretches'
 import { Tape, type Mark } from '@/tape/Tape'
+import { MainButton, ToolButton } from '@/theme/buttons'
 
 interface Props {
     attempt: number
@@ -155,7 +156,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     const left = useMemo(
         () => (
             <Flex direction="column" gap="2" minH="0">
-                <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2" flex="1 1 45%" minH="0">
+                <Box layerStyle="panel" p="2" flex="1 1 45%" minH="0">
                     <Tabs.Root
                         defaultValue="call"
                         h="100%"
@@ -166,16 +167,16 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                         lazyMount
                     >
                         <Tabs.List>
-                            <Tabs.Trigger value="call" h="40px" px="2">
+                            <Tabs.Trigger value="call" h="row" px="2">
                                 {steps ? 'Steps' : 'Call'}
                             </Tabs.Trigger>
-                            <Tabs.Trigger value="log" h="40px" px="2">
+                            <Tabs.Trigger value="log" h="row" px="2">
                                 Log ({bench.log.length})
                             </Tabs.Trigger>
-                            <Tabs.Trigger value="suspects" h="40px" px="2">
+                            <Tabs.Trigger value="suspects" h="row" px="2">
                                 Suspects
                             </Tabs.Trigger>
-                            <Tabs.Trigger value="list" h="40px" px="2">
+                            <Tabs.Trigger value="list" h="row" px="2">
                                 List
                             </Tabs.Trigger>
                         </Tabs.List>
@@ -281,9 +282,9 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                             {bench.notice.danger ? '▲ ' : ''}
                             {bench.notice.text}
                         </Text>
-                        <Button size="sm" variant="outline" color="ink" borderColor="line" onClick={bench.clear}>
+                        <ToolButton size="sm" onClick={bench.clear}>
                             Understood
-                        </Button>
+                        </ToolButton>
                     </HStack>
                 )}
                 <Box flex="1" minH="0">
@@ -372,31 +373,18 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                 {right}
                 <Box gridColumn="1 / -1">
                     <HStack gap="2" mb="1">
-                        <Button
-                            h="44px"
-                            w="96px"
-                            bg="copper"
-                            color="onCopper"
-                            onClick={() => bench.play(!bench.playing)}
-                        >
+                        <MainButton w="96px" onClick={() => bench.play(!bench.playing)}>
                             {bench.playing ? 'Pause' : 'Run'}
-                        </Button>
-                        <Button
-                            h="44px"
-                            variant="outline"
-                            color="ink"
-                            borderColor="line"
-                            disabled={bench.busy}
-                            onClick={() => void bench.next()}
-                        >
+                        </MainButton>
+                        <ToolButton disabled={bench.busy} onClick={() => void bench.next()}>
                             On to what happens next
-                        </Button>
+                        </ToolButton>
                         <HStack gap="1" role="group" aria-label="Speed">
                             {[1, 4].map((s) => (
                                 <Button
                                     key={s}
-                                    h="44px"
-                                    minW="44px"
+                                    h="touch"
+                                    minW="touch"
                                     px="2"
                                     variant="outline"
                                     aria-pressed={bench.speed === s}
@@ -412,10 +400,10 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                         <Text className="reading" fontSize="22px" data-testid="clock">
                             {clock(bench.time)}
                         </Text>
-                        <Text flex="1" fontSize="14px" color="faint" truncate>
+                        <Text flex="1" fontSize="text" color="faint" truncate>
                             {back ? `At ${clock(scrub!)}: ${back}` : `${eyes} ${strikes(bench)}`}
                         </Text>
-                        <Text fontSize="14px" color="faint">
+                        <Text fontSize="text" color="faint">
                             labour <span className="reading">{scene.labour.toFixed(1)}</span> min
                         </Text>
                     </HStack>
@@ -459,7 +447,7 @@ function Action({
 }) {
     return (
         <Button
-            h="44px"
+            h="touch"
             variant="outline"
             color="ink"
             bg={on ? 'copperWash' : 'sheet'}

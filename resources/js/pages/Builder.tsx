@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Grid, HStack, Stack, Tabs, Text } from '@chakra-ui/react'
+import { Box, Flex, Grid, HStack, Stack, Tabs, Text } from '@chakra-ui/react'
 import { useCallback, useEffect, useState } from 'react'
 import { Find } from '@/bench/Find'
 import { Board } from '@/board/Board'
@@ -19,6 +19,7 @@ import { useTold } from '@/lib/query'
 import type { BoardData } from '@/lib/types'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
+import { ToolButton } from '@/theme/buttons'
 
 interface Props {
     draft: number
@@ -211,15 +212,7 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
         <Frame title={draft.title} full>
             <Grid h="100%" gap="2" templateColumns="236px minmax(0,1fr) 312px" data-step={draft.step}>
                 <Stack gap="2" minH="0">
-                    <Box
-                        flex="1 1 50%"
-                        minH="0"
-                        bg="sheet"
-                        borderWidth="1px"
-                        borderColor="line"
-                        borderRadius="md"
-                        p="2"
-                    >
+                    <Box layerStyle="panel" flex="1 1 50%" minH="0" p="2">
                         <Palette
                             draft={id}
                             all={catalogue}
@@ -232,13 +225,10 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                         />
                     </Box>
                     <Box
+                        layerStyle="panel"
                         flex="0 1 auto"
                         maxH="50%"
                         overflowY="auto"
-                        bg="sheet"
-                        borderWidth="1px"
-                        borderColor="line"
-                        borderRadius="md"
                         p="2"
                         tabIndex={0}
                         aria-label="What is picked"
@@ -288,22 +278,16 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                             py="2"
                             role={bench.notice ? 'alert' : 'status'}
                         >
-                            <Text flex="1" fontSize="14px">
+                            <Text flex="1" fontSize="text">
                                 {bench.notice ??
                                     (bench.away
                                         ? 'The server cannot be reached. What you did last waits; nothing is lost.'
                                         : `${bench.presence.by} has changed this model. Your next edit shows it as it is now.`)}
                             </Text>
                             {bench.notice && (
-                                <Button
-                                    size="sm"
-                                    variant="outline"
-                                    color="ink"
-                                    borderColor="line"
-                                    onClick={bench.clear}
-                                >
+                                <ToolButton size="sm" onClick={bench.clear}>
                                     Understood
-                                </Button>
+                                </ToolButton>
                             )}
                         </HStack>
                     )}
@@ -354,7 +338,7 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                             />
                         )}
                     </Box>
-                    <Text fontSize="14px" color="faint" role="status" aria-label="What to do next">
+                    <Text fontSize="text" color="faint" role="status" aria-label="What to do next">
                         {taken
                             ? `${taken.title}: press the board where it goes.`
                             : via
@@ -369,14 +353,14 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                                       ? 'An empty board: take a kind at the left and press the board; or include an appliance below.'
                                       : 'Press two terminals to draw a wire; drag a part to move it; Shift picks several.'}
                         {via && (
-                            <Button size="sm" ml="2" variant="outline" color="ink" borderColor="line" onClick={led}>
+                            <ToolButton size="sm" ml="2" onClick={led}>
                                 Done
-                            </Button>
+                            </ToolButton>
                         )}
                     </Text>
                     <Include models={models} board={draft.board} edit={edit} />
                 </Flex>
-                <Box minH="0" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2">
+                <Box layerStyle="panel" minH="0" p="2">
                     <Tabs.Root
                         value={side}
                         onValueChange={(e) => setSide(e.value)}
@@ -389,19 +373,19 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                         unmountOnExit
                     >
                         <Tabs.List>
-                            <Tabs.Trigger value="checks" h="40px" px="2">
+                            <Tabs.Trigger value="checks" h="row" px="2">
                                 Checks{wrong > 0 ? ` ▲${wrong}` : ''}
                             </Tabs.Trigger>
-                            <Tabs.Trigger value="circuits" h="40px" px="2">
+                            <Tabs.Trigger value="circuits" h="row" px="2">
                                 Circuits
                             </Tabs.Trigger>
-                            <Tabs.Trigger value="run" h="40px" px="2">
+                            <Tabs.Trigger value="run" h="row" px="2">
                                 Run
                             </Tabs.Trigger>
-                            <Tabs.Trigger value="steps" h="40px" px="2">
+                            <Tabs.Trigger value="steps" h="row" px="2">
                                 Steps
                             </Tabs.Trigger>
-                            <Tabs.Trigger value="files" h="40px" px="2">
+                            <Tabs.Trigger value="files" h="row" px="2">
                                 Files
                             </Tabs.Trigger>
                         </Tabs.List>
@@ -430,7 +414,7 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                         </Pane>
                     </Tabs.Root>
                     {bench.presence.others.length > 0 && (
-                        <Text fontSize="13px" color="copper" role="status" position="absolute" top="14px" right="260px">
+                        <Text fontSize="note" color="copper" role="status" position="absolute" top="14px" right="260px">
                             {bench.presence.others.join(', ')} {bench.presence.others.length > 1 ? 'are' : 'is'} here
                             too
                         </Text>
@@ -476,7 +460,7 @@ function Include({
                 options={models.map((m) => [m.name, m.title])}
                 onChange={setModel}
             />
-            <Text fontSize="13px" color="faint" flex="1">
+            <Text fontSize="note" color="faint" flex="1">
                 {ports.length ? `ports ${ports.join(', ')}` : 'no ports: its terminals are wired to themselves'}
             </Text>
             <Word

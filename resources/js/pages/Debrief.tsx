@@ -13,6 +13,7 @@ import { Frame } from '@/shell/Frame'
 import { useLook } from '@/shell/look'
 import { clock } from '@/tape/scale'
 import { Tape, type Mark } from '@/tape/Tape'
+import { MainButton, ToolButton } from '@/theme/buttons'
 
 const SuspectCurve = lazy(() => import('@/debrief/SuspectCurve').then((m) => ({ default: m.SuspectCurve })))
 
@@ -108,7 +109,7 @@ export default function Debrief({
     return (
         <Frame title={`Debrief: ${job.title}`} full>
             <Grid h="100%" gap="2" templateColumns="326px minmax(0,1fr) 300px" templateRows="minmax(0,1fr) auto">
-                <Box minH="0" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2">
+                <Box layerStyle="panel" minH="0" p="2">
                     <Tabs.Root
                         defaultValue="mark"
                         h="100%"
@@ -119,10 +120,10 @@ export default function Debrief({
                         lazyMount
                     >
                         <Tabs.List>
-                            <Tabs.Trigger value="mark" h="40px">
+                            <Tabs.Trigger value="mark" h="row">
                                 Mark
                             </Tabs.Trigger>
-                            <Tabs.Trigger value="entries" h="40px">
+                            <Tabs.Trigger value="entries" h="row">
                                 Entries ({entries.length})
                             </Tabs.Trigger>
                         </Tabs.List>
@@ -147,11 +148,8 @@ export default function Debrief({
                 </Box>
                 <Stack minH="0" gap="1">
                     <HStack gap="1" wrap="wrap">
-                        <Button
-                            h="44px"
+                        <MainButton
                             minW="96px"
-                            bg="copper"
-                            color="onCopper"
                             aria-pressed={playing}
                             onClick={() => {
                                 if (!playing && open === entries.length - 1) go(0)
@@ -159,7 +157,7 @@ export default function Debrief({
                             }}
                         >
                             {playing ? 'Stop' : 'Go over it'}
-                        </Button>
+                        </MainButton>
                         <Step word="Entry before" sign="‹" disabled={open === 0} onClick={() => go(open - 1)} />
                         <Step
                             word="Entry after"
@@ -173,7 +171,7 @@ export default function Debrief({
                         <Box flex="1" />
                         {fault.parts.length > 0 && (
                             <Button
-                                h="44px"
+                                h="touch"
                                 variant="outline"
                                 color="ink"
                                 borderColor={bare ? 'danger' : 'line'}
@@ -198,7 +196,7 @@ export default function Debrief({
                             markedAll={bare ? fault.parts : []}
                         />
                     </Box>
-                    <Text fontSize="14px" minH="21px" aria-live="polite" truncate>
+                    <Text fontSize="text" minH="21px" aria-live="polite" truncate>
                         {shown ? (
                             <>
                                 <b>Better here:</b> {shown.text}
@@ -209,13 +207,10 @@ export default function Debrief({
                     </Text>
                 </Stack>
                 <Stack
+                    layerStyle="panel"
                     gap="2"
                     minH="0"
                     overflowY="auto"
-                    bg="sheet"
-                    borderWidth="1px"
-                    borderColor="line"
-                    borderRadius="md"
                     p="2"
                     tabIndex={0}
                     aria-label="What was known"
@@ -246,7 +241,7 @@ export default function Debrief({
                         cursor={row?.at_s ?? null}
                         onScrub={(s) => go(entryAt(entries, s))}
                     />
-                    <Text fontSize="12.5px" color="faint">
+                    <Text fontSize="fine" color="faint">
                         Simulation: on real equipment follow the maker's instructions, local codes, and work under a
                         licensed person.
                     </Text>
@@ -268,18 +263,8 @@ function Step({
     onClick: () => void
 }) {
     return (
-        <Button
-            h="44px"
-            minW="44px"
-            px="0"
-            variant="outline"
-            color="ink"
-            borderColor="line"
-            aria-label={word}
-            disabled={disabled}
-            onClick={onClick}
-        >
+        <ToolButton minW="touch" px="0" aria-label={word} disabled={disabled} onClick={onClick}>
             {sign}
-        </Button>
+        </ToolButton>
     )
 }

@@ -1,9 +1,10 @@
-import { Box, Button, Flex, Grid, Heading, HStack, Input, Stack, Text } from '@chakra-ui/react'
+import { Box, Flex, Grid, Heading, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { Link, router, useForm } from '@inertiajs/react'
 import { useEffect, useState, type DragEvent } from 'react'
 import type { Includable } from '@/builder/types'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
+import { MainButton, ToolButton } from '@/theme/buttons'
 
 interface Row {
     id: number
@@ -65,18 +66,16 @@ export default function Drafts({ drafts, models }: { drafts: Row[]; models: Incl
                         <Heading as="h1" size="2xl" flex="1">
                             Making models
                         </Heading>
-                        <Button asChild h="44px" variant="outline" color="ink" borderColor="line">
+                        <ToolButton asChild>
                             <Link href="/kinds">Own kinds of parts</Link>
-                        </Button>
+                        </ToolButton>
                     </HStack>
                     {drafts.length === 0 && <Text color="faint">None is begun. Begin one at the right.</Text>}
                     {drafts.map((d) => (
                         <Flex
+                            layerStyle="panel"
                             key={d.id}
-                            bg="sheet"
-                            borderWidth="1px"
-                            borderColor="line"
-                            borderRadius="md"
+
                             p="4"
                             gap="4"
                             align="center"
@@ -85,17 +84,13 @@ export default function Drafts({ drafts, models }: { drafts: Row[]; models: Incl
                                 <Text fontWeight={700} fontSize="17px">
                                     {d.title}
                                 </Text>
-                                <Text fontSize="14px" color="faint">
+                                <Text fontSize="text" color="faint">
                                     by {d.by}, step {d.steps}, {d.at}
                                     {d.published ? ' · among the models' : ''}
                                 </Text>
                             </Box>
                             {d.mine && (
-                                <Button
-                                    h="44px"
-                                    variant="outline"
-                                    color="ink"
-                                    borderColor="line"
+                                <ToolButton
                                     aria-label={`Throw away ${d.title}`}
                                     onClick={() => {
                                         if (
@@ -107,13 +102,13 @@ export default function Drafts({ drafts, models }: { drafts: Row[]; models: Incl
                                     }}
                                 >
                                     Throw away
-                                </Button>
+                                </ToolButton>
                             )}
-                            <Button asChild h="44px" bg="copper" color="onCopper">
+                            <MainButton asChild>
                                 <Link href={`/drafts/${d.id}`} aria-label={`Go on with ${d.title}`}>
                                     Go on
                                 </Link>
-                            </Button>
+                            </MainButton>
                         </Flex>
                     ))}
                 </Stack>
@@ -137,16 +132,16 @@ export default function Drafts({ drafts, models }: { drafts: Row[]; models: Incl
                         Begin a model
                     </Heading>
                     <Box>
-                        <Text fontSize="14px">Title</Text>
+                        <Text fontSize="text">Title</Text>
                         <Input
                             aria-label="Title"
-                            h="44px"
+                            h="touch"
                             borderColor="line"
                             value={form.data.title}
                             onChange={(e) => form.setData('title', e.target.value)}
                         />
                         {form.errors.title && (
-                            <Text role="alert" fontSize="14px" color="danger">
+                            <Text role="alert" fontSize="text" color="danger">
                                 {form.errors.title}
                             </Text>
                         )}
@@ -160,26 +155,17 @@ export default function Drafts({ drafts, models }: { drafts: Row[]; models: Incl
                         ]}
                         onChange={(v) => form.setData('region', v)}
                     />
-                    <Button h="44px" bg="copper" color="onCopper" onClick={() => begin({ model: '' })}>
-                        From nothing
-                    </Button>
+                    <MainButton onClick={() => begin({ model: '' })}>From nothing</MainButton>
                     <Select
                         label="Shipped model"
                         value={form.data.model}
                         options={[['', 'A shipped model…'], ...models.map((m): [string, string] => [m.name, m.title])]}
                         onChange={(v) => form.setData('model', v)}
                     />
-                    <Button
-                        h="44px"
-                        variant="outline"
-                        color="ink"
-                        borderColor="line"
-                        disabled={form.data.model === ''}
-                        onClick={() => begin({})}
-                    >
+                    <ToolButton disabled={form.data.model === ''} onClick={() => begin({})}>
                         From that model
-                    </Button>
-                    <Button asChild h="44px" variant="outline" color="ink" borderColor="line">
+                    </ToolButton>
+                    <ToolButton asChild>
                         <label>
                             From a file; or drop or paste it here
                             <input
@@ -190,9 +176,9 @@ export default function Drafts({ drafts, models }: { drafts: Row[]; models: Incl
                                 onChange={(e) => take(e.target.files?.[0])}
                             />
                         </label>
-                    </Button>
+                    </ToolButton>
                     {form.errors.file && (
-                        <Text role="alert" fontSize="14px" color="danger" overflowWrap="anywhere">
+                        <Text role="alert" fontSize="text" color="danger" overflowWrap="anywhere">
                             {form.errors.file}
                         </Text>
                     )}

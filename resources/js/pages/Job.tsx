@@ -1,8 +1,9 @@
-import { Box, Button, Flex, Heading, HStack, Stack, Table, Text } from '@chakra-ui/react'
+import { Box, Flex, Heading, HStack, Stack, Table, Text } from '@chakra-ui/react'
 import { Link, router } from '@inertiajs/react'
 import { MarkAgain } from '@/marks/MarkAgain'
 import { Frame } from '@/shell/Frame'
 import type { Briefing } from '@/lib/types'
+import { MainButton, ToolButton } from '@/theme/buttons'
 
 interface Row {
     name?: string
@@ -46,7 +47,7 @@ export default function Job({ job, rows, own, sets }: Props) {
                             {job.title}
                         </Heading>
                         <Text>“{job.complaint}”</Text>
-                        <Text fontSize="14px" color="faint">
+                        <Text fontSize="text" color="faint">
                             {job.course} · {job.kind === 'exam' ? 'examination' : 'practice'} · house rules:{' '}
                             {job.rules.title}, version {job.rules.version} · model frozen as{' '}
                             <span className="reading">{job.hash}</span>
@@ -54,19 +55,14 @@ export default function Job({ job, rows, own, sets }: Props) {
                     </Box>
                     <HStack flexShrink={0}>
                         {own.handed_back && (
-                            <Button asChild h="44px" variant="outline" color="ink" borderColor="line">
+                            <ToolButton asChild>
                                 <Link href={`/attempts/${own.attempt}/debrief`}>My own debrief</Link>
-                            </Button>
+                            </ToolButton>
                         )}
                         {!own.handed_back && (
-                            <Button
-                                h="44px"
-                                bg="copper"
-                                color="onCopper"
-                                onClick={() => router.post(`/jobs/${job.id}/attempt`)}
-                            >
+                            <MainButton onClick={() => router.post(`/jobs/${job.id}/attempt`)}>
                                 {own.attempt ? 'Go on trying it' : 'Try it myself'}
-                            </Button>
+                            </MainButton>
                         )}
                     </HStack>
                 </Flex>
@@ -76,16 +72,16 @@ export default function Job({ job, rows, own, sets }: Props) {
                     </Text>
                     {job.key ? (
                         <>
-                            <Text fontSize="14px">
+                            <Text fontSize="text">
                                 Grade {job.key.difficulty.grade} of 5, {job.key.difficulty.minutes} minutes for a
                                 perfect hand.{' '}
                                 {job.key.look_alikes.length > 0 &&
                                     `Naming ${job.key.look_alikes.join(' or ')} is right too: nothing tells them apart.`}
                             </Text>
-                            <Text fontSize="14px" fontWeight={700} mt="2">
+                            <Text fontSize="text" fontWeight={700} mt="2">
                                 The shortest way to it
                             </Text>
-                            <Box as="ol" pl="5" fontSize="14px" listStyleType="decimal">
+                            <Box as="ol" pl="5" fontSize="text" listStyleType="decimal">
                                 {job.key.path.map((p) => (
                                     <li key={p.ask}>
                                         {p.ask}: <span className="reading">{p.shows}</span>
@@ -94,12 +90,12 @@ export default function Job({ job, rows, own, sets }: Props) {
                             </Box>
                         </>
                     ) : (
-                        <Text fontSize="14px" color="faint">
+                        <Text fontSize="text" color="faint">
                             Its answer key is made when the trouble of its model is analysed.
                         </Text>
                     )}
                 </Box>
-                <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" overflow="hidden">
+                <Box layerStyle="panel" overflow="hidden">
                     <Table.Root>
                         <Table.Header>
                             <Table.Row bg="ground">
@@ -129,12 +125,12 @@ export default function Job({ job, rows, own, sets }: Props) {
                                                 : `${r.total.toFixed(1)} ${r.passed ? 'passed' : 'not passed'}`}
                                         </Text>
                                         {r.marking?.error && (
-                                            <Text fontSize="13px" color="danger">
+                                            <Text fontSize="note" color="danger">
                                                 {r.marking.error}
                                             </Text>
                                         )}
                                         {r.others.map((o, i) => (
-                                            <Text key={i} fontSize="13px" color="faint">
+                                            <Text key={i} fontSize="note" color="faint">
                                                 {o.title}: <span className="reading">{o.total.toFixed(1)}</span>{' '}
                                                 {o.passed ? 'passed' : 'not passed'}
                                             </Text>

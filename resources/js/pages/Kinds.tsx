@@ -1,10 +1,11 @@
-import { Box, Button, Grid, Heading, HStack, Input, Stack, Text } from '@chakra-ui/react'
+import { Box, Grid, Heading, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useState } from 'react'
 import { Word } from '@/builder/Inspector'
 import { figure } from '@/builder/Field'
 import { useSent } from '@/lib/query'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
+import { MainButton } from '@/theme/buttons'
 
 interface Table {
     name: string
@@ -133,10 +134,10 @@ export default function Kinds({ kinds, types, tables }: Props) {
                         nature.
                     </Text>
                     <Box>
-                        <Text fontSize="14px">What it is called</Text>
+                        <Text fontSize="text">What it is called</Text>
                         <Input
                             aria-label="What it is called"
-                            h="44px"
+                            h="touch"
                             borderColor="line"
                             bg="sheet"
                             value={title}
@@ -151,7 +152,7 @@ export default function Kinds({ kinds, types, tables }: Props) {
                             <HStack key={i} gap="2" mt="1">
                                 <Input
                                     aria-label={`Terminal ${i + 1}`}
-                                    h="40px"
+                                    h="row"
                                     w="110px"
                                     borderColor="line"
                                     bg="sheet"
@@ -192,12 +193,12 @@ export default function Kinds({ kinds, types, tables }: Props) {
                             What is in it
                         </Heading>
                         {inner.map((x, i) => (
-                            <Box key={i} bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3" mt="2">
+                            <Box layerStyle="panel" key={i} p="3" mt="2">
                                 <HStack gap="2" wrap="wrap" align="flex-end">
                                     <Labelled label="Name">
                                         <Input
                                             aria-label={`Name of ${i + 1}`}
-                                            h="40px"
+                                            h="row"
                                             w="130px"
                                             borderColor="line"
                                             value={x.id}
@@ -206,7 +207,7 @@ export default function Kinds({ kinds, types, tables }: Props) {
                                             }
                                         />
                                     </Labelled>
-                                    <Text fontSize="14px">{WORDS[x.type]}</Text>
+                                    <Text fontSize="text">{WORDS[x.type]}</Text>
                                     {TWO.includes(x.type) && (
                                         <>
                                             <Labelled label="from">
@@ -256,7 +257,7 @@ export default function Kinds({ kinds, types, tables }: Props) {
                                         <Labelled key={key} label={key.replaceAll('_', ' ')}>
                                             <Input
                                                 aria-label={`${x.id} ${key.replaceAll('_', ' ')}`}
-                                                h="40px"
+                                                h="row"
                                                 w="110px"
                                                 borderColor="line"
                                                 value={value}
@@ -277,12 +278,12 @@ export default function Kinds({ kinds, types, tables }: Props) {
                                                 put(i, { table, inputs: inputsOf(tables, table, names) })
                                             }
                                         />
-                                        <Text fontSize="13px" color="faint">
+                                        <Text fontSize="note" color="faint">
                                             Each input is volts between two of its terminals: on at 14, off at 8.
                                         </Text>
                                         {Object.entries(x.inputs).map(([input, [a, b]]) => (
                                             <HStack key={input} gap="2">
-                                                <Text fontSize="14px" w="110px">
+                                                <Text fontSize="text" w="110px">
                                                     {input}
                                                 </Text>
                                                 <Box w="120px">
@@ -349,15 +350,9 @@ export default function Kinds({ kinds, types, tables }: Props) {
                             {done}
                         </Text>
                     )}
-                    <Button
-                        h="44px"
-                        bg="copper"
-                        color="onCopper"
-                        disabled={title.trim() === ''}
-                        onClick={() => void keep()}
-                    >
+                    <MainButton disabled={title.trim() === ''} onClick={() => void keep()}>
                         Keep it in the catalogue
-                    </Button>
+                    </MainButton>
                 </Stack>
                 <Stack as="section" aria-label="Kept" gap="2">
                     <Heading as="h2" size="md">
@@ -365,17 +360,17 @@ export default function Kinds({ kinds, types, tables }: Props) {
                     </Heading>
                     {saved.length === 0 && <Text color="faint">None of our own yet.</Text>}
                     {saved.map((k) => (
-                        <Box key={k.id} bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="3">
+                        <Box layerStyle="panel" key={k.id} p="3">
                             <Text fontWeight={700}>{k.title}</Text>
-                            <Text fontSize="14px" color="faint">
+                            <Text fontSize="text" color="faint">
                                 terminals {Object.keys(k.document.terminals).join(', ')}
                             </Text>
-                            <Text fontSize="14px" color="faint">
+                            <Text fontSize="text" color="faint">
                                 {Object.values(k.document.primitives)
                                     .map((p) => p.type)
                                     .join(', ')}
                             </Text>
-                            <Text fontSize="14px">
+                            <Text fontSize="text">
                                 {Object.values(k.document.modes)
                                     .map((m) => m.title)
                                     .join('; ')}
@@ -391,7 +386,7 @@ export default function Kinds({ kinds, types, tables }: Props) {
 function Labelled({ label, children }: { label: string; children: React.ReactNode }) {
     return (
         <Box>
-            <Text fontSize="13px">{label}</Text>
+            <Text fontSize="note">{label}</Text>
             {children}
         </Box>
     )

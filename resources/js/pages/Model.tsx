@@ -11,6 +11,7 @@ import type { BoardData, Channels, FaultName } from '@/lib/types'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
 import { Tape } from '@/tape/Tape'
+import { MainButton, ToolButton } from '@/theme/buttons'
 
 interface Preview extends Channels {
     complaint: { id: string; text: string }[]
@@ -88,14 +89,14 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
     return (
         <Frame title={model.title} full>
             <Grid h="100%" gap="2" templateColumns="270px minmax(0,1fr) 290px">
-                <Stack gap="2" minH="0" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2">
+                <Stack layerStyle="panel" gap="2" minH="0" p="2">
                     <Heading as="h1" size="md">
                         {model.title}
                     </Heading>
                     <Input
                         aria-label="Find a fault"
                         placeholder="Find a fault"
-                        h="44px"
+                        h="touch"
                         borderColor="line"
                         value={words}
                         onChange={(e) => setWords(e.target.value)}
@@ -103,7 +104,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                     <Box overflowY="auto" minH="0" flex="1" tabIndex={0} aria-label="Faults">
                         {families.map(([family, list]) => (
                             <Box key={family} mb="2">
-                                <Text fontSize="13px" color="faint" fontWeight={700}>
+                                <Text fontSize="note" color="faint" fontWeight={700}>
                                     {family}
                                 </Text>
                                 {list.map((f) => (
@@ -118,7 +119,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                                         justifyContent="flex-start"
                                         textAlign="left"
                                         whiteSpace="normal"
-                                        fontSize="14px"
+                                        fontSize="text"
                                         fontWeight={400}
                                         aria-pressed={f.id === fault}
                                         bg={f.id === fault ? 'copperWash' : undefined}
@@ -129,7 +130,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                                         {grades.has(f.id) && (
                                             <Text
                                                 as="span"
-                                                fontSize="12px"
+                                                fontSize="fine"
                                                 color="faint"
                                                 ml="1"
                                                 title={`grade ${grades.get(f.id)!.grade} of 5`}
@@ -148,7 +149,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                         {(['Board', 'Ladder', 'Sequence', 'Trouble'] as const).map((v) => (
                             <Button
                                 key={v}
-                                h="36px"
+                                h="tight"
                                 variant="outline"
                                 color="ink"
                                 aria-pressed={view === v}
@@ -180,7 +181,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                         )}
                     </Box>
                     <Box>
-                        <Text fontSize="14px" fontWeight={700}>
+                        <Text fontSize="text" fontWeight={700}>
                             Healthy, from the arrival on, door off
                         </Text>
                         <Tape
@@ -195,7 +196,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                     </Box>
                     {shown && (
                         <Box>
-                            <Text fontSize="14px" fontWeight={700} color="danger">
+                            <Text fontSize="text" fontWeight={700} color="danger">
                                 {fault === HEALTHY ? visits[visit] : chosen?.title}
                             </Text>
                             <Tape
@@ -208,7 +209,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                                 label="Tape with the fault"
                                 against={healthy}
                             />
-                            <Text fontSize="12px" color="faint">
+                            <Text fontSize="fine" color="faint">
                                 Dashes under a bar: it differs from the healthy run there.
                             </Text>
                         </Box>
@@ -221,40 +222,31 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                 </Stack>
                 {view === 'Trouble' && analysis.state?.result && (
                     <Stack
+                        layerStyle="panel"
                         gap="3"
                         minH="0"
                         overflowY="auto"
-                        bg="sheet"
-                        borderWidth="1px"
-                        borderColor="line"
-                        borderRadius="md"
                         p="3"
                         tabIndex={0}
                         aria-label="Findings"
                     >
                         <Findings result={analysis.state.result} titles={titles} chosen={fault} />
-                        <Button
-                            h="44px"
+                        <ToolButton
                             flexShrink={0}
-                            variant="outline"
-                            color="ink"
-                            borderColor="line"
+
                             onClick={() => setView('Board')}
                         >
                             Give it as a job
-                        </Button>
+                        </ToolButton>
                     </Stack>
                 )}
                 <Stack
+                    layerStyle="panel"
                     {...(view === 'Trouble' && analysis.state?.result ? { display: 'none' } : {})}
                     as="form"
                     gap="2"
                     minH="0"
                     overflowY="auto"
-                    bg="sheet"
-                    borderWidth="1px"
-                    borderColor="line"
-                    borderRadius="md"
                     p="3"
                     onSubmit={(e) => {
                         e.preventDefault()
@@ -264,7 +256,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                     <Heading as="h2" size="md">
                         Give it as a job
                     </Heading>
-                    <Text fontSize="14px" color="faint">
+                    <Text fontSize="text" color="faint">
                         {chosen && fault !== HEALTHY
                             ? chosen.title
                             : 'Healthy: nothing wrong. Pick a fault on the left, or give it as it is.'}
@@ -289,7 +281,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                     <Row label="Title" error={form.errors.title}>
                         <Input
                             aria-label="Title"
-                            h="44px"
+                            h="touch"
                             borderColor="line"
                             value={form.data.title}
                             onChange={(e) => form.setData('title', e.target.value)}
@@ -307,7 +299,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                         />
                     </Row>
                     <Box>
-                        <Text fontSize="14px" fontWeight={700}>
+                        <Text fontSize="text" fontWeight={700}>
                             The trainee's meter
                         </Text>
                         <Tick checked={form.data.low_battery} onChange={(on) => form.setData('low_battery', on)}>
@@ -318,7 +310,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                         </Tick>
                     </Box>
                     <Box>
-                        <Text fontSize="14px" fontWeight={700}>
+                        <Text fontSize="text" fontWeight={700}>
                             House rules
                         </Text>
                         <Select
@@ -348,7 +340,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                         />
                     </Row>
                     <Box>
-                        <Text fontSize="14px" fontWeight={700}>
+                        <Text fontSize="text" fontWeight={700}>
                             To
                         </Text>
                         <Grid templateColumns="1fr 1fr" gap="1">
@@ -370,16 +362,9 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                             ))}
                         </Grid>
                     </Box>
-                    <Button
-                        type="submit"
-                        h="44px"
-                        flexShrink={0}
-                        bg="copper"
-                        color="onCopper"
-                        disabled={form.processing}
-                    >
+                    <MainButton type="submit" flexShrink={0} disabled={form.processing}>
                         Give the job
-                    </Button>
+                    </MainButton>
                     {form.errors.fault && (
                         <Text color="danger" role="alert">
                             {form.errors.fault}
@@ -394,7 +379,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
 function Row({ label, error, children }: { label: string; error?: string; children: React.ReactNode }) {
     return (
         <Field.Root invalid={!!error} gap="1">
-            <Field.Label fontSize="14px">{label}</Field.Label>
+            <Field.Label fontSize="text">{label}</Field.Label>
             {children}
             <Field.ErrorText color="danger">{error}</Field.ErrorText>
         </Field.Root>
@@ -417,7 +402,7 @@ function Tick({
                 borderColor="faint"
                 _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }}
             />
-            <Checkbox.Label fontSize="14px">{children}</Checkbox.Label>
+            <Checkbox.Label fontSize="text">{children}</Checkbox.Label>
         </Checkbox.Root>
     )
 }

@@ -1,6 +1,7 @@
-import { Box, Button, Flex, Heading, Stack, Text } from '@chakra-ui/react'
+import { Box, Flex, Heading, Stack, Text } from '@chakra-ui/react'
 import { Link } from '@inertiajs/react'
 import { Frame } from '@/shell/Frame'
+import { MainButton } from '@/theme/buttons'
 
 interface Model {
     id: number
@@ -20,11 +21,9 @@ export default function Models({ models }: { models: Model[] }) {
                 </Heading>
                 {models.map((m) => (
                     <Flex
+                        layerStyle="panel"
                         key={m.id}
-                        bg="sheet"
-                        borderWidth="1px"
-                        borderColor="line"
-                        borderRadius="md"
+
                         p="4"
                         gap="4"
                         align="center"
@@ -34,15 +33,15 @@ export default function Models({ models }: { models: Model[] }) {
                                 {m.title}
                             </Text>
                             <Text>{m.notes}</Text>
-                            <Text fontSize="14px" color="faint">
+                            <Text fontSize="text" color="faint">
                                 {m.parts} parts, {m.wires} wires, {m.faults} single faults
                             </Text>
                         </Box>
-                        <Button asChild h="44px" bg="copper" color="onCopper">
+                        <MainButton asChild>
                             <Link href={`/models/${m.id}`} aria-label={`Set trouble in ${m.title}`}>
                                 Set trouble
                             </Link>
-                        </Button>
+                        </MainButton>
                     </Flex>
                 ))}
             </Stack>

@@ -1,7 +1,8 @@
-import { Badge, Box, Button, Flex, Heading, HStack, Stack, Text } from '@chakra-ui/react'
+import { Badge, Box, Flex, Heading, HStack, Stack, Text } from '@chakra-ui/react'
 import { Link, router } from '@inertiajs/react'
 import { Frame } from '@/shell/Frame'
 import type { Briefing } from '@/lib/types'
+import { MainButton, ToolButton } from '@/theme/buttons'
 
 interface Job extends Briefing {
     attempt: number | null
@@ -18,24 +19,16 @@ export default function MyJobs({ jobs }: { jobs: Job[] }) {
                     <Heading as="h1" size="2xl">
                         My jobs
                     </Heading>
-                    <Button
-                        h="44px"
-                        variant="outline"
-                        color="ink"
-                        borderColor="line"
-                        onClick={() => router.post('/warm-up')}
-                    >
+                    <ToolButton onClick={() => router.post('/warm-up')}>
                         Warm-up: five minutes on a training board
-                    </Button>
+                    </ToolButton>
                 </HStack>
                 {jobs.length === 0 && <Text color="faint">No job has been given to you yet.</Text>}
                 {jobs.map((j) => (
                     <Flex
+                        layerStyle="panel"
                         key={j.id}
-                        bg="sheet"
-                        borderWidth="1px"
-                        borderColor="line"
-                        borderRadius="md"
+
                         p="4"
                         gap="4"
                         align="center"
@@ -59,23 +52,20 @@ export default function MyJobs({ jobs }: { jobs: Job[] }) {
                                 >
                                     {j.total?.toFixed(1) ?? '–'} {j.passed ? 'passed' : 'not passed'}
                                 </Text>
-                                <Button asChild h="44px" w="120px" variant="outline" color="ink" borderColor="line">
+                                <ToolButton asChild w="120px">
                                     <Link aria-label={`Debrief: ${j.title}`} href={`/attempts/${j.attempt}/debrief`}>
                                         Debrief
                                     </Link>
-                                </Button>
+                                </ToolButton>
                             </>
                         ) : (
-                            <Button
-                                h="44px"
+                            <MainButton
                                 w="120px"
-                                bg="copper"
-                                color="onCopper"
                                 aria-label={`${j.attempt ? 'Go on' : 'Begin'}: ${j.title}`}
                                 onClick={() => router.post(`/jobs/${j.id}/attempt`)}
                             >
                                 {j.attempt ? 'Go on' : 'Begin'}
-                            </Button>
+                            </MainButton>
                         )}
                     </Flex>
                 ))}

@@ -35,17 +35,7 @@ export default function Reference({ groups, sums }: { groups: Group[]; sums: Rec
     return (
         <Frame title="Reference card" full>
             <Grid h="100%" gap="2" templateColumns="minmax(0,1fr) minmax(0,1fr)">
-                <Box
-                    minH="0"
-                    overflowY="auto"
-                    bg="sheet"
-                    borderWidth="1px"
-                    borderColor="line"
-                    borderRadius="md"
-                    p="3"
-                    tabIndex={0}
-                    aria-label="Reference card"
-                >
+                <Box layerStyle="panel" minH="0" overflowY="auto" p="3" tabIndex={0} aria-label="Reference card">
                     <Heading as="h1" size="lg" mb="2">
                         Reference card
                     </Heading>
@@ -54,7 +44,7 @@ export default function Reference({ groups, sums }: { groups: Group[]; sums: Rec
                             <Heading as="h2" size="sm">
                                 {g.title}
                             </Heading>
-                            <Box as="dl" fontSize="14px">
+                            <Box as="dl" fontSize="text">
                                 {g.rows.map((r) => (
                                     <Grid
                                         key={r.what}
@@ -69,7 +59,7 @@ export default function Reference({ groups, sums }: { groups: Group[]; sums: Rec
                                         </Box>
                                         <Box as="dd">
                                             {r.value}
-                                            <Text as="span" color="faint" fontSize="13px">
+                                            <Text as="span" color="faint" fontSize="note">
                                                 {' '}
                                                 ({r.source})
                                             </Text>
@@ -79,7 +69,7 @@ export default function Reference({ groups, sums }: { groups: Group[]; sums: Rec
                             </Box>
                         </Box>
                     ))}
-                    <Text fontSize="13px" color="faint">
+                    <Text fontSize="note" color="faint">
                         The maker's instructions and local codes come before all of these.
                     </Text>
                 </Box>
@@ -117,12 +107,10 @@ function SumCard({ id, sum }: { id: string; sum: Sum }) {
     const problem = sums.error?.message ?? null
     return (
         <Box
+            layerStyle="panel"
             as="section"
             aria-label={sum.title}
-            bg="sheet"
-            borderWidth="1px"
-            borderColor="line"
-            borderRadius="md"
+
             p="3"
         >
             <Heading as="h2" size="sm">
@@ -130,15 +118,15 @@ function SumCard({ id, sum }: { id: string; sum: Sum }) {
             </Heading>
             <Grid templateColumns="1fr 1fr" columnGap="5" mt="1">
                 {Object.entries(sum.inputs).map(([name, input]) => (
-                    <HStack key={name} minH="44px">
-                        <Text flex="1" fontSize="14px">
+                    <HStack key={name} minH="touch">
+                        <Text flex="1" fontSize="text">
                             {input.label}
                         </Text>
                         {input.choices ? (
                             <NativeSelect.Root w="88px">
                                 <NativeSelect.Field
                                     aria-label={`${sum.title}: ${input.label}`}
-                                    h="40px"
+                                    h="row"
                                     borderColor="line"
                                     value={with_[name]}
                                     onChange={(e) => setWith({ ...with_, [name]: e.target.value })}
@@ -156,7 +144,7 @@ function SumCard({ id, sum }: { id: string; sum: Sum }) {
                                 aria-label={`${sum.title}: ${input.label}`}
                                 className="reading"
                                 w="88px"
-                                h="40px"
+                                h="row"
                                 textAlign="right"
                                 borderColor="line"
                                 inputMode="decimal"
@@ -164,7 +152,7 @@ function SumCard({ id, sum }: { id: string; sum: Sum }) {
                                 onChange={(e) => setWith({ ...with_, [name]: e.target.value })}
                             />
                         )}
-                        <Text w="50px" fontSize="13px" color="faint">
+                        <Text w="50px" fontSize="note" color="faint">
                             {input.unit}
                         </Text>
                     </HStack>
@@ -181,7 +169,7 @@ function SumCard({ id, sum }: { id: string; sum: Sum }) {
                 ))}
                 {problem && <Text color="danger">{problem}</Text>}
             </HStack>
-            <Text fontSize="13px" color="faint">
+            <Text fontSize="note" color="faint">
                 {sum.formula} ({sum.source})
             </Text>
         </Box>

@@ -2,6 +2,7 @@ import { Box, Button, Checkbox, Grid, Heading, HStack, Input, NativeSelect, Stac
 import { router, useForm } from '@inertiajs/react'
 import { useMemo } from 'react'
 import { Frame } from '@/shell/Frame'
+import { MainButton } from '@/theme/buttons'
 
 interface RulesDocument {
     name: string
@@ -60,7 +61,7 @@ export default function Rules({ sets, chosen, lines, caps, dangers, barrable, sc
     return (
         <Frame title="House rules" full>
             <Grid h="100%" gap="2" templateColumns="250px minmax(0,1fr)">
-                <Stack gap="1" bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" p="2" overflowY="auto">
+                <Stack layerStyle="panel" gap="1" p="2" overflowY="auto">
                     <Heading as="h1" size="md" mb="1">
                         House rules
                     </Heading>
@@ -82,13 +83,13 @@ export default function Rules({ sets, chosen, lines, caps, dangers, barrable, sc
                             onClick={() => router.visit(`/rules?set=${s.document.name}`, { preserveScroll: true })}
                         >
                             <Text fontWeight={700}>{s.document.title}</Text>
-                            <Text fontSize="13px" color="faint">
+                            <Text fontSize="note" color="faint">
                                 version {s.document.version}
                                 {s.shipped ? ', comes with the program' : ''}
                             </Text>
                         </Button>
                     ))}
-                    <Text fontSize="13px" color="faint" mt="2">
+                    <Text fontSize="note" color="faint" mt="2">
                         A job keeps the version that it was given under; so does each mark. To mark again under other
                         rules, open the job.
                     </Text>
@@ -116,13 +117,10 @@ function Editor({ set, lines, caps, dangers, barrable, schools }: { set: Set } &
     const errors = Object.entries(form.errors)
     return (
         <Box
+            layerStyle="panel"
             as="form"
             minH="0"
             overflowY="auto"
-            bg="sheet"
-            borderWidth="1px"
-            borderColor="line"
-            borderRadius="md"
             p="4"
             onSubmit={(e) => {
                 e.preventDefault()
@@ -134,14 +132,14 @@ function Editor({ set, lines, caps, dangers, barrable, schools }: { set: Set } &
                     <Label text="Title">
                         <Input
                             aria-label="Title"
-                            h="44px"
+                            h="touch"
                             borderColor="line"
                             value={d.title}
                             onChange={(e) => change({ title: e.target.value })}
                         />
                     </Label>
                     {set.shipped && (
-                        <Text fontSize="13px" color="faint">
+                        <Text fontSize="note" color="faint">
                             It comes with the program: saved under a title of your own, it becomes yours.
                         </Text>
                     )}
@@ -180,7 +178,7 @@ function Editor({ set, lines, caps, dangers, barrable, schools }: { set: Set } &
                             <NativeSelect.Root>
                                 <NativeSelect.Field
                                     aria-label={QUESTIONS[question] ?? question}
-                                    h="44px"
+                                    h="touch"
                                     borderColor="line"
                                     value={String(d.schools[question])}
                                     onChange={(e) => change({ schools: { ...d.schools, [question]: e.target.value } })}
@@ -223,7 +221,7 @@ function Editor({ set, lines, caps, dangers, barrable, schools }: { set: Set } &
                         <NativeSelect.Root>
                             <NativeSelect.Field
                                 aria-label="Safeties made to act"
-                                h="44px"
+                                h="touch"
                                 borderColor="line"
                                 value={d.verify.safeties}
                                 onChange={(e) => change({ verify: { ...d.verify, safeties: e.target.value } })}
@@ -319,19 +317,19 @@ function Editor({ set, lines, caps, dangers, barrable, schools }: { set: Set } &
                 borderColor="line"
                 gap="4"
             >
-                <Button type="submit" h="44px" bg="copper" color="onCopper" disabled={form.processing || !form.isDirty}>
+                <MainButton type="submit" disabled={form.processing || !form.isDirty}>
                     Save as{' '}
                     {set.shipped || d.title !== set.document.title
                         ? 'a set of its own'
                         : `version ${set.document.version + 1}`}
-                </Button>
+                </MainButton>
                 {errors.map(([where, text]) => (
                     <Text key={where} color="danger" role="alert">
                         {where.split('.').join(' ')}: {text}
                     </Text>
                 ))}
                 {errors.length === 0 && form.recentlySuccessful && <Text role="status">Saved.</Text>}
-                <Text fontSize="13px" color="faint" ml="auto">
+                <Text fontSize="note" color="faint" ml="auto">
                     {set.versions.map((v) => `version ${v.version}${v.at ? ` of ${v.at}` : ''}`).join(' · ')}
                 </Text>
             </HStack>
@@ -342,7 +340,7 @@ function Editor({ set, lines, caps, dangers, barrable, schools }: { set: Set } &
 function Label({ text, children }: { text: string; children: React.ReactNode }) {
     return (
         <Box>
-            <Text fontSize="14px">{text}</Text>
+            <Text fontSize="text">{text}</Text>
             {children}
         </Box>
     )
@@ -363,11 +361,11 @@ function Figure({
 }) {
     return (
         <HStack justify="space-between">
-            <Text fontSize="14px" flex="1">
+            <Text fontSize="text" flex="1">
                 {label}
             </Text>
             {hint && (
-                <Text className="reading" fontSize="13px" color="faint">
+                <Text className="reading" fontSize="note" color="faint">
                     {hint}
                 </Text>
             )}
@@ -377,7 +375,7 @@ function Figure({
                 aria-label={label}
                 className="reading"
                 w="88px"
-                h="40px"
+                h="row"
                 textAlign="right"
                 borderColor="line"
                 value={value}
@@ -403,7 +401,7 @@ function Tick({
                 borderColor="faint"
                 _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }}
             />
-            <Checkbox.Label fontSize="14px" fontWeight={400}>
+            <Checkbox.Label fontSize="text" fontWeight={400}>
                 {children}
             </Checkbox.Label>
         </Checkbox.Root>

@@ -1,7 +1,8 @@
-import { Badge, Box, Button, Flex, Heading, Stack, Table, Text } from '@chakra-ui/react'
+import { Badge, Box, Flex, Heading, Stack, Table, Text } from '@chakra-ui/react'
 import { Link } from '@inertiajs/react'
 import { Frame } from '@/shell/Frame'
 import type { Briefing } from '@/lib/types'
+import { MainButton } from '@/theme/buttons'
 
 interface Job extends Briefing {
     course: string
@@ -38,11 +39,11 @@ export default function Shop({ courses, models, jobs }: Props) {
                             ))}
                         </Text>
                     </Box>
-                    <Button asChild h="44px" bg="copper" color="onCopper">
+                    <MainButton asChild>
                         <Link href="/models">Set trouble in one of {models.length} models</Link>
-                    </Button>
+                    </MainButton>
                 </Flex>
-                <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" overflow="hidden">
+                <Box layerStyle="panel" overflow="hidden">
                     <Table.Root size="md">
                         <Table.Header>
                             <Table.Row bg="ground">
@@ -62,7 +63,7 @@ export default function Shop({ courses, models, jobs }: Props) {
                                                 {j.title}
                                             </Text>
                                         </Link>
-                                        <Text fontSize="13px" color="faint">
+                                        <Text fontSize="note" color="faint">
                                             “{j.complaint}”
                                         </Text>
                                     </Table.Cell>

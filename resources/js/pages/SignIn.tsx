@@ -1,6 +1,7 @@
-import { Box, Button, Field, Flex, Heading, Input, Stack, Text } from '@chakra-ui/react'
+import { Box, Field, Flex, Heading, Input, Stack, Text } from '@chakra-ui/react'
 import { Head, useForm } from '@inertiajs/react'
 import type { FormEvent } from 'react'
+import { MainButton } from '@/theme/buttons'
 
 export default function SignIn() {
     const form = useForm({ email: '', password: '' })
@@ -34,7 +35,7 @@ export default function SignIn() {
                         type="email"
                         name="email"
                         autoComplete="username"
-                        h="44px"
+                        h="touch"
                         borderColor="line"
                         value={form.data.email}
                         onChange={(e) => form.setData('email', e.target.value)}
@@ -47,16 +48,16 @@ export default function SignIn() {
                         type="password"
                         name="password"
                         autoComplete="current-password"
-                        h="44px"
+                        h="touch"
                         borderColor="line"
                         value={form.data.password}
                         onChange={(e) => form.setData('password', e.target.value)}
                     />
                     <Field.ErrorText color="danger">{form.errors.password}</Field.ErrorText>
                 </Field.Root>
-                <Button type="submit" h="44px" bg="copper" color="onCopper" disabled={form.processing}>
+                <MainButton type="submit" disabled={form.processing}>
                     Sign in
-                </Button>
+                </MainButton>
             </Stack>
         </Flex>
     )

@@ -1,8 +1,9 @@
-import { Box, Button, Heading, Progress, Stack, Text } from '@chakra-ui/react'
+import { Box, Heading, Progress, Stack, Text } from '@chakra-ui/react'
 import { Link, router } from '@inertiajs/react'
 import { useEffect } from 'react'
 import { isAway, useTold } from '@/lib/query'
 import { Frame } from '@/shell/Frame'
+import { ToolButton } from '@/theme/buttons'
 
 const EVERY_MS = 700
 
@@ -67,9 +68,9 @@ export default function Working({
                         {state.error ?? problem}
                     </Box>
                 )}
-                <Button asChild variant="outline" color="ink" borderColor="line" h="44px" alignSelf="flex-start">
+                <ToolButton asChild alignSelf="flex-start">
                     <Link href={back}>Back</Link>
-                </Button>
+                </ToolButton>
             </Stack>
         </Frame>
     )

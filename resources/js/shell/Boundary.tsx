@@ -1,5 +1,6 @@
-import { Box, Button, Heading, Text } from '@chakra-ui/react'
+import { Box, Heading, Text } from '@chakra-ui/react'
 import { Component, type ReactNode } from 'react'
+import { MainButton } from '@/theme/buttons'
 
 /** What one sees when a page breaks: a sentence and a way on, instead of nothing. */
 export class Boundary extends Component<{ children: ReactNode }, { broken: boolean }> {
@@ -17,9 +18,7 @@ export class Boundary extends Component<{ children: ReactNode }, { broken: boole
                     This page has broken
                 </Heading>
                 <Text mb="4">What you did is kept on the server. Load the page again and go on where you were.</Text>
-                <Button h="44px" bg="copper" color="onCopper" onClick={() => window.location.reload()}>
-                    Load it again
-                </Button>
+                <MainButton onClick={() => window.location.reload()}>Load it again</MainButton>
             </Box>
         )
     }

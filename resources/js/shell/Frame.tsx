@@ -1,8 +1,9 @@
-import { Box, Button, Flex, HStack, Text } from '@chakra-ui/react'
+import { Box, Flex, HStack, Text } from '@chakra-ui/react'
 import { Head, Link, router, usePage } from '@inertiajs/react'
 import type { ReactNode } from 'react'
 import type { Me } from '@/lib/types'
 import { LookMenu } from './LookMenu'
+import { ToolButton } from '@/theme/buttons'
 
 /** The frame of every page: what this is, where one can go, who one is. */
 export function Frame({ title, children, full = false }: { title: string; children: ReactNode; full?: boolean }) {
@@ -50,16 +51,10 @@ export function Frame({ title, children, full = false }: { title: string; childr
                 {me && (
                     <HStack gap="3">
                         <LookMenu />
-                        <Text fontSize="14px">{me.name}</Text>
-                        <Button
-                            size="sm"
-                            variant="outline"
-                            color="ink"
-                            borderColor="line"
-                            onClick={() => router.post('/logout')}
-                        >
+                        <Text fontSize="text">{me.name}</Text>
+                        <ToolButton size="sm" onClick={() => router.post('/logout')}>
                             Sign out
-                        </Button>
+                        </ToolButton>
                     </HStack>
                 )}
             </Flex>

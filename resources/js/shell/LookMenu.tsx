@@ -1,6 +1,7 @@
-import { Box, Checkbox, Popover, Button, Stack, Text, Portal } from '@chakra-ui/react'
+import { Box, Checkbox, Popover, Stack, Text, Portal } from '@chakra-ui/react'
 import { useLook, type Look } from './look'
 import { Select } from './Select'
+import { ToolButton } from '@/theme/buttons'
 
 /** Light or dark, more contrast, and the units that one reads best: for this device. */
 export function LookMenu() {
@@ -8,16 +9,9 @@ export function LookMenu() {
     return (
         <Popover.Root positioning={{ placement: 'bottom-end' }}>
             <Popover.Trigger asChild>
-                <Button
-                    size="sm"
-                    h="36px"
-                    variant="outline"
-                    color="ink"
-                    borderColor="line"
-                    aria-label="How it looks, and units"
-                >
+                <ToolButton size="sm" h="tight" aria-label="How it looks, and units">
                     Aa °
-                </Button>
+                </ToolButton>
             </Popover.Trigger>
             <Portal>
                 <Popover.Positioner>
@@ -52,7 +46,7 @@ export function LookMenu() {
                             />
                             <Checkbox.Root
                                 checked={look.contrast}
-                                minH="44px"
+                                minH="touch"
                                 onCheckedChange={({ checked }) => change({ contrast: checked === true })}
                             >
                                 <Checkbox.HiddenInput />
@@ -60,7 +54,7 @@ export function LookMenu() {
                                     borderColor="faint"
                                     _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }}
                                 />
-                                <Checkbox.Label fontSize="14px">More contrast</Checkbox.Label>
+                                <Checkbox.Label fontSize="text">More contrast</Checkbox.Label>
                             </Checkbox.Root>
                         </Stack>
                     </Popover.Content>
@@ -83,7 +77,7 @@ function Choice({
 }) {
     return (
         <Box>
-            <Text fontSize="14px">{label}</Text>
+            <Text fontSize="text">{label}</Text>
             <Select label={label} value={value} options={options} onChange={onChange} />
         </Box>
     )

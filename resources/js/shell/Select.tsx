@@ -16,7 +16,7 @@ export function Select({
         <NativeSelect.Root>
             <NativeSelect.Field
                 aria-label={label}
-                h="44px"
+                h="touch"
                 borderColor="line"
                 value={value}
                 onChange={(e) => onChange(e.target.value)}

@@ -79,7 +79,7 @@ export function Tape({
     })
 
     return (
-        <Box ref={box} bg="sheet" borderWidth="1px" borderColor="line" borderRadius="md" overflow="hidden">
+        <Box layerStyle="panel" ref={box} overflow="hidden">
             <Svg
                 width={width}
                 height={height}

@@ -10,12 +10,18 @@ const config = defineConfig({
     },
     conditions: { contrast: '.contrast:not(.dark) &', darkContrast: '.contrast.dark &' },
     theme: {
+        layerStyles: {
+            panel: { value: { bg: 'sheet', borderWidth: '1px', borderColor: 'line', borderRadius: 'md' } },
+        },
         tokens: {
             fonts: {
                 body: { value: "'Atkinson Hyperlegible', sans-serif" },
                 heading: { value: "'Atkinson Hyperlegible', sans-serif" },
                 mono: { value: "'IBM Plex Mono', monospace" },
             },
+            // what a finger finds, a row of a list, and what stands closer
+            sizes: { touch: { value: '44px' }, row: { value: '40px' }, tight: { value: '36px' } },
+            fontSizes: { text: { value: '14px' }, note: { value: '13px' }, fine: { value: '12px' } },
         },
         semanticTokens: {
             colors: {

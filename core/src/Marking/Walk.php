@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Marking;
+
+use OddSpark\Acts\Metering\Dial;
+use OddSpark\Acts\Notes\NameFault;
+use OddSpark\Acts\Quality;
+use OddSpark\Bench\Outcome;
+use OddSpark\Meter\Meter;
+use OddSpark\Run\Memory;
+use OddSpark\Suspects\BestReading;
+use OddSpark\Suspects\Choice;
+use OddSpark\Suspects\InformationGain;
+use OddSpark\Suspects\Suspects;
+use OddSpark\Suspects\Tracker;
+
+/**
+ * An attempt gone through entry by entry: what was known, what it told, what would have told more, how well it was
+ * read.
+ */
+final readonly class Walk
+{
+    private const TOLD = 3;
+
+    /** @param (\Closure(int, int): void)|null $progress called with entries done and of how many */
+    public function __construct(
+        private AttemptReview $review,
+        private Tracker $tracker,
+        private Memory $memory,
+        private ?\Closure $progress,
+    ) {}
+
+    /** @return list<Step> by entry */
+    public function steps(): array
+    {
+        $ranking = new BestReading($this->review->plan);
+        $scrutiny = new ReadingTechnique($this->review->plan, $this->review->seen->visit, $this->memory);
+        /** @var array<int, Suspects> $before */
+        $before = [];
+        $best = $worth = $flaws = $watched = [];
+        $on = ['meter' => null, 'sight' => null];
+        $after = $this->tracker->follow(
+            $this->review->seen,
+            function (int $i, Suspects $now) use (
+                $ranking,
+                $scrutiny,
+                &$before,
+                &$best,
+                &$flaws,
+                &$watched,
+                &$on,
+            ): void {
+                [$act, $outcome] = $this->review->seen->entries[$i];
+                $before[$i] = $now;
+                foreach ($this->tracker->fellByWatching() as $by => $fell) {
+                    if ($on[$by] !== null && $fell !== []) {
+                        $watched[$on[$by]] =
+                            ($watched[$on[$by]] ?? 0.0) + Suspects::bits($now->weights + $fell) - $now->entropy();
+                    }
+                }
+                if ($outcome->refused === null) {
+                    $on['meter'] =
+                        $outcome->reading !== null && in_array($act->name, ['leads', 'read', 'dial'], true)
+                            ? $i
+                            : ($act->name === 'leads'
+                                ? null
+                                : $on['meter']);
+                    $on['sight'] = $act->name === 'look' ? $i : $on['sight'];
+                }
+                $asks =
+                    (AttemptReview::isQuestion($act) || $act->name === NameFault::NAME) && $outcome->refused === null;
+                $best[$i] =
+                    $asks && $now->entropy() > AttemptReview::SETTLED_BITS
+                        ? $this->telling(
+                            $ranking->rank(
+                                $this->tracker->candidates(),
+                                $now->weights,
+                                4 * self::TOLD,
+                                least: AttemptReview::SETTLED_BITS,
+                            ),
+                        )
+                        : [];
+                $flaws[$i] =
+                    $outcome->reading === null
+                        ? []
+                        : $scrutiny->of($act, $outcome->reading, $this->tracker->candidates(), $now->weights);
+                $this->review->repairs->before($i, $act, $this->tracker->candidates());
+                if ($this->progress !== null) {
+                    ($this->progress)($i, count($this->review->seen->entries));
+                }
+            },
+            function (int $i, array $expected) use (&$before, &$worth): void {
+                $worth[$i] =
+                    $this->review->act($i)->is(Quality::Asks) || $this->review->act($i)->name === Dial::NAME
+                        ? self::worth($expected, $before[$i]->weights)
+                        : 0.0;
+            },
+        );
+        $this->review->repairs->end($this->tracker->candidates());
+        $steps = [];
+        foreach (array_keys($this->review->seen->entries) as $i) {
+            if (
+                isset($flaws[$i]['moment']) &&
+                ($this->review->sound()[$i]->measured->exact ?? 0.0) >= ReadingTechnique::NOTHING_V
+            ) {
+                // a sound one would have shown it: it is the fault that keeps it away, not the moment
+                unset($flaws[$i]['moment']);
+            }
+            $steps[] = new Step(
+                $before[$i],
+                $after[$i + 1],
+                $best[$i],
+                $worth[$i] ?? 0.0,
+                $watched[$i] ?? 0.0,
+                $flaws[$i],
+            );
+        }
+
+        return $steps;
+    }
+
+    /**
+     * Bits that an act was expected to tell, from what each suspect would have shown.
+     *
+     * @param array<string, Outcome> $expected by suspect
+     * @param array<string, float> $weights
+     */
+    private static function worth(array $expected, array $weights): float
+    {
+        $shows = $figures = $tolerances = [];
+        foreach ($expected as $id => $outcome) {
+            $key = json_encode([
+                $outcome->refused,
+                $outcome->seen,
+                $outcome->measured === null ? null : is_nan($outcome->measured->exact),
+            ]);
+            if ($outcome->measured === null || is_nan($outcome->measured->exact)) {
+                $shows[$key][] = $id;
+            } else {
+                $figures[$id] = $outcome->measured->exact;
+                $tolerances[$id] = Meter::tolerance(
+                    $outcome->measured->reading->mode,
+                    $outcome->measured->exact,
+                    $outcome->measured->reading->step,
+                );
+            }
+        }
+
+        return InformationGain::bits(
+            [...array_values($shows), ...InformationGain::bins($figures, $tolerances)],
+            $weights,
+        );
+    }
+
+    /**
+     * The three that would have told most, no two of them the same to a reader.
+     *
+     * @param list<Choice> $choices best first
+     * @return list<Choice>
+     */
+    private function telling(array $choices): array
+    {
+        $best = [];
+        foreach ($choices as $c) {
+            if ($c->bits < AttemptReview::SETTLED_BITS || count($best) === self::TOLD) {
+                break;
+            }
+            $best[$c->said($this->review->wording)] ??= $c;
+        }
+
+        return array_values($best);
+    }
+}
