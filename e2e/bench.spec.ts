@@ -14,8 +14,9 @@ test('the network is lost and comes back: the act that waited is done once, and 
     await page.clock.install()
     await signIn(page, 'priya')
     await openJob(page, "Bookbinder's workshop")
+    const begun = await logged(page)
     await press(page, 'Door off')
-    const before = await logged(page)
+    await expect.poll(() => logged(page)).toBe(begun + 1)
     await context.setOffline(true)
     await page.locator('[data-place="limit.a"]').click()
     await expect(page.getByText('The server cannot be reached.')).toBeVisible()
@@ -35,7 +36,7 @@ test('the network is lost and comes back: the act that waited is done once, and 
     await page.getByRole('tab', { name: /Log/ }).click()
     await expect(page.getByLabel('Log', { exact: true }).getByText(/Limit b/)).toHaveCount(1)
     await page.reload()
-    await expect.poll(() => logged(page)).toBe(before + 2)
+    await expect.poll(() => logged(page)).toBe(begun + 3)
 })
 
 test('the server is stopped and started again in the midst of a job: nothing lost, nothing doubled', async ({
@@ -55,6 +56,50 @@ test('the server is stopped and started again in the midst of a job: nothing los
     await expect(page.getByText('The server cannot be reached.')).toBeHidden()
     await expect.poll(() => logged(page)).toBe(before + 1)
     await page.reload()
+    await expect.poll(() => logged(page)).toBe(before + 1)
+})
+
+test('the mouse draws the board along and the wheel makes it larger where it is; neither presses anything', async ({
+    page,
+}) => {
+    await signIn(page, 'priya')
+    await openJob(page, "Bookbinder's workshop")
+    const before = await logged(page)
+    const board = page.getByRole('group', { name: 'Board of the appliance' })
+    const piece = async () => (await board.getAttribute('viewBox'))!.split(' ').map(Number)
+    const whole = await piece()
+    const frame = (await board.boundingBox())!
+    const parts = await page.locator('[data-part]').evaluateAll((all) =>
+        all.map((e) => {
+            const { x, y, width, height } = e.getBoundingClientRect()
+            return { id: e.getAttribute('data-part')!, x: x + width / 2, y: y + height / 2 }
+        }),
+    )
+    const away = (p: { x: number; y: number }) =>
+        Math.hypot(p.x - frame.x - frame.width / 2, p.y - frame.y - frame.height / 2)
+    const { id, x, y } = parts.sort((a, b) => away(a) - away(b))[0]! // in the middle: no edge of the paper is near
+    const middle = async () => {
+        const box = (await page.locator(`[data-part="${id}"]`).boundingBox())!
+        return [box.x + box.width / 2, box.y + box.height / 2] as const
+    }
+
+    await page.mouse.move(x, y)
+    await page.mouse.wheel(0, -400 * Math.LN2)
+    await expect.poll(async () => whole[2]! / (await piece())[2]!).toBeCloseTo(2, 1)
+    for (const [i, at] of (await middle()).entries()) expect(Math.abs(at - [x, y][i]!)).toBeLessThan(3)
+
+    await page.mouse.down()
+    await page.mouse.move(x - 50, y - 30, { steps: 5 })
+    await page.mouse.up()
+    const [mx, my] = await middle()
+    expect(x - mx).toBeGreaterThan(40)
+    expect(x - mx).toBeLessThan(52)
+    expect(y - my).toBeGreaterThan(20)
+    expect(y - my).toBeLessThan(32)
+    await expect(page.getByLabel('Part', { exact: true })).toBeHidden()
+
+    await page.mouse.click(mx, my)
+    await press(page, 'Look at it')
     await expect.poll(() => logged(page)).toBe(before + 1)
 })
 

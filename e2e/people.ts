@@ -36,8 +36,16 @@ export async function look(page: Page, part: string) {
     await press(page, 'Look at it')
 }
 
-/** Nothing that axe calls serious stands on a view. */
+/** Nothing that axe calls serious stands on a view, once colours that fade into one another have done so. */
 export async function clean(page: Page, where: string) {
+    await page.evaluate(() =>
+        Promise.allSettled(
+            document
+                .getAnimations()
+                .filter((a) => a.effect?.getComputedTiming().endTime !== Infinity)
+                .map((a) => a.finished),
+        ),
+    )
     const found = (await new AxeBuilder({ page }).analyze()).violations.filter(
         (v) => v.impact === 'serious' || v.impact === 'critical',
     )

@@ -5,6 +5,7 @@ namespace Tests;
 use App\Bench\AssignJob;
 use App\Models\Appliance;
 use App\Models\Assignment;
+use App\Models\AssignmentKind;
 use App\Models\Attempt;
 use App\Models\Course;
 use App\Models\RuleSet;
@@ -64,7 +65,7 @@ trait School
 
     protected function give(
         string $fault = 'limit:stuck-open',
-        string $kind = 'practice',
+        AssignmentKind $kind = AssignmentKind::Practice,
         string $visit = 'cold',
     ): Assignment {
         return app(AssignJob::class)->give(

@@ -5,6 +5,7 @@ namespace App\Bench;
 use App\Building\Running;
 use App\Models\Appliance;
 use App\Models\Assignment;
+use App\Models\AssignmentKind;
 use App\Models\Course;
 use App\Models\RuleSet;
 use App\Models\User;
@@ -35,7 +36,7 @@ class AssignJob
         string $title,
         string $fault,
         string $visit,
-        string $kind,
+        AssignmentKind $kind,
         ?string $complaint,
         int $seed,
         array $kit = [],

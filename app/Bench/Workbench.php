@@ -137,7 +137,7 @@ class Workbench
     /** @throws ActError */
     private function allowed(Attempt $attempt, Act $act): void
     {
-        if ($act->name === 'hint' && $attempt->assignment->kind !== 'practice') {
+        if ($act->name === 'hint' && ! $attempt->assignment->kind->hasHints()) {
             throw new ActError('/act', 'There are no hints in an examination.');
         }
         if (in_array($act->name, Rules::of($attempt->assignment->rules)->barred, true)) {
@@ -310,7 +310,7 @@ class Workbench
                 'The bench is further on than this window: it has been brought up to date, look again and repeat it.',
             );
         }
-        if ($tick > $now + $attempt->assignment->horizon() * 1000 + self::GRACE) {
+        if ($tick > $now + $attempt->assignment->kind->horizon() * 1000 + self::GRACE) {
             throw new StaleAttempt('That moment has not been played yet.');
         }
     }
@@ -321,7 +321,7 @@ class Workbench
     private function reply(Attempt $attempt, Bench $bench, BenchState $state, ?Entry $entry, int $before): array
     {
         $now = $state->now();
-        $until = $now + $attempt->assignment->horizon() * 1000;
+        $until = $now + $attempt->assignment->kind->horizon() * 1000;
         $past = $bench->record;
         $passed = $this->since($past->until($now), $before);
         $bench->record = new Record();
@@ -355,7 +355,7 @@ class Workbench
             'ahead' => $this->channels($bench, $ahead),
             'handed_back' => ! $attempt->isOpen(),
         ] +
-            ($attempt->assignment->kind === Assignment::WARM_UP
+            (! $attempt->assignment->kind->isMarked()
                 ? ['tried' => WarmUp::done($this->observations($attempt->refresh())->entries)]
                 : []);
     }

@@ -3,6 +3,7 @@
 namespace App\Http;
 
 use App\Models\Task;
+use App\Models\TaskState;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Symfony\Component\HttpFoundation\Response;
@@ -33,11 +34,11 @@ class Paper
     ): Response {
         $user = $request->user();
         $task = Task::want($user, 'paper', "$user->id:$subject", $payload); // each person waits for his own
-        if ($task->state === 'done') {
+        if ($task->state === TaskState::Done) {
             return self::file((string) $task->file, $name);
         }
         if ($request->expectsJson()) {
-            return response()->json($task->shown(), $task->state === 'failed' ? 422 : 202);
+            return response()->json($task->shown(), $task->state === TaskState::Failed ? 422 : 202);
         }
 
         return Inertia::render('Working', [
@@ -48,7 +49,7 @@ class Paper
             'back' => $back,
         ])
             ->toResponse($request)
-            ->setStatusCode($task->state === 'failed' ? 422 : 202);
+            ->setStatusCode($task->state === TaskState::Failed ? 422 : 202);
     }
 
     public static function file(string $content, string $name): Response

@@ -3,6 +3,7 @@
 namespace App\Jobs;
 
 use App\Models\Task;
+use App\Models\TaskState;
 use App\Tasks\Kinds;
 use App\Tasks\Work;
 use App\Tasks\WorkError;
@@ -27,9 +28,9 @@ class RunTask implements ShouldQueue
     {
         $isMine = Task::query()
             ->whereKey($this->task)
-            ->where('state', 'queued')
+            ->where('state', TaskState::Queued)
             ->increment('tries', 1, [
-                'state' => 'running',
+                'state' => TaskState::Running,
                 'worker' => config('spark.worker'),
                 'started_at' => now(),
                 'doing' => 'Running',

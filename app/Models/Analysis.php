@@ -44,7 +44,7 @@ class Analysis extends Model
         }
         $task = Task::find('analysis', self::subject($hash, $visit));
 
-        return $task === null || $task->state === 'done'
+        return $task === null || $task->state === TaskState::Done
             ? null
             : ['doing' => $task->doing, 'share' => (float) $task->share, 'error' => $task->error, 'result' => null];
     }

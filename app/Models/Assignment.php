@@ -20,7 +20,7 @@ use OddSpark\Marking\Schools;
  * @property int $course_id
  * @property string $title
  * @property string $complaint
- * @property string $kind practice | exam | warm-up
+ * @property AssignmentKind $kind
  * @property string $visit
  * @property string $fault
  * @property int $seed
@@ -60,8 +60,6 @@ class Assignment extends Model
 
     protected $hidden = ['fault', 'seed', 'document', 'board', 'arrivals', 'said', 'visit'];
 
-    public const WARM_UP = 'warm-up';
-
     /** Schools that a trainee is told whichever was chosen: they say what is allowed. */
     private const ALWAYS_TOLD = ['safety_jumper', 'valve_jumper', 'flue_aside'];
 
@@ -87,7 +85,7 @@ class Assignment extends Model
 
     protected function casts(): array
     {
-        return ['rules' => 'array', 'kit' => 'array', 'said' => 'array'];
+        return ['kind' => AssignmentKind::class, 'rules' => 'array', 'kit' => 'array', 'said' => 'array'];
     }
 
     /** @return BelongsToMany<User, $this> */
@@ -106,12 +104,6 @@ class Assignment extends Model
     public function attempts(): HasMany
     {
         return $this->hasMany(Attempt::class);
-    }
-
-    /** Seconds that a reply looks ahead: the same for every fault. */
-    public function horizon(): int
-    {
-        return $this->kind === 'exam' ? 2 : 10;
     }
 
     /** @return array<string, mixed> what the trainee is told of the house rules */
@@ -137,7 +129,7 @@ class Assignment extends Model
             'barred' => array_values(array_intersect_key(Catalogue::barrable(), array_flip($rules->barred))),
             'papers' => $rules->papers,
             'stops' => $rules->stops !== [],
-            'hints' => $this->kind === 'practice' ? $rules->hints : null,
+            'hints' => $this->kind->hasHints() ? $rules->hints : null,
         ];
     }
 

@@ -18,7 +18,7 @@ use Illuminate\Support\Facades\Queue;
  * @property string $kind see Kinds
  * @property string $subject what it is about: with the kind, its identity
  * @property array<string, mixed> $payload
- * @property string $state waiting | queued | running | done | failed
+ * @property TaskState $state
  * @property float $share of all of it, 0 to 1
  * @property string $doing
  * @property string|null $error
@@ -65,7 +65,7 @@ class Task extends Model
 
     protected function casts(): array
     {
-        return ['payload' => 'array', 'result' => 'array', 'started_at' => 'datetime'];
+        return ['state' => TaskState::class, 'payload' => 'array', 'result' => 'array', 'started_at' => 'datetime'];
     }
 
     public static function find(string $kind, string $subject): ?self
@@ -88,15 +88,15 @@ class Task extends Model
     ): self {
         $task = self::query()->createOrFirst(
             ['kind' => $kind, 'subject' => $subject],
-            ['user_id' => $user->id, 'payload' => $payload, 'state' => 'waiting', 'urgency' => Kinds::urgency($kind)],
+            ['user_id' => $user->id, 'payload' => $payload, 'state' => TaskState::Waiting, 'urgency' => Kinds::urgency($kind)],
         );
         self::query()
             ->whereKey($task->id)
-            ->whereIn('state', $again ? ['failed', 'done'] : ['failed'])
+            ->whereIn('state', $again ? TaskState::over() : [TaskState::Failed])
             ->update([
                 'user_id' => $user->id,
                 'payload' => json_encode($payload),
-                'state' => 'waiting',
+                'state' => TaskState::Waiting,
                 'error' => null,
                 'share' => 0,
                 'tries' => 0,
@@ -120,8 +120,8 @@ class Task extends Model
             User::query()->whereKey($user)->lockForUpdate()->value('id');
             foreach (['<', '>='] as $lane) {
                 $his = self::query()->where('user_id', $user)->where('urgency', $lane, Kinds::LONG);
-                if ((clone $his)->whereIn('state', ['queued', 'running'])->doesntExist()) {
-                    $his->where('state', 'waiting')->orderBy('urgency')->orderBy('id')->first()?->enqueue();
+                if ((clone $his)->whereIn('state', [TaskState::Queued, TaskState::Running])->doesntExist()) {
+                    $his->where('state', TaskState::Waiting)->orderBy('urgency')->orderBy('id')->first()?->enqueue();
                 }
             }
         });
@@ -140,10 +140,10 @@ class Task extends Model
 
     public function isOver(): bool
     {
-        return in_array($this->state, ['done', 'failed'], true);
+        return $this->state->isOver();
     }
 
-    /** @return array{id: int, state: string, share: float, doing: string, error: string|null} */
+    /** @return array{id: int, state: TaskState, share: float, doing: string, error: string|null} */
     public function shown(): array
     {
         return [
@@ -157,13 +157,12 @@ class Task extends Model
 
     /**
      * What a worker left when it was killed is taken up again by the next that begins under its name; and what was
-     * taken
-     * from the queue and never begun, or never came to it, goes back there.
+     * taken from the queue and never begun, or never came to it, goes back there.
      */
     public static function takeUp(string $worker, bool $justBegun): void
     {
         if ($justBegun) {
-            foreach (self::query()->where(['state' => 'running', 'worker' => $worker])->get() as $task) {
+            foreach (self::query()->where(['state' => TaskState::Running, 'worker' => $worker])->get() as $task) {
                 $tooLong = $task->started_at?->lt(now()->subSeconds(self::LONGEST_S - 5)) ?? false;
                 if ($tooLong || $task->tries >= self::MOST_TRIES) {
                     $task->fail(
@@ -179,7 +178,7 @@ class Task extends Model
             }
         }
         $lost = self::query()
-            ->where('state', 'queued')
+            ->where('state', TaskState::Queued)
             ->where('updated_at', '<', now()->subSeconds(5))
             ->whereNotNull('job_id');
         DB::table('jobs')
@@ -187,7 +186,7 @@ class Task extends Model
             ->whereNotNull('reserved_at')
             ->update(['reserved_at' => null]);
         $waiting = self::query()
-            ->where('state', 'waiting')
+            ->where('state', TaskState::Waiting)
             ->where('updated_at', '<', now()->subSeconds(5))
             ->distinct()
             ->limit(20)
@@ -202,7 +201,7 @@ class Task extends Model
     {
         self::query()
             ->whereIn('kind', ['paper', 'import', 'hint', 'give'])
-            ->whereIn('state', ['done', 'failed'])
+            ->whereIn('state', TaskState::over())
             ->where('updated_at', '<', now()->subHours(self::KEPT_H))
             ->delete();
     }
@@ -211,7 +210,7 @@ class Task extends Model
     public function finish(?array $result): void
     {
         $this->end([
-            'state' => 'done',
+            'state' => TaskState::Done,
             'share' => 1,
             'doing' => 'Done',
             'result' => $result === null ? null : json_encode($result, JSON_THROW_ON_ERROR),
@@ -220,19 +219,19 @@ class Task extends Model
 
     public function fail(string $sentence): void
     {
-        $this->end(['state' => 'failed', 'error' => mb_substr($sentence, 0, 900)]);
+        $this->end(['state' => TaskState::Failed, 'error' => mb_substr($sentence, 0, 900)]);
     }
 
     /** @param array<string, mixed> $with */
     private function end(array $with): void
     {
-        self::query()->whereKey($this->id)->where('state', 'running')->update($with);
+        self::query()->whereKey($this->id)->where('state', TaskState::Running)->update($with);
         self::startNext($this->user_id);
     }
 
     private function enqueue(): void
     {
-        $this->update(['state' => 'queued', 'worker' => null]);
+        $this->update(['state' => TaskState::Queued, 'worker' => null]);
         $job = Queue::push(new RunTask($this->id), '', Kinds::queue($this->kind));
         self::query()->whereKey($this->id)->update(['job_id' => is_numeric($job) && $job > 0 ? $job : null]);
     }

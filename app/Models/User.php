@@ -11,16 +11,12 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property int $id
  * @property string $name
  * @property string $email
- * @property string $role instructor | trainee
+ * @property Role $role
  */
 class User extends Authenticatable
 {
     /** @use HasFactory<UserFactory> */
     use HasFactory;
-
-    public const INSTRUCTOR = 'instructor';
-
-    public const TRAINEE = 'trainee';
 
     protected $fillable = ['name', 'email', 'role', 'password'];
 
@@ -28,12 +24,12 @@ class User extends Authenticatable
 
     protected function casts(): array
     {
-        return ['password' => 'hashed'];
+        return ['password' => 'hashed', 'role' => Role::class];
     }
 
     public function isInstructor(): bool
     {
-        return $this->role === self::INSTRUCTOR;
+        return $this->role === Role::Instructor;
     }
 
     /** @return BelongsToMany<Course, $this> */

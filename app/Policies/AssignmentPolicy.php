@@ -23,7 +23,7 @@ class AssignmentPolicy
     {
         return $this->view($user, $assignment) ||
             $assignment->trainees()->whereKey($user->id)->exists() ||
-            ($assignment->kind === Assignment::WARM_UP &&
+            (! $assignment->kind->isMarked() &&
                 $assignment->course->trainees()->whereKey($user->id)->exists());
     }
 }

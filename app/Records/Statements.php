@@ -117,7 +117,7 @@ class Statements
                 'registration' => Uuid::uuid5(Uuid::NAMESPACE_URL, "$home/attempts/$attempt->id")->toString(),
                 'platform' => 'Odd Spark',
                 'language' => 'en',
-                'extensions' => [self::EXTENSION.'kind' => $attempt->assignment->kind],
+                'extensions' => [self::EXTENSION.'kind' => $attempt->assignment->kind->value],
             ],
         ];
     }

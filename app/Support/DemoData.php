@@ -2,12 +2,12 @@
 
 namespace App\Support;
 
+use App\Models\AssignmentKind;
 use Illuminate\Support\Facades\DB;
 
 /**
  * What was loaded as demo data, and what has been added since. Attempts of the demo people at the demo jobs are play
- * and
- * belong to it; people, classes, jobs, models, kinds of parts and house rules do not.
+ * and belong to it; people, classes, jobs, models, kinds of parts and house rules do not.
  */
 class DemoData
 {
@@ -59,6 +59,6 @@ class DemoData
     {
         $query = DB::table($table);
 
-        return $table === 'assignments' ? $query->where('kind', '!=', 'warm-up') : $query;
+        return $table === 'assignments' ? $query->where('kind', '!=', AssignmentKind::WarmUp) : $query;
     }
 }

@@ -6,6 +6,7 @@ use App\Bench\AssignJob;
 use App\Models\Analysis;
 use App\Models\Appliance;
 use App\Models\Assignment;
+use App\Models\AssignmentKind;
 use App\Models\Course;
 use App\Models\RuleSet;
 use App\Models\Task;
@@ -41,7 +42,7 @@ class GiveJob implements Work
                 $with['title'],
                 $with['fault'],
                 $with['visit'],
-                $with['kind'],
+                AssignmentKind::from($with['kind']),
                 $with['complaint'],
                 $with['seed'],
                 $with['kit'],

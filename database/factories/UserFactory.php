@@ -2,6 +2,7 @@
 
 namespace Database\Factories;
 
+use App\Models\Role;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Factories\Factory;
 
@@ -13,13 +14,13 @@ class UserFactory extends Factory
         return [
             'name' => fake()->firstName(),
             'email' => fake()->unique()->safeEmail(),
-            'role' => User::TRAINEE,
+            'role' => Role::Trainee,
             'password' => 'copper-lamp',
         ];
     }
 
     public function instructor(): static
     {
-        return $this->state(['role' => User::INSTRUCTOR]);
+        return $this->state(['role' => Role::Instructor]);
     }
 }

@@ -8,7 +8,9 @@ use App\Bench\Workbench;
 use App\Building\DraftEditor;
 use App\Models\Appliance;
 use App\Models\Assignment;
+use App\Models\AssignmentKind;
 use App\Models\Course;
+use App\Models\Role;
 use App\Models\RuleSet;
 use App\Models\User;
 use Illuminate\Database\Seeder;
@@ -34,13 +36,13 @@ class DemoSeeder extends Seeder
     public function run(): void
     {
         RuleSet::ship();
-        $instructor = $this->person('Ines Calloway', 'ines', User::INSTRUCTOR);
+        $instructor = $this->person('Ines Calloway', 'ines', Role::Instructor);
         $course = Course::query()->create([
             'instructor_id' => $instructor->id,
             'name' => 'Heating controls, evening class',
         ]);
         foreach (self::TRAINEES as $name) {
-            $course->trainees()->attach($this->person($name, mb_strtolower($name), User::TRAINEE)->id);
+            $course->trainees()->attach($this->person($name, mb_strtolower($name), Role::Trainee)->id);
         }
         foreach ((new Library())->names() as $name) {
             $shipped[$name] = Appliance::ship($name);
@@ -56,7 +58,7 @@ class DemoSeeder extends Seeder
             'Bookbinder\'s workshop: fan runs, no heat',
             'limit:stuck-open',
             'cold',
-            'practice',
+            AssignmentKind::Practice,
             'We have no heat at all in the bindery. The fan never stops, the paper is curling.',
             41,
         );
@@ -68,7 +70,7 @@ class DemoSeeder extends Seeder
             'Seed library: went cold at noon',
             'igniter:cracked',
             'cold',
-            'practice',
+            AssignmentKind::Practice,
             'No heat since noon. Something smelt for a moment, then nothing more. The seed trays must not freeze.',
             42,
         );
@@ -80,7 +82,7 @@ class DemoSeeder extends Seeder
             'Ferry ticket hall: on and off',
             'filter:blocked@nearly',
             'hot',
-            'exam',
+            AssignmentKind::Exam,
             'It was heating, then the burner quit. It does that over and over on cold days.',
             43,
         );
@@ -93,7 +95,7 @@ class DemoSeeder extends Seeder
             'Crew house: radiators only along with the bath',
             'three-port:motor-dead',
             'winter',
-            'practice',
+            AssignmentKind::Practice,
             'The radiators get a little warm when the hot water comes on, and never otherwise.',
             44,
         );
@@ -105,14 +107,14 @@ class DemoSeeder extends Seeder
             'Music school: practice rooms far too warm',
             'zv2:seized-open',
             'evening',
-            'practice',
+            AssignmentKind::Practice,
             'It gets too warm in the practice rooms, and the boiler never rests.',
             45,
         );
 
         $this->attempt($bindery, 'brannoc', $this->good());
         $this->attempt($bindery, 'isolde', $this->hasty());
-        $this->making($instructor, $this->person('Oona Tarrant', 'oona', User::INSTRUCTOR));
+        $this->making($instructor, $this->person('Oona Tarrant', 'oona', Role::Instructor));
     }
 
     /** A model in the making, by two hands: it runs, and its checks have something to say. */
@@ -146,7 +148,7 @@ class DemoSeeder extends Seeder
         $draft->steps()->where('number', 0)->update(['label' => 'as shipped']);
     }
 
-    private function person(string $name, string $mailbox, string $role): User
+    private function person(string $name, string $mailbox, Role $role): User
     {
         return User::query()->create([
             'name' => $name,

@@ -6,6 +6,7 @@ use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Draft;
+use App\Models\Role;
 use App\Models\User;
 use App\Support\DemoData;
 use Database\Seeders\DemoSeeder;
@@ -20,7 +21,7 @@ class DemoTest extends TestCase
     public function test_the_demo_is_a_class_of_eight_with_five_jobs_and_two_attempts_worth_looking_at(): void
     {
         $this->app->make(DemoSeeder::class)->run();
-        $this->assertSame(8, User::query()->where('role', User::TRAINEE)->count());
+        $this->assertSame(8, User::query()->where('role', Role::Trainee)->count());
         $this->assertSame(5, Assignment::query()->count());
         $marks = Attempt::query()
             ->whereNotNull('handed_back_at')

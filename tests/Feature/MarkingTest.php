@@ -4,6 +4,7 @@ namespace Tests\Feature;
 
 use App\Jobs\RunTask;
 use App\Models\Assignment;
+use App\Models\AssignmentKind;
 use App\Models\Attempt;
 use App\Models\Entry;
 use App\Models\Mark;
@@ -225,7 +226,7 @@ class MarkingTest extends TestCase
         $this->assertStringNotContainsStringIgnoringCase('yellow', $hint);
         $this->act($attempt, 'hand_back', 3)->assertOk();
         $this->assertSame(['circuit' => 1], $attempt->refresh()->mark['hints']['taken']);
-        $exam = $this->begin($this->give('w20:open', 'exam'));
+        $exam = $this->begin($this->give('w20:open', AssignmentKind::Exam));
         $this->act($exam, 'hint', 1, ['grade' => 'where'])
             ->assertUnprocessable()
             ->assertJsonPath('message', '/act: There are no hints in an examination.');

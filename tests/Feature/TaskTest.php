@@ -42,7 +42,7 @@ class TaskTest extends TestCase
             Task::want($this->trainee, $kind, 'x');
         }
         Task::want($this->classmate, 'drift', 'y');
-        $state = fn (string $kind, string $subject) => Task::find($kind, $subject)->state;
+        $state = fn (string $kind, string $subject) => Task::find($kind, $subject)->state->value;
         $this->assertSame(
             ['queued', 'waiting', 'waiting', 'queued'],
             [$state('drift', 'x'), $state('pairs', 'x'), $state('mark', 'x'), $state('drift', 'y')],
@@ -64,9 +64,9 @@ class TaskTest extends TestCase
         );
         $this->app->bind(MarkAttempt::class, fn () => $this->failing(new WorkError('It is too large.')));
         (new RunTask(Task::find('drift', 'a')->id))->handle();
-        $this->assertSame('failed', Task::find('drift', 'a')->state);
+        $this->assertSame('failed', Task::find('drift', 'a')->state->value);
         $this->assertStringNotContainsString('secret', (string) Task::find('drift', 'a')->error);
-        $this->assertSame('queued', Task::find('mark', 'b')->state);
+        $this->assertSame('queued', Task::find('mark', 'b')->state->value);
         (new RunTask(Task::find('mark', 'b')->id))->handle();
         $this->assertSame('It is too large.', Task::find('mark', 'b')->error);
     }
@@ -77,12 +77,12 @@ class TaskTest extends TestCase
         $task = Task::want($this->trainee, 'drift', 'a');
         $task->update(['state' => 'running', 'worker' => 'marks', 'tries' => 1, 'started_at' => now()]);
         Task::takeUp('analyses', true);
-        $this->assertSame('running', $task->refresh()->state, 'it is at work with another');
+        $this->assertSame('running', $task->refresh()->state->value, 'it is at work with another');
         Task::takeUp('marks', true);
-        $this->assertSame('queued', $task->refresh()->state);
+        $this->assertSame('queued', $task->refresh()->state->value);
         $task->update(['state' => 'running', 'worker' => 'marks', 'tries' => 5]);
         Task::takeUp('marks', true);
-        $this->assertSame('failed', $task->refresh()->state, 'not for ever');
+        $this->assertSame('failed', $task->refresh()->state->value, 'not for ever');
         $this->assertStringContainsString('too large', (string) $task->error);
         $task->update(['state' => 'running', 'worker' => 'marks', 'tries' => 1, 'started_at' => now()->subHour()]);
         Task::takeUp('marks', true);
@@ -104,7 +104,7 @@ class TaskTest extends TestCase
         Task::query()->update(['state' => 'waiting']);
         $this->travel(10)->seconds();
         Task::takeUp('marks', false);
-        $this->assertSame('queued', $task->refresh()->state);
+        $this->assertSame('queued', $task->refresh()->state->value);
     }
 
     public function test_how_far_it_is_concerns_whoever_waits_for_it(): void

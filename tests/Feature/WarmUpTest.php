@@ -4,6 +4,7 @@ namespace Tests\Feature;
 
 use App\Models\Appliance;
 use App\Models\Assignment;
+use App\Models\AssignmentKind;
 use App\Models\Attempt;
 use App\Models\User;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -63,7 +64,7 @@ class WarmUpTest extends TestCase
         $again = $this->beginWarmUp($this->trainee);
         $this->assertNotSame($attempt->id, $again->id);
         $this->assertCount(0, $again->entries);
-        $this->assertSame(1, Assignment::query()->where('kind', Assignment::WARM_UP)->count());
+        $this->assertSame(1, Assignment::query()->where('kind', AssignmentKind::WarmUp)->count());
     }
 
     public function test_a_class_has_it_and_nobody_else(): void

@@ -2,6 +2,7 @@
 
 namespace Tests\Feature;
 
+use App\Models\AssignmentKind;
 use App\Models\Attempt;
 use App\Models\Mark;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -123,7 +124,7 @@ class WorkbenchTest extends TestCase
     public function test_an_examination_looks_two_seconds_ahead_whatever_the_fault(): void
     {
         foreach (['igniter:cracked', 'healthy'] as $fault) {
-            $attempt = $this->begin($this->give($fault, 'exam'));
+            $attempt = $this->begin($this->give($fault, AssignmentKind::Exam));
             $this->assertEquals(2, $this->act($attempt, 'wait', 0)->json('until_s'));
         }
     }

@@ -2,6 +2,7 @@
 
 namespace App\Console\Commands;
 
+use App\Models\Role;
 use App\Models\User;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Validator;
@@ -36,7 +37,7 @@ class AddInstructor extends Command
         User::query()->create([
             'name' => $with['name'],
             'email' => $with['mail'],
-            'role' => User::INSTRUCTOR,
+            'role' => Role::Instructor,
             'password' => $password,
         ]);
         $this->line("{$with['name']} signs in as {$with['mail']} with the password  $password");

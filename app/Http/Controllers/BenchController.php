@@ -35,7 +35,7 @@ class BenchController extends Controller
         $this->authorize('work', $attempt);
         if (! $attempt->isOpen()) {
             return redirect(
-                $attempt->assignment->kind === Assignment::WARM_UP ? '/' : "/attempts/$attempt->id/debrief",
+                ! $attempt->assignment->kind->isMarked() ? '/' : "/attempts/$attempt->id/debrief",
             );
         }
         $plan = $plans->ofAssignment($attempt->assignment);
@@ -49,7 +49,7 @@ class BenchController extends Controller
                 fn (Fault $f) => ['id' => $f->id, 'title' => $f->title, 'part' => $f->part, 'family' => $f->family],
                 FaultSet::of($plan->model)->faults,
             )),
-            'steps' => $attempt->assignment->kind === Assignment::WARM_UP ? WarmUp::steps() : null,
+            'steps' => $attempt->assignment->kind->isMarked() ? null : WarmUp::steps(),
             'log' => $attempt->entries->map(fn (Entry $e) => $e->shown()),
             'past' => $this->workbench->channels(
                 $this->workbench->bench($attempt->assignment, null),
@@ -83,7 +83,7 @@ class BenchController extends Controller
     {
         $this->authorize('work', $attempt);
         $reply = $this->workbench->act($attempt, $request->json()->all());
-        if ($reply['handed_back'] && $attempt->assignment->kind !== Assignment::WARM_UP) {
+        if ($reply['handed_back'] && $attempt->assignment->kind->isMarked()) {
             Task::want($request->user(), 'mark', "attempt:$attempt->id", ['attempt' => $attempt->id]);
         }
 

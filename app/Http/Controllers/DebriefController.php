@@ -10,6 +10,7 @@ use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Mark;
 use App\Models\Task;
+use App\Models\TaskState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -46,7 +47,7 @@ class DebriefController extends Controller
         Plans $plans,
     ): Response|RedirectResponse {
         $this->authorize('debrief', $attempt);
-        if ($attempt->assignment->kind === Assignment::WARM_UP) {
+        if (! $attempt->assignment->kind->isMarked()) {
             return redirect('/');
         }
         if ($attempt->mark === null) {
@@ -132,7 +133,7 @@ class DebriefController extends Controller
             'attempt' => $attempt->id,
         ]);
 
-        return response()->json($task->state === 'done' ? $task->result : ['apart' => null, 'error' => $task->error]);
+        return response()->json($task->state === TaskState::Done ? $task->result : ['apart' => null, 'error' => $task->error]);
     }
 
     /** How far the marking is. */

@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Appliance;
 use App\Models\Assignment;
+use App\Models\AssignmentKind;
 use App\Models\Attempt;
 use App\Models\Course;
 use App\Models\RuleSet;
@@ -27,7 +28,7 @@ class HomeController extends Controller
         $assignments = Assignment::query()
             ->select(Assignment::LIGHT)
             ->where('instructor_id', $user->id)
-            ->where('kind', '!=', Assignment::WARM_UP)
+            ->where('kind', '!=', AssignmentKind::WarmUp)
             ->with(['attempts:id,assignment_id,user_id,handed_back_at,mark', 'course:id,name', 'trainees:id'])
             ->latest('id')
             ->get();

@@ -3,9 +3,11 @@
 namespace App\Http\Controllers;
 
 use App\Models\Assignment;
+use App\Models\AssignmentKind;
 use App\Models\Attempt;
 use App\Models\Course;
 use App\Models\Task;
+use App\Models\TaskState;
 use App\Records\MarkList;
 use App\Records\Statements;
 use Illuminate\Http\JsonResponse;
@@ -81,7 +83,7 @@ class MarkController extends Controller
             Task::query()
                 ->whereIn('kind', ['mark', 'mark-again'])
                 ->whereIn('payload->attempt', $of)
-                ->where('state', '!=', 'done')
+                ->where('state', '!=', TaskState::Done)
                 ->get(['kind', 'payload', 'share', 'error', 'state']) as $task
         ) {
             $attempt = (int) $task->payload['attempt'];
@@ -115,7 +117,7 @@ class MarkController extends Controller
                 'assignment_id',
                 Assignment::query()
                     ->where('course_id', $course->id)
-                    ->where('kind', '!=', Assignment::WARM_UP)
+                    ->where('kind', '!=', AssignmentKind::WarmUp)
                     ->select('id'),
             )
             ->with(['user:id,name', 'assignment'])

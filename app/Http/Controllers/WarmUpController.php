@@ -6,6 +6,7 @@ use App\Bench\AssignJob;
 use App\Bench\Workbench;
 use App\Models\Appliance;
 use App\Models\Assignment;
+use App\Models\AssignmentKind;
 use App\Models\Course;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -26,7 +27,7 @@ class WarmUpController extends Controller
         $assignment = Cache::lock("warm-up-$course->id", 30)->block(
             30,
             fn () => Assignment::query()
-                ->where(['course_id' => $course->id, 'kind' => Assignment::WARM_UP, 'engine' => Assignment::ENGINE])
+                ->where(['course_id' => $course->id, 'kind' => AssignmentKind::WarmUp, 'engine' => Assignment::ENGINE])
                 ->first() ??
                 $giving->give(
                     $course->instructor,
@@ -36,7 +37,7 @@ class WarmUpController extends Controller
                     'Warm-up: the bench and the meter',
                     Fault::HEALTHY,
                     WarmUp::VISIT,
-                    Assignment::WARM_UP,
+                    AssignmentKind::WarmUp,
                     'Nothing is wrong with this board. Learn the bench on it.',
                     1,
                 ),

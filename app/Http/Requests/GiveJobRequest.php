@@ -4,6 +4,7 @@ namespace App\Http\Requests;
 
 use App\Models\Appliance;
 use App\Models\Assignment;
+use App\Models\AssignmentKind;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
@@ -34,7 +35,7 @@ class GiveJobRequest extends FormRequest
             'title' => ['required', 'string', 'max:120'],
             'fault' => ['required', 'string', 'max:120'],
             'visit' => ['required', 'string', 'max:40'],
-            'kind' => ['required', Rule::in(['practice', 'exam'])],
+            'kind' => ['required', Rule::enum(AssignmentKind::class)->except([AssignmentKind::WarmUp])],
             'rules' => ['nullable', 'integer', 'exists:rule_sets,id'],
             'complaint' => ['required', 'string', 'max:1000'],
         ];

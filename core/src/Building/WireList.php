@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Building;
 
 use OddSpark\Appliance\Library;
-use OddSpark\Trade\SpreadsheetCell;
+use OddSpark\Trade\Csv;
 
 /**
  * The wires as a list for a spreadsheet, out and in: one a line, with where it goes from and to.
@@ -26,18 +26,9 @@ final readonly class WireList
     /** @param array<string, mixed> $d a document */
     public static function csv(array $d): string
     {
-        $lines = [self::COLUMNS];
-        foreach ($d['wires'] as $wire) {
-            $lines[] = array_map(
-                fn (string $column) => SpreadsheetCell::guarded((string) ($wire[$column] ?? '')),
-                self::COLUMNS,
-            );
-        }
-        $quoted = fn (string $v): string => preg_match('/[",\n\r]/', $v) === 1
-            ? '"'.str_replace('"', '""', $v).'"'
-            : $v;
+        $row = fn (array $wire): array => array_map(fn (string $c) => (string) ($wire[$c] ?? ''), self::COLUMNS);
 
-        return implode('', array_map(fn (array $line) => implode(',', array_map($quoted, $line))."\r\n", $lines));
+        return Csv::write([self::COLUMNS, ...array_map($row, array_values($d['wires']))]);
     }
 
     /**
@@ -136,26 +127,16 @@ final readonly class WireList
         return $d;
     }
 
-    /** @return array<int, array<string, string>> by line number, from 2 */
+    /** @return array<int, array<string, string>> by the line that each begins on */
     private static function rows(string $csv): array
     {
-        $csv = (string) preg_replace('/^\xEF\xBB\xBF/', '', $csv);
-        if (! mb_check_encoding($csv, 'UTF-8')) {
-            throw new EditError('/csv', 'The list is not in UTF-8: save it as CSV in UTF-8.');
+        try {
+            $rows = Csv::read($csv);
+        } catch (\InvalidArgumentException $e) {
+            throw new EditError('/csv', $e->getMessage());
         }
-        $first = strtok($csv, "\r\n");
-        $separator =
-            $first !== false && substr_count($first, ';') > substr_count($first, ',')
-                ? ';'
-                : (str_contains((string) $first, "\t")
-                    ? "\t"
-                    : ',');
-        $cells = fn (string $line): array => array_map(
-            fn (?string $cell) => SpreadsheetCell::read(trim((string) $cell)),
-            str_getcsv($line, $separator, '"', ''),
-        );
-        $lines = preg_split('/\r\n|\n|\r/', rtrim($csv)) ?: [];
-        $head = array_map(mb_strtolower(...), $cells((string) array_shift($lines)));
+        $head = array_map(mb_strtolower(...), $rows[array_key_first($rows) ?? 0] ?? []);
+        unset($rows[array_key_first($rows) ?? 0]);
         foreach (['from', 'to'] as $needed) {
             in_array($needed, $head, true) ||
                 throw new EditError(
@@ -172,24 +153,28 @@ final readonly class WireList
                     '/csv',
                     "There is no column \"$column\". Known are ".implode(', ', self::COLUMNS).'.',
                 );
+            $column === '' ||
+                count(array_keys($head, $column, true)) === 1 ||
+                throw new EditError('/csv', "The column \"$column\" is there twice.");
         }
-        $rows = [];
-        foreach ($lines as $i => $line) {
-            if (trim($line) !== '') {
-                $rows[$i + 2] = array_combine(
-                    $head,
-                    array_pad(array_slice($cells($line), 0, count($head)), count($head), ''),
+        $named = [];
+        foreach ($rows as $line => $cells) {
+            if (implode('', array_slice($cells, count($head))) !== '') {
+                throw new EditError(
+                    '/csv',
+                    sprintf('Line %d has %d cells; the first line names %d.', $line, count($cells), count($head)),
                 );
             }
+            $named[$line] = array_combine($head, array_pad(array_slice($cells, 0, count($head)), count($head), ''));
         }
-        if (count($rows) > self::MOST) {
+        if (count($named) > self::MOST) {
             throw new EditError(
                 '/csv',
-                sprintf('The list has %d wires; at most %d are taken.', count($rows), self::MOST),
+                sprintf('The list has %d wires; at most %d are taken.', count($named), self::MOST),
             );
         }
 
-        return $rows;
+        return $named;
     }
 
     /**

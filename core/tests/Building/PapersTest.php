@@ -370,4 +370,44 @@ final class PapersTest extends TestCase
             (new Edits($library))->apply($d, ['do' => 'wire_list', 'csv' => $csv])['wires'],
         );
     }
+
+    /** RFC 4180: a quoted cell may hold line breaks, and the separator. */
+    public function test_a_cell_over_several_lines_comes_back_as_it_was_and_a_mistake_after_it_is_told_by_its_line(): void
+    {
+        $library = new Library();
+        $edits = new Edits($library);
+        $d = $library->document('furnace-standing-pilot');
+        [$first, $second] = array_slice($d['wires'], 0, 2);
+        $csv = "\u{FEFF}id;from;to;tag\r\n{$first['id']};{$first['from']};{$first['to']};\"to the\r\nboard; red\"\r\n".
+            "\r\n{$second['id']};{$second['from']};%s;\r\n";
+        $after = $edits->apply($d, ['do' => 'wire_list', 'csv' => sprintf($csv, $second['to'])]);
+        $tags = array_column($after['wires'], 'tag', 'id');
+        self::assertSame("to the\nboard; red", $tags[$first['id']]);
+        self::assertEquals(
+            $after['wires'],
+            $edits->apply($d, ['do' => 'wire_list', 'csv' => WireList::csv($after)])['wires'],
+        );
+        $this->expectExceptionObject(
+            new EditError('/csv', 'Nothing was taken in. Line 5: there is no place called "nowhere.x".'),
+        );
+        $edits->apply($d, ['do' => 'wire_list', 'csv' => sprintf($csv, 'nowhere.x')]);
+    }
+
+    public function test_a_list_whose_cells_are_not_its_columns_is_refused(): void
+    {
+        $edits = new Edits($library = new Library());
+        $d = $library->document('furnace-standing-pilot');
+        $said = [];
+        foreach (["from,to,from\na.1,b.1,c.1", "from,to\na.1,b.1\na.1,b.1,red", "\n\n"] as $csv) {
+            try {
+                $edits->apply($d, ['do' => 'wire_list', 'csv' => $csv]);
+                self::fail('taken in');
+            } catch (EditError $e) {
+                $said[] = $e->getMessage();
+            }
+        }
+        self::assertSame('The column "from" is there twice.', $said[0]);
+        self::assertSame('Line 3 has 3 cells; the first line names 2.', $said[1]);
+        self::assertStringStartsWith('The first line must name the columns;', $said[2]);
+    }
 }

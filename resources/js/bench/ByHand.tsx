@@ -1,11 +1,12 @@
 import { Box, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useState } from 'react'
-import type { Entry, Part } from '@/lib/types'
+import type { DoAct } from '@/lib/acts'
+import type { Part } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
 
 interface Props {
     part: Part
-    act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
+    act: DoAct
 }
 
 /** What ears, nose and hands do to the part in front of one; folded away until it is wanted. */

@@ -1,4 +1,5 @@
 import { Box, Stack, Text } from '@chakra-ui/react'
+import type { DoAct } from '@/lib/acts'
 import type { BoardData, Briefing, Entry } from '@/lib/types'
 import { Hints } from './Hints'
 import { HouseRules } from './HouseRules'
@@ -8,7 +9,7 @@ interface Props {
     job: Briefing
     board: BoardData
     log: readonly Entry[]
-    act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
+    act: DoAct
 }
 
 /** The complaint, the rules of this job, the code card, and the cautions. */

@@ -1,6 +1,7 @@
 import { Input } from '@chakra-ui/react'
-import { useEffect, useId, useMemo, useRef, useState } from 'react'
+import { useId, useMemo, useRef, useState } from 'react'
 import { named } from '@/board/walk'
+import { useKeys } from '@/lib/useKeys'
 import type { BoardData } from '@/lib/types'
 
 interface Props {
@@ -14,16 +15,7 @@ export function Find({ board, onFound }: Props) {
     const field = useRef<HTMLInputElement>(null)
     const list = useId()
     const found = useMemo(() => named(board, words), [board, words])
-    useEffect(() => {
-        const key = (e: KeyboardEvent) => {
-            if (e.key !== '/' || (e.target instanceof HTMLElement && e.target.closest('input, textarea, select')))
-                return
-            e.preventDefault()
-            field.current?.focus()
-        }
-        window.addEventListener('keydown', key)
-        return () => window.removeEventListener('keydown', key)
-    }, [])
+    useKeys(['/'], (e) => (e.preventDefault(), field.current?.focus()), { onTabs: true, printed: true })
     const go = (to = found[0]) => {
         if (!to) return
         setWords('')

@@ -1,4 +1,5 @@
 import { Box, Stack, Text } from '@chakra-ui/react'
+import type { DoAct } from '@/lib/acts'
 import type { Entry } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
 
@@ -11,7 +12,7 @@ const GRADES = [
 interface Props {
     prices: Record<'where' | 'circuit' | 'reading', number>
     log: readonly Entry[]
-    act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
+    act: DoAct
 }
 
 /** Hints in practice, from the least to the most that one tells, each with its price; the last one stays to be read. */

@@ -1,5 +1,6 @@
 import { Box, Button, HStack, Stack, Text } from '@chakra-ui/react'
-import type { AtTap, BoardData, Entry, Scene } from '@/lib/types'
+import type { AtTap, DoAct } from '@/lib/acts'
+import type { BoardData, Entry, Scene } from '@/lib/types'
 import { wireName } from '@/board/walk'
 import { useInstruments } from '@/lib/useInstruments'
 import { lastReading } from './known'
@@ -9,7 +10,7 @@ interface Props {
     board: BoardData
     scene: Scene
     log: readonly Entry[]
-    act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
+    act: DoAct
 }
 
 /** What else hangs on the appliance beside the two leads, each with what it showed last. */

@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Grid, HStack, Stack, Text } from '@chakra-ui/react'
-import type { Entry, Mode, Reading, Scene } from '@/lib/types'
+import type { DoAct, Mode } from '@/lib/acts'
+import type { Reading, Scene } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
 
 const MODES: { mode: Mode; word: string; name: string }[] = [
@@ -33,7 +34,7 @@ interface Props {
     moving: boolean
     hand: 'red' | 'black'
     names: { red: string; black: string }
-    act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
+    act: DoAct
     onHand: (lead: 'red' | 'black') => void
     onOff: () => void
     meaning: { ask: boolean; onMeant: (m: 'good' | 'bad' | 'unsure') => void }

@@ -1,12 +1,13 @@
 import { Box, Checkbox, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
+import type { DoAct } from '@/lib/acts'
 import type { Entry } from '@/lib/types'
 import { ownList } from './known'
 import { MainButton, ToolButton } from '@/theme/buttons'
 
 interface Props {
     log: readonly Entry[]
-    act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
+    act: DoAct
 }
 
 /** What the trainee means to verify and to put back: his own list, kept in the log. Nothing on it is suggested. */

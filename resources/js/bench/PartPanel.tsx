@@ -1,5 +1,6 @@
 import { Box, Button, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useEffect, useState } from 'react'
+import type { DoAct, Fields } from '@/lib/acts'
 import type { BoardData, Entry, Part } from '@/lib/types'
 import { placeName, wiresAt } from '@/board/walk'
 import { ByHand } from './ByHand'
@@ -16,11 +17,11 @@ interface Props {
     lifted: string[]
     jaw: string[]
     jumper: { from: string | null; all: [string, string][]; onFrom: (place: string | null) => void }
-    act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
+    act: DoAct
     onPlace: (place: string) => void
 }
 
-const MENDS = [
+const MENDS: { how: Fields<'mend'>['how']; word: string }[] = [
     { how: 'replace', word: 'Replace' },
     { how: 'clean', word: 'Clean' },
     { how: 'clear', word: 'Clear' },

@@ -1,8 +1,9 @@
 import { Stack, Text } from '@chakra-ui/react'
+import type { DoAct, Fields } from '@/lib/acts'
 import type { Entry } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
 
-const QUESTIONS: { question: string; word: string }[] = [
+const QUESTIONS: { question: Fields<'ask'>['question']; word: string }[] = [
     { question: 'since', word: 'Since when?' },
     { question: 'display', word: 'What does the thermostat show?' },
     { question: 'noise', word: 'Any noise?' },
@@ -13,7 +14,7 @@ const QUESTIONS: { question: string; word: string }[] = [
 
 interface Props {
     log: readonly Entry[]
-    act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
+    act: DoAct
 }
 
 /** What the customer can be asked, and what he said. */

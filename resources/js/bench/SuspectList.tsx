@@ -1,5 +1,6 @@
 import { Box, Button, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
+import type { DoAct } from '@/lib/acts'
 import type { Entry, FaultName } from '@/lib/types'
 import { suspectMarks, suspectWhys } from './known'
 import { MainButton } from '@/theme/buttons'
@@ -7,7 +8,7 @@ import { MainButton } from '@/theme/buttons'
 interface Props {
     faults: FaultName[]
     log: Entry[]
-    act: (name: string, fields?: Record<string, unknown>) => Promise<Entry | undefined>
+    act: DoAct
 }
 
 /** The trainee's own list: star, strike out, and name the one it is. */

@@ -1,4 +1,5 @@
-import type { AtTap, Entry } from '@/lib/types'
+import type { AtTap } from '@/lib/acts'
+import type { Entry } from '@/lib/types'
 
 /** How a lever was last seen or set by this trainee; undefined when he has not looked. */
 export function knownLever(log: readonly Entry[], part: string, lever: string, label: string): string | undefined {

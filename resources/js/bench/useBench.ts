@@ -1,6 +1,7 @@
 import { router } from '@inertiajs/react'
 import { type QueryClient, useMutation, useMutationState, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useRef, useState } from 'react'
+import type { DoAct } from '@/lib/acts'
 import { isAway, once, useTold } from '@/lib/query'
 import { isSignedOut, Refusal, send } from '@/lib/send'
 import type { Channels, Entry, Reply, Scene } from '@/lib/types'
@@ -170,8 +171,8 @@ export function useBench(start: Start) {
         return () => cancelAnimationFrame(frame)
     }, [ask])
 
-    const act = useCallback(
-        async (name: string, fields: Record<string, unknown> = {}) => {
+    const act = useCallback<DoAct>(
+        async (name, ...[fields]) => {
             const reply = await ask('acts', () => {
                 const body = {
                     id: crypto.randomUUID(),

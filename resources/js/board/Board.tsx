@@ -1,20 +1,17 @@
 import { chakra, Flex, Stack } from '@chakra-ui/react'
-import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
-import type { AtTap, BoardData, Part, Terminal, Wire } from '@/lib/types'
-import { wireColours } from '@/theme/wires'
-import { Symbol } from './Symbol'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import type { AtTap } from '@/lib/acts'
+import type { BoardData } from '@/lib/types'
+import { PartBox } from './PartBox'
 import { AtTaps, ClampJaw, InSeries, Jumper, Lead, Volts } from './Tools'
-import { usePinch } from './usePinch'
-import { usePull } from './usePull'
+import { useHand } from './useHand'
 import { LARGEST, middle, shown, zoomed, type View } from './view'
-import { extent, nearestWire, ownerOf, placeAt, reaches } from './walk'
+import { extent, nearestWire, placeAt, reaches } from './walk'
+import { WirePath } from './WirePath'
 import { ToolButton } from '@/theme/buttons'
 
 const Svg = chakra('svg')
 const Rect = chakra('rect')
-const SvgText = chakra('text')
-const Circle = chakra('circle')
-const Path = chakra('path')
 
 interface Props {
     board: BoardData
@@ -69,7 +66,7 @@ export function Board(props: Props) {
     const reach = useMemo(() => reaches(board), [board])
     const [view, setView] = useState<View>(() => ({ scale: 1, ...middle(all) }))
     const frame = useRef<SVGSVGElement>(null)
-    const hand = usePinch(frame, view, all, setView)
+    const pulled = useHand(frame, view, all, setView, props.onMove)
     const { x, y, w, h } = shown(view, all)
     useEffect(() => {
         const part = board.parts.find((p) => p.id === props.seek)
@@ -97,7 +94,6 @@ export function Board(props: Props) {
         },
         [board, onWire],
     )
-    const pull = usePull(frame, props.onMove)
     const hidden = useMemo(() => new Set(doorShut ? covered : []), [doorShut, covered])
 
     return (
@@ -112,11 +108,6 @@ export function Board(props: Props) {
                 aria-label="Board of the appliance"
                 touchAction="none"
                 userSelect="none"
-                {...hand}
-                onPointerDown={(e) => (pull.begin(e) ? undefined : hand.onPointerDown(e))}
-                onPointerMove={(e) => (pull.pulled ? pull.go(e) : hand.onPointerMove(e))}
-                onPointerUp={(e) => (pull.pulled ? pull.end() : hand.onPointerUp(e))}
-                onClickCapture={(e) => (pull.swallows() ? e.stopPropagation() : hand.onClickCapture(e))}
                 onClick={
                     props.onBlank &&
                     ((e) => {
@@ -147,10 +138,10 @@ export function Board(props: Props) {
                         hidden={hidden.has(part.id)}
                         chosen={props.part === part.id || (props.picked?.includes(part.id) ?? false)}
                         shift={
-                            pull.pulled &&
-                            (pull.pulled.part === part.id ||
-                                (props.picked?.includes(part.id) && props.picked.includes(pull.pulled.part)))
-                                ? pull.pulled
+                            pulled &&
+                            (pulled.part === part.id ||
+                                (props.picked?.includes(part.id) && props.picked.includes(pulled.part)))
+                                ? pulled
                                 : undefined
                         }
                         onMany={props.onMany}
@@ -207,222 +198,4 @@ function Cabinet({ board, covered }: { board: BoardData; covered: string[] }) {
     const right = Math.max(...inside.map((p) => p.x + p.w)) + 18
     const bottom = Math.max(...inside.map((p) => p.y + p.h)) + 26
     return <Rect x={x} y={y} width={right - x} height={bottom - y} rx={6} fill="ground" stroke="line" strokeWidth={2} />
-}
-
-const WirePath = memo(function WirePath({
-    wire,
-    hidden,
-    marked,
-    chosen,
-    lifted = [],
-    onWire,
-}: {
-    wire: Wire
-    hidden: Set<string>
-    marked: boolean
-    chosen: boolean
-    lifted?: string[]
-    onWire?: (e: { clientX: number; clientY: number }) => void
-}) {
-    if (hidden.has(ownerOf(wire.from)) && hidden.has(ownerOf(wire.to))) return null
-    const colour = wireColours[wire.colour] ?? wireColours['grey']!
-    const d = wire.points.map(([px, py], i) => `${i ? 'L' : 'M'}${px} ${py}`).join('')
-    return (
-        <g>
-            <Path
-                d={d}
-                fill="none"
-                stroke={marked ? 'danger' : chosen ? 'copper' : 'underWire'}
-                strokeWidth={marked || chosen ? 9 : 5}
-                strokeLinejoin="round"
-            />
-            <path
-                d={d}
-                fill="none"
-                stroke={colour.stroke}
-                strokeWidth={2.6}
-                strokeLinejoin="round"
-                strokeDasharray={colour.dash}
-            />
-            {onWire && (
-                <path
-                    d={d}
-                    fill="none"
-                    stroke="transparent"
-                    strokeWidth={14}
-                    cursor="pointer"
-                    data-wire={wire.id}
-                    onClick={onWire}
-                >
-                    <title>{`${wire.colour} ${wire.from} to ${wire.to}`}</title>
-                </path>
-            )}
-            {(['a', 'b'] as const).map((end) => {
-                const p = end === 'a' ? wire.points[0] : wire.points[wire.points.length - 1]
-                return lifted.includes(`${wire.id}.${end}`) && p ? (
-                    <Circle
-                        key={end}
-                        cx={p[0]}
-                        cy={p[1]}
-                        r={12}
-                        fill="none"
-                        stroke="danger"
-                        strokeWidth={2}
-                        strokeDasharray="3 3"
-                    />
-                ) : null
-            })}
-        </g>
-    )
-})
-
-interface PartProps {
-    part: Part
-    shift?: { dx: number; dy: number }
-    onMany?: (id: string) => void
-    reach: Map<string, number>
-    hidden: boolean
-    chosen: boolean
-    marked: boolean
-    off: boolean
-    live?: string
-    cursor: string | null
-    onPart?: (id: string) => void
-    onPlace?: (place: string) => void
-}
-
-const PartBox = memo(function PartBox({
-    part,
-    shift,
-    onMany,
-    reach,
-    hidden,
-    chosen,
-    marked,
-    off,
-    live,
-    cursor,
-    onPart,
-    onPlace,
-}: PartProps) {
-    const lines = part.text ?? [part.label]
-    const size = part.size ?? 12
-    const top = part.y + part.h / 2 - (part.h > 60 ? 24 : 22)
-    const named =
-        part.terminals.length > 2 &&
-        part.terminals.some((t) => t.edge === 'up' && Math.abs(t.x - part.x - part.w / 2) < 26 && t.y + 20 > top)
-    const symbol = part.w >= 60 && part.h >= 40 && (lines.length === 1 || part.h > 80) && !named
-    return (
-        <g opacity={hidden ? 0.28 : 1} transform={shift ? `translate(${shift.dx} ${shift.dy})` : undefined}>
-            <Rect
-                x={part.x}
-                y={part.y}
-                width={part.w}
-                height={part.h}
-                rx={4}
-                fill={marked ? 'dangerWash' : chosen ? 'copperWash' : 'sheet'}
-                stroke={marked ? 'danger' : chosen ? 'copper' : 'ink'}
-                strokeWidth={chosen || marked ? 3 : 1.4}
-                strokeDasharray={off ? '5 4' : undefined}
-                cursor={onPart ? 'pointer' : undefined}
-                role={onPart ? 'button' : undefined}
-                aria-label={onPart ? part.label : undefined}
-                data-part={part.id}
-                onClick={(e) => (e.shiftKey && onMany ? onMany : onPart)?.(part.id)}
-            />
-            {symbol && <Symbol kind={part.symbol} x={part.x + part.w / 2 - 20} y={top} />}
-            {lines.map((line, i) => (
-                <SvgText
-                    key={line}
-                    x={part.x + part.w / 2}
-                    y={
-                        (part.h > 60 ? part.y + part.h / 2 + 16 : part.y + part.h / 2 + (symbol ? 14 : 4)) +
-                        (i - (lines.length - 1) / 2) * size * 1.1
-                    }
-                    textAnchor="middle"
-                    fontSize={size}
-                    fill="ink"
-                    pointerEvents="none"
-                    data-label={part.id}
-                >
-                    {line}
-                </SvgText>
-            ))}
-            {off && (
-                <SvgText
-                    x={part.x + part.w / 2}
-                    y={part.y + part.h + 13}
-                    textAnchor="middle"
-                    fontSize={12}
-                    fontWeight={700}
-                    fill="danger"
-                    pointerEvents="none"
-                >
-                    off
-                </SvgText>
-            )}
-            {live && (
-                <SvgText
-                    x={part.x + part.w / 2}
-                    y={part.y + part.h / 2 + 32}
-                    textAnchor="middle"
-                    fontSize={12}
-                    fontWeight={700}
-                    fill="copper"
-                    pointerEvents="none"
-                >
-                    {live}
-                </SvgText>
-            )}
-            {part.terminals.map((t) => (
-                <g key={t.place}>
-                    <Circle
-                        cx={t.x}
-                        cy={t.y}
-                        r={6}
-                        fill={cursor === t.place ? 'copper' : 'paper'}
-                        stroke={cursor === t.place ? 'copper' : 'ink'}
-                        strokeWidth={1.6}
-                    />
-                    {part.terminals.length > 2 && <TerminalName terminal={t} crowded={part.terminals.length > 8} />}
-                    {onPlace && (
-                        <Circle
-                            cx={t.x}
-                            cy={t.y}
-                            r={reach.get(t.place) ?? 13}
-                            fill="transparent"
-                            cursor="pointer"
-                            role="button"
-                            data-place={t.place}
-                            aria-label={`${part.label} ${t.name}`}
-                            onClick={() => onPlace(t.place)}
-                        />
-                    )}
-                </g>
-            ))}
-        </g>
-    )
-})
-
-/** A terminal's letters, inside the part; turned upright where many stand side by side. */
-function TerminalName({ terminal: t, crowded }: { terminal: Terminal; crowded: boolean }) {
-    const upright = crowded && (t.edge === 'up' || t.edge === 'down')
-    const x = t.edge === 'left' ? t.x + 10 : t.edge === 'right' ? t.x - 10 : t.x
-    const y = t.edge === 'up' ? t.y + (upright ? 10 : 19) : t.edge === 'down' ? t.y - 10 : t.y + 4
-    const anchor = upright
-        ? t.edge === 'up'
-            ? 'end'
-            : 'start'
-        : t.edge === 'left'
-          ? 'start'
-          : t.edge === 'right'
-            ? 'end'
-            : 'middle'
-    return (
-        <g transform={upright ? `rotate(-90 ${x} ${y}) translate(0 4)` : undefined}>
-            <SvgText x={x} y={y} textAnchor={anchor} fontSize={12} fill="faint" pointerEvents="none">
-                {t.name}
-            </SvgText>
-        </g>
-    )
 }

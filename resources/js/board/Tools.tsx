@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
-import type { AtTap, BoardData } from '@/lib/types'
+import type { AtTap } from '@/lib/acts'
+import type { BoardData } from '@/lib/types'
 import { useInstruments } from '@/lib/useInstruments'
 import { middleOf, placeAt, placeName, wireName } from './walk'
 

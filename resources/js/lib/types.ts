@@ -1,3 +1,5 @@
+import type { AtTap, Mode } from './acts'
+
 export interface Terminal {
     place: string
     name: string
@@ -22,9 +24,6 @@ export interface Hands {
     fuse: number | null
     spares: string[]
 }
-/** What is put to a tap, by the act that puts it there. */
-/** An instrument that is put to a tap, by its key. */
-export type AtTap = string
 export interface Tap {
     tap: string
     instrument: AtTap
@@ -135,7 +134,6 @@ export interface Entry {
     refused: string | null
     dangers: Record<string, string> | []
 }
-export type Mode = 'vac' | 'vlz' | 'vdc' | 'mvdc' | 'ohm' | 'beep' | 'uf' | 'hz' | 'ua' | 'ma' | 'aac'
 export interface Jaw {
     wires: string[]
     turns: number

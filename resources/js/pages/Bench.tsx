@@ -16,6 +16,7 @@ import { SuspectList } from '@/bench/SuspectList'
 import { useBench } from '@/bench/useBench'
 import type { BoardData, Briefing, Channels, Entry, FaultName, Reply } from '@/lib/types'
 import { inUnits } from '@/lib/units'
+import { useArrows, useKeys } from '@/lib/useKeys'
 import { Frame } from '@/shell/Frame'
 import { useLook } from '@/shell/look'
 import { clock } from '@/tape/scale'
@@ -64,41 +65,27 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     })
     const onPlace = useCallback((at: string) => void placing.current(at), [])
 
-    useEffect(() => {
-        const key = (e: KeyboardEvent) => {
-            if (e.target instanceof HTMLElement && e.target.closest('input, textarea, select, [role=tab], summary'))
-                return
-            const step = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[e.key] as
-                [number, number] | undefined
-            const onButton = e.target instanceof HTMLElement && !!e.target.closest('button, a')
-            if (step) {
-                e.preventDefault()
-                const from =
-                    cursor ?? scene[hand] ?? board.parts.find((p) => p.terminals.length > 0)?.terminals[0]?.place
-                const to = drawing && board.ladder ? onLadder : undefined
-                if (from)
-                    setCursor(
-                        (to
-                            ? to(board.ladder!, from, ...step)
-                            : e.shiftKey
-                              ? along(board, from, ...step)
-                              : nearest(board, from, ...step)) ?? from,
-                    )
-            } else if (e.key === 'w' && cursor) {
-                const stops = nextStops(board, cursor).filter((s) => s.hint.startsWith('along'))
-                if (stops[0]) setCursor(stops[0].place)
-            } else if (e.key === 'Enter' && cursor && !onButton) {
-                void place(cursor)
-            } else if (e.key === 'r') setHand('red')
-            else if (e.key === 'b') setHand('black')
-            else if (e.key === ' ' && !onButton) {
-                e.preventDefault()
-                bench.play(!bench.playing)
-            } else if (e.key === 'n') void bench.next()
-            else if (e.key === 'l' && (part ?? cursor)) void act('look', { part: part ?? ownerOf(cursor!) })
-        }
-        window.addEventListener('keydown', key)
-        return () => window.removeEventListener('keydown', key)
+    useArrows('shift', (step, e) => {
+        const from = cursor ?? scene[hand] ?? board.parts.find((p) => p.terminals.length > 0)?.terminals[0]?.place
+        if (!from) return
+        const to =
+            drawing && board.ladder
+                ? onLadder(board.ladder, from, ...step)
+                : (e.shiftKey ? along : nearest)(board, from, ...step)
+        setCursor(to ?? from)
+    })
+    useKeys(['w'], () => {
+        const stop = cursor && nextStops(board, cursor).find((s) => s.hint.startsWith('along'))
+        if (stop) setCursor(stop.place)
+    })
+    useKeys(['enter'], () => cursor && void place(cursor), { presses: true })
+    useKeys(['r'], () => setHand('red'))
+    useKeys(['b'], () => setHand('black'))
+    useKeys(['space'], (e) => (e.preventDefault(), bench.play(!bench.playing)), { presses: true })
+    useKeys(['n'], () => void bench.next())
+    useKeys(['l'], () => {
+        const at = part ?? (cursor && ownerOf(cursor))
+        if (at) void act('look', { part: at })
     })
 
     const reading = readingAt(bench.seen, bench.time)

@@ -7,5 +7,5 @@ export function ToolButton(props: ButtonProps) {
 
 /** What goes on from here. */
 export function MainButton(props: ButtonProps) {
-    return <Button h="touch" bg="copper" color="onCopper" {...props} />
+    return <Button h="touch" bg="copper" color="onCopper" _hover={{ bg: 'copper', boxShadow: 'md' }} {...props} />
 }

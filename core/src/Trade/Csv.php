@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Trade;
+
+/**
+ * Lists for spreadsheets (RFC 4180; what is read may have semicolons or tabs between its cells, as spreadsheets write
+ * where the comma is the decimal sign). A quoted cell may go over several lines.
+ */
+final class Csv
+{
+    private const MARK = "\u{FEFF}";
+
+    /**
+     * @param iterable<list<string|int|float>> $rows
+     * @return string a line for each row; a text that a spreadsheet would take for a formula is guarded
+     */
+    public static function write(iterable $rows): string
+    {
+        $memory = new \SplTempFileObject(-1);
+        foreach ($rows as $row) {
+            $cells = array_map(fn ($cell) => is_string($cell) ? SpreadsheetCell::guarded($cell) : $cell, $row);
+            $memory->fputcsv($cells, ',', '"', '', "\r\n");
+        }
+        $length = (int) $memory->ftell();
+        $memory->rewind();
+
+        return $length === 0 ? '' : (string) $memory->fread($length);
+    }
+
+    /**
+     * @return array<int, list<string>> the cells of each row that has any, by the line it begins on, from 1
+     *
+     * @throws \InvalidArgumentException a sentence, where it is no list
+     */
+    public static function read(string $csv): array
+    {
+        $csv = str_replace(["\r\n", "\r"], "\n", str_starts_with($csv, self::MARK) ? substr($csv, 3) : $csv);
+        if (! mb_check_encoding($csv, 'UTF-8')) {
+            throw new \InvalidArgumentException('The list is not in UTF-8: save it as CSV in UTF-8.');
+        }
+        $memory = new \SplTempFileObject(-1);
+        $memory->fwrite($csv);
+        $memory->rewind();
+        $separator = self::separator((string) strtok($csv, "\n"));
+        $rows = [];
+        $line = 1;
+        $from = 0;
+        while (! $memory->eof() && ($cells = $memory->fgetcsv($separator, '"', '')) !== false) {
+            $to = (int) $memory->ftell();
+            $cells = array_map(fn (?string $cell) => SpreadsheetCell::read(trim((string) $cell)), $cells);
+            if (implode('', $cells) !== '') {
+                $rows[$line] = $cells;
+            }
+            $line += substr_count($csv, "\n", $from, $to - $from);
+            $from = $to;
+        }
+
+        return $rows;
+    }
+
+    private static function separator(string $head): string
+    {
+        $counts = array_map(fn (string $sign) => substr_count($head, $sign), [',' => ',', ';' => ';', "\t" => "\t"]);
+        arsort($counts);
+
+        return (string) array_key_first($counts);
+    }
+}

@@ -1,0 +1,291 @@
+// Written by npm run generate from core/schema/actions.json; not to be changed by hand.
+
+export interface ActionLog {
+    odd_spark_actions: 1
+    visit?: string
+    seed?: number
+    notes?: string
+    /**
+     * @maxItems 2000
+     */
+    entries: (
+        | {
+              act: 'look'
+              at_s: number
+              id?: string
+              part: string
+          }
+        | {
+              act: 'door'
+              at_s: number
+              id?: string
+              to: 'open' | 'shut'
+          }
+        | {
+              act: 'hold'
+              at_s: number
+              id?: string
+              to: 'held' | 'released'
+          }
+        | {
+              act: 'set'
+              at_s: number
+              id?: string
+              part: string
+              lever: string
+              to: string | number
+          }
+        | {
+              act: 'dial'
+              at_s: number
+              id?: string
+              mode: 'vac' | 'vlz' | 'vdc' | 'mvdc' | 'ohm' | 'beep' | 'uf' | 'hz' | 'ua' | 'ma' | 'aac'
+              range?: number
+          }
+        | {
+              act: 'keep'
+              at_s: number
+              id?: string
+              to: 'on' | 'off'
+          }
+        | {
+              act: 'leads'
+              at_s: number
+              id?: string
+              red: string | null
+              black: string | null
+          }
+        | {
+              act: 'meter_fuse'
+              at_s: number
+              id?: string
+          }
+        | {
+              act: 'meter_battery'
+              at_s: number
+              id?: string
+          }
+        | {
+              act: 'clamp'
+              at_s: number
+              id?: string
+              /**
+               * @maxItems 12
+               */
+              wires: string[]
+              turns?: number
+          }
+        | {
+              act: 'tester'
+              at_s: number
+              id?: string
+              place: string
+          }
+        | {
+              act: 'read'
+              at_s: number
+              id?: string
+              of?: 'meter' | 'clamp' | 'gauge' | 'probe' | 'draught' | 'analyser' | 'smoke' | 'oil_gauge'
+          }
+        | {
+              act: 'meant'
+              at_s: number
+              id?: string
+              meaning: 'good' | 'bad' | 'unsure'
+          }
+        | {
+              act: 'suspect'
+              at_s: number
+              id?: string
+              fault: string
+              mark: 'star' | 'out' | 'open'
+              why?: string
+          }
+        | {
+              act: 'todo'
+              at_s: number
+              id?: string
+              item: string
+              state: 'open' | 'done' | 'gone'
+          }
+        | {
+              act: 'lift'
+              at_s: number
+              id?: string
+              end: string
+          }
+        | {
+              act: 'land'
+              at_s: number
+              id?: string
+              end: string
+          }
+        | {
+              act: 'plug'
+              at_s: number
+              id?: string
+              part: string
+              to: 'off' | 'on'
+          }
+        | {
+              act: 'jump'
+              at_s: number
+              id?: string
+              from: string
+              to: string
+          }
+        | {
+              act: 'unjump'
+              at_s: number
+              id?: string
+              from: string
+              to: string
+          }
+        | {
+              act: 'listen'
+              at_s: number
+              id?: string
+              part: string
+          }
+        | {
+              act: 'smell'
+              at_s: number
+              id?: string
+          }
+        | {
+              act: 'feel'
+              at_s: number
+              id?: string
+              part: string
+          }
+        | {
+              act: 'ask'
+              at_s: number
+              id?: string
+              question: 'since' | 'display' | 'noise' | 'smell' | 'filter' | 'work'
+          }
+        | {
+              act: 'turn'
+              at_s: number
+              id?: string
+              part: string
+          }
+        | {
+              act: 'clock'
+              at_s: number
+              id?: string
+              part: string
+          }
+        | {
+              act: 'push'
+              at_s: number
+              id?: string
+              part: string
+              to: 'in' | 'out'
+          }
+        | {
+              act: 'suck'
+              at_s: number
+              id?: string
+              part: string
+              to: 'on' | 'off'
+          }
+        | {
+              act: 'tap'
+              at_s: number
+              id?: string
+              part: string
+          }
+        | {
+              act: 'reset'
+              at_s: number
+              id?: string
+              part: string
+          }
+        | {
+              act: 'batteries'
+              at_s: number
+              id?: string
+              part: string
+          }
+        | {
+              act: 'fuse'
+              at_s: number
+              id?: string
+              part: string
+              amps: number
+          }
+        | {
+              act: 'spare'
+              at_s: number
+              id?: string
+              part: string
+              spare: string
+          }
+        | {
+              act: 'mend'
+              at_s: number
+              id?: string
+              part: string
+              how: 'replace' | 'clean' | 'clear' | 'set'
+          }
+        | {
+              act: 'wait'
+              at_s: number
+              id?: string
+          }
+        | {
+              act: 'hint'
+              at_s: number
+              id?: string
+              grade: 'where' | 'circuit' | 'reading'
+          }
+        | {
+              act: 'name'
+              at_s: number
+              id?: string
+              fault: string
+          }
+        | {
+              act: 'hand_back'
+              at_s: number
+              id?: string
+          }
+        | {
+              act: 'gauge'
+              at_s: number
+              id?: string
+              tap: string | null
+          }
+        | {
+              act: 'probe'
+              at_s: number
+              id?: string
+              tap: string | null
+          }
+        | {
+              act: 'draught'
+              at_s: number
+              id?: string
+              tap: string | null
+          }
+        | {
+              act: 'analyser'
+              at_s: number
+              id?: string
+              tap: string | null
+          }
+        | {
+              act: 'smoke'
+              at_s: number
+              id?: string
+              tap: string | null
+          }
+        | {
+              act: 'oil_gauge'
+              at_s: number
+              id?: string
+              tap: string | null
+          }
+    )[]
+}
