@@ -88,7 +88,12 @@ class Task extends Model
     ): self {
         $task = self::query()->createOrFirst(
             ['kind' => $kind, 'subject' => $subject],
-            ['user_id' => $user->id, 'payload' => $payload, 'state' => TaskState::Waiting, 'urgency' => Kinds::urgency($kind)],
+            [
+                'user_id' => $user->id,
+                'payload' => $payload,
+                'state' => TaskState::Waiting,
+                'urgency' => Kinds::urgency($kind),
+            ],
         );
         self::query()
             ->whereKey($task->id)

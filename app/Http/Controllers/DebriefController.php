@@ -133,7 +133,9 @@ class DebriefController extends Controller
             'attempt' => $attempt->id,
         ]);
 
-        return response()->json($task->state === TaskState::Done ? $task->result : ['apart' => null, 'error' => $task->error]);
+        return response()->json(
+            $task->state === TaskState::Done ? $task->result : ['apart' => null, 'error' => $task->error],
+        );
     }
 
     /** How far the marking is. */

@@ -151,6 +151,12 @@ final class Schema
         }
     }
 
+    /** @return list<string> the colours a wire can have, by the trade's words */
+    public static function wireColours(): array
+    {
+        return json_decode(self::text('model'), true)['$defs']['wire']['properties']['colour']['enum'];
+    }
+
     private static function text(string $schema): string
     {
         return (string) file_get_contents(__DIR__."/../../schema/$schema.json");

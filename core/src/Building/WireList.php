@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Building;
 
 use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Schema;
 use OddSpark\Trade\Csv;
 
 /**
@@ -43,7 +44,7 @@ final readonly class WireList
     {
         $rows = self::rows($csv);
         $places = $this->places($d);
-        $colours = self::colours();
+        $colours = Schema::wireColours();
         $wrong = [];
         $known = array_column($d['wires'], null, 'id');
         $new = [];
@@ -201,24 +202,5 @@ final readonly class WireList
         }
 
         return $places + array_map(fn (array $at) => $at[0], array_filter($spoken, fn (array $at) => count($at) === 1));
-    }
-
-    /** @return list<string> */
-    private static function colours(): array
-    {
-        return [
-            'black',
-            'white',
-            'red',
-            'blue',
-            'yellow',
-            'green',
-            'orange',
-            'brown',
-            'violet',
-            'grey',
-            'bare',
-            'green-yellow',
-        ];
     }
 }

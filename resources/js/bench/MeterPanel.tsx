@@ -136,16 +136,11 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
                 </Button>
             )}
             {(['red', 'black'] as const).map((lead) => (
-                <Button
+                <ToolButton
                     key={lead}
-                    variant="outline"
-                    h="touch"
                     justifyContent="flex-start"
-                    bg={hand === lead ? 'copperWash' : 'sheet'}
-                    color="ink"
-                    borderColor={hand === lead ? 'copper' : 'line'}
                     borderWidth={hand === lead ? '2px' : '1px'}
-                    aria-pressed={hand === lead}
+                    on={hand === lead}
                     onClick={() => onHand(lead)}
                 >
                     <Box
@@ -159,7 +154,7 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
                     <Text fontWeight={400} truncate>
                         {scene[lead] ? names[lead] : hand === lead ? 'in hand' : 'off'}
                     </Text>
-                </Button>
+                </ToolButton>
             ))}
             <HStack gap="1">
                 <ToolButton flex="1" disabled={!scene.red || !scene.black} onClick={() => void act('read')}>
@@ -169,18 +164,13 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
                     Leads off
                 </ToolButton>
             </HStack>
-            <Button
-                h="touch"
+            <ToolButton
                 px="1"
-                variant="outline"
-                color="ink"
-                aria-pressed={scene.keeping}
-                bg={scene.keeping ? 'copperWash' : 'sheet'}
-                borderColor={scene.keeping ? 'copper' : 'line'}
+                on={scene.keeping}
                 onClick={() => void act('keep', { to: scene.keeping ? 'off' : 'on' })}
             >
                 {scene.keeping ? 'Forget least and most' : 'Keep least and most'}
-            </Button>
+            </ToolButton>
             {meaning.ask && (
                 <Box>
                     <Text fontSize="note" color="faint" mb="1">

@@ -219,20 +219,9 @@ function Lever({
             {control.positions ? (
                 <HStack gap="1">
                     {control.positions.map((p) => (
-                        <Button
-                            key={p}
-                            flex="1"
-                            h="touch"
-                            px="1"
-                            variant="outline"
-                            aria-pressed={known === p}
-                            onClick={() => onSet(p)}
-                            bg={known === p ? 'copperWash' : 'sheet'}
-                            color="ink"
-                            borderColor={known === p ? 'copper' : 'line'}
-                        >
+                        <ToolButton key={p} flex="1" px="1" on={known === p} onClick={() => onSet(p)}>
                             {p}
-                        </Button>
+                        </ToolButton>
                     ))}
                 </HStack>
             ) : (

@@ -1,9 +1,9 @@
-import { Box, Button, HStack, Input, Stack, Text } from '@chakra-ui/react'
+import { Box, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
 import type { DoAct } from '@/lib/acts'
 import type { Entry, FaultName } from '@/lib/types'
 import { suspectMarks, suspectWhys } from './known'
-import { MainButton } from '@/theme/buttons'
+import { MainButton, ToolButton } from '@/theme/buttons'
 
 interface Props {
     faults: FaultName[]
@@ -136,20 +136,8 @@ export function SuspectList({ faults, log, act }: Props) {
 
 function Mini({ word, label, on, onClick }: { word: string; label: string; on: boolean; onClick: () => void }) {
     return (
-        <Button
-            size="xs"
-            h="tight"
-            minW="touch"
-            px="2"
-            variant="outline"
-            aria-label={label}
-            aria-pressed={on}
-            bg={on ? 'copperWash' : 'sheet'}
-            color="ink"
-            borderColor={on ? 'copper' : 'line'}
-            onClick={onClick}
-        >
+        <ToolButton size="xs" h="tight" minW="touch" px="2" aria-label={label} on={on} onClick={onClick}>
             {word}
-        </Button>
+        </ToolButton>
     )
 }

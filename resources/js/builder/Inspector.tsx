@@ -1,23 +1,12 @@
-import { Box, Button, HStack, Stack, Text } from '@chakra-ui/react'
+import { Box, HStack, Stack, Text } from '@chakra-ui/react'
 import { Select } from '@/shell/Select'
 import { placeName, wireName } from '@/board/walk'
 import { Field, figure } from './Field'
 import type { Draft, Edit } from './types'
+import { wireColours } from '@/theme/wires'
+import { ToolButton } from '@/theme/buttons'
 
-const COLOURS = [
-    'black',
-    'white',
-    'red',
-    'blue',
-    'yellow',
-    'green',
-    'orange',
-    'brown',
-    'violet',
-    'grey',
-    'bare',
-    'green-yellow',
-]
+const COLOURS = Object.keys(wireColours)
 const EDGES = [
     ['left', 'Left edges'],
     ['right', 'Right edges'],
@@ -257,19 +246,8 @@ export function Word({
     on?: boolean
 }) {
     return (
-        <Button
-            h="row"
-            px="2"
-            variant="outline"
-            color="ink"
-            bg={on ? 'copperWash' : 'sheet'}
-            borderColor={on ? 'copper' : 'line'}
-            aria-pressed={on}
-            fontSize="text"
-            disabled={disabled}
-            onClick={onClick}
-        >
+        <ToolButton h="row" px="2" on={on} fontSize="text" disabled={disabled} onClick={onClick}>
             {children}
-        </Button>
+        </ToolButton>
     )
 }

@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Grid, HStack, Stack, Tabs, Text } from '@chakra-ui/react'
+import { Box, Flex, Grid, HStack, Stack, Tabs, Text } from '@chakra-ui/react'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
@@ -208,20 +208,24 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
             <Flex direction="column" minH="0" gap="2">
                 <HStack gap="1" flexShrink={0} wrap="wrap">
                     {covered.length > 0 && (
-                        <Action
-                            word={scene.door === 'open' ? 'Door on' : 'Door off'}
-                            onClick={() => void act('door', { to: scene.door === 'open' ? 'shut' : 'open' })}
-                        />
+                        <ToolButton onClick={() => void act('door', { to: scene.door === 'open' ? 'shut' : 'open' })}>
+                            {scene.door === 'open' ? 'Door on' : 'Door off'}
+                        </ToolButton>
                     )}
                     {covered.length > 0 && (
-                        <Action
-                            word={scene.held ? 'Let door switch go' : 'Hold door switch'}
+                        <ToolButton
                             disabled={scene.door !== 'open'}
                             on={scene.held}
                             onClick={() => void act('hold', { to: scene.held ? 'released' : 'held' })}
-                        />
+                        >
+                            {scene.held ? 'Let door switch go' : 'Hold door switch'}
+                        </ToolButton>
                     )}
-                    {board.ladder && <Action word="Ladder" on={drawing} onClick={() => setDrawing(!drawing)} />}
+                    {board.ladder && (
+                        <ToolButton on={drawing} onClick={() => setDrawing(!drawing)}>
+                            Ladder
+                        </ToolButton>
+                    )}
                     <Find
                         board={board}
                         onFound={(id, at) => {
@@ -231,8 +235,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                         }}
                     />
                     <Box flex="1" />
-                    <Action
-                        word="Hand back"
+                    <ToolButton
                         onClick={() => {
                             if (
                                 window.confirm(
@@ -243,7 +246,9 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                             )
                                 void act('hand_back')
                         }}
-                    />
+                    >
+                        Hand back
+                    </ToolButton>
                 </HStack>
                 {bench.away && (
                     <HStack bg="copperWash" borderRadius="md" px="3" py="2" role="status">
@@ -368,20 +373,15 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                         </ToolButton>
                         <HStack gap="1" role="group" aria-label="Speed">
                             {[1, 4].map((s) => (
-                                <Button
+                                <ToolButton
                                     key={s}
-                                    h="touch"
                                     minW="touch"
                                     px="2"
-                                    variant="outline"
-                                    aria-pressed={bench.speed === s}
-                                    bg={bench.speed === s ? 'copperWash' : 'sheet'}
-                                    color="ink"
-                                    borderColor={bench.speed === s ? 'copper' : 'line'}
+                                    on={bench.speed === s}
                                     onClick={() => bench.setSpeed(s)}
                                 >
                                     {s}×
-                                </Button>
+                                </ToolButton>
                             ))}
                         </HStack>
                         <Text className="reading" fontSize="22px" data-testid="clock">
@@ -419,31 +419,4 @@ function strikes(bench: { seen: Channels; time: number }): string {
         .map((s) => at(s, bench.time)?.say)
         .filter(Boolean)
         .join(' · ')
-}
-
-function Action({
-    word,
-    onClick,
-    disabled,
-    on,
-}: {
-    word: string
-    onClick: () => void
-    disabled?: boolean
-    on?: boolean
-}) {
-    return (
-        <Button
-            h="touch"
-            variant="outline"
-            color="ink"
-            bg={on ? 'copperWash' : 'sheet'}
-            borderColor={on ? 'copper' : 'line'}
-            disabled={disabled}
-            aria-pressed={on}
-            onClick={onClick}
-        >
-            {word}
-        </Button>
-    )
 }

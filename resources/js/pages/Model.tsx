@@ -147,18 +147,9 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                 <Stack gap="2" minH="0">
                     <HStack gap="1" role="group" aria-label="View">
                         {(['Board', 'Ladder', 'Sequence', 'Trouble'] as const).map((v) => (
-                            <Button
-                                key={v}
-                                h="tight"
-                                variant="outline"
-                                color="ink"
-                                aria-pressed={view === v}
-                                bg={view === v ? 'copperWash' : 'sheet'}
-                                borderColor={view === v ? 'copper' : 'line'}
-                                onClick={() => setView(v)}
-                            >
+                            <ToolButton key={v} h="tight" on={view === v} onClick={() => setView(v)}>
                                 {v}
-                            </Button>
+                            </ToolButton>
                         ))}
                     </HStack>
                     <Box flex="1" minH="0">
