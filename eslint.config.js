@@ -5,7 +5,7 @@ import hooks from 'eslint-plugin-react-hooks'
 import tseslint from 'typescript-eslint'
 
 export default tseslint.config(
-    { ignores: ['public', 'vendor', 'node_modules', 'core/vendor', 'var', 'e2e/results', 'bootstrap'] },
+    { ignores: ['resources/js/lib/generated/[aer]*s.ts', 'public', 'vendor', 'node_modules', 'core/vendor', 'var', 'e2e/results', 'bootstrap'] },
     js.configs.recommended,
     ...tseslint.configs.strict,
     a11y.flatConfigs.recommended,

@@ -5,7 +5,9 @@ use App\Building\StaleDraft;
 use App\Http\Failures;
 use App\Http\Middleware\BoundedRequest;
 use App\Http\Middleware\HandleInertiaRequests;
+use App\Http\Middleware\MeetsContract;
 use App\Http\Middleware\SecurityHeaders;
+use Illuminate\Auth\Middleware\Authorize;
 use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -25,7 +27,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend(SecurityHeaders::class);
         $middleware->append(BoundedRequest::class);
         $middleware->trustHosts(at: fn () => array_map(fn (string $host) => '^'.preg_quote($host).'$', config('spark.hosts')), subdomains: false);
-        $middleware->web(append: [HandleInertiaRequests::class]);
+        $middleware->web(append: [MeetsContract::class, HandleInertiaRequests::class]);
+        $middleware->appendToPriorityList(Authorize::class, MeetsContract::class); // who may is asked before what
         $middleware->redirectGuestsTo('/login');
         $middleware->redirectUsersTo('/');
     })

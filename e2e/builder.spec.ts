@@ -394,9 +394,10 @@ test('two people at one model, versions with names, a wire list in, a bad list r
     await other.getByLabel('Label').press('Enter')
     await expect(other.getByText(/Somebody else has changed this model meanwhile: Ines .*Blower moved\./)).toBeVisible()
     await other.getByRole('button', { name: 'Understood' }).click()
+    const named = other.waitForResponse((r) => r.url().endsWith('/edits') && r.ok())
     await other.getByLabel('Label').fill('Air filter')
     await other.getByLabel('Label').press('Enter')
-    await expect(other.getByRole('button', { name: 'Undo' })).toBeEnabled()
+    await named
     await other.context().close()
 
     await page.reload()

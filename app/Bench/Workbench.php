@@ -72,7 +72,7 @@ class Workbench
         $seed = ($assignment->seed * 31 + $user->id) & 0x7FFFFFFF;
         $bench = $this->bench($assignment, $seed);
         $state = $bench->arrive($assignment->visit)->state;
-        $bench->resume($state);
+        $state = $bench->resume($state);
 
         return Attempt::query()->createOrFirst($mine, [
             'seed' => $seed, 'engine' => Assignment::ENGINE,
@@ -221,7 +221,7 @@ class Workbench
     {
         $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
         $bench = $this->bench($attempt->assignment, $attempt->seed);
-        $bench->resume($state);
+        $state = $bench->resume($state);
 
         return $this->reply($attempt, $bench, $state, null, $state->now());
     }
@@ -288,7 +288,7 @@ class Workbench
             $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
             $bench = $this->bench($attempt->assignment, $attempt->seed);
             $bench->record = Record::resumed(Snapshot::unpack($attempt->record));
-            $bench->resume($state);
+            $state = $bench->resume($state);
             $before = $state->now();
             if ($entry !== null) {
                 return $this->reply($attempt, $bench, $state, $entry, $before);
@@ -325,7 +325,7 @@ class Workbench
         $past = $bench->record;
         $passed = $this->since($past->until($now), $before);
         $bench->record = new Record();
-        $bench->resume($state);
+        $state = $bench->resume($state);
         $bench->advance($state, $until);
         $ahead = $bench->record->until($until);
         $bench->record = $past;
@@ -384,8 +384,8 @@ class Workbench
      * Stretches as the client plays them, sounds and sights in words.
      *
      * @param array<string, list<array{int, int, mixed}>> $record
-     * @return array{perceived: array<string, list<array{from: float, to: float, value: string, say: string}>>,
-     *     meter: list<array{from: float, to: float, reading: array<string, mixed>}>}
+     * @return array{perceived: \stdClass, meter: list<array{from: float, to: float, reading: array<string, mixed>}>} perceived
+     *     by channel: list of {from, to, value, say}
      */
     public function channels(Bench $bench, array $record): array
     {
@@ -415,7 +415,7 @@ class Workbench
         ksort($perceived);
         usort($meter, fn ($a, $b) => $a['from'] <=> $b['from']);
 
-        return ['perceived' => $perceived, 'meter' => $meter];
+        return ['perceived' => (object) $perceived, 'meter' => $meter];
     }
 
     /**

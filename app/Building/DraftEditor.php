@@ -13,6 +13,7 @@ use Illuminate\Support\Str;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Schema;
 use OddSpark\Building\Difference;
 use OddSpark\Building\Document;
 use OddSpark\Building\EditError;
@@ -260,7 +261,7 @@ class DraftEditor
 
         return $this->told($draft, $document) + [
             'board' => Board::of($model, Drawn::read($draft->drawn)->board()),
-            'settings' => $this->settings($model),
+            'settings' => (object) $this->settings($model),
         ];
     }
 
@@ -275,7 +276,7 @@ class DraftEditor
         return [
             'step' => $draft->step,
             'title' => $draft->title,
-            'document' => array_diff_key($document, ['kinds' => 1]),
+            'document' => Schema::withObjects(array_diff_key($document, ['kinds' => 1])),
             'undo' => $here?->parent !== null,
             'redo' => $draft->steps()->where('parent', $draft->step)->exists(),
             'published' => $draft->appliance_id,

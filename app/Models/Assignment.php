@@ -114,16 +114,14 @@ class Assignment extends Model
         return [
             'title' => $rules->title, 'version' => $rules->version, 'pass_mark' => $rules->passMark,
             'not_passed' => array_map(fn (string $cap) => Rules::CAPS[$cap], $rules->caps),
-            'schools' => array_filter(
-                array_map(
-                    fn (string $question, array $ways) => ($way = $rules->schools->way($question)) ===
-                        array_key_first($ways) && ! in_array($question, self::ALWAYS_TOLD, true)
-                        ? null
-                        : ['question' => $question, 'way' => $ways[$way]],
-                    array_keys(Schools::CHOICES),
-                    Schools::CHOICES,
-                ),
-            ),
+            'schools' => array_values(array_filter(array_map(
+                fn (string $question, array $ways) => ($way = $rules->schools->way($question)) ===
+                    array_key_first($ways) && ! in_array($question, self::ALWAYS_TOLD, true)
+                    ? null
+                    : ['question' => $question, 'way' => $ways[$way]],
+                array_keys(Schools::CHOICES),
+                Schools::CHOICES,
+            ))),
             'flame_ua' => $rules->schools->flameUa,
             'verify' => $rules->verify,
             'barred' => array_values(array_intersect_key(Catalogue::barrable(), array_flip($rules->barred))),

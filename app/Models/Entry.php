@@ -33,6 +33,8 @@ class Entry extends Model
             'at_s' => $this->tick / 1000,
             'text' => $this->sentence,
             'act' => $this->act,
+            'seen' => (object) ($this->outcome['seen'] ?? []),
+            'dangers' => (object) ($this->outcome['dangers'] ?? []),
         ] + $this->outcome;
     }
 }

@@ -35,7 +35,11 @@ class GiveHint implements Work
             new Memory(),
             Plans::unpackArrivals($assignment->arrivals),
         );
-        $tracker->follow($seen, fn (int $i) => $task->tell($i / count($seen->entries)));
+        foreach ($tracker->moments($seen) as $moment) {
+            if ($moment->isAfter && $moment->entry >= 0) {
+                $task->tell($moment->entry / count($seen->entries));
+            }
+        }
         $outcome = $entry->outcome;
         $outcome['seen'] = ['hint' => (new Hint($plan))->of($entry->act['grade'], $tracker)];
         unset($outcome['waits']);

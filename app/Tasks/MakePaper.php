@@ -98,7 +98,7 @@ class MakePaper implements Work
             fn (array $lane) => [
                 'name' => $lane['name'],
                 'tone' => $lane['tone'],
-                'stretches' => $stretches($tape['perceived'][$lane['channel']] ?? []),
+                'stretches' => $stretches(((array) $tape['perceived'])[$lane['channel']] ?? []),
             ],
             $draft->content()['tape'],
         );

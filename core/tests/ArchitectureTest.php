@@ -30,6 +30,9 @@ final class ArchitectureTest extends TestCase
         'Verbs',
     ];
 
+    /** Documents and plain data as they come in and go out. */
+    private const MOST_MAPS = 80;
+
     private const LONGEST = 120;
 
     public function test_rooms_depend_only_on_those_before_them(): void
@@ -99,6 +102,15 @@ final class ArchitectureTest extends TestCase
             }
         }
         self::assertSame([], $wrong);
+    }
+
+    public function test_maps_of_anything_stand_at_the_doors_only(): void
+    {
+        $maps = 0;
+        foreach ($this->files() as $file => $code) {
+            $maps += substr_count($code, 'array<string, mixed>');
+        }
+        self::assertLessThanOrEqual(self::MOST_MAPS, $maps, 'a shape, or a class, says what is in it');
     }
 
     public function test_lines_are_short_enough_to_be_read(): void

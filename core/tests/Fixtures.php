@@ -94,7 +94,7 @@ final class Fixtures
     {
         $bench = new Bench(self::furnace(), self::universe()->get($fault), new Memory(), $seed);
         $state = $bench->arrive($visit)->state;
-        $bench->resume($state);
+        $state = $bench->resume($state);
 
         return [$bench, $state];
     }

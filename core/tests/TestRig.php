@@ -57,8 +57,10 @@ final class TestRig
         $plan = self::plan($name);
         $found = \OddSpark\Faults\FaultSet::of($plan->model)->get($fault);
         $stand = new self($plan, $found->set);
-        $stand->machine->jump(array_map(fn (array $j) => [$plan->places[$j[0]], $plan->places[$j[1]]], $found->jumpers));
-        $stand->state = $stand->machine->settle($stand->machine->initial());
+        $jumpers = array_map(fn (array $j) => [$plan->places[$j[0]], $plan->places[$j[1]]], $found->jumpers);
+        $stand->state = $stand->machine->settle(
+            $stand->machine->initial()->with(joined: Machine::jumpers($jumpers)),
+        );
 
         return $stand;
     }

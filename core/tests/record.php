@@ -240,7 +240,7 @@ final class Recorded
                         $with +
                         (isset(Catalogue::all()[$name]::fields()['part']) ? ['part' => (string) $part] : []);
                     $state = $bench->arrive($visit)->state->with(door: $door);
-                    $bench->resume($state);
+                    $state = $bench->resume($state);
                     try {
                         [$after, $outcome] = $bench->do($state, Catalogue::act($json));
                         $was = self::sorted($state->toArray());

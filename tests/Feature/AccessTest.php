@@ -24,6 +24,17 @@ class AccessTest extends TestCase
         $this->openSchool();
     }
 
+    public function test_every_route_says_who_may(): void
+    {
+        $open = ['/', 'logout', 'reference', 'reference/sums/{sum}', 'warm-up']; // for everybody who is signed in
+        foreach (Route::getRoutes() as $route) {
+            if (in_array('auth', $route->gatherMiddleware(), true) && ! in_array($route->uri(), $open, true)) {
+                $may = array_filter($route->gatherMiddleware(), fn (string $m): bool => str_starts_with($m, 'Illuminate\\Auth\\Middleware\\Authorize:') || str_starts_with($m, 'can:'));
+                $this->assertNotSame([], $may, $route->uri());
+            }
+        }
+    }
+
     public function test_a_guest_gets_nothing_but_the_sign_in(): void
     {
         $open = ['login', 'up'];

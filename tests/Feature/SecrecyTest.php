@@ -87,7 +87,7 @@ class SecrecyTest extends TestCase
         $assignment = $attempt->assignment->fresh();
         $bench = $workbench->bench($assignment, $attempt->seed);
         $state = $bench->arrive('cold')->state;
-        $bench->resume($state);
+        $state = $bench->resume($state);
         Attempt::query()
             ->whereKey($attempt->id)
             ->update([

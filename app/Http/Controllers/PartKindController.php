@@ -16,7 +16,6 @@ class PartKindController extends Controller
 {
     public function index(Library $library): Response
     {
-        $this->authorize('viewAny', PartKind::class);
         $tables = [];
         foreach ($library->tables() as $name) {
             $table = $library->table($name);
@@ -77,16 +76,6 @@ class PartKindController extends Controller
     /** Kept under its name; one of the same name is changed for what is placed from now on. */
     public function store(Request $request, OwnKind $maker): JsonResponse
     {
-        $this->authorize('create', PartKind::class);
-        $request->validate([
-            'name' => ['required', 'string', 'max:40'],
-            'title' => ['required', 'string', 'max:80'],
-            'terminals' => ['required', 'array', 'max:40'],
-            'terminals.*.name' => ['required', 'string'],
-            'terminals.*.edge' => ['required', 'string'],
-            'primitives' => ['required', 'array', 'max:60'],
-            'primitives.*' => ['array'],
-        ]);
         $kind = $maker->make(
             array_intersect_key(
                 $request->json()->all(),

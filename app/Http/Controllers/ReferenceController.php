@@ -19,10 +19,7 @@ class ReferenceController extends Controller
 
     public function sum(Request $request, string $sum): JsonResponse
     {
-        $with = array_map(
-            floatval(...),
-            $request->validate(['with' => ['required', 'array', 'max:10'], 'with.*' => ['numeric']])['with'],
-        );
+        $with = array_map(floatval(...), $request->json('with'));
         try {
             return response()->json(Sums::of($sum, $with));
         } catch (\DomainException $e) {

@@ -14,7 +14,6 @@ class TaskController extends Controller
 {
     public function __invoke(Request $request, Task $task): JsonResponse|RedirectResponse|Response
     {
-        $this->authorize('view', $task);
         if ($request->expectsJson() && ! $request->header('X-Inertia')) {
             return response()->json($task->shown() + ['goes' => $task->result['goes'] ?? null]);
         }

@@ -8,10 +8,12 @@ use OddSpark\Run\BenchState;
 
 /**
  * One thing that a person does, at a moment of bench time counted from his arrival: its fields, who may reach what it
- * is done
- * to, what it risks, what it does, what it shows, how it is said. One class each, registered in {@see Catalogue}.
+ * is done to, what it risks, what it does, what it shows, how it is said. One class each, registered in
+ * {@see Catalogue}.
  *
  * Minutes of labour are common practice, no source; they order acts, they do not price them.
+ *
+ * @phpstan-type Fields array<string, bool|int|float|string|list<string>|null>
  */
 abstract readonly class Act
 {
@@ -30,7 +32,7 @@ abstract readonly class Act
 
     /**
      * @param int $tick ms since the arrival
-     * @param array<string, mixed> $with what the act is done to and with, by its fields, checked
+     * @param Fields $with what the act is done to and with, by its fields, checked
      */
     final public function __construct(public int $tick, public array $with = [], ?string $name = null)
     {

@@ -12,7 +12,11 @@ use OddSpark\Acts\Setting as S;
 use OddSpark\Acts\Wires as W;
 use OddSpark\Instruments\Bag;
 
-/** What can be done: the only list of acts. */
+/**
+ * What can be done: the only list of acts.
+ *
+ * @phpstan-import-type Fields from Act
+ */
 final class Catalogue
 {
     /** Seconds after the arrival that an act can have. */
@@ -89,7 +93,7 @@ final class Catalogue
     /**
      * An act of which it is known that its fields are right.
      *
-     * @param array<string, mixed> $with
+     * @param Fields $with
      */
     public static function make(int $tick, string $name, array $with = []): Act
     {

@@ -73,21 +73,17 @@ final readonly class Risk
     }
 
     /**
-     * What a jumper does away with: a safety between its two ends, or all that stands before a fuel valve.
+     * What a jumper does away with: a safety, or the control before a fuel valve; also one that stops something else.
      *
      * @return list<string>
      */
     public function bridged(Situation $now, string $from, string $to): array
     {
-        $found = [];
-        foreach ($now->model->parts() as $part) {
-            $at = [Model::split($from)[0] === $part->id, Model::split($to)[0] === $part->id];
-            if ($at === [true, true] && $part->kind->guards() !== null) {
-                $found[] = 'safety-jumpered';
-            }
-            if ($at[0] !== $at[1] && $part->kind->isFuelValve()) {
-                $found[] = 'valve-jumpered';
-            }
+        $found = Bypass::by($now->model, [...$now->state->jumpers, ...$now->state->earlier], [$from, $to]);
+        $part = Model::split($from)[0];
+        $isWithin = $part === Model::split($to)[0];
+        if ($isWithin && $now->model->kindOf($part)?->guards() !== null && ! in_array('safety-jumpered', $found, true)) {
+            $found[] = 'safety-jumpered';
         }
 
         return $found;

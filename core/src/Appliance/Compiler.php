@@ -5,10 +5,20 @@ declare(strict_types=1);
 namespace OddSpark\Appliance;
 
 use OddSpark\Circuit\Topology;
+use OddSpark\Parts\Primitive;
 use OddSpark\Sequence\Table;
 use OddSpark\Trade\Conductor;
 
-/** From a model to its plan: names become numbers, links become ids, wires and cables become primitives. */
+/**
+ * From a model to its plan: names become numbers, links become ids, wires and cables become primitives.
+ *
+ * @phpstan-import-type KindDocument from Shapes
+ * @phpstan-import-type PartDocument from Shapes
+ * @phpstan-import-type WireDocument from Shapes
+ * @phpstan-import-type PerceptDocument from Shapes
+ * @phpstan-import-type Figures from Primitive
+ * @phpstan-import-type CableDocument from Shapes
+ */
 final class Compiler
 {
     /** Keys of a primitive's spec that name another primitive, of the same part unless linked. */
@@ -25,7 +35,7 @@ final class Compiler
     /** @var array<string, string> union-find over places */
     private array $root = [];
 
-    /** @var array<string, array{type: string, spec: array<string, mixed>, scope: string, local: list<string>}> */
+    /** @var array<string, array{type: string, spec: Figures, scope: string, local: list<string>}> */
     private array $primitives = [];
 
     private function __construct(private readonly Model $model) {}
@@ -67,8 +77,8 @@ final class Compiler
     }
 
     /**
-     * @param array<string, mixed> $part
-     * @param array<string, mixed> $kind
+     * @param PartDocument $part
+     * @param KindDocument $kind
      */
     private function part(array $part, array $kind): void
     {
@@ -106,8 +116,8 @@ final class Compiler
      * links, a name of the same kind by the part's id.
      *
      * @param array<array-key, mixed> $spec
-     * @param array<string, mixed> $part
-     * @param array<string, mixed> $kind
+     * @param PartDocument $part
+     * @param KindDocument $kind
      * @return array<array-key, mixed>
      */
     private static function linked(array $spec, array $part, array $kind, bool $ways = false): array
@@ -134,7 +144,7 @@ final class Compiler
         return $spec;
     }
 
-    /** @param array<string, mixed> $wire */
+    /** @param WireDocument $wire */
     private function wire(array $wire): void
     {
         $id = $wire['id'];
@@ -158,7 +168,7 @@ final class Compiler
         $this->primitives["$id.body"] = ['type' => 'wire', 'spec' => $spec, 'scope' => $id, 'local' => ['a', 'b']];
     }
 
-    /** @param array<string, mixed> $wire */
+    /** @param WireDocument $wire */
     private static function copper(array $wire): float
     {
         $celsius = $wire['celsius'] ?? 25.0;
@@ -172,7 +182,7 @@ final class Compiler
      * The conductors of a cable couple with each other, those side by side the most; that is where
      * ghost volts come from.
      *
-     * @param array<string, mixed> $cable
+     * @param CableDocument $cable
      */
     private function cable(array $cable): void
     {
@@ -196,7 +206,7 @@ final class Compiler
         }
     }
 
-    /** @param array<string, array<string, mixed>> $percepts */
+    /** @param array<string, PerceptDocument> $percepts */
     private function number(array $percepts): Plan
     {
         $nodes = [];

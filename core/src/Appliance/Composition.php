@@ -9,6 +9,9 @@ namespace OddSpark\Appliance;
  * model says of its ports ("boiler.TT-1") is joined to what the port stands for.
  *
  * What comes out is one flat document without includes, so that everything behind it knows nothing of them.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
+ * @phpstan-import-type IncludeDocument from Shapes
  */
 final readonly class Composition
 {
@@ -17,8 +20,8 @@ final readonly class Composition
     public function __construct(private Library $library, private int $depth = 0) {}
 
     /**
-     * @param array<string, mixed> $document
-     * @return array<string, mixed>
+     * @param ModelDocument $document
+     * @return ModelDocument
      *
      * @throws DocumentError
      */
@@ -58,9 +61,9 @@ final readonly class Composition
     /**
      * The inner document under longer names, shifted on the board, with the include's own overrides.
      *
-     * @param array<string, mixed> $d
-     * @param array<string, mixed> $include
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @param IncludeDocument $include
+     * @return ModelDocument
      */
     private function within(array $d, array $include, string $pointer): array
     {
@@ -248,9 +251,9 @@ final readonly class Composition
     }
 
     /**
-     * @param array<string, mixed> $document
+     * @param ModelDocument $document
      * @param array<string, string> $ports what each stands for
-     * @return array<string, mixed>
+     * @return ModelDocument
      */
     private static function joined(array $document, array $ports): array
     {

@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
+use OddSpark\Parts\Primitive;
+
 /**
  * Whether a model can be computed at all: figures that are figures, no source that its own wiring shorts,
  * no two sources that are tied together and want different volts.
  *
  * What is merely wrong with a wiring (a load without a path, a switched neutral) can be computed, and is
  * not said here.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
+ * @phpstan-import-type Figures from Primitive
  */
 final class ComputabilityCheck
 {
@@ -28,11 +33,11 @@ final class ComputabilityCheck
     /** @var array<string, list<array{string, string}>> place => neighbours and what leads there */
     private array $next = [];
 
-    /** @param array<string, mixed> $d a resolved document, meant as it says */
+    /** @param ModelDocument $d a resolved document, meant as it says */
     private function __construct(private readonly array $d) {}
 
     /**
-     * @param array<string, mixed> $document resolved
+     * @param ModelDocument $document resolved
      *
      * @throws DocumentError that names the parts
      */
@@ -234,7 +239,7 @@ final class ComputabilityCheck
     /**
      * Pairs of terminals between which a primitive puts volts.
      *
-     * @param array<string, mixed> $spec
+     * @param Figures $spec
      * @return list<array{string, string}>
      */
     private static function poles(array $spec): array

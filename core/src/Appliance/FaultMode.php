@@ -4,11 +4,18 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
-/** A way in which a part of a kind, or a wire, can be bad. */
+use OddSpark\Parts\Primitive;
+
+/**
+ * A way in which a part of a kind, or a wire, can be bad.
+ *
+ * @phpstan-import-type Changes from Primitive
+ * @phpstan-import-type ModeDocument from Shapes
+ */
 final readonly class FaultMode
 {
     /**
-     * @param array<string, array<string, mixed>> $degrees parameters that it changes, by degree; '' when it has none
+     * @param array<string, Changes> $degrees parameters that it changes, by degree; '' when it has none
      * @param string $repair what mends it
      * @param string|null $seen what a look then shows
      */
@@ -23,7 +30,7 @@ final readonly class FaultMode
         public ?string $smells,
     ) {}
 
-    /** @param array<string, mixed> $json as the schema has it */
+    /** @param ModeDocument $json as the schema has it */
     public static function of(array $json): self
     {
         return new self(

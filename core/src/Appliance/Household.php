@@ -4,11 +4,18 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
-/** Those who are served by an appliance: what they want, and by what they notice what it does. */
+use OddSpark\Parts\Condition;
+
+/**
+ * Those who are served by an appliance: what they want, and by what they notice what it does.
+ *
+ * @phpstan-import-type HouseholdDocument from Shapes
+ * @phpstan-import-type Requirement from Condition
+ */
 final readonly class Household
 {
     /**
-     * @param list<array{name: string, of: string, wants: float, display: ?string, calls: array<string, mixed>}> $rooms
+     * @param list<array{name: string, of: string, wants: float, display: ?string, calls: Requirement}> $rooms
      *     calls: a {@see \OddSpark\Parts\Condition}
      * @param array{of: string, wants: float}|null $hotWater
      * @param bool $comesAndGoes whether nobody takes notice when it comes and goes, as a boiler does
@@ -29,7 +36,7 @@ final readonly class Household
         public array $smell,
     ) {}
 
-    /** @param array<string, mixed> $json as the schema has it */
+    /** @param HouseholdDocument $json as the schema has it */
     public static function of(array $json): self
     {
         $rooms = [];

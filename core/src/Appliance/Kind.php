@@ -16,6 +16,8 @@ use OddSpark\Parts\Role;
  * A kind of part: its terminals, the primitives between them, and what it is to an appliance: what it guards, what a
  * hand
  * can do to it, whether it is a supply, a fuel valve.
+ *
+ * @phpstan-import-type KindDocument from Shapes
  */
 final readonly class Kind
 {
@@ -54,7 +56,7 @@ final readonly class Kind
         public array $modes,
     ) {}
 
-    /** @param array<string, mixed> $json a kind's document, as the schema has it */
+    /** @param KindDocument $json a kind's document, as the schema has it */
     public static function of(string $name, array $json): self
     {
         $primitives = [];

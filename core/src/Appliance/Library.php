@@ -11,6 +11,10 @@ use OddSpark\Sequence\TableError;
  * Reads documents, and nothing else does: shipped models by name, any by path, kinds and tables.
  *
  * Order of checks: size and depth, JSON, schema, then meaning; each error is a pointer and a sentence.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
+ * @phpstan-import-type TableDocument from Table
+ * @phpstan-import-type KindDocument from Shapes
  */
 final class Library
 {
@@ -18,7 +22,7 @@ final class Library
 
     private const MAX_DEPTH = 32;
 
-    /** @var array<string, array<string, mixed>> kinds that were read */
+    /** @var array<string, KindDocument> kinds that were read */
     private array $kinds = [];
 
     public function __construct(private readonly string $root = __DIR__.'/../..') {}
@@ -38,7 +42,7 @@ final class Library
     /**
      * A model's document as it is written: with its includes, without its kinds.
      *
-     * @return array<string, mixed>
+     * @return ModelDocument
      *
      * @throws DocumentError
      */
@@ -82,7 +86,7 @@ final class Library
     /**
      * A model from its document: checked, with its kinds and tables put in.
      *
-     * @param array<string, mixed> $document
+     * @param ModelDocument $document
      *
      * @throws DocumentError
      */
@@ -102,7 +106,7 @@ final class Library
      * A model that is being made: all that it names is there, so that it can be drawn and its wiring looked at; what it
      * still {@see lacks} to run is another matter.
      *
-     * @param array<string, mixed> $document
+     * @param ModelDocument $document
      *
      * @throws DocumentError
      */
@@ -117,7 +121,7 @@ final class Library
     /**
      * What keeps a model that is being made from running, the first of each sort.
      *
-     * @param array<string, mixed> $document
+     * @param ModelDocument $document
      * @return list<DocumentError>
      */
     public function lacks(array $document): array
@@ -141,8 +145,8 @@ final class Library
     /**
      * As this version has it: a family that was written freely, when a kind of one's own could have any, is one's own.
      *
-     * @param array<string, mixed> $document
-     * @return array<string, mixed>
+     * @param ModelDocument $document
+     * @return ModelDocument
      */
     private static function migrated(array $document): array
     {
@@ -158,8 +162,8 @@ final class Library
     /**
      * With its includes and its kinds put in.
      *
-     * @param array<string, mixed> $document
-     * @return array<string, mixed>
+     * @param ModelDocument $document
+     * @return ModelDocument
      *
      * @throws DocumentError
      */
@@ -230,7 +234,7 @@ final class Library
     /**
      * A stock sequence table.
      *
-     * @return array<string, mixed>
+     * @return TableDocument
      *
      * @throws DocumentError
      */
@@ -256,7 +260,7 @@ final class Library
     /**
      * A shipped kind of part, its table put in.
      *
-     * @return array<string, mixed>
+     * @return KindDocument
      *
      * @throws DocumentError at the pointer that is given, when there is none of that name
      */

@@ -10,6 +10,8 @@ namespace OddSpark\Appliance;
  * Resolved means that nothing outside it is needed any more; it is what a job freezes, and what its hash is taken of.
  * The
  * document itself is for those who write it, store it or change it; all others ask for what it holds.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
  */
 final readonly class Model
 {
@@ -31,7 +33,7 @@ final readonly class Model
     /** @var array<string, string> tags as they hang on wires, whatever the drawing says */
     private array $tags;
 
-    /** @param array<string, mixed> $document */
+    /** @param ModelDocument $document */
     public function __construct(public array $document)
     {
         $kinds = [];
@@ -116,6 +118,12 @@ final readonly class Model
     public function doors(): array
     {
         return $this->doors;
+    }
+
+    /** Whether a lever is held by a door: "part.name". */
+    public function isInterlock(string $lever): bool
+    {
+        return in_array($lever, array_column($this->doors, 'interlock'), true);
     }
 
     /** @return list<string> parts that lie behind a door */

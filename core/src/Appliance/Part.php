@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
-/** A part of an appliance: a kind with a name, a label, a place on the board, and what differs in it. */
+use OddSpark\Parts\Primitive;
+
+/**
+ * A part of an appliance: a kind with a name, a label, a place on the board, and what differs in it.
+ *
+ * @phpstan-import-type Figures from Primitive
+ * @phpstan-import-type PartDocument from Shapes
+ */
 final readonly class Part
 {
     /**
      * @param array{int|float, int|float} $at on the board
-     * @param array<string, array<string, mixed>> $params that differ from the kind's, by primitive
+     * @param array<string, Figures> $params that differ from the kind's, by primitive
      * @param array<string, string> $links what the kind asks for by name
      */
     private function __construct(
@@ -21,7 +28,7 @@ final readonly class Part
         public array $links,
     ) {}
 
-    /** @param array<string, mixed> $json as the schema has it */
+    /** @param PartDocument $json as the schema has it */
     public static function of(array $json, Kind $kind): self
     {
         return new self($json['id'], $kind, $json['label'], $json['at'], $json['params'] ?? [], $json['links'] ?? []);

@@ -6,12 +6,15 @@ namespace OddSpark\Appliance;
 
 use OddSpark\Circuit\Network;
 use OddSpark\Circuit\Topology;
+use OddSpark\Parts\Primitive;
 
 /**
  * A model made ready to run: nodes numbered, the elimination order found, every primitive's
  * parameters and fittings in one list. Plain arrays, so that it can be kept between requests.
  *
- * @phpstan-type Entry array{type: string, spec: array<string, mixed>, nodes: array<string, int>, branches: list<int>, windings: list<int>, flames: list<int>}
+ * @phpstan-type Entry array{type: string, spec: Figures, nodes: array<string, int>, branches: list<int>, windings: list<int>, flames: list<int>}
+ * @phpstan-import-type Figures from Primitive
+ * @phpstan-import-type PerceptDocument from Shapes
  */
 final class Plan
 {
@@ -23,11 +26,11 @@ final class Plan
     /**
      * @param list<array{int, int}> $branches the two nodes of each branch
      * @param array<string, int> $places node of every place: terminals and wire ends
-     * @param array<string, array<string, mixed>> $primitives by id, in the order of the document
+     * @param array<string, Figures> $primitives by id, in the order of the document
      * @param array<string, mixed> $topology arguments of {@see Topology}
      * @param list<array{int, int, int, int}> $windings
      * @param list<array{int, int}> $flames
-     * @param array<string, array<string, mixed>> $percepts by channel: of, sense, from, thing, say
+     * @param array<string, PerceptDocument> $percepts by channel: of, sense, from, thing, say
      */
     public function __construct(
         public readonly Model $model,

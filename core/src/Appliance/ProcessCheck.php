@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
-/** Whether each process element is given what it needs, of the right kind, and names what is there. */
+/**
+ * Whether each process element is given what it needs, of the right kind, and names what is there.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
+ */
 final class ProcessCheck
 {
     /** No figure of a process is larger, whatever its unit. */
     private const MOST = 1e9;
 
     /**
-     * @param array<string, mixed> $d a resolved document whose types of process are known
+     * @param ModelDocument $d a resolved document whose types of process are known
      *
      * @throws DocumentError with a pointer into /process
      */

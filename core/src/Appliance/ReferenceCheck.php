@@ -4,15 +4,23 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
+use OddSpark\Parts\Primitive;
 use OddSpark\Sequence\Table;
 use OddSpark\Sequence\TableError;
 use OddSpark\Trade\Conductor;
 
-/** What a schema cannot say of a model: that the things it names are there. */
+/**
+ * What a schema cannot say of a model: that the things it names are there.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
+ * @phpstan-import-type Figures from Primitive
+ * @phpstan-import-type Changes from Primitive
+ * @phpstan-import-type TableDocument from Table
+ */
 final class ReferenceCheck
 {
     /**
-     * @param array<string, mixed> $d a resolved model document
+     * @param ModelDocument $d a resolved model document
      *
      * @throws DocumentError
      */
@@ -175,9 +183,9 @@ final class ReferenceCheck
     }
 
     /**
-     * @param array<string, mixed> $table
-     * @param array<string, mixed> $control
-     * @param array<string, mixed> $lines that a part overrides
+     * @param TableDocument $table
+     * @param Figures $control
+     * @param Changes $lines that a part overrides
      */
     private static function table(string $pointer, array $table, array $control, array $lines = []): void
     {
@@ -191,7 +199,7 @@ final class ReferenceCheck
     /**
      * A wire can touch what lies beside it: metal of the cabinet, or a conductor of its own cable.
      *
-     * @param array<string, mixed> $d
+     * @param ModelDocument $d
      */
     private static function neighbours(array $d): void
     {

@@ -8,7 +8,11 @@ use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Helper;
 use Opis\JsonSchema\Validator;
 
-/** The published JSON Schemas (2020-12) of core/schema, and what a reader is told when one is not met. */
+/**
+ * The published JSON Schemas (2020-12) of core/schema, and what a reader is told when one is not met.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
+ */
 final class Schema
 {
     /** Keys whose values are objects, never lists. */
@@ -62,7 +66,7 @@ final class Schema
     private const LATER = ['process', 'visits', 'household', 'tape', 'universe'];
 
     /**
-     * @param array<string, mixed> $document
+     * @param ModelDocument $document
      *
      * @throws DocumentError at the deepest place that is at fault
      */
@@ -74,7 +78,7 @@ final class Schema
     /**
      * A model that is being made: what is there is as the format asks; what is missing may come.
      *
-     * @param array<string, mixed> $document
+     * @param ModelDocument $document
      *
      * @throws DocumentError
      */
@@ -95,8 +99,8 @@ final class Schema
      * at
      * again, so that a change of a large model costs little.
      *
-     * @param array<string, mixed> $before
-     * @param array<string, mixed> $after
+     * @param ModelDocument $before
+     * @param ModelDocument $after
      *
      * @throws DocumentError
      */
@@ -157,27 +161,41 @@ final class Schema
         return json_decode(self::text('model'), true)['$defs']['wire']['properties']['colour']['enum'];
     }
 
-    private static function text(string $schema): string
+    public static function text(string $schema): string
     {
         return (string) file_get_contents(__DIR__."/../../schema/$schema.json");
     }
 
     /**
-     * @param array<string, mixed> $document
+     * @param ModelDocument $document
      *
      * @throws DocumentError
      */
     private static function validate(string $schema, array $document): void
     {
         self::lengths($document, '');
-        $error = (new Validator())->validate(Helper::toJSON(self::withObjects($document)), $schema)->error();
-        if ($error === null) {
-            return;
+        $fault = self::fault($schema, Helper::toJSON(self::withObjects($document)));
+        if ($fault !== null) {
+            throw $fault;
         }
-        while ($error->subErrors() !== []) {
+    }
+
+    /**
+     * What is wrong with a value by a JSON Schema, at the deepest place that is at fault; null when nothing is.
+     *
+     * @param string $schema its text
+     * @param mixed $value as json_decode gives it, objects as objects
+     */
+    public static function fault(string $schema, mixed $value): ?DocumentError
+    {
+        $error = (new Validator())->validate($value, $schema)->error();
+        while (($error?->subErrors() ?? []) !== []) {
             $error = $error->subErrors()[0];
         }
-        throw new DocumentError('/'.implode('/', $error->data()->fullPath()), self::sentence($error));
+
+        return $error === null
+            ? null
+            : new DocumentError('/'.implode('/', $error->data()->fullPath()), self::sentence($error));
     }
 
     /**

@@ -9,16 +9,20 @@ use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Wired;
 
-/** A primitive as a kind's document has it: its name in the kind, and its parameters. */
+/**
+ * A primitive as a kind's document has it: its name in the kind, and its parameters.
+ *
+ * @phpstan-import-type Figures from Primitive
+ */
 final readonly class Spec
 {
     /**
      * @param class-string<Primitive> $class
-     * @param array<string, mixed> $values parameters by key, of the names that the document gives
+     * @param Figures $values parameters by key, of the names that the document gives
      */
     private function __construct(public string $name, public string $class, public array $values) {}
 
-    /** @param array<string, mixed> $values */
+    /** @param Figures $values */
     public static function of(string $name, array $values): self
     {
         return new self($name, Primitives::TYPES[$values['type']] ?? Primitive::class, $values);
@@ -82,7 +86,7 @@ final readonly class Spec
         return $this->class::draws($this->values, $volts);
     }
 
-    /** @param array<string, mixed> $values that a part has otherwise */
+    /** @param Figures $values that a part has otherwise */
     public function with(array $values): self
     {
         return $values === [] ? $this : new self($this->name, $this->class, array_replace($this->values, $values));

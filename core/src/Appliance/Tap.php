@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
-/** A place on a part where an instrument other than the meter is put. */
+/**
+ * A place on a part where an instrument other than the meter is put.
+ *
+ * @phpstan-import-type TapDocument from Shapes
+ */
 final readonly class Tap
 {
     /** @param string $of process id of what is read there */
@@ -16,7 +20,7 @@ final readonly class Tap
         public string $of,
     ) {}
 
-    /** @param array<string, mixed> $json as the schema has it */
+    /** @param TapDocument $json as the schema has it */
     public static function of(string $id, array $json): self
     {
         return new self($id, $json['part'], $json['label'], $json['instrument'], $json['of']);

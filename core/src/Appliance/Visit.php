@@ -7,6 +7,8 @@ namespace OddSpark\Appliance;
 /**
  * A visit that a model tells of: when the fault appears, what the household does, when it is noticed and when somebody
  * comes.
+ *
+ * @phpstan-import-type VisitDocument from Shapes
  */
 final readonly class Visit
 {
@@ -30,7 +32,7 @@ final readonly class Visit
         public int $atMost,
     ) {}
 
-    /** @param array<string, mixed> $json as the schema has it */
+    /** @param VisitDocument $json as the schema has it */
     public static function of(string $name, array $json): self
     {
         $household = [];

@@ -6,7 +6,11 @@ namespace OddSpark\Appliance;
 
 use OddSpark\Trade\Conductor;
 
-/** A wire as the drawing has it: from a place to a place, its colour and gauge, what hangs on it and beside it. */
+/**
+ * A wire as the drawing has it: from a place to a place, its colour and gauge, what hangs on it and beside it.
+ *
+ * @phpstan-import-type WireDocument from Shapes
+ */
 final readonly class Wire
 {
     private const CELSIUS = 25.0;
@@ -34,7 +38,7 @@ final readonly class Wire
         public array $via,
     ) {}
 
-    /** @param array<string, mixed> $json as the schema has it */
+    /** @param WireDocument $json as the schema has it */
     public static function of(array $json): self
     {
         return new self(

@@ -37,7 +37,7 @@ final readonly class Attempt
         $bench = new Bench($plan, $fault, $memory, $log->seed, $kit, $stops);
         $arrival = $bench->arrive($visit);
         $state = $arrival->state;
-        $bench->resume($state);
+        $state = $bench->resume($state);
         $entries = [];
         foreach ($log->acts as $act) {
             [$state, $outcome] = $bench->do($state, $act);

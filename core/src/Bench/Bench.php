@@ -15,6 +15,7 @@ use OddSpark\Instruments\Bag;
 use OddSpark\Instruments\Measured;
 use OddSpark\Instruments\Multimeter;
 use OddSpark\Instruments\Site;
+use OddSpark\Parts\Primitive;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Machine;
 use OddSpark\Run\MachineState;
@@ -28,6 +29,10 @@ use OddSpark\Senses\Record;
  * The same class runs the trainee's attempt (with a seed: noise in the meter, scatter in the parts)
  * and every candidate of the suspects (without: what would be expected). How it stands is a {@see BenchState}, owned by
  * the caller.
+ *
+ * @phpstan-import-type Changes from Primitive
+ * @phpstan-import-type Perceived from Record
+ * @phpstan-import-type Joint from MachineState
  */
 final class Bench
 {
@@ -67,25 +72,27 @@ final class Bench
     /** The time before the visit, up to the moment at which this person stands in front of the appliance. */
     public function arrive(string $visit): Arrival
     {
-        $this->machine->jump($this->joined($this->fault->jumpers));
         $arrival = (new PreVisitRun(
             $this->plan,
             $this->fault,
             $this->machine,
             $this->perception,
             $this->memory,
+            Machine::jumpers($this->pairs($this->fault->jumpers)),
         ))->arrive($visit);
         $state = $arrival->state->with(earlier: $this->fault->jumpers, raw: $this->risk->rawTrials($arrival->state));
 
         return new Arrival($this->kit->with($state), $arrival->complaint);
     }
 
-    /** Goes on with a state kept from earlier, as from a snapshot. */
-    public function resume(BenchState $state): void
+    /** Goes on with a state kept from earlier, as from a snapshot; gives it with what is on its circuit. */
+    public function resume(BenchState $state): BenchState
     {
         $this->machine = $this->machineOf($state);
-        $this->connect($state);
+        $state = $this->connected($state);
         $this->record->see($state->now(), $this->now($state));
+
+        return $state;
     }
 
     /**
@@ -95,7 +102,7 @@ final class Bench
      */
     public function advance(BenchState $state, int $tick, bool $toNext = false): BenchState
     {
-        $before = $toNext ? self::withoutMeter($this->now($state)) : [];
+        $before = $toNext ? self::unmetered($this->now($state)) : [];
         $until = $state->zero + $tick;
         do {
             $blown = $changed = false;
@@ -113,7 +120,7 @@ final class Bench
                     $state = $state->with(display: $this->meter->follow($this->site($state)));
                     $blown = $this->meter->blows($this->site($state));
                 }
-                $changed = $toNext && self::withoutMeter($now) !== $before;
+                $changed = $toNext && self::unmetered($now) !== $before;
 
                 return $blown || $changed;
             });
@@ -161,10 +168,10 @@ final class Bench
         return Bag::atTap($this->plan->model->taps()[$tap]->instrument)->at($this->site($state), $tap)->exact;
     }
 
-    /** Puts the meter's leads back where the state has them. */
-    public function reconnect(BenchState $state): void
+    /** The circuit without the meter, and with another load between two nodes where that is asked: {@see Machine}. */
+    public function withoutMeter(BenchState $state): BenchState
     {
-        $this->connect($state);
+        return $state->with(joined: $this->jumpers($state));
     }
 
     /**
@@ -191,9 +198,8 @@ final class Bench
         if ($stopped !== []) { // as if it had never been begun
             $this->record = Record::resumed($seen);
             $this->machine = $this->machineOf($state);
-            $this->connect($state);
 
-            return [$state, Outcome::stop($stopped)];
+            return [$this->connected($state), Outcome::stop($stopped)];
         }
 
         return [$next, $outcome->told($state->unsaid)];
@@ -202,7 +208,7 @@ final class Bench
     /**
      * Everything perceived at this moment, by channel; the meter's display among it.
      *
-     * @return array<string, mixed>
+     * @return Perceived
      */
     public function now(BenchState $state): array
     {
@@ -248,10 +254,10 @@ final class Bench
     }
 
     /**
-     * @param array<string, mixed> $now
-     * @return array<string, mixed>
+     * @param Perceived $now
+     * @return Perceived
      */
-    private static function withoutMeter(array $now): array
+    private static function unmetered(array $now): array
     {
         return array_filter(
             $now,
@@ -348,25 +354,33 @@ final class Bench
 
     private function settle(BenchState $state, bool $onlyCircuit = false): BenchState
     {
-        $this->connect($state);
+        $state = $this->connected($state);
         $state = $state->on($this->machine->settle($state, $onlyCircuit));
 
         return $state->with(display: $this->meter->follow($this->site($state)));
     }
 
-    /** The meter and the jumpers as the state has them. */
-    private function connect(BenchState $state): void
+    /** The meter and the jumpers on the circuit, as the state has them. */
+    private function connected(BenchState $state): BenchState
     {
-        $this->meter->connect($this->plan, $this->machine, $state);
+        $meter = $this->meter->load($this->plan, $state);
+
+        return $state->with(joined: [...$this->jumpers($state), ...$meter === null ? [] : [$meter]]);
+    }
+
+    /** @return list<Joint> */
+    private function jumpers(BenchState $state): array
+    {
         $landed = array_filter($state->earlier, fn (array $jumper): bool => $state->isLanded($jumper[0]));
-        $this->machine->jump($this->joined([...$state->jumpers, ...$landed]));
+
+        return Machine::jumpers($this->pairs([...$state->jumpers, ...$landed]));
     }
 
     /**
      * @param array<array{string, string}> $jumpers places
      * @return list<array{int, int}> nodes
      */
-    private function joined(array $jumpers): array
+    private function pairs(array $jumpers): array
     {
         return array_map(
             fn (array $j): array => [$this->plan->places[$j[0]], $this->plan->places[$j[1]]],
@@ -381,7 +395,7 @@ final class Bench
 
     /**
      * @param list<string> $mended
-     * @param array<string, mixed> $fitted
+     * @param Changes $fitted
      */
     private function machineWith(array $mended, array $fitted): Machine
     {
@@ -398,8 +412,8 @@ final class Bench
      * Parameters that are not the document's: of the fault, as far as it is not mended, and of what was fitted.
      *
      * @param list<string> $mended
-     * @param array<string, mixed> $fitted
-     * @return array<string, mixed>
+     * @param Changes $fitted
+     * @return Changes
      */
     private function changed(array $mended, array $fitted): array
     {

@@ -21,6 +21,8 @@ use OddSpark\Senses\Record;
 /**
  * The time before a visit: the appliance runs with its fault, the household lives with it, until somebody
  * who can mend it stands in front of it. What he is told is true of that run.
+ *
+ * @phpstan-import-type Joint from MachineState
  */
 final readonly class PreVisitRun
 {
@@ -30,6 +32,8 @@ final readonly class PreVisitRun
         private Machine $machine,
         private Perception $perception,
         private Memory $memory,
+        /** @var list<Joint> that belong to the fault */
+        private array $jumpers,
     ) {}
 
     /**
@@ -48,7 +52,7 @@ final readonly class PreVisitRun
 
             return false;
         };
-        $state = $on->settle($on->initial());
+        $state = $on->settle($appears > 0 ? $on->initial() : $on->initial()->with(joined: $this->jumpers));
         $listen($state);
         $noticed = $state;
         $until = [];
@@ -77,7 +81,9 @@ final readonly class PreVisitRun
         ]);
         $answers = Complaint::answers($household, $until, $rooms, $state->tick);
 
-        return new Arrival(new BenchState($state->tick, $state->slots, $state->tick, $answers), $complaint);
+        $found = new BenchState($state->tick, $state->slots, $state->tick, $answers, joined: $state->joined);
+
+        return new Arrival($found, $complaint);
     }
 
     /**
@@ -128,7 +134,7 @@ final readonly class PreVisitRun
             }
         }
 
-        return $this->machine->settle($state->withSlots($levers));
+        return $this->machine->settle($state->withSlots($levers)->with(joined: $this->jumpers));
     }
 
     /**

@@ -35,7 +35,7 @@ final readonly class Preview
         $bench = new Bench($plan, $fault, $memory);
         $arrival = $bench->arrive($visit);
         $state = $arrival->state->with(door: 'open', held: true, eyes: Perception::EVERYWHERE);
-        $bench->resume($state);
+        $state = $bench->resume($state);
         $controls = $plan->those(Decides::class);
         $states = array_fill_keys($controls, []);
         $note = function (BenchState $s) use ($bench, $controls, $plan, &$states): bool {

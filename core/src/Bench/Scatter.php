@@ -6,14 +6,19 @@ namespace OddSpark\Bench;
 
 use OddSpark\Appliance\Plan;
 use OddSpark\Appliance\Primitives;
+use OddSpark\Parts\Primitive;
 
-/** Good parts of one label are not all alike: their values scatter by a seed that no candidate knows. */
+/**
+ * Good parts of one label are not all alike: their values scatter by a seed that no candidate knows.
+ *
+ * @phpstan-import-type Changes from Primitive
+ */
 final class Scatter
 {
     private const SHARE = 0.02;
 
     /**
-     * @param array<string, mixed> $set what a fault has changed, which is left as it is
+     * @param Changes $set what a fault has changed, which is left as it is
      * @return array<string, float>
      */
     public static function of(Plan $plan, int $seed, array $set): array

@@ -6,15 +6,20 @@ namespace OddSpark\Building;
 
 use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Shapes;
 use OddSpark\Appliance\Spec;
 
-/** The kinds of parts there are, found by the trade's words for them and by what they do. */
+/**
+ * The kinds of parts there are, found by the trade's words for them and by what they do.
+ *
+ * @phpstan-import-type KindDocument from Shapes
+ */
 final class Catalogue
 {
     /**
      * Kinds by how well they answer to some words; all of them without any.
      *
-     * @param array<string, array<string, mixed>> $own kinds of the school's, by name
+     * @param array<string, KindDocument> $own kinds of the school's, by name
      * @return list<array{kind: string, title: string, family: string, symbol: string, own: bool, size: array{int, int},
      *     terminals: list<string>}>
      */

@@ -4,7 +4,13 @@ declare(strict_types=1);
 
 namespace OddSpark\Building;
 
-/** What differs between two documents of a model, in words. */
+use OddSpark\Appliance\Shapes;
+
+/**
+ * What differs between two documents of a model, in words.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
+ */
 final class Difference
 {
     /** Sections that are told entry by entry. */
@@ -37,8 +43,8 @@ final class Difference
     ];
 
     /**
-     * @param array<string, mixed> $before
-     * @param array<string, mixed> $after
+     * @param ModelDocument $before
+     * @param ModelDocument $after
      * @return list<string> empty when they are the same
      */
     public static function words(array $before, array $after): array
@@ -61,8 +67,8 @@ final class Difference
     }
 
     /**
-     * @param array<string, mixed> $before
-     * @param array<string, mixed> $after
+     * @param ModelDocument $before
+     * @param ModelDocument $after
      * @return list<string>
      */
     private static function parts(array $before, array $after): array
@@ -98,8 +104,8 @@ final class Difference
     }
 
     /**
-     * @param array<string, mixed> $before
-     * @param array<string, mixed> $after
+     * @param ModelDocument $before
+     * @param ModelDocument $after
      * @param array<string, string> $labels
      * @return list<string>
      */
@@ -145,8 +151,8 @@ final class Difference
     }
 
     /**
-     * @param array<string, mixed> $before
-     * @param array<string, mixed> $after
+     * @param ModelDocument $before
+     * @param ModelDocument $after
      * @return list<string>
      */
     private static function sections(array $before, array $after): array

@@ -7,8 +7,13 @@ namespace OddSpark\Building;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Schema;
+use OddSpark\Appliance\Shapes;
 
-/** A model's document as one that is being made: begun, written, and read back. */
+/**
+ * A model's document as one that is being made: begun, written, and read back.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
+ */
 final class Document
 {
     /** Wire faults that every model can have; a wire names those of them that it does have. */
@@ -49,7 +54,7 @@ final class Document
      * An empty board.
      *
      * @param 'NA'|'EU' $region
-     * @return array<string, mixed>
+     * @return ModelDocument without a household yet
      */
     public static function blank(string $name, string $title, string $region): array
     {
@@ -76,7 +81,7 @@ final class Document
     /**
      * As text: two equal documents are the same to the byte.
      *
-     * @param array<string, mixed> $document
+     * @param ModelDocument $document
      */
     public static function text(array $document): string
     {
@@ -93,7 +98,7 @@ final class Document
     /**
      * From text: wholly or not at all.
      *
-     * @return array<string, mixed>
+     * @return ModelDocument
      *
      * @throws DocumentError what is wrong with it, and where
      */

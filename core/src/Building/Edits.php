@@ -7,10 +7,14 @@ namespace OddSpark\Building;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Schema;
+use OddSpark\Appliance\Shapes;
 
 /**
  * What can be done to a model that is being made. An edit is plain data, {"do": name, …}; it gives a new document or
  * is refused, and changes nothing then.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
+ * @phpstan-import-type Edit from Shapes
  */
 final readonly class Edits
 {
@@ -46,6 +50,13 @@ final readonly class Edits
         'set' => ['path' => 'text', 'value' => 'any?'],
     ];
 
+    /** Letters of a text: a wire list of the largest board is the longest. */
+    private const LONGEST = 400_000;
+
+    private const MOST = 2000;
+
+    private const MOST_BENDS = 20;
+
     private const WIRE = [
         'colour' => 'text?',
         'awg' => 'number?',
@@ -73,9 +84,9 @@ final readonly class Edits
     }
 
     /**
-     * @param array<string, mixed> $document
-     * @param array<string, mixed> $edit
-     * @return array<string, mixed> the document after it
+     * @param ModelDocument $document
+     * @param Edit $edit
+     * @return ModelDocument the document after it
      *
      * @throws EditError
      */
@@ -103,7 +114,39 @@ final readonly class Edits
         return $after;
     }
 
-    /** @param array<string, mixed> $edit */
+    /** @return array<string, mixed> JSON Schema of an edit, each with its fields */
+    public static function schema(): array
+    {
+        $point = ['type' => 'array', 'minItems' => 2, 'maxItems' => 2, 'items' => ['type' => 'number']];
+        $name = ['type' => 'string', 'minLength' => 1, 'maxLength' => self::LONGEST];
+        $of = fn (string $type): array|object => match ($type) {
+            'text' => $name,
+            'texts' => ['type' => 'array', 'minItems' => 1, 'maxItems' => self::MOST, 'items' => $name],
+            'point' => $point,
+            'points' => ['type' => 'array', 'maxItems' => self::MOST_BENDS, 'items' => $point],
+            'number' => ['type' => 'number'],
+            'map' => ['type' => 'object'],
+            'any' => (object) [],
+            default => ['enum' => explode('|', $type)],
+        };
+        $each = [];
+        foreach (self::EDITS as $do => $fields) {
+            $each[] = [
+                'type' => 'object',
+                'required' => ['do', ...array_keys(array_filter($fields, fn (string $t): bool => ! str_ends_with($t, '?')))],
+                'properties' => ['do' => ['const' => $do]] + array_map(fn (string $t): array|object => $of(rtrim($t, '?')), $fields),
+                'additionalProperties' => false,
+            ];
+        }
+
+        return [
+            '$schema' => 'https://json-schema.org/draft/2020-12/schema',
+            'title' => 'Odd Spark edit of a model',
+            'oneOf' => $each,
+        ];
+    }
+
+    /** @param Edit $edit */
     private static function check(string $name, array $edit): void
     {
         foreach (self::EDITS[$name] as $field => $type) {
@@ -114,19 +157,19 @@ final readonly class Edits
             $texts = fn (mixed $v): bool => is_array($v) &&
                 array_is_list($v) &&
                 $v !== [] &&
-                count($v) <= 2000 &&
+                count($v) <= self::MOST &&
                 array_filter($v, fn ($x) => ! is_string($x)) === [];
             $point = fn (mixed $v): bool => is_array($v) &&
                 array_is_list($v) &&
                 count($v) === 2 &&
                 array_filter($v, fn ($x) => (! is_int($x) && ! is_float($x)) || abs($x) > 10000) === [];
             $fine = match (rtrim($type, '?')) {
-                'text' => is_string($value) && $value !== '' && strlen($value) <= 400_000,
+                'text' => is_string($value) && $value !== '' && strlen($value) <= self::LONGEST,
                 'texts' => $texts($value),
                 'point' => $point($value),
                 'points' => is_array($value) &&
                     array_is_list($value) &&
-                    count($value) <= 20 &&
+                    count($value) <= self::MOST_BENDS &&
                     array_filter($value, fn ($p) => ! $point($p)) === [],
                 'number' => (is_int($value) || is_float($value)) && is_finite((float) $value),
                 'map' => is_array($value),

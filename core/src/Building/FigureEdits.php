@@ -6,6 +6,7 @@ namespace OddSpark\Building;
 
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Kind;
+use OddSpark\Appliance\Shapes;
 use OddSpark\Appliance\Spec;
 use OddSpark\Parts\Ability\ComesAndGoes;
 use OddSpark\Parts\Ability\Decides;
@@ -14,13 +15,17 @@ use OddSpark\Sequence\TableError;
 
 /**
  * Edits of what is special about a part: its figures, what it is linked to, its sequence, a fault that comes and goes.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
+ * @phpstan-import-type PartDocument from Shapes
+ * @phpstan-import-type Edit from Shapes
  */
 final readonly class FigureEdits extends OnParts
 {
     /**
-     * @param array<string, mixed> $d
-     * @param array<string, mixed> $e checked
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @param Edit $e checked
+     * @return ModelDocument
      *
      * @throws EditError|DocumentError
      */
@@ -39,9 +44,9 @@ final readonly class FigureEdits extends OnParts
     }
 
     /**
-     * @param array<string, mixed> $d
-     * @param array<string, mixed> $e
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @param Edit $e
+     * @return ModelDocument
      */
     private function param(array $d, array $e): array
     {
@@ -110,9 +115,9 @@ final readonly class FigureEdits extends OnParts
      * makings, or
      * after so long.
      *
-     * @param array<string, mixed> $d
-     * @param array<string, mixed> $e
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @param Edit $e
+     * @return ModelDocument
      */
     private function flaw(array $d, array $e): array
     {
@@ -152,9 +157,9 @@ final readonly class FigureEdits extends OnParts
     /**
      * A line of the sequence table of one control.
      *
-     * @param array<string, mixed> $d
-     * @param array<string, mixed> $e
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @param Edit $e
+     * @return ModelDocument
      */
     private function sequence(array $d, array $e): array
     {
@@ -190,8 +195,8 @@ final readonly class FigureEdits extends OnParts
     /**
      * Without what is empty.
      *
-     * @param array<string, mixed> $part
-     * @return array<string, mixed>
+     * @param PartDocument $part
+     * @return PartDocument
      */
     private static function tidied(array $part, string $primitive): array
     {

@@ -7,6 +7,7 @@ namespace OddSpark\Building;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
 use OddSpark\Faults\Fault;
+use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
@@ -14,7 +15,13 @@ use OddSpark\Run\SpiceDeck;
 use OddSpark\Senses\Perception;
 use OddSpark\Wiring\Nets;
 
-/** An appliance that nothing is wrong with, as it stands at a moment after the arrival of a visit. */
+/**
+ * An appliance that nothing is wrong with, as it stands at a moment after the arrival of a visit.
+ *
+ * @phpstan-import-type Slot from Primitive
+ * @phpstan-import-type Changes from Primitive
+ * @phpstan-import-type Supply from Nets
+ */
 final class HealthyRun
 {
     private BenchState $state;
@@ -33,7 +40,7 @@ final class HealthyRun
         $this->nets = new Nets($plan->model);
         $this->bench = new Bench($plan, Fault::none(), $memory);
         $state = $this->bench->arrive($visit)->state->with(door: 'open', held: true, eyes: Perception::EVERYWHERE);
-        $this->bench->resume($state);
+        $state = $this->bench->resume($state);
         $this->state = $this->bench->watch($state, $tick, fn () => false);
     }
 
@@ -57,8 +64,8 @@ final class HealthyRun
     /**
      * The same appliance from here on with something changed in it.
      *
-     * @param array<string, mixed> $set parameter => value
-     * @param array<string, array<string, mixed>> $slots what of the state stands otherwise
+     * @param Changes $set parameter => value
+     * @param array<string, Slot> $slots what of the state stands otherwise
      * @return array{Bench, BenchState} its bench, and its state
      */
     public function changed(array $set, array $slots = []): array
@@ -67,7 +74,7 @@ final class HealthyRun
         $bench = new Bench($this->plan, $fault, $this->memory);
         $state = $this->state;
         $state = $state->withSlots($slots);
-        $bench->resume($state);
+        $state = $bench->resume($state);
         // what has changed is felt at once, though nothing else moves
         $state = $state->on($bench->machine()->settle($state));
 
@@ -79,7 +86,7 @@ final class HealthyRun
         return $this->state->now();
     }
 
-    /** @return array<string, mixed> the slot of a primitive or process element */
+    /** @return Slot the slot of a primitive or process element */
     public function slot(string $id): array
     {
         return $this->state->slots[$id] ?? [];
@@ -143,7 +150,7 @@ final class HealthyRun
     /**
      * Nets of a supply's circuit: all that its loads and switches lie between.
      *
-     * @param array<string, mixed> $supply
+     * @param Supply $supply
      * @return array<string, true>
      */
     private function circuit(array $supply): array

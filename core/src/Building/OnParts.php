@@ -5,16 +5,23 @@ declare(strict_types=1);
 namespace OddSpark\Building;
 
 use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Shapes;
 
-/** Edits that find a part by its name and change it. */
+/**
+ * Edits that find a part by its name and change it.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
+ * @phpstan-import-type PartDocument from Shapes
+ * @phpstan-import-type KindDocument from Shapes
+ */
 abstract readonly class OnParts
 {
     public function __construct(protected Library $library) {}
 
     /**
-     * @param array<string, mixed> $d
-     * @param callable(array<string, mixed>): array<string, mixed> $change
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @param callable(PartDocument): PartDocument $change
+     * @return ModelDocument
      */
     protected function changed(array $d, string $id, callable $change): array
     {
@@ -29,8 +36,8 @@ abstract readonly class OnParts
     }
 
     /**
-     * @param array<string, mixed> $d
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @return PartDocument
      */
     protected function part(array $d, string $id): array
     {
@@ -50,8 +57,8 @@ abstract readonly class OnParts
     }
 
     /**
-     * @param array<string, mixed> $d
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @return KindDocument
      */
     protected function kindOf(array $d, string $id): array
     {

@@ -9,6 +9,7 @@ use OddSpark\Appliance\Family;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Primitives;
 use OddSpark\Appliance\Schema;
+use OddSpark\Appliance\Shapes;
 use OddSpark\Appliance\Spec;
 use OddSpark\Parts\Ability\Decides;
 use OddSpark\Parts\Ability\StandsAsSet;
@@ -18,6 +19,10 @@ use OddSpark\Parts\Role;
 /**
  * A kind of part that an instructor makes of primitives and a table, without code: terminals by their edge, what lies
  * between them, and the faults that such things have unless he says otherwise.
+ *
+ * @phpstan-import-type KindDocument from Shapes
+ * @phpstan-import-type Figures from Primitive
+ * @phpstan-import-type ModeDocument from Shapes
  */
 final readonly class OwnKind
 {
@@ -32,10 +37,10 @@ final readonly class OwnKind
      * A kind from what was said of it.
      *
      * @param array{name: string, title: string, family?: string, symbol?: string,
-     *     terminals: list<array{name: string, edge: string}>, primitives: array<string, array<string, mixed>>,
-     *     look?: string, modes?: array<string, mixed>, joined?: list<list<string>>,
+     *     terminals: list<array{name: string, edge: string}>, primitives: array<string, Figures>,
+     *     look?: string, modes?: array<string, ModeDocument>, joined?: list<list<string>>,
      *     references?: list<string>} $said
-     * @return array<string, mixed> a kind's document
+     * @return KindDocument a kind's document
      *
      * @throws EditError what is wrong, and where
      */
@@ -105,7 +110,7 @@ final readonly class OwnKind
     /**
      * Whether a kind can be used: as the format asks, and every figure and name in it as its primitives need them.
      *
-     * @param array<string, mixed> $kind
+     * @param KindDocument $kind
      *
      * @throws EditError
      */
@@ -125,8 +130,8 @@ final readonly class OwnKind
     /**
      * The faults that primitives have by their nature.
      *
-     * @param array<string, array<string, mixed>> $primitives
-     * @return array<string, array<string, mixed>>
+     * @param array<string, Figures> $primitives
+     * @return array<string, Figures>
      */
     public static function faults(array $primitives, string $title): array
     {
@@ -151,8 +156,8 @@ final readonly class OwnKind
     /**
      * What a control reads the volts of has an impedance, or it would read what strays onto an open wire.
      *
-     * @param array<string, array<string, mixed>> $primitives
-     * @return array<string, array<string, mixed>>
+     * @param array<string, Figures> $primitives
+     * @return array<string, Figures>
      */
     private static function withInputs(array $primitives): array
     {
@@ -241,7 +246,7 @@ final readonly class OwnKind
     /**
      * Terminals that a primitive names.
      *
-     * @param array<string, mixed> $spec
+     * @param Figures $spec
      * @return list<string>
      */
     private static function named(array $spec): array

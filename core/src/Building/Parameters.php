@@ -8,15 +8,18 @@ use OddSpark\Appliance\Guarded;
 use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Spec;
 use OddSpark\Parts\Figure;
+use OddSpark\Parts\Primitive;
 
 /**
  * The figures of a part that can be set, with their units, what is usual, and how far they may go: as its primitives
  * have them.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class Parameters
 {
     /**
-     * @param array<string, array<string, mixed>> $params what a part has otherwise, by primitive
+     * @param array<string, Figures> $params what a part has otherwise, by primitive
      * @param string $region NA or EU: degrees are as there
      * @return list<array{primitive: string, key: string, label: string, unit: string, usual: int|float|string|bool,
      *     value: int|float|string|bool, least: float|null, most: float|null, choices: list<string>|null}>

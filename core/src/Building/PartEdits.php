@@ -6,17 +6,23 @@ namespace OddSpark\Building;
 
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Shapes;
 
-/** Edits of parts: where they sit, what they are called, which move together. */
+/**
+ * Edits of parts: where they sit, what they are called, which move together.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
+ * @phpstan-import-type Edit from Shapes
+ */
 final readonly class PartEdits extends OnParts
 {
     /** How far a copy lies from what it is a copy of. */
     private const BESIDE = [28, 28];
 
     /**
-     * @param array<string, mixed> $d
-     * @param array<string, mixed> $e checked
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @param Edit $e checked
+     * @return ModelDocument
      *
      * @throws EditError|DocumentError
      */
@@ -48,7 +54,7 @@ final readonly class PartEdits extends OnParts
     /**
      * A name that nothing has yet: the wanted one, or with the first free number after it.
      *
-     * @param array<string, mixed> $d
+     * @param ModelDocument $d
      */
     public static function free(array $d, string $wanted): string
     {
@@ -69,9 +75,9 @@ final readonly class PartEdits extends OnParts
     }
 
     /**
-     * @param array<string, mixed> $d
-     * @param array<string, mixed> $e
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @param Edit $e
+     * @return ModelDocument
      */
     private function place(array $d, array $e): array
     {
@@ -102,10 +108,10 @@ final readonly class PartEdits extends OnParts
     }
 
     /**
-     * @param array<string, mixed> $d
+     * @param ModelDocument $d
      * @param list<string> $ids parts, or what is included
      * @param array{int|float, int|float} $by
-     * @return array<string, mixed>
+     * @return ModelDocument
      */
     private function move(array $d, array $ids, array $by): array
     {
@@ -133,9 +139,9 @@ final readonly class PartEdits extends OnParts
     }
 
     /**
-     * @param array<string, mixed> $d
+     * @param ModelDocument $d
      * @param list<string> $ids
-     * @return array<string, mixed>
+     * @return ModelDocument
      */
     private function align(array $d, array $ids, string $edge): array
     {
@@ -175,10 +181,10 @@ final readonly class PartEdits extends OnParts
     }
 
     /**
-     * @param array<string, mixed> $d
+     * @param ModelDocument $d
      * @param list<string> $ids
      * @param array{int|float, int|float} $by
-     * @return array<string, mixed> with copies, and of the wires those that lie between them
+     * @return ModelDocument with copies, and of the wires those that lie between them
      */
     private function copy(array $d, array $ids, array $by): array
     {
@@ -212,9 +218,9 @@ final readonly class PartEdits extends OnParts
     }
 
     /**
-     * @param array<string, mixed> $d
+     * @param ModelDocument $d
      * @param list<string> $ids
-     * @return array<string, mixed>
+     * @return ModelDocument
      */
     private function group(array $d, array $ids, bool $on): array
     {
@@ -237,7 +243,7 @@ final readonly class PartEdits extends OnParts
     }
 
     /**
-     * @param array<string, mixed> $d
+     * @param ModelDocument $d
      * @param list<string> $ids
      * @return list<string> with all that are of their groups
      */

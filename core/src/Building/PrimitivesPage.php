@@ -54,7 +54,7 @@ final class PrimitivesPage
     private static function parameters(string $class): string
     {
         $doc = (string) (new \ReflectionMethod($class, '__construct'))->getDocComment();
-        if (preg_match('/@param array<string, mixed> \$p (.*?)(?=\n\s*\* @|\*\/)/s', $doc, $m) === 1) {
+        if (preg_match('/@param Figures \$p (.*?)(?=\n\s*\* @|\*\/)/s', $doc, $m) === 1) {
             return self::told($m[1]).'.';
         }
         $given = array_map(

@@ -7,7 +7,9 @@ namespace OddSpark\Building;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Primitives;
+use OddSpark\Appliance\Shapes;
 use OddSpark\Parts\Ability\HoldsHeat;
+use OddSpark\Parts\Primitive;
 
 /**
  * Heat, draught, water, what is perceived and what the household does "as in" another model: taken over for the parts
@@ -15,6 +17,10 @@ use OddSpark\Parts\Ability\HoldsHeat;
  *
  * What speaks of a part that has no counterpart is left out: from a list of ways it drops, an element that cannot do
  * without it does not come. What is here already stays as it is.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
+ * @phpstan-import-type Figures from Primitive
+ * @phpstan-import-type HouseholdDocument from Shapes
  */
 final readonly class ProcessTransfer
 {
@@ -44,8 +50,8 @@ final readonly class ProcessTransfer
     public function __construct(private Library $library) {}
 
     /**
-     * @param array<string, mixed> $d
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @return ModelDocument
      *
      * @throws EditError|DocumentError
      */
@@ -133,10 +139,10 @@ final readonly class ProcessTransfer
     /**
      * What is here already, told of what has come: water that from now on also heats another room.
      *
-     * @param array<string, mixed> $d
-     * @param array<string, array<string, mixed>> $here
-     * @param array<string, array<string, mixed>> $process what was taken over
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @param array<string, ModelDocument> $here
+     * @param array<string, Figures> $process what was taken over
+     * @return ModelDocument
      */
     private function joinedOn(array $d, array $here, array $process): array
     {
@@ -170,8 +176,8 @@ final readonly class ProcessTransfer
     /**
      * Which part there stands for which here: of one kind by their order, else the only one of a family.
      *
-     * @param array<string, mixed> $there
-     * @param array<string, mixed> $here
+     * @param ModelDocument $there
+     * @param ModelDocument $here
      * @return array<string, string> id here by id there
      */
     private function counterparts(array $there, array $here): array
@@ -243,10 +249,10 @@ final readonly class ProcessTransfer
     /**
      * Elements without what is not here; one that needs it goes too, and those that need that one.
      *
-     * @param array<string, array<string, mixed>> $process
+     * @param array<string, Figures> $process
      * @param array<string, true> $gone parts
      * @param list<string> $ids
-     * @return array{array<string, array<string, mixed>>, array<string, true>} what is left, and what is lost
+     * @return array{array<string, Figures>, array<string, true>} what is left, and what is lost
      */
     private function without(array $process, array $gone, array $ids): array
     {
@@ -318,7 +324,7 @@ final readonly class ProcessTransfer
     }
 
     /**
-     * @param array<string, mixed> $d resolved
+     * @param ModelDocument $d resolved
      * @return list<string> what is perceived of the parts themselves
      */
     private function channels(array $d): array
@@ -334,10 +340,10 @@ final readonly class ProcessTransfer
     }
 
     /**
-     * @param array<string, mixed> $h
+     * @param HouseholdDocument $h
      * @param array<string, true> $channels
      * @param callable(string): bool $alive
-     * @return array<string, mixed>|null null when no room is left
+     * @return HouseholdDocument|null null when no room is left
      */
     private function household(array $h, array $channels, callable $alive): ?array
     {
@@ -362,10 +368,10 @@ final readonly class ProcessTransfer
     /**
      * What kinds ask for by name, as it is answered there.
      *
-     * @param array<string, mixed> $d
-     * @param array<string, mixed> $there
+     * @param ModelDocument $d
+     * @param ModelDocument $there
      * @param array<string, string> $from id there by id here
-     * @return array<string, mixed>
+     * @return ModelDocument
      */
     private function linked(array $d, array $there, array $from): array
     {

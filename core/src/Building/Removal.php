@@ -5,17 +5,22 @@ declare(strict_types=1);
 namespace OddSpark\Building;
 
 use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Shapes;
 
-/** Parts, wires and what is included, taken off the board with all that speaks of them. */
+/**
+ * Parts, wires and what is included, taken off the board with all that speaks of them.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
+ */
 final readonly class Removal
 {
     /**
      * Takes parts and wires off, and with them all that speaks of them.
      *
-     * @param array<string, mixed> $d
+     * @param ModelDocument $d
      * @param list<string> $parts parts, or what is included
      * @param list<string> $wires
-     * @return array<string, mixed>
+     * @return ModelDocument
      *
      * @throws EditError when something of that is not there
      */

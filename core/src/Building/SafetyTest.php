@@ -7,6 +7,7 @@ namespace OddSpark\Building;
 use OddSpark\Appliance\Plan;
 use OddSpark\Appliance\Spec;
 use OddSpark\Parts\Ability\Burns;
+use OddSpark\Parts\Primitive;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 
@@ -15,6 +16,9 @@ use OddSpark\Run\Memory;
  *
  * A safety is a contact that follows a sensor in a limit, a rollout, a draught switch or another safety, and the
  * proving of the flame: there the fire is put out and the fuel must not go on.
+ *
+ * @phpstan-import-type Slot from Primitive
+ * @phpstan-import-type Changes from Primitive
  */
 final readonly class SafetyTest
 {
@@ -95,9 +99,9 @@ final readonly class SafetyTest
     }
 
     /**
-     * @param array<string, mixed> $set
+     * @param Changes $set
      * @param list<string> $burners whose fuel must stop
-     * @param array<string, array<string, mixed>> $slots
+     * @param array<string, Slot> $slots
      * @return array{part: string, title: string, stops: bool, after_s: float|null, words: string}
      */
     private function trial(

@@ -7,10 +7,14 @@ namespace OddSpark\Building;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Schema;
+use OddSpark\Appliance\Shapes;
 
 /**
  * Edits of what is neither a part nor a wire: process, tape, doors, visits, trouble; and what is taken from another
  * model.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
+ * @phpstan-import-type Edit from Shapes
  */
 final readonly class SectionEdits
 {
@@ -43,9 +47,9 @@ final readonly class SectionEdits
     public function __construct(private Library $library) {}
 
     /**
-     * @param array<string, mixed> $d
-     * @param array<string, mixed> $e checked
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @param Edit $e checked
+     * @return ModelDocument
      *
      * @throws EditError|DocumentError
      */
@@ -59,8 +63,8 @@ final readonly class SectionEdits
     }
 
     /**
-     * @param array<string, mixed> $d
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @return ModelDocument
      */
     private function set(array $d, string $path, mixed $value): array
     {
@@ -106,9 +110,9 @@ final readonly class SectionEdits
     }
 
     /**
-     * @param array<string, mixed> $d
-     * @param array<string, mixed> $e
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @param Edit $e
+     * @return ModelDocument
      */
     private function include(array $d, array $e): array
     {

@@ -19,6 +19,7 @@ use OddSpark\Wiring\Nets;
  *
  * @phpstan-import-type Element from Nets
  * @phpstan-type Reason array{text: string, part: string|null, because: list<mixed>}
+ * @phpstan-import-type Supply from Nets
  */
 final class Why
 {
@@ -176,7 +177,7 @@ final class Why
     }
 
     /**
-     * @param array<string, mixed> $supply
+     * @param Supply $supply
      * @return Reason
      */
     private function supply(array $supply, int $depth): array

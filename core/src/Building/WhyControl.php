@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Building;
 
+use OddSpark\Parts\Primitive;
 use OddSpark\Sequence\Control;
 use OddSpark\Sequence\Table;
 
@@ -11,6 +12,8 @@ use OddSpark\Sequence\Table;
  * Why a control does not give an output: what its table waits for, and why that is not there.
  *
  * @phpstan-import-type Reason from Why
+ * @phpstan-import-type Figures from Primitive
+ * @phpstan-import-type TableDocument from Table
  */
 final readonly class WhyControl
 {
@@ -83,7 +86,7 @@ final readonly class WhyControl
     /**
      * Steps through a table from a state to the nearest that gives an output.
      *
-     * @param array<string, mixed> $table
+     * @param TableDocument $table
      */
     private function stepsTo(array $table, string $from, ?string $output): int
     {
@@ -108,7 +111,7 @@ final readonly class WhyControl
     /**
      * Why an input of a control is not on.
      *
-     * @param array<string, mixed> $spec of the control
+     * @param Figures $spec of the control
      * @return list<Reason>
      */
     private function input(string $id, array $spec, string $input, int $depth): array

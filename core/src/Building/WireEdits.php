@@ -8,9 +8,16 @@ use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Shapes;
 use OddSpark\Wiring\Nets;
 
-/** Edits of wires: drawn, changed, landed elsewhere, led by hand, bundled, and whole lists of them. */
+/**
+ * Edits of wires: drawn, changed, landed elsewhere, led by hand, bundled, and whole lists of them.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
+ * @phpstan-import-type WireDocument from Shapes
+ * @phpstan-import-type Edit from Shapes
+ */
 final readonly class WireEdits
 {
     /** Colours of thermostat wire by the letter of its terminal; common practice, no source. */
@@ -33,9 +40,9 @@ final readonly class WireEdits
     public function __construct(private Library $library) {}
 
     /**
-     * @param array<string, mixed> $d
-     * @param array<string, mixed> $e checked
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @param Edit $e checked
+     * @return ModelDocument
      *
      * @throws EditError|DocumentError
      */
@@ -72,7 +79,7 @@ final readonly class WireEdits
     /**
      * The next free name for a wire.
      *
-     * @param array<string, mixed> $d
+     * @param ModelDocument $d
      */
     public static function next(array $d): string
     {
@@ -83,9 +90,9 @@ final readonly class WireEdits
     }
 
     /**
-     * @param array<string, mixed> $d
-     * @param array<string, mixed> $e
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @param Edit $e
+     * @return ModelDocument
      */
     private function wire(array $d, array $e): array
     {
@@ -130,9 +137,10 @@ final readonly class WireEdits
     /**
      * A wire with one gauge and its length: of the two ways the one that was asked for last.
      *
-     * @param array<string, mixed> $wire
-     * @param array<string, mixed> $asked
-     * @return array<string, mixed>
+     * @param WireDocument $wire
+     * @param array{awg?: int|float, feet?: int|float, mm2?: int|float, metres?: int|float, ...} $asked where gauge
+     *     and length are asked for
+     * @return WireDocument
      */
     private static function measured(array $wire, array $asked): array
     {
@@ -159,7 +167,7 @@ final readonly class WireEdits
     /**
      * What a wire between two places usually is: house wiring before the appliance, thinner within it.
      *
-     * @param array<string, mixed> $d
+     * @param ModelDocument $d
      * @return array<string, int|float>
      */
     private function usual(array $d, string $from, string $to): array
@@ -185,7 +193,7 @@ final readonly class WireEdits
                 : ['awg' => 18, 'feet' => 3]);
     }
 
-    /** @param array<string, mixed> $d */
+    /** @param ModelDocument $d */
     private function colour(array $d, string $from, string $to): string
     {
         $nets = new Nets($this->library->draft($d));
@@ -241,9 +249,9 @@ final readonly class WireEdits
     }
 
     /**
-     * @param array<string, mixed> $d
-     * @param array<string, mixed> $e
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @param Edit $e
+     * @return ModelDocument
      */
     private function cable(array $d, array $e): array
     {
@@ -271,9 +279,9 @@ final readonly class WireEdits
     }
 
     /**
-     * @param array<string, mixed> $d
-     * @param callable(array<string, mixed>): array<string, mixed> $change
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @param callable(WireDocument): WireDocument $change
+     * @return ModelDocument
      */
     private function changed(array $d, string $id, callable $change): array
     {

@@ -6,6 +6,7 @@ namespace OddSpark\Building;
 
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Schema;
+use OddSpark\Appliance\Shapes;
 use OddSpark\Trade\Csv;
 
 /**
@@ -13,6 +14,8 @@ use OddSpark\Trade\Csv;
  *
  * Places are written as "part.terminal", or as a person says them: "Limit a". A list that has a mistake is refused
  * whole, with every line that is wrong.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
  */
 final readonly class WireList
 {
@@ -24,7 +27,7 @@ final readonly class WireList
 
     public function __construct(private Library $library) {}
 
-    /** @param array<string, mixed> $d a document */
+    /** @param ModelDocument $d a document */
     public static function csv(array $d): string
     {
         $row = fn (array $wire): array => array_map(fn (string $c) => (string) ($wire[$c] ?? ''), self::COLUMNS);
@@ -35,8 +38,8 @@ final readonly class WireList
     /**
      * The document with the wires of a list; a wire whose id is there already is changed, the others are new.
      *
-     * @param array<string, mixed> $d
-     * @return array<string, mixed>
+     * @param ModelDocument $d
+     * @return ModelDocument
      *
      * @throws EditError with every line that is wrong
      */
@@ -182,7 +185,7 @@ final readonly class WireList
      * Places by what they are called, in small letters: by id, and by the label of the part where that is one part's
      * alone.
      *
-     * @param array<string, mixed> $d
+     * @param ModelDocument $d
      * @return array<string, string>
      */
     private function places(array $d): array

@@ -13,9 +13,6 @@ namespace OddSpark\Circuit;
  */
 final class Solution
 {
-    /** A rod that only the flame itself holds: its source would be a million times the flame's resistance. */
-    private const HELD_BY_FLAME = 1e-12;
-
     private ?AcElimination $acElimination = null;
 
     private ?DcElimination $dcElimination = null;
@@ -365,13 +362,14 @@ final class Solution
         foreach ($this->loads as [$a, $b, $siemens]) {
             $terms[] = [$dc->forward([$a => 1.0, $b => -1.0]), $siemens];
         }
-        $flames = []; // forward vector, amps, siemens, peak volts
+        $flames = []; // forward vector, and the flame
         foreach ($this->values->flames as $f => [$forward, $reverse]) {
             [$rod, $burner] = $this->network->flames[$f];
             $vector = $dc->forward([$rod => 1.0, $burner => -1.0]);
-            [$amps, $siemens, $peak] = $this->flame($f, $rod, $burner, $forward, $reverse);
-            $flames[$f] = [$vector, $amps, $siemens, $peak];
-            $terms[] = [$vector, $siemens - ($this->values->flames[$f][2] ?? 0.0)];
+            $volts = $this->acPhasor($rod, $burner);
+            $flame = Flame::fed($volts, $this->flameOhms($f, $rod, $burner), $forward, $reverse);
+            $flames[$f] = [$vector, $flame];
+            $terms[] = [$vector, $flame->siemens - ($this->values->flames[$f][2] ?? 0.0)];
         }
         $sources = $dc->forward($drive);
         // every product of two vectors that is needed, once: terms with each other, with the sources, with the flames
@@ -396,8 +394,8 @@ final class Solution
         $times = $shares = [];
         for ($pass = 0; $pass < ($flames === [] ? 1 : 3); $pass++) {
             $right = [];
-            foreach ($flames as $f => [, $amps]) {
-                $times[$f] = -$amps * $correction[$f];
+            foreach ($flames as $f => [, $flame]) {
+                $times[$f] = -$flame->amps * $correction[$f];
             }
             foreach ($terms as $row => $_) {
                 $x = $fromSources[$row];
@@ -407,7 +405,7 @@ final class Solution
                 $right[$row] = [-$x, 0.0];
             }
             $shares = $system === null ? [] : $system->solve($right);
-            foreach ($flames as $f => [$vector, $amps, $siemens, $peak]) {
+            foreach ($flames as $f => [$vector, $flame]) {
                 $across = $dc->dot($vector, $sources);
                 foreach ($times as $g => $so) {
                     $across += $so * $between[$f][$g];
@@ -415,9 +413,9 @@ final class Solution
                 foreach ($shares as $t => [$c]) {
                     $across += $c * $fromFlame[$f][$t];
                 }
-                $this->flames[$f] = [$amps * $correction[$f] + $across * $siemens, $amps * $correction[$f], $siemens];
-                $x = $peak > 0 ? min(0.99, abs($across) / $peak) : 0.0;
-                $correction[$f] = 1 + sqrt(1 - $x * $x) - $x * acos($x) - (1 - M_PI * $x / 2);
+                $amps = $flame->amps * $correction[$f];
+                $this->flames[$f] = [$amps + $across * $flame->siemens, $amps, $flame->siemens];
+                $correction[$f] = $flame->bend($across);
             }
         }
         $sum = [[$sources, 1.0]];
@@ -452,33 +450,5 @@ final class Solution
         }
 
         return $stranded ? null : [$zr, $zi];
-    }
-
-    /**
-     * The flame as a source for the DC network, from the AC at its place.
-     *
-     * Two slopes: I0 = (Vp/π)(1/Ra − 1/Rb), G = ½(1/Ra + 1/Rb), Ra and Rb the forward and reverse
-     * resistance each with the AC source's own; the mean of a half wave, I = Vp/(πR), is in any
-     * circuits textbook.
-     *
-     * @return array{float, float, float} amps rod to burner, siemens, peak volts
-     */
-    private function flame(int $f, int $rod, int $burner, float $forward, float $reverse): array
-    {
-        [$vr, $vi] = $this->acPhasor($rod, $burner);
-        $z = $this->flameOhms($f, $rod, $burner);
-        // the flame's own AC shunt, 2 Rf, is in the network: take it out of what is seen
-        $g = 1 / (2 * $forward);
-        [$nr, $ni] = $z === null ? [0.0, 0.0] : [1 - $z[0] * $g, -$z[1] * $g];
-        $d = $nr * $nr + $ni * $ni;
-        if ($z === null || $d < self::HELD_BY_FLAME) {
-            return [0.0, 0.5 * (1 / $forward + 1 / $reverse), 0.0]; // nothing feeds the rod: its wire is open
-        }
-        $peak = M_SQRT2 * sqrt(($vr * $vr + $vi * $vi) / $d);
-        $source = ($z[0] * $nr + $z[1] * $ni) / $d;
-        $a = 1 / ($forward + $source);
-        $b = 1 / ($reverse + $source);
-
-        return [$peak / M_PI * ($a - $b), 0.5 * ($a + $b), $peak];
     }
 }

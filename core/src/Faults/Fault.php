@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace OddSpark\Faults;
 
+use OddSpark\Parts\Primitive;
+
 /**
  * One way in which one part can be bad: what it changes in the appliance, and nothing of what that causes.
+ *
+ * @phpstan-import-type Changes from Primitive
  */
 final readonly class Fault
 {
@@ -13,7 +17,7 @@ final readonly class Fault
 
     /**
      * @param string $id PART:MODE or PART:MODE@DEGREE
-     * @param array<string, mixed> $set changed parameters: primitive id and path => value
+     * @param Changes $set changed parameters: primitive id and path => value
      * @param float $weight how likely in the field, against the others
      * @param string $repair what puts it right: "set", "clean", "clear", "replace", "utility", or the spare, "unjump"
      * @param string|null $seen what one sees on looking at the part; null when nothing

@@ -7,8 +7,13 @@ namespace OddSpark\Faults;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\FaultMode;
 use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Shapes;
 
-/** All the single faults that a model can have, the healthy appliance first. */
+/**
+ * All the single faults that a model can have, the healthy appliance first.
+ *
+ * @phpstan-import-type FoundDocument from Shapes
+ */
 final class FaultSet
 {
     /** @param array<string, Fault> $faults by id */
@@ -125,7 +130,7 @@ final class FaultSet
     /**
      * What somebody did before this visit, which no drawing shows: a jumper, or a wire on the wrong terminal.
      *
-     * @param array<string, mixed> $found
+     * @param FoundDocument $found
      * @param array<string, float> $overrides
      */
     private static function found(Model $model, array $found, array $overrides): Fault

@@ -8,7 +8,11 @@ use OddSpark\Meter\Mode;
 use OddSpark\Meter\Reading;
 use OddSpark\Meter\Scale;
 
-/** The instruments there are: the only list of them. */
+/**
+ * The instruments there are: the only list of them.
+ *
+ * @phpstan-import-type Shown from Reading
+ */
 final class Bag
 {
     /** @var list<class-string<Instrument>> */
@@ -82,7 +86,7 @@ final class Bag
     /**
      * A reading as it was kept.
      *
-     * @param array<string, mixed> $json from {@see Reading::toArray}
+     * @param Shown $json from {@see Reading::toArray}
      */
     public static function reading(array $json): Reading
     {

@@ -10,9 +10,14 @@ use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
 use OddSpark\Meter\Reading;
 use OddSpark\Run\BenchState;
-use OddSpark\Run\Machine;
+use OddSpark\Run\MachineState;
 
-/** The meter with its two leads: its dial is {@see Mode}. */
+/**
+ * The meter with its two leads: its dial is {@see Mode}.
+ *
+ * @phpstan-import-type Shown from Reading
+ * @phpstan-import-type Joint from MachineState
+ */
 final readonly class Multimeter extends Instrument
 {
     public const KEY = 'meter';
@@ -26,15 +31,19 @@ final readonly class Multimeter extends Instrument
         return $state->isMetered();
     }
 
-    /** Puts what the meter is electrically between its leads. */
-    public function connect(Plan $plan, Machine $machine, BenchState $state): void
+    /**
+     * What the meter is electrically between its leads: two nodes and siemens; null when it joins nothing.
+     *
+     * @return Joint|null
+     */
+    public function load(Plan $plan, BenchState $state): ?array
     {
-        $touches = $this->touches($state) && ! $this->isBlown($state);
-        $machine->load(
-            $touches ? $plan->places[$state->red] : null,
-            $touches ? $plan->places[$state->black] : null,
-            $state->mode->siemens(),
-        );
+        if (! $this->touches($state) || $this->isBlown($state)) {
+            return null;
+        }
+        $load = [$plan->places[$state->red], $plan->places[$state->black], $state->mode->siemens()];
+
+        return $load[0] === $load[1] || $load[2] == 0.0 ? null : $load;
     }
 
     /** The exact figure that the circuit offers the meter just now, with both leads on. */
@@ -69,7 +78,7 @@ final readonly class Multimeter extends Instrument
     /**
      * The display as it stands once settled, as it is recorded while time goes on.
      *
-     * @return array<string, mixed>|float|string what is shown, or, without a seed, the exact figure
+     * @return Shown|float|string what is shown, or, without a seed, the exact figure
      */
     public function recorded(Site $site): array|float|string
     {

@@ -81,7 +81,7 @@ final class AttemptSafetyTest
     public function of(BenchState $state, Observations $seen, int $from): array
     {
         $bench = new Bench($this->plan, $this->fault, $this->memory);
-        $bench->resume($state);
+        $state = $bench->resume($state);
         $this->tried = $this->opened = $this->fires = [];
         $this->wasLit = false;
         $watch = function (BenchState $s): bool {

@@ -56,7 +56,7 @@ final readonly class CallbackSimulation
     private static function lived(Plan $plan, Fault $fault, BenchState $state, Memory $memory): array
     {
         $bench = new Bench($plan, $fault, $memory);
-        $bench->resume($state);
+        $state = $bench->resume($state);
         $perception = new Perception($plan);
         $heard = new Record();
         $from = $state->tick;

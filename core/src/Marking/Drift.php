@@ -33,7 +33,7 @@ final readonly class Drift
     ): array {
         $bench = new Bench($plan, $fault, new Memory(), $seed, $kit, $stops);
         $state = $bench->arrive($seen->visit)->state;
-        $bench->resume($state);
+        $state = $bench->resume($state);
         $wording = new Wording($plan->model);
         $apart = [];
         foreach ($seen->entries as $i => [$act, $shown]) {

@@ -59,7 +59,7 @@ final class HealthyCycle
         }
         $bench = new Bench($this->plan, Fault::none(), $this->memory);
         $state = $bench->arrive($this->visit)->state;
-        $bench->resume($state);
+        $state = $bench->resume($state);
         foreach ([['door', 'open'], ['hold', 'held']] as [$act, $to]) {
             [$state] = $bench->do($state, Catalogue::make(0, $act, ['to' => $to]));
         }

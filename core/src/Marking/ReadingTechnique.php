@@ -237,14 +237,12 @@ final class ReadingTechnique
                 [$wire, $which] = Model::split($end);
                 $state = $state->withSlots(["$wire.body" => [$which => false]]);
             }
-            $bench->machine()->load(null, null, 0.0);
             $exact = Meter::exact(
                 $mode,
-                $bench->machine()->solution($state),
+                $bench->machine()->solution($bench->withoutMeter($state)),
                 $this->plan->places[$red],
                 $this->plan->places[$black],
             );
-            $bench->reconnect($candidates[$id][1]);
             $values[$id] = is_nan($exact) ? INF : $exact;
         }
 
@@ -271,11 +269,9 @@ final class ReadingTechnique
         $asked = 0;
         foreach (array_keys($weights) as $id) {
             [$bench, $state] = $candidates[$id];
-            $bench->machine()->load($a, $b, Mode::VoltsAc->siemens());
-            $light = $bench->machine()->solution($state)->acVolts($a, $b);
-            $bench->machine()->load($a, $b, Mode::VoltsLow->siemens());
-            $heavy = $bench->machine()->solution($state)->acVolts($a, $b);
-            $bench->reconnect($state);
+            $bare = $bench->withoutMeter($state);
+            $light = $bench->machine()->solution($bare, [$a, $b, Mode::VoltsAc->siemens()])->acVolts($a, $b);
+            $heavy = $bench->machine()->solution($bare, [$a, $b, Mode::VoltsLow->siemens()])->acVolts($a, $b);
             if (! Meter::agrees($reading, $light)) {
                 continue;
             }
@@ -354,9 +350,7 @@ final class ReadingTechnique
     {
         $solutions = [];
         foreach ($candidates as $id => [$bench, $state]) {
-            $bench->machine()->load(null, null, 0.0);
-            $solutions[$id] = $bench->machine()->solution($state);
-            $bench->reconnect($state);
+            $solutions[$id] = $bench->machine()->solution($bench->withoutMeter($state));
         }
 
         return $solutions;

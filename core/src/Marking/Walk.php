@@ -37,67 +37,53 @@ final readonly class Walk
     {
         $ranking = new BestReading($this->review->plan);
         $scrutiny = new ReadingTechnique($this->review->plan, $this->review->seen->visit, $this->memory);
-        /** @var array<int, Suspects> $before */
-        $before = [];
-        $best = $worth = $flaws = $watched = [];
+        $before = $after = $best = $worth = $flaws = $watched = [];
         $on = ['meter' => null, 'sight' => null];
-        $after = $this->tracker->follow(
-            $this->review->seen,
-            function (int $i, Suspects $now) use (
-                $ranking,
-                $scrutiny,
-                &$before,
-                &$best,
-                &$flaws,
-                &$watched,
-                &$on,
-            ): void {
-                [$act, $outcome] = $this->review->seen->entries[$i];
-                $before[$i] = $now;
-                foreach ($this->tracker->fellByWatching() as $by => $fell) {
-                    if ($on[$by] !== null && $fell !== []) {
-                        $watched[$on[$by]] =
-                            ($watched[$on[$by]] ?? 0.0) + Suspects::bits($now->weights + $fell) - $now->entropy();
-                    }
+        foreach ($this->tracker->moments($this->review->seen) as $moment) {
+            $now = $moment->suspects;
+            if ($moment->isAfter) {
+                $after[] = $now;
+                if ($moment->entry >= 0) {
+                    $act = $this->review->act($moment->entry);
+                    $worth[$moment->entry] =
+                        $act->is(Quality::Asks) || $act->name === Dial::NAME
+                            ? self::worth($moment->shown, $before[$moment->entry]->weights)
+                            : 0.0;
                 }
-                if ($outcome->refused === null) {
-                    $on['meter'] =
-                        $outcome->reading !== null && in_array($act->name, ['leads', 'read', 'dial'], true)
-                            ? $i
-                            : ($act->name === 'leads'
-                                ? null
-                                : $on['meter']);
-                    $on['sight'] = $act->name === 'look' ? $i : $on['sight'];
+
+                continue;
+            }
+            $i = $moment->entry;
+            [$act, $outcome] = $this->review->seen->entries[$i];
+            $before[$i] = $now;
+            foreach ($this->tracker->fellByWatching() as $by => $fell) {
+                if ($on[$by] !== null && $fell !== []) {
+                    $watched[$on[$by]] =
+                        ($watched[$on[$by]] ?? 0.0) + Suspects::bits($now->weights + $fell) - $now->entropy();
                 }
-                $asks =
-                    (AttemptReview::isQuestion($act) || $act->name === NameFault::NAME) && $outcome->refused === null;
-                $best[$i] =
-                    $asks && $now->entropy() > AttemptReview::SETTLED_BITS
-                        ? $this->telling(
-                            $ranking->rank(
-                                $this->tracker->candidates(),
-                                $now->weights,
-                                4 * self::TOLD,
-                                least: AttemptReview::SETTLED_BITS,
-                            ),
-                        )
-                        : [];
-                $flaws[$i] =
-                    $outcome->reading === null
-                        ? []
-                        : $scrutiny->of($act, $outcome->reading, $this->tracker->candidates(), $now->weights);
-                $this->review->repairs->before($i, $act, $this->tracker->candidates());
-                if ($this->progress !== null) {
-                    ($this->progress)($i, count($this->review->seen->entries));
-                }
-            },
-            function (int $i, array $expected) use (&$before, &$worth): void {
-                $worth[$i] =
-                    $this->review->act($i)->is(Quality::Asks) || $this->review->act($i)->name === Dial::NAME
-                        ? self::worth($expected, $before[$i]->weights)
-                        : 0.0;
-            },
-        );
+            }
+            $on = $this->watches($on, $i);
+            $asks = (AttemptReview::isQuestion($act) || $act->name === NameFault::NAME) && $outcome->refused === null;
+            $best[$i] =
+                $asks && $now->entropy() > AttemptReview::SETTLED_BITS
+                    ? $this->telling(
+                        $ranking->rank(
+                            $this->tracker->candidates(),
+                            $now->weights,
+                            4 * self::TOLD,
+                            least: AttemptReview::SETTLED_BITS,
+                        ),
+                    )
+                    : [];
+            $flaws[$i] =
+                $outcome->reading === null
+                    ? []
+                    : $scrutiny->of($act, $outcome->reading, $this->tracker->candidates(), $now->weights);
+            $this->review->repairs->before($i, $act, $this->tracker->candidates());
+            if ($this->progress !== null) {
+                ($this->progress)($i, count($this->review->seen->entries));
+            }
+        }
         $this->review->repairs->end($this->tracker->candidates());
         $steps = [];
         foreach (array_keys($this->review->seen->entries) as $i) {
@@ -119,6 +105,27 @@ final readonly class Walk
         }
 
         return $steps;
+    }
+
+    /**
+     * The entries by which the meter, and the eyes, are on something from now on.
+     *
+     * @param array{meter: ?int, sight: ?int} $on
+     * @return array{meter: ?int, sight: ?int}
+     */
+    private function watches(array $on, int $i): array
+    {
+        [$act, $outcome] = $this->review->seen->entries[$i];
+        if ($outcome->refused !== null) {
+            return $on;
+        }
+        if ($outcome->reading !== null && in_array($act->name, ['leads', 'read', 'dial'], true)) {
+            $on['meter'] = $i;
+        } elseif ($act->name === 'leads') {
+            $on['meter'] = null;
+        }
+
+        return $act->name === 'look' ? ['sight' => $i] + $on : $on;
     }
 
     /**

@@ -6,6 +6,9 @@ namespace OddSpark\Meter;
 
 /**
  * What an instrument shows: a figure in the unit of its mode, already rounded to its range; INF is OL.
+ *
+ * @phpstan-type Shown array{mode: string, value: ?float, step: float, live: bool, text: string, unsteady?: bool,
+ *     low?: bool, least?: ?float, most?: ?float}
  */
 final readonly class Reading
 {
@@ -27,7 +30,7 @@ final readonly class Reading
     ) {}
 
     /**
-     * @return array<string, mixed> mode, value (null is OL), step, live, text; unsteady, low, least,
+     * @return Shown mode, value (null is OL), step, live, text; unsteady, low, least,
      *     most when there is something to say
      */
     public function toArray(): array
@@ -43,7 +46,7 @@ final readonly class Reading
     }
 
     /**
-     * @param array<string, mixed> $a as {@see toArray} gives it
+     * @param Shown $a as {@see toArray} gives it
      * @param Scale $mode that it was read on
      */
     public static function fromArray(array $a, Scale $mode): self

@@ -8,25 +8,32 @@ namespace OddSpark\Parts;
  * Something that must hold of another primitive: a key of its slot equals a value or lies above or below a
  * figure, or, without a key, its course does.
  *
- * Shape: {by: id, key?: path, when?: value} or {by: id, key?: path, above: x} or {…, below: x}.
+ * @phpstan-type Requirement array{by: string, key?: string, when?: bool|int|float|string|null, above?: int|float,
+ *     below?: int|float}
  */
 final class Condition
 {
-    /** @param array<string, mixed> $c */
+    /** @param Requirement $c */
     public static function holds(array $c, Surroundings $now): bool
     {
         if (! isset($c['above']) && ! isset($c['below'])) {
             return $now->follow($c['by'], ...explode('.', $c['key'] ?? 'at')) === ($c['when'] ?? true);
         }
         $x = isset($c['key']) ? (float) $now->follow($c['by'], ...explode('.', $c['key'])) : $now->value($c['by']);
-        // a crossing is found to the tick, so the value may stand a hair short of the level
-        $slack = 1e-6 * (abs($x) + 1);
 
-        return isset($c['above']) ? $x >= $c['above'] - $slack : $x <= $c['below'] + $slack;
+        return isset($c['above'])
+            ? $x >= $c['above'] - self::slack((float) $c['above'])
+            : $x <= $c['below'] + self::slack((float) $c['below']);
+    }
+
+    /** A crossing is found to the tick, so a value may stand a hair short of the level that it has come to. */
+    public static function slack(float $level): float
+    {
+        return 1e-6 * (abs($level) + 1);
     }
 
     /**
-     * @param list<array<string, mixed>> $all
+     * @param list<Requirement> $all
      */
     public static function allHold(array $all, Surroundings $now): bool
     {
@@ -40,7 +47,7 @@ final class Condition
     }
 
     /**
-     * @param list<array<string, mixed>> $conditions
+     * @param list<Requirement> $conditions
      * @return list<string>
      */
     public static function followed(array $conditions): array
@@ -51,14 +58,17 @@ final class Condition
     /**
      * First tick at which a course among them crosses its level.
      *
-     * @param list<array<string, mixed>> $conditions
+     * @param list<Requirement> $conditions
      */
     public static function next(array $conditions, Surroundings $now): int
     {
         $next = Primitive::NEVER;
         foreach ($conditions as $c) {
             if (! isset($c['key']) && (isset($c['above']) || isset($c['below']))) {
-                $next = min($next, $now->crossing($c['by'], [(float) ($c['above'] ?? $c['below'])]));
+                $level = (float) ($c['above'] ?? $c['below']);
+                // it ends as far beyond the level as it may begin before it
+                $ends = $level + (isset($c['above']) ? -2 : 2) * self::slack($level);
+                $next = min($next, $now->crossing($c['by'], [$level, $ends]));
             }
         }
 

@@ -11,6 +11,14 @@ use OddSpark\Circuit\Values;
  *
  * It holds only what does not change (parameters, its nodes and branches); its state is a slot, a
  * plain array owned by the run. Kinds of parts are compositions of primitives, as data.
+ *
+ * Figures are its parameters by their keys, as its kind's document gives them; a slot is what it remembers, by key;
+ * changes are parameters that are otherwise, by "part.primitive.key".
+ *
+ * @phpstan-type Value bool|int|float|string|array<array-key, mixed>|null
+ * @phpstan-type Figures array<string, Value>
+ * @phpstan-type Slot array<string, Value>
+ * @phpstan-type Changes array<string, Value>
  */
 abstract class Primitive
 {
@@ -45,7 +53,7 @@ abstract class Primitive
     /**
      * What it puts into the network: branches and windings by the names of its terminals.
      *
-     * @param array<string, mixed> $spec as in the kind's document
+     * @param Figures $spec as in the kind's document
      * @return array{branches?: list<array{string, string}>, windings?: list<array{string, string, string, string}>,
      *     flames?: list<array{string, string}>}
      */
@@ -57,7 +65,7 @@ abstract class Primitive
     /**
      * What it is to the wiring, as documented.
      *
-     * @param array<string, mixed> $spec
+     * @param Figures $spec
      * @return list<Wired>
      */
     public static function wiring(array $spec): array
@@ -68,7 +76,7 @@ abstract class Primitive
     /**
      * The figures that can be set on it.
      *
-     * @param array<string, mixed> $spec
+     * @param Figures $spec
      * @return list<Figure>
      */
     public static function figures(array $spec): array
@@ -79,7 +87,7 @@ abstract class Primitive
     /**
      * How it fails by its nature.
      *
-     * @param array<string, mixed> $spec
+     * @param Figures $spec
      * @return list<NaturalFault>
      */
     public static function faults(array $spec): array
@@ -90,7 +98,7 @@ abstract class Primitive
     /**
      * What it draws as a load at a voltage, A.
      *
-     * @param array<string, mixed> $spec
+     * @param Figures $spec
      */
     public static function draws(array $spec, float $volts): float
     {
@@ -102,15 +110,15 @@ abstract class Primitive
     /**
      * Why it does not do now what it is there for; null when that is not for it to say but for the wiring.
      *
-     * @param array<string, mixed> $spec with ids of the plan
-     * @param array<string, mixed> $slot
+     * @param Figures $spec with ids of the plan
+     * @param Slot $slot
      */
     public static function why(array $spec, array $slot, Surroundings $now): ?Reason
     {
         return null;
     }
 
-    /** @return array<string, mixed> the slot before anything happened */
+    /** @return Slot the slot before anything happened */
     public function initial(): array
     {
         return [];
@@ -130,7 +138,7 @@ abstract class Primitive
     /**
      * What of the slot its stamp depends on: two slots with the same answer stamp the same.
      *
-     * @param array<string, mixed> $slot
+     * @param Slot $slot
      */
     public function electric(array $slot): string
     {
@@ -140,15 +148,15 @@ abstract class Primitive
     /**
      * Writes its admittances and sources for the state it is in.
      *
-     * @param array<string, mixed> $slot
+     * @param Slot $slot
      */
     public function stamp(array $slot, Values $values): void {}
 
     /**
      * What it becomes, from the same solution and slots that all others see.
      *
-     * @param array<string, mixed> $slot
-     * @return array<string, mixed>
+     * @param Slot $slot
+     * @return Slot
      */
     public function react(array $slot, Surroundings $now): array
     {
@@ -158,7 +166,7 @@ abstract class Primitive
     /**
      * Tick at which it wants to be asked again although nothing else happens.
      *
-     * @param array<string, mixed> $slot
+     * @param Slot $slot
      */
     public function next(array $slot, Surroundings $now): int
     {
@@ -168,7 +176,7 @@ abstract class Primitive
     /**
      * What a person in front of it could see or hear of it, as a class of percept; '' for nothing.
      *
-     * @param array<string, mixed> $slot
+     * @param Slot $slot
      */
     public function shows(array $slot): string
     {

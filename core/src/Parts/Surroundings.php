@@ -7,10 +7,14 @@ namespace OddSpark\Parts;
 use OddSpark\Circuit\Solution;
 use OddSpark\Trade\Response;
 
-/** What every primitive sees when it reacts: the moment, the slots of all, and one solution. */
+/**
+ * What every primitive sees when it reacts: the moment, the slots of all, and one solution.
+ *
+ * @phpstan-import-type Slot from Primitive
+ */
 final class Surroundings
 {
-    /** @param array<string, array<string, mixed>> $slots by primitive id */
+    /** @param array<string, Slot> $slots by primitive id */
     public function __construct(
         public int $tick,
         public array $slots,

@@ -17,6 +17,8 @@ use OddSpark\Parts\Surroundings;
  *
  * Lights a moment after gas, or oil from its nozzle, meets what lights it: a surface hot enough, or
  * anything else that the model says, a spark, a pilot, a match. Goes out when the fuel does.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class Burner extends Primitive implements Burns
 {
@@ -35,7 +37,7 @@ final class Burner extends Primitive implements Burns
     private const SMELT_AFTER = 1500;
 
     /**
-     * @param array<string, mixed> $p ways: from the meter to the ports, least: share of gas that burns; igniter: heater
+     * @param Figures $p ways: from the meter to the ports, least: share of gas that burns; igniter: heater
      *     id
      *     and lights_at_f, or lit_by: list of {@see Condition}, any of which lights it; lights_in_s;
      *     carries_in_s: until the flame has run from the first burner to the last, carries_by: what it runs along;
@@ -92,7 +94,7 @@ final class Burner extends Primitive implements Burns
         }
         $gas = $free >= $this->p['least'];
         if (! $gas) {
-            return ['raw' => $slot['raw'] + ($slot['smelt'] ? 1 : 0)] + $this->initial();
+            return ['raw' => (int) $slot['raw'] + ($slot['smelt'] ? 1 : 0)] + $this->initial();
         }
         if (! $slot['gas']) {
             $slot = ['gas' => true, 'since' => $now->tick] + $slot;
@@ -128,7 +130,7 @@ final class Burner extends Primitive implements Burns
         if (! $slot['gas'] || $slot['lit']) {
             return $slot['due'] ?? self::NEVER;
         }
-        $smelt = $slot['smelt'] ? self::NEVER : $slot['since'] + self::SMELT_AFTER;
+        $smelt = $slot['smelt'] ? self::NEVER : (int) $slot['since'] + self::SMELT_AFTER;
 
         return min($slot['due'] ?? self::NEVER, $smelt);
     }

@@ -37,9 +37,9 @@ final class Exchanger extends Settling
     {
         $lit = $now->follow($this->p['burner'], 'lit') === true;
         $air = (float) $now->follow($this->p['blower'], 'target') * $this->free($now, $this->p['ways']);
-        $perDegree = Units::AIR_BTU_H_PER_CFM_F * $this->p['cfm'] * $air + $this->p['jacket_btu_h_f'];
+        $perDegree = Units::AIR_BTU_H_PER_CFM_F * $this->p['cfm'] * $air + (float) $this->p['jacket_btu_h_f'];
         $rise = $lit ? $this->p['btu_h'] * $this->free($now, $this->p['gas_ways'] ?? []) / $perDegree : 0.0;
 
-        return [round($this->p['room_f'] + $rise, 3), round(3600 * $this->p['btu_f'] / $perDegree, 3)];
+        return [round((float) $this->p['room_f'] + $rise, 3), round(3600 * $this->p['btu_f'] / $perDegree, 3)];
     }
 }

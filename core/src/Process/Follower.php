@@ -9,7 +9,11 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Trade\Response;
 
-/** A place that is warmed by another and lags behind it: the limit's disc in the plenum, °F. Slot: course, leader. */
+/**
+ * A place that is warmed by another and lags behind it: the limit's disc in the plenum, °F. Slot: course, leader.
+ *
+ * @phpstan-import-type Figures from Primitive
+ */
 final class Follower extends Primitive
 {
     public const GIVEN = [
@@ -21,7 +25,7 @@ final class Follower extends Primitive
     ];
 
     /**
-     * @param array<string, mixed> $p leader: process id, gain, around: value at which gain has no effect, tau_s, start
+     * @param Figures $p leader: process id, gain, around: value at which gain has no effect, tau_s, start
      */
     public function __construct(private readonly array $p, Fittings $f) {}
 

@@ -12,10 +12,12 @@ use OddSpark\Trade\Response;
 /**
  * A process value that settles towards a target with a time constant, both set by the state of the rest. Slot: course,
  * aim.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 abstract class Settling extends Primitive
 {
-    /** @param array<string, mixed> $p start: value at the beginning, and what the element needs */
+    /** @param Figures $p start: value at the beginning, and what the element needs */
     final public function __construct(protected readonly array $p, Fittings $f) {}
 
     public function initial(): array

@@ -8,14 +8,18 @@ use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Trade\Response;
 
-/** A value that nothing in the appliance moves: the water level, the pressure in the street. Slot: course. */
+/**
+ * A value that nothing in the appliance moves: the water level, the pressure in the street. Slot: course.
+ *
+ * @phpstan-import-type Figures from Primitive
+ */
 final class Still extends Primitive
 {
     public const GIVEN = ['value' => 'number'];
 
     public const LIVE = false;
 
-    /** @param array<string, mixed> $p value */
+    /** @param Figures $p value */
     public function __construct(private readonly array $p, Fittings $f) {}
 
     public function initial(): array

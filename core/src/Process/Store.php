@@ -18,6 +18,8 @@ use OddSpark\Trade\Response;
  * beside it is taken at the temperature that it has, and looked at again when that has moved by a
  * twentieth of what lies between the two.
  * Units hang together: Btu/h, Btu/h per °F and Btu per °F, or W, W/K and Wh/K.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class Store extends Primitive implements HoldsHeat
 {
@@ -29,7 +31,7 @@ final class Store extends Primitive implements HoldsHeat
     private const LEAST = 0.3;
 
     /**
-     * @param array<string, mixed> $p start; holds: capacity; gains: list of {gives, if: list of {@see Condition},
+     * @param Figures $p start; holds: capacity; gains: list of {gives, if: list of {@see Condition},
      *     ways}; loses: list of {per_degree, to: degrees or process id, if, ways}
      */
     public function __construct(private readonly array $p, Fittings $f) {}
@@ -105,7 +107,7 @@ final class Store extends Primitive implements HoldsHeat
         return $next;
     }
 
-    /** @param array<string, mixed> $item */
+    /** @param Figures $item */
     private function share(array $item, Surroundings $now): float
     {
         if (! Condition::allHold($item['if'] ?? [], $now)) {

@@ -11,7 +11,12 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
 
-/** A way for water, oil, gas or heat that is free while all of some conditions hold, or any of others. Slot: free. */
+/**
+ * A way for water, oil, gas or heat that is free while all of some conditions hold, or any of others. Slot: free.
+ *
+ * @phpstan-import-type Figures from Primitive
+ * @phpstan-import-type Requirement from Condition
+ */
 final class Way extends Primitive
 {
     /** From here on enough goes through that it does not count as shut. */
@@ -25,16 +30,16 @@ final class Way extends Primitive
         'stuck' => 'text?',
     ];
 
-    /** @var list<array<string, mixed>> */
+    /** @var list<Requirement> */
     private readonly array $all;
 
-    /** @var list<array<string, mixed>> */
+    /** @var list<Requirement> */
     private readonly array $any;
 
     private readonly float $share;
 
     /**
-     * @param array<string, mixed> $p all, any: {@see Condition}s; share: how free it is then (1); passes: what
+     * @param Figures $p all, any: {@see Condition}s; share: how free it is then (1); passes: what
      *     leaks by when shut (0); stuck: open | shut
      */
     public function __construct(private readonly array $p, Fittings $f)

@@ -6,12 +6,17 @@ namespace OddSpark\Run;
 
 use OddSpark\Meter\Display;
 use OddSpark\Meter\Mode;
+use OddSpark\Parts\Primitive;
 
 /**
  * A person before an appliance at a moment: how the appliance stands, what he has done to it, and what he has in his
  * hands.
  *
  * Written and read again by {@see toArray} and {@see fromArray}, and nowhere else.
+ *
+ * @phpstan-import-type Slot from Primitive
+ * @phpstan-import-type Changes from Primitive
+ * @phpstan-import-type Joint from MachineState
  */
 final readonly class BenchState extends MachineState
 {
@@ -19,7 +24,7 @@ final readonly class BenchState extends MachineState
     private const ONCE = ['gauge' => 1, 'probe' => 1, 'draught' => 1, 'analyser' => 1, 'smoke' => 1, 'oil_gauge' => 1];
 
     /**
-     * @param array<string, array<string, mixed>> $slots by primitive id
+     * @param array<string, Slot> $slots by primitive id
      * @param int $zero tick of the arrival
      * @param array<string, string> $answers of the customer, by question
      * @param float $labour minutes
@@ -28,7 +33,7 @@ final readonly class BenchState extends MachineState
      * @param bool $held the door switch, by hand
      * @param string|null $eyes the part that is looked at
      * @param list<string> $mended parts
-     * @param array<string, mixed> $fitted parameters of what was put in, by their path
+     * @param Changes $fitted parameters of what was put in, by their path
      * @param list<array{string, string}> $jumpers places, of those that are known
      * @param list<array{string, string}> $earlier of those that somebody else left: what has not been noticed yet, and
      *     wires on a wrong place
@@ -42,6 +47,7 @@ final readonly class BenchState extends MachineState
      * @param string $battery of the meter: good | low
      * @param array{wires: list<string>, turns: int}|null $clamp
      * @param array<string, string> $taps where instruments are put, by instrument
+     * @param list<Joint> $joined {@see MachineState}
      */
     public function __construct(
         int $tick,
@@ -70,8 +76,9 @@ final readonly class BenchState extends MachineState
         public string $battery = 'good',
         public ?array $clamp = null,
         public array $taps = [],
+        array $joined = [],
     ) {
-        parent::__construct($tick, $slots);
+        parent::__construct($tick, $slots, $joined);
     }
 
     /** Ticks since the arrival. */
@@ -100,13 +107,16 @@ final readonly class BenchState extends MachineState
     /** The appliance alone. */
     public function machine(): MachineState
     {
-        return new MachineState($this->tick, $this->slots);
+        return new MachineState($this->tick, $this->slots, $this->joined);
     }
 
     /** @return array<string, mixed> plain data, for {@see fromArray} */
     public function toArray(): array
     {
-        return ['mode' => $this->mode->value, 'display' => $this->display?->toArray()] + get_object_vars($this);
+        $kept = ['mode' => $this->mode->value, 'display' => $this->display?->toArray()] + get_object_vars($this);
+
+        return array_diff_key($kept, ['joined' => 1]); // nodes: they follow from where leads and jumpers are
+
     }
 
     /** @param array<string, mixed> $array from {@see toArray}, of this version or one before */

@@ -13,6 +13,10 @@ use OddSpark\Parts\Primitive;
 /**
  * The primitives of a plan, made once for all machines that run it: they hold no state. A machine with a
  * fault has its own of the few that the fault changes.
+ *
+ * @phpstan-import-type Figures from Primitive
+ * @phpstan-import-type Changes from Primitive
+ * @phpstan-import-type Entry from Plan
  */
 final class Build
 {
@@ -55,7 +59,7 @@ final class Build
     }
 
     /**
-     * @param array<string, mixed> $set changed parameters: "part.primitive.path" => value
+     * @param Changes $set changed parameters: "part.primitive.path" => value
      *
      * @throws RunError
      */
@@ -74,7 +78,7 @@ final class Build
         return $set === [] ? self::$made[$plan] : self::$made[$plan]->with($set);
     }
 
-    /** @param array<string, mixed> $set */
+    /** @param Changes $set */
     private function with(array $set): self
     {
         $changed = [];
@@ -113,8 +117,8 @@ final class Build
     }
 
     /**
-     * @param array<string, mixed> $entry of the plan
-     * @param array<string, mixed> $spec with what is changed in it
+     * @param Entry $entry of the plan
+     * @param Figures $spec with what is changed in it
      */
     private function put(string $id, array $entry, array $spec): void
     {

@@ -19,6 +19,10 @@ use OddSpark\Parts\Surroundings;
  * Within a tick: solve; every primitive reads the same solution and the same slots; all changes
  * are applied together; again, until nothing changes. Between ticks nothing is stepped: the next
  * tick is the earliest that any primitive asks for.
+ *
+ * @phpstan-import-type Slot from Primitive
+ * @phpstan-import-type Changes from Primitive
+ * @phpstan-import-type Joint from MachineState
  */
 final class Machine
 {
@@ -49,11 +53,8 @@ final class Machine
 
     private Values $values;
 
-    /** @var array{int, int, float}|null nodes and siemens of a meter on the circuit */
-    private ?array $load = null;
-
     /**
-     * @var array<string, array<string, mixed>> slots of the state that was settled last, with what it is electrically
+     * @var array<string, Slot> slots of the state that was settled last, with what it is electrically
      */
     private array $standing = [];
 
@@ -67,11 +68,8 @@ final class Machine
     /** @var array<string, int> when each of them wants to be asked again */
     private array $standingDue = [];
 
-    /** @var list<array{int, int, float}> nodes and siemens of what else a hand has joined */
-    private array $jumpers = [];
-
     /**
-     * @param array<string, mixed> $set changed parameters: "part.primitive.path" => value
+     * @param Changes $set changed parameters: "part.primitive.path" => value
      */
     public function __construct(public readonly Plan $plan, array $set, private readonly Memory $memory)
     {
@@ -91,40 +89,34 @@ final class Machine
         return new MachineState(0, array_map(fn (Primitive $p) => $p->initial(), $this->primitives));
     }
 
-    /** Puts a load such as a meter between two nodes, or takes it off. */
-    public function load(?int $a, ?int $b, float $siemens): void
-    {
-        $this->load = $a === null || $b === null || $siemens == 0.0 || $a === $b ? null : [$a, $b, $siemens];
-    }
-
     /**
-     * Joins pairs of nodes by jumpers, and no others.
+     * Pairs of nodes joined by jumpers.
      *
      * @param list<array{int, int}> $pairs
+     * @return list<Joint>
      */
-    public function jump(array $pairs): void
+    public static function jumpers(array $pairs): array
     {
-        $this->jumpers = [];
+        $joints = [];
         foreach ($pairs as [$a, $b]) {
             if ($a !== $b) {
-                $this->jumpers[] = [$a, $b, self::JUMPER_SIEMENS];
+                $joints[] = [$a, $b, self::JUMPER_SIEMENS];
             }
         }
-    }
 
-    /** @return list<array{int, int, float}> the jumpers that are on: two nodes, siemens */
-    public function jumpers(): array
-    {
-        return $this->jumpers;
+        return $joints;
     }
 
     /**
-     * The circuit as it is in this state, with the load that is on it.
+     * The circuit as it is in this state, with what a hand has put on it, and with one load more where that is asked.
+     *
+     * @param Joint|null $load
      */
-    public function solution(MachineState $state): Solution
+    public function solution(MachineState $state, ?array $load = null): Solution
     {
+        $joined = $load === null ? $state->joined : [...$state->joined, $load];
         if ($this->standingKey !== '' && $state->slots === $this->standing) {
-            $solution = $this->remembered($this->standingKey);
+            $solution = $this->remembered($this->standingKey, $joined);
             if ($solution !== null) {
                 return $solution;
             }
@@ -133,6 +125,7 @@ final class Machine
 
         return $this->solved(
             $state->slots,
+            $joined,
             $this->build->key.$common.implode(',', $this->pieces($state->slots)),
             $common,
         );
@@ -146,7 +139,7 @@ final class Machine
         return $this->valuesOf($state->slots);
     }
 
-    /** @param array<string, array<string, mixed>> $slots */
+    /** @param array<string, Slot> $slots */
     private function valuesOf(array $slots): Values
     {
         foreach ($this->build->electric as $id => $_) {
@@ -170,7 +163,7 @@ final class Machine
 
         $values = $this->values($state);
         $branches = $this->plan->branches;
-        foreach ($this->jumpers as [$a, $b, $siemens]) {
+        foreach ($state->joined as [$a, $b, $siemens]) {
             $branches[] = [$a, $b];
             [$values->re[], $values->im[], $values->dc[]] = [$siemens, 0.0, $siemens];
         }
@@ -186,13 +179,13 @@ final class Machine
         return $this->build->key.
             $this->common($state->slots).
             implode(',', $this->pieces($state->slots)).
-            implode('', array_map(fn (array $j) => "#$j[0]:$j[1]", $this->jumpers));
+            implode('', array_map(fn (array $j) => "#$j[0]:$j[1]", $state->joined));
     }
 
     /**
      * How that stands which seldom changes: asked once an advance, and when one of them has changed.
      *
-     * @param array<string, array<string, mixed>> $slots
+     * @param array<string, Slot> $slots
      */
     private function common(array $slots): string
     {
@@ -207,7 +200,7 @@ final class Machine
     /**
      * What each of those that change the circuit is just now.
      *
-     * @param array<string, array<string, mixed>> $slots
+     * @param array<string, Slot> $slots
      * @return array<string, string>
      */
     private function pieces(array $slots): array
@@ -234,18 +227,25 @@ final class Machine
         $this->standingDue = $due;
     }
 
-    /** The solution of a state with the load that is on it, if it is remembered. */
-    private function remembered(string $key): ?Solution
+    /**
+     * The solution of a state with what is on its circuit, if it is remembered.
+     *
+     * @param list<Joint> $joined
+     */
+    private function remembered(string $key, array $joined): ?Solution
     {
-        foreach ($this->load === null ? $this->jumpers : [...$this->jumpers, $this->load] as [$a, $b, $g]) {
+        foreach ($joined as [$a, $b, $g]) {
             $key .= "#$a:$b:$g";
         }
 
         return $this->memory->find($key);
     }
 
-    /** @param array<string, array<string, mixed>> $slots */
-    private function solved(array $slots, string $key, string $common): Solution
+    /**
+     * @param array<string, Slot> $slots
+     * @param list<Joint> $joined
+     */
+    private function solved(array $slots, array $joined, string $key, string $common): Solution
     {
         $base = $this->memory->find($key);
         if ($base === null) {
@@ -256,7 +256,7 @@ final class Machine
             );
             $base = $this->memory->keep($key, Solution::of($this->plan->network(), $values, $static));
         }
-        foreach ($this->load === null ? $this->jumpers : [...$this->jumpers, $this->load] as [$a, $b, $g]) {
+        foreach ($joined as [$a, $b, $g]) {
             $key .= "#$a:$b:$g";
             $base = $this->memory->find($key) ?? $this->memory->keep($key, $base->with($a, $b, $g));
         }
@@ -302,7 +302,7 @@ final class Machine
         $pieces = $stands ? $this->standingPieces : $this->pieces($state->slots);
         $due = $stands ? $this->standingDue : $this->dueAfter($state, array_keys($this->live), []);
         while ($state->tick < $until) {
-            $state = new MachineState(min($until, max($state->tick + 1, min($due))), $state->slots);
+            $state = new MachineState(min($until, max($state->tick + 1, min($due))), $state->slots, $state->joined);
             $this->memory->moment($state->tick);
             $active = [];
             foreach ($due as $id => $tick) {
@@ -339,7 +339,7 @@ final class Machine
         $key = null;
         for ($step = 0; $step < self::MICROSTEPS; $step++) {
             if ($active === []) {
-                return [new MachineState($state->tick, $slots), array_keys($asked)];
+                return [new MachineState($state->tick, $slots, $state->joined), array_keys($asked)];
             }
             $reading = false;
             foreach ($active as $id) {
@@ -348,7 +348,8 @@ final class Machine
             if ($reading) {
                 $key ??= $this->build->key.$common.implode(',', $pieces);
             }
-            $now = new Surroundings($state->tick, $slots, $reading ? $this->solved($slots, $key, $common) : null);
+            $solution = $reading ? $this->solved($slots, $state->joined, $key, $common) : null;
+            $now = new Surroundings($state->tick, $slots, $solution);
             $changed = [];
             foreach ($active as $id) {
                 $slot = $this->live[$id]->react($slots[$id], $now);

@@ -4,13 +4,24 @@ declare(strict_types=1);
 
 namespace OddSpark\Run;
 
+use OddSpark\Parts\Primitive;
 use OddSpark\Trade\Response;
 
-/** How an appliance stands at a moment: the slot of each of its primitives. */
+/**
+ * How an appliance stands at a moment: the slot of each of its primitives, and what a hand has put on its circuit.
+ *
+ * A joint is two nodes and the siemens between them.
+ *
+ * @phpstan-type Joint array{int, int, float}
+ * @phpstan-import-type Slot from Primitive
+ */
 readonly class MachineState
 {
-    /** @param array<string, array<string, mixed>> $slots by primitive id */
-    public function __construct(public int $tick, public array $slots) {}
+    /**
+     * @param array<string, Slot> $slots by primitive id
+     * @param list<Joint> $joined what a hand has put on the circuit: jumpers, then the meter
+     */
+    public function __construct(public int $tick, public array $slots, public array $joined = []) {}
 
     /** What a lever, or anything else that stands somewhere, is at. */
     public function at(string $id): mixed
@@ -33,7 +44,7 @@ readonly class MachineState
     }
 
     /**
-     * @param array<string, array<string, mixed>> $changes of slots, by primitive id: what is to be otherwise in each
+     * @param array<string, Slot> $changes of slots, by primitive id: what is to be otherwise in each
      * @return static
      */
     public function withSlots(array $changes): self

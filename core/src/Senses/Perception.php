@@ -5,22 +5,25 @@ declare(strict_types=1);
 namespace OddSpark\Senses;
 
 use OddSpark\Appliance\Plan;
+use OddSpark\Appliance\Shapes;
 use OddSpark\Run\Machine;
 use OddSpark\Run\MachineState;
 
 /**
  * What can be perceived from where: sounds wherever one stands, sights of the one place that the eyes are on;
  * glow, flame and clicks with the door off only.
+ *
+ * @phpstan-import-type PerceptDocument from Shapes
  */
 final class Perception
 {
     /** Eyes of one who sees all at once: a household over days, the instructor's chart; nobody at the bench. */
     public const EVERYWHERE = '*';
 
-    /** @var array<string, array<string, mixed>> channels perceived without doing anything */
+    /** @var array<string, PerceptDocument> channels perceived without doing anything */
     private readonly array $ambient;
 
-    /** @var array<string, list<array<string, mixed>>> what can be seen of each part */
+    /** @var array<string, list<PerceptDocument>> what can be seen of each part */
     private readonly array $sights;
 
     /** @var array<string, list<string>> parts that are seen together, by each of them */
@@ -102,7 +105,7 @@ final class Perception
         return $eyes === self::EVERYWHERE || $eyes !== null && in_array($part, $this->together[$eyes] ?? [$eyes], true);
     }
 
-    /** @param array<string, mixed> $percept */
+    /** @param PerceptDocument $percept */
     private function word(array $percept, string $class): string
     {
         return $percept['say'][$class] ?? $class;

@@ -9,6 +9,8 @@ namespace OddSpark\Senses;
  *
  * A channel that cannot be perceived has no stretch, which is not the same as silence: silence that
  * could have been broken is a stretch of ''.
+ *
+ * @phpstan-type Perceived array<string, string|float|null>
  */
 final class Record
 {
@@ -21,7 +23,7 @@ final class Record
     /**
      * What is perceived from this tick on.
      *
-     * @param array<string, mixed> $values by channel; a channel that is missing is not perceived
+     * @param Perceived $values by channel; a channel that is missing is not perceived
      */
     public function see(int $tick, array $values): void
     {

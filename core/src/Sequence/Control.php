@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Sequence;
 
 use OddSpark\Parts\Ability\Decides;
+use OddSpark\Parts\Condition;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
@@ -17,6 +18,12 @@ use OddSpark\Parts\Wired;
  *
  * The table is read afresh from its document for every run; nothing of any appliance's sequence
  * is written here.
+ *
+ * @phpstan-import-type Figures from Primitive
+ * @phpstan-import-type Requirement from Condition
+ * @phpstan-import-type Slot from Primitive
+ * @phpstan-import-type Guard from Table
+ * @phpstan-import-type TableDocument from Table
  */
 final class Control extends Primitive implements Decides
 {
@@ -29,7 +36,7 @@ final class Control extends Primitive implements Decides
 
     public const DARK = 'dark';
 
-    /** @var array<string, mixed> */
+    /** @var TableDocument */
     private readonly array $table;
 
     /** @var array<string, Input> */
@@ -41,8 +48,11 @@ final class Control extends Primitive implements Decides
     /** Input that powers it; null for one that needs no power. */
     private readonly ?string $supply;
 
+    /** @var list<Requirement> what is so when it is too warm for it */
+    private readonly array $tooWarm;
+
     /**
-     * @param array<string, mixed> $p table: as in docs/formats.md, inputs: by name, see {@see Input}, times: overrides,
+     * @param Figures $p table: as in docs/formats.md, inputs: by name, see {@see Input}, times: overrides,
      *     lamp_dead, heat_shy: {of: process, above}: locks out when warmer, and only a power cycle when cooler frees it
      */
     public function __construct(private readonly array $p, Fittings $f)
@@ -51,6 +61,9 @@ final class Control extends Primitive implements Decides
         $this->inputs = array_map(fn (array $input) => new Input($input, $f), $p['inputs']);
         $this->times = ($p['times'] ?? []) + $p['table']['times'];
         $this->supply = $p['table']['supply'] ?? null;
+        $this->tooWarm = isset($p['heat_shy'])
+            ? [['by' => $p['heat_shy']['of'], 'above' => $p['heat_shy']['above']]]
+            : [];
     }
 
     public static function wiring(array $spec): array
@@ -148,9 +161,7 @@ final class Control extends Primitive implements Decides
         foreach ($this->inputs as $input) {
             $next = min($next, $input->next($now));
         }
-        if (isset($this->p['heat_shy'])) {
-            $next = min($next, $now->crossing($this->p['heat_shy']['of'], [(float) $this->p['heat_shy']['above']]));
-        }
+        $next = min($next, Condition::next($this->tooWarm, $now));
         foreach ($this->table['states'][$slot['state']]['guards'] ?? [] as $guard) {
             foreach ($this->moments($guard, $slot) as $at) {
                 if ($at > $now->tick) {
@@ -170,8 +181,8 @@ final class Control extends Primitive implements Decides
     /**
      * The inputs as they stand, each changed only when it has lasted.
      *
-     * @param array<string, mixed> $slot
-     * @return array<string, mixed>
+     * @param Slot $slot
+     * @return Slot
      */
     private function sense(array $slot, Surroundings $now): array
     {
@@ -196,8 +207,8 @@ final class Control extends Primitive implements Decides
     /**
      * Without power: what its table says that it remembers is kept, the rest is gone.
      *
-     * @param array<string, mixed> $slot
-     * @return array<string, mixed>
+     * @param Slot $slot
+     * @return Slot
      */
     private function fallDark(array $slot, int $tick): array
     {
@@ -210,13 +221,12 @@ final class Control extends Primitive implements Decides
 
     private function isTooWarm(Surroundings $now): bool
     {
-        return isset($this->p['heat_shy']) &&
-            $now->value($this->p['heat_shy']['of']) >= $this->p['heat_shy']['above'] - 1e-3;
+        return $this->tooWarm !== [] && Condition::holds($this->tooWarm[0], $now);
     }
 
     /**
-     * @param array<string, mixed> $guard
-     * @param array<string, mixed> $slot
+     * @param Guard $guard
+     * @param Slot $slot
      */
     private function holds(array $guard, array $slot, int $tick): bool
     {
@@ -242,15 +252,15 @@ final class Control extends Primitive implements Decides
     /**
      * Ticks that have to be reached before a guard can hold: its time in the state, and its timers.
      *
-     * @param array<string, mixed> $guard
-     * @param array<string, mixed> $slot
+     * @param Guard $guard
+     * @param Slot $slot
      * @return list<int>
      */
     private function moments(array $guard, array $slot): array
     {
         $at = [];
         if (isset($guard['after'])) {
-            $at[] = $slot['since'] + (int) round(1000 * $this->times[$guard['after']]);
+            $at[] = (int) $slot['since'] + (int) round(1000 * $this->times[$guard['after']]);
         }
         foreach ($guard['timer'] ?? [] as $timer => $time) {
             $at[] = isset($slot['timer'][$timer])
@@ -262,9 +272,9 @@ final class Control extends Primitive implements Decides
     }
 
     /**
-     * @param array<string, mixed> $slot
+     * @param Slot $slot
      * @param array<string, string> $do counter => "+1" or "0"; timer => "start"
-     * @return array<string, mixed>
+     * @return Slot
      */
     private function done(array $slot, array $do, int $tick): array
     {
@@ -280,8 +290,8 @@ final class Control extends Primitive implements Decides
     }
 
     /**
-     * @param array<string, mixed> $slot in, due, count, timer, kept: what goes on through a change of state
-     * @return array<string, mixed>
+     * @param Slot $slot in, due, count, timer, kept: what goes on through a change of state
+     * @return Slot
      */
     private function enter(string $state, int $tick, array $slot): array
     {

@@ -12,11 +12,13 @@ use OddSpark\Parts\Surroundings;
 /**
  * What a control senses by one of its inputs, on or off: volts between two terminals, a flame's current, ohms of
  * something that hangs on it, a process value, or a button. With a threshold to come on and another to go off.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final readonly class Input
 {
     /**
-     * @param array<string, mixed> $p one of ac: [terminal, terminal] (V), dc: likewise, ua_through: likewise with ohm
+     * @param Figures $p one of ac: [terminal, terminal] (V), dc: likewise, ua_through: likewise with ohm
      *     (µA),
      *     ohms: likewise (Ω, on when low), of: process id; with on and off; or a {@see Condition} (by, key, when);
      *     after_ms; dead: never on; stuck: always on
@@ -41,10 +43,13 @@ final readonly class Input
             return Condition::holds($this->p, $now);
         }
         $x = $this->measured($now);
-        $level = $on ? $this->p['off'] : $this->p['on'];
-        $slack = isset($this->p['of']) ? 1e-6 * (abs($x) + 1) : 0.0;
+        $isRising = $this->p['on'] >= $this->p['off'];
+        $level = (float) ($on ? $this->p['off'] : $this->p['on']);
+        // a crossing is found to the tick: the value may stand a hair short of the level, going on as going off
+        $slack = isset($this->p['of']) ? Condition::slack($level) : 0.0;
+        $slack = $on && $this->hasSpan() ? -$slack : $slack;
 
-        return $this->p['on'] >= $this->p['off'] ? $x >= $level - $slack : $x <= $level + $slack;
+        return $isRising ? $x >= $level - $slack : $x <= $level + $slack;
     }
 
     /** Id of the primitive whose slot it reads; null when it reads the circuit. */
@@ -56,10 +61,19 @@ final readonly class Input
     public function next(Surroundings $now): int
     {
         return match (true) {
+            isset($this->p['of']) && ! $this->hasSpan() => Condition::next([
+                ['by' => $this->p['of'], 'above' => $this->p['on']],
+                ['by' => $this->p['of'], 'below' => $this->p['on']],
+            ], $now),
             isset($this->p['of']) => $now->crossing($this->p['of'], [(float) $this->p['on'], (float) $this->p['off']]),
             isset($this->p['by']) => Condition::next([$this->p], $now),
             default => Primitive::NEVER,
         };
+    }
+
+    private function hasSpan(): bool
+    {
+        return (float) $this->p['on'] !== (float) $this->p['off'];
     }
 
     private function measured(Surroundings $now): float

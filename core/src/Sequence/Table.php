@@ -4,12 +4,22 @@ declare(strict_types=1);
 
 namespace OddSpark\Sequence;
 
+use OddSpark\Parts\Primitive;
+
 /**
  * A sequence table by itself: overridden line by line, and looked at without running it.
  *
  * What is an error cannot be run; what is a remark can, and is told to whoever made it.
  *
- * @phpstan-type Guard array{if?: array<string, bool>, count?: array<string, int>, timer?: array<string, string>, after?: string, do?: array<string, string>, go: string}
+ * @phpstan-type Guard array{if?: array<string, bool>, count?: array<string, int>, timer?: array<string, string>,
+ *     after?: string, do?: array<string, string>, go: string}
+ * @phpstan-type Row array{title: string, outputs: list<string>, lamp: string, guards: list<Guard>, reset?: string,
+ *     until_power?: bool}
+ * @phpstan-type TableDocument array{table?: string, version?: int, title: string, supply?: string, start: string,
+ *     remembers?: array{states?: list<string>, counts?: list<string>},
+ *     fuel?: array{outputs: list<string>, proofs: list<string>, flame: string},
+ *     times: array<string, int|float>, states: array<string, Row>}
+ * @phpstan-import-type Changes from Primitive
  */
 final readonly class Table
 {
@@ -26,15 +36,15 @@ final readonly class Table
         'valve_delay_s' => [0, 30],
     ];
 
-    /** @param array<string, mixed> $table */
+    /** @param TableDocument $table */
     public function __construct(private array $table) {}
 
     /**
      * The table with some of its lines changed: by path, "states.trial.lamp" or "times.trial_s"; null takes a line out.
      *
-     * @param array<string, mixed> $table
-     * @param array<string, mixed> $lines
-     * @return array<string, mixed>
+     * @param TableDocument $table
+     * @param Changes $lines
+     * @return TableDocument
      *
      * @throws TableError when a path leads nowhere
      */
@@ -156,7 +166,7 @@ final readonly class Table
     /**
      * A guard as a line: "call, not limit, after 15 s → Igniter warms up".
      *
-     * @param array<string, mixed> $guard
+     * @param Guard $guard
      */
     private function line(array $guard): string
     {
@@ -273,8 +283,8 @@ final readonly class Table
     /**
      * Whether the second holds whenever the first does.
      *
-     * @param array<string, mixed> $first
-     * @param array<string, mixed> $second
+     * @param Guard $first
+     * @param Guard $second
      */
     private static function implies(array $first, array $second): bool
     {
@@ -343,7 +353,7 @@ final readonly class Table
         return $found;
     }
 
-    /** @param array<string, mixed> $row */
+    /** @param Row $row */
     private function leavesWithout(array $row, string $proof): bool
     {
         foreach ($row['guards'] as $guard) {
@@ -360,7 +370,7 @@ final readonly class Table
         return false;
     }
 
-    /** @param array<string, mixed> $row */
+    /** @param Row $row */
     private function leavesAfterATime(array $row): bool
     {
         foreach ($row['guards'] as $guard) {

@@ -65,9 +65,7 @@ final class BestReading
         // suspects whose circuits are one and the same now are asked once
         $solutions = $ids = $shares = [];
         foreach ($candidates as $id => [$bench, $state]) {
-            $bench->machine()->load(null, null, 0.0);
-            $solution = $bench->machine()->solution($state);
-            $bench->reconnect($state);
+            $solution = $bench->machine()->solution($bench->withoutMeter($state));
             $which = spl_object_id($solution);
             $solutions[$which] = $solution;
             $ids[$which][] = (string) $id;

@@ -6,12 +6,15 @@ namespace OddSpark\Suspects;
 
 use OddSpark\Instruments\Bag;
 use OddSpark\Meter\Meter;
+use OddSpark\Meter\Reading;
 
 /**
  * Whether what was perceived could have come from what a candidate would have shown.
  *
  * Values are compared as classes, meter displays within the meter's tolerance, and moments within a
  * person's: two seconds, or a tenth of the time since he last did something.
+ *
+ * @phpstan-import-type Shown from Reading
  */
 final class Comparison
 {
@@ -61,7 +64,7 @@ final class Comparison
     /**
      * A display against an exact value: a number, "open" or "live".
      *
-     * @param array<string, mixed> $shown
+     * @param Shown $shown
      */
     public static function sameDisplay(array $shown, float|int|string $exact): bool
     {

@@ -102,7 +102,7 @@ final class Evidence
     {
         $arrival = $bench->arrive($visit);
         $state = $arrival->state->with(eyes: Perception::EVERYWHERE);
-        $bench->resume($state);
+        $state = $bench->resume($state);
         $record = new Record();
         $watch = function (BenchState $s) use ($bench, $record): bool {
             $record->see($s->now(), $bench->now($s) + ['circuit' => $this->circuit($bench, $s)]);

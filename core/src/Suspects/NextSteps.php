@@ -116,7 +116,7 @@ final class NextSteps
         $ahead = [];
         foreach ($candidates as $id => [, $state]) {
             $bench = new Bench($this->plan, $this->faultSet->get((string) $id), $this->memory);
-            $bench->resume($state);
+            $state = $bench->resume($state);
             [$state, $outcome] = $bench->do($state, $act);
             if ($outcome->refused !== null || $outcome->dangers !== []) {
                 return null;

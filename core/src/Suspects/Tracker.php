@@ -82,30 +82,44 @@ final class Tracker
     }
 
     /**
-     * @param (callable(int, Suspects): void)|null $before called at the moment of each entry, with those that
-     *     stand after all that was perceived till then; {@see candidates} are at that moment
-     * @param (callable(int, array<string, Outcome>): void)|null $shown called with what each of them would have
-     *     shown at the entry
-     * @return list<Suspects> after the arrival, and after each entry
+     * The suspects through a whole attempt.
+     *
+     * @return \Generator<int, Moment> on arrival, then for each entry when it is about to be made and when it has been
      */
-    public function follow(Observations $seen, ?callable $before = null, ?callable $shown = null): array
+    public function moments(Observations $seen): \Generator
     {
         $this->begin($seen);
-        $steps = [$this->suspects()];
+        yield new Moment(-1, true, $this->suspects());
         foreach (array_keys($seen->entries) as $i) {
-            $steps[] = $this->step($seen, $i, $before, $shown);
+            yield from $this->through($seen, $i);
+        }
+    }
+
+    /** @return list<Suspects> after the arrival, and after each entry */
+    public function follow(Observations $seen): array
+    {
+        $steps = [];
+        foreach ($this->moments($seen) as $moment) {
+            if ($moment->isAfter) {
+                $steps[] = $moment->suspects;
+            }
         }
 
         return $steps;
     }
 
-    /**
-     * One entry more, after those before it.
-     *
-     * @param (callable(int, Suspects): void)|null $before see {@see follow}
-     * @param (callable(int, array<string, Outcome>): void)|null $shown
-     */
-    public function step(Observations $seen, int $i, ?callable $before = null, ?callable $shown = null): Suspects
+    /** One entry more, after those before it. */
+    public function step(Observations $seen, int $i): Suspects
+    {
+        foreach ($this->through($seen, $i) as $moment) {
+            $after = $moment->suspects;
+        }
+
+        return $after ?? $this->suspects();
+    }
+
+    /** @return \Generator<int, Moment> */
+    private function through(Observations $seen, int $i): \Generator
     {
         [$act, $outcome] = $seen->entries[$i];
         $comparison = new Comparison(array_map(fn ($e) => $e[0]->tick, array_slice($seen->entries, 0, $i + 1)));
@@ -113,9 +127,7 @@ final class Tracker
         $stood = count($this->states);
         $this->watched = ['meter' => [], 'sight' => []];
         $this->goOn($seen, $comparison, $act->tick, $act->tick - 1);
-        if ($before !== null) {
-            $before($i, $this->suspects());
-        }
+        yield new Moment($i, false, $this->suspects());
         $all = [];
         foreach ($outcome->wasStopped() ? [] : $this->states as $id => $state) {
             [$this->states[$id], $expected] = $this->benches[$id]->do($state, $act, self::loose($outcome));
@@ -135,9 +147,6 @@ final class Tracker
                 unset($this->states[$id], $this->benches[$id]);
             }
         }
-        if ($shown !== null) {
-            $shown($i, $all);
-        }
         // what was perceived at this very tick may come of an act after this one: it is compared with the last of them
         $more = ($seen->entries[$i + 1] ?? null) !== null && $seen->entries[$i + 1][0]->tick === $act->tick;
         $this->goOn($seen, $comparison, $act->tick, $more ? $act->tick - 1 : $act->tick);
@@ -148,8 +157,7 @@ final class Tracker
         if (count($this->states) < $stood) {
             $this->unknown /= 2; // it could have shown the one or the other
         }
-
-        return $this->suspects();
+        yield new Moment($i, true, $this->suspects(), $all);
     }
 
     /** @return array<string, mixed> plain data: how every candidate stands, for {@see resume} */
@@ -173,7 +181,7 @@ final class Tracker
         foreach ($this->states as $id => $state) {
             $this->benches[$id] = new Bench($this->plan, $this->faultSet->get((string) $id), $this->memory);
             $this->benches[$id]->record = Record::resumed($snapshot['records'][$id]);
-            $this->benches[$id]->resume($state);
+            $this->states[$id] = $this->benches[$id]->resume($state);
         }
     }
 
@@ -249,8 +257,7 @@ final class Tracker
         foreach ($this->arrivals() as $id => $arrival) {
             $fault = $this->faultSet->faults[$id];
             $this->benches[$id] = new Bench($this->plan, $fault, $this->memory);
-            $this->states[$id] = $arrival->state;
-            $this->benches[$id]->resume($arrival->state);
+            $this->states[$id] = $this->benches[$id]->resume($arrival->state);
             $would = array_column($arrival->complaint, 'id');
             sort($would);
             $this->weights[$id] = $fault->weight * ($would === $said ? 1.0 : self::HEARSAY);
@@ -286,8 +293,7 @@ final class Tracker
         $from = max($before->now(), $act->tick - $reach);
         for ($tick = $from; $tick <= $act->tick + $reach; $tick += self::NEARBY_STEP) {
             $bench = new Bench($this->plan, $this->faultSet->faults[$id], $this->memory);
-            $bench->resume($before);
-            [, $expected] = $bench->do($before, $act->at($tick), self::loose($observed));
+            [, $expected] = $bench->do($bench->resume($before), $act->at($tick), self::loose($observed));
             if (self::outcomeAgrees($observed, $expected)) {
                 return true;
             }

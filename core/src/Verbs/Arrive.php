@@ -27,7 +27,7 @@ final class Arrive extends Verb
             $bench = new Bench($plan, $fault, new Memory());
             $arrival = $bench->arrive($visit);
             $state = $arrival->state->with(door: 'open');
-            $bench->resume($state);
+            $state = $bench->resume($state);
             $found = [];
             foreach (array_keys($plan->model->parts()) as $part) {
                 $found[$part] = $bench->glance($state, (string) $part) ?? [];

@@ -70,7 +70,7 @@ final class Run extends Verb
         $plan = $this->plan();
         $bench = new Bench($plan, $attempt->bench->fault, new Memory(), $log->seed);
         $state = $bench->arrive($this->visit($log))->state;
-        $bench->resume($state);
+        $state = $bench->resume($state);
         $controls = $plan->those(Decides::class);
         $rows = [];
         $last = [];

@@ -4,7 +4,13 @@ declare(strict_types=1);
 
 namespace OddSpark\Wiring;
 
-/** Something that is wrong with a wiring, or odd: where, why that matters, and a way to mend it. */
+use OddSpark\Appliance\Shapes;
+
+/**
+ * Something that is wrong with a wiring, or odd: where, why that matters, and a way to mend it.
+ *
+ * @phpstan-import-type Edit from Shapes
+ */
 final readonly class Finding
 {
     public const WRONG = 'wrong';
@@ -19,7 +25,7 @@ final readonly class Finding
      * @param string $text what is so, and where
      * @param string $why what follows from it
      * @param string $mend what to do
-     * @param list<array<string, mixed>> $edits edits of the builder that do it; none where a person must choose
+     * @param list<Edit> $edits edits of the builder that do it; none where a person must choose
      */
     public function __construct(
         public string $rule,

@@ -21,6 +21,9 @@ final class Guards
     /** @var array<string, array<string, list<list<Element>>>> ways by supply and load */
     private array $ways = [];
 
+    /** @var array<int, array<string, array<string, true>>> what was found already, by depth and load */
+    private array $found = [];
+
     public function __construct(private readonly Nets $nets)
     {
         foreach ($nets->supplies() as $i => $supply) {
@@ -37,6 +40,13 @@ final class Guards
         if ($depth > self::DEPTH) {
             return [];
         }
+
+        return $this->found[$depth][$load] ??= $this->all($load, $depth);
+    }
+
+    /** @return array<string, true> */
+    private function all(string $load, int $depth): array
+    {
         $each = [];
         foreach ($this->ways as $i => $loads) {
             foreach ($loads[$load] ?? [] as $way) {
@@ -45,6 +55,31 @@ final class Guards
         }
 
         return $each === [] ? [] : (count($each) === 1 ? $each[0] : array_intersect_key(...$each));
+    }
+
+    /**
+     * What must be closed for each load that opens a fuel valve; one that nothing feeds is not among them.
+     *
+     * @return array<string, array<string, true>> switches by load, both "part.name"
+     */
+    public function ofFuel(): array
+    {
+        $guards = [];
+        foreach ($this->nets->elements() as $e) {
+            $kind = $this->nets->model->kindOf($e['part']);
+            $load = "{$e['part']}.{$e['name']}";
+            if ($e['load'] && $kind?->isFuelValve() === true && $kind->opensByItself($e['name']) && $this->isFed($load)) {
+                $guards[$load] = $this->of($load);
+            }
+        }
+
+        return $guards;
+    }
+
+    /** Whether there is any way from a supply to a load. */
+    private function isFed(string $load): bool
+    {
+        return array_filter($this->ways, fn (array $loads): bool => isset($loads[$load])) !== [];
     }
 
     /**

@@ -50,10 +50,14 @@ final class Nets
 
     private readonly Ways $ways;
 
-    public function __construct(public readonly Model $model)
+    /** @param list<array{string, string}> $jumpers places that somebody has joined beside what the drawing says */
+    public function __construct(public readonly Model $model, array $jumpers = [])
     {
         $this->labels = array_map(fn (Part $p): string => $p->label, $model->parts());
         $this->read();
+        foreach ($jumpers as [$a, $b]) {
+            $this->join($this->terminal($a), $this->terminal($b));
+        }
         usort($this->supplies, fn (array $x, array $y) => $y['volts'] <=> $x['volts']);
         foreach ($this->elements as $e) {
             $this->several[$e['part']] = ($this->several[$e['part']] ?? 0) + 1;
@@ -241,6 +245,15 @@ final class Nets
         $this->next[$b][] = [$a, $wire];
     }
 
+    /** The place itself, or the terminal on which the end of a wire lies. */
+    private function terminal(string $place): string
+    {
+        [$id, $end] = Model::split($place);
+        $wire = $this->model->wire($id);
+
+        return $wire === null ? $place : ($end === 'a' ? $wire->from : $wire->to);
+    }
+
     private function read(): void
     {
         foreach ($this->model->wires() as $wire) {
@@ -304,6 +317,7 @@ final class Nets
 
         return $follows !== null &&
             ! isset($part->kind->settings[$follows]) &&
+            ! $this->model->isInterlock("$part->id.$follows") &&
             ($part->kind->primitives[$follows] ?? null)?->can(StandsAsSet::class) === true;
     }
 }

@@ -29,7 +29,7 @@ final class HierarchyTest extends TestCase
         $plan = Compiler::compile($model);
         $bench = new Bench($plan, $faultSet->get('attic.limit:stuck-open'), new Memory());
         $state = $bench->arrive('cold')->state;
-        $bench->resume($state);
+        $state = $bench->resume($state);
         foreach (
             [
                 [1, 'door', ['to' => 'open']],

@@ -134,6 +134,18 @@ final class HealthyCycleTest extends TestCase
         );
     }
 
+    /** The board's own cut-off is at 74 °C, by its kind; the water is not to climb past it, from wherever it starts. */
+    public function test_the_simple_boiler_cuts_off_at_its_own_temperature(): void
+    {
+        foreach (range(46, 61) as $start) {
+            $s = TestRig::of('boiler-simple-230')->set('stat.set', 8)->run(60)->put('water', $start + 0.3);
+            $s->put('room', 27)->set('stat.set', 30); // warm rooms take less than the burner gives
+            self::assertNotNull($s->until(fn (TestRig $s) => $s->isLit(), 60), "from $start °C");
+            self::assertNotNull($s->until(fn (TestRig $s) => ! $s->isLit(), 3000), "from $start °C");
+            self::assertEqualsWithDelta(74, $s->value('water'), 0.5, "from $start °C");
+        }
+    }
+
     public function test_mid_position_system(): void
     {
         $s = TestRig::of('mid-position-230')
@@ -230,7 +242,7 @@ final class HealthyCycleTest extends TestCase
         foreach (FaultSet::of($plan->model)->faults as $id => $fault) {
             $bench = new Bench($plan, $fault, $memory);
             $state = $bench->arrive($visit)->state;
-            $bench->resume($state);
+            $state = $bench->resume($state);
             $state = $bench->advance($state, 120_000);
             foreach ($state->slots as $primitive => $slot) {
                 self::assertFalse($slot['buzz'] ?? false, "$primitive buzzes under $id");

@@ -400,7 +400,7 @@ final class ActsTest extends TestCase
         $plan = TestRig::plan($model);
         $this->bench = new Bench($plan, FaultSet::of($plan->model)->get($fault), new Memory());
         $this->state = $this->bench->arrive($plan->model->visits()[0])->state;
-        $this->bench->resume($this->state);
+        $this->state = $this->bench->resume($this->state);
         if ($open) {
             $this->do(1, 'door', ['to' => 'open']);
             $this->do(2, 'hold', ['to' => 'held']);

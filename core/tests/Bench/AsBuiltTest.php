@@ -50,7 +50,7 @@ final class AsBuiltTest extends TestCase
         );
         $bench = new Bench(Compiler::compile($model), FaultSet::of($model)->get('healthy'), new Memory(), 1);
         $state = $bench->arrive('cold')->state;
-        $bench->resume($state);
+        $state = $bench->resume($state);
         [$state] = $bench->do($state, Fixtures::act(1, 'door', ['to' => 'open']));
         [$state, $outcome] = $bench->do($state, Fixtures::act(1, 'look', ['part' => 'w36']));
         self::assertSame('This end is on Blower BLK; the drawing has it on Blower RED.', $outcome->seen['condition']);

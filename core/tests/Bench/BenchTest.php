@@ -283,7 +283,7 @@ final class BenchTest extends TestCase
         self::assertEquals($this->state->with(taps: ['gauge' => 'hose-tee']), BenchState::fromArray($old));
         $this->do(400, 'wait');
         [$other] = Fixtures::bench('filter:blocked@nearly');
-        $other->resume($kept);
+        $kept = $other->resume($kept);
         $again = $other->advance($kept, 400_000);
         self::assertSame(Snapshot::pack($this->state->slots), Snapshot::pack($again->slots));
     }

@@ -37,7 +37,7 @@ final class CallsTest extends TestCase
         $plan = TestRig::plan($call['model']);
         $bench = new Bench($plan, FaultSet::of($plan->model)->get($call['fault']), new Memory(), 7);
         $state = $bench->arrive($call['visit'])->state;
-        $bench->resume($state);
+        $state = $bench->resume($state);
         $wording = new Wording($plan->model);
         foreach ($call['entries'] as $i => $entry) {
             $act = Catalogue::act(array_diff_key($entry, ['reads' => 1, 'sees' => 1, 'because' => 1]), "/entries/$i");

@@ -123,7 +123,7 @@ final class FlueTest extends TestCase
         $plan = TestRig::plan($model);
         $this->bench = new Bench($plan, FaultSet::of($plan->model)->get($fault), new Memory(), 1);
         $this->state = $this->bench->arrive($plan->model->visits()[0])->state;
-        $this->bench->resume($this->state);
+        $this->state = $this->bench->resume($this->state);
     }
 
     /** @param array<string, mixed> $with */

@@ -222,7 +222,7 @@ final class InstrumentsTest extends TestCase
                 new Kit(wornLeads: true),
             );
             $state = $bench->arrive('cold')->state;
-            $bench->resume($state);
+            $state = $bench->resume($state);
             [$state] = $bench->do($state, Fixtures::act(1, 'door', ['to' => 'open']));
             [$state, $outcome] = $bench->do(
                 $state,
@@ -248,7 +248,7 @@ final class InstrumentsTest extends TestCase
             new Kit(lowBattery: true),
         );
         $state = $bench->arrive('cold')->state;
-        $bench->resume($state);
+        $state = $bench->resume($state);
         [$state] = $bench->do($state, Fixtures::act(1, 'door', ['to' => 'open']));
         [$state] = $bench->do($state, Fixtures::act(2, 'hold', ['to' => 'held']));
         [$state, $outcome] = $bench->do($state, Fixtures::act(6, 'leads', ['red' => 'board.R', 'black' => 'board.C']));

@@ -204,7 +204,7 @@ final class MistakesTest extends TestCase
         $plan = TestRig::plan($model);
         $this->bench = new Bench($plan, FaultSet::of($plan->model)->get($fault), new Memory());
         $this->state = $this->bench->arrive('cold')->state;
-        $this->bench->resume($this->state);
+        $this->state = $this->bench->resume($this->state);
         $this->do(1, 'door', ['to' => 'open']);
         $this->do(2, 'hold', ['to' => 'held']);
     }

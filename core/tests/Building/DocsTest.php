@@ -6,6 +6,7 @@ namespace OddSpark\Tests\Building;
 
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Primitives;
+use OddSpark\Appliance\ShapeWriter;
 use OddSpark\Building\Difference;
 use OddSpark\Building\Document;
 use OddSpark\Building\Edits;
@@ -70,6 +71,17 @@ final class DocsTest extends TestCase
         foreach (array_keys(Primitives::TYPES) as $type) {
             self::assertMatchesRegularExpression("/^### $type\n\n\S/m", $page, "$type says nothing of itself");
         }
+    }
+
+    public function test_what_is_written_from_schemas_and_edits_is_as_they_are_now(): void
+    {
+        $core = __DIR__.'/../..';
+        self::assertStringEqualsFile("$core/src/Appliance/Shapes.php", ShapeWriter::file(), 'php core/bin/schemas.php');
+        self::assertEquals(
+            json_decode((string) json_encode(Edits::schema()), true),
+            json_decode((string) file_get_contents("$core/schema/edits.json"), true),
+            'write it anew: php core/bin/schemas.php',
+        );
     }
 
     /** The first fenced block of a page with some words behind its fence. */

@@ -143,7 +143,7 @@ final class EveryStateTest extends TestCase
         }
 
         $branches = $plan->branches;
-        foreach ($machine->jumpers() as [$a, $b, $siemens]) {
+        foreach ($state->joined as [$a, $b, $siemens]) {
             $branches[] = [$a, $b];
             $values->dc[] = $siemens;
         }

@@ -71,7 +71,7 @@ final class NamesTest extends TestCase
     {
         $bench = new Bench($plan, FaultSet::of($plan->model)->get($fault), new Memory());
         $state = $bench->arrive('cold')->state;
-        $bench->resume($state);
+        $state = $bench->resume($state);
         $exact = [];
         foreach (Fixtures::log($acts)->acts as $act) {
             [$state, $outcome] = $bench->do($state, $act);

@@ -101,7 +101,7 @@ final class SourcesTest extends TestCase
         );
         self::assertSame('⚠ LIVE', $this->show(Mode::Microfarads, 'can.1', 'can.2'));
         // a voltmeter of 10 MΩ beside its own 50 MΩ: 8.3 MΩ × 7.5 µF is 62.5 s, so 37 % are left then
-        $this->machine->load($this->node('can.1'), $this->node('can.2'), 1e-7);
+        $this->state = $this->state->with(joined: [[$this->node('can.1'), $this->node('can.2'), 1e-7]]);
         $this->state = $this->machine->advance($this->machine->settle($this->state), $this->state->tick + 62_500);
         self::assertEqualsWithDelta(
             170 * exp(-1),
@@ -109,9 +109,9 @@ final class SourcesTest extends TestCase
             170 * 0.1,
         );
         // 3 kΩ are enough to let it go at once, for a person
-        $this->machine->load($this->node('can.1'), $this->node('can.2'), 1 / 3000);
+        $this->state = $this->state->with(joined: [[$this->node('can.1'), $this->node('can.2'), 1 / 3000]]);
         $this->state = $this->machine->settle($this->state);
-        $this->machine->load(null, null, 0.0);
+        $this->state = $this->state->with(joined: []);
         $this->state = $this->machine->settle($this->state);
         self::assertSame('7.50 µF', $this->show(Mode::Microfarads, 'can.1', 'can.2'));
         // capacitor under load, derived: µF = 2652 A / V at 60 Hz

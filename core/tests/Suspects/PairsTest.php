@@ -33,7 +33,7 @@ final class PairsTest extends TestCase
         $both = Fixtures::universe()->compound(['igniter:cracked', 'filter:blocked@nearly']);
         $bench = new Bench($plan, $both, new Memory());
         $state = $bench->arrive('cold')->state;
-        $bench->resume($state);
+        $state = $bench->resume($state);
         $do = function (float $at, string $act, array $with) use ($bench, &$state) {
             [$state, $outcome] = $bench->do($state, Fixtures::act($at, $act, $with));
 

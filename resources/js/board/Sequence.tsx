@@ -1,11 +1,5 @@
 import { Box, Heading, Stack, Text } from '@chakra-ui/react'
-
-export interface SequenceTable {
-    part: string
-    title: string
-    states: { state: string; title: string; outputs: string[]; lamp: string; lines: string[] }[]
-    remarks: { pointer: string; text: string }[]
-}
+import type { SequenceTable } from '@/lib/types'
 
 /** The tables of a model's controls as they read: what each state feeds, and what leads on from it. */
 export function Sequence({ tables }: { tables: SequenceTable[] }) {

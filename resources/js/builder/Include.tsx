@@ -40,7 +40,7 @@ export function Include({
                     void edit({
                         do: 'include',
                         model,
-                        id: model.split('-')[0],
+                        id: model.split('-')[0] ?? model,
                         by: [0, board.parts.length === 0 ? 0 : Math.max(...board.parts.map((p) => p.y + p.h)) + 60],
                     })
                     setOpen(false)

@@ -250,11 +250,13 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
     )
 }
 
+type Flaw = Extract<Edit, { do: 'flaw' }>
+
 /** A fault that comes and goes, of a contact of the part that is picked. */
 function ComesAndGoes({ draft, part, edit }: { draft: Draft; part: string | null; edit: Props['edit'] }) {
     const contacts = part ? (draft.settings[part]?.contacts ?? []) : []
     const [contact, setContact] = useState('')
-    const [by, setBy] = useState('taps')
+    const [by, setBy] = useState<Flaw['by']>('taps')
     const [count, setCount] = useState('1')
     const which = contacts.includes(contact) ? contact : (contacts[0] ?? '')
     return (
@@ -286,7 +288,7 @@ function ComesAndGoes({ draft, part, edit }: { draft: Draft; part: string | null
                                 ['makes', 'opens for good after makings:'],
                                 ['after', 'opens again after seconds:'],
                             ]}
-                            onChange={setBy}
+                            onChange={(v) => setBy(v as Flaw['by'])}
                         />
                     </Box>
                     <Input
@@ -301,7 +303,9 @@ function ComesAndGoes({ draft, part, edit }: { draft: Draft; part: string | null
                     />
                     <Word
                         disabled={!(Number(count) >= 1)}
-                        onClick={() => void edit({ do: 'flaw', part, contact: which, by, count: Number(count) })}
+                        onClick={() =>
+                            part && void edit({ do: 'flaw', part, contact: which, by, count: Number(count) })
+                        }
                     >
                         Add it
                     </Word>

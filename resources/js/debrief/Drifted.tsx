@@ -1,13 +1,8 @@
 import { Box, Text } from '@chakra-ui/react'
 import { useTold } from '@/lib/query'
+import type { DriftState } from '@/lib/types'
 
 const EVERY_MS = 1000
-
-interface Apart {
-    entry: number
-    shown: string
-    now: string
-}
 
 /** An attempt of an older engine: what would read otherwise today. Its mark is kept as it was. */
 export function Drifted({
@@ -19,7 +14,7 @@ export function Drifted({
     engine: { then: number; now: number }
     onEntry: (entry: number) => void
 }) {
-    const told = useTold<{ apart: Apart[] | null; error?: string | null }>(`/attempts/${attempt}/drift`, {
+    const told = useTold<DriftState>(`/attempts/${attempt}/drift`, {
         every: EVERY_MS,
         isOver: (s) => s.apart !== null || !!s.error,
     })

@@ -2,10 +2,11 @@ import { Box, Flex, Heading, HStack, Input, Link as Anchor, Stack, Text, Textare
 import { useForm } from '@inertiajs/react'
 import { useState } from 'react'
 import { FileLink } from '@/lib/FileLink'
-import { TwoAtOnce, type PairsState } from './TwoAtOnce'
+import { TwoAtOnce } from './TwoAtOnce'
 import { Drifted } from './Drifted'
 import { VERDICTS, type MarkData, type MarkLine, type OtherMark } from './types'
 import { MainButton, ToolButton } from '@/theme/buttons'
+import type { PairsState } from '@/lib/types'
 
 interface Props {
     attempt: number

@@ -3,15 +3,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useSent, useTold } from '@/lib/query'
 import { ToolButton } from '@/theme/buttons'
-
-export interface PairsState {
-    share: number
-    error?: string
-    left?: number
-    run?: number
-    of?: number
-    likeliest?: { title: string; share: number }[]
-}
+import type { PairsState } from '@/lib/types'
 
 const EVERY_MS = 1000
 
@@ -61,7 +53,7 @@ export function TwoAtOnce({ attempt, known }: { attempt: number; known: PairsSta
                     )}
                 </>
             ) : waiting ? (
-                <Progress.Root value={Math.round(100 * state.share)} aria-label="Pairs run" role="status" mt="2">
+                <Progress.Root value={Math.round(100 * (state.share ?? 0))} aria-label="Pairs run" role="status" mt="2">
                     <Progress.Track>
                         <Progress.Range bg="copper" />
                     </Progress.Track>

@@ -4,15 +4,9 @@ import { useEffect, useState } from 'react'
 import { useQueryClient } from '@tanstack/react-query'
 import { useSent, useTold } from '@/lib/query'
 import { ToolButton } from '@/theme/buttons'
+import type { MarkAgainState } from '@/lib/types'
 
 const EVERY_MS = 800
-
-interface State {
-    of: number
-    done: number
-    share: number
-    errors: string[]
-}
 
 /** A job's attempts marked once more under other rules, beside the marks that they have; and how far that is. */
 export function MarkAgain({
@@ -28,8 +22,8 @@ export function MarkAgain({
     const url = `/jobs/${job}/marks`
     const [waiting, setWaiting] = useState(marking)
     const client = useQueryClient()
-    const told = useTold<State>(url, { every: EVERY_MS, enabled: waiting, isOver: (s) => s.done === s.of })
-    const begun = useSent<State, { rules: number }>(url, {
+    const told = useTold<MarkAgainState>(url, { every: EVERY_MS, enabled: waiting, isOver: (s) => s.done === s.of })
+    const begun = useSent<MarkAgainState, { rules: number }>(url, {
         onDone: (s) => {
             client.setQueryData([url, undefined], s)
             setWaiting(true)

@@ -14,7 +14,7 @@ import { OwnList } from '@/bench/OwnList'
 import { WarmUpSteps } from '@/bench/WarmUpSteps'
 import { SuspectList } from '@/bench/SuspectList'
 import { useBench } from '@/bench/useBench'
-import type { BoardData, Briefing, Channels, Entry, FaultName, Reply } from '@/lib/types'
+import type { BenchPage, Channels } from '@/lib/types'
 import { inUnits } from '@/lib/units'
 import { useArrows, useKeys } from '@/lib/useKeys'
 import { Frame } from '@/shell/Frame'
@@ -24,20 +24,8 @@ import { at, readingAt, settlesAt } from '@/tape/stretches'
 import { Tape, type Mark } from '@/tape/Tape'
 import { MainButton, ToolButton } from '@/theme/buttons'
 
-interface Props {
-    attempt: number
-    job: Briefing
-    board: BoardData
-    doors: { covers: string[] }[]
-    faults: FaultName[]
-    log: Entry[]
-    past: Channels
-    now: Reply
-    steps: { id: string; text: string }[] | null
-}
-
 /** The trainee's place: the appliance, the meter, the tape, the call sheet and the suspects. */
-export default function Bench({ attempt, job, board, doors, faults, log, past, now, steps }: Props) {
+export default function Bench({ attempt, job, board, doors, faults, log, past, now, steps }: BenchPage) {
     const bench = useBench({ attempt, log, past, now })
     const { scene, act } = bench
     const [hand, setHand] = useState<'red' | 'black'>('red')

@@ -12,34 +12,20 @@ import { drawn, NOTHING, selection, VIEWS } from '@/builder/selection'
 import { SideTabs } from '@/builder/SideTabs'
 import { Tables } from '@/builder/Tables'
 import { TroubleSet } from '@/builder/TroubleSet'
-import type { Draft, Includable, KindFound, Moment, Presence } from '@/builder/types'
+import type { KindFound, Moment } from '@/builder/types'
 import { useBuilderKeys } from '@/builder/useBuilderKeys'
 import { useDraft } from '@/builder/useDraft'
 import { WhatNext } from '@/builder/WhatNext'
 import { useTold } from '@/lib/query'
-import type { BoardData } from '@/lib/types'
+import type { BoardData, BuilderPage, FaultRow } from '@/lib/types'
 import { Frame } from '@/shell/Frame'
 import { ToolButton } from '@/theme/buttons'
-
-interface Props {
-    draft: number
-    start: Draft
-    presence: Presence
-    models: Includable[]
-    catalogue: KindFound[]
-}
-
-interface FaultRow {
-    id: string
-    title: string
-    weight: number
-}
 
 /**
  * Where an instructor makes an appliance: kinds at the left, the board in the middle, what is computed of it at the
  * right.
  */
-export default function Builder({ draft: id, start, presence, models, catalogue }: Props) {
+export default function Builder({ draft: id, start, presence, models, catalogue }: BuilderPage) {
     const bench = useDraft(id, start, presence)
     const { draft, edit, go } = bench
     const [chosen, choose] = useReducer(selection, NOTHING)

@@ -5,9 +5,8 @@ import { EntryList } from '@/debrief/EntryList'
 import { Known } from '@/debrief/Known'
 import { MarkSheet } from '@/debrief/MarkSheet'
 import { entryAt, pause, standingAt } from '@/debrief/replay'
-import { ASIDE, type Best, type DebriefData, type MarkData, type OtherMark } from '@/debrief/types'
-import type { PairsState } from '@/debrief/TwoAtOnce'
-import type { BoardData, Briefing, Channels, Lane } from '@/lib/types'
+import { ASIDE, type Best } from '@/debrief/types'
+import type { DebriefPage } from '@/lib/types'
 import { inUnits } from '@/lib/units'
 import { Frame } from '@/shell/Frame'
 import { useLook } from '@/shell/look'
@@ -16,25 +15,6 @@ import { Tape, type Mark } from '@/tape/Tape'
 import { MainButton, ToolButton } from '@/theme/buttons'
 
 const SuspectCurve = lazy(() => import('@/debrief/SuspectCurve').then((m) => ({ default: m.SuspectCurve })))
-
-interface Props {
-    attempt: number
-    pairs: PairsState | null
-    job: Briefing
-    trainee: string
-    fault: { title: string; parts: string[] }
-    titles: Record<string, string>
-    mark: MarkData
-    debrief: DebriefData
-    board: BoardData
-    doors: { covers: string[] }[]
-    lanes: Lane[]
-    past: Channels
-    perfect: number[] | null
-    others: OtherMark[]
-    engine: { then: number; now: number }
-    judges: boolean
-}
 
 /**
  * The mark, and the attempt gone over: what was known after each entry, what would have told more, on the board and in
@@ -57,7 +37,7 @@ export default function Debrief({
     others,
     engine,
     judges,
-}: Props) {
+}: DebriefPage) {
     const [look] = useLook()
     const debrief = useMemo(
         () => ({ ...given, entries: given.entries.map((r) => ({ ...r, text: inUnits(r.text, look.units) })) }),

@@ -5,19 +5,10 @@ import type { Includable } from '@/builder/types'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
 import { MainButton, ToolButton } from '@/theme/buttons'
-
-interface Row {
-    id: number
-    mine: boolean
-    title: string
-    by: string | null
-    steps: number
-    published: boolean
-    at: string
-}
+import type { DraftRow } from '@/lib/types'
 
 /** Models that are being made; begun from nothing, from a shipped one, or from a file. */
-export default function Drafts({ drafts, models }: { drafts: Row[]; models: Includable[] }) {
+export default function Drafts({ drafts, models }: { drafts: DraftRow[]; models: Includable[] }) {
     const form = useForm<{ title: string; region: string; model: string; file: string }>({
         title: '',
         region: 'NA',

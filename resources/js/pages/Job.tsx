@@ -2,31 +2,8 @@ import { Box, Flex, Heading, HStack, Stack, Table, Text } from '@chakra-ui/react
 import { Link, router } from '@inertiajs/react'
 import { MarkAgain } from '@/marks/MarkAgain'
 import { Frame } from '@/shell/Frame'
-import type { Briefing } from '@/lib/types'
+import type { JobPage } from '@/lib/types'
 import { MainButton, ToolButton } from '@/theme/buttons'
-
-interface Row {
-    name?: string
-    attempt: number | null
-    entries: number
-    handed_back: boolean
-    total: number | null
-    passed: boolean | null
-    verdict: string | null
-    marking: { share?: number; error?: string } | null
-    others: { title: string; total: number; passed: boolean }[]
-}
-interface Key {
-    difficulty: { grade: number; questions: number; windows: number; minutes: number }
-    path: { ask: string; shows: string }[]
-    look_alikes: string[]
-}
-interface Props {
-    job: Briefing & { course: string; fault: string; hash: string; key: Key | null }
-    rows: Row[]
-    own: Row
-    sets: { id: number; title: string }[]
-}
 
 const VERDICTS: Record<string, string> = {
     proved: 'proved',
@@ -37,7 +14,7 @@ const VERDICTS: Record<string, string> = {
 }
 
 /** One job: what was given, and how each trainee fared. */
-export default function Job({ job, rows, own, sets }: Props) {
+export default function Job({ job, rows, own, sets }: JobPage) {
     return (
         <Frame title={job.title}>
             <Stack gap="5">

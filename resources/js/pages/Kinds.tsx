@@ -6,28 +6,8 @@ import { useSent } from '@/lib/query'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
 import { MainButton } from '@/theme/buttons'
+import type { KindsPage, OwnKindRow, StockTable } from '@/lib/types'
 
-interface Table {
-    name: string
-    title: string
-    inputs: string[]
-    outputs: string[]
-}
-interface Kind {
-    id: number
-    title: string
-    document: {
-        kind: string
-        terminals: Record<string, unknown>
-        primitives: Record<string, { type: string }>
-        modes: Record<string, { title: string }>
-    }
-}
-interface Props {
-    kinds: Kind[]
-    types: string[]
-    tables: Table[]
-}
 interface TerminalSaid {
     name: string
     edge: string
@@ -87,7 +67,7 @@ const EDGES: [string, string][] = [
 const TWO = ['contact', 'coil', 'resistor', 'heater', 'fuse', 'actuator', 'motor']
 
 /** Kinds of parts of the school's own: terminals, what lies between them, and a table; no code. */
-export default function Kinds({ kinds, types, tables }: Props) {
+export default function Kinds({ kinds, types, tables }: KindsPage) {
     const [saved, setSaved] = useState(kinds)
     const [title, setTitle] = useState('')
     const [terminals, setTerminals] = useState<TerminalSaid[]>([
@@ -101,7 +81,7 @@ export default function Kinds({ kinds, types, tables }: Props) {
         setInner((all) => all.map((x, j) => (j === i ? { ...x, ...more } : x)))
     const drivers = inner.filter((x) => ['coil', 'lever', 'sensor', 'control', 'actuator'].includes(x.type))
     const kept = useSent<
-        { id: number; kind: Kind['document'] & { title: string } },
+        { id: number; kind: OwnKindRow['document'] & { title: string } },
         { name: string; title: string; terminals: TerminalSaid[]; primitives: Record<string, unknown> }
     >('/kinds', {
         onDone: (kind) => {
@@ -398,7 +378,7 @@ function free(type: string, all: Inner[]): string {
     return id
 }
 
-function inputsOf(tables: Table[], table: string, names: string[]): Record<string, [string, string]> {
+function inputsOf(tables: StockTable[], table: string, names: string[]): Record<string, [string, string]> {
     return Object.fromEntries(
         (tables.find((t) => t.name === table)?.inputs ?? []).map((input) => [input, [names[0] ?? '', names[1] ?? '']]),
     )

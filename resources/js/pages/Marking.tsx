@@ -2,20 +2,14 @@ import { Box, Heading, Progress, Stack, Text } from '@chakra-ui/react'
 import { router } from '@inertiajs/react'
 import { useEffect } from 'react'
 import { useTold } from '@/lib/query'
-import type { Briefing } from '@/lib/types'
+import type { Briefing, MarkingState } from '@/lib/types'
 import { Frame } from '@/shell/Frame'
 
 const EVERY_MS = 700
 
-interface State {
-    marked: boolean
-    share: number
-    error: string | null
-}
-
 /** Handed back, and being marked: how far it is; then the debrief. */
 export default function Marking({ attempt, job, trainee }: { attempt: number; job: Briefing; trainee: string }) {
-    const told = useTold<State>(`/attempts/${attempt}/marking`, { every: EVERY_MS, isOver: (s) => s.marked })
+    const told = useTold<MarkingState>(`/attempts/${attempt}/marking`, { every: EVERY_MS, isOver: (s) => s.marked })
     const state = told.data ?? { marked: false, share: 0, error: null }
     const error = state.error ?? told.error?.message ?? null
     useEffect(() => {

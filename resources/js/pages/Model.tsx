@@ -3,36 +3,20 @@ import { useForm } from '@inertiajs/react'
 import { useEffect, useMemo, useState } from 'react'
 import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
-import { Sequence, type SequenceTable } from '@/board/Sequence'
+import { Sequence } from '@/board/Sequence'
 import { Findings, Trouble } from '@/board/Trouble'
 import { useAnalysis } from '@/board/useAnalysis'
 import { useTold } from '@/lib/query'
-import type { BoardData, Channels, FaultName } from '@/lib/types'
+import type { FaultName, ModelPage, Preview } from '@/lib/types'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
 import { Tape } from '@/tape/Tape'
 import { MainButton, ToolButton } from '@/theme/buttons'
 
-interface Preview extends Channels {
-    complaint: { id: string; text: string }[]
-    until_s: number
-    states: { at: number; state: string; title: string }[]
-}
-interface Props {
-    model: { id: number; title: string; notes: string }
-    board: BoardData
-    visits: Record<string, string>
-    faults: FaultName[]
-    healthy: Preview
-    tables: SequenceTable[]
-    courses: { id: number; name: string; trainees: { id: number; name: string }[] }[]
-    rules: { id: number; title: string; stops: boolean }[]
-}
-
 const HEALTHY = 'healthy'
 
 /** A model running healthy; a fault chosen, what it does beside it, and the job given. */
-export default function Model({ model, board, visits, faults, healthy, tables, courses, rules }: Props) {
+export default function Model({ model, board, visits, faults, healthy, tables, courses, rules }: ModelPage) {
     const [view, setView] = useState<'Board' | 'Ladder' | 'Sequence' | 'Trouble'>('Board')
     const [words, setWords] = useState('')
     const course = courses[0]

@@ -2,17 +2,9 @@ import { Box, Flex, Heading, Stack, Text } from '@chakra-ui/react'
 import { Link } from '@inertiajs/react'
 import { Frame } from '@/shell/Frame'
 import { MainButton } from '@/theme/buttons'
+import type { ModelRow } from '@/lib/types'
 
-interface Model {
-    id: number
-    title: string
-    notes: string
-    parts: number
-    wires: number
-    faults: number
-}
-
-export default function Models({ models }: { models: Model[] }) {
+export default function Models({ models }: { models: ModelRow[] }) {
     return (
         <Frame title="Models">
             <Stack gap="4">

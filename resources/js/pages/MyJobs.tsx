@@ -1,17 +1,10 @@
 import { Badge, Box, Flex, Heading, HStack, Stack, Text } from '@chakra-ui/react'
 import { Link, router } from '@inertiajs/react'
 import { Frame } from '@/shell/Frame'
-import type { Briefing } from '@/lib/types'
+import type { OwnJob } from '@/lib/types'
 import { MainButton, ToolButton } from '@/theme/buttons'
 
-interface Job extends Briefing {
-    attempt: number | null
-    handed_back: boolean
-    total: number | null
-    passed: boolean | null
-}
-
-export default function MyJobs({ jobs }: { jobs: Job[] }) {
+export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
     return (
         <Frame title="My jobs">
             <Stack gap="4">

@@ -4,34 +4,10 @@ import { useState } from 'react'
 import { send } from '@/lib/send'
 import { useSettled } from '@/lib/useSettled'
 import { Frame } from '@/shell/Frame'
-
-interface Group {
-    title: string
-    rows: { what: string; value: string; source: string }[]
-}
-interface SumInput {
-    label: string
-    unit: string
-    at: number
-    least: number
-    most: number
-    choices?: number[]
-}
-interface Sum {
-    title: string
-    formula: string
-    source: string
-    inputs: Record<string, SumInput>
-}
-interface Result {
-    label: string
-    value: number
-    unit: string
-    digits: number
-}
+import type { ReferencePage, Sum, SumResult } from '@/lib/types'
 
 /** Values to hold readings against, and sums done beside the appliance. */
-export default function Reference({ groups, sums }: { groups: Group[]; sums: Record<string, Sum> }) {
+export default function Reference({ groups, sums }: ReferencePage) {
     return (
         <Frame title="Reference card" full>
             <Grid h="100%" gap="2" templateColumns="minmax(0,1fr) minmax(0,1fr)">
@@ -91,7 +67,7 @@ function SumCard({ id, sum }: { id: string; sum: Sum }) {
         Object.fromEntries(Object.entries(sum.inputs).map(([k, i]) => [k, String(i.at)])),
     )
     const settled = useSettled(with_, TYPED_MS)
-    const sums = useQuery<Result[]>({
+    const sums = useQuery<SumResult[]>({
         queryKey: ['sum', id, settled],
         queryFn: ({ signal }) => {
             const figures = Object.fromEntries(
@@ -99,7 +75,7 @@ function SumCard({ id, sum }: { id: string; sum: Sum }) {
                     .filter(([, v]) => v.trim() !== '')
                     .map(([k, v]) => [k, Number(v)]),
             )
-            return send<Result[]>('POST', `/reference/sums/${id}`, { with: figures }, signal)
+            return send<SumResult[]>('POST', `/reference/sums/${id}`, { with: figures }, signal)
         },
         placeholderData: (before) => before,
     })

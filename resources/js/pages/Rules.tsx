@@ -3,37 +3,7 @@ import { router, useForm } from '@inertiajs/react'
 import { useMemo } from 'react'
 import { Frame } from '@/shell/Frame'
 import { MainButton } from '@/theme/buttons'
-
-interface RulesDocument {
-    name: string
-    version: number
-    title: string
-    pass_mark: number
-    weights: Record<string, number>
-    not_passed: string[]
-    stops: string[]
-    barred: string[]
-    papers: string[]
-    schools: Record<string, string | number>
-    verify: { cycle: boolean; safeties: string; reading: boolean; restore: boolean }
-    budget: { minutes: number; parts: number; call_backs: number }
-    hints: Record<string, number>
-}
-interface Set {
-    id: number
-    document: RulesDocument
-    shipped: boolean
-    versions: { version: number; at: string | null }[]
-}
-interface Props {
-    sets: Set[]
-    chosen: string
-    lines: Record<string, string>
-    caps: Record<string, string>
-    dangers: Record<string, string>
-    barrable: Record<string, string>
-    schools: Record<string, Record<string, string>>
-}
+import type { RuleSet, RulesDocument, RulesPage } from '@/lib/types'
 
 const QUESTIONS: Record<string, string> = {
     start: 'Where to begin',
@@ -56,7 +26,7 @@ const HINTS: Record<string, string> = {
  * House rules: what each line weighs, what a pass is, which school is followed. Saved as the next version; old marks
  * keep theirs.
  */
-export default function Rules({ sets, chosen, lines, caps, dangers, barrable, schools }: Props) {
+export default function Rules({ sets, chosen, lines, caps, dangers, barrable, schools }: RulesPage) {
     const set = sets.find((s) => s.document.name === chosen) ?? sets[0]!
     return (
         <Frame title="House rules" full>
@@ -108,7 +78,14 @@ export default function Rules({ sets, chosen, lines, caps, dangers, barrable, sc
     )
 }
 
-function Editor({ set, lines, caps, dangers, barrable, schools }: { set: Set } & Omit<Props, 'sets' | 'chosen'>) {
+function Editor({
+    set,
+    lines,
+    caps,
+    dangers,
+    barrable,
+    schools,
+}: { set: RuleSet } & Omit<RulesPage, 'sets' | 'chosen'>) {
     const form = useForm<{ document: RulesDocument }>({ document: set.document })
     const d = form.data.document
     const change = (with_: Partial<RulesDocument>) => form.setData('document', { ...d, ...with_ })
@@ -224,7 +201,11 @@ function Editor({ set, lines, caps, dangers, barrable, schools }: { set: Set } &
                                 h="touch"
                                 borderColor="line"
                                 value={d.verify.safeties}
-                                onChange={(e) => change({ verify: { ...d.verify, safeties: e.target.value } })}
+                                onChange={(e) =>
+                                    change({
+                                        verify: { ...d.verify, safeties: e.target.value as typeof d.verify.safeties },
+                                    })
+                                }
                             >
                                 <option value="none">not asked for</option>
                                 <option value="one">one of them</option>

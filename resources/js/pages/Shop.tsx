@@ -1,23 +1,11 @@
 import { Badge, Box, Flex, Heading, Stack, Table, Text } from '@chakra-ui/react'
 import { Link } from '@inertiajs/react'
 import { Frame } from '@/shell/Frame'
-import type { Briefing } from '@/lib/types'
+import type { ShopPage } from '@/lib/types'
 import { MainButton } from '@/theme/buttons'
 
-interface Job extends Briefing {
-    course: string
-    given: number
-    running: number
-    done: number
-}
-interface Props {
-    courses: { id: number; name: string; trainees_count: number }[]
-    models: { id: number; title: string }[]
-    jobs: Job[]
-}
-
 /** The instructor's day: classes, what is running, what came back. */
-export default function Shop({ courses, models, jobs }: Props) {
+export default function Shop({ courses, models, jobs }: ShopPage) {
     return (
         <Frame title="Shop">
             <Stack gap="6">

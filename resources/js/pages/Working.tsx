@@ -4,16 +4,9 @@ import { useEffect } from 'react'
 import { isAway, useTold } from '@/lib/query'
 import { Frame } from '@/shell/Frame'
 import { ToolButton } from '@/theme/buttons'
+import type { TaskState } from '@/lib/types'
 
 const EVERY_MS = 700
-
-interface TaskState {
-    id: number
-    state: string
-    share: number
-    doing: string
-    error: string | null
-}
 
 /** Something that takes a while: how far it is; then where it leads, or the file. */
 export default function Working({

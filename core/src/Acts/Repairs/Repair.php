@@ -7,9 +7,14 @@ namespace OddSpark\Acts\Repairs;
 use OddSpark\Acts\Act;
 use OddSpark\Acts\Situation;
 use OddSpark\Appliance\Model;
+use OddSpark\Parts\Primitive;
 use OddSpark\Run\BenchState;
 
-/** A part is replaced, cleaned, cleared or set right; the fault is gone if that was what it needed. */
+/**
+ * A part is replaced, cleaned, cleared or set right; the fault is gone if that was what it needed.
+ *
+ * @phpstan-import-type Slot from Primitive
+ */
 abstract readonly class Repair extends Act
 {
     protected function mended(Situation $now, string $how): BenchState
@@ -51,7 +56,7 @@ abstract readonly class Repair extends Act
     /**
      * Slots as they are in a part that was never run; what is set on it is set as it was.
      *
-     * @return array<string, array<string, mixed>>
+     * @return array<string, Slot>
      */
     private function asNew(Situation $now, string $part): array
     {

@@ -37,7 +37,7 @@ final readonly class Tap extends Act
         $tapped = [];
         foreach ($now->state->slots as $id => $slot) {
             if (str_starts_with($id, $this->part().'.') && isset($slot['taps'])) {
-                $tapped[$id] = ['taps' => $slot['taps'] + 1];
+                $tapped[$id] = ['taps' => (int) $slot['taps'] + 1];
             }
         }
 

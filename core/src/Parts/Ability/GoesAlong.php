@@ -4,9 +4,15 @@ declare(strict_types=1);
 
 namespace OddSpark\Parts\Ability;
 
-/** Opens when another part's fault overloads it: what it then shows is a symptom. */
+use OddSpark\Parts\Primitive;
+
+/**
+ * Opens when another part's fault overloads it: what it then shows is a symptom.
+ *
+ * @phpstan-import-type Slot from Primitive
+ */
 interface GoesAlong
 {
-    /** @param array<string, mixed> $slot */
+    /** @param Slot $slot */
     public static function hasGone(array $slot): bool;
 }

@@ -17,6 +17,8 @@ use OddSpark\Trade\Response;
 /**
  * A motor that opens a valve or damper against a spring: fed, it opens in its time and stays, drawing the
  * same; not fed, the spring shuts it. Slot: course of its position (0 shut, 1 open), target.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class Actuator extends Primitive implements GivesFuel
 {
@@ -32,7 +34,7 @@ final class Actuator extends Primitive implements GivesFuel
     private const CONSTANTS = 3.0;
 
     /**
-     * @param array<string, mixed> $p between; ohm,
+     * @param Figures $p between; ohm,
      *     reactance_ohm; run_v; travel_s; open: winding open; seized: at 0..1; start: 0..1
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}

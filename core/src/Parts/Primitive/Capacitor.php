@@ -9,7 +9,11 @@ use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 
-/** A capacitance between two terminals, with what leaks through it. */
+/**
+ * A capacitance between two terminals, with what leaks through it.
+ *
+ * @phpstan-import-type Figures from Primitive
+ */
 final class Capacitor extends Primitive
 {
     public const SCATTERS = ['microfarad'];
@@ -20,7 +24,7 @@ final class Capacitor extends Primitive
 
     private readonly float $leak;
 
-    /** @param array<string, mixed> $p microfarad, leak_ohm */
+    /** @param Figures $p microfarad, leak_ohm */
     public function __construct(array $p, private readonly Fittings $f)
     {
         $this->farad = $p['microfarad'] * 1e-6;

@@ -10,7 +10,11 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
 
-/** One channel of a programmer: off, on, or by the hours of the day. Slot: on, hour_on. */
+/**
+ * One channel of a programmer: off, on, or by the hours of the day. Slot: on, hour_on.
+ *
+ * @phpstan-import-type Figures from Primitive
+ */
 final class Clock extends Primitive
 {
     public const DOES = 'times of day';
@@ -20,7 +24,7 @@ final class Clock extends Primitive
     private const DAY = 24 * self::HOUR;
 
     /**
-     * @param array<string, mixed> $p lever: off | timed | on, hours: list of [from, to],
+     * @param Figures $p lever: off | timed | on, hours: list of [from, to],
      *     begins_at_h: hour of the day at which the run begins, dead
      */
     public function __construct(private readonly array $p, Fittings $f) {}

@@ -20,6 +20,8 @@ use OddSpark\Parts\Wired;
  * after its time. Slot: on, due, moved (tick of its last move), buzz, held (pushed in by hand).
  *
  * One that breaks what feeds it buzzes, in time: it is heard as a buzz, not as every single click.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class Coil extends Primitive implements Attracts, GivesFuel
 {
@@ -35,7 +37,7 @@ final class Coil extends Primitive implements Attracts, GivesFuel
     public const MECHANICAL = ['pull_in_v', 'drop_out_v', 'pull_in_ms', 'drop_out_ms'];
 
     /**
-     * @param array<string, mixed> $p ohm, reactance_ohm, pull_in_v, drop_out_v, pull_in_ms, drop_out_ms, open,
+     * @param Figures $p ohm, reactance_ohm, pull_in_v, drop_out_v, pull_in_ms, drop_out_ms, open,
      *     shorted_ohm, dc: it works on millivolts or other DC,
      *     seats: {@see Condition} without which it can hold but not pull in (a pilot magnet and its button)
      */
@@ -93,13 +95,13 @@ final class Coil extends Primitive implements Attracts, GivesFuel
             $slot['held'] ||
             (! $dead &&
                 ($slot['on'] ? $v > $this->p['drop_out_v'] : $v >= $this->p['pull_in_v'] && $this->isSeated($now)));
-        if ($slot['buzz'] && $now->tick >= $slot['moved'] + self::BUZZ_MS) {
+        if ($slot['buzz'] && $now->tick >= (int) $slot['moved'] + self::BUZZ_MS) {
             $slot['buzz'] = false;
         }
         if ($wanted === $slot['on']) {
             return ['due' => null] + $slot;
         }
-        $due = $slot['due'] ?? $now->tick + ($wanted ? $this->p['pull_in_ms'] : $this->p['drop_out_ms']);
+        $due = $slot['due'] ?? $now->tick + (int) ($wanted ? $this->p['pull_in_ms'] : $this->p['drop_out_ms']);
 
         return $now->tick >= $due
             ? [
@@ -123,7 +125,7 @@ final class Coil extends Primitive implements Attracts, GivesFuel
 
     public function next(array $slot, Surroundings $now): int
     {
-        return min($slot['due'] ?? self::NEVER, $slot['buzz'] ? $slot['moved'] + self::BUZZ_MS : self::NEVER);
+        return min($slot['due'] ?? self::NEVER, $slot['buzz'] ? (int) $slot['moved'] + self::BUZZ_MS : self::NEVER);
     }
 
     public function shows(array $slot): string

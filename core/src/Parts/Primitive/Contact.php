@@ -24,6 +24,10 @@ use OddSpark\Parts\Wired;
  * One with a flaw is open while the flaw holds: above a heat or while something shakes it, after so many
  * makings, after so long, or until it is tapped. Slot then also: makes, taps, since (tick at which it was
  * closed), until (tick up to which it stays open).
+ *
+ * @phpstan-import-type Figures from Primitive
+ * @phpstan-import-type Slot from Primitive
+ * @phpstan-import-type Requirement from Condition
  */
 final class Contact extends Primitive implements ComesAndGoes
 {
@@ -48,11 +52,11 @@ final class Contact extends Primitive implements ComesAndGoes
 
     private readonly float $siemens;
 
-    /** @var array<string, mixed>|null */
+    /** @var Requirement|null */
     private readonly ?array $flaw;
 
     /**
-     * @param array<string, mixed> $p follows: primitive id, key: path in its slot, when: value at which it is
+     * @param Figures $p follows: primitive id, key: path in its slot, when: value at which it is
      *     closed (true), ohm: when closed, stuck: open | closed, flaw: {by, above or below: {@see Condition}} that
      * opens it,
      *     {makes: after so many it stays open}, {after_s: closed for so long it opens}, or {taps: so many free it};
@@ -143,7 +147,7 @@ final class Contact extends Primitive implements ComesAndGoes
         }
 
         return ['closed' => true, 'due' => null] +
-            ($this->flaw === null ? [] : ['makes' => $slot['makes'] + 1, 'since' => $now->tick]) +
+            ($this->flaw === null ? [] : ['makes' => (int) $slot['makes'] + 1, 'since' => $now->tick]) +
             $slot;
     }
 
@@ -161,7 +165,7 @@ final class Contact extends Primitive implements ComesAndGoes
             isset($this->flaw['by']) ? Condition::next([$this->flaw], $now) : self::NEVER,
             $slot['until'] ?? self::NEVER,
             isset($this->flaw['after_s']) && $since !== null
-                ? $since + (int) ($this->flaw['after_s'] * 1000)
+                ? (int) $since + (int) ($this->flaw['after_s'] * 1000)
                 : self::NEVER,
         );
     }
@@ -169,8 +173,8 @@ final class Contact extends Primitive implements ComesAndGoes
     /**
      * A flaw that lasts begins, ends, or is counted anew.
      *
-     * @param array<string, mixed> $slot
-     * @return array<string, mixed>
+     * @param Slot $slot
+     * @return Slot
      */
     private function worn(array $slot, Surroundings $now): array
     {
@@ -187,7 +191,7 @@ final class Contact extends Primitive implements ComesAndGoes
         return $slot;
     }
 
-    /** @param array<string, mixed> $slot */
+    /** @param Slot $slot */
     private function isBad(array $slot, Surroundings $now): bool
     {
         return match (true) {

@@ -11,12 +11,16 @@ use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Wired;
 
-/** A battery or other source of steady volts behind its inner resistance; the first terminal is plus. */
+/**
+ * A battery or other source of steady volts behind its inner resistance; the first terminal is plus.
+ *
+ * @phpstan-import-type Figures from Primitive
+ */
 final class DcSource extends Primitive implements RunsDown
 {
     public const LIVE = false;
 
-    /** @param array<string, mixed> $p volts, ohm, open */
+    /** @param Figures $p volts, ohm, open */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
     public static function wiring(array $spec): array

@@ -16,6 +16,8 @@ use OddSpark\Parts\Surroundings;
  * What current flows is computed by the circuit ({@see \OddSpark\Circuit\Solution}); here is only
  * how well it conducts. A film on the rod and distance from the flame add to the forward resistance;
  * cracked porcelain puts a resistance to the bracket beside it.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class FlamePath extends Primitive
 {
@@ -25,7 +27,7 @@ final class FlamePath extends Primitive
 
     public const VARIES = true;
 
-    /** @param array<string, mixed> $p burner: process id, forward_ohm, reverse_ohm, film_ohm, bracket_ohm */
+    /** @param Figures $p burner: process id, forward_ohm, reverse_ohm, film_ohm, bracket_ohm */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
     public static function figures(array $spec): array
@@ -53,7 +55,7 @@ final class FlamePath extends Primitive
 
     public function stamp(array $slot, Values $values): void
     {
-        $forward = $this->p['forward_ohm'] + ($this->p['film_ohm'] ?? 0.0);
+        $forward = (float) $this->p['forward_ohm'] + (float) ($this->p['film_ohm'] ?? 0.0);
         // at DC too, so that a rod whose wire is lifted, with an ammeter in its place, hangs on something
         $values->resistor($this->f->branches[0], $slot['lit'] ? 1 / (2 * $forward) : 0.0);
         $values->resistor($this->f->branches[1], isset($this->p['bracket_ohm']) ? 1 / $this->p['bracket_ohm'] : 0.0);

@@ -22,6 +22,8 @@ use OddSpark\Parts\Wired;
  *
  * Time to open at m times the rating: melt_s / (m − 1)², never under 25 ms; below
  * 1.1 times it holds. Bursts add up, since it cools slowly. A common-practice curve, no source.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class Fuse extends Primitive implements Blows, GoesAlong
 {
@@ -46,7 +48,7 @@ final class Fuse extends Primitive implements Blows, GoesAlong
     private readonly bool $open;
 
     /**
-     * @param array<string, mixed> $p amps, ohm, melt_s, open: blown from the start, lever: of a breaker,
+     * @param Figures $p amps, ohm, melt_s, open: blown from the start, lever: of a breaker,
      *     opened by hand and by trip
      */
     public function __construct(array $p, private readonly Fittings $f)

@@ -17,6 +17,8 @@ use OddSpark\Trade\Response;
 /**
  * A heater whose resistance follows its heat, in bands, and which heats by the watts it gets.
  * Slot: band, and course of its temperature, °F.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class Heater extends Primitive implements GivesFuel
 {
@@ -37,7 +39,7 @@ final class Heater extends Primitive implements GivesFuel
     private readonly array $edges;
 
     /**
-     * @param array<string, mixed> $p cold_ohm, hot_ohm, rise_f at rated watts, rated_v, tau_s, room_f, glows_at_f, open
+     * @param Figures $p cold_ohm, hot_ohm, rise_f at rated watts, rated_v, tau_s, room_f, glows_at_f, open
      */
     public function __construct(private readonly array $p, private readonly Fittings $f)
     {

@@ -11,7 +11,11 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
 
-/** A thing set by hand: a switch's lever, a thermostat's mode, a breaker's handle. Slot: at. */
+/**
+ * A thing set by hand: a switch's lever, a thermostat's mode, a breaker's handle. Slot: at.
+ *
+ * @phpstan-import-type Figures from Primitive
+ */
 final class Lever extends Primitive implements StandsAsSet
 {
     public const DOES = 'set by hand';
@@ -22,7 +26,7 @@ final class Lever extends Primitive implements StandsAsSet
 
     private readonly string|float $at;
 
-    /** @param array<string, mixed> $p positions: list of names, or range: [low, high]; at: where it starts */
+    /** @param Figures $p positions: list of names, or range: [low, high]; at: where it starts */
     public function __construct(array $p, Fittings $f)
     {
         $this->at = $p['at'];

@@ -11,7 +11,11 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Parts\Wired;
 
-/** A cad cell: a resistance that falls in the light of the flame. Slot: light. */
+/**
+ * A cad cell: a resistance that falls in the light of the flame. Slot: light.
+ *
+ * @phpstan-import-type Figures from Primitive
+ */
 final class LightResistor extends Primitive
 {
     public const VARIES = true;
@@ -19,7 +23,7 @@ final class LightResistor extends Primitive
     public const MECHANICAL = ['stray'];
 
     /**
-     * @param array<string, mixed> $p between; of: burner; dark_ohm, lit_ohm; stray: sees other light; open; shorted_ohm
+     * @param Figures $p between; of: burner; dark_ohm, lit_ohm; stray: sees other light; open; shorted_ohm
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 

@@ -16,6 +16,8 @@ use OddSpark\Trade\Response;
  * The head of a three-port mid-position valve: rests at hot water, goes half way when heating is wanted, and
  * all the way when hot water is satisfied too; there its switch feeds the boiler. Fed on grey alone it
  * holds where it is. Slot: course of its position (0 hot water, 0.5 both, 1 heating), target, full.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class MidPosition extends Primitive
 {
@@ -28,7 +30,7 @@ final class MidPosition extends Primitive
     private const FULL = 0.95;
 
     /**
-     * @param array<string, mixed> $p white, grey, neutral: terminals; ohm: of the motor,
+     * @param Figures $p white, grey, neutral: terminals; ohm: of the motor,
      *     on each; run_v; travel_s; open: motor dead; seized: at 0..1; switch_dead
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
@@ -90,8 +92,9 @@ final class MidPosition extends Primitive
                 $slot['target'] = $target;
             }
         }
-        $slot['full'] =
-            ! ($this->p['switch_dead'] ?? false) && Response::at($slot['course'], $now->tick) >= self::FULL - 1e-6;
+        // a crossing is found to the tick, so it may stand a hair short of the level, on its way there or back
+        $level = self::FULL + ($target >= self::FULL ? -1e-6 : 1e-6);
+        $slot['full'] = ! ($this->p['switch_dead'] ?? false) && Response::at($slot['course'], $now->tick) >= $level;
 
         return $slot;
     }

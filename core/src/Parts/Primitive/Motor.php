@@ -21,6 +21,8 @@ use OddSpark\Trade\Response;
  * Torque comes from the start winding's current (or, shaded pole, from volts alone); which band it
  * runs in follows from that. Locked, it draws its locked-rotor impedance and hums until its
  * overload opens.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class Motor extends Primitive implements Turns
 {
@@ -45,7 +47,7 @@ final class Motor extends Primitive implements Turns
     private const BANDS = ['stopped' => 0.0, 'slow' => 0.45, 'full' => 1.0];
 
     /**
-     * @param array<string, mixed> $p run: [ohm, reactance] running, locked: [ohm, reactance], tap: [ohm, reactance]
+     * @param Figures $p run: [ohm, reactance] running, locked: [ohm, reactance], tap: [ohm, reactance]
      *     of the low-speed tap, start_ohms: [ohm, reactance] of the start winding, slow_amps and full_amps through it,
      *     run_v: volts to run at all, full_v: volts for full speed, tau_s, overload_s, overload_cools_s, open,
      * start_open, seized, drag: share of speed left

@@ -11,7 +11,11 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
 
-/** How free the way is for air, gas or a pressure signal: 1 clear, 0 shut. Slot: free. */
+/**
+ * How free the way is for air, gas or a pressure signal: 1 clear, 0 shut. Slot: free.
+ *
+ * @phpstan-import-type Figures from Primitive
+ */
 final class Passage extends Primitive
 {
     /** From here on enough goes through that it does not count as shut. */
@@ -25,7 +29,7 @@ final class Passage extends Primitive
     private readonly float $free;
 
     /**
-     * @param array<string, mixed> $p free: when open; follows, key, when: what opens it (a lever, a coil), or
+     * @param Figures $p free: when open; follows, key, when: what opens it (a lever, a coil), or
      *     clear_when: at which it lies open whatever blocks it (a filter taken out); stuck: open | shut
      */
     public function __construct(private readonly array $p, Fittings $f)

@@ -18,6 +18,8 @@ use OddSpark\Trade\Response;
  * A thermal protector within a winding: heated by the current through it, with the square of the
  * amps, it opens at a temperature; it closes again when cool, or never if it is a fuse link.
  * Slot: closed, target and course of its temperature, °F.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class Protector extends Primitive implements GoesAlong
 {
@@ -31,7 +33,7 @@ final class Protector extends Primitive implements GoesAlong
     private readonly float $siemens;
 
     /**
-     * @param array<string, mixed> $p ohm, rated_amps, rise_f at these, tau_s, opens_at_f,
+     * @param Figures $p ohm, rated_amps, rise_f at these, tau_s, opens_at_f,
      *     closes_at_f (none: a fuse link), room_f
      */
     public function __construct(private readonly array $p, private readonly Fittings $f)
@@ -112,7 +114,7 @@ final class Protector extends Primitive implements GoesAlong
         } elseif (
             ! $slot['closed'] &&
             isset($this->p['closes_at_f']) &&
-            $f <= $this->p['closes_at_f'] + 1e-3 &&
+            $f <= (float) $this->p['closes_at_f'] + 1e-3 &&
             ! ($this->p['open'] ?? false)
         ) {
             $slot['closed'] = true;

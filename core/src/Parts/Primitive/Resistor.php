@@ -11,7 +11,11 @@ use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Wired;
 
-/** A resistance between two terminals. */
+/**
+ * A resistance between two terminals.
+ *
+ * @phpstan-import-type Figures from Primitive
+ */
 final class Resistor extends Primitive
 {
     /** Ohms under which it is a joint to the wiring, and over which it carries nothing worth a path. */
@@ -23,7 +27,7 @@ final class Resistor extends Primitive
 
     private readonly float $siemens;
 
-    /** @param array<string, mixed> $p ohm; INF or 0 conductance when open */
+    /** @param Figures $p ohm; INF or 0 conductance when open */
     public function __construct(array $p, private readonly Fittings $f)
     {
         $this->siemens = ($p['open'] ?? false) ? 0.0 : 1 / $p['ohm'];

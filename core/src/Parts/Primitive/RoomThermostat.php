@@ -13,6 +13,8 @@ use OddSpark\Parts\Wired;
 /**
  * An electronic thermostat, fed from R and C or by its own batteries: compares the room with its set point.
  * Weak batteries light its display and no longer move its contact. Slot: lit, heat, fan, due.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class RoomThermostat extends Primitive
 {
@@ -26,7 +28,7 @@ final class RoomThermostat extends Primitive
     private const BOOTS = 2000;
 
     /**
-     * @param array<string, mixed> $p needs_v between a and b, dc: these are of batteries, makes_v: from here on its
+     * @param Figures $p needs_v between a and b, dc: these are of batteries, makes_v: from here on its
      *     contact
      *     moves (as needs_v), room: process id, set: lever, mode, fan: levers if it has them, shift_f: how far it reads
      * wrong
@@ -67,7 +69,7 @@ final class RoomThermostat extends Primitive
         $due = $fed === $slot['lit'] ? null : $slot['due'] ?? $now->tick + ($fed ? self::BOOTS : self::HOLDS_UP);
         $lit = $due !== null && $now->tick >= $due ? $fed : $slot['lit'];
         $due = $lit === $fed ? null : $due;
-        $room = $now->value($this->p['room']) + ($this->p['shift_f'] ?? 0.0);
+        $room = $now->value($this->p['room']) + (float) ($this->p['shift_f'] ?? 0.0);
         $set = (float) $now->follow($this->p['set'], 'at');
         $heat = $lit && $volts >= ($this->p['makes_v'] ?? 0.0)
             && (! isset($this->p['mode']) || $now->follow($this->p['mode'], 'at') === 'heat')

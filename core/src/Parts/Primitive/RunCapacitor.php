@@ -18,6 +18,9 @@ use OddSpark\Parts\Surroundings;
  * How far a sine had come when it was cut off is chance; its crest is taken, which is what a careful
  * hand reckons with. The charge falls by V·exp(−t/RC) with the R that the circuit then offers, in
  * steps. Through windings it is gone before anyone can put a lead there.
+ *
+ * @phpstan-import-type Figures from Primitive
+ * @phpstan-import-type Slot from Primitive
  */
 final class RunCapacitor extends Primitive implements HoldsCharge
 {
@@ -41,7 +44,7 @@ final class RunCapacitor extends Primitive implements HoldsCharge
 
     private readonly float $leak;
 
-    /** @param array<string, mixed> $p microfarad, leak_ohm */
+    /** @param Figures $p microfarad, leak_ohm */
     public function __construct(array $p, private readonly Fittings $f)
     {
         $this->farad = $p['microfarad'] * 1e-6;
@@ -119,7 +122,7 @@ final class RunCapacitor extends Primitive implements HoldsCharge
         return $charged ? 1 / max($this->leak, 1 / $ohms - self::STIFF + $this->leak) : min($ohms, 1 / $this->leak);
     }
 
-    /** @return array<string, mixed> holding nothing, and remembering what it last stood at */
+    /** @return Slot holding nothing, and remembering what it last stood at */
     private static function still(float $peak): array
     {
         return ['peak' => $peak, 'charge' => 0.0, 'tau' => 0.0, 'due' => null];

@@ -14,6 +14,8 @@ use OddSpark\Parts\Surroundings;
 /**
  * Makes or breaks at a level of a process value, with a differential. Slot: made, latched for a manual reset, sucked
  * (by mouth).
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class Sensor extends Primitive implements Senses
 {
@@ -28,7 +30,7 @@ final class Sensor extends Primitive implements Senses
     private readonly bool $manual;
 
     /**
-     * @param array<string, mixed> $p of: process id, opens_at and closes_at in its unit (opens above closes:
+     * @param Figures $p of: process id, opens_at and closes_at in its unit (opens above closes:
      *     on rise; below: on fall), manual_reset: stays open until reset
      */
     public function __construct(array $p, Fittings $f)

@@ -13,13 +13,15 @@ use OddSpark\Parts\Surroundings;
 /**
  * A switch that a person sets to a temperature: a mechanical thermostat, a cylinder thermostat, an aquastat
  * with a dial. Slot: made.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class SetSwitch extends Primitive
 {
     private const SLACK = 1e-6;
 
     /**
-     * @param array<string, mixed> $p of: process id, set: lever, differential: degrees between making and breaking,
+     * @param Figures $p of: process id, set: lever, differential: degrees between making and breaking,
      *     shift: how far it reads wrong, on: fall (heating) | rise
      */
     public function __construct(private readonly array $p, Fittings $f) {}

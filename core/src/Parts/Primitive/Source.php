@@ -14,6 +14,8 @@ use OddSpark\Parts\Wired;
 /**
  * A supply: one hot conductor or several, each an AC source behind its impedance, with the neutral
  * and the ground that come along. They are joined at earth, as at the service.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class Source extends Primitive implements IsMains
 {
@@ -22,7 +24,7 @@ final class Source extends Primitive implements IsMains
     public const LIVE = false;
 
     /**
-     * @param array<string, mixed> $p volts, degrees and ohm of every leg, or legs: by terminal {volts, degrees}; ohm,
+     * @param Figures $p volts, degrees and ohm of every leg, or legs: by terminal {volts, degrees}; ohm,
      *     neutral_ohm,
      *     ground_ohm, neutral_open, off, swapped: the one hot leg and the neutral are exchanged
      */
@@ -103,7 +105,7 @@ final class Source extends Primitive implements IsMains
     }
 
     /**
-     * @param array<string, mixed> $spec
+     * @param Figures $spec
      * @return array<string, array{volts: float, degrees?: float}> by terminal
      */
     private static function legs(array $spec): array

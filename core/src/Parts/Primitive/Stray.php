@@ -12,12 +12,14 @@ use OddSpark\Parts\Primitive;
  * What every conductor has to earth: a few picofarads, and next to no leakage. So nothing floats
  * altogether, and a meter between a live place and a conductor that is loose at both ends shows a
  * ghost and not the full volts.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class Stray extends Primitive
 {
     public const LIVE = false;
 
-    /** @param array<string, mixed> $p places: list of them, picofarad and leak_ohm of each */
+    /** @param Figures $p places: list of them, picofarad and leak_ohm of each */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
     public static function joins(array $spec): array

@@ -17,6 +17,8 @@ use OddSpark\Parts\Wired;
  *
  * The volts go in proportion to the heat, in steps, so that states can be remembered; a step is left
  * downwards half a step below where it was entered.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class ThermoSource extends Primitive
 {
@@ -32,7 +34,7 @@ final class ThermoSource extends Primitive
     private const STEPS = 16;
 
     /**
-     * @param array<string, mixed> $p between (plus first), of: process id of the tip's °F, millivolts at hot_f,
+     * @param Figures $p between (plus first), of: process id of the tip's °F, millivolts at hot_f,
      *     none at cold_f, ohm, open, opens_above_f: breaks when hot
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
@@ -100,9 +102,9 @@ final class ThermoSource extends Primitive
     public function next(array $slot, Surroundings $now): int
     {
         $span = ($this->p['hot_f'] - $this->p['cold_f']) / self::STEPS;
-        $levels = [$this->p['cold_f'] + ($slot['band'] + 1) * $span];
+        $levels = [(float) $this->p['cold_f'] + ((int) $slot['band'] + 1) * $span];
         if ($slot['band'] > 0) {
-            $levels[] = $this->p['cold_f'] + ($slot['band'] - 0.5) * $span;
+            $levels[] = (float) $this->p['cold_f'] + ((int) $slot['band'] - 0.5) * $span;
         }
         if (isset($this->p['opens_above_f'])) {
             $levels[] = $slot['broken'] ? $this->p['opens_above_f'] - 60 : $this->p['opens_above_f'];

@@ -19,6 +19,8 @@ use OddSpark\Parts\Wired;
  *
  * Shorted turns are a resistance across the secondary's own turns: they load the core whatever hangs
  * on the terminals.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class Windings extends Primitive implements Transforms
 {
@@ -30,7 +32,7 @@ final class Windings extends Primitive implements Transforms
     public const LIVE = false;
 
     /**
-     * @param array<string, mixed> $p turns_ratio, primary_ohm, secondary_ohm, leakage_ohm (at the secondary),
+     * @param Figures $p turns_ratio, primary_ohm, secondary_ohm, leakage_ohm (at the secondary),
      *     magnetising_ohm (at the primary), loss_ohm, primary_open, secondary_open, shorted_turns_ohm
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}

@@ -12,6 +12,8 @@ use OddSpark\Parts\Primitive;
 /**
  * A wire: a joint at each end, copper between, and where it rubs, a way to what is beside it.
  * Slot: a, b: whether each end is landed.
+ *
+ * @phpstan-import-type Figures from Primitive
  */
 final class Wire extends Primitive
 {
@@ -29,7 +31,7 @@ final class Wire extends Primitive
     private readonly float $rubs;
 
     /**
-     * @param array<string, mixed> $p ohm: of the copper, open: broken inside, extra_ohm: a bad joint at its far end,
+     * @param Figures $p ohm: of the copper, open: broken inside, extra_ohm: a bad joint at its far end,
      *     rubs_ohm, elsewhere: the end that is landed on another place
      */
     public function __construct(array $p, private readonly Fittings $f)
@@ -37,7 +39,7 @@ final class Wire extends Primitive
         $elsewhere = $p['elsewhere'] ?? null;
         $this->atA = $elsewhere === 'a' ? 0.0 : self::JOINT_SIEMENS;
         $this->copper = ($p['open'] ?? false) ? 0.0 : 1 / $p['ohm'];
-        $this->atB = $elsewhere === 'b' ? 0.0 : 1 / (1 / self::JOINT_SIEMENS + ($p['extra_ohm'] ?? 0.0));
+        $this->atB = $elsewhere === 'b' ? 0.0 : 1 / (1 / self::JOINT_SIEMENS + (float) ($p['extra_ohm'] ?? 0.0));
         $this->rubs = isset($p['rubs_ohm']) ? 1 / $p['rubs_ohm'] : 0.0;
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Wiring\Rules;
 
+use OddSpark\Appliance\Model;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Guards;
 use OddSpark\Wiring\Rule;
@@ -13,19 +14,15 @@ final class Safeties extends Rule
 {
     public function find(): array
     {
-        $valves = $this->valves();
-        if ($valves === []) {
-            return [];
-        }
-        $guards = new Guards($this->nets);
+        $fuel = array_filter((new Guards($this->nets))->ofFuel());
         $found = [];
-        foreach ($this->nets->elements() as $e) {
+        foreach ($fuel === [] ? [] : $this->nets->elements() as $e) {
             if ($e['load'] || $this->model()->kindOf($e['part'])?->isGuardingSwitch($e['name']) !== true) {
                 continue;
             }
-            foreach ($valves as $valve => $part) {
-                $on = $guards->of($valve);
-                if ($on !== [] && ! isset($on["{$e['part']}.{$e['name']}"])) {
+            foreach ($fuel as $valve => $on) {
+                $part = Model::split($valve)[0];
+                if (! isset($on["{$e['part']}.{$e['name']}"])) {
                     $found[] = new Finding(
                         'safety not in the valve\'s path', Finding::WRONG, [$e['part'], $part], [],
                         "{$this->nets->label($part)} can be fed with {$this->nets->title($e)} open.",
@@ -37,19 +34,5 @@ final class Safeties extends Rule
         }
 
         return $found;
-    }
-
-    /** @return array<string, string> "part.name" of each load that opens a fuel valve => part */
-    private function valves(): array
-    {
-        $valves = [];
-        foreach ($this->nets->elements() as $e) {
-            $kind = $this->model()->kindOf($e['part']);
-            if ($e['load'] && $kind?->isFuelValve() === true && $kind->opensByItself($e['name'])) {
-                $valves["{$e['part']}.{$e['name']}"] = $e['part'];
-            }
-        }
-
-        return $valves;
     }
 }

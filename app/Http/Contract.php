@@ -1,0 +1,125 @@
+<?php
+
+namespace App\Http;
+
+use Illuminate\Http\Request;
+use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\Schema;
+
+/**
+ * What the browser and the server say to each other: contract/routes.json names, by route, the schemas of what is sent
+ * (contract/requests.json) and answered (contract/replies.json); a page's props are called by the page. The browser's
+ * types are written from the same files.
+ *
+ * A field whose fault is better told in words of its own has them under "sentence". What an act or an edit must have is said by the core's own catalogues.
+ */
+class Contract
+{
+    /** What every page has beside its own. */
+    private const SHARED = ['errors', 'me', 'instruments', 'flash'];
+
+    /** What is answered as a file, in a format of its own. */
+    private const FILES = ['GET attempts/{attempt}/xapi', 'GET drafts/{draft}/files/{what}'];
+
+    /** @var array<string, array<string, mixed>> files that were read */
+    private static array $files = [];
+
+    /** What is wrong with a request; null when nothing is, or nothing is asked of it. */
+    public static function fault(Request $request): ?DocumentError
+    {
+        $type = self::routes()[self::name($request)]['request'] ?? null;
+        if ($type === null) {
+            return null;
+        }
+        $schema = self::file('requests')['$defs'][$type];
+        $body = $request->isJson() ? json_decode($request->getContent()) : json_decode((string) json_encode($request->post()));
+        if (is_array($body) && $body !== []) {
+            return new DocumentError('/', 'The request must be a JSON object.');
+        }
+        $said = (object) (get_object_vars((object) $body) + self::read($request->query(), $schema));
+        foreach ($schema['required'] as $field) {
+            if (($said->$field ?? null) === null) {
+                return new DocumentError("/$field", $schema['properties'][$field]['sentence'] ?? "\"$field\" is missing.");
+            }
+        }
+        $fault = Schema::fault((string) json_encode($schema), $said);
+        if ($fault === null) {
+            return null;
+        }
+        $at = ltrim($fault->pointer, '/');
+
+        return new DocumentError($fault->pointer, match (true) {
+            isset($schema['properties'][$at]['sentence']) => $schema['properties'][$at]['sentence'],
+            $at === '' => $fault->sentence,
+            default => "$at: ".lcfirst($fault->sentence),
+        });
+    }
+
+    /** What is wrong with what is answered; null when nothing is, or nothing is said of it. */
+    public static function unlike(Request $request, mixed $answer): ?DocumentError
+    {
+        $type = self::routes()[self::name($request)]['reply'] ?? null;
+        if ($type === null) {
+            return in_array(self::name($request), self::FILES, true)
+                ? null
+                : new DocumentError('/', 'contract/routes.json does not say what this route answers.');
+        }
+
+        return self::against($type, $answer);
+    }
+
+    /** What is wrong with the props of a page. */
+    public static function unlikePage(string $page, object $props): ?DocumentError
+    {
+        $own = (object) array_diff_key(get_object_vars($props), array_flip(self::SHARED));
+
+        return self::against("{$page}Page", $own);
+    }
+
+    /** @return array<string, array{request?: string, reply?: string}> by method and address */
+    public static function routes(): array
+    {
+        return self::file('routes');
+    }
+
+    public static function name(Request $request): string
+    {
+        return $request->method().' '.$request->route()?->uri();
+    }
+
+    private static function against(string $type, mixed $answer): ?DocumentError
+    {
+        $schema = ['$ref' => "#/\$defs/$type"] + self::file('replies');
+
+        return Schema::fault((string) json_encode($schema), $answer);
+    }
+
+    /**
+     * Figures of an address are text: those that are to be numbers become them.
+     *
+     * @param array<string, mixed> $query
+     * @param array<string, mixed> $schema
+     * @return array<string, mixed>
+     */
+    private static function read(array $query, array $schema): array
+    {
+        foreach ($query as $key => $value) {
+            $type = $schema['properties'][$key]['type'] ?? '';
+            if (is_string($value) && is_numeric($value) && in_array($type, ['number', 'integer'], true)) {
+                $query[$key] = $value + 0;
+            }
+        }
+
+        return $query;
+    }
+
+    /** @return array<string, mixed> */
+    private static function file(string $name): array
+    {
+        return self::$files[$name] ??= json_decode(
+            (string) file_get_contents(base_path("contract/$name.json")),
+            true,
+            flags: JSON_THROW_ON_ERROR,
+        );
+    }
+}

@@ -1,0 +1,1299 @@
+// Written by npm run generate from contract/replies.json; not to be changed by hand.
+
+export type AnalysisReply = AnalysisState | Nothing
+/**
+ * An instrument that is put to a tap, by the act that puts it there.
+ */
+export type AtTap = 'gauge' | 'probe' | 'draught' | 'analyser' | 'smoke' | 'oil_gauge'
+/**
+ * A position of the meter's dial.
+ */
+export type Mode = 'vac' | 'vlz' | 'vdc' | 'mvdc' | 'ohm' | 'beep' | 'uf' | 'hz' | 'ua' | 'ma' | 'aac'
+export type Differences = string[]
+export type DraftSteps = DraftStep[]
+export type EditReply = DraftReply | WholeDraft
+export type KindsFound = KindFound[]
+export type PairsReply = PairsState | Nothing
+export type SumResults = SumResult[]
+
+export interface Acted {
+    fire_s: number | null
+    safeties: {
+        after_s: number | null
+        part: string
+        stops: boolean
+        title: string
+        words: string
+    }[]
+}
+export interface AnalysisState {
+    doing: string
+    error: string | null
+    result: Findings | null
+    share: number
+}
+/**
+ * What is known of a model's faults before anyone is sent to it.
+ */
+export interface Findings {
+    bound: number
+    expected: number
+    faults: FaultGrade[]
+    outcomes: number
+    questions: number
+    tree: TreeNode
+    without_effect: {
+        [k: string]: string
+    }
+}
+export interface FaultGrade {
+    family: string
+    grade: number
+    id: string
+    look_alikes: string[]
+    minutes: number
+    points: number
+    questions: number
+    title: string
+    weight: number
+    windows: number
+}
+/**
+ * A question with its answers, or the faults at an end.
+ */
+export interface TreeNode {
+    answers?: TreeNode[]
+    ask?: string
+    count?: number
+    faults?: string[]
+    kind?: string
+    shows?: string
+}
+export interface Nothing {}
+export interface AnswerKey {
+    difficulty: {
+        grade: number
+        minutes: number
+        questions: number
+        windows: number
+    }
+    look_alikes: string[]
+    path: {
+        ask: string
+        shows: string
+    }[]
+}
+export interface BenchPage {
+    attempt: number
+    board: BoardData
+    doors: DoorShown[]
+    faults: FaultName[]
+    job: Briefing
+    log: Entry[]
+    now: Reply
+    past: Channels
+    steps:
+        | {
+              id: string
+              text: string
+          }[]
+        | null
+}
+export interface BoardData {
+    height: number
+    ladder?: LadderData
+    lanes: Lane[]
+    parts: Part[]
+    width: number
+    wires: Wire[]
+}
+export interface LadderData {
+    circuits: {
+        height: number
+        hot: string
+        return: string
+        rungs: {
+            again: boolean
+            elements: LadderElement[]
+            links: string[][]
+            load: string
+            y: number
+        }[]
+        title: string
+        y: number
+    }[]
+    height: number
+    width: number
+}
+export interface LadderElement {
+    a: string
+    b: string
+    load: boolean
+    part: string
+    title: string
+    w: number
+    x: number
+}
+export interface Lane {
+    channel: string
+    name: string
+    tone: 'lamp' | 'moving' | 'glow' | 'copper' | 'flame' | 'water'
+}
+export interface Part {
+    card: {
+        [k: string]: string
+    } | null
+    controls: Control[]
+    family: string
+    h: number
+    hands?: Hands
+    id: string
+    label: string
+    resets: boolean
+    size?: number
+    symbol: string
+    taps: Tap[]
+    terminals: Terminal[]
+    /**
+     * the label in lines, and the size in which it fits; boards of older jobs have none
+     */
+    text?: string[]
+    title: string
+    w: number
+    x: number
+    y: number
+}
+export interface Control {
+    at: string | number
+    label: string
+    lever: string
+    positions: string[] | null
+    range: [number, number] | null
+    unit: string | null
+}
+export interface Hands {
+    batteries: boolean
+    clock: boolean
+    fuse: number | null
+    push: boolean
+    spares: string[]
+    suck: boolean
+    turn: boolean
+}
+export interface Tap {
+    instrument: AtTap
+    label: string
+    tap: string
+}
+export interface Terminal {
+    edge: 'up' | 'down' | 'left' | 'right'
+    name: string
+    place: string
+    x: number
+    y: number
+}
+export interface Wire {
+    cable: string | null
+    colour: string
+    from: string
+    id: string
+    points: [number, number][]
+    to: string
+}
+export interface DoorShown {
+    covers: string[]
+    id: string
+    interlock?: string
+    label: string
+    sight_glass?: string[]
+}
+export interface FaultName {
+    family: string
+    id: string
+    part?: string
+    title: string
+    weight?: number
+}
+export interface Briefing {
+    complaint: string
+    id: number
+    kind: 'practice' | 'exam' | 'warm-up'
+    rules: ToldRules
+    title: string
+}
+/**
+ * What a trainee is told of the house rules of a job.
+ */
+export interface ToldRules {
+    barred: string[]
+    flame_ua: number
+    hints: {
+        circuit: number
+        reading: number
+        where: number
+    } | null
+    not_passed: string[]
+    papers: string[]
+    pass_mark: number
+    schools: {
+        question: string
+        way: string
+    }[]
+    stops: boolean
+    title: string
+    verify: {
+        cycle: boolean
+        reading: boolean
+        restore: boolean
+        safeties: 'none' | 'one' | 'each'
+    }
+    version: number
+}
+export interface Entry {
+    act: {
+        act: string
+        [k: string]: unknown
+    }
+    at_s: number
+    dangers: {
+        [k: string]: string
+    }
+    id: string
+    reading: Reading | null
+    refused: string | null
+    seen: {
+        [k: string]: string
+    }
+    text: string
+    /**
+     * a hint that is still being worked out
+     */
+    waits?: boolean
+}
+export interface Reading {
+    least?: number | null
+    live: boolean
+    low?: boolean
+    mode: string
+    most?: number | null
+    step: number
+    text: string
+    unsteady?: boolean
+    value: number | null
+}
+export interface Reply {
+    ahead: Channels
+    entry: Entry | null
+    handed_back: boolean
+    now_s: number
+    passed: Channels
+    scene: Scene
+    tried?: string[]
+    until_s: number
+}
+export interface Channels {
+    meter: MeterStretch[]
+    perceived: {
+        [k: string]: Stretch[]
+    }
+}
+/**
+ * What a settled display shows; `of` is the dial and the leads, `settles_s` how long a change takes to be shown.
+ */
+export interface MeterStretch {
+    from: number
+    of?: string
+    reading: Reading
+    settles_s?: number
+    to: number
+}
+export interface Stretch {
+    from: number
+    say: string
+    to: number
+    value: string
+}
+export interface Scene {
+    at_taps: {
+        gauge?: string
+        probe?: string
+        draught?: string
+        analyser?: string
+        smoke?: string
+        oil_gauge?: string
+    }
+    battery: 'good' | 'low'
+    black: string | null
+    blown: string[]
+    clamp: Jaw | null
+    door: 'open' | 'shut'
+    eyes: string | null
+    held: boolean
+    jumpers: [string, string][]
+    keeping: boolean
+    labour: number
+    lifted: string[]
+    mode: Mode
+    range: number | null
+    red: string | null
+}
+export interface Jaw {
+    turns: number
+    wires: string[]
+}
+export interface Best {
+    bits: number
+    black: string | null
+    kind: string
+    red: string
+    text: string
+}
+export interface BuilderPage {
+    catalogue: KindFound[]
+    draft: number
+    models: Includable[]
+    presence: Presence
+    start: DraftData
+}
+export interface KindFound {
+    family: string
+    kind: string
+    own: boolean
+    /**
+     * @minItems 2
+     * @maxItems 2
+     */
+    size: [number, number]
+    symbol: string
+    terminals: string[]
+    title: string
+}
+export interface Includable {
+    name: string
+    ports: string[]
+    title: string
+}
+export interface Presence {
+    by: string | null
+    others: string[]
+    step: number
+}
+export interface DraftData {
+    board: BoardData
+    document: Doc
+    published: number | null
+    redo: boolean
+    settings: {
+        [k: string]: Settings
+    }
+    step: number
+    title: string
+    undo: boolean
+}
+/**
+ * A model's document as far as the builder shows it; its format is docs/formats.md.
+ */
+export interface Doc {
+    as_built?: {
+        end?: string
+        on?: string
+        tag?: string
+        wire?: string
+    }[]
+    compounds?: {
+        faults: string[]
+        title?: string
+        weight: number
+    }[]
+    doors?: {
+        covers: string[]
+        id: string
+        label: string
+    }[]
+    found?: {
+        /**
+         * @minItems 2
+         * @maxItems 2
+         */
+        jumper?: [string, string]
+        mode: string
+        part: string
+        weight: number
+    }[]
+    groups?: string[][]
+    includes?: {
+        /**
+         * @minItems 2
+         * @maxItems 2
+         */
+        by?: [number, number]
+        id: string
+        model: string
+    }[]
+    notes?: string
+    parts: DocPart[]
+    process: {
+        [k: string]: {
+            type: string
+        }
+    }
+    supply: {
+        hertz: number
+        region: 'NA' | 'EU'
+        volts: number
+    }
+    tape: {
+        channel: string
+        name: string
+        tone: string
+    }[]
+    title: string
+    visits: {
+        [k: string]: DocVisit
+    }
+    weights?: {
+        [k: string]: number
+    }
+    wires: DocWire[]
+    [k: string]: unknown
+}
+export interface DocPart {
+    /**
+     * @minItems 2
+     * @maxItems 2
+     */
+    at: [number, number]
+    id: string
+    kind: string
+    label: string
+    links?: {
+        [k: string]: string
+    }
+    params?: {
+        [k: string]: {
+            [k: string]: unknown
+        }
+    }
+}
+export interface DocVisit {
+    appears_s?: number
+    arrives: {
+        after_s: number
+        [k: string]: unknown
+    }
+    household: {
+        at_s: number
+        lever: string
+        part: string
+        to: string | number
+    }[]
+    notices_s: number
+    title: string
+}
+export interface DocWire {
+    awg?: number
+    cable?: string
+    colour: string
+    feet?: number
+    from: string
+    id: string
+    metres?: number
+    mm2?: number
+    modes?: string[]
+    tag?: string
+    to: string
+    via?: [number, number][]
+}
+export interface Settings {
+    contacts: string[]
+    kind: string
+    linked: {
+        [k: string]: string
+    }
+    links: string[]
+    params: Parameter[]
+    tables: {
+        [k: string]: TableShown
+    }
+}
+export interface Parameter {
+    choices: string[] | null
+    key: string
+    label: string
+    least: number | null
+    most: number | null
+    primitive: string
+    unit: string
+    usual: number | string | boolean
+    value: number | string | boolean
+}
+export interface TableShown {
+    changed: string[]
+    inputs: string[]
+    remarks: {
+        pointer: string
+        text: string
+    }[]
+    table: TableDoc
+    words: {
+        lines: string[]
+        state: string
+    }[]
+}
+export interface TableDoc {
+    start: string
+    states: {
+        [k: string]: TableRow
+    }
+    times: {
+        [k: string]: number
+    }
+    title: string
+}
+export interface TableRow {
+    guards: Guard[]
+    lamp: string
+    outputs: string[]
+    reset?: string
+    title: string
+}
+export interface Guard {
+    after?: string
+    count?: {
+        [k: string]: number
+    }
+    do?: {
+        [k: string]: string
+    }
+    go: string
+    if?: {
+        [k: string]: boolean
+    }
+    timer?: {
+        [k: string]: string
+    }
+}
+export interface Change {
+    at: string | null
+    by: string
+    points: number | null
+    reason: string
+}
+export interface Checked {
+    circuits: Circuit[]
+    findings: Finding[]
+    lacks: {
+        pointer: string
+        text: string
+    }[]
+    open: {
+        part: string
+        title: string
+        words: string
+        input?: boolean
+    }[]
+    step: number
+}
+export interface Circuit {
+    class: string
+    hot: string
+    loads: CircuitLoad[]
+    return: string
+    title: string
+}
+export interface CircuitLoad {
+    load: string
+    part: string
+    parts: string[]
+    proves: string | null
+    title: string
+    ways: number
+    wires: string[]
+    words: string
+}
+export interface Finding {
+    edits: Edit[]
+    grade: 'wrong' | 'odd'
+    mend: string
+    parts: string[]
+    rule: string
+    text: string
+    why: string
+    wires: string[]
+}
+/**
+ * An edit that mends a finding, as core/schema/edits.json has it.
+ */
+export interface Edit {
+    do: string
+    [k: string]: unknown
+}
+export interface Course {
+    id: number
+    name: string
+    trainees_count: number
+}
+export interface DebriefData {
+    bits: number
+    entries: DebriefEntry[]
+    lost: Turn[]
+    same: string[]
+    won: Turn[]
+    entered: string[]
+}
+export interface DebriefEntry {
+    act: string
+    after: number
+    at_s: number
+    before: number
+    best: Best[]
+    bits_after: number
+    bits_before: number
+    dangers: string[]
+    done: {
+        act: string
+        [k: string]: unknown
+    } | null
+    families: {
+        after: number
+        before: number
+        family: string
+    }[]
+    flaws: string[]
+    gained: number
+    left: {
+        [k: string]: number
+    }
+    share: number | null
+    text: string
+    watched: number
+    worth: number
+}
+export interface Turn {
+    bits: number
+    entry: number
+    text: string
+}
+export interface DebriefPage {
+    attempt: number
+    board: BoardData
+    debrief: DebriefData
+    doors: DoorShown[]
+    engine: {
+        now: number
+        then: number
+    }
+    fault: {
+        id: string
+        parts: string[]
+        title: string
+    }
+    job: Briefing
+    judges: boolean
+    lanes: Lane[]
+    mark: MarkData
+    others: OtherMark[]
+    pairs: PairsState | null
+    past: Channels
+    perfect: number[] | null
+    titles: {
+        [k: string]: string
+    }
+    trainee: string
+}
+export interface MarkData {
+    call_back: {
+        hours: number
+        said: string[]
+    }
+    hints: {
+        points: number
+        taken: {
+            [k: string]: number
+        }
+    }
+    lines: MarkLine[]
+    not_passed: string[]
+    passed: boolean
+    rules: {
+        name: string
+        pass_mark: number
+        title: string
+        version: number
+    }
+    total: number
+    verdict: string
+}
+export interface MarkLine {
+    history?: Change[]
+    id: string
+    override?: {
+        by: string
+        computed: number
+        reason: string
+    }
+    points: number
+    share: number
+    title: string
+    weight: number
+    why: Why[]
+}
+export interface Why {
+    entry: number | null
+    text: string
+}
+export interface OtherMark {
+    at: string | null
+    lines: {
+        points: number
+        title: string
+        weight: number
+    }[]
+    passed: boolean
+    rules: {
+        pass_mark: number
+        title: string
+        version: number
+        name?: string
+    }
+    total: number
+}
+export interface PairsState {
+    error?: string | null
+    left?: number
+    likeliest?: {
+        share: number
+        title: string
+    }[]
+    of?: number
+    run?: number
+    share?: number
+}
+/**
+ * What comes back of an edit: of the board and the settings only what has changed.
+ */
+export interface DraftReply {
+    board: {
+        height: number
+        ladder?: LadderData
+        lanes: Lane[]
+        width: number
+    }
+    changed: {
+        parts: Part[]
+        wires: Wire[]
+    }
+    document: {
+        as_built?: {
+            end?: string
+            on?: string
+            tag?: string
+            wire?: string
+        }[]
+        compounds?: {
+            faults: string[]
+            title?: string
+            weight: number
+        }[]
+        doors?: {
+            covers: string[]
+            id: string
+            label: string
+        }[]
+        found?: {
+            /**
+             * @minItems 2
+             * @maxItems 2
+             */
+            jumper?: [string, string]
+            mode: string
+            part: string
+            weight: number
+        }[]
+        groups?: string[][]
+        includes?: {
+            /**
+             * @minItems 2
+             * @maxItems 2
+             */
+            by?: [number, number]
+            id: string
+            model: string
+        }[]
+        notes?: string
+        process: {
+            [k: string]: {
+                type: string
+            }
+        }
+        supply: {
+            hertz: number
+            region: 'NA' | 'EU'
+            volts: number
+        }
+        tape: {
+            channel: string
+            name: string
+            tone: string
+        }[]
+        title: string
+        visits: {
+            [k: string]: DocVisit
+        }
+        weights?: {
+            [k: string]: number
+        }
+        [k: string]: unknown
+    }
+    gone: {
+        parts: string[]
+        wires: string[]
+    }
+    order: {
+        parts: string[]
+        wires: string[]
+    }
+    published: number | null
+    redo: boolean
+    settings: {
+        [k: string]: Settings
+    }
+    step: number
+    title: string
+    told: {
+        parts: DocPart[]
+        wires: DocWire[]
+    }
+    undo: boolean
+}
+export interface DraftRow {
+    at: string
+    by: string | null
+    id: number
+    mine: boolean
+    published: boolean
+    steps: number
+    title: string
+}
+export interface DraftStep {
+    at: string
+    by: string | null
+    label: string | null
+    number: number
+    words: string
+}
+export interface DraftsPage {
+    drafts: DraftRow[]
+    models: Includable[]
+}
+export interface DriftState {
+    apart:
+        | {
+              entry: number
+              now: string
+              shown: string
+          }[]
+        | null
+    error?: string | null
+}
+export interface WholeDraft {
+    board: BoardData
+    document: Doc
+    published: number | null
+    redo: boolean
+    settings: {
+        [k: string]: Settings
+    }
+    step: number
+    title: string
+    undo: boolean
+    whole: true
+}
+export interface FaultRow {
+    id: string
+    title: string
+    weight: number
+}
+export interface FaultsReply {
+    faults: FaultRow[]
+}
+export interface GivenJob {
+    complaint: string
+    course: string
+    done: number
+    given: number
+    id: number
+    kind: 'practice' | 'exam' | 'warm-up'
+    rules: ToldRules
+    running: number
+    title: string
+}
+export interface HintState {
+    entry: Entry
+    error: string | null
+    share?: number
+}
+export interface JobInFull {
+    complaint: string
+    course: string
+    fault: string
+    hash: string
+    id: number
+    key: AnswerKey | null
+    kind: 'practice' | 'exam' | 'warm-up'
+    rules: ToldRules
+    title: string
+}
+export interface JobPage {
+    job: JobInFull
+    own: TraineeRow
+    rows: TraineeRow[]
+    sets: {
+        id: number
+        title: string
+    }[]
+}
+export interface TraineeRow {
+    attempt: number | null
+    entries: number
+    handed_back: boolean
+    marking: {
+        error?: string | null
+        share?: number
+    } | null
+    name?: string
+    others: {
+        passed: boolean
+        title: string
+        total: number
+    }[]
+    passed: boolean | null
+    total: number | null
+    verdict: string | null
+}
+export interface KindMade {
+    id: number
+    kind: KindShown
+}
+export interface KindShown {
+    kind: string
+    title: string
+    terminals: {
+        [k: string]: {}
+    }
+    primitives: {
+        [k: string]: {
+            type: string
+            [k: string]: unknown
+        }
+    }
+    modes: {
+        [k: string]: {
+            title: string
+            [k: string]: unknown
+        }
+    }
+    [k: string]: unknown
+}
+export interface KindsPage {
+    kinds: OwnKindRow[]
+    tables: StockTable[]
+    types: string[]
+}
+export interface OwnKindRow {
+    document: KindShown
+    id: number
+    title: string
+}
+export interface StockTable {
+    inputs: string[]
+    name: string
+    outputs: string[]
+    title: string
+}
+export interface LadderReply {
+    ladder: LadderData
+}
+export interface MarkAgainState {
+    done: number
+    errors: string[]
+    of: number
+    share: number
+}
+export interface MarkingPage {
+    attempt: number
+    job: Briefing
+    trainee: string
+}
+export interface MarkingState {
+    error: string | null
+    marked: boolean
+    share: number
+}
+export interface Me {
+    id: number
+    name: string
+    role: 'instructor' | 'trainee'
+}
+export interface ModelPage {
+    board: BoardData
+    courses: {
+        id: number
+        name: string
+        trainees: {
+            id: number
+            name: string
+        }[]
+    }[]
+    faults: FaultName[]
+    healthy: Preview
+    model: {
+        id: number
+        notes: string
+        title: string
+    }
+    rules: {
+        id: number
+        stops: boolean
+        title: string
+    }[]
+    tables: SequenceTable[]
+    visits: {
+        [k: string]: string
+    }
+}
+export interface Preview {
+    complaint: {
+        id: string
+        text: string
+    }[]
+    meter: MeterStretch[]
+    perceived: {
+        [k: string]: Stretch[]
+    }
+    states: {
+        at: number
+        state: string
+        title: string
+    }[]
+    until_s: number
+}
+export interface SequenceTable {
+    part: string
+    remarks: {
+        pointer: string
+        text: string
+    }[]
+    states: {
+        lamp: string
+        lines: string[]
+        outputs: string[]
+        state: string
+        title: string
+    }[]
+    title: string
+}
+export interface ModelRow {
+    faults: number
+    id: number
+    notes: string
+    parts: number
+    title: string
+    wires: number
+}
+export interface ModelsPage {
+    models: ModelRow[]
+}
+export interface MyJobsPage {
+    jobs: OwnJob[]
+}
+export interface OwnJob {
+    attempt: number | null
+    complaint: string
+    handed_back: boolean
+    id: number
+    kind: 'practice' | 'exam' | 'warm-up'
+    passed: boolean | null
+    rules: ToldRules
+    title: string
+    total: number | null
+}
+export interface Published {
+    appliance: number
+}
+export interface Reason {
+    because: Reason[]
+    part: string | null
+    text: string
+}
+export interface ReferencePage {
+    groups: {
+        rows: {
+            source: string
+            value: string
+            what: string
+        }[]
+        title: string
+    }[]
+    sums: {
+        [k: string]: Sum
+    }
+}
+export interface Sum {
+    formula: string
+    inputs: {
+        [k: string]: SumInput
+    }
+    source: string
+    title: string
+}
+export interface SumInput {
+    at: number
+    choices?: number[]
+    label: string
+    least: number
+    most: number
+    unit: string
+}
+export interface RuleSet {
+    document: RulesDocument
+    id: number
+    shipped: boolean
+    versions: {
+        at: string | null
+        version: number
+    }[]
+}
+export interface RulesDocument {
+    barred: string[]
+    budget: {
+        call_backs: number
+        minutes: number
+        parts: number
+    }
+    hints: {
+        [k: string]: number
+    }
+    name: string
+    not_passed: string[]
+    odd_spark_rules: number
+    papers: string[]
+    pass_mark: number
+    schools: {
+        [k: string]: string | number
+    }
+    stops: string[]
+    title: string
+    verify: {
+        cycle: boolean
+        reading: boolean
+        restore: boolean
+        safeties: 'none' | 'one' | 'each'
+    }
+    version: number
+    weights: {
+        [k: string]: number
+    }
+}
+export interface RulesPage {
+    barrable: {
+        [k: string]: string
+    }
+    caps: {
+        [k: string]: string
+    }
+    chosen: string
+    dangers: {
+        [k: string]: string
+    }
+    lines: {
+        [k: string]: string
+    }
+    schools: {
+        [k: string]: {
+            [k: string]: string
+        }
+    }
+    sets: RuleSet[]
+}
+export interface RunMoment {
+    askable: {
+        id: string
+        on: boolean
+        title: string
+    }[]
+    volts: {
+        [k: string]: {
+            against: string
+            dc: boolean
+            volts: number
+        }
+    }
+}
+export interface RunTape {
+    meter: MeterStretch[]
+    perceived: {
+        [k: string]: Stretch[]
+    }
+    states: {
+        at: number
+        state: string
+        title: string
+    }[]
+    until_s: number
+    visit: string
+    visits: {
+        [k: string]: string
+    }
+}
+export interface Shared {
+    flash: string | null
+    instruments: {
+        gauge: string
+        probe: string
+        draught: string
+        analyser: string
+        smoke: string
+        oil_gauge: string
+    }
+    me: Me | null
+}
+export interface ShopPage {
+    courses: Course[]
+    jobs: GivenJob[]
+    models: {
+        id: number
+        name: string
+        title: string
+    }[]
+    sets: number
+}
+export interface SignInPage {}
+export interface SumResult {
+    digits: number
+    label: string
+    unit: string
+    value: number
+}
+export interface TaskState {
+    doing: string
+    error: string | null
+    id: number
+    share: number
+    state: string
+    goes: string | null
+}
+export interface TaskTold {
+    doing: string
+    error: string | null
+    id: number
+    share: number
+    state: string
+}
+export interface WorkingPage {
+    back: string
+    goes: string
+    isFile: boolean
+    task: TaskTold
+    title: string
+}

@@ -1,0 +1,128 @@
+// Written by npm run generate from contract/requests.json; not to be changed by hand.
+
+export interface AnalysisRequest {
+    visit?: string | null
+}
+export interface DifferenceRequest {
+    from: number
+    to: number
+}
+export interface DraftRequest {
+    title?: string | null
+    region?: 'NA' | 'EU' | null
+    model?: string | null
+    file?: string | null
+    id?: string | null
+}
+export interface EditsRequest {
+    upon: number
+    /**
+     * @minItems 1
+     * @maxItems 200
+     */
+    edits: {}[]
+    id?: string | null
+}
+export interface GoRequest {
+    upon: number
+    way: 'undo' | 'redo' | 'tidy'
+}
+export interface JobRequest {
+    appliance: number
+    course: number
+    /**
+     * @maxItems 200
+     */
+    trainees: number[]
+    title: string
+    fault: string
+    visit: string
+    kind: 'practice' | 'exam'
+    rules?: number | null
+    complaint: string
+    low_battery?: boolean | null
+    worn_leads?: boolean | null
+    stops?: boolean | null
+}
+export interface KindRequest {
+    name: string
+    title: string
+    /**
+     * @minItems 1
+     * @maxItems 40
+     */
+    terminals: {
+        name: string
+        edge: string
+        [k: string]: unknown
+    }[]
+    primitives: {
+        [k: string]: {}
+    }
+    family?: string
+    look?: string
+    modes?: {}
+    /**
+     * @maxItems 40
+     */
+    joined?: unknown[]
+    [k: string]: unknown
+}
+export interface KindsRequest {
+    words?: string | null
+}
+export interface LabelRequest {
+    number: number
+    label: string
+}
+export interface MarkAgainRequest {
+    rules: number
+}
+export interface MomentRequest {
+    at_s: number
+    visit?: string | null
+}
+export interface OverrideRequest {
+    line: string
+    points?: number | null
+    reason: string
+}
+export interface PlayRequest {
+    to_s: number
+}
+export interface PreviewRequest {
+    fault: string
+    visit: string
+}
+export interface RestoreRequest {
+    upon: number
+    number: number
+}
+export interface RulesPageRequest {
+    set?: string | null
+    [k: string]: unknown
+}
+export interface RulesRequest {
+    document: {}
+}
+export interface RunRequest {
+    visit?: string | null
+}
+export interface SignInRequest {
+    email: string
+    password: string
+    [k: string]: unknown
+}
+export interface SumRequest {
+    with: {
+        [k: string]: number
+    }
+}
+export interface WaitingRequest {
+    of: string
+}
+export interface WhyRequest {
+    at_s: number
+    of: string
+    visit?: string | null
+}
