@@ -7,6 +7,47 @@ async function logged(page: Page): Promise<number> {
     return Number(/\((\d+)\)/.exec((await page.getByRole('tab', { name: /^Log/ }).textContent())!)![1])
 }
 
+test('the board has half of the window, opens so that it can be read, and the whole is one key away', async ({
+    page,
+}) => {
+    for (const [title, mailbox] of [
+        ['Seed library: went cold at noon', 'tova'],
+        ['Music school: practice rooms far too warm', 'tova'],
+        ["Bookbinder's workshop", 'tova'],
+    ] as const) {
+        await page.context().clearCookies()
+        await signIn(page, mailbox)
+        const row = page.getByText(title).locator('xpath=ancestor::div[2]')
+        await row.getByRole('button', { name: /Begin|Go on/ }).click()
+        const board = page.getByRole('group', { name: 'Board of the appliance' })
+        await expect(board).toBeVisible()
+        const seen = () =>
+            board.evaluate((svg: SVGSVGElement) => {
+                const box = svg.getBoundingClientRect()
+                const px = svg.getScreenCTM()!.a
+                const whole = [...svg.querySelectorAll('[data-part]')].filter((part) => {
+                    const b = part.getBoundingClientRect()
+                    return b.left >= box.left && b.right <= box.right && b.top >= box.top && b.bottom <= box.bottom
+                })
+                const letters = [...svg.querySelectorAll('text')].map(
+                    (t) => parseFloat(getComputedStyle(t).fontSize) * px,
+                )
+                return {
+                    share: (box.width * box.height) / (1280 * 800),
+                    parts: whole.length,
+                    least: Math.min(...letters),
+                }
+            })
+        await expect.poll(async () => (await seen()).least, title).toBeGreaterThanOrEqual(10.99)
+        expect((await seen()).share, title).toBeGreaterThan(0.5)
+        expect((await seen()).parts, title).toBeGreaterThanOrEqual(8)
+        const all = await page.locator('[data-part]').count()
+        if ((await page.getByRole('img', { name: 'The whole appliance, small' }).count()) > 0)
+            await page.keyboard.press('0')
+        await expect.poll(async () => (await seen()).parts, title).toBe(all)
+    }
+})
+
 test('the network is lost and comes back: the act that waited is done once, and a reload in the midst keeps it', async ({
     page,
     context,

@@ -1,6 +1,6 @@
 import { expect, test, type Page, type Response } from '@playwright/test'
 import { alongTabs, find, reach, signInByKeys } from './keys'
-import { clean, press, signIn } from './people'
+import { clean, press, seeAll, signIn } from './people'
 
 /** Waits until the page shows what was answered: the step that an edit led to. */
 async function shown(page: Page, reply: Response) {
@@ -203,6 +203,7 @@ test('a standing-pilot furnace from an empty board by mouse: every safety acts, 
     await page.getByLabel('Title').fill('Letterpress room: no heat')
     await page.getByRole('button', { name: 'Give the job' }).click()
     await page.getByRole('button', { name: 'Try it myself' }).click()
+    await seeAll(page)
     await expect(page.getByRole('button', { name: 'Run', exact: true })).toBeVisible()
     const reply = page.waitForResponse((r) => r.url().endsWith('/acts'))
     await page.getByRole('button', { name: 'Door off' }).click()

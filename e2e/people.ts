@@ -12,7 +12,15 @@ export async function signIn(page: Page, mailbox: string) {
 export async function openJob(page: Page, title: string) {
     const row = page.getByText(title).locator('xpath=ancestor::div[2]')
     await row.getByRole('button', { name: /Begin|Go on/ }).click()
+    await seeAll(page)
+}
+
+/** The whole appliance in view, so that every part of it can be pressed. */
+export async function seeAll(page: Page) {
     await expect(page.getByRole('button', { name: 'Run' })).toBeVisible()
+    const all = page.getByRole('button', { name: /^The whole appliance/ })
+    if ((await all.getAttribute('aria-pressed')) === 'false') await all.click()
+    await expect(all).toHaveAttribute('aria-pressed', 'true')
 }
 
 /** Puts the lead in hand on a place of the board. */

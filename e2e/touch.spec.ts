@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { clean, signIn } from './people'
+import { clean, signIn, seeAll } from './people'
 
 /** A 10-inch tablet held across: fingers only, no hovering. */
 test.use({ viewport: { width: 1080, height: 810 }, hasTouch: true })
@@ -22,6 +22,7 @@ async function tapButton(page: Page, name: string | RegExp) {
 test('the warm-up, by touch on a tablet: every step tried, nothing marked, and begun anew', async ({ page }) => {
     await signIn(page, 'priya')
     await page.getByRole('button', { name: /Warm-up/ }).tap()
+    await seeAll(page)
     await expect(page.getByText('0 of 12 tried.')).toBeVisible()
     const place = (p: string) => tap(page, `[data-place="${p}"]`)
     const hand = (lead: 'Red' | 'Black') =>
@@ -96,6 +97,7 @@ test('the warm-up, by touch on a tablet: every step tried, nothing marked, and b
     await page.getByRole('button', { name: 'Hand back' }).tap()
     await expect(page.getByRole('heading', { name: 'My jobs' })).toBeVisible()
     await page.getByRole('button', { name: /Warm-up/ }).tap()
+    await seeAll(page)
     await expect(page.getByText('0 of 12 tried.')).toBeVisible()
 })
 
@@ -108,6 +110,7 @@ test('a job from call sheet to hand-back, by touch on a tablet: the valve of a h
         .locator('xpath=ancestor::div[2]')
         .getByRole('button', { name: 'Begin' })
         .tap()
+    await seeAll(page)
     await expect(page.getByText('The radiators get a little warm')).toBeVisible()
     const look = async (part: string) => {
         await page.locator(`[data-part="${part}"]`).tap()

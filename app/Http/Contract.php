@@ -32,13 +32,15 @@ class Contract
             return null;
         }
         $schema = self::file('requests')['$defs'][$type];
-        $body = $request->isJson() ? json_decode($request->getContent()) : json_decode((string) json_encode($request->post()));
+        $isForm = ! $request->isJson() || $request->hasHeader('X-Inertia');
+        $body = json_decode($isForm ? (string) json_encode($request->post()) : $request->getContent());
         if (is_array($body) && $body !== []) {
             return new DocumentError('/', 'The request must be a JSON object.');
         }
-        $said = (object) (get_object_vars((object) $body) + self::read($request->query(), $schema));
+        $fields = get_object_vars((object) $body);
+        $said = (object) (($isForm ? self::read($fields, $schema) : $fields) + self::read($request->query(), $schema));
         foreach ($schema['required'] as $field) {
-            if (($said->$field ?? null) === null) {
+            if (in_array($said->$field ?? null, [null, ''], true)) {
                 return new DocumentError("/$field", $schema['properties'][$field]['sentence'] ?? "\"$field\" is missing.");
             }
         }
@@ -95,7 +97,8 @@ class Contract
     }
 
     /**
-     * Figures of an address are text: those that are to be numbers become them.
+     * Figures of an address, and of a form, are text: those that are to be numbers become them; what was left empty was
+     * not said.
      *
      * @param array<string, mixed> $query
      * @param array<string, mixed> $schema
@@ -104,8 +107,8 @@ class Contract
     private static function read(array $query, array $schema): array
     {
         foreach ($query as $key => $value) {
-            $type = $schema['properties'][$key]['type'] ?? '';
-            if (is_string($value) && is_numeric($value) && in_array($type, ['number', 'integer'], true)) {
+            $types = (array) ($schema['properties'][$key]['type'] ?? []);
+            if (is_string($value) && is_numeric($value) && array_intersect($types, ['number', 'integer']) !== []) {
                 $query[$key] = $value + 0;
             }
         }

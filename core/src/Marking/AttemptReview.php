@@ -124,7 +124,13 @@ final class AttemptReview
         return $this->naming->named();
     }
 
-    /** How the name stands against what was known when it was given: proved, supported, guess, contradicted or none. */
+    /** The entry before which the name that stands had to be known; null when none was given. */
+    public function knownAt(): ?int
+    {
+        return $this->naming->knownAt();
+    }
+
+    /** How the name stands against what was known then: proved, supported, guess, contradicted or none. */
     public function verdict(): string
     {
         return $this->naming->verdict();
@@ -184,6 +190,32 @@ final class AttemptReview
         return ! $this->repairs->helped($i) &&
             ! $this->repairs->wasSpoiled($i) &&
             $this->fault->in($this->act($i)->get('part')) === null;
+    }
+
+    /**
+     * Entries that put in another part, or worked on one, though most of what stood was elsewhere; what the fault had
+     * taken along has to be replaced too.
+     *
+     * @return list<int>
+     */
+    public function swappedWithoutProof(): array
+    {
+        return array_values(array_filter(
+            $this->entriesThat(Quality::Swaps),
+            fn (int $i): bool => ! $this->repairs->wasSpoiled($i) && $this->shareOf($this->act($i)->part(), $i) < 0.5,
+        ));
+    }
+
+    /** Share of the suspects at an entry that lie in a part, by themselves or with others. */
+    private function shareOf(string $part, int $i): float
+    {
+        $known = $this->steps[$i]->before;
+        $share = 0.0;
+        foreach (array_keys($known->weights) as $id) {
+            $share += ($this->faultSet->faults[$id] ?? null)?->in($part) === null ? 0.0 : $known->share((string) $id);
+        }
+
+        return $share;
     }
 
     /** The entry that put the leads where they are at an entry. */

@@ -53,6 +53,7 @@ final readonly class Marker
             'fault_left' => $this->account->repairs->isLeft(),
             'guess' => in_array($this->account->verdict(), ['guess', 'contradicted', 'none'], true),
             'called_back' => $calledBack,
+            'swapped' => $this->account->swappedWithoutProof() !== [],
         ]));
         $hints = [];
         foreach ($this->account->entries(['hint']) as $i) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Marking;
 
+use OddSpark\Acts\Quality;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\Classes;
 use OddSpark\Suspects\Evidence;
@@ -41,7 +42,28 @@ final class Naming
         return $last === null ? [] : $stand;
     }
 
-    /** How the name stands against what was known when it was given: proved, supported, guess, contradicted or none. */
+    /**
+     * The entry before which the name that stands had to be known: where it was given, or where its part was first
+     * worked on before that. A swap proves itself; what was known before it is what counts.
+     */
+    public function knownAt(): ?int
+    {
+        $named = $this->named();
+        if ($named === []) {
+            return null;
+        }
+        $at = end($named);
+        $part = explode(':', (string) array_key_last($named))[0];
+        foreach ($this->review->entriesThat(Quality::Mends) as $i) {
+            if ($i < $at && $this->review->act($i)->part() === $part) {
+                return $i;
+            }
+        }
+
+        return $at;
+    }
+
+    /** How the name stands against what was known {@see knownAt}: proved, supported, guess, contradicted or none. */
     public function verdict(): string
     {
         return $this->verdict ??= $this->judged();
@@ -65,7 +87,7 @@ final class Naming
         if ($named === []) {
             return 'none';
         }
-        $known = $this->review->steps[end($named)]->before;
+        $known = $this->review->steps[$this->knownAt()]->before;
         $fault = $this->compounded(array_keys($named));
         $same = array_values(
             array_filter(
@@ -85,9 +107,23 @@ final class Naming
         if ($others === [] || ! $this->anyApart($same[0], $others)) {
             return 'proved'; // among single faults: one fault more beside it is not excluded
         }
-        $share = array_sum(array_map($known->share(...), $same));
+        // one part that is put right in one way: which way it has failed makes no guess of it
+        $alike = array_filter(
+            array_map(strval(...), array_keys($known->weights)),
+            fn (string $id): bool => $this->isSame($id, $fault) || $this->isMendedAlike($id, $fault),
+        );
+        $share = array_sum(array_map($known->share(...), $alike));
 
         return $share >= 0.5 ? 'supported' : 'guess';
+    }
+
+    /** Whether two faults are of one part and are put right in one way. */
+    private function isMendedAlike(string $a, string $b): bool
+    {
+        $faults = $this->review->faultSet->faults;
+        [$one, $other] = [$faults[$a] ?? null, $faults[$b] ?? null];
+
+        return $one !== null && $other !== null && $one->part === $other->part && $one->repair === $other->repair;
     }
 
     /** Whether a fault is a compound with another in it. */

@@ -33,6 +33,12 @@ final class ReadingTechnique
     /** Volts from which a reading may be taken for power. */
     private const GHOST_V = 2.0;
 
+    /**
+     * Share of a figure that is left at low impedance, up to which its source can carry no meter: some hundred
+     * kilohms. An open switch before the input of a control is no ghost: its volts are real, behind the input's ohms.
+     */
+    private const GHOST_SHARE = 0.03;
+
     /** Bits more that a better placed reading has to be worth. */
     private const MORE_BITS = 0.05;
 
@@ -275,7 +281,7 @@ final class ReadingTechnique
             if (! Meter::agrees($reading, $light)) {
                 continue;
             }
-            if ($heavy > 0.5 * $light) {
+            if ($heavy > self::GHOST_SHARE * $light) {
                 return [];
             }
             if (++$asked === self::ASKED) {

@@ -32,6 +32,7 @@ final readonly class Rules
         'fault_left' => 'the fault is still in',
         'guess' => 'the name was a guess, or out already',
         'called_back' => 'the customer calls again',
+        'swapped' => 'a part was replaced without proof',
     ];
 
     /** What a trainee may have beside him. */

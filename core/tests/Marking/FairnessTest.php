@@ -34,6 +34,24 @@ final class FairnessTest extends TestCase
         }
     }
 
+    public function test_volts_across_an_open_switch_are_no_ghost_and_those_of_a_loose_conductor_are(): void
+    {
+        $open = Marking::accountOfFurnace('pressure:stuck-open', [
+            ['at_s' => 2, 'act' => 'door', 'to' => 'open'],
+            ['at_s' => 4, 'act' => 'hold', 'to' => 'held'],
+            ['at_s' => 60, 'act' => 'leads', 'red' => 'pressure.C', 'black' => 'pressure.NO'],
+        ]);
+        self::assertGreaterThan(20, $open->outcome(2)->reading->value);
+        self::assertArrayNotHasKey('ghost', $open->steps[2]->flaws);
+
+        $loose = Marking::accountOfFurnace('w17:open', [
+            ['at_s' => 5, 'act' => 'set', 'part' => 'thermostat', 'lever' => 'mode', 'to' => 'off'],
+            ['at_s' => 9, 'act' => 'leads', 'red' => 'thermostat.W', 'black' => 'thermostat.C'],
+        ]);
+        self::assertGreaterThan(2.0, $loose->outcome(1)->reading->value);
+        self::assertArrayHasKey('ghost', $loose->steps[1]->flaws);
+    }
+
     #[DataProvider('attempts')]
     public function test_the_mark_is_the_same_whatever_the_parts_are_called(string $name): void
     {

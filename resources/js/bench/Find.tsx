@@ -24,6 +24,7 @@ export function Find({ board, onFound }: Props) {
     }
     return (
         <form
+            style={{ flex: '0 1 148px', minWidth: 60 }}
             onSubmit={(e) => {
                 e.preventDefault()
                 go()
@@ -36,7 +37,7 @@ export function Find({ board, onFound }: Props) {
                 aria-label="Find a part or a terminal"
                 placeholder="Find  /"
                 h="touch"
-                w="148px"
+                w="100%"
                 bg="sheet"
                 borderColor="line"
                 aria-invalid={words !== '' && found.length === 0}

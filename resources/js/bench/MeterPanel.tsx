@@ -45,12 +45,12 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
     const ranges = RANGES[scene.mode] ?? []
     const nextRange = ranges[scene.range === null ? 0 : ranges.indexOf(scene.range) + 1] ?? null
     return (
-        <Stack layerStyle="panel" gap="2" p="3" as="section" aria-label="Meter">
+        <Stack layerStyle="panel" gap="1.5" p="2" flexShrink={0} as="section" aria-label="Meter">
             <Flex
                 bg="lcd"
                 color="lcdInk"
                 borderRadius="sm"
-                h="64px"
+                h="56px"
                 align="center"
                 justify="flex-end"
                 px="3"
@@ -135,42 +135,71 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
                     Battery low: put in a new one
                 </Button>
             )}
-            {(['red', 'black'] as const).map((lead) => (
-                <ToolButton
-                    key={lead}
-                    justifyContent="flex-start"
-                    borderWidth={hand === lead ? '2px' : '1px'}
-                    on={hand === lead}
-                    onClick={() => onHand(lead)}
-                >
-                    <Box
-                        w="14px"
-                        h="14px"
-                        borderRadius="full"
-                        bg={lead === 'red' ? 'leadRed' : 'leadBlack'}
-                        flexShrink={0}
-                    />
-                    <Text fontWeight={700}>{lead === 'red' ? 'Red' : 'Black'}</Text>
-                    <Text fontWeight={400} truncate>
-                        {scene[lead] ? names[lead] : hand === lead ? 'in hand' : 'off'}
-                    </Text>
-                </ToolButton>
-            ))}
             <HStack gap="1">
-                <ToolButton flex="1" disabled={!scene.red || !scene.black} onClick={() => void act('read')}>
+                {(['red', 'black'] as const).map((lead) => (
+                    <ToolButton
+                        key={lead}
+                        flex="1"
+                        minW="0"
+                        px="2"
+                        gap="1"
+                        justifyContent="flex-start"
+                        borderWidth={hand === lead ? '2px' : '1px'}
+                        on={hand === lead}
+                        title={scene[lead] ? names[lead] : undefined}
+                        onClick={() => onHand(lead)}
+                    >
+                        <Box
+                            w="12px"
+                            h="12px"
+                            borderRadius="full"
+                            bg={lead === 'red' ? 'leadRed' : 'leadBlack'}
+                            flexShrink={0}
+                        />
+                        <Stack gap="0" align="start" minW="0" lineHeight="1.15">
+                            <Text fontSize="note" fontWeight={700}>
+                                {lead === 'red' ? 'Red' : 'Black'}
+                            </Text>
+                            <Text fontSize="fine" fontWeight={400} truncate maxW="100%">
+                                {scene[lead] ? names[lead] : hand === lead ? 'in hand' : 'off'}
+                            </Text>
+                        </Stack>
+                    </ToolButton>
+                ))}
+            </HStack>
+            <HStack gap="1">
+                <ToolButton
+                    flex="1"
+                    px="1"
+                    whiteSpace="normal"
+                    lineHeight="1.1"
+                    disabled={!scene.red || !scene.black}
+                    onClick={() => void act('read')}
+                >
                     Note it now
                 </ToolButton>
-                <ToolButton flex="1" disabled={!scene.red && !scene.black} onClick={onOff}>
+                <ToolButton
+                    flex="1"
+                    px="1"
+                    whiteSpace="normal"
+                    lineHeight="1.1"
+                    disabled={!scene.red && !scene.black}
+                    onClick={onOff}
+                >
                     Leads off
                 </ToolButton>
+                <ToolButton
+                    flex="1"
+                    px="1"
+                    whiteSpace="normal"
+                    lineHeight="1.1"
+                    fontSize="note"
+                    on={scene.keeping}
+                    onClick={() => void act('keep', { to: scene.keeping ? 'off' : 'on' })}
+                >
+                    {scene.keeping ? 'Forget least and most' : 'Keep least and most'}
+                </ToolButton>
             </HStack>
-            <ToolButton
-                px="1"
-                on={scene.keeping}
-                onClick={() => void act('keep', { to: scene.keeping ? 'off' : 'on' })}
-            >
-                {scene.keeping ? 'Forget least and most' : 'Keep least and most'}
-            </ToolButton>
             {meaning.ask && (
                 <Box>
                     <Text fontSize="note" color="faint" mb="1">

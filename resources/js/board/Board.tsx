@@ -1,11 +1,13 @@
 import { chakra, Flex, Stack } from '@chakra-ui/react'
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import type { AtTap } from '@/lib/acts'
 import type { BoardData } from '@/lib/types'
+import { useKeys } from '@/lib/useKeys'
+import { MiniMap } from './MiniMap'
 import { PartBox } from './PartBox'
 import { AtTaps, ClampJaw, InSeries, Jumper, Lead, Volts } from './Tools'
 import { useHand } from './useHand'
-import { LARGEST, middle, shown, zoomed, type View } from './view'
+import { LARGEST, legible, middle, shown, zoomed, type View } from './view'
 import { extent, nearestWire, placeAt, reaches } from './walk'
 import { WirePath } from './WirePath'
 import { ToolButton } from '@/theme/buttons'
@@ -51,6 +53,8 @@ interface Props {
     onMany?: (part: string) => void
     onPlace?: (place: string) => void
     onPart?: (part: string) => void
+    /** opens so large that its letters can be read, at its control where not all of it has room */
+    readable?: boolean
 }
 
 const STEP = 1.6
@@ -66,6 +70,30 @@ export function Board(props: Props) {
     const reach = useMemo(() => reaches(board), [board])
     const [view, setView] = useState<View>(() => ({ scale: 1, ...middle(all) }))
     const frame = useRef<SVGSVGElement>(null)
+    const { readable = false } = props
+    const isWhole = useRef(false)
+    useLayoutEffect(() => {
+        const el = frame.current
+        if (!readable || !el || typeof ResizeObserver === 'undefined') return
+        let opened = false
+        const seen = new ResizeObserver(() => {
+            const box = el.getBoundingClientRect()
+            if (box.width === 0) return
+            const wanted = legible(board, all, box)
+            const isFirst = !opened
+            opened = true
+            // with less room than before it stays readable, and round what was looked at
+            setView((v) => (isFirst ? wanted : isWhole.current ? v : { ...v, scale: Math.max(v.scale, wanted.scale) }))
+        })
+        seen.observe(el)
+        return () => seen.disconnect()
+    }, [board, all, readable])
+    const whole = () => {
+        const box = frame.current?.getBoundingClientRect()
+        isWhole.current = view.scale > 1
+        if (box) setView(isWhole.current ? { scale: 1, ...middle(all) } : legible(board, all, box))
+    }
+    useKeys(['0'], () => readable && whole())
     const pulled = useHand(frame, view, all, setView, props.onMove)
     const { x, y, w, h } = shown(view, all)
     useEffect(() => {
@@ -97,7 +125,15 @@ export function Board(props: Props) {
     const hidden = useMemo(() => new Set(doorShut ? covered : []), [doorShut, covered])
 
     return (
-        <Flex layerStyle="panel" h="100%" overflow="hidden">
+        <Flex layerStyle="panel" h="100%" overflow="hidden" position="relative">
+            {readable && view.scale > 1 && (
+                <MiniMap
+                    board={board}
+                    all={all}
+                    piece={{ x, y, w, h }}
+                    onGo={(to, down) => setView((v) => ({ ...v, x: to, y: down }))}
+                />
+            )}
             <Svg
                 ref={frame}
                 viewBox={`${x} ${y} ${w} ${h}`}
@@ -165,10 +201,24 @@ export function Board(props: Props) {
                 {black && <Lead board={board} place={black} away={red} colour="leadBlack" letter="B" />}
                 {red && <Lead board={board} place={red} away={black} colour="leadRed" letter="R" />}
             </Svg>
-            <Stack gap="1" p="1" justify="center" borderLeftWidth="1px" borderColor="line">
+            <Stack gap="1" position="absolute" right="2" bottom="2">
+                {readable && (
+                    <ToolButton
+                        minW="touch"
+                        px="1"
+                        bg="sheet"
+                        fontSize="note"
+                        aria-label="The whole appliance, or so that it can be read"
+                        on={view.scale === 1}
+                        onClick={whole}
+                    >
+                        All
+                    </ToolButton>
+                )}
                 <ToolButton
                     minW="touch"
                     px="0"
+                    bg="sheet"
                     aria-label="Nearer"
                     disabled={view.scale >= LARGEST}
                     onClick={() => nearer(1)}
@@ -178,6 +228,7 @@ export function Board(props: Props) {
                 <ToolButton
                     minW="touch"
                     px="0"
+                    bg="sheet"
                     aria-label="Further away"
                     disabled={view.scale <= 1}
                     onClick={() => nearer(-1)}

@@ -7,6 +7,9 @@ const Rect = chakra('rect')
 const SvgText = chakra('text')
 const Circle = chakra('circle')
 
+/** Nothing on the board is written smaller, in units of the board. */
+const LETTERS = 13
+
 interface Props {
     part: Part
     shift?: { dx: number; dy: number }
@@ -38,7 +41,7 @@ export const PartBox = memo(function PartBox({
     onPlace,
 }: Props) {
     const lines = part.text ?? [part.label]
-    const size = part.size ?? 12
+    const size = Math.max(LETTERS, part.size ?? LETTERS)
     const top = part.y + part.h / 2 - (part.h > 60 ? 24 : 22)
     const named =
         part.terminals.length > 2 &&
@@ -74,6 +77,9 @@ export const PartBox = memo(function PartBox({
                     textAnchor="middle"
                     fontSize={size}
                     fill="ink"
+                    paintOrder="stroke"
+                    stroke={chosen ? 'copperWash' : 'sheet'}
+                    strokeWidth={3}
                     pointerEvents="none"
                     data-label={part.id}
                 >
@@ -85,7 +91,7 @@ export const PartBox = memo(function PartBox({
                     x={part.x + part.w / 2}
                     y={part.y + part.h + 13}
                     textAnchor="middle"
-                    fontSize={12}
+                    fontSize={13}
                     fontWeight={700}
                     fill="danger"
                     pointerEvents="none"
@@ -98,7 +104,7 @@ export const PartBox = memo(function PartBox({
                     x={part.x + part.w / 2}
                     y={part.y + part.h / 2 + 32}
                     textAnchor="middle"
-                    fontSize={12}
+                    fontSize={13}
                     fontWeight={700}
                     fill="copper"
                     pointerEvents="none"
@@ -152,7 +158,7 @@ function TerminalName({ terminal: t, crowded }: { terminal: Terminal; crowded: b
             : 'middle'
     return (
         <g transform={upright ? `rotate(-90 ${x} ${y}) translate(0 4)` : undefined}>
-            <SvgText x={x} y={y} textAnchor={anchor} fontSize={12} fill="faint" pointerEvents="none">
+            <SvgText x={x} y={y} textAnchor={anchor} fontSize={LETTERS} fill="faint" pointerEvents="none">
                 {t.name}
             </SvgText>
         </g>

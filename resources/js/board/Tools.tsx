@@ -51,7 +51,7 @@ export function Lead({
         <g pointerEvents="none" aria-label={`${letter === 'R' ? 'Red' : 'Black'} lead on ${placeName(board, place)}`}>
             <Path d={`M${at.x} ${at.y}l${side * 9} -20l${side * 9} 5z`} fill={colour} />
             <Circle cx={at.x + side * 18} cy={at.y - 26} r={11} fill={colour} />
-            <SvgText x={at.x + side * 18} y={at.y - 22} textAnchor="middle" fontSize={12} fontWeight={700} fill="sheet">
+            <SvgText x={at.x + side * 18} y={at.y - 22} textAnchor="middle" fontSize={13} fontWeight={700} fill="sheet">
                 {letter}
             </SvgText>
         </g>

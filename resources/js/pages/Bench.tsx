@@ -34,6 +34,8 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     const [scrub, setScrub] = useState<number | null>(null)
     const [jumpFrom, setJumpFrom] = useState<string | null>(null)
     const [drawing, setDrawing] = useState(false)
+    const [aside, setAside] = useState<string | null>(null)
+    const [tapeOpen, setTapeOpen] = useState(false)
     const [seek, setSeek] = useState<string | null>(null)
     const covered = useMemo(() => doors.flatMap((d) => d.covers), [doors])
 
@@ -128,73 +130,43 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                 .map((p) => p.id),
         [board, bench.log],
     )
-    const left = useMemo(
+    const papers = useMemo(
         () => (
-            <Flex direction="column" gap="2" minH="0">
-                <Box layerStyle="panel" p="2" flex="1 1 45%" minH="0">
-                    <Tabs.Root
-                        defaultValue="call"
-                        h="100%"
-                        display="flex"
-                        flexDirection="column"
-                        size="sm"
-                        colorPalette="orange"
-                        lazyMount
-                    >
-                        <Tabs.List>
-                            <Tabs.Trigger value="call" h="row" px="2">
-                                {steps ? 'Steps' : 'Call'}
-                            </Tabs.Trigger>
-                            <Tabs.Trigger value="log" h="row" px="2">
-                                Log ({bench.log.length})
-                            </Tabs.Trigger>
-                            <Tabs.Trigger value="suspects" h="row" px="2">
-                                Suspects
-                            </Tabs.Trigger>
-                            <Tabs.Trigger value="list" h="row" px="2">
-                                List
-                            </Tabs.Trigger>
-                        </Tabs.List>
-                        <Tabs.Content value="call" flex="1" minH="0" pt="2">
-                            {steps ? (
-                                <WarmUpSteps steps={steps} done={bench.tried} />
-                            ) : (
-                                <CallSheet job={job} board={board} log={bench.log} act={act} />
-                            )}
-                        </Tabs.Content>
-                        <Tabs.Content value="log" flex="1" minH="0" pt="2">
-                            <Log log={spoken} />
-                        </Tabs.Content>
-                        <Tabs.Content value="suspects" flex="1" minH="0" pt="2">
-                            <SuspectList faults={faults} log={bench.log} act={act} />
-                        </Tabs.Content>
-                        <Tabs.Content value="list" flex="1" minH="0" pt="2">
-                            <OwnList log={bench.log} act={act} />
-                        </Tabs.Content>
-                    </Tabs.Root>
-                </Box>
-                <Box flex="0 1 auto" maxH="55%" overflowY="auto">
-                    <PartPanel
-                        board={board}
-                        part={board.parts.find((p) => p.id === part)}
-                        place={cursor}
-                        log={bench.log}
-                        say={say}
-                        lifted={scene.lifted}
-                        jaw={scene.clamp?.wires ?? []}
-                        jumper={{ from: jumpFrom, all: scene.jumpers, onFrom: setJumpFrom }}
-                        act={act}
-                        onPlace={onPlace}
-                    />
-                </Box>
-            </Flex>
+            <Box layerStyle="panel" p="2" minH="0">
+                <Tabs.Content value="call" h="100%" p="0">
+                    {steps ? (
+                        <WarmUpSteps steps={steps} done={bench.tried} />
+                    ) : (
+                        <CallSheet job={job} board={board} log={bench.log} act={act} />
+                    )}
+                </Tabs.Content>
+                <Tabs.Content value="log" h="100%" p="0">
+                    <Log log={spoken} />
+                </Tabs.Content>
+                <Tabs.Content value="suspects" h="100%" p="0">
+                    <SuspectList faults={faults} log={bench.log} act={act} />
+                </Tabs.Content>
+                <Tabs.Content value="list" h="100%" p="0">
+                    <OwnList log={bench.log} act={act} />
+                </Tabs.Content>
+            </Box>
         ),
-        [steps, bench.tried, job, board, bench.log, spoken, faults, part, cursor, scene, jumpFrom, say, act, onPlace],
+        [steps, bench.tried, job, board, bench.log, spoken, faults, act],
+    )
+    const tabs = useMemo(
+        () =>
+            [
+                ['call', steps ? 'Steps' : 'Call'],
+                ['log', `Log (${bench.log.length})`],
+                ['suspects', 'Suspects'],
+                ['list', 'List'],
+            ] as const,
+        [steps, bench.log.length],
     )
     const middle = useMemo(
         () => (
-            <Flex direction="column" minH="0" gap="2">
-                <HStack gap="1" flexShrink={0} wrap="wrap">
+            <Flex direction="column" minH="0" minW="0" gap="2">
+                <HStack gap="1" flexShrink={0}>
                     {covered.length > 0 && (
                         <ToolButton onClick={() => void act('door', { to: scene.door === 'open' ? 'shut' : 'open' })}>
                             {scene.door === 'open' ? 'Door on' : 'Door off'}
@@ -223,6 +195,19 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                         }}
                     />
                     <Box flex="1" />
+                    <Tabs.List borderWidth="0" gap="0" flexShrink={0}>
+                        {tabs.map(([value, name]) => (
+                            <Tabs.Trigger
+                                key={value}
+                                value={value}
+                                h="touch"
+                                px="2"
+                                onClick={() => aside === value && setAside(null)}
+                            >
+                                {name}
+                            </Tabs.Trigger>
+                        ))}
+                    </Tabs.List>
                     <ToolButton
                         onClick={() => {
                             if (
@@ -295,6 +280,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                             covered={covered}
                             doorShut={scene.door !== 'open'}
                             seek={seek}
+                            readable
                             onPlace={onPlace}
                             onPart={setPart}
                         />
@@ -317,11 +303,13 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
             steps,
             act,
             onPlace,
+            aside,
+            tabs,
         ],
     )
     const right = useMemo(
         () => (
-            <Stack gap="2" minH="0" overflowY="auto">
+            <Flex direction="column" gap="2" minH="0" w="236px" flexShrink={0}>
                 <MeterPanel
                     scene={scene}
                     reading={reading}
@@ -339,64 +327,129 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                     }}
                     meaning={{ ask: told !== undefined, onMeant: (meaning) => void act('meant', { meaning }) }}
                 />
-                <Instruments board={board} scene={scene} log={spoken} act={act} />
-            </Stack>
+                <Stack gap="2" flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label="By hand">
+                    {bench.log.length === 0 && aside === null && (
+                        <Stack layerStyle="panel" gap="2" p="3">
+                            <Text fontSize="text">
+                                {steps ? 'The warm-up has steps to try.' : `The customer says: “${job.complaint}”`}
+                            </Text>
+                            <MainButton onClick={() => setAside('call')}>
+                                {steps ? 'See the steps' : 'Read the call sheet'}
+                            </MainButton>
+                        </Stack>
+                    )}
+                    <PartPanel
+                        board={board}
+                        part={board.parts.find((p) => p.id === part)}
+                        place={cursor}
+                        log={bench.log}
+                        say={say}
+                        lifted={scene.lifted}
+                        jaw={scene.clamp?.wires ?? []}
+                        jumper={{ from: jumpFrom, all: scene.jumpers, onFrom: setJumpFrom }}
+                        act={act}
+                        onPlace={onPlace}
+                    />
+                    <Instruments board={board} scene={scene} log={spoken} act={act} />
+                </Stack>
+            </Flex>
         ),
-        [scene, reading, moving, hand, board, told, spoken, act],
+        [
+            scene,
+            reading,
+            moving,
+            hand,
+            board,
+            told,
+            spoken,
+            act,
+            part,
+            cursor,
+            bench.log,
+            say,
+            jumpFrom,
+            onPlace,
+            aside,
+            steps,
+            job.complaint,
+        ],
     )
 
     return (
         <Frame title={job.title} full>
-            <Grid h="100%" gap="2" templateColumns="248px minmax(0,1fr) 244px" templateRows="minmax(0,1fr) auto">
-                {left}
-                {middle}
-                {right}
-                <Box gridColumn="1 / -1">
-                    <HStack gap="2" mb="1">
-                        <MainButton w="96px" onClick={() => bench.play(!bench.playing)}>
-                            {bench.playing ? 'Pause' : 'Run'}
-                        </MainButton>
-                        <ToolButton disabled={bench.busy} onClick={() => void bench.next()}>
-                            On to what happens next
-                        </ToolButton>
-                        <HStack gap="1" role="group" aria-label="Speed">
-                            {[1, 4].map((s) => (
-                                <ToolButton
-                                    key={s}
-                                    minW="touch"
-                                    px="2"
-                                    on={bench.speed === s}
-                                    onClick={() => bench.setSpeed(s)}
-                                >
-                                    {s}×
+            <Tabs.Root
+                value={aside}
+                onValueChange={(e) => setAside(e.value)}
+                h="100%"
+                size="sm"
+                colorPalette="orange"
+                lazyMount
+                unmountOnExit
+            >
+                <Flex h="100%" gap="2">
+                    <Grid
+                        flex="1"
+                        minW="0"
+                        h="100%"
+                        gap="2"
+                        templateColumns={`${aside === null ? '' : '272px '}minmax(0,1fr)`}
+                        templateRows="minmax(0,1fr) auto"
+                    >
+                        {aside !== null && papers}
+                        {middle}
+                        <Box gridColumn="1 / -1" minW="0">
+                            <HStack gap="2" mb="1">
+                                <MainButton w="96px" onClick={() => bench.play(!bench.playing)}>
+                                    {bench.playing ? 'Pause' : 'Run'}
+                                </MainButton>
+                                <ToolButton disabled={bench.busy} onClick={() => void bench.next()}>
+                                    On to what happens next
                                 </ToolButton>
-                            ))}
-                        </HStack>
-                        <Text className="reading" fontSize="22px" data-testid="clock">
-                            {clock(bench.time)}
-                        </Text>
-                        <Text flex="1" fontSize="text" color="faint" truncate>
-                            {back ? `At ${clock(scrub!)}: ${back}` : `${eyes} ${strikes(bench)}`}
-                        </Text>
-                        <Text fontSize="text" color="faint">
-                            labour <span className="reading">{scene.labour.toFixed(1)}</span> min
-                        </Text>
-                    </HStack>
-                    <Tape
-                        lanes={board.lanes}
-                        channels={bench.seen}
-                        marks={marks}
-                        now={bench.time}
-                        span={180}
-                        cursor={scrub}
-                        onScrub={
-                            job.kind === 'practice'
-                                ? (s) => setScrub((c) => (c !== null && Math.abs(c - s) < 2 ? null : s))
-                                : undefined
-                        }
-                    />
-                </Box>
-            </Grid>
+                                <HStack gap="1" role="group" aria-label="Speed">
+                                    {[1, 4].map((s) => (
+                                        <ToolButton
+                                            key={s}
+                                            minW="touch"
+                                            px="2"
+                                            on={bench.speed === s}
+                                            onClick={() => bench.setSpeed(s)}
+                                        >
+                                            {s}×
+                                        </ToolButton>
+                                    ))}
+                                </HStack>
+                                <Text className="reading" fontSize="22px" data-testid="clock">
+                                    {clock(bench.time)}
+                                </Text>
+                                <Text flex="1" fontSize="text" color="faint" truncate>
+                                    {back ? `At ${clock(scrub!)}: ${back}` : `${eyes} ${strikes(bench)}`}
+                                </Text>
+                                <ToolButton on={tapeOpen} onClick={() => setTapeOpen(!tapeOpen)}>
+                                    Tape
+                                </ToolButton>
+                                <Text fontSize="text" color="faint" flexShrink={0}>
+                                    labour <span className="reading">{scene.labour.toFixed(1)}</span> min
+                                </Text>
+                            </HStack>
+                            <Tape
+                                lanes={board.lanes}
+                                channels={bench.seen}
+                                marks={marks}
+                                now={bench.time}
+                                span={180}
+                                height={tapeOpen ? undefined : 60}
+                                cursor={scrub}
+                                onScrub={
+                                    job.kind === 'practice'
+                                        ? (s) => setScrub((c) => (c !== null && Math.abs(c - s) < 2 ? null : s))
+                                        : undefined
+                                }
+                            />
+                        </Box>
+                    </Grid>
+                    {right}
+                </Flex>
+            </Tabs.Root>
         </Frame>
     )
 }

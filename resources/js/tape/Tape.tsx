@@ -34,6 +34,9 @@ interface Props {
     against?: Channels
 }
 
+/** Below this it is a strip: bars without names, stamps upon them. */
+const STRIP = 100
+
 const QUIET = new Set(['', 'off'])
 
 /** Time, left to right: bars of what could be perceived, and each act stamped where it happened. */
@@ -59,10 +62,11 @@ export function Tape({
         seen.observe(el)
         return () => seen.disconnect()
     }, [])
-    const left = 74
+    const left = height < STRIP ? 14 : 74
     const s = scale(now, span, left, Math.max(200, width - left - 12))
-    const top = 22
-    const stamps = marks.length > 0 ? 34 : 6
+    const strip = height < STRIP
+    const top = strip ? 16 : 22
+    const stamps = strip ? 4 : marks.length > 0 ? 34 : 6
     const rows = lanes.length + (states ? 1 : 0)
     const lane = (height - top - stamps) / rows
     const inView = marks.filter((m) => m.at >= s.from)
@@ -81,8 +85,8 @@ export function Tape({
     return (
         <Box layerStyle="panel" ref={box} overflow="hidden">
             <Svg
-                width={width}
-                height={height}
+                width={`${width}px`}
+                height={`${height}px`}
                 display="block"
                 role="img"
                 aria-label={`${label}: seconds since the arrival`}
@@ -101,7 +105,7 @@ export function Tape({
                 {s.ticks.map((t) => (
                     <g key={t}>
                         <Line x1={s.x(t)} x2={s.x(t)} y1={top - 4} y2={height - stamps} stroke="line" strokeWidth={1} />
-                        <SvgText x={s.x(t)} y={top - 8} fontSize={11} fill="faint" textAnchor="middle">
+                        <SvgText x={s.x(t)} y={top - (strip ? 5 : 8)} fontSize={11} fill="faint" textAnchor="middle">
                             {clock(t)}
                         </SvgText>
                     </g>
@@ -110,9 +114,11 @@ export function Tape({
                     const y = top + i * lane
                     return (
                         <g key={row.channel}>
-                            <SvgText x={8} y={y + lane / 2 + 4} fontSize={lane < 13 ? 10.5 : 12} fill="ink">
-                                {row.name}
-                            </SvgText>
+                            {!strip && (
+                                <SvgText x={8} y={y + lane / 2 + 4} fontSize={lane < 13 ? 11 : 12} fill="ink">
+                                    {row.name}
+                                </SvgText>
+                            )}
                             <Line
                                 x1={left}
                                 x2={width - 12}
@@ -190,13 +196,13 @@ export function Tape({
                             stroke={m.kind === 'danger' ? 'danger' : 'copper'}
                             strokeDasharray="2 3"
                         />
-                        <Stamp x={s.x(m.at)} y={height - stamps + 9} kind={m.kind} />
-                        {labelled.has(m) && (
+                        <Stamp x={s.x(m.at)} y={strip ? height / 2 + 6 : height - stamps + 9} kind={m.kind} />
+                        {!strip && labelled.has(m) && (
                             <SvgText
                                 className="reading"
                                 x={s.x(m.at)}
                                 y={height - 4}
-                                fontSize={10.5}
+                                fontSize={11}
                                 textAnchor="middle"
                                 fill="ink"
                             >

@@ -26,7 +26,7 @@ final readonly class Reasoning implements Judge
             return new Line('reasoning', 0.0, [Line::say('No fault was named.')]);
         }
         $i = end($names);
-        $known = $account->steps[$i]->before;
+        $known = $account->steps[$account->knownAt()]->before;
         $others = implode(
             '; ',
             array_slice(

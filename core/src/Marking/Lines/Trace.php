@@ -121,8 +121,7 @@ final readonly class Trace implements Judge
     /** @return array{int, int} questions that the name came too early for, and the entry that gave it */
     private function missing(AttemptReview $account): array
     {
-        $names = $account->named();
-        $at = $names === [] ? null : end($names);
+        $at = $account->knownAt();
         if ($at === null || $account->verdict() === 'proved' || $account->steps[$at]->could() <= 0.0) {
             return [0, 0];
         }
