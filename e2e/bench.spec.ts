@@ -41,7 +41,7 @@ test('the board has half of the window, opens so that it can be read, and the wh
         await expect.poll(async () => (await seen()).least, title).toBeGreaterThanOrEqual(10.99)
         expect((await seen()).share, title).toBeGreaterThan(0.5)
         expect((await seen()).parts, title).toBeGreaterThanOrEqual(8)
-        const all = await page.locator('[data-part]').count()
+        const all = await board.locator('[data-part]').count()
         if ((await page.getByRole('img', { name: 'The whole appliance, small' }).count()) > 0)
             await page.keyboard.press('0')
         await expect.poll(async () => (await seen()).parts, title).toBe(all)

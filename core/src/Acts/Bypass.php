@@ -15,7 +15,9 @@ use OddSpark\Wiring\Nets;
  */
 final class Bypass
 {
-    /** @var \WeakMap<Model, array<string, array<string, array<string, true>>>>|null by model, and by the jumpers in it */
+    /**
+     * @var \WeakMap<Model, array<string, array<string, array<string, true>>>>|null by model, and by the jumpers in it
+     */
     private static ?\WeakMap $known = null;
 
     /**

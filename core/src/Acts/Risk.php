@@ -82,11 +82,11 @@ final readonly class Risk
         $found = Bypass::by($now->model, [...$now->state->jumpers, ...$now->state->earlier], [$from, $to]);
         $part = Model::split($from)[0];
         $isWithin = $part === Model::split($to)[0];
-        if ($isWithin && $now->model->kindOf($part)?->guards() !== null && ! in_array('safety-jumpered', $found, true)) {
+        if ($isWithin && $now->model->kindOf($part)?->guards() !== null) {
             $found[] = 'safety-jumpered';
         }
 
-        return $found;
+        return array_values(array_unique($found));
     }
 
     /** @return list<string> what is left behind on handing back */

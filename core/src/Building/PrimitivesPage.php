@@ -69,6 +69,7 @@ final class PrimitivesPage
     /** A doc comment as a paragraph. */
     private static function told(string $doc): string
     {
+        $doc = (string) preg_replace('/^\s*\* @phpstan.*\n/m', '', $doc); // for analysis, not for readers
         $doc = (string) preg_replace('/\{@see \\\\?(?:\w+\\\\)*(\w+)\}/', '$1', $doc);
         $paragraphs = preg_split('/\n\s*\n/', (string) preg_replace('#^\s*/?\*+/? ?|\s*\*+/$#m', '', $doc)) ?: [];
 

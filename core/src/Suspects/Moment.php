@@ -7,8 +7,8 @@ namespace OddSpark\Suspects;
 use OddSpark\Bench\Outcome;
 
 /**
- * The suspects at a moment of an attempt: on arrival, when an entry is about to be made, or when it has been made. While
- * it is looked at, {@see Tracker::candidates} are at that moment.
+ * The suspects at a moment of an attempt: on arrival, when an entry is about to be made, or when it has been made.
+ * While it is looked at, {@see Tracker::candidates} are at that moment.
  */
 final readonly class Moment
 {

@@ -137,7 +137,8 @@ final class CheatsTest extends TestCase
         foreach (self::RULES as $name) {
             $mark = Marker::of($account)->mark(Marking::rules($name));
             self::assertFalse($mark->passed(), $name);
-            self::assertContains('swapped', $mark->caps, $name);
+            // a first year is to learn it; from then on a part swapped without proof does not pass
+            self::assertContains($name === 'first-year' ? 'guess' : 'swapped', $mark->caps, $name);
             self::assertLessThan(75, $mark->total(), $name);
         }
     }

@@ -74,16 +74,12 @@ export function Board(props: Props) {
     const isWhole = useRef(false)
     useLayoutEffect(() => {
         const el = frame.current
-        if (!readable || !el || typeof ResizeObserver === 'undefined') return
-        let opened = false
+        if (!readable || !el || el.clientWidth === 0 || typeof ResizeObserver === 'undefined') return
+        setView(legible(board, all, el.getBoundingClientRect())) // before it is seen for the first time
         const seen = new ResizeObserver(() => {
-            const box = el.getBoundingClientRect()
-            if (box.width === 0) return
-            const wanted = legible(board, all, box)
-            const isFirst = !opened
-            opened = true
+            const { scale } = legible(board, all, el.getBoundingClientRect())
             // with less room than before it stays readable, and round what was looked at
-            setView((v) => (isFirst ? wanted : isWhole.current ? v : { ...v, scale: Math.max(v.scale, wanted.scale) }))
+            if (!isWhole.current) setView((v) => (v.scale < scale ? { ...v, scale } : v))
         })
         seen.observe(el)
         return () => seen.disconnect()

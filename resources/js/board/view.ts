@@ -28,9 +28,14 @@ export function legible(board: BoardData, all: Extent, room: { width: number; he
     const heart =
         board.parts.find((p) => p.symbol === 'control') ??
         [...board.parts].sort((a, b) => b.terminals.length - a.terminals.length)[0]
-    return scale === 1 || !heart
-        ? { scale: 1, ...middle(all) }
-        : { scale, x: heart.x + heart.w / 2, y: heart.y + heart.h / 2 }
+    if (scale === 1 || !heart) return { scale: 1, ...middle(all) }
+    const [w, h] = [all.w / scale / 2, all.h / scale / 2]
+    const within = (at: number, from: number, to: number) => Math.min(Math.max(at, from), to)
+    return {
+        scale,
+        x: within(heart.x + heart.w / 2, all.x + w, all.x + all.w - w),
+        y: within(heart.y + heart.h / 2, all.y + h, all.y + all.h - h),
+    }
 }
 
 /** Larger or smaller, with one point staying where it is seen. */

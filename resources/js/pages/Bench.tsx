@@ -132,7 +132,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     )
     const papers = useMemo(
         () => (
-            <Box layerStyle="panel" p="2" minH="0">
+            <Box layerStyle="panel" p="2" minH="0" maxH={{ base: '45vh', md: 'none' }}>
                 <Tabs.Content value="call" h="100%" p="0">
                     {steps ? (
                         <WarmUpSteps steps={steps} done={bench.tried} />
@@ -166,7 +166,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     const middle = useMemo(
         () => (
             <Flex direction="column" minH="0" minW="0" gap="2">
-                <HStack gap="1" flexShrink={0}>
+                <HStack gap="1" flexShrink={0} wrap={{ base: 'wrap', md: 'nowrap' }}>
                     {covered.length > 0 && (
                         <ToolButton onClick={() => void act('door', { to: scene.door === 'open' ? 'shut' : 'open' })}>
                             {scene.door === 'open' ? 'Door on' : 'Door off'}
@@ -252,7 +252,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                         </ToolButton>
                     </HStack>
                 )}
-                <Box flex="1" minH="0">
+                <Box flex="1" minH="0" h={{ base: '56vh', md: 'auto' }} flexBasis={{ base: '56vh', md: '0' }}>
                     {drawing && board.ladder ? (
                         <Ladder
                             ladder={board.ladder}
@@ -309,7 +309,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     )
     const right = useMemo(
         () => (
-            <Flex direction="column" gap="2" minH="0" w="236px" flexShrink={0}>
+            <Flex direction="column" gap="2" minH="0" w={{ base: '100%', md: '236px' }} flexShrink={0}>
                 <MeterPanel
                     scene={scene}
                     reading={reading}
@@ -386,19 +386,27 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                 lazyMount
                 unmountOnExit
             >
-                <Flex h="100%" gap="2">
+                <Flex
+                    h="100%"
+                    gap="2"
+                    direction={{ base: 'column', md: 'row' }}
+                    overflowY={{ base: 'auto', md: 'visible' }}
+                >
                     <Grid
-                        flex="1"
+                        flex={{ base: 'none', md: '1' }}
                         minW="0"
-                        h="100%"
+                        h={{ base: 'auto', md: '100%' }}
                         gap="2"
-                        templateColumns={`${aside === null ? '' : '272px '}minmax(0,1fr)`}
-                        templateRows="minmax(0,1fr) auto"
+                        templateColumns={{
+                            base: 'minmax(0,1fr)',
+                            md: `${aside === null ? '' : '272px '}minmax(0,1fr)`,
+                        }}
+                        templateRows={{ base: 'none', md: 'minmax(0,1fr) auto' }}
                     >
                         {aside !== null && papers}
                         {middle}
                         <Box gridColumn="1 / -1" minW="0">
-                            <HStack gap="2" mb="1">
+                            <HStack gap="2" mb="1" wrap={{ base: 'wrap', md: 'nowrap' }}>
                                 <MainButton w="96px" onClick={() => bench.play(!bench.playing)}>
                                     {bench.playing ? 'Pause' : 'Run'}
                                 </MainButton>

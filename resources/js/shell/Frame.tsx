@@ -25,7 +25,7 @@ export function Frame({ title, children, full = false }: { title: string; childr
                 <Link href="/">
                     <HStack gap="2">
                         <Spark />
-                        <Text fontWeight={700} fontSize="17px">
+                        <Text fontWeight={700} fontSize="17px" display={{ base: 'none', md: 'block' }}>
                             Odd Spark
                         </Text>
                     </HStack>
@@ -45,13 +45,15 @@ export function Frame({ title, children, full = false }: { title: string; childr
                         <Link href="/reference">Reference</Link>
                     </HStack>
                 )}
-                <Text flex="1" color="faint" truncate>
+                <Text flex="1" color="faint" truncate display={{ base: 'none', md: 'block' }}>
                     {title}
                 </Text>
                 {me && (
-                    <HStack gap="3">
+                    <HStack gap="3" ms="auto">
                         <LookMenu />
-                        <Text fontSize="text">{me.name}</Text>
+                        <Text fontSize="text" display={{ base: 'none', md: 'block' }}>
+                            {me.name}
+                        </Text>
                         <ToolButton size="sm" onClick={() => router.post('/logout')}>
                             Sign out
                         </ToolButton>
