@@ -391,8 +391,10 @@ test('two people at one model, versions with names, a wire list in, a bad list r
         .poll(async () => (await page.locator('[data-part="blower"]').boundingBox())!.y)
         .toBeGreaterThan(blower.y + 20)
     await other.locator('[data-part="filter"]').click()
+    const fresh = other.waitForResponse((r) => /\/drafts\/\d+$/.test(r.url()) && r.request().method() === 'GET')
     await other.getByLabel('Label').fill('Air filter')
     await other.getByLabel('Label').press('Enter')
+    await fresh
     await expect(other.getByText(/Somebody else has changed this model meanwhile: Ines .*Blower moved\./)).toBeVisible()
     await other.getByRole('button', { name: 'Understood' }).click()
     const named = other.waitForResponse((r) => r.url().endsWith('/edits') && r.ok())

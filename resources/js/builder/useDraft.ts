@@ -74,14 +74,18 @@ export function useDraft(id: number, start: Draft, present: Presence) {
                     : 'Something went wrong on this page. Load it again; every step is kept.',
             )
             const isStale = error instanceof Refusal && error.status === 409
-            if (isHere.current && (isSignedOut(error) || isStale))
+            if (!isHere.current || !(isSignedOut(error) || isStale)) return undefined
+            // what is done next waits for it: else it would be refused for the same reason
+            return new Promise<void>((resolve) => {
                 router.reload({
                     onSuccess: (page) => {
                         const fresh = (page.props as unknown as { start: Draft }).start
                         step.current = fresh.step
                         setDraft(fresh)
                     },
+                    onFinish: () => resolve(),
                 })
+            })
         },
     })
     const ask = useCallback(
