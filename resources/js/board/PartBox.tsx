@@ -76,6 +76,8 @@ export const PartBox = memo(function PartBox({
                     }
                     textAnchor="middle"
                     fontSize={size}
+                    textLength={squeezed(line, size, part.w - 4)}
+                    lengthAdjust="spacingAndGlyphs"
                     fill="ink"
                     paintOrder="stroke"
                     stroke={chosen ? 'copperWash' : 'sheet'}
@@ -141,6 +143,14 @@ export const PartBox = memo(function PartBox({
         </g>
     )
 })
+
+/** How wide a letter is of its height, in the mean; of the face that is shipped. */
+const WIDTH_OF_HEIGHT = 0.58
+
+/** The width that a line has to be pressed into; nothing where it has room. */
+function squeezed(line: string, size: number, room: number): number | undefined {
+    return line.length * size * WIDTH_OF_HEIGHT > room ? room : undefined
+}
 
 /** A terminal's letters, inside the part; turned upright where many stand side by side. */
 function TerminalName({ terminal: t, crowded }: { terminal: Terminal; crowded: boolean }) {

@@ -34,7 +34,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     const [scrub, setScrub] = useState<number | null>(null)
     const [jumpFrom, setJumpFrom] = useState<string | null>(null)
     const [drawing, setDrawing] = useState(false)
-    const [aside, setAside] = useState<string | null>(null)
+    const [aside, setAside] = useState<string | null>(steps ? 'call' : null)
     const [tapeOpen, setTapeOpen] = useState(false)
     const [seek, setSeek] = useState<string | null>(null)
     const covered = useMemo(() => doors.flatMap((d) => d.covers), [doors])
@@ -166,7 +166,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     const middle = useMemo(
         () => (
             <Flex direction="column" minH="0" minW="0" gap="2">
-                <HStack gap="1" flexShrink={0} wrap={{ base: 'wrap', md: 'nowrap' }}>
+                <HStack gap="1" flexShrink={0} wrap={{ base: 'wrap', xl: 'nowrap' }}>
                     {covered.length > 0 && (
                         <ToolButton onClick={() => void act('door', { to: scene.door === 'open' ? 'shut' : 'open' })}>
                             {scene.door === 'open' ? 'Door on' : 'Door off'}
@@ -202,6 +202,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                                 value={value}
                                 h="touch"
                                 px="2"
+                                tabIndex={aside === null && value === 'call' ? 0 : undefined}
                                 onClick={() => aside === value && setAside(null)}
                             >
                                 {name}
