@@ -68,9 +68,9 @@ test("house rules of one's own, a job under them, hints, the mark, a line set ot
     await page.context().clearCookies()
     await signIn(page, 'ines')
     await page.getByRole('link', { name: /Rope walk/ }).click()
-    await page.getByLabel('House rules').selectOption({ label: 'Journeyman, version 1' })
+    await page.getByLabel('House rules').selectOption({ label: 'Journeyman, version 2' })
     await page.getByRole('button', { name: 'Mark again under these' }).click()
-    await expect(page.getByRole('row', { name: /Oyelaran/ }).getByText(/Journeyman, version 1:/)).toBeVisible()
+    await expect(page.getByRole('row', { name: /Oyelaran/ }).getByText(/Journeyman, version 2:/)).toBeVisible()
     await page
         .getByRole('row', { name: /Oyelaran/ })
         .getByRole('link', { name: 'Debrief' })
@@ -83,7 +83,7 @@ test("house rules of one's own, a job under them, hints, the mark, a line set ot
     await page.getByRole('button', { name: 'Keep' }).click()
     await expect(page.getByText('Set by Ines Calloway:')).toBeVisible()
     expect(Number(await page.getByTestId('total').textContent())).toBeGreaterThan(total)
-    await expect(page.getByText('Under Journeyman, version 1')).toBeVisible()
+    await expect(page.getByText('Under Journeyman, version 2')).toBeVisible()
     const sheet = page.waitForEvent('download')
     await page.getByRole('link', { name: 'Sheet to print (PDF)' }).click()
     expect(
