@@ -107,23 +107,9 @@ final class Naming
         if ($others === [] || ! $this->anyApart($same[0], $others)) {
             return 'proved'; // among single faults: one fault more beside it is not excluded
         }
-        // one part that is put right in one way: which way it has failed makes no guess of it
-        $alike = array_filter(
-            array_map(strval(...), array_keys($known->weights)),
-            fn (string $id): bool => $this->isSame($id, $fault) || $this->isMendedAlike($id, $fault),
-        );
-        $share = array_sum(array_map($known->share(...), $alike));
+        $share = array_sum(array_map($known->share(...), $same));
 
         return $share >= 0.5 ? 'supported' : 'guess';
-    }
-
-    /** Whether two faults are of one part and are put right in one way. */
-    private function isMendedAlike(string $a, string $b): bool
-    {
-        $faults = $this->review->faultSet->faults;
-        [$one, $other] = [$faults[$a] ?? null, $faults[$b] ?? null];
-
-        return $one !== null && $other !== null && $one->part === $other->part && $one->repair === $other->repair;
     }
 
     /** Whether a fault is a compound with another in it. */
