@@ -160,7 +160,14 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
                             <Text fontSize="note" fontWeight={700}>
                                 {lead === 'red' ? 'Red' : 'Black'}
                             </Text>
-                            <Text fontSize="fine" fontWeight={400} truncate maxW="100%">
+                            <Text
+                                fontSize="fine"
+                                fontWeight={400}
+                                lineClamp={2}
+                                whiteSpace="normal"
+                                textAlign="start"
+                                lineHeight="1.05"
+                            >
                                 {scene[lead] ? names[lead] : hand === lead ? 'in hand' : 'off'}
                             </Text>
                         </Stack>
