@@ -11,7 +11,8 @@ use OddSpark\Appliance\Schema;
  * (contract/requests.json) and answered (contract/replies.json); a page's props are called by the page. The browser's
  * types are written from the same files.
  *
- * A field whose fault is better told in words of its own has them under "sentence". What an act or an edit must have is said by the core's own catalogues.
+ * A field whose fault is better told in words of its own has them under "sentence". What an act or an edit must have is
+ * said by the core's own catalogues.
  */
 class Contract
 {
@@ -41,7 +42,9 @@ class Contract
         $said = (object) (($isForm ? self::read($fields, $schema) : $fields) + self::read($request->query(), $schema));
         foreach ($schema['required'] as $field) {
             if (in_array($said->$field ?? null, [null, ''], true)) {
-                return new DocumentError("/$field", $schema['properties'][$field]['sentence'] ?? "\"$field\" is missing.");
+                $sentence = $schema['properties'][$field]['sentence'] ?? "\"$field\" is missing.";
+
+                return new DocumentError("/$field", $sentence);
             }
         }
         $fault = Schema::fault((string) json_encode($schema), $said);

@@ -140,7 +140,9 @@ class DraftController extends Controller
 
     public function difference(Request $request, Draft $draft): JsonResponse
     {
-        return response()->json($this->drafting->difference($draft, $request->integer('from'), $request->integer('to')));
+        return response()->json(
+            $this->drafting->difference($draft, $request->integer('from'), $request->integer('to')),
+        );
     }
 
     public function restore(Request $request, Draft $draft): JsonResponse

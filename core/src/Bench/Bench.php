@@ -168,7 +168,7 @@ final class Bench
         return Bag::atTap($this->plan->model->taps()[$tap]->instrument)->at($this->site($state), $tap)->exact;
     }
 
-    /** The circuit without the meter, and with another load between two nodes where that is asked: {@see Machine}. */
+    /** The same with the meter off the circuit, its leads where they are: to ask what another load would show. */
     public function withoutMeter(BenchState $state): BenchState
     {
         return $state->with(joined: $this->jumpers($state));

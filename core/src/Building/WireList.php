@@ -166,7 +166,7 @@ final readonly class WireList
             if (implode('', array_slice($cells, count($head))) !== '') {
                 throw new EditError(
                     '/csv',
-                    sprintf('Line %d has %d cells; the first line names %d.', $line, count($cells), count($head)),
+                    sprintf('Line %d has %d cells, but the list has %d columns.', $line, count($cells), count($head)),
                 );
             }
             $named[$line] = array_combine($head, array_pad(array_slice($cells, 0, count($head)), count($head), ''));

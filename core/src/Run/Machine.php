@@ -179,7 +179,7 @@ final class Machine
         return $this->build->key.
             $this->common($state->slots).
             implode(',', $this->pieces($state->slots)).
-            implode('', array_map(fn (array $j) => "#$j[0]:$j[1]", $state->joined));
+            implode('', array_map(fn (array $j) => "#$j[0]:$j[1]:$j[2]", $state->joined));
     }
 
     /**

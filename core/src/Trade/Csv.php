@@ -38,7 +38,7 @@ final class Csv
     {
         $csv = str_replace(["\r\n", "\r"], "\n", str_starts_with($csv, self::MARK) ? substr($csv, 3) : $csv);
         if (! mb_check_encoding($csv, 'UTF-8')) {
-            throw new \InvalidArgumentException('The list is not in UTF-8: save it as CSV in UTF-8.');
+            throw new \InvalidArgumentException('The letters of this list cannot be read. Save it as CSV, in UTF-8.');
         }
         $memory = new \SplTempFileObject(-1);
         $memory->fwrite($csv);

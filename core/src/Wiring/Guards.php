@@ -68,7 +68,8 @@ final class Guards
         foreach ($this->nets->elements() as $e) {
             $kind = $this->nets->model->kindOf($e['part']);
             $load = "{$e['part']}.{$e['name']}";
-            if ($e['load'] && $kind?->isFuelValve() === true && $kind->opensByItself($e['name']) && $this->isFed($load)) {
+            $opens = $e['load'] && $kind?->isFuelValve() === true && $kind->opensByItself($e['name']);
+            if ($opens && $this->isFed($load)) {
                 $guards[$load] = $this->of($load);
             }
         }

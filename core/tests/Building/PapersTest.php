@@ -107,7 +107,7 @@ final class PapersTest extends TestCase
                 'Nothing was taken in.',
             ],
         ];
-        yield 'not UTF-8' => ["from,to\nvalve.TH,caf\xE9\n", ['not in UTF-8']];
+        yield 'not UTF-8' => ["from,to\nvalve.TH,caf\xE9\n", ['cannot be read. Save it as CSV, in UTF-8']];
     }
 
     /** @param list<string> $says */
@@ -407,7 +407,7 @@ final class PapersTest extends TestCase
             }
         }
         self::assertSame('The column "from" is there twice.', $said[0]);
-        self::assertSame('Line 3 has 3 cells; the first line names 2.', $said[1]);
+        self::assertSame('Line 3 has 3 cells, but the list has 2 columns.', $said[1]);
         self::assertStringStartsWith('The first line must name the columns;', $said[2]);
     }
 }

@@ -48,7 +48,7 @@ export function Include({
             >
                 Include
             </Word>
-            <Word onClick={() => setOpen(false)}>Leave it</Word>
+            <Word onClick={() => setOpen(false)}>Cancel</Word>
         </HStack>
     )
 }

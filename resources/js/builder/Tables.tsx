@@ -382,7 +382,7 @@ function NewGuard({ shown, onAdd, title }: { shown: TableShown; onAdd: (guard: G
             >
                 Add it
             </Word>
-            <Word onClick={() => setOpen(false)}>Leave it</Word>
+            <Word onClick={() => setOpen(false)}>Cancel</Word>
         </HStack>
     )
 }

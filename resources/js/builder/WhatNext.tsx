@@ -25,6 +25,6 @@ function sentence(board: BoardData, { taken, via, from, view, side }: Selection)
     if (view !== 'Board') return ''
     if (side === 'run') return 'Press a terminal to read its volts at that moment; drag a part to move it.'
     return board.parts.length === 0
-        ? 'An empty board: take a kind at the left and press the board; or include an appliance below.'
+        ? 'An empty board. Pick a part at the left, then press where it goes. Or include a whole appliance below.'
         : 'Press two terminals to draw a wire; drag a part to move it; Shift picks several.'
 }

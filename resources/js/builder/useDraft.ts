@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import { isSignedOut, Refusal, send } from '@/lib/send'
 import { isAway, once, useTold } from '@/lib/query'
 import { useSettled } from '@/lib/useSettled'
-import type { Checked, Draft, DraftReply, Edit, Presence } from './types'
+import type { Checked, Draft, Edit, EditReply, Presence } from './types'
 
 /** Milliseconds after an edit until its checks are asked for: another may follow. */
 const CHECKS_MS = 250
@@ -12,8 +12,7 @@ const CHECKS_MS = 250
 /** Milliseconds between one look at who else is here and the next. */
 const LOOK_MS = 6000
 
-type WholeDraft = Draft & { whole: true }
-const isWhole = (reply: DraftReply | WholeDraft): reply is WholeDraft => 'whole' in reply
+const isWhole = (reply: EditReply): reply is Draft => 'whole' in reply
 
 /**
  * A draft in hand: edits one after another upon the step that was seen, its checks after each, and who else is at it.
@@ -30,7 +29,7 @@ export function useDraft(id: number, start: Draft, present: Presence) {
         }
     }, [])
 
-    const take = useCallback((reply: DraftReply | WholeDraft) => {
+    const take = useCallback((reply: EditReply) => {
         step.current = reply.step
         if (isWhole(reply)) {
             // the answer to what had been made already
@@ -55,11 +54,7 @@ export function useDraft(id: number, start: Draft, present: Presence) {
     }, [])
 
     // one at a time, in the order in which they were asked for; each upon the step that has been reached by then
-    const { mutateAsync } = useMutation<
-        DraftReply | WholeDraft,
-        Error,
-        { path: string; body: () => Record<string, unknown> }
-    >({
+    const { mutateAsync } = useMutation<EditReply, Error, { path: string; body: () => Record<string, unknown> }>({
         mutationKey: ['draft', id],
         scope: { id: `draft ${id}` },
         mutationFn: ({ path, body }) => send('POST', `/drafts/${id}/${path}`, body()),

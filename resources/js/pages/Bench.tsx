@@ -332,7 +332,9 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                     {bench.log.length === 0 && aside === null && (
                         <Stack layerStyle="panel" gap="2" p="3">
                             <Text fontSize="text">
-                                {steps ? 'The warm-up has steps to try.' : `The customer says: “${job.complaint}”`}
+                                {steps
+                                    ? `${steps.length} things to try, on a board with nothing wrong.`
+                                    : `The customer says: “${job.complaint}”`}
                             </Text>
                             <MainButton onClick={() => setAside('call')}>
                                 {steps ? 'See the steps' : 'Read the call sheet'}

@@ -11,7 +11,7 @@ export type AtTap = 'gauge' | 'probe' | 'draught' | 'analyser' | 'smoke' | 'oil_
 export type Mode = 'vac' | 'vlz' | 'vdc' | 'mvdc' | 'ohm' | 'beep' | 'uf' | 'hz' | 'ua' | 'ma' | 'aac'
 export type Differences = string[]
 export type DraftSteps = DraftStep[]
-export type EditReply = DraftReply | WholeDraft
+export type EditReply = DraftReply | DraftData
 export type KindsFound = KindFound[]
 export type PairsReply = PairsState | Nothing
 export type SumResults = SumResult[]
@@ -389,6 +389,10 @@ export interface DraftData {
     step: number
     title: string
     undo: boolean
+    /**
+     * in answer to what had been made already: all of it
+     */
+    whole?: true
 }
 /**
  * A model's document as far as the builder shows it; its format is docs/formats.md.
@@ -895,19 +899,6 @@ export interface DriftState {
           }[]
         | null
     error?: string | null
-}
-export interface WholeDraft {
-    board: BoardData
-    document: Doc
-    published: number | null
-    redo: boolean
-    settings: {
-        [k: string]: Settings
-    }
-    step: number
-    title: string
-    undo: boolean
-    whole: true
 }
 export interface FaultRow {
     id: string
