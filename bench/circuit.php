@@ -176,7 +176,7 @@ return function (): array {
         $start = hrtime(true);
         $m->advance($m->settle($m->initial()), 86_400_000, function (BenchState $s) use (&$events, &$lit, &$was): bool {
             $events++;
-            $is = $s->slots['boiler.fire']['lit'] ?? false;
+            $is = $s->slots['boiler.burners.fire']['lit'] ?? false;
             $lit += $is && ! $was ? 1 : 0;
             $was = $is;
 

@@ -13,6 +13,7 @@ use Illuminate\Support\Str;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Port;
 use OddSpark\Appliance\Schema;
 use OddSpark\Building\Difference;
 use OddSpark\Building\Document;
@@ -276,7 +277,10 @@ class DraftEditor
         return [
             'step' => $draft->step,
             'title' => $draft->title,
-            'document' => Schema::withObjects(array_diff_key($document, ['kinds' => 1])),
+            // what follows from the parts is not said; the page shows what is, and may add to it
+            'document' => Schema::withObjects(
+                array_diff_key($document, ['kinds' => 1]) + ['process' => [], 'tape' => [], 'visits' => []],
+            ),
             'undo' => $here?->parent !== null,
             'redo' => $draft->steps()->where('parent', $draft->step)->exists(),
             'published' => $draft->appliance_id,
@@ -317,7 +321,14 @@ class DraftEditor
             $settings[$part['id']] = [
                 'kind' => $part['kind'],
                 'contacts' => array_keys($kind->those(ComesAndGoes::class)),
-                'links' => $kind->asks(),
+                // what a port answers is joined on the board
+                'links' => array_values(
+                    array_diff(
+                        $kind->asks(),
+                        array_map(fn (Port $p): string => $p->link ?? '', array_values($kind->ports)),
+                        array_map(fn (Port $p): string => $p->frameLink ?? '', array_values($kind->ports)),
+                    ),
+                ),
                 'linked' => (object) ($part['links'] ?? []),
                 'params' => Parameters::of($kind, $part['params'] ?? [], $model->region()),
                 'tables' => (object) $tables,

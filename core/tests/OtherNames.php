@@ -20,7 +20,7 @@ final class OtherNames
             array_unique([
                 ...array_column($document['parts'], 'id'),
                 ...array_column($document['wires'], 'id'),
-                ...array_keys($document['process']),
+                ...array_column($document['pipes'], 'id'),
             ]),
         );
         $other = array_map(fn (int $i) => 'x'.chr(97 + ($i % 26)).$i, array_keys($ids));
@@ -32,18 +32,10 @@ final class OtherNames
             $id,
         ) ?? $id;
         $d = self::renamed($document, $as);
-        foreach (['process', 'weights'] as $keyed) {
-            $d[$keyed] = array_combine(array_map($as, array_keys($d[$keyed] ?? [])), $d[$keyed] ?? []);
-        }
+        $d['weights'] = array_combine(array_map($as, array_keys($d['weights'] ?? [])), $d['weights'] ?? []);
         $d['visits']['hot']['arrives']['unlike'] = [$as('board.lamp') => 'steady'];
-        foreach (['heat', 'cycle', 'air', 'smell', 'hum'] as $what) {
-            $d['household'][$what] = array_combine(
-                array_map($as, array_keys($document['household'][$what])),
-                $document['household'][$what],
-            );
-        }
-        ksort($d['process']);
         shuffle($d['parts']);
+        shuffle($d['pipes']);
         // how the conductors lie in a cable is their order
         $cable = array_filter($d['wires'], fn (array $w) => isset($w['cable']));
         shuffle($d['wires']);

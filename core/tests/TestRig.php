@@ -138,9 +138,12 @@ final class TestRig
         return $this->state->slots[$id][$key];
     }
 
+    /** @param string $process or a tap where it is measured */
     public function value(string $process): float
     {
-        return Response::at($this->state->slots[$process]['course'], $this->state->tick);
+        $of = $this->plan->model->tap($process)->of ?? $process; // by the name of its tap, where there is one
+
+        return Response::at($this->state->slots[$of]['course'], $this->state->tick);
     }
 
     public function volts(string $a, string $b): float
@@ -153,7 +156,7 @@ final class TestRig
         return $this->machine->solution($this->state)->dcVolts($this->plan->places[$a], $this->plan->places[$b]);
     }
 
-    public function isLit(string $burner = 'fire'): bool
+    public function isLit(string $burner = 'burners.fire'): bool
     {
         return $this->slot($burner, 'lit');
     }

@@ -118,7 +118,7 @@ class AccessTest extends TestCase
         yield 'its ladder' => ['GET', '/drafts/{draft}/ladder'];
         yield 'its healthy run' => ['GET', '/drafts/{draft}/run'];
         yield 'a moment of it' => ['GET', '/drafts/{draft}/moment?at_s=1'];
-        yield 'why' => ['GET', '/drafts/{draft}/why?at_s=1&of=fire'];
+        yield 'why' => ['GET', '/drafts/{draft}/why?at_s=1&of=burners.fire'];
         yield 'its faults' => ['GET', '/drafts/{draft}/faults'];
         yield 'its safeties' => ['GET', '/drafts/{draft}/safeties'];
         yield 'its files' => ['GET', '/drafts/{draft}/files/{what}'];

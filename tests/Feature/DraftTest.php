@@ -44,7 +44,7 @@ class DraftTest extends TestCase
         );
         $this->post('/drafts', ['model' => 'furnace-standing-pilot', 'title' => 'Mine'])->assertRedirect();
         $mine = Draft::query()->where('title', 'Mine')->sole();
-        $this->assertCount(19, $mine->content()['parts']);
+        $this->assertCount(21, $mine->content()['parts']);
         $this->assertSame('mine', $mine->name);
         // a button that was pressed twice
         $this->post('/drafts', ['file' => $mine->document])->assertRedirect("/drafts/$mine->id");
@@ -280,7 +280,7 @@ class DraftTest extends TestCase
             ->assertJsonPath('circuits.0.class', 'line')
             ->assertJsonCount(3, 'circuits');
         $run = $this->getJson("/drafts/$draft->id/run?visit=cold")->assertOk();
-        $this->assertNotEmpty($run->json('perceived.flame'));
+        $this->assertNotEmpty($run->json('perceived')['burners.flame']);
         $moment = $this->getJson("/drafts/$draft->id/moment?visit=cold&at_s=60")->assertOk();
         $this->assertEqualsWithDelta(121, $moment->json('volts')['breaker.load']['volts'], 1.5);
         $this->getJson("/drafts/$draft->id/why?visit=cold&at_s=60&of=blower.motor")

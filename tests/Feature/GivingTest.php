@@ -26,7 +26,7 @@ class GivingTest extends TestCase
     public function test_the_model_shows_its_healthy_run(): void
     {
         $this->get('/models/'.$this->furnace()->id)->assertInertia(fn (AssertableInertia $page) => $page
-            ->component('Model')->has('board.parts', 31)->has('faults')->where('healthy.complaint.0.id', 'works')
+            ->component('Model')->has('board.parts', 32)->has('faults')->where('healthy.complaint.0.id', 'works')
             ->where('healthy.states', fn ($states) => collect($states)->pluck('state')->contains('heat')));
     }
 

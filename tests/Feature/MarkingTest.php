@@ -110,7 +110,7 @@ class MarkingTest extends TestCase
                 ->where('judges', false)
                 ->where('mark.lines.1.override.reason', 'Said aloud.')
                 ->where('fault.parts', ['limit'])
-                ->has('board.parts', 31)
+                ->has('board.parts', 32)
                 ->has('debrief.won'),
         );
     }

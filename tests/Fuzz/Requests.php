@@ -119,7 +119,7 @@ final class Requests
             str_ends_with($uri, '/kinds') => ['words' => $this->any(['relay', 'dead valve', ''])],
             str_ends_with($uri, '/difference') => ['from' => 0, 'to' => $this->random->getInt(0, 3)],
             str_ends_with($uri, '/moment') => ['at_s' => $this->random->getInt(0, 900), 'visit' => 'cold'],
-            str_ends_with($uri, '/why') => ['at_s' => 40, 'of' => $this->any(['fire', 'valve', 'x'])],
+            str_ends_with($uri, '/why') => ['at_s' => 40, 'of' => $this->any(['burners.fire', 'valve', 'x'])],
             str_ends_with($uri, '/waiting') => ['of' => $this->any(['h1', 'x'])],
             $uri === 'rules' => ['set' => 'first-year'],
             default => [],

@@ -56,7 +56,10 @@ class DraftController extends Controller
         try {
             $document = match (true) {
                 isset($said['file']) => Document::read($said['file'], $this->library),
-                isset($said['model']) => $this->library->document($said['model']),
+                isset($said['model']) => Document::read(
+                    Document::text($this->library->document($said['model'])),
+                    $this->library,
+                ),
                 default => Document::blank(Str::slug($said['title']) ?: 'model', $said['title'], $said['region']),
             };
         } catch (DocumentError $e) {

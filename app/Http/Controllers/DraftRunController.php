@@ -40,7 +40,7 @@ class DraftRunController extends Controller
                 'step' => $draft->step,
                 'findings' => array_map(fn (Finding $f) => $f->toArray(), Checks::of($model)),
                 'lacks' => array_map(
-                    fn (DocumentError $e) => ['pointer' => $e->pointer, 'text' => $e->getMessage()],
+                    fn (DocumentError $e) => ['pointer' => $e->pointer, 'text' => $e->sentence],
                     $library->lacks($draft->content()),
                 ),
             ] + Circuits::of(new Nets($model)),

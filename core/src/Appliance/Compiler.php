@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace OddSpark\Appliance;
 
 use OddSpark\Circuit\Topology;
+use OddSpark\Parts\Ability\Carries;
+use OddSpark\Parts\Ability\NeedsPipes;
 use OddSpark\Parts\Primitive;
 use OddSpark\Sequence\Table;
 use OddSpark\Trade\Conductor;
@@ -22,7 +24,10 @@ use OddSpark\Trade\Conductor;
 final class Compiler
 {
     /** Keys of a primitive's spec that name another primitive, of the same part unless linked. */
-    private const REFERENCES = ['follows', 'of', 'by', 'to', 'lever', 'lit_by', 'mode', 'set', 'fan', 'igniter'];
+    private const REFERENCES = [
+        'follows', 'of', 'by', 'to', 'lever', 'lit_by', 'mode', 'set', 'fan', 'igniter', 'orifice', 'fire', 'air', 'motor',
+        'warmed_by', 'sees', 'leaks', 'beside', 'opens_by',
+    ];
 
     /** Of a wire or a part to earth, from memory: some feet of wire in a cabinet have tens of picofarads. */
     private const STRAY_PF = 10.0;
@@ -38,6 +43,9 @@ final class Compiler
     /** @var array<string, array{type: string, spec: Figures, scope: string, local: list<string>}> */
     private array $primitives = [];
 
+    /** @var array<string, true>|null parts that a pipe leads to */
+    private ?array $piped = null;
+
     private function __construct(private readonly Model $model) {}
 
     public static function compile(Model $model): Plan
@@ -52,6 +60,9 @@ final class Compiler
         foreach ($d['parts'] as $part) {
             $this->part($part, $d['kinds'][$part['kind']]);
             foreach ($d['kinds'][$part['kind']]['percepts'] ?? [] as $name => $percept) {
+                if (! $this->isPiped($part['id'], $d['kinds'][$part['kind']], $percept['of'])) {
+                    continue;
+                }
                 $percepts["{$part['id']}.$name"] =
                     ['of' => "{$part['id']}.{$percept['of']}", 'part' => $part['id'], 'label' => $part['label']] +
                     $percept;
@@ -66,6 +77,7 @@ final class Compiler
         foreach ($d['process'] as $id => $element) {
             $this->primitives[$id] = ['type' => $element['type'], 'spec' => $element, 'scope' => '', 'local' => []];
         }
+        $this->pipes();
         foreach ($d['wires'] as $wire) {
             $this->wire($wire);
         }
@@ -74,6 +86,83 @@ final class Compiler
         }
 
         return $this->number($percepts);
+    }
+
+    /**
+     * Whether a primitive has the pipes that it needs.
+     *
+     * @param KindDocument $kind
+     */
+    private function isPiped(string $part, array $kind, string $primitive): bool
+    {
+        $type = $kind['primitives'][$primitive]['type'] ?? null;
+
+        return $type === null ||
+            ! is_a(Primitives::TYPES[$type], NeedsPipes::class, true) ||
+            isset($this->piped()[$part]);
+    }
+
+    /** @return array<string, true> parts that a pipe leads to */
+    private function piped(): array
+    {
+        if ($this->piped === null) {
+            $this->piped = [];
+            foreach ($this->model->document['pipes'] ?? [] as $pipe) {
+                $this->piped[Model::split($pipe['from'])[0]] = $this->piped[Model::split($pipe['to'])[0]] = true;
+            }
+        }
+
+        return $this->piped;
+    }
+
+    /** Tells those that pipes lead to what network they belong to, and those that sit somewhere what is there. */
+    private function pipes(): void
+    {
+        $at = [];
+        foreach ($this->model->document['process'] as $id => $element) {
+            if ($element['type'] !== 'network') {
+                continue;
+            }
+            $supply = null;
+            foreach ($element['runs'] as $i => [$run]) {
+                $this->primitives[$run]['spec'] += ['network' => $id, 'index' => $i];
+                $supply ??= $this->primitives[$run]['type'] === 'source-pipe' ? $run : null;
+            }
+            foreach ($supply === null ? [] : $element['runs'] as [$run]) {
+                if ($this->primitives[$run]['type'] === 'orifice') {
+                    $this->primitives[$run]['spec'] += ['supply' => $supply];
+                }
+            }
+            $stores = array_values(array_unique(array_column($element['holds'] ?? [], 0)));
+            foreach ($stores as $store) {
+                $this->primitives[$store]['spec']['networks'][] = $id;
+                $this->primitives[$store]['spec']['stores'] = [
+                    ...$this->primitives[$store]['spec']['stores'] ?? [],
+                    ...$stores,
+                ];
+            }
+            foreach ($element['places'] ?? [] as $place => $joint) {
+                $at[$place] = [$id, $joint, $stores];
+            }
+        }
+        foreach ($this->model->document['lights'] ?? [] as $fire => $conditions) {
+            $this->primitives[$fire]['spec']['lit_by'] = [
+                ...$this->primitives[$fire]['spec']['lit_by'] ?? [],
+                ...$conditions,
+            ];
+        }
+        $metric = $this->model->region() === 'EU';
+        foreach ($this->primitives as $id => ['type' => $type, 'spec' => $spec, 'scope' => $part]) {
+            if (is_a(Primitives::TYPES[$type], NeedsPipes::class, true)) {
+                $this->primitives[$id]['spec'] += ['metric' => $metric];
+            }
+            if ($type === 'heat-store') {
+                $this->primitives[$id]['spec']['own'] = $id;
+            } elseif ($type === 'stream-heat' && isset($at["$part.".($spec['at'] ?? '')])) {
+                [$network, $joint, $stores] = $at["$part.{$spec['at']}"];
+                $this->primitives[$id]['spec'] += ['network' => $network, 'joint' => $joint, 'stores' => $stores];
+            }
+        }
     }
 
     /**
@@ -91,7 +180,10 @@ final class Compiler
             $this->join(array_map(fn (string $t) => "$id.$t", $group));
         }
         foreach ($kind['primitives'] as $name => $spec) {
-            $spec = self::linked($spec, $part, $kind);
+            $ends = is_a(Primitives::TYPES[$spec['type']], Carries::class, true)
+                ? array_intersect_key($spec, ['from' => 1, 'to' => 1]) // ports, not primitives
+                : [];
+            $spec = $ends + self::linked($spec, $part, $kind);
             foreach ($part['params'][$name] ?? [] as $key => $value) {
                 $spec[$key] =
                     is_array($value) && ! array_is_list($value)
@@ -103,7 +195,7 @@ final class Compiler
                 unset($spec['overrides']);
             }
             $this->primitives["$id.$name"] = [
-                'type' => $spec['type'],
+                'type' => $this->isPiped($id, $kind, (string) $name) ? $spec['type'] : Primitives::UNJOINED,
                 'spec' => $spec,
                 'scope' => $id,
                 'local' => array_map('strval', $local),
@@ -113,7 +205,7 @@ final class Compiler
 
     /**
      * A primitive's parameters with what they mean of other primitives by its full id: "@name" by the part's
-     * links, a name of the same kind by the part's id.
+     * links ("@name?" where it may have none), a name of the same kind by the part's id.
      *
      * @param array<array-key, mixed> $spec
      * @param PartDocument $part
@@ -124,13 +216,16 @@ final class Compiler
     {
         foreach ($spec as $key => $value) {
             if (is_array($value)) {
-                $spec[$key] = $key === 'table' ? $value : self::linked($value, $part, $kind, $key === 'ways');
+                $isWays = in_array($key, ['ways', 'carries_by'], true);
+                $spec[$key] = $key === 'table' ? $value : self::linked($value, $part, $kind, $isWays);
             } elseif (is_string($value) && str_starts_with($value, '@')) {
+                $name = rtrim(substr($value, 1), '?');
                 $spec[$key] =
-                    $part['links'][substr($value, 1)] ??
+                    $part['links'][$name] ??
+                    (str_ends_with($value, '?') ? Primitive::NOTHING : null) ??
                     throw new DocumentError(
                         "/parts/{$part['id']}/links",
-                        "\"{$part['id']}\" must say what its \"".substr($value, 1).'" is.',
+                        "\"{$part['id']}\" must say what its \"$name\" is.",
                     );
             } elseif (
                 is_string($value) &&

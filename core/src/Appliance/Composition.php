@@ -42,7 +42,7 @@ final readonly class Composition
             foreach ($inner['ports'] ?? [] as $name => $port) {
                 $ports["{$include['id']}.$name"] = $port['at'];
             }
-            foreach (['parts', 'wires', 'joined', 'cables', 'doors', 'views', 'as_built', 'found', 'tape'] as $list) {
+            foreach (['parts', 'wires', 'pipes', 'joined', 'cables', 'doors', 'views', 'as_built', 'found', 'tape'] as $list) {
                 $document[$list] = [...($inner[$list] ?? []), ...($document[$list] ?? [])];
             }
             foreach ($inner['compounds'] ?? [] as $compound) {
@@ -70,7 +70,8 @@ final readonly class Composition
         $known = array_flip([
             ...array_column($d['parts'], 'id'),
             ...array_column($d['wires'], 'id'),
-            ...array_keys($d['process']),
+            ...array_column($d['pipes'] ?? [], 'id'),
+            ...array_keys($d['process'] ?? []),
         ]);
         foreach ($include['without'] ?? [] as $i => $id) {
             if (! isset($known[$id])) {
@@ -80,12 +81,20 @@ final readonly class Composition
                 );
             }
         }
-        foreach (['parts', 'wires'] as $list) {
+        foreach (['parts', 'wires', 'pipes'] as $list) {
             $d[$list] = array_values(
-                array_filter($d[$list], fn (array $x) => ! in_array($x['id'], $include['without'] ?? [], true)),
+                array_filter($d[$list] ?? [], fn (array $x) => ! in_array($x['id'], $include['without'] ?? [], true)),
             );
         }
         $gone = array_flip($include['without'] ?? []);
+        $d['pipes'] = array_values(
+            array_filter(
+                $d['pipes'],
+                fn (array $pipe): bool => ! isset($gone[Model::split($pipe['from'])[0]]) &&
+                    ! isset($gone[Model::split($pipe['to'])[0]]),
+            ),
+        );
+        $d['process'] ??= [];
         $d['process'] = array_diff_key($d['process'], $gone);
         $d['views'] = array_map(
             fn (array $view) => array_values(array_filter($view, fn (string $part) => ! isset($gone[$part]))),
@@ -156,6 +165,7 @@ final readonly class Composition
             array_flip([
                 'parts',
                 'wires',
+                'pipes',
                 'joined',
                 'cables',
                 'doors',

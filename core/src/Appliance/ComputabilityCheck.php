@@ -14,6 +14,7 @@ use OddSpark\Parts\Primitive;
  * not said here.
  *
  * @phpstan-import-type ModelDocument from Shapes
+ * @phpstan-import-type PartDocument from Shapes
  * @phpstan-import-type Figures from Primitive
  */
 final class ComputabilityCheck
@@ -43,9 +44,6 @@ final class ComputabilityCheck
      */
     public static function check(array $document): void
     {
-        if ($document['tape'] === []) {
-            throw new DocumentError('/tape', 'The tape needs a lane at least: something that can be seen or heard.');
-        }
         $check = new self($document);
         $check->links();
         $check->figures();
@@ -63,12 +61,25 @@ final class ComputabilityCheck
                     array_keys($part['links'] ?? []),
                 ) as $name
             ) {
-                throw new DocumentError(
-                    "/parts/$i/links",
-                    "\"{$part['id']}\" must say what its \"$name\" is: a process or a part of this model.",
-                );
+                throw new DocumentError("/parts/$i/links", $this->unlinked($part, $name));
             }
         }
+    }
+
+    /** @param PartDocument $part */
+    private function unlinked(array $part, string $asks): string
+    {
+        foreach ($this->d['kinds'][$part['kind']]['ports'] ?? [] as $port => $p) {
+            if (($p['link'] ?? '') === $asks || ($p['frame_link'] ?? '') === $asks) {
+                $what = $p['label'] ?? $port;
+
+                return Medium::from($p['medium'])->flows()
+                    ? "{$part['label']}: its $what is joined to nothing yet. Join a pipe or a hose to it."
+                    : "{$part['label']}: its $what sits nowhere yet. Join it to the place that it feels.";
+            }
+        }
+
+        return "\"{$part['id']}\" must say what its \"$asks\" is: a process or a part of this model.";
     }
 
     private function figures(): void

@@ -75,6 +75,19 @@ enum Family: string
         return $this === self::Supply || $this === self::Switches;
     }
 
+    /** How its lane on the tape looks. */
+    public function tone(): string
+    {
+        return match ($this) {
+            self::Blower, self::BurnerMotor, self::Inducer, self::Pump => 'moving',
+            self::Igniter, self::Ignition => 'glow',
+            self::Burners, self::Pilot, self::Flame => 'flame',
+            self::Control, self::Thermostat => 'lamp',
+            self::Water, self::ZoneValve => 'water',
+            default => 'copper',
+        };
+    }
+
     /** What else it is called and what it does, as one would look for it; common practice, no source. */
     public function otherWords(): string
     {

@@ -35,6 +35,7 @@ final readonly class Kind
      * @param array<string, array<string, scalar>> $spares what each changes
      * @param array<string, string>|null $card what its codes mean
      * @param array<string, FaultMode> $modes ways of failing
+     * @param array<string, Port> $ports where pipes and sensors are joined
      */
     private function __construct(
         public string $name,
@@ -54,6 +55,7 @@ final readonly class Kind
         public ?array $card,
         public string $look,
         public array $modes,
+        public array $ports,
     ) {}
 
     /** @param KindDocument $json a kind's document, as the schema has it */
@@ -62,6 +64,10 @@ final readonly class Kind
         $primitives = [];
         foreach ($json['primitives'] as $id => $values) {
             $primitives[(string) $id] = Spec::of((string) $id, $values);
+        }
+        $ports = [];
+        foreach ($json['ports'] ?? [] as $id => $port) {
+            $ports[(string) $id] = Port::of((string) $id, $port);
         }
         $settings = [];
         foreach ($json['controls'] ?? [] as $lever => $control) {
@@ -94,6 +100,7 @@ final readonly class Kind
             $json['card'] ?? null,
             $json['look'],
             array_map(FaultMode::of(...), $json['modes']),
+            $ports,
         );
     }
 
@@ -293,7 +300,7 @@ final readonly class Kind
         foreach ($this->primitives as $spec) {
             $values = $spec->values;
             array_walk_recursive($values, function (mixed $v) use (&$asked): void {
-                if (is_string($v) && str_starts_with($v, '@') && ! str_starts_with($v, '@.')) {
+                if (is_string($v) && str_starts_with($v, '@') && ! str_starts_with($v, '@.') && ! str_ends_with($v, '?')) {
                     $asked[substr($v, 1)] = true;
                 }
             });

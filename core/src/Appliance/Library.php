@@ -150,6 +150,9 @@ final class Library
      */
     private static function migrated(array $document): array
     {
+        if (($document['odd_spark_model'] ?? null) === 1) {
+            $document['odd_spark_model'] = 2; // its process stands as it is written; pipes are what the second adds
+        }
         foreach (is_array($document['kinds'] ?? null) ? $document['kinds'] : [] as $name => $kind) {
             if (is_string($kind['family'] ?? null) && Family::tryFrom($kind['family']) === null) {
                 $document['kinds'][$name]['family'] = Family::Own->value;
@@ -167,7 +170,7 @@ final class Library
      *
      * @throws DocumentError
      */
-    private function whole(array $document): array
+    public function spread(array $document): array
     {
         $document = (new Composition($this))->expand(self::migrated($document));
         $document['kinds'] ??= [];
@@ -177,7 +180,24 @@ final class Library
         }
         ksort($document['kinds']);
 
+        ReferenceCheck::names($document);
+
         return $document;
+    }
+
+    /**
+     * With its pipes laid and with what follows from what is on its board, too.
+     *
+     * @param ModelDocument $document
+     * @return ModelDocument
+     *
+     * @throws DocumentError
+     */
+    private function whole(array $document): array
+    {
+        $document = $this->spread($document);
+
+        return Usual::filled(Pipework::laid($document));
     }
 
     /** @return list<string> names of the shipped kinds */

@@ -24,6 +24,9 @@ final readonly class Model
     /** @var array<string, Wire> by id */
     private array $wires;
 
+    /** @var list<Pipe> */
+    private array $pipes;
+
     /** @var list<Door> */
     private array $doors;
 
@@ -47,6 +50,7 @@ final readonly class Model
         }
         $this->parts = $parts;
         $this->wires = array_map(Wire::of(...), array_column($document['wires'], null, 'id'));
+        $this->pipes = array_map(Pipe::of(...), $document['pipes'] ?? []);
         $this->doors = array_map(Door::of(...), $document['doors'] ?? []);
         $taps = [];
         foreach ($document['taps'] ?? [] as $id => $json) {
@@ -112,6 +116,12 @@ final readonly class Model
     public function wire(string $id): ?Wire
     {
         return $this->wires[$id] ?? null;
+    }
+
+    /** @return list<Pipe> */
+    public function pipes(): array
+    {
+        return $this->pipes;
     }
 
     /** @return list<Door> */

@@ -96,6 +96,12 @@ final class Plan
         );
     }
 
+    /** Whether it is there and does something: what needs pipes does nothing without. */
+    public function isJoined(string $primitive): bool
+    {
+        return isset($this->primitives[$primitive]) && $this->primitives[$primitive]['type'] !== Primitives::UNJOINED;
+    }
+
     /** @return array{string, string} primitive id and the path within its parameters */
     public function parameter(string $path): array
     {

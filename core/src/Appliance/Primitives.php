@@ -12,6 +12,9 @@ use OddSpark\Sequence\Control;
 /** The primitives that documents may name: the only list of them. */
 final class Primitives
 {
+    /** What needs pipes, in a part that none leads to. */
+    public const UNJOINED = 'unjoined';
+
     /** @var array<string, class-string<Primitive>> */
     public const TYPES = [
         'lever' => P\Lever::class,
@@ -51,11 +54,27 @@ final class Primitives
         'way' => Process\Way::class,
         'pressure' => Process\Pressure::class,
         'combustion' => Process\Combustion::class,
+        'heat-store' => Process\HeatStore::class,
+        'stream-heat' => Process\StreamHeat::class,
+        'spot' => Process\Spot::class,
+        'flue-gas' => Process\FlueGas::class,
+        'basin' => Process\Basin::class,
+        'meter-dial' => Process\MeterDial::class,
+        'stack-heat' => Process\StackHeat::class,
+        'joint-pressure' => Process\JointPressure::class,
+        'conduit' => Process\Flow\Conduit::class,
+        'source-pipe' => Process\Flow\Source::class,
+        'regulator' => Process\Flow\Regulator::class,
+        'mover' => Process\Flow\Mover::class,
+        'stack' => Process\Flow\Stack::class,
+        'orifice' => Process\Flow\Orifice::class,
+        self::UNJOINED => Process\Unjoined::class,
+        'network' => Process\Flow\Network::class,
     ];
 
     /** Whether a kind of part can be made of it: the elements of a process belong to no part. */
     public static function isOfPart(string $type): bool
     {
-        return isset(self::TYPES[$type]) && self::TYPES[$type]::GIVEN === [];
+        return isset(self::TYPES[$type]) && (self::TYPES[$type]::GIVEN === [] || self::TYPES[$type]::IN_KINDS);
     }
 }

@@ -66,6 +66,15 @@ final class ProcessCheck
             case 'text':
                 is_string($value) || throw new DocumentError($pointer, 'Must be a word.');
                 break;
+            case 'runs':
+                foreach (is_array($value) ? $value : [] as $i => $run) {
+                    self::id("$pointer/$i", is_array($run) ? $run[0] ?? null : null, $known);
+                }
+                break;
+            case 'holds':
+            case 'places':
+                is_array($value) || throw new DocumentError($pointer, 'Must be a list.');
+                break;
             case 'id':
                 self::id($pointer, $value, $known);
                 break;

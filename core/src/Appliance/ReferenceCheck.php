@@ -20,6 +20,22 @@ use OddSpark\Trade\Conductor;
 final class ReferenceCheck
 {
     /**
+     * @param ModelDocument $d
+     *
+     * @throws DocumentError when two parts have one name
+     */
+    public static function names(array $d): void
+    {
+        $taken = [];
+        foreach ($d['parts'] as $i => $part) {
+            if (isset($taken[$part['id']])) {
+                throw new DocumentError("/parts/$i/id", "Two parts are called \"{$part['id']}\".");
+            }
+            $taken[$part['id']] = true;
+        }
+    }
+
+    /**
      * @param ModelDocument $d a resolved model document
      *
      * @throws DocumentError
@@ -28,9 +44,6 @@ final class ReferenceCheck
     {
         $parts = [];
         foreach ($d['parts'] as $i => $part) {
-            if (isset($parts[$part['id']])) {
-                throw new DocumentError("/parts/$i/id", "Two parts are called \"{$part['id']}\".");
-            }
             $parts[$part['id']] = $d['kinds'][$part['kind']];
             foreach ($parts[$part['id']]['primitives'] as $name => $primitive) {
                 if (! isset(Primitives::TYPES[$primitive['type']])) {
@@ -121,8 +134,15 @@ final class ReferenceCheck
                 }
             }
         }
+        foreach ($d['pipes'] ?? [] as $i => $pipe) {
+            if (isset($wires[$pipe['id']]) || isset($parts[$pipe['id']])) {
+                throw new DocumentError("/pipes/$i/id", "Something else is called \"{$pipe['id']}\" already.");
+            }
+            $wires[$pipe['id']] = true;
+        }
         foreach ($d['taps'] ?? [] as $id => $tap) {
-            if (! isset($d['process'][$tap['of']])) {
+            [$of, $felt] = Model::split($tap['of']);
+            if (! isset($d['process'][$tap['of']]) && ! isset($parts[$of]['primitives'][$felt])) {
                 throw new DocumentError("/taps/$id/of", "There is no process called \"{$tap['of']}\".");
             }
             if (! isset($parts[$tap['part']])) {

@@ -55,15 +55,12 @@ final class Schema
         'do',
     ];
 
-    /** What a model that is being made may still be without. */
     private const LONGEST_TEXT = 4000;
 
     private const LONGEST_NAME = 200;
 
     /** Parts and wires at most, as the schema has it. */
-    private const MOST = ['parts' => 1000, 'wires' => 2000];
-
-    private const LATER = ['process', 'visits', 'household', 'tape', 'universe'];
+    private const MOST = ['parts' => 1000, 'wires' => 2000, 'pipes' => 1000];
 
     /**
      * @param ModelDocument $document
@@ -85,11 +82,9 @@ final class Schema
     public static function checkDraft(array $document): void
     {
         $schema = json_decode(self::text('model'), true);
-        $schema['required'] = array_values(array_diff($schema['required'], self::LATER));
         unset(
             $schema['$id'],
             $schema['properties']['parts']['minItems'],
-            $schema['properties']['visits']['minProperties'],
         );
         self::validate((string) json_encode($schema, JSON_PRESERVE_ZERO_FRACTION), $document);
     }
@@ -112,7 +107,7 @@ final class Schema
             ARRAY_FILTER_USE_BOTH,
         );
         $places = [];
-        foreach (['parts', 'wires'] as $list) {
+        foreach (['parts', 'wires', 'pipes'] as $list) {
             if (! is_array($changed[$list] ?? null)) {
                 continue;
             }
@@ -138,7 +133,6 @@ final class Schema
         unset(
             $schema['$id'],
             $schema['properties']['parts']['minItems'],
-            $schema['properties']['visits']['minProperties'],
         );
         try {
             self::validate((string) json_encode($schema, JSON_PRESERVE_ZERO_FRACTION), $changed);
@@ -146,7 +140,7 @@ final class Schema
             // as it is numbered in the whole document
             throw new DocumentError(
                 (string) preg_replace_callback(
-                    '#^/(parts|wires)/(\d+)#',
+                    '#^/(parts|wires|pipes)/(\d+)#',
                     fn (array $m) => "/$m[1]/".($places[$m[1]][(int) $m[2]] ?? $m[2]),
                     $e->pointer,
                 ),
@@ -247,6 +241,7 @@ final class Schema
         $args = $error->args();
 
         return match ($error->keyword()) {
+            'minItems' => 'There is nothing here yet.',
             'required' => 'Missing: '.implode(', ', $args['missing'] ?? []).'.',
             'additionalProperties' => 'Not known here: '.implode(', ', $args['properties'] ?? []).'.',
             'type' => 'Must be '.

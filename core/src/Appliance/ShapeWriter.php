@@ -10,8 +10,8 @@ namespace OddSpark\Appliance;
  */
 final readonly class ShapeWriter
 {
-    /** What a model that is being made may still be without. */
-    private const LATER = ['household'];
+    /** What a model may be without as it is written, and has when it has been read. */
+    private const FILLED = ['process', 'universe', 'visits', 'tape'];
 
     /** Words that a value can be one of, at most, where each is written out. */
     private const SPELT_OUT = 6;
@@ -77,7 +77,7 @@ final readonly class ShapeWriter
     private static function wrapped(string $line): array
     {
         // a key and its type stay on one line
-        return explode("\n", strtr(wordwrap(strtr($line, [': ' => ":\0"]), 114, "\n *     "), ["\0" => ' ']));
+        return explode("\n", strtr(wordwrap(strtr($line, [': ' => ":\0"]), 108, "\n *     "), ["\0" => ' ']));
     }
 
     /** @param array<string, mixed> $s */
@@ -135,7 +135,8 @@ final readonly class ShapeWriter
         }
         $fields = [];
         foreach ($s['properties'] as $key => $of) {
-            $isGiven = in_array($key, array_diff($s['required'] ?? [], self::LATER), true);
+            $isGiven = in_array($key, $s['required'] ?? [], true) ||
+                isset($s['properties']['odd_spark_model']) && in_array($key, self::FILLED, true);
             $fields[] = $key.($isGiven ? '' : '?').': '.$this->type($of);
         }
 

@@ -8,8 +8,6 @@ use OddSpark\Appliance\Household;
 use OddSpark\Appliance\Plan;
 use OddSpark\Appliance\Visit;
 use OddSpark\Faults\Fault;
-use OddSpark\Parts\Condition;
-use OddSpark\Parts\Surroundings;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Machine;
 use OddSpark\Run\MachineState;
@@ -53,9 +51,16 @@ final readonly class PreVisitRun
             return false;
         };
         $state = $on->settle($appears > 0 ? $on->initial() : $on->initial()->with(joined: $this->jumpers));
+        $calls = new OpenCalls($this->plan->model->household());
+        $record = $listen;
+        $listen = function (MachineState $s) use ($record, $calls): bool {
+            $calls->hear($s);
+
+            return $record($s);
+        };
         $listen($state);
         $noticed = $state;
-        $until = [];
+        $until = $waiting = [];
         foreach ($this->timeline($story, $appears) as [$tick, $what, $doing]) {
             $state = $on->advance($state, $tick, $listen);
             if ($what === 'appears') {
@@ -64,6 +69,7 @@ final readonly class PreVisitRun
             } elseif ($what === 'notices') {
                 $noticed = $state;
                 $until = $heard->until($state->tick);
+                $waiting = $calls->waiting($state->tick);
             } elseif ($doing !== null) {
                 $state = $this->householdDoes($on, $state, $doing);
             }
@@ -72,10 +78,11 @@ final readonly class PreVisitRun
         if ($story->isCalledAsItWas()) {
             $noticed = $state;
             $until = $heard->until($state->tick);
+            $waiting = $calls->waiting($state->tick);
         }
         $household = $this->plan->model->household();
         $water = $household->hotWater;
-        $rooms = $this->rooms($household, $noticed, $state);
+        $rooms = $this->rooms($household, $noticed, $state, $waiting);
         $complaint = Complaint::of($household, $until, $rooms, $water === null ? null : [
             'now' => $noticed->value($water['of']), 'wants' => $water['wants'],
         ]);
@@ -164,18 +171,17 @@ final readonly class PreVisitRun
     /**
      * The rooms as the household knew them: warm or not and calling when it last took notice, blank at the arrival.
      *
+     * @param list<string> $waiting those that have been calling for a while
      * @return list<array{name: string, now: float, wants: float, blank: bool, calling: bool}>
      */
-    private function rooms(Household $household, MachineState $noticed, MachineState $found): array
+    private function rooms(Household $household, MachineState $noticed, MachineState $found, array $waiting): array
     {
-        $then = new Surroundings($noticed->tick, $noticed->slots);
-
         return array_map(fn (array $room) => [
             'name' => $room['name'],
             'now' => $noticed->value($room['of']),
             'wants' => $room['wants'],
             'blank' => $room['display'] !== null && $this->machine->shows($found, $room['display']) === 'blank',
-            'calling' => Condition::holds($room['calls'], $then),
+            'calling' => in_array($room['of'], $waiting, true),
         ], $household->rooms);
     }
 

@@ -62,6 +62,7 @@ final class Difference
             ...$words,
             ...self::parts($before, $after),
             ...self::wires($before, $after, $labels),
+            ...self::pipes($before, $after, $labels),
             ...self::sections($before, $after),
         ];
     }
@@ -113,11 +114,7 @@ final class Difference
     {
         $old = array_column($before['wires'], null, 'id');
         $new = array_column($after['wires'], null, 'id');
-        $place = function (string $at) use ($labels): string {
-            $dot = (int) strrpos($at, '.');
-
-            return ($labels[substr($at, 0, $dot)] ?? substr($at, 0, $dot)).' '.substr($at, $dot + 1);
-        };
+        $place = fn (string $at): string => self::place($at, $labels);
         $name = fn (array $w): string => "{$w['colour']} wire {$place($w['from'])} to {$place($w['to'])}";
         $words = [];
         foreach (array_diff_key($new, $old) as $wire) {
@@ -145,6 +142,44 @@ final class Difference
                     array_diff_key($wire, ['from' => 1, 'to' => 1, 'via' => 1]),
                 ),
             ];
+        }
+
+        return $words;
+    }
+
+    /** @param array<string, string> $labels */
+    private static function place(string $at, array $labels): string
+    {
+        $dot = (int) strrpos($at, '.');
+
+        return ($labels[substr($at, 0, $dot)] ?? substr($at, 0, $dot)).' '.substr($at, $dot + 1);
+    }
+
+    /**
+     * @param ModelDocument $before
+     * @param ModelDocument $after
+     * @param array<string, string> $labels
+     * @return list<string>
+     */
+    private static function pipes(array $before, array $after, array $labels): array
+    {
+        $old = array_column($before['pipes'] ?? [], null, 'id');
+        $new = array_column($after['pipes'] ?? [], null, 'id');
+        $name = fn (array $pipe): string => 'Pipe from '.
+            self::place($pipe['from'], $labels).
+            ' to '.
+            self::place($pipe['to'], $labels);
+        $words = [];
+        foreach (array_diff_key($new, $old) as $pipe) {
+            $words[] = $name($pipe).' joined.';
+        }
+        foreach (array_diff_key($old, $new) as $pipe) {
+            $words[] = $name($pipe).' removed.';
+        }
+        foreach (array_intersect_key($new, $old) as $id => $pipe) {
+            if ([$pipe['from'], $pipe['to']] !== [$old[$id]['from'], $old[$id]['to']]) {
+                $words[] = $name($old[$id]).' is now: '.$name($pipe).'.';
+            }
         }
 
         return $words;

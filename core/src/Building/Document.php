@@ -8,6 +8,7 @@ use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Schema;
 use OddSpark\Appliance\Shapes;
+use OddSpark\Appliance\Usual;
 
 /**
  * A model's document as one that is being made: begun, written, and read back.
@@ -16,35 +17,6 @@ use OddSpark\Appliance\Shapes;
  */
 final class Document
 {
-    /** Wire faults that every model can have; a wire names those of them that it does have. */
-    private const WIRE_MODES = [
-        'open' => ['title' => 'broken inside', 'set' => ['body.open' => true], 'weight' => 0.25, 'repair' => 'wire'],
-        'loose' => [
-            'title' => 'loose under its screw at the far end',
-            'set' => ['body.extra_ohm' => 5],
-            'weight' => 0.15,
-            'repair' => 'set',
-        ],
-        'rubs' => [
-            'title' => 'rubbed through to the cabinet',
-            'set' => ['body.rubs_ohm' => 0.05],
-            'weight' => 0.25,
-            'repair' => 'wire',
-        ],
-        'touches' => [
-            'title' => 'insulation cut, touches the conductor beside it',
-            'set' => ['body.rubs_ohm' => 0.05],
-            'weight' => 0.3,
-            'repair' => 'wire',
-        ],
-        'poor' => [
-            'title' => 'hardly any contact at its far end',
-            'set' => ['body.extra_ohm' => 200000000],
-            'weight' => 0.4,
-            'repair' => 'set',
-        ],
-    ];
-
     private const SUPPLY = [
         'NA' => ['hertz' => 60, 'volts' => 120, 'region' => 'NA'],
         'EU' => ['hertz' => 50, 'volts' => 230, 'region' => 'EU'],
@@ -59,7 +31,7 @@ final class Document
     public static function blank(string $name, string $title, string $region): array
     {
         return [
-            'odd_spark_model' => 1,
+            'odd_spark_model' => 2,
             'name' => $name,
             'title' => $title,
             'notes' => '',
@@ -67,13 +39,14 @@ final class Document
             'parts' => [],
             'joined' => [],
             'wires' => [],
+            'pipes' => [],
             'cables' => [],
             'process' => [],
             'percepts' => [],
             'tape' => [],
             'taps' => [],
             'doors' => [],
-            'universe' => ['wire_modes' => self::WIRE_MODES],
+            'universe' => ['wire_modes' => Usual::WIRE_MODES],
             'visits' => [],
         ];
     }
@@ -114,7 +87,7 @@ final class Document
                 'process' => [],
                 'tape' => [],
                 'visits' => [],
-                'universe' => ['wire_modes' => self::WIRE_MODES],
+                'universe' => ['wire_modes' => Usual::WIRE_MODES],
             ] as $key => $empty
         ) {
             $document[$key] ??= $empty;

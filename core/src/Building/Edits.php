@@ -45,6 +45,7 @@ final readonly class Edits
         'route' => ['wire' => 'text', 'via' => 'points?'],
         'cable' => ['id' => 'text', 'wires' => 'texts', 'feet' => 'number?'],
         'wire_list' => ['csv' => 'text'],
+        'pipe' => ['from' => 'text', 'to' => 'text', 'id' => 'text?'],
         'include' => ['model' => 'text', 'id' => 'text', 'by' => 'point?', 'without' => 'texts?'],
         'like' => ['model' => 'text'],
         'set' => ['path' => 'text', 'value' => 'any?'],
@@ -73,6 +74,8 @@ final readonly class Edits
 
     private WireEdits $wires;
 
+    private PipeEdits $pipes;
+
     private SectionEdits $sections;
 
     public function __construct(private Library $library)
@@ -80,6 +83,7 @@ final readonly class Edits
         $this->parts = new PartEdits($library);
         $this->figures = new FigureEdits($library);
         $this->wires = new WireEdits($library);
+        $this->pipes = new PipeEdits($library);
         $this->sections = new SectionEdits($library);
     }
 
@@ -100,6 +104,7 @@ final readonly class Edits
         try {
             $after = match ($name) {
                 'wire', 'rewire', 'land', 'route', 'cable', 'wire_list' => $this->wires->apply($document, $edit),
+                'pipe' => $this->pipes->apply($document, $edit),
                 'set', 'like', 'include' => $this->sections->apply($document, $edit),
                 'param', 'link', 'sequence', 'flaw' => $this->figures->apply($document, $edit),
                 'remove' => (new Removal())->from($document, $edit['parts'] ?? [], $edit['wires'] ?? []),

@@ -6,6 +6,7 @@ namespace OddSpark\Building;
 
 use OddSpark\Appliance\Guarded;
 use OddSpark\Appliance\Kind;
+use OddSpark\Appliance\Medium;
 use OddSpark\Appliance\Spec;
 use OddSpark\Parts\Figure;
 use OddSpark\Parts\Primitive;
@@ -70,7 +71,17 @@ final class Parameters
                 Guarded::Draught => 'in. w.c.', // what the run computes in, everywhere
                 default => '',
             },
+            Figure::OF_HEAT_HELD => $region === 'EU' ? 'Wh/K' : 'Btu/°F',
+            Figure::OF_HEAT_PER_DEGREE => $region === 'EU' ? 'W/K' : 'Btu/h·°F',
+            Figure::OF_FLOW => self::medium($kind, $spec)?->flowUnit($region) ?? '',
+            Figure::OF_PRESSURE => self::medium($kind, $spec)?->pressureUnit($region) ?? '',
             default => $figure->unit,
         };
+    }
+
+    /** What flows through a run, by the port that it leads from or to. */
+    private static function medium(Kind $kind, Spec $spec): ?Medium
+    {
+        return ($kind->ports[$spec->get('from') ?? ''] ?? $kind->ports[$spec->get('to') ?? ''] ?? null)?->medium;
     }
 }

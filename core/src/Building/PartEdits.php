@@ -62,6 +62,7 @@ final readonly class PartEdits extends OnParts
             [
                 ...array_column($d['parts'], 'id'),
                 ...array_column($d['wires'], 'id'),
+                ...array_column($d['pipes'] ?? [], 'id'),
                 ...array_column($d['includes'] ?? [], 'id'),
                 ...array_keys($d['process'] ?? []),
             ],
@@ -184,7 +185,7 @@ final readonly class PartEdits extends OnParts
      * @param ModelDocument $d
      * @param list<string> $ids
      * @param array{int|float, int|float} $by
-     * @return ModelDocument with copies, and of the wires those that lie between them
+     * @return ModelDocument with copies, and of the wires and pipes those that lie between them
      */
     private function copy(array $d, array $ids, array $by): array
     {
@@ -211,6 +212,16 @@ final readonly class PartEdits extends OnParts
                         'from' => "{$names[$from[0]]}.$from[1]",
                         'to' => "{$names[$to[0]]}.$to[1]",
                     ] + $wire;
+            }
+        }
+        foreach ($d['pipes'] ?? [] as $pipe) {
+            [$from, $to] = [Model::split($pipe['from']), Model::split($pipe['to'])];
+            if (isset($names[$from[0]], $names[$to[0]])) {
+                $d['pipes'][] = [
+                    'id' => PipeEdits::next($d),
+                    'from' => "{$names[$from[0]]}.$from[1]",
+                    'to' => "{$names[$to[0]]}.$to[1]",
+                ];
             }
         }
 

@@ -12,7 +12,14 @@ use OddSpark\Parts\NaturalFault;
 /** What there is to make kinds of, written down from the primitives themselves: docs/primitives.md. */
 final class PrimitivesPage
 {
-    private const UNITS = [Figure::AS_FELT => 'of what it feels', Figure::DEGREES => '°F or °C'];
+    private const UNITS = [
+        Figure::AS_FELT => 'of what it feels',
+        Figure::DEGREES => '°F or °C',
+        Figure::OF_FLOW => 'of what flows there',
+        Figure::OF_PRESSURE => 'of pressure there',
+        Figure::OF_HEAT_HELD => 'Btu/°F or Wh/K',
+        Figure::OF_HEAT_PER_DEGREE => 'Btu/h·°F or W/K',
+    ];
 
     public static function markdown(): string
     {

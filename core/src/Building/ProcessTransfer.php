@@ -63,8 +63,7 @@ final readonly class ProcessTransfer
                 "There is no model \"$name\" to go by; there are ".implode(', ', $this->library->names()).'.',
             );
         }
-        $there = $this->library->draft($this->library->document($name))->document;
-        $here = $this->library->draft($d)->document;
+        [$there, $here] = [$this->spread($this->library->document($name)), $this->spread($d)];
         $names = $this->counterparts($there, $here);
         $gone = array_fill_keys(array_diff(array_column($there['parts'], 'id'), array_keys($names)), true);
         $taken = $this->spoken(
@@ -88,6 +87,7 @@ final readonly class ProcessTransfer
                 array_diff_key($taken['taps'] ?? [], $here['taps'] ?? []),
                 fn (array $t) => $alive($t['of']) && $alive($t['part']),
             );
+        $d = $this->piped($d, $here, $there, $names);
         foreach (['views' => null, 'doors' => 'covers'] as $list => $key) {
             if (($d[$list] ?? []) === [] && ($here[$list] ?? []) === []) {
                 $sets = array_map(
@@ -120,7 +120,7 @@ final readonly class ProcessTransfer
                 ),
             );
         }
-        if (! isset($d['household'])) {
+        if (! isset($d['household']) && isset($taken['household'])) {
             $household = $this->household($taken['household'], $channels, $alive);
             if ($household !== null) {
                 $d['household'] = $household;
@@ -134,6 +134,41 @@ final readonly class ProcessTransfer
         }
 
         return $this->linked($d, $there, array_flip($names));
+    }
+
+    /**
+     * @param ModelDocument $document
+     * @return ModelDocument with what it includes, and with what it may have left out
+     */
+    private function spread(array $document): array
+    {
+        return $this->library->spread($document) + ['process' => [], 'tape' => [], 'visits' => []];
+    }
+
+    /**
+     * The pipes between parts that are here.
+     *
+     * @param ModelDocument $d
+     * @param ModelDocument $here
+     * @param ModelDocument $there
+     * @param array<string, string> $names
+     * @return ModelDocument
+     */
+    private function piped(array $d, array $here, array $there, array $names): array
+    {
+        $joined = [];
+        foreach ($here['pipes'] ?? [] as $pipe) {
+            $joined[$pipe['from'].' '.$pipe['to']] = $joined[$pipe['to'].' '.$pipe['from']] = true;
+        }
+        foreach ($there['pipes'] ?? [] as $pipe) {
+            [$from, $to] = [$this->renamed($pipe['from'], $names), $this->renamed($pipe['to'], $names)];
+            $isHere = isset($names[$this->owner($pipe['from'])], $names[$this->owner($pipe['to'])]);
+            if ($isHere && ! isset($joined["$from $to"])) {
+                $d['pipes'] = [...$d['pipes'] ?? [], ['id' => PipeEdits::next($d), 'from' => $from, 'to' => $to]];
+            }
+        }
+
+        return $d;
     }
 
     /**

@@ -19,7 +19,7 @@ final readonly class Removal
      *
      * @param ModelDocument $d
      * @param list<string> $parts parts, or what is included
-     * @param list<string> $wires
+     * @param list<string> $wires wires and pipes
      * @return ModelDocument
      *
      * @throws EditError when something of that is not there
@@ -41,8 +41,8 @@ final readonly class Removal
                         : "There is no part called \"$id\".",
                 );
         }
-        foreach (array_diff($wires, array_column($d['wires'], 'id')) as $id) {
-            throw new EditError('/wires', "There is no wire called \"$id\".");
+        foreach (array_diff($wires, array_column($d['wires'], 'id'), array_column($d['pipes'] ?? [], 'id')) as $id) {
+            throw new EditError('/wires', "There is no wire or pipe called \"$id\".");
         }
         $gone = array_fill_keys($parts, true);
         $isGone = fn (string $id): bool => isset($gone[$id]) ||
@@ -60,6 +60,7 @@ final readonly class Removal
                     'parts' => $keep('parts', fn (array $p) => $isGone($p['id'])),
                     'includes' => $keep('includes', fn (array $i) => isset($gone[$i['id']])),
                     'wires' => $keep('wires', $lost),
+                    'pipes' => $keep('pipes', $lost),
                     'joined' => isset($d['joined'])
                         ? array_values(
                             array_filter(

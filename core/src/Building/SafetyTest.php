@@ -44,10 +44,13 @@ final readonly class SafetyTest
      */
     public function report(): array
     {
+        // those that heat something; a pilot only lights the others
+        $heats = array_column(array_column($this->plan->primitives, 'spec'), 'fired_by');
         $burners = array_values(
             array_filter(
                 $this->plan->those(Burns::class),
-                fn (string $id) => isset($this->plan->primitives[$id]['spec']['input_btu_h']),
+                fn (string $id) => in_array($id, $heats, true) ||
+                    isset($this->plan->primitives[$id]['spec']['input_btu_h']),
             ),
         );
         $burners = $burners === [] ? $this->plan->those(Burns::class) : $burners;

@@ -36,7 +36,7 @@ final class Board
      *     its way
      * @param int $mostSteps what the routing may cost, see Router
      * @return array{width: int, height: int, parts: list<array<string, mixed>>, wires: list<array<string, mixed>>,
-     *     lanes: list<array{channel: string, name: string, tone: string}>}
+     *     pipes: list<array<string, mixed>>, lanes: list<array{channel: string, name: string, tone: string}>}
      */
     public static function of(Model $model, ?array $before = null, int $mostSteps = Router::MOST_STEPS): array
     {
@@ -76,6 +76,7 @@ final class Board
                 'w' => $w,
                 'h' => $h,
                 'terminals' => $points,
+                'ports' => Pipes::ports($model, $part->id),
                 'controls' => self::controls($kind),
                 'resets' => $kind->resets !== [],
                 'card' => $kind->card,
@@ -112,7 +113,7 @@ final class Board
 
         return [
             'width' => $width, 'height' => $height, 'parts' => $parts, 'wires' => array_values($wires),
-            'lanes' => $model->tape(),
+            'pipes' => Pipes::of($model), 'lanes' => $model->tape(),
         ];
     }
 

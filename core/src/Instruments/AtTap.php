@@ -16,13 +16,14 @@ abstract readonly class AtTap extends Instrument implements Scale
 
     private Specification $specification;
 
-    final public function __construct()
+    /** @param bool $metric as it is bought where the supply is European */
+    final public function __construct(bool $metric = false)
     {
-        $this->specification = $this->made();
+        $this->specification = $this->made($metric);
     }
 
     /** What it is: unit, ranges, accuracy, how fast. */
-    abstract protected function made(): Specification;
+    abstract protected function made(bool $metric): Specification;
 
     public function key(): string
     {
@@ -57,8 +58,10 @@ abstract readonly class AtTap extends Instrument implements Scale
     /** What it would show at a tap. */
     public function at(Site $site, string $tap): Measured
     {
-        $exact = $site->state->value($site->plan->model->taps()[$tap]->of);
+        $model = $site->plan->model;
+        $exact = $site->state->value($model->taps()[$tap]->of);
+        $scale = $model->region() === 'EU' ? new static(true) : $this;
 
-        return new Measured($exact, Meter::show($this, $exact, $site->noise()));
+        return new Measured($exact, Meter::show($scale, $exact, $site->noise()));
     }
 }

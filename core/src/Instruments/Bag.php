@@ -23,8 +23,11 @@ final class Bag
         Thermometer::class,
         DraughtGauge::class,
         CombustionAnalyser::class,
+        CarbonDioxide::class,
+        CarbonMonoxide::class,
         SmokePump::class,
         OilPressureGauge::class,
+        WaterGauge::class,
     ];
 
     /** @var array<string, Instrument> */

@@ -15,7 +15,7 @@ final readonly class CombustionAnalyser extends AtTap
 
     public const MINUTES = 4.0;
 
-    protected function made(): Specification
+    protected function made(bool $metric): Specification
     {
         return new Specification('% O₂', 600, 600, 0.0, 2, 0.05, 0.1, 30_000);
     }

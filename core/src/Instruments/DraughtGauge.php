@@ -17,7 +17,7 @@ final readonly class DraughtGauge extends AtTap
 
     protected const SIGNED = true;
 
-    protected function made(): Specification
+    protected function made(bool $metric): Specification
     {
         return new Specification('in. w.c.', 6, 6, 0.020, 1, 0.05, 0.002, 2000);
     }

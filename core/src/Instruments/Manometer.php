@@ -17,7 +17,7 @@ final readonly class Manometer extends AtTap
 
     protected const SIGNED = true;
 
-    protected function made(): Specification
+    protected function made(bool $metric): Specification
     {
         return new Specification('in. w.c.', 60, 60, 0.010, 1, 0.02, 0.01, 900);
     }

@@ -15,7 +15,7 @@ final readonly class OilPressureGauge extends AtTap
 
     public const MINUTES = 4.0;
 
-    protected function made(): Specification
+    protected function made(bool $metric): Specification
     {
         return new Specification('psi', 6000, 6000, 0.010, 1, 0.04, 0.5, 500);
     }

@@ -15,7 +15,7 @@ final readonly class SmokePump extends AtTap
 
     public const MINUTES = 3.0;
 
-    protected function made(): Specification
+    protected function made(bool $metric): Specification
     {
         return new Specification('smoke', 6000, 6000, 0.0, 1, 0.0, 0.3, 60_000);
     }

@@ -17,8 +17,10 @@ final readonly class Thermometer extends AtTap
 
     protected const SIGNED = true;
 
-    protected function made(): Specification
+    protected function made(bool $metric): Specification
     {
-        return new Specification('°F', 600, 1800, 0.005, 20, 0.0, 2.0, 5000);
+        return $metric
+            ? new Specification('°C', 600, 1000, 0.005, 10, 0.0, 1.0, 5000)
+            : new Specification('°F', 600, 1800, 0.005, 20, 0.0, 2.0, 5000);
     }
 }

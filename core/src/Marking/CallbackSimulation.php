@@ -6,9 +6,8 @@ namespace OddSpark\Marking;
 
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
+use OddSpark\Bench\OpenCalls;
 use OddSpark\Faults\Fault;
-use OddSpark\Parts\Condition;
-use OddSpark\Parts\Surroundings;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Complaint;
@@ -61,20 +60,22 @@ final readonly class CallbackSimulation
         $heard = new Record();
         $from = $state->tick;
         $until = $from + self::HOURS * 3_600_000;
-        $hear = function (BenchState $s) use ($bench, $heard, $perception, $from): bool {
+        $household = $plan->model->household();
+        $calls = new OpenCalls($household);
+        $hear = function (BenchState $s) use ($bench, $heard, $perception, $from, $calls): bool {
+            $calls->hear($s);
             $heard->see($s->tick - $from, $perception->at($bench->machine(), $s, true, Perception::EVERYWHERE));
 
             return false;
         };
         $hear($state);
         $end = $bench->watch($state, $until - $state->zero, $hear);
-        $household = $plan->model->household();
         $value = fn (string $process): float => $end->value($process);
-        $surroundings = new Surroundings($end->tick, $end->slots);
+        $waiting = $calls->waiting($end->tick);
         $rooms = array_map(fn (array $room) => [
             'name' => $room['name'], 'now' => $value($room['of']), 'wants' => $room['wants'],
             'blank' => $room['display'] !== null && $bench->machine()->shows($end, $room['display']) === 'blank',
-            'calling' => Condition::holds($room['calls'], $surroundings),
+            'calling' => in_array($room['of'], $waiting, true),
         ], $household->rooms);
         $water = $household->hotWater;
 

@@ -148,6 +148,10 @@ final class Meter
             return abs($shown) >= $specification->top * (1 - 2 * $specification->scatter - $specification->share);
         }
 
+        if (! $mode->isSigned()) {
+            $exact = max(0.0, $exact); // as the display shows it
+        }
+
         return abs($shown - $exact) <= self::tolerance($mode, $exact, $step) + $slack * abs($exact);
     }
 

@@ -17,6 +17,15 @@ final readonly class Figure
 
     public const DEGREES = '@degrees';
 
+    /** Units that follow from what flows there, and from where the appliance stands. */
+    public const OF_FLOW = '@flow';
+
+    public const OF_PRESSURE = '@pressure';
+
+    public const OF_HEAT_HELD = '@heat held';
+
+    public const OF_HEAT_PER_DEGREE = '@heat per degree';
+
     public function __construct(
         public string $key,
         public string $unit,

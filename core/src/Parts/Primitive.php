@@ -24,6 +24,9 @@ abstract class Primitive
 {
     public const NEVER = PHP_INT_MAX;
 
+    /** Stands for what a part could be joined to and is not: it has no slot, and nothing ever comes of it. */
+    public const NOTHING = '-';
+
     /** Whether it ever reacts: one that does not is left out of the loop. */
     public const LIVE = true;
 
@@ -49,6 +52,9 @@ abstract class Primitive
      * @var array<string, string>
      */
     public const GIVEN = [];
+
+    /** Whether a kind of part can have one although it is an element of a process too. */
+    public const IN_KINDS = false;
 
     /**
      * What it puts into the network: branches and windings by the names of its terminals.

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace OddSpark\Process;
 
 use OddSpark\Parts\Ability\Burns;
+use OddSpark\Parts\Ability\NeedsPipes;
 use OddSpark\Parts\Condition;
+use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
@@ -13,17 +15,23 @@ use OddSpark\Parts\Surroundings;
 
 /**
  * Gas at the burners and whether it burns. Slot: gas, lit, due, since, smelt, carried (the last burner burns too),
- * raw (trials since it last burnt in which gas came and no fire).
+ * heat, raw (trials since it last burnt in which gas came and no fire).
  *
  * Lights a moment after gas, or oil from its nozzle, meets what lights it: a surface hot enough, or
  * anything else that the model says, a spark, a pilot, a match. Goes out when the fuel does.
  *
  * @phpstan-import-type Figures from Primitive
+ * @phpstan-import-type Slot from Primitive
  */
-final class Burner extends Primitive implements Burns
+final class Burner extends Primitive implements Burns, NeedsPipes
 {
+    public const IN_KINDS = true;
+
+    public const DOES = 'burns flame';
+
     public const GIVEN = [
-        'ways' => 'ids',
+        'orifice' => 'id?',
+        'ways' => 'ids?',
         'igniter' => 'id?',
         'lights_at_f' => 'number?',
         'lit_by' => 'conditions?',
@@ -34,14 +42,29 @@ final class Burner extends Primitive implements Burns
         'input_btu_h' => 'number?',
     ];
 
+    public static function figures(array $spec): array
+    {
+        return [new Figure('lights_in_s', 's', 0.05, 30.0), new Figure('carries_in_s', 's', 0.0, 30.0)];
+    }
+
+    /** Share of the fuel that burns at the first burner, while the flame has not run on to the others. */
+    public const FIRST_ALONE = 0.3;
+
     private const SMELT_AFTER = 1500;
+
+    /** Share of its fuel that burns nowhere and is smelt. */
+    private const LEAK = 0.01;
+
+    /** How long gas that was let out without a light can be smelt, ticks; common practice, no source. */
+    private const LINGERS = 90_000;
 
     /**
      * @param Figures $p ways: from the meter to the ports, least: share of gas that burns; igniter: heater
      *     id
      *     and lights_at_f, or lit_by: list of {@see Condition}, any of which lights it; lights_in_s;
      *     carries_in_s: until the flame has run from the first burner to the last, carries_by: what it runs along;
-     *     input_btu_h: what it burns
+     *     input_btu_h: what it burns; or orifice: where its fuel comes from, instead of ways; warm_at: warm enough
+     * where the igniter is
      */
     public function __construct(private readonly array $p, Fittings $f) {}
 
@@ -51,10 +74,11 @@ final class Burner extends Primitive implements Burns
             return new Reason('burns.');
         }
         $shut = array_values(
-            array_filter($spec['ways'], fn (string $way) => ($now->follow($way, 'free') ?? 1.0) < Way::FREE),
+            array_filter(self::ways($spec), fn (string $way) => ($now->follow($way, 'free') ?? 1.0) < Way::FREE),
         );
-        if ($shut !== []) {
-            return new Reason('has no fuel.', $shut);
+        $fed = isset($spec['orifice']) && (float) $now->follow($spec['orifice'], 'heat') > 0.0;
+        if ($shut !== [] || isset($spec['orifice']) && ! $fed) {
+            return new Reason('has no fuel.', [...$shut, ...isset($spec['orifice']) ? [$spec['orifice']] : []]);
         }
 
         return new Reason('has fuel, and nothing lights it.', [
@@ -73,13 +97,25 @@ final class Burner extends Primitive implements Burns
             'smelt' => false,
             'carried' => false,
             'raw' => 0,
+            'clears' => null,
+            'heat' => 0.0,
         ];
+    }
+
+    /**
+     * @param Figures $spec
+     * @return list<string>
+     */
+    private static function ways(array $spec): array
+    {
+        return $spec['ways'] ?? [];
     }
 
     public function follows(): array
     {
         return [
-            ...$this->p['ways'],
+            ...self::ways($this->p),
+            ...isset($this->p['orifice']) ? [$this->p['orifice']] : [],
             ...$this->p['carries_by'] ?? [],
             ...isset($this->p['igniter']) ? [$this->p['igniter']] : [],
             ...Condition::followed($this->p['lit_by'] ?? []),
@@ -88,16 +124,24 @@ final class Burner extends Primitive implements Burns
 
     public function react(array $slot, Surroundings $now): array
     {
-        $free = 1.0;
-        foreach ($this->p['ways'] as $way) {
-            $free *= $now->follow($way, 'free') ?? 1.0;
-        }
-        $gas = $free >= $this->p['least'];
-        if (! $gas) {
-            return ['raw' => (int) $slot['raw'] + ($slot['smelt'] ? 1 : 0)] + $this->initial();
+        $slot = $this->burns($slot, $now);
+        $heat = $slot['lit'] && isset($this->p['orifice']) ? (float) $now->follow($this->p['orifice'], 'heat') : 0.0;
+        $slot['heat'] = round($heat * ($slot['carried'] || $slot['due'] !== null ? 1.0 : self::FIRST_ALONE), 1);
+
+        return $slot;
+    }
+
+    /**
+     * @param Slot $slot
+     * @return Slot
+     */
+    private function burns(array $slot, Surroundings $now): array
+    {
+        if ($this->fuel($now) < $this->p['least']) {
+            return $this->without($slot, $now);
         }
         if (! $slot['gas']) {
-            $slot = ['gas' => true, 'since' => $now->tick] + $slot;
+            $slot = ['gas' => true, 'since' => $now->tick, 'clears' => null] + $slot;
         }
         if ($slot['lit']) {
             return $slot['carried'] || $slot['due'] === null || $now->tick < $slot['due']
@@ -120,15 +164,46 @@ final class Burner extends Primitive implements Burns
         } else {
             $slot['due'] = null;
         }
-        $slot['smelt'] = $now->tick - $slot['since'] >= self::SMELT_AFTER;
+        $slot['smelt'] = $slot['smelt'] || $now->tick - $slot['since'] >= self::SMELT_AFTER;
 
         return $slot;
+    }
+
+    /** Share of its fuel that comes. */
+    private function fuel(Surroundings $now): float
+    {
+        $free = isset($this->p['orifice'])
+            ? (float) $now->follow($this->p['orifice'], 'share')
+            : 1.0;
+        foreach (self::ways($this->p) as $way) {
+            $free *= $now->follow($way, 'free') ?? 1.0;
+        }
+
+        return $free;
+    }
+
+    /**
+     * Its fuel is shut off: what was let out without a light hangs about, and thins out.
+     *
+     * @param Slot $slot
+     * @return Slot
+     */
+    private function without(array $slot, Surroundings $now): array
+    {
+        $raw = (int) $slot['raw'] + ($slot['gas'] && $slot['smelt'] ? 1 : 0);
+        $clears = $slot['gas'] && $slot['smelt'] ? $now->tick + self::LINGERS : $slot['clears'] ?? null;
+        $leaks = isset($this->p['orifice']) && $this->fuel($now) > self::LEAK;
+        $lingers = $leaks || $clears !== null && $now->tick < $clears;
+
+        $until = $lingers && ! $leaks ? $clears : null;
+
+        return ['raw' => $raw, 'smelt' => $lingers, 'clears' => $until] + $this->initial();
     }
 
     public function next(array $slot, Surroundings $now): int
     {
         if (! $slot['gas'] || $slot['lit']) {
-            return $slot['due'] ?? self::NEVER;
+            return min($slot['due'] ?? self::NEVER, $slot['clears'] ?? self::NEVER);
         }
         $smelt = $slot['smelt'] ? self::NEVER : (int) $slot['since'] + self::SMELT_AFTER;
 

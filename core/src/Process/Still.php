@@ -17,6 +17,10 @@ final class Still extends Primitive
 {
     public const GIVEN = ['value' => 'number'];
 
+    public const IN_KINDS = true;
+
+    public const DOES = 'water level';
+
     public const LIVE = false;
 
     /** @param Figures $p value */

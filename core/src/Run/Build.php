@@ -162,6 +162,9 @@ final class Build
         $this->readers = [];
         foreach ($this->live as $id => $p) {
             foreach ($p->follows() as $followed) {
+                if ($followed === Primitive::NOTHING) {
+                    continue;
+                }
                 if (! isset($this->primitives[$followed])) {
                     throw RunError::followsNothing($id, $followed);
                 }

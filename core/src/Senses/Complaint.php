@@ -50,7 +50,9 @@ final class Complaint
         $warm = array_values(array_filter($rooms, fn ($r) => $r['now'] > $r['wants'] + self::WARM));
         // of a boiler that comes and goes as its water asks, nobody in the rooms takes notice
         $comesAndGoes = $household->comesAndGoes;
-        if ($burned === 0) {
+        if ($household->heat === [] || $rooms === []) {
+            // it heats no rooms: nobody there has anything to say of them
+        } elseif ($burned === 0) {
             $say('no-heat', 'We have no heat at all.');
         } elseif (! $comesAndGoes && $fires >= 3 && $burned / $fires < 420_000 && ($cold !== [] || ! $several)) {
             $say('short', 'It comes on, runs for some minutes and quits, over and over.');

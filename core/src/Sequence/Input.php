@@ -47,9 +47,9 @@ final readonly class Input
         $level = (float) ($on ? $this->p['off'] : $this->p['on']);
         // a crossing is found to the tick: the value may stand a hair short of the level, going on as going off
         $slack = isset($this->p['of']) ? Condition::slack($level) : 0.0;
-        $slack = $on && $this->hasSpan() ? -$slack : $slack;
+        $towards = $on && $this->hasSpan() ? -$slack : $slack;
 
-        return $isRising ? $x >= $level - $slack : $x <= $level + $slack;
+        return $isRising ? $x >= $level - $towards : $x <= $level + $towards;
     }
 
     /** Id of the primitive whose slot it reads; null when it reads the circuit. */

@@ -19,6 +19,19 @@ final class Units
     /** Sensible heat of standard air, Btu/h per CFM and °F. ASHRAE Fundamentals (1.08 to 1.10). */
     public const AIR_BTU_H_PER_CFM_F = 1.08;
 
+    /** Absolute zero below 0 °C and below 0 °F. */
+    public const KELVIN = 273.15;
+
+    public const RANKINE = 459.67;
+
+    /** Heat of a stream of water: Btu/h per gal/min and °F (8.34 lb a gallon), W per l/min and K (4.18 kJ/kg·K). */
+    public const WATER_BTU_H_PER_GPM_F = 500.0;
+
+    public const WATER_W_PER_L_MIN_K = 69.7;
+
+    /** Sensible heat of air, W per m³/h and K (1.2 kg/m³, 1.006 kJ/kg·K). */
+    public const AIR_W_PER_M3_H_K = 0.335;
+
     /** Milliseconds: the tick of bench time. */
     public const TICKS_PER_SECOND = 1000;
 

@@ -9,6 +9,7 @@ use OddSpark\Wiring\Rules\Bonds;
 use OddSpark\Wiring\Rules\Colours;
 use OddSpark\Wiring\Rules\Loading;
 use OddSpark\Wiring\Rules\Paths;
+use OddSpark\Wiring\Rules\Ports;
 use OddSpark\Wiring\Rules\Returns;
 use OddSpark\Wiring\Rules\Safeties;
 use OddSpark\Wiring\Rules\Separation;
@@ -31,6 +32,7 @@ final class Checks
         Loading::class,
         Bonds::class,
         Colours::class,
+        Ports::class,
     ];
 
     /** @return list<Finding> what is wrong first */

@@ -39,7 +39,7 @@ final class HealthyCycleTest extends TestCase
         self::assertFalse($s->isLit());
         $off = $s->until(fn (TestRig $s) => $s->slot('blower.motor', 'target') < 0.1, 600);
         self::assertGreaterThan(10, $off, 'the fan takes the rest of the heat');
-        self::assertTrue($s->isLit('pilot'));
+        self::assertTrue($s->isLit('pilot-burner.fire'));
     }
 
     public function test_package_unit_with_direct_spark(): void
@@ -68,10 +68,10 @@ final class HealthyCycleTest extends TestCase
         $s = TestRig::of('boiler-hydronic')
             ->set('thermostat.set', 50)
             ->run(60)
-            ->put('water', 150)
+            ->put('block.water', 150)
             ->set('thermostat.set', 70);
         self::assertLessThan(1, $s->until(fn (TestRig $s) => $s->slot('circulator.motor', 'target') > 0.5, 5));
-        self::assertLessThan(6, $s->until(fn (TestRig $s) => $s->isLit('pilot-fire'), 20));
+        self::assertLessThan(6, $s->until(fn (TestRig $s) => $s->isLit('pilot.fire'), 20));
         self::assertGreaterThan(
             0.4,
             $s->until(fn (TestRig $s) => $s->slot('valve.main_coil', 'on'), 20),
@@ -82,12 +82,12 @@ final class HealthyCycleTest extends TestCase
         self::assertNotNull($up);
         self::assertEqualsWithDelta(
             186,
-            $s->value('water'),
+            $s->value('block.water'),
             1.0,
             'the operating aquastat at its dial and half its differential',
         );
         self::assertNotNull($s->until(fn (TestRig $s) => $s->isLit(), 3600));
-        self::assertEqualsWithDelta(173, $s->value('water'), 3.0);
+        self::assertEqualsWithDelta(173, $s->value('block.water'), 3.0);
         self::assertTrue($s->slot('high.contact', 'closed'));
     }
 
@@ -99,22 +99,22 @@ final class HealthyCycleTest extends TestCase
         }
         $s->run(120);
         self::assertFalse($s->slot('panel.ends', 'closed'));
-        $s->put('room-2', 62)->set('thermostat-2.set', 70);
+        $s->put('room-2.air', 62)->set('thermostat-2.set', 70);
         $opens = $s->until(fn (TestRig $s) => $s->slot('zv2.end', 'closed'), 120);
         self::assertGreaterThan(15, $opens, '15 to 60 s of travel');
         self::assertLessThan(60, $opens);
         self::assertFalse($s->slot('zv1.end', 'closed'));
         self::assertLessThan(4, $s->until(fn (TestRig $s) => $s->slot('boiler.circulator.motor', 'target') > 0.5, 10));
-        self::assertNotNull($s->until(fn (TestRig $s) => $s->isLit('boiler.fire'), 120));
-        $before = [$s->value('room-1'), $s->value('room-2')];
+        self::assertNotNull($s->until(fn (TestRig $s) => $s->isLit('boiler.burners.fire'), 120));
+        $before = [$s->value('room-1.air'), $s->value('room-2.air')];
         $s->run(3600);
-        self::assertGreaterThan($before[1] + 1, $s->value('room-2'));
-        self::assertLessThan($before[0], $s->value('room-1'), 'nothing flows through the other zones');
+        self::assertGreaterThan($before[1] + 1, $s->value('room-2.air'));
+        self::assertLessThan($before[0], $s->value('room-1.air'), 'nothing flows through the other zones');
     }
 
     public function test_simple_boiler_230(): void
     {
-        $s = TestRig::of('boiler-simple-230')->set('stat.set', 8)->run(400)->put('water', 30)->set('stat.set', 20);
+        $s = TestRig::of('boiler-simple-230')->set('stat.set', 8)->run(400)->put('block.water', 30)->set('stat.set', 20);
         self::assertLessThan(1, $s->until(fn (TestRig $s) => $s->slot('fan.motor', 'target') > 0.5, 5));
         self::assertGreaterThan(
             0.3,
@@ -138,11 +138,11 @@ final class HealthyCycleTest extends TestCase
     public function test_the_simple_boiler_cuts_off_at_its_own_temperature(): void
     {
         foreach (range(46, 61) as $start) {
-            $s = TestRig::of('boiler-simple-230')->set('stat.set', 8)->run(60)->put('water', $start + 0.3);
-            $s->put('room', 27)->set('stat.set', 30); // warm rooms take less than the burner gives
+            $s = TestRig::of('boiler-simple-230')->set('stat.set', 8)->run(60)->put('block.water', $start + 0.3);
+            $s->put('room.air', 27)->set('stat.set', 30); // warm rooms take less than the burner gives
             self::assertNotNull($s->until(fn (TestRig $s) => $s->isLit(), 60), "from $start °C");
             self::assertNotNull($s->until(fn (TestRig $s) => ! $s->isLit(), 3000), "from $start °C");
-            self::assertEqualsWithDelta(74, $s->value('water'), 0.5, "from $start °C");
+            self::assertEqualsWithDelta(74, $s->value('block.water'), 0.5, "from $start °C");
         }
     }
 
@@ -151,12 +151,12 @@ final class HealthyCycleTest extends TestCase
         $s = TestRig::of('mid-position-230')
             ->set('stat.set', 5)
             ->set('cylinder-stat.set', 40)
-            ->put('cylinder', 58)
+            ->put('cylinder.store', 58)
             ->run(300);
-        self::assertFalse($s->isLit('boiler.fire'));
+        self::assertFalse($s->isLit('boiler.burners.fire'));
         // hot water alone: the valve rests where it is
-        $s->put('cylinder', 30)->put('boiler.water', 40)->set('cylinder-stat.set', 60)->run(40);
-        self::assertTrue($s->isLit('boiler.fire'));
+        $s->put('cylinder.store', 30)->put('boiler.block.water', 40)->set('cylinder-stat.set', 60)->run(40);
+        self::assertTrue($s->isLit('boiler.burners.fire'));
         self::assertSame('hot water', $s->machine->shows($s->state, 'three-port.head'));
         self::assertEqualsWithDelta(230, $s->volts('three-port.OG', 'three-port.BU'), 10);
         // both
@@ -164,7 +164,7 @@ final class HealthyCycleTest extends TestCase
         self::assertSame('both', $s->machine->shows($s->state, 'three-port.head'));
         self::assertSame([1.0, 1.0], [$s->slot('three-port.heating', 'free'), $s->slot('three-port.water', 'free')]);
         // hot water satisfied: all the way over, and its own switch feeds the boiler
-        $s->put('cylinder', 70)->run(40);
+        $s->put('cylinder.store', 70)->run(40);
         self::assertSame('heating', $s->machine->shows($s->state, 'three-port.head'));
         self::assertTrue($s->slot('three-port.head', 'full'));
         self::assertEqualsWithDelta(230, $s->volts('three-port.OG', 'three-port.BU'), 10);
@@ -186,18 +186,18 @@ final class HealthyCycleTest extends TestCase
             1,
             'valve-on delay',
         );
-        self::assertLessThan(2, $s->until(fn (TestRig $s) => $s->isLit(), 10));
+        self::assertLessThan(2, $s->until(fn (TestRig $s) => $s->isLit('nozzle.fire'), 10));
         self::assertLessThan(
             1600,
             $s->machine->solution($s->state)->dcOhms($s->plan->places['cell.1'], $s->plan->places['cell.2']),
             'the cell in its flame',
         );
-        self::assertEqualsWithDelta(100, $s->value('pump-pressure'), 1);
+        self::assertEqualsWithDelta(100, $s->value('pump-port'), 1.5);
         $s->run(15);
         self::assertFalse($s->slot('ignition.primary', 'on'), 'interrupted once the flame stands');
         self::assertNotNull($s->until(fn (TestRig $s) => $s->slot('blower.motor', 'target') > 0.5, 200));
         $s->run(600)->set('thermostat.set', 50)->run(2);
-        self::assertFalse($s->isLit());
+        self::assertFalse($s->isLit('nozzle.fire'));
         self::assertTrue($s->slot('motor.motor', 'target') > 0.5, 'the motor runs on');
         self::assertEqualsWithDelta(28, $s->until(fn (TestRig $s) => $s->slot('motor.motor', 'target') < 0.1, 60), 3);
     }

@@ -84,14 +84,14 @@ final class AsBuiltTest extends TestCase
     public function test_a_cord_made_up_crossed_feeds_the_furnace_and_loses_its_flame(): void
     {
         $sound = TestRig::of('furnace-80-limit-in-r')->run(300);
-        self::assertTrue($sound->isLit('furnace.fire'));
+        self::assertTrue($sound->isLit('furnace.burners.fire'));
         self::assertLessThan(3, $sound->volts('furnace.board.N', 'furnace.screw.sheet'));
 
         $crossed = TestRig::withFault('furnace-80-limit-in-r', 'outlet:swapped');
-        self::assertNotNull($crossed->until(fn (TestRig $s) => $s->isLit('furnace.fire'), 200), 'gas and fire come');
+        self::assertNotNull($crossed->until(fn (TestRig $s) => $s->isLit('furnace.burners.fire'), 200), 'gas and fire come');
         self::assertEqualsWithDelta(120, $crossed->volts('furnace.board.N', 'furnace.screw.sheet'), 3);
         self::assertNotNull(
-            $crossed->until(fn (TestRig $s) => ! $s->isLit('furnace.fire'), 15),
+            $crossed->until(fn (TestRig $s) => ! $s->isLit('furnace.burners.fire'), 15),
             'the flame is not proved',
         );
 

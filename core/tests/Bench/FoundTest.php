@@ -30,7 +30,7 @@ final class FoundTest extends TestCase
         $this->do(0, 'door', ['to' => 'open']);
         $this->do(0, 'hold', ['to' => 'held']);
         $this->do(300, 'wait');
-        self::assertTrue($this->state->slots['fire']['lit'], 'no call from the thermostat, and yet it burns');
+        self::assertTrue($this->state->slots['burners.fire']['lit'], 'no call from the thermostat, and yet it burns');
         $this->do(300, 'leads', ['red' => 'board.W', 'black' => 'board.C']);
         self::assertEqualsWithDelta(27, (float) $this->do(302, 'read')->reading?->value, 4);
         self::assertSame(
@@ -40,7 +40,7 @@ final class FoundTest extends TestCase
         self::assertSame([['board.R', 'board.W']], $this->state->jumpers);
         $this->do(304, 'unjump', ['from' => 'board.R', 'to' => 'board.W']);
         $this->do(330, 'wait');
-        self::assertFalse($this->state->slots['fire']['lit']);
+        self::assertFalse($this->state->slots['burners.fire']['lit']);
         self::assertNotContains('jumper-left', $this->do(331, 'hand_back')->dangers);
     }
 
@@ -127,7 +127,7 @@ final class FoundTest extends TestCase
         $this->arrive('furnace-80', 'limit:wrong-spare');
         $this->do(0, 'door', ['to' => 'open']);
         self::assertStringContainsString('stamped 140', $this->do(1, 'look', ['part' => 'limit'])->seen['condition']);
-        $made = fn (TestRig $stand) => $stand->put('plenum', 150)->slot('limit.disc', 'made');
+        $made = fn (TestRig $stand) => $stand->put('exchanger.felt', 150)->slot('limit.disc', 'made');
         self::assertFalse($made(TestRig::withFault('furnace-80', 'limit:wrong-spare')));
         self::assertTrue($made(TestRig::of('furnace-80')));
         $this->do(2, 'spare', ['part' => 'limit', 'spare' => '200 °F']);

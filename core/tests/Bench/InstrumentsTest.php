@@ -144,7 +144,7 @@ final class InstrumentsTest extends TestCase
         self::assertEqualsWithDelta(0.0, $this->shown(16, 'gauge', ['tap' => 'hose-tee']), 0.01);
         $this->do(17, 'hold', ['to' => 'held']);
         self::assertEqualsWithDelta(
-            0.95,
+            1.25,
             $this->shown(55, 'read', ['of' => 'gauge']),
             0.03,
             'three times what the switch asks, with the inducer running',

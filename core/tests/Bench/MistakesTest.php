@@ -183,7 +183,7 @@ final class MistakesTest extends TestCase
         $this->do(5, 'mend', ['part' => 'valve', 'how' => 'replace']);
         $this->do(6, 'set', ['part' => 'service', 'lever' => 'lever', 'to' => 'on']);
         $this->do(120, 'wait');
-        self::assertFalse($this->state->slots['fire']['lit']);
+        self::assertFalse($this->state->slots['burners.fire']['lit']);
     }
 
     public function test_what_is_left_behind_is_told_at_the_hand_back(): void

@@ -117,24 +117,26 @@ final class ProcessTransferTest extends TestCase
                 ['do' => 'wire', 'from' => 'zv.M2', 'to' => 'tr.X2'],
                 ['do' => 'wire', 'from' => 'zv.E1', 'to' => 'boiler.TT-1'],
                 ['do' => 'wire', 'from' => 'zv.E2', 'to' => 'boiler.TT-2'],
+                ['do' => 'place', 'kind' => 'radiators', 'at' => [1100, 900], 'id' => 'iron'],
+                ['do' => 'place', 'kind' => 'heated-room', 'at' => [1100, 1000], 'id' => 'room'],
                 ['do' => 'like', 'model' => 'zones-hydronic'],
             ],
             $edits->apply(...),
             Document::blank('zone', 'Zone', 'NA'),
         );
         self::assertSame([], $library->lacks($d));
-        self::assertSame(['room-1'], array_keys($d['process']), 'rooms without a valve do not come');
-        self::assertSame('stat.snap', $d['household']['rooms'][0]['calls']['by']);
+        self::assertCount(5, $d['pipes'], 'from the boiler through the valve and the radiators, and back');
         $plan = Compiler::compile($library->resolve($d));
-        $start = (new HealthyRun($plan, 'cold', 0))->value('room-1');
-        $later = (new HealthyRun($plan, 'cold', 1_800_000))->value('room-1');
+        self::assertContains('stat.snap', array_column(array_column($plan->model->household()->rooms, 'calls'), 'by'));
+        $start = (new HealthyRun($plan, 'cold', 0))->value('room.air');
+        $later = (new HealthyRun($plan, 'cold', 1_800_000))->value('room.air');
         self::assertGreaterThan($start, $later, 'it warms');
         $shut = Compiler::compile(
             $library->resolve($edits->apply($d, ['do' => 'remove', 'wires' => [$d['wires'][3]['id']]])),
         );
         self::assertLessThan(
             $later,
-            (new HealthyRun($shut, 'cold', 1_800_000))->value('room-1'),
+            (new HealthyRun($shut, 'cold', 1_800_000))->value('room.air'),
             'and not when its valve is not fed',
         );
     }
@@ -144,11 +146,8 @@ final class ProcessTransferTest extends TestCase
         $library = new Library();
         $edits = new Edits($library);
         $d = $library->document('furnace-standing-pilot');
-        $d['process']['fire']['input_btu_h'] = 60000;
-        self::assertSame(
-            60000,
-            $edits->apply($d, ['do' => 'like', 'model' => 'furnace-standing-pilot'])['process']['fire']['input_btu_h'],
-        );
+        $pipes = $d['pipes'];
+        self::assertSame($pipes, $edits->apply($d, ['do' => 'like', 'model' => 'furnace-standing-pilot'])['pipes']);
         $d = $edits->apply(Document::blank('own', 'Own', 'NA'), [
             'do' => 'include',
             'model' => 'boiler-hydronic',

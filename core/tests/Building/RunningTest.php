@@ -39,7 +39,7 @@ final class RunningTest extends TestCase
         self::assertStringContainsString('is in "Prepurge"; it gives "valve" only in "Trial for ignition"', $chain[2]);
         self::assertStringContainsString('It goes on when: after 15 s → Igniter warms up', $chain[3]);
         self::assertCount(4, $chain, 'what leads elsewhere is not told');
-        self::assertStringContainsString('has no fuel', self::told($why->of('fire'))[0]);
+        self::assertStringContainsString('has no fuel', self::told($why->of('burners.fire'))[0]);
     }
 
     public function test_why_goes_through_relays_transformers_and_end_switches(): void

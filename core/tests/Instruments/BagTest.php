@@ -59,7 +59,7 @@ final class BagTest extends TestCase
         $act = Catalogue::act(['at_s' => 30, 'act' => 'slope', 'tap' => 'hose-tee']);
         [$state, $outcome] = $bench->do($state, $act);
         self::assertNull($outcome->refused);
-        self::assertEqualsWithDelta(23.7, $outcome->reading?->value, 3.0, '0.95 in. w.c. is 237 Pa; this one shows mm');
+        self::assertEqualsWithDelta(31.7, $outcome->reading?->value, 3.0, '1.25 in. w.c. is 311 Pa; this one shows mm');
         self::assertSame('hose-tee', $state->taps['slope']);
         self::assertSame(3.0, $act->minutes());
         self::assertStringStartsWith('Slope gauge at the ', (new Wording($plan->model))->act($act));
@@ -78,7 +78,7 @@ final readonly class SlopeGauge extends AtTap
 
     public const MINUTES = 3.0;
 
-    protected function made(): Specification
+    protected function made(bool $metric): Specification
     {
         return new Specification('mm w.c.', 600, 600, 0.01, 1, 0.02, 0.1, 900);
     }

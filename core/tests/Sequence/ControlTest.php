@@ -112,6 +112,6 @@ final class ControlTest extends TestCase
         $s = $m->advance($m->settle($s), 210_000);
         $p = Fixtures::furnace()->places;
         self::assertLessThan(1, $m->solution($s)->acVolts($p['valve.MV'], $p['valve.MVC']));
-        self::assertFalse($s->slots['fire']['lit']);
+        self::assertFalse($s->slots['burners.fire']['lit']);
     }
 }

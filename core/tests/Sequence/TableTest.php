@@ -244,15 +244,15 @@ final class TableTest extends TestCase
         }
         $run(90);
         // simple boiler
-        $s = TestRig::of('boiler-simple-230')->put('water', 40);
+        $s = TestRig::of('boiler-simple-230')->put('block.water', 40);
         $run = $note('boiler-230/board.control', $s);
         $run(60);
-        $s->put('water', 90);
+        $s->put('block.water', 90);
         $run(20);
         $s->set('stat.set', 5);
         $run(20);
         foreach (['air:stuck-closed', 'air:stuck-open', 'limit:stuck-open', 'meter:no-gas'] as $fault) {
-            $s = TestRig::withFault('boiler-simple-230', $fault)->put('water', 40);
+            $s = TestRig::withFault('boiler-simple-230', $fault)->put('block.water', 40);
             $note('boiler-230/board.control', $s)(150);
         }
         $library = new Library();
@@ -267,7 +267,7 @@ final class TableTest extends TestCase
         // the pilot furnace is lit here only to have a model at hand that is not a board
         $s = TestRig::of('furnace-standing-pilot');
         HealthyCycleTest::light($s);
-        self::assertTrue($s->isLit('pilot'));
+        self::assertTrue($s->isLit('pilot-burner.fire'));
         $document = TestRig::plan('boiler-simple-230')->model->document;
         $at = array_search('board', array_column($document['parts'], 'id'), true);
         $document['parts'][$at]['params'] = ['control' => ['overrides' => [
@@ -275,7 +275,7 @@ final class TableTest extends TestCase
             'states.purge.guards.3.do' => ['all' => 'start'],
             'states.burn.guards.4' => ['timer' => ['all' => 'total_s'], 'go' => 'lockout'],
         ]]];
-        $s = TestRig::ofModel((new Library())->resolve($document))->put('water', 30);
+        $s = TestRig::ofModel((new Library())->resolve($document))->put('block.water', 30);
         $burns = $s->until(fn (TestRig $s) => $s->isLit(), 60);
         self::assertNotNull($burns);
         $locked = $s->until(fn (TestRig $s) => $s->slot('board.control', 'state') === 'lockout', 90);

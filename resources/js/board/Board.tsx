@@ -5,12 +5,15 @@ import type { BoardData } from '@/lib/types'
 import { useKeys } from '@/lib/useKeys'
 import { MiniMap } from './MiniMap'
 import { PartBox } from './PartBox'
+import { PipePath } from './PipePath'
+import { PortMark } from './PortMark'
 import { AtTaps, ClampJaw, InSeries, Jumper, Lead, Volts } from './Tools'
 import { useHand } from './useHand'
 import { LARGEST, legible, middle, shown, zoomed, type View } from './view'
 import { extent, nearestWire, placeAt, reaches } from './walk'
 import { WirePath } from './WirePath'
 import { ToolButton } from '@/theme/buttons'
+import { isSeat } from '@/theme/media'
 
 const Svg = chakra('svg')
 const Rect = chakra('rect')
@@ -53,6 +56,12 @@ interface Props {
     onMany?: (part: string) => void
     onPlace?: (place: string) => void
     onPart?: (part: string) => void
+    /** a port where a pipe begins or ends */
+    onPort?: (place: string) => void
+    onPipe?: (pipe: string) => void
+    /** the port that is picked, and the pipe */
+    port?: string | null
+    pipe?: string | null
     /** opens so large that its letters can be read, at its control where not all of it has room */
     readable?: boolean
 }
@@ -118,6 +127,12 @@ export function Board(props: Props) {
         },
         [board, onWire],
     )
+    const [laid, setLaid] = useState({ wires: true, pipes: true })
+    const pipes = useMemo(
+        () => (board.pipes ?? []).filter((p) => props.onPort !== undefined || !isSeat(p.medium)),
+        [board, props.onPort],
+    )
+    const joined = useMemo(() => new Set(pipes.flatMap((p) => [p.from, p.to])), [pipes])
     const hidden = useMemo(() => new Set(doorShut ? covered : []), [doorShut, covered])
 
     return (
@@ -151,7 +166,11 @@ export function Board(props: Props) {
                 }
             >
                 <Cabinet board={board} covered={covered} />
-                {board.wires.map((wire) => (
+                {laid.pipes &&
+                    pipes.map((pipe) => (
+                        <PipePath key={pipe.id} pipe={pipe} chosen={props.pipe === pipe.id} onPipe={props.onPipe} />
+                    ))}
+                {(laid.wires ? board.wires : []).map((wire) => (
                     <WirePath
                         key={wire.id}
                         wire={wire}
@@ -185,6 +204,20 @@ export function Board(props: Props) {
                         onPlace={props.onPlace}
                     />
                 ))}
+                {laid.pipes &&
+                    props.onPort &&
+                    board.parts.flatMap((part) =>
+                        (part.ports ?? []).map((port) => (
+                            <PortMark
+                                key={port.place}
+                                port={port}
+                                part={part.label}
+                                chosen={props.port === port.place}
+                                joined={joined.has(port.place)}
+                                onPort={props.onPort!}
+                            />
+                        )),
+                    )}
                 {(props.jumpers ?? []).map(([from, to]) => (
                     <Jumper key={`${from} ${to}`} board={board} from={from} to={to} />
                 ))}
@@ -198,6 +231,21 @@ export function Board(props: Props) {
                 {red && <Lead board={board} place={red} away={black} colour="leadRed" letter="R" />}
             </Svg>
             <Stack gap="1" position="absolute" right="2" bottom="2">
+                {pipes.length > 0 &&
+                    (['wires', 'pipes'] as const).map((layer) => (
+                        <ToolButton
+                            key={layer}
+                            minW="touch"
+                            px="1"
+                            bg="sheet"
+                            fontSize="note"
+                            on={laid[layer]}
+                            aria-label={`Show ${layer}`}
+                            onClick={() => setLaid((was) => ({ ...was, [layer]: !was[layer] }))}
+                        >
+                            {layer === 'wires' ? 'Wires' : 'Pipes'}
+                        </ToolButton>
+                    ))}
                 {readable && (
                     <ToolButton
                         minW="touch"

@@ -3,6 +3,7 @@ import { Select } from '@/shell/Select'
 import { placeName, wireName } from '@/board/walk'
 import { Field, figure } from './Field'
 import type { Draft, Edit } from './types'
+import { media } from '@/theme/media'
 import { wireColours } from '@/theme/wires'
 import { ToolButton } from '@/theme/buttons'
 
@@ -20,14 +21,16 @@ interface Props {
     draft: Draft
     selected: string[]
     wire: string | null
+    pipe: string | null
     edit: (...edits: Edit[]) => Promise<boolean>
     onRemove: () => void
     onRoute: () => void
 }
 
 /** What is picked on the board: its name, its figures with what is usual, its wire's colour and gauge. */
-export function Inspector({ draft, selected, wire, edit, onRemove, onRoute }: Props) {
+export function Inspector({ draft, selected, wire, pipe, edit, onRemove, onRoute }: Props) {
     if (wire) return <WireBox draft={draft} wire={wire} edit={edit} onRemove={onRemove} onRoute={onRoute} />
+    if (pipe) return <PipeBox draft={draft} pipe={pipe} onRemove={onRemove} />
     if (selected.length > 1) return <Several draft={draft} selected={selected} edit={edit} onRemove={onRemove} />
     const id = selected[0]
     const part = draft.document.parts.find((p) => p.id === id)
@@ -35,7 +38,8 @@ export function Inspector({ draft, selected, wire, edit, onRemove, onRoute }: Pr
     if (!drawn || !id)
         return (
             <Text fontSize="text" color="faint">
-                Nothing is picked. Press a part, a wire, or two terminals to draw a wire between them.
+                Nothing is picked. Press a part, a wire or a pipe; two terminals to draw a wire, two ports to join a
+                pipe.
             </Text>
         )
     const settings = draft.settings[id]
@@ -51,6 +55,7 @@ export function Inspector({ draft, selected, wire, edit, onRemove, onRoute }: Pr
             <Text fontSize="note" color="faint">
                 {drawn.title} · {id}
             </Text>
+            <Joined draft={draft} part={id} />
             {settings?.links.map((name) => (
                 <Link key={name} draft={draft} part={id} name={name} to={settings.linked[name] ?? ''} edit={edit} />
             ))}
@@ -102,6 +107,49 @@ export function Inspector({ draft, selected, wire, edit, onRemove, onRoute }: Pr
     )
 }
 
+/** The part's ports, and what each is joined to. */
+function Joined({ draft, part }: { draft: Draft; part: string }) {
+    const ports = draft.board.parts.find((p) => p.id === part)?.ports ?? []
+    if (ports.length === 0) return null
+    const pipes = draft.board.pipes ?? []
+    return (
+        <Box as="ul" listStyleType="none" aria-label="Ports">
+            {ports.map((port) => {
+                const ends = pipes.flatMap((p) =>
+                    p.from === port.place ? [p.to] : p.to === port.place ? [p.from] : [],
+                )
+                return (
+                    <Text as="li" key={port.place} fontSize="note" color={ends.length ? 'ink' : 'danger'}>
+                        <b>{media[port.medium]?.mark}</b> {port.label}:{' '}
+                        {ends.length ? ends.map((e) => portName(draft, e)).join('; ') : 'joined to nothing'}
+                    </Text>
+                )
+            })}
+        </Box>
+    )
+}
+
+function portName(draft: Draft, place: string): string {
+    const part = draft.board.parts.find((p) => place.startsWith(`${p.id}.`))
+    return `${part?.label ?? place}, ${part?.ports?.find((x) => x.place === place)?.label ?? ''}`
+}
+
+function PipeBox({ draft, pipe, onRemove }: { draft: Draft; pipe: string; onRemove: () => void }) {
+    const p = draft.board.pipes?.find((x) => x.id === pipe)
+    if (!p) return null
+    return (
+        <Stack gap="2">
+            <Text fontWeight={700}>{media[p.medium]?.title ?? 'pipe'}</Text>
+            <Text fontSize="text">
+                {portName(draft, p.from)} to {portName(draft, p.to)}
+            </Text>
+            <HStack>
+                <Word onClick={onRemove}>Remove</Word>
+            </HStack>
+        </Stack>
+    )
+}
+
 /** What a kind asks for by name: which heat a limit feels, which flame a rod stands in. */
 function Link({
     draft,
@@ -116,7 +164,7 @@ function Link({
     to: string
     edit: Props['edit']
 }) {
-    const choices = Object.keys(draft.document.process)
+    const choices = Object.keys(draft.document.process ?? {})
     return (
         <Box>
             <Text fontSize="note">{name}</Text>

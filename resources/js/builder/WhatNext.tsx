@@ -18,13 +18,19 @@ export function WhatNext({ board, chosen, onLed }: { board: BoardData; chosen: S
     )
 }
 
-function sentence(board: BoardData, { taken, via, from, view, side }: Selection): string {
+function sentence(board: BoardData, { taken, via, from, port, view, side }: Selection): string {
     if (taken) return `${taken.title}: press the board where it goes.`
     if (via) return `${via.length} points. Press the board where the wire goes; Enter or “Done” leads it so.`
     if (from) return `From ${placeName(board, from)}: press where the wire goes, or Escape.`
+    if (port) return `Pipe from ${portName(board, port)}: press the port where it goes, or Escape.`
     if (view !== 'Board') return ''
     if (side === 'run') return 'Press a terminal to read its volts at that moment; drag a part to move it.'
     return board.parts.length === 0
         ? 'An empty board. Pick a part at the left, then press where it goes. Or include a whole appliance below.'
-        : 'Press two terminals to draw a wire; drag a part to move it; Shift picks several.'
+        : 'Press two terminals (round) to draw a wire, two ports (square) to join a pipe; drag a part to move it.'
+}
+
+function portName(board: BoardData, place: string): string {
+    const part = board.parts.find((p) => place.startsWith(`${p.id}.`))
+    return `${part?.label ?? place}, ${part?.ports?.find((x) => x.place === place)?.label ?? ''}`
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { drawn, NOTHING, selection, type Choice, type Selection } from './selection'
+import { drawn, joined, NOTHING, selection, type Choice, type Selection } from './selection'
 import type { KindFound } from './types'
 
 const KIND: KindFound = {
@@ -87,6 +87,14 @@ describe('what is picked in the builder', () => {
         })
     })
 
+    it('joins two ports by a pipe, and begins anew on the same port', () => {
+        const s = after({ choose: 'port', at: 'M1.out' })
+        expect(joined(s, 'C1.in')).toEqual({ from: 'M1.out', to: 'C1.in' })
+        expect(joined(s, 'M1.out')).toBeNull()
+        expect(after({ choose: 'port', at: 'M1.out' }, { choose: 'port', at: 'C1.in' }).port).toBeNull()
+        expect(after({ choose: 'terminal', at: 'K1.1' }, { choose: 'port', at: 'M1.out' }).from).toBeNull()
+    })
+
     it('lets go of all with Escape, and stays where it is', () => {
         const busy: Selection = {
             view: 'Board',
@@ -95,6 +103,8 @@ describe('what is picked in the builder', () => {
             picked: ['K1'],
             wire: 'w3',
             from: 'K1.1',
+            port: null,
+            pipe: 'p1',
             via: [[1, 2]],
             cursor: 'K1.1',
             shown: ['K1'],

@@ -16,6 +16,10 @@ export interface Selection {
     wire: string | null
     /** The terminal where a wire begins. */
     from: string | null
+    /** The port where a pipe begins. */
+    port: string | null
+    /** A pipe, by id. */
+    pipe: string | null
     /** Points that a wire being led passes, in units of the board. */
     via: [number, number][] | null
     /** The terminal that the keys stand on. */
@@ -31,6 +35,8 @@ export type Choice =
     | { choose: 'side'; side: Side }
     | { choose: 'kind'; kind: KindFound | null }
     | { choose: 'terminal'; at: string }
+    | { choose: 'port'; at: string }
+    | { choose: 'pipe'; pipe: string }
     | { choose: 'cursor'; at: string }
     | { choose: 'part'; part: string }
     | { choose: 'one more'; part: string }
@@ -50,6 +56,8 @@ export const NOTHING: Selection = {
     picked: [],
     wire: null,
     from: null,
+    port: null,
+    pipe: null,
     via: null,
     cursor: null,
     shown: [],
@@ -64,6 +72,11 @@ export function drawn(s: Selection, at: string): { from: string; to: string } | 
     return draws(s) && s.from !== null && s.from !== at ? { from: s.from, to: at } : null
 }
 
+/** The pipe that pressing a port joins, if it joins one. */
+export function joined(s: Selection, at: string): { from: string; to: string } | null {
+    return s.view === 'Board' && s.port !== null && s.port !== at ? { from: s.port, to: at } : null
+}
+
 export function selection(s: Selection, c: Choice): Selection {
     switch (c.choose) {
         case 'view':
@@ -75,20 +88,24 @@ export function selection(s: Selection, c: Choice): Selection {
         case 'terminal':
             if (!draws(s)) return { ...s, cursor: c.at }
             return s.from === null
-                ? { ...s, cursor: c.at, from: c.at, wire: null, picked: [] }
+                ? { ...s, cursor: c.at, from: c.at, port: null, wire: null, pipe: null, picked: [] }
                 : { ...s, cursor: c.at, from: null }
+        case 'port':
+            return { ...s, port: s.port === null ? c.at : null, from: null, wire: null, pipe: null, picked: [] }
+        case 'pipe':
+            return { ...s, pipe: c.pipe, wire: null, picked: [], from: null, port: null }
         case 'cursor':
             return { ...s, cursor: c.at }
         case 'part':
-            return { ...s, picked: [c.part], wire: null, from: null, shown: [] }
+            return { ...s, picked: [c.part], wire: null, pipe: null, from: null, port: null, shown: [] }
         case 'one more': {
             const isIn = s.picked.includes(c.part)
             return { ...s, picked: isIn ? s.picked.filter((p) => p !== c.part) : [...s.picked, c.part] }
         }
         case 'wire':
-            return { ...s, wire: c.wire, picked: [], from: null }
+            return { ...s, wire: c.wire, pipe: null, picked: [], from: null, port: null }
         case 'nothing':
-            return { ...s, picked: [], wire: null, from: null, shown: [] }
+            return { ...s, picked: [], wire: null, pipe: null, from: null, port: null, shown: [] }
         case 'to lead':
             return { ...s, via: [] }
         case 'point':
@@ -104,6 +121,16 @@ export function selection(s: Selection, c: Choice): Selection {
         case 'shown':
             return { ...s, view: 'Board', shown: [...c.parts, ...c.wires], seek: c.parts[0] ?? null }
         case 'escape':
-            return { ...s, taken: null, from: null, via: null, picked: [], wire: null, shown: [] }
+            return {
+                ...s,
+                taken: null,
+                from: null,
+                port: null,
+                pipe: null,
+                via: null,
+                picked: [],
+                wire: null,
+                shown: [],
+            }
     }
 }

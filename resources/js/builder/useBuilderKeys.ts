@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { along, nearest, ownerOf, wiresAt } from '@/board/walk'
 import type { Choice, Selection } from '@/builder/selection'
 import type { Edit } from '@/builder/types'
@@ -14,12 +15,13 @@ interface Keys {
     edit: (...edits: Edit[]) => Promise<boolean>
     go: (where: 'undo' | 'redo') => void
     onPlace: (at: string) => void
+    onPort: (at: string) => void
     onLed: () => void
     onRemove: () => void
 }
 
 /** The builder without a mouse: every edit of the board has its keys. */
-export function useBuilderKeys({ board, chosen, choose, edit, go, onPlace, onLed, onRemove }: Keys) {
+export function useBuilderKeys({ board, chosen, choose, edit, go, onPlace, onPort, onLed, onRemove }: Keys) {
     const { cursor, picked, wire, via, view } = chosen
 
     useKeys(['mod+z'], (e) => (e.preventDefault(), go('undo')), { onTabs: true })
@@ -44,6 +46,18 @@ export function useBuilderKeys({ board, chosen, choose, edit, go, onPlace, onLed
         const next = there[(there.indexOf(wire ?? '') + 1) % Math.max(1, there.length)]
         if (next) choose({ choose: 'wire', wire: next })
     })
+    // from port to port of the part that is picked, or that the cursor stands on; Enter begins or ends a pipe there,
+    // with Shift
+    const [port, setPort] = useState<string | null>(null)
+    useKeys(['o'], () => {
+        const owner = picked[0] ?? (cursor ? ownerOf(cursor) : null)
+        const there = board.parts.find((p) => p.id === owner)?.ports ?? []
+        const next = there[(there.findIndex((x) => x.place === port) + 1) % Math.max(1, there.length)]
+        if (!next) return
+        setPort(next.place)
+        document.querySelector<SVGElement>(`[data-port="${next.place}"]`)?.focus()
+    })
+    useKeys(['shift+enter'], () => port && onPort(port), { presses: true })
     useKeys(['delete', 'backspace'], onRemove)
     useKeys(['escape'], () => choose({ choose: 'escape' }))
     useKeys(['k'], (e) => {

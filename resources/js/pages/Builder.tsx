@@ -8,7 +8,7 @@ import { Include } from '@/builder/Include'
 import { Inspector, Word } from '@/builder/Inspector'
 import { Palette } from '@/builder/Palette'
 import { Process } from '@/builder/Process'
-import { drawn, NOTHING, selection, VIEWS } from '@/builder/selection'
+import { drawn, joined, NOTHING, selection, VIEWS } from '@/builder/selection'
 import { SideTabs } from '@/builder/SideTabs'
 import { Tables } from '@/builder/Tables'
 import { TroubleSet } from '@/builder/TroubleSet'
@@ -29,7 +29,7 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
     const bench = useDraft(id, start, presence)
     const { draft, edit, go } = bench
     const [chosen, choose] = useReducer(selection, NOTHING)
-    const { view, side, taken, picked, wire, from, via, cursor, shown, seek } = chosen
+    const { view, side, taken, picked, wire, from, port, pipe, via, cursor, shown, seek } = chosen
     const [volts, setVolts] = useState<Moment['volts'] | null>(null)
     const here = draft.board.parts.map((p) => p.id)
 
@@ -48,6 +48,15 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
         },
         [chosen, edit],
     )
+    const onPort = useCallback(
+        (at: string) => {
+            const line = joined(chosen, at)
+            choose({ choose: 'port', at })
+            if (line) void edit({ do: 'pipe', ...line })
+        },
+        [chosen, edit],
+    )
+    const onPipe = useCallback((pipe: string) => choose({ choose: 'pipe', pipe }), [])
     const onCursor = useCallback((at: string) => choose({ choose: 'cursor', at }), [])
     const onPart = useCallback((part: string) => choose({ choose: 'part', part }), [])
     const onMany = useCallback((part: string) => choose({ choose: 'one more', part }), [])
@@ -66,7 +75,7 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
         [taken, via, place],
     )
     const onRemove = useCallback(() => {
-        if (wire) void edit({ do: 'remove', wires: [wire] })
+        if (wire ?? pipe) void edit({ do: 'remove', wires: [(wire ?? pipe)!] })
         else if (picked.length)
             void edit({
                 do: 'remove',
@@ -77,12 +86,12 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                 ],
             })
         choose({ choose: 'nothing' })
-    }, [wire, picked, edit, draft.document.parts])
+    }, [wire, pipe, picked, edit, draft.document.parts])
     const onLed = () => {
         if (wire && via?.length) void edit({ do: 'route', wire, via })
         choose({ choose: 'led' })
     }
-    useBuilderKeys({ board: draft.board, chosen, choose, edit, go, onPlace, onLed, onRemove })
+    useBuilderKeys({ board: draft.board, chosen, choose, edit, go, onPlace, onPort, onLed, onRemove })
 
     const ladders = useTold<{ ladder: BoardData['ladder'] }>(`/drafts/${id}/ladder`, {
         of: draft.step,
@@ -129,6 +138,7 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                             draft={draft}
                             selected={picked.filter((p) => here.includes(p))}
                             wire={wire}
+                            pipe={pipe}
                             edit={edit}
                             onRemove={onRemove}
                             onRoute={() => choose({ choose: 'to lead' })}
@@ -215,6 +225,10 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                                 volts={volts}
                                 onPlace={onPlace}
                                 onPart={onPart}
+                                port={port}
+                                pipe={pipe}
+                                onPort={onPort}
+                                onPipe={onPipe}
                                 onMany={onMany}
                                 onWire={onWire}
                                 onMove={onMove}

@@ -10,6 +10,8 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Parts\Ability\Burns;
+use OddSpark\Process\MeterDial;
+use OddSpark\Trade\Fuel;
 
 /** The small dial of the gas meter, against a watch. */
 final readonly class ClockGas extends Act
@@ -25,9 +27,6 @@ final readonly class ClockGas extends Act
         return ['part' => Field::part()];
     }
 
-    /** Natural gas, Btu a cubic foot; common practice, no source. */
-    private const BTU_PER_FT3 = 1000;
-
     public function refusal(Situation $now): ?string
     {
         return $now->reach->part($now->state, $this->part())
@@ -36,14 +35,21 @@ final readonly class ClockGas extends Act
 
     public function shows(Situation $now): array
     {
+        $each = $now->model->region() === 'EU' ? 'ten litres' : 'one cubic foot';
+        foreach (array_keys($now->model->kindOf($this->part())?->those(MeterDial::class) ?? []) as $name) {
+            if ($now->plan->isJoined("{$this->part()}.$name")) {
+                $seconds = $now->state->value("{$this->part()}.$name");
+
+                return ['dial' => $seconds > 0 ? sprintf('%s in %.0f s', $each, $seconds) : 'stands still'];
+            }
+        }
         $btu = 0.0;
         foreach ($now->plan->those(Burns::class) as $id) {
             $btu += $now->state->slots[$id]['gas'] ? $now->plan->primitives[$id]['spec']['input_btu_h'] ?? 0.0 : 0.0;
         }
+        $seconds = $btu > 0 ? 3600 * Fuel::NaturalGas->heatingValue() / $btu : 0.0;
 
-        return [
-            'dial' => $btu === 0.0 ? 'stands still' : sprintf('one cubic foot in %.0f s', (3600 * self::BTU_PER_FT3) / $btu),
-        ];
+        return ['dial' => $seconds > 0 ? sprintf('%s in %.0f s', $each, $seconds) : 'stands still'];
     }
 
     public function said(Names $names): string

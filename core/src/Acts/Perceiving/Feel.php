@@ -9,6 +9,8 @@ use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
+use OddSpark\Appliance\Medium;
+use OddSpark\Appliance\Model;
 use OddSpark\Instruments\Thermometer;
 use OddSpark\Parts\Ability\Turns;
 
@@ -45,6 +47,10 @@ final readonly class Feel extends Act
                 $felt['warmth'] = self::warmth($now->model->region(), $now->state->value($tap->of));
             }
         }
+        $seat = $felt === [] ? $this->seat($now) : null;
+        if ($seat !== null) {
+            $felt['warmth'] = self::warmth($now->model->region(), $now->state->value($seat));
+        }
         foreach (array_keys($now->model->kindOf($this->part())?->those(Turns::class) ?? []) as $name) {
             $felt['tremor'] = match ($now->machine->shows($now->state, "{$this->part()}.$name")) {
                 '' => 'still',
@@ -54,6 +60,23 @@ final readonly class Feel extends Act
         }
 
         return $felt === [] ? ['touch' => 'nothing to be felt'] : $felt;
+    }
+
+    /** What the part feels itself, by where it sits; null when it sits nowhere. */
+    private function seat(Situation $now): ?string
+    {
+        foreach ($now->model->pipes() as $pipe) {
+            foreach ([[$pipe->from, $pipe->to], [$pipe->to, $pipe->from]] as [$here, $there]) {
+                [$other, $port] = Model::split($there);
+                $gives = $now->model->kindOf($other)?->ports[$port] ?? null;
+                $isHere = Model::split($here)[0] === $this->part();
+                if ($isHere && $gives?->medium === Medium::Heat && $gives->of !== null) {
+                    return "$other.{$gives->of}";
+                }
+            }
+        }
+
+        return null;
     }
 
     private static function warmth(string $region, float $degrees): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Parts\Primitive;
 
+use OddSpark\Parts\Ability\CallsForHeat;
 use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
@@ -16,7 +17,7 @@ use OddSpark\Parts\Wired;
  *
  * @phpstan-import-type Figures from Primitive
  */
-final class RoomThermostat extends Primitive
+final class RoomThermostat extends Primitive implements CallsForHeat
 {
     public const READS_CIRCUIT = true;
 
@@ -47,6 +48,16 @@ final class RoomThermostat extends Primitive
             new Figure('makes_v', 'V'),
             new Figure('shift_f', '°F'),
         ];
+    }
+
+    public static function callKey(): string
+    {
+        return 'heat';
+    }
+
+    public static function isDisplay(): bool
+    {
+        return true;
     }
 
     public function initial(): array

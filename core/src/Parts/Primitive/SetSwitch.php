@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Parts\Primitive;
 
+use OddSpark\Parts\Ability\CallsForHeat;
 use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
@@ -16,7 +17,7 @@ use OddSpark\Parts\Surroundings;
  *
  * @phpstan-import-type Figures from Primitive
  */
-final class SetSwitch extends Primitive
+final class SetSwitch extends Primitive implements CallsForHeat
 {
     private const SLACK = 1e-6;
 
@@ -36,6 +37,16 @@ final class SetSwitch extends Primitive
         return new Reason(
             "is set to {$now->follow($spec['set'], 'at')} and feels ".round($now->value($spec['of']), 1).'.',
         );
+    }
+
+    public static function callKey(): string
+    {
+        return 'made';
+    }
+
+    public static function isDisplay(): bool
+    {
+        return false;
     }
 
     public function initial(): array

@@ -85,7 +85,18 @@ export interface ActionLog {
               act: 'read'
               at_s: number
               id?: string
-              of?: 'meter' | 'clamp' | 'gauge' | 'probe' | 'draught' | 'analyser' | 'smoke' | 'oil_gauge'
+              of?:
+                  | 'meter'
+                  | 'clamp'
+                  | 'gauge'
+                  | 'probe'
+                  | 'draught'
+                  | 'analyser'
+                  | 'analyser_co2'
+                  | 'analyser_co'
+                  | 'smoke'
+                  | 'oil_gauge'
+                  | 'water_gauge'
           }
         | {
               act: 'meant'
@@ -276,6 +287,18 @@ export interface ActionLog {
               tap: string | null
           }
         | {
+              act: 'analyser_co2'
+              at_s: number
+              id?: string
+              tap: string | null
+          }
+        | {
+              act: 'analyser_co'
+              at_s: number
+              id?: string
+              tap: string | null
+          }
+        | {
               act: 'smoke'
               at_s: number
               id?: string
@@ -283,6 +306,12 @@ export interface ActionLog {
           }
         | {
               act: 'oil_gauge'
+              at_s: number
+              id?: string
+              tap: string | null
+          }
+        | {
+              act: 'water_gauge'
               at_s: number
               id?: string
               tap: string | null

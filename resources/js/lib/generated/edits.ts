@@ -172,6 +172,12 @@ export type Edit =
           csv: string
       }
     | {
+          do: 'pipe'
+          from: string
+          to: string
+          id?: string
+      }
+    | {
           do: 'include'
           model: string
           id: string

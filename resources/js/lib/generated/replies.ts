@@ -4,7 +4,8 @@ export type AnalysisReply = AnalysisState | Nothing
 /**
  * An instrument that is put to a tap, by the act that puts it there.
  */
-export type AtTap = 'gauge' | 'probe' | 'draught' | 'analyser' | 'smoke' | 'oil_gauge'
+export type AtTap =
+    'gauge' | 'probe' | 'draught' | 'analyser' | 'analyser_co2' | 'analyser_co' | 'smoke' | 'oil_gauge' | 'water_gauge'
 /**
  * A position of the meter's dial.
  */
@@ -106,6 +107,10 @@ export interface BoardData {
     parts: Part[]
     width: number
     wires: Wire[]
+    /**
+     * boards of older jobs have none
+     */
+    pipes?: Pipe[]
 }
 export interface LadderData {
     circuits: {
@@ -162,6 +167,10 @@ export interface Part {
     w: number
     x: number
     y: number
+    /**
+     * boards of older jobs have none
+     */
+    ports?: Port[]
 }
 export interface Control {
     at: string | number
@@ -192,6 +201,17 @@ export interface Terminal {
     x: number
     y: number
 }
+/**
+ * A place on a part where a pipe, a duct, a hose or a sensor is joined.
+ */
+export interface Port {
+    place: string
+    name: string
+    label: string
+    medium: 'gas' | 'oil' | 'air' | 'flue' | 'water' | 'heat' | 'flame'
+    x: number
+    y: number
+}
 export interface Wire {
     cable: string | null
     colour: string
@@ -199,6 +219,13 @@ export interface Wire {
     id: string
     points: [number, number][]
     to: string
+}
+export interface Pipe {
+    id: string
+    from: string
+    to: string
+    medium: 'gas' | 'oil' | 'air' | 'flue' | 'water' | 'heat' | 'flame'
+    points: [number, number][]
 }
 export interface DoorShown {
     covers: string[]
@@ -782,6 +809,7 @@ export interface DraftReply {
         ladder?: LadderData
         lanes: Lane[]
         width: number
+        pipes?: Pipe[]
     }
     changed: {
         parts: Part[]
