@@ -41,6 +41,10 @@ final readonly class Noticing
                 $seen['condition'] = $this->landed($built['end'], $built['on']);
             }
         }
+        $plate = $this->plan->model->plate();
+        if ($plate?->part === $part) {
+            $seen['rating plate'] = $plate->words();
+        }
         $tag = $this->plan->model->tag($part);
         if ($tag !== null) {
             $seen['tag'] = $tag;

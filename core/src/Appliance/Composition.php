@@ -45,6 +45,9 @@ final readonly class Composition
             foreach (['parts', 'wires', 'pipes', 'joined', 'cables', 'doors', 'views', 'as_built', 'found', 'tape'] as $list) {
                 $document[$list] = [...($inner[$list] ?? []), ...($document[$list] ?? [])];
             }
+            if (isset($inner['plate'])) {
+                $document['plate'] ??= $inner['plate']; // of the appliance within, where the whole has none
+            }
             foreach ($inner['compounds'] ?? [] as $compound) {
                 $document['compounds'][] = $compound;
             }
@@ -176,6 +179,7 @@ final readonly class Composition
                 'found',
                 'process',
                 'ports',
+                'plate',
             ]),
         );
         $named = self::renamed($named, $include['id'], $ids);

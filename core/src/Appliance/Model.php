@@ -142,6 +142,14 @@ final readonly class Model
         return array_merge([], ...array_map(fn (Door $d): array => $d->covers, $this->doors));
     }
 
+    /** What is stamped on it; null where nothing is. */
+    public function plate(): ?RatingPlate
+    {
+        return isset($this->document['plate'])
+            ? RatingPlate::of($this->document['plate'], $this->region())
+            : null;
+    }
+
     /** @return array<string, Tap> by id */
     public function taps(): array
     {

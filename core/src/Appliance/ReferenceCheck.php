@@ -157,6 +157,9 @@ final class ReferenceCheck
                 );
             }
         }
+        if (isset($d['plate']) && ! isset($parts[$d['plate']['part']])) {
+            throw new DocumentError('/plate/part', "There is no part called \"{$d['plate']['part']}\".");
+        }
         self::neighbours($d);
         foreach ($d['as_built'] ?? [] as $i => $built) {
             [$wire, $end] = isset($built['end']) ? Model::split($built['end']) : [$built['wire'], 'a'];

@@ -46,6 +46,9 @@ namespace OddSpark\Appliance;
  * @phpstan-type VisitDocument array{title: string, appears_s?: int, notices_s: int,
  *     household: list<array{at_s: int, part: string, lever: string, to: string|int|float}>,
  *     arrives: array{after_s: int, unlike?: array<string, string>, at_most_s?: int}}
+ * @phpstan-type PlateDocument array{part: string, fuel: 'natural-gas'|'propane'|'oil', input: int|float,
+ *     manifold_in_wc?: int|float, rise_low?: int|float, rise_high?: int|float, static_in_wc?: int|float,
+ *     fuse_a?: int|float, flue?: string}
  * @phpstan-type ModelDocument array{odd_spark_model: int, name: string, title: string, notes?: string,
  *     supply: array{hertz: int, volts: int|float, region: 'NA'|'EU'}, board?: array{int, int},
  *     parts: list<PartDocument>, joined?: list<list<string>>, wires: list<WireDocument>,
@@ -55,10 +58,11 @@ namespace OddSpark\Appliance;
  *     name: string, tone: 'lamp'|'moving'|'glow'|'copper'|'flame'|'water'}>, ports?: array<string,
  *     array{kind: 'electrical'|'water'|'air'|'gas'|'heat', at: string, label?: string}>,
  *     includes?: list<IncludeDocument>, taps?: array<string, TapDocument>, doors?: list<DoorDocument>,
- *     universe: array{wire_modes: array<string, ModeDocument>}, as_built?: list<array{end?: string, on?: string,
- *     wire?: string, tag?: string}>, compounds?: list<array{faults: list<string>, title?: string,
- *     weight: int|float}>, found?: list<FoundDocument>, weights?: array<string, int|float>, visits: array<string,
- *     VisitDocument>, kinds?: array<string, KindDocument>}
+ *     plate?: PlateDocument, universe: array{wire_modes: array<string, ModeDocument>},
+ *     as_built?: list<array{end?: string, on?: string, wire?: string, tag?: string}>,
+ *     compounds?: list<array{faults: list<string>, title?: string, weight: int|float}>,
+ *     found?: list<FoundDocument>, weights?: array<string, int|float>, visits: array<string, VisitDocument>,
+ *     kinds?: array<string, KindDocument>}
  * @phpstan-type Edit array{do: string, kind?: string, at?: array{int|float, int|float}, label?: string,
  *     id?: string, own?: array<string, mixed>, parts?: list<string>, by?: array{int|float,
  *     int|float}|'taps'|'makes'|'after'|array{int|float, int|float},

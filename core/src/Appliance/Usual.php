@@ -97,7 +97,7 @@ final readonly class Usual
                 $says = array_map('strval', array_keys($percept['say']));
                 $type = $kind['primitives'][$percept['of']]['type'] ?? '';
                 if (is_a(Primitives::TYPES[$type] ?? '', Burns::class, true)) {
-                    $household['heat'][$channel] = array_values(array_intersect($says, ['lit']));
+                    $household['heat'][$channel] = array_values(array_diff($says, ['', 'gas']));
                     $household['smell'][$channel] = array_values(array_intersect($says, ['gas']));
                 } elseif ($percept['sense'] === 'hearing' && in_array('hums', $says, true)) {
                     $household['hum'][$channel] = ['hums'];

@@ -40,6 +40,7 @@ final class Difference
         'ports' => 'Ports',
         'board' => 'Size of the board',
         'notes' => 'Notes',
+        'plate' => 'Rating plate',
     ];
 
     /**

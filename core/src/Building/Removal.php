@@ -119,6 +119,9 @@ final readonly class Removal
                 unset($d['wires'][$i]['near']);
             }
         }
+        if (isset($d['plate']) && $isGone($d['plate']['part'])) {
+            unset($d['plate']);
+        }
         foreach ($d['doors'] ?? [] as $i => $door) {
             $d['doors'][$i]['covers'] = array_values(array_filter($door['covers'], fn (string $id) => ! $isGone($id)));
         }

@@ -36,6 +36,7 @@ final readonly class SectionEdits
         'compounds',
         'found',
         'weights',
+        'plate',
         'visits',
         'joined',
         'cables',

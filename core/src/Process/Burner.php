@@ -31,6 +31,7 @@ final class Burner extends Primitive implements Burns, NeedsPipes
 
     public const GIVEN = [
         'orifice' => 'id?',
+        'air' => 'id?',
         'ways' => 'ids?',
         'igniter' => 'id?',
         'lights_at_f' => 'number?',
@@ -63,7 +64,8 @@ final class Burner extends Primitive implements Burns, NeedsPipes
      *     id
      *     and lights_at_f, or lit_by: list of {@see Condition}, any of which lights it; lights_in_s;
      *     carries_in_s: until the flame has run from the first burner to the last, carries_by: what it runs along;
-     *     input_btu_h: what it burns; or orifice: where its fuel comes from, instead of ways; warm_at: warm enough
+     *     input_btu_h: what it burns; or orifice: where its fuel comes from, instead of ways; air: what tells
+     *     of its air and so how it looks; warm_at: warm enough
      * where the igniter is
      */
     public function __construct(private readonly array $p, Fittings $f) {}
@@ -99,6 +101,7 @@ final class Burner extends Primitive implements Burns, NeedsPipes
             'raw' => 0,
             'clears' => null,
             'heat' => 0.0,
+            'looks' => '',
         ];
     }
 
@@ -116,6 +119,7 @@ final class Burner extends Primitive implements Burns, NeedsPipes
         return [
             ...self::ways($this->p),
             ...isset($this->p['orifice']) ? [$this->p['orifice']] : [],
+            ...isset($this->p['air']) ? [$this->p['air']] : [],
             ...$this->p['carries_by'] ?? [],
             ...isset($this->p['igniter']) ? [$this->p['igniter']] : [],
             ...Condition::followed($this->p['lit_by'] ?? []),
@@ -126,6 +130,8 @@ final class Burner extends Primitive implements Burns, NeedsPipes
     {
         $slot = $this->burns($slot, $now);
         $heat = $slot['lit'] && isset($this->p['orifice']) ? (float) $now->follow($this->p['orifice'], 'heat') : 0.0;
+        $looks = isset($this->p['air']) ? (string) $now->follow($this->p['air'], 'looks') : '';
+        $slot['looks'] = $slot['lit'] ? $looks : '';
         $slot['heat'] = round($heat * ($slot['carried'] || $slot['due'] !== null ? 1.0 : self::FIRST_ALONE), 1);
 
         return $slot;
@@ -237,6 +243,8 @@ final class Burner extends Primitive implements Burns, NeedsPipes
 
     public function shows(array $slot): string
     {
-        return $slot['lit'] ? 'lit' : ($slot['smelt'] ? 'gas' : '');
+        $lit = ($slot['looks'] ?? '') ?: 'lit';
+
+        return $slot['lit'] ? $lit : ($slot['smelt'] ? 'gas' : '');
     }
 }

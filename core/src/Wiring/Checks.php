@@ -9,6 +9,7 @@ use OddSpark\Wiring\Rules\Bonds;
 use OddSpark\Wiring\Rules\Colours;
 use OddSpark\Wiring\Rules\Loading;
 use OddSpark\Wiring\Rules\Paths;
+use OddSpark\Wiring\Rules\Plate;
 use OddSpark\Wiring\Rules\Ports;
 use OddSpark\Wiring\Rules\Returns;
 use OddSpark\Wiring\Rules\Safeties;
@@ -33,6 +34,7 @@ final class Checks
         Bonds::class,
         Colours::class,
         Ports::class,
+        Plate::class,
     ];
 
     /** @return list<Finding> what is wrong first */

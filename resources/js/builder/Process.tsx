@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { Select } from '@/shell/Select'
 import { Field, figure } from './Field'
 import { Word } from './Inspector'
+import { Plate } from './Plate'
 import type { Draft, Edit, Includable } from './types'
 
 interface Props {
@@ -77,6 +78,7 @@ export function Process({ draft, models, edit }: Props) {
                     </HStack>
                 </Box>
             ))}
+            <Plate draft={draft} edit={edit} />
             <Box borderTopWidth="1px" borderColor="line" pt="2">
                 <Heading as="h2" size="md">
                     Visits

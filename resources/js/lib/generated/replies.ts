@@ -486,6 +486,7 @@ export interface Doc {
         [k: string]: number
     }
     wires: DocWire[]
+    plate?: Plate
     [k: string]: unknown
 }
 export interface DocPart {
@@ -534,6 +535,17 @@ export interface DocWire {
     tag?: string
     to: string
     via?: [number, number][]
+}
+export interface Plate {
+    part: string
+    fuel: 'natural-gas' | 'propane' | 'oil'
+    input: number
+    manifold_in_wc?: number
+    rise_low?: number
+    rise_high?: number
+    static_in_wc?: number
+    fuse_a?: number
+    flue?: string
 }
 export interface Settings {
     contacts: string[]
@@ -875,6 +887,7 @@ export interface DraftReply {
         weights?: {
             [k: string]: number
         }
+        plate?: Plate
         [k: string]: unknown
     }
     gone: {
