@@ -26,8 +26,9 @@ export function Process({ draft, models, edit }: Props) {
                     Heat, draught, gas and water
                 </Heading>
                 <Text fontSize="text" color="faint">
-                    Taken over from a model that works: each part here stands for the one of its kind there. What is
-                    here already stays. Tape, household, visits, doors and what can be perceived come along.
+                    What burns, flows and warms follows from the pipes on the board:{' '}
+                    {draft.board.pipes?.length ?? 0} joined. Pipes, visits and doors can also be copied from a model
+                    that works, for the parts of its kinds that are here; what is here already stays.
                 </Text>
                 <HStack gap="2" mt="1">
                     <Select
@@ -39,7 +40,6 @@ export function Process({ draft, models, edit }: Props) {
                     <Word onClick={() => void edit({ do: 'like', model: like })}>Take it over</Word>
                 </HStack>
             </Box>
-            {elements.length === 0 && <Text fontSize="text">Nothing yet: no fire, no heat, no room.</Text>}
             {elements.map(([id, element]) => (
                 <Box key={id} borderTopWidth="1px" borderColor="line" pt="1" as="section" aria-label={`Process ${id}`}>
                     <HStack>
