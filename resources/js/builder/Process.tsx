@@ -26,9 +26,9 @@ export function Process({ draft, models, edit }: Props) {
                     Heat, draught, gas and water
                 </Heading>
                 <Text fontSize="text" color="faint">
-                    What burns, flows and warms follows from the pipes on the board:{' '}
-                    {draft.board.pipes?.length ?? 0} joined. Pipes, visits and doors can also be copied from a model
-                    that works, for the parts of its kinds that are here; what is here already stays.
+                    What burns, flows and warms follows from the pipes on the board: {draft.board.pipes?.length ?? 0}{' '}
+                    joined. Pipes, visits and doors can also be copied from a model that works, for the parts of its
+                    kinds that are here; what is here already stays.
                 </Text>
                 <HStack gap="2" mt="1">
                     <Select
