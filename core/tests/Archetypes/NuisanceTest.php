@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Tests\Archetypes;
+
+use OddSpark\Appliance\Library;
+use OddSpark\Parts\Ability\Decides;
+use OddSpark\Parts\Ability\Senses;
+use OddSpark\Run\MachineState;
+use OddSpark\Tests\TestRig;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Two days of a healthy appliance: no safety acts, nothing locks out, and the rooms are kept as they are wanted. */
+final class NuisanceTest extends TestCase
+{
+    private const HOURS = 48;
+
+    /** A room that is kept stands within this of what it is wanted to be, once it has come there, degrees. */
+    private const KEPT = 4.0;
+
+    #[DataProvider('models')]
+    public function test_nothing_trips_in_two_days(string $name): void
+    {
+        $s = self::started($name);
+        $guards = $locks = [];
+        foreach ($s->plan->model->parts() as $part) {
+            foreach ($part->kind->family->guards() === null ? [] : $part->specs() as $id => $spec) {
+                if ($spec->can(Senses::class) && $spec->get('opens_at') > $spec->get('closes_at')) {
+                    $guards[] = "{$part->id}.$id"; // opens on rise: heat, roll-out
+                }
+            }
+            foreach ($part->specs() as $id => $spec) {
+                if ($spec->can(Decides::class)) {
+                    $locks[] = "{$part->id}.$id";
+                }
+            }
+        }
+        self::assertNotSame([], $guards, "$name has safeties that heat opens");
+        $tripped = [];
+        $s->state = $s->machine->advance(
+            $s->state,
+            self::HOURS * 3_600_000,
+            function (MachineState $now) use ($guards, $locks, &$tripped): bool {
+                foreach ($guards as $id) {
+                    if (! $now->slots[$id]['made']) {
+                        $tripped[$id] ??= $now->tick / 1000;
+                    }
+                }
+                foreach ($locks as $id) {
+                    if (str_contains((string) $now->slots[$id]['state'], 'lockout')) {
+                        $tripped[$id] ??= $now->tick / 1000;
+                    }
+                }
+
+                return false;
+            },
+        );
+        self::assertSame([], $tripped, "$name: when it tripped, s");
+        foreach ($s->plan->model->household()->rooms as $room) {
+            self::assertEqualsWithDelta($room['wants'], $s->value($room['of']), self::KEPT, "$name {$room['name']}");
+        }
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function models(): iterable
+    {
+        foreach ((new Library())->names() as $name) {
+            yield $name => [$name];
+        }
+    }
+
+    /** With its pilot lit by hand, where it has one that is. */
+    private static function started(string $name): TestRig
+    {
+        $s = TestRig::of($name);
+        if ($s->plan->model->part('pilot-burner') !== null) {
+            $s->set('valve.knob', 'pilot')
+                ->set('pilot-burner.match', 'held to it')
+                ->set('valve.button', 'pushed')
+                ->run(60)
+                ->set('pilot-burner.match', 'away')
+                ->set('valve.button', 'out')
+                ->set('valve.knob', 'on');
+        }
+
+        return $s;
+    }
+}
