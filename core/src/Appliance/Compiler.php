@@ -205,7 +205,8 @@ final class Compiler
 
     /**
      * A primitive's parameters with what they mean of other primitives by its full id: "@name" by the part's
-     * links ("@name?" where it may have none), a name of the same kind by the part's id.
+     * links ("@name?" where it may have none, "@name?own" where it is then one of its own), a name of the same kind by
+     * the part's id.
      *
      * @param array<array-key, mixed> $spec
      * @param PartDocument $part
@@ -219,10 +220,14 @@ final class Compiler
                 $isWays = in_array($key, ['ways', 'carries_by'], true);
                 $spec[$key] = $key === 'table' ? $value : self::linked($value, $part, $kind, $isWays);
             } elseif (is_string($value) && str_starts_with($value, '@')) {
-                $name = rtrim(substr($value, 1), '?');
+                [$name, $else] = [...explode('?', substr($value, 1), 2), null];
                 $spec[$key] =
                     $part['links'][$name] ??
-                    (str_ends_with($value, '?') ? Primitive::NOTHING : null) ??
+                    match ($else) {
+                        null => null,
+                        '' => Primitive::NOTHING,
+                        default => "{$part['id']}.$else",
+                    } ??
                     throw new DocumentError(
                         "/parts/{$part['id']}/links",
                         "\"{$part['id']}\" must say what its \"$name\" is.",

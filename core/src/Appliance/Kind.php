@@ -300,7 +300,7 @@ final readonly class Kind
         foreach ($this->primitives as $spec) {
             $values = $spec->values;
             array_walk_recursive($values, function (mixed $v) use (&$asked): void {
-                if (is_string($v) && str_starts_with($v, '@') && ! str_starts_with($v, '@.') && ! str_ends_with($v, '?')) {
+                if (is_string($v) && str_starts_with($v, '@') && ! str_starts_with($v, '@.') && ! str_contains($v, '?')) {
                     $asked[substr($v, 1)] = true;
                 }
             });
