@@ -300,8 +300,9 @@ final readonly class Kind
         foreach ($this->primitives as $spec) {
             $values = $spec->values;
             array_walk_recursive($values, function (mixed $v) use (&$asked): void {
-                if (is_string($v) && str_starts_with($v, '@') && ! str_starts_with($v, '@.') && ! str_contains($v, '?')) {
-                    $asked[substr($v, 1)] = true;
+                // "@.name" is of the part itself, "@name?" may go without
+                if (is_string($v) && preg_match('/^@([^.?][^?]*)$/', $v, $name) === 1) {
+                    $asked[$name[1]] = true;
                 }
             });
         }
