@@ -100,7 +100,7 @@ class MakePaper implements Work
                 'tone' => $lane['tone'],
                 'stretches' => $stretches(((array) $tape['perceived'])[$lane['channel']] ?? []),
             ],
-            $draft->content()['tape'],
+            $this->library->draft($draft->content())->tape(),
         );
         $states = [];
         foreach ($tape['states'] as $i => $s) {

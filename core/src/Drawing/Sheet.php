@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Drawing;
 
+use OddSpark\Appliance\Medium;
 use OddSpark\Appliance\Model;
 
 /** The board and the ladder as SVG, for paper: with each wire's colour in words beside it. */
@@ -26,10 +27,34 @@ final class Sheet
 
     private const CAUTION = 'Simulation. On real equipment follow the maker\'s instructions and local codes, and work under a licensed person.';
 
+    /** How broad a pipe is drawn, its colour and its pattern, by what flows in it; seats are thin and dotted. */
+    private const PIPES = [
+        'gas' => [7, '#d9c48a', ''],
+        'oil' => [5, '#b5a68f', ''],
+        'air' => [13, '#d3dfe4', ''],
+        'flue' => [10, '#cfc9c4', '14 4'],
+        'water' => [7, '#a6cdd0', ''],
+        'heat' => [1.6, '#c79a8b', '2 5'],
+        'flame' => [1.6, '#d9b48c', '7 4'],
+    ];
+
+    /** @param array{id: string, from: string, to: string, medium: string, points: list<array{int, int}>} $pipe */
+    private static function pipe(array $pipe): string
+    {
+        [$width, $colour, $dash] = self::PIPES[$pipe['medium']];
+        $points = implode(' ', array_map(fn (array $p): string => "$p[0],$p[1]", $pipe['points']));
+
+        return "<polyline points=\"$points\" fill=\"none\" stroke=\"$colour\" stroke-width=\"$width\"".
+            ($dash === '' ? '' : " stroke-dasharray=\"$dash\"").
+            '><title>'.
+            self::text(Medium::from($pipe['medium'])->pipe()).
+            '</title></polyline>';
+    }
+
     public static function board(Model $model): string
     {
         $board = Board::of($model);
-        $svg = [];
+        $svg = array_map(self::pipe(...), $board['pipes']);
         foreach ($board['wires'] as $wire) {
             $points = implode(' ', array_map(fn (array $p) => "$p[0],$p[1]", $wire['points']));
             $svg[] =
