@@ -3,7 +3,7 @@ import { Select } from '@/shell/Select'
 import { placeName, wireName } from '@/board/walk'
 import { Field, figure } from './Field'
 import type { Draft, Edit } from './types'
-import { media } from '@/theme/media'
+import { isSeat, media } from '@/theme/media'
 import { wireColours } from '@/theme/wires'
 import { ToolButton } from '@/theme/buttons'
 
@@ -119,7 +119,7 @@ function Joined({ draft, part }: { draft: Draft; part: string }) {
                     p.from === port.place ? [p.to] : p.to === port.place ? [p.from] : [],
                 )
                 return (
-                    <Text as="li" key={port.place} fontSize="note" color={ends.length ? 'ink' : 'danger'}>
+                    <Text as="li" key={port.place} fontSize="note" color={ends.length ? 'ink' : isSeat(port.medium) ? 'faint' : 'danger'}>
                         <b>{media[port.medium]?.mark}</b> {port.label}:{' '}
                         {ends.length ? ends.map((e) => portName(draft, e)).join('; ') : 'joined to nothing'}
                     </Text>
