@@ -119,7 +119,12 @@ function Joined({ draft, part }: { draft: Draft; part: string }) {
                     p.from === port.place ? [p.to] : p.to === port.place ? [p.from] : [],
                 )
                 return (
-                    <Text as="li" key={port.place} fontSize="note" color={ends.length ? 'ink' : isSeat(port.medium) ? 'faint' : 'danger'}>
+                    <Text
+                        as="li"
+                        key={port.place}
+                        fontSize="note"
+                        color={ends.length ? 'ink' : isSeat(port.medium) ? 'faint' : 'danger'}
+                    >
                         <b>{media[port.medium]?.mark}</b> {port.label}:{' '}
                         {ends.length ? ends.map((e) => portName(draft, e)).join('; ') : 'joined to nothing'}
                     </Text>
