@@ -136,7 +136,7 @@ class DemoSeeder extends Seeder
         $step(
             $one,
             ['do' => 'place', 'kind' => 'limit-switch', 'at' => [560, 330], 'label' => 'Second limit', 'id' => 'limit'],
-            ['do' => 'link', 'part' => 'limit', 'name' => 'senses', 'to' => 'exchanger.metal'],
+            ['do' => 'pipe', 'from' => 'exchanger.plenum', 'to' => 'limit.seat'],
         );
         $step(
             $one,

@@ -68,6 +68,9 @@ interface Props {
 
 const STEP = 1.6
 
+/** What of the board is shown: wires and pipes, or one of them with the other laid aside. */
+const LAYERS = { Both: 'wires and pipes', Wires: 'wires', Pipes: 'pipes' } as const
+
 /** The appliance: parts where they sit, wires in their colours, every terminal a place for a lead. */
 export function Board(props: Props) {
     const { board, red, black, cursor, covered = [], doorShut = false } = props
@@ -127,7 +130,7 @@ export function Board(props: Props) {
         },
         [board, onWire],
     )
-    const [laid, setLaid] = useState({ wires: true, pipes: true })
+    const [layer, setLayer] = useState<keyof typeof LAYERS>('Both')
     const pipes = useMemo(
         () => (board.pipes ?? []).filter((p) => props.onPort !== undefined || !isSeat(p.medium)),
         [board, props.onPort],
@@ -166,11 +169,11 @@ export function Board(props: Props) {
                 }
             >
                 <Cabinet board={board} covered={covered} />
-                {laid.pipes &&
+                {layer !== 'Wires' &&
                     pipes.map((pipe) => (
                         <PipePath key={pipe.id} pipe={pipe} chosen={props.pipe === pipe.id} onPipe={props.onPipe} />
                     ))}
-                {(laid.wires ? board.wires : []).map((wire) => (
+                {(layer !== 'Pipes' ? board.wires : []).map((wire) => (
                     <WirePath
                         key={wire.id}
                         wire={wire}
@@ -204,7 +207,7 @@ export function Board(props: Props) {
                         onPlace={props.onPlace}
                     />
                 ))}
-                {laid.pipes &&
+                {layer !== 'Wires' &&
                     props.onPort &&
                     board.parts.flatMap((part) =>
                         (part.ports ?? []).map((port) => (
@@ -231,21 +234,19 @@ export function Board(props: Props) {
                 {red && <Lead board={board} place={red} away={black} colour="leadRed" letter="R" />}
             </Svg>
             <Stack gap="1" position="absolute" right="2" bottom="2">
-                {pipes.length > 0 &&
-                    (['wires', 'pipes'] as const).map((layer) => (
-                        <ToolButton
-                            key={layer}
-                            minW="touch"
-                            px="1"
-                            bg="sheet"
-                            fontSize="note"
-                            on={laid[layer]}
-                            aria-label={`Show ${layer}`}
-                            onClick={() => setLaid((was) => ({ ...was, [layer]: !was[layer] }))}
-                        >
-                            {layer === 'wires' ? 'Wires' : 'Pipes'}
-                        </ToolButton>
-                    ))}
+                {pipes.length > 0 && (
+                    <ToolButton
+                        minW="touch"
+                        px="1"
+                        bg="sheet"
+                        fontSize="note"
+                        on={layer !== 'Both'}
+                        aria-label={`Layers on the board: ${LAYERS[layer]}`}
+                        onClick={() => setLayer(layer === 'Both' ? 'Wires' : layer === 'Wires' ? 'Pipes' : 'Both')}
+                    >
+                        {layer}
+                    </ToolButton>
+                )}
                 {readable && (
                     <ToolButton
                         minW="touch"
