@@ -115,31 +115,4 @@ enum Fuel: string
     {
         return $this->flueGas(1.0)['co2'];
     }
-
-    /**
-     * Heat of the flue gas per degree for each unit of heat burnt, per °F: moles times 7.2 Btu/lb-mol·°F (8.2 for
-     * water), over the heating value of a mole (methane 382,800 Btu, propane 953,900, CH1.8 265,000). From memory.
-     */
-    public function flueHeat(float $air): float
-    {
-        $needs = 1 + $this->hydrogen() / 4;
-        $dry = 1 + max(0.0, $air - 1) * $needs + $air * $needs * self::NITROGEN;
-
-        return ($dry * 7.2 + $this->hydrogen() / 2 * 8.2) / $this->molar();
-    }
-
-    /** Share of the heat that leaves in water vapour: 18,970 Btu a mole of it at 60 °F. From memory. */
-    public function latent(): float
-    {
-        return $this->hydrogen() / 2 * 18970 / $this->molar();
-    }
-
-    private function molar(): float
-    {
-        return match ($this) {
-            self::NaturalGas => 382800.0,
-            self::Propane => 953900.0 / 3,
-            self::Oil => 265000.0,
-        };
-    }
 }
