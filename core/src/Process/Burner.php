@@ -61,12 +61,10 @@ final class Burner extends Primitive implements Burns, NeedsPipes
 
     /**
      * @param Figures $p ways: from the meter to the ports, least: share of gas that burns; igniter: heater
-     *     id
-     *     and lights_at_f, or lit_by: list of {@see Condition}, any of which lights it; lights_in_s;
+     *     id and lights_at_f, or lit_by: list of {@see Condition}, any of which lights it; lights_in_s;
      *     carries_in_s: until the flame has run from the first burner to the last, carries_by: what it runs along;
      *     input_btu_h: what it burns; or orifice: where its fuel comes from, instead of ways; air: what tells
      *     of its air and so how it looks
-     * where the igniter is
      */
     public function __construct(private readonly array $p, Fittings $f) {}
 
