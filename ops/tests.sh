@@ -4,22 +4,28 @@ run_tests() { # all of them, or: core | feature | front | browser, with the runn
     lock; environment; install_debian tests; install_packages; build; core_packages
     if [ $# -gt 0 ]; then run_one "$@"; return; fi
     rm -rf "$VAR/results"; as_service mkdir -p "$VAR/results"
-    local failed=0 core
+    local failed=0 beside
     trap 'stop_instance test' EXIT
     start_supervisor test odd_spark_browser "$((WEB_PORT + 1))"; create_db test odd_spark_test
-    # the core asks for no service: it runs beside the others
-    as_service php "${JIT[@]}" core/vendor/bin/phpunit -c core/phpunit.xml --no-progress --log-junit "$VAR/results/core.xml" >"$VAR/log/core-tests.log" 2>&1 9>&- &
-    core=$!
+    beside_the_browser >"$VAR/log/beside.log" 2>&1 9>&- &
+    beside=$!
     say 'Style'; vendor/bin/pint --test --quiet && styled || failed=1
     say 'Front end'; npx vitest run --reporter=default --reporter=json --outputFile.json="$VAR/results/front.json" 9>&- || failed=1
-    say 'Feature'; feature_tests || failed=1
-    say 'Core'; wait "$core" || failed=1; cat "$VAR/log/core-tests.log"
     start_browser_site
-    KILL_ROUNDS=1 sample_of_trials races kills files || failed=1
-    start_browser_site # with the demo data as it comes
     say 'Browser'; browser_tests || failed=1
+    wait "$beside" || failed=1
+    cat "$VAR/log/beside.log"
+    start_browser_site # with the demo data as it comes; what is killed now nobody else uses
+    KILL_ROUNDS=1 sample_of_trials races kills files || failed=1
     stop_instance test; trap - EXIT
     php bench/totals.php "$VAR/results" "$failed"
+}
+
+beside_the_browser() { # the core asks for no service, and the feature tests for the database alone
+    local failed=0
+    say 'Core'; as_service php "${JIT[@]}" core/vendor/bin/phpunit -c core/phpunit.xml --no-progress --log-junit "$VAR/results/core.xml" || failed=1
+    say 'Feature'; feature_tests || failed=1
+    return "$failed"
 }
 
 sample_of_trials() { # names

@@ -56,6 +56,23 @@ final class Condition
     }
 
     /**
+     * What they read of the slots that they follow.
+     *
+     * @param list<Requirement> $conditions
+     * @return array<string, list<string>> keys by id
+     */
+    public static function read(array $conditions): array
+    {
+        $read = [];
+        foreach ($conditions as $c) {
+            $ofCourse = ! isset($c['key']) && (isset($c['above']) || isset($c['below']));
+            $read[$c['by']][] = $ofCourse ? 'course' : explode('.', $c['key'] ?? 'at')[0];
+        }
+
+        return array_map(fn (array $keys): array => array_values(array_unique($keys)), $read);
+    }
+
+    /**
      * First tick at which a course among them crosses its level.
      *
      * @param list<Requirement> $conditions

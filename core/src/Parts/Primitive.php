@@ -36,6 +36,12 @@ abstract class Primitive
     /** Whether what it becomes depends on the volts of the circuit. */
     public const READS_CIRCUIT = false;
 
+    /**
+     * Whether it is at rest as soon as it has reacted: in the same surroundings it would answer the same again, so that
+     * nothing that it has become itself is a reason to ask it.
+     */
+    public const AT_ONCE = false;
+
     /** Parameters that change how it behaves, but nothing that it stamps for a given slot. */
     public const MECHANICAL = [];
 
@@ -137,6 +143,17 @@ abstract class Primitive
      * @return list<string>
      */
     public function follows(): array
+    {
+        return [];
+    }
+
+    /**
+     * What it reads of slots that it follows, where that is not the whole: keys, or a key and one within it. A change of
+     * anything else there does not ask it.
+     *
+     * @return array<string, list<string|array{string, string}>> by id
+     */
+    public function reads(): array
     {
         return [];
     }

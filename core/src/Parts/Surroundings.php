@@ -14,6 +14,9 @@ use OddSpark\Trade\Response;
  */
 final class Surroundings
 {
+    /** So far before a level it counts as crossed; everything that watches one has more slack than this. */
+    private const HAIR = 1e-7;
+
     /** @param array<string, Slot> $slots by primitive id */
     public function __construct(
         public int $tick,
@@ -56,9 +59,12 @@ final class Surroundings
     public function crossing(string $id, array $levels): int
     {
         $course = $this->course($id);
+        $here = Response::at($course, $this->tick);
         $first = Primitive::NEVER;
         foreach ($levels as $level) {
-            $first = min($first, Response::crossing($course, $level, $this->tick) ?? Primitive::NEVER);
+            // what comes to rest on the level comes to it too
+            $near = abs($level - $here) <= self::HAIR ? $level : $level + ($level > $here ? -self::HAIR : self::HAIR);
+            $first = min($first, Response::crossing($course, $near, $this->tick) ?? Primitive::NEVER);
         }
 
         return $first;

@@ -19,6 +19,8 @@ use OddSpark\Trade\Response;
  */
 final class Basin extends Primitive implements NeedsPipes
 {
+    public const AT_ONCE = true;
+
     public const DOES = 'condensate water level trap pan drain';
 
     /** It rises towards this level, so that it is full after some 70 % of its time constant. */
@@ -43,6 +45,14 @@ final class Basin extends Primitive implements NeedsPipes
     public function follows(): array
     {
         return [$this->p['fire'], ...$this->p['ways'] ?? []];
+    }
+
+    public function reads(): array
+    {
+        return array_merge_recursive(
+            [$this->p['fire'] => ['heat']],
+            array_fill_keys($this->p['ways'] ?? [], ['free']),
+        );
     }
 
     public function react(array $slot, Surroundings $now): array

@@ -33,6 +33,11 @@ final class Exchanger extends Settling
         return [$this->p['burner'], $this->p['blower'], ...$this->p['ways'], ...($this->p['gas_ways'] ?? [])];
     }
 
+    public function reads(): array
+    {
+        return [$this->p['burner'] => ['lit'], $this->p['blower'] => ['target']];
+    }
+
     protected function aim(Surroundings $now): array
     {
         $lit = $now->follow($this->p['burner'], 'lit') === true;

@@ -21,6 +21,8 @@ use OddSpark\Trade\Response;
  */
 final class FlueGas extends Primitive implements NeedsPipes
 {
+    public const AT_ONCE = true;
+
     public const DOES = 'combustion oxygen carbon';
 
     /** A flame is looked at for a moment before it is said to look otherwise, ticks. */
@@ -55,6 +57,15 @@ final class FlueGas extends Primitive implements NeedsPipes
     public function follows(): array
     {
         return [$this->p['orifice'], $this->p['fire'], $this->p['air']];
+    }
+
+    public function reads(): array
+    {
+        return [
+            $this->p['orifice'] => ['heat', 'comes'],
+            $this->p['fire'] => ['lit'],
+            $this->p['air'] => ['q'],
+        ];
     }
 
     public function react(array $slot, Surroundings $now): array

@@ -16,6 +16,8 @@ use OddSpark\Trade\Response;
  */
 final class Follower extends Primitive
 {
+    public const AT_ONCE = true;
+
     public const GIVEN = [
         'start' => 'number',
         'leader' => 'id',
@@ -37,6 +39,11 @@ final class Follower extends Primitive
     public function follows(): array
     {
         return [$this->p['leader']];
+    }
+
+    public function reads(): array
+    {
+        return [$this->p['leader'] => ['course']];
     }
 
     public function react(array $slot, Surroundings $now): array

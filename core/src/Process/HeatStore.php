@@ -28,6 +28,8 @@ use OddSpark\Trade\Response;
  */
 final class HeatStore extends Primitive implements HoldsHeat, NeedsPipes
 {
+    public const AT_ONCE = true;
+
     public const DOES = 'holds heat';
 
     /** How far a neighbour moves before it is looked at again: of what lies between the two, of what it has to go. */
@@ -82,6 +84,19 @@ final class HeatStore extends Primitive implements HoldsHeat, NeedsPipes
         }
 
         return array_map(strval(...), array_keys(array_flip($ids)));
+    }
+
+    public function reads(): array
+    {
+        $reads = array_fill_keys($this->follows(), ['course']);
+        foreach ($this->p['networks'] ?? [] as $network) {
+            $reads[(string) $network] = [['stores', (string) $this->p['own']]];
+        }
+        if (isset($this->p['fired_by'])) {
+            $reads[(string) $this->p['fired_by']] = ['heat'];
+        }
+
+        return $reads;
     }
 
     public function react(array $slot, Surroundings $now): array

@@ -22,6 +22,11 @@ final class JointPressure extends Settling
         return [$this->p['network']];
     }
 
+    public function reads(): array
+    {
+        return [$this->p['network'] => [['joints', (string) $this->p['joint']]]];
+    }
+
     /** turned: −1 where suction counts as above zero */
     protected function aim(Surroundings $now): array
     {

@@ -19,6 +19,8 @@ use OddSpark\Trade\Response;
  */
 final class MeterDial extends Primitive implements NeedsPipes
 {
+    public const AT_ONCE = true;
+
     public const DOES = 'clock meter';
 
     /** Slower than this it is not told from standing, s. */
@@ -38,6 +40,11 @@ final class MeterDial extends Primitive implements NeedsPipes
     public function follows(): array
     {
         return [$this->p['of']];
+    }
+
+    public function reads(): array
+    {
+        return [$this->p['of'] => ['q', 'fuel']];
     }
 
     public function react(array $slot, Surroundings $now): array

@@ -26,6 +26,14 @@ final class Pressure extends Settling
         return [...Condition::followed($this->p['if'] ?? []), ...($this->p['ways'] ?? [])];
     }
 
+    public function reads(): array
+    {
+        return array_merge_recursive(
+            array_fill_keys($this->p['ways'] ?? [], ['free']),
+            Condition::read($this->p['if'] ?? []),
+        );
+    }
+
     /** set: the pressure then, in the unit that the tap shows; if, ways: what must hold and be open; tau_s */
     protected function aim(Surroundings $now): array
     {

@@ -17,6 +17,8 @@ use OddSpark\Trade\Response;
  */
 abstract class Settling extends Primitive
 {
+    public const AT_ONCE = true;
+
     /** @param Figures $p start: value at the beginning, and what the element needs */
     final public function __construct(protected readonly array $p, Fittings $f) {}
 

@@ -21,6 +21,8 @@ use OddSpark\Trade\Response;
  */
 final class Spot extends Primitive
 {
+    public const AT_ONCE = true;
+
     public const DOES = 'warm place';
 
     /**
@@ -47,6 +49,11 @@ final class Spot extends Primitive
     public function follows(): array
     {
         return Condition::followed($this->conditions());
+    }
+
+    public function reads(): array
+    {
+        return Condition::read($this->conditions());
     }
 
     public function react(array $slot, Surroundings $now): array

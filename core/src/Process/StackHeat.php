@@ -19,6 +19,8 @@ use OddSpark\Trade\Response;
  */
 final class StackHeat extends Primitive implements NeedsPipes
 {
+    public const AT_ONCE = true;
+
     public const DOES = 'stack temperature';
 
     /** How what gets past goes with the flow: with its root, as far as this; a rule of this product. */
@@ -48,6 +50,11 @@ final class StackHeat extends Primitive implements NeedsPipes
     public function follows(): array
     {
         return [$this->p['fire'], $this->p['sees'], $this->p['air']];
+    }
+
+    public function reads(): array
+    {
+        return [$this->p['fire'] => ['heat'], $this->p['sees'] => ['course'], $this->p['air'] => ['q']];
     }
 
     public function react(array $slot, Surroundings $now): array

@@ -20,6 +20,8 @@ use OddSpark\Trade\Response;
  */
 final class StreamHeat extends Primitive implements NeedsPipes
 {
+    public const AT_ONCE = true;
+
     public const IN_KINDS = true;
 
     public const DOES = 'feels warm pipe duct';
@@ -65,6 +67,16 @@ final class StreamHeat extends Primitive implements NeedsPipes
         }
 
         return array_map(strval(...), array_keys(array_flip($ids)));
+    }
+
+    public function reads(): array
+    {
+        $reads = array_fill_keys($this->follows(), ['course']);
+        if (isset($this->p['network'])) {
+            $reads[(string) $this->p['network']] = [['comes', (string) $this->p['joint']]];
+        }
+
+        return $reads;
     }
 
     public function react(array $slot, Surroundings $now): array

@@ -19,6 +19,8 @@ use OddSpark\Parts\Surroundings;
  */
 final class Way extends Primitive
 {
+    public const AT_ONCE = true;
+
     /** From here on enough goes through that it does not count as shut. */
     public const FREE = 0.3;
 
@@ -73,6 +75,11 @@ final class Way extends Primitive
     public function follows(): array
     {
         return Condition::followed([...$this->all, ...$this->any]);
+    }
+
+    public function reads(): array
+    {
+        return Condition::read([...$this->all, ...$this->any]);
     }
 
     public function react(array $slot, Surroundings $now): array

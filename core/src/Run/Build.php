@@ -29,8 +29,17 @@ final class Build
     /** @var array<string, Primitive> those that react */
     public array $live = [];
 
-    /** @var array<string, list<string>> those that read a primitive's slot */
+    /** @var array<string, list<string>> those that read the whole of a primitive's slot */
     public array $readers = [];
+
+    /**
+     * @var array<string, list<array{string, string|null, list<string>}>> those that read a key of a primitive's slot,
+     *     or a key within it: [key, key within, who]
+     */
+    public array $keyReaders = [];
+
+    /** @var array<string, true> those that are asked again when they have changed themselves */
+    public array $restless = [];
 
     /** @var array<string, true> those that read the circuit */
     public array $circuitReaders = [];
@@ -159,8 +168,13 @@ final class Build
 
     private function read(): void
     {
-        $this->readers = [];
+        $this->readers = $this->keyReaders = $this->restless = [];
+        $byKey = [];
         foreach ($this->live as $id => $p) {
+            if (! $p::AT_ONCE) {
+                $this->restless[$id] = true;
+            }
+            $reads = $p->reads();
             foreach ($p->follows() as $followed) {
                 if ($followed === Primitive::NOTHING) {
                     continue;
@@ -168,7 +182,18 @@ final class Build
                 if (! isset($this->primitives[$followed])) {
                     throw RunError::followsNothing($id, $followed);
                 }
-                $this->readers[$followed][] = $id;
+                if (! isset($reads[$followed])) {
+                    $this->readers[$followed][] = $id;
+                }
+                foreach ($reads[$followed] ?? [] as $key) {
+                    $byKey[$followed][implode("\0", (array) $key)][] = $id;
+                }
+            }
+        }
+        foreach ($byKey as $followed => $keys) {
+            foreach ($keys as $key => $who) {
+                [$outer, $inner] = [...explode("\0", (string) $key), null];
+                $this->keyReaders[$followed][] = [$outer, $inner, $who];
             }
         }
     }

@@ -40,6 +40,12 @@ final class Machine
     /** @var array<string, list<string>> */
     private readonly array $readers;
 
+    /** @var array<string, list<array{string, string|null, list<string>}>> */
+    private readonly array $keyReaders;
+
+    /** @var array<string, true> */
+    private readonly array $restless;
+
     /** @var array<string, true> */
     private readonly array $circuitReaders;
 
@@ -77,6 +83,8 @@ final class Machine
         $this->primitives = $build->primitives;
         $this->live = $build->live;
         $this->readers = $build->readers;
+        $this->keyReaders = $build->keyReaders;
+        $this->restless = $build->restless;
         $this->circuitReaders = $build->circuitReaders;
         $this->varying = $build->varying;
         $this->seldom = $build->seldom;
@@ -369,11 +377,22 @@ final class Machine
                 } elseif (isset($this->seldom[$id])) {
                     $rare = $rare || $this->seldom[$id]->electric($slot) !== $this->seldom[$id]->electric($slots[$id]);
                 }
-                $slots[$id] = $slot;
-                $next[$id] = true;
+                if (isset($this->restless[$id])) {
+                    $next[$id] = true;
+                }
                 foreach ($this->readers[$id] ?? [] as $reader) {
                     $next[$reader] = true;
                 }
+                foreach ($this->keyReaders[$id] ?? [] as [$outer, $inner, $who]) {
+                    $was = $slots[$id][$outer] ?? null;
+                    $is = $slot[$outer] ?? null;
+                    if ($inner === null ? $was !== $is : ($was[$inner] ?? null) !== ($is[$inner] ?? null)) {
+                        foreach ($who as $reader) {
+                            $next[$reader] = true;
+                        }
+                    }
+                }
+                $slots[$id] = $slot;
             }
             if ($rare) {
                 $common = $this->common($slots);

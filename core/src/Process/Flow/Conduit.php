@@ -26,13 +26,11 @@ final class Conduit extends Run
 
     protected function asks(): array
     {
-        return array_values(
-            array_filter([
-                $this->p['leaks'] ?? null,
-                $this->p['beside'] ?? null,
-                $this->p['opens_by'] ?? null,
-                ...Condition::followed($this->p['held_by'] ?? []),
-            ]),
+        return array_merge_recursive(
+            isset($this->p['leaks']) ? [$this->p['leaks'] => ['free']] : [],
+            isset($this->p['beside']) ? [$this->p['beside'] => ['from']] : [],
+            isset($this->p['opens_by']) ? [$this->p['opens_by'] => ['course']] : [],
+            Condition::read($this->p['held_by'] ?? []),
         );
     }
 

@@ -26,7 +26,7 @@ final class Mover extends Run
 
     protected function asks(): array
     {
-        return [$this->p['motor']];
+        return [$this->p['motor'] => ['target']];
     }
 
     /** motor: what turns it; head: pressure at no flow and full speed; worn: share of it that is left; one_way */

@@ -21,6 +21,8 @@ use OddSpark\Parts\Surroundings;
  */
 final class Network extends Primitive
 {
+    public const AT_ONCE = true;
+
     public const GIVEN = [
         'medium' => 'gas|oil|air|flue|water',
         'joints' => 'number',
@@ -51,6 +53,11 @@ final class Network extends Primitive
     public function follows(): array
     {
         return array_column($this->p['runs'], 0);
+    }
+
+    public function reads(): array
+    {
+        return array_fill_keys($this->follows(), ['offer']);
     }
 
     public function react(array $slot, Surroundings $now): array

@@ -46,7 +46,7 @@ final class Orifice extends Run
 
     protected function asks(): array
     {
-        return isset($this->p['supply']) ? [$this->p['supply']] : [];
+        return isset($this->p['supply']) ? [$this->p['supply'] => ['fuel']] : [];
     }
 
     public function react(array $slot, Surroundings $now): array

@@ -25,6 +25,8 @@ use OddSpark\Parts\Surroundings;
  */
 abstract class Run extends Primitive implements Carries, NeedsPipes
 {
+    public const AT_ONCE = true;
+
     /** Less than this share of its usual flow counts as nothing, when one asks why. */
     private const SOME = 0.3;
 
@@ -74,10 +76,23 @@ abstract class Run extends Primitive implements Carries, NeedsPipes
 
     public function follows(): array
     {
-        return $this->network === null ? [] : [$this->network, ...$this->p['ways'] ?? [], ...$this->asks()];
+        return $this->network === null ? [] : [$this->network, ...$this->p['ways'] ?? [], ...array_keys($this->asks())];
     }
 
-    /** @return list<string> what else its offer depends on */
+    public function reads(): array
+    {
+        if ($this->network === null) {
+            return [];
+        }
+
+        return array_merge_recursive(
+            [$this->network => [['runs', $this->index]]],
+            array_fill_keys($this->p['ways'] ?? [], ['free']),
+            $this->asks(),
+        );
+    }
+
+    /** @return array<string, list<string>> what else its offer depends on: keys of slots by id */
     protected function asks(): array
     {
         return [];

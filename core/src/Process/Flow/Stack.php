@@ -43,7 +43,7 @@ final class Stack extends Run
 
     protected function asks(): array
     {
-        return [$this->p['warmed_by']];
+        return [$this->p['warmed_by'] => ['course']];
     }
 
     public function react(array $slot, Surroundings $now): array
