@@ -148,8 +148,8 @@ abstract class Primitive
     }
 
     /**
-     * What it reads of slots that it follows, where that is not the whole: keys, or a key and one within it. A change of
-     * anything else there does not ask it.
+     * What it reads of slots that it follows, where that is not the whole: keys, or a key and one within it. A change
+     * of anything else there does not ask it.
      *
      * @return array<string, list<string|array{string, string}>> by id
      */
