@@ -15,7 +15,12 @@ use OddSpark\Suspects\Tracker;
 
 require __DIR__.'/../vendor/autoload.php';
 
-/** A negative bar is a least: its figure must be at least so much. */
+/**
+ * A negative bar is a least: its figure must be at least so much.
+ *
+ * @param array<string, array{measured: float|int, bar: float|int, notes: string}> $rows
+ * @param list<string> $argv
+ */
 function report(array $rows, array $argv): void
 {
     if (in_array('--json', $argv, true)) {

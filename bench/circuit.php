@@ -13,6 +13,7 @@ use OddSpark\Circuit\Topology;
 use OddSpark\Circuit\Values;
 use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Machine;
+use OddSpark\Run\MachineState;
 use OddSpark\Run\Memory;
 
 /** Seconds that ngspice takes for a deck, as a whole process. */
@@ -41,7 +42,11 @@ function least(int $times, callable $work): float
     return $best;
 }
 
-/** A network like an appliance's: a trunk with branches of a few nodes, some cross-joined. */
+/**
+ * A network like an appliance's: a trunk with branches of a few nodes, some cross-joined.
+ *
+ * @return array{Network, Values}
+ */
 function applianceLike(int $n): array
 {
     mt_srand($n);
@@ -174,7 +179,7 @@ return function (): array {
         $events = $lit = 0;
         $was = false;
         $start = hrtime(true);
-        $m->advance($m->settle($m->initial()), 86_400_000, function (BenchState $s) use (&$events, &$lit, &$was): bool {
+        $m->advance($m->settle($m->initial()), 86_400_000, function (MachineState $s) use (&$events, &$lit, &$was): bool {
             $events++;
             $is = $s->slots['boiler.burners.fire']['lit'] ?? false;
             $lit += $is && ! $was ? 1 : 0;

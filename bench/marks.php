@@ -7,6 +7,7 @@ declare(strict_types=1);
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Mark;
+use App\Models\Role;
 use App\Models\Task;
 use App\Models\User;
 
@@ -21,7 +22,7 @@ return function (): array {
         $user = User::query()->create([
             'name' => "Bench $i",
             'email' => "bench-$i@demo.example",
-            'role' => User::TRAINEE,
+            'role' => Role::Trainee,
             'password' => 'copper-lamp',
         ]);
         $attempt = Attempt::query()->create([

@@ -21,6 +21,7 @@ use OddSpark\Suspects\Tracker;
 return function (): array {
     $timed = function (callable $do, int $times = 1): array {
         $all = [];
+        $result = null;
         for ($i = 0; $i < $times; $i++) {
             $start = hrtime(true);
             $result = $do();

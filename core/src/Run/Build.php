@@ -98,6 +98,7 @@ final class Build
         $own = clone $this;
         $own->values = clone $this->values;
         $key = [];
+        $readsOtherwise = false;
         foreach ($this->plan->primitives as $id => $entry) { // in the plan's order, whatever the set's
             if (! isset($changed[$id])) {
                 continue;
@@ -118,9 +119,14 @@ final class Build
                 }
             }
             $own->put($id, $entry, $spec);
+            [$as, $was] = [$own->primitives[$id], $this->primitives[$id]];
+            $readsOtherwise =
+                $readsOtherwise || $as->follows() !== $was->follows() || $as->reads() !== $was->reads();
         }
         $own->key = implode(';', $key).'|';
-        $own->read();
+        if ($readsOtherwise) {
+            $own->read();
+        }
 
         return $own;
     }

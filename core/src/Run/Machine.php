@@ -365,6 +365,7 @@ final class Machine
                     $changed[$id] = $slot;
                 }
             }
+            unset($now); // so that the slots are changed where they stand, and not copied
             $next = [];
             $electric = $rare = false;
             foreach ($changed as $id => $slot) {

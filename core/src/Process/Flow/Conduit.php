@@ -21,8 +21,8 @@ final class Conduit extends Run
         return [new Figure('ua', Figure::OF_HEAT_PER_DEGREE, 0.0, 1e5), ...parent::figures($spec)];
     }
 
-    /** A valve on its way is looked at in this many steps. */
-    private const STEPS = 4;
+    /** A valve on its way is taken as shut, half way or open: in so many steps. */
+    private const STEPS = 2;
 
     protected function asks(): array
     {
