@@ -43,6 +43,9 @@ final class Pipework
     /** @var array<string, int> joint by root place */
     private array $joint = [];
 
+    /** @var array<string, list<string>> ports that runs of their part lead to, by place */
+    private array $through = [];
+
     /** @var list<array{string, string}> places that something sits at: from, to */
     private array $seats = [];
 
@@ -142,6 +145,11 @@ final class Pipework
                 $medium = $this->mediumOf($part, $kind, $spec, (string) $name);
                 $number[$name] = [$medium, count($runs[$medium] ?? [])];
                 $run = ["{$part['id']}.$name"];
+                if (isset($spec['from'], $spec['to'])) {
+                    [$a, $b] = ["{$part['id']}.{$spec['from']}", "{$part['id']}.{$spec['to']}"];
+                    $this->through[$a][] = $b;
+                    $this->through[$b][] = $a;
+                }
                 foreach (['from', 'to'] as $end) {
                     $run[] = isset($spec[$end]) ? $this->jointOf("{$part['id']}.{$spec[$end]}", $medium) : -1;
                 }
@@ -268,19 +276,18 @@ final class Pipework
                 }
             }
         }
-        $burns = []; // by joint of the flue: what burns into it
-        foreach ($this->ports as $place => $port) {
-            if ($port->medium === Medium::Flue && $port->of !== null && isset($this->joint[$this->find($place)])) {
-                $burns[] = Model::split($place)[0].".{$port->of}";
-            }
-        }
         foreach ($this->ports as $place => $port) { // a diaphragm at the end of a hose
             [$part] = Model::split($place);
             if ($port->link === null || ! isset($this->joint[$this->find($place)])) {
                 continue;
             }
-            if ($port->medium === Medium::Flue && $port->link === 'fire' && $burns !== []) {
-                $links[$part]['fire'] ??= $burns[0];
+            if ($port->medium === Medium::Flue && $port->link === 'fire') {
+                $fire = $this->burnsInto($place);
+                if ($fire !== null) {
+                    $links[$part]['fire'] ??= $fire;
+                }
+
+                continue;
             }
             if ($port->medium->flows() && ! isset($links[$part][$port->link])) {
                 $links[$part][$port->link] = $this->pressureAt($place);
@@ -306,7 +313,7 @@ final class Pipework
             foreach ($port->taps as $tap) {
                 $measures = self::OF_FLUE_GAS[$tap['instrument']] ?? null;
                 $of = match (true) {
-                    $measures !== null => $this->flueGas($measures),
+                    $measures !== null => $this->flueGas($place, $measures),
                     $port->of !== null => "$part.{$port->of}",
                     default => $this->pressureAt($place),
                 };
@@ -328,21 +335,66 @@ final class Pipework
         if (($this->d['taps'][$id]['part'] ?? $part) !== $part) {
             $id .= "-$local"; // another part has one of that name
         }
-        $this->d['taps'][$id] ??= $made;
+        // what it leads to follows from the pipes as they are now; what it is called may have been changed
+        $this->d['taps'][$id] = ['of' => $of] + ($this->d['taps'][$id] ?? []) + $made;
     }
 
-    /** What leaves the burners, as an instrument measures it; null when nothing on the board burns. */
-    private function flueGas(string $measures): ?string
+    /** What comes to a port from the burner that is nearest, as an instrument measures it; null when nothing burns. */
+    private function flueGas(string $place, string $measures): ?string
     {
+        $fire = $this->burnsInto($place);
+        if ($fire === null) {
+            return null;
+        }
+        [$burner] = Model::split($fire);
         foreach ($this->d['parts'] as $part) {
+            if ($part['id'] !== $burner) {
+                continue;
+            }
             foreach ($this->d['kinds'][$part['kind']]['primitives'] as $name => $spec) {
                 if ($spec['type'] === 'flue-gas' && ($spec['measures'] ?? 'oxygen') === $measures) {
-                    return "{$part['id']}.$name";
+                    return "$burner.$name";
                 }
             }
         }
 
         return null;
+    }
+
+    /** The burner that is nearest to a port along flue pipes and the parts that they lead through; null for none. */
+    private function burnsInto(string $place): ?string
+    {
+        $met = [$place => true];
+        for ($at = [$place]; $at !== []; $at = $next) {
+            $next = [];
+            foreach ($at as $here) {
+                foreach ($this->besideFlue($here) as $there) {
+                    if ($this->ports[$there]->of !== null) {
+                        return Model::split($there)[0].".{$this->ports[$there]->of}";
+                    }
+                    if (! isset($met[$there])) {
+                        $met[$there] = true;
+                        $next[] = $there;
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<string> ports that pipes join to one, itself among them, and that runs of its part lead to */
+    private function besideFlue(string $place): array
+    {
+        $beside = $this->through[$place] ?? [];
+        $root = $this->find($place);
+        foreach ($this->ports as $other => $port) {
+            if ($port->medium === Medium::Flue && $this->find($other) === $root) {
+                $beside[] = $other;
+            }
+        }
+
+        return $beside;
     }
 
     /** The process that follows the pressure at a port. */
