@@ -26,7 +26,7 @@ final class Compiler
     /** Keys of a primitive's spec that name another primitive, of the same part unless linked. */
     private const REFERENCES = [
         'follows', 'of', 'by', 'to', 'lever', 'lit_by', 'mode', 'set', 'fan', 'igniter', 'orifice', 'fire', 'air', 'motor',
-        'warmed_by', 'sees', 'leaks', 'beside', 'opens_by',
+        'warmed_by', 'sees', 'gas', 'stack', 'leaks', 'beside', 'opens_by',
     ];
 
     /** Of a wire or a part to earth, from memory: some feet of wire in a cabinet have tens of picofarads. */

@@ -28,6 +28,8 @@ final class Pipework
         'smoke' => 'smoke',
     ];
 
+    private const OF_EXCHANGER = 'analyser_efficiency';
+
     /** @var array<string, string> union-find over ports */
     private array $root = [];
 
@@ -285,6 +287,7 @@ final class Pipework
                 $fire = $this->burnsInto($place);
                 if ($fire !== null) {
                     $links[$part]['fire'] ??= $fire;
+                    $links[$part] += array_filter(['gas' => $this->flueGas($place, 'oxygen')]);
                 }
 
                 continue;
@@ -314,6 +317,7 @@ final class Pipework
                 $measures = self::OF_FLUE_GAS[$tap['instrument']] ?? null;
                 $of = match (true) {
                     $measures !== null => $this->flueGas($place, $measures),
+                    $tap['instrument'] === self::OF_EXCHANGER => $this->efficiency($place),
                     $port->of !== null => "$part.{$port->of}",
                     default => $this->pressureAt($place),
                 };
@@ -361,16 +365,48 @@ final class Pipework
         return null;
     }
 
-    /** The burner that is nearest to a port along flue pipes and the parts that they lead through; null for none. */
+    /** What the exchanger nearest to a port leaves of the heat; null when there is none. */
+    private function efficiency(string $place): ?string
+    {
+        return $this->nearest($place, function (string $there): ?string {
+            [$id] = Model::split($there);
+            foreach ($this->d['parts'] as $part) {
+                foreach ($part['id'] === $id ? $this->d['kinds'][$part['kind']]['primitives'] : [] as $name => $spec) {
+                    if ($spec['type'] === 'combustion-efficiency') {
+                        return "$id.$name";
+                    }
+                }
+            }
+
+            return null;
+        });
+    }
+
+    /** The burner that is nearest to a port; null for none. */
     private function burnsInto(string $place): ?string
+    {
+        return $this->nearest($place, function (string $there): ?string {
+            $of = $this->ports[$there]->of;
+
+            return $of === null ? null : Model::split($there)[0].".$of";
+        });
+    }
+
+    /**
+     * What is found first on the way from a port along flue pipes and the parts that they lead through.
+     *
+     * @param callable(string): (string|null) $find of a place
+     */
+    private function nearest(string $place, callable $find): ?string
     {
         $met = [$place => true];
         for ($at = [$place]; $at !== []; $at = $next) {
             $next = [];
             foreach ($at as $here) {
                 foreach ($this->besideFlue($here) as $there) {
-                    if ($this->ports[$there]->of !== null) {
-                        return Model::split($there)[0].".{$this->ports[$there]->of}";
+                    $found = $find($there);
+                    if ($found !== null) {
+                        return $found;
                     }
                     if (! isset($met[$there])) {
                         $met[$there] = true;

@@ -58,6 +58,7 @@ final class Primitives
         'stream-heat' => Process\StreamHeat::class,
         'spot' => Process\Spot::class,
         'flue-gas' => Process\FlueGas::class,
+        'combustion-efficiency' => Process\CombustionEfficiency::class,
         'basin' => Process\Basin::class,
         'meter-dial' => Process\MeterDial::class,
         'stack-heat' => Process\StackHeat::class,

@@ -25,6 +25,7 @@ final class Bag
         CombustionAnalyser::class,
         CarbonDioxide::class,
         CarbonMonoxide::class,
+        Efficiency::class,
         SmokePump::class,
         OilPressureGauge::class,
         WaterGauge::class,

@@ -47,6 +47,7 @@ final class FlueGas extends Primitive implements NeedsPipes
             'course' => Response::still(0, $this->measured($none, INF)),
             'aim' => null,
             'air' => 99.0,
+            'fuel' => Fuel::NaturalGas->value,
             'spills' => false,
             'turns' => '',
             'looks' => '',
@@ -93,6 +94,7 @@ final class FlueGas extends Primitive implements NeedsPipes
         }
         $slot = [
             'air' => is_infinite($air) ? 99.0 : round($air, 3),
+            'fuel' => $fuel->value,
             'spills' => $looks === 'spills',
             'turns' => $looks,
             'looks' => $looks === '' || $now->tick - (int) $slot['turned'] >= self::LOOKED_AT ? $looks : $slot['looks'],

@@ -110,9 +110,39 @@ enum Fuel: string
         ];
     }
 
-    /** Most CO2 that its dry flue gas can have, %. */
-    public function co2AtMost(): float
+    /**
+     * Share of what is burnt that is not lost up the flue, of the higher heating value.
+     *
+     * What leaves is one mole's worth of flue gas at λ times the air needed, warmer than the air that came by so many
+     * degrees: 7.2 Btu for a lb-mole of dry gas and a degree, 8.2 for one of water, 18,970 for each of water that
+     * leaves as vapour, 121,700 for each of CO that did not burn (from memory). It leaves as vapour as far as the gas
+     * holds it: its pressure at saturation by Magnus' formula, 6.112·exp(17.62·t ÷ (243.12 + t)) mbar.
+     *
+     * @param float $stack °F of the flue gas
+     * @param float $around °F of the air that is burnt
+     */
+    public function efficiency(float $air, float $stack, float $around): float
     {
-        return $this->flueGas(1.0)['co2'];
+        $needs = 1 + $this->hydrogen() / 4;
+        $dry = 1 + max(0.0, $air - 1) * $needs + $air * $needs * self::NITROGEN;
+        $water = $this->hydrogen() / 2;
+        $celsius = ($stack - 32) / 1.8;
+        $saturated = 6.112 * exp(17.62 * $celsius / (243.12 + $celsius));
+        $vapour = $saturated >= 1013 ? $water : min($water, $dry * $saturated / (1013 - $saturated));
+        $sensible = ($dry * 7.2 + $vapour * 8.2) * ($stack - $around);
+
+        $co = min(1.0, 2 * max(0.0, 1 - $air) * $needs);
+
+        return 1 - ($sensible + 18970 * $vapour + 121700 * $co) / $this->molar();
+    }
+
+    /** Higher heating value of what holds one mole of carbon, Btu a lb-mole; from memory. */
+    private function molar(): float
+    {
+        return match ($this) {
+            self::NaturalGas => 382800.0,
+            self::Propane => 953900.0 / 3,
+            self::Oil => 265000.0,
+        };
     }
 }

@@ -119,14 +119,14 @@ final class PhysicsTest extends TestCase
     /** Mole balance: methane leaves 1 CO2 and 7.55 N2 of dry gas with no air to spare, 11.7 %; oil as CH1.8 15.4 %. */
     public function test_the_most_carbon_dioxide_that_a_fuel_can_leave(): void
     {
-        self::assertEqualsWithDelta(11.8, Fuel::NaturalGas->co2AtMost(), 0.15, 'usual figure');
-        self::assertEqualsWithDelta(15.4, Fuel::Oil->co2AtMost(), 0.2, 'usual figure');
-        self::assertEqualsWithDelta(13.8, Fuel::Propane->co2AtMost(), 0.3, 'from memory');
+        self::assertEqualsWithDelta(11.8, Fuel::NaturalGas->flueGas(1.0)['co2'], 0.15, 'usual figure');
+        self::assertEqualsWithDelta(15.4, Fuel::Oil->flueGas(1.0)['co2'], 0.2, 'usual figure');
+        self::assertEqualsWithDelta(13.8, Fuel::Propane->flueGas(1.0)['co2'], 0.3, 'from memory');
         foreach (Fuel::cases() as $fuel) {
             foreach ([1.1, 1.5, 2.2] as $air) {
                 $gas = $fuel->flueGas($air);
                 // oxygen and carbon dioxide tell the same air: CO2 = most × (20.95 − O2) ÷ 20.95
-                self::assertEqualsWithDelta($fuel->co2AtMost() * (20.95 - $gas['oxygen']) / 20.95, $gas['co2'], 0.45);
+                self::assertEqualsWithDelta($fuel->flueGas(1.0)['co2'] * (20.95 - $gas['oxygen']) / 20.95, $gas['co2'], 0.45);
             }
         }
     }
@@ -139,6 +139,35 @@ final class PhysicsTest extends TestCase
         self::assertEqualsWithDelta(8.25, $s->value('flue-co2'), 1.25);
         self::assertLessThan(100, $s->value('flue-co'));
         self::assertEqualsWithDelta(375, $s->value('stack') - $s->value('room-air'), 75);
+    }
+
+    /**
+     * Against Siegert's formula, loss = (t − t₀)·(A ÷ (21 − O₂) + B) % of the lower heating value in °C, with A and B
+     * 0.66 and 0.009 for natural gas, 0.68 and 0.007 for oil; the lower is 0.90 and 0.94 of the higher (from memory).
+     */
+    public function test_efficiency_by_mole_balance_is_what_siegerts_formula_gives(): void
+    {
+        foreach ([[Fuel::NaturalGas, 0.66, 0.009, 0.90], [Fuel::Oil, 0.68, 0.007, 0.94]] as [$fuel, $a, $b, $lower]) {
+            foreach ([1.25, 1.5, 2.0] as $air) {
+                foreach ([300.0, 400.0, 600.0] as $stack) {
+                    $loss = ($stack - 70) / 1.8 * ($a / (21 - $fuel->flueGas($air)['oxygen']) + $b);
+                    self::assertEqualsWithDelta($lower * (100 - $loss), 100 * $fuel->efficiency($air, $stack, 70), 1.3);
+                }
+            }
+        }
+        self::assertGreaterThan(0.92, Fuel::NaturalGas->efficiency(1.3, 110, 70), 'it condenses');
+    }
+
+    public function test_the_analyser_tells_an_efficiency_that_falls_when_less_heat_is_taken_or_fuel_is_left(): void
+    {
+        $sound = TestRig::of('furnace-80')->run(900);
+        self::assertEqualsWithDelta(80, $sound->value('efficiency'), 2, 'an 80 % furnace');
+        $hot = TestRig::of('furnace-80', ['exchanger.stack.passes' => 0.25])->run(900);
+        self::assertLessThan($sound->value('efficiency') - 3, $hot->value('efficiency'), 'less of the heat is taken');
+        $choked = TestRig::of('furnace-80', ['burners.intake.free' => 0.1])->run(900);
+        self::assertLessThan($sound->value('efficiency') - 3, $choked->value('efficiency'), 'CO is fuel that is left');
+        self::assertEqualsWithDelta(0.0, TestRig::of('furnace-80')->value('efficiency'), 0.01, 'nothing burns');
+        self::assertEqualsWithDelta(82, TestRig::of('boiler-simple-230')->run(900)->value('efficiency'), 3, 'metric');
     }
 
     /** @param array<string, mixed> $set */

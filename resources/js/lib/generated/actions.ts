@@ -94,6 +94,7 @@ export interface ActionLog {
                   | 'analyser'
                   | 'analyser_co2'
                   | 'analyser_co'
+                  | 'analyser_efficiency'
                   | 'smoke'
                   | 'oil_gauge'
                   | 'water_gauge'
@@ -294,6 +295,12 @@ export interface ActionLog {
           }
         | {
               act: 'analyser_co'
+              at_s: number
+              id?: string
+              tap: string | null
+          }
+        | {
+              act: 'analyser_efficiency'
               at_s: number
               id?: string
               tap: string | null
