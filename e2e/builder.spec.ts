@@ -624,3 +624,36 @@ test("a kind of one's own with a table, placed; a sequence changed line by line;
     await page.keyboard.press('Enter')
     await expect(page.getByRole('button', { name: 'By rule again' })).toBeVisible()
 })
+
+test('readings that are expected of a model: put on the sheet, said to be right, and told when an edit breaks them', async ({
+    page,
+}) => {
+    await signIn(page, 'ines')
+    await page.getByRole('link', { name: 'Making' }).click()
+    await page.getByLabel('Title').fill('Sheet furnace')
+    await page.getByLabel('Shipped model').selectOption('furnace-80')
+    await page.getByRole('button', { name: 'From that model' }).click()
+    const hand = new Hand(page)
+    await page.getByRole('tab', { name: 'Sheet' }).click()
+    const sheet = page.getByLabel('Expected readings')
+    await expect(sheet.getByRole('button', { name: 'Add it' })).toBeDisabled()
+    for (const [lead, place] of [
+        ['Red', 'valve.MV'],
+        ['Black', 'valve.MVC'],
+    ] as const) {
+        await page.locator(`[data-place="${place}"]`).click()
+        await sheet.getByRole('button', { name: `${lead} on the marked terminal` }).click()
+    }
+    await page.keyboard.press('Escape')
+    await hand.press('Add it')
+    const row = sheet.getByRole('article', { name: 'Reading 1' })
+    await expect(row.getByRole('status')).toHaveText(/^It shows 2\d\.\d+ V AC\.$/)
+    await hand.press('So is right')
+    await expect(row.getByRole('status')).toHaveText(/^✓ It shows/)
+    await clean(page, 'builder, sheet')
+    await page.getByRole('tab', { name: 'Checks' }).click()
+    await page.locator('[data-part="transformer"]').click()
+    await hand.figure('Windings: turns ratio', '6.5')
+    await page.getByRole('tab', { name: 'Sheet ▲1' }).click()
+    await expect(row.getByRole('status')).toHaveText(/^▲ It shows 1\d\.\d+ V AC; right is/)
+})

@@ -67,6 +67,7 @@ Route::middleware(['auth', 'throttle:work', OneAtATime::class])->group(function 
     Route::get('/drafts/{draft}/moment', [DraftRunController::class, 'moment'])->can('edit', 'draft');
     Route::get('/drafts/{draft}/why', [DraftRunController::class, 'why'])->can('edit', 'draft');
     Route::get('/drafts/{draft}/faults', [DraftRunController::class, 'faults'])->can('edit', 'draft');
+    Route::get('/drafts/{draft}/readings', [DraftRunController::class, 'readings'])->can('edit', 'draft');
     Route::get('/drafts/{draft}/safeties', [DraftRunController::class, 'safeties'])->can('edit', 'draft');
     Route::get('/drafts/{draft}/files/{what}', DraftFileController::class)->can('edit', 'draft');
     Route::get('/kinds', [PartKindController::class, 'index'])->can('viewAny', PartKind::class);

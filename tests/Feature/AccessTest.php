@@ -120,6 +120,7 @@ class AccessTest extends TestCase
         yield 'a moment of it' => ['GET', '/drafts/{draft}/moment?at_s=1'];
         yield 'why' => ['GET', '/drafts/{draft}/why?at_s=1&of=burners.fire'];
         yield 'its faults' => ['GET', '/drafts/{draft}/faults'];
+        yield 'its expected readings' => ['GET', '/drafts/{draft}/readings'];
         yield 'its safeties' => ['GET', '/drafts/{draft}/safeties'];
         yield 'its files' => ['GET', '/drafts/{draft}/files/{what}'];
         yield 'own kinds' => ['GET', '/kinds'];

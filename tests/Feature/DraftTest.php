@@ -293,6 +293,31 @@ class DraftTest extends TestCase
         $this->assertContains('class 2 meets line voltage', array_column($bad['findings'], 'rule'));
     }
 
+    public function test_readings_that_are_expected_of_it_are_taken_anew_after_each_edit(): void
+    {
+        $this->post('/drafts', ['model' => 'furnace-80', 'title' => 'Mine']);
+        $draft = Draft::query()->where('name', 'mine')->sole();
+        $this->getJson("/drafts/$draft->id/readings")->assertOk()->assertJsonPath('readings', []);
+        $row = ['visit' => 'cold', 'at_s' => 60, 'mode' => 'vac', 'red' => 'valve.MV', 'black' => 'valve.MVC', 'least' => 22];
+        $this->edited($draft, ['do' => 'set', 'path' => '/readings/-', 'value' => $row]);
+        $this->getJson("/drafts/$draft->id/readings")->assertOk()->assertJsonPath('readings.0.holds', true);
+        $this->edited($draft, ['do' => 'remove', 'wires' => [$this->wireTo($draft, 'valve.MV')]]);
+        $this->getJson("/drafts/$draft->id/readings")
+            ->assertOk()
+            ->assertJsonPath('readings.0.holds', false)
+            ->assertJsonPath('readings.0.says', fn (string $says) => str_contains($says, 'right is 22 or more'));
+    }
+
+    private function wireTo(Draft $draft, string $place): string
+    {
+        foreach ($draft->fresh()->content()['wires'] as $wire) {
+            if (in_array($place, [$wire['from'], $wire['to']], true)) {
+                return $wire['id'];
+            }
+        }
+        $this->fail("No wire lands on $place.");
+    }
+
     public function test_it_comes_out_as_files_and_a_wire_list_goes_in(): void
     {
         $this->post('/drafts', ['model' => 'furnace-standing-pilot', 'title' => 'Mine']);

@@ -7,8 +7,10 @@ use App\Building\Running;
 use App\Models\Draft;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
+use OddSpark\Building\ExpectedReadings;
 use OddSpark\Building\SafetyTest;
 use OddSpark\Building\Why;
 use OddSpark\Drawing\Ladder;
@@ -27,6 +29,9 @@ class DraftRunController extends Controller
 {
     /** Every safety is a run of its own. */
     private const TRIALS = 4;
+
+    /** Expected readings may be spread over runs with different faults. */
+    private const READINGS = 10;
 
     public function __construct(private readonly Running $running) {}
 
@@ -95,6 +100,19 @@ class DraftRunController extends Controller
             [$plan, $visit] = $this->running->plan($draft, $this->text($request, 'visit'));
 
             return (new SafetyTest($plan, $visit, Running::memory(self::TRIALS)))->report();
+        });
+    }
+
+    /** The readings that are expected of it, run with the model as it is now. */
+    public function readings(Draft $draft, Library $library): JsonResponse
+    {
+        return $this->answered(function () use ($draft, $library): array {
+            $plan = Compiler::compile($library->resolve($draft->content()));
+
+            return [
+                'step' => $draft->step,
+                'readings' => (new ExpectedReadings($plan, Running::memory(self::READINGS)))->outcomes(),
+            ];
         });
     }
 

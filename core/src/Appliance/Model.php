@@ -12,6 +12,7 @@ namespace OddSpark\Appliance;
  * document itself is for those who write it, store it or change it; all others ask for what it holds.
  *
  * @phpstan-import-type ModelDocument from Shapes
+ * @phpstan-import-type ExpectedDocument from Shapes
  */
 final readonly class Model
 {
@@ -148,6 +149,12 @@ final readonly class Model
         return isset($this->document['plate'])
             ? RatingPlate::of($this->document['plate'], $this->region())
             : null;
+    }
+
+    /** @return list<ExpectedDocument> readings that an instructor expects of it */
+    public function expected(): array
+    {
+        return $this->document['readings'] ?? [];
     }
 
     /** @return array<string, Tap> by id */

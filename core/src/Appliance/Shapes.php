@@ -49,6 +49,9 @@ namespace OddSpark\Appliance;
  * @phpstan-type PlateDocument array{part: string, fuel: 'natural-gas'|'propane'|'oil', input: int|float,
  *     manifold_in_wc?: int|float, rise_low?: int|float, rise_high?: int|float, static_in_wc?: int|float,
  *     fuse_a?: int|float, flue?: string}
+ * @phpstan-type ExpectedDocument array{visit: string, at_s: int|float, fault?: string,
+ *     mode?: 'vac'|'vlz'|'vdc'|'mvdc', red?: string, black?: string, tap?: string, least?: int|float,
+ *     most?: int|float}
  * @phpstan-type ModelDocument array{odd_spark_model: int, name: string, title: string, notes?: string,
  *     supply: array{hertz: int, volts: int|float, region: 'NA'|'EU'}, board?: array{int, int},
  *     parts: list<PartDocument>, joined?: list<list<string>>, wires: list<WireDocument>,
@@ -58,8 +61,8 @@ namespace OddSpark\Appliance;
  *     name: string, tone: 'lamp'|'moving'|'glow'|'copper'|'flame'|'water'}>, ports?: array<string,
  *     array{kind: 'electrical'|'water'|'air'|'gas'|'heat', at: string, label?: string}>,
  *     includes?: list<IncludeDocument>, taps?: array<string, TapDocument>, doors?: list<DoorDocument>,
- *     plate?: PlateDocument, universe: array{wire_modes: array<string, ModeDocument>},
- *     as_built?: list<array{end?: string, on?: string, wire?: string, tag?: string}>,
+ *     plate?: PlateDocument, readings?: list<ExpectedDocument>, universe: array{wire_modes: array<string,
+ *     ModeDocument>}, as_built?: list<array{end?: string, on?: string, wire?: string, tag?: string}>,
  *     compounds?: list<array{faults: list<string>, title?: string, weight: int|float}>,
  *     found?: list<FoundDocument>, weights?: array<string, int|float>, visits: array<string, VisitDocument>,
  *     kinds?: array<string, KindDocument>}

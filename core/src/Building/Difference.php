@@ -41,6 +41,7 @@ final class Difference
         'board' => 'Size of the board',
         'notes' => 'Notes',
         'plate' => 'Rating plate',
+        'readings' => 'Expected readings',
     ];
 
     /**

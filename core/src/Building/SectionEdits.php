@@ -37,6 +37,7 @@ final readonly class SectionEdits
         'found',
         'weights',
         'plate',
+        'readings',
         'visits',
         'joined',
         'cables',

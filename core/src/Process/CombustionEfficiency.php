@@ -28,8 +28,8 @@ final class CombustionEfficiency extends Primitive implements NeedsPipes
     private const STEP = 12.0;
 
     /**
-     * @param Figures $p gas: flue gas that leaves it; stack: how warm that is; around: degrees of the air that is burnt;
-     *     metric; tau_s
+     * @param Figures $p gas: flue gas that leaves it; stack: how warm that is; around: degrees of the air that is
+     *     burnt; metric; tau_s
      */
     public function __construct(private readonly array $p, Fittings $f) {}
 

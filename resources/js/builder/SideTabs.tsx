@@ -3,10 +3,12 @@ import { placeName } from '@/board/walk'
 import { Files } from '@/builder/Files'
 import { Circuits, Findings } from '@/builder/Findings'
 import { HealthyRun } from '@/builder/HealthyRun'
+import { ReadingSheet } from '@/builder/ReadingSheet'
 import type { Side } from '@/builder/selection'
-import type { Moment } from '@/builder/types'
+import type { Moment, ReadingsRun } from '@/builder/types'
 import type { useDraft } from '@/builder/useDraft'
 import { Versions } from '@/builder/Versions'
+import { useTold } from '@/lib/query'
 
 interface Props {
     id: number
@@ -22,6 +24,16 @@ interface Props {
 export function SideTabs({ id, bench, side, cursor, onSide, onVolts, onShow }: Props) {
     const { draft, edit } = bench
     const wrong = bench.last?.findings.filter((f) => f.grade === 'wrong').length ?? 0
+    const rows = (draft.document.readings ?? []).length
+    // taken anew after each edit, whichever tab is open, where there is any
+    const readings = useTold<ReadingsRun>(`/drafts/${id}/readings`, {
+        of: draft.step,
+        enabled: rows > 0,
+        keep: true,
+    })
+    // what was told of another number of them belongs to other rows
+    const taken = readings.error || readings.data?.readings.length !== rows ? null : readings.data
+    const off = taken?.readings.filter((r) => r.holds === false).length ?? 0
     return (
         <Tabs.Root
             value={side}
@@ -35,19 +47,22 @@ export function SideTabs({ id, bench, side, cursor, onSide, onVolts, onShow }: P
             unmountOnExit
         >
             <Tabs.List>
-                <Tabs.Trigger value="checks" h="row" px="2">
+                <Tabs.Trigger value="checks" h="row" px="1.5">
                     Checks{wrong > 0 ? ` ▲${wrong}` : ''}
                 </Tabs.Trigger>
-                <Tabs.Trigger value="circuits" h="row" px="2">
+                <Tabs.Trigger value="circuits" h="row" px="1.5">
                     Circuits
                 </Tabs.Trigger>
-                <Tabs.Trigger value="run" h="row" px="2">
+                <Tabs.Trigger value="run" h="row" px="1.5">
                     Run
                 </Tabs.Trigger>
-                <Tabs.Trigger value="steps" h="row" px="2">
+                <Tabs.Trigger value="sheet" h="row" px="1.5">
+                    Sheet{off > 0 ? ` ▲${off}` : ''}
+                </Tabs.Trigger>
+                <Tabs.Trigger value="steps" h="row" px="1.5">
                     Steps
                 </Tabs.Trigger>
-                <Tabs.Trigger value="files" h="row" px="2">
+                <Tabs.Trigger value="files" h="row" px="1.5">
                     Files
                 </Tabs.Trigger>
             </Tabs.List>
@@ -65,6 +80,18 @@ export function SideTabs({ id, bench, side, cursor, onSide, onVolts, onShow }: P
                     name={(at) => placeName(draft.board, at)}
                     place={cursor}
                     onVolts={onVolts}
+                    onShow={onShow}
+                />
+            </Pane>
+            <Pane value="sheet">
+                <ReadingSheet
+                    draft={draft}
+                    id={id}
+                    place={cursor}
+                    name={(at) => placeName(draft.board, at)}
+                    run={taken}
+                    error={readings.error?.message ?? null}
+                    edit={edit}
                     onShow={onShow}
                 />
             </Pane>

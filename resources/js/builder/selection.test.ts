@@ -30,6 +30,7 @@ describe('what is picked in the builder', () => {
     it('draws none beside a run, nor off the board', () => {
         const elsewhere: Choice[] = [
             { choose: 'side', side: 'run' },
+            { choose: 'side', side: 'sheet' },
             { choose: 'view', view: 'Ladder' },
         ]
         for (const choice of elsewhere) {

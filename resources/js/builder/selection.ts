@@ -2,7 +2,7 @@ import type { KindFound } from '@/builder/types'
 
 export const VIEWS = ['Board', 'Ladder', 'Sequence', 'Process', 'Trouble'] as const
 export type View = (typeof VIEWS)[number]
-export type Side = 'checks' | 'circuits' | 'run' | 'steps' | 'files'
+export type Side = 'checks' | 'circuits' | 'run' | 'sheet' | 'steps' | 'files'
 
 /** What the builder shows, and what is picked and in hand on it. Nothing of the model itself is here. */
 export interface Selection {
@@ -64,8 +64,8 @@ export const NOTHING: Selection = {
     seek: null,
 }
 
-/** Whether a terminal that is pressed begins or ends a wire; beside a run it is read, not wired. */
-export const draws = (s: Selection) => s.view === 'Board' && s.side !== 'run'
+/** Whether a terminal that is pressed begins or ends a wire; beside a run and a sheet it is read, not wired. */
+export const draws = (s: Selection) => s.view === 'Board' && s.side !== 'run' && s.side !== 'sheet'
 
 /** The wire that pressing a terminal draws, if it draws one. */
 export function drawn(s: Selection, at: string): { from: string; to: string } | null {

@@ -487,6 +487,7 @@ export interface Doc {
     }
     wires: DocWire[]
     plate?: Plate
+    readings?: ExpectedReading[]
     [k: string]: unknown
 }
 export interface DocPart {
@@ -546,6 +547,17 @@ export interface Plate {
     static_in_wc?: number
     fuse_a?: number
     flue?: string
+}
+export interface ExpectedReading {
+    at_s: number
+    black?: string
+    fault?: string
+    least?: number
+    mode?: string
+    most?: number
+    red?: string
+    tap?: string
+    visit: string
 }
 export interface Settings {
     contacts: string[]
@@ -888,6 +900,7 @@ export interface DraftReply {
             [k: string]: number
         }
         plate?: Plate
+        readings?: ExpectedReading[]
         [k: string]: unknown
     }
     gone: {
@@ -1328,4 +1341,14 @@ export interface WorkingPage {
     isFile: boolean
     task: TaskTold
     title: string
+}
+export interface ReadingOutcome {
+    holds: boolean | null
+    says: string | null
+    shows: string | null
+    value: number | null
+}
+export interface ReadingsRun {
+    readings: ReadingOutcome[]
+    step: number
 }
