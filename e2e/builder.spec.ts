@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, test, type Page, type Response } from '@playwright/test'
+import { expect, test, type Locator, type Page, type Response } from '@playwright/test'
 import { alongTabs, find, reach, signInByKeys } from './keys'
 import { clean, press, seeAll, signIn } from './people'
 
@@ -90,6 +90,18 @@ class Hand {
         await field.fill(value)
         await this.answered(() => field.press('Enter'), /\/edits$/)
         this.acts++
+    }
+
+    /** Does something that is an edit. */
+    async answer(what: () => Promise<void>) {
+        await this.answered(what, /\/edits$/)
+        this.acts++
+    }
+
+    /** One of some named values, which is an edit unless it is only kept in hand. */
+    async choose(field: Locator, label: string, isEdit = true) {
+        const choice = async () => void (await field.selectOption({ label }))
+        await (isEdit ? this.answer(choice) : choice())
     }
 
     async press(name: string | RegExp) {
@@ -656,4 +668,37 @@ test('readings that are expected of a model: put on the sheet, said to be right,
     await hand.figure('Windings: turns ratio', '6.5')
     await page.getByRole('tab', { name: 'Sheet ▲1' }).click()
     await expect(row.getByRole('status')).toHaveText(/^▲ It shows 1\d\.\d+ V AC; right is/)
+})
+
+test('a door with its switch and a visit with what people do before are made in the builder', async ({ page }) => {
+    await signIn(page, 'ines')
+    await page.getByRole('link', { name: 'Making' }).click()
+    await page.getByLabel('Title').fill('Door furnace')
+    await page.getByLabel('Shipped model').selectOption('furnace-80')
+    await page.getByRole('button', { name: 'From that model' }).click()
+    const hand = new Hand(page)
+    await hand.view('Process')
+    const doors = page.getByRole('region', { name: 'Doors' })
+    await hand.press('Take the door off')
+    await expect(doors.getByRole('region')).toHaveCount(0)
+    await hand.press('Add a door')
+    const door = doors.getByRole('region', { name: 'Door door-1' })
+    await hand.choose(door.getByLabel('Switch of Door'), 'Door switch')
+    await hand.choose(door.getByLabel('One more behind Door'), 'Burners', false)
+    await hand.press('Put it behind')
+    await expect(door.getByRole('button', { name: 'Burners ✕' })).toBeVisible()
+
+    await page.getByLabel('A new visit, in a word').fill('noon')
+    await page.getByLabel('A new visit, in a word').press('Enter')
+    const visits = page.getByRole('region', { name: 'Visits' })
+    await hand.answer(() => visits.getByRole('button', { name: 'Add it' }).last().click())
+    const noon = visits.getByRole('region', { name: 'Visit noon' })
+    await noon.getByLabel('What is moved').selectOption({ label: 'Thermostat, mode' })
+    await noon.getByLabel('to', { exact: true }).selectOption('off')
+    await hand.answer(() => noon.getByRole('button', { name: 'Add it' }).click())
+    await expect(noon.getByText('after 3600 s: Thermostat, mode to off')).toBeVisible()
+    await clean(page, 'builder, doors and visits')
+    await page.getByRole('tab', { name: 'Run' }).click()
+    await page.getByLabel('How it is found').selectOption({ label: 'Found noon' })
+    await expect(page.getByRole('img', { name: /Tape of the healthy run/ })).toBeVisible()
 })

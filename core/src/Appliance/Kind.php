@@ -9,6 +9,7 @@ use OddSpark\Parts\Ability\Blows;
 use OddSpark\Parts\Ability\GivesFuel;
 use OddSpark\Parts\Ability\RunsDown;
 use OddSpark\Parts\Ability\Senses;
+use OddSpark\Parts\Ability\StandsAsSet;
 use OddSpark\Parts\Ability\Turns;
 use OddSpark\Parts\Role;
 
@@ -164,6 +165,14 @@ final readonly class Kind
     public function those(string $ability): array
     {
         return array_filter($this->primitives, fn (Spec $s): bool => $s->can($ability));
+    }
+
+    /** @return list<string> levers that a door can hold in: those that are pressed or out */
+    public function plungers(): array
+    {
+        $isPlunger = fn (Spec $s): bool => array_diff(['pressed', 'out'], (array) $s->get('positions')) === [];
+
+        return array_map(strval(...), array_keys(array_filter($this->those(StandsAsSet::class), $isPlunger)));
     }
 
     /** Whether it is anything to the circuit. */

@@ -18,7 +18,12 @@ export function Findings({ checked, busy, edit, onShow }: Props) {
             </Text>
         )
     return (
-        <Stack gap="2" opacity={busy ? 0.6 : 1} aria-label="Checks" as="section">
+        <Stack gap="2" aria-label="Checks" aria-busy={busy} as="section">
+            {busy && (
+                <Text fontSize="note" color="faint">
+                    Looking over what has changed…
+                </Text>
+            )}
             {checked.findings.length === 0 && (
                 <Text color="good" fontWeight={700}>
                     Nothing found against the wiring.

@@ -1,12 +1,15 @@
 import { Box, Heading, HStack, Stack, Text } from '@chakra-ui/react'
 import { useState } from 'react'
 import { Select } from '@/shell/Select'
+import { Doors } from './Doors'
 import { Field, figure } from './Field'
 import { Word } from './Inspector'
 import { Plate } from './Plate'
+import { Visits } from './Visits'
 import type { Draft, Edit, Includable } from './types'
 
 interface Props {
+    id: number
     draft: Draft
     models: Includable[]
     edit: (...edits: Edit[]) => Promise<boolean>
@@ -15,10 +18,9 @@ interface Props {
 /**
  * Heat, draught, gas and water: taken over as in a shipped model for the parts that are here, then figure by figure.
  */
-export function Process({ draft, models, edit }: Props) {
+export function Process({ id, draft, models, edit }: Props) {
     const [like, setLike] = useState(models[0]?.name ?? '')
     const elements = Object.entries(draft.document.process)
-    const [visit, setVisit] = useState('')
     return (
         <Stack layerStyle="panel" gap="3" h="100%" overflowY="auto" p="3" tabIndex={0} aria-label="Process">
             <Box>
@@ -79,62 +81,8 @@ export function Process({ draft, models, edit }: Props) {
                 </Box>
             ))}
             <Plate draft={draft} edit={edit} />
-            <Box borderTopWidth="1px" borderColor="line" pt="2">
-                <Heading as="h2" size="md">
-                    Visits
-                </Heading>
-                {Object.entries(draft.document.visits).map(([id, v]) => (
-                    <Box key={id}>
-                        <Field
-                            label={`Visit ${id}`}
-                            value={v.title}
-                            onSet={(title) => void edit({ do: 'set', path: `/visits/${id}/title`, value: title })}
-                        />
-                        <HStack gap="3">
-                            <Field
-                                label="The fault appears after"
-                                unit="s"
-                                number
-                                value={v.appears_s ?? 0}
-                                onSet={(t) =>
-                                    void edit({ do: 'set', path: `/visits/${id}/appears_s`, value: figure(t) })
-                                }
-                            />
-                            <Field
-                                label="It is noticed after"
-                                unit="s"
-                                number
-                                value={v.notices_s}
-                                onSet={(t) =>
-                                    void edit({ do: 'set', path: `/visits/${id}/notices_s`, value: figure(t) })
-                                }
-                            />
-                        </HStack>
-                    </Box>
-                ))}
-                <HStack gap="2" align="flex-end" mt="1">
-                    <Field label="A new visit, in a word" w="200px" value={visit} onSet={setVisit} />
-                    <Word
-                        disabled={!/^[a-z][a-z0-9-]*$/.test(visit)}
-                        onClick={() => {
-                            void edit({
-                                do: 'set',
-                                path: `/visits/${visit}`,
-                                value: {
-                                    title: `Found ${visit}`,
-                                    appears_s: 600,
-                                    notices_s: 3600,
-                                    household: [],
-                                    arrives: { after_s: 60 },
-                                },
-                            })
-                            setVisit('')
-                        }}
-                    >
-                        Add it
-                    </Word>
-                </HStack>
-            </Box>
+            <Doors draft={draft} edit={edit} />
+            <Visits id={id} draft={draft} edit={edit} />
         </Stack>
     )
 }

@@ -5,6 +5,7 @@ export type {
     Acted,
     Circuit,
     CircuitLoad,
+    Control,
     Doc,
     DocPart,
     DocVisit as Visit,

@@ -189,7 +189,7 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                         {view === 'Sequence' ? (
                             <Tables draft={draft} edit={edit} />
                         ) : view === 'Process' ? (
-                            <Process draft={draft} models={models} edit={edit} />
+                            <Process id={id} draft={draft} models={models} edit={edit} />
                         ) : view === 'Trouble' ? (
                             <TroubleSet
                                 draft={draft}

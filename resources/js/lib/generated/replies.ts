@@ -440,6 +440,8 @@ export interface Doc {
         covers: string[]
         id: string
         label: string
+        interlock?: string
+        sight_glass?: string[]
     }[]
     found?: {
         /**
@@ -512,7 +514,10 @@ export interface DocVisit {
     appears_s?: number
     arrives: {
         after_s: number
-        [k: string]: unknown
+        unlike?: {
+            [k: string]: string
+        }
+        at_most_s?: number
     }
     household: {
         at_s: number
@@ -570,6 +575,7 @@ export interface Settings {
     tables: {
         [k: string]: TableShown
     }
+    plungers: string[]
 }
 export interface Parameter {
     choices: string[] | null
@@ -855,6 +861,8 @@ export interface DraftReply {
             covers: string[]
             id: string
             label: string
+            interlock?: string
+            sight_glass?: string[]
         }[]
         found?: {
             /**

@@ -1,0 +1,97 @@
+import { Box, Heading, HStack, Text } from '@chakra-ui/react'
+import { useState } from 'react'
+import { Select } from '@/shell/Select'
+import { Field } from './Field'
+import { Word } from './Inspector'
+import type { Draft, Edit } from './types'
+
+interface Props {
+    draft: Draft
+    edit: (...edits: Edit[]) => Promise<boolean>
+}
+
+/** Doors and panels: what each is called, what lies behind it, and the switch that it holds in. */
+export function Doors({ draft, edit }: Props) {
+    const doors = draft.document.doors ?? []
+    const parts = draft.board.parts
+    const label = (id: string) => parts.find((p) => p.id === id)?.label ?? id
+    const covered = new Set(doors.flatMap((d) => d.covers))
+    const open = parts.filter((p) => !covered.has(p.id))
+    const switches = parts.flatMap((p) =>
+        (draft.settings[p.id]?.plungers ?? []).map((lever): [string, string] => [`${p.id}.${lever}`, p.label]),
+    )
+    const add = () => {
+        const used = new Set(doors.map((d) => d.id))
+        let n = doors.length + 1
+        while (used.has(`door-${n}`)) n++
+        void edit({ do: 'set', path: '/doors/-', value: { id: `door-${n}`, label: 'Door', covers: [] } })
+    }
+    return (
+        <Box borderTopWidth="1px" borderColor="line" pt="2" as="section" aria-label="Doors">
+            <Heading as="h2" size="md">
+                Doors
+            </Heading>
+            {doors.map((door, i) => (
+                <Box key={door.id} as="section" aria-label={`Door ${door.id}`} mt="1">
+                    <HStack gap="2" wrap="wrap" align="flex-end">
+                        <Field
+                            label="What it is called"
+                            w="200px"
+                            value={door.label}
+                            onSet={(t) => void edit({ do: 'set', path: `/doors/${i}/label`, value: t || 'Door' })}
+                        />
+                        <Box>
+                            <Text fontSize="note">Switch that it holds in</Text>
+                            <Select
+                                label={`Switch of ${door.label}`}
+                                value={door.interlock ?? ''}
+                                options={[['', 'none'], ...switches]}
+                                onChange={(s) =>
+                                    void edit({ do: 'set', path: `/doors/${i}/interlock`, value: s === '' ? null : s })
+                                }
+                            />
+                        </Box>
+                        <Word onClick={() => void edit({ do: 'set', path: `/doors/${i}`, value: null })}>
+                            Take the door off
+                        </Word>
+                    </HStack>
+                    <Text fontSize="note">Behind it</Text>
+                    <HStack gap="1" wrap="wrap">
+                        {door.covers.map((id, n) => (
+                            <Word
+                                key={id}
+                                onClick={() => void edit({ do: 'set', path: `/doors/${i}/covers/${n}`, value: null })}
+                            >
+                                {label(id)} ✕
+                            </Word>
+                        ))}
+                    </HStack>
+                    <Behind
+                        door={door.label}
+                        parts={open.map((p): [string, string] => [p.id, p.label])}
+                        onAdd={(ids) =>
+                            void edit({ do: 'set', path: `/doors/${i}/covers`, value: [...door.covers, ...ids] })
+                        }
+                    />
+                </Box>
+            ))}
+            <Box mt="1">
+                <Word onClick={add}>Add a door</Word>
+            </Box>
+        </Box>
+    )
+}
+
+/** One part more behind a door, or all that no door covers. */
+function Behind({ door, parts, onAdd }: { door: string; parts: [string, string][]; onAdd: (ids: string[]) => void }) {
+    const [part, setPart] = useState('')
+    const chosen = parts.some(([id]) => id === part) ? part : (parts[0]?.[0] ?? '')
+    if (parts.length === 0) return null
+    return (
+        <HStack gap="2" mt="1">
+            <Select label={`One more behind ${door}`} value={chosen} options={parts} onChange={setPart} />
+            <Word onClick={() => onAdd([chosen])}>Put it behind</Word>
+            <Word onClick={() => onAdd(parts.map(([id]) => id))}>All of them</Word>
+        </HStack>
+    )
+}

@@ -1,0 +1,235 @@
+import { Box, Heading, HStack, Text } from '@chakra-ui/react'
+import { useState } from 'react'
+import { useTold } from '@/lib/query'
+import { Select } from '@/shell/Select'
+import { Field, figure } from './Field'
+import { Word } from './Inspector'
+import type { Control, Draft, Edit, RunTape, Visit } from './types'
+
+interface Props {
+    id: number
+    draft: Draft
+    edit: (...edits: Edit[]) => Promise<boolean>
+}
+
+/** How it is found: what people do before, when the fault appears and is noticed, and what makes somebody ring. */
+export function Visits({ id, draft, edit }: Props) {
+    const [name, setName] = useState('')
+    return (
+        <Box borderTopWidth="1px" borderColor="line" pt="2" as="section" aria-label="Visits">
+            <Heading as="h2" size="md">
+                Visits
+            </Heading>
+            {Object.entries(draft.document.visits).map(([visit, v]) => (
+                <OneVisit key={visit} id={id} visit={visit} v={v} draft={draft} edit={edit} />
+            ))}
+            <HStack gap="2" align="flex-end" mt="2">
+                <Field label="A new visit, in a word" w="200px" value={name} onSet={setName} />
+                <Word
+                    disabled={!/^[a-z][a-z0-9-]*$/.test(name) || name in draft.document.visits}
+                    onClick={() => {
+                        void edit({
+                            do: 'set',
+                            path: `/visits/${name}`,
+                            value: {
+                                title: `Found ${name}`,
+                                appears_s: 600,
+                                notices_s: 3600,
+                                household: [],
+                                arrives: { after_s: 60 },
+                            },
+                        })
+                        setName('')
+                    }}
+                >
+                    Add it
+                </Word>
+            </HStack>
+        </Box>
+    )
+}
+
+function OneVisit({ id, visit, v, draft, edit }: Props & { visit: string; v: Visit }) {
+    const set = (path: string, value: unknown) =>
+        void edit({ do: 'set', path: `/visits/${visit}/${path}`, value: value as string })
+    return (
+        <Box as="section" aria-label={`Visit ${visit}`} mt="2">
+            <Field label={`Visit ${visit}`} value={v.title} onSet={(title) => set('title', title)} />
+            <HStack gap="3" wrap="wrap" align="flex-end">
+                {(
+                    [
+                        ['appears_s', 'The fault appears after', v.appears_s ?? 0],
+                        ['notices_s', 'It is noticed after', v.notices_s],
+                        ['arrives/after_s', 'Somebody comes after', v.arrives.after_s],
+                    ] as const
+                ).map(([path, label, value]) => (
+                    <Field
+                        key={path}
+                        label={label}
+                        unit="s"
+                        number
+                        value={value}
+                        onSet={(t) => set(path, figure(t) ?? 0)}
+                    />
+                ))}
+                <Word
+                    disabled={Object.keys(draft.document.visits).length < 2}
+                    onClick={() => void edit({ do: 'set', path: `/visits/${visit}`, value: null })}
+                >
+                    Remove this visit
+                </Word>
+            </HStack>
+            <Ringing id={id} visit={visit} v={v} draft={draft} edit={edit} />
+            <Doings v={v} draft={draft} set={set} />
+        </Box>
+    )
+}
+
+/** What makes somebody ring: a time alone, or something that is no longer as it should be. */
+function Ringing({ id, visit, v, draft, edit }: Props & { visit: string; v: Visit }) {
+    const run = useTold<RunTape>(`/drafts/${id}/run?visit=${encodeURIComponent(visit)}`, {
+        of: draft.step,
+        keep: true,
+    })
+    const unlike = Object.entries((v.arrives.unlike ?? {}) as Record<string, string>)[0]
+    const seen = (channel: string) => [
+        ...new Set((run.data?.perceived[channel] ?? []).map((p) => p.value).filter((c) => c !== '')),
+    ]
+    const channels = draft.board.lanes.filter((l) => l.channel === unlike?.[0] || seen(l.channel).length > 0)
+    const put = (channel: string, value: string | undefined) =>
+        void edit({
+            do: 'set',
+            path: `/visits/${visit}/arrives`,
+            value:
+                channel === '' || value === undefined
+                    ? { after_s: v.arrives.after_s }
+                    : {
+                          after_s: v.arrives.after_s,
+                          unlike: { [channel]: value },
+                          at_most_s: v.arrives.at_most_s ?? 5400,
+                      },
+        })
+    const values = unlike ? [...new Set([unlike[1], ...seen(unlike[0])])] : []
+    return (
+        <HStack gap="2" wrap="wrap" align="flex-end" mt="1">
+            <Box>
+                <Text fontSize="note">That counts from</Text>
+                <Select
+                    label={`What makes somebody ring, ${visit}`}
+                    value={unlike?.[0] ?? ''}
+                    options={[
+                        ['', 'the last that happened'],
+                        ...channels.map((l): [string, string] => [l.channel, `a change: ${l.name}`]),
+                    ]}
+                    onChange={(channel) => put(channel, seen(channel)[0])}
+                />
+            </Box>
+            {unlike && (
+                <>
+                    <Box>
+                        <Text fontSize="note">when it is no longer</Text>
+                        <Select
+                            label={`As it should be, ${visit}`}
+                            value={unlike[1]}
+                            options={values.map((x): [string, string] => [x, x])}
+                            onChange={(value) => put(unlike[0], value)}
+                        />
+                    </Box>
+                    <Field
+                        label="or at the latest after"
+                        unit="s"
+                        number
+                        value={Number(v.arrives.at_most_s ?? 0)}
+                        onSet={(t) =>
+                            void edit({
+                                do: 'set',
+                                path: `/visits/${visit}/arrives/at_most_s`,
+                                value: figure(t) ?? 0,
+                            })
+                        }
+                    />
+                </>
+            )}
+        </HStack>
+    )
+}
+
+/** What people do with levers, dials and knobs before the visit. */
+function Doings({ v, draft, set }: { v: Visit; draft: Draft; set: (path: string, value: unknown) => void }) {
+    const levers = draft.board.parts.flatMap((p) => p.controls.map((c) => ({ part: p.id, label: p.label, c })))
+    const [key, setKey] = useState('')
+    const chosen = levers.find(({ part, c }) => `${part}.${c.lever}` === key) ?? levers[0]
+    const [to, setTo] = useState<string | null>(null)
+    const [at, setAt] = useState(v.notices_s)
+    const name = (part: string, lever: string) => {
+        const found = levers.find((l) => l.part === part && l.c.lever === lever)
+        return found ? `${found.label}, ${found.c.label}` : `${part}, ${lever}`
+    }
+    const value = chosen === undefined ? '' : (to ?? String(chosen.c.at))
+    return (
+        <Box mt="1">
+            <Text fontSize="note">What people do before</Text>
+            {v.household.length === 0 && <Text fontSize="text">Nothing.</Text>}
+            {v.household.map((doing, i) => (
+                <HStack key={i} gap="2">
+                    <Text fontSize="text" flex="1">
+                        after {doing.at_s} s: {name(doing.part, doing.lever)} to {doing.to}
+                    </Text>
+                    <Word onClick={() => set(`household/${i}`, null)}>Remove</Word>
+                </HStack>
+            ))}
+            {chosen && (
+                <HStack gap="2" wrap="wrap" align="flex-end">
+                    <Field label="After" unit="s" number value={at} onSet={(t) => setAt(Number(figure(t)) || 0)} />
+                    <Box>
+                        <Text fontSize="note">What is moved</Text>
+                        <Select
+                            label="What is moved"
+                            value={`${chosen.part}.${chosen.c.lever}`}
+                            options={levers.map(({ part, label, c }): [string, string] => [
+                                `${part}.${c.lever}`,
+                                `${label}, ${c.label}`,
+                            ])}
+                            onChange={(k) => {
+                                setKey(k)
+                                setTo(null)
+                            }}
+                        />
+                    </Box>
+                    <Position c={chosen.c} value={value} onSet={setTo} />
+                    <Word
+                        onClick={() =>
+                            set('household', [
+                                ...v.household,
+                                {
+                                    at_s: Math.round(at),
+                                    part: chosen.part,
+                                    lever: chosen.c.lever,
+                                    to: chosen.c.range === null ? value : Number(value),
+                                },
+                            ])
+                        }
+                    >
+                        Add it
+                    </Word>
+                </HStack>
+            )}
+        </Box>
+    )
+}
+
+function Position({ c, value, onSet }: { c: Control; value: string; onSet: (to: string) => void }) {
+    return c.positions === null ? (
+        <Field label="to" number value={value} {...(c.unit ? { unit: c.unit } : {})} onSet={onSet} />
+    ) : (
+        <Box>
+            <Text fontSize="note">to</Text>
+            <Select
+                label="to"
+                value={value}
+                options={c.positions.map((p): [string, string] => [p, p])}
+                onChange={onSet}
+            />
+        </Box>
+    )
+}
