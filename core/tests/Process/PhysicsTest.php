@@ -266,6 +266,21 @@ final class PhysicsTest extends TestCase
     // Water
 
     /** Steam tables, from memory: some 250 °F at 15 psi gauge. */
+    public function test_a_weak_capacitor_takes_the_blowers_speed_by_degree_and_the_air_gets_hotter(): void
+    {
+        $last = [INF, 0.0];
+        foreach ([7.5, 5.5, 4.5, 3.5] as $microfarad) {
+            $s = TestRig::of('furnace-80', ['capacitor.plates.microfarad' => $microfarad])->run(400);
+            $now = [self::at($s, 'blower.motor', 'target'), $s->value('supply-air')];
+            self::assertLessThan($last[0], $now[0], "$microfarad µF");
+            self::assertGreaterThan($last[1], $now[1], "$microfarad µF");
+            $last = $now;
+        }
+        self::assertGreaterThan(0.45, $last[0], 'it still turns');
+        $gone = TestRig::of('furnace-80', ['capacitor.plates.microfarad' => 1.0])->run(100);
+        self::assertSame(0.0, self::at($gone, 'blower.motor', 'target'), 'and with next to none it only hums');
+    }
+
     public function test_water_boils_at_its_pressure_and_gets_no_hotter(): void
     {
         $s = TestRig::of('boiler-hydronic', ['high.contact.stuck' => 'closed', 'operating.contact.stuck' => 'closed', 'circulator.motor.seized' => true]);

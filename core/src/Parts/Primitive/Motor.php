@@ -18,9 +18,10 @@ use OddSpark\Trade\Response;
  * A single-phase motor: shaded pole, or with a start winding in series with a capacitor outside.
  * Slot: band (stopped, slow, full), course of its speed (1 = rated), humming, tripped.
  *
- * Torque comes from the start winding's current (or, shaded pole, from volts alone); which band it
- * runs in follows from that. Locked, it draws its locked-rotor impedance and hums until its
- * overload opens.
+ * Torque comes from the start winding's current (or, shaded pole, from volts alone), and how fast it turns what it
+ * drives from that: at slow_amps it just starts and runs at not half its speed, at full_amps at all of it, between
+ * them in proportion (a rule of this product; the sign and the ends are common practice, no source). Locked, it draws
+ * its locked-rotor impedance and hums until its overload opens.
  *
  * @phpstan-import-type Figures from Primitive
  */
@@ -44,7 +45,8 @@ final class Motor extends Primitive implements Turns
         'full_amps',
     ];
 
-    private const BANDS = ['stopped' => 0.0, 'slow' => 0.45, 'full' => 1.0];
+    /** Share of its speed at the least current through its start winding with which it starts. */
+    private const SLOWEST = 0.45;
 
     /**
      * @param Figures $p run: [ohm, reactance] running, locked: [ohm, reactance], tap: [ohm, reactance]
@@ -129,10 +131,17 @@ final class Motor extends Primitive implements Turns
         $volts = $now->acVolts($n['line'], $n['common']);
         $powered = $volts > 10 && ! ($p['open'] ?? false) && ! $slot['tripped'];
         $band = 'stopped';
+        $torque = 1.0;
         if ($powered && ! ($p['seized'] ?? false) && $volts >= $p['run_v']) {
-            $band = isset($p['tap']) ? $this->bandByStart($now, $slot['band']) : 'full';
+            $band = 'full';
+            if (isset($p['tap'])) {
+                $amps = $this->startAmps($now);
+                $band = $this->bandByStart($amps, $slot['band']);
+                $torque = ($amps - $p['slow_amps']) / ($p['full_amps'] - $p['slow_amps']);
+            }
         }
-        $speed = round(self::BANDS[$band] * ($p['drag'] ?? 1.0) * min(1.0, $volts / ($p['full_v'] ?? 112)), 2);
+        $share = $band === 'stopped' ? 0.0 : self::SLOWEST + (1 - self::SLOWEST) * max(0.0, min(1.0, $torque));
+        $speed = round($share * ($p['drag'] ?? 1.0) * min(1.0, $volts / ($p['full_v'] ?? 112)), 2);
         if ($speed !== $slot['target']) {
             $slot['course'] = Response::towards(
                 $now->tick,
@@ -174,13 +183,18 @@ final class Motor extends Primitive implements Turns
         };
     }
 
-    private function bandByStart(Surroundings $now, string $was): string
+    private function startAmps(Surroundings $now): float
     {
         if ($this->p['start_open'] ?? false) {
-            return 'stopped';
+            return 0.0;
         }
         $n = $this->f->nodes;
-        $amps = $now->acVolts($n['line'], $n['start']) / hypot(...$this->p['start_ohms']);
+
+        return $now->acVolts($n['line'], $n['start']) / hypot(...$this->p['start_ohms']);
+    }
+
+    private function bandByStart(float $amps, string $was): string
+    {
         $stays = $was === 'stopped' ? 1.0 : 0.9; // less is needed to keep it going
 
         return match (true) {
