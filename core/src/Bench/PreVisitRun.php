@@ -86,7 +86,7 @@ final readonly class PreVisitRun
         $complaint = Complaint::of($household, $until, $rooms, $water === null ? null : [
             'now' => $noticed->value($water['of']), 'wants' => $water['wants'],
         ]);
-        $answers = Complaint::answers($household, $until, $rooms, $state->tick);
+        $answers = Complaint::answers($household, $until, $rooms, $this->outside($state), $state->tick);
 
         $found = new BenchState($state->tick, $state->slots, $state->tick, $answers, joined: $state->joined);
 
@@ -166,6 +166,19 @@ final readonly class PreVisitRun
         }
 
         return $this->machine->advance($state, $state->tick + $visit->after, $listen);
+    }
+
+    /** @return list<string> what is to be seen from outside: "board lamp 3 flashes" */
+    private function outside(MachineState $found): array
+    {
+        $said = [];
+        foreach ($this->plan->percepts as $channel => $percept) {
+            if ($percept['sense'] === 'sight' && $percept['from'] === 'outside') {
+                $said[] = $this->perception->say($channel, $this->machine->shows($found, $percept['of']));
+            }
+        }
+
+        return $said;
     }
 
     /**

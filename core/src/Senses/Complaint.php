@@ -105,10 +105,16 @@ final class Complaint
      *
      * @param array<string, list<array{int, int, string}>> $heard
      * @param list<array{name: string, now: float, wants: float, blank: bool, calling: bool}> $rooms
+     * @param list<string> $outside lamps, codes and marks that are seen without opening anything, as they are said
      * @return array<string, string> by question
      */
-    public static function answers(Household $household, array $heard, array $rooms, int $arrived): array
-    {
+    public static function answers(
+        Household $household,
+        array $heard,
+        array $rooms,
+        array $outside,
+        int $arrived,
+    ): array {
         $last = null;
         foreach ($household->heat as $channel => $values) {
             foreach ($heard[$channel] ?? [] as [, $to, $value]) {
@@ -129,6 +135,9 @@ final class Complaint
                 default => 'The better part of a day.',
             },
             'display' => $blank === [] ? 'It shows what it always shows.' : 'It is blank.',
+            'outside' => $outside === []
+                ? 'There is nothing to be seen on it.'
+                : implode(' ', array_map(fn (string $said): string => ucfirst($said).'.', $outside)),
             'noise' => self::total($heard, $household->hum) > 0 ? 'Something hums.' : 'Nothing out of the way.',
             'smell' => self::total($heard, $household->smell) > 0 ? 'There was a smell of gas, for a moment.' : 'No.',
             'filter' => 'Not long ago, I think.',

@@ -270,6 +270,18 @@ final class ActsTest extends TestCase
         self::assertStringContainsString('no dial', (string) $this->do(121, 'clock', ['part' => 'limit'])->refused);
     }
 
+    public function test_the_customer_tells_the_lamp_that_he_sees_without_opening_anything(): void
+    {
+        $seen = function (string $model, string $fault): string {
+            $this->arrive($model, $fault, false);
+
+            return $this->do(1, 'ask', ['question' => 'outside'])->seen['answer'];
+        };
+        self::assertSame('Board lamp 4 flashes.', $seen('furnace-80', 'limit:stuck-open'));
+        self::assertSame('Board lamp dark.', $seen('furnace-80', 'transformer:primary-open'));
+        self::assertSame('There is nothing to be seen on it.', $seen('furnace-standing-pilot', 'healthy'));
+    }
+
     public function test_the_customer_answers_by_what_he_lived_through(): void
     {
         $this->arrive('furnace-80', 'fuse:blown', false);

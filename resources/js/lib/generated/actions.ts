@@ -174,7 +174,7 @@ export interface ActionLog {
               act: 'ask'
               at_s: number
               id?: string
-              question: 'since' | 'display' | 'noise' | 'smell' | 'filter' | 'work'
+              question: 'since' | 'display' | 'outside' | 'noise' | 'smell' | 'filter' | 'work'
           }
         | {
               act: 'turn'
