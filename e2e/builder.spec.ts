@@ -27,7 +27,9 @@ class Hand {
     /** A kind by its words, then the board where it goes. */
     async place(words: string, title: string, x: number, y: number) {
         await this.page.getByLabel('Find a kind of part').fill(words)
-        const kind = this.page.getByLabel('Kinds of parts').getByRole('button', { name: title, exact: true })
+        const kinds = this.page.getByLabel('Kinds of parts')
+        await expect(kinds).toHaveAttribute('aria-busy', 'false') // else the list may change under the press
+        const kind = kinds.getByRole('button', { name: title, exact: true })
         await kind.click()
         await expect(kind).toHaveAttribute('aria-pressed', 'true')
         await this.answered(() => this.onBoard(x, y), /\/edits$/)

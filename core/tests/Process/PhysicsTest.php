@@ -276,7 +276,7 @@ final class PhysicsTest extends TestCase
             self::assertGreaterThan($last[1], $now[1], "$microfarad µF");
             $last = $now;
         }
-        self::assertGreaterThan(0.45, $last[0], 'it still turns');
+        self::assertGreaterThan(0.4, $last[0], 'it still turns, at not half its speed');
         $gone = TestRig::of('furnace-80', ['capacitor.plates.microfarad' => 1.0])->run(100);
         self::assertSame(0.0, self::at($gone, 'blower.motor', 'target'), 'and with next to none it only hums');
     }

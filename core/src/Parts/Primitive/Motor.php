@@ -19,9 +19,10 @@ use OddSpark\Trade\Response;
  * Slot: band (stopped, slow, full), course of its speed (1 = rated), humming, tripped.
  *
  * Torque comes from the start winding's current (or, shaded pole, from volts alone), and how fast it turns what it
- * drives from that: at slow_amps it just starts and runs at not half its speed, at full_amps at all of it, between
- * them in proportion (a rule of this product; the sign and the ends are common practice, no source). Locked, it draws
- * its locked-rotor impedance and hums until its overload opens.
+ * drives from that: at slow_amps it just starts and runs at not half its speed, at full_amps at all of it. Between
+ * them its speed collapses soon, as a fan's does once its motor is near its breakdown torque (the figure is a rule of
+ * this product; the sign and the ends are common practice, no source). Locked, it draws its locked-rotor impedance and
+ * hums until its overload opens.
  *
  * @phpstan-import-type Figures from Primitive
  */
@@ -47,6 +48,8 @@ final class Motor extends Primitive implements Turns
 
     /** Share of its speed at the least current through its start winding with which it starts. */
     private const SLOWEST = 0.45;
+
+    private const COLLAPSES = 5.0;
 
     /**
      * @param Figures $p run: [ohm, reactance] running, locked: [ohm, reactance], tap: [ohm, reactance]
@@ -140,7 +143,8 @@ final class Motor extends Primitive implements Turns
                 $torque = ($amps - $p['slow_amps']) / ($p['full_amps'] - $p['slow_amps']);
             }
         }
-        $share = $band === 'stopped' ? 0.0 : self::SLOWEST + (1 - self::SLOWEST) * max(0.0, min(1.0, $torque));
+        $left = max(0.0, min(1.0, $torque)) ** self::COLLAPSES;
+        $share = $band === 'stopped' ? 0.0 : self::SLOWEST + (1 - self::SLOWEST) * $left;
         $speed = round($share * ($p['drag'] ?? 1.0) * min(1.0, $volts / ($p['full_v'] ?? 112)), 2);
         if ($speed !== $slot['target']) {
             $slot['course'] = Response::towards(
