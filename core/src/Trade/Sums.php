@@ -9,6 +9,9 @@ namespace OddSpark\Trade;
  */
 final class Sums
 {
+    /** What stands on the rating plate: a sum is done without it too. */
+    private const BY_PLATE = ['plate_btuh', 'plate_low_f', 'plate_high_f'];
+
     private const GAUGES = [22.0, 20.0, 18.0, 16.0, 14.0, 12.0, 10.0];
 
     /**
@@ -46,6 +49,8 @@ final class Sums
                     'efficiency' => $in('Efficiency', '%', 80, 40, 100),
                     'return_f' => $in('Return air', '°F', 68, 20, 120),
                     'supply_f' => $in('Supply air', '°F', 118, 30, 250),
+                    'plate_low_f' => $in('Least rise on the plate', '°F', 35, 5, 150),
+                    'plate_high_f' => $in('Most rise on the plate', '°F', 65, 5, 150),
                 ],
             ],
             'clocking' => [
@@ -56,6 +61,7 @@ final class Sums
                     'cubic_feet' => $in('One turn of the dial', 'ft³', 1, 0.1, 10),
                     'seconds' => $in('Seconds for one turn', 's', 45, 1, 3600),
                     'btu_ft3' => $in('Heating value', 'Btu/ft³', 1020, 500, 3000),
+                    'plate_btuh' => $in('Input on the plate', 'Btu/h', 80000, 1000, 500000),
                 ],
             ],
             'transformer' => [
@@ -101,6 +107,9 @@ final class Sums
     {
         $known = self::all()[$sum] ?? throw new \DomainException("There is no sum \"$sum\".");
         foreach ($known['inputs'] as $name => $input) {
+            if (! isset($with[$name]) && in_array($name, self::BY_PLATE, true)) {
+                continue;
+            }
             $value = $with[$name] ?? throw new \DomainException("{$input['label']}: a figure is missing.");
             if (
                 $value < $input['least'] ||
@@ -130,8 +139,9 @@ final class Sums
             ],
             'rise' => self::rise($with, $out),
             'clocking' => [
-                $out('Input', ((3600 * $with['cubic_feet']) / $with['seconds']) * $with['btu_ft3'], 'Btu/h', 0),
+                $out('Input', $input = ((3600 * $with['cubic_feet']) / $with['seconds']) * $with['btu_ft3'], 'Btu/h', 0),
                 $out('Flow', (3600 * $with['cubic_feet']) / $with['seconds'], 'ft³/h'),
+                ...isset($with['plate_btuh']) ? [$out('Of the input on the plate', 100 * $input / $with['plate_btuh'], '%')] : [],
             ],
             'transformer' => [
                 $out('Load', $with['volts'] * $with['amps'], 'VA'),
@@ -171,6 +181,8 @@ final class Sums
                 'CFM',
                 0,
             ),
+            ...isset($with['plate_low_f']) ? [$out('Above the least on the plate', $rise - $with['plate_low_f'], '°F')] : [],
+            ...isset($with['plate_high_f']) ? [$out('Below the most on the plate', $with['plate_high_f'] - $rise, '°F')] : [],
         ];
     }
 }

@@ -54,6 +54,23 @@ final class SumsTest extends TestCase
             80000.0,
             0.5,
         ];
+        yield 'clocking, against the plate' => [
+            'clocking',
+            ['cubic_feet' => 1.0, 'seconds' => 45.0, 'btu_ft3' => 1000.0, 'plate_btuh' => 100000.0],
+            'Of the input on the plate',
+            80.0,
+            0.05,
+        ];
+        yield 'rise, against the plate' => [
+            'rise',
+            [
+                'input_btuh' => 80000.0, 'efficiency' => 80.0, 'return_f' => 68.0, 'supply_f' => 143.0,
+                'plate_low_f' => 35.0, 'plate_high_f' => 65.0,
+            ],
+            'Below the most on the plate',
+            -10.0,
+            0.01,
+        ];
         yield 'transformer' => [
             'transformer',
             ['volts' => 25.0, 'amps' => 1.6, 'rating_va' => 40.0],
