@@ -24,6 +24,15 @@ class WorkbenchTest extends TestCase
         $this->attempt = $this->begin($this->give());
     }
 
+    public function test_the_contract_knows_every_instrument_that_there_is(): void
+    {
+        $contract = json_decode((string) file_get_contents(base_path('contract/replies.json')), true);
+        $this->assertEqualsCanonicalizing(
+            array_keys(\OddSpark\Instruments\Bag::atTaps()),
+            $contract['$defs']['AtTap']['enum'],
+        );
+    }
+
     public function test_a_reading_comes_back_with_its_moment_and_is_kept_as_fact(): void
     {
         $this->act($this->attempt, 'door', 1, ['to' => 'open'])->assertOk();

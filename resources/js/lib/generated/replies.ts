@@ -5,7 +5,16 @@ export type AnalysisReply = AnalysisState | Nothing
  * An instrument that is put to a tap, by the act that puts it there.
  */
 export type AtTap =
-    'gauge' | 'probe' | 'draught' | 'analyser' | 'analyser_co2' | 'analyser_co' | 'smoke' | 'oil_gauge' | 'water_gauge'
+    | 'gauge'
+    | 'probe'
+    | 'draught'
+    | 'analyser'
+    | 'analyser_co2'
+    | 'analyser_co'
+    | 'analyser_efficiency'
+    | 'smoke'
+    | 'oil_gauge'
+    | 'water_gauge'
 /**
  * A position of the meter's dial.
  */
@@ -452,6 +461,13 @@ export interface Doc {
         mode: string
         part: string
         weight: number
+        end?: string
+        on?: string
+        /**
+         * @minItems 2
+         * @maxItems 2
+         */
+        swapped?: [string, string]
     }[]
     groups?: string[][]
     includes?: {
@@ -873,6 +889,13 @@ export interface DraftReply {
             mode: string
             part: string
             weight: number
+            end?: string
+            on?: string
+            /**
+             * @minItems 2
+             * @maxItems 2
+             */
+            swapped?: [string, string]
         }[]
         groups?: string[][]
         includes?: {
