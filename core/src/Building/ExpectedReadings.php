@@ -11,6 +11,7 @@ use OddSpark\Bench\Bench;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
 use OddSpark\Instruments\Bag;
+use OddSpark\Instruments\Site;
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
 use OddSpark\Meter\Reading;
@@ -86,11 +87,9 @@ final readonly class ExpectedReadings
     private function read(Bench $bench, BenchState $state, array $row): Reading
     {
         if (isset($row['tap'])) {
-            $tap = $this->plan->model->taps()[$row['tap']];
-            $instrument = Bag::atTaps()[$tap->instrument];
-            $scale = $this->plan->model->region() === 'EU' ? new $instrument(true) : $instrument;
+            $instrument = Bag::atTaps()[$this->plan->model->taps()[$row['tap']]->instrument];
 
-            return Meter::show($scale, $bench->tap($state, $row['tap']));
+            return $instrument->at(new Site($this->plan, $bench->machine(), $state), $row['tap'])->reading;
         }
         $mode = Mode::from($row['mode']);
         [$red, $black] = [(int) $this->plan->node($row['red']), (int) $this->plan->node($row['black'])];
@@ -140,7 +139,7 @@ final readonly class ExpectedReadings
             return "\"{$row['fault']}\" is no fault of this model any more.";
         }
         if (isset($row['tap'])) {
-            return isset($model->taps()[$row['tap']]) ? null : "There is nothing to measure at \"{$row['tap']}\" any more.";
+            return $model->tap($row['tap']) !== null ? null : "There is no tap \"{$row['tap']}\" any more.";
         }
         foreach (['red', 'black'] as $lead) {
             if ($this->plan->node($row[$lead] ?? '') === null) {

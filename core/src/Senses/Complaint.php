@@ -136,7 +136,7 @@ final class Complaint
             },
             'display' => $blank === [] ? 'It shows what it always shows.' : 'It is blank.',
             'outside' => $outside === []
-                ? 'There is nothing to be seen on it.'
+                ? 'It has no light that I can see.'
                 : implode(' ', array_map(fn (string $said): string => ucfirst($said).'.', $outside)),
             'noise' => self::total($heard, $household->hum) > 0 ? 'Something hums.' : 'Nothing out of the way.',
             'smell' => self::total($heard, $household->smell) > 0 ? 'There was a smell of gas, for a moment.' : 'No.',

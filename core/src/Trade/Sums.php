@@ -139,9 +139,11 @@ final class Sums
             ],
             'rise' => self::rise($with, $out),
             'clocking' => [
-                $out('Input', $input = ((3600 * $with['cubic_feet']) / $with['seconds']) * $with['btu_ft3'], 'Btu/h', 0),
+                $out('Input', $input = 3600 * $with['cubic_feet'] / $with['seconds'] * $with['btu_ft3'], 'Btu/h', 0),
                 $out('Flow', (3600 * $with['cubic_feet']) / $with['seconds'], 'ft³/h'),
-                ...isset($with['plate_btuh']) ? [$out('Of the input on the plate', 100 * $input / $with['plate_btuh'], '%')] : [],
+                ...isset($with['plate_btuh'])
+                    ? [$out('Of the input on the plate', 100 * $input / $with['plate_btuh'], '%')]
+                    : [],
             ],
             'transformer' => [
                 $out('Load', $with['volts'] * $with['amps'], 'VA'),
@@ -181,8 +183,12 @@ final class Sums
                 'CFM',
                 0,
             ),
-            ...isset($with['plate_low_f']) ? [$out('Above the least on the plate', $rise - $with['plate_low_f'], '°F')] : [],
-            ...isset($with['plate_high_f']) ? [$out('Below the most on the plate', $with['plate_high_f'] - $rise, '°F')] : [],
+            ...isset($with['plate_low_f'])
+                ? [$out('Above the least on the plate', $rise - $with['plate_low_f'], '°F')]
+                : [],
+            ...isset($with['plate_high_f'])
+                ? [$out('Below the most on the plate', $with['plate_high_f'] - $rise, '°F')]
+                : [],
         ];
     }
 }

@@ -279,7 +279,7 @@ final class ActsTest extends TestCase
         };
         self::assertSame('Board lamp 4 flashes.', $seen('furnace-80', 'limit:stuck-open'));
         self::assertSame('Board lamp dark.', $seen('furnace-80', 'transformer:primary-open'));
-        self::assertSame('There is nothing to be seen on it.', $seen('furnace-standing-pilot', 'healthy'));
+        self::assertSame('It has no light that I can see.', $seen('furnace-standing-pilot', 'healthy'));
     }
 
     public function test_the_customer_answers_by_what_he_lived_through(): void

@@ -6,7 +6,7 @@ import { ToolButton } from '@/theme/buttons'
 const QUESTIONS: { question: Fields<'ask'>['question']; word: string }[] = [
     { question: 'since', word: 'Since when?' },
     { question: 'display', word: 'What does the thermostat show?' },
-    { question: 'outside', word: 'What do you see on it from outside?' },
+    { question: 'outside', word: 'Are any lights or codes showing?' },
     { question: 'noise', word: 'Any noise?' },
     { question: 'smell', word: 'Any smell?' },
     { question: 'filter', word: 'When was the filter changed?' },

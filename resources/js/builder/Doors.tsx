@@ -41,7 +41,7 @@ export function Doors({ draft, edit }: Props) {
                             onSet={(t) => void edit({ do: 'set', path: `/doors/${i}/label`, value: t || 'Door' })}
                         />
                         <Box>
-                            <Text fontSize="note">Switch that it holds in</Text>
+                            <Text fontSize="note">Door switch</Text>
                             <Select
                                 label={`Switch of ${door.label}`}
                                 value={door.interlock ?? ''}
@@ -55,7 +55,7 @@ export function Doors({ draft, edit }: Props) {
                             Take the door off
                         </Word>
                     </HStack>
-                    <Text fontSize="note">Behind it</Text>
+                    <Text fontSize="note">Parts behind this door</Text>
                     <HStack gap="1" wrap="wrap">
                         {door.covers.map((id, n) => (
                             <Word
@@ -90,8 +90,8 @@ function Behind({ door, parts, onAdd }: { door: string; parts: [string, string][
     return (
         <HStack gap="2" mt="1">
             <Select label={`One more behind ${door}`} value={chosen} options={parts} onChange={setPart} />
-            <Word onClick={() => onAdd([chosen])}>Put it behind</Word>
-            <Word onClick={() => onAdd(parts.map(([id]) => id))}>All of them</Word>
+            <Word onClick={() => onAdd([chosen])}>Add this part</Word>
+            <Word onClick={() => onAdd(parts.map(([id]) => id))}>Add all that no door covers</Word>
         </HStack>
     )
 }

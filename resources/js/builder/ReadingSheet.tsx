@@ -101,7 +101,7 @@ export function ReadingSheet({ draft, id, place, name, run, error, edit, onShow 
                             />
                             <Field label="to" number w="76px" value={row.most ?? ''} onSet={(t) => set('most', t)} />
                             {outcome?.value != null && outcome.holds !== true && (
-                                <Word onClick={() => void edit(...around(i, outcome.value!))}>So is right</Word>
+                                <Word onClick={() => void edit(...around(i, outcome.value!))}>That is right</Word>
                             )}
                             {row.tap === undefined && (
                                 <Word

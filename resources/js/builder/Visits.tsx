@@ -113,7 +113,7 @@ function Ringing({ id, visit, v, draft, edit }: Props & { visit: string; v: Visi
     return (
         <HStack gap="2" wrap="wrap" align="flex-end" mt="1">
             <Box>
-                <Text fontSize="note">That counts from</Text>
+                <Text fontSize="note">Counted from</Text>
                 <Select
                     label={`What makes somebody ring, ${visit}`}
                     value={unlike?.[0] ?? ''}
@@ -168,8 +168,8 @@ function Doings({ v, draft, set }: { v: Visit; draft: Draft; set: (path: string,
     const value = chosen === undefined ? '' : (to ?? String(chosen.c.at))
     return (
         <Box mt="1">
-            <Text fontSize="note">What people do before</Text>
-            {v.household.length === 0 && <Text fontSize="text">Nothing.</Text>}
+            <Text fontSize="note">What the customer does first</Text>
+            {v.household.length === 0 && <Text fontSize="text">The customer touches nothing.</Text>}
             {v.household.map((doing, i) => (
                 <HStack key={i} gap="2">
                     <Text fontSize="text" flex="1">
@@ -182,9 +182,9 @@ function Doings({ v, draft, set }: { v: Visit; draft: Draft; set: (path: string,
                 <HStack gap="2" wrap="wrap" align="flex-end">
                     <Field label="After" unit="s" number value={at} onSet={(t) => setAt(Number(figure(t)) || 0)} />
                     <Box>
-                        <Text fontSize="note">What is moved</Text>
+                        <Text fontSize="note">Switch, dial or knob</Text>
                         <Select
-                            label="What is moved"
+                            label="Switch, dial or knob"
                             value={`${chosen.part}.${chosen.c.lever}`}
                             options={levers.map(({ part, label, c }): [string, string] => [
                                 `${part}.${c.lever}`,

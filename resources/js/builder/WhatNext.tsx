@@ -25,7 +25,8 @@ function sentence(board: BoardData, { taken, via, from, port, view, side }: Sele
     if (port) return `Pipe from ${portName(board, port)}: press the port where it goes, or Escape.`
     if (view !== 'Board') return ''
     if (side === 'run') return 'Press a terminal to read its volts at that moment; drag a part to move it.'
-    if (side === 'sheet') return 'Press a terminal to mark it for a lead of the sheet; drag a part to move it.'
+    if (side === 'sheet')
+        return 'Press a terminal, then say in the sheet which lead goes on it; drag a part to move it.'
     return board.parts.length === 0
         ? 'An empty board. Pick a part at the left, then press where it goes. Or include a whole appliance below.'
         : 'Press two terminals (round) to draw a wire, two ports (square) to join a pipe; drag a part to move it.'

@@ -30,7 +30,7 @@ final readonly class Ask extends Act
     public const QUESTIONS = [
         'since' => 'since when?',
         'display' => 'what does the thermostat show?',
-        'outside' => 'what is to be seen on it from outside?',
+        'outside' => 'are any lights or codes showing?',
         'noise' => 'any noise?',
         'smell' => 'any smell?',
         'filter' => 'when was the filter changed?',
