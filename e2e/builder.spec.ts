@@ -695,7 +695,7 @@ test('a door with its switch and a visit with what people do before are made in 
     const visits = page.getByRole('region', { name: 'Visits' })
     await hand.answer(() => visits.getByRole('button', { name: 'Add it' }).last().click())
     const noon = visits.getByRole('region', { name: 'Visit noon' })
-    await noon.getByLabel('Switch, dial or knob').selectOption({ label: 'Thermostat, mode' })
+    await noon.getByLabel('Switch, dial, knob, reset or door').selectOption({ label: 'Thermostat, mode' })
     await noon.getByLabel('to', { exact: true }).selectOption('off')
     await hand.answer(() => noon.getByRole('button', { name: 'Add it' }).click())
     await expect(noon.getByText('after 3600 s: Thermostat, mode to off')).toBeVisible()

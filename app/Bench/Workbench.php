@@ -335,8 +335,8 @@ class Workbench
             'now_s' => $now / 1000,
             'until_s' => $until / 1000,
             'scene' => [
-                'door' => $state->door,
-                'held' => $state->held,
+                'open' => $bench->plan->model->doors()->named($state->open),
+                'held' => $bench->plan->model->doors()->named($state->held),
                 'eyes' => $state->eyes,
                 'red' => $state->red,
                 'black' => $state->black,

@@ -321,6 +321,7 @@ class DraftEditor
             $settings[$part['id']] = [
                 'kind' => $part['kind'],
                 'plungers' => $kind->plungers(),
+                'resets' => $kind->resets,
                 'contacts' => array_keys($kind->those(ComesAndGoes::class)),
                 // what a port answers is joined on the board
                 'links' => array_values(

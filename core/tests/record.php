@@ -18,6 +18,7 @@ namespace OddSpark\Tests;
 use OddSpark\Acts\ActError;
 use OddSpark\Acts\ActionLog;
 use OddSpark\Acts\Catalogue;
+use OddSpark\Appliance\Doors;
 use OddSpark\Appliance\Library;
 use OddSpark\Bench\Attempt;
 use OddSpark\Bench\Kit;
@@ -239,7 +240,7 @@ final class Recorded
                         ['at_s' => 5, 'act' => $name] +
                         $with +
                         (isset(Catalogue::all()[$name]::fields()['part']) ? ['part' => (string) $part] : []);
-                    $state = $bench->arrive($visit)->state->with(door: $door);
+                    $state = $bench->arrive($visit)->state->with(open: $door === 'open' ? Doors::ALL : []);
                     $state = $bench->resume($state);
                     try {
                         [$after, $outcome] = $bench->do($state, Catalogue::act($json));

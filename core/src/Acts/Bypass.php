@@ -50,7 +50,7 @@ final class Bypass
         $driver = $kind?->primitives[$follows] ?? null;
 
         return match (true) {
-            $kind?->isGuardingSwitch($name) === true, $model->isInterlock("$part.$follows") => 'safety-jumpered',
+            $kind?->isGuardingSwitch($name) === true, $model->doors()->isInterlock("$part.$follows") => 'safety-jumpered',
             $driver?->can(Decides::class) === true => 'valve-jumpered',
             default => '',
         };

@@ -32,6 +32,14 @@ final readonly class Names
         return $this->model->kindOf($part)->settings[$lever]->label ?? $lever;
     }
 
+    /** A door, or all where none is meant. */
+    public function door(?string $id): string
+    {
+        $door = $id === null ? null : $this->model->doors()->get($id);
+
+        return $door === null ? 'the door' : $this->model->doors()->called($door);
+    }
+
     public function tap(string $tap): string
     {
         return $this->model->tap($tap)->label ?? $tap;

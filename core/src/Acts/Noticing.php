@@ -28,9 +28,8 @@ final readonly class Noticing
      */
     public function look(Machine $machine, BenchState $state, string $part): array
     {
-        $door = $state->door === 'open';
         if (! $this->reach->reaches($state, "$part.a")) { // through the glass
-            return $this->perception->lookingAt($machine, $state, $part, $door);
+            return $this->perception->lookingAt($machine, $state, $part, $state->open);
         }
         $kind = $this->plan->model->kindOf($part);
         $seen = [
@@ -70,7 +69,7 @@ final readonly class Noticing
             }
         }
 
-        return $seen + $this->perception->lookingAt($machine, $state, $part, $door);
+        return $seen + $this->perception->lookingAt($machine, $state, $part, $state->open);
     }
 
     /** Of a wire end that is not where the drawing has it. */

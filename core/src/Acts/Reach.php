@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts;
 
+use OddSpark\Appliance\Door;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Run\BenchState;
@@ -11,9 +12,6 @@ use OddSpark\Run\BenchState;
 /** What is within reach on an appliance as it stands, and what its doors, its wire ends and a look at it change. */
 final readonly class Reach
 {
-    /** @var list<string> parts behind the door */
-    private array $covered;
-
     /** @var array<string, true> parts of which something shows through the glass, or stands outside */
     private array $shows;
 
@@ -29,18 +27,30 @@ final readonly class Reach
         }
         $this->shows = $shows;
         $this->model = $plan->model;
-        $this->covered = $plan->model->covered();
     }
 
     /** Whether a lead can get to a place: it is not behind a door that is shut. */
     public function reaches(BenchState $state, string $place): bool
     {
-        return ! $this->isBehind($state, $this->ownerOf($place));
+        return $this->behind($state, $this->ownerOf($place)) === null;
     }
 
-    public function isBehind(BenchState $state, string $part): bool
+    /** Why nothing can be done to a part: it is behind a door that is shut; null when it lies open. */
+    public function behind(BenchState $state, string $part): ?string
     {
-        return ! $state->isDoorOpen() && in_array($part, $this->covered, true);
+        return $this->sentence($this->model->doors()->before($state->open, $part));
+    }
+
+    /** The same of a lever of it, which may stick out of its door. */
+    public function leverBehind(BenchState $state, string $part, string $lever): ?string
+    {
+        return $this->sentence($this->model->doors()->beforeLever($state->open, $part, $lever));
+    }
+
+    /** Why a door cannot be meant; null when it can, or when none is. */
+    public function door(?string $id): ?string
+    {
+        return $id === null || $this->model->doors()->get($id) !== null ? null : "There is no door called \"$id\".";
     }
 
     /** The part that a place is at: of a wire end, the one that it goes to. */
@@ -50,6 +60,12 @@ final readonly class Reach
         $wire = $this->model->wire($owner);
 
         return $wire === null ? $owner : Model::split($wire->at($end))[0];
+    }
+
+    /** Why nothing can be done to a wire end; null when it can be got at. */
+    public function end(BenchState $state, string $end): ?string
+    {
+        return $this->behind($state, $this->ownerOf($end));
     }
 
     /** Whether anything of a part can be seen: it lies open, or something of it shows through the glass of the door. */
@@ -65,9 +81,7 @@ final readonly class Reach
             return "There is no part called \"$id\" here.";
         }
 
-        return $this->isBehind($state, $this->model->part($id) !== null ? $id : $this->ownerOf("$id.a"))
-            ? 'That is behind the door.'
-            : null;
+        return $this->behind($state, $this->model->part($id) !== null ? $id : $this->ownerOf("$id.a"));
     }
 
     /** Why something cannot be put to a place; null when it can. */
@@ -77,7 +91,11 @@ final readonly class Reach
             return "There is no place called \"$place\".";
         }
 
-        return $this->reaches($state, $place) ? null : "$what cannot get there: it is behind the door.";
+        $door = $this->model->doors()->before($state->open, $this->ownerOf($place));
+
+        return $door === null
+            ? null
+            : "$what cannot get there: it is behind {$this->model->doors()->called($door)}.";
     }
 
     /** The place at which the drawing has a wire end. */
@@ -99,15 +117,12 @@ final readonly class Reach
     /** With the switches of the doors as the doors and a hand have them. */
     public function interlocked(BenchState $state): BenchState
     {
-        $at = ['at' => ! $state->isDoorOpen() || $state->held ? 'pressed' : 'out'];
-        $switches = [];
-        foreach ($this->model->doors() as $door) {
-            if ($door->interlock !== null) {
-                $switches[$door->interlock] = $at;
-            }
-        }
+        return $state->withSlots($this->model->doors()->switches($state->open, $state->held));
+    }
 
-        return $state->withSlots($switches);
+    private function sentence(?Door $door): ?string
+    {
+        return $door === null ? null : "That is behind {$this->model->doors()->called($door)}.";
     }
 
     /** A look at a part shows the jumpers that somebody has left on it; from then on they are known. */

@@ -103,8 +103,8 @@ final readonly class Risk
         );
 
         return array_keys(array_filter([
-            'door-switch-held' => $state->held,
-            'door-open' => $state->isDoorOpen(),
+            'door-switch-held' => $state->held !== [],
+            'door-open' => $state->isAnyDoorOpen(),
             'wire-lifted' => $lifted !== [],
             'jumper-left' => $jumpers !== [],
             'over-fused' => $this->isOverFused($now),

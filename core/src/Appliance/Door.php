@@ -5,18 +5,34 @@ declare(strict_types=1);
 namespace OddSpark\Appliance;
 
 /**
- * A door of an appliance: what lies behind it, and the switch that it holds in.
+ * A door of an appliance: what lies behind it, the switch that it holds in, and what can be reached with it shut.
  *
  * @phpstan-import-type DoorDocument from Shapes
  */
 final readonly class Door
 {
-    /** @param list<string> $covers parts */
-    public function __construct(public string $id, public array $covers, public ?string $interlock) {}
+    /**
+     * @param list<string> $covers parts
+     * @param string|null $interlock the lever of the switch, "part.name"
+     * @param list<string> $through levers and buttons that stick out of it, "part.name"
+     */
+    public function __construct(
+        public string $id,
+        public string $label,
+        public array $covers,
+        public ?string $interlock = null,
+        public array $through = [],
+    ) {}
 
     /** @param DoorDocument $json as the schema has it */
     public static function of(array $json): self
     {
-        return new self($json['id'], $json['covers'], $json['interlock'] ?? null);
+        return new self(
+            $json['id'],
+            $json['label'],
+            $json['covers'],
+            $json['interlock'] ?? null,
+            $json['through'] ?? [],
+        );
     }
 }

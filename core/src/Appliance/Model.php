@@ -28,8 +28,7 @@ final readonly class Model
     /** @var list<Pipe> */
     private array $pipes;
 
-    /** @var list<Door> */
-    private array $doors;
+    private Doors $doors;
 
     /** @var array<string, Tap> by id */
     private array $taps;
@@ -52,7 +51,7 @@ final readonly class Model
         $this->parts = $parts;
         $this->wires = array_map(Wire::of(...), array_column($document['wires'], null, 'id'));
         $this->pipes = array_map(Pipe::of(...), $document['pipes'] ?? []);
-        $this->doors = array_map(Door::of(...), $document['doors'] ?? []);
+        $this->doors = new Doors(array_map(Door::of(...), $document['doors'] ?? []));
         $taps = [];
         foreach ($document['taps'] ?? [] as $id => $json) {
             $taps[(string) $id] = Tap::of((string) $id, $json);
@@ -125,22 +124,9 @@ final readonly class Model
         return $this->pipes;
     }
 
-    /** @return list<Door> */
-    public function doors(): array
+    public function doors(): Doors
     {
         return $this->doors;
-    }
-
-    /** Whether a lever is held by a door: "part.name". */
-    public function isInterlock(string $lever): bool
-    {
-        return in_array($lever, array_column($this->doors, 'interlock'), true);
-    }
-
-    /** @return list<string> parts that lie behind a door */
-    public function covered(): array
-    {
-        return array_merge([], ...array_map(fn (Door $d): array => $d->covers, $this->doors));
     }
 
     /** What is stamped on it; null where nothing is. */

@@ -10,6 +10,7 @@ use OddSpark\Parts\Primitive;
  * A part of an appliance: a kind with a name, a label, a place on the board, and what differs in it.
  *
  * @phpstan-import-type Figures from Primitive
+ * @phpstan-import-type Slot from Primitive
  * @phpstan-import-type PartDocument from Shapes
  */
 final readonly class Part
@@ -51,6 +52,17 @@ final readonly class Part
         }
 
         return $specs;
+    }
+
+    /** @return array<string, Slot> changes of slots when its button is pressed: what had locked out goes on */
+    public function reset(): array
+    {
+        $freed = [];
+        foreach ($this->kind->resets as $name) {
+            $freed["$this->id.$name"] = ['latched' => false];
+        }
+
+        return $freed;
     }
 
     /** @return list<string> its terminals, as places */

@@ -40,12 +40,14 @@ namespace OddSpark\Appliance;
  *     without?: list<string>, params?: array<string, mixed>, process?: array<string, mixed>}
  * @phpstan-type TapDocument array{of: string, instrument: string, part: string, label: string}
  * @phpstan-type DoorDocument array{id: string, label: string, interlock?: string, covers: list<string>,
- *     sight_glass?: list<string>}
+ *     sight_glass?: list<string>, through?: list<string>}
  * @phpstan-type FoundDocument array{part: string, mode: string, weight: int|float, jumper?: array{string,
  *     string}, end?: string, on?: string, swapped?: array{string, string}}
+ * @phpstan-type DoingDocument array{at_s: int, part?: string, lever?: string, reset?: string,
+ *     door?: string, to?: string|int|float}
  * @phpstan-type VisitDocument array{title: string, appears_s?: int, notices_s: int,
- *     household: list<array{at_s: int, part: string, lever: string, to: string|int|float}>,
- *     arrives: array{after_s: int, unlike?: array<string, string>, at_most_s?: int}}
+ *     household: list<DoingDocument>, arrives: array{after_s: int, unlike?: array<string, string>,
+ *     at_most_s?: int}}
  * @phpstan-type PlateDocument array{part: string, fuel: 'natural-gas'|'propane'|'oil', input: int|float,
  *     manifold_in_wc?: int|float, rise_low?: int|float, rise_high?: int|float, static_in_wc?: int|float,
  *     fuse_a?: int|float, flue?: string}

@@ -15,8 +15,7 @@ final readonly class Visit
     /**
      * @param int $appears ms from the beginning; 0: it was there before
      * @param int $notices ms from the beginning at which somebody takes notice
-     * @param list<array{tick: int, part: string, lever: string, to: string|int|float}> $household what it sets, and
-     *     when, ms
+     * @param list<Doing> $household what people do before
      * @param int $after ms from what calls for the visit to the arrival
      * @param array<string, string> $unlike percepts that call for it when they are no longer this; none: the time alone
      * @param int $atMost ms after which somebody comes although they still are
@@ -35,22 +34,12 @@ final readonly class Visit
     /** @param VisitDocument $json as the schema has it */
     public static function of(string $name, array $json): self
     {
-        $household = [];
-        foreach ($json['household'] as $doing) {
-            $household[] = [
-                'tick' => $doing['at_s'] * 1000,
-                'part' => $doing['part'],
-                'lever' => $doing['lever'],
-                'to' => $doing['to'],
-            ];
-        }
-
         return new self(
             $name,
             $json['title'],
             ($json['appears_s'] ?? 0) * 1000,
             $json['notices_s'] * 1000,
-            $household,
+            array_map(Doing::of(...), $json['household']),
             $json['arrives']['after_s'] * 1000,
             $json['arrives']['unlike'] ?? null,
             ($json['arrives']['at_most_s'] ?? 0) * 1000,
@@ -61,7 +50,7 @@ final readonly class Visit
     public function isCalledAsItWas(): bool
     {
         foreach ($this->household as $doing) {
-            if ($doing['tick'] >= $this->notices) {
+            if ($doing->tick >= $this->notices) {
                 return false;
             }
         }

@@ -212,7 +212,7 @@ final class Bench
      */
     public function now(BenchState $state): array
     {
-        $now = $this->perception->at($this->machine, $state, $state->isDoorOpen(), $state->eyes);
+        $now = $this->perception->at($this->machine, $state, $state->open, $state->eyes);
         if ($state->isMetered()) {
             $now["meter {$state->mode->value} $state->red $state->black"] = $this->meter->recorded($this->site($state));
         }

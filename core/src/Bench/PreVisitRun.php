@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace OddSpark\Bench;
 
+use OddSpark\Appliance\Doing;
+use OddSpark\Appliance\Doors;
 use OddSpark\Appliance\Household;
 use OddSpark\Appliance\Plan;
 use OddSpark\Appliance\Visit;
 use OddSpark\Faults\Fault;
+use OddSpark\Parts\Primitive;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Machine;
 use OddSpark\Run\MachineState;
@@ -21,6 +24,7 @@ use OddSpark\Senses\Record;
  * who can mend it stands in front of it. What he is told is true of that run.
  *
  * @phpstan-import-type Joint from MachineState
+ * @phpstan-import-type Slot from Primitive
  */
 final readonly class PreVisitRun
 {
@@ -46,7 +50,7 @@ final readonly class PreVisitRun
         $appears = $this->fault->gradual ? 0 : $story->appears;
         $on = $appears > 0 ? new Machine($this->plan, [], $this->memory) : $this->machine;
         $listen = function (MachineState $s) use ($heard, &$on): bool {
-            $heard->see($s->tick, $this->perception->at($on, $s, true, Perception::EVERYWHERE));
+            $heard->see($s->tick, $this->perception->at($on, $s, Doors::ALL, Perception::EVERYWHERE));
 
             return false;
         };
@@ -60,7 +64,8 @@ final readonly class PreVisitRun
         };
         $listen($state);
         $noticed = $state;
-        $until = $waiting = [];
+        $until = $waiting = $open = [];
+        $doors = $this->plan->model->doors();
         foreach ($this->timeline($story, $appears) as [$tick, $what, $doing]) {
             $state = $on->advance($state, $tick, $listen);
             if ($what === 'appears') {
@@ -71,7 +76,8 @@ final readonly class PreVisitRun
                 $until = $heard->until($state->tick);
                 $waiting = $calls->waiting($state->tick);
             } elseif ($doing !== null) {
-                $state = $this->householdDoes($on, $state, $doing);
+                $open = $doing->door === null ? $open : $doors->moved($open, $doing->door, $doing->to === 'open');
+                $state = $on->settle($state->withSlots($this->moved($doing, $open)));
             }
         }
         $state = $this->whenCalled($state, $story, $listen);
@@ -88,7 +94,14 @@ final readonly class PreVisitRun
         ]);
         $answers = Complaint::answers($household, $until, $rooms, $this->outside($state), $state->tick);
 
-        $found = new BenchState($state->tick, $state->slots, $state->tick, $answers, joined: $state->joined);
+        $found = new BenchState(
+            $state->tick,
+            $state->slots,
+            $state->tick,
+            $answers,
+            open: $open,
+            joined: $state->joined,
+        );
 
         return new Arrival($found, $complaint);
     }
@@ -96,8 +109,7 @@ final readonly class PreVisitRun
     /**
      * What happens before the visit, in order: the household's doings, the fault, and when somebody takes notice.
      *
-     * @return list<array{int, string, array{tick: int, part: string, lever: string, to: string|int|float}|null}> tick,
-     *     appears | notices | does, and what is done
+     * @return list<array{int, string, Doing|null}> tick; appears, notices or does; and what
      */
     private function timeline(Visit $story, int $appears): array
     {
@@ -106,7 +118,7 @@ final readonly class PreVisitRun
             $line[] = [$appears, 'appears', null];
         }
         foreach ($story->household as $doing) {
-            $line[] = [$doing['tick'], 'does', $doing];
+            $line[] = [$doing->tick, 'does', $doing];
         }
         $order = ['appears' => 0, 'notices' => 1, 'does' => 2];
         usort($line, fn (array $a, array $b) => [$a[0], $order[$a[1]]] <=> [$b[0], $order[$b[1]]]);
@@ -115,18 +127,25 @@ final readonly class PreVisitRun
     }
 
     /**
-     * A lever is moved, unless the fault itself has moved it.
+     * What people move, but for what the fault itself has moved.
      *
-     * @param array{tick: int, part: string, lever: string, to: string|int|float} $doing
+     * @param list<string> $open doors, once it is done
+     * @return array<string, Slot> changes of slots
      */
-    private function householdDoes(Machine $on, MachineState $state, array $doing): MachineState
+    private function moved(Doing $doing, array $open): array
     {
-        $id = "{$doing['part']}.{$doing['lever']}";
-        if (isset($this->fault->set["$id.at"])) {
-            return $state;
-        }
+        $model = $this->plan->model;
+        $moved = match (true) {
+            $doing->door !== null => $model->doors()->switches($open, []),
+            $doing->lever !== null => ["$doing->part.$doing->lever" => ['at' => $doing->to]],
+            default => $model->part((string) $doing->part)?->reset() ?? [],
+        };
 
-        return $on->settle($state->withSlots([$id => ['at' => $doing['to']]]));
+        return array_filter(
+            $moved,
+            fn (string $id): bool => ! isset($this->fault->set["$id.at"]),
+            ARRAY_FILTER_USE_KEY,
+        );
     }
 
     /**
@@ -197,6 +216,4 @@ final readonly class PreVisitRun
             'calling' => in_array($room['of'], $waiting, true),
         ], $household->rooms);
     }
-
-    /** @param MachineState $state */
 }

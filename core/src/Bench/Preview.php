@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Bench;
 
+use OddSpark\Appliance\Doors;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
 use OddSpark\Parts\Ability\Decides;
@@ -34,7 +35,7 @@ final readonly class Preview
     {
         $bench = new Bench($plan, $fault, $memory);
         $arrival = $bench->arrive($visit);
-        $state = $arrival->state->with(door: 'open', held: true, eyes: Perception::EVERYWHERE);
+        $state = $arrival->state->with(open: Doors::ALL, held: Doors::ALL, eyes: Perception::EVERYWHERE);
         $state = $bench->resume($state);
         $controls = $plan->those(Decides::class);
         $states = array_fill_keys($controls, []);

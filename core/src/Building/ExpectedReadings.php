@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Building;
 
+use OddSpark\Appliance\Doors;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Appliance\Shapes;
@@ -68,7 +69,7 @@ final readonly class ExpectedReadings
     private function run(string $visit, string $fault, array $rows): array
     {
         $bench = new Bench($this->plan, $this->fault($fault) ?? Fault::none(), $this->memory);
-        $state = $bench->arrive($visit)->state->with(door: 'open', held: true, eyes: Perception::EVERYWHERE);
+        $state = $bench->arrive($visit)->state->with(open: Doors::ALL, held: Doors::ALL, eyes: Perception::EVERYWHERE);
         $state = $bench->resume($state);
         uasort($rows, fn (array $a, array $b): int => $a['at_s'] <=> $b['at_s']);
         $outcomes = [];

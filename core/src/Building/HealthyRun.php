@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Building;
 
+use OddSpark\Appliance\Doors;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
 use OddSpark\Faults\Fault;
@@ -39,7 +40,7 @@ final class HealthyRun
     ) {
         $this->nets = new Nets($plan->model);
         $this->bench = new Bench($plan, Fault::none(), $memory);
-        $state = $this->bench->arrive($visit)->state->with(door: 'open', held: true, eyes: Perception::EVERYWHERE);
+        $state = $this->bench->arrive($visit)->state->with(open: Doors::ALL, held: Doors::ALL, eyes: Perception::EVERYWHERE);
         $state = $this->bench->resume($state);
         $this->state = $this->bench->watch($state, $tick, fn () => false);
     }

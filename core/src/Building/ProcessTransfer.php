@@ -97,6 +97,12 @@ final readonly class ProcessTransfer
                     $taken[$list] ?? [],
                 );
                 $sets = array_map(
+                    fn (array $x) => isset($x['through'])
+                        ? ['through' => array_values(array_filter($x['through'], $alive))] + $x
+                        : $x,
+                    $sets,
+                );
+                $sets = array_map(
                     fn (array $x) => isset($x['interlock']) && ! $alive($x['interlock'])
                         ? array_diff_key($x, ['interlock' => 1])
                         : $x,
@@ -127,9 +133,13 @@ final readonly class ProcessTransfer
             }
         }
         foreach ($taken['visits'] as $id => $visit) {
-            $visit['household'] = array_values(
-                array_filter($visit['household'], fn (array $step) => $alive($step['part'])),
-            );
+            $doors = array_column($d['doors'] ?? [], 'id');
+            $visit['household'] = array_values(array_filter(
+                $visit['household'],
+                fn (array $step) => isset($step['door'])
+                    ? in_array($step['door'], $doors, true)
+                    : $alive($step['part'] ?? $step['reset']),
+            ));
             $d['visits'][$id] ??= $visit;
         }
 

@@ -124,10 +124,16 @@ final readonly class Removal
         }
         foreach ($d['doors'] ?? [] as $i => $door) {
             $d['doors'][$i]['covers'] = array_values(array_filter($door['covers'], fn (string $id) => ! $isGone($id)));
+            if (isset($door['through'])) {
+                $d['doors'][$i]['through'] = array_values(array_filter($door['through'], fn (string $l) => ! $at($l)));
+            }
+            if (isset($door['interlock']) && $at($door['interlock'])) {
+                unset($d['doors'][$i]['interlock']);
+            }
         }
         foreach ($d['visits'] ?? [] as $id => $visit) {
             $d['visits'][$id]['household'] = array_values(
-                array_filter($visit['household'], fn (array $step) => ! $isGone($step['part'])),
+                array_filter($visit['household'], fn (array $step) => ! $isGone($step['part'] ?? $step['reset'] ?? '')),
             );
         }
         $used = array_column($d['wires'], 'cable');

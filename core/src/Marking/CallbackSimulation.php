@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Marking;
 
+use OddSpark\Appliance\Doors;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\OpenCalls;
@@ -64,7 +65,7 @@ final readonly class CallbackSimulation
         $calls = new OpenCalls($household);
         $hear = function (BenchState $s) use ($bench, $heard, $perception, $from, $calls): bool {
             $calls->hear($s);
-            $heard->see($s->tick - $from, $perception->at($bench->machine(), $s, true, Perception::EVERYWHERE));
+            $heard->see($s->tick - $from, $perception->at($bench->machine(), $s, Doors::ALL, Perception::EVERYWHERE));
 
             return false;
         };

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Run;
 
+use OddSpark\Appliance\Doors;
 use OddSpark\Meter\Display;
 use OddSpark\Meter\Mode;
 use OddSpark\Parts\Primitive;
@@ -29,8 +30,8 @@ final readonly class BenchState extends MachineState
      * @param array<string, string> $answers of the customer, by question
      * @param float $labour minutes
      * @param int $acts how many were done
-     * @param string $door open | shut
-     * @param bool $held the door switch, by hand
+     * @param list<string> $open doors that are off, as {@see Doors} has them
+     * @param list<string> $held doors whose switches a hand holds in, likewise
      * @param string|null $eyes the part that is looked at
      * @param list<string> $mended parts
      * @param Changes $fitted parameters of what was put in, by their path
@@ -56,8 +57,8 @@ final readonly class BenchState extends MachineState
         public array $answers = [],
         public float $labour = 0.0,
         public int $acts = 0,
-        public string $door = 'shut',
-        public bool $held = false,
+        public array $open = [],
+        public array $held = [],
         public ?string $eyes = null,
         public array $mended = [],
         public array $fitted = [],
@@ -87,9 +88,9 @@ final readonly class BenchState extends MachineState
         return $this->tick - $this->zero;
     }
 
-    public function isDoorOpen(): bool
+    public function isAnyDoorOpen(): bool
     {
-        return $this->door === 'open';
+        return $this->open !== [];
     }
 
     /** Whether both leads are on something. */
@@ -127,6 +128,11 @@ final readonly class BenchState extends MachineState
         $array['taps'] = ($array['taps'] ?? []) + $once;
         $array['mode'] = Mode::from($array['mode'] ?? Mode::VoltsAc->value);
         $array['display'] = isset($array['display']) ? Display::fromArray($array['display']) : null;
+
+        if (isset($array['door'])) { // when there was one for all
+            $array['open'] = $array['door'] === 'open' ? Doors::ALL : [];
+            $array['held'] = ($array['held'] ?? false) === true ? Doors::ALL : [];
+        }
 
         // what an older version kept beside, this one does without
         return new self(...array_intersect_key($array, get_class_vars(self::class)));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Senses;
 
+use OddSpark\Appliance\Doors;
 use OddSpark\Appliance\Plan;
 use OddSpark\Appliance\Shapes;
 use OddSpark\Run\Machine;
@@ -11,7 +12,7 @@ use OddSpark\Run\MachineState;
 
 /**
  * What can be perceived from where: sounds wherever one stands, sights of the one place that the eyes are on;
- * glow, flame and clicks with the door off only.
+ * glow, flame and clicks with no shut door before them only.
  *
  * @phpstan-import-type PerceptDocument from Shapes
  */
@@ -51,15 +52,16 @@ final class Perception
     /**
      * The percepts of this moment by channel.
      *
+     * @param list<string> $open doors, as {@see Doors} has them
      * @param string|null $eyes the part that they are on
      * @return array<string, string>
      */
-    public function at(Machine $machine, MachineState $state, bool $doorOpen, ?string $eyes): array
+    public function at(Machine $machine, MachineState $state, array $open, ?string $eyes): array
     {
         $now = [];
         foreach ($this->ambient as $channel => $percept) {
             if (
-                ($percept['from'] !== 'open' || $doorOpen) &&
+                $this->isFree($percept, $open) &&
                 ($percept['sense'] !== 'sight' || $this->sees($eyes, $percept['part']))
             ) {
                 $now[$channel] = $machine->shows($state, $percept['of']);
@@ -72,13 +74,14 @@ final class Perception
     /**
      * What one looks at when looking at a part, beside its condition.
      *
+     * @param list<string> $open doors
      * @return array<string, string> thing => how it is
      */
-    public function lookingAt(Machine $machine, MachineState $state, string $part, bool $doorOpen): array
+    public function lookingAt(Machine $machine, MachineState $state, string $part, array $open): array
     {
         $seen = [];
         foreach ($this->sights[$part] ?? [] as $percept) {
-            if ($percept['from'] !== 'open' || $doorOpen) {
+            if ($this->isFree($percept, $open)) {
                 $seen[$percept['thing']] = $this->word($percept, $machine->shows($state, $percept['of']));
             }
         }
@@ -98,6 +101,17 @@ final class Perception
     public function how(string $channel, string $class): string
     {
         return $this->word($this->plan->percepts[$channel], $class);
+    }
+
+    /**
+     * Whether no shut door hides it.
+     *
+     * @param PerceptDocument $percept
+     * @param list<string> $open doors
+     */
+    public function isFree(array $percept, array $open): bool
+    {
+        return $percept['from'] !== 'open' || $this->plan->model->doors()->before($open, (string) $percept['part']) === null;
     }
 
     private function sees(?string $eyes, ?string $part): bool

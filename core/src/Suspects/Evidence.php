@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Suspects;
 
+use OddSpark\Appliance\Doors;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
 use OddSpark\Faults\FaultSet;
@@ -111,10 +112,10 @@ final class Evidence
         };
         $looks = $taps = [];
         foreach ($this->plan->model->parts() as $part) {
-            $looks[$part->id] = $bench->glance($state->with(door: 'open'), $part->id);
+            $looks[$part->id] = $bench->glance($state->with(open: Doors::ALL), $part->id);
         }
         foreach ($this->plan->model->wires() as $wire) {
-            $looks[$wire->id] = $bench->glance($state->with(door: 'open'), $wire->id);
+            $looks[$wire->id] = $bench->glance($state->with(open: Doors::ALL), $wire->id);
         }
         $moments = array_keys($this->trial->moments());
         foreach ($this->trial->acts() as $act) {

@@ -86,9 +86,10 @@ final class NextSteps
             }
         };
         $add('wait', []);
-        if ($state->door !== 'open') {
+        $doors = $this->plan->model->doors();
+        if ($doors->shut($state->open) !== []) {
             $add('door', ['to' => 'open']);
-        } elseif (! $state->held) {
+        } elseif (array_diff($doors->holdable($state->open), $state->held) !== []) {
             $add('hold', ['to' => 'held']);
         }
         foreach ($this->plan->model->parts() as $part) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Verbs;
 
 use OddSpark\Acts\Perceiving\Ask;
+use OddSpark\Appliance\Doors;
 use OddSpark\Bench\Bench;
 use OddSpark\Faults\Fault;
 use OddSpark\Run\Memory;
@@ -26,7 +27,7 @@ final class Arrive extends Verb
         $looks = function (Fault $fault) use ($plan, $visit): array {
             $bench = new Bench($plan, $fault, new Memory());
             $arrival = $bench->arrive($visit);
-            $state = $arrival->state->with(door: 'open');
+            $state = $arrival->state->with(open: Doors::ALL);
             $state = $bench->resume($state);
             $found = [];
             foreach (array_keys($plan->model->parts()) as $part) {

@@ -317,7 +317,7 @@ final class Nets
 
         return $follows !== null &&
             ! isset($part->kind->settings[$follows]) &&
-            ! $this->model->isInterlock("$part->id.$follows") &&
+            ! $this->model->doors()->isInterlock("$part->id.$follows") &&
             ($part->kind->primitives[$follows] ?? null)?->can(StandsAsSet::class) === true;
     }
 }

@@ -1,6 +1,7 @@
 import { chakra, Flex, Stack } from '@chakra-ui/react'
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import type { AtTap } from '@/lib/acts'
+import type { DoorShown } from '@/lib/generated/replies'
 import type { BoardData } from '@/lib/types'
 import { useKeys } from '@/lib/useKeys'
 import { MiniMap } from './MiniMap'
@@ -34,8 +35,9 @@ interface Props {
     atTaps?: Partial<Record<AtTap, string>>
     /** parts that are known to be taken off: hoses */
     off?: string[]
-    covered?: string[]
-    doorShut?: boolean
+    doors?: DoorShown[]
+    /** doors that are off; none given: all of them */
+    open?: string[]
     marked?: string | null
     /** parts and wires that are pointed at together */
     markedAll?: string[]
@@ -68,12 +70,14 @@ interface Props {
 
 const STEP = 1.6
 
+const NO_DOORS: DoorShown[] = []
+
 /** What of the board is shown: wires and pipes, or one of them with the other laid aside. */
 const LAYERS = { Both: 'wires and pipes', Wires: 'wires', Pipes: 'pipes' } as const
 
 /** The appliance: parts where they sit, wires in their colours, every terminal a place for a lead. */
 export function Board(props: Props) {
-    const { board, red, black, cursor, covered = [], doorShut = false } = props
+    const { board, red, black, cursor, doors = NO_DOORS, open } = props
     const making = props.onBlank !== undefined
     const all = useMemo(
         () => (making ? { x: 0, y: 0, w: board.width, h: board.height } : extent(board)),
@@ -136,7 +140,10 @@ export function Board(props: Props) {
         [board, props.onPort],
     )
     const joined = useMemo(() => new Set(pipes.flatMap((p) => [p.from, p.to])), [pipes])
-    const hidden = useMemo(() => new Set(doorShut ? covered : []), [doorShut, covered])
+    const hidden = useMemo(
+        () => new Set(doors.filter((d) => open && !open.includes(d.id)).flatMap((d) => d.covers)),
+        [doors, open],
+    )
 
     return (
         <Flex layerStyle="panel" h="100%" overflow="hidden" position="relative">
@@ -168,7 +175,9 @@ export function Board(props: Props) {
                     })
                 }
             >
-                <Cabinet board={board} covered={covered} />
+                {doors.map((door) => (
+                    <Cabinet key={door.id} board={board} covered={door.covers} />
+                ))}
                 {layer !== 'Wires' &&
                     pipes.map((pipe) => (
                         <PipePath key={pipe.id} pipe={pipe} chosen={props.pipe === pipe.id} onPipe={props.onPipe} />
@@ -285,7 +294,7 @@ export function Board(props: Props) {
     )
 }
 
-/** The sheet-metal the covered parts sit in. */
+/** The sheet metal that the parts behind a door sit in. */
 function Cabinet({ board, covered }: { board: BoardData; covered: string[] }) {
     const inside = board.parts.filter((p) => covered.includes(p.id))
     if (inside.length === 0) return null

@@ -16,7 +16,7 @@ export function Doors({ draft, edit }: Props) {
     const parts = draft.board.parts
     const label = (id: string) => parts.find((p) => p.id === id)?.label ?? id
     const covered = new Set(doors.flatMap((d) => d.covers))
-    const open = parts.filter((p) => !covered.has(p.id))
+    const open = parts.filter((p) => !covered.has(p.id)).map((p) => p.id)
     const switches = parts.flatMap((p) =>
         (draft.settings[p.id]?.plungers ?? []).map((lever): [string, string] => [`${p.id}.${lever}`, p.label]),
     )
@@ -68,10 +68,29 @@ export function Doors({ draft, edit }: Props) {
                     </HStack>
                     <Behind
                         door={door.label}
-                        parts={open.map((p): [string, string] => [p.id, p.label])}
+                        parts={parts
+                            .filter((p) => !door.covers.includes(p.id))
+                            .map((p): [string, string] => [p.id, p.label])}
+                        open={open}
                         onAdd={(ids) =>
                             void edit({ do: 'set', path: `/doors/${i}/covers`, value: [...door.covers, ...ids] })
                         }
+                    />
+                    <Through
+                        door={door}
+                        levers={parts
+                            .filter((p) => door.covers.includes(p.id))
+                            .flatMap((p) => [
+                                ...p.controls.map((c): [string, string] => [
+                                    `${p.id}.${c.lever}`,
+                                    `${p.label}, ${c.label}`,
+                                ]),
+                                ...(draft.settings[p.id]?.resets ?? []).map((r): [string, string] => [
+                                    `${p.id}.${r}`,
+                                    `${p.label}, reset`,
+                                ]),
+                            ])}
+                        onSet={(through) => void edit({ do: 'set', path: `/doors/${i}/through`, value: through })}
                     />
                 </Box>
             ))}
@@ -82,8 +101,56 @@ export function Doors({ draft, edit }: Props) {
     )
 }
 
+/** Switches, dials and knobs that stick out of a door, and can be set with it shut. */
+function Through({
+    door,
+    levers,
+    onSet,
+}: {
+    door: { label: string; through?: string[] }
+    levers: [string, string][]
+    onSet: (through: string[]) => void
+}) {
+    const through = door.through ?? []
+    const inside = levers.filter(([lever]) => !through.includes(lever))
+    const [lever, setLever] = useState('')
+    const chosen = inside.some(([id]) => id === lever) ? lever : (inside[0]?.[0] ?? '')
+    if (levers.length === 0) return null
+    return (
+        <Box mt="1">
+            <Text fontSize="note">Can be set with this door shut</Text>
+            <HStack gap="1" wrap="wrap">
+                {through.map((id) => (
+                    <Word key={id} onClick={() => onSet(through.filter((l) => l !== id))}>
+                        {levers.find(([l]) => l === id)?.[1] ?? id} ✕
+                    </Word>
+                ))}
+            </HStack>
+            {inside.length > 0 && (
+                <HStack gap="2">
+                    <Select
+                        label={`One more that sticks out of ${door.label}`}
+                        value={chosen}
+                        options={inside}
+                        onChange={setLever}
+                    />
+                    <Word onClick={() => onSet([...through, chosen])}>Add this one</Word>
+                </HStack>
+            )}
+        </Box>
+    )
+}
+
+interface BehindProps {
+    door: string
+    parts: [string, string][]
+    /** parts that no door covers */
+    open: string[]
+    onAdd: (ids: string[]) => void
+}
+
 /** One part more behind a door, or all that no door covers. */
-function Behind({ door, parts, onAdd }: { door: string; parts: [string, string][]; onAdd: (ids: string[]) => void }) {
+function Behind({ door, parts, open, onAdd }: BehindProps) {
     const [part, setPart] = useState('')
     const chosen = parts.some(([id]) => id === part) ? part : (parts[0]?.[0] ?? '')
     if (parts.length === 0) return null
@@ -91,7 +158,7 @@ function Behind({ door, parts, onAdd }: { door: string; parts: [string, string][
         <HStack gap="2" mt="1">
             <Select label={`One more behind ${door}`} value={chosen} options={parts} onChange={setPart} />
             <Word onClick={() => onAdd([chosen])}>Add this part</Word>
-            <Word onClick={() => onAdd(parts.map(([id]) => id))}>Add all that no door covers</Word>
+            {open.length > 0 && <Word onClick={() => onAdd(open)}>Add all that no door covers</Word>}
         </HStack>
     )
 }

@@ -2,9 +2,10 @@ import { Box, Heading, HStack, Text } from '@chakra-ui/react'
 import { useState } from 'react'
 import { useTold } from '@/lib/query'
 import { Select } from '@/shell/Select'
+import { Doings } from './Doings'
 import { Field, figure } from './Field'
 import { Word } from './Inspector'
-import type { Control, Draft, Edit, RunTape, Visit } from './types'
+import type { Draft, Edit, RunTape, Visit } from './types'
 
 interface Props {
     id: number
@@ -151,85 +152,5 @@ function Ringing({ id, visit, v, draft, edit }: Props & { visit: string; v: Visi
                 </>
             )}
         </HStack>
-    )
-}
-
-/** What people do with levers, dials and knobs before the visit. */
-function Doings({ v, draft, set }: { v: Visit; draft: Draft; set: (path: string, value: unknown) => void }) {
-    const levers = draft.board.parts.flatMap((p) => p.controls.map((c) => ({ part: p.id, label: p.label, c })))
-    const [key, setKey] = useState('')
-    const chosen = levers.find(({ part, c }) => `${part}.${c.lever}` === key) ?? levers[0]
-    const [to, setTo] = useState<string | null>(null)
-    const [at, setAt] = useState(v.notices_s)
-    const name = (part: string, lever: string) => {
-        const found = levers.find((l) => l.part === part && l.c.lever === lever)
-        return found ? `${found.label}, ${found.c.label}` : `${part}, ${lever}`
-    }
-    const value = chosen === undefined ? '' : (to ?? String(chosen.c.at))
-    return (
-        <Box mt="1">
-            <Text fontSize="note">What the customer does first</Text>
-            {v.household.length === 0 && <Text fontSize="text">The customer touches nothing.</Text>}
-            {v.household.map((doing, i) => (
-                <HStack key={i} gap="2">
-                    <Text fontSize="text" flex="1">
-                        after {doing.at_s} s: {name(doing.part, doing.lever)} to {doing.to}
-                    </Text>
-                    <Word onClick={() => set(`household/${i}`, null)}>Remove</Word>
-                </HStack>
-            ))}
-            {chosen && (
-                <HStack gap="2" wrap="wrap" align="flex-end">
-                    <Field label="After" unit="s" number value={at} onSet={(t) => setAt(Number(figure(t)) || 0)} />
-                    <Box>
-                        <Text fontSize="note">Switch, dial or knob</Text>
-                        <Select
-                            label="Switch, dial or knob"
-                            value={`${chosen.part}.${chosen.c.lever}`}
-                            options={levers.map(({ part, label, c }): [string, string] => [
-                                `${part}.${c.lever}`,
-                                `${label}, ${c.label}`,
-                            ])}
-                            onChange={(k) => {
-                                setKey(k)
-                                setTo(null)
-                            }}
-                        />
-                    </Box>
-                    <Position c={chosen.c} value={value} onSet={setTo} />
-                    <Word
-                        onClick={() =>
-                            set('household', [
-                                ...v.household,
-                                {
-                                    at_s: Math.round(at),
-                                    part: chosen.part,
-                                    lever: chosen.c.lever,
-                                    to: chosen.c.range === null ? value : Number(value),
-                                },
-                            ])
-                        }
-                    >
-                        Add it
-                    </Word>
-                </HStack>
-            )}
-        </Box>
-    )
-}
-
-function Position({ c, value, onSet }: { c: Control; value: string; onSet: (to: string) => void }) {
-    return c.positions === null ? (
-        <Field label="to" number value={value} {...(c.unit ? { unit: c.unit } : {})} onSet={onSet} />
-    ) : (
-        <Box>
-            <Text fontSize="note">to</Text>
-            <Select
-                label="to"
-                value={value}
-                options={c.positions.map((p): [string, string] => [p, p])}
-                onChange={onSet}
-            />
-        </Box>
     )
 }

@@ -8,6 +8,7 @@ export type {
     Control,
     Doc,
     DocPart,
+    Doing,
     DocVisit as Visit,
     DocWire,
     DraftData as Draft,

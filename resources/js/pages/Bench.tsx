@@ -4,6 +4,7 @@ import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
 import { along, nearest, nextStops, onLadder, ownerOf, placeName } from '@/board/walk'
 import { CallSheet } from '@/bench/CallSheet'
+import { Doors } from '@/bench/Doors'
 import { knownLever, unsaid } from '@/bench/known'
 import { Instruments } from '@/bench/Instruments'
 import { Find } from '@/bench/Find'
@@ -37,7 +38,6 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
     const [aside, setAside] = useState<string | null>(steps ? 'call' : null)
     const [tapeOpen, setTapeOpen] = useState(false)
     const [seek, setSeek] = useState<string | null>(null)
-    const covered = useMemo(() => doors.flatMap((d) => d.covers), [doors])
 
     const place = async (at: string) => {
         setPart(ownerOf(at))
@@ -167,20 +167,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
         () => (
             <Flex direction="column" minH="0" minW="0" gap="2">
                 <HStack gap="1" flexShrink={0} wrap={{ base: 'wrap', xl: 'nowrap' }}>
-                    {covered.length > 0 && (
-                        <ToolButton onClick={() => void act('door', { to: scene.door === 'open' ? 'shut' : 'open' })}>
-                            {scene.door === 'open' ? 'Door on' : 'Door off'}
-                        </ToolButton>
-                    )}
-                    {covered.length > 0 && (
-                        <ToolButton
-                            disabled={scene.door !== 'open'}
-                            on={scene.held}
-                            onClick={() => void act('hold', { to: scene.held ? 'released' : 'held' })}
-                        >
-                            {scene.held ? 'Let door switch go' : 'Hold door switch'}
-                        </ToolButton>
-                    )}
+                    <Doors doors={doors} scene={scene} act={act} />
                     {board.ladder && (
                         <ToolButton on={drawing} onClick={() => setDrawing(!drawing)}>
                             Ladder
@@ -278,8 +265,8 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                             series={['ua', 'ma', 'aac'].includes(scene.mode)}
                             off={off}
                             atTaps={scene.at_taps}
-                            covered={covered}
-                            doorShut={scene.door !== 'open'}
+                            doors={doors}
+                            open={scene.open}
                             seek={seek}
                             readable
                             onPlace={onPlace}
@@ -292,7 +279,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
         [
             scene,
             off,
-            covered,
+            doors,
             drawing,
             board,
             bench.away,

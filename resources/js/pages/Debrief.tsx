@@ -51,7 +51,6 @@ export default function Debrief({
     const [playing, setPlaying] = useState(false)
     const row = entries[open]
     const end = Math.max(60, entries[entries.length - 1]?.at_s ?? 60)
-    const covered = useMemo(() => doors.flatMap((d) => d.covers), [doors])
     const left = useMemo(() => (entries[0] ? [entries[0].before, ...entries.map((r) => r.after)] : []), [entries])
     const standing = standingAt(entries, open)
     const marks: Mark[] = entries
@@ -166,8 +165,7 @@ export default function Debrief({
                     <Box flex="1" minH="0">
                         <Board
                             board={board}
-                            covered={covered}
-                            doorShut={false}
+                            doors={doors}
                             part={lookedAt}
                             jumpers={standing.jumpers}
                             lifted={standing.lifted}

@@ -35,7 +35,7 @@ final readonly class ClampRound extends Act
                 return "There is no wire called \"$wire\" to close the jaw round.";
             }
             if (! $now->reach->reaches($now->state, "$wire.a") && ! $now->reach->reaches($now->state, "$wire.b")) {
-                return 'That is behind the door.';
+                return $now->reach->part($now->state, $wire);
             }
         }
 

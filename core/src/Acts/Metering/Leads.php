@@ -58,13 +58,10 @@ final readonly class Leads extends Act
         if ($place === null) {
             return null;
         }
-        if (! $now->model->isPlace($place)) {
-            return "There is no place called \"$place\" for the $lead lead.";
-        }
 
-        return $now->reach->reaches($now->state, $place)
-            ? null
-            : "The $lead lead cannot get there: it is behind the door.";
+        return $now->model->isPlace($place)
+            ? $now->reach->place($now->state, $place, "The $lead lead")
+            : "There is no place called \"$place\" for the $lead lead.";
     }
 
     public function said(Names $names): string

@@ -43,7 +43,7 @@ final readonly class PutToTap extends Act
             return "There is no tap called \"$id\" for this instrument.";
         }
 
-        return $now->reach->isBehind($now->state, $tap->part) ? 'That is behind the door.' : null;
+        return $now->reach->behind($now->state, $tap->part);
     }
 
     public function apply(Situation $now): BenchState

@@ -31,13 +31,14 @@ final readonly class Smell extends Act
     private function smelt(Situation $now): string
     {
         foreach ($now->plan->percepts as $percept) {
-            $isOpen = $now->state->isDoorOpen() || $percept['from'] !== 'open';
+            $isOpen = $now->noticing->perception->isFree($percept, $now->state->open);
             if ($isOpen && $now->machine->shows($now->state, $percept['of']) === 'gas') {
                 return 'of fuel';
             }
         }
-        foreach ($now->state->isDoorOpen() ? ($now->fault->members ?: [$now->fault]) : [] as $fault) {
-            if ($fault->smells !== null && $now->noticing->sick($now->state, $fault->part) !== null) {
+        foreach ($now->fault->members ?: [$now->fault] as $fault) {
+            $isOpen = $now->reach->behind($now->state, $now->reach->ownerOf("$fault->part.a")) === null;
+            if ($isOpen && $fault->smells !== null && $now->noticing->sick($now->state, $fault->part) !== null) {
                 return "of $fault->smells";
             }
         }

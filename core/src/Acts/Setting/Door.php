@@ -10,7 +10,7 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
 
-/** The door taken off or put on. */
+/** A door taken off or put on; all of them where none is named. */
 final readonly class Door extends Act
 {
     public const NAME = 'door';
@@ -19,16 +19,27 @@ final readonly class Door extends Act
 
     public static function fields(): array
     {
-        return ['to' => Field::oneOf('open', 'shut')];
+        return ['to' => Field::oneOf('open', 'shut'), 'door' => Field::id('door')->optional()];
+    }
+
+    public function refusal(Situation $now): ?string
+    {
+        return $now->reach->door($this->get('door'));
     }
 
     public function apply(Situation $now): BenchState
     {
-        return $now->reach->interlocked($now->state->with(door: $this->get('to'), held: false));
+        $doors = $now->model->doors();
+        $open = $doors->moved($now->state->open, $this->get('door'), $this->get('to') === 'open');
+        $held = $this->get('door') === null ? [] : array_diff($now->state->held, [$this->get('door')]);
+
+        return $now->reach->interlocked($now->state->with(open: $open, held: array_values($held)));
     }
 
     public function said(Names $names): string
     {
-        return $this->get('to') === 'open' ? 'Took the door off' : 'Put the door on';
+        $door = $names->door($this->get('door'));
+
+        return $this->get('to') === 'open' ? "Took $door off" : "Put $door on";
     }
 }

@@ -10,7 +10,7 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
 
-/** The door switch held in by hand. */
+/** The switch of a door held in by hand; of every open door where none is named. */
 final readonly class HoldSwitch extends Act
 {
     public const NAME = 'hold';
@@ -19,21 +19,46 @@ final readonly class HoldSwitch extends Act
 
     public static function fields(): array
     {
-        return ['to' => Field::oneOf('held', 'released')];
+        return ['to' => Field::oneOf('held', 'released'), 'door' => Field::id('door')->optional()];
     }
 
     public function refusal(Situation $now): ?string
     {
-        return $now->state->isDoorOpen() ? null : 'The door itself holds the switch in.';
+        $id = $this->get('door');
+        $refused = $now->reach->door($id);
+        if ($refused !== null) {
+            return $refused;
+        }
+        $door = $id === null ? null : $now->model->doors()->get($id);
+        if ($door !== null && $door->interlock === null) {
+            return "\"$door->label\" has no switch.";
+        }
+        $isOpen = $id === null
+            ? $now->model->doors()->doors === [] || $now->state->isAnyDoorOpen()
+            : in_array($id, $this->holdable($now), true);
+
+        return $isOpen ? null : 'The door itself holds the switch in.';
     }
 
     public function apply(Situation $now): BenchState
     {
-        return $now->reach->interlocked($now->state->with(held: $this->get('to') === 'held'));
+        $these = $this->get('door') === null ? $this->holdable($now) : [$this->get('door')];
+        $held = array_diff($now->state->held, $these);
+        $held = $this->get('to') === 'held' ? [...$held, ...$these] : $held;
+
+        return $now->reach->interlocked($now->state->with(held: array_values($held)));
     }
 
     public function said(Names $names): string
     {
-        return $this->get('to') === 'held' ? 'Held the door switch in' : 'Let the door switch go';
+        $switch = $this->get('door') === null ? 'the door switch' : "the switch of {$names->door($this->get('door'))}";
+
+        return $this->get('to') === 'held' ? "Held $switch in" : "Let $switch go";
+    }
+
+    /** @return list<string> */
+    private function holdable(Situation $now): array
+    {
+        return $now->model->doors()->holdable($now->state->open);
     }
 }

@@ -28,8 +28,15 @@ final readonly class Reset extends Act
 
     public function refusal(Situation $now): ?string
     {
-        return $now->reach->part($now->state, $this->part())
-            ?? (($now->model->kindOf($this->part())->resets ?? []) === [] ? 'There is nothing to reset on it.' : null);
+        $resets = $now->model->kindOf($this->part())->resets ?? [];
+        $behind = $now->reach->part($now->state, $this->part());
+        foreach ($resets as $button) {
+            if ($now->reach->leverBehind($now->state, $this->part(), $button) === null) {
+                return null;
+            }
+        }
+
+        return $behind ?? 'There is nothing to reset on it.';
     }
 
     public function risks(Situation $now): array
@@ -48,14 +55,10 @@ final readonly class Reset extends Act
 
     public function apply(Situation $now): BenchState
     {
-        $freed = [];
-        foreach ($now->model->parts()[$this->part()]->kind->resets as $name) {
-            $freed["{$this->part()}.$name"] = ['latched' => false];
-        }
         $times = ($now->state->resets[$this->part()] ?? 0) + 1;
 
         return $now->state
-            ->withSlots($freed)
+            ->withSlots($now->model->parts()[$this->part()]->reset())
             ->with(resets: array_replace($now->state->resets, [$this->part() => $times]));
     }
 

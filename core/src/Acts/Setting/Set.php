@@ -36,8 +36,9 @@ final readonly class Set extends Act
         if ($setting === null) {
             return "There is nothing called \"$lever\" to set on \"$id\".";
         }
-        if ($now->reach->isBehind($now->state, $id)) {
-            return 'That is behind the door.';
+        $behind = $now->reach->leverBehind($now->state, $id, $lever);
+        if ($behind !== null) {
+            return $behind;
         }
 
         return $setting->takes($this->get('to')) ? null : "It can be set to {$setting->choices()}.";

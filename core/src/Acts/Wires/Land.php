@@ -32,11 +32,9 @@ final readonly class Land extends Act
         if (! $now->model->isWireEnd($end)) {
             return "There is no wire end called \"$end\".";
         }
-        if (! $now->reach->reaches($now->state, $end)) {
-            return 'That is behind the door.';
-        }
 
-        return $now->state->isLanded($end) === true ? 'It is landed already.' : null;
+        return $now->reach->end($now->state, $end)
+            ?? ($now->state->isLanded($end) ? 'It is landed already.' : null);
     }
 
     public function risks(Situation $now): array

@@ -34,11 +34,9 @@ final readonly class Lift extends Act
         if (! $now->model->isWireEnd($end)) {
             return "There is no wire end called \"$end\".";
         }
-        if (! $now->reach->reaches($now->state, $end)) {
-            return 'That is behind the door.';
-        }
 
-        return $now->state->isLanded($end) === false ? 'It is lifted already.' : null;
+        return $now->reach->end($now->state, $end)
+            ?? ($now->state->isLanded($end) ? null : 'It is lifted already.');
     }
 
     public function risks(Situation $now): array

@@ -132,7 +132,7 @@ final class Loading extends Rule
     /** @return list<Finding> field wires that are too thin for the fuse before them */
     private function gauges(): array
     {
-        $inside = array_fill_keys($this->model()->covered(), true);
+        $inside = array_fill_keys($this->model()->doors()->covered(), true);
         $found = [];
         $told = [];
         foreach ($this->nets->elements() as $e) {

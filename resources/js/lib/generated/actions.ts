@@ -20,12 +20,14 @@ export interface ActionLog {
               at_s: number
               id?: string
               to: 'open' | 'shut'
+              door?: string
           }
         | {
               act: 'hold'
               at_s: number
               id?: string
               to: 'held' | 'released'
+              door?: string
           }
         | {
               act: 'set'

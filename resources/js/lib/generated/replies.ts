@@ -242,6 +242,7 @@ export interface DoorShown {
     interlock?: string
     label: string
     sight_glass?: string[]
+    through?: string[]
 }
 export interface FaultName {
     family: string
@@ -362,14 +363,14 @@ export interface Scene {
     black: string | null
     blown: string[]
     clamp: Jaw | null
-    door: 'open' | 'shut'
     eyes: string | null
-    held: boolean
+    held: string[]
     jumpers: [string, string][]
     keeping: boolean
     labour: number
     lifted: string[]
     mode: Mode
+    open: string[]
     range: number | null
     red: string | null
 }
@@ -451,6 +452,7 @@ export interface Doc {
         label: string
         interlock?: string
         sight_glass?: string[]
+        through?: string[]
     }[]
     found?: {
         /**
@@ -535,14 +537,17 @@ export interface DocVisit {
         }
         at_most_s?: number
     }
-    household: {
-        at_s: number
-        lever: string
-        part: string
-        to: string | number
-    }[]
+    household: Doing[]
     notices_s: number
     title: string
+}
+export interface Doing {
+    at_s: number
+    door?: string
+    lever?: string
+    part?: string
+    reset?: string
+    to?: string | number
 }
 export interface DocWire {
     awg?: number
@@ -588,10 +593,11 @@ export interface Settings {
     }
     links: string[]
     params: Parameter[]
+    plungers: string[]
+    resets: string[]
     tables: {
         [k: string]: TableShown
     }
-    plungers: string[]
 }
 export interface Parameter {
     choices: string[] | null
@@ -879,6 +885,7 @@ export interface DraftReply {
             label: string
             interlock?: string
             sight_glass?: string[]
+            through?: string[]
         }[]
         found?: {
             /**
@@ -1197,6 +1204,16 @@ export interface OwnJob {
 export interface Published {
     appliance: number
 }
+export interface ReadingOutcome {
+    holds: boolean | null
+    says: string | null
+    shows: string | null
+    value: number | null
+}
+export interface ReadingsRun {
+    readings: ReadingOutcome[]
+    step: number
+}
 export interface Reason {
     because: Reason[]
     part: string | null
@@ -1372,14 +1389,4 @@ export interface WorkingPage {
     isFile: boolean
     task: TaskTold
     title: string
-}
-export interface ReadingOutcome {
-    holds: boolean | null
-    says: string | null
-    shows: string | null
-    value: number | null
-}
-export interface ReadingsRun {
-    readings: ReadingOutcome[]
-    step: number
 }
