@@ -689,6 +689,11 @@ test('a door with its switch and a visit with what people do before are made in 
     await hand.choose(door.getByLabel('One more behind Door'), 'Burners', false)
     await hand.press('Add this part')
     await expect(door.getByRole('button', { name: 'Burners ✕' })).toBeVisible()
+    await hand.choose(door.getByLabel('One more behind Door'), 'Gas valve', false)
+    await hand.press('Add this part')
+    await hand.choose(door.getByLabel('One more that sticks out of Door'), 'Gas valve, knob', false)
+    await hand.press('Add this one')
+    await expect(door.getByRole('button', { name: 'Gas valve, knob ✕' })).toBeVisible()
 
     await page.getByLabel('A new visit, in a word').fill('noon')
     await page.getByLabel('A new visit, in a word').press('Enter')
@@ -699,6 +704,14 @@ test('a door with its switch and a visit with what people do before are made in 
     await noon.getByLabel('to', { exact: true }).selectOption('off')
     await hand.answer(() => noon.getByRole('button', { name: 'Add it' }).click())
     await expect(noon.getByText('after 3600 s: Thermostat, mode to off')).toBeVisible()
+    for (const [doing, said] of [
+        ['Rollout, left, reset', 'after 3600 s: Rollout, left, reset'],
+        ['Door (door)', 'after 3600 s: Door (door) to open'],
+    ] as const) {
+        await noon.getByLabel('Switch, dial, knob, reset or door').selectOption({ label: doing })
+        await hand.answer(() => noon.getByRole('button', { name: 'Add it' }).click())
+        await expect(noon.getByText(said)).toBeVisible()
+    }
     await clean(page, 'builder, doors and visits')
     await page.getByRole('tab', { name: 'Run' }).click()
     await page.getByLabel('How it is found').selectOption({ label: 'Found noon' })

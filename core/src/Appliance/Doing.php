@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace OddSpark\Appliance;
 
 /**
- * Something that people do with an appliance before a visit: a lever moved, a reset pressed, a door taken off or put on.
+ * Something that people do with an appliance before a visit: a lever moved, a reset pressed, a door taken off or put
+ * on.
  *
  * @phpstan-import-type DoingDocument from Shapes
  */
