@@ -50,7 +50,8 @@ final class Bypass
         $driver = $kind?->primitives[$follows] ?? null;
 
         return match (true) {
-            $kind?->isGuardingSwitch($name) === true, $model->doors()->isInterlock("$part.$follows") => 'safety-jumpered',
+            $kind?->isGuardingSwitch($name) === true,
+            $model->doors()->isInterlock("$part.$follows") => 'safety-jumpered',
             $driver?->can(Decides::class) === true => 'valve-jumpered',
             default => '',
         };

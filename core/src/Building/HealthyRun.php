@@ -40,7 +40,9 @@ final class HealthyRun
     ) {
         $this->nets = new Nets($plan->model);
         $this->bench = new Bench($plan, Fault::none(), $memory);
-        $state = $this->bench->arrive($visit)->state->with(open: Doors::ALL, held: Doors::ALL, eyes: Perception::EVERYWHERE);
+        $state = $this->bench
+            ->arrive($visit)
+            ->state->with(open: Doors::ALL, held: Doors::ALL, eyes: Perception::EVERYWHERE);
         $state = $this->bench->resume($state);
         $this->state = $this->bench->watch($state, $tick, fn () => false);
     }
