@@ -56,6 +56,9 @@ class Workbench
     /** Entries that an attempt may have; handing back is always possible. Marking and debriefs are made for as many. */
     public const MOST_ENTRIES = 1000;
 
+    public const GIVEN_ANEW = 'This program has been renewed since you began, and computes this appliance otherwise. '.
+        'The job is given to you anew, from the arrival. What you had done is kept, and is not marked.';
+
     /** Grace for a client whose clock runs a little ahead of the horizon, ms. */
     private const GRACE = 1500;
 
@@ -70,14 +73,47 @@ class Workbench
             return $existing;
         }
         $seed = ($assignment->seed * 31 + $user->id) & 0x7FFFFFFF;
-        $bench = $this->bench($assignment, $seed);
-        $state = $bench->arrive($assignment->visit)->state;
-        $state = $bench->resume($state);
 
-        return Attempt::query()->createOrFirst($mine, [
-            'seed' => $seed, 'engine' => Assignment::ENGINE,
-            'state' => Snapshot::pack($state->toArray()), 'record' => Snapshot::pack($bench->record->kept()),
-        ])->refresh();
+        return Attempt::query()->createOrFirst($mine, ['seed' => $seed] + $this->arrived($assignment, $seed))->refresh();
+    }
+
+    /**
+     * The attempt as it can go on: one that was begun under an older computation is given anew from its arrival, and
+     * what was done in it is set aside.
+     */
+    public function current(Attempt $attempt): Attempt
+    {
+        if ($attempt->isOfToday()) {
+            return $attempt;
+        }
+
+        return DB::transaction(function () use ($attempt): Attempt {
+            $attempt = Attempt::query()->with('assignment')->lockForUpdate()->findOrFail($attempt->id);
+            if (! $attempt->isOfToday()) {
+                $done = $attempt->entries->map->only(['client_id', 'tick', 'act', 'outcome', 'sentence'])->all();
+                $aside = [...$attempt->set_aside ?? [], ['engine' => $attempt->engine, 'entries' => $done]];
+                $attempt->entries()->delete();
+                $attempt->update(
+                    ['set_aside' => $aside, 'entries_count' => 0] +
+                        $this->arrived($attempt->assignment, $attempt->seed),
+                );
+            }
+
+            return $attempt->refresh();
+        });
+    }
+
+    /** @return array{engine: int, state: string, record: string} of an attempt before its first act */
+    private function arrived(Assignment $assignment, int $seed): array
+    {
+        $bench = $this->bench($assignment, $seed);
+        $state = $bench->resume($bench->arrive($assignment->visit)->state);
+
+        return [
+            'engine' => Assignment::ENGINE,
+            'state' => Snapshot::pack($state->toArray()),
+            'record' => Snapshot::pack($bench->record->kept()),
+        ];
     }
 
     /**
@@ -284,6 +320,9 @@ class Workbench
             $entry = $attempt->isOpen() || $again === null ? null : $again($attempt);
             if (! $attempt->isOpen() && $entry === null) {
                 throw new StaleAttempt('This appliance has been handed back. Its debrief is open to you.');
+            }
+            if (! $attempt->isOfToday()) {
+                throw new StaleAttempt(self::GIVEN_ANEW);
             }
             $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
             $bench = $this->bench($attempt->assignment, $attempt->seed);

@@ -23,6 +23,8 @@ use Illuminate\Support\Carbon;
  *     since
  * @property array<string, mixed>|null $debrief
  * @property array<string, mixed>|null $pairs which two faults at once would have shown the same; see WeighPairs
+ * @property list<array{engine: int, entries: list<array<string, mixed>>}>|null $set_aside what was done before it was
+ *     given anew, under older engines
  * @property Carbon|null $updated_at
  */
 class Attempt extends Model
@@ -39,13 +41,20 @@ class Attempt extends Model
         'mark',
         'debrief',
         'pairs',
+        'set_aside',
     ];
 
-    protected $hidden = ['state', 'record', 'seed'];
+    protected $hidden = ['state', 'record', 'seed', 'set_aside'];
 
     protected function casts(): array
     {
-        return ['handed_back_at' => 'datetime', 'mark' => 'array', 'debrief' => 'array', 'pairs' => 'array'];
+        return [
+            'handed_back_at' => 'datetime',
+            'mark' => 'array',
+            'debrief' => 'array',
+            'pairs' => 'array',
+            'set_aside' => 'array',
+        ];
     }
 
     /** @return BelongsTo<Assignment, $this> */
@@ -70,6 +79,12 @@ class Attempt extends Model
     public function marks(): HasMany
     {
         return $this->hasMany(Mark::class)->orderBy('id');
+    }
+
+    /** Whether it can go on: what was begun under an older computation is given anew instead. */
+    public function isOfToday(): bool
+    {
+        return ! $this->isOpen() || $this->engine === Assignment::ENGINE;
     }
 
     public function isOpen(): bool

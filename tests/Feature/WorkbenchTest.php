@@ -2,6 +2,7 @@
 
 namespace Tests\Feature;
 
+use App\Models\Assignment;
 use App\Models\AssignmentKind;
 use App\Models\Attempt;
 use App\Models\Mark;
@@ -71,6 +72,41 @@ class WorkbenchTest extends TestCase
             ->assertJsonPath('message', fn (string $m) => str_contains($m, 'not been played'));
         $this->assertSame(1, $this->attempt->entries()->count());
         $this->postJson("/attempts/{$this->attempt->id}/play", ['to_s' => 2])->assertOk()->assertJsonPath('now_s', 6);
+    }
+
+    public function test_an_attempt_of_an_older_computation_ends_with_a_sentence_and_is_given_anew(): void
+    {
+        $this->act($this->attempt, 'door', 1, ['to' => 'open'])->assertOk();
+        $this->act($this->attempt, 'look', 6, ['part' => 'igniter'])->assertOk();
+        $this->attempt->refresh()->update(['engine' => Assignment::ENGINE - 1]);
+
+        $this->act($this->attempt, 'look', 7, ['part' => 'rod'])
+            ->assertConflict()
+            ->assertJsonPath('message', fn (string $m) => str_contains($m, 'given to you anew'));
+        $this->postJson("/attempts/{$this->attempt->id}/play", ['to_s' => 8])->assertConflict();
+        $this->assertSame(2, $this->attempt->entries()->count(), 'nothing is lost before it is opened');
+
+        $page = fn () => $this->get("/attempts/{$this->attempt->id}");
+        $page()->assertInertia(fn (AssertableInertia $p) => $p
+            ->has('log', 0)->where('now.now_s', 0)->where('now.scene.open', [])
+            ->where('told', fn (string $told) => str_contains($told, 'is kept, and is not marked')));
+        $kept = $this->attempt->refresh()->set_aside;
+        $this->assertSame([Assignment::ENGINE - 1, ['door', 'look']], [
+            $kept[0]['engine'], array_column(array_column($kept[0]['entries'], 'act'), 'act'),
+        ]);
+
+        $this->act($this->attempt, 'look', 1, ['part' => 'breaker'])->assertOk();
+        $page()->assertInertia(fn (AssertableInertia $p) => $p->has('log', 1)->where('told', null));
+    }
+
+    public function test_what_was_handed_back_under_an_older_computation_stays_as_it_is(): void
+    {
+        $this->act($this->attempt, 'hand_back', 5)->assertOk();
+        $this->attempt->refresh()->update(['engine' => Assignment::ENGINE - 1]);
+
+        $this->get("/attempts/{$this->attempt->id}")->assertRedirect("/attempts/{$this->attempt->id}/debrief");
+        $this->assertSame(1, $this->attempt->entries()->count());
+        $this->assertNull($this->attempt->refresh()->set_aside);
     }
 
     public function test_bad_acts_say_where(): void

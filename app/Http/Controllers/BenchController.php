@@ -36,6 +36,7 @@ class BenchController extends Controller
                 ! $attempt->assignment->kind->isMarked() ? '/' : "/attempts/$attempt->id/debrief",
             );
         }
+        $attempt = $this->workbench->current($attempt);
         $plan = $plans->ofAssignment($attempt->assignment);
 
         return Inertia::render('Bench', [
@@ -54,6 +55,7 @@ class BenchController extends Controller
                 $this->workbench->observations($attempt)->perceived,
             ),
             'now' => $this->workbench->look($attempt),
+            'told' => $attempt->set_aside !== null && $attempt->entries->isEmpty() ? Workbench::GIVEN_ANEW : null,
         ]);
     }
 

@@ -18,6 +18,7 @@ interface Start {
     attempt: number
     log: Entry[]
     past: Channels
+    told: string | null
     now: Reply
 }
 
@@ -48,7 +49,7 @@ export function useBench(start: Start) {
         past: start.past,
         ahead: start.now.ahead,
         tried: start.now.tried ?? [],
-        notice: null,
+        notice: start.told === null ? null : { text: start.told, danger: false },
     }))
     const live = useRef({
         time: start.now.now_s,

@@ -26,8 +26,8 @@ import { Tape, type Mark } from '@/tape/Tape'
 import { MainButton, ToolButton } from '@/theme/buttons'
 
 /** The trainee's place: the appliance, the meter, the tape, the call sheet and the suspects. */
-export default function Bench({ attempt, job, board, doors, faults, log, past, now, steps }: BenchPage) {
-    const bench = useBench({ attempt, log, past, now })
+export default function Bench({ attempt, job, board, doors, faults, log, past, now, steps, told: given }: BenchPage) {
+    const bench = useBench({ attempt, log, past, now, told: given })
     const { scene, act } = bench
     const [hand, setHand] = useState<'red' | 'black'>('red')
     const [part, setPart] = useState<string | null>(null)

@@ -108,6 +108,7 @@ export interface BenchPage {
               text: string
           }[]
         | null
+    told: string | null
 }
 export interface BoardData {
     height: number
