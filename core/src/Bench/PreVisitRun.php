@@ -25,6 +25,7 @@ use OddSpark\Senses\Record;
  *
  * @phpstan-import-type Joint from MachineState
  * @phpstan-import-type Slot from Primitive
+ * @phpstan-import-type RoomKnown from Complaint
  */
 final readonly class PreVisitRun
 {
@@ -187,6 +188,19 @@ final readonly class PreVisitRun
         return $this->machine->advance($state, $state->tick + $visit->after, $listen);
     }
 
+    /** What is to be read off a display, in the words of who sees it: "display lit, calling for heat". */
+    private function displayed(MachineState $found, string $display): string
+    {
+        $shown = $this->machine->shows($found, $display);
+        foreach ($this->plan->percepts as $channel => $percept) {
+            if ($percept['sense'] === 'sight' && $percept['of'] === $display) {
+                return $this->perception->how($channel, $shown);
+            }
+        }
+
+        return $shown;
+    }
+
     /** @return list<string> what is to be seen from outside: "board lamp 3 flashes" */
     private function outside(MachineState $found): array
     {
@@ -204,7 +218,7 @@ final readonly class PreVisitRun
      * The rooms as the household knew them: warm or not and calling when it last took notice, blank at the arrival.
      *
      * @param list<string> $waiting those that have been calling for a while
-     * @return list<array{name: string, now: float, wants: float, blank: bool, calling: bool}>
+     * @return list<RoomKnown>
      */
     private function rooms(Household $household, MachineState $noticed, MachineState $found, array $waiting): array
     {
@@ -212,6 +226,7 @@ final readonly class PreVisitRun
             'name' => $room['name'],
             'now' => $noticed->value($room['of']),
             'wants' => $room['wants'],
+            'shows' => $room['display'] === null ? null : $this->displayed($found, $room['display']),
             'blank' => $room['display'] !== null && $this->machine->shows($found, $room['display']) === 'blank',
             'calling' => in_array($room['of'], $waiting, true),
         ], $household->rooms);

@@ -11,6 +11,8 @@ use OddSpark\Appliance\Household;
  *
  * Each is decided from the record of the household's own time, never from the fault; a layman's
  * words for what he could notice from the rooms. What there is to notice, the model's household says.
+ *
+ * @phpstan-type RoomKnown array{name: string, now: float, wants: float, shows?: string|null, blank: bool, calling: bool}
  */
 final class Complaint
 {
@@ -24,7 +26,7 @@ final class Complaint
 
     /**
      * @param array<string, list<array{int, int, string}>> $heard by channel, over the whole time before the visit
-     * @param list<array{name: string, now: float, wants: float, blank: bool, calling: bool}> $rooms when the household
+     * @param list<RoomKnown> $rooms when the household
      *     last took notice
      * @param array{now: float, wants: float}|null $hotWater
      * @return list<array{id: string, text: string}>
@@ -104,7 +106,7 @@ final class Complaint
      * what he does not know, what customers say.
      *
      * @param array<string, list<array{int, int, string}>> $heard
-     * @param list<array{name: string, now: float, wants: float, blank: bool, calling: bool}> $rooms
+     * @param list<RoomKnown> $rooms
      * @param list<string> $outside lamps, codes and marks that are seen without opening anything, as they are said
      * @return array<string, string> by question
      */
@@ -124,7 +126,6 @@ final class Complaint
             }
         }
         $hours = $last === null ? null : ($arrived - $last) / 3_600_000;
-        $blank = array_filter($rooms, fn ($r) => $r['blank']);
 
         return [
             'since' => match (true) {
@@ -134,7 +135,7 @@ final class Complaint
                 $hours < 5.0 => 'Some hours.',
                 default => 'The better part of a day.',
             },
-            'display' => $blank === [] ? 'It shows what it always shows.' : 'It is blank.',
+            'display' => self::displays($rooms),
             'outside' => $outside === []
                 ? 'It has no light that I can see.'
                 : implode(' ', array_map(fn (string $said): string => ucfirst($said).'.', $outside)),
@@ -143,6 +144,19 @@ final class Complaint
             'filter' => 'Not long ago, I think.',
             'work' => 'Not that I know of.',
         ];
+    }
+
+    /**
+     * What stands on the thermostats, each by its room where there are several.
+     *
+     * @param list<RoomKnown> $rooms
+     */
+    private static function displays(array $rooms): string
+    {
+        $lit = array_values(array_filter($rooms, fn (array $r): bool => isset($r['shows'])));
+        $said = array_map(fn (array $r): string => (count($rooms) > 1 ? "{$r['name']}: " : '').($r['shows'] ?? ''), $lit);
+
+        return $said === [] ? 'It has no display.' : ucfirst(implode('; ', $said)).'.';
     }
 
     /** Answers that a customer gives whatever was so. */

@@ -285,7 +285,7 @@ final class ActsTest extends TestCase
     public function test_the_customer_answers_by_what_he_lived_through(): void
     {
         $this->arrive('furnace-80', 'fuse:blown', false);
-        self::assertSame('It is blank.', $this->do(1, 'ask', ['question' => 'display'])->seen['answer']);
+        self::assertSame('Blank display.', $this->do(1, 'ask', ['question' => 'display'])->seen['answer']);
         self::assertSame(
             'Since I first noticed, it has not heated at all.',
             $this->do(2, 'ask', ['question' => 'since'])->seen['answer'],
