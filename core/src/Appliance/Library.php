@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
+use OddSpark\Appliance\Pipes\Pipework;
 use OddSpark\Sequence\Table;
 use OddSpark\Sequence\TableError;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Process;
 
+use OddSpark\Parts\Ability\Analyses;
 use OddSpark\Parts\Ability\NeedsPipes;
 use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
@@ -18,7 +19,7 @@ use OddSpark\Trade\Response;
  *
  * @phpstan-import-type Figures from Primitive
  */
-final class CombustionEfficiency extends Primitive implements NeedsPipes
+final class CombustionEfficiency extends Primitive implements Analyses, NeedsPipes
 {
     public const AT_ONCE = true;
 
@@ -32,6 +33,11 @@ final class CombustionEfficiency extends Primitive implements NeedsPipes
      *     burnt; metric; tau_s
      */
     public function __construct(private readonly array $p, Fittings $f) {}
+
+    public static function measures(array $spec): string
+    {
+        return 'efficiency';
+    }
 
     public static function figures(array $spec): array
     {

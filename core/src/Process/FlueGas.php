@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Process;
 
+use OddSpark\Parts\Ability\Analyses;
 use OddSpark\Parts\Ability\NeedsPipes;
 use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
@@ -19,7 +20,7 @@ use OddSpark\Trade\Response;
  *
  * @phpstan-import-type Figures from Primitive
  */
-final class FlueGas extends Primitive implements NeedsPipes
+final class FlueGas extends Primitive implements Analyses, NeedsPipes
 {
     public const AT_ONCE = true;
 
@@ -33,6 +34,11 @@ final class FlueGas extends Primitive implements NeedsPipes
      *     smallest: air that comes whatever is shut; measures: oxygen | co2 | co | smoke; metric; tau_s
      */
     public function __construct(private readonly array $p, Fittings $f) {}
+
+    public static function measures(array $spec): string
+    {
+        return $spec['measures'] ?? 'oxygen';
+    }
 
     public static function figures(array $spec): array
     {

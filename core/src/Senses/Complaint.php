@@ -154,7 +154,11 @@ final class Complaint
     private static function displays(array $rooms): string
     {
         $lit = array_values(array_filter($rooms, fn (array $r): bool => isset($r['shows'])));
-        $said = array_map(fn (array $r): string => (count($rooms) > 1 ? "{$r['name']}: " : '').($r['shows'] ?? ''), $lit);
+        $several = count($rooms) > 1;
+        $said = array_map(
+            fn (array $r): string => ($several ? "{$r['name']}: " : '').($r['shows'] ?? ''),
+            $lit,
+        );
 
         return $said === [] ? 'It has no display.' : ucfirst(implode('; ', $said)).'.';
     }

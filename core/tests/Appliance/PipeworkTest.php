@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Tests\Appliance;
 
 use OddSpark\Appliance\Library;
-use OddSpark\Appliance\Pipework;
+use OddSpark\Appliance\Pipes\Pipework;
 use PHPUnit\Framework\TestCase;
 
 /** What follows from the pipes of a board. */
