@@ -20,7 +20,7 @@ use OddSpark\Marking\Rules;
 /** Gives a job, frozen as it is now. */
 class AssignJob
 {
-    public function __construct(private readonly Plans $plans, private readonly Workbench $workbench) {}
+    public function __construct(private readonly Plans $plans) {}
 
     /**
      * @param list<int> $trainees ids, all of the class
@@ -114,6 +114,6 @@ class AssignJob
             Running::memory(),
         );
 
-        return ['complaint' => $preview->arrival->complaint] + $this->workbench->taped($preview);
+        return ['complaint' => $preview->arrival->complaint] + Told::taped($preview);
     }
 }

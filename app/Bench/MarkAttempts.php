@@ -22,7 +22,7 @@ use OddSpark\Suspects\Tracker;
 /** Marks attempts, keeps every mark that was made, and what an instructor set otherwise. */
 class MarkAttempts
 {
-    public function __construct(private readonly Plans $plans, private readonly Workbench $workbench) {}
+    public function __construct(private readonly Plans $plans, private readonly Attempts $attempts) {}
 
     /**
      * Marks an attempt that was handed back under the rules of its job; that mark stays its own.
@@ -126,7 +126,7 @@ class MarkAttempts
             $plan,
             FaultSet::of($plan->model)->get($assignment->fault),
             $attempt->seed,
-            $this->workbench->observations($attempt),
+            $this->attempts->observations($attempt),
             Kit::of($assignment->kit ?? []),
             $assignment->rules['stops'] ?? [],
         );
@@ -152,7 +152,7 @@ class MarkAttempts
             $plan,
             $universe,
             $universe->get($assignment->fault),
-            $this->workbench->observations($attempt),
+            $this->attempts->observations($attempt),
             $tracker,
             $memory,
             $progress,

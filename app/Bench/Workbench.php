@@ -2,29 +2,19 @@
 
 namespace App\Bench;
 
-use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Entry;
 use App\Models\Task;
-use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Acts\Act;
 use OddSpark\Acts\ActError;
 use OddSpark\Acts\Catalogue;
-use OddSpark\Acts\Danger;
 use OddSpark\Acts\References;
 use OddSpark\Bench\Bench;
-use OddSpark\Bench\Kit;
-use OddSpark\Bench\Observations;
-use OddSpark\Bench\Outcome;
-use OddSpark\Bench\Preview;
 use OddSpark\Bench\WarmUp;
 use OddSpark\Bench\Wording;
-use OddSpark\Instruments\Bag;
 use OddSpark\Marking\Rules;
-use OddSpark\Meter\Reading;
 use OddSpark\Run\BenchState;
-use OddSpark\Run\Memory;
 use OddSpark\Run\Snapshot;
 use OddSpark\Senses\Record;
 
@@ -56,65 +46,10 @@ class Workbench
     /** Entries that an attempt may have; handing back is always possible. Marking and debriefs are made for as many. */
     public const MOST_ENTRIES = 1000;
 
-    public const GIVEN_ANEW = 'This program has been renewed since you began, and computes this appliance otherwise. '.
-        'The job is given to you anew, from the arrival. What you had done is kept, and is not marked.';
-
     /** Grace for a client whose clock runs a little ahead of the horizon, ms. */
     private const GRACE = 1500;
 
-    public function __construct(private readonly Plans $plans) {}
-
-    /** The attempt of a person at a job: begun once, however often it is asked for at the same time. */
-    public function start(Assignment $assignment, User $user): Attempt
-    {
-        $mine = ['assignment_id' => $assignment->id, 'user_id' => $user->id];
-        $existing = Attempt::query()->where($mine)->first();
-        if ($existing !== null) {
-            return $existing;
-        }
-        $seed = ($assignment->seed * 31 + $user->id) & 0x7FFFFFFF;
-
-        return Attempt::query()->createOrFirst($mine, ['seed' => $seed] + $this->arrived($assignment, $seed))->refresh();
-    }
-
-    /**
-     * The attempt as it can go on: one that was begun under an older computation is given anew from its arrival, and
-     * what was done in it is set aside.
-     */
-    public function current(Attempt $attempt): Attempt
-    {
-        if ($attempt->isOfToday()) {
-            return $attempt;
-        }
-
-        return DB::transaction(function () use ($attempt): Attempt {
-            $attempt = Attempt::query()->with('assignment')->lockForUpdate()->findOrFail($attempt->id);
-            if (! $attempt->isOfToday()) {
-                $done = $attempt->entries->map->only(['client_id', 'tick', 'act', 'outcome', 'sentence'])->all();
-                $aside = [...$attempt->set_aside ?? [], ['engine' => $attempt->engine, 'entries' => $done]];
-                $attempt->entries()->delete();
-                $attempt->update(
-                    ['set_aside' => $aside, 'entries_count' => 0] +
-                        $this->arrived($attempt->assignment, $attempt->seed),
-                );
-            }
-
-            return $attempt->refresh();
-        });
-    }
-
-    /** @return array{engine: int, state: string, record: string} of an attempt before its first act */
-    private function arrived(Assignment $assignment, int $seed): array
-    {
-        $bench = $this->bench($assignment, $seed);
-        $state = $bench->resume($bench->arrive($assignment->visit)->state);
-
-        return [
-            'engine' => Assignment::ENGINE,
-            'state' => Snapshot::pack($state->toArray()),
-            'record' => Snapshot::pack($bench->record->kept()),
-        ];
-    }
+    public function __construct(private readonly Attempts $attempts) {}
 
     /**
      * Does an act; one that was done already is not done again.
@@ -150,8 +85,8 @@ class Workbench
                     'tick' => $act->tick,
                     'act' => $act->toArray(),
                     'outcome' => $act->name === 'hint'
-                            ? ['waits' => true, 'seen' => ['hint' => '']] + $this->shown($outcome)
-                            : $this->shown($outcome),
+                            ? ['waits' => true, 'seen' => ['hint' => '']] + Told::outcome($outcome)
+                            : Told::outcome($outcome),
                     'sentence' => (new Wording($bench->plan->model))->entry($act, $outcome),
                 ]);
                 $attempt->entries_count++;
@@ -256,52 +191,10 @@ class Workbench
     public function look(Attempt $attempt): array
     {
         $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
-        $bench = $this->bench($attempt->assignment, $attempt->seed);
+        $bench = $this->attempts->bench($attempt->assignment, $attempt->seed);
         $state = $bench->resume($state);
 
         return $this->reply($attempt, $bench, $state, null, $state->now());
-    }
-
-    /**
-     * What the trainee did and was shown, as the suspects and the mark need it.
-     *
-     * @param Entry|null $before only what came before this entry
-     */
-    public function observations(Attempt $attempt, ?Entry $before = null): Observations
-    {
-        $entries = [];
-        foreach ($before === null ? $attempt->entries : $attempt->entries->where('id', '<', $before->id) as $entry) {
-            $o = $entry->outcome;
-            $entries[] = [Catalogue::act($entry->act), new Outcome(
-                $o['seen'],
-                $o['reading'] === null ? null : Bag::reading($o['reading']),
-                null,
-                $o['refused'],
-                array_keys($o['dangers']),
-            )];
-        }
-        $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
-        $until = $before->tick ?? $state->now();
-
-        return new Observations(
-            $attempt->assignment->visit,
-            $entries,
-            Record::resumed(Snapshot::unpack($attempt->record))->until($until),
-            $until,
-            $attempt->assignment->said,
-        );
-    }
-
-    public function bench(Assignment $assignment, ?int $seed): Bench
-    {
-        return new Bench(
-            $this->plans->ofAssignment($assignment),
-            $this->plans->faultOf($assignment),
-            new Memory(),
-            $seed,
-            Kit::of($assignment->kit ?? []),
-            $assignment->rules['stops'] ?? [],
-        );
     }
 
     /**
@@ -322,10 +215,10 @@ class Workbench
                 throw new StaleAttempt('This appliance has been handed back. Its debrief is open to you.');
             }
             if (! $attempt->isOfToday()) {
-                throw new StaleAttempt(self::GIVEN_ANEW);
+                throw new StaleAttempt(Attempts::GIVEN_ANEW);
             }
             $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
-            $bench = $this->bench($attempt->assignment, $attempt->seed);
+            $bench = $this->attempts->bench($attempt->assignment, $attempt->seed);
             $bench->record = Record::resumed(Snapshot::unpack($attempt->record));
             $state = $bench->resume($state);
             $before = $state->now();
@@ -362,7 +255,7 @@ class Workbench
         $now = $state->now();
         $until = $now + $attempt->assignment->kind->horizon() * 1000;
         $past = $bench->record;
-        $passed = $this->since($past->until($now), $before);
+        $passed = Told::after($past->until($now), $before);
         $bench->record = new Record();
         $state = $bench->resume($state);
         $bench->advance($state, $until);
@@ -373,143 +266,13 @@ class Workbench
             'entry' => $entry?->shown(),
             'now_s' => $now / 1000,
             'until_s' => $until / 1000,
-            'scene' => [
-                'open' => $bench->plan->model->doors()->named($state->open),
-                'held' => $bench->plan->model->doors()->named($state->held),
-                'eyes' => $state->eyes,
-                'red' => $state->red,
-                'black' => $state->black,
-                'mode' => $state->mode->value,
-                'range' => $state->range,
-                'keeping' => $state->display->keeping ?? false,
-                'blown' => $state->blown,
-                'battery' => $state->battery,
-                'clamp' => $state->clamp,
-                'jumpers' => $state->jumpers,
-                'at_taps' => (object) $state->taps,
-                'lifted' => $this->lifted($state),
-                'labour' => round($state->labour, 1),
-            ],
-            'passed' => $this->channels($bench, $passed),
-            'ahead' => $this->channels($bench, $ahead),
+            'scene' => Told::scene($bench, $state),
+            'passed' => Told::channels($bench, $passed),
+            'ahead' => Told::channels($bench, $ahead),
             'handed_back' => ! $attempt->isOpen(),
         ] +
             (! $attempt->assignment->kind->isMarked()
-                ? ['tried' => WarmUp::done($this->observations($attempt->refresh())->entries)]
+                ? ['tried' => WarmUp::done($this->attempts->observations($attempt->refresh())->entries)]
                 : []);
-    }
-
-    /**
-     * The part of a record after a tick.
-     *
-     * @param array<string, list<array{int, int, mixed}>> $record
-     * @return array<string, list<array{int, int, mixed}>>
-     */
-    private function since(array $record, int $tick): array
-    {
-        $after = [];
-        foreach ($record as $channel => $stretches) {
-            foreach ($stretches as [$from, $to, $value]) {
-                if ($to > $tick) {
-                    $after[$channel][] = [max($from, $tick), $to, $value];
-                }
-            }
-        }
-
-        return $after;
-    }
-
-    /**
-     * Stretches as the client plays them, sounds and sights in words.
-     *
-     * @param array<string, list<array{int, int, mixed}>> $record
-     * @return array{perceived: \stdClass, meter: list<array{from: float, to: float, reading: array<string, mixed>}>} perceived
-     *     by channel: list of {from, to, value, say}
-     */
-    public function channels(Bench $bench, array $record): array
-    {
-        $perceived = [];
-        $meter = [];
-        foreach ($record as $channel => $stretches) {
-            foreach ($stretches as [$from, $to, $value]) {
-                if (str_starts_with($channel, 'meter ')) {
-                    $mode = Bag::scale(explode(' ', $channel, 3)[1]);
-                    $meter[] = [
-                        'from' => $from / 1000,
-                        'to' => $to / 1000,
-                        'reading' => $value,
-                        'of' => substr($channel, 6),
-                        'settles_s' => $mode->specification()->settles / 1000,
-                    ];
-                } else {
-                    $perceived[$channel][] = [
-                        'from' => $from / 1000,
-                        'to' => $to / 1000,
-                        'value' => $value,
-                        'say' => $bench->perception()->say($channel, $value),
-                    ];
-                }
-            }
-        }
-        ksort($perceived);
-        usort($meter, fn ($a, $b) => $a['from'] <=> $b['from']);
-
-        return ['perceived' => (object) $perceived, 'meter' => $meter];
-    }
-
-    /**
-     * @return list<string>
-     */
-    private function lifted(BenchState $state): array
-    {
-        $lifted = [];
-        foreach ($state->slots as $id => $slot) {
-            if (str_ends_with($id, '.body') && array_keys($slot) === ['a', 'b']) {
-                foreach ($slot as $end => $landed) {
-                    if (! $landed) {
-                        $lifted[] = substr($id, 0, -5).".$end";
-                    }
-                }
-            }
-        }
-
-        return $lifted;
-    }
-
-    /**
-     * A run that nobody does anything to, as a tape: what is perceived, and the states of its first control, since a
-     * tape has one
-     * row for them.
-     *
-     * @return array<string, mixed>
-     */
-    public function taped(Preview $preview): array
-    {
-        $states = array_values($preview->states)[0] ?? [];
-
-        return [
-            'until_s' => intdiv($preview->until, 1000),
-            'states' => array_map(
-                fn (array $s) => ['at' => $s['from'] / 1000, 'state' => $s['state'], 'title' => $s['title']],
-                $states,
-            ),
-        ] + $this->channels($preview->bench, $preview->perceived);
-    }
-
-    /**
-     * @return array{seen: array<string, string>, reading: array<string, mixed>|null, refused: string|null,
-     *     dangers: array<string, string>}
-     */
-    private function shown(Outcome $outcome): array
-    {
-        return [
-            'seen' => $outcome->seen,
-            'reading' => $outcome->reading?->toArray(),
-            'refused' => $outcome->refused,
-            'dangers' => array_combine(
-                $outcome->dangers,
-                array_map(fn (string $d) => Danger::TEXT[$d], $outcome->dangers),
-            ),
-        ];
     }
 }

@@ -2,7 +2,7 @@
 
 namespace App\Building;
 
-use App\Bench\Workbench;
+use App\Bench\Told;
 use App\Models\Draft;
 use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\DocumentError;
@@ -41,12 +41,12 @@ class Running
      *
      * @throws DocumentError
      */
-    public function tape(Draft $draft, string $visit, Workbench $workbench): array
+    public function tape(Draft $draft, string $visit): array
     {
         [$plan, $visit] = $this->plan($draft, $visit);
         $preview = Preview::of($plan, Fault::none(), $visit, self::LONGEST_S * 1000, self::memory());
 
-        return ['visit' => $visit, 'visits' => $plan->model->visitTitles()] + $workbench->taped($preview);
+        return ['visit' => $visit, 'visits' => $plan->model->visitTitles()] + Told::taped($preview);
     }
 
     /** @param int $times as many runs as share it */

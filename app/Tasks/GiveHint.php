@@ -2,8 +2,8 @@
 
 namespace App\Tasks;
 
+use App\Bench\Attempts;
 use App\Bench\Plans;
-use App\Bench\Workbench;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Entry;
@@ -16,7 +16,7 @@ use OddSpark\Suspects\Tracker;
 /** Works out a hint from all that was seen up to the moment at which it was asked for. */
 class GiveHint implements Work
 {
-    public function __construct(private readonly Plans $plans, private readonly Workbench $workbench) {}
+    public function __construct(private readonly Plans $plans, private readonly Attempts $attempts) {}
 
     public function do(Task $task): ?array
     {
@@ -27,7 +27,7 @@ class GiveHint implements Work
         $attempt = Attempt::query()->findOrFail($entry->attempt_id);
         $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
         $plan = $this->plans->ofAssignment($assignment);
-        $seen = $this->workbench->observations($attempt, $entry);
+        $seen = $this->attempts->observations($attempt, $entry);
         $tracker = new Tracker(
             $plan,
             FaultSet::of($plan->model),

@@ -3,7 +3,6 @@
 namespace App\Tasks;
 
 use App\Bench\Plans;
-use App\Bench\Workbench;
 use App\Building\Running;
 use App\Http\Controllers\DebriefController;
 use App\Models\Assignment;
@@ -25,7 +24,6 @@ class MakePaper implements Work
     public function __construct(
         private readonly Library $library,
         private readonly Running $running,
-        private readonly Workbench $workbench,
         private readonly Plans $plans,
     ) {}
 
@@ -92,7 +90,7 @@ class MakePaper implements Work
 
     private function chart(Draft $draft): string
     {
-        $tape = $this->running->tape($draft, '', $this->workbench);
+        $tape = $this->running->tape($draft, '');
         $stretches = fn (array $list): array => array_map(fn (array $s) => [$s['from'], $s['to'], $s['value']], $list);
         $lanes = array_map(
             fn (array $lane) => [

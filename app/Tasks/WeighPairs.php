@@ -2,8 +2,8 @@
 
 namespace App\Tasks;
 
+use App\Bench\Attempts;
 use App\Bench\Plans;
-use App\Bench\Workbench;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Task;
@@ -17,7 +17,7 @@ class WeighPairs implements Work
 {
     private const SHOWN = 8;
 
-    public function __construct(private readonly Plans $plans, private readonly Workbench $workbench) {}
+    public function __construct(private readonly Plans $plans, private readonly Attempts $attempts) {}
 
     public function do(Task $task): ?array
     {
@@ -25,7 +25,7 @@ class WeighPairs implements Work
         $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
         $plan = $this->plans->ofAssignment($assignment);
         $universe = FaultSet::of($plan->model);
-        $seen = $this->workbench->observations($attempt);
+        $seen = $this->attempts->observations($attempt);
         $memory = new Memory();
         $steps = (new Tracker(
             $plan,

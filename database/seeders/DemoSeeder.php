@@ -3,6 +3,7 @@
 namespace Database\Seeders;
 
 use App\Bench\AssignJob;
+use App\Bench\Attempts;
 use App\Bench\MarkAttempts;
 use App\Bench\Workbench;
 use App\Building\DraftEditor;
@@ -28,6 +29,7 @@ class DemoSeeder extends Seeder
 
     public function __construct(
         private readonly AssignJob $giving,
+        private readonly Attempts $attempts,
         private readonly Workbench $workbench,
         private readonly MarkAttempts $judging,
         private readonly DraftEditor $drafting,
@@ -162,7 +164,7 @@ class DemoSeeder extends Seeder
     private function attempt(Assignment $assignment, string $mailbox, array $acts): void
     {
         $user = User::query()->where('email', "$mailbox@demo.example")->firstOrFail();
-        $attempt = $this->workbench->start($assignment, $user);
+        $attempt = $this->attempts->start($assignment, $user);
         foreach ($acts as $i => $act) {
             // time is played in steps no longer than what a reply looks ahead
             $now = json_decode($attempt->fresh()->state, true);

@@ -2,7 +2,7 @@
 
 namespace Tests\Feature;
 
-use App\Bench\Workbench;
+use App\Bench\Attempts;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Models\Attempt;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -81,11 +81,11 @@ class SecrecyTest extends TestCase
     private function work(Attempt $attempt, string $fault): array
     {
         Cache::flush(); // the count of requests is part of the headers
-        $workbench = app(Workbench::class);
+        $attempts = app(Attempts::class);
         $attempt->entries()->delete();
         $attempt->assignment->update(['fault' => $fault]);
         $assignment = $attempt->assignment->fresh();
-        $bench = $workbench->bench($assignment, $attempt->seed);
+        $bench = $attempts->bench($assignment, $attempt->seed);
         $state = $bench->arrive('cold')->state;
         $state = $bench->resume($state);
         Attempt::query()

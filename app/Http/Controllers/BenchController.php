@@ -2,7 +2,9 @@
 
 namespace App\Http\Controllers;
 
+use App\Bench\Attempts;
 use App\Bench\Plans;
+use App\Bench\Told;
 use App\Bench\Workbench;
 use App\Models\Assignment;
 use App\Models\Attempt;
@@ -20,11 +22,11 @@ use OddSpark\Marking\Rules;
 
 class BenchController extends Controller
 {
-    public function __construct(private readonly Workbench $workbench) {}
+    public function __construct(private readonly Workbench $workbench, private readonly Attempts $attempts) {}
 
     public function start(Request $request, Assignment $assignment): RedirectResponse
     {
-        $attempt = $this->workbench->start($assignment, $request->user());
+        $attempt = $this->attempts->start($assignment, $request->user());
 
         return redirect($attempt->isOpen() ? "/attempts/$attempt->id" : "/attempts/$attempt->id/debrief");
     }
@@ -36,7 +38,7 @@ class BenchController extends Controller
                 ! $attempt->assignment->kind->isMarked() ? '/' : "/attempts/$attempt->id/debrief",
             );
         }
-        $attempt = $this->workbench->current($attempt);
+        $attempt = $this->attempts->current($attempt);
         $plan = $plans->ofAssignment($attempt->assignment);
 
         return Inertia::render('Bench', [
@@ -50,12 +52,12 @@ class BenchController extends Controller
             )),
             'steps' => $attempt->assignment->kind->isMarked() ? null : WarmUp::steps(),
             'log' => $attempt->entries->map(fn (Entry $e) => $e->shown()),
-            'past' => $this->workbench->channels(
-                $this->workbench->bench($attempt->assignment, null),
-                $this->workbench->observations($attempt)->perceived,
+            'past' => Told::channels(
+                $this->attempts->bench($attempt->assignment, null),
+                $this->attempts->observations($attempt)->perceived,
             ),
             'now' => $this->workbench->look($attempt),
-            'told' => $attempt->set_aside !== null && $attempt->entries->isEmpty() ? Workbench::GIVEN_ANEW : null,
+            'told' => $attempt->set_aside !== null && $attempt->entries->isEmpty() ? Attempts::GIVEN_ANEW : null,
         ]);
     }
 

@@ -2,8 +2,9 @@
 
 namespace App\Http\Controllers;
 
+use App\Bench\Attempts;
 use App\Bench\Plans;
-use App\Bench\Workbench;
+use App\Bench\Told;
 use App\Http\Paper;
 use App\Models\Analysis;
 use App\Models\Assignment;
@@ -43,7 +44,7 @@ class DebriefController extends Controller
     public function show(
         Request $request,
         Attempt $attempt,
-        Workbench $workbench,
+        Attempts $attempts,
         Plans $plans,
     ): Response|RedirectResponse {
         if (! $attempt->assignment->kind->isMarked()) {
@@ -76,9 +77,9 @@ class DebriefController extends Controller
             'board' => json_decode($assignment->board, true),
             'doors' => $plan->model->document['doors'],
             'lanes' => $plan->model->tape(),
-            'past' => $workbench->channels(
-                $workbench->bench($attempt->assignment, null),
-                $workbench->observations($attempt)->perceived,
+            'past' => Told::channels(
+                $attempts->bench($attempt->assignment, null),
+                $attempts->observations($attempt)->perceived,
             ),
             'perfect' => Analysis::find($assignment->hash, $assignment->visit)?->left(
                 $assignment->fault,

@@ -3,6 +3,8 @@
 namespace App\Http\Controllers;
 
 use App\Building\DraftEditor;
+use App\Building\DraftHistory;
+use App\Building\DraftView;
 use App\Http\Requests\BeginModelRequest;
 use App\Models\Draft;
 use App\Models\PartKind;
@@ -25,7 +27,12 @@ class DraftController extends Controller
     /** Parts and wires from which on a board is laid out beside the site. */
     private const LARGE = 150;
 
-    public function __construct(private readonly DraftEditor $drafting, private readonly Library $library) {}
+    public function __construct(
+        private readonly DraftEditor $drafting,
+        private readonly DraftView $view,
+        private readonly DraftHistory $history,
+        private readonly Library $library,
+    ) {}
 
     public function index(Request $request): Response
     {
@@ -93,8 +100,8 @@ class DraftController extends Controller
     {
         return Inertia::render('Builder', [
             'draft' => $draft->id,
-            'start' => $this->drafting->shown($draft),
-            'presence' => $this->drafting->look($draft, $request->user()),
+            'start' => $this->view->shown($draft),
+            'presence' => $this->history->look($draft, $request->user()),
             'models' => $this->models(),
             'catalogue' => Catalogue::find($this->library, '', PartKind::catalogue()),
         ]);
@@ -138,13 +145,13 @@ class DraftController extends Controller
     /** Every step. */
     public function history(Draft $draft): JsonResponse
     {
-        return response()->json($this->drafting->history($draft));
+        return response()->json($this->history->history($draft));
     }
 
     public function difference(Request $request, Draft $draft): JsonResponse
     {
         return response()->json(
-            $this->drafting->difference($draft, $request->integer('from'), $request->integer('to')),
+            $this->history->difference($draft, $request->integer('from'), $request->integer('to')),
         );
     }
 
@@ -161,12 +168,12 @@ class DraftController extends Controller
         $said = $request->json()->all();
         $draft->steps()->where('number', $said['number'])->firstOrFail()->update(['label' => $said['label']]);
 
-        return response()->json($this->drafting->history($draft));
+        return response()->json($this->history->history($draft));
     }
 
     public function presence(Request $request, Draft $draft): JsonResponse
     {
-        return response()->json($this->drafting->look($draft, $request->user()));
+        return response()->json($this->history->look($draft, $request->user()));
     }
 
     public function publish(Draft $draft): JsonResponse

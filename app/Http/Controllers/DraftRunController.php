@@ -2,7 +2,6 @@
 
 namespace App\Http\Controllers;
 
-use App\Bench\Workbench;
 use App\Building\Running;
 use App\Models\Draft;
 use Illuminate\Http\JsonResponse;
@@ -57,9 +56,9 @@ class DraftRunController extends Controller
         return response()->json(['ladder' => Ladder::of($library->draft($draft->content()))]);
     }
 
-    public function run(Request $request, Draft $draft, Workbench $workbench): JsonResponse
+    public function run(Request $request, Draft $draft): JsonResponse
     {
-        return $this->answered(fn () => $this->running->tape($draft, $this->text($request, 'visit'), $workbench));
+        return $this->answered(fn () => $this->running->tape($draft, $this->text($request, 'visit')));
     }
 
     /** Volts everywhere at a moment, and what can be asked about. */

@@ -3,7 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Bench\AssignJob;
-use App\Bench\Workbench;
+use App\Bench\Attempts;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
@@ -17,7 +17,7 @@ use OddSpark\Faults\Fault;
 /** Five minutes on a training board, for whoever belongs to a class: as often as he likes, and marked by nobody. */
 class WarmUpController extends Controller
 {
-    public function store(Request $request, AssignJob $giving, Workbench $workbench): RedirectResponse
+    public function store(Request $request, AssignJob $giving, Attempts $attempts): RedirectResponse
     {
         $user = $request->user();
         $course = Course::query()->where('instructor_id', $user->id)->first()
@@ -43,7 +43,7 @@ class WarmUpController extends Controller
                 ),
         );
         $assignment->attempts()->where('user_id', $user->id)->whereNotNull('handed_back_at')->delete();
-        $attempt = $workbench->start($assignment, $user);
+        $attempt = $attempts->start($assignment, $user);
 
         return redirect("/attempts/$attempt->id");
     }

@@ -149,25 +149,28 @@ final class Pipework
         $this->d['taps'][$id] = ['of' => $of] + ($this->d['taps'][$id] ?? []) + $made;
     }
 
-    /** What an instrument in the flue draws from: of the part that is nearest along it; null when nothing burns there. */
+    /** What an instrument in the flue draws from, of the part that is nearest along it; null when nothing burns. */
     private function analysed(string $place, string $measures): ?string
     {
         return $this->burnsInto($place) === null ? null : $this->ports->nearest(
             $place,
-            function (string $there) use ($measures): ?string {
-                [$id] = Model::split($there);
-                foreach ($this->d['parts'] as $part) {
-                    foreach ($part['id'] === $id ? $this->d['kinds'][$part['kind']]['primitives'] : [] as $name => $spec) {
-                        $type = Primitives::TYPES[$spec['type']] ?? '';
-                        if (is_a($type, Analyses::class, true) && $type::measures($spec) === $measures) {
-                            return "$id.$name";
-                        }
-                    }
-                }
-
-                return null;
-            },
+            fn (string $there): ?string => $this->analysing(Model::split($there)[0], $measures),
         );
+    }
+
+    /** What of a part tells what an instrument measures; null when nothing does. */
+    private function analysing(string $id, string $measures): ?string
+    {
+        foreach ($this->d['parts'] as $part) {
+            foreach ($part['id'] === $id ? $this->d['kinds'][$part['kind']]['primitives'] : [] as $name => $spec) {
+                $type = Primitives::TYPES[$spec['type']] ?? '';
+                if (is_a($type, Analyses::class, true) && $type::measures($spec) === $measures) {
+                    return "$id.$name";
+                }
+            }
+        }
+
+        return null;
     }
 
     /** The burner that is nearest to a port; null for none. */

@@ -1,0 +1,125 @@
+<?php
+
+namespace App\Bench;
+
+use App\Models\Assignment;
+use App\Models\Attempt;
+use App\Models\Entry;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use OddSpark\Acts\Catalogue;
+use OddSpark\Bench\Bench;
+use OddSpark\Bench\Kit;
+use OddSpark\Bench\Observations;
+use OddSpark\Bench\Outcome;
+use OddSpark\Instruments\Bag;
+use OddSpark\Run\BenchState;
+use OddSpark\Run\Memory;
+use OddSpark\Run\Snapshot;
+use OddSpark\Senses\Record;
+
+/**
+ * Attempts at jobs: begun, given anew, and read again as what was done and seen in them.
+ */
+class Attempts
+{
+    public const GIVEN_ANEW = 'This program has been renewed since you began, and computes this appliance otherwise. '.
+        'The job is given to you anew, from the arrival. What you had done is kept, and is not marked.';
+
+    public function __construct(private readonly Plans $plans) {}
+
+    /** The attempt of a person at a job: begun once, however often it is asked for at the same time. */
+    public function start(Assignment $assignment, User $user): Attempt
+    {
+        $mine = ['assignment_id' => $assignment->id, 'user_id' => $user->id];
+        $existing = Attempt::query()->where($mine)->first();
+        if ($existing !== null) {
+            return $existing;
+        }
+        $seed = ($assignment->seed * 31 + $user->id) & 0x7FFFFFFF;
+
+        return Attempt::query()->createOrFirst($mine, ['seed' => $seed] + $this->arrived($assignment, $seed))->refresh();
+    }
+
+    /**
+     * The attempt as it can go on: one that was begun under an older computation is given anew from its arrival, and
+     * what was done in it is set aside.
+     */
+    public function current(Attempt $attempt): Attempt
+    {
+        if ($attempt->isOfToday()) {
+            return $attempt;
+        }
+
+        return DB::transaction(function () use ($attempt): Attempt {
+            $attempt = Attempt::query()->with('assignment')->lockForUpdate()->findOrFail($attempt->id);
+            if (! $attempt->isOfToday()) {
+                $done = $attempt->entries->map->only(['client_id', 'tick', 'act', 'outcome', 'sentence'])->all();
+                $aside = [...$attempt->set_aside ?? [], ['engine' => $attempt->engine, 'entries' => $done]];
+                $attempt->entries()->delete();
+                $attempt->update(
+                    ['set_aside' => $aside, 'entries_count' => 0] +
+                        $this->arrived($attempt->assignment, $attempt->seed),
+                );
+            }
+
+            return $attempt->refresh();
+        });
+    }
+
+    /** @return array{engine: int, state: string, record: string} of an attempt before its first act */
+    private function arrived(Assignment $assignment, int $seed): array
+    {
+        $bench = $this->bench($assignment, $seed);
+        $state = $bench->resume($bench->arrive($assignment->visit)->state);
+
+        return [
+            'engine' => Assignment::ENGINE,
+            'state' => Snapshot::pack($state->toArray()),
+            'record' => Snapshot::pack($bench->record->kept()),
+        ];
+    }
+
+    /**
+     * What the trainee did and was shown, as the suspects and the mark need it.
+     *
+     * @param Entry|null $before only what came before this entry
+     */
+    public function observations(Attempt $attempt, ?Entry $before = null): Observations
+    {
+        $entries = [];
+        foreach ($before === null ? $attempt->entries : $attempt->entries->where('id', '<', $before->id) as $entry) {
+            $o = $entry->outcome;
+            $entries[] = [Catalogue::act($entry->act), new Outcome(
+                $o['seen'],
+                $o['reading'] === null ? null : Bag::reading($o['reading']),
+                null,
+                $o['refused'],
+                array_keys($o['dangers']),
+            )];
+        }
+        $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
+        $until = $before->tick ?? $state->now();
+
+        return new Observations(
+            $attempt->assignment->visit,
+            $entries,
+            Record::resumed(Snapshot::unpack($attempt->record))->until($until),
+            $until,
+            $attempt->assignment->said,
+        );
+    }
+
+    /** The bench of a job, with the meter that the trainee comes with. */
+    public function bench(Assignment $assignment, ?int $seed): Bench
+    {
+        return new Bench(
+            $this->plans->ofAssignment($assignment),
+            $this->plans->faultOf($assignment),
+            new Memory(),
+            $seed,
+            Kit::of($assignment->kit ?? []),
+            $assignment->rules['stops'] ?? [],
+        );
+    }
+}
