@@ -291,17 +291,20 @@ final class Compiler
         );
         foreach ($conductors as $i => $one) {
             foreach (array_slice($conductors, $i + 1) as $j => $other) {
-                $this->primitives["{$cable['id']}.{$one['id']}-{$other['id']}"] = [
-                    'type' => 'capacitor',
-                    'spec' => [
+                $share = ($j === 0 ? 1.0 : self::APART) / 2;
+                foreach (['a', 'b'] as $end) { // half at each end: either may be loose, or cut off
+                    $this->primitives["{$cable['id']}.{$one['id']}-{$other['id']}.$end"] = [
                         'type' => 'capacitor',
-                        'between' => ["{$one['id']}.b", "{$other['id']}.b"],
-                        'microfarad' => ($j === 0 ? 1.0 : self::APART) * $cable['pf_per_ft'] * $cable['feet'] * 1e-6,
-                        'leak_ohm' => $cable['leak_megohm'] * 1e6,
-                    ],
-                    'scope' => '',
-                    'local' => [],
-                ];
+                        'spec' => [
+                            'type' => 'capacitor',
+                            'between' => ["{$one['id']}.$end", "{$other['id']}.$end"],
+                            'microfarad' => $share * $cable['pf_per_ft'] * $cable['feet'] * 1e-6,
+                            'leak_ohm' => 2 * $cable['leak_megohm'] * 1e6,
+                        ],
+                        'scope' => '',
+                        'local' => [],
+                    ];
+                }
             }
         }
     }
@@ -315,12 +318,13 @@ final class Compiler
             $nodes[$this->find($place)] ??= count($nodes) + 1;
             $places[$place] = $nodes[$this->find($place)];
         }
+        $strays = $this->strays();
         $this->primitives['stray'] = [
             'type' => 'stray',
             'spec' => [
                 'type' => 'stray',
-                'places' => $this->strays(),
-                'picofarad' => self::STRAY_PF,
+                'places' => array_map('strval', array_keys($strays)),
+                'picofarads' => array_values($strays),
                 'leak_ohm' => self::STRAY_OHM,
             ],
             'scope' => '',
@@ -408,24 +412,31 @@ final class Compiler
     }
 
     /**
-     * Where strays are put: once on every wire and once on every part, which is enough to hold them all.
+     * What every conductor has to earth, so that none floats altogether, whatever is lifted, open or broken: of a part
+     * shared among its terminals and what lies inside, of a wire among its ends.
      *
-     * @return list<string>
+     * @return array<string, float> picofarads by place, each standing for all that are one with it
      */
     private function strays(): array
     {
-        $places = [];
+        $of = [];
         foreach ($this->model->document['parts'] as $part) {
-            $first = array_key_first($this->model->document['kinds'][$part['kind']]['terminals']);
-            if ($first !== null) {
-                $places[$this->find("{$part['id']}.$first")] = "{$part['id']}.$first";
+            $kind = $this->model->document['kinds'][$part['kind']];
+            foreach ([...array_keys($kind['terminals']), ...($kind['inside'] ?? [])] as $name) {
+                $of[$part['id']][$this->find("{$part['id']}.$name")] = true;
             }
         }
         foreach ($this->model->document['wires'] as $wire) {
-            $places["{$wire['id']}.a"] = "{$wire['id']}.a";
+            $of["{$wire['id']} wire"] = ["{$wire['id']}.a" => true, "{$wire['id']}.b" => true];
+        }
+        $strays = [];
+        foreach ($of as $places) {
+            foreach (array_keys($places) as $place) {
+                $strays[$place] = ($strays[$place] ?? 0.0) + self::STRAY_PF / count($places);
+            }
         }
 
-        return array_values($places);
+        return $strays;
     }
 
     /** @param list<string> $places */

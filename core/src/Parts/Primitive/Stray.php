@@ -19,7 +19,7 @@ final class Stray extends Primitive
 {
     public const LIVE = false;
 
-    /** @param Figures $p places: list of them, picofarad and leak_ohm of each */
+    /** @param Figures $p places: list of them; picofarads: of each; leak_ohm, of each */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
     public static function joins(array $spec): array
@@ -29,8 +29,8 @@ final class Stray extends Primitive
 
     public function stamp(array $slot, Values $values): void
     {
-        $susceptance = $this->f->omega * $this->p['picofarad'] * 1e-12;
-        foreach ($this->f->branches as $branch) {
+        foreach ($this->f->branches as $i => $branch) {
+            $susceptance = $this->f->omega * $this->p['picofarads'][$i] * 1e-12;
             $values->capacitor($branch, $susceptance, 1 / $this->p['leak_ohm']);
         }
     }
