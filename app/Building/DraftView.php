@@ -97,6 +97,7 @@ class DraftView
                         $kind->asks(),
                         array_map(fn (Port $p): string => $p->link ?? '', array_values($kind->ports)),
                         array_map(fn (Port $p): string => $p->frameLink ?? '', array_values($kind->ports)),
+                        array_map(fn (Port $p): string => $p->terminalLink ?? '', array_values($kind->ports)),
                     ),
                 ),
                 'linked' => (object) ($part['links'] ?? []),

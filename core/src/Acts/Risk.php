@@ -8,7 +8,10 @@ use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Parts\Ability\Burns;
 use OddSpark\Parts\Ability\HoldsCharge;
+use OddSpark\Parts\Ability\Sparks;
+use OddSpark\Parts\Primitive\SparkGap;
 use OddSpark\Run\BenchState;
+use OddSpark\Run\Machine;
 
 /**
  * What acts would have done to a person or a house in life, seen from the appliance as it stands: ids of {@see Danger}.
@@ -66,6 +69,26 @@ final readonly class Risk
         foreach ($places as $place) {
             if ($solution->acVolts($this->plan->places[$place], 0) > self::LIVE_V) {
                 return ['live-work'];
+            }
+        }
+
+        return $this->sparked($now->machine, $now->state, $places);
+    }
+
+    /**
+     * Whether a spark jumps to whoever is at some places: they are on a lead that fires.
+     *
+     * @param list<string> $places
+     * @return list<string>
+     */
+    public function sparked(Machine $machine, BenchState $state, array $places): array
+    {
+        foreach ($this->plan->those(Sparks::class) as $id) {
+            $from = $this->plan->primitives[$id]['nodes']['from'] ?? null;
+            foreach ($from !== null && $state->slots[$id]['on'] ? $places : [] as $place) {
+                if ($machine->solution($state)->dcOhms($from, $this->plan->places[$place]) < SparkGap::JUMPS_OHM) {
+                    return ['spark-lead'];
+                }
             }
         }
 

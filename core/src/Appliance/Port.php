@@ -22,6 +22,7 @@ final readonly class Port
      * @param list<array{name: string, instrument: string, label: string}> $taps what can be put there
      * @param bool $suction whether what pulls is felt as above zero
      * @param ?string $frame terminal of its metal, and what sits there asks for that by the name of frameLink
+     * @param ?string $terminal where a lead ends, and what sits there asks for that by the name of terminalLink
      * @param ?string $emits run of the part that warms what is joined there
      */
     public function __construct(
@@ -36,6 +37,8 @@ final readonly class Port
         public bool $suction,
         public ?string $frame,
         public ?string $frameLink,
+        public ?string $terminal,
+        public ?string $terminalLink,
         public ?string $emits,
     ) {}
 
@@ -54,6 +57,8 @@ final readonly class Port
             $json['suction'] ?? false,
             $json['frame'] ?? null,
             $json['frame_link'] ?? null,
+            $json['terminal'] ?? null,
+            $json['terminal_link'] ?? null,
             $json['emits'] ?? null,
         );
     }

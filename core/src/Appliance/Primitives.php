@@ -33,6 +33,7 @@ final class Primitives
         'heater' => P\Heater::class,
         'motor' => P\Motor::class,
         'passage' => P\Passage::class,
+        'spark-gap' => P\SparkGap::class,
         'flame-path' => P\FlamePath::class,
         'set-switch' => P\SetSwitch::class,
         'clock' => P\Clock::class,

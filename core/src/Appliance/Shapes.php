@@ -29,7 +29,8 @@ namespace OddSpark\Appliance;
  *     hot_water?: array{of: string, wants: int|float}}, look: string, modes: array<string, ModeDocument>}
  * @phpstan-type PortDocument array{medium: string, at: array{int|float, int|float}, label?: string,
  *     of?: string, link?: string, lights?: array<string, mixed>, suction?: bool, frame?: string,
- *     frame_link?: string, taps?: list<array{name: string, instrument: string, label: string}>, emits?: string}
+ *     frame_link?: string, terminal?: string, terminal_link?: string, taps?: list<array{name: string,
+ *     instrument: string, label: string}>, emits?: string}
  * @phpstan-type CableDocument array{id: string, feet: int|float, pf_per_ft: int|float,
  *     leak_megohm: int|float}
  * @phpstan-type HouseholdDocument array{rooms: list<array{name?: string, of: string, wants: int|float,

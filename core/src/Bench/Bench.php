@@ -119,6 +119,7 @@ final class Bench
                 if ($state->isMetered()) {
                     $state = $state->with(display: $this->meter->follow($this->site($state)));
                     $blown = $this->meter->blows($this->site($state));
+                    $state = $this->sparked($state);
                 }
                 $changed = $toNext && self::unmetered($now) !== $before;
 
@@ -132,6 +133,16 @@ final class Bench
         } while ($blown && ! $changed && $state->tick < $until);
 
         return $state;
+    }
+
+    /** Leads that were on a spark lead when it began to fire: told once, with the next act. */
+    private function sparked(BenchState $state): BenchState
+    {
+        $found = in_array('spark-lead', $state->unsaid, true)
+            ? []
+            : $this->risk->sparked($this->machine, $state, array_values(array_filter([$state->red, $state->black])));
+
+        return $found === [] ? $state : $state->with(unsaid: [...$state->unsaid, ...$found]);
     }
 
     /**

@@ -31,6 +31,13 @@ final readonly class Leads extends Act
         return $this->lead($now, 'red') ?? $this->lead($now, 'black');
     }
 
+    public function risks(Situation $now): array
+    {
+        $places = array_filter([$this->get('red'), $this->get('black')], fn (?string $place): bool => $place !== null);
+
+        return $now->risk->sparked($now->machine, $now->state, array_values($places));
+    }
+
     public function apply(Situation $now): BenchState
     {
         $keeping = $now->state->display->keeping ?? false;

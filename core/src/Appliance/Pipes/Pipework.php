@@ -84,6 +84,9 @@ final class Pipework
                 if ($asks->frameLink !== null && $gives->frame !== null) {
                     $links[$part][$asks->frameLink] = "$beside.{$gives->frame}";
                 }
+                if ($asks->terminalLink !== null && $gives->terminal !== null) {
+                    $links[$part][$asks->terminalLink] = "$beside.{$gives->terminal}";
+                }
                 if ($asks->of !== null && $gives->lights !== null) {
                     $lights["$part.{$asks->of}"][] = ['by' => "$beside.{$gives->lights['by']}"] + $gives->lights;
                 }
