@@ -239,7 +239,7 @@ final class Control extends Primitive implements Decides
             return $slot['turns'][1]; // it has been on the way to that already
         }
         $was = $slot['lamp'];
-        $isRead = str_contains($was, self::CODE) ? ($slot['lit'] ?? 0) + self::A_CODE_MS : $tick;
+        $isRead = str_contains($was, self::CODE) ? (int) ($slot['lit'] ?? 0) + self::A_CODE_MS : $tick;
 
         return match (true) {
             $state === self::DARK => $tick,

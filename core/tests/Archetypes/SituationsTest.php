@@ -462,4 +462,23 @@ final class SituationsTest extends TestCase
         self::assertFalse($s->slot('unit.limit.contact', 'closed'));
         self::assertArrayNotHasKey('includes', $model->document, 'what comes out is flat');
     }
+
+    public function test_the_marker_of_a_valve_shows_where_it_is_and_not_where_it_is_going(): void
+    {
+        $marker = fn (TestRig $s): string => $s->machine->shows($s->state, 'three-port.head');
+        $s = TestRig::of('mid-position-230')
+            ->set('stat.set', 5)
+            ->put('cylinder.store', 30)
+            ->set('cylinder-stat.set', 60)
+            ->run(60);
+        self::assertSame('hot water', $marker($s));
+        $s->set('stat.set', 25)->run(0.5);
+        self::assertSame(0.5, $s->slot('three-port.head', 'target'));
+        self::assertSame('hot water', $marker($s), 'it has hardly set off');
+        self::assertNotNull($s->until(fn (TestRig $s) => $marker($s) === 'both', 15));
+        $s->put('cylinder.store', 70)->run(0.5);
+        self::assertSame(1.0, $s->slot('three-port.head', 'target'));
+        self::assertSame('both', $marker($s));
+        self::assertNotNull($s->until(fn (TestRig $s) => $marker($s) === 'heating', 15));
+    }
 }

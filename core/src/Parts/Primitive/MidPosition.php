@@ -29,6 +29,9 @@ final class MidPosition extends Primitive
 
     private const FULL = 0.95;
 
+    /** From where on its marker stands nearer to the next word: the middle, heating. */
+    private const MARKS = ['both' => 0.25, 'heating' => 0.75];
+
     /**
      * @param Figures $p white, grey, neutral: terminals; ohm: of the motor,
      *     on each; run_v; travel_s; open: motor dead; seized: at 0..1; switch_dead
@@ -58,7 +61,12 @@ final class MidPosition extends Primitive
     {
         $at = (float) ($this->p['seized'] ?? 0.0);
 
-        return ['course' => Response::still(0, $at), 'target' => $at, 'full' => $at >= self::FULL];
+        return [
+            'course' => Response::still(0, $at),
+            'target' => $at,
+            'full' => $at >= self::FULL,
+            'marker' => $this->marker($at, 0.0),
+        ];
     }
 
     public function stamp(array $slot, Values $values): void
@@ -93,22 +101,35 @@ final class MidPosition extends Primitive
             }
         }
         // a crossing is found to the tick, so it may stand a hair short of the level, on its way there or back
-        $level = self::FULL + ($target >= self::FULL ? -1e-6 : 1e-6);
-        $slot['full'] = ! ($this->p['switch_dead'] ?? false) && Response::at($slot['course'], $now->tick) >= $level;
+        $hair = $target >= $at ? -1e-6 : 1e-6;
+        $here = Response::at($slot['course'], $now->tick);
+        $slot['full'] = ! ($this->p['switch_dead'] ?? false) && $here >= self::FULL + $hair;
+        $slot['marker'] = $this->marker($here, $hair);
 
         return $slot;
     }
 
     public function next(array $slot, Surroundings $now): int
     {
-        return Response::crossing($slot['course'], self::FULL, $now->tick) ?? self::NEVER;
+        $next = self::NEVER;
+        foreach ([...array_values(self::MARKS), self::FULL] as $level) {
+            $next = min($next, Response::crossing($slot['course'], $level, $now->tick) ?? self::NEVER);
+        }
+
+        return $next;
     }
 
     public function shows(array $slot): string
     {
+        return $slot['marker'];
+    }
+
+    /** Where its marker stands: where the valve is, and not where it is going. */
+    private function marker(float $at, float $hair): string
+    {
         return match (true) {
-            $slot['target'] >= 0.9 => 'heating',
-            $slot['target'] >= 0.2 => 'both',
+            $at >= self::MARKS['heating'] + $hair => 'heating',
+            $at >= self::MARKS['both'] + $hair => 'both',
             default => 'hot water',
         };
     }
