@@ -342,7 +342,7 @@ final readonly class Table
                 }
             }
             $flame = $fuel['flame'] ?? null;
-            if ($flame !== null && ! $this->leavesWithout($row, $flame) && ! $this->leavesAfterATime($row)) {
+            if ($flame !== null && ! $this->ends((string) $state, $flame)) {
                 $found[] = [
                     'pointer' => "/states/$state",
                     'text' => "\"{$row['title']}\" gives fuel without flame and without end.",
@@ -370,14 +370,29 @@ final readonly class Table
         return false;
     }
 
-    /** @param Row $row */
-    private function leavesAfterATime(array $row): bool
+    /**
+     * Whether a state that gives fuel shuts it when no flame comes: at once, after its time, or in a state that its
+     * time leads to.
+     *
+     * @param array<string, true> $through states on the way, which do not count again
+     */
+    private function ends(string $state, string $flame, array $through = []): bool
     {
+        $row = $this->table['states'][$state];
+        if ($this->leavesWithout($row, $flame)) {
+            return true;
+        }
         foreach ($row['guards'] as $guard) {
+            $needs = $guard['if'] ?? [];
+            $comesAnyway =
+                array_diff_key($needs, [$flame => 1]) === [] &&
+                ($needs[$flame] ?? false) === false &&
+                ! isset($guard['count']);
             if (
                 isset($guard['after']) &&
-                array_diff_key($guard['if'] ?? [], [$this->table['fuel']['flame'] => 1]) === [] &&
-                $this->shuts($guard['go'])
+                $comesAnyway &&
+                ($this->shuts($guard['go']) ||
+                    (! isset($through[$guard['go']]) && $this->ends($guard['go'], $flame, [$state => true] + $through)))
             ) {
                 return true;
             }

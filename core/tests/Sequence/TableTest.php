@@ -161,6 +161,23 @@ final class TableTest extends TestCase
         self::assertGreaterThanOrEqual(5, count($library->tables()));
     }
 
+    public function test_a_timed_state_that_leads_to_a_proving_state_is_not_fuel_without_end(): void
+    {
+        $warm = ['title' => 'Opens slowly', 'outputs' => ['valve'], 'lamp' => 'off', 'guards' => [
+            ['if' => ['air' => false], 'go' => 'idle'],
+            ['after' => 'trial_s', 'go' => 'trial'],
+        ]];
+        $table = self::sound();
+        $table['states'] += ['opening' => $warm];
+        $table['states']['idle']['guards'][0]['go'] = 'opening';
+        self::assertSame([], (new Table($table))->remarks());
+
+        $table['states']['trial']['guards'][2] = ['after' => 'trial_s', 'go' => 'opening']; // round and round
+        unset($table['states']['trial']['guards'][3]);
+        $without = array_filter((new Table($table))->remarks(), fn (array $r) => str_contains($r['text'], 'without end'));
+        self::assertCount(2, $without);
+    }
+
     public function test_a_line_that_is_not_there_cannot_be_overridden(): void
     {
         $this->expectException(TableError::class);
