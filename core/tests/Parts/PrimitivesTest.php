@@ -250,6 +250,36 @@ final class PrimitivesTest extends TestCase
         self::assertFalse($thermostat->react($slot, $this->at(5500, $slots(66), 0))['lit']);
     }
 
+    public function test_a_thermostat_cools_above_its_set_point_with_its_fan(): void
+    {
+        $thermostat = new RoomThermostat(
+            ['needs_v' => 16, 'room' => 'room', 'mode' => 'mode', 'set' => 'set', 'fan' => 'fan'],
+            $this->fittings(),
+        );
+        $slots = fn (float $room) => [
+            'room' => ['course' => Response::still(0, $room)],
+            'mode' => ['at' => 'cool'],
+            'set' => ['at' => 74],
+            'fan' => ['at' => 'auto'],
+        ];
+        $lit = ['lit' => true] + $thermostat->initial();
+        $slot = $thermostat->react($lit, $this->at(0, $slots(74.5), 27));
+        self::assertSame([false, true, true], [$slot['heat'], $slot['cool'], $slot['fan']]);
+        self::assertSame('cool on', $thermostat->shows($slot));
+        self::assertTrue($thermostat->react($slot, $this->at(1, $slots(73.6), 27))['cool'], 'until half a degree below');
+        self::assertFalse($thermostat->react($slot, $this->at(1, $slots(73.5), 27))['cool']);
+        self::assertSame('', $thermostat->react($lit, $this->at(0, $slots(60), 27))['calls'], 'it heats nothing');
+    }
+
+    public function test_weak_cells_light_a_display_that_calls_and_make_no_contact(): void
+    {
+        $s = \OddSpark\Tests\TestRig::withFault('oil-furnace', 'thermostat:cells-weak')
+            ->set('thermostat.set', 85)
+            ->run(30);
+        self::assertSame('heat on', $s->machine->shows($s->state, 'thermostat.logic'));
+        self::assertFalse($s->slot('thermostat.contact', 'closed'));
+    }
+
     private function fittings(): Fittings
     {
         return new Fittings(['a' => 1, 'b' => 0, 'line' => 1, 'common' => 0], [0], [], [], 377.0);

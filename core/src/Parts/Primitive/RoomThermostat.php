@@ -13,7 +13,8 @@ use OddSpark\Parts\Wired;
 
 /**
  * An electronic thermostat, fed from R and C or by its own batteries: compares the room with its set point.
- * Weak batteries light its display and no longer move its contact. Slot: lit, heat, fan, due.
+ * Weak batteries light its display and no longer move its contact. Slot: lit, calls (heat | cool | nothing), heat, cool,
+ * fan, due.
  *
  * @phpstan-import-type Figures from Primitive
  */
@@ -62,7 +63,7 @@ final class RoomThermostat extends Primitive implements CallsForHeat
 
     public function initial(): array
     {
-        return ['lit' => false, 'heat' => false, 'fan' => false, 'due' => null];
+        return ['lit' => false, 'calls' => '', 'heat' => false, 'cool' => false, 'fan' => false, 'due' => null];
     }
 
     public function follows(): array
@@ -80,16 +81,17 @@ final class RoomThermostat extends Primitive implements CallsForHeat
         $due = $fed === $slot['lit'] ? null : $slot['due'] ?? $now->tick + ($fed ? self::BOOTS : self::HOLDS_UP);
         $lit = $due !== null && $now->tick >= $due ? $fed : $slot['lit'];
         $due = $lit === $fed ? null : $due;
-        $room = $now->value($this->p['room']) + (float) ($this->p['shift_f'] ?? 0.0);
-        $set = (float) $now->follow($this->p['set'], 'at');
-        $heat = $lit && $volts >= ($this->p['makes_v'] ?? 0.0)
-            && (! isset($this->p['mode']) || $now->follow($this->p['mode'], 'at') === 'heat')
-            && ($slot['heat'] ? $room < $set + self::SPAN_F - 1e-6 : $room <= $set - self::SPAN_F + 1e-6);
+        $calls = $lit ? $this->calls($slot['calls'], $now) : '';
+        // cells that are weak light a display, and move no contact
+        $makes = $lit && $volts >= ($this->p['makes_v'] ?? 0.0);
+        $isFanOn = isset($this->p['fan']) && $now->follow($this->p['fan'], 'at') === 'on';
 
         return [
             'lit' => $lit,
-            'heat' => $heat,
-            'fan' => $lit && isset($this->p['fan']) && $now->follow($this->p['fan'], 'at') === 'on',
+            'calls' => $calls,
+            'heat' => $makes && $calls === 'heat',
+            'cool' => $makes && $calls === 'cool',
+            'fan' => $makes && ($isFanOn || $calls === 'cool'),
             'due' => $due,
         ];
     }
@@ -97,15 +99,41 @@ final class RoomThermostat extends Primitive implements CallsForHeat
     public function next(array $slot, Surroundings $now): int
     {
         $set = (float) $now->follow($this->p['set'], 'at') - ($this->p['shift_f'] ?? 0.0);
+        $span = $this->mode($now) === 'cool' ? -self::SPAN_F : self::SPAN_F;
 
         return min(
             $slot['due'] ?? self::NEVER,
-            $now->crossing($this->p['room'], [$slot['heat'] ? $set + self::SPAN_F : $set - self::SPAN_F]),
+            $now->crossing($this->p['room'], [$slot['calls'] === '' ? $set - $span : $set + $span]),
         );
     }
 
     public function shows(array $slot): string
     {
-        return $slot['lit'] ? ($slot['heat'] ? 'heat on' : 'standing by') : 'blank';
+        return match (true) {
+            ! $slot['lit'] => 'blank',
+            $slot['calls'] === '' => 'standing by',
+            default => "{$slot['calls']} on",
+        };
+    }
+
+    /** What it is set to do: heat, cool, or nothing. */
+    private function mode(Surroundings $now): string
+    {
+        return isset($this->p['mode']) ? (string) $now->follow($this->p['mode'], 'at') : 'heat';
+    }
+
+    /** What it calls for: heat | cool | '', some of its span beyond the set point before it changes. */
+    private function calls(string $called, Surroundings $now): string
+    {
+        $room = $now->value($this->p['room']) + (float) ($this->p['shift_f'] ?? 0.0);
+        $short = (float) $now->follow($this->p['set'], 'at') - $room;
+        $mode = $this->mode($now);
+        $wants = match ($mode) {
+            'heat' => $short,
+            'cool' => -$short,
+            default => -INF,
+        };
+
+        return ($called === $mode ? $wants > -self::SPAN_F + 1e-6 : $wants >= self::SPAN_F - 1e-6) ? $mode : '';
     }
 }
