@@ -13,6 +13,7 @@ final class Danger
         'live-work' => 'Hands on a conductor with line voltage on it: in life that is a shock. Breaker or service switch off, and proved off.',
         'charged-capacitor' => 'Hands on a capacitor that still holds its charge. Let it go through a resistance first, and prove it with a meter.',
         'spark-lead' => 'Hands or meter leads on a spark lead while it fires: thousands of volts jump to the hand, and into the meter. Power off first.',
+        'hot-igniter' => 'A hand on a hot igniter: it burns, and what a finger leaves on the element spoils it.',
         'reset-again' => 'A safety was reset again with nothing done in between: it trips for a reason, and the reason is still there.',
         'rollout-reset' => 'A tripped rollout was reset: flame has been where it must not be. It is never just reset; find out why.',
         'safety-jumpered' => 'A safety was bridged: nothing would stop the burner now. Prove it by volts on both sides, or by ohms with the power off.',

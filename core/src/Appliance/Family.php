@@ -63,6 +63,12 @@ enum Family: string
         return $this === self::GasSupply || $this === self::OilSupply;
     }
 
+    /** Whether whoever touches it touches what carries its volts: there is nothing round it. */
+    public function isBare(): bool
+    {
+        return in_array($this, [self::Flame, self::Igniter, self::Ignition], true);
+    }
+
     /** Lets power, fuel, air or flue gas through; nothing is set on it to see what an appliance does. */
     public function isUtility(): bool
     {

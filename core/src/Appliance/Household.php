@@ -24,6 +24,12 @@ final readonly class Household
      * @param array<string, list<string>>|null $air null: it moves none
      * @param array<string, list<string>> $hum
      * @param array<string, list<string>> $smell
+     * @param array<string, list<string>> $fumes
+     * @param string $fuel gas | oil, as people say
+     * @param string|null $boiler whose water is felt at its pipes
+     * @param list<string> $radiators that are felt by hand
+     * @param array{hot: float, cold: float} $hand degrees from which on a pipe is hot to it, and below which a radiator
+     *     is cold; common practice, no source
      */
     private function __construct(
         public array $rooms,
@@ -34,10 +40,16 @@ final readonly class Household
         public ?array $air,
         public array $hum,
         public array $smell,
+        public array $fumes,
+        public string $fuel,
+        public ?string $boiler,
+        public array $radiators,
+        public array $hand,
+        public bool $hasFilter,
     ) {}
 
     /** @param HouseholdDocument $json as the schema has it */
-    public static function of(array $json): self
+    public static function of(array $json, string $region = 'NA', bool $hasFilter = false): self
     {
         $rooms = [];
         foreach ($json['rooms'] as $room) {
@@ -60,6 +72,12 @@ final readonly class Household
             $json['air'] ?? null,
             $json['hum'] ?? [],
             $json['smell'] ?? [],
+            $json['fumes'] ?? [],
+            $json['fuel'] ?? 'gas',
+            $json['boiler'] ?? null,
+            $json['radiators'] ?? [],
+            $region === 'EU' ? ['hot' => 50.0, 'cold' => 33.0] : ['hot' => 120.0, 'cold' => 92.0],
+            $hasFilter,
         );
     }
 }

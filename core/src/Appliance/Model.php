@@ -177,13 +177,18 @@ final readonly class Model
 
     public function household(): Household
     {
-        return Household::of($this->document['household']);
+        return Household::of($this->document['household'], $this->region(), $this->hasFilter());
     }
 
     /** @return list<array{channel: string, name: string, tone: string}> lanes of its chart */
     public function tape(): array
     {
         return $this->document['tape'];
+    }
+
+    private function hasFilter(): bool
+    {
+        return array_filter($this->parts, fn (Part $part): bool => $part->kind->symbol === 'filter') !== [];
     }
 
     /** @return list<list<string>> places that are one conductor without a wire between */

@@ -92,13 +92,25 @@ final readonly class Usual
             if ($water !== null) {
                 $household['hot_water'] ??= ['of' => "{$part['id']}.{$water['of']}", 'wants' => $water['wants']];
             }
+            if (isset($kind['serves']['boiler'])) {
+                $household['boiler'] ??= "{$part['id']}.{$kind['serves']['boiler']['of']}";
+            }
+            if (isset($kind['serves']['radiator'])) {
+                $household['radiators'][] = "{$part['id']}.{$kind['serves']['radiator']['of']}";
+            }
+            if (in_array('oil', array_column($kind['primitives'], 'fuel'), true)) {
+                $household['fuel'] = 'oil';
+            }
             foreach ($kind['percepts'] ?? [] as $name => $percept) {
                 $channel = "{$part['id']}.$name";
                 $says = array_map('strval', array_keys($percept['say']));
                 $type = $kind['primitives'][$percept['of']]['type'] ?? '';
                 if (is_a(Primitives::TYPES[$type] ?? '', Burns::class, true)) {
-                    $household['heat'][$channel] = array_values(array_diff($says, ['', 'gas']));
+                    if ($kind['family'] !== Family::Pilot->value) { // a pilot heats nobody
+                        $household['heat'][$channel] = array_values(array_diff($says, ['', 'gas']));
+                    }
                     $household['smell'][$channel] = array_values(array_intersect($says, ['gas']));
+                    $household['fumes'][$channel] = array_values(array_intersect($says, ['soots', 'spills']));
                 } elseif ($percept['sense'] === 'hearing' && in_array('hums', $says, true)) {
                     $household['hum'][$channel] = ['hums'];
                     if ($kind['family'] === Family::Blower->value) {

@@ -18,6 +18,11 @@ final class OpenCalls
     /** @var array<string, int> tick by room */
     private array $since = [];
 
+    /** @var list<array{int, int}> stretches in which any called */
+    private array $called = [];
+
+    private ?int $open = null;
+
     public function __construct(private readonly Household $household) {}
 
     public function hear(MachineState $state): void
@@ -30,6 +35,18 @@ final class OpenCalls
                 unset($this->since[$room['of']]);
             }
         }
+        if ($this->since !== []) {
+            $this->open ??= $state->tick;
+        } elseif ($this->open !== null) {
+            $this->called[] = [$this->open, $state->tick];
+            $this->open = null;
+        }
+    }
+
+    /** @return list<array{int, int}> from and to of each stretch in which any room called, the last cut at a tick */
+    public function until(int $tick): array
+    {
+        return $this->open === null ? $this->called : [...$this->called, [$this->open, $tick]];
     }
 
     /** @return list<string> rooms that call and have been left waiting at a tick */

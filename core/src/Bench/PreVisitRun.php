@@ -15,7 +15,9 @@ use OddSpark\Run\BenchState;
 use OddSpark\Run\Machine;
 use OddSpark\Run\MachineState;
 use OddSpark\Run\Memory;
+use OddSpark\Senses\Answers;
 use OddSpark\Senses\Complaint;
+use OddSpark\Senses\Lived;
 use OddSpark\Senses\Perception;
 use OddSpark\Senses\Record;
 
@@ -25,7 +27,7 @@ use OddSpark\Senses\Record;
  *
  * @phpstan-import-type Joint from MachineState
  * @phpstan-import-type Slot from Primitive
- * @phpstan-import-type RoomKnown from Complaint
+ * @phpstan-import-type RoomKnown from Lived
  */
 final readonly class PreVisitRun
 {
@@ -65,7 +67,7 @@ final readonly class PreVisitRun
         };
         $listen($state);
         $noticed = $state;
-        $until = $waiting = $open = [];
+        $until = $waiting = $called = $open = [];
         $doors = $this->plan->model->doors();
         foreach ($this->timeline($story, $appears) as [$tick, $what, $doing]) {
             $state = $on->advance($state, $tick, $listen);
@@ -76,9 +78,11 @@ final readonly class PreVisitRun
                 $noticed = $state;
                 $until = $heard->until($state->tick);
                 $waiting = $calls->waiting($state->tick);
+                $called = $calls->until($state->tick);
             } elseif ($doing !== null) {
                 $open = $doing->door === null ? $open : $doors->moved($open, $doing->door, $doing->to === 'open');
                 $state = $on->settle($state->withSlots($this->moved($doing, $open)));
+                $listen($state);
             }
         }
         $state = $this->whenCalled($state, $story, $listen);
@@ -86,14 +90,19 @@ final readonly class PreVisitRun
             $noticed = $state;
             $until = $heard->until($state->tick);
             $waiting = $calls->waiting($state->tick);
+            $called = $calls->until($state->tick);
         }
         $household = $this->plan->model->household();
-        $water = $household->hotWater;
-        $rooms = $this->rooms($household, $noticed, $state, $waiting);
-        $complaint = Complaint::of($household, $until, $rooms, $water === null ? null : [
-            'now' => $noticed->value($water['of']), 'wants' => $water['wants'],
-        ]);
-        $answers = Complaint::answers($household, $until, $rooms, $this->outside($state), $state->tick);
+        $lived = Lived::by(
+            $household,
+            $noticed,
+            $until,
+            $this->rooms($household, $noticed, $state, $waiting),
+            $called,
+            new Lived($heard->until($state->tick), [], $calls->until($state->tick)),
+        );
+        $complaint = Complaint::of($household, $lived);
+        $answers = Answers::of($household, $lived, $this->outside($state), $state->tick);
 
         $found = new BenchState(
             $state->tick,

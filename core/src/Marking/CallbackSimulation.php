@@ -12,6 +12,7 @@ use OddSpark\Faults\Fault;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Complaint;
+use OddSpark\Senses\Lived;
 use OddSpark\Senses\Perception;
 use OddSpark\Senses\Record;
 
@@ -78,13 +79,13 @@ final readonly class CallbackSimulation
             'blank' => $room['display'] !== null && $bench->machine()->shows($end, $room['display']) === 'blank',
             'calling' => in_array($room['of'], $waiting, true),
         ], $household->rooms);
-        $water = $household->hotWater;
 
         return Complaint::of(
             $household,
-            $heard->until($until - $from),
-            $rooms,
-            $water === null ? null : ['now' => $value($water['of']), 'wants' => $water['wants']],
+            Lived::by($household, $end, $heard->until($until - $from), $rooms, array_map(
+                fn (array $s): array => [$s[0] - $from, $s[1] - $from],
+                $calls->until($end->tick),
+            )),
         );
     }
 }

@@ -12,7 +12,7 @@ use OddSpark\Appliance\Household;
  * Each is decided from the record of the household's own time, never from the fault; a layman's
  * words for what he could notice from the rooms. What there is to notice, the model's household says.
  *
- * @phpstan-type RoomKnown array{name: string, now: float, wants: float, shows?: string|null, blank: bool, calling: bool}
+ * @phpstan-import-type RoomKnown from Lived
  */
 final class Complaint
 {
@@ -24,198 +24,223 @@ final class Complaint
     /** Ticks for which warm water lets a boiler rest. */
     private const LATELY = 2_400_000;
 
-    /**
-     * @param array<string, list<array{int, int, string}>> $heard by channel, over the whole time before the visit
-     * @param list<RoomKnown> $rooms when the household
-     *     last took notice
-     * @param array{now: float, wants: float}|null $hotWater
-     * @return list<array{id: string, text: string}>
-     */
-    public static function of(Household $household, array $heard, array $rooms, ?array $hotWater): array
+    /** A burner that goes out within these has tried; one that goes on longer has run. Ticks. */
+    private const TRIED = 30_000;
+
+    /** A fan or a burner that goes on so long with nobody calling is noticed, ticks: beyond any run-on. */
+    private const UNCALLED = 900_000;
+
+    /** A burner that comes on for less, again and again, is noticed. Ticks. */
+    private const SHORT = 420_000;
+
+    /** How long a room is let warm up before anybody says that it does not, ticks. */
+    private const PATIENCE = 1_800_000;
+
+    /** Of two things that happen so close together nobody says which was first, ticks. */
+    private const A_MOMENT = 5_000;
+
+    /** The longest that a fan waits for its exchanger, ticks. */
+    private const FAN_WAITS = 240_000;
+
+    /** What goes out of every burner before it lights is not smelt, ticks. */
+    private const A_WHIFF = 2_500;
+
+    /** Of a smell of fumes nobody says a word before so long, ticks. */
+    private const FUMES = 60_000;
+
+    /** @var list<array{id: string, text: string}> */
+    private array $said = [];
+
+    private function __construct(private readonly Household $household, private readonly Lived $lived) {}
+
+    /** @return list<array{id: string, text: string}> */
+    public static function of(Household $household, Lived $lived): array
     {
-        $said = [];
-        $say = function (string $id, string $text) use (&$said): void {
-            $said[] = ['id' => $id, 'text' => $text];
-        };
-        $several = count($rooms) > 1;
-        foreach ($rooms as $room) {
+        $complaint = new self($household, $lived);
+        $complaint->displays();
+        $complaint->heat();
+        $complaint->eachRoom();
+        $complaint->water();
+        if ($household->air !== null) {
+            $complaint->air($household->air);
+        }
+        $complaint->senses();
+        // nobody says that it works and that something is wrong with it in one breath
+        $amiss = array_filter($complaint->said, fn (array $s): bool => $s['id'] !== 'works');
+
+        return $amiss === [] ? $complaint->said : array_values($amiss);
+    }
+
+    private function say(string $id, string $text): void
+    {
+        $this->said[] = ['id' => $id, 'text' => $text];
+    }
+
+    private function displays(): void
+    {
+        $several = count($this->lived->rooms) > 1;
+        foreach ($this->lived->rooms as $room) {
             if ($room['blank']) {
-                $say(
+                $this->say(
                     'blank'.($several ? ":{$room['name']}" : ''),
                     $several ? "The thermostat {$room['name']} is blank." : 'The thermostat is blank.',
                 );
             }
         }
-        $burned = self::total($heard, $household->heat);
-        $fires = self::times($heard, $household->heat);
-        $cold = array_values(array_filter($rooms, fn ($r) => $r['now'] < $r['wants'] - self::COLD));
-        $warm = array_values(array_filter($rooms, fn ($r) => $r['now'] > $r['wants'] + self::WARM));
+    }
+
+    private function heat(): void
+    {
+        [$household, $rooms] = [$this->household, $this->lived->rooms];
+        if ($household->heat === [] || $rooms === []) {
+            return; // it heats no rooms: nobody there has anything to say of them
+        }
+        $burns = $this->lived->stretches($household->heat);
+        $burned = $this->lived->total($household->heat);
+        [$cold, $warm] = [$this->cold(), $this->warm()];
         // of a boiler that comes and goes as its water asks, nobody in the rooms takes notice
         $comesAndGoes = $household->comesAndGoes;
-        if ($household->heat === [] || $rooms === []) {
-            // it heats no rooms: nobody there has anything to say of them
-        } elseif ($burned === 0) {
-            $say('no-heat', 'We have no heat at all.');
-        } elseif (! $comesAndGoes && $fires >= 3 && $burned / $fires < 420_000 && ($cold !== [] || ! $several)) {
-            $say('short', 'It comes on, runs for some minutes and quits, over and over.');
-        } elseif (
-            array_filter($rooms, fn ($r) => $r['calling']) !== [] &&
-            ! self::lastly($heard, $household->heat, $comesAndGoes ? self::LATELY : 0)
-        ) {
-            $say('quit', 'It was heating, then the burner quit.');
-        } elseif ($cold !== [] && count($cold) === count($rooms)) {
-            $say('too-cold', 'It heated for a while, but it does not get warm.');
-        } elseif ($warm !== [] && count($warm) === count($rooms)) {
-            $say('too-warm', 'It does not stop heating.');
-        } elseif ($cold === [] && $warm === []) {
-            $say('works', 'It seems to work just now.');
-        }
-        if ($several && ($burned > 0)) {
-            foreach (count($cold) < count($rooms) ? $cold : [] as $room) {
-                $say("cold:{$room['name']}", "It stays cold {$room['name']}.");
-            }
-            foreach (count($warm) < count($rooms) ? $warm : [] as $room) {
-                $say("warm:{$room['name']}", "It gets too warm {$room['name']}.");
-            }
-        }
-        if ($hotWater !== null && $hotWater['now'] < $hotWater['wants'] * 0.8) {
-            $say('no-hot-water', 'There is no hot water.');
-        }
-        if ($household->air !== null) {
-            $ran = self::total($heard, $household->air);
-            if ($ran > $burned + 600_000) {
-                $say('fan-always', 'The fan never stops.');
-            } elseif ($ran > 0 && $burned === 0) {
-                $say('cold-air', 'The fan blows, but the air is cold.');
-            } elseif ($ran === 0) {
-                $say('no-fan', 'No air comes from the registers.');
-            }
-        }
-        if (self::total($heard, $household->smell) > 0) {
-            $say('smell', 'There was a smell of gas for a moment.');
-        }
-        if (self::total($heard, $household->hum) > 0) {
-            $say('hum', 'Something hums down there.');
-        }
-
-        return $said;
-    }
-
-    /**
-     * What the customer answers when asked: true of what happened, as far as a layman takes notice, and of
-     * what he does not know, what customers say.
-     *
-     * @param array<string, list<array{int, int, string}>> $heard
-     * @param list<RoomKnown> $rooms
-     * @param list<string> $outside lamps, codes and marks that are seen without opening anything, as they are said
-     * @return array<string, string> by question
-     */
-    public static function answers(
-        Household $household,
-        array $heard,
-        array $rooms,
-        array $outside,
-        int $arrived,
-    ): array {
-        $last = null;
-        foreach ($household->heat as $channel => $values) {
-            foreach ($heard[$channel] ?? [] as [, $to, $value]) {
-                if (in_array($value, $values, true)) {
-                    $last = max($last ?? 0, $to);
-                }
-            }
-        }
-        $hours = $last === null ? null : ($arrived - $last) / 3_600_000;
-
-        return [
-            'since' => match (true) {
-                $hours === null => 'Since I first noticed, it has not heated at all.',
-                $hours < 0.05 => 'It was heating until a moment ago.',
-                $hours < 1.0 => 'Within the last hour.',
-                $hours < 5.0 => 'Some hours.',
-                default => 'The better part of a day.',
-            },
-            'display' => self::displays($rooms),
-            'outside' => $outside === []
-                ? 'It has no light that I can see.'
-                : implode(' ', array_map(fn (string $said): string => ucfirst($said).'.', $outside)),
-            'noise' => self::total($heard, $household->hum) > 0 ? 'Something hums.' : 'Nothing out of the way.',
-            'smell' => self::total($heard, $household->smell) > 0 ? 'There was a smell of gas, for a moment.' : 'No.',
-            'filter' => 'Not long ago, I think.',
-            'work' => 'Not that I know of.',
-        ];
-    }
-
-    /**
-     * What stands on the thermostats, each by its room where there are several.
-     *
-     * @param list<RoomKnown> $rooms
-     */
-    private static function displays(array $rooms): string
-    {
-        $lit = array_values(array_filter($rooms, fn (array $r): bool => isset($r['shows'])));
         $several = count($rooms) > 1;
-        $said = array_map(
-            fn (array $r): string => ($several ? "{$r['name']}: " : '').($r['shows'] ?? ''),
-            $lit,
-        );
-
-        return $said === [] ? 'It has no display.' : ucfirst(implode('; ', $said)).'.';
+        $waits = array_filter($rooms, fn (array $r): bool => $r['calling'] || $r['blank']) !== [];
+        $isShort = count($burns) >= 3 && $burned / count($burns) < self::SHORT && ($cold !== [] || ! $several);
+        $rests = ! $this->lived->lastly($household->heat, $comesAndGoes ? self::LATELY : 0);
+        [$id, $text] = match (true) {
+            $burned === 0 => ['no-heat', 'We have no heat at all.'],
+            $this->onlyTries($burns) => ['tries', 'It lights, and goes out again within seconds.'],
+            ! $comesAndGoes && $isShort => ['short', 'It comes on, runs for some minutes and quits, over and over.'],
+            $waits && $rests => ['quit', 'It was heating, then the burner quit.'],
+            count($cold) === count($rooms) && ($rests || $this->lived->waited() >= self::PATIENCE) => [
+                'too-cold', 'It heated for a while, but it does not get warm.',
+            ],
+            count($warm) === count($rooms) => ['too-warm', 'It does not stop heating.'],
+            $this->heatsUncalled() => ['uncalled', 'It heats although nothing calls for it.'],
+            ! $several || $cold === [] && $warm === [] => ['works', 'It seems to work just now.'],
+            default => [null, ''],
+        };
+        if ($id !== null) {
+            $this->say($id, $text);
+        }
     }
 
-    /** Answers that a customer gives whatever was so. */
-    public const IDLE = ['filter', 'work'];
-
     /**
-     * Ticks for which any of some channels was perceived as one of some values.
+     * Whether the burner did no more of late than light and go out.
      *
-     * @param array<string, list<array{int, int, string}>> $heard
-     * @param array<string, list<string>> $what
+     * @param list<array{int, int}> $burns
      */
-    private static function total(array $heard, array $what): int
+    private function onlyTries(array $burns): bool
     {
-        $sum = 0;
-        foreach ($what as $channel => $values) {
-            foreach ($heard[$channel] ?? [] as [$from, $to, $value]) {
-                $sum += in_array($value, $values, true) ? $to - $from : 0;
+        $last = array_slice($burns, -2);
+        $end = $this->lived->end($this->household->heat);
+
+        return array_filter($last, fn (array $b): bool => $b[1] - $b[0] >= self::TRIED || $b[1] >= $end) === [] &&
+            (count($last) > 1 || count($burns) === 1);
+    }
+
+    /** Hot water may call where no room does. */
+    private function heatsUncalled(): bool
+    {
+        return $this->household->hotWater === null &&
+            $this->lived->uncalled($this->household->heat) > self::UNCALLED;
+    }
+
+    private function eachRoom(): void
+    {
+        $rooms = $this->lived->rooms;
+        if (count($rooms) < 2 || $this->lived->total($this->household->heat) === 0) {
+            return;
+        }
+        [$cold, $warm] = [$this->cold(), $this->warm()];
+        foreach (count($cold) < count($rooms) ? $cold : [] as $room) {
+            $this->say("cold:{$room['name']}", "It stays cold {$room['name']}.");
+        }
+        foreach (count($warm) < count($rooms) ? $warm : [] as $room) {
+            $this->say("warm:{$room['name']}", "It gets too warm {$room['name']}.");
+        }
+    }
+
+    private function water(): void
+    {
+        $hotWater = $this->lived->hotWater;
+        if ($hotWater !== null && $hotWater['now'] < $hotWater['wants'] * 0.8) {
+            $this->say('no-hot-water', 'There is no hot water.');
+        }
+        $water = $this->lived->water;
+        if ($water !== null && $water['radiators'] !== [] && $this->cold() !== []) {
+            $hand = $this->household->hand;
+            $isFired = $this->lived->lastly($this->household->heat, self::LATELY);
+            if ($isFired && $water['boiler'] > $hand['hot'] && max($water['radiators']) < $hand['cold']) {
+                $this->say('cold-radiators', 'The boiler is hot, but the radiators stay cold.');
             }
         }
-
-        return $sum;
     }
 
-    /**
-     * @param array<string, list<array{int, int, string}>> $heard
-     * @param array<string, list<string>> $what
-     */
-    private static function times(array $heard, array $what): int
+    /** @param array<string, list<string>> $air */
+    private function air(array $air): void
     {
-        $times = 0;
-        foreach ($what as $channel => $values) {
-            $times += count(array_filter($heard[$channel] ?? [], fn ($s) => in_array($s[2], $values, true)));
+        $heat = $this->household->heat;
+        [$ran, $burned] = [$this->lived->total($air), $this->lived->total($heat)];
+        [$id, $text] = match (true) {
+            $this->lived->uncalled($air) > self::UNCALLED => ['fan-always', 'The fan never stops.'],
+            $ran > 0 && $burned === 0 => ['cold-air', 'The fan blows, but the air is cold.'],
+            $ran > 3 * $burned + 600_000 => ['cold-air', 'Most of the time the fan blows cold air.'],
+            $ran === 0, $this->stoppedBeforeTheFire($air) => ['no-fan', 'No air comes from the registers.'],
+            default => [null, ''],
+        };
+        if ($id !== null) {
+            $this->say($id, $text);
         }
-
-        return $times;
     }
 
     /**
-     * Whether it was so at the end, or some ticks before.
+     * Whether the fan stopped while the burner went on, and has not come again.
      *
-     * @param array<string, list<array{int, int, string}>> $heard
-     * @param array<string, list<string>> $what
+     * @param array<string, list<string>> $air
      */
-    private static function lastly(array $heard, array $what, int $before): bool
+    private function stoppedBeforeTheFire(array $air): bool
     {
-        foreach ($what as $channel => $values) {
-            $stretches = $heard[$channel] ?? [];
-            $end = $stretches === [] ? 0 : $stretches[count($stretches) - 1][1];
-            foreach ($stretches as [, $to, $value]) {
-                if ($to >= $end - $before && in_array($value, $values, true)) {
-                    return true;
-                }
+        $blows = $this->lived->stretches($air);
+        $stopped = $blows[count($blows) - 1][1];
+        if ($stopped >= $this->lived->end($air)) {
+            return false;
+        }
+        $without = $starts = 0;
+        foreach ($this->lived->stretches($this->household->heat) as [$from, $to]) {
+            if ($from < $stopped && $to > $stopped + self::A_MOMENT) {
+                return true; // it was there, with the fire on
             }
+            $without += max(0, $to - max($from, $stopped));
+            $starts += $from > $stopped ? 1 : 0;
         }
 
-        return false;
+        return $without > self::FAN_WAITS || $starts >= 2;
+    }
+
+    private function senses(): void
+    {
+        if ($this->lived->longest($this->household->smell) > self::A_WHIFF) {
+            $this->say('smell', "There was a smell of {$this->household->fuel} for a moment.");
+        }
+        if ($this->lived->total($this->household->fumes) > self::FUMES) {
+            $this->say('fumes', 'There is a smell of fumes.');
+        }
+        if ($this->lived->total($this->household->hum) > 0) {
+            $this->say('hum', 'Something hums down there.');
+        }
+    }
+
+    /** @return list<RoomKnown> */
+    private function cold(): array
+    {
+        $isCold = fn (array $r): bool => $r['now'] < $r['wants'] - self::COLD;
+
+        return array_values(array_filter($this->lived->rooms, $isCold));
+    }
+
+    /** @return list<RoomKnown> */
+    private function warm(): array
+    {
+        $isWarm = fn (array $r): bool => $r['now'] > $r['wants'] + self::WARM;
+
+        return array_values(array_filter($this->lived->rooms, $isWarm));
     }
 }

@@ -111,7 +111,8 @@ final class Perception
      */
     public function isFree(array $percept, array $open): bool
     {
-        return $percept['from'] !== 'open' || $this->plan->model->doors()->before($open, (string) $percept['part']) === null;
+        return $percept['from'] !== 'open'
+            || $this->plan->model->doors()->before($open, (string) $percept['part']) === null;
     }
 
     private function sees(?string $eyes, ?string $part): bool

@@ -49,7 +49,7 @@ final class ActsTest extends TestCase
     {
         $this->arrive('oil-furnace', 'thermostat:cells-weak');
         self::assertSame(
-            'display lit, not calling',
+            'display lit, calling for heat',
             $this->do(1, 'look', ['part' => 'thermostat'])->seen['thermostat'],
         );
         $this->do(2, 'dial', ['mode' => 'vdc']);
@@ -282,6 +282,26 @@ final class ActsTest extends TestCase
         self::assertSame('It has no light that I can see.', $seen('furnace-standing-pilot', 'healthy'));
     }
 
+    public function test_a_sound_is_heard_through_a_door_and_nothing_is_seen_through_it(): void
+    {
+        $this->arrive('furnace-80', 'healthy', false);
+        self::assertSame('runs', $this->do(10, 'listen', ['part' => 'inducer'])->seen['inducer']);
+        self::assertStringContainsString('behind the door', (string) $this->do(11, 'look', ['part' => 'inducer'])->refused);
+    }
+
+    public function test_a_hand_on_a_hot_igniter_or_a_live_rod_is_told_of(): void
+    {
+        $this->arrive('furnace-80', 'healthy');
+        self::assertSame([], $this->do(3, 'feel', ['part' => 'igniter'])->dangers, 'cold, and nothing on it');
+        self::assertSame(['live-work'], $this->do(4, 'feel', ['part' => 'rod'])->dangers, 'the control has its volts on it');
+        self::assertSame([], $this->do(5, 'feel', ['part' => 'limit'])->dangers);
+        $hot = [];
+        for ($t = 6; $t < 60; $t++) {
+            $hot = [...$hot, ...$this->do($t, 'feel', ['part' => 'igniter'])->dangers];
+        }
+        self::assertContains('hot-igniter', $hot);
+    }
+
     public function test_the_customer_answers_by_what_he_lived_through(): void
     {
         $this->arrive('furnace-80', 'fuse:blown', false);
@@ -320,7 +340,6 @@ final class ActsTest extends TestCase
         yield 'tap' => ['tap', ['part' => 'limit']];
         yield 'turn' => ['turn', ['part' => 'blower']];
         yield 'push' => ['push', ['part' => 'valve', 'to' => 'in']];
-        yield 'listen' => ['listen', ['part' => 'valve']];
         yield 'feel' => ['feel', ['part' => 'limit']];
         yield 'fuse' => ['fuse', ['part' => 'fuse', 'amps' => 3]];
         yield 'spare' => ['spare', ['part' => 'limit', 'spare' => '200 °F']];

@@ -280,6 +280,26 @@ final class PrimitivesTest extends TestCase
         self::assertFalse($s->slot('thermostat.contact', 'closed'));
     }
 
+    public function test_the_current_of_an_igniter_changes_smoothly_as_it_warms(): void
+    {
+        // carbide: 58 Ω cold, 30 hot, so its current rises; common practice, no source
+        $s = \OddSpark\Tests\TestRig::of('furnace-80')->set('thermostat.set', 80);
+        self::assertNotNull($s->until(fn ($s) => $s->volts('igniter.1', 'igniter.2') > 100, 120));
+        $amps = [];
+        for ($i = 0; $i < 60; $i++) {
+            $s->run(0.25);
+            $solution = $s->machine->solution($s->state);
+            $branch = $s->plan->primitives['igniter.element']['branches'][0];
+            $amps[] = $solution->acVolts(...$s->plan->branches[$branch]) * $s->machine->values($s->state)->re[$branch];
+        }
+        self::assertEqualsWithDelta(120 / 58, $amps[0], 0.15);
+        self::assertEqualsWithDelta(120 / 30, end($amps), 0.2);
+        foreach (array_slice($amps, 1) as $i => $now) {
+            self::assertGreaterThanOrEqual($amps[$i] - 1e-6, $now);
+            self::assertLessThan(1.12 * $amps[$i], $now);
+        }
+    }
+
     private function fittings(): Fittings
     {
         return new Fittings(['a' => 1, 'b' => 0, 'line' => 1, 'common' => 0], [0], [], [], 377.0);

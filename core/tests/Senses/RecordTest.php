@@ -6,6 +6,7 @@ namespace OddSpark\Tests\Senses;
 
 use OddSpark\Appliance\Household;
 use OddSpark\Senses\Complaint;
+use OddSpark\Senses\Lived;
 use OddSpark\Senses\Record;
 use PHPUnit\Framework\TestCase;
 
@@ -52,13 +53,12 @@ final class RecordTest extends TestCase
             'smell' => ['flame' => ['gas']],
             'hum' => ['blower.sound' => ['hums']],
         ];
-        $say = fn (array $heard, array $found = [], array $more = []) => array_column(
-            Complaint::of(
-                Household::of($more + $household),
+        $say = fn (array $heard, array $found = [], array $more = [], array $called = [[0, 2_400_000]]) => array_column(
+            Complaint::of(Household::of($more + $household), new Lived(
                 $heard,
                 [$found + ['name' => '', 'now' => 70.0, 'wants' => 70.0, 'blank' => false, 'calling' => true]],
-                null,
-            ),
+                $called,
+            )),
             'id',
         );
         $minute = 60_000;
@@ -99,9 +99,7 @@ final class RecordTest extends TestCase
         $say = fn (array $rooms, ?array $water = null) => array_column(
             Complaint::of(
                 Household::of(['rooms' => [], 'heat' => ['flame' => ['lit']], 'cycle' => [], 'comes_and_goes' => true]),
-                ['flame' => [[0, 600_000, 'lit']]],
-                $rooms,
-                $water,
+                new Lived(['flame' => [[0, 2_400_000, 'lit']]], $rooms, [[0, 2_400_000]], $water),
             ),
             'text',
         );
@@ -115,7 +113,7 @@ final class RecordTest extends TestCase
             $say([$room('in the hall', 60), $room('in the attic', 61)]),
         );
         self::assertSame(
-            ['It seems to work just now.', 'There is no hot water.'],
+            ['There is no hot water.'],
             $say([$room('', 70)], ['now' => 30.0, 'wants' => 58.0]),
         );
     }

@@ -12,6 +12,7 @@ use OddSpark\Acts\Situation;
 use OddSpark\Appliance\Medium;
 use OddSpark\Appliance\Model;
 use OddSpark\Instruments\Thermometer;
+use OddSpark\Parts\Ability\Glows;
 use OddSpark\Parts\Ability\Turns;
 
 /** A hand on a part: its warmth, its tremor. */
@@ -37,6 +38,18 @@ final readonly class Feel extends Act
     public function refusal(Situation $now): ?string
     {
         return $now->reach->part($now->state, $this->part());
+    }
+
+    public function risks(Situation $now): array
+    {
+        $kind = $now->model->kindOf($this->part());
+        foreach (array_keys($kind?->those(Glows::class) ?? []) as $name) {
+            if ($now->machine->shows($now->state, "{$this->part()}.$name") !== '') {
+                return ['hot-igniter'];
+            }
+        }
+
+        return $kind?->family->isBare() === true ? $now->risk->hands($now, $this->part()) : [];
     }
 
     public function shows(Situation $now): array

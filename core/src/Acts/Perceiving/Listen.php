@@ -26,7 +26,10 @@ final readonly class Listen extends Act
 
     public function refusal(Situation $now): ?string
     {
-        return $now->reach->part($now->state, $this->part());
+        // a sound is heard through a door
+        return $now->model->part($this->part()) === null && $now->model->wire($this->part()) === null
+            ? "There is no part called \"{$this->part()}\" here."
+            : null;
     }
 
     public function shows(Situation $now): array

@@ -6,6 +6,7 @@ namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
 use OddSpark\Parts\Ability\GivesFuel;
+use OddSpark\Parts\Ability\Glows;
 use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\NaturalFault;
@@ -20,7 +21,7 @@ use OddSpark\Trade\Response;
  *
  * @phpstan-import-type Figures from Primitive
  */
-final class Heater extends Primitive implements GivesFuel
+final class Heater extends Primitive implements GivesFuel, Glows
 {
     public const SCATTERS = ['cold_ohm', 'hot_ohm'];
 
@@ -31,6 +32,15 @@ final class Heater extends Primitive implements GivesFuel
     public const READS_CIRCUIT = true;
 
     public const MECHANICAL = ['rise_f', 'tau_s', 'room_f', 'glows_at_f', 'rated_v'];
+
+    /**
+     * °F at which its ohms are taken anew on the way to its glow: so close that a meter goes along with it, some eight
+     * parts of a hundred at a time.
+     */
+    private const STEPS = [250.0, 420.0, 590.0, 760.0, 930.0, 1100.0, 1270.0, 1440.0, 1610.0];
+
+    /** Where a dull red begins, °F. */
+    private const DULL_F = 1100.0;
 
     /** °F below an edge at which a band is left again. */
     private const BACK = 90.0;
@@ -43,7 +53,8 @@ final class Heater extends Primitive implements GivesFuel
      */
     public function __construct(private readonly array $p, private readonly Fittings $f)
     {
-        $this->edges = [600.0, 1100.0, (float) $p['glows_at_f']];
+        $glows = (float) $p['glows_at_f'];
+        $this->edges = [...array_filter(self::STEPS, fn (float $f): bool => $f < $glows - self::BACK), $glows];
     }
 
     public static function wiring(array $spec): array
@@ -135,8 +146,8 @@ final class Heater extends Primitive implements GivesFuel
     public function shows(array $slot): string
     {
         return match (true) {
-            $slot['band'] >= 3 => 'bright',
-            $slot['band'] === 2 => 'dull',
+            $slot['band'] >= count($this->edges) => 'bright',
+            $slot['band'] > 0 && $this->edges[$slot['band'] - 1] >= self::DULL_F => 'dull',
             default => '',
         };
     }

@@ -13,8 +13,8 @@ use OddSpark\Parts\Wired;
 
 /**
  * An electronic thermostat, fed from R and C or by its own batteries: compares the room with its set point.
- * Weak batteries light its display and no longer move its contact. Slot: lit, calls (heat | cool | nothing), heat, cool,
- * fan, due.
+ * Weak batteries light its display and no longer move its contact. Slot: lit, calls (heat | cool | nothing), heat,
+ * cool, fan, due.
  *
  * @phpstan-import-type Figures from Primitive
  */

@@ -14,7 +14,7 @@ use OddSpark\Parts\Surroundings;
 /**
  * A spark from its generator over its lead to the gap of the electrode, and to ground by the metal of the burner. What
  * it cannot reach there it jumps to somewhere nearer. Slot: on (the generator works), free (1 while it sparks at the
- * electrode), where ('' | burner | inside).
+ * electrode), where ('' | burner | beside: by cracked porcelain, or by a gap that is shorter | inside).
  *
  * @phpstan-import-type Figures from Primitive
  */
@@ -70,17 +70,14 @@ final class SparkGap extends Primitive implements Sparks
     public function react(array $slot, Surroundings $now): array
     {
         $isOn = $now->follow($this->p['by'], 'on') === true;
-        $isThere = $isOn && (float) $now->follow($this->p['electrode'], 'free') > 0.5 && $this->isLed($now);
+        $where = match (true) {
+            ! $isOn => '',
+            ! $this->isLed($now) => 'inside',
+            (float) $now->follow($this->p['electrode'], 'free') > 0.5 => 'burner',
+            default => 'beside',
+        };
 
-        return [
-            'on' => $isOn,
-            'free' => $isThere ? 1.0 : 0.0,
-            'where' => match (true) {
-                $isThere => 'burner',
-                $isOn => 'inside',
-                default => '',
-            },
-        ];
+        return ['on' => $isOn, 'free' => $where === 'burner' ? 1.0 : 0.0, 'where' => $where];
     }
 
     private function isLed(Surroundings $now): bool

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Senses;
+
+use OddSpark\Appliance\Household;
+
+/**
+ * What the customer answers when asked: true of what happened, as far as a layman takes notice, and of what he does not
+ * know, what customers say.
+ *
+ * @phpstan-import-type RoomKnown from Lived
+ */
+final class Answers
+{
+    /**
+     * @param list<string> $outside lamps, codes and marks that are seen without opening anything, as they are said
+     * @param int $arrived tick
+     * @return array<string, string> by question
+     */
+    public static function of(Household $household, Lived $lived, array $outside, int $arrived): array
+    {
+        $burns = $lived->stretches($household->heat);
+        $last = $burns === [] ? null : $burns[count($burns) - 1][1];
+        $hours = $last === null ? null : ($arrived - $last) / 3_600_000;
+
+        return [
+            'since' => match (true) {
+                $hours === null => 'Since I first noticed, it has not heated at all.',
+                $hours < 0.05 => 'It was heating until a moment ago.',
+                $hours < 1.0 => 'Within the last hour.',
+                $hours < 5.0 => 'Some hours.',
+                default => 'The better part of a day.',
+            },
+            'display' => self::displays($lived->rooms),
+            'outside' => $outside === []
+                ? 'It has no light that I can see.'
+                : implode(' ', array_map(fn (string $said): string => ucfirst($said).'.', $outside)),
+            'noise' => $lived->total($household->hum) > 0 ? 'Something hums.' : 'Nothing out of the way.',
+            'smell' => match (true) {
+                $lived->total($household->fumes) > 0 => 'Yes, of fumes.',
+                $lived->total($household->smell) > 0 => "There was a smell of $household->fuel, for a moment.",
+                default => 'No.',
+            },
+            'filter' => $household->hasFilter ? 'Not long ago, I think.' : 'I know of no filter.',
+            'work' => 'Not that I know of.',
+        ];
+    }
+
+    /**
+     * What stands on the thermostats, each by its room where there are several.
+     *
+     * @param list<RoomKnown> $rooms
+     */
+    private static function displays(array $rooms): string
+    {
+        $lit = array_values(array_filter($rooms, fn (array $r): bool => isset($r['shows'])));
+        $several = count($rooms) > 1;
+        $said = array_map(
+            fn (array $r): string => ($several ? "{$r['name']}: " : '').($r['shows'] ?? ''),
+            $lit,
+        );
+
+        return $said === [] ? 'It has no display.' : ucfirst(implode('; ', $said)).'.';
+    }
+}
