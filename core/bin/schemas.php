@@ -8,6 +8,7 @@ use OddSpark\Acts\ActionLog;
 use OddSpark\Appliance\ShapeWriter;
 use OddSpark\Building\Edits;
 use OddSpark\Building\PrimitivesPage;
+use OddSpark\Tests\KeysWriter;
 
 $local = __DIR__.'/../vendor/autoload.php';
 require is_file($local) ? $local : __DIR__.'/../../vendor/autoload.php';
@@ -19,5 +20,6 @@ foreach (['actions' => ActionLog::schema(), 'edits' => Edits::schema()] as $name
     );
 }
 
+file_put_contents(__DIR__.'/../src/Appliance/KnownKeys.php', KeysWriter::file());
 file_put_contents(__DIR__.'/../../docs/primitives.md', PrimitivesPage::markdown());
 file_put_contents(__DIR__.'/../src/Appliance/Shapes.php', ShapeWriter::file());

@@ -54,12 +54,6 @@ final class Fixtures
                     ],
                 ],
             ],
-            'household' => [
-                'rooms' => [['of' => 'none', 'wants' => 70, 'calls' => ['by' => 'none']]],
-                'heat' => ['none' => ['lit']],
-                'cycle' => ['none' => ['lit']],
-            ],
-            'tape' => [['channel' => 'none', 'name' => 'Nothing', 'tone' => 'lamp']],
             'visits' => [
                 'cold' => ['title' => 'Found cold', 'notices_s' => 1, 'household' => [], 'arrives' => ['after_s' => 1]],
             ],

@@ -96,7 +96,10 @@ final class Library
         $document = self::migrated($document);
         Schema::check('model', $document);
         $document = $this->whole($document);
+        self::isSomething($document);
         ReferenceCheck::check($document);
+        KeyCheck::check($document);
+        VisitCheck::check($document);
         ProcessCheck::check($document);
         ComputabilityCheck::check($document);
 
@@ -130,6 +133,9 @@ final class Library
         $lacks = [];
         foreach ([
             fn () => Schema::check('model', self::migrated($document)),
+            fn () => self::isSomething($this->whole($document)),
+            fn () => KeyCheck::check($this->whole($document)),
+            fn () => VisitCheck::check($this->whole($document)),
             fn () => ProcessCheck::check($this->whole($document)),
             fn () => ComputabilityCheck::check($this->whole($document)),
         ] as $check) {
@@ -144,6 +150,18 @@ final class Library
     }
 
     /**
+     * @param ModelDocument $document with what it includes
+     *
+     * @throws DocumentError when there is no part at all
+     */
+    private static function isSomething(array $document): void
+    {
+        if ($document['parts'] === []) {
+            throw new DocumentError('/parts', 'There is nothing here yet.');
+        }
+    }
+
+    /**
      * As this version has it: a family that was written freely, when a kind of one's own could have any, is one's own.
      *
      * @param ModelDocument $document
@@ -151,6 +169,9 @@ final class Library
      */
     private static function migrated(array $document): array
     {
+        if (is_array($document['includes'] ?? null) && $document['includes'] !== []) {
+            $document += ['parts' => [], 'wires' => []]; // what it includes may be all there is
+        }
         if (($document['odd_spark_model'] ?? null) === 1) {
             $document['odd_spark_model'] = 2; // its process stands as it is written; pipes are what the second adds
         }
@@ -175,6 +196,9 @@ final class Library
     {
         $document = (new Composition($this))->expand(self::migrated($document));
         $document['kinds'] ??= [];
+        foreach ($document['kinds'] as $name => $kind) {
+            $document['kinds'][$name] = $this->tabled($kind, (string) $name);
+        }
         foreach ($document['parts'] as $i => $part) {
             $kind = $part['kind'];
             $document['kinds'][$kind] ??= $this->kinds[$kind] ??= $this->kind($kind, "/parts/$i/kind");
@@ -290,9 +314,29 @@ final class Library
         if (preg_match('/^[a-z0-9-]+$/', $name) !== 1 || ! is_file("$this->root/kinds/$name.json")) {
             throw new DocumentError($pointer, "There is no kind of part called \"$name\".");
         }
-        $kind = $this->read("$this->root/kinds/$name.json");
-        foreach ($kind['primitives'] as $id => $primitive) {
+
+        return $this->tabled($this->read("$this->root/kinds/$name.json"), $name);
+    }
+
+    /**
+     * A kind with the stock tables put in that its controls name.
+     *
+     * @param KindDocument $kind
+     * @return KindDocument
+     *
+     * @throws DocumentError when there is no such table, or not what it changes in one
+     */
+    private function tabled(array $kind, string $name): array
+    {
+        foreach ($kind['primitives'] ?? [] as $id => $primitive) {
             if (is_string($primitive['table'] ?? null)) {
+                if (! in_array($primitive['table'], $this->tables(), true)) {
+                    throw new DocumentError(
+                        "/kinds/$name/primitives/$id/table",
+                        "There is no sequence table called \"{$primitive['table']}\"; there are ".
+                            implode(', ', $this->tables()).'.',
+                    );
+                }
                 try {
                     $kind['primitives'][$id]['table'] = Table::with(
                         $this->table($primitive['table']),

@@ -191,7 +191,6 @@ final class ReferenceCheck
                 );
             }
         }
-        VisitCheck::check($d, $parts);
         foreach ($d['views'] ?? [] as $i => $view) {
             foreach ($view as $j => $part) {
                 if (! isset($parts[$part])) {

@@ -14,14 +14,47 @@ final class VisitCheck
 {
     /**
      * @param ModelDocument $d a resolved model document
-     * @param array<string, KindDocument> $parts kinds by part
      *
      * @throws DocumentError
      */
-    public static function check(array $d, array $parts): void
+    public static function check(array $d): void
     {
+        $parts = [];
+        $channels = array_fill_keys(array_map('strval', array_keys($d['percepts'] ?? [])), true);
+        foreach ($d['parts'] as $part) {
+            $parts[$part['id']] = $d['kinds'][$part['kind']];
+            foreach (array_keys($parts[$part['id']]['percepts'] ?? []) as $name) {
+                $channels["{$part['id']}.$name"] = true;
+            }
+        }
         self::doors($d, $parts);
         self::visits($d, $parts);
+        self::channels($d, $channels);
+    }
+
+    /**
+     * What is seen and heard, wherever it is named.
+     *
+     * @param ModelDocument $d
+     * @param array<string, true> $channels that there are
+     */
+    private static function channels(array $d, array $channels): void
+    {
+        $named = [];
+        foreach ($d['visits'] as $name => $visit) {
+            $named["/visits/$name/arrives/unlike"] = array_keys($visit['arrives']['unlike'] ?? []);
+        }
+        foreach (['heat', 'cycle', 'air', 'hum', 'smell', 'fumes'] as $what) {
+            $named["/household/$what"] = array_keys($d['household'][$what] ?? []);
+        }
+        $named['/tape'] = array_column($d['tape'], 'channel');
+        foreach ($named as $pointer => $list) {
+            foreach ($list as $channel) {
+                if (! isset($channels[$channel])) {
+                    throw new DocumentError($pointer, "There is nothing called \"$channel\" to be seen or heard.");
+                }
+            }
+        }
     }
 
     /**
@@ -68,7 +101,14 @@ final class VisitCheck
                 if ($part !== null && ! isset($parts[$part])) {
                     throw new DocumentError($pointer, "There is no part called \"$part\".");
                 }
-                if (isset($doing['lever']) && ! isset($parts[$part]['primitives'][$doing['lever']])) {
+                $lever = isset($doing['lever']) ? $parts[$part]['primitives'][$doing['lever']] ?? null : null;
+                if (isset($lever['positions']) && ! in_array($doing['to'] ?? null, $lever['positions'], true)) {
+                    throw new DocumentError(
+                        "$pointer/to",
+                        'It can be set to '.implode(', ', $lever['positions']).'.',
+                    );
+                }
+                if (isset($doing['lever']) && $lever === null) {
                     throw new DocumentError($pointer, "There is nothing called \"{$doing['lever']}\" to set on \"$part\".");
                 }
                 if (isset($doing['reset']) && ($parts[$part]['resets'] ?? []) === []) {

@@ -136,9 +136,46 @@ final readonly class Removal
                 array_filter($visit['household'], fn (array $step) => ! $isGone($step['part'] ?? $step['reset'] ?? '')),
             );
         }
+        $d = self::unheard($d, $isGone);
         $used = array_column($d['wires'], 'cable');
         if (isset($d['cables'])) {
             $d['cables'] = array_values(array_filter($d['cables'], fn (array $c) => in_array($c['id'], $used, true)));
+        }
+
+        return $d;
+    }
+
+    /**
+     * Without what nobody sees or hears any more: lanes of the tape, what a visit waits for, what a household notices.
+     *
+     * @param ModelDocument $d
+     * @param callable(string): bool $isGone
+     * @return ModelDocument
+     */
+    private static function unheard(array $d, callable $isGone): array
+    {
+        $isLost = fn (string|int $channel): bool => str_contains((string) $channel, '.') &&
+            $isGone(Model::split((string) $channel)[0]);
+        if (isset($d['tape'])) {
+            $d['tape'] = array_values(array_filter($d['tape'], fn (array $lane): bool => ! $isLost($lane['channel'])));
+        }
+        foreach ($d['visits'] ?? [] as $id => $visit) {
+            $unlike = $visit['arrives']['unlike'] ?? null;
+            $left = array_filter($unlike ?? [], fn (string|int $c): bool => ! $isLost($c), ARRAY_FILTER_USE_KEY);
+            if ($unlike !== null && $left === []) {
+                unset($d['visits'][$id]['arrives']['unlike'], $d['visits'][$id]['arrives']['at_most_s']);
+            } elseif ($unlike !== null) {
+                $d['visits'][$id]['arrives']['unlike'] = $left;
+            }
+        }
+        foreach (['heat', 'cycle', 'air', 'hum', 'smell', 'fumes'] as $what) {
+            if (isset($d['household'][$what])) {
+                $d['household'][$what] = array_filter(
+                    $d['household'][$what],
+                    fn (string|int $c): bool => ! $isLost($c),
+                    ARRAY_FILTER_USE_KEY,
+                );
+            }
         }
 
         return $d;

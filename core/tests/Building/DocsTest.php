@@ -11,6 +11,7 @@ use OddSpark\Building\Difference;
 use OddSpark\Building\Document;
 use OddSpark\Building\Edits;
 use OddSpark\Building\PrimitivesPage;
+use OddSpark\Tests\KeysWriter;
 use OddSpark\Wiring\Circuits;
 use OddSpark\Wiring\Nets;
 use PHPUnit\Framework\TestCase;
@@ -77,6 +78,11 @@ final class DocsTest extends TestCase
     {
         $core = __DIR__.'/../..';
         self::assertStringEqualsFile("$core/src/Appliance/Shapes.php", ShapeWriter::file(), 'php core/bin/schemas.php');
+        self::assertStringEqualsFile(
+            "$core/src/Appliance/KnownKeys.php",
+            KeysWriter::file(),
+            'php core/bin/schemas.php',
+        );
         self::assertEquals(
             json_decode((string) json_encode(Edits::schema()), true),
             json_decode((string) file_get_contents("$core/schema/edits.json"), true),

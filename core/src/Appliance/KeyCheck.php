@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Appliance;
+
+use OddSpark\Sequence\Table;
+
+/**
+ * Whether kinds, their modes and the parts of a document say of each primitive what it knows, and all that it needs: a
+ * key that is misspelt would do nothing, and be found by nobody.
+ *
+ * @phpstan-import-type ModelDocument from Shapes
+ * @phpstan-import-type KindDocument from Shapes
+ */
+final class KeyCheck
+{
+    /** Letters by which a word may differ from the one that was meant. */
+    private const MISSPELT = 3;
+
+    /**
+     * @param ModelDocument $d a resolved model document
+     *
+     * @throws DocumentError
+     */
+    public static function check(array $d): void
+    {
+        foreach ($d['kinds'] as $name => $kind) {
+            self::kind("/kinds/$name", $kind);
+        }
+        foreach ($d['parts'] as $i => $part) {
+            $kind = $d['kinds'][$part['kind']];
+            foreach ($part['params'] ?? [] as $primitive => $params) {
+                $type = self::type("/parts/$i/params/$primitive", $kind, (string) $primitive);
+                foreach (array_keys($params) as $key) {
+                    self::key("/parts/$i/params/$primitive/$key", $type, (string) $key);
+                }
+                if (isset($params['overrides'])) {
+                    $own = $kind;
+                    $own['primitives'][$primitive]['table'] = Table::with(
+                        $kind['primitives'][$primitive]['table'],
+                        $params['overrides'],
+                    );
+                    self::outputs("/parts/$i/params/$primitive", $own, (string) $primitive);
+                }
+            }
+        }
+    }
+
+    /** @param KindDocument $kind */
+    private static function kind(string $pointer, array $kind): void
+    {
+        foreach ($kind['primitives'] as $name => $primitive) {
+            $at = "$pointer/primitives/$name";
+            foreach (array_keys($primitive) as $key) {
+                self::key("$at/$key", $primitive['type'], (string) $key);
+            }
+            foreach (self::known($primitive['type'])['needs'] ?? [] as $key) {
+                if (! isset($primitive[$key])) {
+                    throw new DocumentError($at, "A \"{$primitive['type']}\" needs \"$key\".");
+                }
+            }
+            $follows = $primitive['follows'] ?? null;
+            if (is_string($follows) && ! str_starts_with($follows, '@')) {
+                self::type("$at/follows", $kind, $follows);
+            }
+            self::outputs($at, $kind, (string) $name);
+        }
+        foreach ($kind['modes'] as $mode => $m) {
+            $sets = ['set' => $m['set'] ?? []];
+            foreach ($m['degrees'] ?? [] as $degree => $set) {
+                $sets["degrees/$degree"] = $set;
+            }
+            foreach ($sets as $where => $set) {
+                foreach (array_keys($set) as $path) {
+                    [$of, $key] = [...explode('.', (string) $path), ''];
+                    $at = "$pointer/modes/$mode/$where/$path";
+                    self::key($at, self::type($at, $kind, $of), $key);
+                }
+            }
+        }
+        foreach (['percepts', 'ports'] as $list) {
+            foreach ($kind[$list] ?? [] as $name => $x) {
+                foreach (array_filter([$x['of'] ?? null, $x['lights']['by'] ?? null, $x['emits'] ?? null]) as $of) {
+                    self::type("$pointer/$list/$name", $kind, $of);
+                }
+            }
+        }
+    }
+
+    /**
+     * Outputs of a control that nothing follows: they would do nothing.
+     *
+     * @param KindDocument $kind
+     */
+    private static function outputs(string $pointer, array $kind, string $control): void
+    {
+        $followed = [];
+        foreach ($kind['primitives'] as $primitive) {
+            if (($primitive['follows'] ?? null) === $control && str_starts_with($primitive['key'] ?? '', 'out.')) {
+                $followed[substr($primitive['key'], 4)] = true;
+            }
+        }
+        foreach ($kind['primitives'][$control]['table']['states'] ?? [] as $state => $row) {
+            foreach ($row['outputs'] as $output) {
+                if (! isset($followed[$output])) {
+                    throw new DocumentError(
+                        "$pointer/table/states/$state/outputs",
+                        "Nothing of this kind follows the output \"$output\".".
+                            self::meant($output, array_keys($followed)),
+                    );
+                }
+            }
+        }
+    }
+
+    /**
+     * The type of a primitive that is named.
+     *
+     * @param KindDocument $kind
+     *
+     * @throws DocumentError when there is none of that name
+     */
+    private static function type(string $pointer, array $kind, string $primitive): string
+    {
+        return $kind['primitives'][$primitive]['type'] ?? throw new DocumentError(
+            $pointer,
+            "\"{$kind['kind']}\" is not made of anything called \"$primitive\".".
+                self::meant($primitive, array_map('strval', array_keys($kind['primitives']))),
+        );
+    }
+
+    private static function key(string $pointer, string $type, string $key): void
+    {
+        $known = self::known($type);
+        if ($known !== null && $key !== 'overrides' && ! in_array($key, $known['keys'], true)) {
+            throw new DocumentError(
+                $pointer,
+                "A \"$type\" has nothing called \"$key\".".self::meant($key, $known['keys']),
+            );
+        }
+    }
+
+    /** @param list<string> $words */
+    private static function meant(string $word, array $words): string
+    {
+        $near = array_filter($words, fn (string $w): bool => levenshtein($w, $word) <= self::MISSPELT);
+        usort($near, fn (string $a, string $b): int => levenshtein($a, $word) <=> levenshtein($b, $word));
+
+        return $near === [] ? '' : " Is \"$near[0]\" meant?";
+    }
+
+    /** @return array{keys: list<string>, needs: list<string>}|null null of a type that no kind is made of */
+    private static function known(string $type): ?array
+    {
+        return KnownKeys::OF[$type] ?? null;
+    }
+}

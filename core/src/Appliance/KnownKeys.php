@@ -1,0 +1,365 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Appliance;
+
+/** What each primitive reads, and what it cannot do without. Written by core/bin/schemas.php. */
+final class KnownKeys
+{
+    /** @var array<string, array{keys: list<string>, needs: list<string>}> by type */
+    public const OF = [
+        'actuator' => [
+            'keys' => [
+                'between', 'ohm', 'open', 'reactance_ohm', 'run_v', 'seized', 'start', 'travel_s', 'type',
+            ],
+            'needs' => [
+                'between', 'ohm', 'reactance_ohm', 'run_v', 'travel_s',
+            ],
+        ],
+        'basin' => [
+            'keys' => [
+                'empties_s', 'fills_s', 'fire', 'type', 'ways',
+            ],
+            'needs' => [
+                'empties_s', 'fills_s', 'fire',
+            ],
+        ],
+        'burner' => [
+            'keys' => [
+                'air', 'carries_by', 'carries_in_s', 'igniter', 'least', 'lights_at_f', 'lights_in_s', 'lit_by',
+                'orifice', 'type', 'ways',
+            ],
+            'needs' => [
+                'least', 'lights_in_s',
+            ],
+        ],
+        'capacitor' => [
+            'keys' => [
+                'between', 'leak_ohm', 'microfarad', 'type',
+            ],
+            'needs' => [
+                'between', 'microfarad',
+            ],
+        ],
+        'clock' => [
+            'keys' => [
+                'begins_at_h', 'hours', 'lever', 'type',
+            ],
+            'needs' => [
+                'begins_at_h', 'hours', 'lever',
+            ],
+        ],
+        'coil' => [
+            'keys' => [
+                'between', 'dc', 'drop_out_ms', 'drop_out_v', 'ohm', 'open', 'pull_in_ms', 'pull_in_v',
+                'reactance_ohm', 'seats', 'shorted_ohm', 'type',
+            ],
+            'needs' => [
+                'between', 'drop_out_ms', 'drop_out_v', 'ohm', 'pull_in_ms', 'pull_in_v', 'reactance_ohm',
+            ],
+        ],
+        'combustion-efficiency' => [
+            'keys' => [
+                'around', 'gas', 'metric', 'stack', 'tau_s', 'type',
+            ],
+            'needs' => [
+                'around', 'gas', 'stack',
+            ],
+        ],
+        'conduit' => [
+            'keys' => [
+                'at', 'beside', 'drop', 'flow', 'free', 'from', 'held_by', 'index', 'leaks', 'network', 'one_way',
+                'opens_by', 'passes', 'to', 'turned', 'type', 'ua', 'ways',
+            ],
+            'needs' => [
+                'drop',
+            ],
+        ],
+        'contact' => [
+            'keys' => [
+                'between', 'flaw', 'follows', 'key', 'ohm', 'stuck', 'type', 'when',
+            ],
+            'needs' => [
+                'between', 'follows',
+            ],
+        ],
+        'control' => [
+            'keys' => [
+                'heat_shy', 'inputs', 'lamp_dead', 'table', 'times', 'type',
+            ],
+            'needs' => [],
+        ],
+        'dc-source' => [
+            'keys' => [
+                'between', 'ohm', 'open', 'type', 'volts',
+            ],
+            'needs' => [
+                'between', 'ohm', 'volts',
+            ],
+        ],
+        'flame-path' => [
+            'keys' => [
+                'bracket_ohm', 'burner', 'film_ohm', 'forward_ohm', 'lit_by', 'reverse_ohm', 'rod', 'type',
+            ],
+            'needs' => [
+                'burner', 'forward_ohm', 'lit_by', 'reverse_ohm', 'rod',
+            ],
+        ],
+        'flue-gas' => [
+            'keys' => [
+                'air', 'fire', 'measures', 'metric', 'orifice', 'smallest', 'tau_s', 'type',
+            ],
+            'needs' => [
+                'air', 'fire', 'orifice',
+            ],
+        ],
+        'fuse' => [
+            'keys' => [
+                'amps', 'between', 'lever', 'melt_s', 'ohm', 'open', 'type',
+            ],
+            'needs' => [
+                'amps', 'between',
+            ],
+        ],
+        'heat-store' => [
+            'keys' => [
+                'boils', 'fired_by', 'flame', 'holds', 'loss', 'networks', 'outdoors', 'own', 'rated', 'share',
+                'start', 'stores', 'streams', 'type',
+            ],
+            'needs' => [
+                'holds', 'outdoors', 'start',
+            ],
+        ],
+        'heater' => [
+            'keys' => [
+                'between', 'cold_ohm', 'glows_at_f', 'hot_ohm', 'open', 'rated_v', 'rise_f', 'room_f', 'tau_s',
+                'type',
+            ],
+            'needs' => [
+                'between', 'cold_ohm', 'glows_at_f', 'hot_ohm', 'rated_v', 'rise_f', 'room_f', 'tau_s',
+            ],
+        ],
+        'lever' => [
+            'keys' => [
+                'at', 'positions', 'range', 'type',
+            ],
+            'needs' => [
+                'at',
+            ],
+        ],
+        'light-resistor' => [
+            'keys' => [
+                'between', 'dark_ohm', 'lit_ohm', 'of', 'open', 'shorted_ohm', 'stray', 'type',
+            ],
+            'needs' => [
+                'between', 'dark_ohm', 'lit_ohm', 'of',
+            ],
+        ],
+        'meter-dial' => [
+            'keys' => [
+                'metric', 'of', 'type',
+            ],
+            'needs' => [
+                'of',
+            ],
+        ],
+        'mid-position' => [
+            'keys' => [
+                'grey', 'neutral', 'ohm', 'open', 'run_v', 'seized', 'switch_dead', 'travel_s', 'type', 'white',
+            ],
+            'needs' => [
+                'grey', 'neutral', 'ohm', 'run_v', 'travel_s', 'white',
+            ],
+        ],
+        'motor' => [
+            'keys' => [
+                'common', 'drag', 'full_amps', 'full_v', 'line', 'locked', 'low_tap', 'open', 'overload_cools_s',
+                'overload_s', 'run', 'run_v', 'seized', 'slow_amps', 'start', 'start_ohms', 'start_open', 'tap',
+                'tau_s', 'type',
+            ],
+            'needs' => [
+                'common', 'line', 'locked', 'overload_cools_s', 'overload_s', 'run', 'run_v', 'tau_s',
+            ],
+        ],
+        'mover' => [
+            'keys' => [
+                'drop', 'flow', 'free', 'from', 'head', 'index', 'motor', 'network', 'one_way', 'passes', 'to',
+                'type', 'ways', 'worn',
+            ],
+            'needs' => [
+                'drop', 'head', 'motor',
+            ],
+        ],
+        'orifice' => [
+            'keys' => [
+                'at', 'drop', 'flow', 'free', 'from', 'fuel', 'index', 'input', 'network', 'passes', 'supply',
+                'type', 'ways',
+            ],
+            'needs' => [
+                'at', 'input',
+            ],
+        ],
+        'passage' => [
+            'keys' => [
+                'clear_when', 'follows', 'free', 'key', 'stuck', 'type', 'when',
+            ],
+            'needs' => [],
+        ],
+        'protector' => [
+            'keys' => [
+                'between', 'closes_at_f', 'ohm', 'open', 'opens_at_f', 'rated_amps', 'rise_f', 'room_f', 'tau_s',
+                'type',
+            ],
+            'needs' => [
+                'between', 'ohm', 'opens_at_f', 'rated_amps', 'rise_f', 'room_f', 'tau_s',
+            ],
+        ],
+        'regulator' => [
+            'keys' => [
+                'drop', 'flow', 'free', 'from', 'index', 'network', 'passes', 'set', 'to', 'type', 'ways',
+                'wide_open',
+            ],
+            'needs' => [
+                'drop', 'set',
+            ],
+        ],
+        'resistor' => [
+            'keys' => [
+                'between', 'ohm', 'open', 'type',
+            ],
+            'needs' => [
+                'between', 'ohm',
+            ],
+        ],
+        'room-thermostat' => [
+            'keys' => [
+                'between', 'blank', 'dc', 'fan', 'makes_v', 'mode', 'needs_v', 'room', 'set', 'shift_f', 'type',
+            ],
+            'needs' => [
+                'between', 'needs_v', 'room',
+            ],
+        ],
+        'run-capacitor' => [
+            'keys' => [
+                'between', 'leak_ohm', 'microfarad', 'type',
+            ],
+            'needs' => [
+                'between', 'leak_ohm', 'microfarad',
+            ],
+        ],
+        'sensor' => [
+            'keys' => [
+                'closes_at', 'manual_reset', 'of', 'opens_at', 'type',
+            ],
+            'needs' => [
+                'closes_at', 'of', 'opens_at',
+            ],
+        ],
+        'set-switch' => [
+            'keys' => [
+                'differential', 'of', 'on', 'set', 'shift', 'type',
+            ],
+            'needs' => [
+                'differential', 'of', 'set',
+            ],
+        ],
+        'source' => [
+            'keys' => [
+                'degrees', 'ground', 'ground_ohm', 'hot', 'legs', 'neutral', 'neutral_ohm', 'neutral_open', 'off',
+                'ohm', 'swapped', 'type', 'volts',
+            ],
+            'needs' => [
+                'ground_ohm', 'neutral', 'neutral_ohm', 'ohm',
+            ],
+        ],
+        'source-pipe' => [
+            'keys' => [
+                'drop', 'flow', 'free', 'fuel', 'index', 'network', 'passes', 'pressure', 'to', 'type', 'ways',
+            ],
+            'needs' => [
+                'drop', 'pressure',
+            ],
+        ],
+        'spark-gap' => [
+            'keys' => [
+                'by', 'electrode', 'from', 'tip', 'type',
+            ],
+            'needs' => [
+                'by', 'electrode',
+            ],
+        ],
+        'spot' => [
+            'keys' => [
+                'hot', 'hotter', 'if', 'if_hotter', 'shows', 'start', 'tau_s', 'type',
+            ],
+            'needs' => [
+                'hot', 'if', 'start', 'tau_s',
+            ],
+        ],
+        'stack' => [
+            'keys' => [
+                'drop', 'flow', 'free', 'from', 'height', 'index', 'metric', 'network', 'outdoors', 'passes', 'to',
+                'type', 'warmed_by', 'ways',
+            ],
+            'needs' => [
+                'drop', 'height', 'warmed_by',
+            ],
+        ],
+        'stack-heat' => [
+            'keys' => [
+                'air', 'around', 'fire', 'flame', 'passes', 'sees', 'type', 'usual',
+            ],
+            'needs' => [
+                'air', 'around', 'fire', 'flame', 'passes', 'sees', 'usual',
+            ],
+        ],
+        'still' => [
+            'keys' => [
+                'type', 'value',
+            ],
+            'needs' => [
+                'value',
+            ],
+        ],
+        'stray' => [
+            'keys' => [
+                'leak_ohm', 'picofarads', 'places', 'type',
+            ],
+            'needs' => [],
+        ],
+        'stream-heat' => [
+            'keys' => [
+                'around', 'at', 'cools_s', 'joint', 'network', 'sees', 'still_view', 'stores', 'tau_s', 'type',
+                'view',
+            ],
+            'needs' => [
+                'around', 'cools_s', 'tau_s',
+            ],
+        ],
+        'thermo-source' => [
+            'keys' => [
+                'between', 'cold_f', 'hot_f', 'millivolts', 'of', 'ohm', 'open', 'opens_above_f', 'type',
+            ],
+            'needs' => [
+                'between', 'cold_f', 'hot_f', 'millivolts', 'of', 'ohm',
+            ],
+        ],
+        'windings' => [
+            'keys' => [
+                'leakage_ohm', 'loss_ohm', 'magnetising_ohm', 'primary', 'primary_ohm', 'primary_open', 'rated_va',
+                'secondary', 'secondary_ohm', 'secondary_open', 'shorted_turns_ohm', 'turns_ratio', 'type',
+            ],
+            'needs' => [
+                'leakage_ohm', 'loss_ohm', 'magnetising_ohm', 'primary', 'primary_ohm', 'secondary',
+                'secondary_ohm', 'turns_ratio',
+            ],
+        ],
+        'wire' => [
+            'keys' => [
+                'elsewhere', 'extra_ohm', 'from', 'ohm', 'open', 'rubs', 'rubs_ohm', 'to', 'type',
+            ],
+            'needs' => [],
+        ],
+    ];
+}
