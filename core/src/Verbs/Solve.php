@@ -18,6 +18,7 @@ final class Solve extends Verb
         $plan = $this->plan();
         [$attempt, $at] = $this->moment();
         $solution = $attempt->bench->machine()->solution($attempt->state);
+        $seed = $this->log()->seed;
         $rows = [];
         foreach ($plan->places as $place => $node) {
             [$re, $im] = $solution->acPhasor($node, 0);
@@ -29,7 +30,9 @@ final class Solve extends Verb
         }
 
         return new Answer(
-            ['model' => $plan->model->name(), 'at_s' => $at / 1000, 'against' => 'earth', 'places' => $rows],
+            ['model' => $plan->model->name(), 'at_s' => $at / 1000, 'against' => 'earth', 'seed' => $seed] +
+                ['places' => $rows],
+            "Parts are as good ones scatter, by seed $seed of the actions; another seed gives other figures.\n".
             Answer::table(
                 array_map(
                     fn ($p, $r) => [

@@ -49,6 +49,7 @@ final class VerbsTest extends TestCase
     public function test_solve_gives_every_place(): void
     {
         $solved = $this->json('solve furnace-80 --at 100');
+        self::assertSame(1, $solved['seed'], 'it says that parts scatter, and by which seed');
         self::assertEqualsWithDelta(121, $solved['places']['panel.L']['ac_v'], 2);
         self::assertLessThan(-5, $solved['places']['rod.rod']['dc_v'], 'the flame pulls the rod negative');
     }
