@@ -27,6 +27,9 @@ final readonly class RatingPlate
         private string $region,
     ) {}
 
+    /** Of an inch of water; NIST SP 811, appendix B. */
+    private const MBAR = 2.490889;
+
     /**
      * @param PlateDocument $json as the schema has it
      * @param string $region NA or EU
@@ -53,17 +56,17 @@ final readonly class RatingPlate
     public function words(): string
     {
         [$heat, $degrees] = $this->region === 'EU' ? ['W', '°C'] : ['Btu/h', '°F'];
-        $pressure = $this->fuel === Fuel::Oil ? 'psi at the nozzle' : 'in. w.c. at the manifold';
+        $isOil = $this->fuel === Fuel::Oil;
         $fuel = str_replace('-', ' ', $this->fuel->value);
         $words = [sprintf('%s, input %s %s', $fuel, number_format($this->input), $heat)];
         if ($this->manifold !== null) {
-            $words[] = "$this->manifold $pressure";
+            $words[] = $isOil ? "$this->manifold psi at the nozzle" : "{$this->pressure($this->manifold)} at the manifold";
         }
         if ($this->riseLow !== null && $this->riseHigh !== null) {
             $words[] = "air rise $this->riseLow to $this->riseHigh $degrees";
         }
         if ($this->static !== null) {
-            $words[] = "external static at most $this->static in. w.c.";
+            $words[] = "external static at most {$this->pressure($this->static)}";
         }
         if ($this->fuse !== null) {
             $words[] = "fuse or breaker at most $this->fuse A";
@@ -73,5 +76,11 @@ final readonly class RatingPlate
         }
 
         return implode('; ', $words).'.';
+    }
+
+    /** As it is read where the appliance stands: in. w.c., or mbar. */
+    private function pressure(float $inWc): string
+    {
+        return $this->region === 'EU' ? round($inWc * self::MBAR, 1).' mbar' : "$inWc in. w.c.";
     }
 }

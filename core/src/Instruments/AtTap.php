@@ -14,6 +14,9 @@ abstract readonly class AtTap extends Instrument implements Scale
 {
     protected const SIGNED = false;
 
+    /** What a figure of the run is on its scale where the supply is European. */
+    protected const TO_METRIC = 1.0;
+
     private Specification $specification;
 
     /** @param bool $metric as it is bought where the supply is European */
@@ -59,8 +62,9 @@ abstract readonly class AtTap extends Instrument implements Scale
     public function at(Site $site, string $tap): Measured
     {
         $model = $site->plan->model;
-        $exact = $site->state->value($model->taps()[$tap]->of);
-        $scale = $model->region() === 'EU' ? new static(true) : $this;
+        $isMetric = $model->region() === 'EU';
+        $exact = $site->state->value($model->taps()[$tap]->of) * ($isMetric ? static::TO_METRIC : 1.0);
+        $scale = $isMetric ? new static(true) : $this;
 
         return new Measured($exact, Meter::show($scale, $exact, $site->noise()));
     }

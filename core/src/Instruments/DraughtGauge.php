@@ -6,7 +6,10 @@ namespace OddSpark\Instruments;
 
 use OddSpark\Meter\Specification;
 
-/** Draught over the fire or in the breech. Figures: common practice, no source. */
+/**
+ * Draught over the fire or in the breech. Figures: common practice, no source; an inch of water is 249.0889 Pa (NIST SP
+ * 811, appendix B).
+ */
 final readonly class DraughtGauge extends AtTap
 {
     public const KEY = 'draught';
@@ -17,8 +20,12 @@ final readonly class DraughtGauge extends AtTap
 
     protected const SIGNED = true;
 
+    protected const TO_METRIC = 249.0889;
+
     protected function made(bool $metric): Specification
     {
-        return new Specification('in. w.c.', 6, 6, 0.020, 1, 0.05, 0.002, 2000);
+        return $metric
+            ? new Specification('Pa', 600, 6000, 0.020, 1, 0.05, 0.5, 2000)
+            : new Specification('in. w.c.', 6, 6, 0.020, 1, 0.05, 0.002, 2000);
     }
 }

@@ -6,7 +6,10 @@ namespace OddSpark\Instruments;
 
 use OddSpark\Meter\Specification;
 
-/** Gas pressure at a tap, or suction at a hose. Figures: common practice, no source. */
+/**
+ * Gas pressure at a tap, or suction at a hose. Figures: common practice, no source; an inch of water is 2.490889 mbar
+ * (NIST SP 811, appendix B).
+ */
 final readonly class Manometer extends AtTap
 {
     public const KEY = 'gauge';
@@ -17,8 +20,12 @@ final readonly class Manometer extends AtTap
 
     protected const SIGNED = true;
 
+    protected const TO_METRIC = 2.490889;
+
     protected function made(bool $metric): Specification
     {
-        return new Specification('in. w.c.', 60, 60, 0.010, 1, 0.02, 0.01, 900);
+        return $metric
+            ? new Specification('mbar', 60, 600, 0.010, 1, 0.02, 0.02, 900)
+            : new Specification('in. w.c.', 60, 60, 0.010, 1, 0.02, 0.01, 900);
     }
 }

@@ -7,6 +7,7 @@ namespace OddSpark\Tests\Bench;
 use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\Library;
 use OddSpark\Bench\Attempt;
+use OddSpark\Bench\Bench;
 use OddSpark\Building\Edits;
 use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Memory;
@@ -51,5 +52,33 @@ final class RatingPlateTest extends TestCase
         self::assertArrayNotHasKey('plate', $edits->apply($d, ['do' => 'remove', 'parts' => ['board']]));
         $this->expectExceptionMessage('There is no part called "moon".');
         $edits->apply($d, ['do' => 'set', 'path' => '/plate/part', 'value' => 'moon']);
+    }
+
+    public function test_where_the_supply_is_european_plate_and_instruments_are_metric(): void
+    {
+        $plan = \OddSpark\Tests\TestRig::plan('boiler-simple-230');
+        self::assertStringContainsString('8.7 mbar at the manifold', (string) $plan->model->plate()?->words());
+
+        $bench = new Bench($plan, FaultSet::of($plan->model)->get('healthy'), new Memory());
+        $state = $bench->resume($bench->arrive('running')->state);
+        foreach (
+            [[0, 'door', ['to' => 'open']], [1, 'set', ['part' => 'stat', 'lever' => 'set', 'to' => 28]],
+                [2, 'gauge', ['tap' => 'manifold']], [3, 'probe', ['tap' => 'supply-pipe']],
+                [4, 'water_gauge', ['tap' => 'water-pressure']]] as [$at, $act, $with]
+        ) {
+            [$state] = $bench->do($state, Fixtures::act($at, $act, $with));
+        }
+        $shown = [];
+        for ($t = 10; $t < 600; $t += 10) { // it comes and goes as its water asks
+            $state = $bench->advance($state, 1000 * $t);
+            foreach (['gauge', 'probe', 'water_gauge'] as $of) {
+                [$state, $outcome] = $bench->do($state, Fixtures::act($t, 'read', ['of' => $of]));
+                $shown[$of][] = [$outcome->reading?->value, $outcome->reading?->text()];
+            }
+        }
+        self::assertEqualsWithDelta(3.5 * 2.490889, max($shown['gauge'])[0], 0.2);
+        self::assertStringEndsWith(' mbar', $shown['gauge'][0][1]);
+        self::assertStringEndsWith(' °C', $shown['probe'][0][1]);
+        self::assertStringEndsWith(' bar', $shown['water_gauge'][0][1]);
     }
 }

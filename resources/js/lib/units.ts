@@ -9,6 +9,7 @@ const TO_METRIC: [RegExp, (n: number) => string][] = [
 ]
 const TO_IMPERIAL: [RegExp, (n: number) => string][] = [
     [/(-?\d+(?:\.\d+)?) °C/g, (n) => `${round(n * 1.8 + 32)} °F`],
+    [/(-?\d+(?:\.\d+)?) mbar/g, (n) => `${(n / 2.490889).toFixed(2)} in. w.c.`],
     [/(-?\d+(?:\.\d+)?) kPa(?![a-z])/g, (n) => `${round(n / 6.894757)} psi`],
     [/(-?\d+(?:\.\d+)?) Pa(?![a-z])/g, (n) => `${(n / 249.0889).toFixed(2)} in. w.c.`],
 ]
