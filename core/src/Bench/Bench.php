@@ -323,7 +323,11 @@ final class Bench
             $dangers[] = 'ohms-on-live';
         }
 
-        return [$state, new Outcome(reading: $measured->reading, measured: $measured, dangers: $dangers)];
+        $isPlaced = $act->reads() === Multimeter::KEY && $act->placesLeads() === true;
+        $kicks = $isPlaced && $this->meter->kicks($this->site($state));
+        $seen = $kicks ? ['display' => 'falls first, then climbs'] : [];
+
+        return [$state, new Outcome($seen, $measured->reading, $measured, dangers: $dangers)];
     }
 
     /** What an act reads, if it reads. */

@@ -25,7 +25,9 @@ final readonly class Wording
             return "$text: not done. {$outcome->refused}";
         }
         if ($outcome->reading !== null) {
-            return "$text: {$outcome->reading->text()}";
+            $beside = $outcome->seen === [] ? '' : ' ('.implode(', ', $outcome->seen).')';
+
+            return "$text: {$outcome->reading->text()}$beside";
         }
         if ($outcome->seen !== []) {
             return "$text: ".implode('; ', array_map(

@@ -65,6 +65,19 @@ final readonly class Multimeter extends Instrument
         );
     }
 
+    /** Whether ohms fall and climb again where its leads have just been put. */
+    public function kicks(Site $site): bool
+    {
+        $state = $site->state;
+
+        return $state->mode === Mode::Ohms && $this->isOn($state) && $this->touches($state) &&
+            is_finite($state->mode->siemens()) && ! is_nan($this->exact($site)) && Meter::kicks(
+                $site->machine->solution($state),
+                $site->plan->places[$state->red],
+                $site->plan->places[$state->black],
+            );
+    }
+
     /** The display following the circuit. */
     public function follow(Site $site): ?Display
     {

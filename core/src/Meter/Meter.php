@@ -15,6 +15,11 @@ final class Meter
     /** Volts on the leads from which ohms and microfarads are nonsense, AC; at DC see {@see Ohmmeter}. */
     private const LIVE_V = 0.5;
 
+    /** Ohms over which a meter charges a capacitor on its upper ranges, and seconds that an eye can follow. From memory. */
+    private const CHARGES_OHM = 1e6;
+
+    private const A_KICK_S = 0.3;
+
     /** A frequency is counted from so many volts on. */
     private const COUNTS_FROM_V = 1.0;
 
@@ -171,6 +176,17 @@ final class Meter
         }
 
         return self::within(Mode::Microfarads, -$z[1] / $d / (2 * M_PI * $s->hertz()) * 1e6);
+    }
+
+    /**
+     * Whether ohms fall at first and then climb: a capacitor takes its charge from the meter, over a time that can be
+     * seen. An open one does not.
+     */
+    public static function kicks(Solution $s, int $red, int $black): bool
+    {
+        $farads = self::microfarads($s, $red, $black) * 1e-6;
+
+        return is_finite($farads) && min($s->dcOhms($red, $black), self::CHARGES_OHM) * $farads > self::A_KICK_S;
     }
 
     private static function within(Mode $mode, float $figure): float

@@ -260,6 +260,22 @@ final class InstrumentsTest extends TestCase
         self::assertFalse($outcome->reading?->low);
     }
 
+    public function test_a_sound_capacitor_kicks_and_climbs_on_ohms_and_an_open_one_stays(): void
+    {
+        foreach (['healthy' => true, 'capacitor:open' => false, 'capacitor:weak@3.5' => true] as $fault => $kicks) {
+            $this->open($fault);
+            $this->do(3, 'set', ['part' => 'service', 'lever' => 'lever', 'to' => 'off']);
+            $this->do(400, 'dial', ['mode' => 'ohm']);
+            $across = ['red' => 'capacitor.1', 'black' => 'capacitor.2'];
+            self::assertSame([], $this->do(401, 'leads', $across)->seen, "$fault, by way of the windings");
+            $this->do(402, 'leads', ['red' => null, 'black' => null]);
+            $this->do(403, 'lift', ['end' => 'w40.b']);
+            $outcome = $this->do(404, 'leads', $across);
+            self::assertSame($kicks, $outcome->seen !== [], "$fault: ".$outcome->reading?->text());
+            self::assertSame([], $this->do(405, 'read')->seen, 'it has its charge by now');
+        }
+    }
+
     public function test_what_is_inside_a_part_is_no_place_for_a_lead(): void
     {
         self::assertStringContainsString(
