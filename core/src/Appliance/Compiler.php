@@ -8,6 +8,7 @@ use OddSpark\Circuit\Topology;
 use OddSpark\Parts\Ability\Carries;
 use OddSpark\Parts\Ability\NeedsPipes;
 use OddSpark\Parts\Primitive;
+use OddSpark\Parts\Primitive\Source;
 use OddSpark\Sequence\Table;
 use OddSpark\Trade\Conductor;
 
@@ -184,6 +185,9 @@ final class Compiler
                 ? array_intersect_key($spec, ['from' => 1, 'to' => 1]) // ports, not primitives
                 : [];
             $spec = $ends + self::linked($spec, $part, $kind);
+            if ($spec['type'] === 'source') { // what a part says of its own supply stands
+                $spec = Source::on($spec, (float) $this->model->document['supply']['volts']);
+            }
             foreach ($part['params'][$name] ?? [] as $key => $value) {
                 $spec[$key] =
                     is_array($value) && ! array_is_list($value)

@@ -267,7 +267,7 @@ final class KnownKeys
         'source' => [
             'keys' => [
                 'degrees', 'ground', 'ground_ohm', 'hot', 'legs', 'neutral', 'neutral_ohm', 'neutral_open', 'off',
-                'ohm', 'swapped', 'type', 'volts',
+                'ohm', 'rated', 'swapped', 'type', 'volts',
             ],
             'needs' => [
                 'ground_ohm', 'neutral', 'neutral_ohm', 'ohm',

@@ -15,7 +15,7 @@ final class Meter
     /** Volts on the leads from which ohms and microfarads are nonsense, AC; at DC see {@see Ohmmeter}. */
     private const LIVE_V = 0.5;
 
-    /** Ohms over which a meter charges a capacitor on its upper ranges, and seconds that an eye can follow. From memory. */
+    /** Ohms over which a meter charges a capacitor on its upper ranges; seconds that an eye can follow. From memory. */
     private const CHARGES_OHM = 1e6;
 
     private const A_KICK_S = 0.3;

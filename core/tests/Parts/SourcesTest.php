@@ -249,4 +249,16 @@ final class SourcesTest extends TestCase
             Meter::exact($mode, $this->solution(), $this->node($red), $this->node($black)),
         )->text();
     }
+
+    public function test_a_supply_follows_the_volts_of_its_model(): void
+    {
+        $library = new \OddSpark\Appliance\Library();
+        $of = ['furnace-80' => [108, 'panel.L', 121 * 0.9], 'package-direct-spark' => [208, 'panel.L1', 121 * 208 / 240]];
+        foreach ($of as $name => [$volts, $place, $shows]) {
+            $document = $library->document($name);
+            $document['supply']['volts'] = $volts;
+            $rig = \OddSpark\Tests\TestRig::ofModel($library->resolve($document))->run(5);
+            self::assertEqualsWithDelta($shows, $rig->volts($place, 'screw.screw'), 0.5, $name);
+        }
+    }
 }

@@ -24,11 +24,35 @@ final class Source extends Primitive implements IsMains
     public const LIVE = false;
 
     /**
-     * @param Figures $p volts, degrees and ohm of every leg, or legs: by terminal {volts, degrees}; ohm,
+     * @param Figures $p rated: what the model's supply is when it has the volts that stand here; volts, degrees and ohm
+     *     of every leg, or legs: by terminal {volts, degrees}; ohm,
      *     neutral_ohm,
      *     ground_ohm, neutral_open, off, swapped: the one hot leg and the neutral are exchanged
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
+
+    /**
+     * Its figures where the supply of the model is another than the one that it is rated for.
+     *
+     * @param Figures $spec
+     * @param float $volts of the model's supply
+     * @return Figures
+     */
+    public static function on(array $spec, float $volts): array
+    {
+        $share = isset($spec['rated']) ? $volts / $spec['rated'] : 1.0;
+        if (isset($spec['legs']) && abs(log(2 * $share)) < abs(log($share))) {
+            $share *= 2; // of two legs the volts of one are meant
+        }
+        if ($share !== 1.0 && isset($spec['volts'])) {
+            $spec['volts'] *= $share;
+        }
+        foreach ($share === 1.0 ? [] : $spec['legs'] ?? [] as $leg => $of) {
+            $spec['legs'][$leg]['volts'] = $of['volts'] * $share;
+        }
+
+        return $spec;
+    }
 
     public static function wiring(array $spec): array
     {
