@@ -69,6 +69,14 @@ final class KeysWriter
             $lines .= "        ],\n";
         }
 
+        $outputs = '';
+        $library = new Library();
+        foreach ($library->tables() as $name) {
+            $all = array_unique(array_merge(...array_values(array_column($library->table($name)['states'], 'outputs'))));
+            sort($all);
+            $outputs .= "        '$name' => ['".implode("', '", $all)."'],\n";
+        }
+
         return str_replace("[\n                ,\n            ]", '[]', <<<PHP
             <?php
 
@@ -82,6 +90,10 @@ final class KeysWriter
                 /** @var array<string, array{keys: list<string>, needs: list<string>}> by type */
                 public const OF = [
             $lines    ];
+
+                /** @var array<string, list<string>> outputs of each stock table */
+                public const OUTPUTS = [
+            $outputs    ];
             }
 
             PHP);

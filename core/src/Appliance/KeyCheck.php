@@ -89,7 +89,8 @@ final class KeyCheck
     }
 
     /**
-     * Outputs of a control that nothing follows: they would do nothing.
+     * Outputs of a control that nothing follows: they would do nothing. A kind need not have all of those of a stock
+     * table.
      *
      * @param KindDocument $kind
      */
@@ -101,9 +102,11 @@ final class KeyCheck
                 $followed[substr($primitive['key'], 4)] = true;
             }
         }
-        foreach ($kind['primitives'][$control]['table']['states'] ?? [] as $state => $row) {
+        $table = $kind['primitives'][$control]['table'] ?? [];
+        $spare = KnownKeys::OUTPUTS[$table['table'] ?? ''] ?? [];
+        foreach ($table['states'] ?? [] as $state => $row) {
             foreach ($row['outputs'] as $output) {
-                if (! isset($followed[$output])) {
+                if (! isset($followed[$output]) && ! in_array($output, $spare, true)) {
                     throw new DocumentError(
                         "$pointer/table/states/$state/outputs",
                         "Nothing of this kind follows the output \"$output\".".

@@ -362,4 +362,13 @@ final class KnownKeys
             'needs' => [],
         ],
     ];
+
+    /** @var array<string, list<string>> outputs of each stock table */
+    public const OUTPUTS = [
+        'boiler-230' => ['fan', 'pump', 'spark', 'valve'],
+        'direct-spark' => ['spark', 'valve'],
+        'furnace-hot-surface' => ['cool', 'heat', 'igniter', 'inducer', 'valve'],
+        'intermittent-pilot' => ['main', 'pilot', 'spark'],
+        'oil-primary' => ['ignition', 'motor', 'valve'],
+    ];
 }

@@ -47,7 +47,25 @@ final class ProcessCheck
                 }
                 self::value($pointer, rtrim($type, '?'), $element[$key], $known);
             }
+            if (($given['loses'] ?? '') === 'items') {
+                self::alwaysOpen("/process/$id/loses", $element['loses']);
+            }
         }
+    }
+
+    /**
+     * Whether heat has a way out that is never shut: without one a store would get hotter for ever.
+     *
+     * @param list<array<string, mixed>> $ways
+     */
+    private static function alwaysOpen(string $pointer, array $ways): void
+    {
+        foreach ($ways as $way) {
+            if ($way['per_degree'] > 0 && [...$way['if'] ?? [], ...$way['ways'] ?? []] === []) {
+                return;
+            }
+        }
+        throw new DocumentError($pointer, 'One of them must be open always and take a little: else it gets hotter for ever.');
     }
 
     /** @param array<string, true> $known */

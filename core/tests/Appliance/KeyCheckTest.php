@@ -123,6 +123,16 @@ final class KeyCheckTest extends TestCase
         $this->refused($change((new Library())->document('furnace-80')), $pointer, $words);
     }
 
+    public function test_a_store_whose_only_way_out_can_be_shut_is_refused(): void
+    {
+        $library = new Library();
+        $document = $library->document(__DIR__.'/version-1/boiler-hydronic.json');
+        foreach ([[], [['per_degree' => 560, 'to' => 'room', 'ways' => ['circulator.flow']]]] as $loses) {
+            $document['process']['water']['loses'] = $loses;
+            $this->refused($document, '/process/water/loses', 'open always');
+        }
+    }
+
     public function test_a_kind_of_ones_own_that_names_a_stock_table_runs_by_it(): void
     {
         $library = new Library();
