@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
-use OddSpark\Circuit\Topology;
 use OddSpark\Parts\Ability\Carries;
 use OddSpark\Parts\Ability\NeedsPipes;
 use OddSpark\Parts\Primitive;
@@ -30,16 +29,10 @@ final class Compiler
         'warmed_by', 'sees', 'gas', 'stack', 'leaks', 'beside', 'opens_by',
     ];
 
-    /** Of a wire or a part to earth, from memory: some feet of wire in a cabinet have tens of picofarads. */
-    private const STRAY_PF = 10.0;
-
-    private const STRAY_OHM = 1.0e13;
-
     /** Share of the coupling that is left between conductors that do not lie side by side. From memory. */
     private const APART = 0.4;
 
-    /** @var array<string, string> union-find over places */
-    private array $root = [];
+    private readonly Places $places;
 
     /** @var array<string, array{type: string, spec: Figures, scope: string, local: list<string>}> */
     private array $primitives = [];
@@ -47,7 +40,10 @@ final class Compiler
     /** @var array<string, true>|null parts that a pipe leads to */
     private ?array $piped = null;
 
-    private function __construct(private readonly Model $model) {}
+    private function __construct(private readonly Model $model)
+    {
+        $this->places = new Places();
+    }
 
     public static function compile(Model $model): Plan
     {
@@ -73,7 +69,7 @@ final class Compiler
             $percepts[$name] = $percept + ['label' => $percept['thing']];
         }
         foreach ($d['joined'] ?? [] as $group) {
-            $this->join($group);
+            $this->places->join($group);
         }
         foreach ($d['process'] as $id => $element) {
             $this->primitives[$id] = ['type' => $element['type'], 'spec' => $element, 'scope' => '', 'local' => []];
@@ -86,7 +82,7 @@ final class Compiler
             $this->cable($cable);
         }
 
-        return $this->number($percepts);
+        return (new Numbering($this->model, $this->places))->plan($this->primitives, $percepts);
     }
 
     /**
@@ -175,10 +171,10 @@ final class Compiler
         $id = $part['id'];
         $local = [...array_keys($kind['terminals']), ...($kind['inside'] ?? [])];
         foreach ($local as $name) {
-            $this->root["$id.$name"] ??= "$id.$name";
+            $this->places->add("$id.$name");
         }
         foreach ($kind['joined'] ?? [] as $group) {
-            $this->join(array_map(fn (string $t) => "$id.$t", $group));
+            $this->places->join(array_map(fn (string $t) => "$id.$t", $group));
         }
         foreach ($kind['primitives'] as $name => $spec) {
             $ends = is_a(Primitives::TYPES[$spec['type']], Carries::class, true)
@@ -258,8 +254,8 @@ final class Compiler
                 $wire[$end === 'a' ? 'from' : 'to'] = $built['on'];
             }
         }
-        $this->root["$id.a"] = "$id.a";
-        $this->root["$id.b"] = "$id.b";
+        $this->places->add("$id.a");
+        $this->places->add("$id.b");
         $spec = [
             'type' => 'wire',
             'from' => $wire['from'],
@@ -311,152 +307,5 @@ final class Compiler
                 }
             }
         }
-    }
-
-    /** @param array<string, PerceptDocument> $percepts */
-    private function number(array $percepts): Plan
-    {
-        $nodes = [];
-        $places = [];
-        foreach (array_keys($this->root) as $place) {
-            $nodes[$this->find($place)] ??= count($nodes) + 1;
-            $places[$place] = $nodes[$this->find($place)];
-        }
-        $strays = $this->strays();
-        $this->primitives['stray'] = [
-            'type' => 'stray',
-            'spec' => [
-                'type' => 'stray',
-                'places' => array_map('strval', array_keys($strays)),
-                'picofarads' => array_values($strays),
-                'leak_ohm' => self::STRAY_OHM,
-            ],
-            'scope' => '',
-            'local' => [],
-        ];
-        $branches = $windings = $flames = $entries = $variable = $read = [];
-        foreach ($this->primitives as $id => ['type' => $type, 'spec' => $spec, 'scope' => $scope, 'local' => $local]) {
-            $node = fn (string $name): int => match (true) {
-                $name === 'EARTH' => 0,
-                isset($places["$scope.$name"]) => $places["$scope.$name"],
-                isset($places[$name]) => $places[$name],
-                default => throw new DocumentError('', "\"$id\" is fitted to \"$name\", which is no place."),
-            };
-            $named = [];
-            foreach ($local as $name) {
-                $named[$name] = $node($name);
-            }
-            foreach ($spec as $role => $value) {
-                if (is_string($value) && (isset($places["$scope.$value"]) || isset($places[$value]))) {
-                    $named[$role] = $node($value);
-                }
-            }
-            if (isset($spec['between'])) {
-                $named['a'] = $node($spec['between'][0]);
-                $named['b'] = $node($spec['between'][1]);
-            }
-            $joins = Primitives::TYPES[$type]::joins($spec);
-            $entry = [
-                'type' => $type,
-                'spec' => $spec,
-                'nodes' => $named,
-                'branches' => [],
-                'windings' => [],
-                'flames' => [],
-            ];
-            foreach ($joins['branches'] ?? [] as $pair) {
-                if (Primitives::TYPES[$type]::VARIES) {
-                    $variable[] = count($branches);
-                }
-                $entry['branches'][] = count($branches);
-                $branches[] = array_map($node, $pair);
-            }
-            foreach ($joins['windings'] ?? [] as $four) {
-                $entry['windings'][] = count($windings);
-                $windings[] = array_map($node, $four);
-            }
-            foreach ($joins['flames'] ?? [] as $pair) {
-                $entry['flames'][] = count($flames);
-                $flames[] = array_map($node, $pair);
-            }
-            if (Primitives::TYPES[$type]::READS_CIRCUIT && isset($named['a'])) {
-                array_push($read, $named['a'], $named['b']);
-            }
-            foreach ($spec['inputs'] ?? [] as $input) {
-                array_push(
-                    $read,
-                    ...array_map(
-                        $node,
-                        $input['ac'] ?? ($input['dc'] ?? ($input['ua_through'] ?? ($input['ohms'] ?? []))),
-                    ),
-                );
-            }
-            $entries[$id] = $entry;
-        }
-
-        return new Plan(
-            $this->model,
-            $this->model->hash(),
-            (float) $this->model->document['supply']['hertz'],
-            $branches,
-            $places,
-            $entries,
-            get_object_vars(
-                Topology::of(
-                    count($nodes) + 1,
-                    $branches,
-                    $variable,
-                    array_values(array_unique(array_diff($read, [0]))),
-                ),
-            ),
-            $windings,
-            $flames,
-            $percepts,
-        );
-    }
-
-    /**
-     * What every conductor has to earth, so that none floats altogether, whatever is lifted, open or broken: of a part
-     * shared among its terminals and what lies inside, of a wire among its ends.
-     *
-     * @return array<string, float> picofarads by place, each standing for all that are one with it
-     */
-    private function strays(): array
-    {
-        $of = [];
-        foreach ($this->model->document['parts'] as $part) {
-            $kind = $this->model->document['kinds'][$part['kind']];
-            foreach ([...array_keys($kind['terminals']), ...($kind['inside'] ?? [])] as $name) {
-                $of[$part['id']][$this->find("{$part['id']}.$name")] = true;
-            }
-        }
-        foreach ($this->model->document['wires'] as $wire) {
-            $of["{$wire['id']} wire"] = ["{$wire['id']}.a" => true, "{$wire['id']}.b" => true];
-        }
-        $strays = [];
-        foreach ($of as $places) {
-            foreach (array_keys($places) as $place) {
-                $strays[$place] = ($strays[$place] ?? 0.0) + self::STRAY_PF / count($places);
-            }
-        }
-
-        return $strays;
-    }
-
-    /** @param list<string> $places */
-    private function join(array $places): void
-    {
-        foreach (array_slice($places, 1) as $place) {
-            $this->root[$this->find($place)] = $this->find($places[0]);
-        }
-    }
-
-    private function find(string $place): string
-    {
-        while ($this->root[$place] !== $place) {
-            $place = $this->root[$place];
-        }
-
-        return $place;
     }
 }
