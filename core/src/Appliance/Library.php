@@ -6,7 +6,6 @@ namespace OddSpark\Appliance;
 
 use OddSpark\Appliance\Pipes\Pipework;
 use OddSpark\Sequence\Table;
-use OddSpark\Sequence\TableError;
 
 /**
  * Reads documents, and nothing else does: shipped models by name, any by path, kinds and tables.
@@ -26,7 +25,12 @@ final class Library
     /** @var array<string, KindDocument> kinds that were read */
     private array $kinds = [];
 
-    public function __construct(private readonly string $root = __DIR__.'/../..') {}
+    private readonly Stock $stock;
+
+    public function __construct(private readonly string $root = __DIR__.'/../..')
+    {
+        $this->stock = new Stock($root);
+    }
 
     /** @return list<string> names of the shipped models */
     public function names(): array
@@ -59,7 +63,7 @@ final class Library
             );
         }
 
-        return $this->read($path);
+        return self::read($path);
     }
 
     /**
@@ -81,7 +85,7 @@ final class Library
             );
         }
 
-        return $this->read(in_array($nameOrPath, $shipped, true) ? "$this->root/rules/$nameOrPath.json" : $nameOrPath);
+        return self::read(in_array($nameOrPath, $shipped, true) ? "$this->root/rules/$nameOrPath.json" : $nameOrPath);
     }
 
     /**
@@ -197,7 +201,7 @@ final class Library
         $document = (new Composition($this))->expand(self::migrated($document));
         $document['kinds'] ??= [];
         foreach ($document['kinds'] as $name => $kind) {
-            $document['kinds'][$name] = $this->tabled($kind, (string) $name);
+            $document['kinds'][$name] = $this->stock->tabled($kind, (string) $name);
         }
         foreach ($document['parts'] as $i => $part) {
             $kind = $part['kind'];
@@ -225,12 +229,6 @@ final class Library
         return Usual::filled(Pipework::laid($document));
     }
 
-    /** @return list<string> names of the shipped kinds */
-    public function kindNames(): array
-    {
-        return array_map(fn (string $f) => basename($f, '.json'), glob("$this->root/kinds/*.json") ?: []);
-    }
-
     /**
      * The JSON of a file or of a text, bounded.
      *
@@ -238,7 +236,7 @@ final class Library
      *
      * @throws DocumentError
      */
-    public function read(string $path): array
+    public static function read(string $path): array
     {
         $size = filesize($path);
         if ($size === false || $size > self::MAX_BYTES) {
@@ -276,30 +274,10 @@ final class Library
         return $value;
     }
 
-    /**
-     * A stock sequence table.
-     *
-     * @return TableDocument
-     *
-     * @throws DocumentError
-     */
-    public function table(string $name): array
+    /** @return list<string> names of the shipped kinds */
+    public function kindNames(): array
     {
-        $path = "$this->root/kinds/sequences/$name.json";
-        if (! is_file($path)) {
-            throw new DocumentError(
-                '',
-                "There is no sequence table called \"$name\"; there are ".implode(', ', $this->tables()).'.',
-            );
-        }
-
-        return $this->read($path);
-    }
-
-    /** @return list<string> names of the stock tables */
-    public function tables(): array
-    {
-        return array_map(fn (string $f) => basename($f, '.json'), glob("$this->root/kinds/sequences/*.json") ?: []);
+        return $this->stock->kinds();
     }
 
     /**
@@ -311,44 +289,24 @@ final class Library
      */
     public function kind(string $name, string $pointer = ''): array
     {
-        if (preg_match('/^[a-z0-9-]+$/', $name) !== 1 || ! is_file("$this->root/kinds/$name.json")) {
-            throw new DocumentError($pointer, "There is no kind of part called \"$name\".");
-        }
-
-        return $this->tabled($this->read("$this->root/kinds/$name.json"), $name);
+        return $this->stock->kind($name, $pointer);
     }
 
     /**
-     * A kind with the stock tables put in that its controls name.
+     * A stock sequence table.
      *
-     * @param KindDocument $kind
-     * @return KindDocument
+     * @return TableDocument
      *
-     * @throws DocumentError when there is no such table, or not what it changes in one
+     * @throws DocumentError
      */
-    private function tabled(array $kind, string $name): array
+    public function table(string $name): array
     {
-        foreach ($kind['primitives'] ?? [] as $id => $primitive) {
-            if (is_string($primitive['table'] ?? null)) {
-                if (! in_array($primitive['table'], $this->tables(), true)) {
-                    throw new DocumentError(
-                        "/kinds/$name/primitives/$id/table",
-                        "There is no sequence table called \"{$primitive['table']}\"; there are ".
-                            implode(', ', $this->tables()).'.',
-                    );
-                }
-                try {
-                    $kind['primitives'][$id]['table'] = Table::with(
-                        $this->table($primitive['table']),
-                        $primitive['overrides'] ?? [],
-                    );
-                } catch (TableError $e) {
-                    throw new DocumentError("/kinds/$name/primitives/$id{$e->pointer}", $e->sentence);
-                }
-                unset($kind['primitives'][$id]['overrides']);
-            }
-        }
+        return $this->stock->table($name);
+    }
 
-        return $kind;
+    /** @return list<string> names of the stock tables */
+    public function tables(): array
+    {
+        return $this->stock->tables();
     }
 }

@@ -37,14 +37,6 @@ final class Control extends Primitive implements Decides
 
     public const DARK = 'dark';
 
-    /**
-     * How long a code must stand until it has been shown once, and can be read, ms; for what passes sooner a lamp stays
-     * as it was. Common practice, no source: two to seven blinks and a pause.
-     */
-    private const A_CODE_MS = 2500;
-
-    private const CODE = 'flash';
-
     /** @var TableDocument */
     private readonly array $table;
 
@@ -132,7 +124,7 @@ final class Control extends Primitive implements Decides
 
     public function react(array $slot, Surroundings $now): array
     {
-        $slot = $this->lit($this->sense($slot, $now), $now->tick);
+        $slot = Lamp::at($now->tick, $this->sense($slot, $now));
         if ($this->supply !== null && ! $slot['in'][$this->supply]) {
             if ($slot['state'] !== self::DARK) {
                 return $this->fallDark($slot, $now->tick);
@@ -212,40 +204,6 @@ final class Control extends Primitive implements Decides
         }
 
         return $slot;
-    }
-
-    /**
-     * The lamp once what it is to show has stood long enough.
-     *
-     * @param Slot $slot
-     * @return Slot
-     */
-    private function lit(array $slot, int $tick): array
-    {
-        return isset($slot['turns']) && $tick >= $slot['turns'][1]
-            ? ['lamp' => $slot['turns'][0], 'lit' => $tick, 'turns' => null] + $slot
-            : $slot;
-    }
-
-    /**
-     * When a lamp turns to what a state has it show: a code when it can be read, and from a code when it could be; at
-     * once without power.
-     *
-     * @param Slot $slot before
-     */
-    private function turns(string $lamp, string $state, int $tick, array $slot): int
-    {
-        if (($slot['turns'][0] ?? null) === $lamp) {
-            return $slot['turns'][1]; // it has been on the way to that already
-        }
-        $was = $slot['lamp'];
-        $isRead = str_contains($was, self::CODE) ? (int) ($slot['lit'] ?? 0) + self::A_CODE_MS : $tick;
-
-        return match (true) {
-            $state === self::DARK => $tick,
-            str_contains($lamp, self::CODE) => max($isRead, $tick + self::A_CODE_MS),
-            default => max($isRead, $tick),
-        };
     }
 
     /**
@@ -340,8 +298,6 @@ final class Control extends Primitive implements Decides
     private function enter(string $state, int $tick, array $slot): array
     {
         $row = $this->table['states'][$state] ?? ['outputs' => [], 'lamp' => 'off'];
-        $turns = $slot['lamp'] === $row['lamp'] ? $tick : $this->turns($row['lamp'], $state, $tick, $slot);
-        $isLit = $turns <= $tick;
 
         return [
             'state' => $state,
@@ -351,11 +307,8 @@ final class Control extends Primitive implements Decides
             'count' => $slot['count'],
             'timer' => $slot['timer'],
             'out' => array_fill_keys($row['outputs'], true),
-            'lamp' => $isLit ? $row['lamp'] : $slot['lamp'],
-            'lit' => $isLit && $row['lamp'] !== $slot['lamp'] ? $tick : $slot['lit'] ?? $tick,
-            'turns' => $isLit ? null : [$row['lamp'], $turns],
             'latched' => isset($row['reset']),
             'kept' => $slot['kept'],
-        ];
+        ] + Lamp::turned($row['lamp'], $state !== self::DARK, $tick, $slot);
     }
 }
