@@ -42,6 +42,8 @@ final class Bench
 
     private readonly Multimeter $meter;
 
+    private readonly Hookup $hookup;
+
     private readonly Noticing $noticing;
 
     private readonly Reach $reach;
@@ -65,7 +67,8 @@ final class Bench
         $this->reach = new Reach($plan);
         $this->risk = new Risk($plan);
         $this->noticing = new Noticing($plan, $fault, $this->perception, $this->reach);
-        $this->machine = $this->machineWith([], []);
+        $this->hookup = new Hookup($plan, $fault, $memory, $seed, $this->meter);
+        $this->machine = $this->hookup->machineWith([], []);
         $this->record = new Record();
     }
 
@@ -78,7 +81,7 @@ final class Bench
             $this->machine,
             $this->perception,
             $this->memory,
-            Machine::jumpers($this->pairs($this->fault->jumpers)),
+            Machine::jumpers($this->hookup->pairs($this->fault->jumpers)),
         ))->arrive($visit);
         $state = $arrival->state->with(earlier: $this->fault->jumpers, raw: $this->risk->rawTrials($arrival->state));
 
@@ -88,8 +91,8 @@ final class Bench
     /** Goes on with a state kept from earlier, as from a snapshot; gives it with what is on its circuit. */
     public function resume(BenchState $state): BenchState
     {
-        $this->machine = $this->machineOf($state);
-        $state = $this->connected($state);
+        $this->machine = $this->hookup->machineOf($state);
+        $state = $this->hookup->connected($state);
         $this->record->see($state->now(), $this->now($state));
 
         return $state;
@@ -182,7 +185,7 @@ final class Bench
     /** The same with the meter off the circuit, its leads where they are: to ask what another load would show. */
     public function withoutMeter(BenchState $state): BenchState
     {
-        return $state->with(joined: $this->jumpers($state));
+        return $state->with(joined: $this->hookup->jumpers($state));
     }
 
     /**
@@ -208,9 +211,9 @@ final class Bench
         $stopped = array_values(array_intersect($outcome->dangers, $this->stops));
         if ($stopped !== []) { // as if it had never been begun
             $this->record = Record::resumed($seen);
-            $this->machine = $this->machineOf($state);
+            $this->machine = $this->hookup->machineOf($state);
 
-            return [$this->connected($state), Outcome::stop($stopped)];
+            return [$this->hookup->connected($state), Outcome::stop($stopped)];
         }
 
         return [$next, $outcome->told($state->unsaid)];
@@ -237,7 +240,7 @@ final class Bench
      */
     public function isFaulty(BenchState $state): bool
     {
-        foreach ($this->changed($state->mended, $state->fitted) as $path => $value) {
+        foreach ($this->hookup->changed($state->mended, $state->fitted) as $path => $value) {
             $now = str_ends_with($path, '.at') ? $state->at(substr($path, 0, -3)) : $value;
             $given = $this->plan->given($path);
             // nothing given is not nought
@@ -343,103 +346,21 @@ final class Bench
         $state = $act->apply($this->situation($was));
         $rebuilt = [$was->mended, $was->fitted] !== [$state->mended, $state->fitted];
         if ($rebuilt) {
-            $this->machine = $this->machineOf($state);
+            $this->machine = $this->hookup->machineOf($state);
         }
         $untouched = ! $rebuilt && $state->slots === $was->slots;
-        if ($untouched && $this->onTheCircuit($state) === $this->onTheCircuit($was)) { // looked, said or thought
+        if ($untouched && Hookup::onTheCircuit($state) === Hookup::onTheCircuit($was)) { // looked, said or thought
             return $state->with(display: $this->meter->follow($this->site($state)));
         }
 
         return $this->settle($state, $untouched);
     }
 
-    /** @return list<mixed> what a hand has put on the circuit */
-    private function onTheCircuit(BenchState $state): array
-    {
-        return [
-            $state->red,
-            $state->black,
-            $state->mode,
-            $state->loose,
-            $state->blown,
-            $state->jumpers,
-            $state->earlier,
-        ];
-    }
-
     private function settle(BenchState $state, bool $onlyCircuit = false): BenchState
     {
-        $state = $this->connected($state);
+        $state = $this->hookup->connected($state);
         $state = $state->on($this->machine->settle($state, $onlyCircuit));
 
         return $state->with(display: $this->meter->follow($this->site($state)));
-    }
-
-    /** The meter and the jumpers on the circuit, as the state has them. */
-    private function connected(BenchState $state): BenchState
-    {
-        $meter = $this->meter->load($this->plan, $state);
-
-        return $state->with(joined: [...$this->jumpers($state), ...$meter === null ? [] : [$meter]]);
-    }
-
-    /** @return list<Joint> */
-    private function jumpers(BenchState $state): array
-    {
-        $landed = array_filter($state->earlier, fn (array $jumper): bool => $state->isLanded($jumper[0]));
-
-        return Machine::jumpers($this->pairs([...$state->jumpers, ...$landed]));
-    }
-
-    /**
-     * @param array<array{string, string}> $jumpers places
-     * @return list<array{int, int}> nodes
-     */
-    private function pairs(array $jumpers): array
-    {
-        return array_map(
-            fn (array $j): array => [$this->plan->places[$j[0]], $this->plan->places[$j[1]]],
-            array_values($jumpers),
-        );
-    }
-
-    private function machineOf(BenchState $state): Machine
-    {
-        return $this->machineWith($state->mended, $state->fitted);
-    }
-
-    /**
-     * @param list<string> $mended
-     * @param Changes $fitted
-     */
-    private function machineWith(array $mended, array $fitted): Machine
-    {
-        $set = $this->changed($mended, $fitted);
-
-        return new Machine(
-            $this->plan,
-            $set + ($this->seed === null ? [] : Scatter::of($this->plan, $this->seed, $set)),
-            $this->memory,
-        );
-    }
-
-    /**
-     * Parameters that are not the document's: of the fault, as far as it is not mended, and of what was fitted.
-     *
-     * @param list<string> $mended
-     * @param Changes $fitted
-     * @return Changes
-     */
-    private function changed(array $mended, array $fitted): array
-    {
-        return $fitted +
-            array_filter(
-                $this->fault->set,
-                fn (string $path): bool => array_filter(
-                    $mended,
-                    fn (string $part): bool => str_starts_with($path, "$part."),
-                ) === [],
-                ARRAY_FILTER_USE_KEY,
-            );
     }
 }

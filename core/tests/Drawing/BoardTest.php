@@ -6,6 +6,7 @@ namespace OddSpark\Tests\Drawing;
 
 use OddSpark\Appliance\Library;
 use OddSpark\Drawing\Board;
+use OddSpark\Drawing\PartBoxes;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -98,7 +99,7 @@ final class BoardTest extends TestCase
                 'nothing is cut off',
             );
             self::assertGreaterThanOrEqual(
-                Board::labelWidth($part['text'], $part['size']),
+                PartBoxes::labelWidth($part['text'], $part['size']),
                 $part['w'] - 4,
                 $part['label'],
             );

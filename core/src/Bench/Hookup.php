@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Bench;
+
+use OddSpark\Appliance\Plan;
+use OddSpark\Faults\Fault;
+use OddSpark\Instruments\Multimeter;
+use OddSpark\Parts\Primitive;
+use OddSpark\Run\BenchState;
+use OddSpark\Run\Machine;
+use OddSpark\Run\MachineState;
+use OddSpark\Run\Memory;
+
+/**
+ * What an appliance is made of by now, with what is mended and fitted, and what a hand has put on its circuit.
+ *
+ * @phpstan-import-type Changes from Primitive
+ * @phpstan-import-type Joint from MachineState
+ */
+final readonly class Hookup
+{
+    public function __construct(
+        private Plan $plan,
+        private Fault $fault,
+        private Memory $memory,
+        private ?int $seed,
+        private Multimeter $meter,
+    ) {}
+
+    /** @return list<mixed> what a hand has put on the circuit */
+    public static function onTheCircuit(BenchState $state): array
+    {
+        return [
+            $state->red,
+            $state->black,
+            $state->mode,
+            $state->loose,
+            $state->blown,
+            $state->jumpers,
+            $state->earlier,
+        ];
+    }
+
+    /** The meter and the jumpers on the circuit, as the state has them. */
+    public function connected(BenchState $state): BenchState
+    {
+        $meter = $this->meter->load($this->plan, $state);
+
+        return $state->with(joined: [...$this->jumpers($state), ...$meter === null ? [] : [$meter]]);
+    }
+
+    /** @return list<Joint> */
+    public function jumpers(BenchState $state): array
+    {
+        $landed = array_filter($state->earlier, fn (array $jumper): bool => $state->isLanded($jumper[0]));
+
+        return Machine::jumpers($this->pairs([...$state->jumpers, ...$landed]));
+    }
+
+    /**
+     * @param array<array{string, string}> $jumpers places
+     * @return list<array{int, int}> nodes
+     */
+    public function pairs(array $jumpers): array
+    {
+        return array_map(
+            fn (array $j): array => [$this->plan->places[$j[0]], $this->plan->places[$j[1]]],
+            array_values($jumpers),
+        );
+    }
+
+    public function machineOf(BenchState $state): Machine
+    {
+        return $this->machineWith($state->mended, $state->fitted);
+    }
+
+    /**
+     * @param list<string> $mended
+     * @param Changes $fitted
+     */
+    public function machineWith(array $mended, array $fitted): Machine
+    {
+        $set = $this->changed($mended, $fitted);
+
+        return new Machine(
+            $this->plan,
+            $set + ($this->seed === null ? [] : Scatter::of($this->plan, $this->seed, $set)),
+            $this->memory,
+        );
+    }
+
+    /**
+     * Parameters that are not the document's: of the fault, as far as it is not mended, and of what was fitted.
+     *
+     * @param list<string> $mended
+     * @param Changes $fitted
+     * @return Changes
+     */
+    public function changed(array $mended, array $fitted): array
+    {
+        return $fitted +
+            array_filter(
+                $this->fault->set,
+                fn (string $path): bool => array_filter(
+                    $mended,
+                    fn (string $part): bool => str_starts_with($path, "$part."),
+                ) === [],
+                ARRAY_FILTER_USE_KEY,
+            );
+    }
+}
