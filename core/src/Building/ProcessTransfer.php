@@ -6,9 +6,7 @@ namespace OddSpark\Building;
 
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
-use OddSpark\Appliance\Primitives;
 use OddSpark\Appliance\Shapes;
-use OddSpark\Parts\Ability\HoldsHeat;
 use OddSpark\Parts\Primitive;
 
 /**
@@ -24,27 +22,6 @@ use OddSpark\Parts\Primitive;
  */
 final readonly class ProcessTransfer
 {
-    /** Keys whose values are words, and name no part. */
-    private const WORDS = [
-        'type',
-        'title',
-        'name',
-        'label',
-        'tone',
-        'sense',
-        'from',
-        'thing',
-        'instrument',
-        'lever',
-        'key',
-        'when',
-        'to_say',
-        'fuel',
-        'shows',
-        'mode',
-        'say',
-    ];
-
     private const MAPS = ['process', 'percepts', 'taps', 'visits'];
 
     public function __construct(private Library $library) {}
@@ -64,14 +41,14 @@ final readonly class ProcessTransfer
             );
         }
         [$there, $here] = [$this->spread($this->library->document($name)), $this->spread($d)];
-        $names = $this->counterparts($there, $here);
+        $names = Counterparts::of($there, $here);
         $gone = array_fill_keys(array_diff(array_column($there['parts'], 'id'), array_keys($names)), true);
-        $taken = $this->spoken(
+        $taken = Counterparts::spoken(
             array_intersect_key($there, array_flip([...self::MAPS, 'views', 'doors', 'tape', 'household', 'found'])),
             $names,
         );
 
-        [$process, $lost] = $this->without($taken['process'], $gone, array_keys($there['process']));
+        [$process, $lost] = ProcessPruning::without($taken['process'], $gone, array_keys($there['process']));
         $alive = fn (string $id): bool => ! isset($lost[$id]) && ! isset($gone[$this->owner($id)]);
         $d['process'] = ($d['process'] ?? []) + array_diff_key($process, $here['process']);
         $d = $this->joinedOn($d, $here['process'], $process);
@@ -171,7 +148,7 @@ final readonly class ProcessTransfer
             $joined[$pipe['from'].' '.$pipe['to']] = $joined[$pipe['to'].' '.$pipe['from']] = true;
         }
         foreach ($there['pipes'] ?? [] as $pipe) {
-            [$from, $to] = [$this->renamed($pipe['from'], $names), $this->renamed($pipe['to'], $names)];
+            [$from, $to] = [Counterparts::renamed($pipe['from'], $names), Counterparts::renamed($pipe['to'], $names)];
             $isHere = isset($names[$this->owner($pipe['from'])], $names[$this->owner($pipe['to'])]);
             if ($isHere && ! isset($joined["$from $to"])) {
                 $d['pipes'] = [...$d['pipes'] ?? [], ['id' => PipeEdits::next($d), 'from' => $from, 'to' => $to]];
@@ -199,7 +176,7 @@ final readonly class ProcessTransfer
                     array_filter(
                         $items,
                         fn (mixed $item) => ! in_array($item, $here[$id][$key] ?? [], true) &&
-                            (is_array($item) ? $this->names($item, $isNew) : $isNew($item)),
+                            (is_array($item) ? ProcessPruning::names($item, $isNew) : $isNew($item)),
                     ),
                 );
                 if ($more === []) {
@@ -218,154 +195,11 @@ final readonly class ProcessTransfer
         return $d;
     }
 
-    /**
-     * Which part there stands for which here: of one kind by their order, else the only one of a family.
-     *
-     * @param ModelDocument $there
-     * @param ModelDocument $here
-     * @return array<string, string> id here by id there
-     */
-    private function counterparts(array $there, array $here): array
-    {
-        $names = [];
-        $free = array_column($here['parts'], null, 'id');
-        // where the other model is composed, what it includes answers to what is included here, and its own to our own
-        $composed = array_filter($there['parts'], fn (array $p) => str_contains($p['id'], '.')) !== [];
-        $belongs = fn (string $one, string $two): bool => ! $composed ||
-            str_contains($one, '.') === str_contains($two, '.');
-        foreach (['kind', 'family'] as $by) {
-            $trait = fn (array $d, array $part): string => $by === 'kind'
-                ? $part['kind']
-                : $d['kinds'][$part['kind']]['family'].' '.$d['kinds'][$part['kind']]['symbol'];
-            foreach ($there['parts'] as $part) {
-                foreach (isset($names[$part['id']]) ? [] : $free as $id => $candidate) {
-                    if ($belongs((string) $id, $part['id']) && $trait($here, $candidate) === $trait($there, $part)) {
-                        $names[$part['id']] = (string) $id;
-                        unset($free[$id]);
-                        break;
-                    }
-                }
-            }
-        }
-
-        return $names;
-    }
-
-    /**
-     * Every word that names a part, or something in one, in the names of here.
-     *
-     * @param array<array-key, mixed> $value
-     * @param array<string, string> $names
-     * @return array<array-key, mixed>
-     */
-    private function spoken(array $value, array $names): array
-    {
-        $out = [];
-        foreach ($value as $key => $v) {
-            $key = is_string($key) && str_contains($key, '.') ? $this->renamed($key, $names) : $key; // a channel; other keys are the format's words
-            $out[$key] = is_array($v)
-                ? $this->spoken($v, $names)
-                : (is_string($v) && ! in_array($key, self::WORDS, true)
-                    ? $this->renamed($v, $names)
-                    : $v);
-        }
-
-        return $out;
-    }
-
-    /** @param array<string, string> $names */
-    private function renamed(string $v, array $names): string
-    {
-        if (isset($names[$v])) {
-            return $names[$v];
-        }
-        $dot = strrpos($v, '.');
-
-        return $dot !== false && isset($names[substr($v, 0, $dot)]) ? $names[substr($v, 0, $dot)].substr($v, $dot) : $v;
-    }
-
     private function owner(string $id): string
     {
         $dot = strrpos($id, '.');
 
         return $dot === false ? $id : substr($id, 0, $dot);
-    }
-
-    /**
-     * Elements without what is not here; one that needs it goes too, and those that need that one.
-     *
-     * @param array<string, Figures> $process
-     * @param array<string, true> $gone parts
-     * @param list<string> $ids
-     * @return array{array<string, Figures>, array<string, true>} what is left, and what is lost
-     */
-    private function without(array $process, array $gone, array $ids): array
-    {
-        $lost = [];
-        do {
-            $before = count($lost);
-            $known = array_fill_keys($ids, true);
-            $bad = fn (mixed $v): bool => is_string($v) &&
-                (isset($lost[$v]) || isset($gone[$v]) || (str_contains($v, '.') && isset($gone[$this->owner($v)])));
-            foreach ($process as $id => $element) {
-                foreach ($element as $key => $v) {
-                    if (is_array($v)) {
-                        $kept = array_values(
-                            array_filter($v, fn (mixed $x) => is_array($x) ? ! $this->names($x, $bad) : ! $bad($x)),
-                        );
-                        if (
-                            $kept !== $v &&
-                            is_a(Primitives::TYPES[$element['type']], HoldsHeat::class, true) &&
-                            $this->linksOf($kept, $known) === 0 &&
-                            $this->linksOf($v, $known) > 0
-                        ) {
-                            $lost[$id] = true; // nothing comes to it any more
-                        }
-                        // a heater without a flame has nothing to give; a burner that nothing lights does not burn
-                        if ($kept === [] && $v !== [] && in_array($key, ['lit_by', 'loses'], true)) {
-                            $lost[$id] = true;
-                        }
-                        $process[$id][$key] = $kept;
-                    } elseif ($bad($v)) {
-                        $lost[$id] = true;
-                    }
-                }
-            }
-            $process = array_diff_key($process, $lost);
-        } while (count($lost) > $before);
-
-        return [$process, $lost];
-    }
-
-    /**
-     * How many words of a value name a process.
-     *
-     * @param array<array-key, mixed> $value
-     * @param array<string, true> $known
-     */
-    private function linksOf(array $value, array $known): int
-    {
-        $count = 0;
-        array_walk_recursive($value, function (mixed $v) use (&$count, $known): void {
-            $count += is_string($v) && isset($known[$v]) ? 1 : 0;
-        });
-
-        return $count;
-    }
-
-    /**
-     * @param array<array-key, mixed> $value
-     * @param callable(mixed): bool $bad
-     */
-    private function names(array $value, callable $bad): bool
-    {
-        foreach ($value as $v) {
-            if (is_array($v) ? $this->names($v, $bad) : $bad($v)) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /**
@@ -398,13 +232,19 @@ final readonly class ProcessTransfer
         if ($h['rooms'] === []) {
             return null;
         }
-        foreach (['heat', 'cycle', 'air', 'smell', 'hum'] as $key) {
+        foreach (['heat', 'cycle', 'air', 'smell', 'fumes', 'hum'] as $key) {
             if (isset($h[$key])) {
                 $h[$key] = array_intersect_key($h[$key], $channels);
             }
         }
         if (isset($h['hot_water']) && ! $alive($h['hot_water']['of'])) {
             unset($h['hot_water']);
+        }
+        if (isset($h['boiler']) && ! $alive($h['boiler'])) {
+            unset($h['boiler']);
+        }
+        if (isset($h['radiators'])) {
+            $h['radiators'] = array_values(array_filter($h['radiators'], $alive));
         }
 
         return $h;
@@ -426,7 +266,7 @@ final readonly class ProcessTransfer
             $theirs = $links[$from[$part['id']] ?? ''] ?? [];
             if ($theirs !== []) {
                 $d['parts'][$i]['links'] =
-                    ($part['links'] ?? []) + array_map(fn (string $to) => $this->renamed($to, $names), $theirs);
+                    ($part['links'] ?? []) + array_map(fn (string $to) => Counterparts::renamed($to, $names), $theirs);
             }
         }
 
