@@ -102,7 +102,8 @@ final readonly class PreVisitRun
             new Lived($heard->until($state->tick), [], $calls->until($state->tick)),
         );
         $complaint = Complaint::of($household, $lived);
-        $answers = Answers::of($household, $lived, $this->outside($state), $state->tick);
+        $touched = array_map($this->did(...), $story->household);
+        $answers = Answers::of($household, $lived, $this->outside($state), $touched, $state->tick);
 
         $found = new BenchState(
             $state->tick,
@@ -195,6 +196,23 @@ final readonly class PreVisitRun
         }
 
         return $this->machine->advance($state, $state->tick + $visit->after, $listen);
+    }
+
+    /** What somebody did, as he says it: "set the thermostat, mode, to off". */
+    private function did(Doing $doing): string
+    {
+        $model = $this->plan->model;
+        $label = lcfirst($model->part((string) $doing->part)->label ?? '');
+        if ($doing->door !== null) {
+            $door = lcfirst($model->doors()->get($doing->door)->label ?? $doing->door);
+
+            return $doing->to === 'open' ? "took off the $door" : "put the $door on";
+        }
+        $setting = $model->kindOf((string) $doing->part)->settings[$doing->lever ?? ''] ?? null;
+
+        return $setting === null
+            ? "pressed the reset of the $label"
+            : rtrim("set the $label, $setting->label, to $doing->to ".(is_numeric($doing->to) ? $setting->unit : ''));
     }
 
     /** What is to be read off a display, in the words of who sees it: "display lit, calling for heat". */

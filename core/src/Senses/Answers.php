@@ -16,11 +16,17 @@ final class Answers
 {
     /**
      * @param list<string> $outside lamps, codes and marks that are seen without opening anything, as they are said
+     * @param list<string> $touched what he has done to it, as he says it: "set the thermostat to off"
      * @param int $arrived tick
      * @return array<string, string> by question
      */
-    public static function of(Household $household, Lived $lived, array $outside, int $arrived): array
-    {
+    public static function of(
+        Household $household,
+        Lived $lived,
+        array $outside,
+        array $touched,
+        int $arrived,
+    ): array {
         $burns = $lived->stretches($household->heat);
         $last = $burns === [] ? null : $burns[count($burns) - 1][1];
         $hours = $last === null ? null : ($arrived - $last) / 3_600_000;
@@ -43,9 +49,27 @@ final class Answers
                 $lived->total($household->smell) > 0 => "There was a smell of $household->fuel, for a moment.",
                 default => 'No.',
             },
+            'rooms' => self::rooms($lived->rooms),
+            'touched' => $touched === [] ? 'Nothing. I have not been near it.' : 'I '.implode(', then ', $touched).'.',
             'filter' => $household->hasFilter ? 'Not long ago, I think.' : 'I know of no filter.',
             'work' => 'Not that I know of.',
         ];
+    }
+
+    /**
+     * How warm it is, room by room, as far as anybody says so.
+     *
+     * @param list<RoomKnown> $rooms
+     */
+    private static function rooms(array $rooms): string
+    {
+        $said = [];
+        foreach ($rooms as $room) {
+            $how = Complaint::isCold($room) ? 'cold' : (Complaint::isWarm($room) ? 'too warm' : 'as it should be');
+            $said[] = trim("{$room['name']} it is $how");
+        }
+
+        return $said === [] ? 'It heats no room.' : ucfirst(implode(', ', $said)).'.';
     }
 
     /**

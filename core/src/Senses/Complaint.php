@@ -228,19 +228,27 @@ final class Complaint
         }
     }
 
+    /** @param RoomKnown $room */
+    public static function isCold(array $room): bool
+    {
+        return $room['now'] < $room['wants'] - self::COLD;
+    }
+
+    /** @param RoomKnown $room */
+    public static function isWarm(array $room): bool
+    {
+        return $room['now'] > $room['wants'] + self::WARM;
+    }
+
     /** @return list<RoomKnown> */
     private function cold(): array
     {
-        $isCold = fn (array $r): bool => $r['now'] < $r['wants'] - self::COLD;
-
-        return array_values(array_filter($this->lived->rooms, $isCold));
+        return array_values(array_filter($this->lived->rooms, self::isCold(...)));
     }
 
     /** @return list<RoomKnown> */
     private function warm(): array
     {
-        $isWarm = fn (array $r): bool => $r['now'] > $r['wants'] + self::WARM;
-
-        return array_values(array_filter($this->lived->rooms, $isWarm));
+        return array_values(array_filter($this->lived->rooms, self::isWarm(...)));
     }
 }

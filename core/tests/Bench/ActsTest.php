@@ -282,6 +282,19 @@ final class ActsTest extends TestCase
         self::assertSame('It has no light that I can see.', $seen('furnace-standing-pilot', 'healthy'));
     }
 
+    public function test_he_says_which_rooms_and_what_he_has_done(): void
+    {
+        $this->arrive('furnace-80', 'igniter:cracked', false);
+        self::assertSame(
+            'I set the thermostat, mode, to off, then set the thermostat, mode, to heat.',
+            $this->do(1, 'ask', ['question' => 'touched'])->seen['answer'],
+        );
+        self::assertMatchesRegularExpression(
+            '/^In the .+ it is cold\.$/',
+            $this->do(2, 'ask', ['question' => 'rooms'])->seen['answer'],
+        );
+    }
+
     public function test_a_sound_is_heard_through_a_door_and_nothing_is_seen_through_it(): void
     {
         $this->arrive('furnace-80', 'healthy', false);

@@ -9,6 +9,8 @@ const QUESTIONS: { question: Fields<'ask'>['question']; word: string }[] = [
     { question: 'outside', word: 'Are any lights or codes showing?' },
     { question: 'noise', word: 'Any noise?' },
     { question: 'smell', word: 'Any smell?' },
+    { question: 'rooms', word: 'Which rooms are cold, and which too warm?' },
+    { question: 'touched', word: 'What have you done to it yourself?' },
     { question: 'filter', word: 'When was the filter changed?' },
     { question: 'work', word: 'Any electrical work lately?' },
 ]

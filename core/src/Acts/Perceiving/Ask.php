@@ -33,6 +33,8 @@ final readonly class Ask extends Act
         'outside' => 'are any lights or codes showing?',
         'noise' => 'any noise?',
         'smell' => 'any smell?',
+        'rooms' => 'which rooms are cold, and which too warm?',
+        'touched' => 'what have you done to it yourself?',
         'filter' => 'when was the filter changed?',
         'work' => 'any electrical work lately?',
     ];

@@ -176,7 +176,7 @@ export interface ActionLog {
               act: 'ask'
               at_s: number
               id?: string
-              question: 'since' | 'display' | 'outside' | 'noise' | 'smell' | 'filter' | 'work'
+              question: 'since' | 'display' | 'outside' | 'noise' | 'smell' | 'rooms' | 'touched' | 'filter' | 'work'
           }
         | {
               act: 'turn'
