@@ -74,7 +74,8 @@ return [
     'open rollout' => ['furnace-80', 'rollout-l:stuck-open', [...$heat, ['run', 60]], [
         ['24 V across an open rollout', 'vac', ['rollout-l.a', 'rollout-l.b'], 20, 28.5],
     ]],
-    'dead valve' => ['furnace-80', 'valve:coil-open', [...$heat, ['run', 37]], [
+    'dead valve' => ['furnace-80', 'valve:coil-open', [...$heat, ['run', 51]], [
+        ['24 V at a dead coil, in the trial alone', 'vac', ['valve.MV', 'valve.MVC'], 20, 28.5],
         ['no manifold pressure with a dead coil', 'tap', ['manifold'], 0, 0.05],
     ]],
     'blown fuse' => ['furnace-80', 'fuse:blown', [...$heat, ['run', 30]], [
@@ -213,5 +214,146 @@ return [
         ['heating alone: mains on grey', 'vac', ['three-port.GY', 'three-port.BU'], 216, 253],
         ['at heating its switch feeds orange', 'vac', ['three-port.OG', 'three-port.BU'], 216, 253],
         ['its marker stands at heating', 'shows', ['three-port.head'], 'heating'],
+    ]],
+    'breaker off' => ['furnace-80', 'healthy', [['set', 'breaker.handle', 'off'], ['run', 20]], [
+        ['line volts across an open breaker', 'vac', ['breaker.line', 'breaker.load'], 100, 126],
+        ['before an open breaker to ground', 'vac', ['breaker.line', 'panel.G'], 114, 126],
+        ['nothing behind an open breaker', 'vac', ['breaker.load', 'panel.N'], 0, 1],
+    ]],
+    'cracked igniter, off' => ['furnace-80', 'igniter:cracked', [['set', 'service.lever', 'off'], ['run', 20]], [
+        ['a cracked igniter is open', 'ohm', ['igniter.1', 'igniter.2'], 1e6, INF],
+    ]],
+    'cracked igniter, fed' => ['furnace-80', 'igniter:cracked', [...$heat, ['run', 26]], [
+        ['line volts at a cracked igniter', 'vac', ['igniter.1', 'igniter.2'], 110, 126],
+        ['a cracked igniter does not glow', 'shows', ['igniter.element'], ''],
+        ['and nothing lights', 'lit', ['burners.fire'], false],
+    ]],
+    'hose off' => ['furnace-80', 'hose:off', [...$heat, ['run', 100]], [
+        ['no fire with a hose off', 'lit', ['burners.fire'], false],
+        ['a hose that is off gives no suction', 'tap', ['hose-tee'], -0.05, 0.05],
+        ['24 V across a pressure switch that has not made', 'vac', ['pressure.C', 'pressure.NO'], 20, 28.5],
+        ['the inducer runs all the same', 'vac', ['inducer.L', 'inducer.N'], 112, 126],
+        ['three flashes for a pressure switch that stays open', 'shows', ['board.control'], '3 flashes'],
+    ]],
+    'swapped line and neutral' => ['furnace-80', 'panel:swapped', [['set', 'thermostat.mode', 'off'], ['run', 20]], [
+        ['swapped: the hot terminal reads nothing to ground', 'vac', ['panel.L', 'panel.G'], 0, 1],
+        ['swapped: the neutral reads line volts to ground', 'vac', ['panel.N', 'panel.G'], 114, 126],
+        ['swapped: hot to neutral reads as ever', 'vac', ['panel.L', 'panel.N'], 114, 126],
+    ]],
+    'secondary open' => ['furnace-80', 'transformer:secondary-open', [['run', 20]], [
+        ['line volts on the primary of a dead transformer', 'vac', ['transformer.H1', 'transformer.H2'], 114, 126],
+        ['nothing on its secondary', 'vac', ['transformer.X1', 'transformer.X2'], 0, 1.5],
+    ]],
+    'low line' => ['furnace-80', 'panel:low@94', [['run', 20]], [
+        ['low line volts at the panel', 'vac', ['panel.L', 'panel.N'], 90, 98],
+        ['and in proportion on 24 V', 'vac', ['transformer.X1', 'transformer.X2'], 18, 23.5],
+    ]],
+    'contact of the thermostat' => ['furnace-80', 'thermostat:heat-contact-open', [...$heat, ['run', 20]], [
+        ['24 V across a contact that does not make', 'vac', ['thermostat.R', 'thermostat.W'], 20, 28.5],
+        ['the display calls all the same', 'shows', ['thermostat.logic'], 'heat on'],
+    ]],
+    'W broken' => ['furnace-80', 'w17:open', [...$heat, ['run', 20]], [
+        ['24 V leave the thermostat', 'vac', ['thermostat.W', 'thermostat.C'], 22, 28.5],
+        ['no 24 V come to the control', 'vac', ['board.W', 'board.C'], 0, 8],
+    ]],
+    'blower open' => ['furnace-80', 'blower:open', [...$heat, ['until', 'burners.fire', 120], ['run', 50]], [
+        ['line volts at a blower that does not run', 'vac', ['board.HEAT', 'board.CIR-N'], 112, 126],
+        ['no static without a blower', 'tap', ['supply-static'], -0.02, 0.02],
+    ]],
+    'start winding' => ['furnace-80', 'capacitor:open', [...$heat, ['until', 'burners.fire', 120], ['run', 50]], [
+        ['a blower without its capacitor hums', 'shows', ['blower.motor'], 'hums'],
+    ]],
+    'inducer open' => ['furnace-80', 'inducer:open', [...$heat, ['run', 20]], [
+        ['line volts at a dead inducer', 'vac', ['board.IND', 'board.IND-N'], 112, 126],
+        ['a dead inducer pulls nothing', 'tap', ['hose-tee'], -0.05, 0.05],
+    ]],
+    'pressure switch bad' => ['furnace-80', 'pressure:stuck-open', [...$heat, ['run', 20]], [
+        ['suction enough, and the switch does not make', 'tap', ['hose-tee'], 0.9, 1.6],
+        ['24 V across it: the switch is bad', 'vac', ['pressure.C', 'pressure.NO'], 20, 28.5],
+    ]],
+    'cock shut' => ['furnace-80', 'cock:shut', [...$heat, ['run', 51]], [
+        ['the igniter glows on a shut cock', 'shows', ['igniter.element'], 'bright'],
+        ['no gas behind a shut cock', 'tap', ['gas-inlet'], 0, 0.3],
+        ['the valve has its volts in the trial', 'vac', ['valve.MV', 'valve.MVC'], 20, 28.5],
+    ]],
+    'door switch bad' => ['furnace-80', 'door-switch:stuck-open', [['run', 20]], [
+        ['a door switch that does not make keeps all dark', 'vac', ['board.L1', 'board.N'], 0, 1],
+        ['line volts across a door switch that does not make', 'vac', ['door-switch.line', 'door-switch.load'], 100, 126],
+    ]],
+    'circulator open' => ['boiler-hydronic', 'circulator:open', [['set', 'thermostat.set', 85], ['run', 300]], [
+        ['line volts at a circulator that is open', 'vac', ['circulator.L', 'circulator.N'], 112, 126],
+        ['it is silent', 'shows', ['circulator.motor'], ''],
+    ]],
+    'main coil' => ['boiler-hydronic', 'valve:main-coil-open', [['set', 'thermostat.set', 85], ['run', 60]], [
+        ['24 V at the main valve and no fire', 'vac', ['module.MV', 'module.COM'], 21, 28.5],
+        ['the pilot burns', 'lit', ['pilot.fire'], true],
+        ['the main burner does not', 'lit', ['burners.fire'], false],
+    ]],
+    'operating control' => ['boiler-hydronic', 'operating:stuck-open', [['set', 'thermostat.set', 85], ['run', 60]], [
+        ['volts across an operating control that does not make', 'vac', ['operating.a', 'operating.b'], 20, 126],
+    ]],
+    'thermostat wire' => ['boiler-hydronic', 'thermostat:open', [['set', 'thermostat.set', 85], ['run', 60]], [
+        ['24 V across a thermostat that calls and does not make', 'vac', ['relay.T1', 'relay.T2'], 20, 29],
+        ['its relay rests', 'vac', ['relay.P1', 'relay.P2'], 0, 126],
+    ]],
+    'fan open' => ['boiler-simple-230', 'fan:open', [['set', 'stat.set', 28], ['run', 30]], [
+        ['mains at a fan that does not turn', 'vac', ['fan.L', 'fan.N'], 210, 253],
+        ['no air: red flashing', 'shows', ['board.control'], 'red flashing'],
+    ]],
+    'air switch' => ['boiler-simple-230', 'air:stuck-open', [['set', 'stat.set', 28], ['run', 30]], [
+        ['the common of the air switch is live', 'vac', ['air.C', 'board.N'], 210, 253],
+        ['its contact has not made', 'vac', ['air.NO', 'board.N'], 0, 60],
+    ]],
+    'spur off' => ['boiler-simple-230', 'spur:off', [['set', 'stat.set', 28], ['run', 30]], [
+        ['mains before a spur that is off', 'vac', ['spur.L-in', 'spur.N-in'], 216, 253],
+        ['nothing behind it, 230 V', 'vac', ['board.L', 'board.N'], 0, 2],
+    ]],
+    'stat open' => ['boiler-simple-230', 'stat:open', [['set', 'stat.set', 28], ['run', 30]], [
+        ['a room thermostat that does not make: live in', 'vac', ['stat.L', 'stat.N'], 210, 253],
+        ['a room thermostat that does not make: none out', 'vac', ['stat.call', 'stat.N'], 0, 60],
+    ]],
+    'gas valve 230' => ['boiler-simple-230', 'valve:coil-open', [['set', 'stat.set', 28], ['run', 300]], [
+        ['red after its tries', 'shows', ['board.control'], 'red'],
+        ['no fire from a dead coil, 230 V', 'lit', ['burners.fire'], false],
+    ]],
+    'oil motor' => ['oil-furnace', 'motor:open', [['set', 'thermostat.set', 80], ['run', 8]], [
+        ['line volts at an oil motor that is open', 'vac', ['motor.L', 'motor.N'], 112, 126],
+        ['no pressure without its motor', 'tap', ['pump-port'], -1, 5],
+    ]],
+    'oil valve' => ['oil-furnace', 'oil-valve:coil-open', [['set', 'thermostat.set', 80], ['run', 20]], [
+        ['pressure before an oil valve that is dead', 'tap', ['pump-port'], 95, 145],
+        ['no oil fire past it', 'lit', ['nozzle.fire'], false],
+    ]],
+    'tank empty' => ['oil-furnace', 'tank:empty', [['set', 'thermostat.set', 80], ['run', 20]], [
+        ['no pressure from an empty tank', 'tap', ['pump-port'], -20, 20],
+    ]],
+    'cell open' => ['oil-furnace', 'cell:open', [['set', 'thermostat.set', 80], ['run', 200]], [
+        ['an open cell locks the primary out', 'lit', ['nozzle.fire'], false],
+        ['and no volts at the motor', 'vac', ['motor.L', 'motor.N'], 0, 5],
+    ]],
+    'flat cells' => ['oil-furnace', 'thermostat:cells-flat', [['set', 'thermostat.set', 80], ['run', 30]], [
+        ['flat cells: a blank display', 'shows', ['thermostat.logic'], 'blank'],
+        ['flat cells: below two volts', 'vdc', ['thermostat.+', 'thermostat.-'], 0, 1.7],
+    ]],
+    'zone motor' => ['zones-hydronic', 'zv2:motor-open', [
+        ['set', 'thermostat-1.set', 50], ['set', 'thermostat-3.set', 50], ['set', 'thermostat-2.set', 80], ['run', 120],
+    ], [
+        ['the boiler does not fire for a zone that does not open', 'lit', ['boiler.burners.fire'], false],
+        ['24 V at a zone motor that does not open', 'vac', ['zv2.M1', 'zv2.M2'], 21, 29],
+        ['volts across its end switch', 'vac', ['zv2.E1', 'zv2.E2'], 18, 30],
+    ]],
+    'zone output' => ['zones-hydronic', 'panel:zone-2-dead', [['set', 'thermostat-2.set', 80], ['run', 120]], [
+        ['no 24 V from a dead zone output', 'vac', ['zv2.M1', 'zv2.M2'], 0, 2],
+        ['the call is there', 'vac', ['thermostat-2.R', 'thermostat-2.W'], 0, 1],
+    ]],
+    'three-port motor' => ['mid-position-230', 'three-port:motor-dead', [
+        ['set', 'cylinder-stat.set', 40], ['set', 'programmer.hw', 'off'], ['set', 'stat.set', 28], ['run', 120],
+    ], [
+        ['mains on white of a dead head', 'vac', ['three-port.WH', 'three-port.BU'], 216, 253],
+        ['its marker has not moved', 'shows', ['three-port.head'], 'hot water'],
+        ['orange of a dead head is not fed by it', 'shows', ['boiler.board.control'], 'green'],
+    ]],
+    'room thermostat, mid-position' => ['mid-position-230', 'stat:open', [['set', 'stat.set', 28], ['run', 60]], [
+        ['no white from a thermostat that does not make', 'vac', ['three-port.WH', 'three-port.BU'], 0, 80],
     ]],
 ];
