@@ -34,13 +34,13 @@ final class Heater extends Primitive implements GivesFuel, Glows
     public const MECHANICAL = ['rise_f', 'tau_s', 'room_f', 'glows_at_f', 'rated_v'];
 
     /**
-     * °F at which its ohms are taken anew on the way to its glow: so close that a meter goes along with it, some eight
-     * parts of a hundred at a time.
+     * °F at which its ohms are taken anew on the way to its glow: so close that a meter goes along with it, a tenth at
+     * a time. Each is one more state of the circuit to be solved.
      */
-    private const STEPS = [250.0, 420.0, 590.0, 760.0, 930.0, 1100.0, 1270.0, 1440.0, 1610.0];
+    private const STEPS = [350.0, 600.0, 850.0, 1150.0, 1450.0];
 
     /** Where a dull red begins, °F. */
-    private const DULL_F = 1100.0;
+    private const DULL_F = 1150.0;
 
     /** °F below an edge at which a band is left again. */
     private const BACK = 90.0;
@@ -159,6 +159,6 @@ final class Heater extends Primitive implements GivesFuel, Glows
         }
         $share = $band / count($this->edges);
 
-        return 1 / ($this->p['cold_ohm'] * (1 - $share) + $this->p['hot_ohm'] * $share);
+        return 1 / ($this->p['cold_ohm'] * ($this->p['hot_ohm'] / $this->p['cold_ohm']) ** $share);
     }
 }
