@@ -14,7 +14,7 @@ namespace OddSpark\Sequence;
  */
 final readonly class TableRemarks
 {
-    /** Usual times by what a name ends in, s; common practice, no source, but for those of the trade's handbooks. */
+    /** Usual times by what a name ends in, s; common practice, no source. */
     private const USUAL = [
         'prepurge_s' => [0, 60],
         'warm_up_s' => [7, 60],
