@@ -40,12 +40,14 @@ final class KeysWriter
         }
         $keys = [];
         foreach (Primitives::TYPES as $type => $class) {
-            if (! Primitives::isOfPart($type)) {
+            if (! Primitives::isOfPart($type) && ! isset($used[$type])) {
                 continue;
             }
             [$read, $bare] = self::read($class);
             $everywhere = ($used[$type] ?? []) === [] ? [] : array_intersect(...[...$used[$type], ...$used[$type]]);
-            $all = array_unique([...$read, ...array_merge([], ...$used[$type] ?? []), ...$set[$type] ?? [], 'type']);
+            $given = array_map('strval', array_keys($class::GIVEN));
+            $shipped = [...array_merge([], ...$used[$type] ?? []), ...$set[$type] ?? []];
+            $all = array_unique([...$read, ...$given, ...$shipped, 'type']);
             sort($all);
             $needs = array_values(array_intersect($bare, $everywhere));
             sort($needs);

@@ -70,7 +70,7 @@ final class ComputabilityCheck
     private function unlinked(array $part, string $asks): string
     {
         foreach ($this->d['kinds'][$part['kind']]['ports'] ?? [] as $port => $p) {
-            if (($p['link'] ?? '') === $asks || ($p['frame_link'] ?? '') === $asks || ($p['terminal_link'] ?? '') === $asks) {
+            if (in_array($asks, [$p['link'] ?? '', $p['frame_link'] ?? '', $p['terminal_link'] ?? ''], true)) {
                 $what = $p['label'] ?? $port;
 
                 return Medium::from($p['medium'])->flows()

@@ -116,9 +116,13 @@ final readonly class Doors
      */
     public function beforeLever(array $open, string $part, string $lever): ?Door
     {
-        $door = $this->before($open, $part);
+        foreach ($this->before[$part] ?? [] as $door) {
+            if (! self::isOpen($open, $door) && ! in_array("$part.$lever", $door->through, true)) {
+                return $door;
+            }
+        }
 
-        return $door !== null && in_array("$part.$lever", $door->through, true) ? null : $door;
+        return null;
     }
 
     /**

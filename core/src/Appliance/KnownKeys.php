@@ -27,8 +27,8 @@ final class KnownKeys
         ],
         'burner' => [
             'keys' => [
-                'air', 'carries_by', 'carries_in_s', 'igniter', 'least', 'lights_at_f', 'lights_in_s', 'lit_by',
-                'orifice', 'type', 'ways',
+                'air', 'carries_by', 'carries_in_s', 'igniter', 'input_btu_h', 'least', 'lights_at_f',
+                'lights_in_s', 'lit_by', 'orifice', 'type', 'ways',
             ],
             'needs' => [
                 'least', 'lights_in_s',
@@ -344,6 +344,12 @@ final class KnownKeys
             'needs' => [
                 'between', 'cold_f', 'hot_f', 'millivolts', 'of', 'ohm',
             ],
+        ],
+        'way' => [
+            'keys' => [
+                'all', 'any', 'passes', 'share', 'stuck', 'type',
+            ],
+            'needs' => [],
         ],
         'windings' => [
             'keys' => [

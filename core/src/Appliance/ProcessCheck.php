@@ -65,7 +65,10 @@ final class ProcessCheck
                 return;
             }
         }
-        throw new DocumentError($pointer, 'One of them must be open always and take a little: else it gets hotter for ever.');
+        throw new DocumentError(
+            $pointer,
+            'Heat needs a way out that is open always, if a small one: else this gets hotter for ever.',
+        );
     }
 
     /** @param array<string, true> $known */

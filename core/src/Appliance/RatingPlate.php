@@ -60,7 +60,9 @@ final readonly class RatingPlate
         $fuel = str_replace('-', ' ', $this->fuel->value);
         $words = [sprintf('%s, input %s %s', $fuel, number_format($this->input), $heat)];
         if ($this->manifold !== null) {
-            $words[] = $isOil ? "$this->manifold psi at the nozzle" : "{$this->pressure($this->manifold)} at the manifold";
+            $words[] = $isOil
+                ? "$this->manifold psi at the nozzle"
+                : "{$this->pressure($this->manifold)} at the manifold";
         }
         if ($this->riseLow !== null && $this->riseHigh !== null) {
             $words[] = "air rise $this->riseLow to $this->riseHigh $degrees";

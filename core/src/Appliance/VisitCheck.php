@@ -109,7 +109,10 @@ final class VisitCheck
                     );
                 }
                 if (isset($doing['lever']) && $lever === null) {
-                    throw new DocumentError($pointer, "There is nothing called \"{$doing['lever']}\" to set on \"$part\".");
+                    throw new DocumentError(
+                        $pointer,
+                        "There is nothing called \"{$doing['lever']}\" to set on \"$part\".",
+                    );
                 }
                 if (isset($doing['reset']) && ($parts[$part]['resets'] ?? []) === []) {
                     throw new DocumentError($pointer, "There is nothing to reset on \"$part\".");

@@ -8,8 +8,6 @@ use OddSpark\Run\BenchState;
 
 /**
  * What is found: the state after the household has lived with the fault, and what it says of it.
- *
- * @phpstan-type Person array{door: string, held: bool, red: ?string, black: ?string, mode: string}
  */
 final readonly class Arrival
 {

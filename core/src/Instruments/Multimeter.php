@@ -71,7 +71,7 @@ final readonly class Multimeter extends Instrument
         $state = $site->state;
 
         return $state->mode === Mode::Ohms && $this->isOn($state) && $this->touches($state) &&
-            is_finite($state->mode->siemens()) && ! is_nan($this->exact($site)) && Meter::kicks(
+            ! is_nan($this->exact($site)) && Meter::kicks(
                 $site->machine->solution($state),
                 $site->plan->places[$state->red],
                 $site->plan->places[$state->black],

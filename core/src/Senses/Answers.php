@@ -37,11 +37,11 @@ final class Answers
                 $hours < 0.05 => 'It was heating until a moment ago.',
                 $hours < 1.0 => 'Within the last hour.',
                 $hours < 5.0 => 'Some hours.',
-                default => 'The better part of a day.',
+                default => 'Most of a day.',
             },
             'display' => self::displays($lived->rooms),
             'outside' => $outside === []
-                ? 'It has no light that I can see.'
+                ? 'I see no light on it.'
                 : implode(' ', array_map(fn (string $said): string => ucfirst($said).'.', $outside)),
             'noise' => $lived->total($household->hum) > 0 ? 'Something hums.' : 'Nothing out of the way.',
             'smell' => match (true) {

@@ -107,13 +107,13 @@ final class Complaint
         [$id, $text] = match (true) {
             $burned === 0 => ['no-heat', 'We have no heat at all.'],
             $this->onlyTries($burns) => ['tries', 'It lights, and goes out again within seconds.'],
-            ! $comesAndGoes && $isShort => ['short', 'It comes on, runs for some minutes and quits, over and over.'],
+            ! $comesAndGoes && $isShort => ['short', 'It comes on, runs a while and quits, over and over.'],
             $waits && $rests => ['quit', 'It was heating, then the burner quit.'],
             count($cold) === count($rooms) && ($rests || $this->lived->waited() >= self::PATIENCE) => [
                 'too-cold', 'It heated for a while, but it does not get warm.',
             ],
             count($warm) === count($rooms) => ['too-warm', 'It does not stop heating.'],
-            $this->heatsUncalled() => ['uncalled', 'It heats although nothing calls for it.'],
+            $this->heatsUncalled() => ['uncalled', 'It heats even when we turn the thermostat down.'],
             ! $several || $cold === [] && $warm === [] => ['works', 'It seems to work just now.'],
             default => [null, ''],
         };

@@ -6,7 +6,9 @@ namespace OddSpark\Tests\Appliance;
 
 use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\KnownKeys;
 use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Primitives;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -121,6 +123,22 @@ final class KeyCheckTest extends TestCase
     public function test_a_model_names_what_is_there(callable $change, string $pointer, string $words): void
     {
         $this->refused($change((new Library())->document('furnace-80')), $pointer, $words);
+    }
+
+    public function test_every_figure_that_the_builder_offers_is_one_that_is_read(): void
+    {
+        $library = new Library();
+        foreach ($library->kindNames() as $name) {
+            foreach ($library->kind($name)['primitives'] as $primitive) {
+                foreach (Primitives::TYPES[$primitive['type']]::figures($primitive) as $figure) {
+                    self::assertContains(
+                        explode('.', $figure->key)[0],
+                        KnownKeys::OF[$primitive['type']]['keys'],
+                        "$name, {$primitive['type']}",
+                    );
+                }
+            }
+        }
     }
 
     public function test_a_store_whose_only_way_out_can_be_shut_is_refused(): void

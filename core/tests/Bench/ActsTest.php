@@ -279,7 +279,7 @@ final class ActsTest extends TestCase
         };
         self::assertSame('Board lamp 4 flashes.', $seen('furnace-80', 'limit:stuck-open'));
         self::assertSame('Board lamp dark.', $seen('furnace-80', 'transformer:primary-open'));
-        self::assertSame('It has no light that I can see.', $seen('furnace-standing-pilot', 'healthy'));
+        self::assertSame('I see no light on it.', $seen('furnace-standing-pilot', 'healthy'));
     }
 
     public function test_he_says_which_rooms_and_what_he_has_done(): void

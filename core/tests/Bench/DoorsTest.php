@@ -6,6 +6,7 @@ namespace OddSpark\Tests\Bench;
 
 use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\Door;
 use OddSpark\Appliance\Doors;
 use OddSpark\Appliance\Library;
 use OddSpark\Bench\Bench;
@@ -125,6 +126,16 @@ final class DoorsTest extends TestCase
     {
         self::assertNull($this->do(1, 'set', ['part' => 'valve', 'lever' => 'knob', 'to' => 'off'])->refused);
         self::assertSame('That is behind "Burner door".', $this->do(2, 'look', ['part' => 'valve'])->refused);
+    }
+
+    public function test_what_sticks_out_of_one_door_is_still_behind_another(): void
+    {
+        $inner = new Door('inner', 'Inner door', ['valve'], null, ['valve.knob']);
+        $outer = new Door('outer', 'Outer door', ['valve']);
+        $doors = new Doors([$inner, $outer]);
+        self::assertSame($outer, $doors->beforeLever([], 'valve', 'knob'));
+        self::assertNull($doors->beforeLever(['outer'], 'valve', 'knob'));
+        self::assertSame($inner, $doors->before(['outer'], 'valve'));
     }
 
     public function test_the_reset_button_of_the_oil_primary_sticks_out_of_its_panel(): void

@@ -56,10 +56,10 @@ final class DebriefTest extends TestCase
         yield 'the limit replaced, the filter left' => [
             'furnace-filter-cause-left',
             true,
-            'runs for some minutes and quits',
+            'runs a while and quits',
         ];
         yield 'the fuse replaced, the short left' => ['furnace-short-fuse-only', true, 'blank'];
-        yield 'one of two' => ['furnace-pair-first-only', true, 'runs for some minutes and quits'];
+        yield 'one of two' => ['furnace-pair-first-only', true, 'runs a while and quits'];
         yield 'a safety reset and left dirty' => ['boiler-cutoff-reset', true, 'no heat'];
         yield 'the wrong zone' => ['zones-wrong-zone', true, 'practice rooms'];
         yield 'the right zone' => ['zones-motor-good', false, ''];

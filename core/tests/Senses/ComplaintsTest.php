@@ -69,7 +69,7 @@ final class ComplaintsTest extends TestCase
         ];
         yield 'a burner that lights and dies' => [
             'furnace-80', 'hot', 'rod:dirty', ['It lights, and goes out again within seconds.'],
-            ['It comes on, runs for some minutes and quits, over and over.'],
+            ['It comes on, runs a while and quits, over and over.'],
         ];
         yield 'a blower that stopped with the fault' => [
             'furnace-80', 'hot', 'blower:open', ['No air comes from the registers.'], [],
@@ -83,7 +83,7 @@ final class ComplaintsTest extends TestCase
             ['The boiler is hot, but the radiators stay cold.'],
         ];
         yield 'a burner that fires with nobody calling' => [
-            'boiler-simple-230', 'cold', 'stat:welded', ['It heats although nothing calls for it.'], [],
+            'boiler-simple-230', 'cold', 'stat:welded', ['It heats even when we turn the thermostat down.'], [],
         ];
         yield 'fumes' => ['boiler-hydronic', 'running', 'chimney:blocked', ['There is a smell of fumes.'], []];
         yield 'oil is not gas' => [

@@ -294,7 +294,7 @@ return [
     ]],
     'thermostat wire' => ['boiler-hydronic', 'thermostat:open', [['set', 'thermostat.set', 85], ['run', 60]], [
         ['24 V across a thermostat that calls and does not make', 'vac', ['relay.T1', 'relay.T2'], 20, 29],
-        ['its relay rests', 'vac', ['relay.P1', 'relay.P2'], 0, 126],
+        ['and no volts at the circulator', 'vac', ['circulator.L', 'circulator.N'], 0, 2],
     ]],
     'fan open' => ['boiler-simple-230', 'fan:open', [['set', 'stat.set', 28], ['run', 30]], [
         ['mains at a fan that does not turn', 'vac', ['fan.L', 'fan.N'], 210, 253],

@@ -118,7 +118,7 @@ function Through({
     if (levers.length === 0) return null
     return (
         <Box mt="1">
-            <Text fontSize="note">Can be set with this door shut</Text>
+            <Text fontSize="note">Can be reached with this door shut</Text>
             <HStack gap="1" wrap="wrap">
                 {through.map((id) => (
                     <Word key={id} onClick={() => onSet(through.filter((l) => l !== id))}>

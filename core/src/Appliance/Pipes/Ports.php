@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace OddSpark\Appliance\Pipes;
 
 use OddSpark\Appliance\DocumentError;
-use OddSpark\Appliance\Medium;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Port;
 use OddSpark\Appliance\Shapes;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Parts\Ability\Sparks;
-use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
@@ -37,11 +36,6 @@ final class SparkGap extends Primitive implements Sparks
      *     tip: where it ends, if there is a lead that can be taken off
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
-
-    public static function figures(array $spec): array
-    {
-        return [new Figure('share', '', 0.0, 1.0)];
-    }
 
     public static function why(array $spec, array $slot, Surroundings $now): Reason
     {
