@@ -13,6 +13,9 @@ namespace OddSpark\Circuit;
  */
 final class Solution
 {
+    /** From what share on the AC of a flame is made out beyond its shunt. */
+    private const BENT = 0.002;
+
     private ?AcElimination $acElimination = null;
 
     private ?DcElimination $dcElimination = null;
@@ -44,10 +47,18 @@ final class Solution
     private bool $dcWhole = true;
 
     /**
-     * @var array<int, array{float, float, float}> by flame: its current, A,
-     *     and amps and siemens that stand for it at DC
+     * @var array<int, array{float, float, float, float, array{float, float}, float}> by flame: its current, A, amps and
+     *     siemens that stand for it at DC, siemens by which its AC is otherwise than its shunt, Ω seen from it, and the
+     *     amps of its harmonics
      */
     private array $flames = [];
+
+    /**
+     * @var list<array{array{list<float>, list<float>}, float, float, float}>|null what the flames that bend the AC do to
+     *     it: volts by node for an ampere into the rod, the ampere that they take more, real and imaginary, and the
+     *     amps of their harmonics
+     */
+    private ?array $bent = null;
 
     /** @param list<array{int, int, float}> $loads node, node, siemens */
     private function __construct(
@@ -81,22 +92,29 @@ final class Solution
         return $loaded;
     }
 
-    /** @return array{float, float} volts rms of node a against node b, real and imaginary */
+    /** @return array{float, float} volts rms of node a against node b at the supply frequency, real and imaginary */
     public function acPhasor(int $a, int $b): array
     {
-        [$re, $im] = $this->acAt($a, $b);
+        [$x, $y] = $this->linear($a, $b);
+        foreach ($this->bent() as [[$re, $im], $ampsRe, $ampsIm]) {
+            [$zr, $zi] = [$re[$a] - $re[$b], $im[$a] - $im[$b]];
+            $x -= $zr * $ampsRe - $zi * $ampsIm;
+            $y -= $zr * $ampsIm + $zi * $ampsRe;
+        }
 
-        return [$re[$a] - $re[$b], $im[$a] - $im[$b]];
+        return [$x, $y];
     }
 
-    /** Volts rms between two nodes. */
+    /** Volts rms between two nodes, DC apart. */
     public function acVolts(int $a, int $b): float
     {
-        [$re, $im] = $this->acAt($a, $b);
-        $x = $re[$a] - $re[$b];
-        $y = $im[$a] - $im[$b];
+        [$x, $y] = $this->acPhasor($a, $b);
+        $square = $x * $x + $y * $y;
+        foreach ($this->bent() as [[$re, $im], , , $harmonics]) {
+            $square += $harmonics ** 2 * (($re[$a] - $re[$b]) ** 2 + ($im[$a] - $im[$b]) ** 2);
+        }
 
-        return sqrt($x * $x + $y * $y);
+        return sqrt($square);
     }
 
     /** Mean volts of node a against node b. */
@@ -118,15 +136,23 @@ final class Solution
     }
 
     /**
-     * The source that stands for a flame in the DC network: amps rod to burner, and its siemens.
+     * What stands for a flame: in the DC network amps rod to burner and siemens; in that of the AC siemens more than its
+     * shunt.
      *
-     * @return array{float, float}
+     * @return array{float, float, float}
      */
     public function flameElement(int $flame): array
     {
         $this->dc ??= $this->solveDc(false);
+        [, $amps, $siemens, $more, [$zr, $zi]] = $this->flames[$flame];
 
-        return [$this->flames[$flame][1], $this->flames[$flame][2]];
+        return [$amps, $siemens, self::isBent($more, $zr, $zi) ? $more : 0.0];
+    }
+
+    /** Whether so many siemens more are seen through what is seen from the flame. */
+    private static function isBent(float $more, float $zr, float $zi): bool
+    {
+        return hypot($zr, $zi) * abs($more) >= self::BENT;
     }
 
     /** Hz of the supply. */
@@ -190,6 +216,72 @@ final class Solution
         }
 
         return [$zr, $zi];
+    }
+
+    /**
+     * Volts with every flame as the shunt of twice its resistance.
+     *
+     * @return array{float, float}
+     */
+    private function linear(int $a, int $b): array
+    {
+        [$re, $im] = $this->acAt($a, $b);
+
+        return [$re[$a] - $re[$b], $im[$a] - $im[$b]];
+    }
+
+    /**
+     * Flames whose AC is not that of their shunt by more than a five-hundredth: those whose return is of the order of
+     * their own resistance, as through a voltmeter.
+     *
+     * @return list<array{array{list<float>, list<float>}, float, float, float}> {@see $bent}
+     */
+    private function bent(): array
+    {
+        if ($this->bent !== null || $this->values->flames === []) {
+            return $this->bent ?? [];
+        }
+        $this->dc ??= $this->solveDc(false);
+        $this->bent = [];
+        foreach ($this->values->flames as $f => [$forward]) {
+            [, , , $siemens, [$zr, $zi], $harmonics] = $this->flames[$f];
+            if (! self::isBent($siemens, $zr, $zi)) {
+                continue;
+            }
+            [$rod, $burner] = $this->network->flames[$f];
+            [$vr, $vi] = $this->linear($rod, $burner);
+            [$dr, $di] = [1 + $siemens * $zr, $siemens * $zi];
+            $d = $dr * $dr + $di * $di;
+            // its harmonics see what lies outside it: without the shunt
+            $g = 1 / (2 * $forward);
+            $this->bent[] = [
+                $this->forAmpere($rod, $burner),
+                $siemens * ($vr * $dr + $vi * $di) / $d,
+                $siemens * ($vi * $dr - $vr * $di) / $d,
+                $harmonics / hypot(1 - $g * $zr, $g * $zi),
+            ];
+        }
+
+        return $this->bent;
+    }
+
+    /**
+     * Volts by node for an ampere that goes in at one and out at another.
+     *
+     * @return array{list<float>, list<float>}
+     */
+    private function forAmpere(int $in, int $out): array
+    {
+        $ac = $this->acElimination();
+        $driving = $ac->forward([$in => [1.0, 0.0], $out => [-1.0, 0.0]]);
+        $terms = $this->terms();
+        $parts = [];
+        foreach ($this->shares($ac, $terms, $driving) as $t => [$cr, $ci]) {
+            $parts[] = [$terms[$t][0], $cr, $ci];
+        }
+        $driving = $ac->sum($driving, $parts);
+
+        return $ac->back($driving, $ac->back($driving));
     }
 
     /**
@@ -366,9 +458,10 @@ final class Solution
         foreach ($this->values->flames as $f => [$forward, $reverse]) {
             [$rod, $burner] = $this->network->flames[$f];
             $vector = $dc->forward([$rod => 1.0, $burner => -1.0]);
-            $volts = $this->acPhasor($rod, $burner);
-            $flame = Flame::fed($volts, $this->flameOhms($f, $rod, $burner), $forward, $reverse);
-            $flames[$f] = [$vector, $flame];
+            $volts = $this->linear($rod, $burner);
+            $ohms = $this->flameOhms($f, $rod, $burner);
+            $flame = Flame::fed($volts, $ohms, $forward, $reverse);
+            $flames[$f] = [$vector, $flame, $ohms ?? [0.0, 0.0], 1 / (2 * $forward)];
             $terms[] = [$vector, $flame->siemens - ($this->values->flames[$f][2] ?? 0.0)];
         }
         $sources = $dc->forward($drive);
@@ -390,39 +483,54 @@ final class Solution
             }
         }
         $system = $terms === [] ? null : Dense::of($matrix);
-        $correction = array_fill_keys(array_keys($flames), 1.0);
-        $times = $shares = [];
-        for ($pass = 0; $pass < ($flames === [] ? 1 : 3); $pass++) {
-            $right = [];
-            foreach ($flames as $f => [, $flame]) {
-                $times[$f] = -$flame->amps * $correction[$f];
+        // what the terms take up of the sources, and of an ampere into each rod
+        $negative = fn (array $right): array => array_map(fn (float $x): array => [-$x, 0.0], $right);
+        $shares = array_column($system?->solve($negative($fromSources)) ?? [], 0);
+        $ofFlames = array_map(
+            fn (array $right): array => array_column($system?->solve($negative($right)) ?? [], 0),
+            $fromFlame,
+        );
+        $across = [];
+        foreach ($flames as $f => [$vector]) {
+            $across[$f] = $dc->dot($vector, $sources);
+            foreach ($shares as $t => $c) {
+                $across[$f] += $c * $fromFlame[$f][$t];
             }
-            foreach ($terms as $row => $_) {
-                $x = $fromSources[$row];
-                foreach ($times as $f => $so) {
-                    $x += $so * $fromFlame[$f][$row];
+            foreach ($ofFlames as $g => $takenUp) {
+                foreach ($takenUp as $t => $c) {
+                    $between[$f][$g] += $c * $fromFlame[$f][$t];
                 }
-                $right[$row] = [-$x, 0.0];
             }
-            $shares = $system === null ? [] : $system->solve($right);
-            foreach ($flames as $f => [$vector, $flame]) {
-                $across = $dc->dot($vector, $sources);
+        }
+        $times = array_fill_keys(array_keys($flames), 0.0);
+        for ($pass = 0; $pass < min(3, count($flames)); $pass++) { // each with the others as they are by then
+            foreach ($flames as $f => [, $flame, $ohms, $shunt]) {
+                $volts = $across[$f];
                 foreach ($times as $g => $so) {
-                    $across += $so * $between[$f][$g];
+                    $volts += $g === $f ? 0.0 : $so * $between[$f][$g];
                 }
-                foreach ($shares as $t => [$c]) {
-                    $across += $c * $fromFlame[$f][$t];
-                }
-                $amps = $flame->amps * $correction[$f];
-                $this->flames[$f] = [$amps + $across * $flame->siemens, $amps, $flame->siemens];
-                $correction[$f] = $flame->bend($across);
+                [$amps, $x] = $flame->settle($volts, $between[$f][$f]);
+                $times[$f] = -$amps;
+                $this->flames[$f] = [
+                    $amps + ($volts - $between[$f][$f] * $amps) * $flame->siemens,
+                    $amps,
+                    $flame->siemens,
+                    $flame->bends($x, $shunt),
+                    $ohms,
+                    $flame->harmonics($x),
+                ];
+            }
+        }
+        foreach ($ofFlames as $f => $takenUp) {
+            foreach ($takenUp as $t => $c) {
+                $shares[$t] += $times[$f] * $c;
             }
         }
         $sum = [[$sources, 1.0]];
         foreach ($flames as $f => [$vector]) {
-            $sum[] = [$vector, $times[$f] ?? 0.0];
+            $sum[] = [$vector, $times[$f]];
         }
-        foreach ($shares as $t => [$c]) {
+        foreach ($shares as $t => $c) {
             $sum[] = [$terms[$t][0], $c];
         }
         $driving = $dc->sum($sum);

@@ -42,13 +42,13 @@ final class SpiceNetlist
             if (! isset($this->values->flames[$f])) {
                 continue;
             }
-            [$amps, $siemens] = $solution->flameElement($f);
+            [$amps, $siemens, $more] = $solution->flameElement($f);
             $cards .= sprintf(
                 "Rfa%d %s fa%d %.15g\nCfa%d fa%d %s %.15g\n",
                 $f,
                 $p,
                 $f,
-                1 / $this->values->re[$b],
+                1 / ($this->values->re[$b] + $more),
                 $f,
                 $f,
                 $q,

@@ -113,6 +113,41 @@ final class HandDrawnTest extends TestCase
         self::assertEqualsWithDelta($their, -Solution::of($net, $v)->dcVolts(2, 0) / $sense, 0.01 * $their);
     }
 
+    /** @return iterable<string, array{float, float, float}> what returns from the burner, flame, reverse leakage */
+    public static function returns(): iterable
+    {
+        foreach ([1e6, 1e7, 5e7] as $meter) {
+            foreach ([[9e6, 600e6], [3e6, 60e6], [12e6, 1e12]] as [$flame, $reverse]) {
+                yield "$meter, $flame" => [$meter, $flame, $reverse];
+            }
+        }
+    }
+
+    #[DataProvider('returns')]
+    public function test_a_flame_that_returns_through_a_meter_alone(float $meter, float $flame, float $reverse): void
+    {
+        // as above, the burner off the ground but for a voltmeter: AC rms with its harmonics, and DC
+        $deck =
+            "* lost\nV1 l 0 sin(0 169.7056 60)\nC1 l fs 22n\nC2 fs 0 1n\nRs fs 0 4.7meg\n".
+            "Bf fs b I = V(fs,b) > 0 ? V(fs,b)/$flame : V(fs,b)/$reverse\nRm b 0 $meter\n".
+            ".control\nset numdgt=12\ntran 20u 5.0 4.0 20u uic\nmeas tran mean avg v(b) from=4.0 to=5.0\n".
+            "meas tran rms rms v(b) from=4.0 to=5.0\nquit\n.endc\n.end\n";
+        ['mean' => $mean, 'rms' => $rms] = Ngspice::figures($deck);
+        $net = new Network(Topology::of(4, [[1, 0], [1, 2], [2, 0], [2, 0], [2, 3]]), 60.0, [], [[2, 3]]);
+        $v = new Values(5);
+        $v->resistor(0, 1e6);
+        $v->capacitor(1, $net->omega() * 22e-9, 1e-15);
+        $v->capacitor(2, $net->omega() * 1e-9, 1e-15);
+        $v->resistor(3, 1 / 4.7e6);
+        $v->resistor(4, 1 / (2 * $flame));
+        $v->flames = [[$flame, $reverse, 1 / (2 * $flame)]];
+        $v->acSources = [1 => [120e6, 0.0]];
+        $own = Solution::of($net, $v)->with(3, 0, 1 / $meter);
+        self::assertEqualsWithDelta($mean, $own->dcVolts(3, 0), 0.01 * $mean);
+        $ac = sqrt($rms ** 2 - $mean ** 2);
+        self::assertEqualsWithDelta($ac, $own->acVolts(3, 0), 0.02 * $ac);
+    }
+
     public function test_a_thermocouple_loop(): void
     {
         // 30 mV behind 0.020 Ω, 0.004 Ω of lead and joint, a magnet coil of 0.022 Ω: about half is left on the coil
