@@ -14,7 +14,7 @@ use OddSpark\Parts\Primitive;
  * @phpstan-type Guard array{if?: array<string, bool>, count?: array<string, int>, timer?: array<string, string>,
  *     after?: string, do?: array<string, string>, go: string}
  * @phpstan-type Row array{title: string, outputs: list<string>, lamp: string, guards: list<Guard>, reset?: string,
- *     until_power?: bool}
+ *     held_s?: int|float, until_power?: bool}
  * @phpstan-type TableDocument array{table?: string, version?: int, title: string, supply?: string, start: string,
  *     remembers?: array{states?: list<string>, counts?: list<string>},
  *     fuel?: array{outputs: list<string>, proofs: list<string>, flame: string},
@@ -60,6 +60,16 @@ final readonly class Table
     }
 
     /**
+     * Seconds for which the reset button has to be held in a state of a table; 0 where a press does.
+     *
+     * @param TableDocument $table
+     */
+    public static function heldFor(array $table, string $state): float
+    {
+        return (float) ($table['states'][$state]['held_s'] ?? 0.0);
+    }
+
+    /**
      * @param list<string> $inputs names of the control's inputs
      *
      * @throws TableError at the first line that cannot be run
@@ -90,6 +100,10 @@ final readonly class Table
             }
             if (isset($row['reset']) && ! isset($t['states'][$row['reset']])) {
                 $fail("/states/$state/reset", "There is no state called \"{$row['reset']}\".");
+            }
+            $held = $row['held_s'] ?? 0;
+            if (! is_int($held) && ! is_float($held) || $held < 0 || $held > 120 || $held > 0 && ! isset($row['reset'])) {
+                $fail("/states/$state/held_s", 'Must be 0 to 120 seconds, in a state that has a reset.');
             }
             foreach ($row['guards'] as $i => $guard) {
                 $pointer = "/states/$state/guards/$i";
@@ -136,7 +150,8 @@ final readonly class Table
         foreach ($this->table['states'] as $state => $row) {
             $lines = array_map($this->line(...), $row['guards']);
             if (isset($row['reset'])) {
-                $lines[] = "reset by hand → {$this->table['states'][$row['reset']]['title']}";
+                $by = ($row['held_s'] ?? 0) > 0 ? "reset held for {$row['held_s']} s" : 'reset by hand';
+                $lines[] = "$by → {$this->table['states'][$row['reset']]['title']}";
             }
             $states[] = [
                 'state' => (string) $state,

@@ -28,6 +28,9 @@ const MENDS: { how: Fields<'mend'>['how']; word: string }[] = [
     { how: 'set', word: 'Set right' },
 ]
 
+/** As long as a maker's sheet asks at most. */
+const HELD_S = 45
+
 /** What can be done to the part in front of one, and to the wires on the terminal that is picked. */
 export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, onPlace, say = (text) => text }: Props) {
     const titleOf = useInstruments()
@@ -72,7 +75,12 @@ export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, o
                 />
             ))}
             {part.resets && (
-                <ToolButton onClick={() => void act('reset', { part: part.id })}>Press its reset</ToolButton>
+                <>
+                    <ToolButton onClick={() => void act('reset', { part: part.id })}>Press its reset</ToolButton>
+                    <ToolButton onClick={() => void act('reset', { part: part.id, seconds: HELD_S })}>
+                        Hold its reset in for {HELD_S} s
+                    </ToolButton>
+                </>
             )}
             {(part.taps ?? []).map((t) => (
                 <ToolButton

@@ -11,24 +11,38 @@ use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Appliance\Guarded;
 use OddSpark\Run\BenchState;
+use OddSpark\Sequence\Table;
 
-/** The button of a safety or a control that has locked out. */
+/**
+ * The button of a safety or a control that has locked out: pressed, or held in for some seconds where it asks for that.
+ */
 final readonly class Reset extends Act
 {
     public const NAME = 'reset';
 
     public const MINUTES = 0.5;
 
+    private const LONGEST_S = 120;
+
     public const QUALITIES = [Quality::Touches, Quality::Restores];
 
     public static function fields(): array
     {
-        return ['part' => Field::part()];
+        return ['part' => Field::part(), 'seconds' => Field::number()->optional()];
+    }
+
+    public function minutes(): float
+    {
+        return self::MINUTES + ($this->get('seconds') ?? 0.0) / 60;
     }
 
     public function refusal(Situation $now): ?string
     {
         $resets = $now->model->kindOf($this->part())->resets ?? [];
+        $seconds = $this->get('seconds') ?? 0.0;
+        if ($seconds < 0 || $seconds > self::LONGEST_S) {
+            return sprintf('A button is held for 0 to %d seconds.', self::LONGEST_S);
+        }
         $behind = $now->reach->part($now->state, $this->part());
         foreach ($resets as $button) {
             if ($now->reach->leverBehind($now->state, $this->part(), $button) === null) {
@@ -57,13 +71,28 @@ final readonly class Reset extends Act
     {
         $times = ($now->state->resets[$this->part()] ?? 0) + 1;
 
+        $freed = $now->model->parts()[$this->part()]->reset();
+        foreach (array_keys($freed) as $id) {
+            $spec = $now->plan->primitives[$id]['spec'];
+            if (isset($spec['table']) && Table::heldFor($spec['table'], $now->state->slots[$id]['state']) > $this->held()) {
+                unset($freed[$id]); // it asks to be held, and was not for long enough
+            }
+        }
+
         return $now->state
-            ->withSlots($now->model->parts()[$this->part()]->reset())
+            ->withSlots($freed)
             ->with(resets: array_replace($now->state->resets, [$this->part() => $times]));
     }
 
     public function said(Names $names): string
     {
-        return "Reset {$names->part($this->part())}";
+        return $this->held() > 0
+            ? sprintf('Held the reset of %s for %g s', $names->part($this->part()), $this->held())
+            : "Reset {$names->part($this->part())}";
+    }
+
+    private function held(): float
+    {
+        return (float) ($this->get('seconds') ?? 0.0);
     }
 }

@@ -118,6 +118,12 @@ final class Contact extends Primitive implements ComesAndGoes
         $values->resistor($this->f->branches[0], $slot['closed'] ? $this->siemens : 0.0);
     }
 
+    /** Drawn in while its armature holds it: one that is stuck does not move. */
+    public function shows(array $slot): string
+    {
+        return $slot['closed'] && $this->stuck === null ? 'drawn in' : '';
+    }
+
     public function follows(): array
     {
         return [$this->id, ...array_column([$this->flaw ?? [], $this->flaw['freed'] ?? []], 'by')];

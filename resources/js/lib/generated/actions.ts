@@ -215,6 +215,7 @@ export interface ActionLog {
               at_s: number
               id?: string
               part: string
+              seconds?: number
           }
         | {
               act: 'batteries'
