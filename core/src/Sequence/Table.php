@@ -102,7 +102,8 @@ final readonly class Table
                 $fail("/states/$state/reset", "There is no state called \"{$row['reset']}\".");
             }
             $held = $row['held_s'] ?? 0;
-            if (! is_int($held) && ! is_float($held) || $held < 0 || $held > 120 || $held > 0 && ! isset($row['reset'])) {
+            $isTime = (is_int($held) || is_float($held)) && $held >= 0 && $held <= 120;
+            if (! $isTime || $held > 0 && ! isset($row['reset'])) {
                 $fail("/states/$state/held_s", 'Must be 0 to 120 seconds, in a state that has a reset.');
             }
             foreach ($row['guards'] as $i => $guard) {
