@@ -36,6 +36,7 @@ final class Told
             'jumpers' => $state->jumpers,
             'at_taps' => (object) $state->taps,
             'lifted' => self::lifted($state),
+            'off' => array_map(strval(...), array_keys($state->off)),
             'labour' => round($state->labour, 1),
         ];
     }

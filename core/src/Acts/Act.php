@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts;
 
+use OddSpark\Instruments\Measured;
 use OddSpark\Run\BenchState;
 
 /**
@@ -98,6 +99,12 @@ abstract readonly class Act
 
     /** The instrument that is read by it, by its key; null when none is. */
     public function reads(): ?string
+    {
+        return null;
+    }
+
+    /** What it measures by itself, with nothing on the appliance. */
+    public function measures(Situation $now): ?Measured
     {
         return null;
     }

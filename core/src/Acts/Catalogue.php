@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts;
 
+use OddSpark\Acts\InHand as H;
 use OddSpark\Acts\Metering as M;
 use OddSpark\Acts\Notes as N;
 use OddSpark\Acts\Perceiving as P;
@@ -54,6 +55,10 @@ final class Catalogue
         S\Suck::class,
         S\Tap::class,
         S\Reset::class,
+        H\Take::class,
+        H\Warm::class,
+        H\MeasureSpare::class,
+        H\MeasureFuse::class,
         R\FitBatteries::class,
         R\FitFuse::class,
         R\FitSpare::class,

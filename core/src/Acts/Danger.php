@@ -18,6 +18,9 @@ final class Danger
         'rollout-reset' => 'A tripped rollout was reset: flame has been where it must not be. It is never just reset; find out why.',
         'safety-jumpered' => 'A safety was bridged: nothing would stop the burner now. Prove it by volts on both sides, or by ohms with the power off.',
         'valve-jumpered' => 'Volts were brought to a fuel valve past its control: that lights fuel with no flame proved.',
+        'gas-opened' => 'A gas part was opened with pressure on it: gas streams into the room. Shut the cock before it, and check the joint for leaks afterwards.',
+        'oil-opened' => 'An oil part was opened with the line open: oil runs out, and air gets in. Shut the valve at the tank first.',
+        'part-off' => 'Handed back with a part taken off.',
         'jumper-left' => 'Handed back with a jumper left in.',
         'suction' => 'Suction by mouth on a pressure switch: it strains the diaphragm and proves nothing about the draught. Measure at the hose with a manometer.',
         'gas-trials' => 'Fuel was left on through trial after trial without a light: it gathers where it can burn all at once. Shut the cock while you look for the reason, and air it out.',
@@ -43,5 +46,7 @@ final class Danger
         'door-open',
         'power-off',
         'wire-lifted',
+        'part-off',
+        'oil-opened',
     ];
 }

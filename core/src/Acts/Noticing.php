@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts;
 
+use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
@@ -33,7 +34,7 @@ final readonly class Noticing
         }
         $kind = $this->plan->model->kindOf($part);
         $seen = [
-            'condition' => $this->sick($state, $part)->seen ?? ($kind->look ?? 'Insulation whole, both ends seated.'),
+            'condition' => $this->condition($state, $part, $kind),
         ];
         foreach ($this->plan->model->landedElsewhere() as $built) {
             if (Model::split($built['end'])[0] === $part) {
@@ -69,7 +70,19 @@ final readonly class Noticing
             }
         }
 
-        return $seen + $this->perception->lookingAt($machine, $state, $part, $state->open);
+        $isOff = isset($state->off[$part]);
+
+        return $seen + $this->perception->lookingAt($machine, $state, $part, $state->open, $isOff);
+    }
+
+    /** How a part looks: of what is hidden in it, only when it is in the hand or its halves are apart. */
+    private function condition(BenchState $state, string $part, ?Kind $kind): string
+    {
+        $signs = $this->sick($state, $part)?->signs;
+        [$lever, $position] = $kind->apart ?? ['', ''];
+        $isOpen = isset($state->off[$part]) || $lever !== '' && $state->at("$part.$lever") === $position;
+
+        return ($isOpen ? $signs?->seenOff : null) ?? $signs->seen ?? $kind->look ?? 'Insulation whole, both ends seated.';
     }
 
     /** Of a wire end that is not where the drawing has it. */

@@ -7,11 +7,17 @@ namespace OddSpark\Acts;
 use OddSpark\Appliance\Door;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
+use OddSpark\Parts\Ability\Senses;
 use OddSpark\Run\BenchState;
 
 /** What is within reach on an appliance as it stands, and what its doors, its wire ends and a look at it change. */
 final readonly class Reach
 {
+    /** What a part in the hand feels, and over a flame, °F; °C where the supply is European. */
+    private const IN_HAND = ['NA' => 70.0, 'EU' => 21.0];
+
+    private const WARMED = ['NA' => 450.0, 'EU' => 230.0];
+
     /** @var array<string, true> parts of which something shows through the glass, or stands outside */
     private array $shows;
 
@@ -114,10 +120,60 @@ final readonly class Reach
         return $state->withSlots(["$wire.body" => [$which => $landed]]);
     }
 
+    /** With a part in the hand: its wires off it, what it feels the hand's. */
+    public function takenOff(BenchState $state, string $part): BenchState
+    {
+        $ends = [];
+        if ($this->model->part($part)?->kind->comesOff() === true) { // else its fuse alone is drawn
+            foreach ($this->model->wires() as $id => $wire) {
+                foreach (['a', 'b'] as $end) {
+                    if (Model::split($wire->at($end))[0] === $part && $state->isLanded("$id.$end")) {
+                        $ends[] = "$id.$end";
+                        $state = $this->landed($state, "$id.$end", false);
+                    }
+                }
+            }
+        }
+
+        return $this->inHand($state->with(off: $state->off + [$part => $ends]), $part, false);
+    }
+
+    /** With a part that was off in its place again, its wires on it. */
+    public function putBack(BenchState $state, string $part): BenchState
+    {
+        foreach ($state->off[$part] ?? [] as $end) {
+            $state = $this->landed($state, $end, true);
+        }
+
+        return $this->feels($state->with(off: array_diff_key($state->off, [$part => 1])), $part, null);
+    }
+
+    /** With a part in the hand that feels the room, or is warmed. */
+    public function inHand(BenchState $state, string $part, bool $isWarmed): BenchState
+    {
+        $kind = $this->model->part($part)?->kind;
+
+        return $this->feels($state, $part, match (true) {
+            $kind?->feelsHeat() !== true => 0.0, // no pressure, no water
+            $isWarmed => self::WARMED[$this->model->region()],
+            default => self::IN_HAND[$this->model->region()],
+        });
+    }
+
     /** With the switches of the doors as the doors and a hand have them. */
     public function interlocked(BenchState $state): BenchState
     {
         return $state->withSlots($this->model->doors()->switches($state->open, $state->held));
+    }
+
+    private function feels(BenchState $state, string $part, ?float $felt): BenchState
+    {
+        $sensors = array_keys($this->model->part($part)?->kind->those(Senses::class) ?? []);
+        $away = ['away' => $felt];
+
+        return $state->withSlots(
+            array_fill_keys(array_map(fn (string $name): string => "$part.$name", $sensors), $away),
+        );
     }
 
     private function sentence(?Door $door): ?string

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts;
 
+use OddSpark\Appliance\Medium;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Parts\Ability\Burns;
+use OddSpark\Parts\Ability\Carries;
 use OddSpark\Parts\Ability\HoldsCharge;
 use OddSpark\Parts\Ability\Sparks;
 use OddSpark\Parts\Primitive\SparkGap;
@@ -20,6 +22,9 @@ final readonly class Risk
 {
     /** From here on a shock. */
     private const LIVE_V = 50.0;
+
+    /** In. w.c. or psi in a part, from which on fuel comes out of it. */
+    private const UNDER_PRESSURE = 0.1;
 
     /** Trials without a light from which on the fuel should have been shut: more than a control makes by itself. */
     public const RAW_TRIALS = 5;
@@ -112,6 +117,31 @@ final readonly class Risk
         return array_values(array_unique($found));
     }
 
+    /**
+     * What comes out of a part that is opened: fuel that stands in it under pressure.
+     *
+     * @return list<string>
+     */
+    public function opened(Situation $now, string $part): array
+    {
+        $kind = $now->model->kindOf($part);
+        foreach ($kind->ports ?? [] as $port) {
+            $danger = match ($port->medium) {
+                Medium::Gas => 'gas-opened',
+                Medium::Oil => 'oil-opened',
+                default => null,
+            };
+            foreach ($danger === null ? [] : $kind->those(Carries::class) as $name => $spec) {
+                $run = $now->state->slots["$part.$name"] ?? [];
+                if (max($run['from'] ?? 0.0, $run['to'] ?? 0.0) > self::UNDER_PRESSURE) {
+                    return [$danger];
+                }
+            }
+        }
+
+        return [];
+    }
+
     /** @return list<string> what is left behind on handing back */
     public function leaving(Situation $now): array
     {
@@ -128,13 +158,34 @@ final readonly class Risk
         return array_keys(array_filter([
             'door-switch-held' => $state->held !== [],
             'door-open' => $state->isAnyDoorOpen(),
-            'wire-lifted' => $lifted !== [],
+            'wire-lifted' => array_diff($this->endsOf($lifted, $state), ...array_values($state->off)) !== [],
+            'part-off' => $state->off !== [],
             'jumper-left' => $jumpers !== [],
             'over-fused' => $this->isOverFused($now),
             'flue-left' => $this->stands($now, 'pipe', 'aside'),
             'filter-left' => $this->stands($now, 'slide', 'out'),
             'power-off' => $this->isSwitchedOff($now),
         ]));
+    }
+
+    /**
+     * Ends of some wires that are off their terminals.
+     *
+     * @param array<string> $wires
+     * @return list<string>
+     */
+    private function endsOf(array $wires, BenchState $state): array
+    {
+        $ends = [];
+        foreach ($wires as $wire) {
+            foreach (['a', 'b'] as $end) {
+                if (! $state->isLanded("$wire.$end")) {
+                    $ends[] = "$wire.$end";
+                }
+            }
+        }
+
+        return $ends;
     }
 
     /** Whether a part is the one in hand, or the wire in hand goes to it. */

@@ -69,6 +69,12 @@ enum Family: string
         return in_array($this, [self::Flame, self::Igniter, self::Ignition], true);
     }
 
+    /** Whether parts of it are taken off on a visit: house wiring, iron and ground stay where they are. */
+    public function comesOff(): bool
+    {
+        return ! in_array($this, [self::Supply, self::Ground, self::Exchanger, self::GasSupply, self::Airflow], true);
+    }
+
     /** Lets power, fuel, air or flue gas through; nothing is set on it to see what an appliance does. */
     public function isUtility(): bool
     {

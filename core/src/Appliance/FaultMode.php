@@ -17,7 +17,6 @@ final readonly class FaultMode
     /**
      * @param array<string, Changes> $degrees parameters that it changes, by degree; '' when it has none
      * @param string $repair what mends it
-     * @param string|null $seen what a look then shows
      */
     private function __construct(
         public string $title,
@@ -25,9 +24,8 @@ final readonly class FaultMode
         public ?string $unit,
         public float $weight,
         public string $repair,
-        public ?string $seen,
+        public Signs $signs,
         public bool $isGradual,
-        public ?string $smells,
     ) {}
 
     /** @param ModeDocument $json as the schema has it */
@@ -39,9 +37,8 @@ final readonly class FaultMode
             $json['unit'] ?? null,
             $json['weight'],
             $json['repair'],
-            $json['seen'] ?? null,
+            Signs::of($json),
             $json['gradual'] ?? false,
-            $json['smells'] ?? null,
         );
     }
 

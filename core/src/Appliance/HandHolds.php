@@ -4,18 +4,39 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
+use OddSpark\Parts\Ability\Attracts;
+use OddSpark\Parts\Ability\Turns;
+
 /** What hands can do to a part of a kind beside setting it. */
 final readonly class HandHolds
 {
     /** @param list<string> $spares that the van has for it */
-    public function __construct(
+    private function __construct(
         public bool $turn,
         public bool $push,
         public bool $clock,
         public bool $suck,
         public bool $batteries,
         public int|float|null $fuse,
+        public bool $off,
+        public bool $warm,
         public bool $reset,
         public array $spares,
     ) {}
+
+    public static function of(Kind $kind): self
+    {
+        return new self(
+            turn: $kind->those(Turns::class) !== [],
+            push: $kind->family === Family::Relay && $kind->those(Attracts::class) !== [],
+            clock: $kind->symbol === 'meter',
+            suck: $kind->symbol === 'pressure-switch',
+            batteries: $kind->batteries() !== [],
+            fuse: $kind->fuse()?->get('amps'),
+            off: $kind->comesOff(),
+            warm: $kind->comesOff() && $kind->feelsHeat(),
+            reset: $kind->resets !== [],
+            spares: array_map('strval', array_keys($kind->spares)),
+        );
+    }
 }

@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
-use OddSpark\Parts\Ability\Attracts;
 use OddSpark\Parts\Ability\Blows;
 use OddSpark\Parts\Ability\GivesFuel;
 use OddSpark\Parts\Ability\RunsDown;
 use OddSpark\Parts\Ability\Senses;
 use OddSpark\Parts\Ability\StandsAsSet;
-use OddSpark\Parts\Ability\Turns;
 use OddSpark\Parts\Role;
 
 /**
@@ -22,6 +20,9 @@ use OddSpark\Parts\Role;
  */
 final readonly class Kind
 {
+    /** What a hand on a part finds where nothing else is said. */
+    public const NOTHING_FELT = 'nothing to be felt';
+
     /**
      * @param array{int, int} $size
      * @param array<string, array{int, int}> $terminals where each lies on it
@@ -35,6 +36,7 @@ final readonly class Kind
      *     string>}> $percepts by name
      * @param array<string, array<string, scalar>> $spares what each changes
      * @param array<string, string>|null $card what its codes mean
+     * @param array{string, string}|null $apart lever and position at which its inside is seen, where there is one
      * @param array<string, FaultMode> $modes ways of failing
      * @param array<string, Port> $ports where pipes and sensors are joined
      */
@@ -55,6 +57,8 @@ final readonly class Kind
         public array $spares,
         public ?array $card,
         public string $look,
+        public string $feel,
+        public ?array $apart,
         public array $modes,
         public array $ports,
     ) {}
@@ -100,6 +104,8 @@ final readonly class Kind
             $json['spares'] ?? [],
             $json['card'] ?? null,
             $json['look'],
+            $json['feel'] ?? self::NOTHING_FELT,
+            $json['apart'] ?? null,
             array_map(FaultMode::of(...), $json['modes']),
             $ports,
         );
@@ -118,6 +124,18 @@ final readonly class Kind
         $spec = $this->primitives[$load] ?? null;
 
         return $spec?->can(GivesFuel::class) === true && ! ($spec->get('dc') ?? false);
+    }
+
+    /** Whether a hand on it tries what can be loose or stiff: a way of failing of it is felt. */
+    public function isTried(): bool
+    {
+        return array_filter($this->modes, fn (FaultMode $m): bool => $m->signs->felt !== null) !== [];
+    }
+
+    /** Whether what it senses is heat. */
+    public function feelsHeat(): bool
+    {
+        return in_array($this->family->guards(), [Guarded::Heat, Guarded::Rollout], true);
     }
 
     public function isFuelSupply(): bool
@@ -244,10 +262,10 @@ final readonly class Kind
         return $this->isThermostat() ? $this->those(RunsDown::class) : [];
     }
 
-    /** What blows in it and can be replaced by itself: not the trip of a breaker. */
+    /** What blows in it and can be drawn and replaced by itself: not the trip of a breaker. */
     public function fuse(): ?Spec
     {
-        $fuses = $this->family === Family::Fuse ? $this->those(Blows::class) : [];
+        $fuses = array_filter($this->those(Blows::class), fn (Spec $s): bool => ! $s->has('lever'));
 
         return $fuses === [] ? null : reset($fuses);
     }
@@ -262,16 +280,13 @@ final readonly class Kind
 
     public function hands(): HandHolds
     {
-        return new HandHolds(
-            turn: $this->those(Turns::class) !== [],
-            push: $this->family === Family::Relay && $this->those(Attracts::class) !== [],
-            clock: $this->symbol === 'meter',
-            suck: $this->symbol === 'pressure-switch',
-            batteries: $this->batteries() !== [],
-            fuse: $this->fuse()?->get('amps'),
-            reset: $this->resets !== [],
-            spares: array_map('strval', array_keys($this->spares)),
-        );
+        return HandHolds::of($this);
+    }
+
+    /** Whether it is taken off on a visit, to be looked at in the hand: what has terminals, and a hose. */
+    public function comesOff(): bool
+    {
+        return $this->family->comesOff() && ($this->terminals !== [] || $this->symbol === 'hose');
     }
 
     /** Whether something that is fed lies between two of its terminals, and not a switch. */

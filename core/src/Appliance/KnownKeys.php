@@ -116,7 +116,7 @@ final class KnownKeys
         ],
         'fuse' => [
             'keys' => [
-                'amps', 'between', 'lever', 'melt_s', 'ohm', 'open', 'type',
+                'amps', 'between', 'lever', 'melt_s', 'ohm', 'open', 'out', 'type',
             ],
             'needs' => [
                 'amps', 'between',

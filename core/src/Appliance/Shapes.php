@@ -15,10 +15,10 @@ namespace OddSpark\Appliance;
  * @phpstan-type PipeDocument array{id: string, from: string, to: string, via?: list<array{int|float,
  *     int|float}>}
  * @phpstan-type PerceptDocument array{of: string, part?: string, sense: 'sight'|'hearing'|'smell'|'touch',
- *     from: 'anywhere'|'outside'|'open'|'look', thing: string, say: array<string, string>}
+ *     from: 'anywhere'|'outside'|'open'|'look'|'off', thing: string, say: array<string, string>}
  * @phpstan-type ModeDocument array{title: string, set?: array<string, mixed>, degrees?: array<string,
- *     array<string, mixed>>, unit?: string, weight: int|float, repair: string, seen?: string, smells?: string,
- *     gradual?: bool}
+ *     array<string, mixed>>, unit?: string, weight: int|float, repair: string, seen?: string, seen_off?: string,
+ *     felt?: string, smells?: string, gradual?: bool}
  * @phpstan-type KindDocument array{kind: string, version: int, title: string, family: string,
  *     size: array{int|float, int|float}, symbol: string, terminals: array<string, array{at: array{int|float,
  *     int|float}}>, ports?: array<string, PortDocument>, inside?: list<string>, joined?: list<list<string>>,
@@ -27,7 +27,7 @@ namespace OddSpark\Appliance;
  *     percepts?: array<string, PerceptDocument>, spares?: array<string, array<string, mixed>>,
  *     card?: array<string, string>, serves?: array{room?: array{of: string, wants: int|float},
  *     hot_water?: array{of: string, wants: int|float}, boiler?: array{of: string}, radiator?: array{of: string}},
- *     look: string, modes: array<string, ModeDocument>}
+ *     look: string, feel?: string, apart?: array{string, string}, modes: array<string, ModeDocument>}
  * @phpstan-type PortDocument array{medium: string, at: array{int|float, int|float}, label?: string,
  *     of?: string, link?: string, lights?: array<string, mixed>, suction?: bool, frame?: string,
  *     frame_link?: string, terminal?: string, terminal_link?: string, taps?: list<array{name: string,

@@ -338,13 +338,15 @@ final class Bench
     {
         $instrument = Bag::all()[$act->reads() ?? ''] ?? null;
 
-        return $instrument?->isOn($state) === true ? $instrument->read($this->site($state)) : null;
+        return $instrument?->isOn($state) === true
+            ? $instrument->read($this->site($state))
+            : $act->measures($this->situation($state));
     }
 
     private function apply(BenchState $was, Act $act): BenchState
     {
         $state = $act->apply($this->situation($was));
-        $rebuilt = [$was->mended, $was->fitted] !== [$state->mended, $state->fitted];
+        $rebuilt = [$was->mended, $was->fitted, $was->off] !== [$state->mended, $state->fitted, $state->off];
         if ($rebuilt) {
             $this->machine = $this->hookup->machineOf($state);
         }

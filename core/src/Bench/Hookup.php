@@ -73,22 +73,43 @@ final readonly class Hookup
 
     public function machineOf(BenchState $state): Machine
     {
-        return $this->machineWith($state->mended, $state->fitted);
+        return $this->machineWith($state->mended, $state->fitted, array_keys($state->off));
     }
 
     /**
      * @param list<string> $mended
      * @param Changes $fitted
+     * @param list<string> $off parts
      */
-    public function machineWith(array $mended, array $fitted): Machine
+    public function machineWith(array $mended, array $fitted, array $off = []): Machine
     {
-        $set = $this->changed($mended, $fitted);
+        $set = $this->takenOff($off) + $this->changed($mended, $fitted);
 
         return new Machine(
             $this->plan,
             $set + ($this->seed === null ? [] : Scatter::of($this->plan, $this->seed, $set)),
             $this->memory,
         );
+    }
+
+    /**
+     * What no longer passes or conducts of parts that are in the hand.
+     *
+     * @param list<string> $off
+     * @return Changes
+     */
+    private function takenOff(array $off): array
+    {
+        $set = [];
+        foreach ($off as $part) {
+            foreach ($this->plan->model->part($part)->kind->primitives ?? [] as $name => $spec) {
+                foreach ($spec->class::takenOff() as $figure => $value) {
+                    $set["$part.$name.$figure"] = $value;
+                }
+            }
+        }
+
+        return $set;
     }
 
     /**

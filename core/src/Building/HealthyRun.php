@@ -73,7 +73,7 @@ final class HealthyRun
      */
     public function changed(array $set, array $slots = []): array
     {
-        $fault = new Fault('trial', '', 'trial', null, 'A trial', 'trial', $set, 1.0, 'set', null);
+        $fault = new Fault('trial', '', 'trial', null, 'A trial', 'trial', $set, 1.0, 'set');
         $bench = new Bench($this->plan, $fault, $this->memory);
         $state = $this->state;
         $state = $state->withSlots($slots);

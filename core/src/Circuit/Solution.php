@@ -54,8 +54,8 @@ final class Solution
     private array $flames = [];
 
     /**
-     * @var list<array{array{list<float>, list<float>}, float, float, float}>|null what the flames that bend the AC do to
-     *     it: volts by node for an ampere into the rod, the ampere that they take more, real and imaginary, and the
+     * @var list<array{array{list<float>, list<float>}, float, float, float}>|null what the flames that bend the AC do
+     *     to it: volts by node for an ampere into the rod, the ampere that they take more, real and imaginary, and the
      *     amps of their harmonics
      */
     private ?array $bent = null;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Faults;
 
+use OddSpark\Appliance\Signs;
 use OddSpark\Parts\Primitive;
 
 /**
@@ -20,8 +21,7 @@ final readonly class Fault
      * @param Changes $set changed parameters: primitive id and path => value
      * @param float $weight how likely in the field, against the others
      * @param string $repair what puts it right: "set", "clean", "clear", "replace", "utility", or the spare, "unjump"
-     * @param string|null $seen what one sees on looking at the part; null when nothing
-     * @param string|null $smells what one smells near it
+     * @param Signs $signs what of it is found without an instrument
      * @param list<array{string, string}> $jumpers places that somebody has joined before; from a wire end: it was
      *     landed there
      * @param list<self> $members of a compound, each by itself
@@ -37,9 +37,8 @@ final readonly class Fault
         public array $set,
         public float $weight,
         public string $repair,
-        public ?string $seen,
+        public Signs $signs = new Signs(),
         public bool $gradual = false,
-        public ?string $smells = null,
         public array $jumpers = [],
         public array $members = [],
     ) {}
@@ -70,6 +69,6 @@ final readonly class Fault
 
     public static function none(): self
     {
-        return new self(self::HEALTHY, '', '', null, 'nothing wrong', 'healthy', [], 0.5, '', null);
+        return new self(self::HEALTHY, '', '', null, 'nothing wrong', 'healthy', [], 0.5, '');
     }
 }

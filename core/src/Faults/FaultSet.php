@@ -62,9 +62,8 @@ final class FaultSet
                     $paths,
                     $weight,
                     $m->repair,
-                    $m->seen,
+                    $m->signs,
                     $m->isGradual,
-                    $m->smells,
                 );
             }
         };
@@ -156,7 +155,6 @@ final class FaultSet
                 [],
                 $weight,
                 'unjump',
-                null,
                 jumpers: [[$a, $b]],
             );
         }
@@ -186,7 +184,6 @@ final class FaultSet
             $set,
             $weight,
             'set',
-            null,
             jumpers: $moved,
         );
     }
@@ -237,7 +234,7 @@ final class FaultSet
             implode('+', $ids), $all[0]->part, $all[0]->mode, null,
             implode(' and ', array_map(fn (Fault $f) => $f->title, $all)), 'compound',
             array_merge(...array_map(fn (Fault $f) => $f->set, $all)),
-            array_product(array_map(fn (Fault $f) => $f->weight, $all)) / 100, $all[0]->repair, null,
+            array_product(array_map(fn (Fault $f) => $f->weight, $all)) / 100, $all[0]->repair,
             gradual: array_filter($all, fn (Fault $f) => ! $f->gradual) === [],
             jumpers: array_merge(...array_map(fn (Fault $f) => $f->jumpers, $all)),
             members: $all,

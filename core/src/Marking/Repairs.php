@@ -44,6 +44,7 @@ final class Repairs
         foreach ($this->plan->model->parts() as $part) {
             if (
                 $this->fault->in($part->id) === null &&
+                ! isset($state->off[$part->id]) && // in the hand it opens by what is done to it there
                 ($this->hasGoneAlong($state, $part->id) || $this->hasTripped($state, $part->id))
             ) {
                 $this->symptoms[$part->id] = true;

@@ -108,6 +108,16 @@ abstract class Primitive
     }
 
     /**
+     * Figures that are otherwise while its part has been taken off: what no longer passes or conducts.
+     *
+     * @return Figures
+     */
+    public static function takenOff(): array
+    {
+        return [];
+    }
+
+    /**
      * What it draws as a load at a voltage, A.
      *
      * @param Figures $spec

@@ -35,6 +35,7 @@ final readonly class BenchState extends MachineState
      * @param string|null $eyes the part that is looked at
      * @param list<string> $mended parts
      * @param Changes $fitted parameters of what was put in, by their path
+     * @param array<string, list<string>> $off parts in the hand, each with the wire ends that came off with it
      * @param list<array{string, string}> $jumpers places, of those that are known
      * @param list<array{string, string}> $earlier of those that somebody else left: what has not been noticed yet, and
      *     wires on a wrong place
@@ -62,6 +63,7 @@ final readonly class BenchState extends MachineState
         public ?string $eyes = null,
         public array $mended = [],
         public array $fitted = [],
+        public array $off = [],
         public array $jumpers = [],
         public array $earlier = [],
         public int $raw = 0,

@@ -39,7 +39,7 @@ final class Perception
             }
         }
         $this->sights = $sights;
-        $this->ambient = array_filter($plan->percepts, fn (array $p) => $p['from'] !== 'look');
+        $this->ambient = array_filter($plan->percepts, fn (array $p) => ! in_array($p['from'], ['look', 'off'], true));
         $together = [];
         foreach ($plan->model->views() as $view) {
             foreach ($view as $part) {
@@ -75,13 +75,19 @@ final class Perception
      * What one looks at when looking at a part, beside its condition.
      *
      * @param list<string> $open doors
+     * @param bool $isOff whether the part is in the hand
      * @return array<string, string> thing => how it is
      */
-    public function lookingAt(Machine $machine, MachineState $state, string $part, array $open): array
-    {
+    public function lookingAt(
+        Machine $machine,
+        MachineState $state,
+        string $part,
+        array $open,
+        bool $isOff = false,
+    ): array {
         $seen = [];
         foreach ($this->sights[$part] ?? [] as $percept) {
-            if ($this->isFree($percept, $open)) {
+            if ($this->isFree($percept, $open) && ($percept['from'] !== 'off' || $isOff)) {
                 $seen[$percept['thing']] = $this->word($percept, $machine->shows($state, $percept['of']));
             }
         }

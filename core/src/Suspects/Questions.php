@@ -142,7 +142,7 @@ final class Questions
     {
         $comparison = $this->evidence->comparison();
         foreach ($this->evidence->plan->percepts as $channel => $percept) {
-            if ($percept['from'] === 'look') {
+            if (in_array($percept['from'], ['look', 'off'], true)) {
                 continue;
             }
             foreach ($this->evidence->trial->moments() as $tick => $when) {

@@ -182,7 +182,7 @@ final class ActsTest extends TestCase
         self::assertTrue($this->state->slots['fuse.element']['whole']);
         self::assertContains('over-fused', $this->do(121, 'hand_back')->dangers);
         $this->do(122, 'fuse', ['part' => 'fuse', 'amps' => 0]);
-        self::assertFalse($this->state->slots['fuse.element']['whole']);
+        self::assertArrayHasKey('fuse', $this->state->off);
         self::assertStringContainsString(
             'no fuse',
             (string) $this->do(123, 'fuse', ['part' => 'limit', 'amps' => 3])->refused,

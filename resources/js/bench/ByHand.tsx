@@ -2,15 +2,17 @@ import { Box, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { DoAct } from '@/lib/acts'
 import type { Part } from '@/lib/types'
+import { InHand } from './InHand'
 import { ToolButton } from '@/theme/buttons'
 
 interface Props {
     part: Part
+    isOff: boolean
     act: DoAct
 }
 
 /** What ears, nose and hands do to the part in front of one; folded away until it is wanted. */
-export function ByHand({ part, act }: Props) {
+export function ByHand({ part, isOff, act }: Props) {
     const hands = part.hands
     const [amps, setAmps] = useState(String(hands?.fuse ?? ''))
     const [pushed, setPushed] = useState(false)
@@ -51,6 +53,7 @@ export function ByHand({ part, act }: Props) {
                     <Do word="Plug off" onClick={() => void act('plug', { ...on, to: 'off' })} />
                     <Do word="Plug on" onClick={() => void act('plug', { ...on, to: 'on' })} />
                 </HStack>
+                <InHand part={part} isOff={isOff} act={act} />
                 {hands?.fuse != null && (
                     <HStack gap="1">
                         <Input
@@ -64,8 +67,7 @@ export function ByHand({ part, act }: Props) {
                             borderColor="line"
                         />
                         <Text fontSize="text">A</Text>
-                        <Do word="Put in" onClick={() => void act('fuse', { ...on, amps: Number(amps) })} />
-                        <Do word="Take out" onClick={() => void act('fuse', { ...on, amps: 0 })} />
+                        <Do word="Put a new one in" onClick={() => void act('fuse', { ...on, amps: Number(amps) })} />
                     </HStack>
                 )}
                 {hands?.spares.map((spare) => (

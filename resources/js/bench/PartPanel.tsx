@@ -15,6 +15,8 @@ interface Props {
     place: string | null
     log: Entry[]
     lifted: string[]
+    /** parts in the hand */
+    off: string[]
     jaw: string[]
     jumper: { from: string | null; all: [string, string][]; onFrom: (place: string | null) => void }
     act: DoAct
@@ -32,7 +34,19 @@ const MENDS: { how: Fields<'mend'>['how']; word: string }[] = [
 const HELD_S = 45
 
 /** What can be done to the part in front of one, and to the wires on the terminal that is picked. */
-export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, onPlace, say = (text) => text }: Props) {
+export function PartPanel({
+    board,
+    part,
+    place,
+    log,
+    lifted,
+    off,
+    jaw,
+    jumper,
+    act,
+    onPlace,
+    say = (text) => text,
+}: Props) {
     const titleOf = useInstruments()
     if (!part) {
         return (
@@ -186,7 +200,7 @@ export function PartPanel({ board, part, place, log, lifted, jaw, jumper, act, o
                         </HStack>
                     )
                 })}
-            <ByHand key={part.id} part={part} act={act} />
+            <ByHand key={part.id} part={part} isOff={off.includes(part.id)} act={act} />
             <Box as="details">
                 <Box as="summary" fontSize="text" color="copper" fontWeight={700} cursor="pointer" minH="32px">
                     Mend it…

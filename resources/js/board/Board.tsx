@@ -26,6 +26,8 @@ interface Props {
     cursor?: string | null
     part?: string | null
     lifted?: string[]
+    /** parts that are taken off */
+    inHand?: string[]
     jumpers?: [string, string][]
     /** wires in the jaw of the clamp */
     jaw?: string[]
@@ -211,6 +213,7 @@ export function Board(props: Props) {
                         marked={props.marked === part.id || (props.markedAll?.includes(part.id) ?? false)}
                         live={props.live?.[part.id]}
                         off={props.off?.includes(part.id) ?? false}
+                        inHand={props.inHand?.includes(part.id) ?? false}
                         cursor={cursor && cursor.startsWith(`${part.id}.`) ? cursor : null}
                         onPart={props.onPart}
                         onPlace={props.onPlace}

@@ -19,6 +19,7 @@ interface Props {
     chosen: boolean
     marked: boolean
     off: boolean
+    inHand?: boolean
     live?: string
     cursor: string | null
     onPart?: (id: string) => void
@@ -35,6 +36,7 @@ export const PartBox = memo(function PartBox({
     chosen,
     marked,
     off,
+    inHand = false,
     live,
     cursor,
     onPart,
@@ -58,7 +60,7 @@ export const PartBox = memo(function PartBox({
                 fill={marked ? 'dangerWash' : chosen ? 'copperWash' : 'sheet'}
                 stroke={marked ? 'danger' : chosen ? 'copper' : 'ink'}
                 strokeWidth={chosen || marked ? 3 : 1.4}
-                strokeDasharray={off ? '5 4' : undefined}
+                strokeDasharray={off || inHand ? '5 4' : undefined}
                 cursor={onPart ? 'pointer' : undefined}
                 role={onPart ? 'button' : undefined}
                 aria-label={onPart ? part.label : undefined}
@@ -88,7 +90,7 @@ export const PartBox = memo(function PartBox({
                     {line}
                 </SvgText>
             ))}
-            {off && (
+            {(off || inHand) && (
                 <SvgText
                     x={part.x + part.w / 2}
                     y={part.y + part.h + 13}
@@ -98,7 +100,7 @@ export const PartBox = memo(function PartBox({
                     fill="danger"
                     pointerEvents="none"
                 >
-                    off
+                    {inHand ? 'in hand' : 'off'}
                 </SvgText>
             )}
             {live && (

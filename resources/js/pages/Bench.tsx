@@ -260,6 +260,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                             cursor={cursor}
                             part={part}
                             lifted={scene.lifted}
+                            inHand={scene.off}
                             jumpers={scene.jumpers}
                             jaw={scene.clamp?.wires}
                             series={['ua', 'ma', 'aac'].includes(scene.mode)}
@@ -335,6 +336,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                         log={bench.log}
                         say={say}
                         lifted={scene.lifted}
+                        off={scene.off}
                         jaw={scene.clamp?.wires ?? []}
                         jumper={{ from: jumpFrom, all: scene.jumpers, onFrom: setJumpFrom }}
                         act={act}

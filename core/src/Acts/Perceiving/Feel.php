@@ -9,6 +9,7 @@ use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
+use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Medium;
 use OddSpark\Appliance\Model;
 use OddSpark\Instruments\Thermometer;
@@ -49,7 +50,10 @@ final readonly class Feel extends Act
             }
         }
 
-        return $kind?->family->isBare() === true ? $now->risk->hands($now, $this->part()) : [];
+        // what is bare, and screws and ends that one tries
+        $isTouched = $kind !== null && ($kind->family->isBare() || $kind->isTried());
+
+        return $isTouched ? $now->risk->hands($now, $this->part()) : [];
     }
 
     public function shows(Situation $now): array
@@ -72,7 +76,13 @@ final readonly class Feel extends Act
             };
         }
 
-        return $felt === [] ? ['touch' => 'nothing to be felt'] : $felt;
+        $kind = $now->model->kindOf($this->part());
+        $loose = $now->noticing->sick($now->state, $this->part())?->signs->felt;
+        if ($loose !== null || $felt === [] || $kind?->isTried() === true) {
+            $felt['touch'] = $loose ?? $kind->feel ?? Kind::NOTHING_FELT;
+        }
+
+        return $felt;
     }
 
     /** What the part feels itself, by where it sits; null when it sits nowhere. */

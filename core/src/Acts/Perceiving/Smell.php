@@ -38,8 +38,8 @@ final readonly class Smell extends Act
         }
         foreach ($now->fault->members ?: [$now->fault] as $fault) {
             $isOpen = $now->reach->behind($now->state, $now->reach->ownerOf("$fault->part.a")) === null;
-            if ($isOpen && $fault->smells !== null && $now->noticing->sick($now->state, $fault->part) !== null) {
-                return "of $fault->smells";
+            if ($isOpen && $fault->signs->smells !== null && $now->noticing->sick($now->state, $fault->part) !== null) {
+                return "of {$fault->signs->smells}";
             }
         }
 

@@ -26,6 +26,12 @@ final readonly class FitFuse extends Act
         return ['part' => Field::part(), 'amps' => Field::number()];
     }
 
+    public function is(Quality $quality): bool
+    {
+        // drawn alone it mends nothing
+        return parent::is($quality) && ($quality !== Quality::Mends || $this->get('amps') > 0);
+    }
+
     public function refusal(Situation $now): ?string
     {
         $amps = $this->get('amps');
@@ -33,12 +39,16 @@ final readonly class FitFuse extends Act
         return $now->reach->part($now->state, $this->part()) ?? match (true) {
             $now->model->kindOf($this->part())?->hands()->fuse === null => 'There is no fuse in it.',
             $amps < 0 || $amps > 100 => 'A fuse has up to 100 A; 0 takes it out.',
+            $amps == 0 && isset($now->state->off[$this->part()]) => 'It is out already.',
             default => null,
         };
     }
 
     public function risks(Situation $now): array
     {
+        if ($this->get('amps') == 0) {
+            return $now->risk->hands($now, $this->part());
+        }
         $isLarger = $this->get('amps') > $now->model->parts()[$this->part()]->kind->ratedAmps();
         $risks = $now->risk->hands($now, $this->part());
 
@@ -49,23 +59,25 @@ final readonly class FitFuse extends Act
     public function apply(Situation $now): BenchState
     {
         [$part, $amps] = [$this->part(), $this->get('amps')];
-        [$fitted, $slots] = [$now->state->fitted, []];
+        if ($amps == 0) {
+            return $now->reach->takenOff($now->state, $part);
+        }
+        $state = $now->reach->putBack($now->state, $part);
+        [$fitted, $slots] = [$state->fitted, []];
         foreach ($now->model->parts()[$part]->kind->those(Blows::class) as $name => $spec) {
             unset($fitted["$part.$name.open"], $fitted["$part.$name.amps"]);
-            if ($amps == 0) {
-                $fitted["$part.$name.open"] = true;
-            } elseif ($amps != $spec->get('amps')) {
+            if ($amps != $spec->get('amps')) {
                 $fitted["$part.$name.amps"] = $amps;
             }
-            $slots["$part.$name"] = ['whole' => $amps != 0] + $now->machine->initial()->slots["$part.$name"];
+            $slots["$part.$name"] = ['whole' => true] + $now->machine->initial()->slots["$part.$name"];
         }
-        $mended = array_values(array_unique([...$now->state->mended, $part]));
+        $mended = array_values(array_unique([...$state->mended, $part]));
 
-        return $now->state->with(
+        return $state->with(
             resets: [],
             mended: $mended,
             fitted: $fitted,
-            slots: array_replace($now->state->slots, $slots),
+            slots: array_replace($state->slots, $slots),
         );
     }
 

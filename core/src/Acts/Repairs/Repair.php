@@ -44,6 +44,7 @@ abstract readonly class Repair extends Act
         if ($how !== 'replace') {
             return $state;
         }
+        $state = $now->reach->putBack($state, $part); // the new one is in its place
         $fitted = array_filter(
             $state->fitted,
             fn (string $path): bool => ! str_starts_with($path, "$part."),

@@ -34,7 +34,11 @@ final readonly class Land extends Act
         }
 
         return $now->reach->end($now->state, $end)
-            ?? ($now->state->isLanded($end) ? 'It is landed already.' : null);
+            ?? match (true) {
+                $now->state->isLanded($end) => 'It is landed already.',
+                isset($now->state->off[$now->reach->ownerOf($end)]) => 'That part is off: put it back first.',
+                default => null,
+            };
     }
 
     public function risks(Situation $now): array

@@ -30,7 +30,8 @@ final readonly class Plug extends Act
 
     public function refusal(Situation $now): ?string
     {
-        return $now->reach->part($now->state, $this->part());
+        return $now->reach->part($now->state, $this->part())
+            ?? (isset($now->state->off[$this->part()]) ? 'It is off: put it back first.' : null);
     }
 
     public function risks(Situation $now): array

@@ -47,9 +47,11 @@ final class Fuse extends Primitive implements Blows, GoesAlong
 
     private readonly bool $open;
 
+    private readonly bool $out;
+
     /**
      * @param Figures $p amps, ohm, melt_s, open: blown from the start, lever: of a breaker,
-     *     opened by hand and by trip
+     *     opened by hand and by trip; out: drawn from its holder, whole or not
      */
     public function __construct(array $p, private readonly Fittings $f)
     {
@@ -57,6 +59,7 @@ final class Fuse extends Primitive implements Blows, GoesAlong
         $this->amps = $p['amps'];
         $this->melt = $p['melt_s'] ?? 1.0;
         $this->open = $p['open'] ?? false;
+        $this->out = $p['out'] ?? false;
         $this->lever = $p['lever'] ?? null;
     }
 
@@ -72,6 +75,11 @@ final class Fuse extends Primitive implements Blows, GoesAlong
             new Figure('ohm', 'Ω'),
             new Figure('melt_s', 's'),
         ];
+    }
+
+    public static function takenOff(): array
+    {
+        return ['out' => true];
     }
 
     public static function faults(array $spec): array
@@ -96,7 +104,7 @@ final class Fuse extends Primitive implements Blows, GoesAlong
 
     public function electric(array $slot): string
     {
-        return $slot['whole'] ? '1' : '0';
+        return $slot['whole'] && ! $this->out ? '1' : '0';
     }
 
     public function initial(): array
@@ -113,7 +121,7 @@ final class Fuse extends Primitive implements Blows, GoesAlong
 
     public function stamp(array $slot, Values $values): void
     {
-        $values->resistor($this->f->branches[0], $slot['whole'] ? $this->siemens : 0.0);
+        $values->resistor($this->f->branches[0], $slot['whole'] && ! $this->out ? $this->siemens : 0.0);
     }
 
     public function follows(): array
@@ -123,6 +131,9 @@ final class Fuse extends Primitive implements Blows, GoesAlong
 
     public function react(array $slot, Surroundings $now): array
     {
+        if ($this->out) {
+            return ['due' => null] + $slot;
+        }
         if ($this->lever !== null) {
             $at = $now->follow($this->lever, 'at');
             if ($at !== 'on') {

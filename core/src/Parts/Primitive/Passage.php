@@ -43,6 +43,11 @@ final class Passage extends Primitive
         return [new Figure('free', '')];
     }
 
+    public static function takenOff(): array
+    {
+        return ['free' => 0.0];
+    }
+
     public static function why(array $spec, array $slot, Surroundings $now): Reason
     {
         if (($slot['free'] ?? 1.0) >= self::FREE) {

@@ -13,7 +13,7 @@ use OddSpark\Parts\Surroundings;
 
 /**
  * Makes or breaks at a level of a process value, with a differential. Slot: made, latched for a manual reset, sucked
- * (by mouth).
+ * (by mouth), away: what it feels in the hand, while its part is off.
  *
  * @phpstan-import-type Figures from Primitive
  */
@@ -52,7 +52,7 @@ final class Sensor extends Primitive implements Senses
 
     public static function why(array $spec, array $slot, Surroundings $now): Reason
     {
-        $x = round($now->value($spec['of']), 1);
+        $x = round($slot['away'] ?? $now->value($spec['of']), 1);
 
         return new Reason(
             $slot['made']
@@ -77,18 +77,18 @@ final class Sensor extends Primitive implements Senses
         if ($slot['sucked'] ?? false) {
             return ['made' => true] + $slot;
         }
-        $x = $now->value($this->of);
+        $x = $slot['away'] ?? $now->value($this->of);
         $onRise = $this->opens > $this->closes;
         // a crossing is found to the tick, so the value may stand a hair short of the level
         $slack = 1e-6 * (abs($x) + 1);
         if ($slot['made']) {
             if ($onRise ? $x >= $this->opens - $slack : $x <= $this->opens + $slack) {
-                return ['made' => false, 'latched' => $this->manual];
+                return ['made' => false, 'latched' => $this->manual] + $slot;
             }
         } elseif (! $slot['latched'] && ($onRise ? $x <= $this->closes + $slack : $x >= $this->closes - $slack)) {
-            return ['made' => true, 'latched' => false];
+            return ['made' => true, 'latched' => false] + $slot;
         } elseif ($this->manual && ! $slot['latched']) {
-            return ['made' => false, 'latched' => true]; // pressed with its cause still there: it does not hold
+            return ['made' => false, 'latched' => true] + $slot; // pressed with its cause still there: it does not hold
         }
 
         return $slot;
@@ -96,7 +96,7 @@ final class Sensor extends Primitive implements Senses
 
     public function next(array $slot, Surroundings $now): int
     {
-        return $slot['sucked'] ?? false
+        return ($slot['sucked'] ?? false) || isset($slot['away'])
             ? self::NEVER
             : $now->crossing($this->of, [$slot['made'] ? $this->opens : $this->closes]);
     }

@@ -57,6 +57,11 @@ abstract class Run extends Primitive implements Carries, NeedsPipes
         ];
     }
 
+    public static function takenOff(): array
+    {
+        return ['free' => 0.0, 'passes' => 0.0];
+    }
+
     public static function why(array $spec, array $slot, Surroundings $now): Reason
     {
         if (abs((float) $slot['q']) >= self::SOME * (float) ($spec['flow'] ?? 0.0) && $slot['q'] != 0.0) {

@@ -218,6 +218,35 @@ export interface ActionLog {
               seconds?: number
           }
         | {
+              act: 'take'
+              at_s: number
+              id?: string
+              part: string
+              to: 'off' | 'on'
+          }
+        | {
+              act: 'warm'
+              at_s: number
+              id?: string
+              part: string
+              to: 'hot' | 'cool'
+          }
+        | {
+              act: 'ohm_spare'
+              at_s: number
+              id?: string
+              part: string
+              red: string
+              black: string
+          }
+        | {
+              act: 'ohm_fuse'
+              at_s: number
+              id?: string
+              part: string
+              fuse?: string
+          }
+        | {
               act: 'batteries'
               at_s: number
               id?: string

@@ -198,6 +198,8 @@ export interface Hands {
     spares: string[]
     suck: boolean
     turn: boolean
+    off: boolean
+    warm: boolean
 }
 export interface Tap {
     instrument: AtTap
@@ -371,6 +373,7 @@ export interface Scene {
     labour: number
     lifted: string[]
     mode: Mode
+    off: string[]
     open: string[]
     range: number | null
     red: string | null
