@@ -15,6 +15,9 @@ use OddSpark\Senses\Perception;
 /** What a look at a part lets a person see, and what is wrong with it to be seen. */
 final readonly class Noticing
 {
+    /** A part in the hand that shows nothing: which is not to say that it is sound. */
+    private const SOUND_IN_HAND = 'Nothing wrong to be seen on it.';
+
     public function __construct(
         private Plan $plan,
         private Fault $fault,
@@ -82,7 +85,12 @@ final readonly class Noticing
         [$lever, $position] = $kind->apart ?? ['', ''];
         $isOpen = isset($state->off[$part]) || $lever !== '' && $state->at("$part.$lever") === $position;
 
-        return ($isOpen ? $signs?->seenOff : null) ?? $signs->seen ?? $kind->look ?? 'Insulation whole, both ends seated.';
+        return match (true) {
+            $isOpen && $signs?->seenOff !== null => $signs->seenOff,
+            $signs?->seen !== null => $signs->seen,
+            $isOpen => self::SOUND_IN_HAND,
+            default => $kind->look ?? 'Insulation whole, both ends seated.',
+        };
     }
 
     /** Of a wire end that is not where the drawing has it. */

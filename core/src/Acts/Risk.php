@@ -9,6 +9,7 @@ use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Parts\Ability\Burns;
 use OddSpark\Parts\Ability\Carries;
+use OddSpark\Parts\Ability\Glows;
 use OddSpark\Parts\Ability\HoldsCharge;
 use OddSpark\Parts\Ability\Sparks;
 use OddSpark\Parts\Primitive\SparkGap;
@@ -140,6 +141,18 @@ final readonly class Risk
         }
 
         return [];
+    }
+
+    /** Whether a part glows. */
+    public function burns(Situation $now, string $part): bool
+    {
+        foreach (array_keys($now->model->kindOf($part)?->those(Glows::class) ?? []) as $name) {
+            if ($now->machine->shows($now->state, "$part.$name") !== '') {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<string> what is left behind on handing back */

@@ -132,6 +132,12 @@ final readonly class Kind
         return array_filter($this->modes, fn (FaultMode $m): bool => $m->signs->felt !== null) !== [];
     }
 
+    /** Whether whoever feels it touches what carries its volts: it is bare, or its screws are tried. */
+    public function isTouched(): bool
+    {
+        return $this->family->isBare() || $this->family === Family::Splices && $this->isTried();
+    }
+
     /** Whether what it senses is heat. */
     public function feelsHeat(): bool
     {
@@ -283,10 +289,13 @@ final readonly class Kind
         return HandHolds::of($this);
     }
 
-    /** Whether it is taken off on a visit, to be looked at in the hand: what has terminals, and a hose. */
+    /** Whether it is taken off on a visit, to be measured or looked at in the hand. */
     public function comesOff(): bool
     {
-        return $this->family->comesOff() && ($this->terminals !== [] || $this->symbol === 'hose');
+        $isHidden = fn (FaultMode $m): bool => $m->signs->seenOff !== null;
+
+        return $this->family->comesOff() &&
+            ($this->terminals !== [] || array_filter($this->modes, $isHidden) !== []);
     }
 
     /** Whether something that is fed lies between two of its terminals, and not a switch. */

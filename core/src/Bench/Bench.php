@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Bench;
 
 use OddSpark\Acts\Act;
+use OddSpark\Acts\Catalogue;
 use OddSpark\Acts\Noticing;
 use OddSpark\Acts\Reach;
 use OddSpark\Acts\Risk;
@@ -174,6 +175,30 @@ final class Bench
     public function glance(BenchState $state, string $part): ?array
     {
         return $this->reach->isInSight($state, $part) ? $this->noticing->look($this->machine, $state, $part) : null;
+    }
+
+    /**
+     * What hands would find of a part: by a look at it when it has been taken off, by trying what can be loose, by
+     * turning it. Nothing else changed, no danger told.
+     *
+     * @return array<string, string> take, feel, turn => what is found, as far as it can be done
+     */
+    public function handled(BenchState $state, string $part): array
+    {
+        $kind = $this->plan->model->kindOf($part);
+        $found = [];
+        if ($kind?->comesOff() === true) {
+            $off = $state->with(off: $state->off + [$part => []]);
+            $found['take'] = $this->noticing->look($this->machine, $off, $part)['condition'];
+        }
+        foreach (['feel' => $kind?->isTried(), 'turn' => $kind?->hands()->turn] as $act => $can) {
+            if ($can === true) {
+                $shown = Catalogue::make($state->now(), $act, ['part' => $part])->shows($this->situation($state));
+                $found[$act] = $shown['touch'] ?? $shown['shaft'] ?? '';
+            }
+        }
+
+        return $found;
     }
 
     /** What an instrument would show at a tap, exactly. */

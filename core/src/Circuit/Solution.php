@@ -136,8 +136,8 @@ final class Solution
     }
 
     /**
-     * What stands for a flame: in the DC network amps rod to burner and siemens; in that of the AC siemens more than its
-     * shunt.
+     * What stands for a flame: in the DC network amps rod to burner and siemens; in that of the AC siemens more than
+     * its shunt.
      *
      * @return array{float, float, float}
      */

@@ -112,7 +112,8 @@ final class Classes
 
     private function apartByLooks(string $a, string $b): bool
     {
-        return $this->evidence->of[$a]['looks'] !== $this->evidence->of[$b]['looks'];
+        return $this->evidence->of[$a]['looks'] !== $this->evidence->of[$b]['looks'] ||
+            $this->evidence->of[$a]['hands'] !== $this->evidence->of[$b]['hands'];
     }
 
     private function apartByOhms(string $a, string $b): bool

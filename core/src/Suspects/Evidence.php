@@ -23,9 +23,9 @@ use OddSpark\Senses\Record;
  * told from what.
  *
  * At every moment the volts of every pair of places, all sounds and sights; every part looked at on arrival; what
- * instruments show at the taps; then, with the power off, every part and wire in ohms with one end lifted.
+ * instruments show at the taps; what hands find; then, with the power off, every part and wire in ohms with one end lifted.
  *
- * @phpstan-type Shown array{record: array<string, list<array{int, int, mixed}>>, looks: array<string, array<string, string>|null>, ohms: list<float>, taps: array<string, float>, complaint: list<string>}
+ * @phpstan-type Shown array{record: array<string, list<array{int, int, mixed}>>, looks: array<string, array<string, string>|null>, hands: array<string, array<string, string>>, ohms: list<float>, taps: array<string, float>, complaint: list<string>}
  */
 final class Evidence
 {
@@ -110,9 +110,10 @@ final class Evidence
 
             return false;
         };
-        $looks = $taps = [];
+        $looks = $hands = $taps = [];
         foreach ($this->plan->model->parts() as $part) {
             $looks[$part->id] = $bench->glance($state->with(open: Doors::ALL), $part->id);
+            $hands[$part->id] = $bench->handled($state->with(open: Doors::ALL), $part->id);
         }
         foreach ($this->plan->model->wires() as $wire) {
             $looks[$wire->id] = $bench->glance($state->with(open: Doors::ALL), $wire->id);
@@ -142,6 +143,7 @@ final class Evidence
         return [
             'record' => $shown,
             'looks' => $looks,
+            'hands' => $hands,
             'ohms' => $this->ohms($bench, $state),
             'taps' => $taps,
             'complaint' => $complaint,
@@ -193,6 +195,10 @@ final class Evidence
     {
         $model = $this->plan->model;
         $at = $freed = $lifted = [];
+        $ground = null;
+        foreach ($model->parts() as $part) {
+            $ground ??= $part->kind->isGround() ? $part->places()[0] ?? null : null;
+        }
         foreach ($model->wires() as $wire) {
             $at[$wire->from][] = [$wire->id, 'a'];
             $at[$wire->to][] = [$wire->id, 'b'];
@@ -211,6 +217,10 @@ final class Evidence
         foreach ($model->wires() as $wire) {
             $freed[] = ["{$wire->id}.a", "{$wire->id}.b", $wire->id];
             $lifted[] = [[$wire->id, 'a']];
+            if (($wire->near ?? $ground) !== null && array_intersect($wire->modes, ['rubs', 'touches']) !== []) {
+                $freed[] = ["{$wire->id}.a", $wire->near ?? $ground, $wire->id]; // whether it has rubbed through
+                $lifted[] = [[$wire->id, 'a'], [$wire->id, 'b']];
+            }
         }
 
         return [$freed, $lifted];

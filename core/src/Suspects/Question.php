@@ -18,7 +18,7 @@ final readonly class Question
     private array $tolerance;
 
     /**
-     * @param string $kind volts, most, ohms, tap, look, perceived, first, last
+     * @param string $kind volts, most, ohms, tap, look, hand, perceived, first, last
      * @param string $text as it is said: "volts from Limit a to Limit b, 50 s into a call"
      * @param list<string> $places what it is asked of: places, a part, or a channel
      * @param float $minutes of labour

@@ -10,7 +10,7 @@ use OddSpark\Instruments\Bag;
 use OddSpark\Meter\Mode;
 
 /**
- * All that can be asked over a {@see Trial}: looks, volts of every pair at every moment, ohms with the power off, taps,
+ * All that can be asked over a {@see Trial}: looks, what hands find, volts of every pair at every moment, ohms with the power off, taps,
  * what is seen and heard when, and when it begins. Of questions that part the suspects in the same way the cheapest is
  * kept.
  */
@@ -27,6 +27,13 @@ final class Questions
 
     private const DROP = 0.3;
 
+    /** What hands find: as it is said, and how often the act is done for it (off, and on again). */
+    private const BY_HAND = [
+        'take' => ['a look at %s, taken off', 2],
+        'feel' => ['a hand on %s, on arrival', 1],
+        'turn' => ['%s turned by hand', 1],
+    ];
+
     /** @var array<string, Question> by how they part all suspects */
     private array $kept = [];
 
@@ -39,6 +46,7 @@ final class Questions
     {
         $q = new self($evidence);
         $q->looks();
+        $q->hands();
         $q->perceived();
         $q->volts();
         $q->most();
@@ -135,6 +143,20 @@ final class Questions
                     $values,
                 ),
             );
+        }
+    }
+
+    private function hands(): void
+    {
+        foreach ($this->evidence->plan->model->parts() as $id => $part) {
+            foreach (self::BY_HAND as $act => [$text, $before]) {
+                $values = [];
+                foreach ($this->evidence->of as $shown) {
+                    $values[] = $shown['hands'][$id][$act] ?? '';
+                }
+                $minutes = Catalogue::minutes($act) * $before + Catalogue::minutes('look');
+                $this->keep(new Question('hand', sprintf($text, $part->label), [(string) $id], $minutes, $values));
+            }
         }
     }
 

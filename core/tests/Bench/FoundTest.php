@@ -126,6 +126,8 @@ final class FoundTest extends TestCase
     {
         $this->arrive('furnace-80', 'limit:wrong-spare');
         $this->do(0, 'door', ['to' => 'open']);
+        self::assertStringNotContainsString('140', $this->do(1, 'look', ['part' => 'limit'])->seen['condition']);
+        $this->do(1, 'take', ['part' => 'limit', 'to' => 'off']);
         self::assertStringContainsString('stamped 140', $this->do(1, 'look', ['part' => 'limit'])->seen['condition']);
         $made = fn (TestRig $stand) => $stand->put('exchanger.felt', 150)->slot('limit.disc', 'made');
         self::assertFalse($made(TestRig::withFault('furnace-80', 'limit:wrong-spare')));

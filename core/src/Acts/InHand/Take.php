@@ -51,7 +51,9 @@ final readonly class Take extends Act
     {
         $live = $now->risk->hands($now, $this->part(), $now->state->off[$this->part()] ?? []);
 
-        return $this->get('to') === 'off' ? [...$live, ...$now->risk->opened($now, $this->part())] : $live;
+        $hot = $now->risk->burns($now, $this->part()) ? ['hot-igniter'] : [];
+
+        return $this->get('to') === 'off' ? [...$live, ...$hot, ...$now->risk->opened($now, $this->part())] : $live;
     }
 
     public function apply(Situation $now): BenchState

@@ -13,7 +13,6 @@ use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Medium;
 use OddSpark\Appliance\Model;
 use OddSpark\Instruments\Thermometer;
-use OddSpark\Parts\Ability\Glows;
 use OddSpark\Parts\Ability\Turns;
 
 /** A hand on a part: its warmth, its tremor. */
@@ -44,16 +43,11 @@ final readonly class Feel extends Act
     public function risks(Situation $now): array
     {
         $kind = $now->model->kindOf($this->part());
-        foreach (array_keys($kind?->those(Glows::class) ?? []) as $name) {
-            if ($now->machine->shows($now->state, "{$this->part()}.$name") !== '') {
-                return ['hot-igniter'];
-            }
+        if ($now->risk->burns($now, $this->part())) {
+            return ['hot-igniter'];
         }
 
-        // what is bare, and screws and ends that one tries
-        $isTouched = $kind !== null && ($kind->family->isBare() || $kind->isTried());
-
-        return $isTouched ? $now->risk->hands($now, $this->part()) : [];
+        return $kind?->isTouched() === true ? $now->risk->hands($now, $this->part()) : [];
     }
 
     public function shows(Situation $now): array
