@@ -36,6 +36,8 @@ final class Told
             'jumpers' => $state->jumpers,
             'at_taps' => (object) $state->taps,
             'lifted' => self::lifted($state),
+            'locked' => $state->locked,
+            'tagged' => $state->tagged,
             'off' => array_map(strval(...), array_keys($state->off)),
             'labour' => round($state->labour, 1),
         ];

@@ -9,6 +9,7 @@ use OddSpark\Acts\Metering as M;
 use OddSpark\Acts\Notes as N;
 use OddSpark\Acts\Perceiving as P;
 use OddSpark\Acts\Repairs as R;
+use OddSpark\Acts\Safety as F;
 use OddSpark\Acts\Setting as S;
 use OddSpark\Acts\Wires as W;
 use OddSpark\Instruments\Bag;
@@ -59,6 +60,13 @@ final class Catalogue
         H\Warm::class,
         H\MeasureSpare::class,
         H\MeasureFuse::class,
+        F\Lock::class,
+        F\ProveDead::class,
+        F\LeakTest::class,
+        F\RoomAir::class,
+        F\TagOut::class,
+        F\Tell::class,
+        R\CallSupplier::class,
         R\FitBatteries::class,
         R\FitFuse::class,
         R\FitSpare::class,

@@ -20,6 +20,8 @@ final class Danger
         'valve-jumpered' => 'Volts were brought to a fuel valve past its control: that lights fuel with no flame proved.',
         'gas-opened' => 'A gas part was opened with pressure on it: gas streams into the room. Shut the cock before it, and check the joint for leaks afterwards.',
         'oil-opened' => 'An oil part was opened with the line open: oil runs out, and air gets in. Shut the valve at the tank first.',
+        'lock-left' => 'Handed back with a lock on the supply or the fuel.',
+        'tag-unsaid' => 'Tagged out, and the customer was not told that it must not be used.',
         'part-off' => 'Handed back with a part taken off.',
         'jumper-left' => 'Handed back with a jumper left in.',
         'suction' => 'Suction by mouth on a pressure switch: it strains the diaphragm and proves nothing about the draught. Measure at the hose with a manometer.',
@@ -47,6 +49,7 @@ final class Danger
         'power-off',
         'wire-lifted',
         'part-off',
+        'lock-left',
         'oil-opened',
     ];
 }

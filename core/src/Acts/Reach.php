@@ -160,6 +160,33 @@ final readonly class Reach
         });
     }
 
+    /** Whether a part that shuts off power or fuel does: a switch or handle of it stands at off or shut. */
+    public function isShutOff(BenchState $state, string $part): bool
+    {
+        foreach (array_keys($this->model->part($part)->kind->settings ?? []) as $lever) {
+            if (in_array($state->at("$part.$lever"), ['off', 'shut', 'out'], true)) {
+                return true;
+            }
+        }
+
+        return isset($state->off[$part]); // its fuse is drawn
+    }
+
+    /** Whether both power and fuel are shut off somewhere, as far as the appliance has either. */
+    public function isMadeSafe(BenchState $state): bool
+    {
+        $has = $shut = ['power' => false, 'fuel' => false];
+        foreach ($this->model->parts() as $part) {
+            $what = $part->kind->isSupply() ? 'power' : ($part->kind->isFuelSupply() ? 'fuel' : null);
+            if ($what !== null && $part->kind->settings !== []) {
+                $has[$what] = true;
+                $shut[$what] = $shut[$what] || $this->isShutOff($state, $part->id);
+            }
+        }
+
+        return $has === $shut;
+    }
+
     /** With the switches of the doors as the doors and a hand have them. */
     public function interlocked(BenchState $state): BenchState
     {

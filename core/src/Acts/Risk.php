@@ -177,7 +177,10 @@ final readonly class Risk
             'over-fused' => $this->isOverFused($now),
             'flue-left' => $this->stands($now, 'pipe', 'aside'),
             'filter-left' => $this->stands($now, 'slide', 'out'),
-            'power-off' => $this->isSwitchedOff($now),
+            // made safe, tagged and told is an ending of its own
+            'power-off' => $this->isSwitchedOff($now) && ! $this->isTaggedOut($state),
+            'lock-left' => $state->locked !== [] && ! $this->isTaggedOut($state),
+            'tag-unsaid' => $state->tagged && ! in_array('unsafe', $state->told, true),
         ]));
     }
 
@@ -205,6 +208,12 @@ final readonly class Risk
     private function isAt(string $owner, string $part): bool
     {
         return $owner === $part || $this->plan->model->wire($owner)?->goesTo($part) === true;
+    }
+
+    /** Whether it was made safe and tagged, and the customer knows. */
+    private function isTaggedOut(BenchState $state): bool
+    {
+        return $state->tagged && in_array('unsafe', $state->told, true);
     }
 
     /** Whether a lever of some name stands somewhere at a position. */

@@ -20,6 +20,9 @@ final readonly class HandHolds
         public int|float|null $fuse,
         public bool $off,
         public bool $warm,
+        public bool $lock,
+        public bool $leaks,
+        public bool $supplied,
         public bool $reset,
         public array $spares,
     ) {}
@@ -35,6 +38,9 @@ final readonly class HandHolds
             fuse: $kind->fuse()?->get('amps'),
             off: $kind->comesOff(),
             warm: $kind->comesOff() && $kind->feelsHeat(),
+            lock: ($kind->isSupply() || $kind->isFuelSupply()) && ($kind->settings !== [] || $kind->fuse() !== null),
+            leaks: $kind->carriesFuel(),
+            supplied: $kind->isSupply() || $kind->isFuelSupply(),
             reset: $kind->resets !== [],
             spares: array_map('strval', array_keys($kind->spares)),
         );

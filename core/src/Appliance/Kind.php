@@ -138,6 +138,18 @@ final readonly class Kind
         return $this->family->isBare() || $this->family === Family::Splices && $this->isTried();
     }
 
+    /** Whether gas or oil goes through it. */
+    public function carriesFuel(): bool
+    {
+        foreach ($this->ports as $port) {
+            if ($port->medium === Medium::Gas || $port->medium === Medium::Oil) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** Whether what it senses is heat. */
     public function feelsHeat(): bool
     {

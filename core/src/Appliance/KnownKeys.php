@@ -266,8 +266,8 @@ final class KnownKeys
         ],
         'source' => [
             'keys' => [
-                'degrees', 'ground', 'ground_ohm', 'hot', 'legs', 'neutral', 'neutral_ohm', 'neutral_open', 'off',
-                'ohm', 'rated', 'swapped', 'type', 'volts',
+                'degrees', 'ground', 'ground_ohm', 'hot', 'legs', 'main', 'neutral', 'neutral_ohm', 'neutral_open',
+                'off', 'ohm', 'rated', 'swapped', 'type', 'volts',
             ],
             'needs' => [
                 'ground_ohm', 'neutral', 'neutral_ohm', 'ohm',

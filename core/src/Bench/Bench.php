@@ -371,7 +371,7 @@ final class Bench
     private function apply(BenchState $was, Act $act): BenchState
     {
         $state = $act->apply($this->situation($was));
-        $rebuilt = [$was->mended, $was->fitted, $was->off] !== [$state->mended, $state->fitted, $state->off];
+        $rebuilt = $this->hookup->builtOf($was) !== $this->hookup->builtOf($state);
         if ($rebuilt) {
             $this->machine = $this->hookup->machineOf($state);
         }

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace OddSpark\Bench;
 
+use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
 use OddSpark\Instruments\Multimeter;
+use OddSpark\Parts\Ability\IsMains;
 use OddSpark\Parts\Primitive;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Machine;
@@ -73,23 +75,49 @@ final readonly class Hookup
 
     public function machineOf(BenchState $state): Machine
     {
-        return $this->machineWith($state->mended, $state->fitted, array_keys($state->off));
+        return $this->machineWith($state->mended, $state->fitted, array_keys($state->off), $this->cutOff($state));
     }
 
     /**
      * @param list<string> $mended
      * @param Changes $fitted
      * @param list<string> $off parts
+     * @param list<string> $cut supplies that their main switch cuts off
      */
-    public function machineWith(array $mended, array $fitted, array $off = []): Machine
+    public function machineWith(array $mended, array $fitted, array $off = [], array $cut = []): Machine
     {
-        $set = $this->takenOff($off) + $this->changed($mended, $fitted);
+        $set = array_fill_keys(array_map(fn (string $id): string => "$id.off", $cut), true) +
+            $this->takenOff($off) + $this->changed($mended, $fitted);
 
         return new Machine(
             $this->plan,
             $set + ($this->seed === null ? [] : Scatter::of($this->plan, $this->seed, $set)),
             $this->memory,
         );
+    }
+
+    /**
+     * All that the machine is built of beside the document: when any of it changes, it is built anew.
+     *
+     * @return list<mixed>
+     */
+    public function builtOf(BenchState $state): array
+    {
+        return [$state->mended, $state->fitted, $state->off, $this->cutOff($state)];
+    }
+
+    /** @return list<string> supplies whose main switch stands at off */
+    private function cutOff(BenchState $state): array
+    {
+        $cut = [];
+        foreach ($this->plan->those(IsMains::class) as $id) {
+            $main = $this->plan->primitives[$id]['spec']['main'] ?? null;
+            if ($main !== null && $state->at(Model::split($id)[0].".$main") === 'off') {
+                $cut[] = $id;
+            }
+        }
+
+        return $cut;
     }
 
     /**

@@ -36,6 +36,9 @@ final readonly class BenchState extends MachineState
      * @param list<string> $mended parts
      * @param Changes $fitted parameters of what was put in, by their path
      * @param array<string, list<string>> $off parts in the hand, each with the wire ends that came off with it
+     * @param list<string> $locked parts that are locked off
+     * @param bool $tagged whether a tag says that it must not be used
+     * @param list<string> $told what the customer was told
      * @param list<array{string, string}> $jumpers places, of those that are known
      * @param list<array{string, string}> $earlier of those that somebody else left: what has not been noticed yet, and
      *     wires on a wrong place
@@ -64,6 +67,9 @@ final readonly class BenchState extends MachineState
         public array $mended = [],
         public array $fitted = [],
         public array $off = [],
+        public array $locked = [],
+        public bool $tagged = false,
+        public array $told = [],
         public array $jumpers = [],
         public array $earlier = [],
         public int $raw = 0,

@@ -95,6 +95,18 @@ final class Perception
         return $seen;
     }
 
+    /** Whether anywhere the air smells of something: a class of percept. */
+    public function smells(Machine $machine, MachineState $state, string $class): bool
+    {
+        foreach ($this->plan->percepts as $percept) {
+            if ($percept['sense'] === 'smell' && $machine->shows($state, $percept['of']) === $class) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** How a percept is said: "inducer runs". */
     public function say(string $channel, string $class): string
     {

@@ -8,11 +8,12 @@ import { ToolButton } from '@/theme/buttons'
 interface Props {
     part: Part
     isOff: boolean
+    isLocked: boolean
     act: DoAct
 }
 
 /** What ears, nose and hands do to the part in front of one; folded away until it is wanted. */
-export function ByHand({ part, isOff, act }: Props) {
+export function ByHand({ part, isOff, isLocked, act }: Props) {
     const hands = part.hands
     const [amps, setAmps] = useState(String(hands?.fuse ?? ''))
     const [pushed, setPushed] = useState(false)
@@ -49,6 +50,16 @@ export function ByHand({ part, isOff, act }: Props) {
                                 setSucking(!sucking)
                             }}
                         />
+                    )}
+                    {hands?.leaks && <Do word="Leak solution" onClick={() => void act('leak_test', on)} />}
+                    {hands?.lock && (
+                        <Do
+                            word={isLocked ? 'Take the lock off' : 'Lock it off'}
+                            onClick={() => void act('lock', { ...on, to: isLocked ? 'free' : 'locked' })}
+                        />
+                    )}
+                    {hands?.supplied && (
+                        <Do word="Call the supplier, and wait" onClick={() => void act('call_supplier', on)} />
                     )}
                     <Do word="Plug off" onClick={() => void act('plug', { ...on, to: 'off' })} />
                     <Do word="Plug on" onClick={() => void act('plug', { ...on, to: 'on' })} />

@@ -3,17 +3,19 @@ import type { DoAct } from '@/lib/acts'
 import type { BoardData, Briefing, Entry } from '@/lib/types'
 import { Hints } from './Hints'
 import { HouseRules } from './HouseRules'
+import { Leaving } from './Leaving'
 import { Questions } from './Questions'
 
 interface Props {
     job: Briefing
     board: BoardData
     log: readonly Entry[]
+    tagged: boolean
     act: DoAct
 }
 
 /** The complaint, the rules of this job, the code card, and the cautions. */
-export function CallSheet({ job, board, log, act }: Props) {
+export function CallSheet({ job, board, log, tagged, act }: Props) {
     const card = board.parts.find((p) => p.card)?.card
     return (
         <Stack gap="3" overflowY="auto" h="100%" pr="1" tabIndex={0} aria-label="Call sheet">
@@ -32,6 +34,7 @@ export function CallSheet({ job, board, log, act }: Props) {
             </Box>
             {job.rules.hints && <Hints prices={job.rules.hints} log={log} act={act} />}
             <Questions log={log} act={act} />
+            <Leaving log={log} tagged={tagged} act={act} />
             <HouseRules rules={job.rules} />
             {card && (
                 <Box>

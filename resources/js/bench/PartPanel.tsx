@@ -17,6 +17,8 @@ interface Props {
     lifted: string[]
     /** parts in the hand */
     off: string[]
+    /** parts that are locked off */
+    locked: string[]
     jaw: string[]
     jumper: { from: string | null; all: [string, string][]; onFrom: (place: string | null) => void }
     act: DoAct
@@ -41,6 +43,7 @@ export function PartPanel({
     log,
     lifted,
     off,
+    locked,
     jaw,
     jumper,
     act,
@@ -57,6 +60,7 @@ export function PartPanel({
             </Box>
         )
     }
+    const known = board.parts.find((p) => p.symbol === 'source')?.terminals[0]?.place
     const look = [...log]
         .reverse()
         .find((e) => e.act['part'] === part.id && !e.refused && Object.keys(e.seen).length > 0)
@@ -115,6 +119,16 @@ export function PartPanel({
                     onClick={() => void act('tester', { place })}
                 >
                     Hold the tester to {placeName(board, place)}
+                </ToolButton>
+            )}
+            {place && known && (
+                <ToolButton
+                    whiteSpace="normal"
+                    fontSize="text"
+                    lineHeight="1.2"
+                    onClick={() => void act('prove_dead', { known, place })}
+                >
+                    Prove {placeName(board, place)} dead
                 </ToolButton>
             )}
             {place && (
@@ -200,7 +214,13 @@ export function PartPanel({
                         </HStack>
                     )
                 })}
-            <ByHand key={part.id} part={part} isOff={off.includes(part.id)} act={act} />
+            <ByHand
+                key={part.id}
+                part={part}
+                isOff={off.includes(part.id)}
+                isLocked={locked.includes(part.id)}
+                act={act}
+            />
             <Box as="details">
                 <Box as="summary" fontSize="text" color="copper" fontWeight={700} cursor="pointer" minH="32px">
                     Mend it…

@@ -137,7 +137,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                     {steps ? (
                         <WarmUpSteps steps={steps} done={bench.tried} />
                     ) : (
-                        <CallSheet job={job} board={board} log={bench.log} act={act} />
+                        <CallSheet job={job} board={board} log={bench.log} tagged={scene.tagged} act={act} />
                     )}
                 </Tabs.Content>
                 <Tabs.Content value="log" h="100%" p="0">
@@ -151,7 +151,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                 </Tabs.Content>
             </Box>
         ),
-        [steps, bench.tried, job, board, bench.log, spoken, faults, act],
+        [steps, bench.tried, job, board, bench.log, spoken, faults, scene.tagged, act],
     )
     const tabs = useMemo(
         () =>
@@ -337,6 +337,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                         say={say}
                         lifted={scene.lifted}
                         off={scene.off}
+                        locked={scene.locked}
                         jaw={scene.clamp?.wires ?? []}
                         jumper={{ from: jumpFrom, all: scene.jumpers, onFrom: setJumpFrom }}
                         act={act}

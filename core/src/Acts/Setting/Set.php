@@ -36,6 +36,9 @@ final readonly class Set extends Act
         if ($setting === null) {
             return "There is nothing called \"$lever\" to set on \"$id\".";
         }
+        if (in_array($id, $now->state->locked, true)) {
+            return 'It is locked off; take the lock and the tag off first.';
+        }
         $behind = $now->reach->leverBehind($now->state, $id, $lever);
         if ($behind !== null) {
             return $behind;

@@ -8,6 +8,7 @@ use OddSpark\Acts\Danger;
 use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
+use OddSpark\Marking\SafeHabits;
 
 /** What was unsafe: in life it would have hurt somebody, or been left to. */
 final readonly class Safety implements Judge
@@ -41,7 +42,9 @@ final readonly class Safety implements Judge
             }
         }
 
-        return new Line('safety', max(0.0, 1 - $lost), $why === [] ? [Line::say('Nothing unsafe was done.')] : $why);
+        $why = $why === [] ? [Line::say('Nothing unsafe was done.')] : $why;
+
+        return new Line('safety', max(0.0, 1 - $lost), [...$why, ...(new SafeHabits($account))->told()]);
     }
 
     /** Whether something unsafe was done that these rules do not allow. */

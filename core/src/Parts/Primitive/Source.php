@@ -27,7 +27,8 @@ final class Source extends Primitive implements IsMains
      * @param Figures $p rated: what the model's supply is when it has the volts that stand here; volts, degrees and ohm
      *     of every leg, or legs: by terminal {volts, degrees}; ohm,
      *     neutral_ohm,
-     *     ground_ohm, neutral_open, off, swapped: the one hot leg and the neutral are exchanged
+     *     ground_ohm, neutral_open, off, swapped: the one hot leg and the neutral are exchanged; main: lever of its
+     *     part that cuts it off
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
@@ -102,9 +103,9 @@ final class Source extends Primitive implements IsMains
         $branches = $this->f->branches;
         if ($this->p['swapped'] ?? false) { // the same two conductors, each on the other's terminal
             $values->resistor($branches[0], 1 / $this->p['neutral_ohm']);
-            $values->resistor($branches[1], $y);
+            $values->resistor($branches[1], $off ? 0.0 : $y);
             $values->source($branches[0], $this->f->nodes['hot'], 0, 0.0, 0.0, 0.0);
-            $values->source($branches[1], $this->f->nodes['neutral'], 0, $this->p['volts'] * $y, 0.0, 0.0);
+            $values->source($branches[1], $this->f->nodes['neutral'], 0, $off ? 0.0 : $this->p['volts'] * $y, 0.0, 0.0);
             $values->resistor($branches[2], 1 / $this->p['ground_ohm']);
 
             return;

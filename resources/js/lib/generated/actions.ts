@@ -247,6 +247,49 @@ export interface ActionLog {
               fuse?: string
           }
         | {
+              act: 'lock'
+              at_s: number
+              id?: string
+              part: string
+              to: 'locked' | 'free'
+          }
+        | {
+              act: 'prove_dead'
+              at_s: number
+              id?: string
+              known: string
+              place: string
+          }
+        | {
+              act: 'leak_test'
+              at_s: number
+              id?: string
+              part: string
+          }
+        | {
+              act: 'room_air'
+              at_s: number
+              id?: string
+          }
+        | {
+              act: 'tag_out'
+              at_s: number
+              id?: string
+              to: 'tagged' | 'free'
+          }
+        | {
+              act: 'tell'
+              at_s: number
+              id?: string
+              about: 'found' | 'unsafe' | 'comes_back' | 'watch'
+          }
+        | {
+              act: 'call_supplier'
+              at_s: number
+              id?: string
+              part: string
+          }
+        | {
               act: 'batteries'
               at_s: number
               id?: string

@@ -200,6 +200,9 @@ export interface Hands {
     turn: boolean
     off: boolean
     warm: boolean
+    lock: boolean
+    leaks: boolean
+    supplied: boolean
 }
 export interface Tap {
     instrument: AtTap
@@ -377,6 +380,8 @@ export interface Scene {
     open: string[]
     range: number | null
     red: string | null
+    locked: string[]
+    tagged: boolean
 }
 export interface Jaw {
     turns: number

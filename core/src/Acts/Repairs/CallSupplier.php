@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Repairs;
+
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
+use OddSpark\Acts\Situation;
+use OddSpark\Run\BenchState;
+
+/** Whoever supplies power, gas or oil called, and waited for: what comes from outside is right again. */
+final readonly class CallSupplier extends Repair
+{
+    public const NAME = 'call_supplier';
+
+    public const MINUTES = 45.0;
+
+    public const QUALITIES = [Quality::Mends, Quality::Restores];
+
+    public static function fields(): array
+    {
+        return ['part' => Field::part()];
+    }
+
+    public function refusal(Situation $now): ?string
+    {
+        $kind = $now->model->kindOf($this->part());
+
+        return match (true) {
+            $kind === null => "There is no part called \"{$this->part()}\" here.",
+            ! $kind->isSupply() && ! $kind->isFuelSupply() => 'Nobody supplies anything by it.',
+            default => null,
+        };
+    }
+
+    public function apply(Situation $now): BenchState
+    {
+        return $this->mended($now, 'utility');
+    }
+
+    public function said(Names $names): string
+    {
+        return "Called the supplier about {$names->part($this->part())}, and waited";
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Safety;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
+use OddSpark\Acts\Situation;
+use OddSpark\Parts\Ability\Analyses;
+
+/** Carbon monoxide in the air of the room, on the meter that one carries. */
+final readonly class RoomAir extends Act
+{
+    public const NAME = 'room_air';
+
+    public const TITLE = 'Carbon monoxide in the room';
+
+    public const MINUTES = 1.0;
+
+    public const QUALITIES = [Quality::Asks];
+
+    /** How much of the flue's is in the air beside an appliance that spills. From memory. */
+    private const DILUTED = 0.15;
+
+    public static function fields(): array
+    {
+        return [];
+    }
+
+    public function shows(Situation $now): array
+    {
+        $most = 0.0;
+        $spills = $now->noticing->perception->smells($now->machine, $now->state, 'spills');
+        foreach ($now->plan->those(Analyses::class) as $id) {
+            $most = max($most, (float) ($now->state->slots[$id]['co'] ?? 0.0));
+            $spills = $spills || ($now->state->slots[$id]['spills'] ?? false) === true;
+        }
+        $ppm = $spills ? $most * self::DILUTED : 0.0;
+
+        return ['carbon monoxide' => sprintf('%d ppm', $ppm < 10 ? round($ppm) : round($ppm / 5) * 5)];
+    }
+
+    public function said(Names $names): string
+    {
+        return 'Read the air of the room';
+    }
+}
