@@ -22,6 +22,7 @@ final class Danger
         'oil-opened' => 'An oil part was opened with the line open: oil runs out, and air gets in. Shut the valve at the tank first.',
         'lock-left' => 'Handed back with a lock on the supply or the fuel.',
         'tag-unsaid' => 'Tagged out, and the customer was not told that it must not be used.',
+        'setting-left' => 'Handed back with a thermostat or a programmer set otherwise than the household has it.',
         'part-off' => 'Handed back with a part taken off.',
         'jumper-left' => 'Handed back with a jumper left in.',
         'suction' => 'Suction by mouth on a pressure switch: it strains the diaphragm and proves nothing about the draught. Measure at the hose with a manometer.',
@@ -49,6 +50,7 @@ final class Danger
         'power-off',
         'wire-lifted',
         'part-off',
+        'setting-left',
         'lock-left',
         'oil-opened',
     ];

@@ -178,6 +178,7 @@ final readonly class Risk
             'flue-left' => $this->stands($now, 'pipe', 'aside'),
             'filter-left' => $this->stands($now, 'slide', 'out'),
             // made safe, tagged and told is an ending of its own
+            'setting-left' => $this->isSetOtherwise($state),
             'power-off' => $this->isSwitchedOff($now) && ! $this->isTaggedOut($state),
             'lock-left' => $state->locked !== [] && ! $this->isTaggedOut($state),
             'tag-unsaid' => $state->tagged && ! in_array('unsafe', $state->told, true),
@@ -208,6 +209,19 @@ final readonly class Risk
     private function isAt(string $owner, string $part): bool
     {
         return $owner === $part || $this->plan->model->wire($owner)?->goesTo($part) === true;
+    }
+
+    /** Whether a thermostat stands otherwise than the household has it. */
+    private function isSetOtherwise(BenchState $state): bool
+    {
+        foreach ($state->wanted as $lever => $at) {
+            $now = $state->at($lever);
+            if (is_numeric($at) && is_numeric($now) ? $at != $now : $at !== $now) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Whether it was made safe and tagged, and the customer knows. */

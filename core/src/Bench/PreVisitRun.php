@@ -111,6 +111,7 @@ final readonly class PreVisitRun
             $state->tick,
             $answers,
             open: $open,
+            wanted: $this->wanted($story),
             joined: $state->joined,
         );
 
@@ -135,6 +136,28 @@ final readonly class PreVisitRun
         usort($line, fn (array $a, array $b) => [$a[0], $order[$a[1]]] <=> [$b[0], $order[$b[1]]]);
 
         return $line;
+    }
+
+    /**
+     * Thermostats and programmers as the household has them, whatever the fault did to them.
+     *
+     * @return array<string, string|int|float> position by lever
+     */
+    private function wanted(Visit $story): array
+    {
+        $wanted = [];
+        foreach ($this->plan->model->parts() as $part) {
+            foreach ($part->kind->isThermostat() ? array_keys($part->kind->settings) : [] as $lever) {
+                $wanted["$part->id.$lever"] = $this->plan->given("$part->id.$lever.at");
+            }
+        }
+        foreach ($story->household as $doing) {
+            if ($doing->lever !== null && isset($wanted["$doing->part.$doing->lever"])) {
+                $wanted["$doing->part.$doing->lever"] = $doing->to;
+            }
+        }
+
+        return $wanted;
     }
 
     /**

@@ -35,6 +35,7 @@ final readonly class BenchState extends MachineState
      * @param string|null $eyes the part that is looked at
      * @param list<string> $mended parts
      * @param Changes $fitted parameters of what was put in, by their path
+     * @param array<string, string|int|float> $wanted levers of thermostats as the household has them: primitive => at
      * @param array<string, list<string>> $off parts in the hand, each with the wire ends that came off with it
      * @param list<string> $locked parts that are locked off
      * @param bool $tagged whether a tag says that it must not be used
@@ -66,6 +67,7 @@ final readonly class BenchState extends MachineState
         public ?string $eyes = null,
         public array $mended = [],
         public array $fitted = [],
+        public array $wanted = [],
         public array $off = [],
         public array $locked = [],
         public bool $tagged = false,

@@ -10,9 +10,9 @@ use OddSpark\Instruments\Bag;
 use OddSpark\Meter\Mode;
 
 /**
- * All that can be asked over a {@see Trial}: looks, what hands find, volts of every pair at every moment, ohms with the power off, taps,
- * what is seen and heard when, and when it begins. Of questions that part the suspects in the same way the cheapest is
- * kept.
+ * All that can be asked over a {@see Trial}: looks, what hands find, volts of every pair at every moment, ohms with the
+ * power off, taps, what is seen and heard when, and when it begins. Of questions that part the suspects in the same way
+ * the cheapest is kept.
  */
 final class Questions
 {

@@ -378,14 +378,16 @@ final class ActsTest extends TestCase
     /** @return iterable<string, array{string, array<string, mixed>}> */
     public static function nowhere(): iterable
     {
-        foreach (
-            ['look', 'mend', 'reset', 'plug', 'tap', 'listen', 'feel', 'turn', 'push', 'fuse', 'spare', 'clock', 'set'] as $act
-        ) {
-            yield $act => [
-                $act,
-                ['part' => 'flux', 'lever' => 'x', 'to' => 'in', 'how' => 'replace', 'amps' => 3, 'spare' => 'x'],
-            ];
+        $with = ['part' => 'flux', 'lever' => 'x', 'how' => 'replace', 'amps' => 3, 'spare' => 'x'];
+        $with += ['red' => 'board.R', 'black' => 'board.C', 'seconds' => 1];
+        foreach (Catalogue::all() as $act => $class) {
+            $fields = $class::fields();
+            if (isset($fields['part'])) {
+                $to = ['to' => $fields['to']->schema['enum'][0] ?? 'in'];
+                yield $act => [$act, array_intersect_key($with + $to, $fields)];
+            }
         }
+        yield 'prove dead' => ['prove_dead', ['known' => 'panel.L', 'place' => 'flux.a']];
         yield 'jump' => ['jump', ['from' => 'flux.a', 'to' => 'board.R']];
         yield 'lift' => ['lift', ['end' => 'flux.a']];
         yield 'clamp' => ['clamp', ['wires' => ['flux']]];
@@ -422,6 +424,8 @@ final class ActsTest extends TestCase
             'question' => 'since',
             'amps' => 3,
             'spare' => 'one',
+            'known' => 'panel.L',
+            'about' => 'found',
         ];
         $sentences = [];
         foreach (array_keys(Catalogue::all()) as $name) {
