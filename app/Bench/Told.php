@@ -36,6 +36,7 @@ final class Told
             'jumpers' => $state->jumpers,
             'at_taps' => (object) $state->taps,
             'lifted' => self::lifted($state),
+            'heads' => array_map(strval(...), array_keys($state->heads)),
             'locked' => $state->locked,
             'tagged' => $state->tagged,
             'off' => array_map(strval(...), array_keys($state->off)),

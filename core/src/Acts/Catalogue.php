@@ -57,6 +57,7 @@ final class Catalogue
         S\Tap::class,
         S\Reset::class,
         H\Take::class,
+        H\Head::class,
         H\Warm::class,
         H\MeasureSpare::class,
         H\MeasureFuse::class,

@@ -173,6 +173,7 @@ final readonly class Risk
             'door-open' => $state->isAnyDoorOpen(),
             'wire-lifted' => array_diff($this->endsOf($lifted, $state), ...array_values($state->off)) !== [],
             'part-off' => $state->off !== [],
+            'head-off' => $state->heads !== [],
             'jumper-left' => $jumpers !== [],
             'over-fused' => $this->isOverFused($now),
             'flue-left' => $this->stands($now, 'pipe', 'aside'),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Appliance;
 
 use OddSpark\Parts\Ability\Attracts;
+use OddSpark\Parts\Ability\MovesSpindle;
 use OddSpark\Parts\Ability\Turns;
 
 /** What hands can do to a part of a kind beside setting it. */
@@ -20,6 +21,7 @@ final readonly class HandHolds
         public int|float|null $fuse,
         public bool $off,
         public bool $warm,
+        public bool $head,
         public bool $lock,
         public bool $leaks,
         public bool $supplied,
@@ -38,6 +40,7 @@ final readonly class HandHolds
             fuse: $kind->fuse()?->get('amps'),
             off: $kind->comesOff(),
             warm: $kind->comesOff() && $kind->feelsHeat(),
+            head: $kind->those(MovesSpindle::class) !== [],
             lock: ($kind->isSupply() || $kind->isFuelSupply()) && ($kind->settings !== [] || $kind->fuse() !== null),
             leaks: $kind->carriesFuel(),
             supplied: $kind->isSupply() || $kind->isFuelSupply(),

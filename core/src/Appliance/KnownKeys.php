@@ -11,7 +11,8 @@ final class KnownKeys
     public const OF = [
         'actuator' => [
             'keys' => [
-                'between', 'ohm', 'open', 'reactance_ohm', 'run_v', 'seized', 'start', 'travel_s', 'type',
+                'between', 'headless', 'ohm', 'open', 'reactance_ohm', 'run_v', 'seized', 'start', 'travel_s',
+                'type',
             ],
             'needs' => [
                 'between', 'ohm', 'reactance_ohm', 'run_v', 'travel_s',
@@ -70,7 +71,7 @@ final class KnownKeys
         'conduit' => [
             'keys' => [
                 'at', 'beside', 'drop', 'flow', 'free', 'from', 'held_by', 'index', 'leaks', 'network', 'one_way',
-                'opens_by', 'passes', 'to', 'turned', 'type', 'ua', 'ways',
+                'opens_by', 'passes', 'stands', 'to', 'turned', 'type', 'ua', 'ways',
             ],
             'needs' => [
                 'drop',
@@ -166,7 +167,8 @@ final class KnownKeys
         ],
         'mid-position' => [
             'keys' => [
-                'grey', 'neutral', 'ohm', 'open', 'run_v', 'seized', 'switch_dead', 'travel_s', 'type', 'white',
+                'grey', 'headless', 'neutral', 'ohm', 'open', 'run_v', 'seized', 'switch_dead', 'travel_s', 'type',
+                'white',
             ],
             'needs' => [
                 'grey', 'neutral', 'ohm', 'run_v', 'travel_s', 'white',

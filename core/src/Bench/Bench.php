@@ -191,10 +191,11 @@ final class Bench
             $off = $state->with(off: $state->off + [$part => []]);
             $found['take'] = $this->noticing->look($this->machine, $off, $part)['condition'];
         }
-        foreach (['feel' => $kind?->isTried(), 'turn' => $kind?->hands()->turn] as $act => $can) {
+        $turns = $kind?->hands()->turn === true || $kind?->hands()->head === true; // with its head off
+        foreach (['feel' => $kind?->isTried(), 'turn' => $turns] as $act => $can) {
             if ($can === true) {
                 $shown = Catalogue::make($state->now(), $act, ['part' => $part])->shows($this->situation($state));
-                $found[$act] = $shown['touch'] ?? $shown['shaft'] ?? '';
+                $found[$act] = $shown['touch'] ?? $shown['shaft'] ?? $shown['spindle'] ?? '';
             }
         }
 

@@ -75,19 +75,21 @@ final readonly class Hookup
 
     public function machineOf(BenchState $state): Machine
     {
-        return $this->machineWith($state->mended, $state->fitted, array_keys($state->off), $this->cutOff($state));
+        return $this->machineWith($state->mended, $state->fitted, array_keys($state->off), [
+            ...array_fill_keys(array_map(fn (string $id): string => "$id.off", $this->cutOff($state)), true),
+            ...array_merge([], ...array_values($state->heads)),
+        ]);
     }
 
     /**
      * @param list<string> $mended
      * @param Changes $fitted
      * @param list<string> $off parts
-     * @param list<string> $cut supplies that their main switch cuts off
+     * @param Changes $stands what hands have made otherwise
      */
-    public function machineWith(array $mended, array $fitted, array $off = [], array $cut = []): Machine
+    public function machineWith(array $mended, array $fitted, array $off = [], array $stands = []): Machine
     {
-        $set = array_fill_keys(array_map(fn (string $id): string => "$id.off", $cut), true) +
-            $this->takenOff($off) + $this->changed($mended, $fitted);
+        $set = $stands + $this->takenOff($off) + $this->changed($mended, $fitted);
 
         return new Machine(
             $this->plan,
@@ -103,7 +105,7 @@ final readonly class Hookup
      */
     public function builtOf(BenchState $state): array
     {
-        return [$state->mended, $state->fitted, $state->off, $this->cutOff($state)];
+        return [$state->mended, $state->fitted, $state->off, $state->heads, $this->cutOff($state)];
     }
 
     /** @return list<string> supplies whose main switch stands at off */

@@ -37,6 +37,7 @@ final readonly class BenchState extends MachineState
      * @param Changes $fitted parameters of what was put in, by their path
      * @param array<string, string|int|float> $wanted levers of thermostats as the household has them: primitive => at
      * @param array<string, list<string>> $off parts in the hand, each with the wire ends that came off with it
+     * @param array<string, Changes> $heads parts whose heads are off, each with how its body stands
      * @param list<string> $locked parts that are locked off
      * @param bool $tagged whether a tag says that it must not be used
      * @param list<string> $told what the customer was told
@@ -69,6 +70,7 @@ final readonly class BenchState extends MachineState
         public array $fitted = [],
         public array $wanted = [],
         public array $off = [],
+        public array $heads = [],
         public array $locked = [],
         public bool $tagged = false,
         public array $told = [],

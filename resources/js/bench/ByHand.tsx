@@ -9,11 +9,12 @@ interface Props {
     part: Part
     isOff: boolean
     isLocked: boolean
+    isHeadless: boolean
     act: DoAct
 }
 
 /** What ears, nose and hands do to the part in front of one; folded away until it is wanted. */
-export function ByHand({ part, isOff, isLocked, act }: Props) {
+export function ByHand({ part, isOff, isLocked, isHeadless, act }: Props) {
     const hands = part.hands
     const [amps, setAmps] = useState(String(hands?.fuse ?? ''))
     const [pushed, setPushed] = useState(false)
@@ -64,7 +65,7 @@ export function ByHand({ part, isOff, isLocked, act }: Props) {
                     <Do word="Plug off" onClick={() => void act('plug', { ...on, to: 'off' })} />
                     <Do word="Plug on" onClick={() => void act('plug', { ...on, to: 'on' })} />
                 </HStack>
-                <InHand part={part} isOff={isOff} act={act} />
+                <InHand part={part} isOff={isOff} isHeadless={isHeadless} act={act} />
                 {hands?.fuse != null && (
                     <HStack gap="1">
                         <Input

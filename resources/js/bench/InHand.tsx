@@ -7,11 +7,13 @@ import { ToolButton } from '@/theme/buttons'
 interface Props {
     part: Part
     isOff: boolean
+    /** its head is off its body */
+    isHeadless: boolean
     act: DoAct
 }
 
 /** A part taken off and put back, warmed and measured in the hand, and a new one beside it. */
-export function InHand({ part, isOff, act }: Props) {
+export function InHand({ part, isOff, isHeadless, act }: Props) {
     const hands = part.hands
     const places = part.terminals.map((t) => t.place)
     const [red, setRed] = useState(places[0] ?? '')
@@ -39,6 +41,16 @@ export function InHand({ part, isOff, act }: Props) {
                 {isOff && hands.fuse != null && (
                     <ToolButton size="sm" onClick={() => void act('ohm_fuse', on)}>
                         Ohms of the fuse
+                    </ToolButton>
+                )}
+                {hands.head && !isOff && (
+                    <ToolButton size="sm" onClick={() => void act('head', { ...on, to: isHeadless ? 'on' : 'off' })}>
+                        {isHeadless ? 'Put its head back on' : 'Take its head off'}
+                    </ToolButton>
+                )}
+                {hands.head && isHeadless && (
+                    <ToolButton size="sm" onClick={() => void act('turn', on)}>
+                        Turn its spindle
                     </ToolButton>
                 )}
                 {isOff && hands.warm && (

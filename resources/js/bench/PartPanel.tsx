@@ -19,6 +19,8 @@ interface Props {
     off: string[]
     /** parts that are locked off */
     locked: string[]
+    /** parts whose heads are off */
+    heads: string[]
     jaw: string[]
     jumper: { from: string | null; all: [string, string][]; onFrom: (place: string | null) => void }
     act: DoAct
@@ -44,6 +46,7 @@ export function PartPanel({
     lifted,
     off,
     locked,
+    heads,
     jaw,
     jumper,
     act,
@@ -219,6 +222,7 @@ export function PartPanel({
                 part={part}
                 isOff={off.includes(part.id)}
                 isLocked={locked.includes(part.id)}
+                isHeadless={heads.includes(part.id)}
                 act={act}
             />
             <Box as="details">

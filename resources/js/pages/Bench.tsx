@@ -338,6 +338,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                         lifted={scene.lifted}
                         off={scene.off}
                         locked={scene.locked}
+                        heads={scene.heads}
                         jaw={scene.clamp?.wires ?? []}
                         jumper={{ from: jumpFrom, all: scene.jumpers, onFrom: setJumpFrom }}
                         act={act}

@@ -9,14 +9,18 @@ use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
+use OddSpark\Parts\Ability\MovesSpindle;
 use OddSpark\Parts\Ability\Turns;
 
-/** A shaft turned by hand. */
+/** A shaft turned by hand, or the spindle of a valve whose head is off. */
 final readonly class Turn extends Act
 {
     public const NAME = 'turn';
 
     public const MINUTES = 0.5;
+
+    /** A head that takes so many times as long as it should moves a spindle that is stiff. */
+    private const STIFF = 1.5;
 
     public const QUALITIES = [Quality::Asks, Quality::Touches];
 
@@ -28,33 +32,51 @@ final readonly class Turn extends Act
     public function refusal(Situation $now): ?string
     {
         return $now->reach->part($now->state, $this->part()) ??
-            ($now->model->kindOf($this->part())?->hands()->turn === true
-                ? null
-                : 'There is nothing on it to turn by hand.');
+            match (true) {
+                $now->model->kindOf($this->part())?->hands()->turn === true => null,
+                $now->model->kindOf($this->part())?->hands()->head !== true => 'There is nothing on it to turn by hand.',
+                isset($now->state->heads[$this->part()]) => null,
+                default => 'Its head is on the spindle: take it off first.',
+            };
     }
 
     public function risks(Situation $now): array
     {
-        $turns = array_key_first($now->model->parts()[$this->part()]->kind->those(Turns::class));
+        $turns = $this->moved($now, Turns::class);
 
-        return $now->machine->shows($now->state, "{$this->part()}.$turns") === '' ? [] : ['moving-part'];
+        return $turns === null || $now->machine->shows($now->state, $turns) === '' ? [] : ['moving-part'];
     }
 
     public function shows(Situation $now): array
     {
-        return ['shaft' => $this->shaft($now)];
+        $set = $now->noticing->sick($now->state, $this->part())->set ?? [];
+        $shaft = $this->moved($now, Turns::class);
+        if ($shaft !== null) {
+            return ['shaft' => match (true) {
+                $set["$shaft.seized"] ?? false => 'does not turn',
+                ($set["$shaft.drag"] ?? 1.0) < 0.9 => 'turns heavily',
+                default => 'turns freely',
+            }];
+        }
+        $head = (string) $this->moved($now, MovesSpindle::class);
+
+        return ['spindle' => match (true) {
+            isset($set["$head.seized"]) => 'does not turn',
+            ($set["$head.travel_s"] ?? 0.0) > self::STIFF * $now->plan->given("$head.travel_s") => 'turns stiffly',
+            default => 'turns freely',
+        }];
     }
 
-    private function shaft(Situation $now): string
+    /**
+     * What of the part is turned.
+     *
+     * @param class-string $ability
+     */
+    private function moved(Situation $now, string $ability): ?string
     {
-        $set = $now->noticing->sick($now->state, $this->part())->set ?? [];
-        $path = "{$this->part()}.".array_key_first($now->model->parts()[$this->part()]->kind->those(Turns::class));
+        $name = array_key_first($now->model->parts()[$this->part()]->kind->those($ability));
 
-        return match (true) {
-            $set["$path.seized"] ?? false => 'does not turn',
-            ($set["$path.drag"] ?? 1.0) < 0.9 => 'turns heavily',
-            default => 'turns freely',
-        };
+        return $name === null ? null : "{$this->part()}.$name";
     }
 
     public function said(Names $names): string

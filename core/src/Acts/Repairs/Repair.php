@@ -45,6 +45,7 @@ abstract readonly class Repair extends Act
             return $state;
         }
         $state = $now->reach->putBack($state, $part); // the new one is in its place
+        $state = $state->with(heads: array_diff_key($state->heads, [$part => 1]));
         $fitted = array_filter(
             $state->fitted,
             fn (string $path): bool => ! str_starts_with($path, "$part."),

@@ -6,6 +6,7 @@ namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
 use OddSpark\Parts\Ability\GivesFuel;
+use OddSpark\Parts\Ability\MovesSpindle;
 use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\NaturalFault;
@@ -20,7 +21,7 @@ use OddSpark\Trade\Response;
  *
  * @phpstan-import-type Figures from Primitive
  */
-final class Actuator extends Primitive implements GivesFuel
+final class Actuator extends Primitive implements GivesFuel, MovesSpindle
 {
     public const DOES = 'drives opens slowly';
 
@@ -28,16 +29,24 @@ final class Actuator extends Primitive implements GivesFuel
 
     public const READS_CIRCUIT = true;
 
-    public const MECHANICAL = ['run_v', 'travel_s', 'seized', 'start'];
+    public const MECHANICAL = ['run_v', 'travel_s', 'seized', 'headless', 'start'];
 
     /** A course comes within a twentieth of its end in three time constants: that is taken for the travel. */
     private const CONSTANTS = 3.0;
 
+    /** Where the spindle holds it. */
+    private readonly ?float $seized;
+
     /**
      * @param Figures $p between; ohm,
-     *     reactance_ohm; run_v; travel_s; open: winding open; seized: at 0..1; start: 0..1
+     *     reactance_ohm; run_v; travel_s; open: winding open; seized: at 0..1; headless: off
+     *     its body, so that nothing holds it; start: 0..1
      */
-    public function __construct(private readonly array $p, private readonly Fittings $f) {}
+    public function __construct(private readonly array $p, private readonly Fittings $f)
+    {
+        $isHeld = isset($p['seized']) && ! ($p['headless'] ?? false);
+        $this->seized = $isHeld ? (float) $p['seized'] : null;
+    }
 
     public static function wiring(array $spec): array
     {
@@ -66,7 +75,7 @@ final class Actuator extends Primitive implements GivesFuel
 
     public function initial(): array
     {
-        $at = (float) ($this->p['seized'] ?? $this->p['start'] ?? 0.0);
+        $at = (float) ($this->seized ?? $this->p['start'] ?? 0.0);
 
         return ['course' => Response::still(0, $at), 'target' => $at];
     }
@@ -82,8 +91,8 @@ final class Actuator extends Primitive implements GivesFuel
 
     public function react(array $slot, Surroundings $now): array
     {
-        if (isset($this->p['seized'])) {
-            $at = (float) $this->p['seized'];
+        if ($this->seized !== null) {
+            $at = $this->seized;
 
             return $slot['target'] === $at && $slot['course'][2] === []
                 ? $slot

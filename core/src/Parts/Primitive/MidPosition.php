@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Ability\MovesSpindle;
 use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
@@ -19,11 +20,11 @@ use OddSpark\Trade\Response;
  *
  * @phpstan-import-type Figures from Primitive
  */
-final class MidPosition extends Primitive
+final class MidPosition extends Primitive implements MovesSpindle
 {
     public const READS_CIRCUIT = true;
 
-    public const MECHANICAL = ['run_v', 'travel_s', 'seized', 'switch_dead'];
+    public const MECHANICAL = ['run_v', 'travel_s', 'seized', 'headless', 'switch_dead'];
 
     private const CONSTANTS = 3.0;
 
@@ -32,11 +33,19 @@ final class MidPosition extends Primitive
     /** From where on its marker stands nearer to the next word: the middle, heating. */
     private const MARKS = ['both' => 0.25, 'heating' => 0.75];
 
+    /** Where the spindle holds it. */
+    private readonly ?float $seized;
+
     /**
      * @param Figures $p white, grey, neutral: terminals; ohm: of the motor,
-     *     on each; run_v; travel_s; open: motor dead; seized: at 0..1; switch_dead
+     *     on each; run_v; travel_s; open: motor dead; seized: at 0..1; headless: off its body, so that
+     *     nothing holds it; switch_dead
      */
-    public function __construct(private readonly array $p, private readonly Fittings $f) {}
+    public function __construct(private readonly array $p, private readonly Fittings $f)
+    {
+        $isHeld = isset($p['seized']) && ! ($p['headless'] ?? false);
+        $this->seized = $isHeld ? (float) $p['seized'] : null;
+    }
 
     public static function wiring(array $spec): array
     {
@@ -59,7 +68,7 @@ final class MidPosition extends Primitive
 
     public function initial(): array
     {
-        $at = (float) ($this->p['seized'] ?? 0.0);
+        $at = $this->seized ?? 0.0;
 
         return [
             'course' => Response::still(0, $at),
@@ -79,18 +88,18 @@ final class MidPosition extends Primitive
     public function react(array $slot, Surroundings $now): array
     {
         if (
-            isset($this->p['seized']) &&
-            ($slot['target'] !== (float) $this->p['seized'] || $slot['course'][2] !== [])
+            $this->seized !== null &&
+            ($slot['target'] !== $this->seized || $slot['course'][2] !== [])
         ) {
             $slot =
                 [
-                    'course' => Response::still($now->tick, (float) $this->p['seized']),
-                    'target' => (float) $this->p['seized'],
+                    'course' => Response::still($now->tick, $this->seized),
+                    'target' => $this->seized,
                 ] + $slot;
         }
         $at = Response::at($slot['course'], $now->tick);
         $target = $slot['target'];
-        if (! isset($this->p['seized'])) {
+        if ($this->seized === null) {
             $target = $this->aim($now, $at, $target);
             if ($target !== $slot['target']) {
                 $slot['course'] =

@@ -46,13 +46,19 @@ final class Conduit extends Run
         );
     }
 
-    /** How far it stands open by what moves it: opens_by: an actuator, held_by: conditions that hold it open. */
+    /**
+     * How far it stands open by what moves it: opens_by: an actuator, held_by: conditions that hold it open; stands:
+     * whatever moves it, so far.
+     */
     private function stands(Surroundings $now): float
     {
         foreach ($this->p['held_by'] ?? [] as $c) {
             if (Condition::holds($c, $now)) {
                 return 1.0;
             }
+        }
+        if (isset($this->p['stands'])) { // its head is off
+            return (float) $this->p['stands'];
         }
         if (! isset($this->p['opens_by'])) {
             return 1.0;

@@ -225,6 +225,13 @@ export interface ActionLog {
               to: 'off' | 'on'
           }
         | {
+              act: 'head'
+              at_s: number
+              id?: string
+              part: string
+              to: 'off' | 'on'
+          }
+        | {
               act: 'warm'
               at_s: number
               id?: string

@@ -203,6 +203,7 @@ export interface Hands {
     lock: boolean
     leaks: boolean
     supplied: boolean
+    head: boolean
 }
 export interface Tap {
     instrument: AtTap
@@ -382,6 +383,7 @@ export interface Scene {
     red: string | null
     locked: string[]
     tagged: boolean
+    heads: string[]
 }
 export interface Jaw {
     turns: number
