@@ -23,7 +23,8 @@ use OddSpark\Senses\Record;
  * told from what.
  *
  * At every moment the volts of every pair of places, all sounds and sights; every part looked at on arrival; what
- * instruments show at the taps; what hands find; then, with the power off, every part and wire in ohms with one end lifted.
+ * instruments show at the taps; what hands find; then, with the power off, every part and wire in ohms with one end
+ * lifted.
  *
  * @phpstan-type Shown array{record: array<string, list<array{int, int, mixed}>>, looks: array<string, array<string, string>|null>, hands: array<string, array<string, string>>, ohms: list<float>, taps: array<string, float>, complaint: list<string>}
  */
