@@ -7,6 +7,7 @@ use App\Models\Assignment;
 use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
+use OddSpark\Appliance\Signs;
 use OddSpark\Bench\Arrival;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
@@ -66,7 +67,7 @@ class Plans
             );
         }
 
-        return unserialize((string) file_get_contents($file), ['allowed_classes' => [Fault::class]]);
+        return unserialize((string) file_get_contents($file), ['allowed_classes' => [Fault::class, Signs::class]]);
     }
 
     /**

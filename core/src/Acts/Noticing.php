@@ -8,6 +8,7 @@ use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
+use OddSpark\Parts\Ability\Scorches;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Machine;
 use OddSpark\Senses\Perception;
@@ -17,6 +18,9 @@ final readonly class Noticing
 {
     /** A part in the hand that shows nothing: which is not to say that it is sound. */
     private const SOUND_IN_HAND = 'Nothing wrong to be seen on it.';
+
+    /** What got worse so often shows from outside. */
+    private const BROWNED = 2;
 
     public function __construct(
         private Plan $plan,
@@ -73,6 +77,11 @@ final readonly class Noticing
             }
         }
 
+        foreach (array_keys($kind?->those(Scorches::class) ?? []) as $name) {
+            if (($state->slots["$part.$name"]['scorched'] ?? 0) >= self::BROWNED) {
+                $seen['scorched'] = 'browned, the plastic has run';
+            }
+        }
         $isOff = isset($state->off[$part]);
 
         return $seen + $this->perception->lookingAt($machine, $state, $part, $state->open, $isOff);

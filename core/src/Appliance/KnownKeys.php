@@ -99,6 +99,12 @@ final class KnownKeys
                 'between', 'ohm', 'volts',
             ],
         ],
+        'diode' => [
+            'keys' => [
+                'forward_ohm', 'from', 'open', 'reverse_ohm', 'shorted', 'to', 'type',
+            ],
+            'needs' => [],
+        ],
         'flame-path' => [
             'keys' => [
                 'bracket_ohm', 'burner', 'film_ohm', 'forward_ohm', 'lit_by', 'reverse_ohm', 'rod', 'type',

@@ -34,6 +34,7 @@ final class Primitives
         'motor' => P\Motor::class,
         'passage' => P\Passage::class,
         'spark-gap' => P\SparkGap::class,
+        'diode' => P\Diode::class,
         'flame-path' => P\FlamePath::class,
         'set-switch' => P\SetSwitch::class,
         'clock' => P\Clock::class,

@@ -17,6 +17,9 @@ final readonly class Flame
     /** A rod that only the flame itself holds: its source would be a million times the flame's resistance. */
     private const HELD_BY_FLAME = 1e-12;
 
+    /** A diode passes for held by itself only far beyond: a voltmeter behind it is a million times its ohms. */
+    private const HELD_BY_DIODE = 1e-18;
+
     private const PASSES = 60;
 
     private function __construct(
@@ -37,13 +40,18 @@ final readonly class Flame
      * @param float $forward Ω
      * @param float $reverse Ω
      */
-    public static function fed(array $volts, ?array $ohms, float $forward, float $reverse): self
-    {
+    public static function fed(
+        array $volts,
+        ?array $ohms,
+        float $forward,
+        float $reverse,
+        bool $isDiode = false,
+    ): self {
         // the flame's own AC shunt, 2 Rf, is in the network: take it out of what is seen
         $g = 1 / (2 * $forward);
         [$nr, $ni] = $ohms === null ? [0.0, 0.0] : [1 - $ohms[0] * $g, -$ohms[1] * $g];
         $d = $nr * $nr + $ni * $ni;
-        if ($ohms === null || $d < self::HELD_BY_FLAME) {
+        if ($ohms === null || $d < ($isDiode ? self::HELD_BY_DIODE : self::HELD_BY_FLAME)) {
             // nothing feeds the rod: its wire is open
             return new self(0.0, 0.0, 0.5 * (1 / $forward + 1 / $reverse), 0.0, 0.0);
         }

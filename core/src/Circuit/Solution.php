@@ -179,7 +179,7 @@ final class Solution
         }
         $ohms = $dc->dot($pair, $pair);
         $loads = $matrix = $right = [];
-        foreach ($this->loads as [$p, $q, $siemens]) {
+        foreach ([...$this->loads, ...$this->diodes($dc, $pair)] as [$p, $q, $siemens]) {
             $load = $dc->forward([$p => 1.0, $q => -1.0]);
             if (! $load[2]) {
                 $row = array_map(fn (array $other) => [$dc->dot($load, $other), 0.0], $loads);
@@ -194,6 +194,27 @@ final class Solution
         $this->release();
 
         return $ohms;
+    }
+
+    /**
+     * What the diodes conduct beside their shunts where a small current is sent through a pair: by which way it goes
+     * through each.
+     *
+     * @param array{array<int, float>, list<int>, bool} $pair forward vector
+     * @return list<array{int, int, float}> node, node, siemens
+     */
+    private function diodes(DcElimination $dc, array $pair): array
+    {
+        $conduct = [];
+        foreach ($this->values->flames as $f => $flame) {
+            if (($flame[3] ?? false) === true) {
+                [$from, $to] = $this->network->flames[$f];
+                $along = $dc->dot($pair, $dc->forward([$from => 1.0, $to => -1.0]));
+                $conduct[] = [$from, $to, 1 / $flame[$along >= 0 ? 0 : 1] - ($flame[2] ?? 0.0)];
+            }
+        }
+
+        return $conduct;
     }
 
     /**
@@ -460,7 +481,7 @@ final class Solution
             $vector = $dc->forward([$rod => 1.0, $burner => -1.0]);
             $volts = $this->linear($rod, $burner);
             $ohms = $this->flameOhms($f, $rod, $burner);
-            $flame = Flame::fed($volts, $ohms, $forward, $reverse);
+            $flame = Flame::fed($volts, $ohms, $forward, $reverse, $this->values->flames[$f][3] ?? false);
             $flames[$f] = [$vector, $flame, $ohms ?? [0.0, 0.0], 1 / (2 * $forward)];
             $terms[] = [$vector, $flame->siemens - ($this->values->flames[$f][2] ?? 0.0)];
         }

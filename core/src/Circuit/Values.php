@@ -25,8 +25,8 @@ final class Values
     public array $windings = [];
 
     /**
-     * @var array<int, array{0: float, 1: float, 2?: float}> by flame: forward and reverse resistance, Ω, and the
-     *     siemens of it that stand among the branches at DC already; absent = no flame
+     * @var array<int, array{0: float, 1: float, 2?: float, 3?: bool}> by flame: forward and reverse resistance, Ω, the
+     *     siemens of it that stand among the branches at DC already, and whether it is a diode; absent = no flame
      */
     public array $flames = [];
 

@@ -140,6 +140,12 @@ abstract class Primitive
         return null;
     }
 
+    /** Whether what it becomes depends on the volts of the circuit, with the figures that it has. */
+    public function readsCircuit(): bool
+    {
+        return static::READS_CIRCUIT;
+    }
+
     /** @return Slot the slot before anything happened */
     public function initial(): array
     {

@@ -151,7 +151,8 @@ final class Build
         $this->primitives[$id] = $p;
         if ($class::LIVE) {
             $this->live[$id] = $p;
-            if ($class::READS_CIRCUIT) {
+            unset($this->circuitReaders[$id]);
+            if ($p->readsCircuit()) {
                 $this->circuitReaders[$id] = true;
             }
         }

@@ -113,6 +113,58 @@ final class HandDrawnTest extends TestCase
         self::assertEqualsWithDelta($their, -Solution::of($net, $v)->dcVolts(2, 0) / $sense, 0.01 * $their);
     }
 
+    /** @return iterable<string, array{float}> Ω behind the diode */
+    public static function rectified(): iterable
+    {
+        foreach ([50.0, 2e3, 1e5, 1e7] as $load) {
+            yield "$load" => [$load];
+        }
+    }
+
+    #[DataProvider('rectified')]
+    public function test_half_waves_behind_a_diode(float $load): void
+    {
+        // 24 V behind 1.5 Ω, a diode of 5 Ω one way and 5 MΩ the other, a load: DC, and AC rms with its harmonics
+        $deck =
+            "* diode\nV1 s 0 sin(0 33.9411 60)\nRs s a 1.5\nBd a k I = V(a,k) > 0 ? V(a,k)/5 : V(a,k)/5e6\nRl k 0 $load\n".
+            ".control\nset numdgt=12\ntran 10u 1.0 0.5 10u\nmeas tran mean avg v(k) from=0.5 to=1.0\n".
+            "meas tran rms rms v(k) from=0.5 to=1.0\nquit\n.endc\n.end\n";
+        ['mean' => $mean, 'rms' => $rms] = Ngspice::figures($deck);
+        $own = $this->diode($load);
+        self::assertEqualsWithDelta($mean, $own->dcVolts(2, 0), 0.005 * $mean);
+        $ac = sqrt($rms ** 2 - $mean ** 2);
+        self::assertEqualsWithDelta($ac, $own->acVolts(2, 0), 0.01 * $ac);
+        if ($load < 1e6) { // what every text on rectifiers has: 0.45 and 0.545 of the volts
+            $share = $load / ($load + 6.5);
+            self::assertEqualsWithDelta(0.45 * 24 * $share, $own->dcVolts(2, 0), 0.35);
+            self::assertEqualsWithDelta(0.545 * 24 * $share, $own->acVolts(2, 0), 0.35);
+        }
+    }
+
+    public function test_ohms_through_a_diode_depend_on_which_lead_is_where(): void
+    {
+        $net = new Network(Topology::of(3, [[1, 0], [1, 2], [2, 0]]), 60.0, [], [[1, 2]]);
+        $v = new Values(3);
+        $v->resistor(1, 1 / 10);
+        $v->flames = [[5.0, 5e6, 1 / 10, true]];
+        $own = Solution::of($net, $v);
+        self::assertEqualsWithDelta(5.0, $own->dcOhms(1, 2), 1e-3);
+        self::assertEqualsWithDelta(5e6, $own->dcOhms(2, 1), 5e3);
+    }
+
+    private function diode(float $load): Solution
+    {
+        $net = new Network(Topology::of(3, [[1, 0], [1, 2], [2, 0]]), 60.0, [], [[1, 2]]);
+        $v = new Values(3);
+        $v->resistor(0, 1 / 1.5);
+        $v->resistor(1, 1 / 10);
+        $v->resistor(2, 1 / $load);
+        $v->flames = [[5.0, 5e6, 1 / 10, true]];
+        $v->acSources = [1 => [24 / 1.5, 0.0]];
+
+        return Solution::of($net, $v);
+    }
+
     /** @return iterable<string, array{float, float, float}> what returns from the burner, flame, reverse leakage */
     public static function returns(): iterable
     {

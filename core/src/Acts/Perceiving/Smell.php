@@ -8,6 +8,7 @@ use OddSpark\Acts\Act;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
+use OddSpark\Parts\Ability\Scorches;
 
 /** What the air says. */
 final readonly class Smell extends Act
@@ -40,6 +41,12 @@ final readonly class Smell extends Act
             $isOpen = $now->reach->behind($now->state, $now->reach->ownerOf("$fault->part.a")) === null;
             if ($isOpen && $fault->signs->smells !== null && $now->noticing->sick($now->state, $fault->part) !== null) {
                 return "of {$fault->signs->smells}";
+            }
+        }
+
+        foreach ($now->plan->those(Scorches::class) as $id) {
+            if (($now->state->slots[$id]['hot'] ?? false) === true) {
+                return 'of scorched plastic';
             }
         }
 

@@ -6,6 +6,7 @@ namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
 use OddSpark\Parts\Ability\ComesAndGoes;
+use OddSpark\Parts\Ability\Scorches;
 use OddSpark\Parts\Condition;
 use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
@@ -29,7 +30,7 @@ use OddSpark\Parts\Wired;
  * @phpstan-import-type Slot from Primitive
  * @phpstan-import-type Requirement from Condition
  */
-final class Contact extends Primitive implements ComesAndGoes
+final class Contact extends Primitive implements ComesAndGoes, Scorches
 {
     public const DOES = 'opens closes switches';
 
@@ -38,6 +39,18 @@ final class Contact extends Primitive implements ComesAndGoes
     public const MECHANICAL = ['stuck', 'follows', 'key', 'when', 'flaw'];
 
     private const MAKE_TICKS = 4;
+
+    /** Ohms from which on a contact is a bad one that can burn. */
+    private const BAD_OHM = 1.0;
+
+    /** Watts in it from which on it gets worse; then every so many ms its ohms double; ever so often. From memory. */
+    private const BURNS_W = 8.0;
+
+    private const WORSE_MS = 600_000;
+
+    private const WORST = 8;
+
+    private const UNSCORCHED = ['scorched' => 0, 'hot' => false, 'worse' => null];
 
     private const FLAWLESS = ['makes' => 0, 'taps' => 0, 'since' => null, 'until' => null];
 
@@ -105,17 +118,19 @@ final class Contact extends Primitive implements ComesAndGoes
 
     public function electric(array $slot): string
     {
-        return $slot['closed'] ? '1' : '0';
+        return $slot['closed'] ? '1'.($slot['scorched'] ?? '') : '0';
     }
 
     public function initial(): array
     {
-        return ['closed' => $this->stuck === 'closed', 'due' => null] + ($this->flaw === null ? [] : self::FLAWLESS);
+        return ['closed' => $this->stuck === 'closed', 'due' => null] +
+            ($this->flaw === null ? [] : self::FLAWLESS) +
+            ($this->isBadly() ? self::UNSCORCHED : []);
     }
 
     public function stamp(array $slot, Values $values): void
     {
-        $values->resistor($this->f->branches[0], $slot['closed'] ? $this->siemens : 0.0);
+        $values->resistor($this->f->branches[0], $slot['closed'] ? $this->now($slot) : 0.0);
     }
 
     /** Drawn in while its armature holds it: one that is stuck does not move. */
@@ -129,7 +144,23 @@ final class Contact extends Primitive implements ComesAndGoes
         return [$this->id, ...array_column([$this->flaw ?? [], $this->flaw['freed'] ?? []], 'by')];
     }
 
+    public function readsCircuit(): bool
+    {
+        return $this->isBadly();
+    }
+
     public function react(array $slot, Surroundings $now): array
+    {
+        return $this->isBadly() ? $this->burnt($this->moved($slot, $now), $now) : $this->moved($slot, $now);
+    }
+
+    /**
+     * Made, opened, or worn.
+     *
+     * @param Slot $slot
+     * @return Slot
+     */
+    private function moved(array $slot, Surroundings $now): array
     {
         if ($this->flaw !== null) {
             $slot += self::FLAWLESS; // the flaw may have come while it was running
@@ -159,7 +190,7 @@ final class Contact extends Primitive implements ComesAndGoes
 
     public function next(array $slot, Surroundings $now): int
     {
-        $due = $slot['due'] ?? self::NEVER;
+        $due = min($slot['due'] ?? self::NEVER, $slot['worse'] ?? self::NEVER);
 
         if ($this->flaw === null) {
             return $due;
@@ -174,6 +205,42 @@ final class Contact extends Primitive implements ComesAndGoes
                 ? (int) $since + (int) ($this->flaw['after_s'] * 1000)
                 : self::NEVER,
         );
+    }
+
+    /** Whether it makes so badly that it can burn. */
+    private function isBadly(): bool
+    {
+        return 1 / $this->siemens >= self::BAD_OHM;
+    }
+
+    /**
+     * Siemens by now: each time that it got worse its ohms have doubled.
+     *
+     * @param Slot $slot
+     */
+    private function now(array $slot): float
+    {
+        return $this->siemens / 2 ** ($slot['scorched'] ?? 0);
+    }
+
+    /**
+     * What burns in a bad contact makes it worse, until next to nothing flows.
+     *
+     * @param Slot $slot
+     * @return Slot
+     */
+    private function burnt(array $slot, Surroundings $now): array
+    {
+        $slot += self::UNSCORCHED; // it may have become bad while it was running
+        if ($slot['worse'] !== null && $now->tick >= $slot['worse']) {
+            $slot = ['scorched' => (int) $slot['scorched'] + 1, 'worse' => null] + $slot;
+        }
+        [$a, $b] = [$this->f->nodes['a'], $this->f->nodes['b']];
+        $volts = hypot($now->acVolts($a, $b), $now->dcVolts($a, $b));
+        $hot = $slot['closed'] && $volts ** 2 * $this->now($slot) >= self::BURNS_W;
+        $worse = $hot && $slot['scorched'] < self::WORST ? $slot['worse'] ?? $now->tick + self::WORSE_MS : null;
+
+        return ['hot' => $hot, 'worse' => $worse] + $slot;
     }
 
     /**
