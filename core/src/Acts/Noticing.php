@@ -20,7 +20,7 @@ final readonly class Noticing
     private const SOUND_IN_HAND = 'Nothing wrong to be seen on it.';
 
     /** What got worse so often shows from outside. */
-    private const BROWNED = 2;
+    private const BROWNED = 1;
 
     public function __construct(
         private Plan $plan,

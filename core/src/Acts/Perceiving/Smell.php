@@ -45,7 +45,8 @@ final readonly class Smell extends Act
         }
 
         foreach ($now->plan->those(Scorches::class) as $id) {
-            if (($now->state->slots[$id]['hot'] ?? false) === true) {
+            $slot = $now->state->slots[$id]; // it hangs about for days
+            if (($slot['hot'] ?? false) === true || ($slot['scorched'] ?? 0) > 0) {
                 return 'of scorched plastic';
             }
         }

@@ -43,12 +43,17 @@ final class Contact extends Primitive implements ComesAndGoes, Scorches
     /** Ohms from which on a contact is a bad one that can burn. */
     private const BAD_OHM = 1.0;
 
-    /** Watts in it from which on it gets worse; then every so many ms its ohms double; ever so often. From memory. */
-    private const BURNS_W = 8.0;
+    /**
+     * Watts in it from which on it gets worse: after so many ms its ohms are so much more, after as many again it is
+     * burnt through. From memory.
+     */
+    private const BURNS_W = 15.0;
 
-    private const WORSE_MS = 600_000;
+    private const WORSE_MS = 900_000;
 
-    private const WORST = 8;
+    private const WORSE_TIMES = 1.5;
+
+    private const BURNT_THROUGH = 2;
 
     private const UNSCORCHED = ['scorched' => 0, 'hot' => false, 'worse' => null];
 
@@ -214,17 +219,21 @@ final class Contact extends Primitive implements ComesAndGoes, Scorches
     }
 
     /**
-     * Siemens by now: each time that it got worse its ohms have doubled.
+     * Siemens by now.
      *
      * @param Slot $slot
      */
     private function now(array $slot): float
     {
-        return $this->siemens / 2 ** ($slot['scorched'] ?? 0);
+        return match ($slot['scorched'] ?? 0) {
+            0 => $this->siemens,
+            1 => $this->siemens / self::WORSE_TIMES,
+            default => 0.0,
+        };
     }
 
     /**
-     * What burns in a bad contact makes it worse, until next to nothing flows.
+     * What burns in a bad contact makes it worse, also where it cools now and then, until nothing flows.
      *
      * @param Slot $slot
      * @return Slot
@@ -238,7 +247,10 @@ final class Contact extends Primitive implements ComesAndGoes, Scorches
         [$a, $b] = [$this->f->nodes['a'], $this->f->nodes['b']];
         $volts = hypot($now->acVolts($a, $b), $now->dcVolts($a, $b));
         $hot = $slot['closed'] && $volts ** 2 * $this->now($slot) >= self::BURNS_W;
-        $worse = $hot && $slot['scorched'] < self::WORST ? $slot['worse'] ?? $now->tick + self::WORSE_MS : null;
+        $worse = $slot['worse'];
+        if ($hot && $slot['scorched'] < self::BURNT_THROUGH) {
+            $worse ??= $now->tick + self::WORSE_MS;
+        }
 
         return ['hot' => $hot, 'worse' => $worse] + $slot;
     }
