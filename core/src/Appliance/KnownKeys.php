@@ -29,7 +29,7 @@ final class KnownKeys
         'burner' => [
             'keys' => [
                 'air', 'carries_by', 'carries_in_s', 'igniter', 'input_btu_h', 'least', 'lights_at_f',
-                'lights_in_s', 'lit_by', 'orifice', 'type', 'ways',
+                'lights_in_s', 'lit_by', 'orifice', 'smelt_from', 'type', 'ways',
             ],
             'needs' => [
                 'least', 'lights_in_s',
@@ -183,8 +183,8 @@ final class KnownKeys
         'motor' => [
             'keys' => [
                 'common', 'drag', 'full_amps', 'full_v', 'line', 'locked', 'low_tap', 'open', 'overload_cools_s',
-                'overload_s', 'run', 'run_v', 'seized', 'slow_amps', 'start', 'start_ohms', 'start_open', 'tap',
-                'tau_s', 'type',
+                'overload_s', 'run', 'run_v', 'seized', 'slips', 'slow_amps', 'start', 'start_ohms', 'start_open',
+                'tap', 'tau_s', 'type',
             ],
             'needs' => [
                 'common', 'line', 'locked', 'overload_cools_s', 'overload_s', 'run', 'run_v', 'tau_s',

@@ -74,6 +74,7 @@ final readonly class PreVisitRun
             if ($what === 'appears') {
                 $on = $this->machine;
                 $state = $this->begins($state);
+                $listen($state); // what stops with it stops now
             } elseif ($what === 'notices') {
                 $noticed = $state;
                 $until = $heard->until($state->tick);

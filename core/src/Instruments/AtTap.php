@@ -12,6 +12,9 @@ use OddSpark\Run\BenchState;
 /** An instrument that is put to a tap of the appliance, and shows what is there. */
 abstract readonly class AtTap extends Instrument implements Scale
 {
+    /** What follows the name of an instrument with a metric scale, in readings that are kept. */
+    public const METRIC = '.metric';
+
     protected const SIGNED = false;
 
     /** What a figure of the run is on its scale where the supply is European. */
@@ -20,7 +23,7 @@ abstract readonly class AtTap extends Instrument implements Scale
     private Specification $specification;
 
     /** @param bool $metric as it is bought where the supply is European */
-    final public function __construct(bool $metric = false)
+    final public function __construct(private bool $metric = false)
     {
         $this->specification = $this->made($metric);
     }
@@ -30,7 +33,7 @@ abstract readonly class AtTap extends Instrument implements Scale
 
     public function key(): string
     {
-        return static::KEY;
+        return static::KEY.($this->metric ? self::METRIC : '');
     }
 
     public function specification(): Specification

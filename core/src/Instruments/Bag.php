@@ -68,9 +68,13 @@ final class Bag
         return self::all()[Multimeter::KEY];
     }
 
-    public static function atTap(string $key): AtTap
+    /** @param bool $metric as it is bought where the supply is European */
+    public static function atTap(string $key, bool $metric = false): AtTap
     {
-        return self::atTaps()[$key] ?? throw new \OutOfBoundsException("There is no instrument called \"$key\".");
+        $instrument = self::atTaps()[$key]
+            ?? throw new \OutOfBoundsException("There is no instrument called \"$key\".");
+
+        return $metric ? new ($instrument::class)(true) : $instrument;
     }
 
     /** What a figure was read on, by how it is written in a log. */
@@ -79,6 +83,9 @@ final class Bag
         $mode = Mode::tryFrom($key);
         if ($mode !== null) {
             return $mode;
+        }
+        if (str_ends_with($key, AtTap::METRIC)) {
+            return self::atTap(substr($key, 0, -strlen(AtTap::METRIC)), true);
         }
         $instrument = self::all()[$key] ?? null;
 

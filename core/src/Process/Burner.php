@@ -41,6 +41,7 @@ final class Burner extends Primitive implements Burns, NeedsPipes
         'carries_in_s' => 'number?',
         'carries_by' => 'ids?',
         'input_btu_h' => 'number?',
+        'smelt_from' => 'number?',
     ];
 
     public static function figures(array $spec): array
@@ -64,7 +65,8 @@ final class Burner extends Primitive implements Burns, NeedsPipes
      *     id and lights_at_f, or lit_by: list of {@see Condition}, any of which lights it; lights_in_s;
      *     carries_in_s: until the flame has run from the first burner to the last, carries_by: what it runs along;
      *     input_btu_h: what it burns; or orifice: where its fuel comes from, instead of ways; air: what tells
-     *     of its air and so how it looks
+     *     of its air and so how it looks; smelt_from: share of its fuel from which on it is smelt where it does not burn:
+     *     oil that is not sprayed only drips
      */
     public function __construct(private readonly array $p, Fittings $f) {}
 
@@ -196,7 +198,7 @@ final class Burner extends Primitive implements Burns, NeedsPipes
     {
         $raw = (int) $slot['raw'] + ($slot['gas'] && $slot['smelt'] ? 1 : 0);
         $clears = $slot['gas'] && $slot['smelt'] ? $now->tick + self::LINGERS : $slot['clears'] ?? null;
-        $leaks = isset($this->p['orifice']) && $this->fuel($now) > self::LEAK;
+        $leaks = isset($this->p['orifice']) && $this->fuel($now) > (float) ($this->p['smelt_from'] ?? self::LEAK);
         $lingers = $leaks || $clears !== null && $now->tick < $clears;
 
         $until = $lingers && ! $leaks ? $clears : null;

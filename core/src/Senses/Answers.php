@@ -43,9 +43,9 @@ final class Answers
             'outside' => $outside === []
                 ? 'I see no light on it.'
                 : implode(' ', array_map(fn (string $said): string => ucfirst($said).'.', $outside)),
-            'noise' => $lived->total($household->hum) > 0 ? 'Something hums.' : 'Nothing out of the way.',
+            'noise' => $lived->total($household->hum) > Complaint::HUM ? 'Something hums.' : 'Nothing out of the way.',
             'smell' => match (true) {
-                $lived->total($household->fumes) > 0 => 'Yes, of fumes.',
+                $lived->total($household->fumes) > Complaint::FUMES => 'Yes, of fumes.',
                 $lived->total($household->smell) > 0 => "There was a smell of $household->fuel, for a moment.",
                 default => 'No.',
             },

@@ -46,7 +46,10 @@ final class Complaint
     private const A_WHIFF = 2_500;
 
     /** Of a smell of fumes nobody says a word before so long, ticks. */
-    private const FUMES = 60_000;
+    public const FUMES = 60_000;
+
+    /** What hums for less than that nobody has noticed, ticks. */
+    public const HUM = 3_000;
 
     /** @var list<array{id: string, text: string}> */
     private array $said = [];
@@ -223,7 +226,7 @@ final class Complaint
         if ($this->lived->total($this->household->fumes) > self::FUMES) {
             $this->say('fumes', 'There is a smell of fumes.');
         }
-        if ($this->lived->total($this->household->hum) > 0) {
+        if ($this->lived->total($this->household->hum) > self::HUM) {
             $this->say('hum', 'Something hums down there.');
         }
     }

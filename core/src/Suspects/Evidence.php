@@ -84,7 +84,10 @@ final class Evidence
     /** The instrument of a tap, by "TAP MOMENT". */
     public function tapMode(string $tapAndMoment): Scale
     {
-        return Bag::atTap($this->plan->model->taps()[explode(' ', $tapAndMoment)[0]]->instrument);
+        $model = $this->plan->model;
+        $tap = explode(' ', $tapAndMoment)[0];
+
+        return Bag::atTap($model->taps()[$tap]->instrument, $model->region() === 'EU');
     }
 
     /** What a channel shows of a fault at a moment of the trial; null when it could not be perceived. */

@@ -343,7 +343,7 @@ final class Questions
                     fn (array $shown) => $shown['taps']["$tap $tick"],
                     array_values($this->evidence->of),
                 );
-                $instrument = Bag::atTap($at->instrument);
+                $instrument = Bag::atTap($at->instrument, $this->evidence->plan->model->region() === 'EU');
                 $this->keep(
                     new Question(
                         'tap',

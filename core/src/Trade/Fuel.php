@@ -96,10 +96,10 @@ enum Fuel: string
         if (is_infinite($air)) {
             return ['oxygen' => 100 * self::OXYGEN, 'co2' => 0.0, 'co' => 0.0];
         }
-        $missing = max(0.0, 1 - $air) * $needs;
-        $co = min(1.0, 2 * $missing);
+        // what oxygen is missing is missing to CO and to H2, in about these shares (water-gas shift); from memory
+        [$co, $h2] = $this->unburnt($air);
         $oxygen = max(0.0, $air - 1) * $needs;
-        $dry = 1 + $oxygen + $air * $needs * self::NITROGEN;
+        $dry = 1 + $oxygen + $h2 + $air * $needs * self::NITROGEN;
         // a burner mixes its air badly long before there is none to spare; the rise is a rule of this product
         $mixing = self::CO_USUAL + self::CO_RICH * max(0.0, min(1.0, (self::CO_FROM - $air) / (self::CO_FROM - 1)));
 
@@ -115,7 +115,7 @@ enum Fuel: string
      *
      * What leaves is one mole's worth of flue gas at λ times the air needed, warmer than the air that came by so many
      * degrees: 7.2 Btu for a lb-mole of dry gas and a degree, 8.2 for one of water, 18,970 for each of water that
-     * leaves as vapour, 121,700 for each of CO that did not burn (from memory). It leaves as vapour as far as the gas
+     * leaves as vapour, 121,700 for each of CO and 122,900 for each of H2 that did not burn (from memory). It leaves as vapour as far as the gas
      * holds it: its pressure at saturation by Magnus' formula, 6.112·exp(17.62·t ÷ (243.12 + t)) mbar.
      *
      * @param float $stack °F of the flue gas
@@ -131,9 +131,22 @@ enum Fuel: string
         $vapour = $saturated >= 1013 ? $water : min($water, $dry * $saturated / (1013 - $saturated));
         $sensible = ($dry * 7.2 + $vapour * 8.2) * ($stack - $around);
 
-        $co = min(1.0, 2 * max(0.0, 1 - $air) * $needs);
+        [$co, $h2] = $this->unburnt($air);
 
-        return 1 - ($sensible + 18970 * $vapour + 121700 * $co) / $this->molar();
+        return 1 - ($sensible + 18970 * $vapour + 121700 * $co + 122900 * $h2) / $this->molar();
+    }
+
+    /**
+     * Moles of CO and of H2 for a mole of carbon where there is too little air: two of either for each of oxygen that is
+     * missing.
+     *
+     * @return array{float, float}
+     */
+    private function unburnt(float $air): array
+    {
+        $missing = max(0.0, 1 - $air) * (1 + $this->hydrogen() / 4);
+
+        return [min(0.9, 1.1 * $missing), min($this->hydrogen() / 2, 0.9 * $missing)];
     }
 
     /** Higher heating value of what holds one mole of carbon, Btu a lb-mole; from memory. */

@@ -32,10 +32,13 @@ final class BagTest extends TestCase
 
     public function test_what_was_read_is_read_again_from_a_log(): void
     {
-        foreach ([...Mode::cases(), Bag::all()['clamp'], ...Bag::atTaps()] as $scale) {
+        $metric = array_map(fn (string $key): AtTap => Bag::atTap($key, true), array_keys(Bag::atTaps()));
+        foreach ([...Mode::cases(), Bag::all()['clamp'], ...Bag::atTaps(), ...$metric] as $scale) {
             $reading = Meter::show($scale, 1.25, 3);
             self::assertEquals($reading, Bag::reading(json_decode((string) json_encode($reading->toArray()), true)));
         }
+        $kept = Meter::show(Bag::atTap('gauge', true), 8.7)->toArray();
+        self::assertStringContainsString('mbar', Bag::reading($kept)->text(), 'in the unit that it was read in');
         $this->expectException(\OutOfBoundsException::class);
         Bag::scale('spirit-level');
     }

@@ -37,7 +37,7 @@ export function unsaid(log: readonly Entry[]): Entry | undefined {
 export function lastReading(log: readonly Entry[], mode: 'clamp' | AtTap): string | undefined {
     for (let i = log.length - 1; i >= 0; i--) {
         const r = log[i]!.reading
-        if (r?.mode === mode) return r.text
+        if (r?.mode === mode || r?.mode === `${mode}.metric`) return r.text
     }
     return undefined
 }

@@ -29,7 +29,7 @@ final readonly class Lock extends Act
 
         return match (true) {
             $part === null => "There is no part called \"{$this->part()}\" here.",
-            ! $part->kind->isSupply() && ! $part->kind->isFuelSupply() => 'A lock goes on what shuts off power or fuel.',
+            ! $part->kind->hands()->supplied => 'A lock goes on what shuts off power or fuel.',
             $this->get('to') === 'free' => $isLocked ? null : 'There is no lock on it.',
             $isLocked => 'It is locked already.',
             default => $now->reach->isShutOff($now->state, $this->part()) ? null : 'Switch or shut it off first.',

@@ -11,8 +11,8 @@ use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 
 /**
- * A place proved dead before hands go on it: the tester on a source known to be live, on the place against earth, and on
- * the source again, so that the tester is proved too.
+ * A place proved dead before hands go on it: the tester on a source known to be live, on the place against earth, and
+ * on the source again, so that the tester is proved too.
  */
 final readonly class ProveDead extends Act
 {

@@ -37,6 +37,7 @@ final class Motor extends Primitive implements Turns
     public const MECHANICAL = [
         'seized',
         'drag',
+        'slips',
         'run_v',
         'full_v',
         'tau_s',
@@ -55,7 +56,7 @@ final class Motor extends Primitive implements Turns
      * @param Figures $p run: [ohm, reactance] running, locked: [ohm, reactance], tap: [ohm, reactance]
      *     of the low-speed tap, start_ohms: [ohm, reactance] of the start winding, slow_amps and full_amps through it,
      *     run_v: volts to run at all, full_v: volts for full speed, tau_s, overload_s, overload_cools_s, open,
-     * start_open, seized, drag: share of speed left
+     * start_open, seized, drag: share of speed left; slips: the same of a belt, its shaft free
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
@@ -145,7 +146,7 @@ final class Motor extends Primitive implements Turns
         }
         $left = max(0.0, min(1.0, $torque)) ** self::COLLAPSES;
         $share = $band === 'stopped' ? 0.0 : self::SLOWEST + (1 - self::SLOWEST) * $left;
-        $speed = round($share * ($p['drag'] ?? 1.0) * min(1.0, $volts / ($p['full_v'] ?? 112)), 2);
+        $speed = round($share * ($p['drag'] ?? 1.0) * ($p['slips'] ?? 1.0) * min(1.0, $volts / ($p['full_v'] ?? 112)), 2);
         if ($speed !== $slot['target']) {
             $slot['course'] = Response::towards(
                 $now->tick,
