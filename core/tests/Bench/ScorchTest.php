@@ -21,8 +21,7 @@ final class ScorchTest extends TestCase
         self::assertGreaterThan(15, $drop ** 2 / 120, 'watts in the contact');
         $s->run(1000);
         self::assertSame(1, $s->slot('relay.pump', 'scorched'));
-        $s->run(1000);
-        self::assertSame(2, $s->slot('relay.pump', 'scorched'));
+        self::assertNotNull($s->until(fn (TestRig $s) => $s->slot('relay.pump', 'scorched') === 2, 20_000));
         $plan = $s->plan;
         $ohms = $s->machine->solution($s->state)->dcOhms($plan->places['relay.L'], $plan->places['relay.P1']);
         self::assertGreaterThan(1000, $ohms, 'nothing flows through it any more');

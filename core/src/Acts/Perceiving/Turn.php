@@ -31,10 +31,12 @@ final readonly class Turn extends Act
 
     public function refusal(Situation $now): ?string
     {
+        $hands = $now->model->kindOf($this->part())?->hands();
+
         return $now->reach->part($now->state, $this->part()) ??
             match (true) {
-                $now->model->kindOf($this->part())?->hands()->turn === true => null,
-                $now->model->kindOf($this->part())?->hands()->head !== true => 'There is nothing on it to turn by hand.',
+                $hands?->turn === true => null,
+                $hands?->head !== true => 'There is nothing on it to turn by hand.',
                 isset($now->state->heads[$this->part()]) => null,
                 default => 'Its head is on the spindle: take it off first.',
             };
