@@ -115,8 +115,9 @@ enum Fuel: string
      *
      * What leaves is one mole's worth of flue gas at λ times the air needed, warmer than the air that came by so many
      * degrees: 7.2 Btu for a lb-mole of dry gas and a degree, 8.2 for one of water, 18,970 for each of water that
-     * leaves as vapour, 121,700 for each of CO and 122,900 for each of H2 that did not burn (from memory). It leaves as vapour as far as the gas
-     * holds it: its pressure at saturation by Magnus' formula, 6.112·exp(17.62·t ÷ (243.12 + t)) mbar.
+     * leaves as vapour, 121,700 for each of CO and 122,900 for each of H2 that did not burn (from memory). It leaves as
+     * vapour as far as the gas holds it: its pressure at saturation by Magnus' formula,
+     * 6.112·exp(17.62·t ÷ (243.12 + t)) mbar.
      *
      * @param float $stack °F of the flue gas
      * @param float $around °F of the air that is burnt
