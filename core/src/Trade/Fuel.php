@@ -138,8 +138,8 @@ enum Fuel: string
     }
 
     /**
-     * Moles of CO and of H2 for a mole of carbon where there is too little air: two of either for each of oxygen that is
-     * missing.
+     * Moles of CO and of H2 for a mole of carbon where there is too little air: two of either for each of oxygen that
+     * is missing.
      *
      * @return array{float, float}
      */
