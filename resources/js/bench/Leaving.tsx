@@ -47,6 +47,7 @@ export function Leaving({ log, tagged, act }: Props) {
                         size="sm"
                         justifyContent="flex-start"
                         whiteSpace="normal"
+                        textAlign="left"
                         disabled={isTold}
                         onClick={() => void act('tell', { about })}
                     >

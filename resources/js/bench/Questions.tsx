@@ -39,6 +39,8 @@ export function Questions({ log, act }: Props) {
                         key={question}
 
                         justifyContent="flex-start"
+                        whiteSpace="normal"
+                        textAlign="left"
                         onClick={() => void act('ask', { question })}
                     >
                         {word}

@@ -93,11 +93,14 @@ export const PartBox = memo(function PartBox({
             {(off || inHand) && (
                 <SvgText
                     x={part.x + part.w / 2}
-                    y={part.y + part.h + 13}
+                    y={inHand ? part.y - 5 : part.y + part.h + 13}
                     textAnchor="middle"
                     fontSize={13}
                     fontWeight={700}
                     fill="danger"
+                    paintOrder="stroke"
+                    stroke="sheet"
+                    strokeWidth={3}
                     pointerEvents="none"
                 >
                     {inHand ? 'in hand' : 'off'}
