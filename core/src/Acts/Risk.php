@@ -179,7 +179,7 @@ final readonly class Risk
             'flue-left' => $this->stands($now, 'pipe', 'aside'),
             'filter-left' => $this->stands($now, 'slide', 'out'),
             // made safe, tagged and told is an ending of its own
-            'setting-left' => $this->isSetOtherwise($state),
+            'setting-left' => $this->isSetOtherwise($now),
             'power-off' => $this->isSwitchedOff($now) && ! $this->isTaggedOut($state),
             'lock-left' => $state->locked !== [] && ! $this->isTaggedOut($state),
             'tag-unsaid' => $state->tagged && ! in_array('unsafe', $state->told, true),
@@ -213,11 +213,17 @@ final readonly class Risk
     }
 
     /** Whether a thermostat stands otherwise than the household has it. */
-    private function isSetOtherwise(BenchState $state): bool
+    private function isSetOtherwise(Situation $now): bool
     {
-        foreach ($state->wanted as $lever => $at) {
-            $now = $state->at($lever);
-            if (is_numeric($at) && is_numeric($now) ? $at != $now : $at !== $now) {
+        // what the fault itself has moved is a fault that was left, and no setting
+        $own = array_filter(
+            $now->state->wanted,
+            fn (string $lever): bool => ! isset($now->fault->set["$lever.at"]),
+            ARRAY_FILTER_USE_KEY,
+        );
+        foreach ($own as $lever => $at) {
+            $is = $now->state->at($lever);
+            if (is_numeric($at) && is_numeric($is) ? $at != $is : $at !== $is) {
                 return true;
             }
         }

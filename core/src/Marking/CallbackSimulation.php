@@ -35,12 +35,7 @@ final readonly class CallbackSimulation
      */
     public static function of(Plan $plan, Fault $fault, BenchState $state, BenchState $sound, Memory $memory): self
     {
-        // what a sound one would be said of with thermostats set like that is no fault of the appliance
-        $set = [];
-        foreach (array_keys($state->wanted) as $lever) {
-            $set += isset($fault->set["$lever.at"]) ? [] : [$lever => ['at' => $state->at($lever)]];
-        }
-        $usual = array_column(self::lived($plan, Fault::none(), $sound->withSlots($set), $memory), 'id');
+        $usual = array_column(self::lived($plan, Fault::none(), $sound, $memory), 'id');
         $said = self::lived($plan, $fault, $state, $memory);
 
         return new self(

@@ -56,6 +56,9 @@ final readonly class Trace implements Judge
                 $at,
             );
         }
+        if ($asked === [] && $missing === 0 && self::wasKnown($account)) {
+            return new Line('trace', 1.0, [Line::say('What was said and seen on arriving left one suspect.')]);
+        }
         if ($asked === []) {
             return new Line('trace', 0.0, [
                 Line::say('Nothing was asked of the appliance while more than one fault was possible.'),
@@ -68,6 +71,14 @@ final readonly class Trace implements Judge
             array_sum($asked) / (count($asked) + $missing),
             $why === [] ? [Line::say('Each reading told about as much as any could.')] : $why,
         );
+    }
+
+    /** Whether one suspect stood before the first name was given. */
+    private static function wasKnown(AttemptReview $account): bool
+    {
+        $names = $account->named();
+
+        return $names !== [] && $account->steps[min($names)]->before->count() === 1;
     }
 
     /**
