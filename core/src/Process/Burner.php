@@ -65,8 +65,8 @@ final class Burner extends Primitive implements Burns, NeedsPipes
      *     id and lights_at_f, or lit_by: list of {@see Condition}, any of which lights it; lights_in_s;
      *     carries_in_s: until the flame has run from the first burner to the last, carries_by: what it runs along;
      *     input_btu_h: what it burns; or orifice: where its fuel comes from, instead of ways; air: what tells
-     *     of its air and so how it looks; smelt_from: share of its fuel from which on it is smelt where it does not burn:
-     *     oil that is not sprayed only drips
+     *     of its air and so how it looks; smelt_from: share of its fuel from which on it is smelt where it does not
+     *     burn: oil that is not sprayed only drips
      */
     public function __construct(private readonly array $p, Fittings $f) {}
 
