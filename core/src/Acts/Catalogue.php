@@ -59,6 +59,7 @@ final class Catalogue
         H\Take::class,
         H\Head::class,
         H\Warm::class,
+        H\Bleed::class,
         H\MeasureSpare::class,
         H\MeasureFuse::class,
         F\Lock::class,

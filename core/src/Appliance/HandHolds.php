@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Appliance;
 
 use OddSpark\Parts\Ability\Attracts;
+use OddSpark\Parts\Ability\HoldsCharge;
 use OddSpark\Parts\Ability\MovesSpindle;
 use OddSpark\Parts\Ability\Turns;
 
@@ -21,6 +22,7 @@ final readonly class HandHolds
         public int|float|null $fuse,
         public bool $off,
         public bool $warm,
+        public bool $bleed,
         public bool $head,
         public bool $lock,
         public bool $leaks,
@@ -40,6 +42,7 @@ final readonly class HandHolds
             fuse: $kind->fuse()?->get('amps'),
             off: $kind->comesOff(),
             warm: $kind->comesOff() && $kind->feelsHeat(),
+            bleed: $kind->those(HoldsCharge::class) !== [],
             head: $kind->those(MovesSpindle::class) !== [],
             lock: ($kind->isSupply() || $kind->isFuelSupply()) && ($kind->settings !== [] || $kind->fuse() !== null),
             leaks: $kind->carriesFuel(),

@@ -6,6 +6,7 @@ namespace OddSpark\Appliance;
 
 use OddSpark\Parts\Ability\Blows;
 use OddSpark\Parts\Ability\GivesFuel;
+use OddSpark\Parts\Ability\Glows;
 use OddSpark\Parts\Ability\RunsDown;
 use OddSpark\Parts\Ability\Senses;
 use OddSpark\Parts\Ability\StandsAsSet;
@@ -148,6 +149,12 @@ final readonly class Kind
         }
 
         return false;
+    }
+
+    /** Whether it is spoilt by a finger or a knock: what glows is. */
+    public function isBrittle(): bool
+    {
+        return $this->those(Glows::class) !== [];
     }
 
     /** Whether what it senses is heat. */

@@ -150,6 +150,37 @@ final class InHandTest extends TestCase
         self::assertSame([], $this->do('take', ['part' => 'valve', 'to' => 'off'])->dangers);
     }
 
+    public function test_a_capacitor_is_bled_over_a_resistor_and_not_with_a_blade(): void
+    {
+        foreach (['resistor' => [], 'blade' => ['shorted-capacitor']] as $over => $danger) {
+            $this->arrive('furnace-80', 'blower:open');
+            $this->do('door', ['to' => 'open']);
+            self::assertNotNull($this->do('bleed', ['part' => 'limit', 'over' => $over])->refused);
+            $this->state = $this->state->withSlots(['capacitor.plates' => ['charge' => 160.0, 'tau' => 1e6]]);
+            self::assertSame($danger, $this->do('bleed', ['part' => 'capacitor', 'over' => $over])->dangers);
+            self::assertSame(0.0, $this->state->slots['capacitor.plates']['charge']);
+            self::assertNotContains(
+                'charged-capacitor',
+                $this->do('take', ['part' => 'capacitor', 'to' => 'off'])->dangers,
+            );
+        }
+    }
+
+    public function test_an_igniter_that_is_knocked_is_broken_and_one_that_is_touched_is_told_of(): void
+    {
+        $this->arrive('furnace-80');
+        $this->do('door', ['to' => 'open']);
+        $this->do('set', ['part' => 'service', 'lever' => 'lever', 'to' => 'off']);
+        $this->wait(600);
+        self::assertSame(['igniter-touched'], $this->do('feel', ['part' => 'igniter'])->dangers);
+        self::assertFalse($this->bench->isFaulty($this->state));
+        self::assertSame(['igniter-knocked'], $this->do('tap', ['part' => 'igniter'])->dangers);
+        self::assertTrue($this->bench->isFaulty($this->state));
+        self::assertSame([], $this->do('tap', ['part' => 'limit'])->dangers);
+        $this->do('mend', ['part' => 'igniter', 'how' => 'replace']);
+        self::assertFalse($this->bench->isFaulty($this->state));
+    }
+
     public function test_what_stays_where_it_is_is_not_taken_off(): void
     {
         $this->arrive('furnace-80');

@@ -52,6 +52,12 @@ export function ByHand({ part, isOff, isLocked, isHeadless, act }: Props) {
                             }}
                         />
                     )}
+                    {hands?.bleed && (
+                        <Do
+                            word="Bleed over a resistor"
+                            onClick={() => void act('bleed', { ...on, over: 'resistor' })}
+                        />
+                    )}
                     {hands?.leaks && <Do word="Leak solution" onClick={() => void act('leak_test', on)} />}
                     {hands?.lock && (
                         <Do

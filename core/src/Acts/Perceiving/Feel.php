@@ -47,7 +47,9 @@ final readonly class Feel extends Act
             return ['hot-igniter'];
         }
 
-        return $kind?->isTouched() === true ? $now->risk->hands($now, $this->part()) : [];
+        $risks = $kind?->isTouched() === true ? $now->risk->hands($now, $this->part()) : [];
+
+        return $kind?->isBrittle() === true ? [...$risks, 'igniter-touched'] : $risks;
     }
 
     public function shows(Situation $now): array

@@ -9,6 +9,7 @@ use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
+use OddSpark\Parts\Ability\Glows;
 use OddSpark\Run\BenchState;
 
 /** A tap with a finger or a handle. */
@@ -32,6 +33,11 @@ final readonly class Tap extends Act
         return $now->reach->part($now->state, $this->part());
     }
 
+    public function risks(Situation $now): array
+    {
+        return $this->brittle($now) === [] ? [] : ['igniter-knocked'];
+    }
+
     public function apply(Situation $now): BenchState
     {
         $tapped = [];
@@ -41,7 +47,17 @@ final readonly class Tap extends Act
             }
         }
 
-        return $now->state->withSlots($tapped);
+        $broken = array_fill_keys($this->brittle($now), true);
+
+        return $now->state->with(fitted: $broken + $now->state->fitted)->withSlots($tapped);
+    }
+
+    /** @return list<string> what of it breaks when it is knocked, by the figure that says so */
+    private function brittle(Situation $now): array
+    {
+        $names = array_keys($now->model->kindOf($this->part())?->those(Glows::class) ?? []);
+
+        return array_map(fn (string|int $name): string => "{$this->part()}.$name.open", $names);
     }
 
     public function said(Names $names): string

@@ -239,6 +239,13 @@ export interface ActionLog {
               to: 'hot' | 'cool'
           }
         | {
+              act: 'bleed'
+              at_s: number
+              id?: string
+              part: string
+              over: 'resistor' | 'blade'
+          }
+        | {
               act: 'ohm_spare'
               at_s: number
               id?: string

@@ -204,6 +204,7 @@ export interface Hands {
     leaks: boolean
     supplied: boolean
     head: boolean
+    bleed: boolean
 }
 export interface Tap {
     instrument: AtTap
