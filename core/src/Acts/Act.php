@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts;
 
+use OddSpark\Appliance\Model;
 use OddSpark\Instruments\Measured;
 use OddSpark\Run\BenchState;
 
@@ -55,6 +56,12 @@ abstract readonly class Act
     public function minutes(): float
     {
         return static::MINUTES;
+    }
+
+    /** The same on an appliance, where it matters how far apart its parts stand. */
+    public function minutesOn(Model $model): float
+    {
+        return $this->minutes();
     }
 
     public function is(Quality $quality): bool

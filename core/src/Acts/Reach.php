@@ -62,10 +62,7 @@ final readonly class Reach
     /** The part that a place is at: of a wire end, the one that it goes to. */
     public function ownerOf(string $place): string
     {
-        [$owner, $end] = Model::split($place);
-        $wire = $this->model->wire($owner);
-
-        return $wire === null ? $owner : Model::split($wire->at($end))[0];
+        return $this->model->partAt($place);
     }
 
     /** Why nothing can be done to a wire end; null when it can be got at. */

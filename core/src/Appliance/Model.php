@@ -197,6 +197,15 @@ final readonly class Model
         return $this->document['joined'] ?? [];
     }
 
+    /** The part that a place is at: of a wire end, the one that it goes to. */
+    public function partAt(string $place): string
+    {
+        [$owner, $end] = self::split($place);
+        $wire = $this->wire($owner);
+
+        return $wire === null ? $owner : self::split($wire->at($end))[0];
+    }
+
     /** @return list<list<string>> parts that are seen together */
     public function views(): array
     {

@@ -329,7 +329,7 @@ final class Bench
     private function perform(BenchState $state, Act $act, ?string $loose): array
     {
         $dangers = $act->risks($this->situation($state));
-        $state = $state->with(labour: $state->labour + $act->minutes(), acts: $state->acts + 1);
+        $state = $state->with(labour: $state->labour + $act->minutesOn($this->plan->model), acts: $state->acts + 1);
         if ($act->reads() === Multimeter::KEY && $act->placesLeads() !== null) {
             // read again, a lead is pressed on
             $worn = $act->placesLeads()

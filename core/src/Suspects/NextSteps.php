@@ -58,7 +58,7 @@ final class NextSteps
             // a longer wait only if it tells more
             if ($then !== [] && $then[0]->bits > ($told[json_encode($act->toArray())] ?? 0.0) + 1e-6) {
                 $told[json_encode($act->toArray())] = $then[0]->bits;
-                $choices[] = $then[0]->following($act, $act->minutes() + $wait / 60_000);
+                $choices[] = $then[0]->following($act, $act->minutesOn($this->plan->model) + $wait / 60_000);
             }
         }
         usort(

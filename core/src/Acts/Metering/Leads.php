@@ -9,6 +9,8 @@ use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
+use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Sites;
 use OddSpark\Instruments\Multimeter;
 use OddSpark\Run\BenchState;
 
@@ -19,11 +21,19 @@ final readonly class Leads extends Act
 
     public const MINUTES = Multimeter::MINUTES;
 
+    /** To lay out a lead that is longer than the meter's own, which are of a metre. From memory. */
+    private const EXTENSION_MINUTES = 3.0;
+
     public const QUALITIES = [Quality::Asks, Quality::Touches];
 
     public static function fields(): array
     {
         return ['red' => Field::placeOrNone(), 'black' => Field::placeOrNone()];
+    }
+
+    public function minutesOn(Model $model): float
+    {
+        return self::MINUTES + ($this->isLong($model) ? self::EXTENSION_MINUTES : 0.0);
     }
 
     public function refusal(Situation $now): ?string
@@ -57,6 +67,18 @@ final readonly class Leads extends Act
     public function reads(): string
     {
         return Multimeter::KEY;
+    }
+
+    /** Whether its two places are further apart than the leads of the meter. */
+    private function isLong(Model $model): bool
+    {
+        [$red, $black] = [$this->get('red'), $this->get('black')];
+        if ($red === null || $black === null) {
+            return false;
+        }
+        $part = fn (string $place): string => $model->partAt($place);
+
+        return Sites::of($model)->areApart($part($red), $part($black));
     }
 
     private function lead(Situation $now, string $lead): ?string
