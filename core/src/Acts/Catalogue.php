@@ -51,6 +51,7 @@ final class Catalogue
         P\Feel::class,
         P\Ask::class,
         P\Turn::class,
+        P\Recall::class,
         P\ClockGas::class,
         S\Push::class,
         S\Suck::class,

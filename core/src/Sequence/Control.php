@@ -15,7 +15,7 @@ use OddSpark\Parts\Wired;
 /**
  * A control whose behaviour is a table: states with outputs and a lamp, and ordered guards that
  * lead from one to the next. Slot: state, since, in, due, count, timer, out, lamp, lit (since when it is so), turns
- * (what it is to show, and from when), latched, kept.
+ * (what it is to show, and from when), latched, kept; codes: the last that its lamp has shown, the newest first.
  *
  * The table is read afresh from its document for every run; nothing of any appliance's sequence
  * is written here.
@@ -106,7 +106,7 @@ final class Control extends Primitive implements Decides
             'timer' => [],
             'kept' => null,
             'lamp' => 'off',
-        ]);
+        ]) + (isset($this->table['remembers']['codes']) ? ['codes' => []] : []);
     }
 
     public function follows(): array
@@ -123,6 +123,27 @@ final class Control extends Primitive implements Decides
     }
 
     public function react(array $slot, Surroundings $now): array
+    {
+        $next = $this->stepped($slot, $now);
+        $keeps = $this->table['remembers']['codes'] ?? 0;
+        if ($keeps === 0) {
+            return $next;
+        }
+        $codes = $slot['codes'] ?? [];
+        if ($next['lamp'] !== $slot['lamp'] && Lamp::isCode($next['lamp']) && ($codes[0] ?? '') !== $next['lamp']) {
+            $codes = array_slice([$next['lamp'], ...$codes], 0, $keeps);
+        }
+
+        return ['codes' => $codes] + $next;
+    }
+
+    /**
+     * A step through the table, if one is due.
+     *
+     * @param Slot $slot
+     * @return Slot
+     */
+    private function stepped(array $slot, Surroundings $now): array
     {
         $slot = Lamp::at($now->tick, $this->sense($slot, $now));
         if ($this->supply !== null && ! $slot['in'][$this->supply]) {

@@ -21,6 +21,12 @@ final class Lamp
 
     private const CODE = 'flash';
 
+    /** Whether what it shows is a code, to be counted. */
+    public static function isCode(string $lamp): bool
+    {
+        return str_contains($lamp, self::CODE);
+    }
+
     /**
      * Once what it is to show has stood long enough.
      *
@@ -62,7 +68,7 @@ final class Lamp
         if (($slot['turns'][0] ?? null) === $lamp) {
             return $slot['turns'][1]; // it has been on the way to that already
         }
-        $isRead = str_contains($slot['lamp'], self::CODE) ? (int) ($slot['lit'] ?? 0) + self::A_CODE_MS : $tick;
+        $isRead = self::isCode($slot['lamp']) ? (int) ($slot['lit'] ?? 0) + self::A_CODE_MS : $tick;
 
         return max($isRead, str_contains($lamp, self::CODE) ? $tick + self::A_CODE_MS : $tick);
     }

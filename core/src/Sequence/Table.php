@@ -16,7 +16,7 @@ use OddSpark\Parts\Primitive;
  * @phpstan-type Row array{title: string, outputs: list<string>, lamp: string, guards: list<Guard>, reset?: string,
  *     held_s?: int|float, until_power?: bool}
  * @phpstan-type TableDocument array{table?: string, version?: int, title: string, supply?: string, start: string,
- *     remembers?: array{states?: list<string>, counts?: list<string>},
+ *     remembers?: array{states?: list<string>, counts?: list<string>, codes?: int},
  *     fuel?: array{outputs: list<string>, proofs: list<string>, flame: string},
  *     times: array<string, int|float>, states: array<string, Row>}
  * @phpstan-import-type Changes from Primitive

@@ -58,6 +58,7 @@ export function ByHand({ part, isOff, isLocked, isHeadless, act }: Props) {
                             onClick={() => void act('bleed', { ...on, over: 'resistor' })}
                         />
                     )}
+                    {hands?.recall && <Do word="Recall its codes" onClick={() => void act('recall', on)} />}
                     {hands?.leaks && <Do word="Leak solution" onClick={() => void act('leak_test', on)} />}
                     {hands?.lock && (
                         <Do

@@ -185,6 +185,12 @@ export interface ActionLog {
               part: string
           }
         | {
+              act: 'recall'
+              at_s: number
+              id?: string
+              part: string
+          }
+        | {
               act: 'clock'
               at_s: number
               id?: string

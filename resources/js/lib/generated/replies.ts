@@ -205,6 +205,7 @@ export interface Hands {
     supplied: boolean
     head: boolean
     bleed: boolean
+    recall: boolean
 }
 export interface Tap {
     instrument: AtTap
