@@ -143,6 +143,19 @@ final readonly class Risk
         return [];
     }
 
+    /**
+     * Hands on the carrier of a fuse in the supply: shrouded, and safe to draw with its own switch off; elsewhere what
+     * hands on the part are.
+     *
+     * @return list<string>
+     */
+    public function drawing(Situation $now, string $part): array
+    {
+        return $now->model->part($part)?->kind->isSupply() === true && $now->reach->isShutOff($now->state, $part)
+            ? []
+            : $this->hands($now, $part);
+    }
+
     /** Whether a part glows. */
     public function burns(Situation $now, string $part): bool
     {

@@ -22,9 +22,10 @@ final class SafetyActsTest extends TestCase
             'furnace-80', 'service:stuck-open', ['breaker', 'handle'], 'mend', ['part' => 'service', 'how' => 'replace'],
         ];
         yield 'line and neutral' => ['furnace-80', 'panel:swapped', ['panel', 'main'], 'mend', ['part' => 'panel', 'how' => 'set']];
-        yield 'spur' => ['boiler-simple-230', 'spur:blown', ['unit', 'main'], 'fuse', ['part' => 'spur', 'amps' => 3]];
+        yield 'spur' => ['boiler-simple-230', 'spur:blown', ['spur', 'lever'], 'fuse', ['part' => 'spur', 'amps' => 3]];
         yield 'disconnect' => [
-            'package-direct-spark', 'disconnect:one-open', ['panel', 'main'], 'fuse', ['part' => 'disconnect', 'amps' => 20],
+            'package-direct-spark', 'disconnect:one-open', ['disconnect', 'lever'], 'fuse',
+            ['part' => 'disconnect', 'amps' => 20],
         ];
     }
 
@@ -50,6 +51,12 @@ final class SafetyActsTest extends TestCase
         self::assertFalse($this->bench->isFaulty($this->state));
         $this->do('set', ['part' => $part, 'lever' => $lever, 'to' => 'on']);
         self::assertSame([], $this->do('hand_back')->dangers);
+    }
+
+    public function test_a_fuse_is_not_drawn_with_the_switch_on(): void
+    {
+        $this->arrive('boiler-simple-230');
+        self::assertSame(['live-work'], $this->do('take', ['part' => 'spur', 'to' => 'off'])->dangers);
     }
 
     public function test_what_the_supplier_has_to_put_right_is_put_right_by_a_call(): void

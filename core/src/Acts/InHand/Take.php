@@ -49,6 +49,9 @@ final readonly class Take extends Act
 
     public function risks(Situation $now): array
     {
+        if ($now->model->kindOf($this->part())?->comesOff() !== true) {
+            return $now->risk->drawing($now, $this->part());
+        }
         $live = $now->risk->hands($now, $this->part(), $now->state->off[$this->part()] ?? []);
 
         $hot = $now->risk->burns($now, $this->part()) ? ['hot-igniter'] : [];

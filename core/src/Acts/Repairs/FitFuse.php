@@ -46,11 +46,8 @@ final readonly class FitFuse extends Act
 
     public function risks(Situation $now): array
     {
-        if ($this->get('amps') == 0) {
-            return $now->risk->hands($now, $this->part());
-        }
+        $risks = $now->risk->drawing($now, $this->part());
         $isLarger = $this->get('amps') > $now->model->parts()[$this->part()]->kind->ratedAmps();
-        $risks = $now->risk->hands($now, $this->part());
 
         // a charged capacitor is not what one thinks of with too large a fuse in hand
         return $isLarger ? [...array_intersect($risks, ['live-work']), 'over-fused'] : $risks;
