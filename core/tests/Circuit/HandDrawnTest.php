@@ -168,8 +168,8 @@ final class HandDrawnTest extends TestCase
     /** @return iterable<string, array{float, float, float}> what returns from the burner, flame, reverse leakage */
     public static function returns(): iterable
     {
-        foreach ([1e6, 1e7, 5e7] as $meter) {
-            foreach ([[9e6, 600e6], [3e6, 60e6], [12e6, 1e12]] as [$flame, $reverse]) {
+        foreach ([1e6, 1e7] as $meter) {
+            foreach ([[9e6, 600e6], [3e6, 60e6]] as [$flame, $reverse]) {
                 yield "$meter, $flame" => [$meter, $flame, $reverse];
             }
         }

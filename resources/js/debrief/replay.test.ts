@@ -46,6 +46,16 @@ describe('a replay', () => {
         expect(standingAt(log, 5).jumpers).toEqual([])
         expect(standingAt(log, 8)).toMatchObject({ door: 'shut', red: null, lifted: [] })
     })
+    it('has what was taken off till the same or a new one sits there', () => {
+        const taken = [
+            row(1, { act: 'take', part: 'rod', to: 'off' }),
+            row(2, { act: 'mend', part: 'rod', how: 'clean' }),
+            row(3, { act: 'take', part: 'rod', to: 'on' }),
+            row(4, { act: 'take', part: 'igniter', to: 'off' }),
+            row(5, { act: 'mend', part: 'igniter', how: 'replace' }),
+        ]
+        expect(taken.map((_, i) => standingAt(taken, i).inHand)).toEqual([['rod'], ['rod'], [], ['igniter'], []])
+    })
     it('finds the entry of a moment', () => {
         expect(entryAt(log, 0)).toBe(0)
         expect(entryAt(log, 14.9)).toBe(3)

@@ -7,10 +7,12 @@ export interface Standing {
     door: 'open' | 'shut'
     lifted: string[]
     jumpers: [string, string][]
+    /** parts that were taken off */
+    inHand: string[]
     looked: string | null
 }
 
-const NOTHING: Standing = { red: null, black: null, door: 'shut', lifted: [], jumpers: [], looked: null }
+const NOTHING: Standing = { red: null, black: null, door: 'shut', lifted: [], jumpers: [], inHand: [], looked: null }
 
 /** What the log, entry by entry up to one, has made of the board. */
 export function standingAt(entries: readonly Row[], upTo: number): Standing {
@@ -34,6 +36,17 @@ export function standingAt(entries: readonly Row[], upTo: number): Standing {
                 return { ...s, lifted: [...s.lifted, get('end')] }
             case 'land':
                 return { ...s, lifted: s.lifted.filter((e) => e !== get('end')) }
+            case 'take':
+                return {
+                    ...s,
+                    inHand:
+                        get('to') === 'off'
+                            ? [...s.inHand, get('part')]
+                            : s.inHand.filter((part) => part !== get('part')),
+                }
+            case 'mend':
+            case 'spare':
+                return { ...s, inHand: s.inHand.filter((part) => part !== get('part') || done['how'] === 'clean') }
             case 'jump':
                 return { ...s, jumpers: [...s.jumpers, [get('from'), get('to')]] }
             case 'unjump':

@@ -169,6 +169,7 @@ export default function Debrief({
                             part={lookedAt}
                             jumpers={standing.jumpers}
                             lifted={standing.lifted}
+                            inHand={standing.inHand}
                             red={shown ? (shown.black === null ? null : shown.red) : standing.red}
                             black={shown ? shown.black : standing.black}
                             markedAll={bare ? fault.parts : []}

@@ -94,6 +94,8 @@ final class Motor extends Primitive implements Turns
         $branches = [[$spec['line'], $spec['common']]];
         if (isset($spec['low_tap'])) {
             $branches[] = [$spec['low_tap'], $spec['line']];
+        }
+        if (isset($spec['start'])) { // its other end goes to a run capacitor
             $branches[] = [$spec['line'], $spec['start']];
         }
 
@@ -122,9 +124,12 @@ final class Motor extends Primitive implements Turns
         $p = $this->p;
         $open = ($p['open'] ?? false) || $slot['tripped'];
         $this->winding($values, 0, $open ? null : ($slot['band'] === 'stopped' ? $p['locked'] : $p['run']));
+        $branch = 1;
         if (isset($p['tap'])) {
-            $this->winding($values, 1, $p['tap']);
-            $this->winding($values, 2, ($p['start_open'] ?? false) ? null : $p['start_ohms']);
+            $this->winding($values, $branch++, $p['tap']);
+        }
+        if (isset($p['start_ohms'])) {
+            $this->winding($values, $branch, ($p['start_open'] ?? false) ? null : $p['start_ohms']);
         }
     }
 
@@ -138,7 +143,7 @@ final class Motor extends Primitive implements Turns
         $torque = 1.0;
         if ($powered && ! ($p['seized'] ?? false) && $volts >= $p['run_v']) {
             $band = 'full';
-            if (isset($p['tap'])) {
+            if (isset($p['start_ohms'])) {
                 $amps = $this->startAmps($now);
                 $band = $this->bandByStart($amps, $slot['band']);
                 $torque = ($amps - $p['slow_amps']) / ($p['full_amps'] - $p['slow_amps']);
