@@ -26,6 +26,7 @@ foreach (array_slice($parts, 1) as $section) {
 }
 foreach (isset($argv[1]) ? [$argv[1]] : ModesTable::MODELS as $model) {
     $sections[$model] = implode("\n", ModesTable::section($model))."\n";
-    $kept = array_intersect_key(array_replace(array_fill_keys(ModesTable::MODELS, ''), $sections), array_flip(ModesTable::MODELS));
+    $all = array_fill_keys(ModesTable::MODELS, '');
+    $kept = array_intersect_key(array_replace($all, $sections), $all);
     file_put_contents($page, $heading."\n".rtrim(implode('', $kept))."\n");
 }

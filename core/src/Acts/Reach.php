@@ -122,14 +122,10 @@ final readonly class Reach
     {
         $ends = [];
         if ($this->model->part($part)?->kind->comesOff() === true) { // else its fuse alone is drawn
-            foreach ($this->model->wires() as $id => $wire) {
-                foreach (['a', 'b'] as $end) {
-                    if (Model::split($wire->at($end))[0] === $part && $state->isLanded("$id.$end")) {
-                        $ends[] = "$id.$end";
-                        $state = $this->landed($state, "$id.$end", false);
-                    }
-                }
-            }
+            $ends = array_values(array_filter($this->model->endsAt($part), $state->isLanded(...)));
+        }
+        foreach ($ends as $end) {
+            $state = $this->landed($state, $end, false);
         }
 
         return $this->inHand($state->with(off: $state->off + [$part => $ends]), $part, false);

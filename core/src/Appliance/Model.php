@@ -197,6 +197,21 @@ final readonly class Model
         return $this->document['joined'] ?? [];
     }
 
+    /** @return list<string> ends of wires that the drawing has on a part */
+    public function endsAt(string $part): array
+    {
+        $ends = [];
+        foreach ($this->wires() as $id => $wire) {
+            foreach (['a', 'b'] as $end) {
+                if (self::split($wire->at($end))[0] === $part) {
+                    $ends[] = "$id.$end";
+                }
+            }
+        }
+
+        return $ends;
+    }
+
     /** The part that a place is at: of a wire end, the one that it goes to. */
     public function partAt(string $place): string
     {

@@ -108,12 +108,13 @@ final class ModesTable
                 $found[] = ['take' => 'taken off: ', 'feel' => 'felt: ', 'turn' => 'turned: '][$act].$word;
             }
         }
-        $heard = 0;
+        $heard = false;
         foreach ($evidence->trial->moments() as $tick => $when) {
             foreach ($evidence->plan->percepts as $channel => $percept) {
                 [$x, $y] = [$evidence->at($id, $channel, $tick), $evidence->at('healthy', $channel, $tick)];
-                if ($heard === 0 && $x !== $y && is_string($x) && in_array($percept['sense'], ['hearing', 'smell'], true)) {
-                    $heard = 1;
+                $isHeard = in_array($percept['sense'], ['hearing', 'smell'], true);
+                if (! $heard && $isHeard && $x !== $y && is_string($x)) {
+                    $heard = true;
                     $found[] = "$when: {$percept['thing']} ".($percept['say'][$x] ?? $x);
                 }
             }
@@ -126,8 +127,14 @@ final class ModesTable
     private static function readings(Evidence $evidence, string $id, Fault $fault): array
     {
         $found = [];
-        $offer = function (string $where, string $when, Mode|string $mode, float $bad, float $sound, bool $own) use (&$found): void {
-            $mode = $mode instanceof Mode ? $mode : throw new \LogicException($mode);
+        $offer = function (
+            string $where,
+            string $when,
+            Mode $mode,
+            float $bad,
+            float $sound,
+            bool $own,
+        ) use (&$found): void {
             if (is_nan($bad) || is_nan($sound) || $bad === $sound) {
                 return;
             }

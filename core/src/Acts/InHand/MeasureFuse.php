@@ -72,7 +72,7 @@ final readonly class MeasureFuse extends Act
     private function fuse(Situation $now): ?Spec
     {
         $fuses = $now->model->part($this->part())?->specs() ?? [];
-        $fuses = array_filter($fuses, fn (Spec $s): bool => $s->can(Blows::class));
+        $fuses = array_filter($fuses, fn (Spec $s): bool => $s->can(Blows::class) && ! $s->has('lever'));
         $wanted = $this->get('fuse');
 
         return $wanted === null ? (array_values($fuses)[0] ?? null) : ($fuses[$wanted] ?? null);

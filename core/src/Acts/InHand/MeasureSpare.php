@@ -9,6 +9,7 @@ use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
+use OddSpark\Acts\Tells;
 use OddSpark\Appliance\Model;
 use OddSpark\Instruments\Measured;
 use OddSpark\Meter\Meter;
@@ -39,7 +40,7 @@ final readonly class MeasureSpare extends Act
             return "There is no part called \"{$this->part()}\" here.";
         }
         if (! $part->kind->hands()->off) {
-            return 'There is no new one of it in the van.';
+            return 'The van has no new one of these.';
         }
         foreach (['red', 'black'] as $lead) {
             if (! in_array($this->get($lead), $part->places(), true)) {
@@ -52,20 +53,39 @@ final readonly class MeasureSpare extends Act
 
     public function measures(Situation $now): Measured
     {
-        $sound = new Machine($now->plan, [], new Memory());
-        $state = $sound->initial();
-        foreach ($now->model->wires() as $id => $wire) {
-            foreach (['a', 'b'] as $end) {
-                if (Model::split($wire->at($end))[0] === $this->part()) {
-                    $state = $state->withSlots(["$id.body" => [$end => false]]);
-                }
-            }
-        }
-        [$red, $black] = [$now->plan->places[$this->get('red')], $now->plan->places[$this->get('black')]];
-        $ohms = Meter::exact(Mode::Ohms, $sound->solution($state), $red, $black);
+        $ohms = $this->ohms($now);
         $isLow = $now->state->battery === 'low';
 
         return new Measured($ohms, Meter::show(Mode::Ohms, $ohms, $now->site()->noise(), null, $isLow));
+    }
+
+    /** It is a part from a box, and says nothing of the appliance. */
+    public function tells(): Tells
+    {
+        return Tells::Nothing;
+    }
+
+    /** What a sound one has between two of its terminals: worked out once, asked by every candidate. */
+    private function ohms(Situation $now): float
+    {
+        static $known = [];
+        [$red, $black] = [$this->get('red'), $this->get('black')];
+
+        return $known["{$now->plan->hash} $red $black"] ??= (function () use ($now, $red, $black): float {
+            $sound = new Machine($now->plan, [], new Memory());
+            $state = $sound->initial();
+            foreach ($now->model->endsAt($this->part()) as $at) {
+                [$wire, $end] = Model::split($at);
+                $state = $state->withSlots(["$wire.body" => [$end => false]]);
+            }
+
+            return Meter::exact(
+                Mode::Ohms,
+                $sound->solution($state),
+                $now->plan->places[$red],
+                $now->plan->places[$black],
+            );
+        })();
     }
 
     public function said(Names $names): string

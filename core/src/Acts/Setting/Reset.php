@@ -74,7 +74,8 @@ final readonly class Reset extends Act
         $freed = $now->model->parts()[$this->part()]->reset();
         foreach (array_keys($freed) as $id) {
             $spec = $now->plan->primitives[$id]['spec'];
-            if (isset($spec['table']) && Table::heldFor($spec['table'], $now->state->slots[$id]['state']) > $this->held()) {
+            $asked = isset($spec['table']) ? Table::heldFor($spec['table'], $now->state->slots[$id]['state']) : 0.0;
+            if ($asked > $this->held()) {
                 unset($freed[$id]); // it asks to be held, and was not for long enough
             }
         }

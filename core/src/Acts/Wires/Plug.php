@@ -9,7 +9,6 @@ use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
-use OddSpark\Appliance\Model;
 use OddSpark\Run\BenchState;
 
 /** All wires of a part, by its plug. */
@@ -42,12 +41,8 @@ final readonly class Plug extends Act
     public function apply(Situation $now): BenchState
     {
         $state = $now->state;
-        foreach ($now->model->wires() as $id => $wire) {
-            foreach (['a', 'b'] as $end) {
-                if (Model::split($wire->at($end))[0] === $this->part()) {
-                    $state = $now->reach->landed($state, "$id.$end", $this->get('to') === 'on');
-                }
-            }
+        foreach ($now->model->endsAt($this->part()) as $end) {
+            $state = $now->reach->landed($state, $end, $this->get('to') === 'on');
         }
 
         return $state;
