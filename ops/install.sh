@@ -68,10 +68,12 @@ build() {
     stamp build "${files[@]}"
 }
 
-# The service user reads the code and writes nowhere in it.
+# The service user reads the code and writes nowhere in it. A copy made under a strict umask is closed to him at first.
+CODE=(app bench bootstrap config contract core database ops public resources routes tests)
 open_code() {
     [ "$(id -u)" -eq 0 ] || return 0
-    chmod -R a+rX app bench bootstrap config core database ops public resources routes tests vendor artisan composer.json phpunit.xml 2>/dev/null
+    chmod -R a+rX "${CODE[@]}" artisan composer.json phpunit.xml || die "the code cannot be made readable for $SERVICE_USER."
+    [ ! -d vendor ] || chmod -R a+rX vendor
     local way=$ROOT
     while [ "$way" != / ]; do
         if ! as_service test -x "$way"; then

@@ -16,7 +16,7 @@ run_tests() { # all of them, or: core | feature | front | browser, with the runn
     wait "$beside" || failed=1
     cat "$VAR/log/beside.log"
     start_browser_site # with the demo data as it comes; what is killed now nobody else uses
-    KILL_ROUNDS=1 sample_of_trials races kills files || failed=1
+    KILL_ROUNDS=1 sample_of_trials asked races kills files || failed=1
     stop_instance test; trap - EXIT
     php bench/totals.php "$VAR/results" "$failed"
 }
@@ -89,7 +89,7 @@ measure() {
 check() {
     lock; environment; install_debian tests; install_packages; build; core_packages
     vendor/bin/pint --test && vendor/bin/phpstan analyse --memory-limit=1G --no-progress && npx tsc --noEmit && styled && record &&
-        SPARK_ALL_FAULTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter "EveryState|TreeTest|OracleTest|ComplaintsTest|ModesTest" &&
+        SPARK_ALL_FAULTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter "EveryState|TreeTest|OracleTest|ComplaintsTest|ModesTest|EditsTest|FairnessTest" &&
         SPARK_FACTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter FactsTest &&
         with_browser_site trials
 }

@@ -22,6 +22,15 @@ more=$(db_root test -N -r -e "SELECT 'anything at all' FROM information_schema.u
 open=$(find "$SOCKETS" -type s -perm /o=rwx); [ -z "$open" ] || die "a socket is open to others: $open"
 password=$(secret DB_PASSWORD); [ ${#password} -ge 40 ] || die 'the password of the database is short.'
 
+say 'A copy that its owner keeps to himself'
+if [ "$(id -u)" -eq 0 ]; then
+    copy=$(mktemp -d /tmp/odd-spark-trial-XXXXXX)
+    (umask 0077; git ls-files -z | xargs -0 cp --parents -t "$copy"; cd "$copy" && ROOT=$copy open_code) >/dev/null || die 'the copy cannot be opened to the services.'
+    closed=$(cd "$copy" && as_service find . -mindepth 2 ! -path './.ci/*' ! -path './docs/*' ! -path './e2e/*' ! -path './storage/*' ! -readable)
+    rm -rf "$copy"
+    [ -z "$closed" ] || { printf '%s\n' "$closed" | head -n 20; die 'the services could not read that.'; }
+fi
+
 say 'What the site serves'
 for path in /.env /index.php /../.env /.htaccess /storage/logs /vendor/autoload.php /build/ /build/../index.php /composer.json /var/run/app-config.php; do
     text=$(curl -s --path-as-is "$SPARK_URL$path")

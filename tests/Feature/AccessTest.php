@@ -21,6 +21,7 @@ class AccessTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
+        $this->withoutAnalyses();
         $this->openSchool();
     }
 
