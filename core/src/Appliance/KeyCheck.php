@@ -66,17 +66,11 @@ final class KeyCheck
             }
             self::outputs($at, $kind, (string) $name);
         }
-        foreach ($kind['modes'] as $mode => $m) {
-            $sets = ['set' => $m['set'] ?? []];
-            foreach ($m['degrees'] ?? [] as $degree => $set) {
-                $sets["degrees/$degree"] = $set;
-            }
-            foreach ($sets as $where => $set) {
-                foreach (array_keys($set) as $path) {
-                    [$of, $key] = [...explode('.', (string) $path), ''];
-                    $at = "$pointer/modes/$mode/$where/$path";
-                    self::key($at, self::type($at, $kind, $of), $key);
-                }
+        foreach (self::sets($kind) as $where => $set) {
+            foreach (array_keys($set) as $path) {
+                [$of, $key] = [...explode('.', (string) $path), ''];
+                $at = "$pointer/$where/$path";
+                self::key($at, self::type($at, $kind, $of), $key);
             }
         }
         foreach (['percepts', 'ports'] as $list) {
@@ -86,6 +80,30 @@ final class KeyCheck
                 }
             }
         }
+    }
+
+    /**
+     * What changes figures of its primitives: ways of failing, spares, and ways of cleaning.
+     *
+     * @param KindDocument $kind
+     * @return array<string, array<string, mixed>> by where it stands
+     */
+    private static function sets(array $kind): array
+    {
+        $sets = [];
+        foreach ($kind['modes'] as $mode => $m) {
+            $sets["modes/$mode/set"] = $m['set'] ?? [];
+            foreach ($m['degrees'] ?? [] as $degree => $set) {
+                $sets["modes/$mode/degrees/$degree"] = $set;
+            }
+        }
+        foreach (['spares', 'cleaned'] as $list) {
+            foreach ($kind[$list] ?? [] as $name => $set) {
+                $sets["$list/$name"] = $set;
+            }
+        }
+
+        return $sets;
     }
 
     /**

@@ -36,6 +36,8 @@ final readonly class Kind
      * @param array<string, array{of: string, sense: string, from: string, thing: string, say?: array<string,
      *     string>}> $percepts by name
      * @param array<string, array<string, scalar>> $spares what each changes
+     * @param list<string> $standsIn spares of another make that do for the part, as the trade has it
+     * @param array<string, array<string, scalar>> $cleaned what is left on it by the wrong thing to clean it with
      * @param array<string, string>|null $card what its codes mean
      * @param array{string, string}|null $apart lever and position at which its inside is seen, where there is one
      * @param array<string, FaultMode> $modes ways of failing
@@ -56,6 +58,8 @@ final readonly class Kind
         public array $resets,
         public array $percepts,
         public array $spares,
+        public array $standsIn,
+        public array $cleaned,
         public ?array $card,
         public string $look,
         public string $feel,
@@ -103,6 +107,8 @@ final readonly class Kind
             array_map('strval', array_keys($json['resets'] ?? [])),
             $json['percepts'] ?? [],
             $json['spares'] ?? [],
+            $json['stands_in'] ?? [],
+            $json['cleaned'] ?? [],
             $json['card'] ?? null,
             $json['look'],
             $json['feel'] ?? self::NOTHING_FELT,

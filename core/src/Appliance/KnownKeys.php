@@ -258,7 +258,7 @@ final class KnownKeys
         ],
         'sensor' => [
             'keys' => [
-                'closes_at', 'manual_reset', 'of', 'opens_at', 'type',
+                'closes_at', 'manual_reset', 'of', 'opens_at', 'torn', 'type',
             ],
             'needs' => [
                 'closes_at', 'of', 'opens_at',

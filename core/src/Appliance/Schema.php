@@ -45,6 +45,7 @@ final class Schema
         'ports',
         'overrides',
         'spares',
+        'cleaned',
         'inputs',
         'states',
         'times',

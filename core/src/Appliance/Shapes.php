@@ -24,7 +24,8 @@ namespace OddSpark\Appliance;
  *     int|float}}>, ports?: array<string, PortDocument>, inside?: list<string>, joined?: list<list<string>>,
  *     references?: list<string>, primitives: array<string, array<string, mixed>>, controls?: array<string,
  *     array{label: string, unit?: string, minutes?: int|float}>, resets?: array<string, array<string, mixed>>,
- *     percepts?: array<string, PerceptDocument>, spares?: array<string, array<string, mixed>>,
+ *     percepts?: array<string, PerceptDocument>, spares?: array<string, array<string, string|int|float|bool>>,
+ *     stands_in?: list<string>, cleaned?: array<string, array<string, string|int|float|bool>>,
  *     card?: array<string, string>, serves?: array{room?: array{of: string, wants: int|float},
  *     hot_water?: array{of: string, wants: int|float}, boiler?: array{of: string}, radiator?: array{of: string}},
  *     look: string, feel?: string, apart?: array{string, string}, modes: array<string, ModeDocument>}

@@ -266,21 +266,13 @@ final class Bench
      */
     public function isFaulty(BenchState $state): bool
     {
-        foreach ($this->hookup->changed($state->mended, $state->fitted) as $path => $value) {
-            $now = str_ends_with($path, '.at') ? $state->at(substr($path, 0, -3)) : $value;
-            $given = $this->plan->given($path);
-            // nothing given is not nought
-            if (is_numeric($now) && is_numeric($given) ? $now != $given : $now !== $given) {
-                return true;
-            }
-        }
-        foreach ($this->fault->jumpers as $jumper) {
-            if (in_array($jumper, [...$state->jumpers, ...$state->earlier], true)) {
-                return true;
-            }
-        }
+        return (new AsLeft($this->plan, $this->fault))->isFaulty($state);
+    }
 
-        return false;
+    /** @return list<string> parts that the work has spoilt, and that were not replaced */
+    public function spoilt(BenchState $state): array
+    {
+        return (new AsLeft($this->plan, $this->fault))->spoilt($state);
     }
 
     public function perception(): Perception

@@ -151,14 +151,6 @@ final readonly class Hookup
      */
     public function changed(array $mended, array $fitted): array
     {
-        return $fitted +
-            array_filter(
-                $this->fault->set,
-                fn (string $path): bool => array_filter(
-                    $mended,
-                    fn (string $part): bool => str_starts_with($path, "$part."),
-                ) === [],
-                ARRAY_FILTER_USE_KEY,
-            );
+        return $fitted + $this->fault->left($mended);
     }
 }

@@ -55,6 +55,22 @@ final readonly class Fault
         return null;
     }
 
+    /**
+     * What of it is left when some parts are mended.
+     *
+     * @param list<string> $mended
+     * @return Changes
+     */
+    public function left(array $mended): array
+    {
+        $isMended = fn (string $path): bool => array_filter(
+            $mended,
+            fn (string $part): bool => str_starts_with($path, "$part."),
+        ) !== [];
+
+        return array_filter($this->set, fn (string $path): bool => ! $isMended($path), ARRAY_FILTER_USE_KEY);
+    }
+
     /** Whether replacing, cleaning, clearing or setting right its part is what it needs. */
     public function yieldsTo(string $how): bool
     {

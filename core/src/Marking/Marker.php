@@ -50,7 +50,7 @@ final readonly class Marker
         $calledBack = $this->after?->isCalledBack() ?? false;
         $caps = array_keys(array_filter([
             'unsafe' => Safety::wasUnsafe($this->account, $rules),
-            'fault_left' => $this->account->repairs->isLeft(),
+            'fault_left' => $this->account->repairs->isLeft() || $this->account->repairs->spoilt() !== [],
             'guess' => in_array($this->account->verdict(), ['guess', 'contradicted', 'none'], true),
             'called_back' => $calledBack,
             'swapped' => $this->account->swappedWithoutProof() !== [],

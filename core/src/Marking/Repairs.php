@@ -24,6 +24,9 @@ final class Repairs
     /** @var array<string, true> parts that the fault took along or made act, ever */
     private array $symptoms = [];
 
+    /** @var list<string> */
+    private array $spoiltParts = [];
+
     /** @var list<BenchState> state before each entry, and at the end; empty when the truth is no candidate */
     private array $states = [];
 
@@ -59,6 +62,7 @@ final class Repairs
         $this->faulty[] = $bench === null || $bench->isFaulty($state);
         if ($bench !== null) {
             $this->states[] = $state;
+            $this->spoiltParts = $bench->spoilt($state);
         }
     }
 
@@ -87,6 +91,12 @@ final class Repairs
     public function isLeft(): bool
     {
         return end($this->faulty) !== false;
+    }
+
+    /** @return list<string> parts that the work spoilt, and that were left so */
+    public function spoilt(): array
+    {
+        return $this->spoiltParts;
     }
 
     /** How it stood before an entry; null when the truth was no candidate. */

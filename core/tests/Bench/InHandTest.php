@@ -175,7 +175,7 @@ final class InHandTest extends TestCase
         self::assertSame(['igniter-touched'], $this->do('feel', ['part' => 'igniter'])->dangers);
         self::assertFalse($this->bench->isFaulty($this->state));
         self::assertSame(['igniter-knocked'], $this->do('tap', ['part' => 'igniter'])->dangers);
-        self::assertTrue($this->bench->isFaulty($this->state));
+        self::assertSame(['igniter'], $this->bench->spoilt($this->state));
         self::assertSame([], $this->do('tap', ['part' => 'limit'])->dangers);
         $this->do('mend', ['part' => 'igniter', 'how' => 'replace']);
         self::assertFalse($this->bench->isFaulty($this->state));

@@ -27,11 +27,15 @@ interface Props {
     onPlace: (place: string) => void
 }
 
-const MENDS: { how: Fields<'mend'>['how']; word: string }[] = [
+const MENDS: { how: Fields<'mend'>['how']; with?: Fields<'mend'>['with']; word: string }[] = [
     { how: 'replace', word: 'Replace' },
-    { how: 'clean', word: 'Clean' },
     { how: 'clear', word: 'Clear' },
     { how: 'set', word: 'Set right' },
+    { how: 'clean', word: 'Clean' },
+    { how: 'clean', with: 'cloth', word: 'Clean with a cloth' },
+    { how: 'clean', with: 'steel_wool', word: 'Clean with steel wool' },
+    { how: 'clean', with: 'sandpaper', word: 'Clean with sandpaper' },
+    { how: 'clean', with: 'wire', word: 'Clean with a wire' },
 ]
 
 /** As long as a maker's sheet asks at most. */
@@ -232,9 +236,11 @@ export function PartPanel({
                 <HStack gap="1" wrap="wrap">
                     {MENDS.map((m) => (
                         <ToolButton
-                            key={m.how}
+                            key={m.word}
                             size="sm"
-                            onClick={() => void act('mend', { part: part.id, how: m.how })}
+                            onClick={() =>
+                                void act('mend', { part: part.id, how: m.how, ...(m.with && { with: m.with }) })
+                            }
                         >
                             {m.word}
                         </ToolButton>

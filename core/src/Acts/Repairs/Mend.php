@@ -8,9 +8,14 @@ use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
+use OddSpark\Parts\Primitive;
 use OddSpark\Run\BenchState;
 
-/** A part replaced, cleaned, cleared or set right. */
+/**
+ * A part replaced, cleaned, cleared or set right.
+ *
+ * @phpstan-import-type Changes from Primitive
+ */
 final readonly class Mend extends Repair
 {
     public const NAME = 'mend';
@@ -19,9 +24,16 @@ final readonly class Mend extends Repair
 
     public const QUALITIES = [Quality::Swaps, Quality::Touches, Quality::Mends, Quality::Restores];
 
+    /** What it is cleaned with where nothing is said: what does no harm to it. */
+    private const MILD = 'mild';
+
     public static function fields(): array
     {
-        return ['part' => Field::part(), 'how' => Field::oneOf('replace', 'clean', 'clear', 'set')];
+        return [
+            'part' => Field::part(),
+            'how' => Field::oneOf('replace', 'clean', 'clear', 'set'),
+            'with' => Field::oneOf('cloth', 'steel_wool', 'sandpaper', 'wire')->optional(),
+        ];
     }
 
     public function refusal(Situation $now): ?string
@@ -31,18 +43,47 @@ final readonly class Mend extends Repair
 
     public function risks(Situation $now): array
     {
-        return $this->get('how') === 'clear' ? [] : $now->risk->hands($now, $this->part());
+        if ($this->get('how') === 'clear') {
+            return [];
+        }
+        $harm = $this->left($now) === [] ? [] : ['harsh-cleaning'];
+
+        return [...$now->risk->hands($now, $this->part()), ...$harm];
     }
 
     public function apply(Situation $now): BenchState
     {
-        return $this->mended($now, $this->get('how'));
+        $state = $this->mended($now, $this->get('how'));
+        if ($this->get('how') !== 'clean') {
+            return $state;
+        }
+        $fitted = $state->fitted;
+        foreach ($now->model->kindOf($this->part())->cleaned ?? [] as $left) { // what lay on it is off again
+            foreach (array_keys($left) as $path) {
+                unset($fitted["{$this->part()}.$path"]);
+            }
+        }
+
+        return $state->with(fitted: $this->left($now) + $fitted);
+    }
+
+    /** @return Changes what this way of cleaning leaves on the part */
+    private function left(Situation $now): array
+    {
+        $with = $this->get('how') === 'clean' ? $this->get('with') ?? self::MILD : self::MILD;
+        $left = [];
+        foreach ($now->model->kindOf($this->part())->cleaned[$with] ?? [] as $path => $value) {
+            $left["{$this->part()}.$path"] = $value;
+        }
+
+        return $left;
     }
 
     public function said(Names $names): string
     {
         return match ($this->get('how')) {
-            'clean' => "Cleaned {$names->part($this->part())}",
+            'clean' => "Cleaned {$names->part($this->part())}".
+                ($this->get('with') === null ? '' : ' with '.str_replace('_', ' ', $this->get('with'))),
             'clear' => "Cleared {$names->part($this->part())}",
             'set' => "Set {$names->part($this->part())} right",
             default => "Replaced {$names->part($this->part())}",

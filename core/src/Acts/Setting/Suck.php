@@ -12,7 +12,10 @@ use OddSpark\Acts\Situation;
 use OddSpark\Parts\Ability\Senses;
 use OddSpark\Run\BenchState;
 
-/** Suction by mouth at the port of a pressure switch. */
+/**
+ * Suction by mouth at the port of a pressure switch: nobody can tell how hard he pulls, so it makes, and its
+ * diaphragm tears (common practice, no source).
+ */
 final readonly class Suck extends Act
 {
     public const NAME = 'suck';
@@ -42,11 +45,12 @@ final readonly class Suck extends Act
     public function apply(Situation $now): BenchState
     {
         $sensors = array_keys($now->model->parts()[$this->part()]->kind->those(Senses::class));
-        $sucked = ['sucked' => $this->get('to') === 'on'];
+        $ids = array_map(fn (string $name): string => "{$this->part()}.$name", $sensors);
+        $torn = array_fill_keys(array_map(fn (string $id): string => "$id.torn", $ids), true);
 
-        return $now->state->withSlots(
-            array_fill_keys(array_map(fn (string $name): string => "{$this->part()}.$name", $sensors), $sucked),
-        );
+        return $now->state
+            ->with(fitted: $torn + $now->state->fitted)
+            ->withSlots(array_fill_keys($ids, ['sucked' => $this->get('to') === 'on']));
     }
 
     public function said(Names $names): string

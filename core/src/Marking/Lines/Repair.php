@@ -48,6 +48,11 @@ final readonly class Repair implements Judge
         if ($account->repairs->isLeft()) {
             return new Line('repair', 0.0, [...$why, Line::say('The fault was left in.')]);
         }
+        foreach ($account->repairs->spoilt() as $part) {
+            $lost = 1.0;
+            $label = $account->plan->model->parts()[$part]->label;
+            $why[] = Line::say("$label was spoilt by the work, and left so.");
+        }
 
         return new Line(
             'repair',

@@ -29,9 +29,11 @@ final class Sensor extends Primitive implements Senses
 
     private readonly bool $manual;
 
+    private readonly bool $torn;
+
     /**
      * @param Figures $p of: process id, opens_at and closes_at in its unit (opens above closes:
-     *     on rise; below: on fall), manual_reset: stays open until reset
+     *     on rise; below: on fall), manual_reset: stays open until reset; torn: its diaphragm feels nothing any more
      */
     public function __construct(array $p, Fittings $f)
     {
@@ -39,6 +41,7 @@ final class Sensor extends Primitive implements Senses
         $this->opens = $p['opens_at'];
         $this->closes = $p['closes_at'];
         $this->manual = $p['manual_reset'] ?? false;
+        $this->torn = $p['torn'] ?? false;
     }
 
     public static function figures(array $spec): array
@@ -52,6 +55,9 @@ final class Sensor extends Primitive implements Senses
 
     public static function why(array $spec, array $slot, Surroundings $now): Reason
     {
+        if ($spec['torn'] ?? false) {
+            return new Reason('has a torn diaphragm and feels nothing.');
+        }
         $x = round($slot['away'] ?? $now->value($spec['of']), 1);
 
         return new Reason(
@@ -77,7 +83,7 @@ final class Sensor extends Primitive implements Senses
         if ($slot['sucked'] ?? false) {
             return ['made' => true] + $slot;
         }
-        $x = $slot['away'] ?? $now->value($this->of);
+        $x = $this->torn ? 0.0 : $slot['away'] ?? $now->value($this->of);
         $onRise = $this->opens > $this->closes;
         // a crossing is found to the tick, so the value may stand a hair short of the level
         $slack = 1e-6 * (abs($x) + 1);
@@ -96,7 +102,7 @@ final class Sensor extends Primitive implements Senses
 
     public function next(array $slot, Surroundings $now): int
     {
-        return ($slot['sucked'] ?? false) || isset($slot['away'])
+        return ($slot['sucked'] ?? false) || isset($slot['away']) || $this->torn
             ? self::NEVER
             : $now->crossing($this->of, [$slot['made'] ? $this->opens : $this->closes]);
     }

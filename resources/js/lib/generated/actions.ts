@@ -335,6 +335,7 @@ export interface ActionLog {
               id?: string
               part: string
               how: 'replace' | 'clean' | 'clear' | 'set'
+              with?: 'cloth' | 'steel_wool' | 'sandpaper' | 'wire'
           }
         | {
               act: 'wait'
