@@ -20,7 +20,7 @@ use OddSpark\Parts\Primitive;
  */
 final class Build
 {
-    /** @var \WeakMap<Plan, self>|null */
+    /** @var \WeakMap<Plan, self>|null what is kept here must not hold its plan, or neither is ever let go */
     private static ?\WeakMap $made = null;
 
     /** @var array<string, Primitive> */
@@ -62,9 +62,10 @@ final class Build
     /** What the changed parameters are electrically. */
     public string $key = '|';
 
-    private function __construct(private readonly Plan $plan)
+    /** @param float $radians a second, of the supply */
+    private function __construct(int $branches, private readonly float $radians)
     {
-        $this->values = new Values(count($plan->branches));
+        $this->values = new Values($branches);
     }
 
     /**
@@ -76,7 +77,7 @@ final class Build
     {
         self::$made ??= new \WeakMap();
         if (! isset(self::$made[$plan])) {
-            $whole = new self($plan);
+            $whole = new self(count($plan->branches), 2 * M_PI * $plan->hertz);
             foreach ($plan->primitives as $id => $entry) {
                 $whole->put($id, $entry, $entry['spec']);
             }
@@ -84,22 +85,22 @@ final class Build
             self::$made[$plan] = $whole;
         }
 
-        return $set === [] ? self::$made[$plan] : self::$made[$plan]->with($set);
+        return $set === [] ? self::$made[$plan] : self::$made[$plan]->with($plan, $set);
     }
 
     /** @param Changes $set */
-    private function with(array $set): self
+    private function with(Plan $plan, array $set): self
     {
         $changed = [];
         foreach ($set as $path => $value) {
-            [$id, $keys] = $this->plan->parameter($path);
+            [$id, $keys] = $plan->parameter($path);
             $changed[$id][$keys] = $value;
         }
         $own = clone $this;
         $own->values = clone $this->values;
         $key = [];
         $readsOtherwise = false;
-        foreach ($this->plan->primitives as $id => $entry) { // in the plan's order, whatever the set's
+        foreach ($plan->primitives as $id => $entry) { // in the plan's order, whatever the set's
             if (! isset($changed[$id])) {
                 continue;
             }
@@ -145,7 +146,7 @@ final class Build
                 $entry['branches'],
                 $entry['windings'],
                 $entry['flames'],
-                2 * M_PI * $this->plan->hertz,
+                $this->radians,
             ),
         );
         $this->primitives[$id] = $p;
