@@ -114,22 +114,26 @@ final class KeyCheck
      */
     private static function outputs(string $pointer, array $kind, string $control): void
     {
-        $followed = [];
+        $followed = ['out' => [], 'level' => []];
         foreach ($kind['primitives'] as $primitive) {
-            if (($primitive['follows'] ?? null) === $control && str_starts_with($primitive['key'] ?? '', 'out.')) {
-                $followed[substr($primitive['key'], 4)] = true;
+            [$of, $name] = [...explode('.', (string) ($primitive['key'] ?? ''), 2), ''];
+            if (($primitive['follows'] ?? null) === $control && isset($followed[$of])) {
+                $followed[$of][$name] = true;
             }
         }
         $table = $kind['primitives'][$control]['table'] ?? [];
         $spare = KnownKeys::OUTPUTS[$table['table'] ?? ''] ?? [];
         foreach ($table['states'] ?? [] as $state => $row) {
-            foreach ($row['outputs'] as $output) {
-                if (! isset($followed[$output]) && ! in_array($output, $spare, true)) {
-                    throw new DocumentError(
-                        "$pointer/table/states/$state/outputs",
-                        "Nothing of this kind follows the output \"$output\".".
-                            self::meant($output, array_keys($followed)),
-                    );
+            $gives = ['outputs' => ['out', $row['outputs']], 'levels' => ['level', array_keys($row['levels'] ?? [])]];
+            foreach ($gives as $list => [$as, $names]) {
+                foreach ($names as $name) {
+                    if (! isset($followed[$as][$name]) && ! in_array($name, $spare, true)) {
+                        throw new DocumentError(
+                            "$pointer/table/states/$state/$list",
+                            'Nothing of this kind follows the '.rtrim($list, 's')." \"$name\".".
+                                self::meant((string) $name, array_map('strval', array_keys($followed[$as]))),
+                        );
+                    }
                 }
             }
         }

@@ -87,7 +87,7 @@ final class KnownKeys
         ],
         'control' => [
             'keys' => [
-                'heat_shy', 'inputs', 'lamp_dead', 'table', 'times', 'type',
+                'heat_shy', 'inputs', 'lamp_dead', 'set_by', 'table', 'times', 'type',
             ],
             'needs' => [],
         ],
@@ -104,6 +104,15 @@ final class KnownKeys
                 'forward_ohm', 'from', 'open', 'reverse_ohm', 'shorted', 'to', 'type',
             ],
             'needs' => [],
+        ],
+        'electronic-motor' => [
+            'keys' => [
+                'common', 'dead', 'drag', 'line', 'open', 'run', 'run_v', 'seized', 'signal', 'signal_v', 'slips',
+                'tap_common', 'tap_v', 'taps', 'tau_s', 'type',
+            ],
+            'needs' => [
+                'line', 'run', 'run_v', 'tau_s',
+            ],
         ],
         'flame-path' => [
             'keys' => [
@@ -180,11 +189,19 @@ final class KnownKeys
                 'grey', 'neutral', 'ohm', 'run_v', 'travel_s', 'white',
             ],
         ],
+        'modulator' => [
+            'keys' => [
+                'between', 'full_v', 'ohm', 'open', 'stuck', 'type', 'zero_v',
+            ],
+            'needs' => [
+                'between', 'full_v', 'ohm', 'zero_v',
+            ],
+        ],
         'motor' => [
             'keys' => [
                 'common', 'drag', 'full_amps', 'full_v', 'line', 'locked', 'low_tap', 'open', 'overload_cools_s',
                 'overload_s', 'run', 'run_v', 'seized', 'slips', 'slow_amps', 'start', 'start_ohms', 'start_open',
-                'tap', 'tau_s', 'type',
+                'tap', 'tap_open', 'tau_s', 'type',
             ],
             'needs' => [
                 'common', 'line', 'locked', 'overload_cools_s', 'overload_s', 'run', 'run_v', 'tau_s',
@@ -225,7 +242,7 @@ final class KnownKeys
         ],
         'regulator' => [
             'keys' => [
-                'drop', 'flow', 'free', 'from', 'index', 'network', 'passes', 'set', 'to', 'type', 'ways',
+                'drop', 'flow', 'free', 'from', 'index', 'network', 'passes', 'set', 'stage', 'to', 'type', 'ways',
                 'wide_open',
             ],
             'needs' => [
@@ -271,6 +288,12 @@ final class KnownKeys
             'needs' => [
                 'differential', 'of', 'set',
             ],
+        ],
+        'signal' => [
+            'keys' => [
+                'between', 'dead', 'follows', 'key', 'ohm', 'type', 'volts', 'zero_v',
+            ],
+            'needs' => [],
         ],
         'source' => [
             'keys' => [

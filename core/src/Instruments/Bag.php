@@ -29,6 +29,7 @@ final class Bag
         SmokePump::class,
         OilPressureGauge::class,
         WaterGauge::class,
+        BuiltInDisplay::class,
     ];
 
     /** @var array<string, Instrument> */

@@ -84,7 +84,9 @@ final readonly class Reading
     {
         $unit = $this->mode->specification()->unit;
         if (is_infinite($value)) {
-            return "OL $unit";
+            $over = $this->mode->specification()->over;
+
+            return $over === 'OL' ? "OL $unit" : $over;
         }
         // one value has one step; least and most, which may lie in other ranges, are shown in the step of theirs
         $step = $value === $this->value ? $this->step : $this->mode->specification()->step($value);

@@ -23,6 +23,7 @@ final readonly class Specification
      * @param float $scatter of good parts of one label, as far as it shows in this mode
      * @param float $hum what leads and hum add, in the unit
      * @param int $settles ms until a change is shown but for a two-hundredth; a shorter one is not caught
+     * @param string $over what it shows instead of a figure that is out of its reach
      */
     public function __construct(
         public string $unit,
@@ -33,6 +34,7 @@ final readonly class Specification
         public float $scatter,
         public float $hum,
         public int $settles,
+        public string $over = 'OL',
     ) {}
 
     /**

@@ -15,7 +15,8 @@ use OddSpark\Parts\Wired;
 /**
  * A control whose behaviour is a table: states with outputs and a lamp, and ordered guards that
  * lead from one to the next. Slot: state, since, in, due, count, timer, out, lamp, lit (since when it is so), turns
- * (what it is to show, and from when), latched, kept; codes: the last that its lamp has shown, the newest first.
+ * (what it is to show, and from when), latched, kept; codes: the last that its lamp has shown, the newest first; level:
+ * per cent by name, see {@see Levels}; set: seconds by name, of times that are set on it.
  *
  * The table is read afresh from its document for every run; nothing of any appliance's sequence
  * is written here.
@@ -23,7 +24,6 @@ use OddSpark\Parts\Wired;
  * @phpstan-import-type Figures from Primitive
  * @phpstan-import-type Requirement from Condition
  * @phpstan-import-type Slot from Primitive
- * @phpstan-import-type Guard from Table
  * @phpstan-import-type TableDocument from Table
  */
 final class Control extends Primitive implements Decides
@@ -52,8 +52,13 @@ final class Control extends Primitive implements Decides
     /** @var list<Requirement> what is so when it is too warm for it */
     private readonly array $tooWarm;
 
+    private readonly bool $hasLevels;
+
+    private readonly Steps $steps;
+
     /**
      * @param Figures $p table: as in docs/formats.md, inputs: by name, see {@see Input}, times: overrides,
+     *     set_by: times that are set on it, by name {by: lever, at: seconds by position},
      *     lamp_dead, heat_shy: {of: process, above}: locks out when warmer, and only a power cycle when cooler frees it
      */
     public function __construct(private readonly array $p, Fittings $f)
@@ -65,6 +70,8 @@ final class Control extends Primitive implements Decides
         $this->tooWarm = isset($p['heat_shy'])
             ? [['by' => $p['heat_shy']['of'], 'above' => $p['heat_shy']['above']]]
             : [];
+        $this->steps = new Steps($this->table, $this->times);
+        $this->hasLevels = array_filter($this->table['states'], fn (array $row): bool => isset($row['levels'])) !== [];
     }
 
     public static function wiring(array $spec): array
@@ -99,7 +106,7 @@ final class Control extends Primitive implements Decides
 
     public function initial(): array
     {
-        return $this->enter(self::DARK, 0, [
+        return $this->steps->enter(self::DARK, 0, [
             'in' => array_fill_keys(array_keys($this->inputs), false),
             'due' => [],
             'count' => [],
@@ -119,12 +126,14 @@ final class Control extends Primitive implements Decides
             }
         }
 
+        array_push($ids, ...array_column($this->p['set_by'] ?? [], 'by'));
+
         return isset($this->p['heat_shy']) ? [...$ids, $this->p['heat_shy']['of']] : $ids;
     }
 
     public function react(array $slot, Surroundings $now): array
     {
-        $next = $this->stepped($slot, $now);
+        $next = $this->given($this->stepped($this->asSet($slot, $now), $now), $now);
         $keeps = $this->table['remembers']['codes'] ?? 0;
         if ($keeps === 0) {
             return $next;
@@ -135,6 +144,40 @@ final class Control extends Primitive implements Decides
         }
 
         return ['codes' => $codes] + $next;
+    }
+
+    /**
+     * With the times that are set on it as they are set.
+     *
+     * @param Slot $slot
+     * @return Slot
+     */
+    private function asSet(array $slot, Surroundings $now): array
+    {
+        foreach ($this->p['set_by'] ?? [] as $time => $by) {
+            $seconds = $by['at'][(string) $now->follow($by['by'], 'at')] ?? $this->times[$time];
+            if (($slot['set'][$time] ?? null) !== $seconds) {
+                $slot['set'][$time] = $seconds;
+            }
+        }
+
+        return $slot;
+    }
+
+    /**
+     * With the levels that it gives in the state that it is in.
+     *
+     * @param Slot $slot
+     * @return Slot
+     */
+    private function given(array $slot, Surroundings $now): array
+    {
+        if (! $this->hasLevels) {
+            return $slot;
+        }
+        $row = $this->table['states'][$slot['state']]['levels'] ?? [];
+
+        return ['level' => Levels::at($row, $slot['level'] ?? [], $this->inputs, $now)] + $slot;
     }
 
     /**
@@ -155,7 +198,7 @@ final class Control extends Primitive implements Decides
         }
         if ($this->isTooWarm($now) && $slot['state'] !== self::DARK) {
             // dead until it has cooled and the power has been away
-            return $this->enter(self::DARK, $now->tick, ['kept' => 'warm'] + $slot);
+            return $this->steps->enter(self::DARK, $now->tick, ['kept' => 'warm'] + $slot);
         }
         if ($slot['state'] === self::DARK) {
             if ($slot['kept'] === 'warm') {
@@ -163,15 +206,17 @@ final class Control extends Primitive implements Decides
             }
             $go = is_string($slot['kept']) ? $slot['kept'] : $this->table['start'];
 
-            return $this->enter($go, $now->tick, ['kept' => null] + $slot);
+            return $this->steps->enter($go, $now->tick, ['kept' => null] + $slot);
         }
         $row = $this->table['states'][$slot['state']];
         if (isset($row['reset']) && ! $slot['latched']) { // a person has pressed its button
-            return $this->enter($row['reset'], $now->tick, $slot);
+            return $this->steps->enter($row['reset'], $now->tick, $slot);
         }
         foreach ($row['guards'] as $guard) {
-            if ($this->holds($guard, $slot, $now->tick)) {
-                return $this->enter($guard['go'], $now->tick, $this->done($slot, $guard['do'] ?? [], $now->tick));
+            if ($this->steps->holds($guard, $slot, $now->tick)) {
+                $done = $this->steps->done($slot, $guard['do'] ?? [], $now->tick);
+
+                return $this->steps->enter($guard['go'], $now->tick, $done);
             }
         }
 
@@ -185,8 +230,12 @@ final class Control extends Primitive implements Decides
             $next = min($next, $input->next($now));
         }
         $next = min($next, Condition::next($this->tooWarm, $now));
+        if ($this->hasLevels) {
+            $row = $this->table['states'][$slot['state']]['levels'] ?? [];
+            $next = min($next, Levels::next($row, $slot['level'] ?? [], $this->inputs, $now));
+        }
         foreach ($this->table['states'][$slot['state']]['guards'] ?? [] as $guard) {
-            foreach ($this->moments($guard, $slot) as $at) {
+            foreach ($this->steps->moments($guard, $slot) as $at) {
                 if ($at > $now->tick) {
                     $next = min($next, $at);
                 }
@@ -235,7 +284,7 @@ final class Control extends Primitive implements Decides
      */
     private function fallDark(array $slot, int $tick): array
     {
-        return $this->enter(self::DARK, $tick, [
+        return $this->steps->enter(self::DARK, $tick, [
             'kept' => in_array($slot['state'], $this->table['remembers']['states'] ?? [], true) ? $slot['state'] : null,
             'count' => array_intersect_key($slot['count'], array_flip($this->table['remembers']['counts'] ?? [])),
             'timer' => [],
@@ -245,91 +294,5 @@ final class Control extends Primitive implements Decides
     private function isTooWarm(Surroundings $now): bool
     {
         return $this->tooWarm !== [] && Condition::holds($this->tooWarm[0], $now);
-    }
-
-    /**
-     * @param Guard $guard
-     * @param Slot $slot
-     */
-    private function holds(array $guard, array $slot, int $tick): bool
-    {
-        foreach ($guard['if'] ?? [] as $input => $on) {
-            if ($slot['in'][$input] !== $on) {
-                return false;
-            }
-        }
-        foreach ($guard['count'] ?? [] as $counter => $atLeast) {
-            if (($slot['count'][$counter] ?? 0) < $atLeast) {
-                return false;
-            }
-        }
-        foreach ($this->moments($guard, $slot) as $at) {
-            if ($tick < $at) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    /**
-     * Ticks that have to be reached before a guard can hold: its time in the state, and its timers.
-     *
-     * @param Guard $guard
-     * @param Slot $slot
-     * @return list<int>
-     */
-    private function moments(array $guard, array $slot): array
-    {
-        $at = [];
-        if (isset($guard['after'])) {
-            $at[] = (int) $slot['since'] + (int) round(1000 * $this->times[$guard['after']]);
-        }
-        foreach ($guard['timer'] ?? [] as $timer => $time) {
-            $at[] = isset($slot['timer'][$timer])
-                ? $slot['timer'][$timer] + (int) round(1000 * $this->times[$time])
-                : self::NEVER;
-        }
-
-        return $at;
-    }
-
-    /**
-     * @param Slot $slot
-     * @param array<string, string> $do counter => "+1" or "0"; timer => "start"
-     * @return Slot
-     */
-    private function done(array $slot, array $do, int $tick): array
-    {
-        foreach ($do as $name => $step) {
-            if ($step === 'start') {
-                $slot['timer'][$name] = $tick;
-            } else {
-                $slot['count'][$name] = $step === '0' ? 0 : ($slot['count'][$name] ?? 0) + (int) $step;
-            }
-        }
-
-        return $slot;
-    }
-
-    /**
-     * @param Slot $slot in, due, count, timer, kept: what goes on through a change of state
-     * @return Slot
-     */
-    private function enter(string $state, int $tick, array $slot): array
-    {
-        $row = $this->table['states'][$state] ?? ['outputs' => [], 'lamp' => 'off'];
-
-        return [
-            'state' => $state,
-            'since' => $tick,
-            'in' => $slot['in'],
-            'due' => $slot['due'],
-            'count' => $slot['count'],
-            'timer' => $slot['timer'],
-            'out' => array_fill_keys($row['outputs'], true),
-            'latched' => isset($row['reset']),
-            'kept' => $slot['kept'],
-        ] + Lamp::turned($row['lamp'], $state !== self::DARK, $tick, $slot);
     }
 }

@@ -52,6 +52,12 @@ final readonly class Input
         return $isRising ? $x >= $level - $towards : $x <= $level + $towards;
     }
 
+    /** What it measures just now, in its unit; 0 where it asks for a condition. */
+    public function value(Surroundings $now): float
+    {
+        return isset($this->p['by']) ? 0.0 : $this->measured($now);
+    }
+
     /** Id of the primitive whose slot it reads; null when it reads the circuit. */
     public function followed(): ?string
     {

@@ -21,10 +21,13 @@ final class Lamp
 
     private const CODE = 'flash';
 
-    /** Whether what it shows is a code, to be counted. */
+    /** Begins what a display shows in letters and figures, and not a lamp. */
+    private const LETTERS = 'shows ';
+
+    /** Whether what it shows is a code, to be counted or read. */
     public static function isCode(string $lamp): bool
     {
-        return str_contains($lamp, self::CODE);
+        return str_contains($lamp, self::CODE) || str_starts_with($lamp, self::LETTERS);
     }
 
     /**
@@ -70,6 +73,6 @@ final class Lamp
         }
         $isRead = self::isCode($slot['lamp']) ? (int) ($slot['lit'] ?? 0) + self::A_CODE_MS : $tick;
 
-        return max($isRead, str_contains($lamp, self::CODE) ? $tick + self::A_CODE_MS : $tick);
+        return max($isRead, self::isCode($lamp) ? $tick + self::A_CODE_MS : $tick);
     }
 }

@@ -14,11 +14,12 @@ use OddSpark\Parts\Primitive;
  * @phpstan-type Guard array{if?: array<string, bool>, count?: array<string, int>, timer?: array<string, string>,
  *     after?: string, do?: array<string, string>, go: string}
  * @phpstan-type Row array{title: string, outputs: list<string>, lamp: string, guards: list<Guard>, reset?: string,
- *     held_s?: int|float, until_power?: bool}
+ *     held_s?: int|float, until_power?: bool, levels?: array<string, Level>}
  * @phpstan-type TableDocument array{table?: string, version?: int, title: string, supply?: string, start: string,
  *     remembers?: array{states?: list<string>, counts?: list<string>, codes?: int},
  *     fuel?: array{outputs: list<string>, proofs: list<string>, flame: string},
  *     times: array<string, int|float>, states: array<string, Row>}
+ * @phpstan-import-type Level from Levels
  * @phpstan-import-type Changes from Primitive
  */
 final readonly class Table
@@ -100,6 +101,10 @@ final readonly class Table
             }
             if (isset($row['reset']) && ! isset($t['states'][$row['reset']])) {
                 $fail("/states/$state/reset", "There is no state called \"{$row['reset']}\".");
+            }
+            $wrong = Levels::fault($row['levels'] ?? [], $inputs);
+            if ($wrong !== null) {
+                $fail("/states/$state/levels$wrong[0]", $wrong[1]);
             }
             $held = $row['held_s'] ?? 0;
             $isTime = (is_int($held) || is_float($held)) && $held >= 0 && $held <= 120;

@@ -54,7 +54,7 @@ final class Motor extends Primitive implements Turns
 
     /**
      * @param Figures $p run: [ohm, reactance] running, locked: [ohm, reactance], tap: [ohm, reactance]
-     *     of the low-speed tap, start_ohms: [ohm, reactance] of the start winding, slow_amps and full_amps through it,
+     *     of the low-speed tap, tap_open, start_ohms: [ohm, reactance] of the start winding, slow_amps and full_amps through it,
      *     run_v: volts to run at all, full_v: volts for full speed, tau_s, overload_s, overload_cools_s, open,
      * start_open, seized, drag: share of speed left; slips: the same of a belt, its shaft free
      */
@@ -126,7 +126,7 @@ final class Motor extends Primitive implements Turns
         $this->winding($values, 0, $open ? null : ($slot['band'] === 'stopped' ? $p['locked'] : $p['run']));
         $branch = 1;
         if (isset($p['tap'])) {
-            $this->winding($values, $branch++, $p['tap']);
+            $this->winding($values, $branch++, ($p['tap_open'] ?? false) ? null : $p['tap']);
         }
         if (isset($p['start_ohms'])) {
             $this->winding($values, $branch, ($p['start_open'] ?? false) ? null : $p['start_ohms']);

@@ -100,6 +100,7 @@ export interface ActionLog {
                   | 'smoke'
                   | 'oil_gauge'
                   | 'water_gauge'
+                  | 'display'
           }
         | {
               act: 'meant'
@@ -415,6 +416,12 @@ export interface ActionLog {
           }
         | {
               act: 'water_gauge'
+              at_s: number
+              id?: string
+              tap: string | null
+          }
+        | {
+              act: 'display'
               at_s: number
               id?: string
               tap: string | null
