@@ -11,7 +11,8 @@ use OddSpark\Parts\Surroundings;
  * measures, as a burner does with the water. One that goes along moves in steps, and only when it is most of a step
  * off, so that it does not hunt about an edge.
  *
- * @phpstan-type Level int|float|array{input: string, at: array{array{int|float, int|float}, array{int|float, int|float}}}
+ * @phpstan-type Point array{int|float, int|float}
+ * @phpstan-type Level int|float|array{input: string, at: array{Point, Point}}
  */
 final class Levels
 {
@@ -74,7 +75,7 @@ final class Levels
         return $next;
     }
 
-    /** @param array{array{int|float, int|float}, array{int|float, int|float}} $at */
+    /** @param array{Point, Point} $at */
     private static function along(array $at, float $value): float
     {
         [[$x, $low], [$y, $high]] = $at;

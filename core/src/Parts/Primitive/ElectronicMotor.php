@@ -43,9 +43,10 @@ final class ElectronicMotor extends Primitive implements Turns
     private const INPUT_OHM = 3300.0;
 
     /**
-     * @param Figures $p line, common; run: [ohm, reactance] at full speed; run_v: least volts of the line; tap_common (common where
-     *     none is given), taps: share of its speed by terminal, tap_v: volts that count as live; or signal: [terminal, terminal] and
-     *     signal_v: [at rest, at full speed]; tau_s; seized, drag: share of speed left, slips, dead: its module, open
+     * @param Figures $p line, common; run: [ohm, reactance] at full speed; run_v: least volts of the line; taps: share
+     *     of its speed by terminal, tap_common (common where none is given), tap_v: volts that count as live; or
+     *     signal: [terminal, terminal] and signal_v: [at rest, at full speed]; tau_s; seized, drag: share of speed
+     *     left, slips, dead: its module, open
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 
