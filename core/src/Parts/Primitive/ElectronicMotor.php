@@ -137,8 +137,9 @@ final class ElectronicMotor extends Primitive implements Turns
     {
         $n = $this->f->nodes;
         $asked = 0.0;
+        $common = $n[$this->p['tap_common'] ?? $this->p['common']];
         foreach ($this->p['taps'] ?? [] as $tap => $share) {
-            if ($now->acVolts($n[$tap], $n[$this->p['tap_common'] ?? $this->p['common']]) >= ($this->p['tap_v'] ?? self::TAP_V)) {
+            if ($now->acVolts($n[$tap], $common) >= ($this->p['tap_v'] ?? self::TAP_V)) {
                 $asked = max($asked, (float) $share);
             }
         }

@@ -56,8 +56,7 @@ final class Motor extends Primitive implements Turns
      * @param Figures $p run: [ohm, reactance] running, locked: [ohm, reactance], tap: [ohm, reactance]
      *     of the low-speed tap, tap_open, start_ohms: [ohm, reactance] of the start winding, slow_amps and full_amps
      *     through it, run_v: volts to run at all, full_v: volts for full speed, tau_s, overload_s, overload_cools_s,
-     *     open,
-     * start_open, seized, drag: share of speed left; slips: the same of a belt, its shaft free
+     *     open, start_open, seized, drag: share of speed left; slips: the same of a belt, its shaft free
      */
     public function __construct(private readonly array $p, private readonly Fittings $f) {}
 

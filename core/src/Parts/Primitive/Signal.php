@@ -73,7 +73,8 @@ final class Signal extends Primitive
     {
         $y = 1 / $this->p['ohm'];
         $values->resistor($this->f->branches[0], $y);
-        $values->source($this->f->branches[0], $this->f->nodes['a'], $this->f->nodes['b'], 0.0, 0.0, $slot['volts'] * $y);
+        ['a' => $a, 'b' => $b] = $this->f->nodes;
+        $values->source($this->f->branches[0], $a, $b, 0.0, 0.0, $slot['volts'] * $y);
     }
 
     public function react(array $slot, Surroundings $now): array
