@@ -15,6 +15,7 @@ final readonly class Door
      * @param list<string> $covers parts
      * @param string|null $interlock the lever of the switch, "part.name"
      * @param list<string> $through levers and buttons that stick out of it, "part.name"
+     * @param bool $sealed it closes the room that the fire takes its air from: nobody looks behind it while it burns
      */
     public function __construct(
         public string $id,
@@ -22,6 +23,7 @@ final readonly class Door
         public array $covers,
         public ?string $interlock = null,
         public array $through = [],
+        public bool $sealed = false,
     ) {}
 
     /** @param DoorDocument $json as the schema has it */
@@ -33,6 +35,7 @@ final readonly class Door
             $json['covers'],
             $json['interlock'] ?? null,
             $json['through'] ?? [],
+            $json['sealed'] ?? false,
         );
     }
 }

@@ -43,8 +43,8 @@ namespace OddSpark\Appliance;
  * @phpstan-type IncludeDocument array{id: string, model: string, by?: array{int|float, int|float},
  *     without?: list<string>, params?: array<string, mixed>, process?: array<string, mixed>}
  * @phpstan-type TapDocument array{of: string, instrument: string, part: string, label: string}
- * @phpstan-type DoorDocument array{id: string, label: string, interlock?: string, covers: list<string>,
- *     sight_glass?: list<string>, through?: list<string>}
+ * @phpstan-type DoorDocument array{id: string, label: string, sealed?: bool, interlock?: string,
+ *     covers: list<string>, sight_glass?: list<string>, through?: list<string>}
  * @phpstan-type FoundDocument array{part: string, mode: string, weight: int|float, jumper?: array{string,
  *     string}, end?: string, on?: string, swapped?: array{string, string}}
  * @phpstan-type DoingDocument array{at_s: int, part?: string, lever?: string, reset?: string,

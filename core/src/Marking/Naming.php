@@ -108,6 +108,10 @@ final class Naming
             return 'proved'; // among single faults: one fault more beside it is not excluded
         }
         $share = array_sum(array_map($known->share(...), $same));
+        $named = $this->review->faultSet->faults[$same[0]];
+        if ($named->members === []) { // the part and the work on it are what has to be right
+            $share = max($share, (new Standing($this->review->faultSet))->shareLike($known, $named));
+        }
 
         return $share >= 0.5 ? 'supported' : 'guess';
     }

@@ -24,17 +24,23 @@ final class DebriefTest extends TestCase
 {
     public function test_it_names_what_would_have_told_more_and_where_the_trace_was_won(): void
     {
-        $debrief = (new Debrief(Marking::accountOf(Marking::worked('furnace-limit-good'))))->toArray();
-        $rc = $debrief['entries'][6]; // R to C: says little where four stood
-        self::assertGreaterThan(1, $rc['before']);
-        self::assertGreaterThan($rc['gained'], $rc['best'][0]['bits']);
-        self::assertLessThan(0.9, $rc['share']);
+        $debrief = (new Debrief(Marking::accountOf(Marking::worked('mid-motor-good'))))->toArray();
+        $orange = $debrief['entries'][6]; // a look at the marker of the valve would have told more
+        self::assertGreaterThan(1, $orange['before']);
+        self::assertGreaterThan($orange['gained'], $orange['best'][0]['bits']);
+        self::assertLessThan(0.9, $orange['share']);
         self::assertSame(6, $debrief['lost'][0]['entry']);
-        self::assertSame(3, $debrief['won'][0]['entry'], 'the lamp');
+        self::assertSame(7, $debrief['won'][0]['entry'], 'the lever that moves without resistance');
         self::assertSame(1, end($debrief['entries'])['after']);
         self::assertSame([], $debrief['same']);
+    }
+
+    public function test_it_says_which_families_an_entry_spoke_against(): void
+    {
+        $debrief = (new Debrief(Marking::accountOf(Marking::worked('furnace-limit-good'))))->toArray();
         $lamp = array_column($debrief['entries'][3]['families'], null, 'family');
         self::assertGreaterThan($lamp['limit']['before'], $lamp['limit']['after']);
+        self::assertSame([], $debrief['lost'], 'to confirm is nothing lost');
     }
 
     public function test_a_right_name_that_is_not_proved_is_told_what_would_have_shown_the_same(): void

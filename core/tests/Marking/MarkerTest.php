@@ -56,7 +56,7 @@ final class MarkerTest extends TestCase
     {
         $entries = Fixtures::limitTrace();
         $before = $this->share($this->mark($entries), 'trace');
-        array_splice($entries, 6, 0, [['at_s' => 20, 'act' => 'leads', 'red' => 'panel.L', 'black' => 'panel.N']]);
+        array_splice($entries, 6, 0, [['at_s' => 20, 'act' => 'leads', 'red' => 'panel.G', 'black' => 'panel.N']]);
         self::assertLessThan($before, $this->share($this->mark($entries), 'trace'));
     }
 

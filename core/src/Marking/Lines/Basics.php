@@ -8,9 +8,12 @@ use OddSpark\Acts\Act;
 use OddSpark\Acts\Quality;
 use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Primitives;
 use OddSpark\Marking\AttemptReview;
+use OddSpark\Marking\Feeds;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
+use OddSpark\Parts\Ability\Burns;
 
 /** Supply, fuel, demand, and the lamp where the control has a code: proved before parts. */
 final readonly class Basics implements Judge
@@ -19,11 +22,19 @@ final readonly class Basics implements Judge
     {
         [$opened, $touched, $wiped] = [$this->opened($account), $this->touched($account), $this->wiped($account)];
         $done = [];
+        $feeds = new Feeds($account->plan->model);
+        $burned = $this->firstFire($account);
         foreach (array_keys($account->seen->entries) as $i) {
             foreach (
                 $account->outcome($i)->refused === null ? self::proves($account, $account->act($i)) : [] as $basic
             ) {
                 $done[$basic] ??= $i;
+            }
+            if ($feeds->shownBy($account->outcome($i)->reading) !== null) {
+                $done['supply'] ??= $i; // proved by what it feeds
+            }
+            if ($burned !== null && $account->act($i)->tick >= $burned) {
+                $done['fuel'] ??= $i; // seen to burn, or smelt
             }
         }
         asort($done);
@@ -120,6 +131,27 @@ final readonly class Basics implements Judge
             $kind->isThermostat() => 'demand',
             default => null,
         };
+    }
+
+    /** Tick at which fuel was first seen to burn, or smelt unburnt. */
+    private function firstFire(AttemptReview $account): ?int
+    {
+        $first = null;
+        foreach ($account->seen->perceived as $channel => $stretches) {
+            $of = $account->plan->percepts[$channel]['of'] ?? '';
+            $type = $account->plan->primitives[$of]['type'] ?? '';
+            if (! is_a(Primitives::TYPES[$type] ?? '', Burns::class, true)) {
+                continue;
+            }
+            foreach ($stretches as [$from, , $value]) {
+                if ($value !== '') {
+                    $first = min($first ?? $from, $from);
+                    break;
+                }
+            }
+        }
+
+        return $first;
     }
 
     private function opened(AttemptReview $account): ?int

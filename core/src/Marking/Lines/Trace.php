@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace OddSpark\Marking\Lines;
 
+use OddSpark\Acts\Act;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Acts\Quality;
 use OddSpark\Marking\AttemptReview;
+use OddSpark\Marking\Feeds;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
+use OddSpark\Marking\Standing;
 
 /** What was asked, against the best that could then have been asked. */
 final readonly class Trace implements Judge
@@ -90,7 +93,9 @@ final readonly class Trace implements Judge
      */
     public static function questions(AttemptReview $account): array
     {
-        $asked = [];
+        $asked = $fed = [];
+        $standing = new Standing($account->faultSet);
+        $feeds = new Feeds($account->plan->model);
         foreach (
             array_filter(
                 $account->entries(array_keys(Catalogue::all())),
@@ -101,6 +106,9 @@ final readonly class Trace implements Judge
             $step = $account->steps[$i];
             $outcome = $account->outcome($i);
             $forced = $act->is(Quality::Forces);
+            if ($standing->isDown($step->before) && ! $act->is(Quality::Swaps)) {
+                continue; // what follows confirms
+            }
             if ($act->is(Quality::Swaps)) {
                 if ($step->before->entropy() > AttemptReview::SETTLED_BITS && $account->wasSound($i)) {
                     $asked[$i] = 0.0;
@@ -115,8 +123,14 @@ final readonly class Trace implements Judge
                 continue;
             }
             $share = min(1.0, self::told($account, $i) / (self::GOOD_ENOUGH * $step->could()));
-            if ($share < 1.0 && $act->name === 'look' && Basics::proves($account, $act) !== []) {
-                continue; // proving supply, fuel and demand is never held against the trace
+            if ($share < 1.0 && self::isFree($account, $act)) {
+                continue;
+            }
+            $feed = $feeds->shownBy($outcome->reading);
+            if ($share < 1.0 && $feed !== null && ! isset($fed["$feed"])) {
+                $fed["$feed"] = true; // a supply is proved once, wherever
+
+                continue;
             }
             $group = in_array($act->name, ['read', 'dial'], true) ? $account->placing($i) : $i;
             if (isset($asked[$group])) {
@@ -129,11 +143,23 @@ final readonly class Trace implements Judge
         return $asked;
     }
 
+    /** What is never held against the trace: supply, fuel and demand looked at, and what ears, nose and hand tell. */
+    private static function isFree(AttemptReview $account, Act $act): bool
+    {
+        return $act->name === 'look' && Basics::proves($account, $act) !== [] ||
+            in_array($act->name, ['listen', 'smell', 'feel', 'ask'], true);
+    }
+
     /** @return array{int, int} questions that the name came too early for, and the entry that gave it */
     private function missing(AttemptReview $account): array
     {
         $at = $account->knownAt();
-        if ($at === null || $account->verdict() === 'proved' || $account->steps[$at]->could() <= 0.0) {
+        if (
+            $at === null ||
+            $account->verdict() === 'proved' ||
+            $account->steps[$at]->could() <= 0.0 ||
+            (new Standing($account->faultSet))->isDown($account->steps[$at]->before)
+        ) {
             return [0, 0];
         }
         $left = $account->steps[$at]->before->entropy();

@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace OddSpark\Marking\Lines;
 
 use OddSpark\Acts\Quality;
+use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Plan;
+use OddSpark\Appliance\Primitives;
 use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\AttemptSafetyTest;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
+use OddSpark\Parts\Ability\Turns;
 use OddSpark\Run\Memory;
 
 /** What was watched, tried and read after the repair, and how the appliance was left. */
@@ -76,7 +80,7 @@ final class Verify implements Judge
         // what is set to try a safety and set back does not begin it anew: any whole cycle after the last repair will
         // do
         $from = $this->mended($account, $done);
-        foreach ($account->plan->model->household()->cycle as $channel => $values) {
+        foreach ($this->cycles($account->plan) as $channel => $values) {
             foreach ($account->seen->perceived[$channel] ?? [] as [$start, $end, $value]) {
                 if ($start >= $from && $end > $start && in_array($value, $values, true) && $this->burned($from, $end)) {
                     $why[] = Line::say('A heating cycle was watched after the repair.');
@@ -88,6 +92,31 @@ final class Verify implements Judge
         $why[] = Line::say('No heating cycle was watched after the repair.');
 
         return 0.0;
+    }
+
+    /**
+     * What shows a cycle: what the household goes by, and where that lies behind a door that is sealed, what is heard
+     * with it shut, such as a fan or a pump.
+     *
+     * @return array<string, list<string>> values by channel
+     */
+    private function cycles(Plan $plan): array
+    {
+        $cycles = $plan->model->household()->cycle;
+        $doors = $plan->model->doors();
+        $part = fn (string $channel): string => Model::split($plan->percepts[$channel]['of'] ?? '')[0];
+        $isSealed = array_filter(
+            array_keys($cycles),
+            fn (string $channel): bool => $doors->before([], $part($channel))?->sealed === true,
+        ) !== [];
+        foreach ($isSealed ? $plan->percepts : [] as $channel => $percept) {
+            $class = Primitives::TYPES[$plan->primitives[$percept['of']]['type'] ?? ''] ?? '';
+            if ($percept['from'] === 'anywhere' && is_a($class, Turns::class, true)) {
+                $cycles[$channel] ??= ['runs', 'slow'];
+            }
+        }
+
+        return $cycles;
     }
 
     /**

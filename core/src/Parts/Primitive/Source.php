@@ -41,7 +41,7 @@ final class Source extends Primitive implements IsMains
      */
     public static function on(array $spec, float $volts): array
     {
-        $share = isset($spec['rated']) ? $volts / $spec['rated'] : 1.0;
+        $share = ($spec['rated'] ?? 0) > 0 ? $volts / $spec['rated'] : 1.0;
         if (isset($spec['legs']) && abs(log(2 * $share)) < abs(log($share))) {
             $share *= 2; // of two legs the volts of one are meant
         }

@@ -137,7 +137,7 @@ final class Balance
     {
         [, , $k, $adds, $set, $oneWay] = $run;
         $x = $pa - $pb + $adds;
-        if ($k == 0.0 || $oneWay && $x <= 0) {
+        if ($k == 0.0 || $oneWay && $x <= 0 || $set !== null && $set <= 0.0) {
             return [0.0, 0.0, 0.0];
         }
         $root = sqrt(abs($x) + $round);

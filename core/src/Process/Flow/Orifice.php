@@ -55,7 +55,7 @@ final class Orifice extends Run
         $made = Fuel::from($this->p['fuel'] ?? 'natural-gas');
         $comes = Fuel::tryFrom((string) $now->follow($this->p['supply'] ?? '', 'fuel')) ?? $made;
         $slot['comes'] = $comes->value;
-        $slot['share'] = round($slot['q'] / $this->p['input'], 4);
+        $slot['share'] = $this->p['input'] > 0 ? round($slot['q'] / $this->p['input'], 4) : 0.0;
         $slot['heat'] = round($slot['q'] * $comes->throughOrifice() / $made->throughOrifice(), 1);
 
         return $slot;
