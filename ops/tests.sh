@@ -89,7 +89,7 @@ measure() {
 check() {
     lock; environment; install_debian tests; install_packages; build; core_packages
     vendor/bin/pint --test && vendor/bin/phpstan analyse --memory-limit=1G --no-progress && npx tsc --noEmit && styled && record &&
-        SPARK_ALL_FAULTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter "EveryState|TreeTest|OracleTest|ComplaintsTest|ModesTest|EditsTest|FairnessTest|ExpertsTest" &&
+        SPARK_ALL_FAULTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter "EveryState|TreeTest|OracleTest|ComplaintsTest|ModesTest|EditsTest|FairnessTest|ExpertsTest|CheatsEverywhere" &&
         SPARK_FACTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter FactsTest &&
         with_browser_site trials
 }
