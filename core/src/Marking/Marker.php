@@ -54,6 +54,7 @@ final readonly class Marker
             'guess' => in_array($this->account->verdict(), ['guess', 'contradicted', 'none'], true),
             'called_back' => $calledBack,
             'swapped' => $this->account->swappedWithoutProof() !== [],
+            'swept' => Trace::isSweep($this->account),
         ]));
         $hints = [];
         foreach ($this->account->entries(['hint']) as $i) {

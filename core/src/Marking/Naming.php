@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Marking;
 
 use OddSpark\Acts\Quality;
+use OddSpark\Marking\Lines\Basics;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\Classes;
 use OddSpark\Suspects\Evidence;
@@ -113,7 +114,30 @@ final class Naming
             $share = max($share, (new Standing($this->review->faultSet))->shareLike($known, $named));
         }
 
-        return $share >= 0.5 ? 'supported' : 'guess';
+        return $share >= 0.5 && $this->wasAsked() ? 'supported' : 'guess';
+    }
+
+    /**
+     * Whether anything was asked that told, before the name had to be known: what was said on arriving and a look at
+     * supply, fuel, demand and lamp are where a trace begins, and no trace.
+     */
+    private function wasAsked(): bool
+    {
+        for ($i = 0; $i < (int) $this->knownAt(); $i++) {
+            $act = $this->review->act($i);
+            $isLook = $act->name === 'look' && Basics::proves($this->review, $act) !== [];
+            if (
+                AttemptReview::isQuestion($act) &&
+                ! $isLook &&
+                ! $act->is(Quality::Swaps) &&
+                $this->review->outcome($i)->refused === null &&
+                $this->review->steps[$i]->told() > AttemptReview::SETTLED_BITS
+            ) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Whether a fault is a compound with another in it. */

@@ -33,6 +33,7 @@ final readonly class Rules
         'guess' => 'the name was a guess, or out already',
         'called_back' => 'the customer calls again',
         'swapped' => 'a part was replaced without proof',
+        'swept' => 'readings were taken everywhere, and most told nothing',
     ];
 
     /** What a trainee may have beside him. */

@@ -50,7 +50,7 @@ final class CheatsEverywhereTest extends TestCase
     {
         $n = 0;
         foreach (self::FAULTS as $model => $faults) {
-            foreach ($faults as $fault) {
+            foreach (getenv('SPARK_ALL_FAULTS') ? $faults : [$faults[0]] as $fault) {
                 $ways = getenv('SPARK_ALL_FAULTS') ? self::WAYS : [self::WAYS[$n++ % count(self::WAYS)]];
                 foreach ($ways as $way) {
                     yield "$model, $fault: $way" => [$model, $fault, $way];

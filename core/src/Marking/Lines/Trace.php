@@ -19,6 +19,13 @@ final readonly class Trace implements Judge
     /** Share of the best from which on a reading is as good as it. Ours. */
     private const GOOD_ENOUGH = 0.6;
 
+    /** So many readings that told next to nothing, two in three of all, are no trace but a sweep. Ours. */
+    private const SWEEP = 12;
+
+    private const SWEPT_SHARE = 2 / 3;
+
+    private const NEXT_TO_NOTHING = 0.25;
+
     /** Questions not asked that are counted at most. Ours. */
     private const MISSING = 3;
 
@@ -82,6 +89,19 @@ final readonly class Trace implements Judge
         $names = $account->named();
 
         return $names !== [] && $account->steps[min($names)]->before->count() === 1;
+    }
+
+    /** Whether readings were taken everywhere, in the hope that one of them would tell. */
+    public static function isSweep(AttemptReview $account): bool
+    {
+        $readings = array_filter(
+            self::questions($account),
+            fn (int $i): bool => $account->act($i)->name === 'leads',
+            ARRAY_FILTER_USE_KEY,
+        );
+        $idle = count(array_filter($readings, fn (float $share): bool => $share < self::NEXT_TO_NOTHING));
+
+        return $idle >= self::SWEEP && $idle >= self::SWEPT_SHARE * count($readings);
     }
 
     /**
