@@ -76,7 +76,8 @@ check(
 );
 
 $marked = database()->table('attempts')->where('assignment_id', 1)->whereNotNull('mark')->pluck('id')->all();
-$before = database()->table('marks')->count();
+$byHand = fn (): int => database()->table('marks')->whereNotNull('user_id')->count();
+$before = $byHand(); // trials before this one may have marked again too
 $fine($at($ines, 4, '/jobs/1/marks', ['rules' => 2]), 'mark again');
 for (
     $i = 0;
@@ -91,7 +92,7 @@ for (
     usleep(200_000);
 }
 check(
-    database()->table('marks')->where('user_id', '!=', null)->count() === count($marked),
+    $byHand() === $before + count($marked),
     'marked again four times at once is marked again once',
 );
 for ($i = 0; $i < 300 && database()->table('attempts')->where('id', $attempt)->whereNull('mark')->exists(); $i++) {
