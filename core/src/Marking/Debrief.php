@@ -72,6 +72,7 @@ final readonly class Debrief
             'best' => array_map(
                 fn (Choice $c) => [
                     'text' => $c->said($account->wording),
+                    'splits' => $c->splits(),
                     'bits' => round($c->bits, 2),
                     'kind' => $c->kind,
                     'red' => $c->red,

@@ -55,6 +55,24 @@ final readonly class Choice
         };
     }
 
+    /** How it would part those that stand: "split 40 from 33". */
+    public function splits(): string
+    {
+        $parts = array_map(fn (array $faults): int => count($faults), array_values($this->outcomes));
+        rsort($parts);
+        $more = array_splice($parts, 3);
+        if ($more !== []) {
+            $parts[] = array_sum($more);
+        }
+        $last = array_pop($parts);
+
+        return match (count($parts)) {
+            0 => 'split nothing',
+            1 => "split $parts[0] from $last",
+            default => 'split them into '.implode(', ', $parts)." and $last",
+        };
+    }
+
     public function bitsPerMinute(): float
     {
         return $this->bits / max(0.1, $this->minutes);

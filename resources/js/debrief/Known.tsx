@@ -26,9 +26,7 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
                 </Text>
                 <Text fontSize="text">
                     {row.before} suspects before, {row.after} after
-                    {row.gained > 0 ? `: ${row.gained.toFixed(2)} bits told` : ''}
-                    {row.watched > 0.05 ? `, and ${row.watched.toFixed(2)} by watching it` : ''}.
-                    {row.share !== null && ` It could tell ${row.worth.toFixed(2)}.`}
+                    {row.watched > 0.05 ? ', and fewer by watching it' : ''}.
                 </Text>
                 {row.flaws.map((f) => (
                     <Text key={f} fontSize="text" color="danger">
@@ -68,7 +66,7 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
                         <span style={{ flex: 1 }}>
                             {i + 1}. {b.text}
                         </span>{' '}
-                        <span className="reading">{b.bits.toFixed(2)} bits</span>
+                        <span className="reading">{b.splits ?? `${b.bits.toFixed(2)} bits`}</span>
                     </Button>
                 ))}
             </Box>
@@ -119,7 +117,7 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
                                     >
                                         entry {t.entry + 1}
                                     </Box>
-                                    {t.text} <span className="reading">{t.bits.toFixed(2)} bits</span>
+                                    {t.text}
                                 </Text>
                             ))}
                         </Box>

@@ -43,11 +43,11 @@ final readonly class Trace implements Judge
             } elseif ($share < 0.9) {
                 $why[] = Line::say(
                     sprintf(
-                        '%d suspects stood. This could tell %.2f bits; %s would have been worth %.2f.',
+                        '%d suspects stood, and %d after it; %s would have %s.',
                         $step->before->count(),
-                        self::told($account, $i),
+                        $step->after->count(),
                         $step->best[0]->said($account->wording),
-                        $step->could(),
+                        $step->best[0]->splits(),
                     ),
                     $i,
                 );
@@ -58,10 +58,10 @@ final readonly class Trace implements Judge
             $step = $account->steps[$at];
             $why[] = Line::say(
                 sprintf(
-                    'It ended with %d suspects standing; %s would have been worth %.2f bits.',
+                    'It ended with %d suspects standing; %s would have %s.',
                     $step->before->count(),
                     $step->best[0]->said($account->wording),
-                    $step->could(),
+                    $step->best[0]->splits(),
                 ),
                 $at,
             );
@@ -79,8 +79,28 @@ final readonly class Trace implements Judge
         return new Line(
             'trace',
             array_sum($asked) / (count($asked) + $missing),
-            $why === [] ? [Line::say('Each reading told about as much as any could.')] : $why,
+            $why === [] ? [Line::say('Each reading told about as much as any could.')] : self::once($why),
         );
+    }
+
+    /**
+     * What is said again and again said once.
+     *
+     * @param list<array{text: string, entry: int|null}> $why
+     * @return list<array{text: string, entry: int|null}>
+     */
+    private static function once(array $why): array
+    {
+        $by = [];
+        foreach ($why as $line) {
+            $by[$line['text']][] = $line;
+        }
+
+        return array_values(array_map(function (array $same): array {
+            $more = count($same) - 1;
+
+            return $more === 0 ? $same[0] : Line::say("{$same[0]['text']} And the same $more times more.", $same[0]['entry']);
+        }, $by));
     }
 
     /** Whether one suspect stood before the first name was given. */

@@ -397,6 +397,10 @@ export interface Best {
     kind: string
     red: string
     text: string
+    /**
+     * how it would part those that stand; debriefs from before have none
+     */
+    splits?: string
 }
 export interface BuilderPage {
     catalogue: KindFound[]
