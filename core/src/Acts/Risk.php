@@ -12,6 +12,7 @@ use OddSpark\Parts\Ability\Carries;
 use OddSpark\Parts\Ability\Glows;
 use OddSpark\Parts\Ability\HoldsCharge;
 use OddSpark\Parts\Ability\Sparks;
+use OddSpark\Parts\Ability\Turns;
 use OddSpark\Parts\Primitive\SparkGap;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Machine;
@@ -119,14 +120,18 @@ final readonly class Risk
     }
 
     /**
-     * What comes out of a part that is opened: fuel that stands in it under pressure.
+     * What comes out of a part that is opened: fuel that stands in it under pressure. A motor comes off its pump, which
+     * stays on the line.
      *
      * @return list<string>
      */
     public function opened(Situation $now, string $part): array
     {
         $kind = $now->model->kindOf($part);
-        foreach ($kind->ports ?? [] as $port) {
+        if ($kind?->those(Turns::class) !== []) {
+            return [];
+        }
+        foreach ($kind->ports as $port) {
             $danger = match ($port->medium) {
                 Medium::Gas => 'gas-opened',
                 Medium::Oil => 'oil-opened',

@@ -48,7 +48,13 @@ final readonly class Mend extends Repair
         }
         $harm = $this->left($now) === [] ? [] : ['harsh-cleaning'];
 
-        return [...$now->risk->hands($now, $this->part()), ...$harm];
+        $isOpened = $this->get('how') === 'replace' && ! isset($now->state->off[$this->part()]);
+
+        return [
+            ...$now->risk->hands($now, $this->part()),
+            ...$harm,
+            ...$isOpened ? $now->risk->opened($now, $this->part()) : [],
+        ];
     }
 
     public function apply(Situation $now): BenchState
