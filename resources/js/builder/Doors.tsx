@@ -51,6 +51,14 @@ export function Doors({ draft, edit }: Props) {
                                 }
                             />
                         </Box>
+                        <Word
+                            on={door.sealed === true}
+                            onClick={() =>
+                                void edit({ do: 'set', path: `/doors/${i}/sealed`, value: door.sealed ? null : true })
+                            }
+                        >
+                            Sealed: the fire takes its air from behind it
+                        </Word>
                         <Word onClick={() => void edit({ do: 'set', path: `/doors/${i}`, value: null })}>
                             Take the door off
                         </Word>

@@ -252,6 +252,7 @@ export interface DoorShown {
     label: string
     sight_glass?: string[]
     through?: string[]
+    sealed?: boolean
 }
 export interface FaultName {
     family: string
@@ -470,6 +471,7 @@ export interface Doc {
         interlock?: string
         sight_glass?: string[]
         through?: string[]
+        sealed?: boolean
     }[]
     found?: {
         /**
@@ -903,6 +905,7 @@ export interface DraftReply {
             interlock?: string
             sight_glass?: string[]
             through?: string[]
+            sealed?: boolean
         }[]
         found?: {
             /**
