@@ -36,7 +36,7 @@ use OddSpark\Marking\Schools;
 class Assignment extends Model
 {
     /** The version of the computation that a job was given under. */
-    public const ENGINE = 7;
+    public const ENGINE = 8;
 
     protected $fillable = [
         'appliance_id',

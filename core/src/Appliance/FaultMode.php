@@ -26,6 +26,7 @@ final readonly class FaultMode
         public string $repair,
         public Signs $signs,
         public bool $isGradual,
+        public bool $mustNotRun,
     ) {}
 
     /** @param ModeDocument $json as the schema has it */
@@ -39,6 +40,7 @@ final readonly class FaultMode
             $json['repair'],
             Signs::of($json),
             $json['gradual'] ?? false,
+            $json['must_not_run'] ?? false,
         );
     }
 

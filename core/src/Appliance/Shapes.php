@@ -18,7 +18,7 @@ namespace OddSpark\Appliance;
  *     from: 'anywhere'|'outside'|'open'|'look'|'off', thing: string, say: array<string, string>}
  * @phpstan-type ModeDocument array{title: string, set?: array<string, mixed>, degrees?: array<string,
  *     array<string, mixed>>, unit?: string, weight: int|float, repair: string, seen?: string, seen_off?: string,
- *     felt?: string, smells?: string, gradual?: bool}
+ *     felt?: string, smells?: string, gradual?: bool, must_not_run?: bool}
  * @phpstan-type KindDocument array{kind: string, version: int, title: string, family: string,
  *     size: array{int|float, int|float}, symbol: string, terminals: array<string, array{at: array{int|float,
  *     int|float}}>, ports?: array<string, PortDocument>, inside?: list<string>, joined?: list<list<string>>,

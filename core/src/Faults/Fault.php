@@ -22,6 +22,7 @@ final readonly class Fault
      * @param float $weight how likely in the field, against the others
      * @param string $repair what puts it right: "set", "clean", "clear", "replace", "utility", or the spare, "unjump"
      * @param Signs $signs what of it is found without an instrument
+     * @param bool $mustNotRun an appliance with it is shut down, whatever it still does
      * @param list<array{string, string}> $jumpers places that somebody has joined before; from a wire end: it was
      *     landed there
      * @param list<self> $members of a compound, each by itself
@@ -41,6 +42,7 @@ final readonly class Fault
         public bool $gradual = false,
         public array $jumpers = [],
         public array $members = [],
+        public bool $mustNotRun = false,
     ) {}
 
     /** What of it is in a part: itself, or of a compound the one that is; null when nothing is. */

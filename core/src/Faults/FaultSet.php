@@ -64,6 +64,7 @@ final class FaultSet
                     $m->repair,
                     $m->signs,
                     $m->isGradual,
+                    mustNotRun: $m->mustNotRun,
                 );
             }
         };
@@ -238,6 +239,7 @@ final class FaultSet
             gradual: array_filter($all, fn (Fault $f) => ! $f->gradual) === [],
             jumpers: array_merge(...array_map(fn (Fault $f) => $f->jumpers, $all)),
             members: $all,
+            mustNotRun: array_filter($all, fn (Fault $f) => $f->mustNotRun) !== [],
         );
     }
 

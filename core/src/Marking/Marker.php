@@ -47,10 +47,12 @@ final readonly class Marker
                 $lines[] = $judge->judge($this->account, $rules);
             }
         }
-        $calledBack = $this->after?->isCalledBack() ?? false;
+        $repairs = $this->account->repairs;
+        $isShutDown = $repairs->isRightlyShutDown();
+        $calledBack = ! $isShutDown && ($this->after?->isCalledBack() ?? false);
         $caps = array_keys(array_filter([
             'unsafe' => Safety::wasUnsafe($this->account, $rules),
-            'fault_left' => $this->account->repairs->isLeft() || $this->account->repairs->spoilt() !== [],
+            'fault_left' => ! $isShutDown && ($repairs->isLeft() || $repairs->spoilt() !== []),
             'guess' => in_array($this->account->verdict(), ['guess', 'contradicted', 'none'], true),
             'called_back' => $calledBack,
             'swapped' => $this->account->swappedWithoutProof() !== [],

@@ -93,6 +93,20 @@ final class Repairs
         return end($this->faulty) !== false;
     }
 
+    /** Whether it was made safe, tagged out and the customer told, with a fault in it that must not run. */
+    public function isRightlyShutDown(): bool
+    {
+        return $this->fault->mustNotRun && $this->isShutDown();
+    }
+
+    /** Whether it was made safe, tagged out and the customer told. */
+    public function isShutDown(): bool
+    {
+        $last = $this->last();
+
+        return $last !== null && $last->tagged && in_array('unsafe', $last->told, true);
+    }
+
     /** @return list<string> parts that the work spoilt, and that were left so */
     public function spoilt(): array
     {

@@ -45,6 +45,15 @@ final readonly class Repair implements Judge
             $lost += self::NOT_LOOKED_FURTHER;
             $why[] = Line::say('These rules want what a short has taken along looked for before the power comes back.');
         }
+        if ($account->repairs->isRightlyShutDown()) {
+            return new Line('repair', max(0.0, 1.0 - $lost), [
+                ...$why,
+                Line::say('It must not run: made safe, tagged out, and the customer told. That is the right ending here.'),
+            ]);
+        }
+        if ($account->repairs->isLeft() && $account->repairs->isShutDown()) {
+            $why[] = Line::say('It was shut down, and could have been put right.');
+        }
         if ($account->repairs->isLeft()) {
             return new Line('repair', 0.0, [...$why, Line::say('The fault was left in.')]);
         }
