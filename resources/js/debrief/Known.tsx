@@ -1,4 +1,5 @@
 import { Box, Button, HStack, Stack, Text } from '@chakra-ui/react'
+import { percents } from '@/lib/percents'
 import { clock } from '@/tape/scale'
 import type { Best, DebriefData, Row } from './types'
 
@@ -15,6 +16,8 @@ interface Props {
 /** For one entry: what was known, what it said of each family, and what would have told more. */
 export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: Props) {
     const left = Object.entries(row.left) as [string, number][]
+    const rest = left.length === 0 ? 0 : Math.max(0, 1 - left.reduce((sum, [, share]) => sum + share, 0))
+    const shares = percents([...left.map(([, share]) => share), rest])
     return (
         <Stack gap="3">
             <Box>
@@ -90,12 +93,18 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
             )}
             <Box>
                 <Text fontWeight={700}>Still possible after it</Text>
-                {left.map(([id, share]) => (
+                {left.map(([id], i) => (
                     <HStack key={id} justify="space-between" align="start" fontSize="text">
                         <Text>{titles[id] ?? id}</Text>
-                        <Text className="reading">{(100 * share).toFixed(0)} %</Text>
+                        <Text className="reading">{shares[i]} %</Text>
                     </HStack>
                 ))}
+                {rest > 0.004 && (
+                    <HStack justify="space-between" align="start" fontSize="text">
+                        <Text>All others together</Text>
+                        <Text className="reading">{shares[left.length]} %</Text>
+                    </HStack>
+                )}
                 {left.length === 0 && <Text fontSize="text">No single fault shows all of this.</Text>}
             </Box>
             {(['won', 'lost'] as const).map(
