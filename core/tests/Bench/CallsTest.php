@@ -61,10 +61,8 @@ final class CallsTest extends TestCase
         $of = array_count_values(
             array_map(fn (array $c) => $c[0]['model'], array_values(iterator_to_array(self::calls()))),
         );
-        self::assertCount(7, $of);
-        foreach ($of as $model => $calls) {
-            self::assertGreaterThanOrEqual(3, $calls, $model);
-        }
+        $three = array_filter($of, fn (int $calls): bool => $calls >= 3);
+        self::assertCount(7, $three, 'of these three and more; some other models have one');
     }
 
     /** @param array{float|int, float|int}|string $reads */

@@ -15,6 +15,7 @@ export type AtTap =
     | 'smoke'
     | 'oil_gauge'
     | 'water_gauge'
+    | 'display'
 /**
  * A position of the meter's dial.
  */
@@ -643,21 +644,29 @@ export interface TableShown {
     }[]
 }
 export interface TableDoc {
+    fuel?: {}
+    remembers?: {}
     start: string
     states: {
         [k: string]: TableRow
     }
+    supply?: string
+    table?: string
     times: {
         [k: string]: number
     }
     title: string
+    version?: number
 }
 export interface TableRow {
     guards: Guard[]
+    held_s?: number
     lamp: string
+    levels?: {}
     outputs: string[]
     reset?: string
     title: string
+    until_power?: boolean
 }
 export interface Guard {
     after?: string
