@@ -24,6 +24,8 @@ final readonly class Trace implements Judge
 
     private const SWEPT_SHARE = 2 / 3;
 
+    private const TO_CONFIRM = 6;
+
     private const NEXT_TO_NOTHING = 0.25;
 
     /** Questions not asked that are counted at most. Ours. */
@@ -111,17 +113,29 @@ final readonly class Trace implements Judge
         return $names !== [] && $account->steps[min($names)]->before->count() === 1;
     }
 
-    /** Whether readings were taken everywhere, in the hope that one of them would tell. */
+    /**
+     * Whether readings were taken everywhere, in the hope that one of them would tell. To confirm what one part is left
+     * with takes a few; who goes on reading long after has not seen that it was told.
+     */
     public static function isSweep(AttemptReview $account): bool
     {
-        $readings = array_filter(
-            self::questions($account),
-            fn (int $i): bool => $account->act($i)->name === 'leads',
-            ARRAY_FILTER_USE_KEY,
-        );
-        $idle = count(array_filter($readings, fn (float $share): bool => $share < self::NEXT_TO_NOTHING));
+        $standing = new Standing($account->faultSet);
+        $asked = self::questions($account);
+        $idle = $all = $after = 0;
+        foreach ($account->entries(['leads']) as $i) {
+            if ($account->outcome($i)->reading === null || $i >= ($account->knownAt() ?? PHP_INT_MAX)) {
+                continue;
+            }
+            $all++;
+            if (isset($asked[$i])) {
+                $idle += $asked[$i] < self::NEXT_TO_NOTHING ? 1 : 0;
+            } elseif ($standing->isDown($account->steps[$i]->before)) {
+                $after++;
+            }
+        }
+        $idle += max(0, $after - self::TO_CONFIRM);
 
-        return $idle >= self::SWEEP && $idle >= self::SWEPT_SHARE * count($readings);
+        return $idle >= self::SWEEP && $idle >= self::SWEPT_SHARE * $all;
     }
 
     /**
