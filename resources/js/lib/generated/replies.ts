@@ -639,8 +639,11 @@ export interface TableShown {
     }[]
     table: TableDoc
     words: {
+        lamp?: string
         lines: string[]
+        outputs?: string[]
         state: string
+        title?: string
     }[]
 }
 export interface TableDoc {
