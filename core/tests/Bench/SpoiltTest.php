@@ -28,6 +28,8 @@ final class SpoiltTest extends TestCase
         self::assertGreaterThan(0.5, $pull, 'the inducer pulls');
         self::assertFalse($this->state->slots['pressure.diaphragm']['made'], 'and the switch does not feel it');
         $this->do('mend', ['part' => 'pressure', 'how' => 'replace']);
+        $this->do('suck', ['part' => 'pressure', 'to' => 'off']);
+        self::assertSame([], $this->bench->spoilt($this->state), 'the new one was not sucked at');
         $this->until('pressure.diaphragm', 'made', true, 240);
     }
 

@@ -24,9 +24,6 @@ final readonly class Mend extends Repair
 
     public const QUALITIES = [Quality::Swaps, Quality::Touches, Quality::Mends, Quality::Restores];
 
-    /** What it is cleaned with where nothing is said: what does no harm to it. */
-    private const MILD = 'mild';
-
     public static function fields(): array
     {
         return [
@@ -47,7 +44,6 @@ final readonly class Mend extends Repair
             return [];
         }
         $harm = $this->left($now) === [] ? [] : ['harsh-cleaning'];
-
         $isOpened = $this->get('how') === 'replace' && ! isset($now->state->off[$this->part()]);
 
         return [
@@ -76,9 +72,9 @@ final readonly class Mend extends Repair
     /** @return Changes what this way of cleaning leaves on the part */
     private function left(Situation $now): array
     {
-        $with = $this->get('how') === 'clean' ? $this->get('with') ?? self::MILD : self::MILD;
+        $with = $this->get('with') ?? ''; // where nothing is said, what does no harm
         $left = [];
-        foreach ($now->model->kindOf($this->part())->cleaned[$with] ?? [] as $path => $value) {
+        foreach ($this->get('how') === 'clean' ? $now->model->kindOf($this->part())->cleaned[$with] ?? [] : [] as $path => $value) {
             $left["{$this->part()}.$path"] = $value;
         }
 

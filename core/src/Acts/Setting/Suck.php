@@ -46,11 +46,12 @@ final readonly class Suck extends Act
     {
         $sensors = array_keys($now->model->parts()[$this->part()]->kind->those(Senses::class));
         $ids = array_map(fn (string $name): string => "{$this->part()}.$name", $sensors);
-        $torn = array_fill_keys(array_map(fn (string $id): string => "$id.torn", $ids), true);
+        $pulls = $this->get('to') === 'on'; // to let go tears nothing: by then it may be a new one
+        $torn = $pulls ? array_fill_keys(array_map(fn (string $id): string => "$id.torn", $ids), true) : [];
 
         return $now->state
             ->with(fitted: $torn + $now->state->fitted)
-            ->withSlots(array_fill_keys($ids, ['sucked' => $this->get('to') === 'on']));
+            ->withSlots(array_fill_keys($ids, ['sucked' => $pulls]));
     }
 
     public function said(Names $names): string
