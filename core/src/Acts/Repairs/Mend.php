@@ -73,8 +73,9 @@ final readonly class Mend extends Repair
     private function left(Situation $now): array
     {
         $with = $this->get('with') ?? ''; // where nothing is said, what does no harm
+        $cleaned = $this->get('how') === 'clean' ? $now->model->kindOf($this->part())->cleaned[$with] ?? [] : [];
         $left = [];
-        foreach ($this->get('how') === 'clean' ? $now->model->kindOf($this->part())->cleaned[$with] ?? [] : [] as $path => $value) {
+        foreach ($cleaned as $path => $value) {
             $left["{$this->part()}.$path"] = $value;
         }
 
