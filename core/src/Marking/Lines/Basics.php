@@ -24,11 +24,15 @@ final readonly class Basics implements Judge
         $done = [];
         $feeds = new Feeds($account->plan->model);
         $burned = $this->firstFire($account);
+        $until = $account->knownAt() ?? PHP_INT_MAX;
         foreach (array_keys($account->seen->entries) as $i) {
             foreach (
                 $account->outcome($i)->refused === null ? self::proves($account, $account->act($i)) : [] as $basic
             ) {
                 $done[$basic] ??= $i;
+            }
+            if ($i >= $until) {
+                continue; // what is read and seen to burn after the repair proved nothing before it
             }
             if ($feeds->shownBy($account->outcome($i)->reading) !== null) {
                 $done['supply'] ??= $i; // proved by what it feeds
