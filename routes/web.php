@@ -83,6 +83,8 @@ Route::middleware(['auth', 'throttle:work', OneAtATime::class])->group(function 
     Route::get('/reference', [ReferenceController::class, 'show']);
     Route::post('/reference/sums/{sum}', [ReferenceController::class, 'sum']);
     Route::get('/rules', [RuleSetController::class, 'index'])->can('viewAny', RuleSet::class);
+    Route::post('/rules/preview', [RuleSetController::class, 'preview'])->can('create', RuleSet::class);
+    Route::get('/rules/preview/{task}', [RuleSetController::class, 'previewed'])->can('view', 'task');
     Route::post('/rules', [RuleSetController::class, 'store'])->can('create', RuleSet::class);
     Route::post('/jobs/{assignment}/attempt', [BenchController::class, 'start'])->can('work', 'assignment');
 

@@ -69,6 +69,18 @@ class MarkAttempts
         });
     }
 
+    /**
+     * What other rules would make of an attempt; nothing of it is kept.
+     *
+     * @return array<string, mixed> {@see Computed::toArray}
+     */
+    public function under(Attempt $attempt, Rules $rules): array
+    {
+        $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
+
+        return $this->account($attempt, $assignment, null)[1]->mark($rules)->toArray();
+    }
+
     /** The mark that counts: the first that was computed, with what was set otherwise since. */
     public function stand(Attempt $attempt): void
     {

@@ -34,6 +34,8 @@ final class Told
             'battery' => $state->battery,
             'clamp' => $state->clamp,
             'jumpers' => $state->jumpers,
+            'wired' => $state->wired,
+            'installed' => $state->installed,
             'at_taps' => (object) $state->taps,
             'lifted' => self::lifted($state),
             'heads' => array_map(strval(...), array_keys($state->heads)),

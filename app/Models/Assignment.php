@@ -36,7 +36,7 @@ use OddSpark\Marking\Schools;
 class Assignment extends Model
 {
     /** The version of the computation that a job was given under. */
-    public const ENGINE = 8;
+    public const ENGINE = 9;
 
     protected $fillable = [
         'appliance_id',
@@ -118,7 +118,7 @@ class Assignment extends Model
                 fn (string $question, array $ways) => ($way = $rules->schools->way($question)) ===
                     array_key_first($ways) && ! in_array($question, self::ALWAYS_TOLD, true)
                     ? null
-                    : ['question' => $question, 'way' => $ways[$way]],
+                    : ['question' => Schools::QUESTIONS[$question], 'way' => $ways[$way]],
                 array_keys(Schools::CHOICES),
                 Schools::CHOICES,
             ))),
@@ -127,6 +127,8 @@ class Assignment extends Model
             'barred' => array_values(array_intersect_key(Catalogue::barrable(), array_flip($rules->barred))),
             'papers' => $rules->papers,
             'stops' => $rules->stops !== [],
+            'own_sheet' => $rules->ownSheet,
+            'report' => $rules->weights['report'] > 0,
             'hints' => $this->kind->hasHints() ? $rules->hints : null,
         ];
     }

@@ -205,7 +205,7 @@ class Task extends Model
     public static function forgetOld(): void
     {
         self::query()
-            ->whereIn('kind', ['paper', 'import', 'hint', 'give'])
+            ->whereIn('kind', ['paper', 'import', 'hint', 'give', 'preview'])
             ->whereIn('state', TaskState::over())
             ->where('updated_at', '<', now()->subHours(self::KEPT_H))
             ->delete();

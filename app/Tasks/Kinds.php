@@ -20,6 +20,7 @@ final class Kinds
         'paper' => [MakePaper::class, 'asked', 2],
         'import' => [ImportModel::class, 'asked', 2],
         'pairs' => [WeighPairs::class, 'asked', 4],
+        'preview' => [PreviewRules::class, 'asked', 4],
         'drift' => [CompareWithToday::class, 'asked', 4],
         'analysis' => [AnalyseAppliance::class, 'default', 5],
     ];

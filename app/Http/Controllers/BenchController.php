@@ -15,9 +15,11 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
+use OddSpark\Acts\Perceiving\Ask;
 use OddSpark\Bench\WarmUp;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
+use OddSpark\Instruments\Bag;
 use OddSpark\Marking\Rules;
 
 class BenchController extends Controller
@@ -51,6 +53,8 @@ class BenchController extends Controller
                 FaultSet::of($plan->model)->faults,
             )),
             'steps' => $attempt->assignment->kind->isMarked() ? null : WarmUp::steps(),
+            'units' => Bag::units(),
+            'questions' => array_map(ucfirst(...), Ask::QUESTIONS),
             'log' => $attempt->entries->map(fn (Entry $e) => $e->shown()),
             'past' => Told::channels(
                 $this->attempts->bench($attempt->assignment, null),

@@ -167,7 +167,7 @@ class DebriefController extends Controller
         if (array_is_list($debrief)) { // as it was kept before there were turning points
             $debrief = ['entries' => $debrief];
         }
-        $debrief += ['entries' => [], 'won' => [], 'lost' => [], 'same' => [], 'bits' => 0, 'entered' => []];
+        $debrief += ['entries' => [], 'won' => [], 'lost' => [], 'same' => [], 'report' => [], 'bits' => 0, 'entered' => []];
         $debrief['entries'] = array_map(fn (array $row) => $row + self::ROW, $debrief['entries']);
 
         return $debrief;

@@ -2,7 +2,12 @@
 
 namespace App\Http\Controllers;
 
+use App\Models\Assignment;
+use App\Models\Attempt;
 use App\Models\RuleSet;
+use App\Models\Task;
+use App\Tasks\PreviewRules;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cache;
@@ -41,7 +46,28 @@ class RuleSetController extends Controller
             'dangers' => Danger::TEXT,
             'barrable' => Catalogue::barrable(),
             'schools' => Schools::CHOICES,
+            'questions' => Schools::QUESTIONS,
         ]);
+    }
+
+    /** What rules that are not saved would make of the last attempts: asked for, or how far it is. */
+    public function preview(Request $request): JsonResponse
+    {
+        $document = $request->input('document');
+        $rules = $this->rules(['name' => 'preview', 'version' => 1] + $document);
+        // marks made since are in the next preview
+        $last = array_map(fn (Attempt $a): array => [$a->id, $a->mark], PreviewRules::last($request->user()));
+        $of = hash('sha256', json_encode([$rules->toArray(), $last, Assignment::ENGINE], JSON_THROW_ON_ERROR));
+        $task = Task::want($request->user(), 'preview', "{$request->user()->id}:$of", [
+            'document' => $rules->toArray(),
+        ]);
+
+        return $this->previewed($task);
+    }
+
+    public function previewed(Task $task): JsonResponse
+    {
+        return response()->json($task->shown() + ['rows' => $task->result['rows'] ?? null]);
     }
 
     /** Saves a set as its next version; under another title, as a new set. */
@@ -71,15 +97,7 @@ class RuleSetController extends Controller
                     ]);
                 }
                 $version = 1 + (int) RuleSet::query()->where('name', $name)->max('version');
-                try {
-                    $rules = Rules::of(
-                        ['odd_spark_rules' => 1, 'name' => $name, 'version' => $version, 'title' => $title] + $document,
-                    );
-                } catch (RulesError $e) {
-                    throw ValidationException::withMessages([
-                        trim(str_replace('/', '.', $e->pointer), '.') => Str::after($e->getMessage(), ': '),
-                    ]);
-                }
+                $rules = $this->rules(['name' => $name, 'version' => $version, 'title' => $title] + $document);
 
                 return RuleSet::query()->create([
                     'user_id' => $request->user()->id,
@@ -92,5 +110,21 @@ class RuleSetController extends Controller
         );
 
         return redirect("/rules?set=$saved->name");
+    }
+
+    /**
+     * @param array<string, mixed> $document
+     *
+     * @throws ValidationException with the field that is wrong
+     */
+    private function rules(array $document): Rules
+    {
+        try {
+            return Rules::of(['odd_spark_rules' => 1] + $document);
+        } catch (RulesError $e) {
+            throw ValidationException::withMessages([
+                trim(str_replace('/', '.', $e->pointer), '.') => Str::after($e->getMessage(), ': '),
+            ]);
+        }
     }
 }

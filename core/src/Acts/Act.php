@@ -74,6 +74,12 @@ abstract readonly class Act
         return $this->with[$field] ?? null;
     }
 
+    /** Whether it puts a new part in. */
+    public function putsIn(): bool
+    {
+        return false;
+    }
+
     /** The part that it is done to, of those that have a field of that name. */
     public function part(): string
     {

@@ -25,20 +25,41 @@ final class Bypass
      *
      * @param list<array{string, string}> $before jumpers that are in already: places
      * @param array{string, string} $jumper
+     * @param list<string> $off parts that were taken off: another of their family may be wired in their stead
      * @return list<string>
      */
-    public static function by(Model $model, array $before, array $jumper): array
+    public static function by(Model $model, array $before, array $jumper, array $off = []): array
     {
-        $after = self::guards($model, [...$before, $jumper]);
+        $after = self::guards($model, [...$before, $jumper], $off);
         $found = [];
         foreach (self::guards($model, $before) as $valve => $guards) {
-            foreach (isset($after[$valve]) ? array_diff_key($guards, $after[$valve]) : [] as $switch => $_) {
-                $found[self::danger($model, (string) $switch)] = true;
+            $lost = isset($after[$valve]) ? array_diff_key($guards, $after[$valve]) : [];
+            $new = $lost === [] ? [] : self::families($model, array_diff_key($after[$valve], $guards));
+            foreach ($lost as $switch => $_) {
+                if (! isset($new[self::family($model, (string) $switch)])) {
+                    $found[self::danger($model, (string) $switch)] = true;
+                }
             }
         }
         unset($found['']);
 
         return array_keys($found);
+    }
+
+    /**
+     * @param array<string, true> $switches
+     * @return array<string, true> of their parts
+     */
+    private static function families(Model $model, array $switches): array
+    {
+        $of = fn (int|string $switch): string => self::family($model, (string) $switch);
+
+        return array_fill_keys(array_map($of, array_keys($switches)), true);
+    }
+
+    private static function family(Model $model, string $switch): string
+    {
+        return $model->kindOf(Model::split($switch)[0])->family->value ?? '';
     }
 
     /** What it is to be without a switch; '' when that is no danger: a thermostat may be jumped to see what follows. */
@@ -59,15 +80,16 @@ final class Bypass
 
     /**
      * @param list<array{string, string}> $jumpers
+     * @param list<string> $off
      * @return array<string, array<string, true>> {@see Guards::ofFuel}
      */
-    private static function guards(Model $model, array $jumpers): array
+    private static function guards(Model $model, array $jumpers, array $off = []): array
     {
         self::$known ??= new \WeakMap();
         self::$known[$model] ??= [];
-        $key = json_encode($jumpers, JSON_THROW_ON_ERROR);
+        $key = json_encode([$jumpers, $off], JSON_THROW_ON_ERROR);
         if (! isset(self::$known[$model][$key])) {
-            self::$known[$model][$key] = (new Guards(new Nets($model, $jumpers)))->ofFuel();
+            self::$known[$model][$key] = (new Guards(new Nets($model, $jumpers, $off)))->ofFuel();
         }
 
         return self::$known[$model][$key];

@@ -32,6 +32,7 @@ final class Danger
         'jumper-left' => 'Handed back with a jumper left in.',
         'suction' => 'Suction by mouth on a pressure switch: it has torn the diaphragm and proves nothing about the draught. The switch needs changing; measure at the hose with a manometer.',
         'gas-trials' => 'Fuel was left on through trial after trial without a light: it gathers where it can burn all at once. Shut the cock while you look for the reason, and air it out.',
+        'casing-opened' => 'A room-sealed casing was opened: that is for those licensed for it, and its seal is proved before it burns again.',
         'flue-aside' => 'A flue pipe pushed aside lets flue gas into the room. One trial at most, with outdoor air and a watch on the flame; a draught reading at the hose says the same.',
         'flue-left' => 'Handed back with the flue pipe aside.',
         'filter-left' => 'Handed back with the filter out.',
@@ -43,6 +44,9 @@ final class Danger
         'power-off' => 'Handed back without power: nobody was told that the heat is off.',
         'wire-lifted' => 'Handed back with a wire lifted.',
     ];
+
+    /** Of those, what only some houses mind: it is told where they stop it, and judged where they say so. */
+    public const BY_HOUSE = ['casing-opened'];
 
     /** Of those, what puts the meter at risk, or leaves nobody hurt at once. */
     public const SLIGHT = [
@@ -62,5 +66,6 @@ final class Danger
         'setting-left',
         'lock-left',
         'oil-opened',
+        'casing-opened',
     ];
 }

@@ -67,6 +67,16 @@ final readonly class Field
         );
     }
 
+    /** Parts or wires. */
+    public static function parts(int $most): self
+    {
+        return new self(
+            ['type' => 'array', 'maxItems' => $most, 'items' => self::name()],
+            "Must be a list of at most $most names.",
+            'part',
+        );
+    }
+
     /** A name of anything else: a fault, a lever, a spare. */
     public static function id(string $what): self
     {

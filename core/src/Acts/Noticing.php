@@ -94,10 +94,13 @@ final readonly class Noticing
         [$lever, $position] = $kind->apart ?? ['', ''];
         $isOpen = isset($state->off[$part]) || $lever !== '' && $state->at("$part.$lever") === $position;
 
+        $isHidden = $this->plan->model->isHidden($part);
+
         return match (true) {
             $isOpen && $signs?->seenOff !== null => $signs->seenOff,
-            $signs?->seen !== null => $signs->seen,
+            $signs?->seen !== null && ! $isHidden => $signs->seen,
             $isOpen => self::SOUND_IN_HAND,
+            $isHidden => 'Both ends seated; between them it runs hidden with others.',
             default => $kind->look ?? 'Insulation whole, both ends seated.',
         };
     }

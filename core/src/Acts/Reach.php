@@ -35,7 +35,7 @@ final readonly class Reach
         $this->model = $plan->model;
     }
 
-    /** Whether a lead can get to a place: it is not behind a door that is shut. */
+    /** Whether a lead can get to a place: it is not behind a door that is shut, nor in the van. */
     public function reaches(BenchState $state, string $place): bool
     {
         return $this->behind($state, $this->ownerOf($place)) === null;
@@ -44,13 +44,22 @@ final readonly class Reach
     /** Why nothing can be done to a part: it is behind a door that is shut; null when it lies open. */
     public function behind(BenchState $state, string $part): ?string
     {
-        return $this->sentence($this->model->doors()->before($state->open, $part));
+        return $this->away($state, $part) ?? $this->sentence($this->model->doors()->before($state->open, $part));
+    }
+
+    /** Why nothing can be done to a part from the van: it is there still. */
+    private function away(BenchState $state, string $part): ?string
+    {
+        return $this->model->part($part)?->inVan === true && ! in_array($part, $state->installed, true)
+            ? 'That is in the van: fit it first.'
+            : null;
     }
 
     /** The same of a lever of it, which may stick out of its door. */
     public function leverBehind(BenchState $state, string $part, string $lever): ?string
     {
-        return $this->sentence($this->model->doors()->beforeLever($state->open, $part, $lever));
+        return $this->away($state, $part) ??
+            $this->sentence($this->model->doors()->beforeLever($state->open, $part, $lever));
     }
 
     /** Why a door cannot be meant; null when it can, or when none is. */
@@ -74,7 +83,7 @@ final readonly class Reach
     /** Whether anything of a part can be seen: it lies open, or something of it shows through the glass of the door. */
     public function isInSight(BenchState $state, string $part): bool
     {
-        return isset($this->shows[$part]) || $this->reaches($state, "$part.");
+        return isset($this->shows[$part]) && $this->away($state, $part) === null || $this->reaches($state, "$part.");
     }
 
     /** Why nothing can be done to a part or a wire here and now; null when something can. */
@@ -94,10 +103,11 @@ final readonly class Reach
             return "There is no place called \"$place\".";
         }
 
-        $door = $this->model->doors()->before($state->open, $this->ownerOf($place));
+        $owner = $this->ownerOf($place);
+        $door = $this->model->doors()->before($state->open, $owner);
 
         return $door === null
-            ? null
+            ? $this->away($state, $owner)
             : "$what cannot get there: it is behind {$this->model->doors()->called($door)}.";
     }
 
@@ -107,6 +117,19 @@ final readonly class Reach
         [$wire, $which] = Model::split($end);
 
         return $this->model->wires()[$wire]->at($which);
+    }
+
+    /** The place on which a wire end is by now, or from which it was lifted: that of the drawing, or another. */
+    public function hangsOn(BenchState $state, string $end): string
+    {
+        $elsewhere = array_column($this->model->landedElsewhere(), 'on', 'end');
+        foreach ([...$state->jumpers, ...$state->earlier] as [$from, $to]) {
+            if ($from === $end && $this->model->isWireEnd($end)) {
+                $elsewhere[$end] = $to;
+            }
+        }
+
+        return $elsewhere[$end] ?? $this->drawn($end);
     }
 
     /** With a wire end landed, or lifted. */

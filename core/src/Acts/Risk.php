@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts;
 
+use OddSpark\Acts\Repairs\StandIns;
 use OddSpark\Appliance\Medium;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
@@ -109,7 +110,12 @@ final readonly class Risk
      */
     public function bridged(Situation $now, string $from, string $to): array
     {
-        $found = Bypass::by($now->model, [...$now->state->jumpers, ...$now->state->earlier], [$from, $to]);
+        $found = Bypass::by(
+            $now->model,
+            [...$now->state->jumpers, ...$now->state->earlier],
+            [$from, $to],
+            array_map(strval(...), array_keys($now->state->off)),
+        );
         $part = Model::split($from)[0];
         $isWithin = $part === Model::split($to)[0];
         if ($isWithin && $now->model->kindOf($part)?->guards() !== null) {
@@ -179,18 +185,24 @@ final readonly class Risk
         $state = $now->state;
         $lifted = array_filter(
             array_keys($now->model->wires()),
-            fn (string $wire): bool => ! $state->isLanded("$wire.a") || ! $state->isLanded("$wire.b"),
+            fn (string $wire): bool => (! $state->isLanded("$wire.a") || ! $state->isLanded("$wire.b")) &&
+                ! StandIns::has($now->model, $state, $wire),
         );
         $jumpers = array_filter(
             [...$state->jumpers, ...$state->earlier],
-            fn (array $j): bool => $now->model->wire(Model::split($j[0])[0]) === null,
+            fn (array $j): bool => $now->model->wire(Model::split($j[0])[0]) === null &&
+                ! in_array($j, $state->wired, true),
+        );
+        $off = array_filter(
+            array_map(strval(...), array_keys($state->off)),
+            fn (string $part): bool => ! StandIns::has($now->model, $state, $part),
         );
 
         return array_keys(array_filter([
             'door-switch-held' => $state->held !== [],
             'door-open' => $state->isAnyDoorOpen(),
             'wire-lifted' => array_diff($this->endsOf($lifted, $state), ...array_values($state->off)) !== [],
-            'part-off' => $state->off !== [],
+            'part-off' => $off !== [],
             'head-off' => $state->heads !== [],
             'jumper-left' => $jumpers !== [],
             'over-fused' => $this->isOverFused($now),

@@ -13,6 +13,7 @@ namespace OddSpark\Appliance;
  *
  * @phpstan-import-type ModelDocument from Shapes
  * @phpstan-import-type ExpectedDocument from Shapes
+ * @phpstan-import-type CableDocument from Shapes
  */
 final readonly class Model
 {
@@ -233,10 +234,18 @@ final readonly class Model
         return array_values(array_filter($this->document['as_built'] ?? [], fn (array $b): bool => isset($b['end'])));
     }
 
-    /** @return list<array{id: string, feet: float, pf_per_ft: float, leak_megohm: float}> */
+    /** @return list<CableDocument> */
     public function cables(): array
     {
         return $this->document['cables'] ?? [];
+    }
+
+    /** Whether a wire runs hidden with others between its ends. */
+    public function isHidden(string $wire): bool
+    {
+        $hidden = array_column($this->cables(), 'hidden', 'id');
+
+        return $hidden[$this->wire($wire)->cable ?? ''] ?? false;
     }
 
     /** @return array<string, FaultMode> ways of failing that wires have */

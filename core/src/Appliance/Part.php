@@ -19,6 +19,7 @@ final readonly class Part
      * @param array{int|float, int|float} $at on the board
      * @param array<string, Figures> $params that differ from the kind's, by primitive
      * @param array<string, string> $links what the kind asks for by name
+     * @param bool $inVan it is not on the appliance, and can be put there
      */
     private function __construct(
         public string $id,
@@ -27,12 +28,21 @@ final readonly class Part
         public array $at,
         public array $params,
         public array $links,
+        public bool $inVan,
     ) {}
 
     /** @param PartDocument $json as the schema has it */
     public static function of(array $json, Kind $kind): self
     {
-        return new self($json['id'], $kind, $json['label'], $json['at'], $json['params'] ?? [], $json['links'] ?? []);
+        return new self(
+            $json['id'],
+            $kind,
+            $json['label'],
+            $json['at'],
+            $json['params'] ?? [],
+            $json['links'] ?? [],
+            $json['van'] ?? false,
+        );
     }
 
     /** A primitive of it, with its own figures; null when it has none of that name. */

@@ -161,6 +161,7 @@ final class ReferenceCheck
             throw new DocumentError('/plate/part', "There is no part called \"{$d['plate']['part']}\".");
         }
         self::neighbours($d);
+        self::van($d, $parts);
         foreach ($d['as_built'] ?? [] as $i => $built) {
             [$wire, $end] = isset($built['end']) ? Model::split($built['end']) : [$built['wire'], 'a'];
             if (! isset($wires[$wire]) || ! in_array($end, ['a', 'b'], true)) {
@@ -216,6 +217,37 @@ final class ReferenceCheck
             (new Table(Table::with($table, $lines)))->check(array_map('strval', array_keys($control['inputs'])));
         } catch (TableError $e) {
             throw new DocumentError($pointer.$e->pointer, $e->sentence);
+        }
+    }
+
+    /**
+     * What is in the van has no wire on it yet, and sits in no pipe: it is joined to nothing but what it will feel.
+     *
+     * @param ModelDocument $d
+     * @param array<string, array<string, mixed>> $parts kinds by part
+     */
+    private static function van(array $d, array $parts): void
+    {
+        $van = array_column(array_filter($d['parts'], fn (array $p): bool => $p['van'] ?? false), 'label', 'id');
+        foreach ($d['wires'] as $i => $wire) {
+            foreach (['from', 'to'] as $end) {
+                $label = $van[Model::split($wire[$end])[0]] ?? null;
+                if ($label !== null) {
+                    throw new DocumentError("/wires/$i/$end", "$label is in the van: no wire of the drawing goes to it.");
+                }
+            }
+        }
+        foreach ($d['pipes'] ?? [] as $i => $pipe) {
+            foreach (['from', 'to'] as $end) {
+                [$part, $port] = Model::split($pipe[$end]);
+                $medium = $parts[$part]['ports'][$port]['medium'] ?? null;
+                if (isset($van[$part]) && ! in_array($medium, ['heat', 'flame'], true)) {
+                    throw new DocumentError(
+                        "/pipes/$i/$end",
+                        "{$van[$part]} is in the van: only what it will feel can be joined to it, and no $medium.",
+                    );
+                }
+            }
         }
     }
 

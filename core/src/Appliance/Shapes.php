@@ -8,7 +8,7 @@ namespace OddSpark\Appliance;
  * Shapes of documents, for static analysis. Written by core/bin/schemas.php from core/schema.
  *
  * @phpstan-type PartDocument array{id: string, kind: string, label: string, at: array{int|float,
- *     int|float}, links?: array<string, string>, params?: array<string, array<string, mixed>>}
+ *     int|float}, links?: array<string, string>, params?: array<string, array<string, mixed>>, van?: bool}
  * @phpstan-type WireDocument array{id: string, from: string, to: string, colour: string, awg?: int,
  *     feet?: int|float, mm2?: int|float, metres?: int|float, celsius?: int|float, tag?: string, cable?: string,
  *     near?: string, via?: list<array{int|float, int|float}>, modes?: list<string>}
@@ -34,7 +34,7 @@ namespace OddSpark\Appliance;
  *     frame_link?: string, terminal?: string, terminal_link?: string, taps?: list<array{name: string,
  *     instrument: string, label: string}>, emits?: string}
  * @phpstan-type CableDocument array{id: string, feet: int|float, pf_per_ft: int|float,
- *     leak_megohm: int|float}
+ *     leak_megohm: int|float, hidden?: bool}
  * @phpstan-type HouseholdDocument array{rooms: list<array{name?: string, of: string, wants: int|float,
  *     display?: string, calls: array<string, mixed>}>, comes_and_goes?: bool, hot_water?: array{of: string,
  *     wants: int|float}, heat: array<string, list<string>>, cycle: array<string, list<string>>,
@@ -76,11 +76,11 @@ namespace OddSpark\Appliance;
  *     id?: string, own?: array<string, mixed>, parts?: list<string>, by?: array{int|float,
  *     int|float}|'taps'|'makes'|'after'|array{int|float, int|float},
  *     edge?: 'left'|'right'|'top'|'bottom'|'middle'|'centre', wires?: list<string>, part?: string,
- *     primitive?: string, key?: string, value?: mixed, contact?: string, count?: int|float, for_s?: int|float,
- *     weight?: int|float, name?: string, to?: string, line?: string, from?: string, colour?: string,
- *     awg?: int|float|int|float, feet?: int|float|int|float, mm2?: int|float|int|float,
- *     metres?: int|float|int|float, tag?: string, modes?: list<string>, wire?: string, end?: 'a'|'b', on?: string,
- *     via?: list<array{int|float, int|float}>, csv?: string, model?: string, without?: list<string>,
- *     path?: string}
+ *     in?: 'van'|'appliance', primitive?: string, key?: string, value?: mixed, contact?: string,
+ *     count?: int|float, for_s?: int|float, weight?: int|float, name?: string, to?: string, line?: string,
+ *     from?: string, colour?: string, awg?: int|float|int|float, feet?: int|float|int|float,
+ *     mm2?: int|float|int|float, metres?: int|float|int|float, tag?: string, modes?: list<string>, wire?: string,
+ *     end?: 'a'|'b', on?: string, via?: list<array{int|float, int|float}>, run?: 'hidden'|'open', csv?: string,
+ *     model?: string, without?: list<string>, path?: string}
  */
 interface Shapes {}

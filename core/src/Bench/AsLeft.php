@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Bench;
 
+use OddSpark\Acts\Repairs\StandIns;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
@@ -25,7 +26,8 @@ final readonly class AsLeft
     public function isFaulty(BenchState $state): bool
     {
         foreach ($this->fault->left($state->mended) as $path => $value) {
-            if (! isset($state->fitted[$path]) && $this->isOtherwise($state, $path, $value)) {
+            $isOut = StandIns::has($this->plan->model, $state, Model::split(Model::split($path)[0])[0]);
+            if (! $isOut && ! isset($state->fitted[$path]) && $this->isOtherwise($state, $path, $value)) {
                 return true;
             }
         }

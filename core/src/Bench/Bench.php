@@ -6,6 +6,7 @@ namespace OddSpark\Bench;
 
 use OddSpark\Acts\Act;
 use OddSpark\Acts\Catalogue;
+use OddSpark\Acts\Danger;
 use OddSpark\Acts\Noticing;
 use OddSpark\Acts\Reach;
 use OddSpark\Acts\Risk;
@@ -187,6 +188,9 @@ final class Bench
     {
         $kind = $this->plan->model->kindOf($part);
         $found = [];
+        if (! $this->reach->reaches($state, "$part.")) {
+            return [];
+        }
         if ($kind?->comesOff() === true) {
             $off = $state->with(off: $state->off + [$part => []]);
             $found['take'] = $this->noticing->look($this->machine, $off, $part)['condition'];
@@ -320,7 +324,10 @@ final class Bench
     /** @return array{BenchState, Outcome} */
     private function perform(BenchState $state, Act $act, ?string $loose): array
     {
-        $dangers = $act->risks($this->situation($state));
+        $dangers = array_values(array_filter(
+            $act->risks($this->situation($state)),
+            fn (string $d): bool => ! in_array($d, Danger::BY_HOUSE, true) || in_array($d, $this->stops, true),
+        ));
         $state = $state->with(labour: $state->labour + $act->minutesOn($this->plan->model), acts: $state->acts + 1);
         if ($act->reads() === Multimeter::KEY && $act->placesLeads() !== null) {
             // read again, a lead is pressed on

@@ -44,6 +44,11 @@ final readonly class Wording
         return $act->said($this->names);
     }
 
+    public function part(string $id): string
+    {
+        return $this->names->part($id);
+    }
+
     public function place(string $place): string
     {
         return $this->names->place($place);

@@ -38,6 +38,11 @@ final readonly class PartEdits extends OnParts
                 $e['part'],
                 fn (array $part) => ['label' => mb_substr(trim($e['label']), 0, 60)] + $part,
             ),
+            'stock' => $this->changed(
+                $d,
+                $e['part'],
+                fn (array $part) => $e['in'] === 'van' ? $part + ['van' => true] : array_diff_key($part, ['van' => 1]),
+            ),
             'group' => $this->group($d, $e['parts'], true),
             default => $this->group($d, $e['parts'], false),
         };

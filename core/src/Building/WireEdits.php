@@ -272,7 +272,14 @@ final readonly class WireEdits
                     ),
                 ));
         // capacitance and leakage between conductors of thermostat cable: common practice, no source
-        $cables[$e['id']] = ['id' => $e['id'], 'feet' => $feet, 'pf_per_ft' => 25, 'leak_megohm' => 200];
+        $usual = ['id' => $e['id'], 'feet' => $feet, 'pf_per_ft' => 25, 'leak_megohm' => 200];
+        $cables[$e['id']] = array_replace($usual, $cables[$e['id']] ?? [], ['feet' => $feet]);
+        $run = $e['run'] ?? null;
+        if ($run === 'hidden') {
+            $cables[$e['id']]['hidden'] = true;
+        } elseif ($run === 'open') {
+            unset($cables[$e['id']]['hidden']);
+        }
         $used = array_column($d['wires'], 'cable');
 
         return ['cables' => array_values(array_filter($cables, fn (array $c) => in_array($c['id'], $used, true)))] + $d;

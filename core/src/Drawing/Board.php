@@ -52,7 +52,9 @@ final class Board
                 ? $height
                 : max($height, ...array_map(fn (array $r) => $r[1] + $r[3] + self::MARGIN, $rectangles));
         $order = $model->wires();
-        $points = self::kept($before, $parts, $order, $terminals);
+        $bundled = Bundles::of($model, $terminals, $rectangles, [$width, $height], $mostSteps);
+        $points = array_map(fn (array $way): array => $way['points'], $bundled) +
+            self::kept($before, $parts, array_diff_key($order, $bundled), $terminals);
         $open = array_values(array_filter($order, fn (Wire $wire) => ! isset($points[$wire->id])));
         if ($open !== []) {
             $size = [$width, $height];
@@ -65,6 +67,7 @@ final class Board
                 'id' => $wire->id, 'colour' => $wire->colour, 'from' => $wire->from, 'to' => $wire->to,
                 'cable' => $wire->cable, ...($wire->via === [] ? [] : ['hand' => true]),
                 'points' => $points[$wire->id],
+                ...isset($bundled[$wire->id]) ? ['bundled' => $bundled[$wire->id]['bundled']] : [],
             ];
         }
         ksort($wires);

@@ -48,6 +48,7 @@ final readonly class PartBoxes
                 'id' => $part->id,
                 'label' => $part->label,
                 'title' => $kind->title,
+                ...$part->inVan ? ['van' => true] : [],
                 'family' => $kind->family->value,
                 'symbol' => $kind->symbol,
                 ...self::lettered($part->label, $w, $h),

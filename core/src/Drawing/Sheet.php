@@ -51,18 +51,28 @@ final class Sheet
             '</title></polyline>';
     }
 
+    /** Of the jacket, duct or wrap in which wires run unseen. */
+    private const BUNDLE = '#b9b1a4';
+
     public static function board(Model $model): string
     {
         $board = Board::of($model);
         $svg = array_map(self::pipe(...), $board['pipes']);
         foreach ($board['wires'] as $wire) {
-            $points = implode(' ', array_map(fn (array $p) => "$p[0],$p[1]", $wire['points']));
-            $svg[] =
-                "<polyline points=\"$points\" fill=\"none\" stroke=\"#fffdf8\" stroke-width=\"5\"/><polyline points=\"$points\" fill=\"none\" stroke=\"".
-                self::COLOURS[$wire['colour']].
-                '" stroke-width="2.4"><title>'.
-                self::text("{$wire['id']}: {$wire['colour']}").
-                '</title></polyline>';
+            [$in, $out] = $wire['bundled'] ?? [null, null];
+            if ($in !== null) {
+                $svg[] = self::run(array_slice($wire['points'], $in, $out - $in + 1), self::BUNDLE, 9, 'wires run hidden');
+            }
+        }
+        foreach ($board['wires'] as $wire) {
+            [$in, $out] = $wire['bundled'] ?? [null, 0];
+            $seen = $in === null
+                ? [$wire['points']]
+                : [array_slice($wire['points'], 0, $in + 1), array_slice($wire['points'], $out)];
+            foreach ($seen as $points) {
+                $svg[] = self::run($points, '#fffdf8', 5).
+                    self::run($points, self::COLOURS[$wire['colour']], 2.4, "{$wire['id']}: {$wire['colour']}");
+            }
         }
         foreach ($board['parts'] as $part) {
             $svg[] = "<rect x=\"{$part['x']}\" y=\"{$part['y']}\" width=\"{$part['w']}\" height=\"{$part['h']}\" rx=\"4\" fill=\"#ffffff\" stroke=\"#29241d\" stroke-width=\"1.4\"/>";
@@ -84,6 +94,15 @@ final class Sheet
         }
 
         return self::sheet($model->title(), $board['width'], $board['height'], $svg);
+    }
+
+    /** @param list<array{int, int}> $points */
+    private static function run(array $points, string $colour, float $width, string $title = ''): string
+    {
+        $through = implode(' ', array_map(fn (array $p): string => "$p[0],$p[1]", $points));
+
+        return "<polyline points=\"$through\" fill=\"none\" stroke=\"$colour\" stroke-width=\"$width\"".
+            ($title === '' ? '/>' : '><title>'.self::text($title).'</title></polyline>');
     }
 
     /** @param array{name: string, x: int, y: int, edge: string} $t */

@@ -70,7 +70,7 @@ final class FaultSet
         };
         foreach ($model->parts() as $part) {
             $kind = $part->kind;
-            foreach ($kind->modes as $mode => $m) {
+            foreach ($part->inVan ? [] : $kind->modes as $mode => $m) {
                 $add($part->id, $part->label, (string) $mode, $m, $kind->family->value, $part->id, $part->links);
             }
         }

@@ -78,6 +78,29 @@ final class Bag
         return $metric ? new ($instrument::class)(true) : $instrument;
     }
 
+    /** @return list<Scale> all that figures are read on, metric ones too */
+    public static function scales(): array
+    {
+        $scales = Mode::cases();
+        foreach (self::all() as $key => $instrument) {
+            if ($instrument instanceof AtTap) {
+                array_push($scales, self::atTap($key), self::atTap($key, true));
+            } elseif ($instrument instanceof Scale) {
+                $scales[] = $instrument;
+            }
+        }
+
+        return $scales;
+    }
+
+    /** @return list<string> what a figure can be written down in: units of the displays, and of ohms their thousands */
+    public static function units(): array
+    {
+        $units = array_map(fn (Scale $scale): string => $scale->specification()->unit, self::scales());
+
+        return array_values(array_unique([...$units, 'kΩ', 'MΩ']));
+    }
+
     /** What a figure was read on, by how it is written in a log. */
     public static function scale(string $key): Scale
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Marking;
 
 use OddSpark\Acts\Danger;
+use OddSpark\Acts\Notes\Report;
 use OddSpark\Marking\Lines\Trace;
 use OddSpark\Suspects\Choice;
 use OddSpark\Suspects\Suspects;
@@ -25,7 +26,8 @@ final readonly class Debrief
     /**
      * @return array{entries: list<array<string, mixed>>, won: list<array<string, mixed>>,
      *     lost: list<array<string, mixed>>,
-     *     same: list<string>, entered: list<string>, bits: float} plain data; figures in bits
+     *     same: list<string>, report: list<array{label: string, text: string}>, entered: list<string>,
+     *     bits: float} plain data; figures in bits
      */
     public function toArray(): array
     {
@@ -40,11 +42,45 @@ final readonly class Debrief
             'won' => $this->won(),
             'lost' => $this->lost($asked),
             'same' => $this->same(),
+            'report' => $this->report(),
             'entered' => $this->account->steps === []
                     ? []
                     : array_map(strval(...), array_keys($this->account->steps[0]->before->weights)),
             'bits' => $this->account->steps === [] ? 0.0 : round($this->account->steps[0]->before->entropy(), 2),
         ];
+    }
+
+    /**
+     * The closing report as it is printed; nothing when none was written.
+     *
+     * @return list<array{label: string, text: string}>
+     */
+    private function report(): array
+    {
+        $entries = $this->account->entries([Report::NAME]);
+        if ($entries === []) {
+            return [];
+        }
+        $act = $this->account->act($entries[count($entries) - 1]);
+        $part = $this->account->wording->part(...);
+        $read = fn (?int $i): string => isset($this->account->seen->entries[$i ?? -1])
+            ? $this->account->wording->entry(...$this->account->seen->entries[$i])
+            : '';
+        $rows = array_filter([
+            'Cause' => $act->get('cause') === null ? 'nothing found wrong' : $part($act->get('cause')),
+            'Work done' => implode(', ', array_map($part, $act->get('done') ?? [])),
+            'Read before' => $read($act->get('before')),
+            'Read after' => $read($act->get('after')),
+            'Parts' => (string) $act->get('parts'),
+            'Minutes' => (string) $act->get('minutes'),
+            'Remarks' => (string) $act->get('words'),
+        ], fn (string $text): bool => $text !== '');
+
+        return array_map(
+            fn (string $label, string $text): array => ['label' => $label, 'text' => $text],
+            array_keys($rows),
+            array_values($rows),
+        );
     }
 
     /** @return array<string, mixed> */

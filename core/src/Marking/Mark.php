@@ -11,6 +11,7 @@ final readonly class Mark
      * @param list<Line> $lines those that weigh something
      * @param list<string> $caps why it is not passed, whatever its sum; ids of {@see Rules::CAPS}
      * @param array<string, int> $hints how many were taken, by grade
+     * @param list<array{text: string, entry: int|null}> $habits good ones that the log shows
      * @param array{hours: float, said: list<string>} $callBack what the customer says when the appliance has run on
      */
     public function __construct(
@@ -20,6 +21,7 @@ final readonly class Mark
         public array $hints,
         public array $callBack,
         public Rules $rules,
+        public array $habits = [],
     ) {}
 
     /** Of 100: what the lines come to, less what was paid for hints. */
@@ -73,6 +75,7 @@ final readonly class Mark
             'not_passed' => array_map(fn (string $cap) => Rules::CAPS[$cap], $this->caps),
             'hints' => ['taken' => $this->hints, 'points' => $this->paid()],
             'call_back' => $this->callBack,
+            'habits' => $this->habits,
             'rules' => [
                 'name' => $this->rules->name,
                 'version' => $this->rules->version,

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace OddSpark\Marking;
 
 use OddSpark\Marking\Lines\Basics;
+use OddSpark\Marking\Lines\ClosingReport;
 use OddSpark\Marking\Lines\Finding;
+use OddSpark\Marking\Lines\Habits;
 use OddSpark\Marking\Lines\Judge;
 use OddSpark\Marking\Lines\Money;
 use OddSpark\Marking\Lines\Reasoning;
@@ -71,6 +73,7 @@ final readonly class Marker
             $hints,
             ['hours' => CallbackSimulation::HOURS, 'said' => $this->after === null ? [] : $this->after->said],
             $rules,
+            (new GoodHabits($this->account))->told(),
         );
     }
 
@@ -87,6 +90,8 @@ final readonly class Marker
             'repair' => new Repair(),
             'verify' => new Verify(),
             'money' => new Money($this->after?->isCalledBack() ?? false),
+            'habits' => new Habits(),
+            'report' => new ClosingReport(),
         ];
     }
 }

@@ -24,6 +24,8 @@ final readonly class Rules
         'repair' => 'Repair',
         'verify' => 'Verify and restore',
         'money' => 'Time and money',
+        'habits' => 'Good habits',
+        'report' => 'Closing report',
     ];
 
     /** What a mark cannot be passed with, whatever its sum. */
@@ -52,6 +54,7 @@ final readonly class Rules
      *     repair; safeties is none, one or each
      * @param array{minutes: float, parts: int, call_backs: int} $budget
      * @param array<string, float> $hints points that a hint costs, by grade
+     * @param bool $ownSheet the log keeps no readings: the trainee writes them down himself
      */
     private function __construct(
         public string $name,
@@ -67,6 +70,7 @@ final readonly class Rules
         public array $verify,
         public array $budget,
         public array $hints,
+        public bool $ownSheet = false,
     ) {}
 
     /**
@@ -95,6 +99,7 @@ final readonly class Rules
             'verify',
             'budget',
             'hints',
+            'own_sheet',
         ];
         foreach (array_diff(array_keys($json), $known) as $key) {
             throw new RulesError("/$key", 'Not known here.');
@@ -133,6 +138,9 @@ final readonly class Rules
                 throw new RulesError("/verify/$what", 'Must be true or false.');
             }
         }
+        if (! is_bool($json['own_sheet'] ?? false)) {
+            throw new RulesError('/own_sheet', 'Must be true or false.');
+        }
         $budget = ($json['budget'] ?? []) + ['minutes' => 90, 'parts' => 1, 'call_backs' => 0];
         $hints = ($json['hints'] ?? []) + ['where' => 3, 'circuit' => 6, 'reading' => 10];
 
@@ -162,6 +170,7 @@ final readonly class Rules
                 self::HINTS,
                 array_map(fn (string $grade) => self::number($hints[$grade], "/hints/$grade", 0, 100), self::HINTS),
             ),
+            $json['own_sheet'] ?? false,
         );
     }
 
@@ -183,6 +192,7 @@ final readonly class Rules
             'verify' => $this->verify,
             'budget' => $this->budget,
             'hints' => $this->hints,
+            'own_sheet' => $this->ownSheet,
         ];
     }
 

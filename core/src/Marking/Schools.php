@@ -7,6 +7,21 @@ namespace OddSpark\Marking;
 /** Where good practitioners differ: which way a house takes. */
 final readonly class Schools
 {
+    /** What each is about. */
+    public const QUESTIONS = [
+        'start' => 'Where to begin',
+        'reference' => 'Reference for volts',
+        'limit_test' => 'Test of a limit or rollout',
+        'valve_test' => 'First test of a gas valve',
+        'safety_jumper' => 'Bridging a safety to see whether it goes on',
+        'valve_jumper' => '24 V straight to a main valve',
+        'flue_aside' => 'Flue pipe pushed aside to prove a blockage',
+        'sealed_casing' => 'A room-sealed casing',
+        'ignition_trials' => 'Trials for ignition without a light',
+        'rod_replacement' => 'A coated flame rod',
+        'after_short' => 'After a short',
+    ];
+
     /** The ways, each with its words; the first is taken where nothing is said. */
     public const CHOICES = [
         'start' => [
@@ -32,6 +47,14 @@ final readonly class Schools
         'safety_jumper' => ['never' => 'never', 'supervised' => 'a short test, taken out at once'],
         'valve_jumper' => ['never' => 'never', 'watched' => 'a short test with the burner watched'],
         'flue_aside' => ['never' => 'never: measure the draught', 'one_trial' => 'one trial'],
+        'sealed_casing' => [
+            'may_open' => 'opened by whoever works on it',
+            'stays' => 'left closed: for those licensed for it',
+        ],
+        'ignition_trials' => [
+            'grave' => 'never one after the other with the fuel on and no light',
+            'ordinary' => 'a few are part of the work',
+        ],
         'rod_replacement' => [
             'either' => 'cleaned or replaced',
             'damaged_only' => 'replaced only when bent, thin or cracked',

@@ -42,6 +42,8 @@ final readonly class BenchState extends MachineState
      * @param bool $tagged whether a tag says that it must not be used
      * @param list<string> $told what the customer was told
      * @param list<array{string, string}> $jumpers places, of those that are known
+     * @param list<array{string, string}> $wired of the jumpers those that are wires put in to stay
+     * @param list<string> $installed parts from the van that were put in
      * @param list<array{string, string}> $earlier of those that somebody else left: what has not been noticed yet, and
      *     wires on a wrong place
      * @param int $raw trials without a light up to the arrival, or to when it was last said
@@ -75,6 +77,8 @@ final readonly class BenchState extends MachineState
         public bool $tagged = false,
         public array $told = [],
         public array $jumpers = [],
+        public array $wired = [],
+        public array $installed = [],
         public array $earlier = [],
         public int $raw = 0,
         public array $resets = [],

@@ -39,7 +39,12 @@ final class Perception
             }
         }
         $this->sights = $sights;
-        $this->ambient = array_filter($plan->percepts, fn (array $p) => ! in_array($p['from'], ['look', 'off'], true));
+        // what is in the van is silent and dark, and once it is fitted one looks at it
+        $this->ambient = array_filter(
+            $plan->percepts,
+            fn (array $p) => ! in_array($p['from'], ['look', 'off'], true) &&
+                $plan->model->part((string) ($p['part'] ?? ''))?->inVan !== true,
+        );
         $together = [];
         foreach ($plan->model->views() as $view) {
             foreach ($view as $part) {

@@ -28,6 +28,11 @@ final class BestReading
     /** @var list<string> */
     private readonly array $references;
 
+    private readonly UsualPairs $usual;
+
+    /** Bits under which a reading is none that tells. */
+    private const TELLS = 1.0e-3;
+
     /** @var array<string, float> by mode */
     private static array $near = [];
 
@@ -41,16 +46,19 @@ final class BestReading
             }
         }
         $this->references = array_values($references);
+        $this->usual = UsualPairs::of($plan->model);
         $this->pairs = $this->allPairs();
     }
 
-    /** @return list<array{string, string}> */
+    /** @return list<array{string, string}> all that two leads could be put on and that could tell something */
     public function pairs(): array
     {
         return $this->pairs;
     }
 
     /**
+     * What a technician would read; where nothing of that tells anything, whatever does.
+     *
      * @param array<string, array{Bench, BenchState}> $candidates those still in, with their states
      * @param array<string, float> $weights
      * @param bool $dc volts DC too
@@ -58,6 +66,20 @@ final class BestReading
      * @return list<Choice> best first, ties by minutes
      */
     public function rank(array $candidates, array $weights, int $most = 10, bool $dc = false, float $least = 0.0): array
+    {
+        $usual = $this->ranked($this->usual->pairs(), $candidates, $weights, $most, $dc, $least);
+        $tells = $usual !== [] && $usual[0]->bits > self::TELLS;
+
+        return $tells ? $usual : $this->ranked($this->pairs, $candidates, $weights, $most, $dc, $least);
+    }
+
+    /**
+     * @param list<array{string, string}> $pairs
+     * @param array<string, array{Bench, BenchState}> $candidates
+     * @param array<string, float> $weights
+     * @return list<Choice>
+     */
+    private function ranked(array $pairs, array $candidates, array $weights, int $most, bool $dc, float $least): array
     {
         if ($candidates === []) {
             return [];
@@ -88,7 +110,7 @@ final class BestReading
             }
         };
         $dead = true;
-        foreach ($this->pairs as [$red, $black]) {
+        foreach ($pairs as [$red, $black]) {
             if (! $reachable($red) || ! $reachable($black)) {
                 continue;
             }
@@ -97,6 +119,9 @@ final class BestReading
             foreach ($solutions as $which => $s) {
                 $values[$which] = $s->acVolts($a, $b);
                 $dead = $dead && $values[$which] < 0.5;
+            }
+            if ($this->usual->isOneConductor($red, $black)) { // nobody goes by hundredths along sound copper
+                $values = array_map(fn (float $v): float => $v < UsualPairs::DROP_V ? 0.0 : $v, $values);
             }
             $offer('vac', Mode::VoltsAc, $red, $black, $values);
             if ($dc) {
@@ -110,7 +135,7 @@ final class BestReading
             }
         }
         if ($dead) {
-            foreach ($this->pairs as [$red, $black]) {
+            foreach ($pairs as [$red, $black]) {
                 if (in_array($black, $this->references, true) || ! $reachable($red) || ! $reachable($black)) {
                     continue;
                 }
@@ -232,7 +257,13 @@ final class BestReading
             $pairs[] = ["{$wire->id}.a", "{$wire->id}.b"];
             $pairs[] = [$wire->from, $wire->to]; // its joints too
         }
+        $all = [];
+        foreach ([...$this->usual->pairs(), ...$pairs] as [$red, $black]) { // none twice with its leads exchanged
+            if (! isset($all["$black $red"])) {
+                $all["$red $black"] ??= [$red, $black];
+            }
+        }
 
-        return $pairs;
+        return array_values($all);
     }
 }

@@ -24,6 +24,9 @@ final class NextSteps
     /** Suspects above which acts are not thought forward: what can be read at once tells enough then. */
     private const FEW = 40;
 
+    /** Bits by which what is done first has to make a reading tell more. */
+    private const MORE = 0.1;
+
     private readonly BestReading $readings;
 
     public function __construct(
@@ -46,6 +49,10 @@ final class NextSteps
         $weighed = count($now);
         $choices = $now;
         $told = [];
+        $already = [];
+        foreach ($now as $choice) {
+            $already["$choice->kind $choice->red $choice->black"] = $choice->bits;
+        }
         foreach (
             count($candidates) > 1 && count($candidates) <= self::FEW ? $this->acts($candidates) : [] as [$act, $wait]
         ) {
@@ -55,6 +62,10 @@ final class NextSteps
             }
             $then = $this->readings->rank($ahead, $weights, PHP_INT_MAX);
             $weighed += count($then);
+            $then = array_values(array_filter( // nothing is set to read what would be read all the same
+                $then,
+                fn (Choice $c): bool => $c->bits > ($already["$c->kind $c->red $c->black"] ?? 0.0) + self::MORE,
+            ));
             // a longer wait only if it tells more
             if ($then !== [] && $then[0]->bits > ($told[json_encode($act->toArray())] ?? 0.0) + 1e-6) {
                 $told[json_encode($act->toArray())] = $then[0]->bits;
@@ -93,7 +104,8 @@ final class NextSteps
             $add('hold', ['to' => 'held']);
         }
         foreach ($this->plan->model->parts() as $part) {
-            foreach ($part->kind->family->isUtility() ? [] : $part->kind->settings as $lever => $setting) {
+            $isLeft = $part->inVan || $part->kind->family->isUtility();
+            foreach ($isLeft ? [] : $part->kind->settings as $lever => $setting) {
                 $at = $state->slots["{$part->id}.$lever"]['at'];
                 foreach ($setting->ends() as $to) {
                     if ($to !== $at) {

@@ -14,6 +14,9 @@ use OddSpark\Meter\Scale;
  */
 final readonly class Question
 {
+    /** Minutes after which what is asked has to tell twice as much. From memory. */
+    private const PATIENCE = 6.0;
+
     /** @var list<float> how far a display, or a person's notion of a moment, may stand from each figure */
     private array $tolerance;
 
@@ -21,7 +24,7 @@ final readonly class Question
      * @param string $kind volts, most, ohms, tap, look, hand, perceived, first, last
      * @param string $text as it is said: "volts from Limit a to Limit b, 50 s into a call"
      * @param list<string> $places what it is asked of: places, a part, or a channel
-     * @param float $minutes of labour
+     * @param float $minutes of labour, and of waiting till it can be asked
      * @param list<float|string> $values by suspect: a figure, or a class
      * @param Scale|null $mode of the instrument that shows figures
      * @param Comparison|null $clock when the figures are moments
@@ -76,6 +79,26 @@ final readonly class Question
         return InformationGain::bins($values, $this->tolerance);
     }
 
+    /**
+     * The same with other values.
+     *
+     * @param list<float|string> $values
+     */
+    public function with(array $values): self
+    {
+        return new self(
+            $this->kind,
+            $this->text,
+            $this->places,
+            $this->minutes,
+            $values,
+            $this->mode,
+            $this->clock,
+            $this->tick,
+            $this->handy,
+        );
+    }
+
     /** The same, so much of its bits counting. */
     public function counting(float $share): self
     {
@@ -93,12 +116,12 @@ final readonly class Question
     }
 
     /**
-     * Share of its bits that counts when it is weighed against others: what has to be timed is asked only where it
-     * tells much more.
+     * Share of its bits that counts when it is weighed against others: what has to be timed, waited for or worked for
+     * is asked only where it tells much more.
      */
     public function handiness(): float
     {
-        return $this->handy * match ($this->kind) {
+        return $this->handy / (1 + $this->minutes / self::PATIENCE) * match ($this->kind) {
             'first' => 0.7,
             'last' => 0.5,
             'most' => 0.9,

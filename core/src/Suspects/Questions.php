@@ -19,13 +19,11 @@ final class Questions
     /** Share of its bits that counts for what is asked after everything was tapped. */
     private const TAPPED = 0.6;
 
-    /**
-     * Less than this is a drop along a conductor; telling one drop from another counts for so much of its bits, as
-     * nobody does it first.
-     */
-    private const DROP_V = 5.0;
+    /** Share of its bits that counts for what no technician would read: between no pair, or by hundredths of a volt. */
+    private const UNUSUAL = 0.1;
 
-    private const DROP = 0.3;
+    /** Share of a phase that passes on the average until what is watched for has come. */
+    private const WATCHED = 0.5;
 
     /** What hands find: as it is said, and how often the act is done for it (off, and on again). */
     private const BY_HAND = [
@@ -39,7 +37,12 @@ final class Questions
 
     public int $asked = 0;
 
-    private function __construct(private readonly Evidence $evidence) {}
+    private readonly UsualPairs $usual;
+
+    private function __construct(private readonly Evidence $evidence)
+    {
+        $this->usual = UsualPairs::of($evidence->plan->model);
+    }
 
     /** @return array{list<Question>, int} those that part anything, and how many there were */
     public static function of(Evidence $evidence): array
@@ -64,9 +67,6 @@ final class Questions
         if (count($bins) < 2) {
             return;
         }
-        if ($question->mode === Mode::VoltsAc) {
-            $question = $question->counting(self::plain($question, $bins));
-        }
         $bin = [];
         foreach ($bins as $i => $ids) {
             foreach ($ids as $id) {
@@ -85,31 +85,25 @@ final class Questions
     }
 
     /**
-     * How much of what a reading of volts tells is told by more than drops along conductors.
-     *
-     * @param list<list<int>> $bins
+     * A reading of volts as a technician takes it, to whom less than a volt is nothing; and for where that does not
+     * tell any more, the same told by hundredths.
      */
-    private static function plain(Question $question, array $bins): float
+    private function keepVolts(Question $question): void
     {
-        $drops = $others = [];
-        foreach ($bins as $bin) {
-            if ($question->values[$bin[count($bin) - 1]] < self::DROP_V) {
-                $drops = [...$drops, ...$bin];
-            } else {
-                $others[] = $bin;
-            }
-        }
-        $alike = array_fill(0, count($question->values), 1.0);
-        $plain =
-            InformationGain::bits($drops === [] ? $others : [$drops, ...$others], $alike) /
-            InformationGain::bits($bins, $alike);
-
-        return self::DROP + (1 - self::DROP) * $plain;
+        $plain = fn (float|string $v): float => $v < UsualPairs::DROP_V ? 0.0 : (float) $v;
+        $this->keep($question->with(array_map($plain, $question->values)));
+        $this->keep($question->counting(self::UNUSUAL));
     }
 
     private function handy(int $tick): float
     {
         return $this->evidence->trial->isTapped($tick) ? self::TAPPED : 1.0;
+    }
+
+    /** The same of a reading between two places: what no technician would read is for when nothing else tells. */
+    private function handyAt(int $tick, string $red, string $black): float
+    {
+        return $this->handy($tick) * ($this->usual->isUsual($red, $black) ? 1.0 : self::UNUSUAL);
     }
 
     private function looks(): void
@@ -149,7 +143,7 @@ final class Questions
     private function hands(): void
     {
         foreach ($this->evidence->plan->model->parts() as $id => $part) {
-            foreach (self::BY_HAND as $act => [$text, $before]) {
+            foreach ($part->inVan ? [] : self::BY_HAND as $act => [$text, $before]) {
                 $values = [];
                 foreach ($this->evidence->of as $shown) {
                     $values[] = $shown['hands'][$id][$act] ?? '';
@@ -178,7 +172,7 @@ final class Questions
                         'perceived',
                         "{$percept['thing']}, $when",
                         [$channel],
-                        Catalogue::minutes('listen'),
+                        Catalogue::minutes('listen') + $this->evidence->trial->waited($tick),
                         $values,
                         tick: $tick,
                         handy: $this->handy($tick),
@@ -197,7 +191,7 @@ final class Questions
                     $first[] = $changes[0] ?? INF;
                     $last[] = $changes === [] ? INF : end($changes);
                 }
-                $minutes = Catalogue::minutes('listen');
+                $minutes = Catalogue::minutes('listen') + self::WATCHED * ($ends - $begins) / 60_000;
                 $this->keep(
                     new Question(
                         'first',
@@ -246,16 +240,16 @@ final class Questions
                 }
                 $nodes[implode('-', $pair)] = true;
                 $values = array_map(fn (int $c) => $evidence->volts[$c][$i], $circuits);
-                $this->keep(
+                $this->keepVolts(
                     new Question(
                         'volts',
                         sprintf('volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $when),
                         [$a, $b],
-                        Catalogue::minutes('leads'),
+                        Catalogue::minutes('leads') + $evidence->trial->waited($tick),
                         $values,
                         Mode::VoltsAc,
                         tick: $tick,
-                        handy: $this->handy($tick),
+                        handy: $this->handyAt($tick, $a, $b),
                     ),
                 );
             }
@@ -291,7 +285,7 @@ final class Questions
                     }
                     $values[] = $most;
                 }
-                $this->keep(
+                $this->keepVolts(
                     new Question(
                         'most',
                         sprintf(
@@ -301,11 +295,11 @@ final class Questions
                             $title,
                         ),
                         [$a, $b],
-                        2 * Catalogue::minutes('leads'),
+                        2 * Catalogue::minutes('leads') + self::WATCHED * ($to - $from) / 60_000,
                         $values,
                         Mode::VoltsAc,
                         tick: $from,
-                        handy: $this->handy($from),
+                        handy: $this->handyAt($from, $a, $b),
                     ),
                 );
             }
@@ -329,6 +323,7 @@ final class Questions
                     Catalogue::minutes('lift') + Catalogue::minutes('leads'),
                     $values,
                     Mode::Ohms,
+                    handy: $wire !== null || $this->usual->isUsual($a, $b) ? 1.0 : self::UNUSUAL,
                 ),
             );
         }
@@ -349,7 +344,7 @@ final class Questions
                         'tap',
                         lcfirst($instrument::TITLE)." at the $at->label, $when",
                         [(string) $tap],
-                        $instrument::MINUTES,
+                        $instrument::MINUTES + $this->evidence->trial->waited($tick),
                         $values,
                         $instrument,
                         tick: $tick,

@@ -25,7 +25,10 @@ use OddSpark\Senses\Record;
  */
 final class Tracker
 {
-    /** A complaint that the candidate would not have led to: hearsay, so it weighs and does not exclude. */
+    /**
+     * What somebody said and the candidate would not have led to: hearsay, so it weighs and does not exclude. All that
+     * it speaks against have no more than this together, so that many of them do not outweigh what it speaks for.
+     */
     private const HEARSAY = 0.1;
 
     private const NEARBY_STEP = 500;
@@ -44,8 +47,11 @@ final class Tracker
     /** @var array<string, Bench> */
     private array $benches = [];
 
-    /** @var array<string, float> */
+    /** @var array<string, float> before anything is said or seen */
     private array $weights = [];
+
+    /** @var array<string, true> those that something speaks against that was said */
+    private array $contrary = [];
 
     /**
      * @var array{meter: array<string, float>, sight: array<string,
@@ -136,7 +142,9 @@ final class Tracker
                 continue;
             }
             if ($act->tells() === Tells::Hearsay) {
-                $this->weights[$id] *= $outcome->seen === $expected->seen ? 1.0 : self::HEARSAY;
+                if ($outcome->seen !== $expected->seen) {
+                    $this->contrary[$id] = true;
+                }
 
                 continue;
             }
@@ -166,6 +174,7 @@ final class Tracker
         return [
             'states' => array_map(fn (BenchState $s): array => $s->toArray(), $this->states),
             'weights' => $this->weights,
+            'contrary' => array_map(strval(...), array_keys($this->contrary)),
             'unknown' => $this->unknown,
             'since' => $this->since,
             'records' => array_map(fn (Bench $b) => $b->record->kept(), $this->benches),
@@ -177,6 +186,7 @@ final class Tracker
     {
         $this->states = array_map(BenchState::fromArray(...), $snapshot['states']);
         ['weights' => $this->weights, 'unknown' => $this->unknown, 'since' => $this->since] = $snapshot;
+        $this->contrary = array_fill_keys($snapshot['contrary'] ?? [], true); // once the weights had it in them
         $this->benches = [];
         foreach ($this->states as $id => $state) {
             $this->benches[$id] = new Bench($this->plan, $this->faultSet->get((string) $id), $this->memory);
@@ -200,6 +210,7 @@ final class Tracker
     private function goOn(Observations $seen, Comparison $comparison, int $tick, int $compared): void
     {
         $observed = self::cut($seen->perceived, $compared);
+        $weighed = $this->weighed();
         foreach ($this->states as $id => $state) {
             $this->states[$id] = $this->benches[$id]->advance($state, $tick);
             $expected = self::cut($this->benches[$id]->record->until($tick), $compared);
@@ -211,7 +222,7 @@ final class Tracker
                         ARRAY_FILTER_USE_KEY,
                     );
                     if ($comparison->agrees($rest($observed), $rest($expected), $this->since)) {
-                        $this->watched[$by][$id] = $this->weights[$id];
+                        $this->watched[$by][$id] = $weighed[$id];
                         break;
                     }
                 }
@@ -231,7 +242,24 @@ final class Tracker
     /** Those still in, as they stand. */
     public function suspects(): Suspects
     {
-        return new Suspects(array_intersect_key($this->weights, $this->states), $this->unknown);
+        return new Suspects($this->weighed(), $this->unknown);
+    }
+
+    /** @return array<string, float> weights of those still in, with what was said */
+    private function weighed(): array
+    {
+        $weights = array_intersect_key($this->weights, $this->states);
+        $contrary = array_sum(array_intersect_key($weights, $this->contrary));
+        $others = array_sum(array_diff_key($weights, $this->contrary));
+        if ($contrary <= 0.0) {
+            return $weights;
+        }
+        $most = $others <= 0.0 ? 1.0 : self::HEARSAY / (1 - self::HEARSAY) * $others / $contrary;
+        foreach (array_keys(array_intersect_key($weights, $this->contrary)) as $id) {
+            $weights[$id] *= min(self::HEARSAY, $most);
+        }
+
+        return $weights;
     }
 
     /** @return array<string, array{Bench, BenchState}> bench and state of each that is still in */
@@ -252,6 +280,7 @@ final class Tracker
     public function begin(Observations $seen): void
     {
         $this->since = 0;
+        $this->contrary = [];
         $said = $seen->complaint;
         sort($said);
         foreach ($this->arrivals() as $id => $arrival) {
@@ -260,9 +289,12 @@ final class Tracker
             $this->states[$id] = $this->benches[$id]->resume($arrival->state);
             $would = array_column($arrival->complaint, 'id');
             sort($would);
-            $this->weights[$id] = $fault->weight * ($would === $said ? 1.0 : self::HEARSAY);
+            $this->weights[$id] = $fault->weight;
+            if ($would !== $said) {
+                $this->contrary[$id] = true;
+            }
         }
-        $this->unknown = self::UNKNOWN * array_sum($this->weights);
+        $this->unknown = self::UNKNOWN * array_sum($this->weighed());
         // what strikes one on entering is seen before anything is done
         $comparison = new Comparison([]);
         $first = array_map(fn (array $list) => [$list[0]], self::cut($seen->perceived, 0));

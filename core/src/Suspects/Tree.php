@@ -248,7 +248,8 @@ final readonly class Tree
             if (count($bin) > 1) {
                 $best = 0.0;
                 foreach ($questions as $question) {
-                    $best = max($best, InformationGain::bits($question->split($bin), $weights));
+                    $bits = InformationGain::bits($question->split($bin), $weights);
+                    $best = max($best, $bits * $question->handiness());
                 }
                 $sum += array_sum(array_intersect_key($weights, array_flip($bin))) / $all * $best;
             }

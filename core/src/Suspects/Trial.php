@@ -146,6 +146,17 @@ final readonly class Trial
         return $moments;
     }
 
+    /** Minutes that a person waits for a moment: from the beginning of its phase, or of the call that has ended. */
+    public function waited(int $tick): float
+    {
+        $begun = 0;
+        foreach ($this->phases as [$kind, $at]) {
+            $begun = $at <= $tick && $kind !== 'ended' ? $at : $begun;
+        }
+
+        return ($tick - $begun) / 60_000;
+    }
+
     /** Whether a moment comes after what yields to a tap was tapped: to be used for that, and not otherwise. */
     public function isTapped(int $tick): bool
     {

@@ -47,9 +47,9 @@ final class Sheet
                 $row['best'] === [] || $row['share'] === null || $row['share'] >= 0.9
                     ? ''
                     : $e($row['best'][0]['text']).
-                        ' <span class="n">'.
-                        $e(number_format($row['best'][0]['bits'], 2)).
-                        ' bits</span>';
+                        ' <span class="n">would have '.
+                        $e($row['best'][0]['splits']).
+                        '</span>';
             $danger = implode('', array_map(fn (string $d) => '<br><b>'.$e($d).'</b>', $row['dangers']));
             $entries .=
                 '<tr><td class="f">'.
@@ -67,7 +67,7 @@ final class Sheet
                 array_map(
                     fn (array $t) => '<li>Entry '.
                         ($t['entry'] + 1).
-                        ": {$e($t['text'])} <span class=\"n\">{$e(number_format($t['bits'], 2))} bits</span></li>",
+                        ": {$e($t['text'])}</li>",
                     $list,
                 ),
             );
@@ -97,6 +97,14 @@ final class Sheet
                     ' points.</p>'
                 : '';
 
+        $rows = implode('', array_map(
+            fn (array $row): string => "<tr><th>{$e($row['label'])}</th><td>{$e($row['text'])}</td></tr>",
+            $debrief['report'] ?? [],
+        ));
+        $report = $rows === '' ? '' : "<h2>Closing report</h2><table>$rows</table>";
+        $habits = implode('', array_map(fn (array $h): string => "<li>{$e($h['text'])}</li>", $mark['habits'] ?? []));
+        $habits = $habits === '' ? '' : "<h2>Good habits</h2><ul>$habits</ul>";
+
         return <<<HTML
         <!doctype html>
         <html lang="en"><head><meta charset="utf-8"><title>{$e($head['title'])}</title><style>
@@ -114,10 +122,12 @@ final class Sheet
         <p class="total"><b>$total</b> of 100, $passed$not. {$e(self::VERDICTS[$mark['verdict']])}.</p>
         <p><b>It was:</b> {$e($head['fault'])}. $calls</p>
         $same$hints
+        $report
         <h2>The mark, line by line</h2><table>$lines</table>
         <p class="n">House rules: {$e(
             $mark['rules']['title'],
         )}, version {$e($mark['rules']['version'])}, pass mark {$e($mark['rules']['pass_mark'])}.</p>
+        $habits
         <h2>Where the trace was won</h2><ul>{$turns($debrief['won'])}</ul>
         <h2>Where it was lost</h2><ul>{$turns($debrief['lost'])}</ul>
         <h2>Entry by entry</h2>

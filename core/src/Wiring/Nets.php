@@ -50,11 +50,14 @@ final class Nets
 
     private readonly Ways $ways;
 
-    /** @param list<array{string, string}> $jumpers places that somebody has joined beside what the drawing says */
-    public function __construct(public readonly Model $model, array $jumpers = [])
+    /**
+     * @param list<array{string, string}> $jumpers places that somebody has joined beside what the drawing says
+     * @param list<string> $off parts that were taken off
+     */
+    public function __construct(public readonly Model $model, array $jumpers = [], private readonly array $off = [])
     {
         $this->labels = array_map(fn (Part $p): string => $p->label, $model->parts());
-        $this->read();
+        $this->read(array_map(fn (string $place): string => Model::split($place)[0], array_merge([], ...$jumpers)));
         foreach ($jumpers as [$a, $b]) {
             $this->join($this->terminal($a), $this->terminal($b));
         }
@@ -254,7 +257,8 @@ final class Nets
         return $wire === null ? $place : ($end === 'a' ? $wire->from : $wire->to);
     }
 
-    private function read(): void
+    /** @param list<string> $fitted parts to which something was led that the drawing does not have */
+    private function read(array $fitted): void
     {
         foreach ($this->model->wires() as $wire) {
             $this->join($wire->from, $wire->to, $wire->id);
@@ -265,6 +269,10 @@ final class Nets
             }
         }
         foreach ($this->model->parts() as $part) {
+            $isAway = $part->inVan && ! in_array($part->id, $fitted, true);
+            if ($isAway || in_array($part->id, $this->off, true)) {
+                continue;
+            }
             foreach ($part->kind->joined as $group) {
                 foreach (array_slice($group, 1) as $terminal) {
                     $this->join("$part->id.$group[0]", "$part->id.$terminal");

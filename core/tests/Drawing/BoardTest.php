@@ -59,11 +59,13 @@ final class BoardTest extends TestCase
     public function test_no_wire_runs_upon_another(string $name): void
     {
         $wires = Board::of((new Library())->model($name))['wires'];
-        $runs = fn (array $wire): array => array_map(
-            null,
-            array_slice($wire['points'], 0, -1),
-            array_slice($wire['points'], 1),
-        );
+        $runs = function (array $wire): array { // without what runs hidden in one line with others
+            $runs = array_map(null, array_slice($wire['points'], 0, -1), array_slice($wire['points'], 1));
+            [$in, $out] = $wire['bundled'] ?? [0, 0];
+            array_splice($runs, $in, $out - $in);
+
+            return $runs;
+        };
         foreach ($wires as $i => $a) {
             foreach (array_slice($wires, $i + 1) as $b) {
                 $meet = array_intersect([$a['from'], $a['to']], [$b['from'], $b['to']]) !== [];
@@ -81,6 +83,30 @@ final class BoardTest extends TestCase
                 }
             }
         }
+    }
+
+    /** Wires of a hidden cable come out one by one at each end, and are one line between. */
+    public function test_wires_that_run_hidden_are_one_bundle(): void
+    {
+        $wires = array_filter(
+            Board::of((new Library())->model('furnace-80'))['wires'],
+            fn (array $w): bool => $w['cable'] === 'thermostat',
+        );
+        self::assertCount(5, $wires);
+        $between = [];
+        foreach ($wires as $wire) {
+            [$in, $out] = $wire['bundled'];
+            self::assertGreaterThan(0, $in, 'a piece of it is seen at one end');
+            self::assertLessThan(count($wire['points']) - 1, $out, 'and at the other');
+            // but for where it comes to the others
+            $between[] = array_slice($wire['points'], $in + 1, $out - $in - 1);
+        }
+        self::assertNotSame([], array_intersect(...array_map(
+            fn (array $run): array => array_map(fn (array $p): string => "$p[0] $p[1]", $run),
+            $between,
+        )), 'they share their line');
+        $open = array_filter(Board::of((new Library())->model('furnace-80'))['wires'], fn (array $w): bool => $w['cable'] === null);
+        self::assertSame([], array_column($open, 'bundled'));
     }
 
     #[DataProvider('models')]

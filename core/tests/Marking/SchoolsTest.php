@@ -76,6 +76,22 @@ final class SchoolsTest extends TestCase
             1.0,
             0.4,
         ];
+        yield 'a sealed casing opened, where it stays closed' => [
+            'simple-fan-live',
+            'safety',
+            ['sealed_casing' => 'stays'],
+            ['sealed_casing' => 'may_open'],
+            0.4,
+            0.15,
+        ];
+        yield 'trial after trial, where a few are ordinary' => [
+            'furnace-gas-left-on',
+            'safety',
+            ['ignition_trials' => 'ordinary'],
+            ['ignition_trials' => 'grave'],
+            0.4,
+            1.0,
+        ];
         yield 'a jumper left is never allowed' => [
             'furnace-limit-jumper-left',
             'safety',

@@ -93,7 +93,7 @@ final class PairsTest extends TestCase
         self::assertLessThan(0.1, $steps[0]->unknownShare());
     }
 
-    public function test_more_than_a_thousand_things_are_weighed_on_the_largest_and_none_of_them_hurts(): void
+    public function test_hundreds_of_usual_readings_are_weighed_on_the_largest_and_none_of_them_hurts(): void
     {
         [$plan, $faultSet, $seen, , $memory, $tracker] = $this->follow(
             'zones-hydronic',
@@ -110,7 +110,7 @@ final class PairsTest extends TestCase
             $suspects->weights,
             20,
         );
-        self::assertGreaterThanOrEqual(1000, $weighed);
+        self::assertGreaterThanOrEqual(300, $weighed);
         self::assertCount(20, $choices);
         foreach ($choices as $i => $choice) {
             self::assertLessThanOrEqual(

@@ -83,6 +83,40 @@ final class TreeTest extends TestCase
             self::assertGreaterThanOrEqual(1, $fault['grade']);
             self::assertLessThanOrEqual(5, $fault['grade']);
         }
+        self::assertSame($this->kept()[$name], $this->firstQuestions($all['tree']), 'read, and its verdict committed');
+    }
+
+    /** @return array<string, array<string, mixed>> by model: what is asked first, and then after each answer */
+    private function kept(): array
+    {
+        $text = (string) file_get_contents(__DIR__.'/first-questions.json');
+
+        return array_map(fn (array $model): array => [
+            'first' => $model['first']['ask'],
+            'then' => array_map(fn (array $then): string => $then['ask'], $model['then']),
+        ], json_decode($text, true, 8, JSON_THROW_ON_ERROR));
+    }
+
+    /**
+     * @param array<string, mixed> $tree
+     * @return array{first: string, then: array<string, string>}
+     */
+    private function firstQuestions(array $tree): array
+    {
+        return [
+            'first' => $tree['ask'],
+            'then' => array_column(array_filter($tree['answers'], fn (array $a) => isset($a['ask'])), 'ask', 'shows'),
+        ];
+    }
+
+    public function test_every_first_question_that_is_kept_was_found_right(): void
+    {
+        $text = (string) file_get_contents(__DIR__.'/first-questions.json');
+        foreach (json_decode($text, true, 8, JSON_THROW_ON_ERROR) as $model => $asked) {
+            foreach ([$asked['first'], ...array_values($asked['then'])] as $question) {
+                self::assertMatchesRegularExpression('/^(right|acceptable: )/', $question['verdict'], $model);
+            }
+        }
     }
 
     /** @return iterable<string, array{string}> the largest is left to `spark check` */

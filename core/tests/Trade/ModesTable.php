@@ -11,6 +11,7 @@ use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\Evidence;
+use OddSpark\Suspects\UsualPairs;
 use OddSpark\Tests\TestRig;
 
 /**
@@ -156,10 +157,14 @@ final class ModesTable
             }
         };
         $model = $evidence->plan->model;
+        $usual = UsualPairs::of($model);
         $isOwn = fn (string $place): bool => str_starts_with($place, "$fault->part.");
         foreach ($evidence->trial->moments() as $tick => $when) {
             [$bad, $sound] = [$evidence->at($id, 'circuit', $tick), $evidence->at('healthy', 'circuit', $tick)];
             foreach ($bad === null || $sound === null ? [] : $evidence->pairs as $i => [$a, $b]) {
+                if (! $usual->isUsual($a, $b)) {
+                    continue;
+                }
                 $offer(
                     "{$model->placeName($a)} to {$model->placeName($b)}",
                     $when,
@@ -171,6 +176,9 @@ final class ModesTable
             }
         }
         foreach ($evidence->freed as $i => [$a, $b, $of]) {
+            if ($model->wire($of) === null && ! $usual->isUsual($a, $b)) {
+                continue;
+            }
             $offer(
                 "{$model->placeName($a)} to {$model->placeName($b)}",
                 'power off, one end lifted',

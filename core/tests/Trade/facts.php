@@ -59,6 +59,8 @@ return [
         ['a carbide igniter cold, 40 to 90 Ω', 'ohm', ['igniter.1', 'igniter.2'], 40, 90],
         ['a closed limit', 'ohm', ['limit.a', 'limit.b'], 0, 0.6],
         ['a closed rollout', 'ohm', ['rollout-l.a', 'rollout-l.b'], 0, 0.6],
+        ['a sound rod from its terminal to its tip', 'ohm', ['rod.rod', 'rod.end'], 0, 1],
+        ['and clear of its bracket', 'ohm', ['rod.end', 'burners.metal'], 1e6, INF],
         ['nothing past an open switch', 'vac', ['board.L1', 'board.N'], 0, 1],
         ['volts before an open switch', 'vac', ['service.line', 'panel.N'], 114, 126],
     ]],
@@ -222,6 +224,12 @@ return [
     ]],
     'cracked igniter, off' => ['furnace-80', 'igniter:cracked', [['set', 'service.lever', 'off'], ['run', 20]], [
         ['a cracked igniter is open', 'ohm', ['igniter.1', 'igniter.2'], 1e6, INF],
+    ]],
+    'rod broken inside, off' => ['furnace-80', 'rod:broken', [['set', 'service.lever', 'off'], ['run', 20]], [
+        ['a rod broken in its porcelain is open end to end', 'ohm', ['rod.rod', 'rod.end'], 1e6, INF],
+    ]],
+    'rod broken inside, fed' => ['furnace-80', 'rod:broken', [...$heat, ['until', 'burners.fire', 120], ['run', 3]], [
+        ['and the flame pulls nothing negative at its terminal', 'vdc', ['rod.rod', 'screw.screw'], -1, 1],
     ]],
     'cracked igniter, fed' => ['furnace-80', 'igniter:cracked', [...$heat, ['run', 26]], [
         ['line volts at a cracked igniter', 'vac', ['igniter.1', 'igniter.2'], 110, 126],

@@ -8,6 +8,7 @@ import { Questions } from './Questions'
 
 interface Props {
     job: Briefing
+    questions: Record<string, string>
     board: BoardData
     log: readonly Entry[]
     tagged: boolean
@@ -15,7 +16,7 @@ interface Props {
 }
 
 /** The complaint, the rules of this job, the code card, and the cautions. */
-export function CallSheet({ job, board, log, tagged, act }: Props) {
+export function CallSheet({ job, questions, board, log, tagged, act }: Props) {
     const card = board.parts.find((p) => p.card)?.card
     return (
         <Stack gap="3" overflowY="auto" h="100%" pr="1" tabIndex={0} aria-label="Call sheet">
@@ -33,7 +34,7 @@ export function CallSheet({ job, board, log, tagged, act }: Props) {
                 </Text>
             </Box>
             {job.rules.hints && <Hints prices={job.rules.hints} log={log} act={act} />}
-            <Questions log={log} act={act} />
+            <Questions questions={questions} log={log} act={act} />
             <Leaving log={log} tagged={tagged} act={act} />
             <HouseRules rules={job.rules} />
             {card && (

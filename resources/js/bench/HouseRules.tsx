@@ -1,18 +1,6 @@
 import { Box, Text } from '@chakra-ui/react'
 import type { ToldRules } from '@/lib/types'
 
-const QUESTIONS: Record<string, string> = {
-    start: 'Begin',
-    reference: 'Reference for volts',
-    limit_test: 'A limit is tested by',
-    valve_test: 'A gas valve is tested by',
-    safety_jumper: 'Bridging a safety',
-    valve_jumper: '24 V straight to a valve',
-    flue_aside: 'Flue pipe pushed aside',
-    rod_replacement: 'A flame rod is',
-    after_short: 'After a short',
-}
-
 /** What of the house rules binds the trainee at this job, in his words. */
 export function HouseRules({ rules }: { rules: ToldRules }) {
     const after = [
@@ -34,7 +22,7 @@ export function HouseRules({ rules }: { rules: ToldRules }) {
             {after.length > 0 && <Text>After the repair: {after.join(', ')}.</Text>}
             {Object.values(rules.schools).map((s) => (
                 <Text key={s.question}>
-                    {QUESTIONS[s.question] ?? s.question}: {s.way}.
+                    {s.question}: {s.way}.
                 </Text>
             ))}
             <Text>A flame current is good from {rules.flame_ua} µA on.</Text>
@@ -50,6 +38,8 @@ export function HouseRules({ rules }: { rules: ToldRules }) {
                           : 'No ladder.'}
                 </Text>
             )}
+            {rules.own_sheet && <Text>The log keeps no readings: you write down what you read, and it is judged.</Text>}
+            {rules.report && <Text>A closing report is asked for, and judged.</Text>}
             {rules.stops && <Text>What would hurt is stopped before it is done, and counts as tried.</Text>}
         </Box>
     )

@@ -3,8 +3,13 @@ import { useEffect, useRef } from 'react'
 import { clock } from '@/tape/scale'
 import type { Entry } from '@/lib/types'
 
-/** What was done and shown, in sentences, the latest in view. */
-export function Log({ log }: { log: Entry[] }) {
+/** An entry without what was read: by house rule that is for the trainee to write down. */
+export function unread(entry: Entry): string {
+    return entry.reading ? (entry.text.split(`: ${entry.reading.text}`)[0] ?? entry.text) : entry.text
+}
+
+/** What was done and shown, in sentences, the latest in view; bare: without readings. */
+export function Log({ log, bare = false }: { log: Entry[]; bare?: boolean }) {
     const end = useRef<HTMLDivElement>(null)
     useEffect(() => {
         void end.current?.scrollIntoView({ block: 'nearest' }) // a promise in newer browsers, and no clean-up
@@ -23,7 +28,7 @@ export function Log({ log }: { log: Entry[] }) {
                         {clock(e.at_s)}
                     </Text>
                     <Text as="span" color={e.refused ? 'faint' : 'ink'}>
-                        {e.text}
+                        {bare ? unread(e) : e.text}
                     </Text>
                     {Object.values(e.dangers).map((d) => (
                         <Text key={d} color="danger" fontWeight={700}>

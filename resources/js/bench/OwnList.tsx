@@ -14,6 +14,8 @@ interface Props {
 export function OwnList({ log, act }: Props) {
     const items = useMemo(() => ownList(log), [log])
     const [words, setWords] = useState('')
+    const [value, setValue] = useState('')
+    const last = [...log].reverse().find((e) => e.act.act === 'expect' || e.reading)
     const add = () => {
         const item = words.trim()
         if (item === '' || items.some((i) => i.item === item)) return
@@ -22,6 +24,35 @@ export function OwnList({ log, act }: Props) {
     }
     return (
         <Stack gap="2" h="100%" minH="0">
+            <HStack
+                as="form"
+                gap="1"
+                onSubmit={(e) => {
+                    e.preventDefault()
+                    if (value !== '') void act('expect', { value: Number(value) })
+                    setValue('')
+                }}
+            >
+                <Text fontSize="text" flex="1">
+                    {last?.act.act === 'expect'
+                        ? `You expect ${String(last.act['value'])} at the next reading.`
+                        : 'If all is sound, the next reading is'}
+                </Text>
+                <Input
+                    type="number"
+                    step="any"
+                    aria-label="Figure that you expect"
+                    h="touch"
+                    w="80px"
+                    bg="sheet"
+                    borderColor="line"
+                    value={value}
+                    onChange={(e) => setValue(e.target.value)}
+                />
+                <ToolButton type="submit" disabled={value === ''}>
+                    Say it
+                </ToolButton>
+            </HStack>
             <Text fontSize="text">What will you verify, and what put back, before you hand it over?</Text>
             <HStack
                 as="form"

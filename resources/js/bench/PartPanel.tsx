@@ -22,7 +22,15 @@ interface Props {
     /** parts whose heads are off */
     heads: string[]
     jaw: string[]
-    jumper: { from: string | null; all: [string, string][]; onFrom: (place: string | null) => void }
+    jumper: {
+        from: string | null
+        all: [string, string][]
+        /** of them those that are wires put in to stay */
+        wires: [string, string][]
+        onFrom: (place: string | null) => void
+    }
+    /** parts from the van that were fitted */
+    installed: string[]
     act: DoAct
     onPlace: (place: string) => void
 }
@@ -53,6 +61,7 @@ export function PartPanel({
     heads,
     jaw,
     jumper,
+    installed,
     act,
     onPlace,
     say = (text) => text,
@@ -67,6 +76,16 @@ export function PartPanel({
             </Box>
         )
     }
+    if (part.van && !installed.includes(part.id))
+        return (
+            <Stack layerStyle="panel" gap="2" p="3" as="section" aria-label="Part">
+                <Text fontWeight={700}>{part.label}</Text>
+                <Text fontSize="note" color="faint">
+                    {part.title}, in the van
+                </Text>
+                <MainButton onClick={() => void act('install', { part: part.id })}>Fit it</MainButton>
+            </Stack>
+        )
     const known = board.parts.find((p) => p.symbol === 'source')?.terminals[0]?.place
     const look = [...log]
         .reverse()
@@ -160,6 +179,19 @@ export function PartPanel({
                         : `Jumper ${placeName(board, jumper.from)} to ${placeName(board, place)}`}
                 </Button>
             )}
+            {place && jumper.from !== null && jumper.from !== place && (
+                <ToolButton
+                    whiteSpace="normal"
+                    fontSize="text"
+                    lineHeight="1.2"
+                    onClick={() => {
+                        void act('run_wire', { from: jumper.from!, to: place })
+                        jumper.onFrom(null)
+                    }}
+                >
+                    Run a wire {placeName(board, jumper.from)} to {placeName(board, place)}
+                </ToolButton>
+            )}
             {jumper.all.map(([from, to]) => (
                 <Button
                     key={`${from} ${to}`}
@@ -172,17 +204,23 @@ export function PartPanel({
                     lineHeight="1.2"
                     onClick={() => void act('unjump', { from, to })}
                 >
-                    Take the jumper off {placeName(board, from)} and {placeName(board, to)}
+                    Take the {jumper.wires.some(([a, b]) => a === from && b === to) ? 'wire' : 'jumper'} off{' '}
+                    {placeName(board, from)} and {placeName(board, to)}
                 </Button>
             ))}
             {place &&
                 wiresAt(board, place).map(({ wire, end }) => {
                     const id = `${wire.id}.${end}`
                     const isLifted = lifted.includes(id)
+                    const far = placeName(board, end === 'a' ? wire.to : wire.from)
+                    const moved = [...log].reverse().find((e) => e.act.act === 'tug' && e.act['end'] === id)
                     return (
                         <HStack key={id} gap="1" wrap="wrap">
                             <Text flex="1 0 100%" fontSize="note">
-                                {wire.colour} to {placeName(board, end === 'a' ? wire.to : wire.from)}
+                                {wire.bundled
+                                    ? `${wire.colour}, runs hidden; by the drawing to ${far}`
+                                    : `${wire.colour} to ${far}`}
+                                {moved?.seen['other end'] && `. Tugged: its other end: ${moved.seen['other end']}`}
                             </Text>
                             <ToolButton
                                 size="sm"
@@ -209,6 +247,15 @@ export function PartPanel({
                             >
                                 {jaw.includes(wire.id) ? 'Out of clamp' : jaw.length > 0 ? 'Clamp too' : 'Clamp'}
                             </Button>
+                            {wire.bundled && (
+                                <ToolButton
+                                    size="sm"
+                                    aria-label={`Tug at the ${placeName(board, id)}`}
+                                    onClick={() => void act('tug', { end: id })}
+                                >
+                                    Tug
+                                </ToolButton>
+                            )}
                             {isLifted && (
                                 <ToolButton
                                     size="sm"

@@ -3,29 +3,19 @@ import type { DoAct, Fields } from '@/lib/acts'
 import type { Entry } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
 
-const QUESTIONS: { question: Fields<'ask'>['question']; word: string }[] = [
-    { question: 'since', word: 'Since when?' },
-    { question: 'display', word: 'What does the thermostat show?' },
-    { question: 'outside', word: 'Are any lights or codes showing?' },
-    { question: 'noise', word: 'Any noise?' },
-    { question: 'smell', word: 'Any smell?' },
-    { question: 'rooms', word: 'Which rooms are cold, and which too warm?' },
-    { question: 'touched', word: 'What have you done to it yourself?' },
-    { question: 'filter', word: 'When was the filter changed?' },
-    { question: 'work', word: 'Any electrical work lately?' },
-]
-
 interface Props {
+    /** what can be asked, in words, as the server has it */
+    questions: Record<string, string>
     log: readonly Entry[]
     act: DoAct
 }
 
 /** What the customer can be asked, and what he said. */
-export function Questions({ log, act }: Props) {
+export function Questions({ questions, log, act }: Props) {
     return (
         <Stack gap="1">
             <Text fontWeight={700}>Ask the customer</Text>
-            {QUESTIONS.map(({ question, word }) => {
+            {Object.entries(questions).map(([question, word]) => {
                 const answer = [...log].reverse().find((e) => e.act.act === 'ask' && e.act['question'] === question)
                 return answer ? (
                     <Text key={question} fontSize="text">
@@ -37,11 +27,10 @@ export function Questions({ log, act }: Props) {
                 ) : (
                     <ToolButton
                         key={question}
-
                         justifyContent="flex-start"
                         whiteSpace="normal"
                         textAlign="left"
-                        onClick={() => void act('ask', { question })}
+                        onClick={() => void act('ask', { question: question as Fields<'ask'>['question'] })}
                     >
                         {word}
                     </ToolButton>

@@ -12,7 +12,7 @@ import { AtTaps, ClampJaw, InSeries, Jumper, Lead, Volts } from './Tools'
 import { useHand } from './useHand'
 import { LARGEST, legible, middle, shown, zoomed, type View } from './view'
 import { extent, nearestWire, placeAt, reaches } from './walk'
-import { WirePath } from './WirePath'
+import { BundlePath, WirePath } from './WirePath'
 import { ToolButton } from '@/theme/buttons'
 import { isSeat } from '@/theme/media'
 
@@ -28,6 +28,8 @@ interface Props {
     lifted?: string[]
     /** parts that are taken off */
     inHand?: string[]
+    /** parts from the van that were fitted */
+    installed?: string[]
     jumpers?: [string, string][]
     /** wires in the jaw of the clamp */
     jaw?: string[]
@@ -141,6 +143,13 @@ export function Board(props: Props) {
         () => (board.pipes ?? []).filter((p) => props.onPort !== undefined || !isSeat(p.medium)),
         [board, props.onPort],
     )
+    const bundles = useMemo(() => {
+        const byCable = new Map<string, BoardData['wires']>()
+        for (const wire of board.wires) {
+            if (wire.bundled) byCable.set(wire.cable ?? '', [...(byCable.get(wire.cable ?? '') ?? []), wire])
+        }
+        return [...byCable]
+    }, [board])
     const joined = useMemo(() => new Set(pipes.flatMap((p) => [p.from, p.to])), [pipes])
     const hidden = useMemo(
         () => new Set(doors.filter((d) => open && !open.includes(d.id)).flatMap((d) => d.covers)),
@@ -184,6 +193,10 @@ export function Board(props: Props) {
                     pipes.map((pipe) => (
                         <PipePath key={pipe.id} pipe={pipe} chosen={props.pipe === pipe.id} onPipe={props.onPipe} />
                     ))}
+                {layer !== 'Pipes' &&
+                    bundles.map(([cable, wires]) => (
+                        <BundlePath key={cable} cable={cable} wires={wires} hidden={hidden} />
+                    ))}
                 {(layer !== 'Pipes' ? board.wires : []).map((wire) => (
                     <WirePath
                         key={wire.id}
@@ -214,6 +227,7 @@ export function Board(props: Props) {
                         live={props.live?.[part.id]}
                         off={props.off?.includes(part.id) ?? false}
                         inHand={props.inHand?.includes(part.id) ?? false}
+                        inVan={part.van === true && !props.installed?.includes(part.id)}
                         cursor={cursor && cursor.startsWith(`${part.id}.`) ? cursor : null}
                         onPart={props.onPart}
                         onPlace={props.onPlace}

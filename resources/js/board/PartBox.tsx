@@ -20,6 +20,8 @@ interface Props {
     marked: boolean
     off: boolean
     inHand?: boolean
+    /** it is in the van still */
+    inVan?: boolean
     live?: string
     cursor: string | null
     onPart?: (id: string) => void
@@ -37,6 +39,7 @@ export const PartBox = memo(function PartBox({
     marked,
     off,
     inHand = false,
+    inVan = false,
     live,
     cursor,
     onPart,
@@ -60,7 +63,7 @@ export const PartBox = memo(function PartBox({
                 fill={marked ? 'dangerWash' : chosen ? 'copperWash' : 'sheet'}
                 stroke={marked ? 'danger' : chosen ? 'copper' : 'ink'}
                 strokeWidth={chosen || marked ? 3 : 1.4}
-                strokeDasharray={off || inHand ? '5 4' : undefined}
+                strokeDasharray={off || inHand || inVan ? '5 4' : undefined}
                 cursor={onPart ? 'pointer' : undefined}
                 role={onPart ? 'button' : undefined}
                 aria-label={onPart ? part.label : undefined}
@@ -90,20 +93,20 @@ export const PartBox = memo(function PartBox({
                     {line}
                 </SvgText>
             ))}
-            {(off || inHand) && (
+            {(off || inHand || inVan) && (
                 <SvgText
                     x={part.x + part.w / 2}
-                    y={inHand ? part.y - 5 : part.y + part.h + 13}
+                    y={inHand || inVan ? part.y - 5 : part.y + part.h + 13}
                     textAnchor="middle"
                     fontSize={13}
                     fontWeight={700}
-                    fill="danger"
+                    fill={inVan ? 'faint' : 'danger'}
                     paintOrder="stroke"
                     stroke="sheet"
                     strokeWidth={3}
                     pointerEvents="none"
                 >
-                    {inHand ? 'in hand' : 'off'}
+                    {inVan ? 'in the van' : inHand ? 'in hand' : 'off'}
                 </SvgText>
             )}
             {live && (

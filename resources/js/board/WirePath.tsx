@@ -2,12 +2,39 @@ import { chakra } from '@chakra-ui/react'
 import { memo } from 'react'
 import type { Wire } from '@/lib/types'
 import { wireColours } from '@/theme/wires'
-import { ownerOf } from './walk'
+import { inSight, ownerOf } from './walk'
 
 const Circle = chakra('circle')
 const Path = chakra('path')
 
 /** A wire as it is led, in its colour; what is lifted stands open at its end. */
+const line = (points: [number, number][]) => points.map(([x, y], i) => `${i ? 'L' : 'M'}${x} ${y}`).join('')
+
+/** What wires run in together, unseen: a jacket, a duct, a wrap. */
+export const BundlePath = memo(function BundlePath({
+    wires,
+    cable,
+    hidden,
+}: {
+    wires: Wire[]
+    cable: string
+    hidden: Set<string>
+}) {
+    const shown = wires.filter((w) => !hidden.has(ownerOf(w.from)) || !hidden.has(ownerOf(w.to)))
+    const runs = [...new Set(shown.map((w) => line(w.points.slice(w.bundled![0], w.bundled![1] + 1))))]
+    return (
+        <g data-bundle={cable}>
+            {runs.map((d) => (
+                <Path key={`under ${d}`} d={d} fill="none" stroke="underWire" strokeWidth={13} strokeLinejoin="round" />
+            ))}
+            {runs.map((d) => (
+                <Path key={d} d={d} fill="none" stroke="line" strokeWidth={9} strokeLinecap="round" />
+            ))}
+            <title>{`${wires.length} wires run hidden`}</title>
+        </g>
+    )
+})
+
 export const WirePath = memo(function WirePath({
     wire,
     hidden,
@@ -25,7 +52,7 @@ export const WirePath = memo(function WirePath({
 }) {
     if (hidden.has(ownerOf(wire.from)) && hidden.has(ownerOf(wire.to))) return null
     const colour = wireColours[wire.colour] ?? wireColours['grey']!
-    const d = wire.points.map(([px, py], i) => `${i ? 'L' : 'M'}${px} ${py}`).join('')
+    const d = inSight(wire).map(line).join('')
     return (
         <g>
             <Path

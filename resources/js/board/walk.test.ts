@@ -3,6 +3,7 @@ import type { BoardData } from '@/lib/types'
 import {
     along,
     extent,
+    inSight,
     middleOf,
     named,
     nearest,
@@ -148,6 +149,19 @@ describe('walking a lead', () => {
             nearestWire(two, 120, -35),
             nearestWire({ ...two, wires: [] }, 0, 0),
         ]).toEqual(['w1', 'w2', undefined])
+    })
+
+    it('sees of a wire that runs hidden its two ends, and finds it by them alone', () => {
+        const hidden = { ...board.wires[0]!, bundled: [1, 2] as [number, number] }
+        expect(inSight(hidden)).toEqual([hidden.points.slice(0, 2), hidden.points.slice(2)])
+        expect(inSight(board.wires[0]!)).toEqual([board.wires[0]!.points])
+        const other = {
+            ...board.wires[0]!,
+            id: 'w9',
+            points: [[0, 60] as [number, number], [300, 60] as [number, number]],
+        }
+        expect(nearestWire({ ...board, wires: [hidden, other] }, 125, 20)).toBe('w9')
+        expect(middleOf({ ...board, wires: [hidden] }, 'w1')).toEqual({ x: 210, y: 30, upright: true })
     })
 
     it('puts the jaw on the longest run of a wire', () => {

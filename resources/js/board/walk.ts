@@ -56,6 +56,13 @@ export function placeName(board: BoardData, place: string): string {
     return part ? `${part.label} ${place.slice(owner.length + 1)}` : place
 }
 
+/** The pieces of a wire that can be seen: all of it, or its two ends where it runs hidden with others between. */
+export function inSight(wire: Wire): [number, number][][] {
+    return wire.bundled
+        ? [wire.points.slice(0, wire.bundled[0] + 1), wire.points.slice(wire.bundled[1])]
+        : [wire.points]
+}
+
 /** Where a place is drawn: a terminal, or a wire's end a little off it. */
 export function placeAt(board: BoardData, place: string): { x: number; y: number } | undefined {
     const owner = ownerOf(place)
@@ -162,11 +169,12 @@ export function onLadder(ladder: LadderData, place: string, dx: number, dy: numb
 
 /** The middle of a wire's longest run, and whether that goes up and down. */
 export function middleOf(board: BoardData, id: string): { x: number; y: number; upright: boolean } | undefined {
-    const points = board.wires.find((w) => w.id === id)?.points ?? []
+    const wire = board.wires.find((w) => w.id === id)
     let best: { x: number; y: number; upright: boolean } | undefined
     let longest = 0
-    for (let i = 1; i < points.length; i++) {
-        const [p, q] = [points[i - 1]!, points[i]!]
+    for (const [p, q] of (wire ? inSight(wire) : []).flatMap((points) =>
+        points.slice(1).map((q, i) => [points[i]!, q] as const),
+    )) {
         const length = Math.hypot(q[0] - p[0], q[1] - p[1])
         if (length > longest) {
             longest = length
@@ -180,16 +188,16 @@ export function middleOf(board: BoardData, id: string): { x: number; y: number; 
 export function nearestWire(board: BoardData, x: number, y: number): string | undefined {
     let best: string | undefined
     let least = Infinity
-    for (const wire of board.wires) {
-        for (let i = 1; i < wire.points.length; i++) {
-            const [[px, py], [qx, qy]] = [wire.points[i - 1]!, wire.points[i]!]
+    for (const [wire, points] of board.wires.flatMap((w) => inSight(w).map((p) => [w.id, p] as const))) {
+        for (let i = 1; i < points.length; i++) {
+            const [[px, py], [qx, qy]] = [points[i - 1]!, points[i]!]
             const d = Math.hypot(
                 x - Math.min(Math.max(x, Math.min(px, qx)), Math.max(px, qx)),
                 y - Math.min(Math.max(y, Math.min(py, qy)), Math.max(py, qy)),
             )
             if (d < least) {
                 least = d
-                best = wire.id
+                best = wire
             }
         }
     }

@@ -100,6 +100,12 @@ export function Inspector({ draft, selected, wire, pipe, edit, onRemove, onRoute
                 ),
             )}
             <HStack gap="1" wrap="wrap">
+                <Word
+                    on={part.van === true}
+                    onClick={() => void edit({ do: 'stock', part: id, in: part.van ? 'appliance' : 'van' })}
+                >
+                    In the van, to be fitted
+                </Word>
                 <Word onClick={() => void edit({ do: 'copy', parts: [id] })}>Copy</Word>
                 <Word onClick={onRemove}>Take off</Word>
             </HStack>
@@ -220,6 +226,7 @@ function WireBox({
     const w = draft.document.wires.find((x) => x.id === wire)
     if (!w) return <Text fontSize="text">{wireName(draft.board, wire)}: it belongs to what is included.</Text>
     const metric = w.mm2 !== undefined
+    const runsHidden = draft.board.wires.find((x) => x.id === wire)?.bundled !== undefined
     const set = (fields: Record<string, unknown>) => void edit({ do: 'rewire', wire, ...fields })
     const cables = [...new Set(draft.document.wires.flatMap((x) => x.cable ?? []))]
     return (
@@ -265,6 +272,16 @@ function WireBox({
                 hint={cables.length ? `there are ${cables.join(', ')}` : 'wires of one name lie side by side'}
                 onSet={(id) => id && void edit({ do: 'cable', id, wires: [wire] })}
             />
+            {w.cable && (
+                <Word
+                    on={runsHidden}
+                    onClick={() =>
+                        void edit({ do: 'cable', id: w.cable!, wires: [wire], run: runsHidden ? 'open' : 'hidden' })
+                    }
+                >
+                    Runs hidden with the others of its cable
+                </Word>
+            )}
             <HStack gap="1" wrap="wrap">
                 <Word onClick={onRoute}>Lead by hand</Word>
                 {w.via && <Word onClick={() => void edit({ do: 'route', wire, via: [] })}>By rule again</Word>}

@@ -1,4 +1,4 @@
-import { Box, Flex, Heading, HStack, Input, Link as Anchor, Stack, Text, Textarea } from '@chakra-ui/react'
+import { Box, Button, Flex, Heading, HStack, Input, Link as Anchor, Stack, Text, Textarea } from '@chakra-ui/react'
 import { useForm } from '@inertiajs/react'
 import { useState } from 'react'
 import { FileLink } from '@/lib/FileLink'
@@ -14,6 +14,7 @@ interface Props {
     fault: string
     mark: MarkData
     same: string[]
+    report: { label: string; text: string }[]
     others: OtherMark[]
     pairs: PairsState | null
     engine: { then: number; now: number }
@@ -22,7 +23,19 @@ interface Props {
 }
 
 /** The mark line by line, what an instructor set otherwise and why, and the marks under other rules. */
-export function MarkSheet({ attempt, trainee, fault, mark, same, others, pairs, engine, judges, onEntry }: Props) {
+export function MarkSheet({
+    attempt,
+    trainee,
+    fault,
+    mark,
+    same,
+    report,
+    others,
+    pairs,
+    engine,
+    judges,
+    onEntry,
+}: Props) {
     return (
         <Stack gap="3" overflowY="auto" h="100%" pr="1" tabIndex={0} aria-label="Mark">
             <Flex justify="space-between" align="baseline">
@@ -68,6 +81,44 @@ export function MarkSheet({ attempt, trainee, fault, mark, same, others, pairs, 
             {mark.lines.map((line) => (
                 <LineRow key={line.id} attempt={attempt} line={line} judges={judges} onEntry={onEntry} />
             ))}
+            {(mark.habits ?? []).length > 0 && (
+                <Box>
+                    <Text fontWeight={700}>Good habits</Text>
+                    {mark.habits!.map((h) => (
+                        <Button
+                            key={h.text}
+                            variant="ghost"
+                            h="auto"
+                            minH="32px"
+                            w="100%"
+                            px="1"
+                            py="1"
+                            justifyContent="flex-start"
+                            textAlign="left"
+                            whiteSpace="normal"
+                            fontWeight={400}
+                            fontSize="text"
+                            color="ink"
+                            onClick={() => h.entry !== null && onEntry(h.entry)}
+                        >
+                            ✓ {h.text}
+                        </Button>
+                    ))}
+                </Box>
+            )}
+            {report.length > 0 && (
+                <Box as="dl" fontSize="text" aria-label="Closing report">
+                    <Text fontWeight={700}>Closing report</Text>
+                    {report.map((r) => (
+                        <HStack key={r.label} align="baseline">
+                            <Text as="dt" color="faint" w="90px" flexShrink={0}>
+                                {r.label}
+                            </Text>
+                            <Text as="dd">{r.text}</Text>
+                        </HStack>
+                    ))}
+                </Box>
+            )}
             {mark.hints.points > 0 && (
                 <Text fontSize="text">
                     Hints taken: {Object.values(mark.hints.taken).reduce((a, b) => a + b, 0)}, at {mark.hints.points}{' '}

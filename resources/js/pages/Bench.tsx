@@ -8,9 +8,11 @@ import { Doors } from '@/bench/Doors'
 import { knownLever, unsaid } from '@/bench/known'
 import { Instruments } from '@/bench/Instruments'
 import { Find } from '@/bench/Find'
-import { Log } from '@/bench/Log'
+import { Log, unread } from '@/bench/Log'
 import { MeterPanel } from '@/bench/MeterPanel'
 import { PartPanel } from '@/bench/PartPanel'
+import { ReportForm } from '@/bench/ReportForm'
+import { Sheet } from '@/bench/Sheet'
 import { OwnList } from '@/bench/OwnList'
 import { WarmUpSteps } from '@/bench/WarmUpSteps'
 import { SuspectList } from '@/bench/SuspectList'
@@ -26,7 +28,9 @@ import { Tape, type Mark } from '@/tape/Tape'
 import { MainButton, ToolButton } from '@/theme/buttons'
 
 /** The trainee's place: the appliance, the meter, the tape, the call sheet and the suspects. */
-export default function Bench({ attempt, job, board, doors, faults, log, past, now, steps, told: given }: BenchPage) {
+export default function Bench(page: BenchPage) {
+    const { attempt, job, board, doors, faults, log, past, now, steps, told: given, units, questions } = page
+    const ownSheet = job.rules.own_sheet
     const bench = useBench({ attempt, log, past, now, told: given })
     const { scene, act } = bench
     const [hand, setHand] = useState<'red' | 'black'>('red')
@@ -96,8 +100,8 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
         .filter((e) => !e.refused && !['meant', 'suspect', 'todo', 'dial', 'hint'].includes(e.act.act))
         .map((e) => ({
             at: e.at_s,
-            text: e.text,
-            ...(e.reading ? { reading: e.reading.text } : {}),
+            text: ownSheet ? unread(e) : e.text,
+            ...(e.reading && !ownSheet ? { reading: e.reading.text } : {}),
             kind: Object.keys(e.dangers).length
                 ? 'danger'
                 : e.reading
@@ -137,11 +141,18 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                     {steps ? (
                         <WarmUpSteps steps={steps} done={bench.tried} />
                     ) : (
-                        <CallSheet job={job} board={board} log={bench.log} tagged={scene.tagged} act={act} />
+                        <CallSheet
+                            job={job}
+                            questions={questions}
+                            board={board}
+                            log={bench.log}
+                            tagged={scene.tagged}
+                            act={act}
+                        />
                     )}
                 </Tabs.Content>
                 <Tabs.Content value="log" h="100%" p="0">
-                    <Log log={spoken} />
+                    <Log log={spoken} bare={ownSheet} />
                 </Tabs.Content>
                 <Tabs.Content value="suspects" h="100%" p="0">
                     <SuspectList faults={faults} log={bench.log} act={act} />
@@ -149,9 +160,15 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                 <Tabs.Content value="list" h="100%" p="0">
                     <OwnList log={bench.log} act={act} />
                 </Tabs.Content>
+                <Tabs.Content value="sheet" h="100%" p="0">
+                    <Sheet board={board} log={bench.log} units={units} act={act} />
+                </Tabs.Content>
+                <Tabs.Content value="report" h="100%" p="0">
+                    <ReportForm board={board} log={spoken} act={act} />
+                </Tabs.Content>
             </Box>
         ),
-        [steps, bench.tried, job, board, bench.log, spoken, faults, scene.tagged, act],
+        [steps, bench.tried, job, questions, units, ownSheet, board, bench.log, spoken, faults, scene.tagged, act],
     )
     const tabs = useMemo(
         () =>
@@ -160,8 +177,10 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                 ['log', `Log (${bench.log.length})`],
                 ['suspects', 'Suspects'],
                 ['list', 'List'],
+                ...(ownSheet ? [['sheet', 'Sheet'] as const] : []),
+                ...(job.rules.report ? [['report', 'Report'] as const] : []),
             ] as const,
-        [steps, bench.log.length],
+        [steps, bench.log.length, ownSheet, job.rules.report],
     )
     const middle = useMemo(
         () => (
@@ -261,6 +280,7 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                             part={part}
                             lifted={scene.lifted}
                             inHand={scene.off}
+                            installed={scene.installed}
                             jumpers={scene.jumpers}
                             jaw={scene.clamp?.wires}
                             series={['ua', 'ma', 'aac'].includes(scene.mode)}
@@ -340,7 +360,8 @@ export default function Bench({ attempt, job, board, doors, faults, log, past, n
                         locked={scene.locked}
                         heads={scene.heads}
                         jaw={scene.clamp?.wires ?? []}
-                        jumper={{ from: jumpFrom, all: scene.jumpers, onFrom: setJumpFrom }}
+                        jumper={{ from: jumpFrom, all: scene.jumpers, wires: scene.wired, onFrom: setJumpFrom }}
+                        installed={scene.installed}
                         act={act}
                         onPlace={onPlace}
                     />

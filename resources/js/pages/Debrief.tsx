@@ -113,6 +113,7 @@ export default function Debrief({
                                 fault={fault.title}
                                 mark={mark}
                                 same={debrief.same}
+                                report={debrief.report}
                                 others={others}
                                 pairs={pairs}
                                 engine={engine}

@@ -2,20 +2,10 @@ import { Box, Button, Checkbox, Grid, Heading, HStack, Input, NativeSelect, Stac
 import { router, useForm } from '@inertiajs/react'
 import { useMemo } from 'react'
 import { Frame } from '@/shell/Frame'
+import { Preview } from '@/rules/Preview'
 import { MainButton } from '@/theme/buttons'
 import type { RuleSet, RulesDocument, RulesPage } from '@/lib/types'
 
-const QUESTIONS: Record<string, string> = {
-    start: 'Where to begin',
-    reference: 'Reference for volts',
-    limit_test: 'Limit and rollout test',
-    valve_test: 'First test of a gas valve',
-    safety_jumper: 'Bridging a safety to see whether it goes on',
-    valve_jumper: '24 V straight to a main valve',
-    flue_aside: 'Flue pipe pushed aside to prove a blockage',
-    rod_replacement: 'A coated flame rod',
-    after_short: 'After a short',
-}
 const HINTS: Record<string, string> = {
     where: 'Where in the sequence',
     circuit: 'Which circuit',
@@ -26,7 +16,7 @@ const HINTS: Record<string, string> = {
  * House rules: what each line weighs, what a pass is, which school is followed. Saved as the next version; old marks
  * keep theirs.
  */
-export default function Rules({ sets, chosen, lines, caps, dangers, barrable, schools }: RulesPage) {
+export default function Rules({ sets, chosen, lines, caps, dangers, barrable, schools, questions }: RulesPage) {
     const set = sets.find((s) => s.document.name === chosen) ?? sets[0]!
     return (
         <Frame title="House rules" full>
@@ -72,6 +62,7 @@ export default function Rules({ sets, chosen, lines, caps, dangers, barrable, sc
                     dangers={dangers}
                     barrable={barrable}
                     schools={schools}
+                    questions={questions}
                 />
             </Grid>
         </Frame>
@@ -85,6 +76,7 @@ function Editor({
     dangers,
     barrable,
     schools,
+    questions,
 }: { set: RuleSet } & Omit<RulesPage, 'sets' | 'chosen'>) {
     const form = useForm<{ document: RulesDocument }>({ document: set.document })
     const d = form.data.document
@@ -151,10 +143,10 @@ function Editor({
                         Where good practitioners differ
                     </Heading>
                     {Object.entries(schools).map(([question, ways]) => (
-                        <Label key={question} text={QUESTIONS[question] ?? question}>
+                        <Label key={question} text={questions[question] ?? question}>
                             <NativeSelect.Root>
                                 <NativeSelect.Field
-                                    aria-label={QUESTIONS[question] ?? question}
+                                    aria-label={questions[question] ?? question}
                                     h="touch"
                                     borderColor="line"
                                     value={String(d.schools[question])}
@@ -257,6 +249,9 @@ function Editor({
                     >
                         The code card
                     </Tick>
+                    <Tick checked={d.own_sheet ?? false} onChange={(on) => change({ own_sheet: on })}>
+                        Own sheet: the log keeps no readings
+                    </Tick>
                     <Heading as="h2" size="sm" mt="2">
                         Price of a hint, points
                     </Heading>
@@ -288,6 +283,9 @@ function Editor({
                     />
                 </Stack>
             </Grid>
+            <Box mt="4">
+                <Preview document={d} />
+            </Box>
             <HStack
                 mt="4"
                 position="sticky"

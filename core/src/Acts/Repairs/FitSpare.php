@@ -51,6 +51,11 @@ final readonly class FitSpare extends Repair
         return $state->with(fitted: array_replace($state->fitted, $fitted));
     }
 
+    public function putsIn(): bool
+    {
+        return true;
+    }
+
     public function said(Names $names): string
     {
         return "Fitted {$this->get('spare')} for {$names->part($this->part())}";

@@ -82,6 +82,11 @@ final readonly class Mend extends Repair
         return $left;
     }
 
+    public function putsIn(): bool
+    {
+        return $this->get('how') === 'replace';
+    }
+
     public function said(Names $names): string
     {
         return match ($this->get('how')) {

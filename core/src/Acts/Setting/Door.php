@@ -8,6 +8,7 @@ use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Situation;
+use OddSpark\Appliance\Door as Shut;
 use OddSpark\Run\BenchState;
 
 /** A door taken off or put on; all of them where none is named. */
@@ -25,6 +26,16 @@ final readonly class Door extends Act
     public function refusal(Situation $now): ?string
     {
         return $now->reach->door($this->get('door'));
+    }
+
+    public function risks(Situation $now): array
+    {
+        $sealed = array_filter(
+            $now->model->doors()->shut($now->state->open),
+            fn (Shut $door): bool => $door->sealed && in_array($this->get('door'), [null, $door->id], true),
+        );
+
+        return $this->get('to') === 'open' && $sealed !== [] ? ['casing-opened'] : [];
     }
 
     public function apply(Situation $now): BenchState

@@ -33,13 +33,14 @@ final readonly class Jump extends Act
     public function refusal(Situation $now): ?string
     {
         [$from, $to] = [$this->get('from'), $this->get('to')];
+        $clips = count($now->state->jumpers) - count($now->state->wired);
 
         return $now->reach->place($now->state, $from, 'The clip') ??
             ($now->reach->place($now->state, $to, 'The clip') ??
                 match (true) {
                     $from === $to => 'Both clips on one place join nothing.',
                     Jumper::isThere($now->state, $from, $to) => 'There is a jumper there already.',
-                    count($now->state->jumpers) >= self::MOST => 'All six jumpers of the bag are in use.',
+                    $clips >= self::MOST => 'All six jumpers of the bag are in use.',
                     default => null,
                 });
     }

@@ -33,7 +33,7 @@ final readonly class Unjump extends Act
             ($now->reach->place($now->state, $to, 'The clip') ??
                 match (true) {
                     $from === $to => 'Both clips on one place join nothing.',
-                    ! Jumper::isThere($now->state, $from, $to) => 'There is no jumper there.',
+                    ! Jumper::isThere($now->state, $from, $to) => 'There is no jumper there, and no new wire.',
                     default => null,
                 });
     }
@@ -44,11 +44,15 @@ final readonly class Unjump extends Act
             array_filter($jumpers, fn (array $j): bool => ! Jumper::joins($j, $this->get('from'), $this->get('to'))),
         );
 
-        return $now->state->with(jumpers: $without($now->state->jumpers), earlier: $without($now->state->earlier));
+        return $now->state->with(
+            jumpers: $without($now->state->jumpers),
+            wired: $without($now->state->wired),
+            earlier: $without($now->state->earlier),
+        );
     }
 
     public function said(Names $names): string
     {
-        return "Took the jumper off {$names->place($this->get('from'))} and {$names->place($this->get('to'))}";
+        return "Took what joined them off {$names->place($this->get('from'))} and {$names->place($this->get('to'))}";
     }
 }

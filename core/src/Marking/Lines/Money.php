@@ -21,7 +21,7 @@ final readonly class Money implements Judge
         foreach ($account->entries(array_keys(Catalogue::all())) as $i) {
             $act = $account->act($i);
             $minutes += $act->minutesOn($account->plan->model);
-            $parts += $act->name === 'spare' || $act->name === 'mend' && $act->get('how') === 'replace' ? 1 : 0;
+            $parts += $act->putsIn() ? 1 : 0;
         }
         $calls = $this->calledBack ? 1 : 0;
         $shares = [

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Marking\Lines;
 
 use OddSpark\Acts\Danger;
+use OddSpark\Acts\Setting\Door;
 use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
@@ -26,7 +27,7 @@ final readonly class Safety implements Judge
         $lost = 0.0;
         foreach (array_keys($account->seen->entries) as $i) {
             $outcome = $account->outcome($i);
-            foreach (self::counted($outcome->dangers) as $danger) {
+            foreach (self::counted(self::dangers($account, $rules, $i)) as $danger) {
                 if (self::isAllowed($account, $rules, $i, $danger)) {
                     $why[] = Line::say('A short test that these rules allow, undone at once.', $i);
 
@@ -51,7 +52,7 @@ final readonly class Safety implements Judge
     public static function wasUnsafe(AttemptReview $account, Rules $rules): bool
     {
         foreach (array_keys($account->seen->entries) as $i) {
-            foreach ($account->outcome($i)->wasStopped() ? [] : $account->outcome($i)->dangers as $danger) {
+            foreach ($account->outcome($i)->wasStopped() ? [] : self::dangers($account, $rules, $i) as $danger) {
                 if (! self::isAllowed($account, $rules, $i, $danger)) {
                     return true;
                 }
@@ -72,6 +73,29 @@ final readonly class Safety implements Judge
         return in_array('door-switch-held', $dangers, true)
             ? array_values(array_diff($dangers, ['door-open']))
             : $dangers;
+    }
+
+    /**
+     * What was unsafe in an entry, as far as the house minds it.
+     *
+     * @return list<string>
+     */
+    private static function dangers(AttemptReview $account, Rules $rules, int $i): array
+    {
+        $dangers = $account->outcome($i)->dangers;
+        $act = $account->act($i);
+        $opened = $act->name === Door::NAME && $act->get('to') === 'open' && $account->outcome($i)->refused === null;
+        $isMinded = $opened && $rules->schools->is('sealed_casing', 'stays');
+        foreach ($isMinded ? $account->plan->model->doors()->doors : [] as $door) {
+            if ($door->sealed && in_array($act->get('door'), [null, $door->id], true)) {
+                $dangers[] = 'casing-opened';
+            }
+        }
+
+        return array_values(array_filter(
+            array_unique($dangers),
+            fn (string $danger): bool => $danger !== 'gas-trials' || $rules->schools->is('ignition_trials', 'grave'),
+        ));
     }
 
     private static function isAllowed(AttemptReview $account, Rules $rules, int $i, string $danger): bool

@@ -8,6 +8,7 @@ use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Model;
 use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
+use OddSpark\Marking\OwnSheet;
 use OddSpark\Marking\Rules;
 
 /** Whether the meter was set and placed as it should be, and at its moment. */
@@ -37,6 +38,13 @@ final readonly class Technique implements Judge
             }
         }
         $slips += $this->schools($account, $rules);
+        if ($rules->ownSheet) {
+            $sheet = new OwnSheet($account);
+            $slips += $sheet->wrong();
+            if ($readings > 0 && $sheet->isEmpty()) {
+                $slips[count($account->seen->entries) - 1] ??= 'Nothing that was read was written down.';
+            }
+        }
         ksort($slips);
         if ($readings === 0 && $slips === []) {
             return $account->verdict() === 'proved'

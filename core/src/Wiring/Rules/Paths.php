@@ -75,7 +75,7 @@ final class Paths extends Rule
         }
         $bare = [];
         foreach ($this->model()->parts() as $part) {
-            if (! isset($wired[$part->id]) && $part->kind->isElectric()) {
+            if (! isset($wired[$part->id]) && $part->kind->isElectric() && ! $part->inVan) {
                 $bare[$part->id] = true;
             }
         }

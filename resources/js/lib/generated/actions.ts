@@ -143,6 +143,12 @@ export interface ActionLog {
               to: 'off' | 'on'
           }
         | {
+              act: 'tug'
+              at_s: number
+              id?: string
+              end: string
+          }
+        | {
               act: 'jump'
               at_s: number
               id?: string
@@ -151,6 +157,13 @@ export interface ActionLog {
           }
         | {
               act: 'unjump'
+              at_s: number
+              id?: string
+              from: string
+              to: string
+          }
+        | {
+              act: 'run_wire'
               at_s: number
               id?: string
               from: string
@@ -331,12 +344,73 @@ export interface ActionLog {
               spare: string
           }
         | {
+              act: 'install'
+              at_s: number
+              id?: string
+              part: string
+          }
+        | {
               act: 'mend'
               at_s: number
               id?: string
               part: string
               how: 'replace' | 'clean' | 'clear' | 'set'
               with?: 'cloth' | 'steel_wool' | 'sandpaper' | 'wire'
+          }
+        | {
+              act: 'expect'
+              at_s: number
+              id?: string
+              value: number
+          }
+        | {
+              act: 'write_down'
+              at_s: number
+              id?: string
+              value: string
+              unit:
+                  | 'V AC'
+                  | 'V AC Lo'
+                  | 'V DC'
+                  | 'mV DC'
+                  | 'Ω'
+                  | 'µF'
+                  | 'Hz'
+                  | 'µA'
+                  | 'mA'
+                  | 'A AC'
+                  | 'in. w.c.'
+                  | 'mbar'
+                  | '°F'
+                  | '°C'
+                  | 'Pa'
+                  | '% O₂'
+                  | '% CO₂'
+                  | 'ppm'
+                  | '%'
+                  | 'smoke'
+                  | 'psi'
+                  | 'bar'
+                  | 'kΩ'
+                  | 'MΩ'
+              red?: string
+              black?: string
+              tap?: string | null
+          }
+        | {
+              act: 'report'
+              at_s: number
+              id?: string
+              cause?: string
+              /**
+               * @maxItems 20
+               */
+              done?: string[]
+              before?: number
+              after?: number
+              parts?: number
+              minutes?: number
+              words?: string
           }
         | {
               act: 'wait'

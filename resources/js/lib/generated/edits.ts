@@ -67,6 +67,11 @@ export type Edit =
           label: string
       }
     | {
+          do: 'stock'
+          part: string
+          in: 'van' | 'appliance'
+      }
+    | {
           do: 'group'
           /**
            * @minItems 1
@@ -166,6 +171,7 @@ export type Edit =
            */
           wires: string[]
           feet?: number
+          run?: 'hidden' | 'open'
       }
     | {
           do: 'wire_list'

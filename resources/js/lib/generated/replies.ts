@@ -110,6 +110,10 @@ export interface BenchPage {
           }[]
         | null
     told: string | null
+    units: string[]
+    questions: {
+        [k: string]: string
+    }
 }
 export interface BoardData {
     height: number
@@ -165,6 +169,10 @@ export interface Part {
     hands?: Hands
     id: string
     label: string
+    /**
+     * boards of older jobs have none
+     */
+    ports?: Port[]
     resets: boolean
     size?: number
     symbol: string
@@ -175,13 +183,10 @@ export interface Part {
      */
     text?: string[]
     title: string
+    van?: boolean
     w: number
     x: number
     y: number
-    /**
-     * boards of older jobs have none
-     */
-    ports?: Port[]
 }
 export interface Control {
     at: string | number
@@ -208,6 +213,17 @@ export interface Hands {
     bleed: boolean
     recall: boolean
 }
+/**
+ * A place on a part where a pipe, a duct, a hose or a sensor is joined.
+ */
+export interface Port {
+    place: string
+    name: string
+    label: string
+    medium: 'gas' | 'oil' | 'air' | 'flue' | 'water' | 'heat' | 'flame'
+    x: number
+    y: number
+}
 export interface Tap {
     instrument: AtTap
     label: string
@@ -220,18 +236,12 @@ export interface Terminal {
     x: number
     y: number
 }
-/**
- * A place on a part where a pipe, a duct, a hose or a sensor is joined.
- */
-export interface Port {
-    place: string
-    name: string
-    label: string
-    medium: 'gas' | 'oil' | 'air' | 'flue' | 'water' | 'heat' | 'flame'
-    x: number
-    y: number
-}
 export interface Wire {
+    /**
+     * @minItems 2
+     * @maxItems 2
+     */
+    bundled?: [number, number]
     cable: string | null
     colour: string
     from: string
@@ -296,6 +306,8 @@ export interface ToldRules {
         safeties: 'none' | 'one' | 'each'
     }
     version: number
+    own_sheet: boolean
+    report: boolean
 }
 export interface Entry {
     act: {
@@ -375,19 +387,21 @@ export interface Scene {
     blown: string[]
     clamp: Jaw | null
     eyes: string | null
+    heads: string[]
     held: string[]
+    installed: string[]
     jumpers: [string, string][]
     keeping: boolean
     labour: number
     lifted: string[]
+    locked: string[]
     mode: Mode
     off: string[]
     open: string[]
     range: number | null
     red: string | null
-    locked: string[]
     tagged: boolean
-    heads: string[]
+    wired: [string, string][]
 }
 export interface Jaw {
     turns: number
@@ -547,6 +561,7 @@ export interface DocPart {
             [k: string]: unknown
         }
     }
+    van?: boolean
 }
 export interface DocVisit {
     appears_s?: number
@@ -754,6 +769,10 @@ export interface DebriefData {
     same: string[]
     won: Turn[]
     entered: string[]
+    report: {
+        label: string
+        text: string
+    }[]
 }
 export interface DebriefEntry {
     act: string
@@ -837,6 +856,10 @@ export interface MarkData {
     }
     total: number
     verdict: string
+    habits?: {
+        text: string
+        entry: number | null
+    }[]
 }
 export interface MarkLine {
     history?: Change[]
@@ -1319,6 +1342,7 @@ export interface RulesDocument {
     weights: {
         [k: string]: number
     }
+    own_sheet?: boolean
 }
 export interface RulesPage {
     barrable: {
@@ -1340,6 +1364,33 @@ export interface RulesPage {
         }
     }
     sets: RuleSet[]
+    questions: {
+        [k: string]: string
+    }
+}
+export interface RulesPreview {
+    id: number
+    state: string
+    share: number
+    doing: string
+    error: string | null
+    rows:
+        | {
+              attempt: number
+              trainee: string
+              job: string
+              old: {
+                  total: number
+                  passed: boolean
+                  rules: string
+              }
+              new: {
+                  total: number
+                  passed: boolean
+                  not_passed: string[]
+              }
+          }[]
+        | null
 }
 export interface RunMoment {
     askable: {

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Notes;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Tells;
+use OddSpark\Instruments\Bag;
+
+/** A row of one's own sheet: what was read, in what, and where, as the person has it. */
+final readonly class WriteDown extends Act
+{
+    public const NAME = 'write_down';
+
+    public const MINUTES = 0.2;
+
+    public static function fields(): array
+    {
+        return [
+            'value' => Field::id('figure'),
+            'unit' => Field::oneOf(...Bag::units()),
+            'red' => Field::place()->optional(),
+            'black' => Field::place()->optional(),
+            'tap' => Field::tapOrNone()->optional(),
+        ];
+    }
+
+    public function tells(): Tells
+    {
+        return Tells::Nothing;
+    }
+
+    public function said(Names $names): string
+    {
+        $where = match (true) {
+            $this->get('tap') !== null => $names->tap($this->get('tap')),
+            $this->get('red') === null && $this->get('black') === null => 'nowhere in particular',
+            default => implode(' to ', array_map(
+                $names->place(...),
+                array_filter([$this->get('red'), $this->get('black')], fn (?string $place): bool => $place !== null),
+            )),
+        };
+
+        return "Wrote down {$this->get('value')} {$this->get('unit')} at $where";
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Acts\Repairs;
+
+use OddSpark\Acts\Act;
+use OddSpark\Acts\Field;
+use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
+use OddSpark\Acts\Situation;
+use OddSpark\Run\BenchState;
+
+/** A part from the van put where it belongs, with no wire on it yet: what was not there, or one of another make. */
+final readonly class Install extends Act
+{
+    public const NAME = 'install';
+
+    public const TITLE = 'Fitting parts that were not there';
+
+    public const MINUTES = 20.0;
+
+    public const QUALITIES = [
+        Quality::Swaps, Quality::Touches, Quality::Mends, Quality::Restores, Quality::Barrable,
+    ];
+
+    public static function fields(): array
+    {
+        return ['part' => Field::part()];
+    }
+
+    public function refusal(Situation $now): ?string
+    {
+        $part = $now->model->part($this->part());
+
+        return match (true) {
+            $part === null => "There is no part called \"{$this->part()}\" here.",
+            ! $part->inVan => 'It is no part from the van.',
+            in_array($part->id, $now->state->installed, true) => 'It is fitted already.',
+            default => null,
+        };
+    }
+
+    public function apply(Situation $now): BenchState
+    {
+        return $now->state->with(installed: [...$now->state->installed, $this->part()], resets: []);
+    }
+
+    public function putsIn(): bool
+    {
+        return true;
+    }
+
+    public function said(Names $names): string
+    {
+        return "Fitted {$names->part($this->part())} from the van";
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Marking\Lines;
+
+use OddSpark\Marking\AttemptReview;
+use OddSpark\Marking\GoodHabits;
+use OddSpark\Marking\Line;
+use OddSpark\Marking\Rules;
+
+/** Habits of those who trace well: so many of them are enough, as not every call has room for all. */
+final readonly class Habits implements Judge
+{
+    /** Ours. */
+    private const ENOUGH = 3;
+
+    public function judge(AttemptReview $account, Rules $rules): Line
+    {
+        $told = (new GoodHabits($account))->told();
+
+        return new Line(
+            'habits',
+            min(1.0, count($told) / self::ENOUGH),
+            $told === [] ? [Line::say('The log shows none of the habits of those who trace well.')] : $told,
+        );
+    }
+}
