@@ -87,6 +87,7 @@ class AccessTest extends TestCase
             ['DELETE', 'drafts/{draft}'],
             ['POST', 'warm-up'], // WarmUpTest
             ['GET', 'tasks/{task}'], // TaskTest
+            ['GET', 'rules/preview/{task}'], // RuleSetTest
             ['GET', 'attempts/{attempt}/pairs'], ['POST', 'attempts/{attempt}/pairs'], // PairsTest
             ['POST', 'models/{appliance}/analysis'], // AnalysisTest
         ];
@@ -128,6 +129,7 @@ class AccessTest extends TestCase
         yield 'keep a kind' => ['POST', '/kinds'];
         yield 'house rules' => ['GET', '/rules'];
         yield 'save house rules' => ['POST', '/rules'];
+        yield 'try house rules' => ['POST', '/rules/preview'];
     }
 
     public function test_a_trainee_may_neither_look_in_nor_put_it_among_the_models_nor_throw_it_away(): void

@@ -4,6 +4,7 @@ namespace Tests\Feature;
 
 use App\Models\Assignment;
 use App\Models\RuleSet;
+use App\Models\User;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Inertia\Testing\AssertableInertia;
 use Tests\School;
@@ -101,6 +102,54 @@ class RuleSetTest extends TestCase
             ->assertJsonPath('message', '/act: The house rules of this job do not allow that.');
         $this->assertSame(1, $attempt->entries()->count());
         $this->act($attempt, 'look', 3, ['part' => 'limit'])->assertOk();
+    }
+
+    public function test_rules_are_tried_on_the_last_attempts_and_nothing_of_it_is_kept(): void
+    {
+        $this->postJson('/rules/preview', ['document' => ['pass_mark' => 170] + $this->shipped()])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors('pass_mark');
+        $this->postJson('/rules/preview', ['document' => $this->shipped()])->assertOk()->assertJsonPath('rows', []);
+
+        $attempt = $this->begin($this->give());
+        $this->act($attempt, 'door', 1, ['to' => 'open'])->assertOk();
+        $this->act($attempt, 'hand_back', 2)->assertOk();
+        $mark = $attempt->refresh()->mark;
+        $this->actingAs($this->instructor);
+        $with = ['weights' => ['safety' => 100] + array_fill_keys(array_keys($this->shipped()['weights']), 0)];
+        $reply = $this->postJson('/rules/preview', ['document' => $with + $this->shipped()])->assertOk();
+        $reply->assertJsonPath('rows.0.attempt', $attempt->id)->assertJsonPath('rows.0.old.total', $mark['total']);
+        $this->assertNotSame($mark['total'], $reply->json('rows.0.new.total'));
+        $this->assertSame($mark, $attempt->refresh()->mark);
+        $this->assertSame(1, $attempt->marks()->count());
+
+        $this->getJson("/rules/preview/{$reply->json('id')}")->assertOk()->assertJsonCount(1, 'rows');
+        $other = User::factory()->instructor()->create();
+        $this->actingAs($other)->getJson("/rules/preview/{$reply->json('id')}")->assertNotFound();
+        $this->postJson('/rules/preview', ['document' => $this->shipped()])->assertOk()->assertJsonPath('rows', []);
+    }
+
+    public function test_a_job_says_what_the_house_has_one_write(): void
+    {
+        $this->post('/rules', [
+            'document' => [
+                'title' => 'Written', 'own_sheet' => true, 'weights' => ['report' => 10] + $this->shipped()['weights'],
+            ] + $this->shipped(),
+        ])->assertRedirect();
+        $job = $this->give();
+        $job->update(['rules' => RuleSet::query()->where('name', 'written')->sole()->document]);
+        $attempt = $this->begin($job);
+        $this->get("/attempts/$attempt->id")->assertInertia(fn (AssertableInertia $page) => $page
+            ->where('job.rules.own_sheet', true)
+            ->where('job.rules.report', true)
+            ->where('units.0', 'V AC')
+            ->where('questions.since', 'Since when?'));
+        $row = ['value' => '24', 'unit' => 'V AC', 'red' => 'board.R', 'black' => 'board.C'];
+        $this->act($attempt, 'write_down', 1, $row)->assertOk();
+        $this->act($attempt, 'report', 2, ['cause' => 'limit', 'done' => [], 'before' => 0])->assertOk();
+        $this->act($attempt, 'hand_back', 3)->assertOk();
+        $report = $attempt->refresh()->debrief['report'];
+        $this->assertSame(['label' => 'Cause', 'text' => 'Limit'], $report[0]);
     }
 
     /** @return array<string, mixed> */

@@ -85,7 +85,9 @@ final readonly class Field
 
     public static function oneOf(string ...$values): self
     {
-        return new self(['enum' => array_values($values)], 'Must be one of '.implode(', ', $values).'.');
+        $all = str_replace('%', '%%', implode(', ', $values)); // some are units
+
+        return new self(['enum' => array_values($values)], "Must be one of $all.");
     }
 
     public static function number(): self

@@ -52,7 +52,7 @@ final readonly class Schools
             'stays' => 'left closed: for those licensed for it',
         ],
         'ignition_trials' => [
-            'grave' => 'never one after the other with the fuel on and no light',
+            'grave' => 'grave: the fuel is shut in between',
             'ordinary' => 'a few are part of the work',
         ],
         'rod_replacement' => [

@@ -52,6 +52,22 @@ final class CatalogueTest extends TestCase
         }
     }
 
+    /** Whatever stands in a field, the sentence is made: some name units with a percent sign. */
+    public function test_every_field_of_every_act_says_what_it_takes(): void
+    {
+        foreach (Catalogue::all() as $name => $class) {
+            foreach (array_keys($class::fields()) as $field) {
+                try {
+                    $others = array_map(fn (Field $f): mixed => $f->schema['enum'][0] ?? 'x', $class::fields());
+                    Catalogue::act(['act' => $name, 'at_s' => 1, $field => ['a' => [1]]] + $others);
+                    self::fail("$name took a map for $field");
+                } catch (ActError $e) {
+                    self::assertNotSame('', $e->getMessage());
+                }
+            }
+        }
+    }
+
     public function test_what_is_named_must_be_there(): void
     {
         $model = Fixtures::furnace()->model;

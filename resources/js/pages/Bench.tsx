@@ -207,7 +207,7 @@ export default function Bench(page: BenchPage) {
                                 key={value}
                                 value={value}
                                 h="touch"
-                                px="2"
+                                px={tabs.length > 4 ? '1' : '2'}
                                 tabIndex={aside === null && value === 'call' ? 0 : undefined}
                                 onClick={() => aside === value && setAside(null)}
                             >

@@ -47,7 +47,7 @@ export function Preview({ document }: { document: RulesDocument }) {
                     {isOld && <Text fontSize="note">The rules have been changed since. Try them again.</Text>}
                     <Table.Root size="sm" fontSize="text">
                         <Table.Header>
-                            <Table.Row>
+                            <Table.Row bg="transparent">
                                 <Table.ColumnHeader>Attempt</Table.ColumnHeader>
                                 <Table.ColumnHeader textAlign="right">It has</Table.ColumnHeader>
                                 <Table.ColumnHeader textAlign="right">Under these</Table.ColumnHeader>
@@ -55,7 +55,7 @@ export function Preview({ document }: { document: RulesDocument }) {
                         </Table.Header>
                         <Table.Body>
                             {state.rows.map((r) => (
-                                <Table.Row key={r.attempt}>
+                                <Table.Row key={r.attempt} bg="transparent">
                                     <Table.Cell>
                                         {r.trainee}: {r.job}
                                     </Table.Cell>

@@ -1,0 +1,95 @@
+import { Box, Checkbox, HStack, Input, Text } from '@chakra-ui/react'
+
+export function Label({ text, children }: { text: string; children: React.ReactNode }) {
+    return (
+        <Box>
+            <Text fontSize="text">{text}</Text>
+            {children}
+        </Box>
+    )
+}
+
+/** A figure beside its name. */
+export function Figure({
+    label,
+    value,
+    onChange,
+    hint,
+    step = '1',
+}: {
+    label: string
+    value: number
+    onChange: (v: number) => void
+    hint?: string
+    step?: string
+}) {
+    return (
+        <HStack justify="space-between">
+            <Text fontSize="text" flex="1">
+                {label}
+            </Text>
+            {hint && (
+                <Text className="reading" fontSize="note" color="faint">
+                    {hint}
+                </Text>
+            )}
+            <Input
+                type="number"
+                step={step}
+                aria-label={label}
+                className="reading"
+                w="88px"
+                h="row"
+                textAlign="right"
+                borderColor="line"
+                value={value}
+                onChange={(e) => onChange(e.target.value === '' ? 0 : Number(e.target.value))}
+            />
+        </HStack>
+    )
+}
+
+export function Tick({
+    checked,
+    onChange,
+    children,
+}: {
+    checked: boolean
+    onChange: (on: boolean) => void
+    children: React.ReactNode
+}) {
+    return (
+        <Checkbox.Root checked={checked} minH="32px" onCheckedChange={({ checked: on }) => onChange(on === true)}>
+            <Checkbox.HiddenInput />
+            <Checkbox.Control
+                borderColor="faint"
+                _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }}
+            />
+            <Checkbox.Label fontSize="text" fontWeight={400}>
+                {children}
+            </Checkbox.Label>
+        </Checkbox.Root>
+    )
+}
+
+/** Many ticks under one heading, folded away until they are wanted; how many are on is always said. */
+export function Folded({
+    title,
+    on,
+    of,
+    children,
+}: {
+    title: string
+    on: number
+    of: number
+    children: React.ReactNode
+}) {
+    return (
+        <Box as="details">
+            <Box as="summary" cursor="pointer" minH="touch" fontWeight={700} fontSize="text" alignContent="center">
+                {title}: {on} of {of}
+            </Box>
+            {children}
+        </Box>
+    )
+}
