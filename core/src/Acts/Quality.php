@@ -16,6 +16,9 @@ enum Quality
     /** Puts in another part, or sets one right. */
     case Swaps;
 
+    /** Puts in what was not there: it can do the work of something else. */
+    case Fits;
+
     /** Is done on a part: with the first of these the looking at parts begins. */
     case Touches;
 

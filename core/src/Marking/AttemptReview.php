@@ -108,6 +108,19 @@ final class AttemptReview
         return $this->entries(Catalogue::that($quality));
     }
 
+    /**
+     * Entries that put something in or worked on something.
+     *
+     * @return list<int>
+     */
+    public function work(): array
+    {
+        return array_values(array_filter(
+            $this->entries(array_keys(Catalogue::all())),
+            fn (int $i): bool => $this->act($i)->is(Quality::Swaps) || $this->act($i)->is(Quality::Fits),
+        ));
+    }
+
     /** Family of the part or wire that an id stands for. */
     public function family(string $id): string
     {
@@ -189,7 +202,7 @@ final class AttemptReview
     {
         return ! $this->repairs->helped($i) &&
             ! $this->repairs->wasSpoiled($i) &&
-            $this->fault->in($this->act($i)->get('part')) === null;
+            $this->fault->in($this->act($i)->part()) === null;
     }
 
     /**

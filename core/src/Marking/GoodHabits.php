@@ -182,7 +182,7 @@ final readonly class GoodHabits
 
     private function beforeAndAfter(): ?int
     {
-        $swaps = $this->account->entriesThat(Quality::Swaps);
+        $swaps = $this->account->work();
         if ($swaps === []) {
             return null;
         }
@@ -202,7 +202,7 @@ final readonly class GoodHabits
     /** After the first repair something is asked of another part. */
     private function nextCause(): ?int
     {
-        $first = $this->account->entriesThat(Quality::Swaps)[0] ?? null;
+        $first = $this->account->work()[0] ?? null;
         $part = $first === null ? '' : $this->account->act($first)->part();
         foreach ($this->account->entriesThat(Quality::Asks) as $i) {
             $at = [...array_map($this->partAt(...), array_filter($this->at($i))), $this->account->act($i)->part()];

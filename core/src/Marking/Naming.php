@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace OddSpark\Marking;
 
 use OddSpark\Acts\Quality;
+use OddSpark\Acts\Repairs\Install;
+use OddSpark\Acts\Wires\Jumper;
+use OddSpark\Acts\Wires\RunWire;
 use OddSpark\Marking\Lines\Basics;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\Classes;
@@ -56,12 +59,26 @@ final class Naming
         $at = end($named);
         $part = explode(':', (string) array_key_last($named))[0];
         foreach ($this->review->entriesThat(Quality::Mends) as $i) {
-            if ($i < $at && $this->review->act($i)->part() === $part) {
+            if ($i < $at && $this->isWorkOn($i, $part)) {
                 return $i;
             }
         }
 
         return $at;
+    }
+
+    /** Whether an entry works on a part or a wire, or puts in something in its stead. */
+    private function isWorkOn(int $i, string $part): bool
+    {
+        $act = $this->review->act($i);
+        $wire = $this->review->plan->model->wire($part);
+        $ends = $wire === null ? null : [$wire->from, $wire->to];
+
+        return match ($act->name) {
+            Install::NAME => $this->review->kind($act->part())?->family === $this->review->kind($part)?->family,
+            RunWire::NAME => $ends !== null && Jumper::joins($ends, $act->get('from'), $act->get('to')),
+            default => $act->part() === $part,
+        };
     }
 
     /** How the name stands against what was known {@see knownAt}: proved, supported, guess, contradicted or none. */

@@ -53,7 +53,7 @@ final class CallsTest extends TestCase
             }
         }
         self::assertTrue($state->slots[$call['heats']]['lit'], 'it heats when it is handed back');
-        self::assertSame([], $state->jumpers);
+        self::assertSame($state->wired, $state->jumpers);
     }
 
     public function test_each_archetype_has_three(): void

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace OddSpark\Tests\Marking;
 
+use OddSpark\Acts\Catalogue;
 use OddSpark\Bench\Attempt;
 use OddSpark\Faults\FaultSet;
+use OddSpark\Marking\Debrief;
 use OddSpark\Marking\Mark;
+use OddSpark\Marking\Marker;
+use OddSpark\Marking\Rules;
 use OddSpark\Run\Memory;
 use OddSpark\Tests\Fixtures;
 use OddSpark\Tests\TestRig;
@@ -207,5 +211,47 @@ final class MarkerTest extends TestCase
     private function share(Mark $mark, string $line): float
     {
         return $mark->line($line)->share;
+    }
+
+    /** Whatever was done, the mark is made, under all rules: no act is one that some judge does not know what to do with. */
+    public function test_every_act_there_is_can_be_marked(): void
+    {
+        $places = ['valve.MV', 'valve.MVC', 'board.C', 'board.R'];
+        $entries = [['at_s' => 1, 'act' => 'door', 'to' => 'open'], ['at_s' => 2, 'act' => 'hold', 'to' => 'held']];
+        $at = 2;
+        foreach (array_diff(array_keys(Catalogue::all()), ['hand_back', 'hint']) as $name) {
+            $act = ['at_s' => ++$at, 'act' => $name];
+            foreach (Catalogue::all()[$name]::fields() as $field => $asked) {
+                $type = ((array) ($asked->schema['type'] ?? ''))[0];
+                $act[$field] = match (true) {
+                    isset($asked->schema['enum']) => $asked->schema['enum'][0],
+                    $type === 'array' => [$asked->names === 'wire' ? 'w27' : 'valve'],
+                    $asked->names === 'part' => 'valve',
+                    $asked->names === 'place' => $places[$field === 'black' || $field === 'to' ? 1 : 0],
+                    $asked->names === 'end' => 'w27.b',
+                    $asked->names === 'tap' => 'hose-tee',
+                    in_array($type, ['number', 'integer'], true) => 3,
+                    $field === 'fault' => 'valve:coil-open',
+                    default => 'x',
+                };
+            }
+            $entries[] = $act;
+        }
+        $entries[] = ['at_s' => ++$at, 'act' => 'hand_back'];
+        $faults = Fixtures::universe()->only(['healthy', 'valve:coil-open', 'igniter:cracked', 'w27:open']);
+        $seen = Attempt::run(
+            Fixtures::furnace(),
+            $faults->get('valve:coil-open'),
+            Fixtures::log($entries),
+            'cold',
+            new Memory(),
+        )->observations;
+        $account = Marking::account(Fixtures::furnace(), $faults, 'valve:coil-open', $seen);
+        $all = ['weights' => array_fill_keys(array_keys(Rules::LINES), 10), 'own_sheet' => true];
+        foreach (['first-year', 'journeyman', 'examination'] as $rules) {
+            $mark = Marker::of($account)->mark(Marking::rules($rules, $all));
+            self::assertCount(count(Rules::LINES), $mark->lines);
+            self::assertCount(count($entries), (new Debrief($account))->toArray()['entries']);
+        }
     }
 }

@@ -21,7 +21,7 @@ final readonly class Install extends Act
     public const MINUTES = 20.0;
 
     public const QUALITIES = [
-        Quality::Swaps, Quality::Touches, Quality::Mends, Quality::Restores, Quality::Barrable,
+        Quality::Fits, Quality::Touches, Quality::Mends, Quality::Restores, Quality::Barrable,
     ];
 
     public static function fields(): array

@@ -21,7 +21,7 @@ final readonly class RunWire extends Act
     public const MINUTES = 8.0;
 
     public const QUALITIES = [
-        Quality::Swaps, Quality::Touches, Quality::Mends, Quality::Restores, Quality::Barrable,
+        Quality::Fits, Quality::Touches, Quality::Mends, Quality::Restores, Quality::Barrable,
     ];
 
     /** Wires that a person puts in on one visit. */

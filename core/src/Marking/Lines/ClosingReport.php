@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace OddSpark\Marking\Lines;
 
 use OddSpark\Acts\Notes\Report;
-use OddSpark\Acts\Quality;
 use OddSpark\Acts\Safety\Tell;
 use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
@@ -55,7 +54,7 @@ final readonly class ClosingReport implements Judge
     private function done(AttemptReview $account, int $i): ?string
     {
         $done = [];
-        foreach ($account->entriesThat(Quality::Swaps) as $j) {
+        foreach ($account->work() as $j) {
             if ($j < $i) {
                 $done[$account->act($j)->part()] = true;
             }
@@ -77,7 +76,7 @@ final readonly class ClosingReport implements Judge
     private function before(AttemptReview $account, int $i): ?string
     {
         $j = $account->act($i)->get('before');
-        $first = $account->entriesThat(Quality::Swaps)[0] ?? $i;
+        $first = $account->work()[0] ?? $i;
         $isHealthy = $account->fault->set === [] && $account->fault->jumpers === [];
 
         return match (true) {
@@ -92,7 +91,7 @@ final readonly class ClosingReport implements Judge
     private function after(AttemptReview $account, int $i): ?string
     {
         $j = $account->act($i)->get('after');
-        $swaps = $account->entriesThat(Quality::Swaps);
+        $swaps = $account->work();
         $last = $swaps[count($swaps) - 1] ?? -1;
 
         return match (true) {
@@ -121,7 +120,7 @@ final readonly class ClosingReport implements Judge
     {
         $act = $account->act($i);
         $replaced = array_filter(
-            $account->entriesThat(Quality::Swaps),
+            $account->work(),
             fn (int $j): bool => $j < $i && $account->act($j)->putsIn(),
         );
         $minutes = 0.0;
