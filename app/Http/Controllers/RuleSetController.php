@@ -43,7 +43,7 @@ class RuleSetController extends Controller
             'chosen' => $this->text($request, 'set'),
             'lines' => Rules::LINES,
             'caps' => Rules::CAPS,
-            'dangers' => Danger::TEXT,
+            'dangers' => Danger::stoppable(),
             'barrable' => Catalogue::barrable(),
             'schools' => Schools::CHOICES,
             'questions' => Schools::QUESTIONS,

@@ -131,6 +131,12 @@ abstract readonly class Act
         return null;
     }
 
+    /** @return array<string, string> what one sees of a thing before one changes it: thing => how it is */
+    public function finds(Situation $before): array
+    {
+        return [];
+    }
+
     /** @return array<string, string> what it lets one see, hear or feel there and then: thing => how it is */
     public function shows(Situation $now): array
     {

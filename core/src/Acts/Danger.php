@@ -24,6 +24,7 @@ final class Danger
         'valve-jumpered' => 'Volts were brought to a fuel valve past its control: that lights fuel with no flame proved.',
         'gas-opened' => 'A gas part was opened with pressure on it: gas streams into the room. Shut the cock before it, and check the joint for leaks afterwards.',
         'oil-opened' => 'An oil part was opened with the line open: oil runs out, and air gets in. Shut the valve at the tank first.',
+        'water-opened' => 'A pump was opened with its isolating valves open: hot water comes out under pressure. Shut both before it, and open them afterwards.',
         'lock-left' => 'Handed back with a lock on the supply or the fuel.',
         'tag-unsaid' => 'Tagged out, and the customer was not told that it must not be used.',
         'head-off' => 'Handed back with the head off a valve.',
@@ -33,6 +34,8 @@ final class Danger
         'suction' => 'Suction by mouth on a pressure switch: it has torn the diaphragm and proves nothing about the draught. The switch needs changing; measure at the hose with a manometer.',
         'gas-trials' => 'Fuel was left on through trial after trial without a light: it gathers where it can burn all at once. Shut the cock while you look for the reason, and air it out.',
         'casing-opened' => 'A room-sealed casing was opened: that is for those licensed for it, and its seal is proved before it burns again.',
+        'not-proved-dead' => 'Hands on a part that was not proved dead: these rules want it proved, with the tester on a known source before and after.',
+        'joint-untested' => 'A gas joint that was opened was not tested for leaks with the gas on again.',
         'flue-aside' => 'A flue pipe pushed aside lets flue gas into the room. One trial at most, with outdoor air and a watch on the flame; a draught reading at the hose says the same.',
         'flue-left' => 'Handed back with the flue pipe aside.',
         'filter-left' => 'Handed back with the filter out.',
@@ -47,6 +50,9 @@ final class Danger
 
     /** Of those, what only some houses mind: it is told where they stop it, and judged where they say so. */
     public const BY_HOUSE = ['casing-opened'];
+
+    /** Of those, what is known only when all is done, so that nothing can stop it. */
+    public const JUDGED = ['not-proved-dead', 'joint-untested'];
 
     /** Of those, what puts the meter at risk, or leaves nobody hurt at once. */
     public const SLIGHT = [
@@ -66,6 +72,15 @@ final class Danger
         'setting-left',
         'lock-left',
         'oil-opened',
+        'water-opened',
         'casing-opened',
+        'not-proved-dead',
+        'joint-untested',
     ];
+
+    /** @return array<string, string> what house rules can stop before it is done */
+    public static function stoppable(): array
+    {
+        return array_diff_key(self::TEXT, array_flip(self::JUDGED));
+    }
 }

@@ -30,6 +30,9 @@ final readonly class Risk
     private const UNDER_PRESSURE = 0.1;
 
     /** Trials without a light from which on the fuel should have been shut: more than a control makes by itself. */
+    /** The lever of the valves on both sides of a pump. */
+    private const ISOLATING = 'valves';
+
     public const RAW_TRIALS = 5;
 
     public function __construct(private Plan $plan) {}
@@ -126,14 +129,17 @@ final readonly class Risk
     }
 
     /**
-     * What comes out of a part that is opened: fuel that stands in it under pressure. A motor comes off its pump, which
-     * stays on the line.
+     * What comes out of a part that is opened: water that is not shut off on both sides, fuel that stands in it under
+     * pressure. A motor comes off its pump, which stays on the line.
      *
      * @return list<string>
      */
     public function opened(Situation $now, string $part): array
     {
         $kind = $now->model->kindOf($part);
+        if (isset($kind->settings[self::ISOLATING]) && $now->state->at("$part.".self::ISOLATING) === 'open') {
+            return ['water-opened'];
+        }
         if ($kind?->those(Turns::class) !== []) {
             return [];
         }

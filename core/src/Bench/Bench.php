@@ -328,6 +328,7 @@ final class Bench
             $act->risks($this->situation($state)),
             fn (string $d): bool => ! in_array($d, Danger::BY_HOUSE, true) || in_array($d, $this->stops, true),
         ));
+        $found = $act->finds($this->situation($state));
         $state = $state->with(labour: $state->labour + $act->minutesOn($this->plan->model), acts: $state->acts + 1);
         if ($act->reads() === Multimeter::KEY && $act->placesLeads() !== null) {
             // read again, a lead is pressed on
@@ -345,7 +346,7 @@ final class Bench
         $this->record->see($state->now(), $this->now($state));
         $measured = $this->measured($state, $act);
         if ($measured === null) {
-            return [$state, new Outcome($act->shows($this->situation($state)), dangers: $dangers)];
+            return [$state, new Outcome($found + $act->shows($this->situation($state)), dangers: $dangers)];
         }
         if ($measured->reading->live) {
             $dangers[] = 'ohms-on-live';

@@ -151,7 +151,7 @@ final readonly class Rules
             self::number($json['pass_mark'] ?? null, '/pass_mark', 0, 100),
             $weights,
             self::listed($caps, '/not_passed', array_keys(self::CAPS)),
-            self::listed($json['stops'] ?? [], '/stops', array_keys(Danger::TEXT)),
+            self::listed($json['stops'] ?? [], '/stops', array_keys(Danger::stoppable())),
             self::listed($json['barred'] ?? [], '/barred', array_keys(Catalogue::barrable())),
             self::listed($json['papers'] ?? array_keys(self::PAPERS), '/papers', array_keys(self::PAPERS)),
             Schools::of($json['schools'] ?? []),

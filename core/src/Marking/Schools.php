@@ -18,6 +18,8 @@ final readonly class Schools
         'flue_aside' => 'Flue pipe pushed aside to prove a blockage',
         'sealed_casing' => 'A room-sealed casing',
         'ignition_trials' => 'Trials for ignition without a light',
+        'proved_dead' => 'Before hands go on an electric part',
+        'gas_joints' => 'A gas joint that was opened',
         'rod_replacement' => 'A coated flame rod',
         'after_short' => 'After a short',
     ];
@@ -55,6 +57,8 @@ final readonly class Schools
             'grave' => 'grave: the fuel is shut in between',
             'ordinary' => 'a few are part of the work',
         ],
+        'proved_dead' => ['switched_off' => 'switched off is enough', 'proved' => 'proved dead each time'],
+        'gas_joints' => ['left' => 'tested as one sees fit', 'tested' => 'tested for leaks each time'],
         'rod_replacement' => [
             'either' => 'cleaned or replaced',
             'damaged_only' => 'replaced only when bent, thin or cracked',

@@ -85,4 +85,30 @@ final class SpoiltTest extends TestCase
         }
         self::assertContains('harsh-cleaning', Danger::SLIGHT);
     }
+
+    /** Common practice, no source: a pump has a valve on either side of it. */
+    public function test_a_pump_is_opened_with_its_valves_shut_and_moves_nothing_while_they_are(): void
+    {
+        $this->arrive('boiler-hydronic');
+        $this->do('door', ['to' => 'open']);
+        $this->do('set', ['part' => 'service', 'lever' => 'lever', 'to' => 'off']);
+        self::assertContains('water-opened', $this->do('mend', ['part' => 'circulator', 'how' => 'replace'])->dangers);
+        $this->do('set', ['part' => 'circulator', 'lever' => 'valves', 'to' => 'shut']);
+        self::assertSame([], $this->do('mend', ['part' => 'circulator', 'how' => 'replace'])->dangers);
+        $this->do('set', ['part' => 'service', 'lever' => 'lever', 'to' => 'on']);
+        $this->do('set', ['part' => 'thermostat', 'lever' => 'set', 'to' => 90]);
+        $this->wait(600);
+        $shut = $this->bench->tap($this->state, 'return-pipe');
+        $this->do('set', ['part' => 'circulator', 'lever' => 'valves', 'to' => 'open']);
+        $this->wait(300);
+        self::assertGreaterThan($shut + 10, $this->bench->tap($this->state, 'return-pipe'), 'now it goes round');
+    }
+
+    public function test_whoever_sets_something_sees_where_it_stood(): void
+    {
+        $this->arrive('furnace-80');
+        $set = ['part' => 'thermostat', 'lever' => 'set', 'to' => 80];
+        self::assertSame(['it stood at' => '70 °F'], $this->do('set', $set)->seen);
+        self::assertSame([], $this->do('set', $set)->seen, 'it stands there already');
+    }
 }

@@ -92,6 +92,14 @@ final class SchoolsTest extends TestCase
             0.4,
             1.0,
         ];
+        yield 'a part replaced unproved, where it is to be proved' => [
+            'furnace-igniter-good',
+            'safety',
+            ['proved_dead' => 'proved'],
+            ['proved_dead' => 'switched_off'],
+            1.0,
+            0.75,
+        ];
         yield 'a jumper left is never allowed' => [
             'furnace-limit-jumper-left',
             'safety',

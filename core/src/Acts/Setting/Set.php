@@ -52,6 +52,14 @@ final readonly class Set extends Act
         return $this->get('lever') === 'pipe' && $this->get('to') === 'aside' ? ['flue-aside'] : [];
     }
 
+    public function finds(Situation $before): array
+    {
+        $at = $before->state->at("{$this->part()}.{$this->get('lever')}");
+        $unit = $before->model->part($this->part())->kind->settings[$this->get('lever')]->unit ?? '';
+
+        return $at === $this->get('to') || $at === null ? [] : ['it stood at' => trim("$at $unit")];
+    }
+
     public function apply(Situation $now): BenchState
     {
         return $now->state->withSlots(["{$this->part()}.{$this->get('lever')}" => ['at' => $this->get('to')]]);

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace OddSpark\Marking\Lines;
 
 use OddSpark\Acts\Danger;
-use OddSpark\Acts\Setting\Door;
 use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
+use OddSpark\Marking\MindedByHouse;
 use OddSpark\Marking\Rules;
 use OddSpark\Marking\SafeHabits;
 
@@ -82,20 +82,19 @@ final readonly class Safety implements Judge
      */
     private static function dangers(AttemptReview $account, Rules $rules, int $i): array
     {
-        $dangers = $account->outcome($i)->dangers;
-        $act = $account->act($i);
-        $opened = $act->name === Door::NAME && $act->get('to') === 'open' && $account->outcome($i)->refused === null;
-        $isMinded = $opened && $rules->schools->is('sealed_casing', 'stays');
-        foreach ($isMinded ? $account->plan->model->doors()->doors : [] as $door) {
-            if ($door->sealed && in_array($act->get('door'), [null, $door->id], true)) {
-                $dangers[] = 'casing-opened';
-            }
-        }
-
-        return array_values(array_filter(
-            array_unique($dangers),
+        $outcome = $account->outcome($i);
+        $dangers = array_filter(
+            $outcome->dangers,
             fn (string $danger): bool => $danger !== 'gas-trials' || $rules->schools->is('ignition_trials', 'grave'),
-        ));
+        );
+        $minded = new MindedByHouse($account);
+        $more = $outcome->refused !== null ? [] : array_keys(array_filter([
+            'casing-opened' => $rules->schools->is('sealed_casing', 'stays') && $minded->opensCasing($i),
+            'not-proved-dead' => $rules->schools->is('proved_dead', 'proved') && $minded->isUnproved($i),
+            'joint-untested' => $rules->schools->is('gas_joints', 'tested') && $minded->isUntested($i),
+        ]));
+
+        return array_values(array_unique([...$dangers, ...$more]));
     }
 
     private static function isAllowed(AttemptReview $account, Rules $rules, int $i, string $danger): bool
