@@ -13,7 +13,7 @@ test('nothing serious stands in the way of anyone, on any view', async ({ page }
     await clean(page, 'model')
     await page.goto('/')
     await page.getByRole('link', { name: /Bookbinder/ }).click()
-    await expect(page.getByRole('button', { name: /Try it myself|Go on trying/ })).toBeVisible()
+    await expect(page.getByRole('button', { name: /Try it myself|Continue trying/ })).toBeVisible()
     await clean(page, 'job')
     await page
         .getByRole('row', { name: /Brannoc/ })

@@ -18,7 +18,7 @@ test('the board has half of the window, opens so that it can be read, and the wh
         await page.context().clearCookies()
         await signIn(page, mailbox)
         const row = page.getByText(title).locator('xpath=ancestor::div[2]')
-        await row.getByRole('button', { name: /Begin|Go on/ }).click()
+        await row.getByRole('button', { name: /Begin|Continue/ }).click()
         const board = page.getByRole('group', { name: 'Board of the appliance' })
         await expect(board).toBeVisible()
         const seen = () =>

@@ -48,7 +48,7 @@ class Hand {
         const lacking = this.page.getByText(/has no way to ground/)
         await expect(lacking.first()).toBeVisible()
         const before = await lacking.count()
-        await this.press('Mend it so')
+        await this.press('Fix')
         await expect(lacking).not.toHaveCount(before)
     }
 
@@ -137,9 +137,9 @@ test('a standing-pilot furnace from an empty board by mouse: every safety acts, 
     page,
 }) => {
     await signIn(page, 'ines')
-    await page.getByRole('link', { name: 'Making' }).click()
+    await page.getByRole('link', { name: 'Build', exact: true }).click()
     await page.getByLabel('Title').fill('Letterpress room furnace')
-    await page.getByRole('button', { name: 'From nothing' }).click()
+    await page.getByRole('button', { name: 'Blank board' }).click()
     await expect(page.getByText('An empty board')).toBeVisible()
     await clean(page, 'builder, empty')
     const hand = new Hand(page)
@@ -204,7 +204,7 @@ test('a standing-pilot furnace from an empty board by mouse: every safety acts, 
     await hand.pipe('gas-meter.out', 'gas-cock.in')
     await hand.view('Process')
     await page.getByLabel('As in').selectOption('furnace-standing-pilot')
-    await hand.press('Take it over')
+    await hand.press('Copy from it')
     await expect(page.getByRole('img', { name: /Tape of the healthy run/ })).toBeVisible()
     await hand.view('Board')
     await expect(page.locator('[data-pipe]')).toHaveCount(16)
@@ -213,9 +213,9 @@ test('a standing-pilot furnace from an empty board by mouse: every safety acts, 
     await page.getByRole('tab', { name: /^Checks/ }).click()
     for (let i = 3; i > 0; i--) {
         await expect(page.getByText(/has no way to ground/)).toHaveCount(i)
-        await hand.press('Mend it so')
+        await hand.press('Fix')
     }
-    await expect(page.getByText('Nothing found against the wiring.')).toBeVisible()
+    await expect(page.getByText('Wiring checks passed.')).toBeVisible()
     await page.getByRole('tab', { name: 'Run' }).click()
     await hand.view('Board')
     await page.getByLabel('Moment, seconds after the arrival').fill('2')
@@ -227,18 +227,18 @@ test('a standing-pilot furnace from an empty board by mouse: every safety acts, 
         .getByRole('button', { name: /Blower/ })
         .click()
     await expect(page.getByLabel('Why', { exact: true })).toContainText('Fan and limit control: fan is open')
-    await page.getByRole('button', { name: 'Make every safety act' }).click()
+    await page.getByRole('button', { name: 'Test every safety' }).click()
     await expect(page.getByLabel('Safeties')).toContainText('Fan and limit control: limit opens: the fuel stops')
     await expect(page.getByLabel('Safeties')).toContainText('All flame is lost: the fuel stops')
     await expect(page.getByLabel('Safeties')).not.toContainText('goes on')
     await clean(page, 'builder, running')
 
-    await hand.view('Trouble')
+    await hand.view('Faults')
     await page.getByRole('button', { name: 'List its faults' }).click()
     await expect(page.getByLabel('Weight of Thermocouple: weak')).toBeVisible()
     await clean(page, 'builder, trouble')
-    await hand.press('Put it among the models')
-    await page.getByRole('link', { name: 'Set trouble, give a job' }).click()
+    await hand.press('Publish')
+    await page.getByRole('link', { name: 'Set a fault, give a job' }).click()
     await expect(page.getByRole('heading', { name: 'Give it as a job' })).toBeVisible()
     await page.getByLabel('Find a fault').fill('valve coil open')
     await page.getByLabel('Faults').getByRole('button').first().click()
@@ -266,22 +266,22 @@ test('a standing-pilot furnace from an empty board by mouse: every safety acts, 
     await page.locator(`[data-part="${valve}"]`).click()
     await page.getByText('Mend it…').click()
     await press(page, 'Replace')
-    await press(page, 'Leads off')
+    await press(page, 'Remove leads')
     await page.locator(`[data-part="${service}"]`).click()
     await press(page, 'on')
     await press(page, 'Door on')
-    for (let i = 0; i < 3; i++) await press(page, 'On to what happens next')
+    for (let i = 0; i < 3; i++) await press(page, 'Next event')
     page.once('dialog', (d) => void d.accept())
-    await page.getByRole('button', { name: 'Hand back' }).click()
+    await page.getByRole('button', { name: 'Close the call' }).click()
     await expect(page.getByText('It was:')).toBeVisible()
     await expect(page.getByText('Combination gas valve: main coil open').first()).toBeVisible()
 })
 
 test("a first model of one's own, of twelve parts, takes no more than sixty acts", async ({ page }) => {
     await signIn(page, 'ines')
-    await page.getByRole('link', { name: 'Making' }).click()
+    await page.getByRole('link', { name: 'Build', exact: true }).click()
     await page.getByLabel('Title').fill('Typesetting attic')
-    await page.getByRole('button', { name: 'From nothing' }).click()
+    await page.getByRole('button', { name: 'Blank board' }).click()
     const hand = new Hand(page)
     hand.acts = 3
     for (const words of [
@@ -318,12 +318,12 @@ test("a first model of one's own, of twelve parts, takes no more than sixty acts
     await hand.view('Process')
     await page.getByLabel('As in').selectOption('furnace-standing-pilot')
     hand.acts++
-    await hand.press('Take it over')
+    await hand.press('Copy from it')
     await page.getByRole('tab', { name: /^Checks/ }).click()
     for (let i = 0; i < 3; i++) await hand.mend()
-    await hand.view('Trouble')
-    await hand.press('Put it among the models')
-    await expect(page.getByRole('link', { name: 'Set trouble, give a job' })).toBeVisible()
+    await hand.view('Faults')
+    await hand.press('Publish')
+    await expect(page.getByRole('link', { name: 'Set a fault, give a job' })).toBeVisible()
     expect(hand.acts).toBeLessThanOrEqual(60)
 })
 
@@ -347,9 +347,9 @@ for (const [name, most] of [
         const build = JSON.parse(readFileSync(`core/tests/Building/builds/${name}.json`, 'utf8')) as Build
         expect(build.acts.length).toBeLessThanOrEqual(most)
         await signIn(page, 'ines')
-        await page.getByRole('link', { name: 'Making' }).click()
+        await page.getByRole('link', { name: 'Build', exact: true }).click()
         await page.getByLabel('Title').fill(build.title)
-        await page.getByRole('button', { name: 'From nothing' }).click()
+        await page.getByRole('button', { name: 'Blank board' }).click()
         await expect(page.getByText('An empty board')).toBeVisible()
         const hand = new Hand(page)
         const ids: Record<string, string> = {}
@@ -375,7 +375,7 @@ for (const [name, most] of [
         }
         await page.getByRole('tab', { name: 'Run' }).click()
         await expect(page.getByRole('img', { name: /Tape of the healthy run/ })).toBeVisible()
-        await page.getByRole('button', { name: 'Make every safety act' }).click()
+        await page.getByRole('button', { name: 'Test every safety' }).click()
         await expect(page.getByLabel('Safeties')).toContainText('All flame is lost: the fuel stops')
         await expect(page.getByLabel('Safeties')).not.toContainText('goes on')
         await clean(page, `builder, ${name}`)
@@ -385,13 +385,13 @@ test('a second zone on a boiler with the keyboard alone: placed, wired, undone a
     page,
 }) => {
     await signInByKeys(page, 'ines')
-    await expect(page.getByRole('link', { name: 'Making' })).toBeVisible()
-    await reach(page, 'Making')
+    await expect(page.getByRole('link', { name: 'Build', exact: true })).toBeVisible()
+    await reach(page, 'Build')
     await page.keyboard.press('Enter')
-    await expect(page.getByRole('heading', { name: 'Making models' })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'My builds' })).toBeVisible()
     await reach(page, 'Title')
     await page.keyboard.type('Practice rooms, second zone')
-    await reach(page, 'From nothing')
+    await reach(page, 'Blank board')
     await page.keyboard.press('Enter')
     await expect(page.getByText('An empty board')).toBeVisible()
     const done = async (what: () => Promise<void>) => {
@@ -447,13 +447,13 @@ test('a second zone on a boiler with the keyboard alone: placed, wired, undone a
     await page.keyboard.press('Enter')
     await reach(page, 'As in')
     await page.keyboard.type('Three-zone')
-    await reach(page, 'Take it over')
+    await reach(page, 'Copy from it')
     await done(() => page.keyboard.press('Enter'))
     await expect(page.getByRole('tab', { name: 'Checks', exact: true })).toBeVisible() // nothing is wrong
     await reach(page, 'Checks')
     await alongTabs(page, 2)
     await expect(page.getByRole('img', { name: /Tape of the healthy run/ })).toBeVisible()
-    await reach(page, 'Make every safety act')
+    await reach(page, 'Test every safety')
     await page.keyboard.press('Enter')
     await expect(page.getByLabel('Safeties')).toContainText('High limit opens: the fuel stops')
     await expect(page.getByLabel('Safeties')).not.toContainText('goes on')
@@ -464,16 +464,16 @@ test('two people at one model, versions with names, a wire list in, a bad list r
     browser,
 }) => {
     await signIn(page, 'ines')
-    await page.getByRole('link', { name: 'Making' }).click()
+    await page.getByRole('link', { name: 'Build', exact: true }).click()
     await page.getByLabel('Title').fill('Shared furnace')
     await page.getByLabel('Shipped model').selectOption('furnace-standing-pilot')
-    await page.getByRole('button', { name: 'From that model' }).click()
-    await expect(page.getByText('Nothing found against the wiring.')).toBeVisible()
+    await page.getByRole('button', { name: 'Copy of that model' }).click()
+    await expect(page.getByText('Wiring checks passed.')).toBeVisible()
     const hand = new Hand(page)
     const other = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
     await signIn(other, 'oona')
     await other.goto(page.url())
-    await expect(other.getByText('Nothing found against the wiring.')).toBeVisible()
+    await expect(other.getByText('Wiring checks passed.')).toBeVisible()
     await page.evaluate(() => window.dispatchEvent(new Event('focus')))
     await expect(page.getByText(/Oona .*is here too/)).toBeVisible()
 
@@ -514,13 +514,13 @@ test('two people at one model, versions with names, a wire list in, a bad list r
 
     await page.getByRole('tab', { name: 'Files' }).click()
     await page.getByLabel('Wire list', { exact: true }).fill('from,to,colour\nThermostat R,moon,red\n')
-    await page.getByRole('button', { name: 'Take it in' }).click()
+    await page.getByRole('button', { name: 'Import' }).click()
     await expect(page.getByText('Line 2: there is no place called "moon".')).toBeVisible()
     await page.getByRole('button', { name: 'Understood' }).click()
     await page
         .getByLabel('Wire list', { exact: true })
         .fill('id,from,to,colour\nw12,Transformer X1,Thermostat R,orange\n')
-    await hand.press('Take it in')
+    await hand.press('Import')
     await page.getByRole('tab', { name: 'Steps' }).click()
     await expect(page.getByText(/colour was red, is now orange/)).toBeVisible()
     await page.getByRole('tab', { name: 'Files' }).click()
@@ -536,8 +536,8 @@ test('two people at one model, versions with names, a wire list in, a bad list r
 
     // out, and in again by paste; a damaged one is refused with where; then thrown away
     const text = await (await page.request.get(`${page.url()}/files/model.json`)).text()
-    await page.getByRole('link', { name: 'Making' }).click()
-    await expect(page.getByRole('heading', { name: 'Making models' })).toBeVisible()
+    await page.getByRole('link', { name: 'Build', exact: true }).click()
+    await expect(page.getByRole('heading', { name: 'My builds' })).toBeVisible()
     await clean(page, 'making models')
     const paste = (what: string) =>
         page.evaluate((t) => {
@@ -550,9 +550,9 @@ test('two people at one model, versions with names, a wire list in, a bad list r
         page.getByText(/Nothing was taken in\. \/wires\/0\/to: "breaker" has no terminal "attic"/),
     ).toBeVisible()
     await paste(text)
-    await expect(page.getByText('Nothing found against the wiring.')).toBeVisible()
-    await page.getByRole('link', { name: 'Making' }).click()
-    const rows = page.getByRole('button', { name: 'Throw away Shared furnace' })
+    await expect(page.getByText('Wiring checks passed.')).toBeVisible()
+    await page.getByRole('link', { name: 'Build', exact: true }).click()
+    const rows = page.getByRole('button', { name: 'Delete Shared furnace' })
     await expect(rows).toHaveCount(2)
     page.once('dialog', (d) => void d.accept())
     await rows.first().click()
@@ -567,7 +567,7 @@ test("a kind of one's own with a table, placed; a sequence changed line by line;
     await clean(page, 'own kinds')
     await page.getByLabel('What it is called').fill('Kiln sequencer')
     const names = ['R', 'C', 'W', 'L', 'M']
-    for (let i = 2; i < names.length; i++) await page.getByRole('button', { name: 'One more terminal' }).click()
+    for (let i = 2; i < names.length; i++) await page.getByRole('button', { name: 'Add terminal' }).click()
     for (const [i, name] of names.entries()) await page.getByLabel(`Terminal ${i + 1}`, { exact: true }).fill(name)
     await page.getByRole('button', { name: '+ control' }).click()
     await page.getByLabel('Table of control').selectOption('oil-primary')
@@ -583,13 +583,13 @@ test("a kind of one's own with a table, placed; a sequence changed line by line;
     await page.getByLabel('contact from').selectOption('L')
     await page.getByLabel('contact to').selectOption('M')
     await page.getByLabel('contact is driven by').selectOption('control/out.motor')
-    await page.getByRole('button', { name: 'Keep it in the catalogue' }).click()
+    await page.getByRole('button', { name: 'Save to catalog' }).click()
     await expect(page.getByText(/Kiln sequencer is kept/)).toBeVisible()
 
-    await page.getByRole('link', { name: 'Making' }).click()
+    await page.getByRole('link', { name: 'Build', exact: true }).click()
     await page.getByLabel('Title').fill('Kiln shed furnace')
     await page.getByLabel('Shipped model').selectOption('furnace-80')
-    await page.getByRole('button', { name: 'From that model' }).click()
+    await page.getByRole('button', { name: 'Copy of that model' }).click()
     const hand = new Hand(page)
     await hand.placeByName('kiln')
     await expect(page.locator('[data-part="kiln-sequencer"]')).toBeVisible()
@@ -610,7 +610,7 @@ test("a kind of one's own with a table, placed; a sequence changed line by line;
 
     await hand.view('Board')
     await page.locator('[data-part="limit"]').click()
-    await hand.view('Trouble')
+    await hand.view('Faults')
     await page.getByRole('button', { name: 'List its faults' }).click()
     await expect(page.getByLabel('Weight of Igniter: cracked, open')).toBeVisible()
     await hand.press('Add it')
@@ -633,20 +633,20 @@ test("a kind of one's own with a table, placed; a sequence changed line by line;
     await hand.view('Board')
     await hand.onWire('w20')
     await expect(page.getByText('Wire w20')).toBeVisible()
-    await page.getByRole('button', { name: 'Lead by hand' }).click()
+    await page.getByRole('button', { name: 'Route by hand' }).click()
     await hand.onBoard(1190, 40)
     await page.keyboard.press('Enter')
-    await expect(page.getByRole('button', { name: 'By rule again' })).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Auto route' })).toBeVisible()
 })
 
 test('readings that are expected of a model: put on the sheet, said to be right, and told when an edit breaks them', async ({
     page,
 }) => {
     await signIn(page, 'ines')
-    await page.getByRole('link', { name: 'Making' }).click()
+    await page.getByRole('link', { name: 'Build', exact: true }).click()
     await page.getByLabel('Title').fill('Sheet furnace')
     await page.getByLabel('Shipped model').selectOption('furnace-80')
-    await page.getByRole('button', { name: 'From that model' }).click()
+    await page.getByRole('button', { name: 'Copy of that model' }).click()
     const hand = new Hand(page)
     await page.getByRole('tab', { name: 'Sheet' }).click()
     const sheet = page.getByLabel('Expected readings')
@@ -674,10 +674,10 @@ test('readings that are expected of a model: put on the sheet, said to be right,
 
 test('a door with its switch and a visit with what people do before are made in the builder', async ({ page }) => {
     await signIn(page, 'ines')
-    await page.getByRole('link', { name: 'Making' }).click()
+    await page.getByRole('link', { name: 'Build', exact: true }).click()
     await page.getByLabel('Title').fill('Door furnace')
     await page.getByLabel('Shipped model').selectOption('furnace-80')
-    await page.getByRole('button', { name: 'From that model' }).click()
+    await page.getByRole('button', { name: 'Copy of that model' }).click()
     const hand = new Hand(page)
     await hand.view('Process')
     const doors = page.getByRole('region', { name: 'Doors' })

@@ -26,7 +26,7 @@ test('an instructor goes the whole way: healthy run, fault, complaint, job, own 
     await seeAll(page)
     await expect(page.getByText('The loom room is cold.')).toBeVisible()
     page.once('dialog', (d) => void d.accept())
-    await page.getByRole('button', { name: 'Hand back' }).click()
+    await page.getByRole('button', { name: 'Close the call' }).click()
     await expect(page.getByText(/^Not passed(:| ·)/)).toBeVisible() // not the house rules' "not passed when"
 
     await page.getByRole('link', { name: 'Shop', exact: true }).click()
@@ -58,9 +58,9 @@ test('a request without its token is refused', async ({ page }) => {
 test('every shipped model opens with its board, its healthy tape and its tables', async ({ page }) => {
     await signIn(page, 'ines')
     await page.goto('/models')
-    await expect(page.getByRole('link', { name: /^Set trouble in/ }).first()).toBeVisible()
+    await expect(page.getByRole('link', { name: /^Set a fault in/ }).first()).toBeVisible()
     const names = await page
-        .getByRole('link', { name: /^Set trouble in/ })
+        .getByRole('link', { name: /^Set a fault in/ })
         .evaluateAll((links) => links.map((l) => l.getAttribute('aria-label')!))
     expect(names.length).toBeGreaterThanOrEqual(8)
     for (const name of names) {
@@ -104,8 +104,8 @@ test('the trouble of a model: begun, waited for, walked with the keys, and its a
 }) => {
     await signIn(page, 'ines')
     await page.goto('/models')
-    await page.getByRole('link', { name: /^Set trouble in Simple boiler/ }).click()
-    await page.getByRole('button', { name: 'Trouble', exact: true }).click()
+    await page.getByRole('link', { name: /^Set a fault in Simple boiler/ }).click()
+    await page.getByRole('button', { name: 'Faults', exact: true }).click()
     await page.getByRole('button', { name: 'Find what tells them apart' }).click()
     const tree = page.getByLabel('Tree of questions', { exact: true })
     await expect(tree).toBeVisible()
@@ -147,7 +147,7 @@ test('an answer that comes after the page was left moves nobody', async ({ page 
     await page.goto('/jobs/2')
     await page.getByRole('button', { name: 'Try it myself' }).click()
     await seeAll(page)
-    await expect(page.getByRole('button', { name: 'Hand back' })).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Close the call' })).toBeVisible()
     let release: () => void = () => undefined
     const held = new Promise<void>((resolve) => {
         release = resolve
@@ -163,7 +163,7 @@ test('an answer that comes after the page was left moves nobody', async ({ page 
         answered()
     })
     page.once('dialog', (d) => void d.accept())
-    await page.getByRole('button', { name: 'Hand back' }).click()
+    await page.getByRole('button', { name: 'Close the call' }).click()
     await page.getByRole('link', { name: 'Shop', exact: true }).click()
     await expect(page.getByRole('heading', { name: 'Shop' })).toBeVisible()
     release()

@@ -12,6 +12,7 @@ test("house rules of one's own, a job under them, hints, the mark, a line set ot
     await page.getByRole('button', { name: 'Save as a set of its own' }).click()
     await expect(page.getByRole('alert')).toHaveText(/pass_mark: Must be a number from 0 to 100/)
     await page.getByLabel('Pass mark, of 100').fill('55')
+    await page.getByText(/^Not allowed at all/).click()
     await page.getByText('Jumpers', { exact: true }).click()
     await page.getByLabel('Where to begin').selectOption({ label: "at the control's lamp and its card" })
     await page.getByRole('button', { name: 'Save as a set of its own' }).click()
@@ -21,7 +22,7 @@ test("house rules of one's own, a job under them, hints, the mark, a line set ot
     await expect(page.getByText(/version 2 of .* · version 1 of/)).toBeVisible()
 
     await page.goto('/models')
-    await page.getByRole('link', { name: /^Set trouble in Simple boiler/ }).click()
+    await page.getByRole('link', { name: /^Set a fault in Simple boiler/ }).click()
     await page.getByRole('button', { name: 'Air switch: contact stuck open' }).click()
     await expect(page.getByRole('img', { name: /Tape with the fault/ })).toBeVisible()
     await page.getByLabel('Title').fill('Rope walk: no fire')
@@ -42,7 +43,7 @@ test("house rules of one's own, a job under them, hints, the mark, a line set ot
     await page.getByLabel('Find a suspect').fill('air stuck open')
     await press(page, /^Name Air switch: contact stuck open/)
     page.once('dialog', (d) => void d.accept())
-    await page.getByRole('button', { name: 'Hand back' }).click()
+    await page.getByRole('button', { name: 'Close the call' }).click()
     await expect(page.getByText('It was:')).toBeVisible()
     await expect(page.getByText('Hints taken: 1, at 6 points.')).toBeVisible()
     await expect(page.getByText(/the customer calls again/).first()).toBeVisible()
@@ -52,8 +53,8 @@ test("house rules of one's own, a job under them, hints, the mark, a line set ot
 
     // replay, and a better reading shown on the board
     await page.getByRole('button', { name: 'Entry after' }).click()
-    await page.getByRole('button', { name: 'Go over it' }).click()
-    await expect(page.getByRole('button', { name: 'Go over it' })).toBeVisible() // it has come to its end
+    await page.getByRole('button', { name: 'Replay' }).click()
+    await expect(page.getByRole('button', { name: 'Replay' })).toBeVisible() // it has come to its end
     await page.getByRole('tab', { name: /Entries/ }).click()
     await page
         .getByLabel('Entries', { exact: true })

@@ -11,7 +11,7 @@ export async function signIn(page: Page, mailbox: string) {
 
 export async function openJob(page: Page, title: string) {
     const row = page.getByText(title).locator('xpath=ancestor::div[2]')
-    await row.getByRole('button', { name: /Begin|Go on/ }).click()
+    await row.getByRole('button', { name: /Begin|Continue/ }).click()
     await seeAll(page)
 }
 

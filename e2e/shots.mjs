@@ -45,7 +45,7 @@ await as('ines', async (page, shot) => {
     await shot('models')
     await page.getByRole('link', { name: /80 % furnace, hot/ }).click()
     await page.getByRole('heading', { name: 'Give it as a job' }).waitFor()
-    await page.getByRole('button', { name: 'Trouble', exact: true }).click()
+    await page.getByRole('button', { name: 'Faults', exact: true }).click()
     await page.getByRole('button', { name: 'Find what tells them apart' }).click()
     await page.getByLabel('Tree of questions', { exact: true }).waitFor({ timeout: 120_000 })
     await page.getByRole('button', { name: /Igniter: cracked/ }).click()
@@ -69,7 +69,7 @@ await as('ines', async (page, shot) => {
         .getByRole('button', { name: /Blower/ })
         .click()
     await page.getByLabel('Why', { exact: true }).waitFor()
-    await page.getByRole('button', { name: 'Make every safety act' }).click()
+    await page.getByRole('button', { name: 'Test every safety' }).click()
     await page.getByLabel('Safeties').waitFor()
     await page.locator('[data-place="valve.TH"]').click()
     await shot('builder-run')
@@ -77,7 +77,7 @@ await as('ines', async (page, shot) => {
     if (!only.length || only.includes('builder-sequence')) {
         await page.getByRole('textbox', { name: 'Title' }).fill('Bindery furnace')
         await page.getByLabel('Shipped model').selectOption('furnace-80')
-        await page.getByRole('button', { name: 'From that model' }).click()
+        await page.getByRole('button', { name: 'Copy of that model' }).click()
         await page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Sequence', exact: true }).click()
         await page.getByRole('heading', { name: /Single-stage gas furnace/ }).waitFor()
         await page.getByRole('button', { name: 'Waits for a call', exact: true }).click()
@@ -95,7 +95,7 @@ await as('ines', async (page, shot) => {
 await as('wendell', async (page, shot) => {
     await shot('my-jobs')
     const job = page.getByText(/Seed library/).locator('xpath=ancestor::div[2]')
-    await job.getByRole('button', { name: /Begin|Go on/ }).click()
+    await job.getByRole('button', { name: /Begin|Continue/ }).click()
     await page.getByRole('button', { name: 'Run' }).waitFor()
     const pick = (place) => page.locator(`[data-place="${place}"]`).click()
     await page.locator('[data-part="cock"]').click()
@@ -110,7 +110,7 @@ await as('wendell', async (page, shot) => {
     await page.getByText(/^1[12]\d\.\d V AC$/).waitFor() // the igniter is fed
     await page.waitForTimeout(4000)
     await page.getByRole('button', { name: 'Pause' }).click()
-    await page.getByRole('button', { name: 'Note it now' }).click()
+    await page.getByRole('button', { name: 'Log reading' }).click()
     await shot('bench')
     await page.getByRole('button', { name: 'Ladder', exact: true }).click()
     await shot('ladder')
@@ -122,7 +122,7 @@ await as('wendell', async (page, shot) => {
     await pick('board.IND')
     await page.getByRole('button', { name: /^Clamp round the black/ }).click()
     await page.getByRole('tab', { name: /Log/ }).click()
-    await page.getByRole('region', { name: 'Clamp' }).getByRole('button', { name: 'Note it now' }).click()
+    await page.getByRole('region', { name: 'Clamp' }).getByRole('button', { name: 'Log reading' }).click()
     await shot('bench-instruments')
     await pick('limit.a')
     await page.getByRole('button', { name: /^Jumper from/ }).click()
@@ -156,7 +156,7 @@ await as(
         await page
             .getByText('Crew house: radiators only along with the bath')
             .locator('xpath=ancestor::div[2]')
-            .getByRole('button', { name: /Begin|Go on/ })
+            .getByRole('button', { name: /Begin|Continue/ })
             .tap()
         await page.getByRole('button', { name: /^Door o/ }).waitFor()
         if (await page.getByRole('button', { name: 'Door off' }).count())
@@ -166,7 +166,7 @@ await as(
         await page.locator('[data-place="three-port.WH"]').tap()
         await page.locator('[data-place="three-port.BU"]').tap()
         await page.getByTestId('display').getByText(/V AC/).waitFor()
-        await page.getByRole('button', { name: 'Nearer' }).tap()
+        await page.getByRole('button', { name: 'Zoom in' }).tap()
         await shot('bench-tablet')
     },
     { viewport: { width: 1080, height: 810 }, hasTouch: true },

@@ -17,10 +17,10 @@ test('a trainee goes the whole way: call sheet, basics, readings, name, repair, 
     await lead(page, 'igniter.2')
     // on until the igniter is fed: the sequence is waited for, not jumped to
     await expect(async () => {
-        await press(page, 'On to what happens next')
+        await press(page, 'Next event')
         await expect(page.getByTestId('display')).toHaveText(/^1[12]\d\.\d V AC$/, { timeout: 300 })
     }).toPass({ timeout: 40_000 })
-    await press(page, 'Note it now')
+    await press(page, 'Log reading')
     await press(page, 'Bad')
     await page.getByRole('tab', { name: /Log/ }).click()
     await expect(page.getByText(/^Read again: 1[12]\d\.\d V AC/)).toBeVisible()
@@ -28,7 +28,7 @@ test('a trainee goes the whole way: call sheet, basics, readings, name, repair, 
     await page.getByRole('tab', { name: 'Suspects' }).click()
     await page.getByLabel('Find a suspect').fill('igniter crack')
     await press(page, 'Star Igniter: cracked, open')
-    await press(page, 'Let door switch go')
+    await press(page, 'Release door switch')
     await page.locator('[data-part="service"]').click()
     await press(page, 'off')
     // mounted it shows nothing; in the hand it does
@@ -45,12 +45,12 @@ test('a trainee goes the whole way: call sheet, basics, readings, name, repair, 
     await page.locator('[data-part="igniter"]').click()
     await page.getByText('Mend it…').click()
     await press(page, 'Replace')
-    await press(page, 'Leads off')
+    await press(page, 'Remove leads')
     await press(page, 'Door on')
     await page.locator('[data-part="service"]').click()
     await press(page, 'on')
     for (let i = 0; i < 6; i++) {
-        await press(page, 'On to what happens next')
+        await press(page, 'Next event')
         if (
             await page
                 .getByText(/blower runs/)
@@ -60,7 +60,7 @@ test('a trainee goes the whole way: call sheet, basics, readings, name, repair, 
             break
     }
     page.once('dialog', (d) => void d.accept())
-    await page.getByRole('button', { name: 'Hand back' }).click()
+    await page.getByRole('button', { name: 'Close the call' }).click()
 
     await expect(page.getByText('It was:')).toBeVisible()
     await expect(page.getByText('Igniter: cracked, open').first()).toBeVisible()
@@ -68,7 +68,7 @@ test('a trainee goes the whole way: call sheet, basics, readings, name, repair, 
     expect(Number(await page.getByTestId('total').textContent())).toBeGreaterThan(70)
     await page.getByRole('tab', { name: /Entries/ }).click()
     await page.getByLabel('Entries', { exact: true }).getByText('Igniter 1 to Igniter 2').first().click()
-    await expect(page.getByText('Would have told most at that moment')).toBeVisible()
+    await expect(page.getByText('Best reading here')).toBeVisible()
     await expect(page.getByRole('img', { name: /Suspects left after each entry/ })).toBeVisible()
 })
 
@@ -87,7 +87,7 @@ test('reload, second tab and back button: nothing lost, nothing done twice', asy
     const other = await context.newPage()
     await other.goto(page.url())
     await press(other, 'Hold door switch')
-    await press(other, 'On to what happens next')
+    await press(other, 'Next event')
     await look(other, 'breaker')
     await page.bringToFront()
     // this window is behind now: what it does is refused, it catches up, and nothing is doubled
@@ -168,12 +168,12 @@ test('clamp, manometer, thermometer, tester, range by hand and least and most ar
     await press(page, 'Hold door switch')
     await lead(page, 'board.N')
     await lead(page, 'board.IND')
-    await press(page, 'Keep least and most')
+    await press(page, 'Min / Max')
     await press(page, 'Clamp round the black wire end at Furnace control IND')
     await page.locator('[data-part="hose"]').click()
     await press(page, 'Manometer: tee in the pressure hose')
     for (let i = 0; i < 4; i++) {
-        await press(page, 'On to what happens next')
+        await press(page, 'Next event')
         if (
             await page
                 .getByText(/inducer runs/)
@@ -192,13 +192,13 @@ test('clamp, manometer, thermometer, tester, range by hand and least and most ar
     await expect.poll(seconds).toBeGreaterThan(begun + 8) // the inducer has come up
     await page.getByRole('button', { name: 'Pause' }).click()
     const gauge = page.getByRole('region', { name: 'Manometer' })
-    await gauge.getByRole('button', { name: 'Note it now' }).click()
+    await gauge.getByRole('button', { name: 'Log reading' }).click()
     await expect(gauge.getByText(/^1\.[23]\d in\. w\.c\.$/)).toBeVisible()
     const clamp = page.getByRole('region', { name: 'Clamp' })
-    await clamp.getByRole('button', { name: 'Note it now' }).click()
+    await clamp.getByRole('button', { name: 'Log reading' }).click()
     await expect(clamp.getByText(/^1\.\d\d A AC$/)).toBeVisible()
     await expect(page.getByRole('img', { name: /^Clamp round black, / })).toBeAttached()
-    await page.getByRole('region', { name: 'Meter', exact: true }).getByRole('button', { name: 'Note it now' }).click()
+    await page.getByRole('region', { name: 'Meter', exact: true }).getByRole('button', { name: 'Log reading' }).click()
     await page.getByRole('tab', { name: /Log/ }).click()
     await expect(page.getByText(/most 1[12]\d\.\d V AC/).first()).toBeVisible()
     await press(page, 'Range: chosen by the meter')

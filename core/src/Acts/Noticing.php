@@ -100,8 +100,8 @@ final readonly class Noticing
             $isOpen && $signs?->seenOff !== null => $signs->seenOff,
             $signs?->seen !== null && ! $isHidden => $signs->seen,
             $isOpen => self::SOUND_IN_HAND,
-            $isHidden => 'Both ends seated; between them it runs hidden with others.',
-            default => $kind->look ?? 'Insulation whole, both ends seated.',
+            $isHidden => 'Both ends tight; between them it runs hidden with others.',
+            default => $kind->look ?? 'Insulation good, both ends tight.',
         };
     }
 

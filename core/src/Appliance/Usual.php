@@ -40,7 +40,7 @@ final readonly class Usual
             'repair' => 'wire',
         ],
         'poor' => [
-            'title' => 'hardly any contact at its far end',
+            'title' => 'poor connection at its far end',
             'set' => ['body.extra_ohm' => 200000000],
             'weight' => 0.4,
             'repair' => 'set',

@@ -75,7 +75,7 @@ final class ReadingTechnique
         if ($reading->live) {
             return $act->name === 'dial'
                 ? []
-                : ['live' => 'Ohms were asked of a live circuit: the figure means nothing.'];
+                : ['live' => 'Ohms taken on a live circuit: the reading means nothing.'];
         }
         $found = [];
         if ($mode->isSeries()) {

@@ -79,10 +79,10 @@ final class Sheet
                     '.</p>';
         $calls =
             $mark['call_back']['said'] === []
-                ? 'Run on for '.$e($mark['call_back']['hours']).' hours as it was left, nobody calls.'
-                : 'Run on for '.
+                ? 'Ran '.$e($mark['call_back']['hours']).' more hours as you left it: no callback.'
+                : 'Ran '.
                     $e($mark['call_back']['hours']).
-                    ' hours as it was left, the customer calls: “'.
+                    ' more hours as you left it, and the customer calls back: “'.
                     $e(implode(' ', $mark['call_back']['said'])).
                     '”';
         $not = $mark['not_passed'] === [] ? '' : ' ('.$e(implode(', ', $mark['not_passed'])).')';

@@ -435,7 +435,7 @@ final class ActsTest extends TestCase
         }
         self::assertSame(
             [],
-            array_diff_key(array_filter($sentences, fn (string $s) => $s === 'Handed the appliance back'), [
+            array_diff_key(array_filter($sentences, fn (string $s) => $s === 'Closed the call'), [
                 'hand_back' => 1,
             ]),
             'no act goes by the last word',

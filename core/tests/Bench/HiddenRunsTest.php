@@ -85,7 +85,7 @@ final class HiddenRunsTest extends TestCase
     {
         $this->arrive([], 'w27:rubs');
         self::assertSame(
-            'Both ends seated; between them it runs hidden with others.',
+            'Both ends tight; between them it runs hidden with others.',
             $this->do('look', ['part' => 'w27'])['condition'],
         );
         $this->arrive([], 'w20:rubs');

@@ -54,7 +54,7 @@ function OneDoor({ door, named = false, scene, act }: Omit<Props, 'doors'> & { d
                     on={isHeld}
                     onClick={() => void act('hold', { to: isHeld ? 'released' : 'held', ...which })}
                 >
-                    {isHeld ? 'Let door switch go' : 'Hold door switch'}
+                    {isHeld ? 'Release door switch' : 'Hold door switch'}
                 </ToolButton>
             )}
         </>

@@ -88,7 +88,7 @@ function Row({ name, where, shown, onRead, onOff, children }: RowProps) {
             {children && <HStack gap="1">{children}</HStack>}
             <HStack gap="1">
                 <ToolButton flex="1" onClick={onRead}>
-                    Note it now
+                    Log reading
                 </ToolButton>
                 <ToolButton onClick={onOff}>Off</ToolButton>
             </HStack>

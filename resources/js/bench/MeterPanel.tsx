@@ -183,7 +183,7 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
                     disabled={!scene.red || !scene.black}
                     onClick={() => void act('read')}
                 >
-                    Note it now
+                    Log reading
                 </ToolButton>
                 <ToolButton
                     flex="1"
@@ -193,7 +193,7 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
                     disabled={!scene.red && !scene.black}
                     onClick={onOff}
                 >
-                    Leads off
+                    Remove leads
                 </ToolButton>
                 <ToolButton
                     flex="1"
@@ -204,7 +204,7 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
                     on={scene.keeping}
                     onClick={() => void act('keep', { to: scene.keeping ? 'off' : 'on' })}
                 >
-                    {scene.keeping ? 'Forget least and most' : 'Keep least and most'}
+                    {scene.keeping ? 'Forget least and most' : 'Min / Max'}
                 </ToolButton>
             </HStack>
             {meaning.ask && (

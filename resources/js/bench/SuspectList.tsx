@@ -92,7 +92,7 @@ export function SuspectList({ faults, log, act }: Props) {
                                         </Box>
                                         <Mini
                                             word={mark === 'out' ? '↺' : '✕'}
-                                            label={`Strike out ${f.title}`}
+                                            label={`Rule out ${f.title}`}
                                             on={mark === 'out'}
                                             onClick={() =>
                                                 void act('suspect', {
@@ -116,7 +116,7 @@ export function SuspectList({ faults, log, act }: Props) {
                                                 onClick={() => setAsked(asked === f.id ? null : f.id)}
                                             />
                                             <Mini
-                                                word="It is this"
+                                                word="Name as the fault"
                                                 label={`Name ${f.title}`}
                                                 on={false}
                                                 onClick={() => void act('name', { fault: f.id })}

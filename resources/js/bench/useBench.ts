@@ -241,7 +241,7 @@ export function useBench(start: Start) {
     }, [])
 
     /**
-     * On to what happens next, and till a meter that moves has come to rest: within what is known at once, else by
+     * Next event, and till a meter that moves has come to rest: within what is known at once, else by
      * asking.
      */
     const next = useCallback(async () => {

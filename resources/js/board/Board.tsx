@@ -290,7 +290,7 @@ export function Board(props: Props) {
                     minW="touch"
                     px="0"
                     bg="sheet"
-                    aria-label="Nearer"
+                    aria-label="Zoom in"
                     disabled={view.scale >= LARGEST}
                     onClick={() => nearer(1)}
                 >
@@ -300,7 +300,7 @@ export function Board(props: Props) {
                     minW="touch"
                     px="0"
                     bg="sheet"
-                    aria-label="Further away"
+                    aria-label="Zoom out"
                     disabled={view.scale <= 1}
                     onClick={() => nearer(-1)}
                 >

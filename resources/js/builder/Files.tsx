@@ -98,7 +98,7 @@ export function Files({ draft, edit }: { draft: number; edit: (...edits: Edit[])
                         disabled={csv.trim() === ''}
                         onClick={() => void edit({ do: 'wire_list', csv }).then((done) => done && setCsv(''))}
                     >
-                        Take it in
+                        Import
                     </Word>
                 </HStack>
             </Box>

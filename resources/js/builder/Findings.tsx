@@ -26,7 +26,7 @@ export function Findings({ checked, busy, edit, onShow }: Props) {
             )}
             {checked.findings.length === 0 && (
                 <Text color="good" fontWeight={700}>
-                    Nothing found against the wiring.
+                    Wiring checks passed.
                 </Text>
             )}
             {checked.findings.map((f, i) => (
@@ -41,14 +41,14 @@ export function Findings({ checked, busy, edit, onShow }: Props) {
                     </Text>
                     <HStack gap="1" mt="1">
                         <Word onClick={() => onShow(f.parts, f.wires)}>Show</Word>
-                        {f.edits.length > 0 && <Word onClick={() => void edit(...f.edits)}>Mend it so</Word>}
+                        {f.edits.length > 0 && <Word onClick={() => void edit(...f.edits)}>Fix</Word>}
                     </HStack>
                 </Box>
             ))}
             {checked.lacks.length > 0 && (
                 <Box borderTopWidth="1px" borderColor="line" pt="2">
                     <Heading as="h3" size="sm">
-                        Missing to run
+                        Needed before it runs
                     </Heading>
                     {checked.lacks.map((l, i) => (
                         <Text key={i} fontSize="text">

@@ -147,7 +147,7 @@ export function HealthyRun({ draft, step, lanes, name, place, onVolts, onShow }:
                             <Because reason={why} onShow={onShow} />
                         </Box>
                     )}
-                    <Word onClick={() => setTried(step)}>Make every safety act</Word>
+                    <Word onClick={() => setTried(step)}>Test every safety</Word>
                     {acted && (
                         <Box aria-label="Safeties" role="status">
                             {acted.fire_s === null ? (

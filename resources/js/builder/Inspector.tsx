@@ -107,7 +107,7 @@ export function Inspector({ draft, selected, wire, pipe, edit, onRemove, onRoute
                     In the van, to be fitted
                 </Word>
                 <Word onClick={() => void edit({ do: 'copy', parts: [id] })}>Copy</Word>
-                <Word onClick={onRemove}>Take off</Word>
+                <Word onClick={onRemove}>Delete</Word>
             </HStack>
         </Stack>
     )
@@ -197,7 +197,7 @@ function Several({ draft, selected, edit, onRemove }: Pick<Props, 'draft' | 'sel
     return (
         <Stack gap="2">
             <Text fontWeight={700}>{selected.length} parts</Text>
-            <Text fontSize="note">Bring into line</Text>
+            <Text fontSize="note">Align</Text>
             <HStack gap="1" wrap="wrap">
                 {EDGES.map(([edge, word]) => (
                     <Word key={edge} onClick={() => void edit({ do: 'align', parts: selected, edge })}>
@@ -210,7 +210,7 @@ function Several({ draft, selected, edit, onRemove }: Pick<Props, 'draft' | 'sel
                 <Word onClick={() => void edit({ do: grouped ? 'ungroup' : 'group', parts: selected })}>
                     {grouped ? 'No group any more' : 'Make a group'}
                 </Word>
-                <Word onClick={onRemove}>Take off</Word>
+                <Word onClick={onRemove}>Delete</Word>
             </HStack>
         </Stack>
     )
@@ -283,9 +283,9 @@ function WireBox({
                 </Word>
             )}
             <HStack gap="1" wrap="wrap">
-                <Word onClick={onRoute}>Lead by hand</Word>
-                {w.via && <Word onClick={() => void edit({ do: 'route', wire, via: [] })}>By rule again</Word>}
-                <Word onClick={onRemove}>Take off</Word>
+                <Word onClick={onRoute}>Route by hand</Word>
+                {w.via && <Word onClick={() => void edit({ do: 'route', wire, via: [] })}>Auto route</Word>}
+                <Word onClick={onRemove}>Delete</Word>
             </HStack>
         </Stack>
     )

@@ -39,7 +39,7 @@ export function Process({ id, draft, models, edit }: Props) {
                         options={models.map((m) => [m.name, m.title])}
                         onChange={setLike}
                     />
-                    <Word onClick={() => void edit({ do: 'like', model: like })}>Take it over</Word>
+                    <Word onClick={() => void edit({ do: 'like', model: like })}>Copy from it</Word>
                 </HStack>
             </Box>
             {elements.map(([id, element]) => (
@@ -50,7 +50,7 @@ export function Process({ id, draft, models, edit }: Props) {
                             {element.type}
                         </Text>
                         <Word onClick={() => void edit({ do: 'set', path: `/process/${id}`, value: null })}>
-                            Take out
+                            Remove
                         </Word>
                     </HStack>
                     <HStack gap="3" wrap="wrap" align="flex-start">

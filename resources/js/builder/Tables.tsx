@@ -34,7 +34,7 @@ export function Tables({ draft, edit }: Props) {
         return (
             <Text p="3" color="faint">
                 No control with a table is on the board: what is there works by its switches alone. Place a control, or
-                make one under “Own kinds”.
+                make one under “Custom parts”.
             </Text>
         )
     return (
@@ -268,10 +268,10 @@ function Lines({
                             <ToolButton
                                 h="tight"
                                 fontSize="note"
-                                aria-label={`Take out: ${guardWords(guard, table.times)}`}
+                                aria-label={`Remove: ${guardWords(guard, table.times)}`}
                                 onClick={() => set(`states.${state}.guards.${i}`, null)}
                             >
-                                Take out
+                                Remove
                             </ToolButton>
                         </HStack>
                     ))}

@@ -46,7 +46,15 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
     const wires = doc.wires.map((w) => w.id)
     const board = draft.board
     return (
-        <Stack layerStyle="panel" gap="3" h="100%" overflowY="auto" p="3" tabIndex={0} aria-label="Trouble">
+        <Stack
+            layerStyle="panel"
+            gap="3"
+            h="100%"
+            overflowY="auto"
+            p="3"
+            tabIndex={0}
+            aria-label="Faults of this model"
+        >
             <Box>
                 <Heading as="h2" size="md">
                     To a job
@@ -57,11 +65,11 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                 </Text>
                 <HStack gap="2" mt="1">
                     <MainButton disabled={publish.isPending} onClick={() => publish.mutate()}>
-                        Put it among the models
+                        Publish
                     </MainButton>
                     {published && (
                         <ToolButton asChild>
-                            <Link href={`/models/${published}`}>Set trouble, give a job</Link>
+                            <Link href={`/models/${published}`}>Set a fault, give a job</Link>
                         </ToolButton>
                     )}
                 </HStack>
@@ -148,7 +156,7 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                             {c.faults.map((f) => faults?.find((x) => x.id === f)?.title ?? f).join(' and ')}
                         </Text>
                         <Word onClick={() => void edit({ do: 'set', path: `/compounds/${i}`, value: null })}>
-                            Take out
+                            Remove
                         </Word>
                     </HStack>
                 ))}
@@ -191,7 +199,7 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                                 ? `Jumper ${placeName(board, f.jumper[0])} to ${placeName(board, f.jumper[1])}`
                                 : `${f.part}: ${f.mode}`}
                         </Text>
-                        <Word onClick={() => void edit({ do: 'set', path: `/found/${i}`, value: null })}>Take out</Word>
+                        <Word onClick={() => void edit({ do: 'set', path: `/found/${i}`, value: null })}>Remove</Word>
                     </HStack>
                 ))}
             </Box>
@@ -241,7 +249,7 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                                 : `${wireName(board, b.wire!)} is tagged “${b.tag}”`}
                         </Text>
                         <Word onClick={() => void edit({ do: 'set', path: `/as_built/${i}`, value: null })}>
-                            Take out
+                            Remove
                         </Word>
                     </HStack>
                 ))}

@@ -1,6 +1,6 @@
 import type { KindFound } from '@/builder/types'
 
-export const VIEWS = ['Board', 'Ladder', 'Sequence', 'Process', 'Trouble'] as const
+export const VIEWS = ['Board', 'Ladder', 'Sequence', 'Process', 'Faults'] as const
 export type View = (typeof VIEWS)[number]
 export type Side = 'checks' | 'circuits' | 'run' | 'sheet' | 'steps' | 'files'
 

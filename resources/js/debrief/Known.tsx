@@ -38,7 +38,7 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
                 ))}
             </Box>
             <Box>
-                <Text fontWeight={700}>Would have told most at that moment</Text>
+                <Text fontWeight={700}>Best reading here</Text>
                 {row.best.length === 0 && (
                     <Text fontSize="text" color="faint">
                         {row.before > 1

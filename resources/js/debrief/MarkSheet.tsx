@@ -64,11 +64,11 @@ export function MarkSheet({
                     <Text fontSize="text" mt="1">
                         {mark.call_back.said.length > 0 ? (
                             <>
-                                Run on for {mark.call_back.hours} hours as it was left, the customer calls again:{' '}
+                                Ran {mark.call_back.hours} more hours as you left it, and the customer calls back:{' '}
                                 <i>“{mark.call_back.said.join(' ')}”</i>
                             </>
                         ) : (
-                            `Run on for ${mark.call_back.hours} hours as it was left, nobody calls.`
+                            `Ran ${mark.call_back.hours} more hours as you left it: no callback.`
                         )}
                     </Text>
                 )}

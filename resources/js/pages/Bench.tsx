@@ -221,13 +221,13 @@ export default function Bench(page: BenchPage) {
                                 window.confirm(
                                     steps
                                         ? 'Hand the board back? The warm-up ends here; you can begin it anew whenever you like.'
-                                        : 'Hand the appliance back? The job ends here and is marked.',
+                                        : 'Close the call? The job ends here and is marked.',
                                 )
                             )
                                 void act('hand_back')
                         }}
                     >
-                        Hand back
+                        Close the call
                     </ToolButton>
                 </HStack>
                 {bench.away && (
@@ -426,7 +426,7 @@ export default function Bench(page: BenchPage) {
                                     {bench.playing ? 'Pause' : 'Run'}
                                 </MainButton>
                                 <ToolButton disabled={bench.busy} onClick={() => void bench.next()}>
-                                    On to what happens next
+                                    Next event
                                 </ToolButton>
                                 <HStack gap="1" role="group" aria-label="Speed">
                                     {[1, 4].map((s) => (

@@ -161,7 +161,7 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                         <Word disabled={!draft.redo} onClick={() => void go('redo')}>
                             Redo
                         </Word>
-                        <Word onClick={() => void go('tidy')}>Wires anew</Word>
+                        <Word onClick={() => void go('tidy')}>Re-route wires</Word>
                         <Find board={draft.board} onFound={(part, at) => choose({ choose: 'found', part, at })} />
                     </HStack>
                     {(bench.notice || bench.away || bench.behind) && (
@@ -190,7 +190,7 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                             <Tables draft={draft} edit={edit} />
                         ) : view === 'Process' ? (
                             <Process id={id} draft={draft} models={models} edit={edit} />
-                        ) : view === 'Trouble' ? (
+                        ) : view === 'Faults' ? (
                             <TroubleSet
                                 draft={draft}
                                 id={id}

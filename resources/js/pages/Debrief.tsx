@@ -136,7 +136,7 @@ export default function Debrief({
                                 setPlaying(!playing)
                             }}
                         >
-                            {playing ? 'Stop' : 'Go over it'}
+                            {playing ? 'Stop' : 'Replay'}
                         </MainButton>
                         <Step word="Entry before" sign="‹" disabled={open === 0} onClick={() => go(open - 1)} />
                         <Step

@@ -50,15 +50,15 @@ export default function Drafts({ drafts, models }: { drafts: DraftRow[]; models:
         take(e.dataTransfer.files[0])
     }
     return (
-        <Frame title="Making models">
+        <Frame title="My builds">
             <Grid templateColumns="1fr 360px" gap="5" alignItems="start">
                 <Stack gap="3">
                     <HStack>
                         <Heading as="h1" size="2xl" flex="1">
-                            Making models
+                            My builds
                         </Heading>
                         <ToolButton asChild>
-                            <Link href="/kinds">Own kinds of parts</Link>
+                            <Link href="/kinds">Custom parts</Link>
                         </ToolButton>
                     </HStack>
                     {drafts.length === 0 && <Text color="faint">None is begun. Begin one at the right.</Text>}
@@ -77,27 +77,27 @@ export default function Drafts({ drafts, models }: { drafts: DraftRow[]; models:
                                 </Text>
                                 <Text fontSize="text" color="faint">
                                     by {d.by}, step {d.steps}, {d.at}
-                                    {d.published ? ' · among the models' : ''}
+                                    {d.published ? ' · published' : ''}
                                 </Text>
                             </Box>
                             {d.mine && (
                                 <ToolButton
-                                    aria-label={`Throw away ${d.title}`}
+                                    aria-label={`Delete ${d.title}`}
                                     onClick={() => {
                                         if (
                                             window.confirm(
-                                                `Throw away “${d.title}” with all its steps? A model that was made of it, and its jobs, stay.`,
+                                                `Delete “${d.title}” with all its steps? A model that was made of it, and its jobs, stay.`,
                                             )
                                         )
                                             router.delete(`/drafts/${d.id}`)
                                     }}
                                 >
-                                    Throw away
+                                    Delete
                                 </ToolButton>
                             )}
                             <MainButton asChild>
-                                <Link href={`/drafts/${d.id}`} aria-label={`Go on with ${d.title}`}>
-                                    Go on
+                                <Link href={`/drafts/${d.id}`} aria-label={`Continue with ${d.title}`}>
+                                    Continue
                                 </Link>
                             </MainButton>
                         </Flex>
@@ -105,7 +105,7 @@ export default function Drafts({ drafts, models }: { drafts: DraftRow[]; models:
                 </Stack>
                 <Stack
                     as="section"
-                    aria-label="Begin a model"
+                    aria-label="New model"
                     gap="3"
                     bg="sheet"
                     borderWidth="1px"
@@ -120,7 +120,7 @@ export default function Drafts({ drafts, models }: { drafts: DraftRow[]; models:
                     onDrop={drop}
                 >
                     <Heading as="h2" size="md">
-                        Begin a model
+                        New model
                     </Heading>
                     <Box>
                         <Text fontSize="text">Title</Text>
@@ -146,7 +146,7 @@ export default function Drafts({ drafts, models }: { drafts: DraftRow[]; models:
                         ]}
                         onChange={(v) => form.setData('region', v)}
                     />
-                    <MainButton onClick={() => begin({ model: '' })}>From nothing</MainButton>
+                    <MainButton onClick={() => begin({ model: '' })}>Blank board</MainButton>
                     <Select
                         label="Shipped model"
                         value={form.data.model}
@@ -154,7 +154,7 @@ export default function Drafts({ drafts, models }: { drafts: DraftRow[]; models:
                         onChange={(v) => form.setData('model', v)}
                     />
                     <ToolButton disabled={form.data.model === ''} onClick={() => begin({})}>
-                        From that model
+                        Copy of that model
                     </ToolButton>
                     <ToolButton asChild>
                         <label>

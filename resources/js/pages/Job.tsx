@@ -38,7 +38,7 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                         )}
                         {!own.handed_back && (
                             <MainButton onClick={() => router.post(`/jobs/${job.id}/attempt`)}>
-                                {own.attempt ? 'Go on trying it' : 'Try it myself'}
+                                {own.attempt ? 'Continue trying it' : 'Try it myself'}
                             </MainButton>
                         )}
                     </HStack>

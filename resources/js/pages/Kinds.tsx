@@ -103,11 +103,11 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
             primitives: Object.fromEntries(inner.map((x) => [x.id, spec(x)])),
         })
     return (
-        <Frame title="Own kinds of parts">
+        <Frame title="Custom parts">
             <Grid templateColumns="1fr 340px" gap="5" alignItems="start">
                 <Stack gap="4">
                     <Heading as="h1" size="2xl">
-                        Own kinds of parts
+                        Custom parts
                     </Heading>
                     <Text color="faint">
                         A part is its terminals, and what lies between them. Each thing in it has its faults by its
@@ -153,9 +153,7 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                                         }
                                     />
                                 </Box>
-                                <Word onClick={() => setTerminals((all) => all.filter((_, j) => j !== i))}>
-                                    Take out
-                                </Word>
+                                <Word onClick={() => setTerminals((all) => all.filter((_, j) => j !== i))}>Remove</Word>
                             </HStack>
                         ))}
                         <Box mt="1">
@@ -164,13 +162,13 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                                     setTerminals((all) => [...all, { name: String(all.length + 1), edge: 'down' }])
                                 }
                             >
-                                One more terminal
+                                Add terminal
                             </Word>
                         </Box>
                     </Box>
-                    <Box as="section" aria-label="What is in it">
+                    <Box as="section" aria-label="Components inside">
                         <Heading as="h2" size="md">
-                            What is in it
+                            Components inside
                         </Heading>
                         {inner.map((x, i) => (
                             <Box layerStyle="panel" key={i} p="3" mt="2">
@@ -228,9 +226,7 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                                         </Labelled>
                                     )}
                                     <Box flex="1" />
-                                    <Word onClick={() => setInner((all) => all.filter((_, j) => j !== i))}>
-                                        Take out
-                                    </Word>
+                                    <Word onClick={() => setInner((all) => all.filter((_, j) => j !== i))}>Remove</Word>
                                 </HStack>
                                 <HStack gap="2" wrap="wrap" mt="1">
                                     {Object.entries(x.figures).map(([key, value]) => (
@@ -331,7 +327,7 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                         </Text>
                     )}
                     <MainButton disabled={title.trim() === ''} onClick={() => void keep()}>
-                        Keep it in the catalogue
+                        Save to catalog
                     </MainButton>
                 </Stack>
                 <Stack as="section" aria-label="Kept" gap="2">

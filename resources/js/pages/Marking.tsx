@@ -19,7 +19,7 @@ export default function Marking({ attempt, job, trainee }: { attempt: number; jo
         <Frame title={`Debrief: ${job.title}`}>
             <Stack gap="4" maxW="560px">
                 <Heading as="h1" size="2xl">
-                    Handed back
+                    The call is closed
                 </Heading>
                 <Text>
                     {trainee}'s work on “{job.title}” is being marked: each suspect is run through the same acts, entry

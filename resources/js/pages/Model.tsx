@@ -17,7 +17,7 @@ const HEALTHY = 'healthy'
 
 /** A model running healthy; a fault chosen, what it does beside it, and the job given. */
 export default function Model({ model, board, visits, faults, healthy, tables, courses, rules }: ModelPage) {
-    const [view, setView] = useState<'Board' | 'Ladder' | 'Sequence' | 'Trouble'>('Board')
+    const [view, setView] = useState<'Board' | 'Ladder' | 'Sequence' | 'Faults'>('Board')
     const [words, setWords] = useState('')
     const course = courses[0]
     const form = useForm({
@@ -130,7 +130,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                 </Stack>
                 <Stack gap="2" minH="0">
                     <HStack gap="1" role="group" aria-label="View">
-                        {(['Board', 'Ladder', 'Sequence', 'Trouble'] as const).map((v) => (
+                        {(['Board', 'Ladder', 'Sequence', 'Faults'] as const).map((v) => (
                             <ToolButton key={v} h="tight" on={view === v} onClick={() => setView(v)}>
                                 {v}
                             </ToolButton>
@@ -141,7 +141,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                             <Ladder ladder={board.ladder} board={board} part={chosen?.part ?? null} />
                         ) : view === 'Sequence' ? (
                             <Sequence tables={tables} />
-                        ) : view === 'Trouble' ? (
+                        ) : view === 'Faults' ? (
                             <Trouble
                                 {...analysis}
                                 faults={faults}
@@ -195,7 +195,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                         </Text>
                     )}
                 </Stack>
-                {view === 'Trouble' && analysis.state?.result && (
+                {view === 'Faults' && analysis.state?.result && (
                     <Stack
                         layerStyle="panel"
                         gap="3"
@@ -217,7 +217,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                 )}
                 <Stack
                     layerStyle="panel"
-                    {...(view === 'Trouble' && analysis.state?.result ? { display: 'none' } : {})}
+                    {...(view === 'Faults' && analysis.state?.result ? { display: 'none' } : {})}
                     as="form"
                     gap="2"
                     minH="0"

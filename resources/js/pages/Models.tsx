@@ -30,8 +30,8 @@ export default function Models({ models }: { models: ModelRow[] }) {
                             </Text>
                         </Box>
                         <MainButton asChild>
-                            <Link href={`/models/${m.id}`} aria-label={`Set trouble in ${m.title}`}>
-                                Set trouble
+                            <Link href={`/models/${m.id}`} aria-label={`Set a fault in ${m.title}`}>
+                                Set a fault
                             </Link>
                         </MainButton>
                     </Flex>

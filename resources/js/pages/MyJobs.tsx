@@ -54,10 +54,10 @@ export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
                         ) : (
                             <MainButton
                                 w="120px"
-                                aria-label={`${j.attempt ? 'Go on' : 'Begin'}: ${j.title}`}
+                                aria-label={`${j.attempt ? 'Continue' : 'Begin'}: ${j.title}`}
                                 onClick={() => router.post(`/jobs/${j.id}/attempt`)}
                             >
-                                {j.attempt ? 'Go on' : 'Begin'}
+                                {j.attempt ? 'Continue' : 'Begin'}
                             </MainButton>
                         )}
                     </Flex>

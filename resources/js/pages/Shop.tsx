@@ -28,14 +28,14 @@ export default function Shop({ courses, models, jobs }: ShopPage) {
                         </Text>
                     </Box>
                     <MainButton asChild>
-                        <Link href="/models">Set trouble in one of {models.length} models</Link>
+                        <Link href="/models">Set a fault in one of {models.length} models</Link>
                     </MainButton>
                 </Flex>
                 <Box layerStyle="panel" overflow="hidden">
                     <Table.Root size="md">
                         <Table.Header>
                             <Table.Row bg="ground">
-                                {['Job', 'Kind', 'Class', 'Given to', 'At the bench', 'Handed back'].map((h) => (
+                                {['Job', 'Kind', 'Class', 'Given to', 'At the bench', 'Closed'].map((h) => (
                                     <Table.ColumnHeader key={h} color="ink">
                                         {h}
                                     </Table.ColumnHeader>

@@ -34,7 +34,7 @@ export function Frame({ title, children, full = false }: { title: string; childr
                     <HStack as="nav" gap="4">
                         <Link href="/">Shop</Link>
                         <Link href="/models">Models</Link>
-                        <Link href="/drafts">Making</Link>
+                        <Link href="/drafts">Build</Link>
                         <Link href="/rules">House rules</Link>
                         <Link href="/reference">Reference</Link>
                     </HStack>

@@ -27,6 +27,6 @@ final readonly class HandBack extends Act
 
     public function said(Names $names): string
     {
-        return 'Handed the appliance back';
+        return 'Closed the call';
     }
 }

@@ -27,7 +27,7 @@ final readonly class Suspect extends Act
     public function said(Names $names): string
     {
         return match ($this->get('mark')) {
-            'out' => 'Struck out',
+            'out' => 'Ruled out',
             'star' => 'Starred',
             default => 'Took back',
         }.

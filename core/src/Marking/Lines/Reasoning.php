@@ -165,7 +165,7 @@ final readonly class Reasoning implements Judge
             if (! $fits) {
                 $why[] = Line::say(
                     $mark === 'out'
-                        ? 'Struck out, though nothing had spoken against it.'
+                        ? 'Ruled out, though nothing had spoken against it.'
                         : 'Starred, though it was out already.',
                     $i,
                 );
