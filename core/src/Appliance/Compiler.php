@@ -19,7 +19,6 @@ use OddSpark\Trade\Conductor;
  * @phpstan-import-type WireDocument from Shapes
  * @phpstan-import-type PerceptDocument from Shapes
  * @phpstan-import-type Figures from Primitive
- * @phpstan-import-type CableDocument from Shapes
  */
 final class Compiler
 {
@@ -28,9 +27,6 @@ final class Compiler
         'follows', 'of', 'by', 'to', 'lever', 'lit_by', 'mode', 'set', 'fan', 'igniter', 'orifice', 'fire', 'air', 'motor',
         'warmed_by', 'sees', 'gas', 'stack', 'leaks', 'beside', 'opens_by',
     ];
-
-    /** Share of the coupling that is left between conductors that do not lie side by side. From memory. */
-    private const APART = 0.4;
 
     private readonly Places $places;
 
@@ -79,7 +75,7 @@ final class Compiler
             $this->wire($wire);
         }
         foreach ($d['cables'] ?? [] as $cable) {
-            $this->cable($cable);
+            $this->primitives += Cables::couplings($cable, $this->model->document['wires']);
         }
 
         return (new Numbering($this->model, $this->places))->plan($this->primitives, $percepts);
@@ -276,36 +272,5 @@ final class Compiler
         return isset($wire['mm2'])
             ? Conductor::metric($wire['mm2'], $wire['metres'], $celsius)
             : Conductor::ohms($wire['awg'], $wire['feet'], $celsius);
-    }
-
-    /**
-     * The conductors of a cable couple with each other, those side by side the most; that is where
-     * ghost volts come from.
-     *
-     * @param CableDocument $cable
-     */
-    private function cable(array $cable): void
-    {
-        $conductors = array_values(
-            array_filter($this->model->document['wires'], fn ($w) => ($w['cable'] ?? null) === $cable['id']),
-        );
-        foreach ($conductors as $i => $one) {
-            foreach (array_slice($conductors, $i + 1) as $j => $other) {
-                $share = ($j === 0 ? 1.0 : self::APART) / 2;
-                foreach (['a', 'b'] as $end) { // half at each end: either may be loose, or cut off
-                    $this->primitives["{$cable['id']}.{$one['id']}-{$other['id']}.$end"] = [
-                        'type' => 'capacitor',
-                        'spec' => [
-                            'type' => 'capacitor',
-                            'between' => ["{$one['id']}.$end", "{$other['id']}.$end"],
-                            'microfarad' => $share * $cable['pf_per_ft'] * $cable['feet'] * 1e-6,
-                            'leak_ohm' => 2 * $cable['leak_megohm'] * 1e6,
-                        ],
-                        'scope' => '',
-                        'local' => [],
-                    ];
-                }
-            }
-        }
     }
 }

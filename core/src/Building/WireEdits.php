@@ -50,7 +50,7 @@ final readonly class WireEdits
     {
         return match ($e['do']) {
             'wire' => $this->wire($d, $e),
-            'rewire' => $this->changed(
+            'rewire' => WireChange::of(
                 $d,
                 $e['wire'],
                 fn (array $w) => self::measured(
@@ -58,20 +58,20 @@ final readonly class WireEdits
                     $e,
                 ),
             ),
-            'land' => $this->changed(
+            'land' => WireChange::of(
                 $d,
                 $e['wire'],
                 fn (array $w) => [$e['end'] === 'a' ? 'from' : 'to' => $e['on']] +
                     array_diff_key($w, ['via' => 1, 'near' => 1]),
             ),
-            'route' => $this->changed(
+            'route' => WireChange::of(
                 $d,
                 $e['wire'],
                 fn (array $w) => ($e['via'] ?? []) === []
                     ? array_diff_key($w, ['via' => 1])
                     : ['via' => array_map(fn (array $p) => [(int) round($p[0]), (int) round($p[1])], $e['via'])] + $w,
             ),
-            'cable' => $this->cable($d, $e),
+            'cable' => (new CableEdits())->cable($d, $e),
             default => (new WireList($this->library))->into($d, $e['csv']),
         };
     }
@@ -246,66 +246,5 @@ final readonly class WireEdits
         }
 
         return self::TURNS[$region][count($d['wires']) % count(self::TURNS[$region])];
-    }
-
-    /**
-     * @param ModelDocument $d
-     * @param Edit $e
-     * @return ModelDocument
-     */
-    private function cable(array $d, array $e): array
-    {
-        if (preg_match('/^[a-z0-9][a-z0-9-]{0,40}$/', $e['id']) !== 1) {
-            throw new EditError('/id', 'A cable\'s name is of small letters, figures and hyphens.');
-        }
-        foreach ($e['wires'] as $wire) {
-            $d = $this->changed($d, $wire, fn (array $w) => ['cable' => $e['id']] + $w);
-        }
-        $cables = array_column($d['cables'] ?? [], null, 'id');
-        $feet =
-            $e['feet'] ??
-            ($cables[$e['id']]['feet'] ??
-                max(
-                    array_map(
-                        fn (array $w) => $w['feet'] ?? $w['metres'] / 0.3048,
-                        array_filter($d['wires'], fn (array $w) => ($w['cable'] ?? null) === $e['id']),
-                    ),
-                ));
-        // capacitance and leakage between conductors of thermostat cable: common practice, no source
-        $usual = ['id' => $e['id'], 'feet' => $feet, 'pf_per_ft' => 25, 'leak_megohm' => 200];
-        $cables[$e['id']] = array_replace($usual, $cables[$e['id']] ?? [], ['feet' => $feet]);
-        $run = $e['run'] ?? null;
-        if ($run === 'hidden') {
-            $cables[$e['id']]['hidden'] = true;
-        } elseif ($run === 'open') {
-            unset($cables[$e['id']]['hidden']);
-        }
-        $used = array_column($d['wires'], 'cable');
-
-        return ['cables' => array_values(array_filter($cables, fn (array $c) => in_array($c['id'], $used, true)))] + $d;
-    }
-
-    /**
-     * @param ModelDocument $d
-     * @param callable(WireDocument): WireDocument $change
-     * @return ModelDocument
-     */
-    private function changed(array $d, string $id, callable $change): array
-    {
-        foreach ($d['wires'] as $i => $wire) {
-            if ($wire['id'] === $id) {
-                $d['wires'][$i] = $change($wire);
-
-                return $d;
-            }
-        }
-        throw new EditError(
-            '/wire',
-            in_array(explode('.', $id)[0], array_column($d['includes'] ?? [], 'id'), true)
-                ? "Wire \"$id\" belongs to \"".
-                    explode('.', $id)[0].
-                    '", which is included: change it there, or leave it out and draw your own.'
-                : "There is no wire called \"$id\".",
-        );
     }
 }

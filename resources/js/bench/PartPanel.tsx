@@ -1,9 +1,9 @@
-import { Box, Button, HStack, Input, Stack, Text } from '@chakra-ui/react'
-import { useEffect, useState } from 'react'
+import { Box, Button, HStack, Stack, Text } from '@chakra-ui/react'
 import type { DoAct, Fields } from '@/lib/acts'
 import type { BoardData, Entry, Part } from '@/lib/types'
 import { placeName, wiresAt } from '@/board/walk'
 import { ByHand } from './ByHand'
+import { Lever } from './Lever'
 import { useInstruments } from '@/lib/useInstruments'
 import { knownLever } from './known'
 import { MainButton, ToolButton } from '@/theme/buttons'
@@ -295,50 +295,5 @@ export function PartPanel({
                 </HStack>
             </Box>
         </Stack>
-    )
-}
-
-function Lever({
-    control,
-    known,
-    onSet,
-}: {
-    control: Part['controls'][number]
-    known: string | undefined
-    onSet: (to: string | number) => void
-}) {
-    const [value, setValue] = useState(String(control.at))
-    useEffect(() => setValue(known ? String(parseFloat(known)) : String(control.at)), [known, control.at])
-    return (
-        <Box>
-            <Text fontSize="note" color="faint">
-                {control.label}
-                {known === undefined ? ' (not looked at yet)' : ''}
-            </Text>
-            {control.positions ? (
-                <HStack gap="1">
-                    {control.positions.map((p) => (
-                        <ToolButton key={p} flex="1" px="1" on={known === p} onClick={() => onSet(p)}>
-                            {p}
-                        </ToolButton>
-                    ))}
-                </HStack>
-            ) : (
-                <HStack gap="1">
-                    <Input
-                        h="touch"
-                        type="number"
-                        aria-label={control.label}
-                        min={control.range?.[0]}
-                        max={control.range?.[1]}
-                        value={value}
-                        onChange={(e) => setValue(e.target.value)}
-                        borderColor="line"
-                    />
-                    <Text fontSize="text">{control.unit}</Text>
-                    <ToolButton onClick={() => onSet(Number(value))}>Set</ToolButton>
-                </HStack>
-            )}
-        </Box>
     )
 }

@@ -35,6 +35,9 @@ export interface BenchState {
     notice: { text: string; danger: boolean } | null
 }
 
+/** What the bench page has in hand. */
+export type Bench = ReturnType<typeof useBench>
+
 /**
  * An attempt at the bench: plays what the server said lies ahead, tells it what was played, and does
  * one act at a time. Every act carries an id of its own, so that one sent twice is done once.

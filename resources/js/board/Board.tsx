@@ -1,23 +1,24 @@
-import { chakra, Flex, Stack } from '@chakra-ui/react'
+import { chakra, Flex } from '@chakra-ui/react'
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import type { AtTap } from '@/lib/acts'
 import type { DoorShown } from '@/lib/generated/replies'
 import type { BoardData } from '@/lib/types'
 import { useKeys } from '@/lib/useKeys'
+import { BoardButtons, type Layer } from './BoardButtons'
+import { Cabinet } from './Cabinet'
 import { MiniMap } from './MiniMap'
 import { PartBox } from './PartBox'
 import { PipePath } from './PipePath'
 import { PortMark } from './PortMark'
 import { AtTaps, ClampJaw, InSeries, Jumper, Lead, Volts } from './Tools'
 import { useHand } from './useHand'
-import { LARGEST, legible, middle, shown, zoomed, type View } from './view'
+import { legible, middle, shown, zoomed, type View } from './view'
 import { extent, nearestWire, placeAt, reaches } from './walk'
 import { BundlePath, WirePath } from './WirePath'
-import { ToolButton } from '@/theme/buttons'
+
 import { isSeat } from '@/theme/media'
 
 const Svg = chakra('svg')
-const Rect = chakra('rect')
 
 interface Props {
     board: BoardData
@@ -75,9 +76,6 @@ interface Props {
 const STEP = 1.6
 
 const NO_DOORS: DoorShown[] = []
-
-/** What of the board is shown: wires and pipes, or one of them with the other laid aside. */
-const LAYERS = { Both: 'wires and pipes', Wires: 'wires', Pipes: 'pipes' } as const
 
 /** The appliance: parts where they sit, wires in their colours, every terminal a place for a lead. */
 export function Board(props: Props) {
@@ -138,7 +136,7 @@ export function Board(props: Props) {
         },
         [board, onWire],
     )
-    const [layer, setLayer] = useState<keyof typeof LAYERS>('Both')
+    const [layer, setLayer] = useState<Layer>('Both')
     const pipes = useMemo(
         () => (board.pipes ?? []).filter((p) => props.onPort !== undefined || !isSeat(p.medium)),
         [board, props.onPort],
@@ -259,65 +257,14 @@ export function Board(props: Props) {
                 {black && <Lead board={board} place={black} away={red} colour="leadBlack" letter="B" />}
                 {red && <Lead board={board} place={red} away={black} colour="leadRed" letter="R" />}
             </Svg>
-            <Stack gap="1" position="absolute" right="2" bottom="2">
-                {pipes.length > 0 && (
-                    <ToolButton
-                        minW="touch"
-                        px="1"
-                        bg="sheet"
-                        fontSize="note"
-                        on={layer !== 'Both'}
-                        aria-label={`Layers on the board: ${LAYERS[layer]}`}
-                        onClick={() => setLayer(layer === 'Both' ? 'Wires' : layer === 'Wires' ? 'Pipes' : 'Both')}
-                    >
-                        {layer}
-                    </ToolButton>
-                )}
-                {readable && (
-                    <ToolButton
-                        minW="touch"
-                        px="1"
-                        bg="sheet"
-                        fontSize="note"
-                        aria-label="The whole appliance, or so that it can be read"
-                        on={view.scale === 1}
-                        onClick={whole}
-                    >
-                        All
-                    </ToolButton>
-                )}
-                <ToolButton
-                    minW="touch"
-                    px="0"
-                    bg="sheet"
-                    aria-label="Zoom in"
-                    disabled={view.scale >= LARGEST}
-                    onClick={() => nearer(1)}
-                >
-                    +
-                </ToolButton>
-                <ToolButton
-                    minW="touch"
-                    px="0"
-                    bg="sheet"
-                    aria-label="Zoom out"
-                    disabled={view.scale <= 1}
-                    onClick={() => nearer(-1)}
-                >
-                    −
-                </ToolButton>
-            </Stack>
+            <BoardButtons
+                view={view}
+                readable={readable}
+                layer={pipes.length > 0 ? layer : null}
+                onLayer={setLayer}
+                onWhole={whole}
+                onNearer={nearer}
+            />
         </Flex>
     )
-}
-
-/** The sheet metal that the parts behind a door sit in. */
-function Cabinet({ board, covered }: { board: BoardData; covered: string[] }) {
-    const inside = board.parts.filter((p) => covered.includes(p.id))
-    if (inside.length === 0) return null
-    const x = Math.min(...inside.map((p) => p.x)) - 18
-    const y = Math.min(...inside.map((p) => p.y)) - 16
-    const right = Math.max(...inside.map((p) => p.x + p.w)) + 18
-    const bottom = Math.max(...inside.map((p) => p.y + p.h)) + 26
-    return <Rect x={x} y={y} width={right - x} height={bottom - y} rx={6} fill="ground" stroke="line" strokeWidth={2} />
 }

@@ -2,7 +2,7 @@ import { Box, HStack, Text } from '@chakra-ui/react'
 import { useState } from 'react'
 import { Select } from '@/shell/Select'
 import { Field, figure } from './Field'
-import { Word } from './Inspector'
+import { Word } from './Word'
 import type { Control, Doing, Draft, Visit } from './types'
 
 interface Props {

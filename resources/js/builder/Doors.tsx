@@ -2,7 +2,7 @@ import { Box, Heading, HStack, Text } from '@chakra-ui/react'
 import { useState } from 'react'
 import { Select } from '@/shell/Select'
 import { Field } from './Field'
-import { Word } from './Inspector'
+import { Word } from './Word'
 import type { Draft, Edit } from './types'
 
 interface Props {

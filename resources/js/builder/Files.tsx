@@ -1,7 +1,7 @@
 import { Box, Button, Heading, HStack, Stack, Text, Textarea } from '@chakra-ui/react'
 import { useState, type DragEvent } from 'react'
 import { FileLink } from '@/lib/FileLink'
-import { Word } from './Inspector'
+import { Word } from './Word'
 import type { Edit } from './types'
 import { ToolButton } from '@/theme/buttons'
 

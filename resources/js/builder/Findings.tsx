@@ -1,5 +1,5 @@
 import { Box, Heading, HStack, Stack, Text } from '@chakra-ui/react'
-import { Word } from './Inspector'
+import { Word } from './Word'
 import type { Checked, Edit } from './types'
 
 interface Props {

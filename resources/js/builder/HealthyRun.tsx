@@ -5,7 +5,7 @@ import type { Lane } from '@/lib/types'
 import { Select } from '@/shell/Select'
 import { clock } from '@/tape/scale'
 import { Tape } from '@/tape/Tape'
-import { Word } from './Inspector'
+import { Word } from './Word'
 import type { Acted, Moment, Reason, RunTape } from './types'
 
 interface Props {

@@ -1,6 +1,6 @@
 import { Box, HStack, Text } from '@chakra-ui/react'
 import { useState } from 'react'
-import { Word } from '@/builder/Inspector'
+import { Word } from '@/builder/Word'
 import type { Edit, Includable } from '@/builder/types'
 import type { BoardData } from '@/lib/types'
 import { Select } from '@/shell/Select'

@@ -1,13 +1,11 @@
 import { Box, HStack, Stack, Text } from '@chakra-ui/react'
 import { Select } from '@/shell/Select'
-import { placeName, wireName } from '@/board/walk'
 import { Field, figure } from './Field'
+import { WireBox } from './WireBox'
+import { Word } from './Word'
 import type { Draft, Edit } from './types'
 import { isSeat, media } from '@/theme/media'
-import { wireColours } from '@/theme/wires'
-import { ToolButton } from '@/theme/buttons'
 
-const COLOURS = Object.keys(wireColours)
 const EDGES = [
     ['left', 'Left edges'],
     ['right', 'Right edges'],
@@ -216,108 +214,6 @@ function Several({ draft, selected, edit, onRemove }: Pick<Props, 'draft' | 'sel
     )
 }
 
-function WireBox({
-    draft,
-    wire,
-    edit,
-    onRemove,
-    onRoute,
-}: Pick<Props, 'draft' | 'edit' | 'onRemove' | 'onRoute'> & { wire: string }) {
-    const w = draft.document.wires.find((x) => x.id === wire)
-    if (!w) return <Text fontSize="text">{wireName(draft.board, wire)}: it belongs to what is included.</Text>
-    const metric = w.mm2 !== undefined
-    const runsHidden = draft.board.wires.find((x) => x.id === wire)?.bundled !== undefined
-    const set = (fields: Record<string, unknown>) => void edit({ do: 'rewire', wire, ...fields })
-    const cables = [...new Set(draft.document.wires.flatMap((x) => x.cable ?? []))]
-    return (
-        <Stack gap="2">
-            <Text fontWeight={700}>Wire {w.id}</Text>
-            <Text fontSize="text">
-                {placeName(draft.board, w.from)} to {placeName(draft.board, w.to)}
-            </Text>
-            <Select
-                label="Colour"
-                value={w.colour}
-                options={COLOURS.map((c) => [c, c])}
-                onChange={(colour) => set({ colour })}
-            />
-            <HStack gap="2">
-                <Field
-                    label={metric ? 'Cross-section' : 'Gauge'}
-                    unit={metric ? 'mm²' : 'AWG'}
-                    number
-                    w="64px"
-                    value={metric ? w.mm2! : (w.awg ?? 18)}
-                    onSet={(t) => set(metric ? { mm2: figure(t) } : { awg: figure(t) })}
-                />
-                <Field
-                    label="Length"
-                    unit={metric ? 'm' : 'ft'}
-                    number
-                    w="64px"
-                    value={metric ? w.metres! : (w.feet ?? 1)}
-                    onSet={(t) => set(metric ? { metres: figure(t) } : { feet: figure(t) })}
-                />
-            </HStack>
-            <Field label="Tag" value={w.tag ?? ''} onSet={(tag) => tag && set({ tag })} />
-            <Field
-                label="Led through"
-                value={(w.via ?? []).map((p) => p.join(',')).join(' ')}
-                hint="points, as x,y x,y; none by rule"
-                onSet={(text) => void edit({ do: 'route', wire, via: points(text) })}
-            />
-            <Field
-                label="Cable"
-                value={w.cable ?? ''}
-                hint={cables.length ? `there are ${cables.join(', ')}` : 'wires of one name lie side by side'}
-                onSet={(id) => id && void edit({ do: 'cable', id, wires: [wire] })}
-            />
-            {w.cable && (
-                <Word
-                    on={runsHidden}
-                    onClick={() =>
-                        void edit({ do: 'cable', id: w.cable!, wires: [wire], run: runsHidden ? 'open' : 'hidden' })
-                    }
-                >
-                    Runs hidden with the others of its cable
-                </Word>
-            )}
-            <HStack gap="1" wrap="wrap">
-                <Word onClick={onRoute}>Route by hand</Word>
-                {w.via && <Word onClick={() => void edit({ do: 'route', wire, via: [] })}>Auto route</Word>}
-                <Word onClick={onRemove}>Delete</Word>
-            </HStack>
-        </Stack>
-    )
-}
-
-/** "300,700 420,700" as points; what is no pair of figures is left out. */
-export function points(text: string): [number, number][] {
-    return text
-        .trim()
-        .split(/\s+/)
-        .map((p) => p.split(',').map(Number))
-        .filter((p): p is [number, number] => p.length === 2 && p.every(Number.isFinite))
-}
-
 function short(n: number): string {
     return Math.abs(n) >= 1e5 || (n !== 0 && Math.abs(n) < 0.01) ? n.toExponential(0) : String(Number(n.toPrecision(3)))
-}
-
-export function Word({
-    children,
-    onClick,
-    disabled,
-    on,
-}: {
-    children: React.ReactNode
-    onClick: () => void
-    disabled?: boolean
-    on?: boolean
-}) {
-    return (
-        <ToolButton h="row" px="2" on={on} fontSize="text" disabled={disabled} onClick={onClick}>
-            {children}
-        </ToolButton>
-    )
 }

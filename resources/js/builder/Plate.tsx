@@ -1,7 +1,7 @@
 import { Box, Heading, HStack, Text } from '@chakra-ui/react'
 import { Select } from '@/shell/Select'
 import { Field, figure } from './Field'
-import { Word } from './Inspector'
+import { Word } from './Word'
 import type { Draft, Edit } from './types'
 
 const FUELS: [string, string][] = [

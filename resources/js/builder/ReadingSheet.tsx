@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { useTold } from '@/lib/query'
 import { Select } from '@/shell/Select'
 import { Field, figure } from './Field'
-import { Word } from './Inspector'
+import { Word } from './Word'
 import type { Draft, Edit, ExpectedReading, ReadingsRun } from './types'
 
 const MODES: [string, string][] = [

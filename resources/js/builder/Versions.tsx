@@ -2,7 +2,7 @@ import { Box, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useSent, useTold } from '@/lib/query'
-import { Word } from './Inspector'
+import { Word } from './Word'
 import type { Step } from './types'
 
 interface Props {

@@ -4,7 +4,7 @@ import { useTold } from '@/lib/query'
 import { Select } from '@/shell/Select'
 import { Doings } from './Doings'
 import { Field, figure } from './Field'
-import { Word } from './Inspector'
+import { Word } from './Word'
 import type { Draft, Edit, RunTape, Visit } from './types'
 
 interface Props {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { guardWords, laidOut } from './chart'
 import { inOrder, merged } from './useDraft'
 import { figure } from './Field'
-import { points } from './Inspector'
+import { points } from './points'
 
 const table = {
     title: 'T',

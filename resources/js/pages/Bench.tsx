@@ -2,34 +2,33 @@ import { Box, Flex, Grid, HStack, Stack, Tabs, Text } from '@chakra-ui/react'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
-import { along, nearest, nextStops, onLadder, ownerOf, placeName } from '@/board/walk'
-import { CallSheet } from '@/bench/CallSheet'
+import { ownerOf, placeName } from '@/board/walk'
 import { Doors } from '@/bench/Doors'
 import { knownLever, unsaid } from '@/bench/known'
 import { Instruments } from '@/bench/Instruments'
 import { Find } from '@/bench/Find'
-import { Log, unread } from '@/bench/Log'
+import { unread } from '@/bench/Log'
 import { MeterPanel } from '@/bench/MeterPanel'
+import { Notices } from '@/bench/Notices'
+import { Papers } from '@/bench/Papers'
 import { PartPanel } from '@/bench/PartPanel'
-import { ReportForm } from '@/bench/ReportForm'
-import { Sheet } from '@/bench/Sheet'
-import { OwnList } from '@/bench/OwnList'
-import { WarmUpSteps } from '@/bench/WarmUpSteps'
-import { SuspectList } from '@/bench/SuspectList'
+
+import { TimeBar } from '@/bench/TimeBar'
 import { useBench } from '@/bench/useBench'
-import type { BenchPage, Channels } from '@/lib/types'
+import { useBenchKeys } from '@/bench/useBenchKeys'
+import type { BenchPage } from '@/lib/types'
 import { inUnits } from '@/lib/units'
-import { useArrows, useKeys } from '@/lib/useKeys'
+
 import { Frame } from '@/shell/Frame'
 import { useLook } from '@/shell/look'
-import { clock } from '@/tape/scale'
-import { at, readingAt, settlesAt } from '@/tape/stretches'
-import { Tape, type Mark } from '@/tape/Tape'
+
+import { readingAt, settlesAt } from '@/tape/stretches'
+import { type Mark } from '@/tape/Tape'
 import { MainButton, ToolButton } from '@/theme/buttons'
 
 /** The trainee's place: the appliance, the meter, the tape, the call sheet and the suspects. */
 export default function Bench(page: BenchPage) {
-    const { attempt, job, board, doors, faults, log, past, now, steps, told: given, units, questions } = page
+    const { attempt, job, board, doors, log, past, now, steps, told: given } = page
     const ownSheet = job.rules.own_sheet
     const bench = useBench({ attempt, log, past, now, told: given })
     const { scene, act } = bench
@@ -40,7 +39,6 @@ export default function Bench(page: BenchPage) {
     const [jumpFrom, setJumpFrom] = useState<string | null>(null)
     const [drawing, setDrawing] = useState(false)
     const [aside, setAside] = useState<string | null>(steps ? 'call' : null)
-    const [tapeOpen, setTapeOpen] = useState(false)
     const [seek, setSeek] = useState<string | null>(null)
 
     const place = async (at: string) => {
@@ -59,28 +57,7 @@ export default function Bench(page: BenchPage) {
     })
     const onPlace = useCallback((at: string) => void placing.current(at), [])
 
-    useArrows('shift', (step, e) => {
-        const from = cursor ?? scene[hand] ?? board.parts.find((p) => p.terminals.length > 0)?.terminals[0]?.place
-        if (!from) return
-        const to =
-            drawing && board.ladder
-                ? onLadder(board.ladder, from, ...step)
-                : (e.shiftKey ? along : nearest)(board, from, ...step)
-        setCursor(to ?? from)
-    })
-    useKeys(['w'], () => {
-        const stop = cursor && nextStops(board, cursor).find((s) => s.hint.startsWith('along'))
-        if (stop) setCursor(stop.place)
-    })
-    useKeys(['enter'], () => cursor && void place(cursor), { presses: true })
-    useKeys(['r'], () => setHand('red'))
-    useKeys(['b'], () => setHand('black'))
-    useKeys(['space'], (e) => (e.preventDefault(), bench.play(!bench.playing)), { presses: true })
-    useKeys(['n'], () => void bench.next())
-    useKeys(['l'], () => {
-        const at = part ?? (cursor && ownerOf(cursor))
-        if (at) void act('look', { part: at })
-    })
+    useBenchKeys({ bench, board, hand, part, cursor, drawing, onHand: setHand, onCursor: setCursor, onPlace })
 
     const reading = readingAt(bench.seen, bench.time)
     const moving = settlesAt(bench.seen, bench.time) !== undefined
@@ -114,13 +91,6 @@ export default function Bench(page: BenchPage) {
         scene.eyes === null
             ? 'Look at a part to see what shines or moves there.'
             : `Eyes on ${board.parts.find((p) => p.id === scene.eyes)?.label ?? 'a wire'} ·`
-    const back =
-        scrub === null
-            ? null
-            : Object.values(bench.seen.perceived)
-                  .map((s) => at(s, scrub)?.say)
-                  .filter(Boolean)
-                  .join(' · ')
 
     // Time goes on many times a second; what does not change with it is not drawn anew.
     const off = useMemo(
@@ -136,39 +106,9 @@ export default function Bench(page: BenchPage) {
     )
     const papers = useMemo(
         () => (
-            <Box layerStyle="panel" p="2" minH="0" maxH={{ base: '45vh', md: 'none' }}>
-                <Tabs.Content value="call" h="100%" p="0">
-                    {steps ? (
-                        <WarmUpSteps steps={steps} done={bench.tried} />
-                    ) : (
-                        <CallSheet
-                            job={job}
-                            questions={questions}
-                            board={board}
-                            log={bench.log}
-                            tagged={scene.tagged}
-                            act={act}
-                        />
-                    )}
-                </Tabs.Content>
-                <Tabs.Content value="log" h="100%" p="0">
-                    <Log log={spoken} bare={ownSheet} />
-                </Tabs.Content>
-                <Tabs.Content value="suspects" h="100%" p="0">
-                    <SuspectList faults={faults} log={bench.log} act={act} />
-                </Tabs.Content>
-                <Tabs.Content value="list" h="100%" p="0">
-                    <OwnList log={bench.log} act={act} />
-                </Tabs.Content>
-                <Tabs.Content value="sheet" h="100%" p="0">
-                    <Sheet board={board} log={bench.log} units={units} act={act} />
-                </Tabs.Content>
-                <Tabs.Content value="report" h="100%" p="0">
-                    <ReportForm board={board} log={spoken} act={act} />
-                </Tabs.Content>
-            </Box>
+            <Papers page={page} tried={bench.tried} log={bench.log} spoken={spoken} tagged={scene.tagged} act={act} />
         ),
-        [steps, bench.tried, job, questions, units, ownSheet, board, bench.log, spoken, faults, scene.tagged, act],
+        [page, bench.tried, bench.log, spoken, scene.tagged, act],
     )
     const tabs = useMemo(
         () =>
@@ -230,35 +170,7 @@ export default function Bench(page: BenchPage) {
                         Close the call
                     </ToolButton>
                 </HStack>
-                {bench.away && (
-                    <HStack bg="copperWash" borderRadius="md" px="3" py="2" role="status">
-                        <Text flex="1">
-                            The server cannot be reached. The bench stands still; what you did last waits and is done
-                            when it is back. Nothing is lost.
-                        </Text>
-                    </HStack>
-                )}
-                {bench.notice && (
-                    <HStack
-                        bg={bench.notice.danger ? 'dangerWash' : 'copperWash'}
-                        borderRadius="md"
-                        px="3"
-                        py="2"
-                        role="alert"
-                    >
-                        <Text
-                            flex="1"
-                            color={bench.notice.danger ? 'danger' : 'ink'}
-                            fontWeight={bench.notice.danger ? 700 : 400}
-                        >
-                            {bench.notice.danger ? '▲ ' : ''}
-                            {bench.notice.text}
-                        </Text>
-                        <ToolButton size="sm" onClick={bench.clear}>
-                            Understood
-                        </ToolButton>
-                    </HStack>
-                )}
+                <Notices away={bench.away} notice={bench.notice} onClear={bench.clear} />
                 <Box flex="1" minH="0" h={{ base: '56vh', md: 'auto' }} flexBasis={{ base: '56vh', md: '0' }}>
                     {drawing && board.ladder ? (
                         <Ladder
@@ -420,67 +332,19 @@ export default function Bench(page: BenchPage) {
                     >
                         {aside !== null && papers}
                         {middle}
-                        <Box gridColumn="1 / -1" minW="0">
-                            <HStack gap="2" mb="1" wrap={{ base: 'wrap', md: 'nowrap' }}>
-                                <MainButton w="96px" onClick={() => bench.play(!bench.playing)}>
-                                    {bench.playing ? 'Pause' : 'Run'}
-                                </MainButton>
-                                <ToolButton disabled={bench.busy} onClick={() => void bench.next()}>
-                                    Next event
-                                </ToolButton>
-                                <HStack gap="1" role="group" aria-label="Speed">
-                                    {[1, 4].map((s) => (
-                                        <ToolButton
-                                            key={s}
-                                            minW="touch"
-                                            px="2"
-                                            on={bench.speed === s}
-                                            onClick={() => bench.setSpeed(s)}
-                                        >
-                                            {s}×
-                                        </ToolButton>
-                                    ))}
-                                </HStack>
-                                <Text className="reading" fontSize="22px" data-testid="clock">
-                                    {clock(bench.time)}
-                                </Text>
-                                <Text flex="1" fontSize="text" color="faint" truncate>
-                                    {back ? `At ${clock(scrub!)}: ${back}` : `${eyes} ${strikes(bench)}`}
-                                </Text>
-                                <ToolButton on={tapeOpen} onClick={() => setTapeOpen(!tapeOpen)}>
-                                    Tape
-                                </ToolButton>
-                                <Text fontSize="text" color="faint" flexShrink={0}>
-                                    labour <span className="reading">{scene.labour.toFixed(1)}</span> min
-                                </Text>
-                            </HStack>
-                            <Tape
-                                lanes={board.lanes}
-                                channels={bench.seen}
-                                marks={marks}
-                                now={bench.time}
-                                span={180}
-                                height={tapeOpen ? undefined : 60}
-                                cursor={scrub}
-                                onScrub={
-                                    job.kind === 'practice'
-                                        ? (s) => setScrub((c) => (c !== null && Math.abs(c - s) < 2 ? null : s))
-                                        : undefined
-                                }
-                            />
-                        </Box>
+                        <TimeBar
+                            bench={bench}
+                            lanes={board.lanes}
+                            marks={marks}
+                            labour={scene.labour}
+                            eyes={eyes}
+                            scrub={scrub}
+                            onScrub={job.kind === 'practice' ? setScrub : undefined}
+                        />
                     </Grid>
                     {right}
                 </Flex>
             </Tabs.Root>
         </Frame>
     )
-}
-
-/** What strikes one just now, in a sentence. */
-function strikes(bench: { seen: Channels; time: number }): string {
-    return Object.values(bench.seen.perceived)
-        .map((s) => at(s, bench.time)?.say)
-        .filter(Boolean)
-        .join(' · ')
 }

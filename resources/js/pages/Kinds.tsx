@@ -1,70 +1,19 @@
 import { Box, Grid, Heading, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useState } from 'react'
-import { Word } from '@/builder/Inspector'
-import { figure } from '@/builder/Field'
+import { Word } from '@/builder/Word'
+import { FIGURES, free, inputsOf, spec, TWO, WORDS, type Inner, type TerminalSaid } from '@/builder/ownKind'
 import { useSent } from '@/lib/query'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
 import { MainButton } from '@/theme/buttons'
-import type { KindsPage, OwnKindRow, StockTable } from '@/lib/types'
+import type { KindsPage, OwnKindRow } from '@/lib/types'
 
-interface TerminalSaid {
-    name: string
-    edge: string
-}
-interface Inner {
-    id: string
-    type: string
-    a: string
-    b: string
-    follows: string
-    figures: Record<string, string>
-    table: string
-    inputs: Record<string, [string, string]>
-}
-
-/** What a primitive needs to be told in figures, and what is usual; common practice, no source. */
-const FIGURES: Record<string, Record<string, string>> = {
-    contact: {},
-    coil: { ohm: '150', reactance_ohm: '250', pull_in_v: '16', drop_out_v: '8', pull_in_ms: '25', drop_out_ms: '20' },
-    resistor: { ohm: '300' },
-    heater: {
-        cold_ohm: '58',
-        hot_ohm: '30',
-        rise_f: '2500',
-        rated_v: '120',
-        tau_s: '5',
-        room_f: '68',
-        glows_at_f: '1800',
-    },
-    motor: { run_v: '80', tau_s: '1', overload_s: '600', overload_cools_s: '600' },
-    lever: { positions: 'off, on', at: 'off' },
-    sensor: { opens_at: '200', closes_at: '170' },
-    fuse: { amps: '3', ohm: '0.02', melt_s: '2' },
-    actuator: { ohm: '60', reactance_ohm: '40', run_v: '17', travel_s: '30' },
-    passage: {},
-    control: {},
-}
-const WORDS: Record<string, string> = {
-    contact: 'a contact: opens and closes',
-    coil: 'a coil: pulls in on its volts',
-    resistor: 'a resistance, or an input',
-    heater: 'a heater',
-    motor: 'a motor',
-    lever: 'a lever a person sets',
-    sensor: 'a sensor: makes and breaks on heat or pressure',
-    fuse: 'a fuse',
-    actuator: 'a slow motor',
-    passage: 'a way for gas, air or water',
-    control: 'a sequence table',
-}
 const EDGES: [string, string][] = [
     ['up', 'upper edge'],
     ['down', 'lower edge'],
     ['left', 'left edge'],
     ['right', 'right edge'],
 ]
-const TWO = ['contact', 'coil', 'resistor', 'heater', 'fuse', 'actuator', 'motor']
 
 /** Kinds of parts of the school's own: terminals, what lies between them, and a table; no code. */
 export default function Kinds({ kinds, types, tables }: KindsPage) {
@@ -366,52 +315,4 @@ function Labelled({ label, children }: { label: string; children: React.ReactNod
             {children}
         </Box>
     )
-}
-
-function free(type: string, all: Inner[]): string {
-    let id = type
-    for (let i = 2; all.some((x) => x.id === id); i++) id = `${type}_${i}`
-    return id
-}
-
-function inputsOf(tables: StockTable[], table: string, names: string[]): Record<string, [string, string]> {
-    return Object.fromEntries(
-        (tables.find((t) => t.name === table)?.inputs ?? []).map((input) => [input, [names[0] ?? '', names[1] ?? '']]),
-    )
-}
-
-/** What was said of a primitive, as the format has it. */
-export function spec(x: Inner): Record<string, unknown> {
-    const figures = Object.fromEntries(
-        Object.entries(x.figures).map(([k, v]) => [
-            k,
-            k === 'positions' ? v.split(',').map((p) => p.trim()) : figure(v),
-        ]),
-    )
-    const [follows, key] = x.follows.split('/')
-    return {
-        type: x.type,
-        ...figures,
-        ...(x.type === 'motor'
-            ? { line: x.a, common: x.b, run: [20, 15], locked: [6, 5] }
-            : TWO.includes(x.type)
-              ? { between: [x.a, x.b] }
-              : {}),
-        ...(x.type === 'contact' && follows ? { follows, key: key ?? keyOf(follows) } : {}),
-        ...(x.type === 'passage' && follows ? { follows, key: key ?? keyOf(follows) } : {}),
-        ...(x.type === 'sensor' ? { of: '@senses' } : {}),
-        ...(x.type === 'control'
-            ? {
-                  table: x.table,
-                  inputs: Object.fromEntries(
-                      Object.entries(x.inputs).map(([input, ac]) => [input, { ac, on: 14, off: 8, after_ms: 300 }]),
-                  ),
-              }
-            : {}),
-    }
-}
-
-/** Which of a driver's states a contact goes by. */
-function keyOf(driver: string): string {
-    return driver.startsWith('coil') ? 'on' : driver.startsWith('sensor') ? 'made' : 'at'
 }

@@ -1,17 +1,18 @@
-import { Box, Button, Checkbox, Field, Grid, Heading, HStack, Input, Stack, Text, Textarea } from '@chakra-ui/react'
+import { Box, Button, Grid, Heading, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useForm } from '@inertiajs/react'
 import { useEffect, useMemo, useState } from 'react'
 import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
 import { Sequence } from '@/board/Sequence'
 import { Findings, Trouble } from '@/board/Trouble'
+import { GiveJob } from '@/jobs/GiveJob'
 import { useAnalysis } from '@/board/useAnalysis'
 import { useTold } from '@/lib/query'
 import type { FaultName, ModelPage, Preview } from '@/lib/types'
 import { Frame } from '@/shell/Frame'
-import { Select } from '@/shell/Select'
+
 import { Tape } from '@/tape/Tape'
-import { MainButton, ToolButton } from '@/theme/buttons'
+import { ToolButton } from '@/theme/buttons'
 
 const HEALTHY = 'healthy'
 
@@ -68,7 +69,6 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
         return [...groups]
     }, [faults, words])
     const chosen = faults.find((f) => f.id === fault)
-    const all = courses.find((c) => c.id === form.data.course)?.trainees ?? []
 
     return (
         <Frame title={model.title} full>
@@ -215,169 +215,16 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                         </ToolButton>
                     </Stack>
                 )}
-                <Stack
-                    layerStyle="panel"
-                    {...(view === 'Faults' && analysis.state?.result ? { display: 'none' } : {})}
-                    as="form"
-                    gap="2"
-                    minH="0"
-                    overflowY="auto"
-                    p="3"
-                    onSubmit={(e) => {
-                        e.preventDefault()
-                        form.post('/jobs')
-                    }}
-                >
-                    <Heading as="h2" size="md">
-                        Give it as a job
-                    </Heading>
-                    <Text fontSize="text" color="faint">
-                        {chosen && fault !== HEALTHY
-                            ? chosen.title
-                            : 'Healthy: nothing wrong. Pick a fault on the left, or give it as it is.'}
-                    </Text>
-                    <Row label="How it is found" error={form.errors.visit}>
-                        <Select
-                            label="How it is found"
-                            value={visit}
-                            onChange={(v) => form.setData('visit', v)}
-                            options={Object.entries(visits).map(([k, v]) => [k, v])}
-                        />
-                    </Row>
-                    <Row label="What the customer says" error={form.errors.complaint}>
-                        <Textarea
-                            aria-label="What the customer says"
-                            rows={4}
-                            borderColor="line"
-                            value={form.data.complaint}
-                            onChange={(e) => form.setData('complaint', e.target.value)}
-                        />
-                    </Row>
-                    <Row label="Title" error={form.errors.title}>
-                        <Input
-                            aria-label="Title"
-                            h="touch"
-                            borderColor="line"
-                            value={form.data.title}
-                            onChange={(e) => form.setData('title', e.target.value)}
-                        />
-                    </Row>
-                    <Row label="Kind" error={form.errors.kind}>
-                        <Select
-                            label="Kind"
-                            value={form.data.kind}
-                            onChange={(v) => form.setData('kind', v)}
-                            options={[
-                                ['practice', 'Practice'],
-                                ['exam', 'Examination'],
-                            ]}
-                        />
-                    </Row>
-                    <Box>
-                        <Text fontSize="text" fontWeight={700}>
-                            The trainee's meter
-                        </Text>
-                        <Tick checked={form.data.low_battery} onChange={(on) => form.setData('low_battery', on)}>
-                            Its battery is low: it reads high, and says so
-                        </Tick>
-                        <Tick checked={form.data.worn_leads} onChange={(on) => form.setData('worn_leads', on)}>
-                            Its leads are worn: now and then one does not touch
-                        </Tick>
-                    </Box>
-                    <Box>
-                        <Text fontSize="text" fontWeight={700}>
-                            House rules
-                        </Text>
-                        <Select
-                            label="House rules"
-                            value={String(form.data.rules)}
-                            onChange={(v) => form.setData('rules', Number(v))}
-                            options={rules.map((r) => [String(r.id), r.title])}
-                        />
-                        <Tick checked={form.data.stops} onChange={(on) => form.setData('stops', on)}>
-                            What would hurt is stopped before it is done, and noted as tried
-                        </Tick>
-                    </Box>
-                    <Row label="Class" error={form.errors.course}>
-                        <Select
-                            label="Class"
-                            value={String(form.data.course)}
-                            options={courses.map((c) => [String(c.id), c.name])}
-                            onChange={(v) =>
-                                form.setData((d) => ({
-                                    ...d,
-                                    course: Number(v),
-                                    trainees: (courses.find((c) => c.id === Number(v))?.trainees ?? []).map(
-                                        (t) => t.id,
-                                    ),
-                                }))
-                            }
-                        />
-                    </Row>
-                    <Box>
-                        <Text fontSize="text" fontWeight={700}>
-                            To
-                        </Text>
-                        <Grid templateColumns="1fr 1fr" gap="1">
-                            {all.map((t) => (
-                                <Tick
-                                    key={t.id}
-                                    checked={form.data.trainees.includes(t.id)}
-                                    onChange={() =>
-                                        form.setData(
-                                            'trainees',
-                                            form.data.trainees.includes(t.id)
-                                                ? form.data.trainees.filter((i) => i !== t.id)
-                                                : [...form.data.trainees, t.id],
-                                        )
-                                    }
-                                >
-                                    {t.name}
-                                </Tick>
-                            ))}
-                        </Grid>
-                    </Box>
-                    <MainButton type="submit" flexShrink={0} disabled={form.processing}>
-                        Give the job
-                    </MainButton>
-                    {form.errors.fault && (
-                        <Text color="danger" role="alert">
-                            {form.errors.fault}
-                        </Text>
-                    )}
-                </Stack>
+                {view === 'Faults' && analysis.state?.result ? null : (
+                    <GiveJob
+                        form={form}
+                        visits={visits}
+                        rules={rules}
+                        courses={courses}
+                        chosen={chosen && fault !== HEALTHY ? chosen.title : null}
+                    />
+                )}
             </Grid>
         </Frame>
-    )
-}
-
-function Row({ label, error, children }: { label: string; error?: string; children: React.ReactNode }) {
-    return (
-        <Field.Root invalid={!!error} gap="1">
-            <Field.Label fontSize="text">{label}</Field.Label>
-            {children}
-            <Field.ErrorText color="danger">{error}</Field.ErrorText>
-        </Field.Root>
-    )
-}
-
-function Tick({
-    checked,
-    onChange,
-    children,
-}: {
-    checked: boolean
-    onChange: (on: boolean) => void
-    children: React.ReactNode
-}) {
-    return (
-        <Checkbox.Root checked={checked} minH="32px" onCheckedChange={({ checked: on }) => onChange(on === true)}>
-            <Checkbox.HiddenInput />
-            <Checkbox.Control
-                borderColor="faint"
-                _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }}
-            />
-            <Checkbox.Label fontSize="text">{children}</Checkbox.Label>
-        </Checkbox.Root>
     )
 }

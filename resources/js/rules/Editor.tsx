@@ -3,7 +3,8 @@ import { useForm } from '@inertiajs/react'
 import { useMemo } from 'react'
 import { MainButton } from '@/theme/buttons'
 import type { RuleSet, RulesDocument, RulesPage } from '@/lib/types'
-import { Figure, Folded, Label, Tick } from './fields'
+import { Tick } from '@/shell/Tick'
+import { Figure, Folded, Label } from './fields'
 import { Preview } from './Preview'
 
 const HINTS: Record<string, string> = {

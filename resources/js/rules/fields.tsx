@@ -1,4 +1,4 @@
-import { Box, Checkbox, HStack, Input, Text } from '@chakra-ui/react'
+import { Box, HStack, Input, Text } from '@chakra-ui/react'
 
 export function Label({ text, children }: { text: string; children: React.ReactNode }) {
     return (
@@ -46,29 +46,6 @@ export function Figure({
                 onChange={(e) => onChange(e.target.value === '' ? 0 : Number(e.target.value))}
             />
         </HStack>
-    )
-}
-
-export function Tick({
-    checked,
-    onChange,
-    children,
-}: {
-    checked: boolean
-    onChange: (on: boolean) => void
-    children: React.ReactNode
-}) {
-    return (
-        <Checkbox.Root checked={checked} minH="32px" onCheckedChange={({ checked: on }) => onChange(on === true)}>
-            <Checkbox.HiddenInput />
-            <Checkbox.Control
-                borderColor="faint"
-                _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }}
-            />
-            <Checkbox.Label fontSize="text" fontWeight={400}>
-                {children}
-            </Checkbox.Label>
-        </Checkbox.Root>
     )
 }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Acts\Notes;
 
 use OddSpark\Acts\Act;
+use OddSpark\Acts\Leaving;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Situation;
 
@@ -22,7 +23,7 @@ final readonly class HandBack extends Act
 
     public function risks(Situation $now): array
     {
-        return $now->risk->leaving($now);
+        return (new Leaving())->behind($now);
     }
 
     public function said(Names $names): string

@@ -1,0 +1,53 @@
+import { Box, Tabs } from '@chakra-ui/react'
+import type { DoAct } from '@/lib/acts'
+import type { BenchPage, Entry } from '@/lib/types'
+import { CallSheet } from './CallSheet'
+import { Log } from './Log'
+import { OwnList } from './OwnList'
+import { ReportForm } from './ReportForm'
+import { Sheet } from './Sheet'
+import { SuspectList } from './SuspectList'
+import { WarmUpSteps } from './WarmUpSteps'
+
+interface Props {
+    page: BenchPage
+    /** steps of a warm-up that were tried */
+    tried: string[]
+    log: Entry[]
+    /** the log in the units that are chosen */
+    spoken: Entry[]
+    tagged: boolean
+    act: DoAct
+}
+
+/** What lies beside the appliance: call, log, suspects, one's own list, sheet and report. */
+export function Papers({ page, tried, log, spoken, tagged, act }: Props) {
+    const { job, board, faults, steps, units, questions } = page
+    const ownSheet = job.rules.own_sheet
+    return (
+        <Box layerStyle="panel" p="2" minH="0" maxH={{ base: '45vh', md: 'none' }}>
+            <Tabs.Content value="call" h="100%" p="0">
+                {steps ? (
+                    <WarmUpSteps steps={steps} done={tried} />
+                ) : (
+                    <CallSheet job={job} questions={questions} board={board} log={log} tagged={tagged} act={act} />
+                )}
+            </Tabs.Content>
+            <Tabs.Content value="log" h="100%" p="0">
+                <Log log={spoken} bare={ownSheet} />
+            </Tabs.Content>
+            <Tabs.Content value="suspects" h="100%" p="0">
+                <SuspectList faults={faults} log={log} act={act} />
+            </Tabs.Content>
+            <Tabs.Content value="list" h="100%" p="0">
+                <OwnList log={log} act={act} />
+            </Tabs.Content>
+            <Tabs.Content value="sheet" h="100%" p="0">
+                <Sheet board={board} log={log} units={units} act={act} />
+            </Tabs.Content>
+            <Tabs.Content value="report" h="100%" p="0">
+                <ReportForm board={board} log={spoken} act={act} />
+            </Tabs.Content>
+        </Box>
+    )
+}

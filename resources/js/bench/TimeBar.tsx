@@ -1,0 +1,87 @@
+import { Box, HStack, Text } from '@chakra-ui/react'
+import { useState } from 'react'
+import type { BoardData, Channels } from '@/lib/types'
+import { clock } from '@/tape/scale'
+import { at } from '@/tape/stretches'
+import { Tape, type Mark } from '@/tape/Tape'
+import { MainButton, ToolButton } from '@/theme/buttons'
+import type { Bench } from './useBench'
+
+interface Props {
+    bench: Pick<Bench, 'play' | 'playing' | 'busy' | 'next' | 'speed' | 'setSpeed' | 'time' | 'seen'>
+    lanes: BoardData['lanes']
+    marks: Mark[]
+    labour: number
+    /** what the eyes are on, in words */
+    eyes: string
+    /** a moment before that is looked at again */
+    scrub: number | null
+    onScrub?: ((at: number | null) => void) | undefined
+}
+
+/** Time: run, the next event, how fast, what is perceived just now, and the tape. */
+export function TimeBar({ bench, lanes, marks, labour, eyes, scrub, onScrub }: Props) {
+    const [tapeOpen, setTapeOpen] = useState(false)
+    const back =
+        scrub === null
+            ? null
+            : Object.values(bench.seen.perceived)
+                  .map((s) => at(s, scrub)?.say)
+                  .filter(Boolean)
+                  .join(' · ')
+    return (
+        <Box gridColumn="1 / -1" minW="0">
+            <HStack gap="2" mb="1" wrap={{ base: 'wrap', md: 'nowrap' }}>
+                <MainButton w="96px" onClick={() => bench.play(!bench.playing)}>
+                    {bench.playing ? 'Pause' : 'Run'}
+                </MainButton>
+                <ToolButton disabled={bench.busy} onClick={() => void bench.next()}>
+                    Next event
+                </ToolButton>
+                <HStack gap="1" role="group" aria-label="Speed">
+                    {[1, 4].map((s) => (
+                        <ToolButton
+                            key={s}
+                            minW="touch"
+                            px="2"
+                            on={bench.speed === s}
+                            onClick={() => bench.setSpeed(s)}
+                        >
+                            {s}×
+                        </ToolButton>
+                    ))}
+                </HStack>
+                <Text className="reading" fontSize="22px" data-testid="clock">
+                    {clock(bench.time)}
+                </Text>
+                <Text flex="1" fontSize="text" color="faint" truncate>
+                    {back ? `At ${clock(scrub!)}: ${back}` : `${eyes} ${strikes(bench)}`}
+                </Text>
+                <ToolButton on={tapeOpen} onClick={() => setTapeOpen(!tapeOpen)}>
+                    Tape
+                </ToolButton>
+                <Text fontSize="text" color="faint" flexShrink={0}>
+                    labour <span className="reading">{labour.toFixed(1)}</span> min
+                </Text>
+            </HStack>
+            <Tape
+                lanes={lanes}
+                channels={bench.seen}
+                marks={marks}
+                now={bench.time}
+                span={180}
+                height={tapeOpen ? undefined : 60}
+                cursor={scrub}
+                onScrub={onScrub && ((s) => onScrub(scrub !== null && Math.abs(scrub - s) < 2 ? null : s))}
+            />
+        </Box>
+    )
+}
+
+/** What strikes one just now, in a sentence. */
+function strikes(bench: { seen: Channels; time: number }): string {
+    return Object.values(bench.seen.perceived)
+        .map((s) => at(s, bench.time)?.say)
+        .filter(Boolean)
+        .join(' · ')
+}

@@ -1,0 +1,72 @@
+import { Stack } from '@chakra-ui/react'
+import { ToolButton } from '@/theme/buttons'
+import { LARGEST, type View } from './view'
+
+/** What of the board is shown: wires and pipes, or one of them with the other laid aside. */
+const LAYERS = { Both: 'wires and pipes', Wires: 'wires', Pipes: 'pipes' } as const
+
+export type Layer = keyof typeof LAYERS
+
+interface Props {
+    view: View
+    readable: boolean
+    /** which is shown; null where there is only one */
+    layer: Layer | null
+    onLayer: (layer: Layer) => void
+    onWhole: () => void
+    onNearer: (steps: number) => void
+}
+
+/** Buttons on the board: what of it is shown, and how large. */
+export function BoardButtons({ view, readable, layer, onLayer, onWhole, onNearer }: Props) {
+    return (
+        <Stack gap="1" position="absolute" right="2" bottom="2">
+            {layer !== null && (
+                <ToolButton
+                    minW="touch"
+                    px="1"
+                    bg="sheet"
+                    fontSize="note"
+                    on={layer !== 'Both'}
+                    aria-label={`Layers on the board: ${LAYERS[layer]}`}
+                    onClick={() => onLayer(layer === 'Both' ? 'Wires' : layer === 'Wires' ? 'Pipes' : 'Both')}
+                >
+                    {layer}
+                </ToolButton>
+            )}
+            {readable && (
+                <ToolButton
+                    minW="touch"
+                    px="1"
+                    bg="sheet"
+                    fontSize="note"
+                    aria-label="The whole appliance, or so that it can be read"
+                    on={view.scale === 1}
+                    onClick={onWhole}
+                >
+                    All
+                </ToolButton>
+            )}
+            <ToolButton
+                minW="touch"
+                px="0"
+                bg="sheet"
+                aria-label="Zoom in"
+                disabled={view.scale >= LARGEST}
+                onClick={() => onNearer(1)}
+            >
+                +
+            </ToolButton>
+            <ToolButton
+                minW="touch"
+                px="0"
+                bg="sheet"
+                aria-label="Zoom out"
+                disabled={view.scale <= 1}
+                onClick={() => onNearer(-1)}
+            >
+                −
+            </ToolButton>
+        </Stack>
+    )
+}

@@ -1,0 +1,79 @@
+import { HStack, Input, Text, Box } from '@chakra-ui/react'
+import { useState } from 'react'
+import { Select } from '@/shell/Select'
+
+import { Word } from './Word'
+import type { Draft, Edit } from './types'
+
+type Flaw = Extract<Edit, { do: 'flaw' }>
+
+/** A fault that comes and goes, of a contact of the part that is picked. */
+export function ComesAndGoes({
+    draft,
+    part,
+    edit,
+}: {
+    draft: Draft
+    part: string | null
+    edit: (...edits: Edit[]) => Promise<boolean>
+}) {
+    const contacts = part ? (draft.settings[part]?.contacts ?? []) : []
+    const [contact, setContact] = useState('')
+    const [by, setBy] = useState<Flaw['by']>('taps')
+    const [count, setCount] = useState('1')
+    const which = contacts.includes(contact) ? contact : (contacts[0] ?? '')
+    return (
+        <Box my="2">
+            <Text fontSize="text" fontWeight={700}>
+                One that comes and goes
+            </Text>
+            {which === '' ? (
+                <Text fontSize="text" color="faint">
+                    Pick a part with a contact on the board first.
+                </Text>
+            ) : (
+                <HStack gap="1" wrap="wrap">
+                    <Text fontSize="text">{draft.board.parts.find((p) => p.id === part)?.label}</Text>
+                    <Box>
+                        <Select
+                            label="Contact"
+                            value={which}
+                            options={contacts.map((c): [string, string] => [c, c.replaceAll('_', ' ')])}
+                            onChange={setContact}
+                        />
+                    </Box>
+                    <Box>
+                        <Select
+                            label="How it comes and goes"
+                            value={by}
+                            options={[
+                                ['taps', 'makes only after taps:'],
+                                ['makes', 'opens for good after makings:'],
+                                ['after', 'opens again after seconds:'],
+                            ]}
+                            onChange={(v) => setBy(v as Flaw['by'])}
+                        />
+                    </Box>
+                    <Input
+                        aria-label="How many"
+                        h="touch"
+                        w="72px"
+                        px="2"
+                        borderColor="line"
+                        inputMode="numeric"
+                        value={count}
+                        onChange={(e) => setCount(e.target.value)}
+                    />
+                    <Word
+                        disabled={!(Number(count) >= 1)}
+                        onClick={() =>
+                            part && void edit({ do: 'flaw', part, contact: which, by, count: Number(count) })
+                        }
+                    >
+                        Add it
+                    </Word>
+                </HStack>
+            )}
+        </Box>
+    )
+}

@@ -1,0 +1,170 @@
+import { Box, Field, Grid, Heading, Input, Stack, Text, Textarea } from '@chakra-ui/react'
+import type { InertiaFormProps } from '@inertiajs/react'
+import type { ModelPage } from '@/lib/types'
+import { Select } from '@/shell/Select'
+import { Tick } from '@/shell/Tick'
+import { MainButton } from '@/theme/buttons'
+
+export interface Job {
+    appliance: number
+    course: number
+    trainees: number[]
+    title: string
+    fault: string
+    visit: string
+    kind: string
+    complaint: string
+    low_battery: boolean
+    worn_leads: boolean
+    stops: boolean
+    rules: number
+}
+
+interface Props extends Pick<ModelPage, 'visits' | 'rules' | 'courses'> {
+    form: InertiaFormProps<Job>
+    /** the fault that is chosen, in words */
+    chosen: string | null
+}
+
+/** What a job is: how the appliance is found, what the customer says, under which rules, to whom. */
+export function GiveJob({ form, visits, rules, courses, chosen }: Props) {
+    const all = courses.find((c) => c.id === form.data.course)?.trainees ?? []
+    return (
+        <Stack
+            layerStyle="panel"
+            as="form"
+            gap="2"
+            minH="0"
+            overflowY="auto"
+            p="3"
+            onSubmit={(e) => {
+                e.preventDefault()
+                form.post('/jobs')
+            }}
+        >
+            <Heading as="h2" size="md">
+                Give it as a job
+            </Heading>
+            <Text fontSize="text" color="faint">
+                {chosen ?? 'Healthy: nothing wrong. Pick a fault on the left, or give it as it is.'}
+            </Text>
+            <Row label="How it is found" error={form.errors.visit}>
+                <Select
+                    label="How it is found"
+                    value={form.data.visit}
+                    onChange={(v) => form.setData('visit', v)}
+                    options={Object.entries(visits).map(([k, v]) => [k, v])}
+                />
+            </Row>
+            <Row label="What the customer says" error={form.errors.complaint}>
+                <Textarea
+                    aria-label="What the customer says"
+                    rows={4}
+                    borderColor="line"
+                    value={form.data.complaint}
+                    onChange={(e) => form.setData('complaint', e.target.value)}
+                />
+            </Row>
+            <Row label="Title" error={form.errors.title}>
+                <Input
+                    aria-label="Title"
+                    h="touch"
+                    borderColor="line"
+                    value={form.data.title}
+                    onChange={(e) => form.setData('title', e.target.value)}
+                />
+            </Row>
+            <Row label="Kind" error={form.errors.kind}>
+                <Select
+                    label="Kind"
+                    value={form.data.kind}
+                    onChange={(v) => form.setData('kind', v)}
+                    options={[
+                        ['practice', 'Practice'],
+                        ['exam', 'Examination'],
+                    ]}
+                />
+            </Row>
+            <Box>
+                <Text fontSize="text" fontWeight={700}>
+                    The trainee's meter
+                </Text>
+                <Tick checked={form.data.low_battery} onChange={(on) => form.setData('low_battery', on)}>
+                    Its battery is low: it reads high, and says so
+                </Tick>
+                <Tick checked={form.data.worn_leads} onChange={(on) => form.setData('worn_leads', on)}>
+                    Its leads are worn: now and then one does not touch
+                </Tick>
+            </Box>
+            <Box>
+                <Text fontSize="text" fontWeight={700}>
+                    House rules
+                </Text>
+                <Select
+                    label="House rules"
+                    value={String(form.data.rules)}
+                    onChange={(v) => form.setData('rules', Number(v))}
+                    options={rules.map((r) => [String(r.id), r.title])}
+                />
+                <Tick checked={form.data.stops} onChange={(on) => form.setData('stops', on)}>
+                    What would hurt is stopped before it is done, and noted as tried
+                </Tick>
+            </Box>
+            <Row label="Class" error={form.errors.course}>
+                <Select
+                    label="Class"
+                    value={String(form.data.course)}
+                    options={courses.map((c) => [String(c.id), c.name])}
+                    onChange={(v) =>
+                        form.setData((d) => ({
+                            ...d,
+                            course: Number(v),
+                            trainees: (courses.find((c) => c.id === Number(v))?.trainees ?? []).map((t) => t.id),
+                        }))
+                    }
+                />
+            </Row>
+            <Box>
+                <Text fontSize="text" fontWeight={700}>
+                    To
+                </Text>
+                <Grid templateColumns="1fr 1fr" gap="1">
+                    {all.map((t) => (
+                        <Tick
+                            key={t.id}
+                            checked={form.data.trainees.includes(t.id)}
+                            onChange={() =>
+                                form.setData(
+                                    'trainees',
+                                    form.data.trainees.includes(t.id)
+                                        ? form.data.trainees.filter((i) => i !== t.id)
+                                        : [...form.data.trainees, t.id],
+                                )
+                            }
+                        >
+                            {t.name}
+                        </Tick>
+                    ))}
+                </Grid>
+            </Box>
+            <MainButton type="submit" flexShrink={0} disabled={form.processing}>
+                Give the job
+            </MainButton>
+            {form.errors.fault && (
+                <Text color="danger" role="alert">
+                    {form.errors.fault}
+                </Text>
+            )}
+        </Stack>
+    )
+}
+
+function Row({ label, error, children }: { label: string; error?: string; children: React.ReactNode }) {
+    return (
+        <Field.Root invalid={!!error} gap="1">
+            <Field.Label fontSize="text">{label}</Field.Label>
+            {children}
+            <Field.ErrorText color="danger">{error}</Field.ErrorText>
+        </Field.Root>
+    )
+}
