@@ -48,7 +48,7 @@ class AssignJob
         $found = $arrivals[$fault];
         $document = $rules->document ?? Rules::of((new Library())->rules('first-year'))->toArray();
         if ($stops) {
-            $document['stops'] = array_keys(Danger::TEXT);
+            $document['stops'] = array_keys(Danger::stoppable());
         }
 
         return DB::transaction(function () use (
