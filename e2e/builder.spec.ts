@@ -509,7 +509,7 @@ test('two people at one model, versions with names, a wire list in, a bad list r
     await page.getByLabel('Name of this version').fill('as it came')
     await hand.press('Name it')
     await expect(page.getByText('as it came', { exact: true })).toBeVisible()
-    await hand.press('Go back to it')
+    await hand.press('Restore it')
     await expect(page.getByText('As it was at step 0, "as it came".')).toBeVisible()
 
     await page.getByRole('tab', { name: 'Files' }).click()

@@ -20,7 +20,7 @@ test('an instructor goes the whole way: healthy run, fault, complaint, job, own 
 
     await expect(page.getByRole('heading', { name: 'Loom room: cold' })).toBeVisible()
     await expect(page.getByText('Hose: slipped off')).toBeVisible()
-    await expect(page.getByRole('row', { name: /Wendell not begun/ })).toBeVisible()
+    await expect(page.getByRole('row', { name: /Wendell not started/ })).toBeVisible()
 
     await page.getByRole('button', { name: 'Try it myself' }).click()
     await seeAll(page)

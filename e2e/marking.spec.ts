@@ -78,7 +78,7 @@ test("house rules of one's own, a job under them, hints, the mark, a line set ot
         .getByRole('row', { name: /Oyelaran/ })
         .getByRole('link', { name: 'Debrief' })
         .click()
-    await page.getByRole('button', { name: 'Set Technique otherwise' }).click()
+    await page.getByRole('button', { name: 'Change the mark of Technique' }).click()
     await page.getByLabel('Points for Technique').fill('10')
     await page.getByRole('button', { name: 'Keep' }).click()
     await expect(page.getByRole('alert').getByText(/Say why/)).toBeVisible()

@@ -63,7 +63,7 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
                 <Text position="absolute" top="1" left="2" fontSize="fine">
                     {[
                         scene.range !== null && 'by hand',
-                        scene.keeping && 'keeps least, most',
+                        scene.keeping && 'holds min and max',
                         scene.battery === 'low' && 'battery low',
                     ]
                         .filter(Boolean)
@@ -204,7 +204,7 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
                     on={scene.keeping}
                     onClick={() => void act('keep', { to: scene.keeping ? 'off' : 'on' })}
                 >
-                    {scene.keeping ? 'Forget least and most' : 'Min / Max'}
+                    {scene.keeping ? 'Clear min and max' : 'Min / Max'}
                 </ToolButton>
             </HStack>
             {meaning.ask && (

@@ -111,7 +111,7 @@ export function ReportForm({ board, log, act }: Props) {
                 value={words}
                 onChange={(e) => setWords(e.target.value)}
             />
-            <MainButton type="submit">{isWritten ? 'Write it anew' : 'Write the report'}</MainButton>
+            <MainButton type="submit">{isWritten ? 'Write it again' : 'Write the report'}</MainButton>
             {isWritten && (
                 <Text fontSize="note" role="status">
                     Written. The last one counts.

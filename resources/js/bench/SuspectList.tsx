@@ -158,7 +158,7 @@ export function SuspectList({ faults, log, act }: Props) {
                 ))}
                 {shown.length === 0 && (
                     <Text color="faint" fontSize="text">
-                        Nothing goes by these words.
+                        No suspect matches.
                     </Text>
                 )}
             </Stack>

@@ -13,7 +13,7 @@ export function WarmUpSteps({ steps, done }: { steps: { id: string; text: string
             <Text fontSize="text" role="status">
                 {next
                     ? `${done.length} of ${steps.length} tried. Nothing here is marked.`
-                    : 'All tried. You know the bench; hand the board back.'}
+                    : 'All tried. You know the bench; close the warm-up.'}
             </Text>
             <Box
                 as="ol"

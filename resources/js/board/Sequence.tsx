@@ -15,7 +15,8 @@ export function Sequence({ tables }: { tables: SequenceTable[] }) {
                     </Heading>
                     {t.remarks.length === 0 ? (
                         <Text fontSize="text" color="good">
-                            Nothing odd in it: every state is reached and left, and fuel stops without its proofs.
+                            No problems found: every state can be reached and left, and the fuel stops when a proof is
+                            missing.
                         </Text>
                     ) : (
                         t.remarks.map((r) => (

@@ -112,7 +112,7 @@ export function Findings({
                     {fault.look_alikes.length > 0 && !result.without_effect[chosen] && (
                         <Box mt="1">
                             <Text fontSize="note" color="faint">
-                                Looks like this one, whatever is read; naming it is right too:
+                                No reading tells these apart from it; naming one of them is right too:
                             </Text>
                             {fault.look_alikes.map((l) => (
                                 <Text key={l} fontSize="text">
@@ -155,7 +155,7 @@ export function Findings({
             {Object.keys(result.without_effect).length > 0 && (
                 <Box>
                     <Text fontSize="note" fontWeight={700}>
-                        Not to be told from healthy
+                        Reads healthy everywhere
                     </Text>
                     {Object.entries(result.without_effect).map(([id, why]) => (
                         <Text key={id} fontSize="note" mt="1">

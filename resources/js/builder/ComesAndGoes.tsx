@@ -25,7 +25,7 @@ export function ComesAndGoes({
     return (
         <Box my="2">
             <Text fontSize="text" fontWeight={700}>
-                One that comes and goes
+                Intermittent fault
             </Text>
             {which === '' ? (
                 <Text fontSize="text" color="faint">
@@ -44,11 +44,11 @@ export function ComesAndGoes({
                     </Box>
                     <Box>
                         <Select
-                            label="How it comes and goes"
+                            label="How it is intermittent"
                             value={by}
                             options={[
-                                ['taps', 'makes only after taps:'],
-                                ['makes', 'opens for good after makings:'],
+                                ['taps', 'closes only after taps:'],
+                                ['makes', 'stays open after closings:'],
                                 ['after', 'opens again after seconds:'],
                             ]}
                             onChange={(v) => setBy(v as Flaw['by'])}

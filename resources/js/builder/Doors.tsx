@@ -57,7 +57,7 @@ export function Doors({ draft, edit }: Props) {
                                 void edit({ do: 'set', path: `/doors/${i}/sealed`, value: door.sealed ? null : true })
                             }
                         >
-                            Sealed: the fire takes its air from behind it
+                            Sealed: the burner takes its air from behind it
                         </Word>
                         <Word onClick={() => void edit({ do: 'set', path: `/doors/${i}`, value: null })}>
                             Take the door off

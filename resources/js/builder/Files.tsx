@@ -63,7 +63,7 @@ export function Files({ draft, edit }: { draft: number; edit: (...edits: Edit[])
                 onDrop={drop}
             >
                 <Heading as="h3" size="sm">
-                    A wire list in
+                    Import a wire list
                 </Heading>
                 <Text fontSize="note" color="faint">
                     The first line names the columns: from and to, and if you like id, colour, awg, feet, mm2, metres,

@@ -14,14 +14,14 @@ export function Findings({ checked, busy, edit, onShow }: Props) {
     if (!checked)
         return (
             <Text fontSize="text" color="faint">
-                Looking it over…
+                Checking…
             </Text>
         )
     return (
         <Stack gap="2" aria-label="Checks" aria-busy={busy} as="section">
             {busy && (
                 <Text fontSize="note" color="faint">
-                    Looking over what has changed…
+                    Checking the change…
                 </Text>
             )}
             {checked.findings.length === 0 && (
@@ -66,7 +66,7 @@ export function Circuits({ checked, onShow }: Pick<Props, 'checked' | 'onShow'>)
     if (!checked)
         return (
             <Text fontSize="text" color="faint">
-                Looking it over…
+                Checking…
             </Text>
         )
     const shown = checked.circuits.filter((c) => c.loads.length > 0)

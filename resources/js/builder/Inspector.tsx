@@ -44,7 +44,7 @@ export function Inspector({ draft, selected, wire, pipe, edit, onRemove, onRoute
     if (!part)
         return (
             <Text fontSize="text">
-                {drawn.label} belongs to what is included; it is moved and taken off as a whole.
+                {drawn.label} is part of an included appliance, which is moved and deleted as a whole.
             </Text>
         )
     return (

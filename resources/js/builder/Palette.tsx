@@ -65,7 +65,7 @@ export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
             <Box flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label="Kinds of parts" aria-busy={!isAnswered}>
                 {found.length === 0 && (
                     <Text fontSize="text" color="faint">
-                        No kind answers to that. Make one under “Custom parts”.
+                        No part matches. Make one under “Custom parts”.
                     </Text>
                 )}
                 {found.map((k, i) => {

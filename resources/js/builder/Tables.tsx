@@ -54,7 +54,7 @@ export function Tables({ draft, edit }: Props) {
             </HStack>
             {control.shown.remarks.length === 0 ? (
                 <Text fontSize="text" color="good">
-                    Nothing odd in it: every state is reached and left, and fuel stops without its proofs.
+                    No problems found: every state can be reached and left, and the fuel stops when a proof is missing.
                 </Text>
             ) : (
                 control.shown.remarks.map((r) => (
@@ -73,7 +73,7 @@ export function Tables({ draft, edit }: Props) {
                     edit={edit}
                 />
             ) : (
-                <Text fontSize="text">It belongs to what is included, and is changed there.</Text>
+                <Text fontSize="text">Part of the included appliance. Change it in that model.</Text>
             )}
         </Stack>
     )

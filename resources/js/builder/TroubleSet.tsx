@@ -164,7 +164,7 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
             </Box>
             <Box borderTopWidth="1px" borderColor="line" pt="2">
                 <Heading as="h2" size="md">
-                    What somebody left behind
+                    Left behind by others
                 </Heading>
                 <Text fontSize="text" color="faint">
                     A jumper between two terminals, as one more fault. Press a terminal on the board, then “From here”;
@@ -209,8 +209,8 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                     Where the drawing is wrong
                 </Heading>
                 <Text fontSize="text" color="faint">
-                    The appliance is sound, and board, ladder and tags say something else. Pick a wire, then a terminal
-                    on which its end is in truth; or the tag that hangs on it.
+                    The appliance is good, but the board, ladder and tags say something else. Pick a wire, then the
+                    terminal that its end is really on, or the tag that hangs on it.
                 </Text>
                 {wire && wires.includes(wire) && (
                     <HStack gap="1" wrap="wrap" mt="1">
@@ -246,7 +246,7 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                     <HStack key={i}>
                         <Text fontSize="text" flex="1">
                             {b.end
-                                ? `${placeName(board, b.end)} is in truth on ${placeName(board, b.on!)}`
+                                ? `${placeName(board, b.end)} is really on ${placeName(board, b.on!)}`
                                 : `${wireName(board, b.wire!)} is tagged “${b.tag}”`}
                         </Text>
                         <Word onClick={() => void edit({ do: 'set', path: `/as_built/${i}`, value: null })}>

@@ -74,7 +74,7 @@ export function Versions({ draft, step, onRestore }: Props) {
                             Name it
                         </Word>
                         <Word disabled={at.number === step} onClick={() => void onRestore(at.number)}>
-                            Go back to it
+                            Restore it
                         </Word>
                     </HStack>
                 </Box>
@@ -93,7 +93,7 @@ export function Versions({ draft, step, onRestore }: Props) {
                         <Text fontSize="text">{s.words}</Text>
                         <Text fontSize="fine" color="faint">
                             {s.by}, {s.at}
-                            {s.number === step ? ' · where it stands' : ''}
+                            {s.number === step ? ' · current' : ''}
                         </Text>
                     </Box>
                 </HStack>

@@ -24,7 +24,7 @@ export function WireBox({
     onRoute: () => void
 }) {
     const w = draft.document.wires.find((x) => x.id === wire)
-    if (!w) return <Text fontSize="text">{wireName(draft.board, wire)}: it belongs to what is included.</Text>
+    if (!w) return <Text fontSize="text">{wireName(draft.board, wire)}: part of the included appliance.</Text>
     const metric = w.mm2 !== undefined
     const runsHidden = draft.board.wires.find((x) => x.id === wire)?.bundled !== undefined
     const set = (fields: Record<string, unknown>) => void edit({ do: 'rewire', wire, ...fields })
@@ -61,9 +61,9 @@ export function WireBox({
             </HStack>
             <Field label="Tag" value={w.tag ?? ''} onSet={(tag) => tag && set({ tag })} />
             <Field
-                label="Led through"
+                label="Route through"
                 value={(w.via ?? []).map((p) => p.join(',')).join(' ')}
-                hint="points, as x,y x,y; none by rule"
+                hint="points, as x,y x,y; empty for auto route"
                 onSet={(text) => void edit({ do: 'route', wire, via: points(text) })}
             />
             <Field

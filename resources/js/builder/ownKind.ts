@@ -46,7 +46,7 @@ export const WORDS: Record<string, string> = {
     heater: 'a heater',
     motor: 'a motor',
     lever: 'a lever a person sets',
-    sensor: 'a sensor: makes and breaks on heat or pressure',
+    sensor: 'a sensor: opens and closes on heat or pressure',
     fuse: 'a fuse',
     actuator: 'a slow motor',
     passage: 'a way for gas, air or water',

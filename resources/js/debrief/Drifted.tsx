@@ -4,7 +4,7 @@ import type { DriftState } from '@/lib/types'
 
 const EVERY_MS = 1000
 
-/** An attempt of an older engine: what would read otherwise today. Its mark is kept as it was. */
+/** An attempt of an older engine: what would read differently today. Its mark is kept as it was. */
 export function Drifted({
     attempt,
     engine,
@@ -34,7 +34,7 @@ export function Drifted({
                 <Text fontSize="text">
                     {apart.length === 0
                         ? 'It would read the same today.'
-                        : `${apart.length} ${apart.length === 1 ? 'entry' : 'entries'} would read otherwise today. What was shown then stands, and so does the mark.`}
+                        : `${apart.length} ${apart.length === 1 ? 'entry' : 'entries'} would read differently today. What was shown then stands, and so does the mark.`}
                 </Text>
             )}
             {apart?.slice(0, 8).map((a) => (

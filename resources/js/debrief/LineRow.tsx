@@ -31,7 +31,7 @@ export function LineRow({
                             h="32px"
                             minW="touch"
                             aria-expanded={open}
-                            aria-label={`Set ${line.title} otherwise`}
+                            aria-label={`Change the mark of ${line.title}`}
                             onClick={() => setOpen(!open)}
                         >
                             Set
@@ -133,14 +133,14 @@ function Override({ attempt, line, onDone }: { attempt: number; line: MarkLine; 
                 </MainButton>
                 {line.override && (
                     <ToolButton onClick={() => save(null)} disabled={form.processing}>
-                        Back to what was computed
+                        Back to the computed mark
                     </ToolButton>
                 )}
             </HStack>
             {line.history?.map((h, i) => (
                 <Text key={i} fontSize="note" color="faint">
                     {h.at?.slice(0, 10)} {h.by}:{' '}
-                    {h.points === null ? 'back to what was computed' : `${h.points.toFixed(1)} points`}. {h.reason}
+                    {h.points === null ? 'back to the computed mark' : `${h.points.toFixed(1)} points`}. {h.reason}
                 </Text>
             ))}
         </Stack>

@@ -10,7 +10,7 @@ interface Props {
     width?: number
 }
 
-/** Suspects left after each entry, and how few a perfect hand has left after as many questions. */
+/** Suspects left after each entry, and how few the best possible search has left after as many questions. */
 export function SuspectCurve({ left, perfect, cursor, width = 290 }: Props) {
     const box = useRef<HTMLDivElement>(null)
     useEffect(() => {
@@ -74,12 +74,12 @@ export function SuspectCurve({ left, perfect, cursor, width = 290 }: Props) {
             <Box
                 ref={box}
                 role="img"
-                aria-label={`Suspects left after each entry: ${left.join(', ')}${perfect ? `; a perfect hand: ${perfect.join(', ')}` : ''}`}
+                aria-label={`Suspects left after each entry: ${left.join(', ')}${perfect ? `; best possible: ${perfect.join(', ')}` : ''}`}
             />
             <Text fontSize="fine" color="faint">
                 {perfect
-                    ? `Solid: this attempt. Dashed: a perfect hand, ${perfect.length - 1} questions.`
-                    : 'Solid: this attempt. The perfect hand is drawn once the trouble of the model is analysed.'}
+                    ? `Solid: this attempt. Dashed: best possible, ${perfect.length - 1} questions.`
+                    : 'Solid: this attempt. The best possible line is drawn once the model’s faults are analyzed.'}
             </Text>
         </Box>
     )

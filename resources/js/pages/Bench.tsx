@@ -160,7 +160,7 @@ export default function Bench(page: BenchPage) {
                             if (
                                 window.confirm(
                                     steps
-                                        ? 'Hand the board back? The warm-up ends here; you can begin it anew whenever you like.'
+                                        ? 'Close the warm-up? You can start it again whenever you like.'
                                         : 'Close the call? The job ends here and is marked.',
                                 )
                             )

@@ -61,7 +61,7 @@ export default function Drafts({ drafts, models }: { drafts: DraftRow[]; models:
                             <Link href="/kinds">Custom parts</Link>
                         </ToolButton>
                     </HStack>
-                    {drafts.length === 0 && <Text color="faint">None is begun. Begin one at the right.</Text>}
+                    {drafts.length === 0 && <Text color="faint">None yet. Start one at the right.</Text>}
                     {drafts.map((d) => (
                         <Flex
                             layerStyle="panel"

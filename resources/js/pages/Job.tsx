@@ -50,8 +50,7 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                     {job.key ? (
                         <>
                             <Text fontSize="text">
-                                Grade {job.key.difficulty.grade} of 5, {job.key.difficulty.minutes} minutes for a
-                                perfect hand.{' '}
+                                Grade {job.key.difficulty.grade} of 5, {job.key.difficulty.minutes} minutes at best.{' '}
                                 {job.key.look_alikes.length > 0 &&
                                     `Naming ${job.key.look_alikes.join(' or ')} is right too: nothing tells them apart.`}
                             </Text>
@@ -68,7 +67,7 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                         </>
                     ) : (
                         <Text fontSize="text" color="faint">
-                            Its answer key is made when the trouble of its model is analysed.
+                            The answer key appears once the model’s faults are analyzed.
                         </Text>
                     )}
                 </Box>
@@ -88,7 +87,7 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                                 <Table.Row key={r.name} bg="sheet">
                                     <Table.Cell fontWeight={700}>{r.name}</Table.Cell>
                                     <Table.Cell>
-                                        {r.handed_back ? 'handed back' : r.attempt ? 'at the bench' : 'not begun'}
+                                        {r.handed_back ? 'closed' : r.attempt ? 'at the bench' : 'not started'}
                                     </Table.Cell>
                                     <Table.Cell className="reading">{r.entries}</Table.Cell>
                                     <Table.Cell>{r.verdict ? VERDICTS[r.verdict] : '–'}</Table.Cell>

@@ -39,7 +39,7 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                 { id: kind.id, title: kind.kind.title, document: kind.kind },
             ])
             setDone(
-                `${title} is kept. It can be placed from the catalogue, and has ${Object.keys(kind.kind.modes).length} faults by its nature.`,
+                `${title} is kept. It can be placed from the catalog, and has ${Object.keys(kind.kind.modes).length} faults by its nature.`,
             )
         },
     })
@@ -281,7 +281,7 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                 </Stack>
                 <Stack as="section" aria-label="Kept" gap="2">
                     <Heading as="h2" size="md">
-                        In the catalogue
+                        In the catalog
                     </Heading>
                     {saved.length === 0 && <Text color="faint">None of our own yet.</Text>}
                     {saved.map((k) => (
