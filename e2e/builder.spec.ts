@@ -45,7 +45,7 @@ class Hand {
 
     /** The first of the checks that can be mended so, mended. */
     async mend() {
-        const lacking = this.page.getByText(/has no way to ground/)
+        const lacking = this.page.getByText(/has no path to ground/)
         await expect(lacking.first()).toBeVisible()
         const before = await lacking.count()
         await this.press('Fix')
@@ -212,7 +212,7 @@ test('a standing-pilot furnace from an empty board by mouse: every safety acts, 
     // the checks say what is not bonded, and mend it
     await page.getByRole('tab', { name: /^Checks/ }).click()
     for (let i = 3; i > 0; i--) {
-        await expect(page.getByText(/has no way to ground/)).toHaveCount(i)
+        await expect(page.getByText(/has no path to ground/)).toHaveCount(i)
         await hand.press('Fix')
     }
     await expect(page.getByText('Wiring checks passed.')).toBeVisible()
@@ -427,14 +427,14 @@ test('a second zone on a boiler with the keyboard alone: placed, wired, undone a
     await wire('Zone valve M2', `${t} X2`)
     await wire('Zone valve E1', 'Switching relay T1')
     await wire('Zone valve E2', 'Switching relay T2')
-    await expect(page.getByText(/frame has no way to ground/)).toBeVisible()
+    await expect(page.getByText(/frame has no path to ground/)).toBeVisible()
     await wire(`${t} frame`, 'Ground screw screw')
-    await expect(page.getByText(/frame has no way to ground/)).toBeHidden()
+    await expect(page.getByText(/frame has no path to ground/)).toBeHidden()
     await blurred(page)
     await done(() => page.keyboard.press('Control+z'))
-    await expect(page.getByText(/frame has no way to ground/)).toBeVisible()
+    await expect(page.getByText(/frame has no path to ground/)).toBeVisible()
     await done(() => page.keyboard.press('Control+y'))
-    await expect(page.getByText(/frame has no way to ground/)).toBeHidden()
+    await expect(page.getByText(/frame has no path to ground/)).toBeHidden()
     await find(page, 'Zone valve')
     const before = (await page.locator('[data-part="zone-valve"]').boundingBox())!
     await blurred(page)
@@ -547,7 +547,7 @@ test('two people at one model, versions with names, a wire list in, a bad list r
         }, what)
     await paste(text.replace('"breaker.line"', '"breaker.attic"'))
     await expect(
-        page.getByText(/Nothing was taken in\. \/wires\/0\/to: "breaker" has no terminal "attic"/),
+        page.getByText(/Nothing was imported\. \/wires\/0\/to: "breaker" has no terminal "attic"/),
     ).toBeVisible()
     await paste(text)
     await expect(page.getByText('Wiring checks passed.')).toBeVisible()
@@ -614,8 +614,8 @@ test("a kind of one's own with a table, placed; a sequence changed line by line;
     await page.getByRole('button', { name: 'List its faults' }).click()
     await expect(page.getByLabel('Weight of Igniter: cracked, open')).toBeVisible()
     await hand.press('Add it')
-    await page.getByLabel('Find a fault').fill('loose, makes after a tap')
-    await expect(page.getByLabel('Weight of Limit: contact loose, makes after a tap')).toBeVisible()
+    await page.getByLabel('Find a fault').fill('loose, closes after a tap')
+    await expect(page.getByLabel('Weight of Limit: contact loose, closes after a tap')).toBeVisible()
     await page.getByLabel('Find a fault').fill('igniter: cracked')
     await page.getByRole('button', { name: 'With others: Igniter: cracked, open' }).click()
     await page.getByLabel('Find a fault').fill('filter')

@@ -46,7 +46,7 @@ test("house rules of one's own, a job under them, hints, the mark, a line set ot
     await page.getByRole('button', { name: 'Close the call' }).click()
     await expect(page.getByText('It was:')).toBeVisible()
     await expect(page.getByText('Hints taken: 1, at 6 points.')).toBeVisible()
-    await expect(page.getByText(/the customer calls again/).first()).toBeVisible()
+    await expect(page.getByText(/the customer calls back/).first()).toBeVisible()
     await expect(page.getByText(/Would have shown the same as what was named/)).toBeVisible()
     await expect(page.getByRole('button', { name: /Set Trace/ })).toHaveCount(0)
     const total = Number(await page.getByTestId('total').textContent())

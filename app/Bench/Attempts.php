@@ -23,7 +23,7 @@ use OddSpark\Senses\Record;
  */
 class Attempts
 {
-    public const GIVEN_ANEW = 'This program has been renewed since you began, and computes this appliance otherwise. '.
+    public const GIVEN_ANEW = 'This program has been renewed since you began, and computes this appliance differently. '.
         'The job is given to you anew, from the arrival. What you had done is kept, and is not marked.';
 
     public function __construct(private readonly Plans $plans) {}

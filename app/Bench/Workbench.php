@@ -117,7 +117,7 @@ class Workbench
         if ($attempt->entries_count >= self::MOST_ENTRIES && $act->name !== 'hand_back') {
             throw new ActError(
                 '/act',
-                'This attempt has '.self::MOST_ENTRIES.' entries, the most allowed. Hand the appliance back.',
+                'This attempt has '.self::MOST_ENTRIES.' entries, the most allowed. Close the call.',
             );
         }
     }
@@ -212,7 +212,7 @@ class Workbench
                 ->findOrFail($attempt->id);
             $entry = $attempt->isOpen() || $again === null ? null : $again($attempt);
             if (! $attempt->isOpen() && $entry === null) {
-                throw new StaleAttempt('This appliance has been handed back. Its debrief is open to you.');
+                throw new StaleAttempt('This call is closed. Its debrief is open to you.');
             }
             if (! $attempt->isOfToday()) {
                 throw new StaleAttempt(Attempts::GIVEN_ANEW);

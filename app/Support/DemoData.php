@@ -15,7 +15,7 @@ class DemoData
         'users' => ['person', 'people'],
         'courses' => ['class', 'classes'],
         'assignments' => ['job', 'jobs'],
-        'drafts' => ['model in the making', 'models in the making'],
+        'drafts' => ['model being built', 'models being built'],
         'draft_steps' => ['edit of a model', 'edits of models'],
         'part_kinds' => ['kind of part', 'kinds of parts'],
         'mark_overrides' => ['line of a mark set by hand', 'lines of marks set by hand'],

@@ -119,7 +119,7 @@ class DemoSeeder extends Seeder
         $this->making($instructor, $this->person('Oona Tarrant', 'oona', Role::Instructor));
     }
 
-    /** A model in the making, by two hands: it runs, and its checks have something to say. */
+    /** A model being built, by two hands: it runs, and its checks have something to say. */
     private function making(User $one, User $other): void
     {
         $library = new Library();

@@ -106,7 +106,7 @@ class AccessTest extends TestCase
         yield 'mark a job again' => ['POST', '/jobs/{assignment}/marks'];
         yield 'marks of a job as a file' => ['GET', '/jobs/{assignment}/marks.csv'];
         yield 'marks of a class as a file' => ['GET', '/courses/{course}/marks.csv'];
-        yield 'models in the making' => ['GET', '/drafts'];
+        yield 'models being built' => ['GET', '/drafts'];
         yield 'begin a model' => ['POST', '/drafts'];
         yield 'the builder' => ['GET', '/drafts/{draft}'];
         yield 'kinds for a model' => ['GET', '/drafts/{draft}/kinds'];

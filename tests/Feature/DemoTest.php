@@ -32,7 +32,7 @@ class DemoTest extends TestCase
             ->all();
         $this->assertSame(['contradicted', 'proved'], $marks);
         $draft = Draft::query()->sole();
-        $this->assertSame([], (new Library())->lacks($draft->content()), 'the model in the making runs');
+        $this->assertSame([], (new Library())->lacks($draft->content()), 'the model being built runs');
         $this->assertSame(2, $draft->steps()->distinct()->count('user_id'), 'by two hands');
     }
 

@@ -72,7 +72,7 @@ class DraftTest extends TestCase
             ] as $what => $text
         ) {
             $this->post('/drafts', ['file' => $text])->assertSessionHasErrors('file');
-            $this->assertStringContainsString('Nothing was taken in.', session('errors')->first('file'), $what);
+            $this->assertStringContainsString('Nothing was imported.', session('errors')->first('file'), $what);
         }
         $this->assertSame(1, Draft::query()->count());
         $this->post('/drafts', [])->assertSessionHasErrors(['title', 'region']);

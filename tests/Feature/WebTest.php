@@ -169,7 +169,7 @@ class WebTest extends TestCase
             ->assertUnprocessable()
             ->assertJsonPath(
                 'message',
-                '/act: This attempt has 1000 entries, the most allowed. Hand the appliance back.',
+                '/act: This attempt has 1000 entries, the most allowed. Close the call.',
             );
         $this->act($attempt, 'hand_back', 1)->assertOk();
     }

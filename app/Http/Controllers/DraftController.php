@@ -70,7 +70,7 @@ class DraftController extends Controller
                 default => Document::blank(Str::slug($said['title']) ?: 'model', $said['title'], $said['region']),
             };
         } catch (DocumentError $e) {
-            throw ValidationException::withMessages(['file' => 'Nothing was taken in. '.$e->getMessage()]);
+            throw ValidationException::withMessages(['file' => 'Nothing was imported. '.$e->getMessage()]);
         }
         if (isset($said['title'])) {
             $document['title'] = $said['title'];
@@ -79,8 +79,8 @@ class DraftController extends Controller
         $words = isset($said['model'])
             ? 'Begun from "'.$said['model'].'".'
             : (isset($said['file'])
-                ? 'Taken in from a file.'
-                : 'Begun from nothing.');
+                ? 'Imported from a file.'
+                : 'Begun from a blank board.');
         if (count($document['parts']) + count($document['wires']) > self::LARGE) {
             // its board takes a while
             $task = Task::want($request->user(), 'import', (string) Str::uuid(), [

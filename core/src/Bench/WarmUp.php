@@ -32,16 +32,16 @@ final class WarmUp
             $step('control', 'Red lead to X1; then pick Black under the meter and move it to X2: what comes out.'),
             $step(
                 'open',
-                'One lead on each side of the toggle switch, which is off: across an open switch stand the full volts.',
+                'One lead on each side of the toggle switch, which is off: across an open switch you read the full voltage.',
             ),
             $step('meant', 'Say what a reading meant to you, with one tap under the meter.'),
-            $step('on', 'Pick the toggle switch and set it to on. Let the tape run: something clicks and turns.'),
-            $step('closed', 'Note it again there: across a closed switch stands next to nothing.'),
+            $step('on', 'Pick the toggle switch and set it to on. Press Run: something clicks and turns.'),
+            $step('closed', 'Log it again there: across a closed switch you read next to nothing.'),
             $step('ladder', 'Open the ladder and put the leads on A and B of the relay: its coil is fed.'),
             $step('clamp', 'Pick L of the inducer and clamp round its wire: amps, without touching anything.'),
             $step('dead', 'Service switch off; then turn the dial to Ω.'),
             $step('ohms', 'Read the inducer from L to N: a winding, on a dead circuit.'),
-            $step('restore', 'Service switch on again, leads off. That is all: hand the board back.'),
+            $step('restore', 'Service switch on again, leads removed. That is all: close the warm-up.'),
         ];
     }
 

@@ -137,9 +137,9 @@ final readonly class FigureEdits extends OnParts
         $count = (int) $e['count'];
         $lasts = isset($e['for_s']) ? ['for_s' => max(1, (int) $e['for_s'])] : [];
         [$flaw, $words] = match ($e['by']) {
-            'taps' => [['taps' => $count], 'loose, makes after '.($count === 1 ? 'a tap' : "$count taps")],
-            'makes' => [['makes' => $count] + $lasts, "opens for good after $count makings"],
-            default => [['after_s' => $count] + ($lasts ?: ['for_s' => 60]), "opens again $count s after it has made"],
+            'taps' => [['taps' => $count], 'loose, closes after '.($count === 1 ? 'a tap' : "$count taps")],
+            'makes' => [['makes' => $count] + $lasts, "stays open after $count makings"],
+            default => [['after_s' => $count] + ($lasts ?: ['for_s' => 60]), "opens again $count s after it closes"],
         };
         $mode = PartEdits::slug("{$e['contact']}-{$e['by']}-$count");
         $kind['modes'][$mode] = [

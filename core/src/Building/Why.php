@@ -155,12 +155,12 @@ final class Why
             }
         }
         if ($best === null) {
-            return $this->say("$title has no way from a supply and home.", $id);
+            return $this->say("$title has no complete path from a supply and back.", $id);
         }
         [$supply, $open] = $best;
         if ($open === []) {
             return $this->say(
-                "$title has {$this->volts($volts)} across it: all on its way is closed, so it is the supply.",
+                "$title has {$this->volts($volts)} across it: everything on its path is closed, so it is the supply.",
                 $id,
                 [$this->supply($supply, $depth)],
             );
@@ -169,8 +169,8 @@ final class Why
         return $this->say(
             "$title has {$this->volts($volts)} across it: ".
                 (count($open) === 1
-                    ? 'one switch on its way is open.'
-                    : count($open).' switches on its way are open.'),
+                    ? 'one switch on its path is open.'
+                    : count($open).' switches on its path are open.'),
             $id,
             array_map(fn (array $e) => $this->switch($e, $depth + 1), $open),
         );

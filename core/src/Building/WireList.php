@@ -67,7 +67,7 @@ final readonly class WireList
             $colour = mb_strtolower(trim($row['colour'] ?? ''));
             $colour === '' || in_array($colour, $colours, true)
                 ? null
-                : $say("\"$colour\" is no colour of ours: ".implode(', ', $colours));
+                : $say("\"$colour\" is not a known wire colour: ".implode(', ', $colours));
             foreach (['awg', 'feet', 'mm2', 'metres'] as $figure) {
                 $text = trim($row[$figure] ?? '');
                 if ($text === '') {
@@ -93,7 +93,7 @@ final readonly class WireList
             $more = count($wrong) - self::TOLD;
             throw new EditError(
                 '/csv',
-                'Nothing was taken in. '.
+                'Nothing was imported. '.
                     ucfirst(implode('; ', array_slice($wrong, 0, self::TOLD))).
                     ($more > 0 ? "; and $more more" : '').
                     '.',

@@ -18,9 +18,9 @@ final readonly class GoodHabits
     public const TEXT = [
         'foretold' => 'Said what the reading should be before it was taken.',
         'leads-proved' => 'Proved the leads on themselves, or on what is live, before trusting a zero.',
-        'watched-twice' => 'Took the short event twice.',
-        'halved' => 'Split what stood about in half with one act.',
-        'zero-first' => 'Read zero before hands went on it.',
+        'watched-twice' => 'Watched the short event twice.',
+        'halved' => 'Split the suspects about in half with one act.',
+        'zero-first' => 'Read zero volts before touching it.',
         'compared' => 'Compared it with the same part next to it.',
         'before-and-after' => 'Read the same places as found and as left.',
         'next-cause' => 'Looked further after the first repair.',

@@ -30,10 +30,10 @@ final readonly class Hint
     {
         $suspects = $tracker->suspects();
         if ($suspects->count() === 0) {
-            return 'No single fault of this appliance shows all that you have seen: think of two at once.';
+            return 'No single fault explains everything you have seen. Think of two at once.';
         }
         if ($suspects->count() === 1 || $suspects->entropy() <= AttemptReview::SETTLED_BITS) {
-            return 'You have seen enough: go over your readings, one fault alone shows them all.';
+            return 'You have seen enough. Go over your readings: only one fault explains them all.';
         }
 
         return match ($grade) {
@@ -61,7 +61,7 @@ final readonly class Hint
         $first = (string) array_key_first($steps);
 
         return reset($steps) > 0.75
-            ? "By what you have seen the control stands at “{$title(
+            ? "From what you have seen, the control is at “{$title(
                 $first,
             )}”. What should happen next, and what proves it?"
             : 'What you have seen fits several steps: '.
@@ -89,7 +89,7 @@ final readonly class Hint
         $first = (string) array_key_first($circuits);
 
         return sprintf(
-            'Most of what is left, %d %%, lies in %s.',
+            'Most of what is left, %d %%, is in %s.',
             (int) round(100 * $circuits[$first]),
             match ($first) {
                 'line' => 'the line-voltage circuit',
@@ -106,8 +106,8 @@ final readonly class Hint
             (new BestReading($this->plan))->rank($tracker->candidates(), $tracker->suspects()->weights, 1)[0] ?? null;
 
         return $best === null || $best->bits <= AttemptReview::SETTLED_BITS
-            ? 'Nothing within reach now tells much: open what is shut, or wait for the next step.'
-            : ucfirst($best->said(new Wording($this->plan->model))).' would tell most just now.';
+            ? 'Nothing within reach tells much now: open what is shut, or wait for the next step.'
+            : ucfirst($best->said(new Wording($this->plan->model))).' would tell you the most now.';
     }
 
     /**

@@ -80,7 +80,7 @@ final class ReadingTechnique
         $found = [];
         if ($mode->isSeries()) {
             if (! $this->isInSeries($state, $red, $black)) {
-                $found['series'] = 'A current range belongs in series, at a lifted end; so it shows another path.';
+                $found['series'] = 'A current range goes in series, at a lifted wire end. Placed like this it reads another path.';
             }
 
             return $found;
@@ -136,7 +136,7 @@ final class ReadingTechnique
             }
         }
 
-        return ['range' => 'The range chosen by hand is too small for what is there: OL is not open.'];
+        return ['range' => 'The range picked by hand is too small: OL here does not mean open.'];
     }
 
     /**
@@ -151,7 +151,7 @@ final class ReadingTechnique
             [$a, $b] = [$this->plan->places[$red], $this->plan->places[$black]];
             if ($s->acVolts($a, $b) > self::FED_V && abs($s->dcVolts($a, $b)) < 0.2 * $s->acVolts($a, $b)) {
                 return [
-                    'mode' => 'Volts DC were asked of a circuit that is fed with AC: it shows near nothing either way.',
+                    'mode' => 'Volts DC on an AC circuit: it reads near zero, good or bad.',
                 ];
             }
         }
@@ -180,7 +180,7 @@ final class ReadingTechnique
 
         return $stands === null
             ? []
-            : ['moment' => "At that moment nothing can stand there; in a sound start it does, $stands."];
+            : ['moment' => "Nothing can be read there at that moment; in a good start it can, $stands."];
     }
 
     /**
@@ -215,11 +215,7 @@ final class ReadingTechnique
 
         return $alone > $as + self::MORE_BITS
             ? [
-                'isolation' => sprintf(
-                    'Something lies beside the part: with one of its ends lifted this would have told %.2f bits, so it tells %.2f.',
-                    $alone,
-                    $as,
-                ),
+                'isolation' => 'Something in parallel is read with the part: lift one end of the part first.',
             ]
             : [];
     }
@@ -313,7 +309,7 @@ final class ReadingTechnique
             return [];
         }
         $place = $on[0] ? $black : $red;
-        $found = ['chassis' => 'One lead stood on metal and not on the circuit\'s own common.'];
+        $found = ['chassis' => 'One lead was on chassis metal, not on the circuit\'s own common.'];
         [$part, $terminal] = Model::split($place);
         $worth = function (string $to) use ($place, $candidates, $weights): float {
             $values = array_map(
@@ -332,7 +328,7 @@ final class ReadingTechnique
                 $worth("$part.$other") > $metal + self::MORE_BITS
             ) {
                 $found['floating'] =
-                    'From there to metal it says little; across the part\'s own two terminals it would have told more.';
+                    'From there to chassis metal the reading says little; across the part\'s own two terminals it says more.';
                 break;
             }
         }

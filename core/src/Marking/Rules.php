@@ -31,9 +31,9 @@ final readonly class Rules
     /** What a mark cannot be passed with, whatever its sum. */
     public const CAPS = [
         'unsafe' => 'an unsafe act was done',
-        'fault_left' => 'the fault is still in',
-        'guess' => 'the name was a guess, or out already',
-        'called_back' => 'the customer calls again',
+        'fault_left' => 'the fault was not repaired',
+        'guess' => 'the named fault was a guess, or already ruled out',
+        'called_back' => 'the customer calls back',
         'swapped' => 'a part was replaced without proof',
         'swept' => 'readings were taken everywhere, and most told nothing',
     ];

@@ -54,11 +54,11 @@ final readonly class Schools
             'stays' => 'left closed: for those licensed for it',
         ],
         'ignition_trials' => [
-            'grave' => 'grave: the fuel is shut in between',
+            'grave' => 'grave: shut the fuel off in between',
             'ordinary' => 'a few are part of the work',
         ],
         'proved_dead' => ['switched_off' => 'switched off is enough', 'proved' => 'proved dead each time'],
-        'gas_joints' => ['left' => 'tested as one sees fit', 'tested' => 'tested for leaks each time'],
+        'gas_joints' => ['left' => 'tested if you see fit', 'tested' => 'tested for leaks each time'],
         'rod_replacement' => [
             'either' => 'cleaned or replaced',
             'damaged_only' => 'replaced only when bent, thin or cracked',

@@ -53,7 +53,7 @@ final readonly class Analysis
         $classes = (new Classes($evidence))->all();
         $say('Gathering what can be asked', 0.8);
         [$questions, $asked] = Questions::of($evidence);
-        $say('Growing the tree', 0.9);
+        $say('Building the tree', 0.9);
         $weights = array_map(fn (Fault $f) => $f->weight, $faultSet->faults);
         if ($fault !== null) {
             foreach ($weights as $id => $weight) {
@@ -156,10 +156,10 @@ final readonly class Analysis
         $safety = $this->evidence->plan->model->kindOf($fault->part)?->guards()?->isMadeToAct() === true;
 
         return match (true) {
-            $flaw !== [] => 'It comes and goes, and did not come while this was watched.',
+            $flaw !== [] => 'It is intermittent, and did not show while this was watched.',
             $safety => 'It shows only when this safety would have to act.',
             in_array('closed', $fault->set, true) || $fault->jumpers !== [] => 'It shows only when this would have to open.',
-            default => 'What it changes is less than the instruments can tell.',
+            default => 'What it changes is too small for the instruments.',
         };
     }
 }

@@ -143,7 +143,7 @@ final readonly class Circuits
                     ($this->nets->model->kindOf($e['part'])?->isControl() === true &&
                         str_ends_with($e['name'], '_input')),
                 'words' => $this->nets->title($e).
-                    " has no way from a supply and home: {$this->side($e['a'])}; {$this->side($e['b'])}.",
+                    " has no complete path from a supply and back: {$this->side($e['a'])}; {$this->side($e['b'])}.",
             ];
         }
 

@@ -141,7 +141,7 @@ final class SafetyActsTest extends TestCase
     public function test_an_appliance_that_must_not_run_is_made_safe_tagged_and_told_of(): void
     {
         $this->arrive('furnace-80', 'exchanger:cracked');
-        self::assertStringContainsString('Made safe first', (string) $this->do('tag_out', ['to' => 'tagged'])->refused);
+        self::assertStringContainsString('Make it safe first', (string) $this->do('tag_out', ['to' => 'tagged'])->refused);
         $this->do('set', ['part' => 'cock', 'lever' => 'handle', 'to' => 'shut']);
         self::assertNotNull($this->do('tag_out', ['to' => 'tagged'])->refused, 'the power is on');
         $this->do('set', ['part' => 'service', 'lever' => 'lever', 'to' => 'off']);

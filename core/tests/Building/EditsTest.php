@@ -189,7 +189,7 @@ final class EditsTest extends TestCase
             ],
         );
         $faults = FaultSet::of($this->library->resolve($d))->faults;
-        self::assertSame('Fan and limit: limit loose, makes after 2 taps', $faults['fan-limit:limit-taps-2']->title);
+        self::assertSame('Fan and limit: limit loose, closes after 2 taps', $faults['fan-limit:limit-taps-2']->title);
         self::assertSame(
             ['thermostat.contact.flaw' => ['after_s' => 90, 'for_s' => 30]],
             $faults['thermostat:contact-after-90']->set,

@@ -104,9 +104,9 @@ final class PapersTest extends TestCase
             "from,to,colour,awg\nvalve.TH,moon,red,18\nvalve.TR,transformer.X1,tartan,18\nvalve.TR,transformer.H1,red,thin\n",
             [
                 'Line 2: there is no place called "moon"',
-                'line 3: "tartan" is no colour',
+                'line 3: "tartan" is not a known wire colour',
                 'line 4: "awg" must be a number above zero, not "thin"',
-                'Nothing was taken in.',
+                'Nothing was imported.',
             ],
         ];
         yield 'not UTF-8' => ["from,to\nvalve.TH,caf\xE9\n", ['cannot be read. Save it as CSV, in UTF-8']];
@@ -215,7 +215,7 @@ final class PapersTest extends TestCase
         self::assertFalse($on($apart));
         $run = new HealthyRun(Compiler::compile($library->resolve($apart)), 'cold', 60_000);
         $why = (new Why($run))->of('valve.coil');
-        self::assertStringContainsString('2 switches on its way are open', $why['text']);
+        self::assertStringContainsString('2 switches on its path are open', $why['text']);
         self::assertSame('Valve plug: halves is at "apart".', $why['because'][0]['because'][0]['text']);
         self::assertArrayHasKey('plug:pin-1-back', FaultSet::of($library->resolve($d))->faults);
     }
@@ -390,7 +390,7 @@ final class PapersTest extends TestCase
             $edits->apply($d, ['do' => 'wire_list', 'csv' => WireList::csv($after)])['wires'],
         );
         $this->expectExceptionObject(
-            new EditError('/csv', 'Nothing was taken in. Line 5: there is no place called "nowhere.x".'),
+            new EditError('/csv', 'Nothing was imported. Line 5: there is no place called "nowhere.x".'),
         );
         $edits->apply($d, ['do' => 'wire_list', 'csv' => sprintf($csv, 'nowhere.x')]);
     }

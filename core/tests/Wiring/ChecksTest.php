@@ -73,7 +73,7 @@ final class ChecksTest extends TestCase
         yield 'a home that hangs' => [
             'load without a path',
             [$off('w14')],
-            'Gas valve: coil has no way from a supply and home',
+            'Gas valve: coil has no complete path from a supply and back',
             'never work',
         ];
         yield 'a part that nothing is wired to' => [
@@ -90,7 +90,7 @@ final class ChecksTest extends TestCase
                 $wire('n-nut.out', 'second-switch.line'),
                 $wire('second-switch.load', 'blower.N'),
             ],
-            'Second switch lies in the neutral',
+            'Second switch is in the neutral',
             'leaves it live',
         ];
         yield 'a limit in the common' => [
@@ -101,14 +101,14 @@ final class ChecksTest extends TestCase
                 $wire('valve.TR', 'plenum-limit.a'),
                 $wire('plenum-limit.b', 'transformer.X2'),
             ],
-            'Plenum limit lies in the common leg',
+            'Plenum limit is in the common leg',
             'the load stays on',
         ];
         yield 'a limit that is bridged by its wiring' => [
             'safety not in the valve\'s path',
             [$land('w07', 'a', 'fan-limit.L1')],
             'Gas valve can be fed with Fan and limit: limit open',
-            'the fuel goes on',
+            'the fuel keeps flowing',
         ];
         yield 'two transformers side by side' => [
             'sources paralleled',
@@ -121,7 +121,7 @@ final class ChecksTest extends TestCase
                 $wire('second-transformer.frame', 'screw.screw'),
             ],
             'are tied together',
-            'feeds the other back',
+            'backfeeds the other',
         ];
         yield 'two transformers against each other' => [
             'out of phase',
@@ -151,7 +151,7 @@ final class ChecksTest extends TestCase
         yield 'a frame without its bond' => [
             'missing bond',
             [$off('w11')],
-            'Blower frame has no way to ground',
+            'Blower frame has no path to ground',
             'no breaker trips',
         ];
         yield 'a hot wire that is white' => [
@@ -170,7 +170,7 @@ final class ChecksTest extends TestCase
             'gauge too thin for its fuse',
             [['do' => 'rewire', 'wire' => 'w02', 'awg' => 18]],
             'behind Breaker 15 A of 15 A',
-            'glows before the fuse',
+            'overheats before the fuse',
         ];
         yield 'too many relays on one transformer' => [
             'transformer overloaded',
@@ -192,19 +192,19 @@ final class ChecksTest extends TestCase
                     [1, 2, 3],
                 ),
             ),
-            'made for 40',
+            'rated for 40',
             'relays chatter',
         ];
         yield 'a fuse below its load' => [
             'fuse too small for its load',
             [['do' => 'param', 'part' => 'breaker', 'primitive' => 'trip', 'key' => 'amps', 'value' => 2]],
-            'it carries 2 A',
+            'it is rated for 2 A',
             'blows in normal use',
         ];
         yield 'a switch that switches nothing' => [
             'part without effect',
             [$place('service-switch', 'Lost switch'), $wire('service.load', 'lost-switch.line')],
-            'Lost switch lies on no way',
+            'Lost switch is on no path',
             'changes nothing',
         ];
     }

@@ -50,7 +50,7 @@ final class CircuitsTest extends TestCase
         $open = Circuits::of(new Nets($library->draft($document)))['open'];
         self::assertSame(
             [
-                'Gas valve: coil has no way from a supply and home: nothing is wired to Gas valve TH; Gas valve TR comes to Transformer X2.',
+                'Gas valve: coil has no complete path from a supply and back: nothing is wired to Gas valve TH; Gas valve TR comes to Transformer X2.',
             ],
             array_column($open, 'words'),
         );

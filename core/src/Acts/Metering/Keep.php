@@ -36,6 +36,6 @@ final readonly class Keep extends Act
 
     public function said(Names $names): string
     {
-        return $this->get('to') === 'on' ? 'Let the meter keep least and most' : 'Let the meter forget least and most';
+        return $this->get('to') === 'on' ? 'Set the meter to hold min and max' : 'Cleared min and max of the meter';
     }
 }

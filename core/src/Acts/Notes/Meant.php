@@ -22,10 +22,10 @@ final readonly class Meant extends Act
 
     public function said(Names $names): string
     {
-        return 'Took it as '.match ($this->get('meaning')) {
+        return 'Called it '.match ($this->get('meaning')) {
             'good' => 'good',
             'bad' => 'bad',
-            default => 'not conclusive',
+            default => 'unclear',
         };
     }
 }

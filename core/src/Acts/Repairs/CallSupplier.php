@@ -30,7 +30,7 @@ final readonly class CallSupplier extends Repair
 
         return match (true) {
             $kind === null => "There is no part called \"{$this->part()}\" here.",
-            ! $kind->isSupply() && ! $kind->isFuelSupply() => 'Nobody supplies anything by it.',
+            ! $kind->isSupply() && ! $kind->isFuelSupply() => 'It is not a supply that you can call about.',
             default => null,
         };
     }

@@ -30,7 +30,7 @@ final readonly class TagOut extends Act
 
         return match (true) {
             $now->state->tagged => 'It is tagged already.',
-            ! $now->reach->isMadeSafe($now->state) => 'Made safe first: the fuel shut and the power off.',
+            ! $now->reach->isMadeSafe($now->state) => 'Make it safe first: shut the fuel and turn the power off.',
             default => null,
         };
     }

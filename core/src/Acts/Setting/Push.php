@@ -33,7 +33,7 @@ final readonly class Push extends Act
         return $now->reach->part($now->state, $this->part()) ??
             ($now->model->kindOf($this->part())?->hands()->push === true
                 ? null
-                : 'There is no armature on it to push.');
+                : 'It has no armature to push in.');
     }
 
     public function risks(Situation $now): array

@@ -53,6 +53,6 @@ final readonly class Unjump extends Act
 
     public function said(Names $names): string
     {
-        return "Took what joined them off {$names->place($this->get('from'))} and {$names->place($this->get('to'))}";
+        return "Took the jumper or wire off {$names->place($this->get('from'))} and {$names->place($this->get('to'))}";
     }
 }

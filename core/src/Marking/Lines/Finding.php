@@ -49,7 +49,7 @@ final readonly class Finding implements Judge
             }
         }
         foreach ($wrong as $i) {
-            $why[] = Line::say('That it was not.', $i);
+            $why[] = Line::say('It was not that.', $i);
         }
         $why[] = Line::say("It was: $truth.");
         $share = array_sum(array_column($best, 0)) / count($members);
@@ -69,7 +69,7 @@ final readonly class Finding implements Judge
             $part === $member->part => [self::RIGHT_PART, 'The right part, the wrong way of failing.'],
             $account->repairs->isSymptom($part) => [
                 self::SYMPTOM,
-                'A symptom and not the cause: it acted or went because of something else.',
+                'A symptom, not the cause: it tripped or failed because of something else.',
             ],
             default => [0.0, ''],
         };

@@ -40,7 +40,7 @@ final readonly class Money implements Judge
                     $rules->budget['parts'],
                 ),
             ),
-            Line::say($this->calledBack ? 'The customer calls again.' : 'No call-back.'),
+            Line::say($this->calledBack ? 'The customer calls back.' : 'No call-back.'),
         ]);
     }
 }

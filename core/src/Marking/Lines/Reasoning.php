@@ -41,10 +41,10 @@ final readonly class Reasoning implements Judge
         $more = $known->count() - count($names) - 3;
         $others .= $more > 0 ? " and $more more" : '';
         $why = [Line::say(match ($account->verdict()) {
-            'proved' => 'The name is proved, among single faults: nothing else would have shown all that was seen.',
-            'supported' => "The name is the likeliest, but not proved: $others would have shown the same.",
+            'proved' => 'The named fault is proved, among single faults: no other explains everything that was seen.',
+            'supported' => "The named fault is the likeliest, but not proved: $others would have shown the same.",
             'guess' => "A guess: $others would have shown the same.",
-            default => 'The name was already out: what was seen does not go with it.',
+            default => 'The named fault was already ruled out: it does not fit what was seen.',
         }, $i)];
         $share = self::SHARES[$account->verdict()];
         [$right, $all] = $this->meanings($account, $rules, $why);
@@ -109,7 +109,7 @@ final readonly class Reasoning implements Judge
         if (array_diff(array_keys($step->flaws), ['chassis', 'floating', 'moment']) !== []) {
             return [
                 $said === 'unsure',
-                'It was taken as '.
+                'It was called '.
                 ($said === 'good' ? 'good' : 'bad').
                 ', but a reading taken like this says nothing.',
             ];
@@ -120,12 +120,12 @@ final readonly class Reasoning implements Judge
         $told = $step->gained() > AttemptReview::SETTLED_BITS;
 
         return match (true) {
-            $said === 'unsure' => [! $told, 'Taken as not conclusive, though it struck suspects out.'],
+            $said === 'unsure' => [! $told, 'Called unclear, though it ruled suspects out.'],
             $said === 'good' => [
                 $same,
-                'Taken as good, but a sound one would have shown something else there at that moment.',
+                'Called good, but a good one would have read differently there at that moment.',
             ],
-            default => [! $same, 'Taken as bad, but a sound one would have shown the same there at that moment.'],
+            default => [! $same, 'Called bad, but a good one would have read the same there at that moment.'],
         };
     }
 
@@ -165,8 +165,8 @@ final readonly class Reasoning implements Judge
             if (! $fits) {
                 $why[] = Line::say(
                     $mark === 'out'
-                        ? 'Ruled out, though nothing had spoken against it.'
-                        : 'Starred, though it was out already.',
+                        ? 'Ruled out with nothing against it.'
+                        : 'Starred, though it was already ruled out.',
                     $i,
                 );
             }

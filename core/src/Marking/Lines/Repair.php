@@ -23,7 +23,7 @@ final readonly class Repair implements Judge
         foreach ($account->entries(['mend', 'spare', 'fuse', 'unjump', 'set', 'reset', 'batteries', 'land']) as $i) {
             $act = $account->act($i);
             if ($account->repairs->helped($i)) {
-                $why[] = Line::say('This put it right.', $i);
+                $why[] = Line::say('This fixed it.', $i);
                 if ($act->name === 'mend' && $act->get('how') === 'replace' && $this->wasWhole($account, $rules)) {
                     $lost += self::NEEDLESS;
                     $why[] = Line::say(
@@ -32,7 +32,7 @@ final readonly class Repair implements Judge
                     );
                 }
             } elseif ($account->repairs->wasSpoiled($i)) {
-                $why[] = Line::say('The fault had taken this part along; it had to be replaced too.', $i);
+                $why[] = Line::say('The fault had damaged this part too; it had to be replaced.', $i);
             } elseif (in_array($act->name, ['mend', 'spare'], true)) {
                 $lost += $this->needless($account, $i, $act, $why);
             }
@@ -43,7 +43,7 @@ final readonly class Repair implements Judge
             ! $this->lookedFurther($account)
         ) {
             $lost += self::NOT_LOOKED_FURTHER;
-            $why[] = Line::say('These rules want what a short has taken along looked for before the power comes back.');
+            $why[] = Line::say('These rules want other damage from a short looked for before the power goes back on.');
         }
         if ($account->repairs->isRightlyShutDown()) {
             return new Line('repair', max(0.0, 1.0 - $lost), [
@@ -52,21 +52,21 @@ final readonly class Repair implements Judge
             ]);
         }
         if ($account->repairs->isLeft() && $account->repairs->isShutDown()) {
-            $why[] = Line::say('It was shut down, and could have been put right.');
+            $why[] = Line::say('It was shut down, and could have been repaired.');
         }
         if ($account->repairs->isLeft()) {
-            return new Line('repair', 0.0, [...$why, Line::say('The fault was left in.')]);
+            return new Line('repair', 0.0, [...$why, Line::say('The fault was not repaired.')]);
         }
         foreach ($account->repairs->spoilt() as $part) {
             $lost = 1.0;
             $label = $account->plan->model->parts()[$part]->label;
-            $why[] = Line::say("$label was spoilt by the work, and left so.");
+            $why[] = Line::say("$label was damaged by the work, and left that way.");
         }
 
         return new Line(
             'repair',
             max(0.0, 1.0 - $lost),
-            $why === [] ? [Line::say('There was nothing to put right, and nothing was touched.')] : $why,
+            $why === [] ? [Line::say('There was nothing to repair, and nothing was touched.')] : $why,
         );
     }
 
@@ -80,13 +80,13 @@ final readonly class Repair implements Judge
             $fault->members !== [] &&
             $own->yieldsTo($act->name === 'mend' ? $act->get('how') : 'replace')
         ) {
-            $why[] = Line::say('This put one of the faults right; it was not the only one.', $i);
+            $why[] = Line::say('This fixed one of the faults; it was not the only one.', $i);
 
             return 0.0;
         }
         $why[] = Line::say(
             $own !== null
-                ? 'This did not put it right.'
+                ? 'This did not fix it.'
                 : 'There was nothing wrong with this part, and it was not proved bad.',
             $i,
         );

@@ -56,7 +56,7 @@ final readonly class Technique implements Judge
         return new Line(
             'technique',
             max(0.0, 1 - self::SLIP * count($slips)),
-            $why === [] ? [Line::say('The meter was set and placed as it should be.')] : $why,
+            $why === [] ? [Line::say('The meter was set and placed correctly.')] : $why,
         );
     }
 
@@ -124,7 +124,7 @@ final readonly class Technique implements Judge
                     $rules->schools->is('valve_test', 'amps_first')
             ) {
                 $slips[$first] = $rules->schools->is('valve_test', 'amps_first')
-                    ? 'These rules test a valve by its amps first: one test shows the volts and a whole coil.'
+                    ? 'These rules test a valve by its amps first: one test proves the volts and the coil.'
                     : 'These rules test a valve by the volts across its terminals first.';
             }
         }

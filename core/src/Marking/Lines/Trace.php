@@ -39,13 +39,13 @@ final readonly class Trace implements Judge
             $step = $account->steps[$i];
             if ($share < 0.9 && $step->best === []) {
                 $why[] = Line::say(
-                    sprintf('%d suspects stood when this part was swapped; it was sound.', $step->before->count()),
+                    sprintf('%d suspects were left when this part was replaced, and it was good.', $step->before->count()),
                     $i,
                 );
             } elseif ($share < 0.9) {
                 $why[] = Line::say(
                     sprintf(
-                        '%d suspects stood, and %d after it; %s would have %s.',
+                        '%d suspects before this, and %d after it; %s would have %s.',
                         $step->before->count(),
                         $step->after->count(),
                         $step->best[0]->said($account->wording),
@@ -60,7 +60,7 @@ final readonly class Trace implements Judge
             $step = $account->steps[$at];
             $why[] = Line::say(
                 sprintf(
-                    'It ended with %d suspects standing; %s would have %s.',
+                    'It ended with %d suspects left; %s would have %s.',
                     $step->before->count(),
                     $step->best[0]->said($account->wording),
                     $step->best[0]->splits(),
@@ -69,11 +69,11 @@ final readonly class Trace implements Judge
             );
         }
         if ($asked === [] && $missing === 0 && self::wasKnown($account)) {
-            return new Line('trace', 1.0, [Line::say('What was said and seen on arriving left one suspect.')]);
+            return new Line('trace', 1.0, [Line::say('What was said and seen on arrival left one suspect.')]);
         }
         if ($asked === []) {
             return new Line('trace', 0.0, [
-                Line::say('Nothing was asked of the appliance while more than one fault was possible.'),
+                Line::say('Nothing was read or looked at while more than one fault was possible.'),
                 ...$why,
             ]);
         }

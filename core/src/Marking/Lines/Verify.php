@@ -174,7 +174,7 @@ final class Verify implements Judge
     {
         $back = $account->entries(['hand_back']);
         if ($back === []) {
-            $why[] = Line::say('The appliance was not handed back.');
+            $why[] = Line::say('The call was not closed.');
 
             return 0.0;
         }

@@ -38,8 +38,8 @@ final class Bonds extends Rule
                     Finding::WRONG,
                     [$part->id],
                     [],
-                    "{$this->nets->name($place)} has no way to ground.",
-                    'Where its insulation fails, its metal stays live and no breaker trips; a flame rod finds no way home either.',
+                    "{$this->nets->name($place)} has no path to ground.",
+                    'If its insulation fails, its metal stays live and no breaker trips; flame current has no path back either.',
                     "Wire $terminal to ground.",
                     [
                         [

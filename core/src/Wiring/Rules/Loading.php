@@ -71,13 +71,13 @@ final class Loading extends Rule
                 [$supply['part']],
                 [],
                 sprintf(
-                    'All that hangs on %s comes to %.0f VA at once; it is made for %g.',
+                    'The loads on %s add up to %.0f VA at once; it is rated for %g.',
                     $supply['title'],
                     $va,
                     $rated,
                 ),
-                'Its voltage sags, relays chatter, and its own thermal link opens.',
-                'Use a larger transformer (a class 2 one has 100 VA at most), or part the loads.',
+                'Voltage sags, relays chatter, and the thermal cut-out of the transformer opens.',
+                'Use a larger transformer (a class 2 one has 100 VA at most), or split the loads.',
             ),
         ];
     }
@@ -115,13 +115,13 @@ final class Loading extends Rule
                     [$part],
                     [],
                     sprintf(
-                        'All behind %s comes to %.1f A at once; it carries %g A.',
+                        'The loads behind %s add up to %.1f A at once; it is rated for %g A.',
                         $this->nets->label($part),
                         $amps,
                         $rated,
                     ),
                     'It blows in normal use.',
-                    'Put in the size that the maker gives, or part the loads.',
+                    'Use the size that the maker gives, or split the loads.',
                 );
             }
         }
@@ -167,7 +167,7 @@ final class Loading extends Rule
                                     $this->nets->label($e['part']),
                                     $rated,
                                 ),
-                            'It glows before the fuse does anything. What the maker has wired inside an appliance is his to answer for; this is field wiring.',
+                            'The wire overheats before the fuse opens. What is wired inside an appliance is for its maker to answer for; this is field wiring.',
                             $wire->mm2 !== null
                                 ? 'Use a larger cross-section, or a smaller fuse.'
                                 : 'Use 14 AWG behind 15 A, 12 behind 20, or a smaller fuse.',

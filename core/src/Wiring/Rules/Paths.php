@@ -36,9 +36,9 @@ final class Paths extends Rule
                     [],
                     $gap['words'],
                     $gap['input']
-                        ? 'The control never sees it; where the appliance has no use for it, that is as it should be.'
+                        ? 'The control never sees it. Fine if this appliance does not use that terminal.'
                         : 'It can never work.',
-                    'Wire the side that hangs: toward the supply through what is to switch it, or home to the other pole.',
+                    'Wire the open side: toward the supply through the switch that controls it, or back to the other pole.',
                 );
             }
         }
@@ -110,7 +110,7 @@ final class Paths extends Rule
                     Finding::ODD,
                     [$e['part']],
                     [],
-                    "{$this->nets->label($e['part'])} lies on no way from a supply through a load.",
+                    "{$this->nets->label($e['part'])} is on no path from a supply through a load.",
                     'Whether it is open or closed changes nothing.',
                     'Wire it into the path that it is to open.',
                 );

@@ -40,7 +40,7 @@ final class Plate extends Rule
                 [$plate->part, ...$burners],
                 [],
                 sprintf('The plate says an input of %g; its orifices are for %g.', $plate->input, $input),
-                'An over- or underfired appliance warms, draws and burns otherwise than it is rated.',
+                'An over- or underfired appliance heats, vents and burns differently than rated.',
                 'Set the input of its orifices, or what the plate says.',
             ),
         ];

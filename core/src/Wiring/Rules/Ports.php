@@ -67,7 +67,7 @@ final class Ports extends Rule
             $port->medium->flows() ? "$what leads nowhere." : "$what sits nowhere.",
             $port->medium->flows()
                 ? 'Nothing flows through a port that is joined to nothing.'
-                : 'It feels nothing, and never opens or closes.',
+                : 'It senses nothing, and never opens or closes.',
             $other === null
                 ? "Place the part that it belongs to, and join a {$port->medium->pipe()} to it."
                 : "Join a {$port->medium->pipe()} to {$other[1]}.",

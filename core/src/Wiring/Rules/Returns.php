@@ -80,8 +80,8 @@ final class Returns extends Rule
                 Finding::WRONG,
                 [$e['part'], $load['part']],
                 [],
-                "$switch lies in the neutral, behind $what.",
-                'Open, it stops the load and leaves it live to ground: whoever works on it is hurt.',
+                "$switch is in the neutral, behind $what.",
+                'Open, it stops the load but leaves it live to ground: a shock to whoever works on it.',
                 'Move it to the live side, before the load.',
             )
             : new Finding(
@@ -89,8 +89,8 @@ final class Returns extends Rule
                 Finding::ODD,
                 [$e['part'], $load['part']],
                 [],
-                "$switch lies in the common leg, behind $what.",
-                'A wire that rubs through to ground on that side goes past it, and the load stays on.',
+                "$switch is in the common leg, behind $what.",
+                'A wire that rubs through to ground on that side bypasses it, and the load stays on.',
                 'Move it to the side of R, before the load.',
             );
     }

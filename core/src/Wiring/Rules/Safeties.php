@@ -26,8 +26,8 @@ final class Safeties extends Rule
                     $found[] = new Finding(
                         'safety not in the valve\'s path', Finding::WRONG, [$e['part'], $part], [],
                         "{$this->nets->label($part)} can be fed with {$this->nets->title($e)} open.",
-                        'When it opens, the fuel goes on.',
-                        'Bring it into the path of the valve, before the transformer that feeds it, or to an input of the control that proves it.',
+                        'When it opens, the fuel keeps flowing.',
+                        'Wire it into the path of the valve, before the transformer that feeds it, or to an input of the control that proves it.',
                     );
                 }
             }

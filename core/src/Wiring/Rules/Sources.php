@@ -64,9 +64,9 @@ final class Sources extends Rule
                     : ' when '.
                         implode(' and ', $closing).
                         (count($closing) > 1 ? ' are' : ' is').
-                        ' closed: no load lies between.'),
+                        ' closed: no load is in between.'),
             'A fuse blows, or the transformer burns.',
-            'Put the load between, or take off the wire that goes past it.',
+            'Put the load in between, or delete the wire that bypasses it.',
             count($ways) === 1 && $closing === [] && is_string($last) ? [['do' => 'remove', 'wires' => [$last]]] : [],
         );
     }
@@ -107,7 +107,7 @@ final class Sources extends Rule
                     ($opposed ? ', the one against the other.' : '.'),
                 $opposed
                     ? 'Twice their voltage drives a current round through both: they burn within minutes.'
-                    : 'Each feeds the other back through its windings when one primary is off, and puts line voltage on a cord that is pulled.',
+                    : 'Each backfeeds the other through its windings when one primary is off, and puts line voltage on a pulled plug.',
                 'Let each have its own loads: take out the wire or the link that joins them'.
                     ($opposed ? ', or swap the leads of one.' : '.'),
             );
