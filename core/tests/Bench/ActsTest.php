@@ -230,7 +230,7 @@ final class ActsTest extends TestCase
         $this->do(12, 'wait');
         self::assertSame(0.0, $this->state->slots['inducer.motor']['target']);
         self::assertStringContainsString(
-            'no armature',
+            'can be pushed in by hand',
             (string) $this->do(13, 'push', ['part' => 'limit', 'to' => 'in'])->refused,
         );
     }

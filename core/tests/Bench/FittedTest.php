@@ -73,7 +73,7 @@ final class FittedTest extends TestCase
         $this->arriveWith('healthy');
         self::assertSame('That is in the van: fit it first.', $this->do('look', ['part' => 'rod-2'])->refused);
         self::assertNotNull($this->do('leads', ['red' => 'rod-2.rod', 'black' => 'board.C'])->refused);
-        self::assertSame('It is no part from the van.', $this->do('install', ['part' => 'rod'])->refused);
+        self::assertSame('That part does not come from the van.', $this->do('install', ['part' => 'rod'])->refused);
         self::assertNull($this->do('install', ['part' => 'rod-2'])->refused);
         self::assertSame('It is fitted already.', $this->do('install', ['part' => 'rod-2'])->refused);
         self::assertNull($this->do('look', ['part' => 'rod-2'])->refused);

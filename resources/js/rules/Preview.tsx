@@ -50,7 +50,7 @@ export function Preview({ document }: { document: RulesDocument }) {
                             <Table.Row bg="transparent">
                                 <Table.ColumnHeader>Attempt</Table.ColumnHeader>
                                 <Table.ColumnHeader textAlign="right">It has</Table.ColumnHeader>
-                                <Table.ColumnHeader textAlign="right">Under these</Table.ColumnHeader>
+                                <Table.ColumnHeader textAlign="right">Under these rules</Table.ColumnHeader>
                             </Table.Row>
                         </Table.Header>
                         <Table.Body>

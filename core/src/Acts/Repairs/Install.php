@@ -35,7 +35,7 @@ final readonly class Install extends Act
 
         return match (true) {
             $part === null => "There is no part called \"{$this->part()}\" here.",
-            ! $part->inVan => 'It is no part from the van.',
+            ! $part->inVan => 'That part does not come from the van.',
             in_array($part->id, $now->state->installed, true) => 'It is fitted already.',
             default => null,
         };

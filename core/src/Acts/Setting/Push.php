@@ -33,7 +33,7 @@ final readonly class Push extends Act
         return $now->reach->part($now->state, $this->part()) ??
             ($now->model->kindOf($this->part())?->hands()->push === true
                 ? null
-                : 'It has no armature to push in.');
+                : 'Nothing on it can be pushed in by hand.');
     }
 
     public function risks(Situation $now): array

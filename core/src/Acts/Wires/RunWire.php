@@ -40,7 +40,7 @@ final readonly class RunWire extends Act
             $now->reach->place($now->state, $to, 'The wire') ??
                 match (true) {
                     $from === $to => 'Both ends on one place join nothing.',
-                    Jumper::isThere($now->state, $from, $to) => 'Something joins these two already.',
+                    Jumper::isThere($now->state, $from, $to) => 'These two are connected already.',
                     count($now->state->wired) >= self::MOST => 'The coil of wire is used up.',
                     default => null,
                 };

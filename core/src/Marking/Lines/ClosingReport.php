@@ -6,6 +6,7 @@ namespace OddSpark\Marking\Lines;
 
 use OddSpark\Acts\Notes\Report;
 use OddSpark\Acts\Safety\Tell;
+use OddSpark\Faults\Fault;
 use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
@@ -42,7 +43,7 @@ final readonly class ClosingReport implements Judge
     private function cause(AttemptReview $account, int $i): ?string
     {
         $cause = $account->act($i)->get('cause');
-        $isHealthy = $account->fault->set === [] && $account->fault->jumpers === [] && $account->fault->members === [];
+        $isHealthy = $account->fault->id === Fault::HEALTHY;
 
         return match (true) {
             $cause === null => $isHealthy ? null : 'It names no cause.',
@@ -77,7 +78,7 @@ final readonly class ClosingReport implements Judge
     {
         $j = $account->act($i)->get('before');
         $first = $account->work()[0] ?? $i;
-        $isHealthy = $account->fault->set === [] && $account->fault->jumpers === [];
+        $isHealthy = $account->fault->id === Fault::HEALTHY;
 
         return match (true) {
             $j === null || $j >= $i => 'It gives nothing that was read before the work.',
