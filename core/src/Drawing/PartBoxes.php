@@ -6,6 +6,7 @@ namespace OddSpark\Drawing;
 
 use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Model;
+use OddSpark\Appliance\Move;
 
 /**
  * The parts of a board, each a box with its terminals on the edges and a label that lies within it.
@@ -27,7 +28,7 @@ final readonly class PartBoxes
         foreach ($model->parts() as $part) {
             $kind = $part->kind;
             [$x, $y, $w, $h] = array_map(self::snap(...), [...$part->at, ...$kind->size]);
-            $points = [];
+            $points = $edges = [];
             foreach ($kind->terminals as $name => $at) {
                 [$tx, $ty] = array_map(self::snap(...), $at);
                 $place = "{$part->id}.$name";
@@ -35,13 +36,28 @@ final readonly class PartBoxes
                     $ty <= 0 => 'up', $ty >= $h => 'down', $tx <= 0 => 'left', default => 'right',
                 };
                 $terminals[$place] = [$x + $tx, $y + $ty, $edge];
-                $points[] = [
+                $edges[$name] = [$tx, $ty, $edge];
+                $points[$name] = [
                     'place' => $place,
                     'name' => (string) $name,
                     'x' => $x + $tx,
                     'y' => $y + $ty,
                     'edge' => $edge,
                 ];
+            }
+            $moves = $drawn = [];
+            foreach (Move::in($kind) as $move) {
+                $drawn[] = self::moves($part->id, $move);
+                $moves[] = $move;
+            }
+            $beside = array_keys(array_filter($moves, fn (Move $move) => ! $move->as->isTheSymbol()));
+            $letters = new Lettering($w, $h, $edges, $part->label, $w >= 60 && $h >= 40, count($beside));
+            foreach ($beside as $i => $move) {
+                [$mx, $my] = $letters->glyphsAt[$i];
+                $drawn[$move]['at'] = [$x + $mx, $y + $my];
+            }
+            foreach ($letters->names as $name => $at) {
+                $points[$name]['letters'] = ['x' => $x + $at['x'], 'y' => $y + $at['y']] + $at;
             }
             $rectangles[] = [$x, $y, $w, $h];
             $parts[] = [
@@ -51,12 +67,19 @@ final readonly class PartBoxes
                 ...$part->inVan ? ['van' => true] : [],
                 'family' => $kind->family->value,
                 'symbol' => $kind->symbol,
-                ...self::lettered($part->label, $w, $h),
+                'text' => $letters->text,
+                'size' => $letters->size,
+                ...$letters->pressed === [] ? [] : ['text_w' => $letters->pressed],
+                'text_at' => [$x + $letters->textAt[0], $y + $letters->textAt[1]],
+                ...$letters->symbolAt === null
+                    ? []
+                    : ['symbol_at' => [$x + $letters->symbolAt[0], $y + $letters->symbolAt[1]]],
+                ...$drawn === [] ? [] : ['moves' => $drawn],
                 'x' => $x,
                 'y' => $y,
                 'w' => $w,
                 'h' => $h,
-                'terminals' => $points,
+                'terminals' => array_values($points),
                 'ports' => Pipes::ports($model, $part->id),
                 'controls' => self::controls($kind),
                 'resets' => $kind->resets !== [],
@@ -69,44 +92,23 @@ final readonly class PartBoxes
         return new self($parts, $rectangles, $terminals);
     }
 
-    /**
-     * How wide some lines of text are at most, px: by the letters of a humanist face, which are seldom wider on the
-     * average than 0.58 of their size. Measured on the face that is shipped.
-     *
-     * @param list<string> $lines
-     */
-    public static function labelWidth(array $lines, float $size): float
-    {
-        return $lines === [] ? 0.0 : max(array_map(fn (string $line) => mb_strlen($line) * 0.58 * $size, $lines));
-    }
-
-    /**
-     * A label in the largest letters in which it lies within its part: on one line, or on two.
-     *
-     * @return array{text: list<string>, size: float}
-     */
-    private static function lettered(string $label, int $w, int $h): array
-    {
-        $ways = [[$label]];
-        $words = explode(' ', $label);
-        for ($i = 1; $i < count($words); $i++) {
-            $ways[] = [implode(' ', array_slice($words, 0, $i)), implode(' ', array_slice($words, $i))];
-        }
-        foreach ([15.5, 14.0, 13.0, 12.0, 11.0, 10.0, 9.0, 8.5, 8.0] as $size) {
-            foreach ($ways as $lines) {
-                if (self::labelWidth($lines, $size) <= $w - 8 && count($lines) * $size * 1.15 <= $h - 6) {
-                    return ['text' => $lines, 'size' => $size];
-                }
-            }
-        }
-
-        return ['text' => [mb_substr($label, 0, max(1, (int) floor(($w - 8) / 5.8)))], 'size' => 10.0];
-    }
-
     /** Onto the router's grid, so that a wire leaves its terminal straight. */
     public static function snap(int|float $v): int
     {
         return (int) round($v / Router::PITCH) * Router::PITCH;
+    }
+
+    /**
+     * @return array{channel: string, as: string, oil?: true,
+     *     codes?: array<string, array<string, bool|int|float|string>>}
+     */
+    private static function moves(string $part, Move $move): array
+    {
+        return [
+            'channel' => "$part.{$move->percept}", 'as' => $move->as->value,
+            ...$move->isOil ? ['oil' => true] : [],
+            ...$move->codes === [] ? [] : ['codes' => array_map(fn ($code) => $code->toArray(), $move->codes)],
+        ];
     }
 
     /** @return list<array<string, mixed>> what can be set on a part of this kind: {@see \OddSpark\Appliance\Setting} */

@@ -19,10 +19,10 @@ final class Lamp
      */
     private const A_CODE_MS = 2500;
 
-    private const CODE = 'flash';
+    public const CODE = 'flash';
 
     /** Begins what a display shows in letters and figures, and not a lamp. */
-    private const LETTERS = 'shows ';
+    public const LETTERS = 'shows ';
 
     /** Whether what it shows is a code, to be counted or read. */
     public static function isCode(string $lamp): bool

@@ -6,7 +6,7 @@ namespace OddSpark\Tests\Drawing;
 
 use OddSpark\Appliance\Library;
 use OddSpark\Drawing\Board;
-use OddSpark\Drawing\PartBoxes;
+use OddSpark\Drawing\Lettering;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -125,7 +125,7 @@ final class BoardTest extends TestCase
                 'nothing is cut off',
             );
             self::assertGreaterThanOrEqual(
-                PartBoxes::labelWidth($part['text'], $part['size']),
+                Lettering::width($part['text'], $part['size']) * Lettering::PRESSED,
                 $part['w'] - 4,
                 $part['label'],
             );

@@ -1,83 +1,48 @@
-import { Box, Button, Flex, Grid, HStack, Stack, Text } from '@chakra-ui/react'
-import type { DoAct, Mode } from '@/lib/acts'
+import { Box, Button, Grid, HStack, Stack, Text } from '@chakra-ui/react'
+import { memo } from 'react'
+import type { DoAct } from '@/lib/acts'
 import type { Reading, Scene } from '@/lib/types'
+import { MODES, RANGES } from './dial'
+import { Meaning, type MeaningAsked } from './Meaning'
+import { MeterDisplay } from './MeterDisplay'
 import { ToolButton } from '@/theme/buttons'
-
-const MODES: { mode: Mode; word: string; name: string }[] = [
-    { mode: 'vac', word: 'V AC', name: 'Volts AC' },
-    { mode: 'vlz', word: 'V Lo', name: 'Volts AC at low impedance' },
-    { mode: 'vdc', word: 'V DC', name: 'Volts DC' },
-    { mode: 'mvdc', word: 'mV', name: 'Millivolts DC' },
-    { mode: 'ohm', word: 'Ω', name: 'Ohms' },
-    { mode: 'beep', word: '♪', name: 'Continuity' },
-    { mode: 'uf', word: 'µF', name: 'Microfarads' },
-    { mode: 'hz', word: 'Hz', name: 'Hertz' },
-    { mode: 'ua', word: 'µA', name: 'Microamps DC, in series' },
-    { mode: 'ma', word: 'mA', name: 'Milliamps DC, in series' },
-    { mode: 'aac', word: 'A', name: 'Amps AC, in series' },
-]
-
-/** Largest figure of each range that can be chosen by hand; one alone is no choice. */
-const RANGES: Partial<Record<Mode, number[]>> = {
-    vac: [6, 60, 600],
-    vdc: [6, 60, 600],
-    ohm: [600, 6e3, 6e4, 6e5, 6e6, 6e7],
-    uf: [6, 60, 600, 6000],
-    ua: [600, 6000],
-    ma: [60, 600],
-}
 
 interface Props {
     scene: Scene
     reading: Reading | undefined
     /** the display is on its way to another figure */
     moving: boolean
+    /** seconds since the arrival */
+    time: number
     hand: 'red' | 'black'
     names: { red: string; black: string }
     act: DoAct
     onHand: (lead: 'red' | 'black') => void
     onOff: () => void
-    meaning: { ask: boolean; onMeant: (m: 'good' | 'bad' | 'unsure') => void }
+    meaning: MeaningAsked
+    /** its display is elsewhere in sight */
+    bare?: boolean
 }
 
 /** An ordinary meter: display, dial, two leads. What it shows is computed at this moment of the tape. */
-export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, onOff, meaning }: Props) {
+export const MeterPanel = memo(function MeterPanel({
+    scene,
+    reading,
+    moving,
+    time,
+    hand,
+    names,
+    act,
+    onHand,
+    onOff,
+    meaning,
+    bare = false,
+}: Props) {
     const ranges = RANGES[scene.mode] ?? []
     const nextRange = ranges[scene.range === null ? 0 : ranges.indexOf(scene.range) + 1] ?? null
     return (
         <Stack layerStyle="panel" gap="1.5" p="2" flexShrink={0} as="section" aria-label="Meter">
-            <Flex
-                bg="lcd"
-                color="lcdInk"
-                borderRadius="sm"
-                h="56px"
-                align="center"
-                justify="flex-end"
-                px="3"
-                borderWidth="1px"
-                borderColor="line"
-                position="sticky"
-                top="0"
-                zIndex="1"
-            >
-                <Text position="absolute" top="1" left="2" fontSize="fine">
-                    {[
-                        scene.range !== null && 'by hand',
-                        scene.keeping && 'holds min and max',
-                        scene.battery === 'low' && 'battery low',
-                    ]
-                        .filter(Boolean)
-                        .join(' · ')}
-                </Text>
-                <Text className="reading" fontSize="28px" fontWeight={600} data-testid="display" aria-live="polite">
-                    {moving
-                        ? '· · ·'
-                        : reading?.unsteady
-                          ? '~ ~ ~'
-                          : (reading?.text.replace(/ \(least.*\)|, battery low/g, '') ??
-                            (scene.red && scene.black ? '· · ·' : '– – –'))}
-                </Text>
-            </Flex>
+            {!bare && <MeterDisplay scene={scene} reading={reading} moving={moving} time={time} names={names} />}
             <Grid templateColumns="repeat(4, 1fr)" gap="1" role="group" aria-label="Dial">
                 {MODES.map(({ mode, word, name }) => (
                     <Button
@@ -207,27 +172,10 @@ export function MeterPanel({ scene, reading, moving, hand, names, act, onHand, o
                     {scene.keeping ? 'Clear min and max' : 'Min / Max'}
                 </ToolButton>
             </HStack>
-            {meaning.ask && (
-                <Box>
-                    <Text fontSize="note" color="faint" mb="1">
-                        What did that mean to you?
-                    </Text>
-                    <HStack gap="1">
-                        <ToolButton flex="1" px="1" onClick={() => meaning.onMeant('good')}>
-                            Good
-                        </ToolButton>
-                        <ToolButton flex="1" px="1" onClick={() => meaning.onMeant('bad')}>
-                            Bad
-                        </ToolButton>
-                        <ToolButton flex="1" px="1" onClick={() => meaning.onMeant('unsure')}>
-                            Unclear
-                        </ToolButton>
-                    </HStack>
-                </Box>
-            )}
+            {!bare && <Meaning {...meaning} />}
         </Stack>
     )
-}
+})
 
 function short(range: number): string {
     return range >= 1e6 ? `${range / 1e6}M` : range >= 1e3 ? `${range / 1e3}k` : String(range)

@@ -1,4 +1,4 @@
-import { Box, Tabs } from '@chakra-ui/react'
+import { Tabs } from '@chakra-ui/react'
 import type { DoAct } from '@/lib/acts'
 import type { BenchPage, Entry } from '@/lib/types'
 import { CallSheet } from './CallSheet'
@@ -25,7 +25,7 @@ export function Papers({ page, tried, log, spoken, tagged, act }: Props) {
     const { job, board, faults, steps, units, questions } = page
     const ownSheet = job.rules.own_sheet
     return (
-        <Box layerStyle="panel" p="2" minH="0" maxH={{ base: '45vh', md: 'none' }}>
+        <>
             <Tabs.Content value="call" h="100%" p="0">
                 {steps ? (
                     <WarmUpSteps steps={steps} done={tried} />
@@ -48,6 +48,6 @@ export function Papers({ page, tried, log, spoken, tagged, act }: Props) {
             <Tabs.Content value="report" h="100%" p="0">
                 <ReportForm board={board} log={spoken} act={act} />
             </Tabs.Content>
-        </Box>
+        </>
     )
 }

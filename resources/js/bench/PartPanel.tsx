@@ -1,8 +1,9 @@
 import { Box, Button, HStack, Stack, Text } from '@chakra-ui/react'
 import type { DoAct, Fields } from '@/lib/acts'
-import type { BoardData, Entry, Part } from '@/lib/types'
+import type { BoardData, Entry, FaultName, Part } from '@/lib/types'
 import { placeName, wiresAt } from '@/board/walk'
 import { ByHand } from './ByHand'
+import { PartSuspects } from './PartSuspects'
 import { Lever } from './Lever'
 import { useInstruments } from '@/lib/useInstruments'
 import { knownLever } from './known'
@@ -31,6 +32,9 @@ interface Props {
     }
     /** parts from the van that were fitted */
     installed: string[]
+    /** what can be wrong, and how each is marked */
+    faults: FaultName[]
+    marks: Record<string, 'star' | 'out' | 'open'>
     act: DoAct
     onPlace: (place: string) => void
 }
@@ -62,6 +66,8 @@ export function PartPanel({
     jaw,
     jumper,
     installed,
+    faults,
+    marks,
     act,
     onPlace,
     say = (text) => text,
@@ -276,6 +282,7 @@ export function PartPanel({
                 isHeadless={heads.includes(part.id)}
                 act={act}
             />
+            <PartSuspects part={part.id} faults={faults} marks={marks} act={act} />
             <Box as="details">
                 <Box as="summary" fontSize="text" color="copper" fontWeight={700} cursor="pointer" minH="32px">
                     Mend it…

@@ -3,7 +3,8 @@ import { useMemo, useState } from 'react'
 import type { DoAct } from '@/lib/acts'
 import type { Entry, FaultName } from '@/lib/types'
 import { suspectMarks, suspectWhys } from './known'
-import { MainButton, ToolButton } from '@/theme/buttons'
+import { Mini, SuspectLine } from './SuspectLine'
+import { MainButton } from '@/theme/buttons'
 
 interface Props {
     faults: FaultName[]
@@ -14,11 +15,12 @@ interface Props {
 /** So few are shown with all that can be said of each. */
 const FEW = 4
 
-/** The trainee's own list, part by part, one line each: star, strike out, say why, and name the one it is. */
+/** The trainee's own list by family and part, one line each: star, strike, say why, and name the one it is. */
 export function SuspectList({ faults, log, act }: Props) {
     const [words, setWords] = useState('')
     const [asked, setAsked] = useState<string | null>(null)
     const [picked, setPicked] = useState<string | null>(null)
+    const [folded, setFolded] = useState<string[]>([])
     const [why, setWhy] = useState('')
     const marks = useMemo(() => suspectMarks(log), [log])
     const whys = useMemo(() => suspectWhys(log), [log])
@@ -27,7 +29,8 @@ export function SuspectList({ faults, log, act }: Props) {
         const wanted = words.toLowerCase().split(/\s+/).filter(Boolean)
         return faults.filter((f) => wanted.every((w) => `${f.title} ${f.family}`.toLowerCase().includes(w)))
     }, [faults, words])
-    const groups = useMemo(() => byPart(shown, marks), [shown, marks])
+    const families = useMemo(() => byFamily(shown, marks), [shown, marks])
+    const left = (of: FaultName[]) => `${of.filter((f) => marks[f.id] !== 'out').length} of ${of.length}`
 
     return (
         <Stack gap="2" h="100%" minH="0">
@@ -40,122 +43,58 @@ export function SuspectList({ faults, log, act }: Props) {
                 bg="sheet"
                 borderColor="line"
             />
+            <Text fontSize="note" color="faint">
+                {left(faults)} left. Swipe a line or press s to star it, x to rule it out.
+            </Text>
             <Stack gap="0" overflowY="auto" minH="0" flex="1" tabIndex={0} role="list" aria-label="Suspects">
-                {groups.map(({ part, faults: of }) => (
-                    <Box key={part} role="group" aria-label={part}>
-                        <Text fontSize="note" fontWeight={700} bg="ground" px="1" position="sticky" top="0" zIndex="1">
-                            {part}
-                            <Text as="span" fontWeight={400} color="faint">
-                                {' '}
-                                {of.filter((f) => marks[f.id] !== 'out').length} of {of.length}
-                            </Text>
-                        </Text>
-                        {of.map((f) => {
-                            const mark = marks[f.id] ?? 'open'
-                            const isOpen = picked === f.id || asked === f.id || shown.length <= FEW
-                            return (
-                                <Box
-                                    key={f.id}
-                                    role="listitem"
-                                    borderBottomWidth="1px"
-                                    borderColor="line"
-                                    bg={named === f.id ? 'copperWash' : undefined}
-                                >
-                                    <HStack gap="1">
-                                        <Mini
-                                            word={mark === 'star' ? '★' : '☆'}
-                                            label={`Star ${f.title}`}
-                                            on={mark === 'star'}
-                                            onClick={() =>
-                                                void act('suspect', {
-                                                    fault: f.id,
-                                                    mark: mark === 'star' ? 'open' : 'star',
-                                                })
-                                            }
-                                        />
-                                        <Box
-                                            as="button"
-                                            flex="1"
-                                            minW="0"
-                                            minH="tight"
-                                            textAlign="start"
-                                            fontSize="note"
-                                            lineHeight="1.2"
-                                            textDecoration={mark === 'out' ? 'line-through' : undefined}
-                                            color={mark === 'out' ? 'faint' : 'ink'}
-                                            fontWeight={mark === 'star' ? 700 : 400}
-                                            aria-expanded={isOpen}
-                                            onClick={() => setPicked(picked === f.id ? null : f.id)}
-                                        >
-                                            {wrong(f)}
-                                            {named === f.id ? ' (named)' : ''}
-                                        </Box>
-                                        <Mini
-                                            word={mark === 'out' ? '↺' : '✕'}
-                                            label={`Rule out ${f.title}`}
-                                            on={mark === 'out'}
-                                            onClick={() =>
-                                                void act('suspect', {
-                                                    fault: f.id,
-                                                    mark: mark === 'out' ? 'open' : 'out',
-                                                })
-                                            }
-                                        />
-                                    </HStack>
-                                    {whys[f.id] && (
-                                        <Text fontSize="note" color="faint" ps="11">
-                                            because {whys[f.id]}
+                {families.map(({ family, parts }) => {
+                    const isFolded = folded.includes(family) && words === ''
+                    return (
+                        <Box key={family} role="group" aria-label={family}>
+                            <HStack
+                                as="button"
+                                w="100%"
+                                gap="2"
+                                bg="ground"
+                                px="1"
+                                minH="30px"
+                                position="sticky"
+                                top="0"
+                                zIndex="1"
+                                fontSize="note"
+                                fontWeight={700}
+                                textAlign="start"
+                                aria-expanded={!isFolded}
+                                onClick={() =>
+                                    setFolded(isFolded ? folded.filter((f) => f !== family) : [...folded, family])
+                                }
+                            >
+                                <Text as="span" aria-hidden="true" color="copper">
+                                    {isFolded ? '▸' : '▾'}
+                                </Text>
+                                <Text as="span" flex="1">
+                                    {family}
+                                </Text>
+                                <Text as="span" fontWeight={400} color="faint">
+                                    {left(parts.flatMap((p) => p.faults))}
+                                </Text>
+                            </HStack>
+                            {!isFolded &&
+                                parts.map(({ part, faults: of }) => (
+                                    <Box key={part} role="group" aria-label={part}>
+                                        <Text fontSize="note" fontWeight={700} px="1" pt="1">
+                                            {part}
+                                            <Text as="span" fontWeight={400} color="faint">
+                                                {' '}
+                                                {left(of)}
+                                            </Text>
                                         </Text>
-                                    )}
-                                    {isOpen && (
-                                        <HStack gap="1" ps="11" pb="1">
-                                            <Mini
-                                                word="Why"
-                                                label={`Say why of ${f.title}`}
-                                                on={asked === f.id}
-                                                onClick={() => setAsked(asked === f.id ? null : f.id)}
-                                            />
-                                            <Mini
-                                                word="Name as the fault"
-                                                label={`Name ${f.title}`}
-                                                on={false}
-                                                onClick={() => void act('name', { fault: f.id })}
-                                            />
-                                        </HStack>
-                                    )}
-                                    {asked === f.id && (
-                                        <HStack
-                                            as="form"
-                                            gap="1"
-                                            pb="1"
-                                            onSubmit={(e) => {
-                                                e.preventDefault()
-                                                if (why.trim() !== '') {
-                                                    void act('suspect', { fault: f.id, mark, why: why.trim() })
-                                                    setWhy('')
-                                                    setAsked(null)
-                                                }
-                                            }}
-                                        >
-                                            <Input
-                                                aria-label={`Why: ${f.title}`}
-                                                placeholder="because …"
-                                                maxLength={160}
-                                                h="touch"
-                                                bg="sheet"
-                                                borderColor="line"
-                                                ref={(field: HTMLInputElement | null) => field?.focus()}
-                                                value={why}
-                                                onChange={(e) => setWhy(e.target.value)}
-                                            />
-                                            <MainButton type="submit">Keep</MainButton>
-                                        </HStack>
-                                    )}
-                                </Box>
-                            )
-                        })}
-                    </Box>
-                ))}
+                                        {of.map(line)}
+                                    </Box>
+                                ))}
+                        </Box>
+                    )
+                })}
                 {shown.length === 0 && (
                     <Text color="faint" fontSize="text">
                         No suspect matches.
@@ -164,28 +103,108 @@ export function SuspectList({ faults, log, act }: Props) {
             </Stack>
         </Stack>
     )
+
+    function line(f: FaultName) {
+        const mark = marks[f.id] ?? 'open'
+        const isOpen = picked === f.id || asked === f.id || shown.length <= FEW
+        return (
+            <SuspectLine
+                key={f.id}
+                fault={f}
+                mark={mark}
+                named={named === f.id}
+                act={act}
+                isOpen={isOpen}
+                onOpen={() => setPicked(picked === f.id ? null : f.id)}
+            >
+                {whys[f.id] && (
+                    <Text fontSize="note" color="faint" ps="11">
+                        because {whys[f.id]}
+                    </Text>
+                )}
+                {isOpen && (
+                    <HStack gap="1" ps="11" pb="1">
+                        <Mini
+                            word="Why"
+                            label={`Say why of ${f.title}`}
+                            on={asked === f.id}
+                            onClick={() => setAsked(asked === f.id ? null : f.id)}
+                        />
+                        <Mini
+                            word="Name as the fault"
+                            label={`Name ${f.title}`}
+                            on={false}
+                            onClick={() => void act('name', { fault: f.id })}
+                        />
+                    </HStack>
+                )}
+                {asked === f.id && (
+                    <HStack
+                        as="form"
+                        gap="1"
+                        pb="1"
+                        onSubmit={(e) => {
+                            e.preventDefault()
+                            if (why.trim() !== '') {
+                                void act('suspect', { fault: f.id, mark, why: why.trim() })
+                                setWhy('')
+                                setAsked(null)
+                            }
+                        }}
+                    >
+                        <Input
+                            aria-label={`Why: ${f.title}`}
+                            placeholder="because …"
+                            maxLength={160}
+                            h="touch"
+                            bg="sheet"
+                            borderColor="line"
+                            ref={(field: HTMLInputElement | null) => field?.focus()}
+                            value={why}
+                            onChange={(e) => setWhy(e.target.value)}
+                        />
+                        <MainButton type="submit">Keep</MainButton>
+                    </HStack>
+                )}
+            </SuspectLine>
+        )
+    }
 }
+
+interface OfPart {
+    part: string
+    faults: FaultName[]
+}
+
+type Marks = Record<string, string>
+
+/** Over what is wrong with no part, or with several. */
+const WHOLE = 'whole appliance'
 
 /** By the part that they are in; parts with a star first, those with nothing left last. */
-export function byPart(faults: FaultName[], marks: Record<string, string>): { part: string; faults: FaultName[] }[] {
-    const groups = new Map<string, FaultName[]>()
-    for (const fault of faults) {
-        const part = fault.title.includes(': ') ? fault.title.slice(0, fault.title.indexOf(': ')) : 'The appliance'
-        groups.set(part, [...(groups.get(part) ?? []), fault])
-    }
-    const rank = (of: FaultName[]) =>
-        of.some((f) => marks[f.id] === 'star') ? 0 : of.every((f) => marks[f.id] === 'out') ? 2 : 1
-    return [...groups].map(([part, of]) => ({ part, faults: of })).sort((a, b) => rank(a.faults) - rank(b.faults))
-}
-
-function wrong(fault: FaultName): string {
-    return fault.title.slice(fault.title.indexOf(': ') < 0 ? 0 : fault.title.indexOf(': ') + 2)
-}
-
-function Mini({ word, label, on, onClick }: { word: string; label: string; on: boolean; onClick: () => void }) {
-    return (
-        <ToolButton size="xs" h="tight" minW="touch" px="2" aria-label={label} on={on} onClick={onClick}>
-            {word}
-        </ToolButton>
+export function byPart(faults: FaultName[], marks: Marks): OfPart[] {
+    const groups = grouped(faults, (f) =>
+        f.title.includes(': ') ? f.title.slice(0, f.title.indexOf(': ')) : 'The appliance',
     )
+    return [...groups]
+        .map(([part, of]) => ({ part, faults: of }))
+        .sort((a, b) => rank(a.faults, marks) - rank(b.faults, marks))
+}
+
+/** By the family of their parts, in the same order. */
+export function byFamily(faults: FaultName[], marks: Marks): { family: string; parts: OfPart[] }[] {
+    return [...grouped(faults, (f) => (f.part ? f.family : WHOLE))]
+        .sort(([, a], [, b]) => rank(a, marks) - rank(b, marks))
+        .map(([family, of]) => ({ family, parts: byPart(of, marks) }))
+}
+
+function rank(of: FaultName[], marks: Marks): number {
+    if (of.some((f) => marks[f.id] === 'star')) return 0
+    return of.every((f) => marks[f.id] === 'out') ? 2 : 1
+}
+
+function grouped(faults: FaultName[], by: (fault: FaultName) => string): Map<string, FaultName[]> {
+    const groups = new Map<string, FaultName[]>()
+    for (const fault of faults) groups.set(by(fault), [...(groups.get(by(fault)) ?? []), fault])
+    return groups
 }

@@ -17,10 +17,15 @@ interface Props {
     /** a moment before that is looked at again */
     scrub: number | null
     onScrub?: ((at: number | null) => void) | undefined
+    /** little room: no strip till it is asked for, and one button for how fast */
+    narrow?: boolean
+    /** what is heard is played */
+    sound: boolean
+    onSound: (on: boolean) => void
 }
 
 /** Time: run, the next event, how fast, what is perceived just now, and the tape. */
-export function TimeBar({ bench, lanes, marks, labour, eyes, scrub, onScrub }: Props) {
+export function TimeBar({ bench, lanes, marks, labour, eyes, scrub, onScrub, narrow = false, sound, onSound }: Props) {
     const [tapeOpen, setTapeOpen] = useState(false)
     const back =
         scrub === null
@@ -29,8 +34,62 @@ export function TimeBar({ bench, lanes, marks, labour, eyes, scrub, onScrub }: P
                   .map((s) => at(s, scrub)?.say)
                   .filter(Boolean)
                   .join(' · ')
+    const tape = (height: number | undefined) => (
+        <Tape
+            lanes={lanes}
+            channels={bench.seen}
+            marks={marks}
+            now={bench.time}
+            span={narrow ? 90 : 180}
+            height={height}
+            cursor={scrub}
+            onScrub={onScrub && ((s) => onScrub(scrub !== null && Math.abs(scrub - s) < 2 ? null : s))}
+        />
+    )
+    if (narrow)
+        return (
+            <Box minW="0" flexShrink={0}>
+                <HStack gap="1">
+                    <MainButton px="3" onClick={() => bench.play(!bench.playing)}>
+                        {bench.playing ? 'Pause' : 'Run'}
+                    </MainButton>
+                    <ToolButton px="2" disabled={bench.busy} onClick={() => void bench.next()}>
+                        Next event
+                    </ToolButton>
+                    <ToolButton
+                        minW="touch"
+                        px="1"
+                        aria-label={`Speed: ${bench.speed}×`}
+                        onClick={() => bench.setSpeed(bench.speed === 1 ? 4 : 1)}
+                    >
+                        {bench.speed}×
+                    </ToolButton>
+                    <Text className="reading" fontSize="18px" data-testid="clock">
+                        {clock(bench.time)}
+                    </Text>
+                    <Box flex="1" />
+                    <ToolButton px="2" on={tapeOpen} onClick={() => setTapeOpen(!tapeOpen)}>
+                        Tape
+                    </ToolButton>
+                </HStack>
+                <Text fontSize="note" color="faint" truncate={!tapeOpen}>
+                    {back ? `At ${clock(scrub!)}: ${back}` : `${eyes} ${strikes(bench)}`}
+                </Text>
+                {tapeOpen && (
+                    <>
+                        {tape(150)}
+                        <ToolButton px="2" on={sound} onClick={() => onSound(!sound)}>
+                            Sound
+                        </ToolButton>
+                        <Text fontSize="note" color="faint">
+                            labour <span className="reading">{labour.toFixed(1)}</span> min
+                        </Text>
+                    </>
+                )}
+            </Box>
+        )
     return (
-        <Box gridColumn="1 / -1" minW="0">
+        <Box minW="0">
             <HStack gap="2" mb="1" wrap={{ base: 'wrap', md: 'nowrap' }}>
                 <MainButton w="96px" onClick={() => bench.play(!bench.playing)}>
                     {bench.playing ? 'Pause' : 'Run'}
@@ -57,23 +116,17 @@ export function TimeBar({ bench, lanes, marks, labour, eyes, scrub, onScrub }: P
                 <Text flex="1" fontSize="text" color="faint" truncate>
                     {back ? `At ${clock(scrub!)}: ${back}` : `${eyes} ${strikes(bench)}`}
                 </Text>
-                <ToolButton on={tapeOpen} onClick={() => setTapeOpen(!tapeOpen)}>
+                <ToolButton px="2" on={sound} onClick={() => onSound(!sound)}>
+                    Sound
+                </ToolButton>
+                <ToolButton px="2" on={tapeOpen} onClick={() => setTapeOpen(!tapeOpen)}>
                     Tape
                 </ToolButton>
                 <Text fontSize="text" color="faint" flexShrink={0}>
                     labour <span className="reading">{labour.toFixed(1)}</span> min
                 </Text>
             </HStack>
-            <Tape
-                lanes={lanes}
-                channels={bench.seen}
-                marks={marks}
-                now={bench.time}
-                span={180}
-                height={tapeOpen ? undefined : 60}
-                cursor={scrub}
-                onScrub={onScrub && ((s) => onScrub(scrub !== null && Math.abs(scrub - s) < 2 ? null : s))}
-            />
+            {tape(tapeOpen ? undefined : 60)}
         </Box>
     )
 }

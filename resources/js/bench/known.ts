@@ -1,5 +1,5 @@
 import type { AtTap } from '@/lib/acts'
-import type { Entry } from '@/lib/types'
+import type { Entry, FaultName } from '@/lib/types'
 
 /** How a lever was last seen or set by this trainee; undefined when he has not looked. */
 export function knownLever(log: readonly Entry[], part: string, lever: string, label: string): string | undefined {
@@ -21,6 +21,13 @@ export function suspectMarks(log: readonly Entry[]): Record<string, 'star' | 'ou
         if (e.act.act === 'suspect') marks[String(e.act['fault'])] = e.act['mark'] as 'star' | 'out' | 'open'
     }
     return marks
+}
+
+/** Parts of which every way of failing is struck. */
+export function allStruck(faults: readonly FaultName[], marks: Readonly<Record<string, string>>): Set<string> {
+    const parts = new Set(faults.flatMap((f) => f.part ?? []))
+    for (const f of faults) if (marks[f.id] !== 'out') parts.delete(f.part ?? '')
+    return parts
 }
 
 /** The entry whose meaning has not been said yet: the last one that showed something. */

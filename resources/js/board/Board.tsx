@@ -1,16 +1,17 @@
 import { chakra, Flex } from '@chakra-ui/react'
-import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react'
 import type { AtTap } from '@/lib/acts'
 import type { DoorShown } from '@/lib/generated/replies'
 import type { BoardData } from '@/lib/types'
 import { useKeys } from '@/lib/useKeys'
+import { Beside } from './Beside'
 import { BoardButtons, type Layer } from './BoardButtons'
 import { Cabinet } from './Cabinet'
 import { MiniMap } from './MiniMap'
 import { PartBox } from './PartBox'
 import { PipePath } from './PipePath'
 import { PortMark } from './PortMark'
-import { AtTaps, ClampJaw, InSeries, Jumper, Lead, Volts } from './Tools'
+import { Across, AtTaps, ClampJaw, InSeries, Jumper, Lead, Volts } from './Tools'
 import { useHand } from './useHand'
 import { legible, middle, shown, zoomed, type View } from './view'
 import { extent, nearestWire, placeAt, reaches } from './walk'
@@ -43,6 +44,10 @@ interface Props {
     doors?: DoorShown[]
     /** doors that are off; none given: all of them */
     open?: string[]
+    /** what stands beside the picked part */
+    beside?: ReactNode
+    /** parts whose every way of failing is struck */
+    faint?: Set<string>
     marked?: string | null
     /** parts and wires that are pointed at together */
     markedAll?: string[]
@@ -90,10 +95,14 @@ export function Board(props: Props) {
     const frame = useRef<SVGSVGElement>(null)
     const { readable = false } = props
     const isWhole = useRef(false)
+    /** the whole is too small for its letters to be read, so that anything beside a part would hide others */
+    const [isSmall, setIsSmall] = useState(false)
     useLayoutEffect(() => {
         const el = frame.current
         if (!readable || !el || el.clientWidth === 0 || typeof ResizeObserver === 'undefined') return
-        setView(legible(board, all, el.getBoundingClientRect())) // before it is seen for the first time
+        const first = legible(board, all, el.getBoundingClientRect())
+        setView(first) // before it is seen for the first time
+        setIsSmall(first.scale > 1)
         const seen = new ResizeObserver(() => {
             const { scale } = legible(board, all, el.getBoundingClientRect())
             // with less room than before it stays readable, and round what was looked at
@@ -212,6 +221,7 @@ export function Board(props: Props) {
                         part={part}
                         reach={reach}
                         hidden={hidden.has(part.id)}
+                        faint={props.faint?.has(part.id) ?? false}
                         chosen={props.part === part.id || (props.picked?.includes(part.id) ?? false)}
                         shift={
                             pulled &&
@@ -253,10 +263,16 @@ export function Board(props: Props) {
                 ))}
                 {props.volts && <Volts board={board} volts={props.volts} />}
                 {props.atTaps && <AtTaps board={board} at={props.atTaps} />}
+                {!props.series && red && black && <Across board={board} red={red} black={black} />}
                 {props.series && red && black && <InSeries board={board} red={red} black={black} />}
                 {black && <Lead board={board} place={black} away={red} colour="leadBlack" letter="B" />}
                 {red && <Lead board={board} place={red} away={black} colour="leadRed" letter="R" />}
             </Svg>
+            {props.beside && props.part && (view.scale > 1 || !isSmall) && (
+                <Beside frame={frame} part={props.part} view={`${x} ${y} ${w} ${h}`}>
+                    {props.beside}
+                </Beside>
+            )}
             <BoardButtons
                 view={view}
                 readable={readable}

@@ -1,4 +1,4 @@
-import { Stack } from '@chakra-ui/react'
+import { HStack } from '@chakra-ui/react'
 import { ToolButton } from '@/theme/buttons'
 import { LARGEST, type View } from './view'
 
@@ -20,7 +20,7 @@ interface Props {
 /** Buttons on the board: what of it is shown, and how large. */
 export function BoardButtons({ view, readable, layer, onLayer, onWhole, onNearer }: Props) {
     return (
-        <Stack gap="1" position="absolute" right="2" bottom="2">
+        <HStack gap="1" position="absolute" right="2" bottom="2">
             {layer !== null && (
                 <ToolButton
                     minW="touch"
@@ -67,6 +67,6 @@ export function BoardButtons({ view, readable, layer, onLayer, onWhole, onNearer
             >
                 −
             </ToolButton>
-        </Stack>
+        </HStack>
     )
 }

@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { memo } from 'react'
 import type { Part, Terminal } from '@/lib/types'
-import { Symbol } from './Symbol'
+import { PartMotions } from './PartMotions'
 
 const Rect = chakra('rect')
 const SvgText = chakra('text')
@@ -10,12 +10,17 @@ const Circle = chakra('circle')
 /** Nothing on the board is written smaller, in units of the board. */
 const LETTERS = 13
 
+/** From the middle of a letter down to the line it stands on, as a share of its size. */
+const BELOW = 0.35
+
 interface Props {
     part: Part
     shift?: { dx: number; dy: number }
     onMany?: (id: string) => void
     reach: Map<string, number>
     hidden: boolean
+    /** every way in which it can fail is struck */
+    faint?: boolean
     chosen: boolean
     marked: boolean
     off: boolean
@@ -35,6 +40,7 @@ export const PartBox = memo(function PartBox({
     onMany,
     reach,
     hidden,
+    faint = false,
     chosen,
     marked,
     off,
@@ -47,13 +53,13 @@ export const PartBox = memo(function PartBox({
 }: Props) {
     const lines = part.text ?? [part.label]
     const size = Math.max(LETTERS, part.size ?? LETTERS)
-    const top = part.y + part.h / 2 - (part.h > 60 ? 24 : 22)
-    const named =
-        part.terminals.length > 2 &&
-        part.terminals.some((t) => t.edge === 'up' && Math.abs(t.x - part.x - part.w / 2) < 26 && t.y + 20 > top)
-    const symbol = part.w >= 60 && part.h >= 40 && (lines.length === 1 || part.h > 80) && !named
+    const [middle, across] = part.text_at ?? [part.x + part.w / 2, part.y + part.h / 2]
     return (
-        <g opacity={hidden ? 0.28 : 1} transform={shift ? `translate(${shift.dx} ${shift.dy})` : undefined}>
+        <g
+            data-box={part.id}
+            opacity={hidden ? 0.28 : faint ? 0.5 : 1}
+            transform={shift ? `translate(${shift.dx} ${shift.dy})` : undefined}
+        >
             <Rect
                 x={part.x}
                 y={part.y}
@@ -70,18 +76,15 @@ export const PartBox = memo(function PartBox({
                 data-part={part.id}
                 onClick={(e) => (e.shiftKey && onMany ? onMany : onPart)?.(part.id)}
             />
-            {symbol && <Symbol kind={part.symbol} x={part.x + part.w / 2 - 20} y={top} />}
+            <PartMotions part={part} />
             {lines.map((line, i) => (
                 <SvgText
                     key={line}
-                    x={part.x + part.w / 2}
-                    y={
-                        (part.h > 60 ? part.y + part.h / 2 + 16 : part.y + part.h / 2 + (symbol ? 14 : 4)) +
-                        (i - (lines.length - 1) / 2) * size * 1.1
-                    }
+                    x={middle}
+                    y={across + BELOW * size + (i - (lines.length - 1) / 2) * size * 1.1}
                     textAnchor="middle"
                     fontSize={size}
-                    textLength={squeezed(line, size, part.w - 4)}
+                    textLength={part.text_at ? part.text_w?.[i] : pressed(line, size, part.w - 4)}
                     lengthAdjust="spacingAndGlyphs"
                     fill="ink"
                     paintOrder="stroke"
@@ -101,6 +104,7 @@ export const PartBox = memo(function PartBox({
                     fontSize={13}
                     fontWeight={700}
                     fill={inVan ? 'faint' : 'danger'}
+                    data-note
                     paintOrder="stroke"
                     stroke="sheet"
                     strokeWidth={3}
@@ -117,6 +121,7 @@ export const PartBox = memo(function PartBox({
                     fontSize={13}
                     fontWeight={700}
                     fill="copper"
+                    data-note
                     pointerEvents="none"
                 >
                     {live}
@@ -132,7 +137,7 @@ export const PartBox = memo(function PartBox({
                         stroke={cursor === t.place ? 'copper' : 'ink'}
                         strokeWidth={1.6}
                     />
-                    {part.terminals.length > 2 && <TerminalName terminal={t} crowded={part.terminals.length > 8} />}
+                    {part.terminals.length > 2 && <TerminalName terminal={t} />}
                     {onPlace && (
                         <Circle
                             cx={t.x}
@@ -152,33 +157,33 @@ export const PartBox = memo(function PartBox({
     )
 })
 
-/** How wide a letter is of its height, in the mean; of the face that is shipped. */
-const WIDTH_OF_HEIGHT = 0.58
-
-/** The width that a line has to be pressed into; nothing where it has room. */
-function squeezed(line: string, size: number, room: number): number | undefined {
-    return line.length * size * WIDTH_OF_HEIGHT > room ? room : undefined
+/** The width that a line has to be pressed into on boards of older jobs; nothing where it has room. */
+function pressed(line: string, size: number, room: number): number | undefined {
+    return line.length * size * 0.58 > room ? room : undefined
 }
 
-/** A terminal's letters, inside the part; turned upright where many stand side by side. */
-function TerminalName({ terminal: t, crowded }: { terminal: Terminal; crowded: boolean }) {
-    const upright = crowded && (t.edge === 'up' || t.edge === 'down')
-    const x = t.edge === 'left' ? t.x + 10 : t.edge === 'right' ? t.x - 10 : t.x
-    const y = t.edge === 'up' ? t.y + (upright ? 10 : 19) : t.edge === 'down' ? t.y - 10 : t.y + 4
-    const anchor = upright
-        ? t.edge === 'up'
-            ? 'end'
-            : 'start'
-        : t.edge === 'left'
-          ? 'start'
-          : t.edge === 'right'
-            ? 'end'
-            : 'middle'
+/** A terminal's letters, within the part. */
+function TerminalName({ terminal: t }: { terminal: Terminal }) {
+    const { x, y, anchor, upright } = t.letters ?? beside(t)
     return (
-        <g transform={upright ? `rotate(-90 ${x} ${y}) translate(0 4)` : undefined}>
-            <SvgText x={x} y={y} textAnchor={anchor} fontSize={LETTERS} fill="faint" pointerEvents="none">
+        <g transform={upright ? `rotate(-90 ${x} ${y})` : undefined}>
+            <SvgText
+                x={x}
+                y={y + BELOW * LETTERS}
+                textAnchor={anchor}
+                fontSize={LETTERS}
+                fill="faint"
+                pointerEvents="none"
+            >
                 {t.name}
             </SvgText>
         </g>
     )
+}
+
+/** Where the letters stood on boards of older jobs. */
+function beside(t: Terminal): NonNullable<Terminal['letters']> {
+    if (t.edge === 'left') return { x: t.x + 10, y: t.y, anchor: 'start', upright: false }
+    if (t.edge === 'right') return { x: t.x - 10, y: t.y, anchor: 'end', upright: false }
+    return { x: t.x, y: t.edge === 'up' ? t.y + 15 : t.y - 15, anchor: 'middle', upright: false }
 }

@@ -58,6 +58,17 @@ export function Lead({
     )
 }
 
+/** What the meter is across: a thin line between the leads. */
+export function Across({ board, red, black }: { board: BoardData; red: string; black: string }) {
+    const [a, b] = [placeAt(board, red), placeAt(board, black)]
+    return a && b ? (
+        <g pointerEvents="none" data-across={`${red} ${black}`}>
+            <Path d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke="sheet" strokeWidth={4} opacity={0.7} />
+            <Path d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke="copper" strokeWidth={1.6} strokeDasharray="7 4" />
+        </g>
+    ) : null
+}
+
 /** The jaw of the clamp round a wire, at the middle of its longest run. */
 export function ClampJaw({ board, wire }: { board: BoardData; wire: string }) {
     const at = middleOf(board, wire)

@@ -64,6 +64,7 @@ export const WirePath = memo(function WirePath({
             />
             <path
                 d={d}
+                data-run={wire.id}
                 fill="none"
                 stroke={colour.stroke}
                 strokeWidth={2.6}

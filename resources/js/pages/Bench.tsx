@@ -1,30 +1,37 @@
-import { Box, Flex, Grid, HStack, Stack, Tabs, Text } from '@chakra-ui/react'
+import { Stack, Tabs, Text } from '@chakra-ui/react'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
+import { PerceivedAt } from '@/board/perceived'
 import { ownerOf, placeName } from '@/board/walk'
-import { Doors } from '@/bench/Doors'
-import { knownLever, unsaid } from '@/bench/known'
+import { BenchTools, CloseCall } from '@/bench/BenchTools'
+import { allStruck, knownLever, suspectMarks, unsaid } from '@/bench/known'
 import { Instruments } from '@/bench/Instruments'
-import { Find } from '@/bench/Find'
 import { unread } from '@/bench/Log'
+import type { Meant } from '@/bench/Meaning'
+import { MeterBar } from '@/bench/MeterBar'
 import { MeterPanel } from '@/bench/MeterPanel'
 import { Notices } from '@/bench/Notices'
 import { Papers } from '@/bench/Papers'
+import { PartBar } from '@/bench/PartBar'
 import { PartPanel } from '@/bench/PartPanel'
 
 import { TimeBar } from '@/bench/TimeBar'
+import { UprightBench } from '@/bench/UprightBench'
 import { useBench } from '@/bench/useBench'
 import { useBenchKeys } from '@/bench/useBenchKeys'
+import { WideBench } from '@/bench/WideBench'
 import type { BenchPage } from '@/lib/types'
 import { inUnits } from '@/lib/units'
 
 import { Frame } from '@/shell/Frame'
 import { useLook } from '@/shell/look'
+import { Heard } from '@/sound/Heard'
 
 import { readingAt, settlesAt } from '@/tape/stretches'
 import { type Mark } from '@/tape/Tape'
-import { MainButton, ToolButton } from '@/theme/buttons'
+import { MainButton } from '@/theme/buttons'
+import { useUpright } from '@/theme/useMedia'
 
 /** The trainee's place: the appliance, the meter, the tape, the call sheet and the suspects. */
 export default function Bench(page: BenchPage) {
@@ -38,11 +45,15 @@ export default function Bench(page: BenchPage) {
     const [scrub, setScrub] = useState<number | null>(null)
     const [jumpFrom, setJumpFrom] = useState<string | null>(null)
     const [drawing, setDrawing] = useState(false)
-    const [aside, setAside] = useState<string | null>(steps ? 'call' : null)
+    const isUpright = useUpright()
+    const [aside, setAside] = useState<string | null>(steps || (isUpright && log.length === 0) ? 'call' : null)
     const [seek, setSeek] = useState<string | null>(null)
+    /** the part itself was pressed, and not a terminal: hands are beside it */
+    const [byHand, setByHand] = useState(false)
 
     const place = async (at: string) => {
         setPart(ownerOf(at))
+        setByHand(false)
         setCursor(at)
         const leads = { red: scene.red, black: scene.black, [hand]: at }
         const entry = await act('leads', leads)
@@ -56,12 +67,17 @@ export default function Bench(page: BenchPage) {
         placing.current = place
     })
     const onPlace = useCallback((at: string) => void placing.current(at), [])
+    const onPart = useCallback((id: string) => {
+        setPart(id)
+        setByHand(true)
+    }, [])
 
     useBenchKeys({ bench, board, hand, part, cursor, drawing, onHand: setHand, onCursor: setCursor, onPlace })
 
+    const second = Math.floor(bench.time)
     const reading = readingAt(bench.seen, bench.time)
     const moving = settlesAt(bench.seen, bench.time) !== undefined
-    const [look] = useLook()
+    const [look, setLook] = useLook()
     const say = useCallback((text: string) => inUnits(text, look.units), [look.units])
     const spoken = useMemo(
         () =>
@@ -104,6 +120,22 @@ export default function Bench(page: BenchPage) {
                 .map((p) => p.id),
         [board, bench.log],
     )
+    const suspects = useMemo(() => suspectMarks(bench.log), [bench.log])
+    const ruledOut = useMemo(() => allStruck(page.faults, suspects), [page.faults, suspects])
+    const picked = board.parts.find((p) => p.id === part)
+    const beside = useMemo(
+        () =>
+            picked &&
+            byHand && (
+                <PartBar
+                    part={picked}
+                    known={(lever, label) => knownLever(bench.log, picked.id, lever, label)}
+                    fitted={scene.installed.includes(picked.id)}
+                    act={act}
+                />
+            ),
+        [picked, byHand, bench.log, scene.installed, act],
+    )
     const papers = useMemo(
         () => (
             <Papers page={page} tried={bench.tried} log={bench.log} spoken={spoken} tagged={scene.tagged} act={act} />
@@ -122,175 +154,114 @@ export default function Bench(page: BenchPage) {
             ] as const,
         [steps, bench.log.length, ownSheet, job.rules.report],
     )
-    const middle = useMemo(
-        () => (
-            <Flex direction="column" minH="0" minW="0" gap="2">
-                <HStack gap="1" flexShrink={0} wrap={{ base: 'wrap', xl: 'nowrap' }}>
-                    <Doors doors={doors} scene={scene} act={act} />
-                    {board.ladder && (
-                        <ToolButton on={drawing} onClick={() => setDrawing(!drawing)}>
-                            Ladder
-                        </ToolButton>
-                    )}
-                    <Find
-                        board={board}
-                        onFound={(id, at) => {
-                            setPart(id)
-                            setSeek(at ?? id)
-                            if (at) setCursor(at)
-                        }}
-                    />
-                    <Box flex="1" />
-                    <Tabs.List borderWidth="0" gap="0" flexShrink={0}>
-                        {tabs.map(([value, name]) => (
-                            <Tabs.Trigger
-                                key={value}
-                                value={value}
-                                h="touch"
-                                px={tabs.length > 4 ? '1' : '2'}
-                                tabIndex={aside === null && value === 'call' ? 0 : undefined}
-                                onClick={() => aside === value && setAside(null)}
-                            >
-                                {name}
-                            </Tabs.Trigger>
-                        ))}
-                    </Tabs.List>
-                    <ToolButton
-                        onClick={() => {
-                            if (
-                                window.confirm(
-                                    steps
-                                        ? 'Close the warm-up? You can start it again whenever you like.'
-                                        : 'Close the call? The job ends here and is marked.',
-                                )
-                            )
-                                void act('hand_back')
-                        }}
-                    >
-                        Close the call
-                    </ToolButton>
-                </HStack>
-                <Notices away={bench.away} notice={bench.notice} onClear={bench.clear} />
-                <Box flex="1" minH="0" h={{ base: '56vh', md: 'auto' }} flexBasis={{ base: '56vh', md: '0' }}>
-                    {drawing && board.ladder ? (
-                        <Ladder
-                            ladder={board.ladder}
-                            board={board}
-                            red={scene.red}
-                            black={scene.black}
-                            cursor={cursor}
-                            part={part}
-                            onPlace={onPlace}
-                            onPart={setPart}
-                        />
-                    ) : (
-                        <Board
-                            board={board}
-                            red={scene.red}
-                            black={scene.black}
-                            cursor={cursor}
-                            part={part}
-                            lifted={scene.lifted}
-                            inHand={scene.off}
-                            installed={scene.installed}
-                            jumpers={scene.jumpers}
-                            jaw={scene.clamp?.wires}
-                            series={['ua', 'ma', 'aac'].includes(scene.mode)}
-                            off={off}
-                            atTaps={scene.at_taps}
-                            doors={doors}
-                            open={scene.open}
-                            seek={seek}
-                            readable
-                            onPlace={onPlace}
-                            onPart={setPart}
-                        />
-                    )}
-                </Box>
-            </Flex>
-        ),
-        [
-            scene,
-            off,
-            doors,
-            drawing,
-            board,
-            bench.away,
-            bench.notice,
-            bench.clear,
-            cursor,
-            part,
-            seek,
-            steps,
-            act,
-            onPlace,
-            aside,
-            tabs,
-        ],
+    const names = useMemo(
+        () => ({
+            red: scene.red ? placeName(board, scene.red) : '',
+            black: scene.black ? placeName(board, scene.black) : '',
+        }),
+        [board, scene.red, scene.black],
     )
-    const right = useMemo(
-        () => (
-            <Flex direction="column" gap="2" minH="0" w={{ base: '100%', md: '236px' }} flexShrink={0}>
-                <MeterPanel
-                    scene={scene}
-                    reading={reading}
-                    moving={moving}
-                    hand={hand}
-                    names={{
-                        red: scene.red ? placeName(board, scene.red) : '',
-                        black: scene.black ? placeName(board, scene.black) : '',
-                    }}
-                    act={act}
-                    onHand={setHand}
-                    onOff={() => {
-                        void act('leads', { red: null, black: null })
-                        setHand('red')
-                    }}
-                    meaning={{ ask: told !== undefined, onMeant: (meaning) => void act('meant', { meaning }) }}
+    const appliance = useMemo(
+        () =>
+            drawing && board.ladder ? (
+                <Ladder
+                    ladder={board.ladder}
+                    board={board}
+                    red={scene.red}
+                    black={scene.black}
+                    cursor={cursor}
+                    part={part}
+                    onPlace={onPlace}
+                    onPart={setPart}
                 />
-                <Stack gap="2" flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label="By hand">
-                    {bench.log.length === 0 && aside === null && (
-                        <Stack layerStyle="panel" gap="2" p="3">
-                            <Text fontSize="text">
-                                {steps
-                                    ? `${steps.length} things to try, on a board with nothing wrong.`
-                                    : `The customer says: “${job.complaint}”`}
-                            </Text>
-                            <MainButton onClick={() => setAside('call')}>
-                                {steps ? 'See the steps' : 'Read the call sheet'}
-                            </MainButton>
-                        </Stack>
-                    )}
-                    <PartPanel
-                        board={board}
-                        part={board.parts.find((p) => p.id === part)}
-                        place={cursor}
-                        log={bench.log}
-                        say={say}
-                        lifted={scene.lifted}
-                        off={scene.off}
-                        locked={scene.locked}
-                        heads={scene.heads}
-                        jaw={scene.clamp?.wires ?? []}
-                        jumper={{ from: jumpFrom, all: scene.jumpers, wires: scene.wired, onFrom: setJumpFrom }}
-                        installed={scene.installed}
-                        act={act}
-                        onPlace={onPlace}
-                    />
-                    <Instruments board={board} scene={scene} log={spoken} act={act} />
-                </Stack>
-            </Flex>
-        ),
-        [
+            ) : (
+                <Board
+                    board={board}
+                    red={scene.red}
+                    black={scene.black}
+                    cursor={cursor}
+                    part={part}
+                    lifted={scene.lifted}
+                    inHand={scene.off}
+                    installed={scene.installed}
+                    faint={ruledOut}
+                    beside={beside || undefined}
+                    jumpers={scene.jumpers}
+                    jaw={scene.clamp?.wires}
+                    series={['ua', 'ma', 'aac'].includes(scene.mode)}
+                    off={off}
+                    atTaps={scene.at_taps}
+                    doors={doors}
+                    open={scene.open}
+                    seek={seek}
+                    readable
+                    onPlace={onPlace}
+                    onPart={onPart}
+                />
+            ),
+        [scene, off, doors, drawing, board, cursor, part, seek, onPlace, onPart, ruledOut, beside],
+    )
+    const asks = told !== undefined
+    const meterProps = useMemo(
+        () => ({
             scene,
             reading,
             moving,
+            time: second,
             hand,
+            names,
+            act,
+            onHand: setHand,
+            meaning: { ask: asks, onMeant: (meaning: Meant) => void act('meant', { meaning }) },
+        }),
+        [scene, reading, moving, second, hand, names, act, asks],
+    )
+    const removeLeads = useCallback(() => {
+        void act('leads', { red: null, black: null })
+        setHand('red')
+    }, [act])
+    const toDial = useCallback(() => setAside((open) => (open === 'meter' ? null : 'meter')), [])
+    const hands = useMemo(
+        () => (
+            <>
+                {bench.log.length === 0 && aside === null && (
+                    <Stack layerStyle="panel" gap="2" p="3">
+                        <Text fontSize="text">
+                            {steps
+                                ? `${steps.length} things to try, on a board with nothing wrong.`
+                                : `The customer says: “${job.complaint}”`}
+                        </Text>
+                        <MainButton onClick={() => setAside('call')}>
+                            {steps ? 'See the steps' : 'Read the call sheet'}
+                        </MainButton>
+                    </Stack>
+                )}
+                <PartPanel
+                    board={board}
+                    part={picked}
+                    place={cursor}
+                    log={bench.log}
+                    say={say}
+                    lifted={scene.lifted}
+                    off={scene.off}
+                    locked={scene.locked}
+                    heads={scene.heads}
+                    jaw={scene.clamp?.wires ?? []}
+                    jumper={{ from: jumpFrom, all: scene.jumpers, wires: scene.wired, onFrom: setJumpFrom }}
+                    installed={scene.installed}
+                    faults={page.faults}
+                    marks={suspects}
+                    act={act}
+                    onPlace={onPlace}
+                />
+                <Instruments board={board} scene={scene} log={spoken} act={act} />
+            </>
+        ),
+        [
+            scene,
             board,
-            told,
             spoken,
             act,
-            part,
             cursor,
             bench.log,
             say,
@@ -299,8 +270,12 @@ export default function Bench(page: BenchPage) {
             aside,
             steps,
             job.complaint,
+            page.faults,
+            suspects,
+            picked,
         ],
     )
+    const Layout = isUpright ? UprightBench : WideBench
 
     return (
         <Frame title={job.title} full>
@@ -313,25 +288,35 @@ export default function Bench(page: BenchPage) {
                 lazyMount
                 unmountOnExit
             >
-                <Flex
-                    h="100%"
-                    gap="2"
-                    direction={{ base: 'column', md: 'row' }}
-                    overflowY={{ base: 'auto', md: 'visible' }}
-                >
-                    <Grid
-                        flex={{ base: 'none', md: '1' }}
-                        minW="0"
-                        h={{ base: 'auto', md: '100%' }}
-                        gap="2"
-                        templateColumns={{
-                            base: 'minmax(0,1fr)',
-                            md: `${aside === null ? '' : '272px '}minmax(0,1fr)`,
-                        }}
-                        templateRows={{ base: 'none', md: 'minmax(0,1fr) auto' }}
-                    >
-                        {aside !== null && papers}
-                        {middle}
+                <Layout
+                    tabs={tabs}
+                    aside={aside}
+                    onAside={setAside}
+                    tools={
+                        <BenchTools
+                            board={board}
+                            doors={doors}
+                            scene={scene}
+                            drawing={drawing}
+                            act={act}
+                            onDrawing={setDrawing}
+                            onFound={(id, at) => {
+                                setPart(id)
+                                setSeek(at ?? id)
+                                if (at) setCursor(at)
+                            }}
+                        />
+                    }
+                    close={<CloseCall isWarmUp={steps !== null} act={act} />}
+                    notices={<Notices away={bench.away} notice={bench.notice} onClear={bench.clear} />}
+                    appliance={
+                        <PerceivedAt channels={bench.seen} time={scrub ?? bench.time} runs={bench.playing}>
+                            {appliance}
+                            <Heard board={board} isWanted={look.sound} />
+                        </PerceivedAt>
+                    }
+                    papers={papers}
+                    time={
                         <TimeBar
                             bench={bench}
                             lanes={board.lanes}
@@ -340,10 +325,15 @@ export default function Bench(page: BenchPage) {
                             eyes={eyes}
                             scrub={scrub}
                             onScrub={job.kind === 'practice' ? setScrub : undefined}
+                            narrow={isUpright}
+                            sound={look.sound}
+                            onSound={(sound) => setLook({ sound })}
                         />
-                    </Grid>
-                    {right}
-                </Flex>
+                    }
+                    meterBar={<MeterBar {...meterProps} onDial={toDial} />}
+                    meter={<MeterPanel {...meterProps} bare={isUpright} onOff={removeLeads} />}
+                    hands={hands}
+                />
             </Tabs.Root>
         </Frame>
     )

@@ -1,6 +1,7 @@
 import { Box, Button, Grid, HStack, Stack, Tabs, Text } from '@chakra-ui/react'
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
 import { Board } from '@/board/Board'
+import { PerceivedAt } from '@/board/perceived'
 import { EntryList } from '@/debrief/EntryList'
 import { Known } from '@/debrief/Known'
 import { MarkSheet } from '@/debrief/MarkSheet'
@@ -164,17 +165,19 @@ export default function Debrief({
                         )}
                     </HStack>
                     <Box flex="1" minH="0">
-                        <Board
-                            board={board}
-                            doors={doors}
-                            part={lookedAt}
-                            jumpers={standing.jumpers}
-                            lifted={standing.lifted}
-                            inHand={standing.inHand}
-                            red={shown ? (shown.black === null ? null : shown.red) : standing.red}
-                            black={shown ? shown.black : standing.black}
-                            markedAll={bare ? fault.parts : []}
-                        />
+                        <PerceivedAt channels={past} time={row?.at_s ?? 0} runs={playing}>
+                            <Board
+                                board={board}
+                                doors={doors}
+                                part={lookedAt}
+                                jumpers={standing.jumpers}
+                                lifted={standing.lifted}
+                                inHand={standing.inHand}
+                                red={shown ? (shown.black === null ? null : shown.red) : standing.red}
+                                black={shown ? shown.black : standing.black}
+                                markedAll={bare ? fault.parts : []}
+                            />
+                        </PerceivedAt>
                     </Box>
                     <Text fontSize="text" minH="21px" aria-live="polite" truncate>
                         {shown ? (

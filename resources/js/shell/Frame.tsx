@@ -22,7 +22,7 @@ export function Frame({ title, children, full = false }: { title: string; childr
                 borderColor="line"
                 flexShrink={0}
             >
-                <Link href="/">
+                <Link href="/" aria-label="Odd Spark">
                     <HStack gap="2">
                         <Spark />
                         <Text fontWeight={700} fontSize="17px" display={{ base: 'none', md: 'block' }}>

@@ -5,10 +5,12 @@ export interface Look {
     theme: 'device' | 'light' | 'dark'
     contrast: boolean
     units: 'given' | 'metric' | 'imperial'
+    /** what is heard at the bench is played */
+    sound: boolean
 }
 
 const KEY = 'odd-spark-look'
-const PLAIN: Look = { theme: 'device', contrast: false, units: 'given' }
+const PLAIN: Look = { theme: 'device', contrast: false, units: 'given', sound: false }
 const listeners = new Set<() => void>()
 
 export function readLook(): Look {

@@ -170,18 +170,40 @@ export interface Part {
     id: string
     label: string
     /**
+     * what moves, shines or sounds in it; boards of older jobs have none
+     */
+    moves?: Move[]
+    /**
      * boards of older jobs have none
      */
     ports?: Port[]
     resets: boolean
     size?: number
     symbol: string
+    /**
+     * the middle of the symbol, where there is room for one
+     *
+     * @minItems 2
+     * @maxItems 2
+     */
+    symbol_at?: [number, number]
     taps: Tap[]
     terminals: Terminal[]
     /**
      * the label in lines, and the size in which it fits; boards of older jobs have none
      */
     text?: string[]
+    /**
+     * the middle of the label; boards of older jobs have none
+     *
+     * @minItems 2
+     * @maxItems 2
+     */
+    text_at?: [number, number]
+    /**
+     * how wide each line of the label is pressed, where it has not the room
+     */
+    text_w?: number[]
     title: string
     van?: boolean
     w: number
@@ -214,6 +236,46 @@ export interface Hands {
     recall: boolean
 }
 /**
+ * What of a part moves, shines or sounds, by the channel on which it is perceived; in the place of the symbol, or at one of its own.
+ */
+export interface Move {
+    as: 'flame' | 'shaft' | 'glow' | 'spark' | 'marker' | 'lamp' | 'click' | 'noise'
+    /**
+     * its middle
+     *
+     * @minItems 2
+     * @maxItems 2
+     */
+    at?: [number, number]
+    channel: string
+    /**
+     * what a lamp shows, by class
+     */
+    codes?: {
+        [k: string]: LampCode
+    }
+    /**
+     * a flame of oil, which is yellow when it is as it should be
+     */
+    oil?: boolean
+}
+export interface LampCode {
+    lit: boolean
+    /**
+     * how many are counted before a pause; 0 for a steady lamp or one that flashes evenly
+     */
+    flashes: number
+    /**
+     * seconds from one flash to the next; 0 for a steady lamp
+     */
+    every_s: number
+    colour?: string
+    /**
+     * what a display shows in place of a lamp
+     */
+    letters?: string
+}
+/**
  * A place on a part where a pipe, a duct, a hose or a sensor is joined.
  */
 export interface Port {
@@ -231,6 +293,15 @@ export interface Tap {
 }
 export interface Terminal {
     edge: 'up' | 'down' | 'left' | 'right'
+    /**
+     * Where its name is written: the point of the anchor, on the line through the middle of the letters; boards of older jobs have none.
+     */
+    letters?: {
+        x: number
+        y: number
+        anchor: 'start' | 'middle' | 'end'
+        upright: boolean
+    }
     name: string
     place: string
     x: number

@@ -1,0 +1,177 @@
+import { expect, test, type Page } from '@playwright/test'
+import { clean, press, signIn } from './people'
+
+const SCREENS = {
+    'a phone': { viewport: { width: 390, height: 844 }, who: 'isolde' },
+    'an upright tablet': { viewport: { width: 820, height: 1180 }, who: 'sunniva' },
+}
+
+/** Brings a part or a terminal into view by its name, as one does where not all of the board has room. */
+async function find(page: Page, name: string) {
+    const field = page.getByLabel('Find a part or a terminal')
+    await field.fill(name)
+    await field.press('Enter')
+    await expect(field).toHaveValue('')
+}
+
+async function place(page: Page, name: string, at: string) {
+    await find(page, name)
+    const reply = page.waitForResponse((r) => r.url().endsWith('/acts'))
+    await page.locator(`[data-place="${at}"]`).tap()
+    await reply
+}
+
+/** Nothing runs past the edge, and everything that can be pressed can be reached with a finger. */
+async function fits(page: Page, where: string) {
+    const found = await page.evaluate(() => {
+        const bad: string[] = []
+        const root = document.documentElement
+        if (root.scrollWidth > innerWidth) bad.push(`page is ${root.scrollWidth} px wide`)
+        if (root.scrollHeight > innerHeight) bad.push(`page is ${root.scrollHeight} px high`)
+        const sheet = document.querySelector('[data-sheet]')?.getBoundingClientRect()
+        for (const button of document.querySelectorAll<HTMLElement>('button, [role=tab]')) {
+            const box = button.getBoundingClientRect()
+            const [x, y] = [box.left + box.width / 2, box.top + box.height / 2]
+            const isScrolledAway = x < 0 || y < 0 || x > innerWidth || y > innerHeight
+            const isUnderSheet = sheet && !button.closest('[data-sheet]') && y > sheet.top && y < sheet.bottom
+            if (box.width === 0 || isScrolledAway || isUnderSheet || button.closest('details:not([open])')) continue
+            const scrolls = button.closest('[data-sheet] *, [data-sheet]') !== null
+            const top = document.elementFromPoint(x, y)
+            if (!scrolls && top !== button && !button.contains(top))
+                bad.push(`"${button.textContent}" lies under another`)
+        }
+        return bad
+    })
+    expect(found, where).toEqual([])
+}
+
+for (const [name, { viewport, who }] of Object.entries(SCREENS)) {
+    test.describe(`on ${name}`, () => {
+        test.use({ viewport, hasTouch: true })
+
+        test(`a whole job by touch on ${name}: call sheet, readings, name, repair, hand back`, async ({ page }) => {
+            await signIn(page, who)
+            await page
+                .getByText('Seed library: went cold at noon')
+                .locator('xpath=ancestor::div[2]')
+                .getByRole('button', { name: /Begin|Continue/ })
+                .tap()
+            const sheet = page.locator('[data-sheet]')
+            await page.getByRole('tab', { name: 'Call' }).tap()
+            if (!(await sheet.isVisible())) await page.getByRole('tab', { name: 'Call' }).tap()
+            await expect(page.getByText('No heat since noon.')).toBeVisible()
+            await fits(page, 'call sheet')
+            await page.getByRole('button', { name: 'Close', exact: true }).tap()
+            await expect(sheet).toBeHidden()
+            await fits(page, 'board')
+
+            const board = (await page.getByRole('group', { name: 'Board of the appliance' }).boundingBox())!
+            expect((board.width * board.height) / (viewport.width * viewport.height)).toBeGreaterThan(0.5)
+
+            // hands beside the picked part
+            await find(page, 'Thermostat')
+            await page.locator('[data-part="thermostat"]').tap()
+            await press(page, 'Look at Thermostat')
+            await fits(page, 'hands beside a part')
+            for (const [label, part] of [
+                ['Breaker 15 A', 'breaker'],
+                ['Gas cock', 'cock'],
+            ] as const) {
+                await find(page, label)
+                await page.locator(`[data-part="${part}"]`).tap()
+                await press(page, `Look at ${label}`)
+            }
+            if ((await page.getByRole('button', { name: 'Door off' }).count()) > 0) await press(page, 'Door off')
+            if ((await page.getByRole('button', { name: 'Hold door switch' }).count()) > 0)
+                await press(page, 'Hold door switch')
+            await place(page, 'Igniter 1', 'igniter.1')
+            await place(page, 'Igniter 2', 'igniter.2')
+            await expect(async () => {
+                await press(page, 'Next event')
+                await expect(page.getByTestId('display')).toHaveText(/^1[12]\d\.\d V AC$/, { timeout: 300 })
+            }).toPass({ timeout: 40_000 })
+            await press(page, 'Log reading')
+            await press(page, 'Bad')
+            await fits(page, 'meter bar')
+            await clean(page, name)
+
+            await press(page, 'Release door switch')
+            await find(page, 'Service switch')
+            await page.locator('[data-part="service"]').tap()
+            await press(page, /^Service switch, .*: off$/)
+            await page.getByRole('tab', { name: 'Suspects' }).tap()
+            await page.getByLabel('Find a suspect').fill('igniter crack')
+            await fits(page, 'suspects')
+            await press(page, 'Name Igniter: cracked, open')
+            await page.getByRole('button', { name: 'Close', exact: true }).tap()
+
+            await find(page, 'Igniter')
+            await page.locator('[data-part="igniter"]').tap()
+            await page.getByRole('tab', { name: 'Part' }).tap()
+            await page.getByText('Mend it…').tap()
+            await press(page, 'Replace')
+            await page.getByRole('tab', { name: 'Meter' }).tap()
+            await press(page, 'Remove leads')
+            await page.getByRole('button', { name: 'Close', exact: true }).tap()
+            await press(page, 'Door on')
+            await find(page, 'Service switch')
+            await page.locator('[data-part="service"]').tap()
+            await press(page, /^Service switch, .*: on$/)
+            await expect(async () => {
+                await press(page, 'Next event')
+                await expect(page.getByText(/blower runs/).first()).toBeVisible({ timeout: 300 })
+            }).toPass({ timeout: 40_000 })
+            page.once('dialog', (d) => void d.accept())
+            await page.getByRole('button', { name: 'Close the call' }).tap()
+            await expect(page.getByText('It was:')).toBeVisible()
+            await expect(page.getByText(/^Passed/)).toBeVisible()
+        })
+    })
+}
+
+test.describe('a line of the suspects', () => {
+    test.use({ viewport: SCREENS['a phone'].viewport, hasTouch: true })
+
+    test('is struck by drawing it to the left, starred to the right, and its part grows faint', async ({ page }) => {
+        await signIn(page, 'priya')
+        await page
+            .getByText("Bookbinder's workshop")
+            .locator('xpath=ancestor::div[2]')
+            .getByRole('button', { name: /Begin|Continue/ })
+            .tap()
+        const list = page.getByRole('list', { name: 'Suspects' })
+        await page.getByRole('tab', { name: 'Suspects' }).tap()
+        if (!(await list.isVisible())) await page.getByRole('tab', { name: 'Suspects' }).tap()
+        await page.getByLabel('Find a suspect').fill('filter')
+        const line = (title: string) =>
+            list.getByRole('listitem').filter({ has: page.getByRole('button', { name: `Star ${title}`, exact: true }) })
+        const titles = (
+            await list
+                .getByRole('button', { name: /^Star Filter: / })
+                .evaluateAll((all) => all.map((b) => b.ariaLabel!))
+        ).map((label) => label.slice('Star '.length))
+        expect(titles.length).toBeGreaterThan(0)
+        const touch = await page.context().newCDPSession(page)
+        const swipe = async (title: string, by: number) => {
+            const box = (await line(title).boundingBox())!
+            const at = (x: number) => [{ x: box.x + box.width / 2 + x, y: box.y + 16 }]
+            const reply = page.waitForResponse((r) => r.url().endsWith('/acts'))
+            await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: at(0) })
+            for (const share of [0.2, 0.4, 0.6, 0.8, 1])
+                await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: at(by * share) })
+            await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
+            await reply
+        }
+        const pressed = (title: string, name: RegExp) =>
+            expect(line(title).getByRole('button', { name })).toHaveAttribute('aria-pressed', 'true')
+        await swipe(titles[0]!, 110)
+        await pressed(titles[0]!, /^Star/)
+        const part = page.locator('[data-box="filter"]')
+        const before = await part.getAttribute('opacity')
+        for (const title of titles) {
+            await swipe(title, -110)
+            await pressed(title, /^Rule out/)
+        }
+        expect(Number(await part.getAttribute('opacity'))).toBeLessThan(Number(before))
+    })
+})
