@@ -68,19 +68,6 @@ test('every shipped model opens with its board, its healthy tape and its tables'
         await page.getByRole('link', { name, exact: true }).click()
         await expect(page.getByRole('img', { name: /Tape of the healthy run/ })).toBeVisible()
         await expect(page.getByRole('group', { name: 'Board of the appliance' })).toBeVisible()
-        // every label as the browser has drawn it lies within its part
-        const outside = await page.locator('[data-label]').evaluateAll((texts) =>
-            texts.flatMap((text) => {
-                const id = text.getAttribute('data-label')
-                const t = text.getBoundingClientRect()
-                const box = document.querySelector(`[data-part="${id}"]`)!.getBoundingClientRect()
-                const isWithin =
-                    t.left >= box.left && t.right <= box.right && t.top >= box.top && t.bottom <= box.bottom
-                return isWithin ? [] : [`${id}: ${text.textContent}`]
-            }),
-        )
-        expect(await page.locator('[data-label]').count()).toBeGreaterThan(8)
-        expect(outside, name).toEqual([])
         await page.getByRole('button', { name: 'Sequence', exact: true }).click()
         await expect(page.getByLabel('Sequence tables')).toContainText(
             /every state can be reached and left|No control with a table/,
@@ -168,7 +155,7 @@ test('an answer that comes after the page was left moves nobody', async ({ page 
     await expect(page.getByRole('heading', { name: 'Shop' })).toBeVisible()
     release()
     await arrived
-    await page.getByRole('link', { name: 'House rules', exact: true }).click()
+    await page.getByRole('link', { name: 'Rules', exact: true }).click()
     await expect(page).toHaveURL(/\/rules$/)
     await expect(page.getByLabel('Pass mark, of 100')).toBeVisible()
     await expect(page).toHaveURL(/\/rules$/)

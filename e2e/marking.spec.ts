@@ -6,7 +6,7 @@ test("house rules of one's own, a job under them, hints, the mark, a line set ot
     page,
 }) => {
     await signIn(page, 'ines')
-    await page.getByRole('link', { name: 'House rules' }).click()
+    await page.getByRole('link', { name: 'Rules', exact: true }).click()
     await page.getByLabel('Pass mark, of 100').fill('140')
     await page.getByLabel('Title').fill('Tuesday lab')
     await page.getByRole('button', { name: 'Save as a set of its own' }).click()

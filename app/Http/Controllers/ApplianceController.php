@@ -10,6 +10,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
+use OddSpark\Appliance\Facets;
 use OddSpark\Appliance\Model;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
@@ -37,9 +38,30 @@ class ApplianceController extends Controller
                         'parts' => count($model->parts()),
                         'wires' => count($model->wires()),
                         'faults' => count(FaultSet::of($model)->faults) - 1,
+                        'facets' => Facets::of($model)->toArray(),
+                        'picture' => $this->picture(json_decode($a->board, true)),
                     ];
                 }),
         ]);
+    }
+
+    /**
+     * A board in few lines.
+     *
+     * @param array<string, mixed> $board
+     * @return array<string, mixed> size, parts as boxes, wires in their colours
+     */
+    private function picture(array $board): array
+    {
+        return [
+            'width' => $board['width'],
+            'height' => $board['height'],
+            'parts' => array_map(fn (array $p) => [$p['x'], $p['y'], $p['w'], $p['h']], $board['parts']),
+            'wires' => array_map(
+                fn (array $w) => ['colour' => $w['colour'], 'points' => $w['points']],
+                $board['wires'],
+            ),
+        ];
     }
 
     public function show(Request $request, Appliance $appliance, AssignJob $giving): Response

@@ -77,11 +77,14 @@ class AssignmentController extends Controller
             'passed' => $a?->mark['passed'] ?? null,
             'verdict' => $a?->mark['verdict'] ?? null,
         ];
-        $universe = FaultSet::of(new Model(json_decode($assignment->document, true)));
+        $model = new Model(json_decode($assignment->document, true));
+        $universe = FaultSet::of($model);
 
         return Inertia::render('Job', [
             'job' => $assignment->briefing() + [
                 'course' => $assignment->course->name,
+                'model' => $model->title(),
+                'visit' => $model->visitTitles()[$assignment->visit] ?? $assignment->visit,
                 'fault' => $universe->get($assignment->fault)->title,
                 'hash' => substr($assignment->hash, 0, 12),
                 'key' => Analysis::find($assignment->hash, $assignment->visit)?->key($assignment->fault),

@@ -103,16 +103,14 @@ class DraftController extends Controller
             'start' => $this->view->shown($draft),
             'presence' => $this->history->look($draft, $request->user()),
             'models' => $this->models(),
-            'catalogue' => Catalogue::find($this->library, '', PartKind::catalogue()),
+            'catalogue' => Catalogue::all($this->library, PartKind::catalogue()),
         ]);
     }
 
-    /** Kinds that answer to some words. */
-    public function kinds(Request $request, Draft $draft): JsonResponse
+    /** Kinds as they are now: the school may have made one meanwhile. */
+    public function kinds(Draft $draft): JsonResponse
     {
-        return response()->json(
-            Catalogue::find($this->library, mb_substr($this->text($request, 'words'), 0, 100), PartKind::catalogue()),
-        );
+        return response()->json(Catalogue::all($this->library, PartKind::catalogue()));
     }
 
     public function edit(Request $request, Draft $draft): JsonResponse

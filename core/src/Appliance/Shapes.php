@@ -70,6 +70,7 @@ namespace OddSpark\Appliance;
  *     plate?: PlateDocument, readings?: list<ExpectedDocument>, universe: array{wire_modes: array<string,
  *     ModeDocument>}, as_built?: list<array{end?: string, on?: string, wire?: string, tag?: string}>,
  *     compounds?: list<array{faults: list<string>, title?: string, weight: int|float}>,
+ *     accepted?: list<array{rule: string, parts: list<string>, wires: list<string>, reason: string}>,
  *     found?: list<FoundDocument>, weights?: array<string, int|float>, visits: array<string, VisitDocument>,
  *     kinds?: array<string, KindDocument>}
  * @phpstan-type Edit array{do: string, kind?: string, at?: array{int|float, int|float}, label?: string,

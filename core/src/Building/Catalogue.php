@@ -10,61 +10,55 @@ use OddSpark\Appliance\Shapes;
 use OddSpark\Appliance\Spec;
 
 /**
- * The kinds of parts there are, found by the trade's words for them and by what they do.
+ * The kinds of parts there are, with the words that they answer to and how usual they are.
  *
  * @phpstan-import-type KindDocument from Shapes
  */
 final class Catalogue
 {
     /**
-     * Kinds by how well they answer to some words; all of them without any.
+     * All kinds, those that the shipped models use most first.
      *
      * @param array<string, KindDocument> $own kinds of the school's, by name
      * @return list<array{kind: string, title: string, family: string, symbol: string, own: bool, size: array{int, int},
-     *     terminals: list<string>}>
+     *     terminals: list<string>, words: string, used: int}> words: what else it answers to
      */
-    public static function find(Library $library, string $words = '', array $own = []): array
+    public static function all(Library $library, array $own = []): array
     {
-        $wanted = array_filter(preg_split('/[\s,]+/', mb_strtolower($words)) ?: []);
-        $found = [];
         $kinds = array_combine(
             $library->kindNames(),
             array_map(fn (string $name) => $library->kind($name), $library->kindNames()),
         );
+        $used = self::used($library);
+        $found = [];
         foreach ($own + $kinds as $name => $json) {
             $kind = Kind::of((string) $name, $json);
-            $title = mb_strtolower($kind->title);
             $does = array_unique(array_map(fn (Spec $s): string => $s->class::DOES, $kind->primitives));
-            $more = "$title $name {$kind->family->value} {$kind->family->otherWords()} ".implode(' ', $does);
-            $score = 0;
-            foreach ($wanted as $word) {
-                $hit = str_contains($title, $word) ? 3 : (str_contains($more, $word) ? 1 : -100);
-                $score += $hit + (preg_match('/\b'.preg_quote($word, '/').'/', $title) === 1 ? 2 : 0);
-            }
-            if ($score >= 0) {
-                $found[] = [
-                    $score,
-                    [
-                        'kind' => (string) $name,
-                        'title' => $kind->title,
-                        'family' => $kind->family->value,
-                        'symbol' => $kind->symbol,
-                        'own' => isset($own[$name]),
-                        'size' => $kind->size,
-                        'terminals' => array_map('strval', array_keys($kind->terminals)),
-                    ],
-                ];
-            }
+            $found[] = [
+                'kind' => (string) $name,
+                'title' => $kind->title,
+                'family' => $kind->family->value,
+                'symbol' => $kind->symbol,
+                'own' => isset($own[$name]),
+                'size' => $kind->size,
+                'terminals' => array_map('strval', array_keys($kind->terminals)),
+                'words' => "$name {$kind->family->value} {$kind->family->otherWords()} ".implode(' ', $does),
+                'used' => $used[$name] ?? 0,
+            ];
         }
-        usort(
-            $found,
-            fn (array $a, array $b) => [$b[0], $a[1]['family'], $a[1]['title']] <=> [
-                $a[0],
-                $b[1]['family'],
-                $b[1]['title'],
-            ],
-        );
+        usort($found, fn (array $a, array $b) => [$b['used'], $a['title']] <=> [$a['used'], $b['title']]);
 
-        return array_column($found, 1);
+        return $found;
+    }
+
+    /** @return array<string, int> shipped models that have one, by kind */
+    private static function used(Library $library): array
+    {
+        $kinds = [];
+        foreach ($library->names() as $name) {
+            $kinds = [...$kinds, ...array_unique(array_column($library->document($name)['parts'], 'kind'))];
+        }
+
+        return array_count_values($kinds);
     }
 }

@@ -42,6 +42,7 @@ final readonly class SectionEdits
         'joined',
         'cables',
         'includes',
+        'accepted',
     ];
 
     private const DEPTH = 8;

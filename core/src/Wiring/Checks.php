@@ -37,13 +37,28 @@ final class Checks
         Plate::class,
     ];
 
-    /** @return list<Finding> what is wrong first */
+    /** @return list<Finding> what is wrong first, and what somebody has put aside last */
     public static function of(Model $model): array
     {
         $nets = new Nets($model);
         $found = array_merge(...array_map(fn (string $rule) => (new $rule($nets))->find(), self::RULES));
-        usort($found, fn (Finding $x, Finding $y) => $y->grade <=> $x->grade);
+        $found = array_map(fn (Finding $f) => self::asAccepted($f, $model), $found);
+        usort($found, fn (Finding $x, Finding $y) => [$x->accepted !== null, $y->grade] <=> [
+            $y->accepted !== null,
+            $x->grade,
+        ]);
 
         return $found;
+    }
+
+    private static function asAccepted(Finding $finding, Model $model): Finding
+    {
+        foreach ($model->document['accepted'] ?? [] as $one) {
+            if ($finding->isThe($one)) {
+                return $finding->accepted($one['reason']);
+            }
+        }
+
+        return $finding;
     }
 }

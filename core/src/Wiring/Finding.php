@@ -25,7 +25,9 @@ final readonly class Finding
      * @param string $text what is so, and where
      * @param string $why what follows from it
      * @param string $mend what to do
-     * @param list<Edit> $edits edits of the builder that do it; none where a person must choose
+     * @param list<Edit> $edits edits of the builder that do it, and take nothing off; none where a person must choose
+     * @param string $does what these edits do, in a sentence
+     * @param string|null $accepted why somebody has put it aside
      */
     public function __construct(
         public string $rule,
@@ -36,7 +38,38 @@ final readonly class Finding
         public string $why,
         public string $mend,
         public array $edits = [],
+        public string $does = '',
+        public ?string $accepted = null,
     ) {}
+
+    public function accepted(string $reason): self
+    {
+        return new self(...['accepted' => $reason] + get_object_vars($this));
+    }
+
+    /**
+     * Whether it is the same thing at the same place.
+     *
+     * @param array{rule: string, parts: list<string>, wires: list<string>} $other
+     */
+    public function isThe(array $other): bool
+    {
+        $where = fn (array $parts, array $wires): array => [self::sorted($parts), self::sorted($wires)];
+
+        return $this->rule === $other['rule'] &&
+            $where($this->parts, $this->wires) === $where($other['parts'], $other['wires']);
+    }
+
+    /**
+     * @param list<string> $ids
+     * @return list<string>
+     */
+    private static function sorted(array $ids): array
+    {
+        sort($ids);
+
+        return $ids;
+    }
 
     /** @return array<string, mixed> */
     public function toArray(): array

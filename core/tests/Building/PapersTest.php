@@ -150,15 +150,16 @@ final class PapersTest extends TestCase
         }
     }
 
-    public function test_kinds_are_found_by_what_they_are_called_and_by_what_they_do(): void
+    public function test_kinds_say_what_else_they_answer_to_and_the_most_used_come_first(): void
     {
-        $find = fn (string $words): array => array_column(Catalogue::find(new Library(), $words), 'kind');
-        self::assertContains('limit-switch', $find('opens on heat'));
-        self::assertSame(['water-cut-off'], $find('lwco'));
-        self::assertContains('thermostat-mechanical', $find('stat'));
-        self::assertSame('transformer-120-24', $find('transformer 120')[0]);
-        self::assertSame([], $find('carburettor'));
-        self::assertCount(count((new Library())->kindNames()), $find(''));
+        $kinds = Catalogue::all(new Library());
+        $words = array_column($kinds, 'words', 'kind');
+        self::assertStringContainsString('opens on heat', $words['limit-switch']);
+        self::assertStringContainsString('lwco', $words['water-cut-off']);
+        self::assertCount(count((new Library())->kindNames()), $kinds);
+        $used = array_column($kinds, 'used', 'kind');
+        self::assertGreaterThan($used['ignition-transformer'], $used['transformer-120-24']);
+        self::assertSame(max($used), $kinds[0]['used']);
     }
 
     public function test_figures_have_units_what_is_usual_and_how_far_they_go(): void

@@ -233,6 +233,8 @@ final class ChecksTest extends TestCase
         self::assertNotSame([], [...$found[0]->parts, ...$found[0]->wires], 'it says where');
         self::assertNotSame('', $found[0]->mend);
         if ($found[0]->edits !== []) {
+            self::assertNotSame('', $found[0]->does, 'it says what it will do');
+            self::assertNotContains('remove', array_column($found[0]->edits, 'do'), 'it takes nothing off');
             $mended = array_reduce($found[0]->edits, $editor->apply(...), $document);
             $left = array_map(
                 fn (Finding $f) => $f->text,
@@ -240,6 +242,26 @@ final class ChecksTest extends TestCase
             );
             self::assertNotContains($found[0]->text, $left, 'its own mend mends it');
         }
+    }
+
+    public function test_what_was_put_aside_stands_last_with_its_reason_and_comes_back_when_it_is_another(): void
+    {
+        $library = new Library();
+        $editor = new Edits($library);
+        $harm = [
+            ['do' => 'place', 'kind' => 'service-switch', 'label' => 'Lost switch', 'at' => [20, 20]],
+            ['do' => 'place', 'kind' => 'circulator', 'label' => 'Lost pump', 'at' => [20, 700]],
+        ];
+        $document = array_reduce($harm, $editor->apply(...), $library->document('furnace-standing-pilot'));
+        $first = Checks::of($library->draft($document))[0];
+        self::assertNull($first->accepted);
+        $aside = ['rule' => $first->rule, 'parts' => $first->parts, 'wires' => $first->wires, 'reason' => 'as found'];
+        $accept = fn (array $one): array => ['do' => 'set', 'path' => '/accepted/-', 'value' => $one];
+        $after = Checks::of($library->draft($editor->apply($document, $accept($aside))));
+        self::assertSame('as found', $after[count($after) - 1]->accepted);
+        self::assertSame($first->text, $after[count($after) - 1]->text);
+        $elsewhere = Checks::of($library->draft($editor->apply($document, $accept(['wires' => ['w0']] + $aside))));
+        self::assertSame([], array_filter($elsewhere, fn (Finding $f) => $f->accepted !== null));
     }
 
     public function test_two_legs_of_a_split_phase_are_no_switched_neutral(): void

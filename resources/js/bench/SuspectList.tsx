@@ -4,6 +4,7 @@ import type { DoAct } from '@/lib/acts'
 import type { Entry, FaultName } from '@/lib/types'
 import { suspectMarks, suspectWhys } from './known'
 import { Mini, SuspectLine } from './SuspectLine'
+import { search } from '@/search/search'
 import { MainButton } from '@/theme/buttons'
 
 interface Props {
@@ -25,10 +26,10 @@ export function SuspectList({ faults, log, act }: Props) {
     const marks = useMemo(() => suspectMarks(log), [log])
     const whys = useMemo(() => suspectWhys(log), [log])
     const named = [...log].reverse().find((e) => e.act.act === 'name')?.act['fault']
-    const shown = useMemo(() => {
-        const wanted = words.toLowerCase().split(/\s+/).filter(Boolean)
-        return faults.filter((f) => wanted.every((w) => `${f.title} ${f.family}`.toLowerCase().includes(w)))
-    }, [faults, words])
+    const shown = useMemo(
+        () => search(faults, words, (f) => ({ title: f.title, more: f.family })),
+        [faults, words],
+    )
     const families = useMemo(() => byFamily(shown, marks), [shown, marks])
     const left = (of: FaultName[]) => `${of.filter((f) => marks[f.id] !== 'out').length} of ${of.length}`
 

@@ -13,7 +13,7 @@ import { PipePath } from './PipePath'
 import { PortMark } from './PortMark'
 import { Across, AtTaps, ClampJaw, InSeries, Jumper, Lead, Volts } from './Tools'
 import { useHand } from './useHand'
-import { legible, middle, shown, zoomed, type View } from './view'
+import { buildable, legible, middle, shown, zoomed, type View } from './view'
 import { extent, nearestWire, placeAt, reaches } from './walk'
 import { BundlePath, WirePath } from './WirePath'
 
@@ -97,12 +97,16 @@ export function Board(props: Props) {
     const isWhole = useRef(false)
     /** the whole is too small for its letters to be read, so that anything beside a part would hide others */
     const [isSmall, setIsSmall] = useState(false)
+    const opens = making ? buildable : legible
+    const hasOpened = useRef(false)
     useLayoutEffect(() => {
         const el = frame.current
         if (!readable || !el || el.clientWidth === 0 || typeof ResizeObserver === 'undefined') return
-        const first = legible(board, all, el.getBoundingClientRect())
-        setView(first) // before it is seen for the first time
-        setIsSmall(first.scale > 1)
+        const room = el.getBoundingClientRect()
+        setIsSmall(legible(board, all, room).scale > 1)
+        // before it is seen for the first time; what is built goes on where one looks
+        if (!making || !hasOpened.current) setView(opens(board, all, room))
+        hasOpened.current = true
         const seen = new ResizeObserver(() => {
             const { scale } = legible(board, all, el.getBoundingClientRect())
             // with less room than before it stays readable, and round what was looked at
@@ -110,11 +114,11 @@ export function Board(props: Props) {
         })
         seen.observe(el)
         return () => seen.disconnect()
-    }, [board, all, readable])
+    }, [board, all, readable, making, opens])
     const whole = () => {
         const box = frame.current?.getBoundingClientRect()
         isWhole.current = view.scale > 1
-        if (box) setView(isWhole.current ? { scale: 1, ...middle(all) } : legible(board, all, box))
+        if (box) setView(isWhole.current ? { scale: 1, ...middle(all) } : opens(board, all, box))
     }
     useKeys(['0'], () => readable && whole())
     const pulled = useHand(frame, view, all, setView, props.onMove)

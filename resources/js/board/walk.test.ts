@@ -173,6 +173,8 @@ describe('walking a lead', () => {
         expect(named(board, 'limit').map((f) => f.name)).toEqual(['Limit', 'Limit a', 'Limit b'])
         expect(named(board, 'in control')).toEqual([{ name: 'Control IN', part: 'board', place: 'board.IN' }])
         expect(named(board, 'pump')).toEqual([])
+        expect(named(board, 'hi limit')[0]).toEqual({ name: 'Limit', part: 'limit', place: null })
+        expect(named(board, 'contrl')[0]?.name).toBe('Control')
         expect(named(board, '  ')).toEqual([])
     })
 

@@ -1,4 +1,5 @@
 import type { BoardData, LadderData, Wire } from '@/lib/types'
+import { search } from '@/search/search'
 
 /**
  * Walking a lead along what can be seen: from a terminal to the wires landed there, from a wire's
@@ -225,7 +226,7 @@ export function extent(board: BoardData): { x: number; y: number; w: number; h: 
     return { x, y, w: Math.max(...xs) + 24 - x, h: Math.max(...ys) + 24 - y }
 }
 
-/** Parts and terminals whose names begin with or hold these words, the nearest to them first. */
+/** Parts and terminals whose names begin with or hold these words, or mean the same, the nearest to them first. */
 export function named(board: BoardData, words: string): { name: string; part: string; place: string | null }[] {
     const wanted = words.trim().toLowerCase()
     if (wanted === '') return []
@@ -235,9 +236,17 @@ export function named(board: BoardData, words: string): { name: string; part: st
     ])
     const rank = (name: string) =>
         name === wanted ? 0 : name.startsWith(wanted) ? 1 : wanted.split(/\s+/).every((w) => name.includes(w)) ? 2 : 3
-    return all
+    const literal = all
         .map((f) => ({ f, r: rank(f.name.toLowerCase()) }))
         .filter(({ r }) => r < 3)
         .sort((a, b) => a.r - b.r)
         .map(({ f }) => f)
+    if (literal.length > 0) return literal
+    // what the trade calls it too, and slips
+    const titles = new Map(board.parts.map((p) => [p.id, p.title]))
+    return search(all, words, (f) => ({
+        title: f.name,
+        more: f.place === null ? (titles.get(f.part) ?? '') : '',
+        usual: f.place === null ? 1 : 0,
+    }))
 }

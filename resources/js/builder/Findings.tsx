@@ -1,4 +1,6 @@
-import { Box, Heading, HStack, Stack, Text } from '@chakra-ui/react'
+import { Box, Heading, HStack, Input, Stack, Text } from '@chakra-ui/react'
+import { useState } from 'react'
+import { MainButton } from '@/theme/buttons'
 import { Word } from './Word'
 import type { Checked, Edit } from './types'
 
@@ -17,6 +19,8 @@ export function Findings({ checked, busy, edit, onShow }: Props) {
                 Checking…
             </Text>
         )
+    const open = checked.findings.filter((f) => f.accepted === null)
+    const aside = checked.findings.filter((f) => f.accepted !== null)
     return (
         <Stack gap="2" aria-label="Checks" aria-busy={busy} as="section">
             {busy && (
@@ -24,27 +28,26 @@ export function Findings({ checked, busy, edit, onShow }: Props) {
                     Checking the change…
                 </Text>
             )}
-            {checked.findings.length === 0 && (
+            {open.length === 0 && (
                 <Text color="good" fontWeight={700}>
-                    Wiring checks passed.
+                    Wiring checks passed{aside.length > 0 ? `, ${aside.length} put aside` : ''}.
                 </Text>
             )}
-            {checked.findings.map((f, i) => (
-                <Box key={i} borderTopWidth="1px" borderColor="line" pt="1">
-                    <Text fontSize="note" fontWeight={700} color={f.grade === 'wrong' ? 'danger' : 'faint'}>
-                        {f.grade === 'wrong' ? '▲ ' : '○ '}
-                        {f.rule}
-                    </Text>
-                    <Text fontSize="text">{f.text}</Text>
-                    <Text fontSize="note" color="faint">
-                        {f.why} {f.mend}
-                    </Text>
-                    <HStack gap="1" mt="1">
-                        <Word onClick={() => onShow(f.parts, f.wires)}>Show</Word>
-                        {f.edits.length > 0 && <Word onClick={() => void edit(...f.edits)}>Fix</Word>}
-                    </HStack>
-                </Box>
+            {open.map((f) => (
+                <One key={keyOf(f)} finding={f} edit={edit} onShow={onShow} />
             ))}
+            {aside.length > 0 && (
+                <details>
+                    <summary>
+                        <Text as="span" fontSize="text" color="copper" fontWeight={700} cursor="pointer">
+                            Put aside: {aside.length}
+                        </Text>
+                    </summary>
+                    {aside.map((f) => (
+                        <One key={keyOf(f)} finding={f} edit={edit} onShow={onShow} />
+                    ))}
+                </details>
+            )}
             {checked.lacks.length > 0 && (
                 <Box borderTopWidth="1px" borderColor="line" pt="2">
                     <Heading as="h3" size="sm">
@@ -58,6 +61,63 @@ export function Findings({ checked, busy, edit, onShow }: Props) {
                 </Box>
             )}
         </Stack>
+    )
+}
+
+type Finding = Checked['findings'][number]
+
+const keyOf = (f: Finding) => `${f.rule} ${f.parts.join(' ')} ${f.wires.join(' ')} ${f.text}`
+
+/** One thing that was found: what, why it matters, what a fix will do, and a reason to put it aside. */
+function One({ finding: f, edit, onShow }: { finding: Finding } & Pick<Props, 'edit' | 'onShow'>) {
+    const [reason, setReason] = useState<string | null>(null)
+    const { rule, parts, wires } = f
+    return (
+        <Box borderTopWidth="1px" borderColor="line" pt="1" role="group" aria-label={f.rule}>
+            <Text fontSize="note" fontWeight={700} color={f.grade === 'wrong' ? 'danger' : 'faint'}>
+                {f.grade === 'wrong' ? '▲ ' : '○ '}
+                {f.rule}
+            </Text>
+            <Text fontSize="text">{f.text}</Text>
+            <Text fontSize="note" color="faint">
+                {f.accepted === null ? `${f.why} ${f.mend}` : `Put aside: ${f.accepted}`}
+            </Text>
+            {f.does !== '' && f.accepted === null && <Text fontSize="note">Fix: {f.does}</Text>}
+            <HStack gap="1" mt="1" wrap="wrap">
+                <Word onClick={() => onShow(parts, wires)}>Show</Word>
+                {f.edits.length > 0 && f.accepted === null && <Word onClick={() => void edit(...f.edits)}>Fix</Word>}
+                {f.accepted === null && reason === null && <Word onClick={() => setReason('')}>Put aside…</Word>}
+            </HStack>
+            {reason !== null && f.accepted === null && (
+                <HStack
+                    as="form"
+                    gap="1"
+                    mt="1"
+                    onSubmit={(e) => {
+                        e.preventDefault()
+                        if (reason.trim() !== '')
+                            void edit({
+                                do: 'set',
+                                path: '/accepted/-',
+                                value: { rule, parts, wires, reason: reason.trim() },
+                            })
+                    }}
+                >
+                    <Input
+                        aria-label={`Why it may stay: ${f.text}`}
+                        placeholder="Why it may stay"
+                        maxLength={300}
+                        h="touch"
+                        borderColor="line"
+                        value={reason}
+                        onChange={(e) => setReason(e.target.value)}
+                    />
+                    <MainButton type="submit" disabled={reason.trim() === ''}>
+                        Put aside
+                    </MainButton>
+                </HStack>
+            )}
+        </Box>
     )
 }
 

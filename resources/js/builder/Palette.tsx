@@ -1,11 +1,9 @@
-import { Box, Button, Input, Stack, Text } from '@chakra-ui/react'
-import { useEffect, useRef, useState } from 'react'
+import { Box, Button, Grid, Input, Stack, Text } from '@chakra-ui/react'
+import { useMemo, useState } from 'react'
+import { Symbol } from '@/board/Symbol'
 import { useTold } from '@/lib/query'
-import { useSettled } from '@/lib/useSettled'
+import { search } from '@/search/search'
 import type { KindFound } from './types'
-
-/** Milliseconds without a key after which it is looked for. */
-const TYPED_MS = 120
 
 interface Props {
     draft: number
@@ -15,29 +13,21 @@ interface Props {
     onPlace: (kind: KindFound) => void
 }
 
+/** So many of the most used stand before the families. */
+const MOST_USED = 8
+
 /**
- * The kinds of parts, found by the trade's words or by what they do; one taken in hand goes where the board is pressed.
+ * The kinds of parts as pictures, found by the trade's words or by what they do; one taken in hand goes where the board
+ * is pressed.
  */
 export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
     const [words, setWords] = useState('')
-    const entered = useRef(false)
-    const place = useRef(onPlace)
-    useEffect(() => {
-        place.current = onPlace
-    })
-    const wanted = useSettled(words.trim(), TYPED_MS)
-    const told = useTold<KindFound[]>(`/drafts/${draft}/kinds?words=${encodeURIComponent(wanted)}`, {
-        enabled: wanted !== '',
-        keep: true,
-    })
-    const isAnswered =
-        wanted === words.trim() && (wanted === '' || (told.data !== undefined && !told.isPlaceholderData))
-    const found = wanted === '' ? all : (told.data ?? all)
-    useEffect(() => {
-        if (!isAnswered || !entered.current) return
-        entered.current = false
-        if (found[0]) place.current(found[0]) // Enter came before the answer
-    }, [isAnswered, found])
+    const { data: kinds = all, refetch } = useTold<KindFound[]>(`/drafts/${draft}/kinds`, { initial: all })
+    const found = useMemo(
+        () => search(kinds, words, (k) => ({ title: k.title, more: k.words, usual: k.used })),
+        [kinds, words],
+    )
+    const groups = useMemo(() => (words.trim() === '' ? grouped(found) : [['', found] as const]), [words, found])
     return (
         <Stack gap="2" h="100%" minH="0">
             <Input
@@ -47,13 +37,10 @@ export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
                 flexShrink={0}
                 borderColor="line"
                 value={words}
-                onChange={(e) => {
-                    entered.current = false
-                    setWords(e.target.value)
-                }}
+                onFocus={() => void refetch()}
+                onChange={(e) => setWords(e.target.value)}
                 onKeyDown={(e) => {
-                    if (e.key === 'Enter' && !isAnswered) entered.current = true
-                    else if (e.key === 'Enter' && found[0]) onPlace(found[0])
+                    if (e.key === 'Enter' && found[0]) onPlace(found[0])
                     if (e.key === 'Escape') e.currentTarget.blur()
                 }}
             />
@@ -62,52 +49,75 @@ export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
                     ? 'Press the board where it goes; Escape puts it back.'
                     : 'Press a kind, then the board. Enter places the first.'}
             </Text>
-            <Box flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label="Kinds of parts" aria-busy={!isAnswered}>
+            <Box flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label="Kinds of parts">
                 {found.length === 0 && (
                     <Text fontSize="text" color="faint">
                         No part matches. Make one under “Custom parts”.
                     </Text>
                 )}
-                {found.map((k, i) => {
-                    const head = words === '' && k.family !== found[i - 1]?.family
-                    return (
-                        <Box key={k.kind}>
-                            {head && (
-                                <Text fontSize="note" color="faint" fontWeight={700} mt="2">
-                                    {k.family}
-                                </Text>
-                            )}
-                            <Button
-                                variant="ghost"
-                                w="100%"
-                                minH="row"
-                                h="auto"
-                                py="1"
-                                px="2"
-                                justifyContent="flex-start"
-                                textAlign="left"
-                                whiteSpace="normal"
-                                fontSize="text"
-                                fontWeight={400}
-                                color="ink"
-                                aria-pressed={taken === k.kind}
-                                bg={taken === k.kind ? 'copperWash' : undefined}
-                                onClick={() => onTake(taken === k.kind ? null : k)}
-                            >
-                                <span>
-                                    {k.title}
-                                    {k.own && (
-                                        <Text as="span" fontSize="fine" color="copper">
-                                            {' '}
-                                            our own
-                                        </Text>
-                                    )}
-                                </span>
-                            </Button>
-                        </Box>
-                    )
-                })}
+                {groups.map(([name, of]) => (
+                    <Box key={name} mb="2" role="group" aria-label={name || 'Found'}>
+                        {name !== '' && (
+                            <Text fontSize="note" color="faint" fontWeight={700}>
+                                {name}
+                            </Text>
+                        )}
+                        <Grid templateColumns="repeat(auto-fill, minmax(92px, 1fr))" gap="1">
+                            {of.map((k) => (
+                                <Card
+                                    key={k.kind}
+                                    kind={k}
+                                    isTaken={taken === k.kind}
+                                    onTake={() => onTake(taken === k.kind ? null : k)}
+                                />
+                            ))}
+                        </Grid>
+                    </Box>
+                ))}
             </Box>
         </Stack>
     )
+}
+
+function Card({ kind, isTaken, onTake }: { kind: KindFound; isTaken: boolean; onTake: () => void }) {
+    return (
+        <Button
+            variant="outline"
+            borderColor={isTaken ? 'copper' : 'line'}
+            bg={isTaken ? 'copperWash' : 'sheet'}
+            h="auto"
+            minH="84px"
+            p="1"
+            flexDirection="column"
+            justifyContent="flex-start"
+            gap="0"
+            whiteSpace="normal"
+            fontSize="fine"
+            fontWeight={400}
+            lineHeight="1.15"
+            color="ink"
+            aria-pressed={isTaken}
+            onClick={onTake}
+        >
+            <svg viewBox="0 0 40 24" style={{ width: 60, height: 36 }} aria-hidden="true">
+                <Symbol kind={kind.symbol} x={0} y={0} />
+            </svg>
+            <span>
+                {kind.title}
+                {kind.own && (
+                    <Text as="span" color="copper">
+                        {' '}
+                        our own
+                    </Text>
+                )}
+            </span>
+        </Button>
+    )
+}
+
+/** The most used, then all by family. */
+function grouped(kinds: KindFound[]): (readonly [string, KindFound[]])[] {
+    const families = new Map<string, KindFound[]>()
+    for (const kind of kinds) families.set(kind.family, [...(families.get(kind.family) ?? []), kind])
+    return [['most used', kinds.slice(0, MOST_USED)], ...[...families].sort(([a], [b]) => a.localeCompare(b))]
 }

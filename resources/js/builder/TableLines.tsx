@@ -1,7 +1,7 @@
 import { Box, Button, Heading, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useState } from 'react'
 import { Select } from '@/shell/Select'
-import { guardWords } from './chart'
+import { guardWords } from './layout'
 import { Field, figure } from './Field'
 import { Word } from './Word'
 import type { Edit, Guard, TableShown } from './types'

@@ -3,6 +3,7 @@ import { Link } from '@inertiajs/react'
 import { useState } from 'react'
 import { placeName, wireName } from '@/board/walk'
 import { useSent } from '@/lib/query'
+import { search } from '@/search/search'
 
 import { figure } from './Field'
 import { ComesAndGoes } from './ComesAndGoes'
@@ -36,13 +37,10 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
     })
     const error = publish.error?.message ?? null
     const doc = draft.document
-    const found = (faults ?? []).filter(
-        (f) =>
-            f.id !== 'healthy' &&
-            words
-                .toLowerCase()
-                .split(/\s+/)
-                .every((w) => f.title.toLowerCase().includes(w)),
+    const found = search(
+        (faults ?? []).filter((f) => f.id !== 'healthy'),
+        words,
+        (f) => ({ title: f.title, usual: f.weight }),
     )
     const wires = doc.wires.map((w) => w.id)
     const board = draft.board

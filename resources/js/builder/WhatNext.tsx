@@ -4,10 +4,10 @@ import type { Selection } from '@/builder/selection'
 import type { BoardData } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
 
-/** What pressing the board does now, in a line under it. */
+/** What pressing the board does now, in a line above it. */
 export function WhatNext({ board, chosen, onLed }: { board: BoardData; chosen: Selection; onLed: () => void }) {
     return (
-        <Text fontSize="text" color="faint" role="status" aria-label="What to do next">
+        <Text fontSize="note" color="faint" role="status" aria-label="What to do next" truncate flexShrink={0}>
             {sentence(board, chosen)}
             {chosen.via && (
                 <ToolButton size="sm" ml="2" onClick={onLed}>
@@ -28,7 +28,7 @@ function sentence(board: BoardData, { taken, via, from, port, view, side }: Sele
     if (side === 'sheet')
         return 'Press a terminal, then say in the sheet which lead goes on it; drag a part to move it.'
     return board.parts.length === 0
-        ? 'An empty board. Pick a part at the left, then press where it goes. Or include a whole appliance below.'
+        ? 'An empty board. Pick a part at the left, then press where it goes. Or include a whole appliance.'
         : 'Press two terminals (round) to draw a wire, two ports (square) to join a pipe; drag a part to move it.'
 }
 

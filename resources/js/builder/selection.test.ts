@@ -9,6 +9,8 @@ const KIND: KindFound = {
     symbol: 'relay',
     own: false,
     size: [84, 56],
+    words: '',
+    used: 0,
     terminals: ['1', '2'],
 }
 const after = (...choices: Choice[]) => choices.reduce(selection, NOTHING)

@@ -2,6 +2,8 @@ import { Box, Text } from '@chakra-ui/react'
 import { useEffect, useRef } from 'react'
 import uPlot from 'uplot'
 import 'uplot/dist/uPlot.min.css'
+import { useLook } from '@/shell/look'
+import { useMedia } from '@/theme/useMedia'
 
 interface Props {
     left: number[]
@@ -13,6 +15,8 @@ interface Props {
 /** Suspects left after each entry, and how few the best possible search has left after as many questions. */
 export function SuspectCurve({ left, perfect, cursor, width = 290 }: Props) {
     const box = useRef<HTMLDivElement>(null)
+    const [{ theme, contrast }] = useLook()
+    const isDark = useMedia('(prefers-color-scheme: dark)')
     useEffect(() => {
         const el = box.current
         if (!el) return
@@ -68,7 +72,8 @@ export function SuspectCurve({ left, perfect, cursor, width = 290 }: Props) {
             el,
         )
         return () => plot.destroy()
-    }, [left, perfect, cursor, width])
+        // its colours are read when it is drawn: drawn anew when they are others
+    }, [left, perfect, cursor, width, theme, contrast, isDark])
     return (
         <Box>
             <Box

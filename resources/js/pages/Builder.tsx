@@ -115,7 +115,7 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
 
     return (
         <Frame title={draft.title} full>
-            <Grid h="100%" gap="2" templateColumns="236px minmax(0,1fr) 312px" data-step={draft.step}>
+            <Grid h="100%" gap="2" templateColumns="220px minmax(0,1fr) 264px" data-step={draft.step}>
                 <Stack gap="2" minH="0">
                     <Box layerStyle="panel" flex="1 1 50%" minH="0" p="2">
                         <Palette
@@ -147,7 +147,7 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                     </Box>
                 </Stack>
                 <Flex direction="column" gap="2" minH="0">
-                    <HStack gap="1" wrap="wrap">
+                    <HStack gap="1" wrap={{ base: 'wrap', xl: 'nowrap' }}>
                         <HStack gap="1" role="group" aria-label="View">
                             {VIEWS.map((v) => (
                                 <Word key={v} on={view === v} onClick={() => choose({ choose: 'view', view: v })}>
@@ -163,8 +163,10 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                             Redo
                         </Word>
                         <Word onClick={() => void go('tidy')}>Re-route wires</Word>
+                        <Include models={models} board={draft.board} edit={edit} />
                         <Find board={draft.board} onFound={(part, at) => choose({ choose: 'found', part, at })} />
                     </HStack>
+                    <WhatNext board={draft.board} chosen={chosen} onLed={onLed} />
                     {(bench.notice || bench.away || bench.behind) && (
                         <HStack
                             bg="copperWash"
@@ -234,11 +236,10 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                                 onWire={onWire}
                                 onMove={onMove}
                                 onBlank={onBlank}
+                                readable
                             />
                         )}
                     </Box>
-                    <WhatNext board={draft.board} chosen={chosen} onLed={onLed} />
-                    <Include models={models} board={draft.board} edit={edit} />
                 </Flex>
                 <Box layerStyle="panel" minH="0" p="2">
                     <SideTabs

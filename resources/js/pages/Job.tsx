@@ -23,11 +23,9 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                         <Heading as="h1" size="2xl">
                             {job.title}
                         </Heading>
-                        <Text>“{job.complaint}”</Text>
                         <Text fontSize="text" color="faint">
                             {job.course} · {job.kind === 'exam' ? 'examination' : 'practice'} · house rules:{' '}
-                            {job.rules.title}, version {job.rules.version} · model frozen as{' '}
-                            <span className="reading">{job.hash}</span>
+                            {job.rules.title}, version {job.rules.version}
                         </Text>
                     </Box>
                     <HStack flexShrink={0}>
@@ -43,6 +41,16 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                         )}
                     </HStack>
                 </Flex>
+                <Box as="section" aria-label="The story" layerStyle="panel" p="4">
+                    <Text fontSize="18px">“{job.complaint}”</Text>
+                    <Text mt="1">
+                        {job.model}. {job.visit}.
+                    </Text>
+                    <Text fontSize="note" color="faint">
+                        The model is frozen as <span className="reading">{job.hash}</span>: later changes to it do not
+                        reach this job.
+                    </Text>
+                </Box>
                 <Box bg="copperWash" borderRadius="md" p="3">
                     <Text>
                         <b>The fault:</b> {job.fault}

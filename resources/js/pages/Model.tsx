@@ -9,6 +9,7 @@ import { GiveJob } from '@/jobs/GiveJob'
 import { useAnalysis } from '@/board/useAnalysis'
 import { useTold } from '@/lib/query'
 import type { FaultName, ModelPage, Preview } from '@/lib/types'
+import { search } from '@/search/search'
 import { Frame } from '@/shell/Frame'
 
 import { Tape } from '@/tape/Tape'
@@ -60,12 +61,9 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
     const titles = useMemo(() => Object.fromEntries(faults.map((f) => [f.id, f.title])), [faults])
 
     const families = useMemo(() => {
-        const wanted = words.toLowerCase().split(/\s+/).filter(Boolean)
         const groups = new Map<string, FaultName[]>()
-        for (const f of faults) {
-            if (!wanted.every((w) => `${f.title} ${f.family}`.toLowerCase().includes(w))) continue
+        for (const f of search(faults, words, ({ title, family }) => ({ title, more: family })))
             groups.set(f.family, [...(groups.get(f.family) ?? []), f])
-        }
         return [...groups]
     }, [faults, words])
     const chosen = faults.find((f) => f.id === fault)

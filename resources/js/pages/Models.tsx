@@ -1,41 +1,102 @@
-import { Box, Flex, Heading, Stack, Text } from '@chakra-ui/react'
+import { Box, Grid, Heading, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { Link } from '@inertiajs/react'
-import { Frame } from '@/shell/Frame'
-import { MainButton } from '@/theme/buttons'
+import { useMemo, useState } from 'react'
+import { BoardPicture } from '@/board/BoardPicture'
 import type { ModelRow } from '@/lib/types'
+import { search } from '@/search/search'
+import { Frame } from '@/shell/Frame'
+import { MainButton, ToolButton } from '@/theme/buttons'
 
+type Facet = keyof ModelRow['facets']
+
+/** By what models are told apart, and what each is called. */
+const FACETS: [Facet, string][] = [
+    ['fuel', 'Fuel'],
+    ['ignition', 'Ignition'],
+    ['heats', 'Heats'],
+    ['supply', 'Supply'],
+]
+
+/** The models of the school as cards, found by their words and by what they are. */
 export default function Models({ models }: { models: ModelRow[] }) {
+    const [words, setWords] = useState('')
+    const [wanted, setWanted] = useState<Partial<Record<Facet, string>>>({})
+    const found = useMemo(
+        () =>
+            search(
+                models.filter((m) => FACETS.every(([f]) => wanted[f] === undefined || m.facets[f] === wanted[f])),
+                words,
+                (m) => ({ title: m.title, more: `${m.notes} ${Object.values(m.facets).join(' ')}` }),
+            ),
+        [models, words, wanted],
+    )
     return (
         <Frame title="Models">
             <Stack gap="4">
-                <Heading as="h1" size="2xl">
-                    Models
-                </Heading>
-                {models.map((m) => (
-                    <Flex
-                        layerStyle="panel"
-                        key={m.id}
-
-                        p="4"
-                        gap="4"
-                        align="center"
-                    >
-                        <Box flex="1">
+                <HStack justify="space-between" wrap="wrap">
+                    <Heading as="h1" size="2xl">
+                        Models
+                    </Heading>
+                    <Input
+                        aria-label="Find a model"
+                        placeholder="Find: furnace, zones, pilot, 230 V…"
+                        w="320px"
+                        h="touch"
+                        bg="sheet"
+                        borderColor="line"
+                        value={words}
+                        onChange={(e) => setWords(e.target.value)}
+                    />
+                </HStack>
+                <HStack gap="5" wrap="wrap" rowGap="2">
+                    {FACETS.map(([facet, name]) => (
+                        <HStack key={facet} gap="1" role="group" aria-label={name}>
+                            <Text fontSize="note" color="faint">
+                                {name}
+                            </Text>
+                            {[...new Set(models.map((m) => m.facets[facet]))].sort().map((value) => (
+                                <ToolButton
+                                    key={value}
+                                    size="sm"
+                                    px="2"
+                                    on={wanted[facet] === value}
+                                    onClick={() =>
+                                        setWanted({ ...wanted, [facet]: wanted[facet] === value ? undefined : value })
+                                    }
+                                >
+                                    {value}
+                                </ToolButton>
+                            ))}
+                        </HStack>
+                    ))}
+                </HStack>
+                {found.length === 0 && (
+                    <Text color="faint">No model matches. Take a filter off, or make one under “Build”.</Text>
+                )}
+                <Grid templateColumns="repeat(auto-fill, minmax(300px, 1fr))" gap="4">
+                    {found.map((m) => (
+                        <Stack layerStyle="panel" key={m.id} p="3" gap="2" as="article" aria-label={m.title}>
+                            <BoardPicture picture={m.picture} />
                             <Text fontWeight={700} fontSize="17px">
                                 {m.title}
                             </Text>
-                            <Text>{m.notes}</Text>
-                            <Text fontSize="text" color="faint">
-                                {m.parts} parts, {m.wires} wires, {m.faults} single faults
+                            <Text fontSize="note" lineClamp={3} title={m.notes}>
+                                {m.notes}
                             </Text>
-                        </Box>
-                        <MainButton asChild>
-                            <Link href={`/models/${m.id}`} aria-label={`Set a fault in ${m.title}`}>
-                                Set a fault
-                            </Link>
-                        </MainButton>
-                    </Flex>
-                ))}
+                            <Box flex="1" />
+                            <HStack justify="space-between">
+                                <Text fontSize="note" color="faint">
+                                    {m.parts} parts, {m.wires} wires, {m.faults} faults
+                                </Text>
+                                <MainButton asChild>
+                                    <Link href={`/models/${m.id}`} aria-label={`Set a fault in ${m.title}`}>
+                                        Set a fault
+                                    </Link>
+                                </MainButton>
+                            </HStack>
+                        </Stack>
+                    ))}
+                </Grid>
             </Stack>
         </Frame>
     )

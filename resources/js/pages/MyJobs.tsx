@@ -1,5 +1,6 @@
 import { Badge, Box, Flex, Heading, HStack, Stack, Text } from '@chakra-ui/react'
 import { Link, router } from '@inertiajs/react'
+import { FirstSteps } from '@/shell/FirstSteps'
 import { Frame } from '@/shell/Frame'
 import type { OwnJob } from '@/lib/types'
 import { MainButton, ToolButton } from '@/theme/buttons'
@@ -16,7 +17,19 @@ export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
                         Warm-up: five minutes on a training board
                     </ToolButton>
                 </HStack>
-                {jobs.length === 0 && <Text color="faint">No job has been given to you yet.</Text>}
+                <FirstSteps
+                    title="First time here"
+                    steps={[
+                        'Take the warm-up: five minutes on a board with nothing wrong, to try the meter and every tool.',
+                        'Begin a job: read the call sheet, find the fault, repair it, verify, and close the call.',
+                        'Read the debrief: what each of your readings proved, and what would have been shorter.',
+                    ]}
+                />
+                {jobs.length === 0 && (
+                    <Text color="faint">
+                        No job has been given to you yet. Your instructor gives them; the warm-up is open at any time.
+                    </Text>
+                )}
                 {jobs.map((j) => (
                     <Flex
                         layerStyle="panel"

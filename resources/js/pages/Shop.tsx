@@ -1,5 +1,6 @@
 import { Badge, Box, Flex, Heading, Stack, Table, Text } from '@chakra-ui/react'
 import { Link } from '@inertiajs/react'
+import { FirstSteps } from '@/shell/FirstSteps'
 import { Frame } from '@/shell/Frame'
 import type { ShopPage } from '@/lib/types'
 import { MainButton } from '@/theme/buttons'
@@ -31,6 +32,14 @@ export default function Shop({ courses, models, jobs }: ShopPage) {
                         <Link href="/models">Set a fault in one of {models.length} models</Link>
                     </MainButton>
                 </Flex>
+                <FirstSteps
+                    title="Three steps to a first job"
+                    steps={[
+                        'Pick a model and set a fault in it. The complaint and what the appliance does are computed.',
+                        'Give it to a class. Try it yourself first, as a trainee would.',
+                        'When a trainee closes the call, read the debrief together: every reading, what it proved, and the mark.',
+                    ]}
+                />
                 <Box layerStyle="panel" overflow="hidden">
                     <Table.Root size="md">
                         <Table.Header>

@@ -2,6 +2,7 @@ import { Box, Flex, HStack, Text } from '@chakra-ui/react'
 import { Head, Link, router, usePage } from '@inertiajs/react'
 import type { ReactNode } from 'react'
 import type { Me } from '@/lib/types'
+import { Help } from './Help'
 import { LookMenu } from './LookMenu'
 import { ToolButton } from '@/theme/buttons'
 
@@ -35,7 +36,7 @@ export function Frame({ title, children, full = false }: { title: string; childr
                         <Link href="/">Shop</Link>
                         <Link href="/models">Models</Link>
                         <Link href="/drafts">Build</Link>
-                        <Link href="/rules">House rules</Link>
+                        <Link href="/rules">Rules</Link>
                         <Link href="/reference">Reference</Link>
                     </HStack>
                 )}
@@ -50,6 +51,7 @@ export function Frame({ title, children, full = false }: { title: string; childr
                 </Text>
                 {me && (
                     <HStack gap="3" ms="auto">
+                        <Help />
                         <LookMenu />
                         <Text fontSize="text" display={{ base: 'none', md: 'block' }}>
                             {me.name}

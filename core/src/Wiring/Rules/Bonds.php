@@ -33,6 +33,8 @@ final class Bonds extends Rule
                 if (! in_array($terminal, self::METAL, true) || in_array($this->nets->root($place), $grounds, true)) {
                     continue;
                 }
+                $ground = $this->grounds()[0]['place'];
+                $colour = $this->model()->region() === 'EU' ? 'green-yellow' : 'green';
                 $found[] = new Finding(
                     'missing bond',
                     Finding::WRONG,
@@ -41,14 +43,8 @@ final class Bonds extends Rule
                     "{$this->nets->name($place)} has no path to ground.",
                     'If its insulation fails, its metal stays live and no breaker trips; flame current has no path back either.',
                     "Wire $terminal to ground.",
-                    [
-                        [
-                            'do' => 'wire',
-                            'from' => $place,
-                            'to' => $this->grounds()[0]['place'],
-                            'colour' => $this->model()->region() === 'EU' ? 'green-yellow' : 'green',
-                        ],
-                    ],
+                    [['do' => 'wire', 'from' => $place, 'to' => $ground, 'colour' => $colour]],
+                    "Runs a $colour wire from {$this->nets->name($place)} to {$this->nets->name($ground)}.",
                 );
             }
         }

@@ -73,6 +73,7 @@ final class Colours extends Rule
                 'Whoever reads it by its colour takes it for something else.',
                 "Make it $colour, or mark it so at both ends.",
                 [['do' => 'rewire', 'wire' => $wire->id, 'colour' => $colour]],
+                "Makes {$this->wireName($wire)} $colour.",
             );
         }
 

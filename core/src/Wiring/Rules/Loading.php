@@ -155,6 +155,7 @@ final class Loading extends Rule
                         count(array_unique($wire->parts()));
                     if ($rated > $largest && ! isset($told[$wire->id]) && ! $isInside) {
                         $told[$wire->id] = true;
+                        $thicker = $wire->mm2 !== null || $rated > 20 ? null : ($rated > 15 ? 12 : 14);
                         $found[] = new Finding(
                             'gauge too thin for its fuse',
                             Finding::ODD,
@@ -171,9 +172,8 @@ final class Loading extends Rule
                             $wire->mm2 !== null
                                 ? 'Use a larger cross-section, or a smaller fuse.'
                                 : 'Use 14 AWG behind 15 A, 12 behind 20, or a smaller fuse.',
-                            $wire->mm2 !== null || $rated > 20
-                                ? []
-                                : [['do' => 'rewire', 'wire' => $wire->id, 'awg' => $rated > 15 ? 12 : 14]],
+                            $thicker === null ? [] : [['do' => 'rewire', 'wire' => $wire->id, 'awg' => $thicker]],
+                            $thicker === null ? '' : "Makes {$this->wireName($wire)} $thicker AWG.",
                         );
                     }
                 }

@@ -23,7 +23,6 @@ final class Paths extends Rule
                 "Nothing is wired to {$this->nets->label($part)}.",
                 'It is on the board and does nothing.',
                 'Wire it, or take it off the board.',
-                [['do' => 'remove', 'parts' => [$part]]],
             ),
             array_keys($bare),
         );

@@ -72,6 +72,7 @@ final class Ports extends Rule
                 ? "Place the part that it belongs to, and join a {$port->medium->pipe()} to it."
                 : "Join a {$port->medium->pipe()} to {$other[1]}.",
             $other === null ? [] : [['do' => 'pipe', 'from' => "{$part->id}.{$port->name}", 'to' => $other[0]]],
+            $other === null ? '' : "Joins a {$port->medium->pipe()} from $what to {$other[1]}.",
         );
     }
 

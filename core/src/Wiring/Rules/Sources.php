@@ -51,7 +51,6 @@ final class Sources extends Rule
         usort($ways, fn (array $x, array $y) => count($x) <=> count($y));
         $wires = $this->wiresAlong($supply, $ways[0]);
         $closing = array_map($this->nets->title(...), $ways[0]);
-        $last = end($wires);
 
         return new Finding(
             'short',
@@ -67,7 +66,6 @@ final class Sources extends Rule
                         ' closed: no load is in between.'),
             'A fuse blows, or the transformer burns.',
             'Put the load in between, or delete the wire that bypasses it.',
-            count($ways) === 1 && $closing === [] && is_string($last) ? [['do' => 'remove', 'wires' => [$last]]] : [],
         );
     }
 

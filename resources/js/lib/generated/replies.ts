@@ -489,6 +489,18 @@ export interface Best {
      */
     splits?: string
 }
+/**
+ * A board in few lines: parts as boxes (left, top, width, height), wires in their colours.
+ */
+export interface BoardPicture {
+    width: number
+    height: number
+    parts: number[][]
+    wires: {
+        colour: string
+        points: [number, number][]
+    }[]
+}
 export interface BuilderPage {
     catalogue: KindFound[]
     draft: number
@@ -508,6 +520,14 @@ export interface KindFound {
     symbol: string
     terminals: string[]
     title: string
+    /**
+     * what else it answers to
+     */
+    words: string
+    /**
+     * shipped models that have one
+     */
+    used: number
 }
 export interface Includable {
     name: string
@@ -820,6 +840,14 @@ export interface Finding {
     text: string
     why: string
     wires: string[]
+    /**
+     * what its edits do, in a sentence
+     */
+    does: string
+    /**
+     * why somebody has put it aside
+     */
+    accepted: string | null
 }
 /**
  * An edit that mends a finding, as core/schema/edits.json has it.
@@ -1118,6 +1146,12 @@ export interface DriftState {
         | null
     error?: string | null
 }
+export interface Facets {
+    supply: string
+    fuel: string
+    ignition: string
+    heats: string
+}
 export interface FaultRow {
     id: string
     title: string
@@ -1152,6 +1186,11 @@ export interface JobInFull {
     kind: 'practice' | 'exam' | 'warm-up'
     rules: ToldRules
     title: string
+    model: string
+    /**
+     * what the household lived through before the trainee came
+     */
+    visit: string
 }
 export interface JobPage {
     job: JobInFull
@@ -1309,6 +1348,8 @@ export interface ModelRow {
     parts: number
     title: string
     wires: number
+    facets: Facets
+    picture: BoardPicture
 }
 export interface ModelsPage {
     models: ModelRow[]

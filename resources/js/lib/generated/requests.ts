@@ -68,9 +68,6 @@ export interface KindRequest {
     joined?: unknown[]
     [k: string]: unknown
 }
-export interface KindsRequest {
-    words?: string | null
-}
 export interface LabelRequest {
     number: number
     label: string

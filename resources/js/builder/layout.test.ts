@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { guardWords, laidOut } from './chart'
+import { guardWords, laidOut, wrapped } from './layout'
 import { inOrder, merged } from './useDraft'
 import { figure } from './Field'
 import { points } from './points'
@@ -81,4 +81,10 @@ describe('a draft in hand', () => {
     it('reads a figure as it was typed', () => {
         expect([figure('4,5'), figure(' 18 '), figure(''), figure('fast')]).toEqual([4.5, 18, null, 'fast'])
     })
+})
+
+it('writes the whole of a name, in lines', () => {
+    const lines = wrapped('Rollout open: locked until reset and power is cycled', 27)
+    expect(lines.join(' ')).toBe('Rollout open: locked until reset and power is cycled')
+    expect(Math.max(...lines.map((l) => l.length))).toBeLessThanOrEqual(27)
 })

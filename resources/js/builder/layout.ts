@@ -8,7 +8,8 @@ export interface ChartLayout {
     lines: { from: string; to: string; back: boolean; words: string }[]
 }
 
-export const BOX = { w: 190, h: 44 }
+/** A state's box, and letters of its title in a line. */
+export const BOX = { w: 200, h: 68, letters: 27 }
 const GAP = { x: 70, y: 28 }
 
 /** States in columns by how many steps they lie from the first; those that are never reached stand last. */
@@ -68,4 +69,15 @@ export function guardWords(
         ...Object.entries(guard.timer ?? {}).map(([timer, time]) => `${times[time] ?? time} s since ${timer}`),
         ...(guard.after ? [`after ${times[guard.after] ?? guard.after} s`] : []),
     ].join(', ')
+}
+
+/** A text in lines of so many letters, broken at its spaces; a word that is longer stands alone. */
+export function wrapped(text: string, letters: number): string[] {
+    const lines: string[] = []
+    for (const word of text.split(' ')) {
+        const last = lines.length - 1
+        if (last >= 0 && lines[last]!.length + 1 + word.length <= letters) lines[last] += ` ${word}`
+        else lines.push(word)
+    }
+    return lines
 }
