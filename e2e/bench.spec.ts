@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { clean, lead, openJob, press, signIn } from './people'
+import { clean, fits, lead, openJob, press, signIn } from './people'
 import { startServer, stopServer } from './server'
 
 /** How many entries the log has. */
@@ -238,6 +238,27 @@ test('dark, more contrast, other units: kept on this device, and nothing serious
     await page.keyboard.press('Escape')
     await expect(page.getByLabel('Theme')).toBeHidden()
     await clean(page, 'ladder, dark, more contrast')
+})
+
+test('bench and meter in Spanish: longer words push nothing away, and the choice stays on this device', async ({
+    page,
+}) => {
+    await signIn(page, 'wendell')
+    await page.getByRole('button', { name: 'How it looks, and units' }).click()
+    await page.getByLabel('Words', { exact: true }).selectOption('es')
+    await expect(page.getByRole('link', { name: 'Mis trabajos' })).toBeVisible()
+    await page
+        .getByText("Bookbinder's workshop")
+        .locator('xpath=ancestor::div[2]')
+        .getByRole('button', { name: /Begin|Continue/ })
+        .click()
+    await expect(page.getByRole('button', { name: 'Marcha' })).toBeVisible()
+    await page.getByRole('tab', { name: 'Sospechosos' }).click()
+    await expect(page.getByLabel('Buscar un sospechoso')).toBeVisible()
+    await fits(page, 'bench in Spanish')
+    await page.getByRole('button', { name: 'Aspecto y unidades' }).click()
+    await page.getByLabel('Idioma', { exact: true }).selectOption('en-US')
+    await expect(page.getByRole('button', { name: 'Run', exact: true })).toBeVisible()
 })
 
 test("the instructor's pages, dark and with more contrast: nothing serious in the way", async ({ page }) => {

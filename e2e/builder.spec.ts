@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Locator, type Page, type Response } from '@playwright/test'
 import { alongTabs, find, reach, signInByKeys } from './keys'
-import { clean, press, seeAll, signIn } from './people'
+import { clean, press, seeAll, signIn, wholeBoard } from './people'
 
 /** Waits until the page shows what was answered: the step that an edit led to. */
 async function shown(page: Page, reply: Response) {
@@ -52,6 +52,7 @@ class Hand {
     }
 
     async onBoard(x: number, y: number) {
+        await wholeBoard(this.page)
         const board = this.page.getByRole('group', { name: 'Board of the appliance' })
         const at = await board.evaluate(
             (svg: SVGSVGElement, p) => {
@@ -65,6 +66,7 @@ class Hand {
 
     /** A wire, at the middle of its way. */
     async onWire(id: string) {
+        await wholeBoard(this.page)
         const at = await this.page.locator(`[data-wire="${id}"]`).evaluate((path: SVGPathElement) => {
             const [p, m] = [path.getPointAtLength(path.getTotalLength() / 2), path.getScreenCTM()!]
             return { x: p.x * m.a + m.e, y: p.y * m.d + m.f }
@@ -73,6 +75,7 @@ class Hand {
     }
 
     async wire(from: string, to: string) {
+        await wholeBoard(this.page)
         await this.page.locator(`[data-place="${from}"]`).click()
         await this.answered(() => this.page.locator(`[data-place="${to}"]`).click(), /\/edits$/)
         this.acts += 2
@@ -80,6 +83,7 @@ class Hand {
 
     /** A pipe, a duct, a hose or a seat, from port to port. */
     async pipe(from: string, to: string) {
+        await wholeBoard(this.page)
         await this.page.locator(`[data-port="${from}"]`).click()
         await this.answered(() => this.page.locator(`[data-port="${to}"]`).click(), /\/edits$/)
         this.acts += 2
@@ -218,6 +222,7 @@ test('a standing-pilot furnace from an empty board by mouse: every safety acts, 
     await page.getByRole('tab', { name: 'Run' }).click()
     await hand.view('Board')
     await page.getByLabel('Moment, seconds after the arrival').fill('2')
+    await wholeBoard(page)
     await page.locator(`[data-place="${valve}.TH"]`).click()
     await expect(page.getByTestId('here')).toContainText(/2[5678]\.\d V AC/)
     await page.getByLabel('What to ask about').fill('blower')
@@ -368,6 +373,7 @@ for (const [name, most] of [
             } else if (act.do === 'wire') await hand.wire(here(act.from), here(act.to))
             else if (act.do === 'pipe') await hand.pipe(here(act.from), here(act.to))
             else {
+                await wholeBoard(page)
                 await page.locator(`[data-part="${ids[act.part]}"]`).click({ position: { x: 4, y: 4 } })
                 await hand.figure(`Intake: ${act.key}`, String(act.value))
             }
@@ -435,6 +441,7 @@ test('a second zone on a boiler with the keyboard alone: placed, wired, undone a
     await done(() => page.keyboard.press('Control+y'))
     await expect(page.getByText(/frame has no path to ground/)).toBeHidden()
     await find(page, 'Zone valve')
+    await wholeBoard(page)
     const before = (await page.locator('[data-part="zone-valve"]').boundingBox())!
     await blurred(page)
     await done(() => page.keyboard.press('Alt+ArrowDown'))
@@ -477,6 +484,7 @@ test('two people at one model, versions with names, a wire list in, a bad list r
     await expect(page.getByText(/Oona .*is here too/)).toBeVisible()
 
     // drawn to another place with the mouse, and told at the other's next edit
+    await wholeBoard(page)
     const blower = (await page.locator('[data-part="blower"]').boundingBox())!
     await page.mouse.move(blower.x + blower.width / 2, blower.y + blower.height / 2)
     await page.mouse.down()
@@ -487,6 +495,7 @@ test('two people at one model, versions with names, a wire list in, a bad list r
     await expect
         .poll(async () => (await page.locator('[data-part="blower"]').boundingBox())!.y)
         .toBeGreaterThan(blower.y + 20)
+    await wholeBoard(other)
     await other.locator('[data-part="filter"]').click()
     const fresh = other.waitForResponse((r) => /\/drafts\/\d+$/.test(r.url()) && r.request().method() === 'GET')
     await other.getByLabel('Label').fill('Air filter')
@@ -608,6 +617,7 @@ test("a kind of one's own with a table, placed; a sequence changed line by line;
     await expect(page.getByLabel('State Heating').getByText(/^call, pressure →|^pressure, call →/)).toBeVisible()
 
     await hand.view('Board')
+    await wholeBoard(page)
     await page.locator('[data-part="limit"]').click()
     await hand.view('Faults')
     await page.getByRole('button', { name: 'List its faults' }).click()
@@ -654,6 +664,7 @@ test('readings that are expected of a model: put on the sheet, said to be right,
         ['Red', 'valve.MV'],
         ['Black', 'valve.MVC'],
     ] as const) {
+        await wholeBoard(page)
         await page.locator(`[data-place="${place}"]`).click()
         await sheet.getByRole('button', { name: `${lead} on the marked terminal` }).click()
     }
@@ -665,6 +676,7 @@ test('readings that are expected of a model: put on the sheet, said to be right,
     await expect(row.getByRole('status')).toHaveText(/^✓ It shows/)
     await clean(page, 'builder, sheet')
     await page.getByRole('tab', { name: 'Checks' }).click()
+    await wholeBoard(page)
     await page.locator('[data-part="transformer"]').click()
     await hand.figure('Windings: turns ratio', '6.5')
     await page.getByRole('tab', { name: 'Sheet ▲1' }).click()

@@ -23,6 +23,14 @@ export async function seeAll(page: Page) {
     await expect(all).toHaveAttribute('aria-pressed', 'true')
 }
 
+/** All of a board that is being built in view, where it is shown and can be. */
+export async function wholeBoard(page: Page) {
+    const all = page.getByRole('button', { name: /^The whole appliance/ })
+    if ((await all.count()) === 0 || (await all.getAttribute('aria-pressed')) === 'true') return
+    await all.click()
+    await expect(all).toHaveAttribute('aria-pressed', 'true')
+}
+
 /** Puts the lead in hand on a place of the board. */
 export async function lead(page: Page, place: string) {
     const reply = page.waitForResponse((r) => r.url().endsWith('/acts'))
@@ -66,4 +74,28 @@ export async function clean(page: Page, where: string) {
                     .join(' | ')}`,
         ),
     ).toEqual([])
+}
+
+/** Nothing runs past the edge, and everything that can be pressed can be reached with a finger. */
+export async function fits(page: Page, where: string) {
+    const found = await page.evaluate(() => {
+        const bad: string[] = []
+        const root = document.documentElement
+        if (root.scrollWidth > innerWidth) bad.push(`page is ${root.scrollWidth} px wide`)
+        if (root.scrollHeight > innerHeight) bad.push(`page is ${root.scrollHeight} px high`)
+        const sheet = document.querySelector('[data-sheet]')?.getBoundingClientRect()
+        for (const button of document.querySelectorAll<HTMLElement>('button, [role=tab]')) {
+            const box = button.getBoundingClientRect()
+            const [x, y] = [box.left + box.width / 2, box.top + box.height / 2]
+            const isScrolledAway = x < 0 || y < 0 || x > innerWidth || y > innerHeight
+            const isUnderSheet = sheet && !button.closest('[data-sheet]') && y > sheet.top && y < sheet.bottom
+            if (box.width === 0 || isScrolledAway || isUnderSheet || button.closest('details:not([open])')) continue
+            const scrolls = button.closest('[data-sheet] *, [data-sheet]') !== null
+            const top = document.elementFromPoint(x, y)
+            if (!scrolls && top !== button && !button.contains(top))
+                bad.push(`"${button.textContent}" lies under another`)
+        }
+        return bad
+    })
+    expect(found, where).toEqual([])
 }

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { clean, press, signIn } from './people'
+import { clean, fits, press, signIn } from './people'
 
 const SCREENS = {
     'a phone': { viewport: { width: 390, height: 844 }, who: 'isolde' },
@@ -19,30 +19,6 @@ async function place(page: Page, name: string, at: string) {
     const reply = page.waitForResponse((r) => r.url().endsWith('/acts'))
     await page.locator(`[data-place="${at}"]`).tap()
     await reply
-}
-
-/** Nothing runs past the edge, and everything that can be pressed can be reached with a finger. */
-async function fits(page: Page, where: string) {
-    const found = await page.evaluate(() => {
-        const bad: string[] = []
-        const root = document.documentElement
-        if (root.scrollWidth > innerWidth) bad.push(`page is ${root.scrollWidth} px wide`)
-        if (root.scrollHeight > innerHeight) bad.push(`page is ${root.scrollHeight} px high`)
-        const sheet = document.querySelector('[data-sheet]')?.getBoundingClientRect()
-        for (const button of document.querySelectorAll<HTMLElement>('button, [role=tab]')) {
-            const box = button.getBoundingClientRect()
-            const [x, y] = [box.left + box.width / 2, box.top + box.height / 2]
-            const isScrolledAway = x < 0 || y < 0 || x > innerWidth || y > innerHeight
-            const isUnderSheet = sheet && !button.closest('[data-sheet]') && y > sheet.top && y < sheet.bottom
-            if (box.width === 0 || isScrolledAway || isUnderSheet || button.closest('details:not([open])')) continue
-            const scrolls = button.closest('[data-sheet] *, [data-sheet]') !== null
-            const top = document.elementFromPoint(x, y)
-            if (!scrolls && top !== button && !button.contains(top))
-                bad.push(`"${button.textContent}" lies under another`)
-        }
-        return bad
-    })
-    expect(found, where).toEqual([])
 }
 
 for (const [name, { viewport, who }] of Object.entries(SCREENS)) {

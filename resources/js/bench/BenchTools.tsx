@@ -3,6 +3,7 @@ import type { BoardData, DoorShown, Scene } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
 import { Doors } from './Doors'
 import { Find } from './Find'
+import { t } from '@/words'
 
 interface Props {
     board: BoardData
@@ -21,7 +22,7 @@ export function BenchTools({ board, doors, scene, drawing, act, onDrawing, onFou
             <Doors doors={doors} scene={scene} act={act} />
             {board.ladder && (
                 <ToolButton on={drawing} onClick={() => onDrawing(!drawing)}>
-                    Ladder
+                    {t('Ladder')}
                 </ToolButton>
             )}
             <Find board={board} onFound={onFound} />
@@ -41,7 +42,7 @@ export function CloseCall({ isWarmUp, act }: { isWarmUp: boolean; act: DoAct }) 
                 if (window.confirm(question)) void act('hand_back')
             }}
         >
-            Close the call
+            {t('Close the call')}
         </ToolButton>
     )
 }

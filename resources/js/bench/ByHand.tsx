@@ -4,6 +4,7 @@ import type { DoAct } from '@/lib/acts'
 import type { Part } from '@/lib/types'
 import { InHand } from './InHand'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 interface Props {
     part: Part
@@ -23,20 +24,22 @@ export function ByHand({ part, isOff, isLocked, isHeadless, act }: Props) {
     return (
         <Box as="details">
             <Box as="summary" fontSize="text" color="copper" fontWeight={700} cursor="pointer" minH="32px">
-                Listen, feel, tap…
+                {t('Listen, feel, tap…')}
             </Box>
             <Stack gap="1">
                 <HStack gap="1" wrap="wrap">
-                    <Do word="Listen" onClick={() => void act('listen', on)} />
-                    <Do word="Smell" onClick={() => void act('smell')} />
-                    <Do word="Feel" onClick={() => void act('feel', on)} />
-                    <Do word="Tap" onClick={() => void act('tap', on)} />
-                    {hands?.turn && <Do word="Turn by hand" onClick={() => void act('turn', on)} />}
-                    {hands?.batteries && <Do word="Put fresh batteries in" onClick={() => void act('batteries', on)} />}
-                    {hands?.clock && <Do word="Clock the dial" onClick={() => void act('clock', on)} />}
+                    <Do word={t('Listen')} onClick={() => void act('listen', on)} />
+                    <Do word={t('Smell')} onClick={() => void act('smell')} />
+                    <Do word={t('Feel')} onClick={() => void act('feel', on)} />
+                    <Do word={t('Tap')} onClick={() => void act('tap', on)} />
+                    {hands?.turn && <Do word={t('Turn by hand')} onClick={() => void act('turn', on)} />}
+                    {hands?.batteries && (
+                        <Do word={t('Put fresh batteries in')} onClick={() => void act('batteries', on)} />
+                    )}
+                    {hands?.clock && <Do word={t('Clock the dial')} onClick={() => void act('clock', on)} />}
                     {hands?.push && (
                         <Do
-                            word={pushed ? 'Let go' : 'Push in'}
+                            word={pushed ? t('Let go') : t('Push in')}
                             onClick={() => {
                                 void act('push', { ...on, to: pushed ? 'out' : 'in' })
                                 setPushed(!pushed)
@@ -45,7 +48,7 @@ export function ByHand({ part, isOff, isLocked, isHeadless, act }: Props) {
                     )}
                     {hands?.suck && (
                         <Do
-                            word={sucking ? 'Let go of the hose' : 'Suck at the hose'}
+                            word={sucking ? t('Let go of the hose') : t('Suck at the hose')}
                             onClick={() => {
                                 void act('suck', { ...on, to: sucking ? 'off' : 'on' })
                                 setSucking(!sucking)
@@ -54,23 +57,23 @@ export function ByHand({ part, isOff, isLocked, isHeadless, act }: Props) {
                     )}
                     {hands?.bleed && (
                         <Do
-                            word="Bleed over a resistor"
+                            word={t('Bleed over a resistor')}
                             onClick={() => void act('bleed', { ...on, over: 'resistor' })}
                         />
                     )}
-                    {hands?.recall && <Do word="Recall its codes" onClick={() => void act('recall', on)} />}
-                    {hands?.leaks && <Do word="Leak solution" onClick={() => void act('leak_test', on)} />}
+                    {hands?.recall && <Do word={t('Recall its codes')} onClick={() => void act('recall', on)} />}
+                    {hands?.leaks && <Do word={t('Leak solution')} onClick={() => void act('leak_test', on)} />}
                     {hands?.lock && (
                         <Do
-                            word={isLocked ? 'Take the lock off' : 'Lock it off'}
+                            word={isLocked ? t('Take the lock off') : t('Lock it off')}
                             onClick={() => void act('lock', { ...on, to: isLocked ? 'free' : 'locked' })}
                         />
                     )}
                     {hands?.supplied && (
-                        <Do word="Call the supplier, and wait" onClick={() => void act('call_supplier', on)} />
+                        <Do word={t('Call the supplier, and wait')} onClick={() => void act('call_supplier', on)} />
                     )}
-                    <Do word="Plug off" onClick={() => void act('plug', { ...on, to: 'off' })} />
-                    <Do word="Plug on" onClick={() => void act('plug', { ...on, to: 'on' })} />
+                    <Do word={t('Plug off')} onClick={() => void act('plug', { ...on, to: 'off' })} />
+                    <Do word={t('Plug on')} onClick={() => void act('plug', { ...on, to: 'on' })} />
                 </HStack>
                 <InHand part={part} isOff={isOff} isHeadless={isHeadless} act={act} />
                 {hands?.fuse != null && (
@@ -80,19 +83,22 @@ export function ByHand({ part, isOff, isLocked, isHeadless, act }: Props) {
                             type="number"
                             min={0}
                             max={100}
-                            aria-label="Fuse, A"
+                            aria-label={t('Fuse, A')}
                             value={amps}
                             onChange={(e) => setAmps(e.target.value)}
                             borderColor="line"
                         />
                         <Text fontSize="text">A</Text>
-                        <Do word="Put a new one in" onClick={() => void act('fuse', { ...on, amps: Number(amps) })} />
+                        <Do
+                            word={t('Put a new one in')}
+                            onClick={() => void act('fuse', { ...on, amps: Number(amps) })}
+                        />
                     </HStack>
                 )}
                 {hands?.spares.map((spare) => (
                     <Do
                         key={spare}
-                        word={`Fit from the van: ${spare}`}
+                        word={t('Fit from the van: {{spare}}', { spare })}
                         onClick={() => void act('spare', { ...on, spare })}
                     />
                 ))}

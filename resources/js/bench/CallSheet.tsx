@@ -5,6 +5,7 @@ import { Hints } from './Hints'
 import { HouseRules } from './HouseRules'
 import { Leaving } from './Leaving'
 import { Questions } from './Questions'
+import { t } from '@/words'
 
 interface Props {
     job: Briefing
@@ -19,18 +20,19 @@ interface Props {
 export function CallSheet({ job, questions, board, log, tagged, act }: Props) {
     const card = board.parts.find((p) => p.card)?.card
     return (
-        <Stack gap="3" overflowY="auto" h="100%" pr="1" tabIndex={0} aria-label="Call sheet">
+        <Stack gap="3" overflowY="auto" h="100%" pr="1" tabIndex={0} aria-label={t('Call sheet')}>
             <Box bg="ground" borderRadius="md" p="3">
                 <Text fontSize="note" color="faint">
-                    The customer says
+                    {t('The customer says')}
                 </Text>
                 <Text fontSize="17px">“{job.complaint}”</Text>
             </Box>
             <Box fontSize="text">
-                <Text fontWeight={700}>{job.kind === 'exam' ? 'Examination' : 'Practice'}</Text>
+                <Text fontWeight={700}>{job.kind === 'exam' ? t('Examination') : t('Practice')}</Text>
                 <Text>
-                    Find what is wrong, name it, put it right, watch a cycle, put everything back and hand the appliance
-                    over.
+                    {t(
+                        'Find what is wrong, name it, put it right, watch a cycle, put everything back and hand the appliance over.',
+                    )}
                 </Text>
             </Box>
             {job.rules.hints && <Hints prices={job.rules.hints} log={log} act={act} />}
@@ -40,7 +42,7 @@ export function CallSheet({ job, questions, board, log, tagged, act }: Props) {
             {card && (
                 <Box>
                     <Text fontWeight={700} fontSize="text">
-                        Card on the panel: lamp
+                        {t('Card on the panel: lamp')}
                     </Text>
                     <Box as="dl" fontSize="note">
                         {Object.entries(card).map(([code, means]) => (
@@ -62,8 +64,9 @@ export function CallSheet({ job, questions, board, log, tagged, act }: Props) {
                 </Box>
             )}
             <Text fontSize="note" color="faint">
-                Simulation: on real equipment follow the maker's instructions, local codes, and work under a licensed
-                person.
+                {t(
+                    "Simulation: on real equipment follow the maker's instructions, local codes, and work under a licensed person.",
+                )}
             </Text>
         </Stack>
     )

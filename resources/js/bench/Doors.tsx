@@ -2,6 +2,7 @@ import { HStack, Popover, Portal, Stack, Text } from '@chakra-ui/react'
 import type { DoorShown, Scene } from '@/lib/generated/replies'
 import { ToolButton } from '@/theme/buttons'
 import type { DoAct } from '@/lib/acts'
+import { t } from '@/words'
 
 interface Props {
     doors: DoorShown[]
@@ -17,11 +18,20 @@ export function Doors({ doors, scene, act }: Props) {
     return (
         <Popover.Root positioning={{ placement: 'bottom-start' }}>
             <Popover.Trigger asChild>
-                <ToolButton>{off.length === 0 ? 'Doors' : `Doors (${off.length} off)`}</ToolButton>
+                <ToolButton>
+                    {off.length === 0 ? t('Doors') : t('Doors ({{many}} off)', { many: off.length })}
+                </ToolButton>
             </Popover.Trigger>
             <Portal>
                 <Popover.Positioner>
-                    <Popover.Content bg="sheet" borderWidth="1px" borderColor="line" w="auto" p="3" aria-label="Doors">
+                    <Popover.Content
+                        bg="sheet"
+                        borderWidth="1px"
+                        borderColor="line"
+                        w="auto"
+                        p="3"
+                        aria-label={t('Doors')}
+                    >
                         <Stack gap="2">
                             {doors.map((door) => (
                                 <HStack key={door.id} gap="1" role="group" aria-label={door.label}>
@@ -46,7 +56,7 @@ function OneDoor({ door, named = false, scene, act }: Omit<Props, 'doors'> & { d
     return (
         <>
             <ToolButton onClick={() => void act('door', { to: isOff ? 'shut' : 'open', ...which })}>
-                {isOff ? 'Door on' : 'Door off'}
+                {isOff ? t('Door on') : t('Door off')}
             </ToolButton>
             {door.interlock !== undefined && (
                 <ToolButton
@@ -54,7 +64,7 @@ function OneDoor({ door, named = false, scene, act }: Omit<Props, 'doors'> & { d
                     on={isHeld}
                     onClick={() => void act('hold', { to: isHeld ? 'released' : 'held', ...which })}
                 >
-                    {isHeld ? 'Release door switch' : 'Hold door switch'}
+                    {isHeld ? t('Release door switch') : t('Hold door switch')}
                 </ToolButton>
             )}
         </>

@@ -3,6 +3,7 @@ import { useId, useMemo, useRef, useState } from 'react'
 import { named } from '@/board/walk'
 import { useKeys } from '@/lib/useKeys'
 import type { BoardData } from '@/lib/types'
+import { t } from '@/words'
 
 interface Props {
     board: BoardData
@@ -24,7 +25,7 @@ export function Find({ board, onFound }: Props) {
     }
     return (
         <form
-            style={{ flex: '0 1 148px', minWidth: 60 }}
+            style={{ flex: '1 1 64px', maxWidth: 148 }}
             onSubmit={(e) => {
                 e.preventDefault()
                 go()
@@ -34,8 +35,8 @@ export function Find({ board, onFound }: Props) {
                 ref={field}
                 list={list}
                 value={words}
-                aria-label="Find a part or a terminal"
-                placeholder="Find  /"
+                aria-label={t('Find a part or a terminal')}
+                placeholder={t('Find  /')}
                 h="touch"
                 w="100%"
                 bg="sheet"

@@ -2,6 +2,7 @@ import { Box, Stack, Text } from '@chakra-ui/react'
 import type { DoAct } from '@/lib/acts'
 import type { Entry } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 const GRADES = [
     { grade: 'where', word: 'Where in the sequence?' },
@@ -21,7 +22,7 @@ export function Hints({ prices, log, act }: Props) {
     return (
         <Box>
             <Text fontWeight={700} fontSize="text">
-                Lost? A hint costs points
+                {t('Lost? A hint costs points')}
             </Text>
             {last && (
                 <Text fontSize="text" bg="copperWash" borderRadius="sm" p="2" my="1" role="status">

@@ -1,5 +1,6 @@
 import { Box, Text } from '@chakra-ui/react'
 import type { ToldRules } from '@/lib/types'
+import { t } from '@/words'
 
 /** What of the house rules binds the trainee at this job, in his words. */
 export function HouseRules({ rules }: { rules: ToldRules }) {
@@ -13,34 +14,40 @@ export function HouseRules({ rules }: { rules: ToldRules }) {
     return (
         <Box fontSize="text">
             <Text fontWeight={700}>
-                House rules: {rules.title}, version {rules.version}
+                {t('House rules: {{title}}, version {{version}}', { title: rules.title, version: rules.version })}
             </Text>
             <Text>
-                Pass mark {rules.pass_mark}
-                {rules.not_passed.length > 0 && `; not passed when ${rules.not_passed.join(', or ')}`}.
+                {t('Pass mark')} {rules.pass_mark}
+                {rules.not_passed.length > 0 &&
+                    t('; not passed when {{not_passed}}', { not_passed: rules.not_passed.join(', or ') })}
+                .
             </Text>
-            {after.length > 0 && <Text>After the repair: {after.join(', ')}.</Text>}
+            {after.length > 0 && <Text>{t('After the repair: {{after}}.', { after: after.join(', ') })}</Text>}
             {Object.values(rules.schools).map((s) => (
                 <Text key={s.question}>
                     {s.question}: {s.way}.
                 </Text>
             ))}
-            <Text>A flame current is good from {rules.flame_ua} µA on.</Text>
+            <Text>{t('A flame current is good from {{flame_ua}} µA on.', { flame_ua: rules.flame_ua })}</Text>
             {rules.barred.length > 0 && (
-                <Text color="danger">Not allowed here: {rules.barred.map((b) => b.toLowerCase()).join(', ')}.</Text>
+                <Text color="danger">
+                    {t('Not allowed here: {{value}}.', { value: rules.barred.map((b) => b.toLowerCase()).join(', ') })}
+                </Text>
             )}
             {rules.papers.length < 2 && (
                 <Text>
                     {rules.papers.length === 0
-                        ? 'Neither ladder nor code card.'
+                        ? t('Neither ladder nor code card.')
                         : rules.papers[0] === 'ladder'
-                          ? 'No code card.'
-                          : 'No ladder.'}
+                          ? t('No code card.')
+                          : t('No ladder.')}
                 </Text>
             )}
-            {rules.own_sheet && <Text>The log keeps no readings: you write down what you read, and it is judged.</Text>}
-            {rules.report && <Text>A closing report is asked for, and judged.</Text>}
-            {rules.stops && <Text>What would hurt is stopped before it is done, and counts as tried.</Text>}
+            {rules.own_sheet && (
+                <Text>{t('The log keeps no readings: you write down what you read, and it is judged.')}</Text>
+            )}
+            {rules.report && <Text>{t('A closing report is asked for, and judged.')}</Text>}
+            {rules.stops && <Text>{t('What would hurt is stopped before it is done, and counts as tried.')}</Text>}
         </Box>
     )
 }

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import type { DoAct } from '@/lib/acts'
 import type { Part } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 interface Props {
     part: Part
@@ -25,55 +26,55 @@ export function InHand({ part, isOff, isHeadless, act }: Props) {
         <>
             {isOff && (
                 <Text fontSize="note" fontWeight={700} color="copper">
-                    {hands.off ? 'It is in your hand.' : 'Its fuse is in your hand.'}
+                    {hands.off ? t('It is in your hand.') : t('Its fuse is in your hand.')}
                 </Text>
             )}
             <HStack gap="1" wrap="wrap">
                 {isOff ? (
                     <ToolButton size="sm" onClick={() => take('on')}>
-                        Put the same one back
+                        {t('Put the same one back')}
                     </ToolButton>
                 ) : (
                     <ToolButton size="sm" onClick={() => take('off')}>
-                        {hands.off ? 'Take it off' : 'Draw its fuse'}
+                        {hands.off ? t('Take it off') : t('Draw its fuse')}
                     </ToolButton>
                 )}
                 {isOff && hands.fuse != null && (
                     <ToolButton size="sm" onClick={() => void act('ohm_fuse', on)}>
-                        Ohms of the fuse
+                        {t('Ohms of the fuse')}
                     </ToolButton>
                 )}
                 {hands.head && !isOff && (
                     <ToolButton size="sm" onClick={() => void act('head', { ...on, to: isHeadless ? 'on' : 'off' })}>
-                        {isHeadless ? 'Put its head back on' : 'Take its head off'}
+                        {isHeadless ? t('Put its head back on') : t('Take its head off')}
                     </ToolButton>
                 )}
                 {hands.head && isHeadless && (
                     <ToolButton size="sm" onClick={() => void act('turn', on)}>
-                        Turn its spindle
+                        {t('Turn its spindle')}
                     </ToolButton>
                 )}
                 {isOff && hands.warm && (
                     <>
                         <ToolButton size="sm" onClick={() => void act('warm', { ...on, to: 'hot' })}>
-                            Warm it
+                            {t('Warm it')}
                         </ToolButton>
                         <ToolButton size="sm" onClick={() => void act('warm', { ...on, to: 'cool' })}>
-                            Let it cool
+                            {t('Let it cool')}
                         </ToolButton>
                     </>
                 )}
             </HStack>
             {hands.off && places.length > 1 && (
-                <HStack gap="1" wrap="wrap" role="group" aria-label="Ohms of a new one">
-                    <Pick label="Red lead on a new one" part={part} value={red} onPick={setRed} />
-                    <Pick label="Black lead on a new one" part={part} value={black} onPick={setBlack} />
+                <HStack gap="1" wrap="wrap" role="group" aria-label={t('Ohms of a new one')}>
+                    <Pick label={t('Red lead on a new one')} part={part} value={red} onPick={setRed} />
+                    <Pick label={t('Black lead on a new one')} part={part} value={black} onPick={setBlack} />
                     <ToolButton
                         size="sm"
                         disabled={red === black}
                         onClick={() => void act('ohm_spare', { ...on, red, black })}
                     >
-                        Ohms of a new one
+                        {t('Ohms of a new one')}
                     </ToolButton>
                 </HStack>
             )}

@@ -5,6 +5,7 @@ import { wireName } from '@/board/walk'
 import { useInstruments } from '@/lib/useInstruments'
 import { lastReading } from './known'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 interface Props {
     board: BoardData
@@ -43,7 +44,7 @@ export function Instruments({ board, scene, log, act }: Props) {
                             borderColor={scene.clamp?.turns === turns ? 'copper' : 'line'}
                             onClick={() => void act('clamp', { wires: scene.clamp?.wires ?? [], turns })}
                         >
-                            {turns === 1 ? '1 turn' : '10 turns'}
+                            {turns === 1 ? t('1 turn') : t('10 turns')}
                         </Button>
                     ))}
                 </Row>
@@ -88,9 +89,9 @@ function Row({ name, where, shown, onRead, onOff, children }: RowProps) {
             {children && <HStack gap="1">{children}</HStack>}
             <HStack gap="1">
                 <ToolButton flex="1" onClick={onRead}>
-                    Log reading
+                    {t('Log reading')}
                 </ToolButton>
-                <ToolButton onClick={onOff}>Off</ToolButton>
+                <ToolButton onClick={onOff}>{t('Off')}</ToolButton>
             </HStack>
         </Stack>
     )

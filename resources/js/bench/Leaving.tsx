@@ -2,6 +2,7 @@ import { HStack, Stack, Text } from '@chakra-ui/react'
 import type { DoAct, Fields } from '@/lib/acts'
 import type { Entry } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 const TELL: { about: Fields<'tell'>['about']; word: string }[] = [
     { about: 'found', word: 'What was wrong, and what was done' },
@@ -22,22 +23,26 @@ export function Leaving({ log, tagged, act }: Props) {
     const air = last('room_air')
     return (
         <Stack gap="1">
-            <Text fontWeight={700}>Before you leave</Text>
+            <Text fontWeight={700}>{t('Before you leave')}</Text>
             <HStack gap="1" wrap="wrap">
                 <ToolButton size="sm" onClick={() => void act('room_air')}>
-                    Read the air of the room
+                    {t('Read the air of the room')}
                 </ToolButton>
-                {air && <Text fontSize="text">CO {(air.seen as Record<string, string>)['carbon monoxide']}</Text>}
+                {air && (
+                    <Text fontSize="text">
+                        {t('CO {{value}}', { value: (air.seen as Record<string, string>)['carbon monoxide'] })}
+                    </Text>
+                )}
             </HStack>
             <ToolButton
                 size="sm"
                 justifyContent="flex-start"
                 onClick={() => void act('tag_out', { to: tagged ? 'free' : 'tagged' })}
             >
-                {tagged ? 'Take the tag off' : 'Tag it: not to be used'}
+                {tagged ? t('Take the tag off') : t('Tag it: not to be used')}
             </ToolButton>
             <Text fontSize="note" color="faint">
-                Tell the customer
+                {t('Tell the customer')}
             </Text>
             {TELL.map(({ about, word }) => {
                 const isTold = log.some((e) => e.act.act === 'tell' && e.act['about'] === about)
@@ -51,7 +56,7 @@ export function Leaving({ log, tagged, act }: Props) {
                         disabled={isTold}
                         onClick={() => void act('tell', { about })}
                     >
-                        {isTold ? `Told: ${word.toLowerCase()}` : word}
+                        {isTold ? t('Told: {{word}}', { word: word.toLowerCase() }) : word}
                     </ToolButton>
                 )
             })}

@@ -2,6 +2,7 @@ import { Box, HStack, Input, Text } from '@chakra-ui/react'
 import { useEffect, useState } from 'react'
 import type { Part } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 /** A switch, dial or knob of a part: where it is known to stand, and what it can be set to. */
 export function Lever({
@@ -19,7 +20,7 @@ export function Lever({
         <Box>
             <Text fontSize="note" color="faint">
                 {control.label}
-                {known === undefined ? ' (not looked at yet)' : ''}
+                {known === undefined ? t(' (not looked at yet)') : ''}
             </Text>
             {control.positions ? (
                 <HStack gap="1">
@@ -42,7 +43,7 @@ export function Lever({
                         borderColor="line"
                     />
                     <Text fontSize="text">{control.unit}</Text>
-                    <ToolButton onClick={() => onSet(Number(value))}>Set</ToolButton>
+                    <ToolButton onClick={() => onSet(Number(value))}>{t('Set')}</ToolButton>
                 </HStack>
             )}
         </Box>

@@ -2,6 +2,7 @@ import { Box, Stack, Text } from '@chakra-ui/react'
 import { useEffect, useRef } from 'react'
 import { clock } from '@/tape/scale'
 import type { Entry } from '@/lib/types'
+import { t } from '@/words'
 
 /** An entry without what was read: by house rule that is for the trainee to write down. */
 export function unread(entry: Entry): string {
@@ -17,11 +18,11 @@ export function Log({ log, bare = false }: { log: Entry[]; bare?: boolean }) {
     if (log.length === 0)
         return (
             <Text color="faint" fontSize="text">
-                Nothing done yet. Supply, fuel and demand come first.
+                {t('Nothing done yet. Supply, fuel and demand come first.')}
             </Text>
         )
     return (
-        <Stack gap="1" overflowY="auto" h="100%" tabIndex={0} aria-label="Log">
+        <Stack gap="1" overflowY="auto" h="100%" tabIndex={0} aria-label={t('Log')}>
             {log.map((e) => (
                 <Box key={e.id} fontSize="note" borderBottomWidth="1px" borderColor="line" pb="1">
                     <Text as="span" className="reading" color="faint" mr="2">

@@ -1,5 +1,6 @@
 import { Box, HStack, Text } from '@chakra-ui/react'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 export type Meant = 'good' | 'bad' | 'unsure'
 
@@ -14,17 +15,17 @@ export function Meaning({ ask, onMeant }: MeaningAsked) {
     return (
         <Box>
             <Text fontSize="note" color="faint" mb="1">
-                What did that mean to you?
+                {t('What did that mean to you?')}
             </Text>
             <HStack gap="1">
                 <ToolButton flex="1" px="1" onClick={() => onMeant('good')}>
-                    Good
+                    {t('Good')}
                 </ToolButton>
                 <ToolButton flex="1" px="1" onClick={() => onMeant('bad')}>
-                    Bad
+                    {t('Bad')}
                 </ToolButton>
                 <ToolButton flex="1" px="1" onClick={() => onMeant('unsure')}>
-                    Unclear
+                    {t('Unclear')}
                 </ToolButton>
             </HStack>
         </Box>

@@ -6,6 +6,7 @@ import { ToolButton } from '@/theme/buttons'
 import { Meaning, type MeaningAsked } from './Meaning'
 import { MeterDisplay } from './MeterDisplay'
 import { dialWord } from './dial'
+import { t } from '@/words'
 
 interface Props {
     scene: Scene
@@ -34,7 +35,7 @@ export const MeterBar = memo(function MeterBar({
     meaning,
 }: Props) {
     return (
-        <Box layerStyle="panel" p="1" flexShrink={0} as="section" aria-label="Meter">
+        <Box layerStyle="panel" p="1" flexShrink={0} as="section" aria-label={t('Meter')}>
             <HStack gap="1" align="stretch">
                 <Box flex="1" minW="0">
                     <MeterDisplay scene={scene} reading={reading} moving={moving} time={time} names={names} />
@@ -46,7 +47,7 @@ export const MeterBar = memo(function MeterBar({
                         minW="touch"
                         px="1"
                         on={hand === lead}
-                        aria-label={`${lead === 'red' ? 'Red' : 'Black'} lead in hand`}
+                        aria-label={lead === 'red' ? t('Red lead in hand') : t('Black lead in hand')}
                         onClick={() => onHand(lead)}
                     >
                         <Box boxSize="16px" borderRadius="full" bg={lead === 'red' ? 'leadRed' : 'leadBlack'} />
@@ -55,17 +56,17 @@ export const MeterBar = memo(function MeterBar({
                         </Text>
                     </ToolButton>
                 ))}
-                <ToolButton h="auto" px="2" fontFamily="mono" aria-label="Dial and leads" onClick={onDial}>
+                <ToolButton h="auto" px="2" fontFamily="mono" aria-label={t('Dial and leads')} onClick={onDial}>
                     {dialWord(scene.mode)}
                 </ToolButton>
                 <ToolButton
                     h="auto"
                     px="2"
                     disabled={!scene.red || !scene.black}
-                    aria-label="Log reading"
+                    aria-label={t('Log reading')}
                     onClick={() => void act('read')}
                 >
-                    Log
+                    {t('Log')}
                 </ToolButton>
             </HStack>
             <Meaning {...meaning} />

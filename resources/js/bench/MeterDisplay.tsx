@@ -1,6 +1,7 @@
 import { Flex, HStack, Text } from '@chakra-ui/react'
 import type { Reading, Scene } from '@/lib/types'
 import { clock } from '@/tape/scale'
+import { t } from '@/words'
 
 interface Props {
     scene: Scene
@@ -36,7 +37,7 @@ export function MeterDisplay({ scene, reading, moving, time, names }: Props) {
             lineHeight="1.2"
         >
             <HStack justify="space-between" fontSize="fine" minH="15px">
-                <Text>{flags.join(' · ')}</Text>
+                <Text>{flags.map((flag) => t(flag as string)).join(' · ')}</Text>
                 <Text className="reading">{isOn ? clock(time) : ''}</Text>
             </HStack>
             <Text
@@ -53,13 +54,21 @@ export function MeterDisplay({ scene, reading, moving, time, names }: Props) {
                       ? '~ ~ ~'
                       : (reading?.text.replace(/ \(least.*\)|, battery low/g, '') ?? (isOn ? '· · ·' : '– – –'))}
             </Text>
-            <Text fontSize="fine" minH="15px" truncate title={isOn ? `${names.red} to ${names.black}` : undefined}>
+            <Text
+                fontSize="fine"
+                minH="15px"
+                truncate
+                title={isOn ? t('{{red}} to {{black}}', { red: names.red, black: names.black }) : undefined}
+            >
                 {scene.keeping && reading?.least != null && reading.most != null
-                    ? `min ${figure(reading.least, reading.step)} · max ${figure(reading.most, reading.step)}`
+                    ? t('min {{figure}} · max {{figure2}}', {
+                          figure: figure(reading.least, reading.step),
+                          figure2: figure(reading.most, reading.step),
+                      })
                     : isOn
-                      ? `${names.red} to ${names.black}`
+                      ? t('{{red}} to {{black}}', { red: names.red, black: names.black })
                       : scene.keeping
-                        ? 'min and max kept'
+                        ? t('min and max kept')
                         : ''}
             </Text>
         </Flex>

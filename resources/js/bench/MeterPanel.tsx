@@ -6,6 +6,7 @@ import { MODES, RANGES } from './dial'
 import { Meaning, type MeaningAsked } from './Meaning'
 import { MeterDisplay } from './MeterDisplay'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 interface Props {
     scene: Scene
@@ -41,16 +42,16 @@ export const MeterPanel = memo(function MeterPanel({
     const ranges = RANGES[scene.mode] ?? []
     const nextRange = ranges[scene.range === null ? 0 : ranges.indexOf(scene.range) + 1] ?? null
     return (
-        <Stack layerStyle="panel" gap="1.5" p="2" flexShrink={0} as="section" aria-label="Meter">
+        <Stack layerStyle="panel" gap="1.5" p="2" flexShrink={0} as="section" aria-label={t('Meter')}>
             {!bare && <MeterDisplay scene={scene} reading={reading} moving={moving} time={time} names={names} />}
-            <Grid templateColumns="repeat(4, 1fr)" gap="1" role="group" aria-label="Dial">
+            <Grid templateColumns="repeat(4, 1fr)" gap="1" role="group" aria-label={t('Dial')}>
                 {MODES.map(({ mode, word, name }) => (
                     <Button
                         key={mode}
                         h="touch"
                         px="1"
                         variant="outline"
-                        aria-label={name}
+                        aria-label={t(name)}
                         aria-pressed={scene.mode === mode}
                         onClick={() => void act('dial', { mode })}
                         bg={scene.mode === mode ? 'ink' : 'sheet'}
@@ -66,7 +67,9 @@ export const MeterPanel = memo(function MeterPanel({
                     disabled={ranges.length === 0}
                     fontSize="note"
                     aria-label={
-                        scene.range === null ? 'Range: chosen by the meter' : `Range by hand: up to ${scene.range}`
+                        scene.range === null
+                            ? t('Range: chosen by the meter')
+                            : t('Range by hand: up to {{range}}', { range: scene.range })
                     }
                     onClick={() =>
                         void act(
@@ -75,7 +78,7 @@ export const MeterPanel = memo(function MeterPanel({
                         )
                     }
                 >
-                    {scene.range === null ? 'auto' : `≤ ${short(scene.range)}`}
+                    {scene.range === null ? t('auto') : `≤ ${short(scene.range)}`}
                 </ToolButton>
             </Grid>
             {scene.blown.length > 0 && (
@@ -86,7 +89,7 @@ export const MeterPanel = memo(function MeterPanel({
                     borderColor="danger"
                     onClick={() => void act('meter_fuse')}
                 >
-                    Meter fuse blown: put in a new one
+                    {t('Meter fuse blown: put in a new one')}
                 </Button>
             )}
             {scene.battery === 'low' && (
@@ -97,7 +100,7 @@ export const MeterPanel = memo(function MeterPanel({
                     borderColor="danger"
                     onClick={() => void act('meter_battery')}
                 >
-                    Battery low: put in a new one
+                    {t('Battery low: put in a new one')}
                 </Button>
             )}
             <HStack gap="1">
@@ -123,7 +126,7 @@ export const MeterPanel = memo(function MeterPanel({
                         />
                         <Stack gap="0" align="start" minW="0" lineHeight="1.15">
                             <Text fontSize="note" fontWeight={700}>
-                                {lead === 'red' ? 'Red' : 'Black'}
+                                {lead === 'red' ? t('Red') : t('Black')}
                             </Text>
                             <Text
                                 fontSize="fine"
@@ -133,7 +136,7 @@ export const MeterPanel = memo(function MeterPanel({
                                 textAlign="start"
                                 lineHeight="1.05"
                             >
-                                {scene[lead] ? names[lead] : hand === lead ? 'in hand' : 'off'}
+                                {scene[lead] ? names[lead] : hand === lead ? t('in hand') : t('off')}
                             </Text>
                         </Stack>
                     </ToolButton>
@@ -148,7 +151,7 @@ export const MeterPanel = memo(function MeterPanel({
                     disabled={!scene.red || !scene.black}
                     onClick={() => void act('read')}
                 >
-                    Log reading
+                    {t('Log reading')}
                 </ToolButton>
                 <ToolButton
                     flex="1"
@@ -158,7 +161,7 @@ export const MeterPanel = memo(function MeterPanel({
                     disabled={!scene.red && !scene.black}
                     onClick={onOff}
                 >
-                    Remove leads
+                    {t('Remove leads')}
                 </ToolButton>
                 <ToolButton
                     flex="1"
@@ -169,7 +172,7 @@ export const MeterPanel = memo(function MeterPanel({
                     on={scene.keeping}
                     onClick={() => void act('keep', { to: scene.keeping ? 'off' : 'on' })}
                 >
-                    {scene.keeping ? 'Clear min and max' : 'Min / Max'}
+                    {scene.keeping ? t('Clear min and max') : t('Min / Max')}
                 </ToolButton>
             </HStack>
             {!bare && <Meaning {...meaning} />}

@@ -1,5 +1,6 @@
 import { HStack, Text } from '@chakra-ui/react'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 interface Props {
     away: boolean
@@ -14,8 +15,9 @@ export function Notices({ away, notice, onClear }: Props) {
             {away && (
                 <HStack bg="copperWash" borderRadius="md" px="3" py="2" role="status">
                     <Text flex="1">
-                        The server cannot be reached. The bench stands still; what you did last waits and is done when
-                        it is back. Nothing is lost.
+                        {t(
+                            'The server cannot be reached. The bench stands still; what you did last waits and is done when it is back. Nothing is lost.',
+                        )}
                     </Text>
                 </HStack>
             )}
@@ -26,7 +28,7 @@ export function Notices({ away, notice, onClear }: Props) {
                         {notice.text}
                     </Text>
                     <ToolButton size="sm" onClick={onClear}>
-                        Understood
+                        {t('Understood')}
                     </ToolButton>
                 </HStack>
             )}

@@ -4,6 +4,7 @@ import type { DoAct } from '@/lib/acts'
 import type { Entry } from '@/lib/types'
 import { ownList } from './known'
 import { MainButton, ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 interface Props {
     log: readonly Entry[]
@@ -35,13 +36,13 @@ export function OwnList({ log, act }: Props) {
             >
                 <Text fontSize="text" flex="1">
                     {last?.act.act === 'expect'
-                        ? `You expect ${String(last.act['value'])} at the next reading.`
-                        : 'If all is sound, the next reading is'}
+                        ? t('You expect {{value}} at the next reading.', { value: String(last.act['value']) })
+                        : t('If all is sound, the next reading is')}
                 </Text>
                 <Input
                     type="number"
                     step="any"
-                    aria-label="Figure that you expect"
+                    aria-label={t('Figure that you expect')}
                     h="touch"
                     w="80px"
                     bg="sheet"
@@ -50,10 +51,10 @@ export function OwnList({ log, act }: Props) {
                     onChange={(e) => setValue(e.target.value)}
                 />
                 <ToolButton type="submit" disabled={value === ''}>
-                    Say it
+                    {t('Say it')}
                 </ToolButton>
             </HStack>
-            <Text fontSize="text">What will you verify, and what put back, before you hand it over?</Text>
+            <Text fontSize="text">{t('What will you verify, and what put back, before you hand it over?')}</Text>
             <HStack
                 as="form"
                 gap="1"
@@ -63,8 +64,8 @@ export function OwnList({ log, act }: Props) {
                 }}
             >
                 <Input
-                    aria-label="To verify or put back"
-                    placeholder="Write it down"
+                    aria-label={t('To verify or put back')}
+                    placeholder={t('Write it down')}
                     maxLength={160}
                     h="touch"
                     bg="sheet"
@@ -73,10 +74,17 @@ export function OwnList({ log, act }: Props) {
                     onChange={(e) => setWords(e.target.value)}
                 />
                 <MainButton type="submit" disabled={words.trim() === ''}>
-                    Add
+                    {t('Add')}
                 </MainButton>
             </HStack>
-            <Box overflowY="auto" minH="0" flex="1" role="list" aria-label="To verify and to put back" tabIndex={0}>
+            <Box
+                overflowY="auto"
+                minH="0"
+                flex="1"
+                role="list"
+                aria-label={t('To verify and to put back')}
+                tabIndex={0}
+            >
                 {items.map(({ item, done }) => (
                     <HStack key={item} role="listitem" minH="touch" borderBottomWidth="1px" borderColor="line">
                         <Checkbox.Root
@@ -103,7 +111,7 @@ export function OwnList({ log, act }: Props) {
                             size="xs"
                             h="tight"
                             minW="touch"
-                            aria-label={`Take off the list: ${item}`}
+                            aria-label={t('Take off the list: {{item}}', { item })}
                             onClick={() => void act('todo', { item, state: 'gone' })}
                         >
                             ✕
@@ -112,7 +120,7 @@ export function OwnList({ log, act }: Props) {
                 ))}
                 {items.length === 0 && (
                     <Text fontSize="text" color="faint">
-                        Nothing on it yet.
+                        {t('Nothing on it yet.')}
                     </Text>
                 )}
             </Box>

@@ -2,6 +2,7 @@ import { HStack } from '@chakra-ui/react'
 import type { DoAct } from '@/lib/acts'
 import type { Part } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 interface Props {
     part: Part
@@ -27,17 +28,17 @@ export function PartBar({ part, known, fitted, act }: Props) {
             p="1"
             boxShadow="md"
             role="toolbar"
-            aria-label={`At ${part.label}`}
+            aria-label={t('At {{label}}', { label: part.label })}
         >
             {waits ? (
-                <ToolButton onClick={() => void act('install', { part: part.id })}>Fit</ToolButton>
+                <ToolButton onClick={() => void act('install', { part: part.id })}>{t('Fit')}</ToolButton>
             ) : (
                 <>
                     <ToolButton
-                        aria-label={`Look at ${part.label}`}
+                        aria-label={t('Look at {{label}}', { label: part.label })}
                         onClick={() => void act('look', { part: part.id })}
                     >
-                        Look
+                        {t('Look')}
                     </ToolButton>
                     {part.controls
                         .filter((c) => c.positions !== null)
@@ -55,7 +56,9 @@ export function PartBar({ part, known, fitted, act }: Props) {
                                 </ToolButton>
                             )
                         })}
-                    {part.resets && <ToolButton onClick={() => void act('reset', { part: part.id })}>Reset</ToolButton>}
+                    {part.resets && (
+                        <ToolButton onClick={() => void act('reset', { part: part.id })}>{t('Reset')}</ToolButton>
+                    )}
                 </>
             )}
         </HStack>

@@ -8,6 +8,7 @@ import { Lever } from './Lever'
 import { useInstruments } from '@/lib/useInstruments'
 import { knownLever } from './known'
 import { MainButton, ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 interface Props {
     say?: (text: string) => string
@@ -77,19 +78,19 @@ export function PartPanel({
         return (
             <Box layerStyle="panel" p="3">
                 <Text color="faint" fontSize="text">
-                    Pick a part to look at it or set it. Pick a terminal to put the lead in hand there.
+                    {t('Pick a part to look at it or set it. Pick a terminal to put the lead in hand there.')}
                 </Text>
             </Box>
         )
     }
     if (part.van && !installed.includes(part.id))
         return (
-            <Stack layerStyle="panel" gap="2" p="3" as="section" aria-label="Part">
+            <Stack layerStyle="panel" gap="2" p="3" as="section" aria-label={t('Part')}>
                 <Text fontWeight={700}>{part.label}</Text>
                 <Text fontSize="note" color="faint">
-                    {part.title}, in the van
+                    {t('{{title}}, in the van', { title: part.title })}
                 </Text>
-                <MainButton onClick={() => void act('install', { part: part.id })}>Fit it</MainButton>
+                <MainButton onClick={() => void act('install', { part: part.id })}>{t('Fit it')}</MainButton>
             </Stack>
         )
     const known = board.parts.find((p) => p.symbol === 'source')?.terminals[0]?.place
@@ -97,14 +98,14 @@ export function PartPanel({
         .reverse()
         .find((e) => e.act['part'] === part.id && !e.refused && Object.keys(e.seen).length > 0)
     return (
-        <Stack layerStyle="panel" gap="2" p="3" as="section" aria-label="Part">
+        <Stack layerStyle="panel" gap="2" p="3" as="section" aria-label={t('Part')}>
             <Box>
                 <Text fontWeight={700}>{part.label}</Text>
                 <Text fontSize="note" color="faint">
                     {part.title}
                 </Text>
             </Box>
-            <MainButton onClick={() => void act('look', { part: part.id })}>Look at it</MainButton>
+            <MainButton onClick={() => void act('look', { part: part.id })}>{t('Look at it')}</MainButton>
             {look && (
                 <Text fontSize="note" bg="ground" borderRadius="sm" p="2">
                     {say(
@@ -126,9 +127,9 @@ export function PartPanel({
             ))}
             {part.resets && (
                 <>
-                    <ToolButton onClick={() => void act('reset', { part: part.id })}>Press its reset</ToolButton>
+                    <ToolButton onClick={() => void act('reset', { part: part.id })}>{t('Press its reset')}</ToolButton>
                     <ToolButton onClick={() => void act('reset', { part: part.id, seconds: HELD_S })}>
-                        Hold its reset in for {HELD_S} s
+                        {t('Hold its reset in for {{HELD_S}} s', { HELD_S })}
                     </ToolButton>
                 </>
             )}
@@ -150,7 +151,7 @@ export function PartPanel({
                     lineHeight="1.2"
                     onClick={() => void act('tester', { place })}
                 >
-                    Hold the tester to {placeName(board, place)}
+                    {t('Hold the tester to {{placeName}}', { placeName: placeName(board, place) })}
                 </ToolButton>
             )}
             {place && known && (
@@ -160,7 +161,7 @@ export function PartPanel({
                     lineHeight="1.2"
                     onClick={() => void act('prove_dead', { known, place })}
                 >
-                    Prove {placeName(board, place)} dead
+                    {t('Prove {{placeName}} dead', { placeName: placeName(board, place) })}
                 </ToolButton>
             )}
             {place && (
@@ -181,8 +182,11 @@ export function PartPanel({
                     }}
                 >
                     {jumper.from === null
-                        ? `Jumper from ${placeName(board, place)}`
-                        : `Jumper ${placeName(board, jumper.from)} to ${placeName(board, place)}`}
+                        ? t('Jumper from {{placeName}}', { placeName: placeName(board, place) })
+                        : t('Jumper {{placeName}} to {{placeName2}}', {
+                              placeName: placeName(board, jumper.from),
+                              placeName2: placeName(board, place),
+                          })}
                 </Button>
             )}
             {place && jumper.from !== null && jumper.from !== place && (
@@ -195,7 +199,10 @@ export function PartPanel({
                         jumper.onFrom(null)
                     }}
                 >
-                    Run a wire {placeName(board, jumper.from)} to {placeName(board, place)}
+                    {t('Run a wire {{placeName}} to {{placeName2}}', {
+                        placeName: placeName(board, jumper.from),
+                        placeName2: placeName(board, place),
+                    })}
                 </ToolButton>
             )}
             {jumper.all.map(([from, to]) => (
@@ -210,8 +217,12 @@ export function PartPanel({
                     lineHeight="1.2"
                     onClick={() => void act('unjump', { from, to })}
                 >
-                    Take the {jumper.wires.some(([a, b]) => a === from && b === to) ? 'wire' : 'jumper'} off{' '}
-                    {placeName(board, from)} and {placeName(board, to)}
+                    {t(
+                        jumper.wires.some(([a, b]) => a === from && b === to)
+                            ? 'Take the wire off {{from}} and {{to}}'
+                            : 'Take the jumper off {{from}} and {{to}}',
+                        { from: placeName(board, from), to: placeName(board, to) },
+                    )}
                 </Button>
             ))}
             {place &&
@@ -224,16 +235,24 @@ export function PartPanel({
                         <HStack key={id} gap="1" wrap="wrap">
                             <Text flex="1 0 100%" fontSize="note">
                                 {wire.bundled
-                                    ? `${wire.colour}, runs hidden; by the drawing to ${far}`
-                                    : `${wire.colour} to ${far}`}
-                                {moved?.seen['other end'] && `. Tugged: its other end: ${moved.seen['other end']}`}
+                                    ? t('{{colour}}, runs hidden; by the drawing to {{far}}', {
+                                          colour: wire.colour,
+                                          far,
+                                      })
+                                    : t('{{colour}} to {{far}}', { colour: wire.colour, far })}
+                                {moved?.seen['other end'] &&
+                                    t('. Tugged: its other end: {{value}}', { value: moved.seen['other end'] })}
                             </Text>
                             <ToolButton
                                 size="sm"
-                                aria-label={`${isLifted ? 'Land' : 'Lift'} the ${placeName(board, id)}`}
+                                aria-label={
+                                    isLifted
+                                        ? t('Land the {{place}}', { place: placeName(board, id) })
+                                        : t('Lift the {{place}}', { place: placeName(board, id) })
+                                }
                                 onClick={() => void act(isLifted ? 'land' : 'lift', { end: id })}
                             >
-                                {isLifted ? 'Land' : 'Lift'}
+                                {isLifted ? t('Land') : t('Lift')}
                             </ToolButton>
                             <Button
                                 size="sm"
@@ -242,7 +261,7 @@ export function PartPanel({
                                 color="ink"
                                 borderColor={jaw.includes(wire.id) ? 'copper' : 'line'}
                                 aria-pressed={jaw.includes(wire.id)}
-                                aria-label={`Clamp round the ${placeName(board, id)}`}
+                                aria-label={t('Clamp round the {{placeName}}', { placeName: placeName(board, id) })}
                                 onClick={() =>
                                     void act('clamp', {
                                         wires: jaw.includes(wire.id)
@@ -251,24 +270,28 @@ export function PartPanel({
                                     })
                                 }
                             >
-                                {jaw.includes(wire.id) ? 'Out of clamp' : jaw.length > 0 ? 'Clamp too' : 'Clamp'}
+                                {jaw.includes(wire.id)
+                                    ? t('Out of clamp')
+                                    : jaw.length > 0
+                                      ? t('Clamp too')
+                                      : t('Clamp')}
                             </Button>
                             {wire.bundled && (
                                 <ToolButton
                                     size="sm"
-                                    aria-label={`Tug at the ${placeName(board, id)}`}
+                                    aria-label={t('Tug at the {{placeName}}', { placeName: placeName(board, id) })}
                                     onClick={() => void act('tug', { end: id })}
                                 >
-                                    Tug
+                                    {t('Tug')}
                                 </ToolButton>
                             )}
                             {isLifted && (
                                 <ToolButton
                                     size="sm"
-                                    aria-label={`Lead on the ${placeName(board, id)}`}
+                                    aria-label={t('Lead on the {{placeName}}', { placeName: placeName(board, id) })}
                                     onClick={() => onPlace(id)}
                                 >
-                                    Lead
+                                    {t('Lead')}
                                 </ToolButton>
                             )}
                         </HStack>
@@ -285,18 +308,18 @@ export function PartPanel({
             <PartSuspects part={part.id} faults={faults} marks={marks} act={act} />
             <Box as="details">
                 <Box as="summary" fontSize="text" color="copper" fontWeight={700} cursor="pointer" minH="32px">
-                    Mend it…
+                    {t('Mend it…')}
                 </Box>
                 <HStack gap="1" wrap="wrap">
                     {MENDS.map((m) => (
                         <ToolButton
-                            key={m.word}
+                            key={t(m.word)}
                             size="sm"
                             onClick={() =>
                                 void act('mend', { part: part.id, how: m.how, ...(m.with && { with: m.with }) })
                             }
                         >
-                            {m.word}
+                            {t(m.word)}
                         </ToolButton>
                     ))}
                 </HStack>

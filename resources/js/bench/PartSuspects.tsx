@@ -2,6 +2,7 @@ import { Stack, Text } from '@chakra-ui/react'
 import type { DoAct } from '@/lib/acts'
 import type { FaultName } from '@/lib/types'
 import { SuspectLine } from './SuspectLine'
+import { t } from '@/words'
 
 interface Props {
     part: string
@@ -19,10 +20,10 @@ export function PartSuspects({ part, faults, marks, act }: Props) {
         <details>
             <summary>
                 <Text as="span" fontSize="text" color="copper" fontWeight={700} cursor="pointer">
-                    Suspects here: {left} of {of.length}
+                    {t('Suspects here: {{left}} of {{many}}', { left, many: of.length })}
                 </Text>
             </summary>
-            <Stack gap="0" role="list" aria-label="Suspects in this part">
+            <Stack gap="0" role="list" aria-label={t('Suspects in this part')}>
                 {of.map((f) => (
                     <SuspectLine key={f.id} fault={f} mark={marks[f.id] ?? 'open'} act={act} />
                 ))}

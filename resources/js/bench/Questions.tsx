@@ -2,6 +2,7 @@ import { Stack, Text } from '@chakra-ui/react'
 import type { DoAct, Fields } from '@/lib/acts'
 import type { Entry } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 interface Props {
     /** what can be asked, in words, as the server has it */
@@ -14,7 +15,7 @@ interface Props {
 export function Questions({ questions, log, act }: Props) {
     return (
         <Stack gap="1">
-            <Text fontWeight={700}>Ask the customer</Text>
+            <Text fontWeight={700}>{t('Ask the customer')}</Text>
             {Object.entries(questions).map(([question, word]) => {
                 const answer = [...log].reverse().find((e) => e.act.act === 'ask' && e.act['question'] === question)
                 return answer ? (

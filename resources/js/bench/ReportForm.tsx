@@ -4,6 +4,7 @@ import type { DoAct } from '@/lib/acts'
 import type { BoardData, Entry } from '@/lib/types'
 import { Select } from '@/shell/Select'
 import { MainButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 interface Props {
     board: BoardData
@@ -50,7 +51,7 @@ export function ReportForm({ board, log, act }: Props) {
             minH="0"
             overflowY="auto"
             tabIndex={0}
-            aria-label="Closing report"
+            aria-label={t('Closing report')}
             onSubmit={(e) => {
                 e.preventDefault()
                 write()
@@ -58,7 +59,7 @@ export function ReportForm({ board, log, act }: Props) {
         >
             <Label text="The cause was">
                 <Select
-                    label="Cause"
+                    label={t('Cause')}
                     value={cause}
                     options={[['', 'nothing found wrong'], ...all]}
                     onChange={setCause}
@@ -67,7 +68,7 @@ export function ReportForm({ board, log, act }: Props) {
             <Label text="Worked on">
                 {worked.length === 0 && (
                     <Text fontSize="note" color="faint">
-                        Nothing has been touched yet.
+                        {t('Nothing has been touched yet.')}
                     </Text>
                 )}
                 {worked.map(([id, name]) => (
@@ -92,18 +93,28 @@ export function ReportForm({ board, log, act }: Props) {
                 ))}
             </Label>
             <Label text="Read or seen before the work">
-                <Select label="Before" value={before} options={[['', 'which entry?'], ...shown]} onChange={setBefore} />
+                <Select
+                    label={t('Before')}
+                    value={before}
+                    options={[['', 'which entry?'], ...shown]}
+                    onChange={setBefore}
+                />
             </Label>
             <Label text="Read or seen after it">
-                <Select label="After" value={after} options={[['', 'which entry?'], ...shown]} onChange={setAfter} />
+                <Select
+                    label={t('After')}
+                    value={after}
+                    options={[['', 'which entry?'], ...shown]}
+                    onChange={setAfter}
+                />
             </Label>
             <HStack gap="2">
-                <Figure label="Parts" value={parts} onChange={setParts} />
-                <Figure label="Minutes of labour" value={minutes} onChange={setMinutes} />
+                <Figure label={t('Parts')} value={parts} onChange={setParts} />
+                <Figure label={t('Minutes of labor')} value={minutes} onChange={setMinutes} />
             </HStack>
             <Textarea
-                aria-label="Remarks"
-                placeholder="Remarks"
+                aria-label={t('Remarks')}
+                placeholder={t('Remarks')}
                 maxLength={160}
                 rows={2}
                 bg="sheet"
@@ -111,10 +122,10 @@ export function ReportForm({ board, log, act }: Props) {
                 value={words}
                 onChange={(e) => setWords(e.target.value)}
             />
-            <MainButton type="submit">{isWritten ? 'Write it again' : 'Write the report'}</MainButton>
+            <MainButton type="submit">{isWritten ? t('Write it again') : t('Write the report')}</MainButton>
             {isWritten && (
                 <Text fontSize="note" role="status">
-                    Written. The last one counts.
+                    {t('Written. The last one counts.')}
                 </Text>
             )}
         </Stack>

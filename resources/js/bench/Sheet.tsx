@@ -5,6 +5,7 @@ import type { BoardData, Entry } from '@/lib/types'
 import { Select } from '@/shell/Select'
 import { clock } from '@/tape/scale'
 import { MainButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 interface Props {
     board: BoardData
@@ -38,8 +39,10 @@ export function Sheet({ board, log, units, act }: Props) {
         setValue('')
     }
     return (
-        <Stack gap="2" h="100%" minH="0" overflowY="auto" tabIndex={0} aria-label="Your sheet">
-            <Text fontSize="text">The log keeps no readings on this job. Write down what you read, and where.</Text>
+        <Stack gap="2" h="100%" minH="0" overflowY="auto" tabIndex={0} aria-label={t('Your sheet')}>
+            <Text fontSize="text">
+                {t('The log keeps no readings on this job. Write down what you read, and where.')}
+            </Text>
             <Stack
                 as="form"
                 gap="1"
@@ -50,8 +53,8 @@ export function Sheet({ board, log, units, act }: Props) {
             >
                 <HStack gap="1">
                     <Input
-                        aria-label="Figure that you read"
-                        placeholder="24.3, or OL"
+                        aria-label={t('Figure that you read')}
+                        placeholder={t('24.3, or OL')}
                         maxLength={20}
                         h="touch"
                         w="110px"
@@ -62,16 +65,16 @@ export function Sheet({ board, log, units, act }: Props) {
                         onChange={(e) => setValue(e.target.value)}
                     />
                     <Select
-                        label="Unit"
+                        label={t('Unit')}
                         value={unit}
                         options={[['', 'unit?'], ...units.map((u): [string, string] => [u, u])]}
                         onChange={setUnit}
                     />
                 </HStack>
-                <Select label="Place of the red lead" value={red} options={places} onChange={setRed} />
-                <Select label="Place of the black lead" value={black} options={places} onChange={setBlack} />
+                <Select label={t('Place of the red lead')} value={red} options={places} onChange={setRed} />
+                <Select label={t('Place of the black lead')} value={black} options={places} onChange={setBlack} />
                 <MainButton type="submit" disabled={value.trim() === '' || unit === ''}>
-                    Write it down
+                    {t('Write it down')}
                 </MainButton>
             </Stack>
             {rows.map((e) => (

@@ -4,6 +4,7 @@ import { useState, type ReactNode } from 'react'
 import type { DoAct } from '@/lib/acts'
 import type { FaultName } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 interface Props {
     fault: FaultName
@@ -56,7 +57,7 @@ export function SuspectLine({ fault, mark, named = false, act, isOpen, onOpen, c
             >
                 <Mini
                     word={mark === 'star' ? '★' : '☆'}
-                    label={`Star ${fault.title}`}
+                    label={t('Star {{title}}', { title: fault.title })}
                     on={mark === 'star'}
                     onClick={() => set('star')}
                 />
@@ -76,11 +77,11 @@ export function SuspectLine({ fault, mark, named = false, act, isOpen, onOpen, c
                     onClick={onOpen}
                 >
                     {wayOf(fault)}
-                    {named ? ' (named)' : ''}
+                    {named ? t(' (named)') : ''}
                 </Box>
                 <Mini
                     word={mark === 'out' ? '↺' : '✕'}
-                    label={`Rule out ${fault.title}`}
+                    label={t('Rule out {{title}}', { title: fault.title })}
                     on={mark === 'out'}
                     onClick={() => set('out')}
                 />

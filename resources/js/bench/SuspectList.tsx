@@ -6,6 +6,7 @@ import { suspectMarks, suspectWhys } from './known'
 import { Mini, SuspectLine } from './SuspectLine'
 import { search } from '@/search/search'
 import { MainButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 interface Props {
     faults: FaultName[]
@@ -26,18 +27,15 @@ export function SuspectList({ faults, log, act }: Props) {
     const marks = useMemo(() => suspectMarks(log), [log])
     const whys = useMemo(() => suspectWhys(log), [log])
     const named = [...log].reverse().find((e) => e.act.act === 'name')?.act['fault']
-    const shown = useMemo(
-        () => search(faults, words, (f) => ({ title: f.title, more: f.family })),
-        [faults, words],
-    )
+    const shown = useMemo(() => search(faults, words, (f) => ({ title: f.title, more: f.family })), [faults, words])
     const families = useMemo(() => byFamily(shown, marks), [shown, marks])
     const left = (of: FaultName[]) => `${of.filter((f) => marks[f.id] !== 'out').length} of ${of.length}`
 
     return (
         <Stack gap="2" h="100%" minH="0">
             <Input
-                aria-label="Find a suspect"
-                placeholder="Find: part, or what is wrong"
+                aria-label={t('Find a suspect')}
+                placeholder={t('Find: part, or what is wrong')}
                 value={words}
                 onChange={(e) => setWords(e.target.value)}
                 h="touch"
@@ -45,9 +43,9 @@ export function SuspectList({ faults, log, act }: Props) {
                 borderColor="line"
             />
             <Text fontSize="note" color="faint">
-                {left(faults)} left. Swipe a line or press s to star it, x to rule it out.
+                {t('{{left}} left. Swipe a line or press s to star it, x to rule it out.', { left: left(faults) })}
             </Text>
-            <Stack gap="0" overflowY="auto" minH="0" flex="1" tabIndex={0} role="list" aria-label="Suspects">
+            <Stack gap="0" overflowY="auto" minH="0" flex="1" tabIndex={0} role="list" aria-label={t('Suspects')}>
                 {families.map(({ family, parts }) => {
                     const isFolded = folded.includes(family) && words === ''
                     return (
@@ -98,7 +96,7 @@ export function SuspectList({ faults, log, act }: Props) {
                 })}
                 {shown.length === 0 && (
                     <Text color="faint" fontSize="text">
-                        No suspect matches.
+                        {t('No suspect matches.')}
                     </Text>
                 )}
             </Stack>
@@ -120,20 +118,20 @@ export function SuspectList({ faults, log, act }: Props) {
             >
                 {whys[f.id] && (
                     <Text fontSize="note" color="faint" ps="11">
-                        because {whys[f.id]}
+                        {t('because {{value}}', { value: whys[f.id] })}
                     </Text>
                 )}
                 {isOpen && (
                     <HStack gap="1" ps="11" pb="1">
                         <Mini
-                            word="Why"
-                            label={`Say why of ${f.title}`}
+                            word={t('Why')}
+                            label={t('Say why of {{title}}', { title: f.title })}
                             on={asked === f.id}
                             onClick={() => setAsked(asked === f.id ? null : f.id)}
                         />
                         <Mini
-                            word="Name as the fault"
-                            label={`Name ${f.title}`}
+                            word={t('Name as the fault')}
+                            label={t('Name {{title}}', { title: f.title })}
                             on={false}
                             onClick={() => void act('name', { fault: f.id })}
                         />
@@ -154,8 +152,8 @@ export function SuspectList({ faults, log, act }: Props) {
                         }}
                     >
                         <Input
-                            aria-label={`Why: ${f.title}`}
-                            placeholder="because …"
+                            aria-label={t('Why: {{title}}', { title: f.title })}
+                            placeholder={t('because …')}
                             maxLength={160}
                             h="touch"
                             bg="sheet"
@@ -164,7 +162,7 @@ export function SuspectList({ faults, log, act }: Props) {
                             value={why}
                             onChange={(e) => setWhy(e.target.value)}
                         />
-                        <MainButton type="submit">Keep</MainButton>
+                        <MainButton type="submit">{t('Keep')}</MainButton>
                     </HStack>
                 )}
             </SuspectLine>

@@ -6,6 +6,7 @@ import { at } from '@/tape/stretches'
 import { Tape, type Mark } from '@/tape/Tape'
 import { MainButton, ToolButton } from '@/theme/buttons'
 import type { Bench } from './useBench'
+import { t } from '@/words'
 
 interface Props {
     bench: Pick<Bench, 'play' | 'playing' | 'busy' | 'next' | 'speed' | 'setSpeed' | 'time' | 'seen'>
@@ -51,15 +52,15 @@ export function TimeBar({ bench, lanes, marks, labour, eyes, scrub, onScrub, nar
             <Box minW="0" flexShrink={0}>
                 <HStack gap="1">
                     <MainButton px="3" onClick={() => bench.play(!bench.playing)}>
-                        {bench.playing ? 'Pause' : 'Run'}
+                        {bench.playing ? t('Pause') : t('Run')}
                     </MainButton>
                     <ToolButton px="2" disabled={bench.busy} onClick={() => void bench.next()}>
-                        Next event
+                        {t('Next event')}
                     </ToolButton>
                     <ToolButton
                         minW="touch"
                         px="1"
-                        aria-label={`Speed: ${bench.speed}×`}
+                        aria-label={t('Speed: {{speed}}×', { speed: bench.speed })}
                         onClick={() => bench.setSpeed(bench.speed === 1 ? 4 : 1)}
                     >
                         {bench.speed}×
@@ -69,20 +70,20 @@ export function TimeBar({ bench, lanes, marks, labour, eyes, scrub, onScrub, nar
                     </Text>
                     <Box flex="1" />
                     <ToolButton px="2" on={tapeOpen} onClick={() => setTapeOpen(!tapeOpen)}>
-                        Tape
+                        {t('Tape')}
                     </ToolButton>
                 </HStack>
                 <Text fontSize="note" color="faint" truncate={!tapeOpen}>
-                    {back ? `At ${clock(scrub!)}: ${back}` : `${eyes} ${strikes(bench)}`}
+                    {back ? t('At {{clock}}: {{back}}', { clock: clock(scrub!), back }) : `${eyes} ${strikes(bench)}`}
                 </Text>
                 {tapeOpen && (
                     <>
                         {tape(150)}
                         <ToolButton px="2" on={sound} onClick={() => onSound(!sound)}>
-                            Sound
+                            {t('Sound')}
                         </ToolButton>
                         <Text fontSize="note" color="faint">
-                            labour <span className="reading">{labour.toFixed(1)}</span> min
+                            {t('labor')} <span className="reading">{labour.toFixed(1)}</span> {t('min')}
                         </Text>
                     </>
                 )}
@@ -92,12 +93,12 @@ export function TimeBar({ bench, lanes, marks, labour, eyes, scrub, onScrub, nar
         <Box minW="0">
             <HStack gap="2" mb="1" wrap={{ base: 'wrap', md: 'nowrap' }}>
                 <MainButton w="96px" onClick={() => bench.play(!bench.playing)}>
-                    {bench.playing ? 'Pause' : 'Run'}
+                    {bench.playing ? t('Pause') : t('Run')}
                 </MainButton>
                 <ToolButton disabled={bench.busy} onClick={() => void bench.next()}>
-                    Next event
+                    {t('Next event')}
                 </ToolButton>
-                <HStack gap="1" role="group" aria-label="Speed">
+                <HStack gap="1" role="group" aria-label={t('Speed')}>
                     {[1, 4].map((s) => (
                         <ToolButton
                             key={s}
@@ -114,16 +115,16 @@ export function TimeBar({ bench, lanes, marks, labour, eyes, scrub, onScrub, nar
                     {clock(bench.time)}
                 </Text>
                 <Text flex="1" fontSize="text" color="faint" truncate>
-                    {back ? `At ${clock(scrub!)}: ${back}` : `${eyes} ${strikes(bench)}`}
+                    {back ? t('At {{clock}}: {{back}}', { clock: clock(scrub!), back }) : `${eyes} ${strikes(bench)}`}
                 </Text>
                 <ToolButton px="2" on={sound} onClick={() => onSound(!sound)}>
-                    Sound
+                    {t('Sound')}
                 </ToolButton>
                 <ToolButton px="2" on={tapeOpen} onClick={() => setTapeOpen(!tapeOpen)}>
-                    Tape
+                    {t('Tape')}
                 </ToolButton>
                 <Text fontSize="text" color="faint" flexShrink={0}>
-                    labour <span className="reading">{labour.toFixed(1)}</span> min
+                    {t('labor')} <span className="reading">{labour.toFixed(1)}</span> {t('min')}
                 </Text>
             </HStack>
             {tape(tapeOpen ? undefined : 60)}

@@ -1,6 +1,7 @@
 import { Box, Flex, HStack, Stack, Tabs } from '@chakra-ui/react'
 import { ToolButton } from '@/theme/buttons'
 import type { BenchPieces } from './pieces'
+import { t } from '@/words'
 
 /** The bench on a phone or an upright tablet: the board first, the meter as a bar below it, all else on sheets. */
 export function UprightBench({
@@ -17,7 +18,7 @@ export function UprightBench({
     aside,
     onAside,
 }: BenchPieces) {
-    const all = [...tabs, ['part', 'Part'], ['meter', 'Meter']] as const
+    const all = [...tabs, ['part', t('Part')], ['meter', t('Meter')]] as const
     return (
         <Flex direction="column" h="100%" gap="1" minW="0">
             <HStack gap="1" flexShrink={0} overflowX="auto" pb="1">
@@ -44,7 +45,7 @@ export function UprightBench({
                                 {all.find(([value]) => value === aside)?.[1]}
                             </Box>
                             <ToolButton size="sm" onClick={() => onAside(null)}>
-                                Close
+                                {t('Close')}
                             </ToolButton>
                         </HStack>
                         <Box p="2" flex="1" minH="0" overflowY="auto">

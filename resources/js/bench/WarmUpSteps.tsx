@@ -1,5 +1,6 @@
 import { Box, HStack, Stack, Text } from '@chakra-ui/react'
 import { useEffect, useRef } from 'react'
+import { t } from '@/words'
 
 /** What is to be tried on the training board; the server says which of it has been, from what was done and shown. */
 export function WarmUpSteps({ steps, done }: { steps: { id: string; text: string }[]; done: string[] }) {
@@ -12,8 +13,11 @@ export function WarmUpSteps({ steps, done }: { steps: { id: string; text: string
         <Stack gap="2" h="100%" minH="0">
             <Text fontSize="text" role="status">
                 {next
-                    ? `${done.length} of ${steps.length} tried. Nothing here is marked.`
-                    : 'All tried. You know the bench; close the warm-up.'}
+                    ? t('{{many}} of {{many2}} tried. Nothing here is marked.', {
+                          many: done.length,
+                          many2: steps.length,
+                      })
+                    : t('All tried. You know the bench; close the warm-up.')}
             </Text>
             <Box
                 as="ol"
@@ -21,7 +25,7 @@ export function WarmUpSteps({ steps, done }: { steps: { id: string; text: string
                 overflowY="auto"
                 minH="0"
                 flex="1"
-                aria-label="Steps of the warm-up"
+                aria-label={t('Steps of the warm-up')}
                 tabIndex={0}
             >
                 {steps.map((step, i) => {
@@ -40,7 +44,7 @@ export function WarmUpSteps({ steps, done }: { steps: { id: string; text: string
                             bg={at ? 'copperWash' : undefined}
                             aria-current={at ? 'step' : undefined}
                         >
-                            <Text fontSize="text" minW="5" fontWeight={600} aria-label={tried ? 'tried' : undefined}>
+                            <Text fontSize="text" minW="5" fontWeight={600} aria-label={tried ? t('tried') : undefined}>
                                 {tried ? '✓' : i + 1}
                             </Text>
                             <Text fontSize="text" color={tried ? 'faint' : 'ink'}>

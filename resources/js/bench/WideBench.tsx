@@ -1,4 +1,5 @@
 import { Box, Flex, Grid, HStack, Stack, Tabs } from '@chakra-ui/react'
+import { t } from '@/words'
 import type { BenchPieces } from './pieces'
 
 /** The bench on a screen that is wider than high: papers, appliance and time, and the meter beside them. */
@@ -31,7 +32,7 @@ export function WideBench({
                     </Box>
                 )}
                 <Flex direction="column" minH="0" minW="0" gap="2">
-                    <HStack gap="1" flexShrink={0} wrap={{ base: 'wrap', xl: 'nowrap' }}>
+                    <HStack gap="1" flexShrink={0} wrap="wrap">
                         {tools}
                         <Box flex="1" />
                         <Tabs.List borderWidth="0" gap="0" flexShrink={0}>
@@ -61,7 +62,7 @@ export function WideBench({
             </Grid>
             <Flex direction="column" gap="2" minH="0" w="236px" flexShrink={0}>
                 {meter}
-                <Stack gap="2" flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label="By hand">
+                <Stack gap="2" flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label={t('By hand')}>
                     {hands}
                 </Stack>
             </Flex>

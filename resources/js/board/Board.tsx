@@ -18,6 +18,7 @@ import { extent, nearestWire, placeAt, reaches } from './walk'
 import { BundlePath, WirePath } from './WirePath'
 
 import { isSeat } from '@/theme/media'
+import { t } from '@/words'
 
 const Svg = chakra('svg')
 
@@ -184,7 +185,7 @@ export function Board(props: Props) {
                 minW="0"
                 h="100%"
                 role="group"
-                aria-label="Board of the appliance"
+                aria-label={t('Board of the appliance')}
                 touchAction="none"
                 userSelect="none"
                 onClick={

@@ -1,6 +1,7 @@
 import { HStack } from '@chakra-ui/react'
 import { ToolButton } from '@/theme/buttons'
 import { LARGEST, type View } from './view'
+import { t } from '@/words'
 
 /** What of the board is shown: wires and pipes, or one of them with the other laid aside. */
 const LAYERS = { Both: 'wires and pipes', Wires: 'wires', Pipes: 'pipes' } as const
@@ -28,7 +29,7 @@ export function BoardButtons({ view, readable, layer, onLayer, onWhole, onNearer
                     bg="sheet"
                     fontSize="note"
                     on={layer !== 'Both'}
-                    aria-label={`Layers on the board: ${LAYERS[layer]}`}
+                    aria-label={t('Layers on the board: {{value}}', { value: t(LAYERS[layer]) })}
                     onClick={() => onLayer(layer === 'Both' ? 'Wires' : layer === 'Wires' ? 'Pipes' : 'Both')}
                 >
                     {layer}
@@ -40,18 +41,18 @@ export function BoardButtons({ view, readable, layer, onLayer, onWhole, onNearer
                     px="1"
                     bg="sheet"
                     fontSize="note"
-                    aria-label="The whole appliance, or so that it can be read"
+                    aria-label={t('The whole appliance, or so that it can be read')}
                     on={view.scale === 1}
                     onClick={onWhole}
                 >
-                    All
+                    {t('All')}
                 </ToolButton>
             )}
             <ToolButton
                 minW="touch"
                 px="0"
                 bg="sheet"
-                aria-label="Zoom in"
+                aria-label={t('Zoom in')}
                 disabled={view.scale >= LARGEST}
                 onClick={() => onNearer(1)}
             >
@@ -61,7 +62,7 @@ export function BoardButtons({ view, readable, layer, onLayer, onWhole, onNearer
                 minW="touch"
                 px="0"
                 bg="sheet"
-                aria-label="Zoom out"
+                aria-label={t('Zoom out')}
                 disabled={view.scale <= 1}
                 onClick={() => onNearer(-1)}
             >

@@ -3,6 +3,7 @@ import { useEffect, useMemo, useRef } from 'react'
 import type { BoardData, LadderData, LadderElement } from '@/lib/types'
 import { wireColours } from '@/theme/wires'
 import { placeName, wireName } from './walk'
+import { t } from '@/words'
 
 const Svg = chakra('svg')
 const SvgText = chakra('text')
@@ -44,14 +45,14 @@ export function Ladder({ ladder, board, red, black, cursor, part, onPlace, onPar
             h="100%"
             overflowY="auto"
             tabIndex={0}
-            aria-label="Ladder of the appliance, as documented"
+            aria-label={t('Ladder of the appliance, as documented')}
         >
             <Svg
                 viewBox={`0 0 ${ladder.width} ${ladder.height}`}
                 width="100%"
                 display="block"
                 role="group"
-                aria-label="Ladder"
+                aria-label={t('Ladder')}
             >
                 {ladder.circuits.map((c) => (
                     <g key={`${c.hot} ${c.return}`}>
@@ -221,7 +222,7 @@ function Element({ e, y, again, chosen, marks, board, onPlace, onPart }: Element
                     fill="transparent"
                     cursor="pointer"
                     role="button"
-                    aria-label={`${e.title}, on the ladder`}
+                    aria-label={t('{{title}}, on the ladder', { title: e.title })}
                     onClick={() => onPart(e.part)}
                 />
             )}
@@ -257,7 +258,7 @@ function Element({ e, y, again, chosen, marks, board, onPlace, onPart }: Element
                                 cursor="pointer"
                                 role="button"
                                 data-rung-place={place}
-                                aria-label={`${placeName(board, place)}, on the ladder`}
+                                aria-label={t('{{placeName}}, on the ladder', { placeName: placeName(board, place) })}
                                 onClick={() => onPlace(place)}
                             />
                         )}

@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import type { BoardData } from '@/lib/types'
 import type { Extent } from './view'
+import { t } from '@/words'
 
 const Svg = chakra('svg')
 const Rect = chakra('rect')
@@ -27,7 +28,7 @@ export function MiniMap({
                 h={`${(WIDTH * all.h) / all.w}px`}
                 display="block"
                 role="img"
-                aria-label="The whole appliance, small"
+                aria-label={t('The whole appliance, small')}
                 cursor="pointer"
                 onClick={(e) => {
                     const box = e.currentTarget.getBoundingClientRect()

@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { memo } from 'react'
 import type { Part, Terminal } from '@/lib/types'
 import { PartMotions } from './PartMotions'
+import { t } from '@/words'
 
 const Rect = chakra('rect')
 const SvgText = chakra('text')
@@ -110,7 +111,7 @@ export const PartBox = memo(function PartBox({
                     strokeWidth={3}
                     pointerEvents="none"
                 >
-                    {inVan ? 'in the van' : inHand ? 'in hand' : 'off'}
+                    {inVan ? t('in the van') : inHand ? t('in hand') : t('off')}
                 </SvgText>
             )}
             {live && (

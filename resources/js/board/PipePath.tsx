@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { memo } from 'react'
 import type { Pipe } from '@/lib/types'
 import { media } from '@/theme/media'
+import { t } from '@/words'
 
 const Path = chakra('path')
 
@@ -48,7 +49,9 @@ export const PipePath = memo(function PipePath({
                     data-pipe={pipe.id}
                     onClick={() => onPipe(pipe.id)}
                 >
-                    <title>{`${look.title} ${pipe.from} to ${pipe.to}`}</title>
+                    <title>
+                        {t('{{title}} {{from}} to {{to}}', { title: look.title, from: pipe.from, to: pipe.to })}
+                    </title>
                 </path>
             )}
         </g>

@@ -1,31 +1,33 @@
 import { Box, Heading, Stack, Text } from '@chakra-ui/react'
 import type { SequenceTable } from '@/lib/types'
+import { t } from '@/words'
 
 /** The tables of a model's controls as they read: what each state feeds, and what leads on from it. */
 export function Sequence({ tables }: { tables: SequenceTable[] }) {
     return (
-        <Box layerStyle="panel" h="100%" overflowY="auto" p="3" tabIndex={0} aria-label="Sequence tables">
+        <Box layerStyle="panel" h="100%" overflowY="auto" p="3" tabIndex={0} aria-label={t('Sequence tables')}>
             {tables.length === 0 && (
-                <Text color="faint">No control with a table: this appliance works by its switches alone.</Text>
+                <Text color="faint">{t('No control with a table: this appliance works by its switches alone.')}</Text>
             )}
-            {tables.map((t) => (
-                <Stack key={t.part} gap="2" mb="4">
+            {tables.map((table) => (
+                <Stack key={table.part} gap="2" mb="4">
                     <Heading as="h2" size="md">
-                        {t.part}: {t.title}
+                        {table.part}: {table.title}
                     </Heading>
-                    {t.remarks.length === 0 ? (
+                    {table.remarks.length === 0 ? (
                         <Text fontSize="text" color="good">
-                            No problems found: every state can be reached and left, and the fuel stops when a proof is
-                            missing.
+                            {t(
+                                'No problems found: every state can be reached and left, and the fuel stops when a proof is missing.',
+                            )}
                         </Text>
                     ) : (
-                        t.remarks.map((r) => (
+                        table.remarks.map((r) => (
                             <Text key={r.pointer} fontSize="text" color="danger">
                                 ▲ {r.pointer}: {r.text}
                             </Text>
                         ))
                     )}
-                    {t.states.map((s) => (
+                    {table.states.map((s) => (
                         <Box key={s.state} borderTopWidth="1px" borderColor="line" pt="1">
                             <Text>
                                 <Text as="span" fontWeight={700}>
@@ -33,8 +35,10 @@ export function Sequence({ tables }: { tables: SequenceTable[] }) {
                                 </Text>
                                 <Text as="span" fontSize="text" color="faint">
                                     {' '}
-                                    {s.outputs.length ? `feeds ${s.outputs.join(', ')}` : 'feeds nothing'}
-                                    {s.lamp === 'off' ? '' : `, lamp ${s.lamp}`}
+                                    {s.outputs.length
+                                        ? t('feeds {{outputs}}', { outputs: s.outputs.join(', ') })
+                                        : t('feeds nothing')}
+                                    {s.lamp === 'off' ? '' : t(', lamp {{lamp}}', { lamp: s.lamp })}
                                 </Text>
                             </Text>
                             {s.lines.map((line) => (

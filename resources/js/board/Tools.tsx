@@ -3,6 +3,7 @@ import type { AtTap } from '@/lib/acts'
 import type { BoardData } from '@/lib/types'
 import { useInstruments } from '@/lib/useInstruments'
 import { middleOf, placeAt, placeName, wireName } from './walk'
+import { t } from '@/words'
 
 const SvgText = chakra('text')
 const Circle = chakra('circle')
@@ -15,7 +16,13 @@ export function Jumper({ board, from, to }: { board: BoardData; from: string; to
     if (!a || !b) return null
     const sag = Math.max(a.y, b.y) + 40
     return (
-        <g pointerEvents="none" aria-label={`Jumper from ${placeName(board, from)} to ${placeName(board, to)}`}>
+        <g
+            pointerEvents="none"
+            aria-label={t('Jumper from {{placeName}} to {{placeName2}}', {
+                placeName: placeName(board, from),
+                placeName2: placeName(board, to),
+            })}
+        >
             <Path
                 d={`M${a.x} ${a.y}C${a.x} ${sag} ${b.x} ${sag} ${b.x} ${b.y}`}
                 fill="none"
@@ -48,7 +55,12 @@ export function Lead({
     const other = away ? placeAt(board, away) : undefined
     const side = other && other.x !== at.x ? (at.x > other.x ? 1 : -1) : letter === 'R' ? 1 : -1
     return (
-        <g pointerEvents="none" aria-label={`${letter === 'R' ? 'Red' : 'Black'} lead on ${placeName(board, place)}`}>
+        <g
+            pointerEvents="none"
+            aria-label={t(letter === 'R' ? 'Red lead on {{place}}' : 'Black lead on {{place}}', {
+                place: placeName(board, place),
+            })}
+        >
             <Path d={`M${at.x} ${at.y}l${side * 9} -20l${side * 9} 5z`} fill={colour} />
             <Circle cx={at.x + side * 18} cy={at.y - 26} r={11} fill={colour} />
             <SvgText x={at.x + side * 18} y={at.y - 22} textAnchor="middle" fontSize={13} fontWeight={700} fill="sheet">
@@ -77,7 +89,7 @@ export function ClampJaw({ board, wire }: { board: BoardData; wire: string }) {
         <g
             pointerEvents="none"
             role="img"
-            aria-label={`Clamp round ${wireName(board, wire)}`}
+            aria-label={t('Clamp round {{wireName}}', { wireName: wireName(board, wire) })}
             transform={`translate(${at.x} ${at.y}) rotate(${at.upright ? 90 : 0})`}
         >
             <Path d="M-4 -12A12 12 0 1 0 4 -12" fill="none" stroke="sheet" strokeWidth={7} strokeLinecap="round" />
@@ -102,7 +114,10 @@ export function InSeries({ board, red, black }: { board: BoardData; red: string;
         <g
             pointerEvents="none"
             role="img"
-            aria-label={`Meter in series from ${placeName(board, red)} to ${placeName(board, black)}`}
+            aria-label={t('Meter in series from {{placeName}} to {{placeName2}}', {
+                placeName: placeName(board, red),
+                placeName2: placeName(board, black),
+            })}
         >
             <Path
                 d={`M${a.x} ${a.y}Q${a.x} ${y} ${x} ${y}T${b.x} ${b.y}`}
@@ -129,7 +144,12 @@ export function AtTaps({ board, at }: { board: BoardData; at: Partial<Record<AtT
         if (!part) return null
         const [x, y] = [part.x + part.w - 14 - 30 * i, part.y + part.h - 2]
         return (
-            <g key={instrument} pointerEvents="none" role="img" aria-label={`${titleOf(instrument)} at ${name}`}>
+            <g
+                key={instrument}
+                pointerEvents="none"
+                role="img"
+                aria-label={t('{{titleOf}} at {{name}}', { titleOf: titleOf(instrument), name })}
+            >
                 <Path d={`M${x} ${y}v-10`} stroke="copper" strokeWidth={4} strokeLinecap="round" />
                 <Circle cx={x} cy={y + 10} r={12} fill="sheet" stroke="copper" strokeWidth={2.4} />
                 <Path

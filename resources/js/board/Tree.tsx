@@ -2,6 +2,7 @@ import { Box, chakra, HStack, Stack, Text } from '@chakra-ui/react'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { TreeNode } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 const Svg = chakra('svg')
 const Path = chakra('path')
@@ -103,10 +104,10 @@ export function Tree({ root, titles, chosen, onChoose }: Props) {
         <Stack h="100%" gap="1" minH="0">
             <HStack gap="1" fontSize="note" color="faint">
                 <Text flex="1">
-                    A question, its answers above what is asked next. The number is how many faults are left.
+                    {t('A question, its answers above what is asked next. The number is how many faults are left.')}
                 </Text>
                 <ToolButton size="xs" onClick={() => setOpen(new Set())}>
-                    Fold all
+                    {t('Fold all')}
                 </ToolButton>
             </HStack>
             <Box
@@ -116,14 +117,14 @@ export function Tree({ root, titles, chosen, onChoose }: Props) {
                 minH="0"
                 overflow="auto"
                 tabIndex={0}
-                aria-label="Tree of questions"
+                aria-label={t('Tree of questions')}
             >
                 <Svg
                     width={columns * COLUMN + 20}
                     height={rows * ROW + 16}
                     display="block"
                     role="group"
-                    aria-label={`${all.filter((p) => p.node.faults).length} ends shown`}
+                    aria-label={t('{{many}} ends shown', { many: all.filter((p) => p.node.faults).length })}
                 >
                     {all.flatMap((p) =>
                         p.children.map((c) => (

@@ -3,6 +3,7 @@ import { useMemo } from 'react'
 import type { AnalysisState, FaultName, Findings as Result } from '@/lib/types'
 import { Tree } from './Tree'
 import { MainButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 interface Props {
     state: AnalysisState | null
@@ -25,28 +26,30 @@ export function Trouble({ state, error, begin, faults, chosen, onChoose }: Props
                 {state && !problem ? (
                     <Stack w="320px" gap="2" role="status">
                         <Text fontWeight={700}>{state.doing}</Text>
-                        <Progress.Root value={Math.round(state.share * 100)} aria-label="Analysis">
+                        <Progress.Root value={Math.round(state.share * 100)} aria-label={t('Analysis')}>
                             <Progress.Track>
                                 <Progress.Range bg="copper" />
                             </Progress.Track>
                         </Progress.Root>
                         <Text fontSize="text" color="faint">
-                            {Math.round(state.share * 100)} %. It goes on when you leave this page.
+                            {t('{{Math}} %. It goes on when you leave this page.', {
+                                Math: Math.round(state.share * 100),
+                            })}
                         </Text>
                     </Stack>
                 ) : (
                     <>
                         <Text maxW="52ch" textAlign="center">
-                            Every fault of this model is run, and all that can be read, seen and heard is compared:
-                            which faults look alike, what to ask first, how hard each is to find. It takes up to a
-                            minute.
+                            {t(
+                                'Every fault of this model is run, and all that can be read, seen and heard is compared: which faults look alike, what to ask first, how hard each is to find. It takes up to a minute.',
+                            )}
                         </Text>
                         {problem && (
                             <Text color="danger" role="alert">
                                 {problem}
                             </Text>
                         )}
-                        <MainButton onClick={begin}>Find what tells them apart</MainButton>
+                        <MainButton onClick={begin}>{t('Find what tells them apart')}</MainButton>
                     </>
                 )}
             </Stack>
@@ -87,32 +90,37 @@ export function Findings({
         <>
             <Box>
                 <Text fontSize="note" color="faint">
-                    Readings to the end of the tree
+                    {t('Readings to the end of the tree')}
                 </Text>
                 <Text>
-                    <span className="reading">{result.expected.toFixed(2)}</span> on average; no way of asking needs
-                    fewer than <span className="reading">{result.bound.toFixed(2)}</span>
+                    <span className="reading">{result.expected.toFixed(2)}</span>{' '}
+                    {t('on average; no way of asking needs fewer than')}{' '}
+                    <span className="reading">{result.bound.toFixed(2)}</span>
                 </Text>
                 <Text fontSize="note" color="faint">
-                    {result.questions.toLocaleString('en')} questions weighed, up to {result.outcomes} answers each
+                    {t('{{toLocaleString}} questions weighed, up to {{outcomes}} answers each', {
+                        toLocaleString: result.questions.toLocaleString('en'),
+                        outcomes: result.outcomes,
+                    })}
                 </Text>
             </Box>
             {fault && chosen !== 'healthy' && (
                 <Box>
                     <Text fontWeight={700}>{fault.title}</Text>
                     <Text fontSize="text">
-                        Grade {fault.grade} of 5: {fault.questions} questions, {fault.minutes} minutes
-                        {fault.windows > 0 ? `, ${fault.windows} of them by the clock` : ''}
+                        {t('Grade')} {fault.grade} {t('of 5:')} {fault.questions} {t('questions,')} {fault.minutes}{' '}
+                        {t('minutes')}
+                        {fault.windows > 0 ? t(', {{windows}} of them by the clock', { windows: fault.windows }) : ''}
                     </Text>
                     {result.without_effect[chosen] && (
                         <Text fontSize="text" color="danger">
-                            Nothing shows it here. {result.without_effect[chosen]}
+                            {t('Nothing shows it here. {{value}}', { value: result.without_effect[chosen] })}
                         </Text>
                     )}
                     {fault.look_alikes.length > 0 && !result.without_effect[chosen] && (
                         <Box mt="1">
                             <Text fontSize="note" color="faint">
-                                No reading tells these apart from it; naming one of them is right too:
+                                {t('No reading tells these apart from it; naming one of them is right too:')}
                             </Text>
                             {fault.look_alikes.map((l) => (
                                 <Text key={l} fontSize="text">
@@ -155,7 +163,7 @@ export function Findings({
             {Object.keys(result.without_effect).length > 0 && (
                 <Box>
                     <Text fontSize="note" fontWeight={700}>
-                        Reads healthy everywhere
+                        {t('Reads healthy everywhere')}
                     </Text>
                     {Object.entries(result.without_effect).map(([id, why]) => (
                         <Text key={id} fontSize="note" mt="1">

@@ -3,6 +3,7 @@ import { memo } from 'react'
 import type { Wire } from '@/lib/types'
 import { wireColours } from '@/theme/wires'
 import { inSight, ownerOf } from './walk'
+import { t } from '@/words'
 
 const Circle = chakra('circle')
 const Path = chakra('path')
@@ -30,7 +31,7 @@ export const BundlePath = memo(function BundlePath({
             {runs.map((d) => (
                 <Path key={d} d={d} fill="none" stroke="line" strokeWidth={9} strokeLinecap="round" />
             ))}
-            <title>{`${wires.length} wires run hidden`}</title>
+            <title>{t('{{many}} wires run hidden', { many: wires.length })}</title>
         </g>
     )
 })
@@ -81,7 +82,9 @@ export const WirePath = memo(function WirePath({
                     data-wire={wire.id}
                     onClick={onWire}
                 >
-                    <title>{`${wire.colour} ${wire.from} to ${wire.to}`}</title>
+                    <title>
+                        {t('{{colour}} {{from}} to {{to}}', { colour: wire.colour, from: wire.from, to: wire.to })}
+                    </title>
                 </path>
             )}
             {(['a', 'b'] as const).map((end) => {

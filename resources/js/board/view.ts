@@ -26,7 +26,7 @@ const LEAST_PX = 11
 const ROUND = 70
 
 /** Nothing is drawn larger at first than this many px a board pixel: a part alone would fill the window. */
-const MOST_PX = 1.5
+const MOST_PX = 1.1
 
 /** The whole where its letters can be read; else so large that they can, with its control in the middle. */
 export function legible(board: BoardData, all: Extent, room: { width: number; height: number }): View {

@@ -4,6 +4,7 @@ import { useMemo, useRef, useState } from 'react'
 import { ToolButton } from '@/theme/buttons'
 import { BOX, laidOut, wrapped } from './layout'
 import type { TableShown } from './types'
+import { t } from '@/words'
 
 const Svg = chakra('svg')
 const Rect = chakra('rect')
@@ -42,7 +43,7 @@ export function Chart({ shown }: { shown: TableShown }) {
                     borderRadius="md"
                     cursor="grab"
                     tabIndex={0}
-                    aria-label="Chart of the states"
+                    aria-label={t('Chart of the states')}
                 >
                     <Svg
                         viewBox={`0 0 ${width} ${height}`}
@@ -50,7 +51,9 @@ export function Chart({ shown }: { shown: TableShown }) {
                         height={`${height * size}px`}
                         maxW="none"
                         role="group"
-                        aria-label={`Chart: ${boxes.map((b) => shown.table.states[b.state]?.title).join(', ')}`}
+                        aria-label={t('Chart: {{value}}', {
+                            value: boxes.map((b) => shown.table.states[b.state]?.title).join(', '),
+                        })}
                     >
                         {lines.map((l, i) => {
                             const [a, b] = [box[l.from], box[l.to]]
@@ -124,16 +127,16 @@ export function Chart({ shown }: { shown: TableShown }) {
                         px="2"
                         bg="sheet"
                         fontSize="note"
-                        aria-label="The whole chart"
+                        aria-label={t('The whole chart')}
                         onClick={() => sized((paper.current?.clientWidth ?? width) / width)}
                     >
-                        All
+                        {t('All')}
                     </ToolButton>
                     <ToolButton
                         minW="touch"
                         px="0"
                         bg="sheet"
-                        aria-label="Chart larger"
+                        aria-label={t('Chart larger')}
                         disabled={size >= SIZES.most}
                         onClick={() => sized(size * SIZES.step)}
                     >
@@ -143,7 +146,7 @@ export function Chart({ shown }: { shown: TableShown }) {
                         minW="touch"
                         px="0"
                         bg="sheet"
-                        aria-label="Chart smaller"
+                        aria-label={t('Chart smaller')}
                         disabled={size <= SIZES.least}
                         onClick={() => sized(size / SIZES.step)}
                     >
@@ -156,7 +159,7 @@ export function Chart({ shown }: { shown: TableShown }) {
                 {lines
                     .filter((l) => l.from === chosen)
                     .map((l) => `${l.words} → ${shown.table.states[l.to]?.title}`)
-                    .join('; ') || 'no way out'}
+                    .join('; ') || t('no way out')}
                 .
             </Text>
         </>

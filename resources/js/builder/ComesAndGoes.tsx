@@ -4,6 +4,7 @@ import { Select } from '@/shell/Select'
 
 import { Word } from './Word'
 import type { Draft, Edit } from './types'
+import { t } from '@/words'
 
 type Flaw = Extract<Edit, { do: 'flaw' }>
 
@@ -25,18 +26,18 @@ export function ComesAndGoes({
     return (
         <Box my="2">
             <Text fontSize="text" fontWeight={700}>
-                Intermittent fault
+                {t('Intermittent fault')}
             </Text>
             {which === '' ? (
                 <Text fontSize="text" color="faint">
-                    Pick a part with a contact on the board first.
+                    {t('Pick a part with a contact on the board first.')}
                 </Text>
             ) : (
                 <HStack gap="1" wrap="wrap">
                     <Text fontSize="text">{draft.board.parts.find((p) => p.id === part)?.label}</Text>
                     <Box>
                         <Select
-                            label="Contact"
+                            label={t('Contact')}
                             value={which}
                             options={contacts.map((c): [string, string] => [c, c.replaceAll('_', ' ')])}
                             onChange={setContact}
@@ -44,7 +45,7 @@ export function ComesAndGoes({
                     </Box>
                     <Box>
                         <Select
-                            label="How it is intermittent"
+                            label={t('How it is intermittent')}
                             value={by}
                             options={[
                                 ['taps', 'closes only after taps:'],
@@ -55,7 +56,7 @@ export function ComesAndGoes({
                         />
                     </Box>
                     <Input
-                        aria-label="How many"
+                        aria-label={t('How many')}
                         h="touch"
                         w="72px"
                         px="2"
@@ -70,7 +71,7 @@ export function ComesAndGoes({
                             part && void edit({ do: 'flaw', part, contact: which, by, count: Number(count) })
                         }
                     >
-                        Add it
+                        {t('Add it')}
                     </Word>
                 </HStack>
             )}

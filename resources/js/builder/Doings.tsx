@@ -4,6 +4,7 @@ import { Select } from '@/shell/Select'
 import { Field, figure } from './Field'
 import { Word } from './Word'
 import type { Control, Doing, Draft, Visit } from './types'
+import { t } from '@/words'
 
 interface Props {
     v: Visit
@@ -30,23 +31,23 @@ export function Doings({ v, draft, set }: Props) {
     const value = to ?? chosen?.at?.now ?? ''
     return (
         <Box mt="1">
-            <Text fontSize="note">What the customer does first</Text>
-            {v.household.length === 0 && <Text fontSize="text">The customer touches nothing.</Text>}
+            <Text fontSize="note">{t('What the customer does first')}</Text>
+            {v.household.length === 0 && <Text fontSize="text">{t('The customer touches nothing.')}</Text>}
             {v.household.map((doing, i) => (
                 <HStack key={i} gap="2">
                     <Text fontSize="text" flex="1">
-                        after {doing.at_s} s: {said(doing, deeds)}
+                        {t('after {{at_s}} s: {{said}}', { at_s: doing.at_s, said: said(doing, deeds) })}
                     </Text>
-                    <Word onClick={() => set(`household/${i}`, null)}>Remove</Word>
+                    <Word onClick={() => set(`household/${i}`, null)}>{t('Remove')}</Word>
                 </HStack>
             ))}
             {chosen && (
                 <HStack gap="2" wrap="wrap" align="flex-end">
-                    <Field label="After" unit="s" number value={at} onSet={(t) => setAt(Number(figure(t)) || 0)} />
+                    <Field label={t('After')} unit="s" number value={at} onSet={(t) => setAt(Number(figure(t)) || 0)} />
                     <Box>
-                        <Text fontSize="note">Switch, dial, knob, reset or door</Text>
+                        <Text fontSize="note">{t('Switch, dial, knob, reset or door')}</Text>
                         <Select
-                            label="Switch, dial, knob, reset or door"
+                            label={t('Switch, dial, knob, reset or door')}
                             value={chosen.key}
                             options={deeds.map((d): [string, string] => [d.key, d.label])}
                             onChange={(k) => {
@@ -61,7 +62,7 @@ export function Doings({ v, draft, set }: Props) {
                             set('household', [...v.household, { at_s: Math.round(at), ...chosen.done(value) }])
                         }
                     >
-                        Add it
+                        {t('Add it')}
                     </Word>
                 </HStack>
             )}
@@ -103,12 +104,12 @@ function said(doing: Doing, deeds: Deed[]): string {
 
 function Position({ at, value, onSet }: { at: NonNullable<Deed['at']>; value: string; onSet: (to: string) => void }) {
     return at.positions === null ? (
-        <Field label="to" number value={value} {...(at.unit ? { unit: at.unit } : {})} onSet={onSet} />
+        <Field label={t('to')} number value={value} {...(at.unit ? { unit: at.unit } : {})} onSet={onSet} />
     ) : (
         <Box>
-            <Text fontSize="note">to</Text>
+            <Text fontSize="note">{t('to')}</Text>
             <Select
-                label="to"
+                label={t('to')}
                 value={value}
                 options={at.positions.map((p): [string, string] => [p, p])}
                 onChange={onSet}

@@ -4,6 +4,7 @@ import { Select } from '@/shell/Select'
 import { Field } from './Field'
 import { Word } from './Word'
 import type { Draft, Edit } from './types'
+import { t } from '@/words'
 
 interface Props {
     draft: Draft
@@ -27,23 +28,23 @@ export function Doors({ draft, edit }: Props) {
         void edit({ do: 'set', path: '/doors/-', value: { id: `door-${n}`, label: 'Door', covers: [] } })
     }
     return (
-        <Box borderTopWidth="1px" borderColor="line" pt="2" as="section" aria-label="Doors">
+        <Box borderTopWidth="1px" borderColor="line" pt="2" as="section" aria-label={t('Doors')}>
             <Heading as="h2" size="md">
-                Doors
+                {t('Doors')}
             </Heading>
             {doors.map((door, i) => (
-                <Box key={door.id} as="section" aria-label={`Door ${door.id}`} mt="1">
+                <Box key={door.id} as="section" aria-label={t('Door {{id}}', { id: door.id })} mt="1">
                     <HStack gap="2" wrap="wrap" align="flex-end">
                         <Field
-                            label="What it is called"
+                            label={t('What it is called')}
                             w="200px"
                             value={door.label}
                             onSet={(t) => void edit({ do: 'set', path: `/doors/${i}/label`, value: t || 'Door' })}
                         />
                         <Box>
-                            <Text fontSize="note">Door switch</Text>
+                            <Text fontSize="note">{t('Door switch')}</Text>
                             <Select
-                                label={`Switch of ${door.label}`}
+                                label={t('Switch of {{label}}', { label: door.label })}
                                 value={door.interlock ?? ''}
                                 options={[['', 'none'], ...switches]}
                                 onChange={(s) =>
@@ -57,13 +58,13 @@ export function Doors({ draft, edit }: Props) {
                                 void edit({ do: 'set', path: `/doors/${i}/sealed`, value: door.sealed ? null : true })
                             }
                         >
-                            Sealed: the burner takes its air from behind it
+                            {t('Sealed: the burner takes its air from behind it')}
                         </Word>
                         <Word onClick={() => void edit({ do: 'set', path: `/doors/${i}`, value: null })}>
-                            Take the door off
+                            {t('Take the door off')}
                         </Word>
                     </HStack>
-                    <Text fontSize="note">Parts behind this door</Text>
+                    <Text fontSize="note">{t('Parts behind this door')}</Text>
                     <HStack gap="1" wrap="wrap">
                         {door.covers.map((id, n) => (
                             <Word
@@ -103,7 +104,7 @@ export function Doors({ draft, edit }: Props) {
                 </Box>
             ))}
             <Box mt="1">
-                <Word onClick={add}>Add a door</Word>
+                <Word onClick={add}>{t('Add a door')}</Word>
             </Box>
         </Box>
     )
@@ -126,7 +127,7 @@ function Through({
     if (levers.length === 0) return null
     return (
         <Box mt="1">
-            <Text fontSize="note">Can be reached with this door shut</Text>
+            <Text fontSize="note">{t('Can be reached with this door shut')}</Text>
             <HStack gap="1" wrap="wrap">
                 {through.map((id) => (
                     <Word key={id} onClick={() => onSet(through.filter((l) => l !== id))}>
@@ -137,12 +138,12 @@ function Through({
             {inside.length > 0 && (
                 <HStack gap="2">
                     <Select
-                        label={`One more that sticks out of ${door.label}`}
+                        label={t('One more that sticks out of {{label}}', { label: door.label })}
                         value={chosen}
                         options={inside}
                         onChange={setLever}
                     />
-                    <Word onClick={() => onSet([...through, chosen])}>Add this one</Word>
+                    <Word onClick={() => onSet([...through, chosen])}>{t('Add this one')}</Word>
                 </HStack>
             )}
         </Box>
@@ -164,9 +165,9 @@ function Behind({ door, parts, open, onAdd }: BehindProps) {
     if (parts.length === 0) return null
     return (
         <HStack gap="2" mt="1">
-            <Select label={`One more behind ${door}`} value={chosen} options={parts} onChange={setPart} />
-            <Word onClick={() => onAdd([chosen])}>Add this part</Word>
-            {open.length > 0 && <Word onClick={() => onAdd(open)}>Add all that no door covers</Word>}
+            <Select label={t('One more behind {{door}}', { door })} value={chosen} options={parts} onChange={setPart} />
+            <Word onClick={() => onAdd([chosen])}>{t('Add this part')}</Word>
+            {open.length > 0 && <Word onClick={() => onAdd(open)}>{t('Add all that no door covers')}</Word>}
         </HStack>
     )
 }

@@ -4,6 +4,7 @@ import { FileLink } from '@/lib/FileLink'
 import { Word } from './Word'
 import type { Edit } from './types'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 const OUT = [
     ['model.json', 'The model, as a document'],
@@ -27,10 +28,10 @@ export function Files({ draft, edit }: { draft: number; edit: (...edits: Edit[])
         void e.dataTransfer.files[0]?.text().then(setCsv)
     }
     return (
-        <Stack gap="3" as="section" aria-label="Files">
+        <Stack gap="3" as="section" aria-label={t('Files')}>
             <Box>
                 <Heading as="h3" size="sm">
-                    Out
+                    {t('Out')}
                 </Heading>
                 {OUT.map(([what, words]) => (
                     <Button
@@ -63,15 +64,15 @@ export function Files({ draft, edit }: { draft: number; edit: (...edits: Edit[])
                 onDrop={drop}
             >
                 <Heading as="h3" size="sm">
-                    Import a wire list
+                    {t('Import a wire list')}
                 </Heading>
                 <Text fontSize="note" color="faint">
-                    The first line names the columns: from and to, and if you like id, colour, awg, feet, mm2, metres,
-                    tag, cable. Places are written as on the board: “Limit a” or limit.a. A list with a mistake is
-                    refused whole.
+                    {t(
+                        'The first line names the columns: from and to, and if you like id, colour, awg, feet, mm2, metres, tag, cable. Places are written as on the board: “Limit a” or limit.a. A list with a mistake is refused whole.',
+                    )}
                 </Text>
                 <Textarea
-                    aria-label="Wire list"
+                    aria-label={t('Wire list')}
                     rows={6}
                     mt="1"
                     borderColor={over ? 'copper' : 'line'}
@@ -84,11 +85,11 @@ export function Files({ draft, edit }: { draft: number; edit: (...edits: Edit[])
                 <HStack gap="1" mt="1">
                     <ToolButton asChild h="row" fontSize="text">
                         <label>
-                            From a file
+                            {t('From a file')}
                             <input
                                 type="file"
                                 accept=".csv,.txt,text/csv"
-                                aria-label="Wire list from a file"
+                                aria-label={t('Wire list from a file')}
                                 style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
                                 onChange={(e) => void e.target.files?.[0]?.text().then(setCsv)}
                             />
@@ -98,7 +99,7 @@ export function Files({ draft, edit }: { draft: number; edit: (...edits: Edit[])
                         disabled={csv.trim() === ''}
                         onClick={() => void edit({ do: 'wire_list', csv }).then((done) => done && setCsv(''))}
                     >
-                        Import
+                        {t('Import')}
                     </Word>
                 </HStack>
             </Box>

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { MainButton } from '@/theme/buttons'
 import { Word } from './Word'
 import type { Checked, Edit } from './types'
+import { t } from '@/words'
 
 interface Props {
     checked: Checked | null
@@ -16,21 +17,22 @@ export function Findings({ checked, busy, edit, onShow }: Props) {
     if (!checked)
         return (
             <Text fontSize="text" color="faint">
-                Checking…
+                {t('Checking…')}
             </Text>
         )
     const open = checked.findings.filter((f) => f.accepted === null)
     const aside = checked.findings.filter((f) => f.accepted !== null)
     return (
-        <Stack gap="2" aria-label="Checks" aria-busy={busy} as="section">
+        <Stack gap="2" aria-label={t('Checks')} aria-busy={busy} as="section">
             {busy && (
                 <Text fontSize="note" color="faint">
-                    Checking the change…
+                    {t('Checking the change…')}
                 </Text>
             )}
             {open.length === 0 && (
                 <Text color="good" fontWeight={700}>
-                    Wiring checks passed{aside.length > 0 ? `, ${aside.length} put aside` : ''}.
+                    {t('Wiring checks passed')}
+                    {aside.length > 0 ? t(', {{many}} put aside', { many: aside.length }) : ''}.
                 </Text>
             )}
             {open.map((f) => (
@@ -40,7 +42,7 @@ export function Findings({ checked, busy, edit, onShow }: Props) {
                 <details>
                     <summary>
                         <Text as="span" fontSize="text" color="copper" fontWeight={700} cursor="pointer">
-                            Put aside: {aside.length}
+                            {t('Put aside: {{many}}', { many: aside.length })}
                         </Text>
                     </summary>
                     {aside.map((f) => (
@@ -51,7 +53,7 @@ export function Findings({ checked, busy, edit, onShow }: Props) {
             {checked.lacks.length > 0 && (
                 <Box borderTopWidth="1px" borderColor="line" pt="2">
                     <Heading as="h3" size="sm">
-                        Needed before it runs
+                        {t('Needed before it runs')}
                     </Heading>
                     {checked.lacks.map((l, i) => (
                         <Text key={i} fontSize="text">
@@ -80,13 +82,17 @@ function One({ finding: f, edit, onShow }: { finding: Finding } & Pick<Props, 'e
             </Text>
             <Text fontSize="text">{f.text}</Text>
             <Text fontSize="note" color="faint">
-                {f.accepted === null ? `${f.why} ${f.mend}` : `Put aside: ${f.accepted}`}
+                {f.accepted === null ? `${f.why} ${f.mend}` : t('Put aside: {{accepted}}', { accepted: f.accepted })}
             </Text>
-            {f.does !== '' && f.accepted === null && <Text fontSize="note">Fix: {f.does}</Text>}
+            {f.does !== '' && f.accepted === null && (
+                <Text fontSize="note">{t('Fix: {{does}}', { does: f.does })}</Text>
+            )}
             <HStack gap="1" mt="1" wrap="wrap">
-                <Word onClick={() => onShow(parts, wires)}>Show</Word>
-                {f.edits.length > 0 && f.accepted === null && <Word onClick={() => void edit(...f.edits)}>Fix</Word>}
-                {f.accepted === null && reason === null && <Word onClick={() => setReason('')}>Put aside…</Word>}
+                <Word onClick={() => onShow(parts, wires)}>{t('Show')}</Word>
+                {f.edits.length > 0 && f.accepted === null && (
+                    <Word onClick={() => void edit(...f.edits)}>{t('Fix')}</Word>
+                )}
+                {f.accepted === null && reason === null && <Word onClick={() => setReason('')}>{t('Put aside…')}</Word>}
             </HStack>
             {reason !== null && f.accepted === null && (
                 <HStack
@@ -104,8 +110,8 @@ function One({ finding: f, edit, onShow }: { finding: Finding } & Pick<Props, 'e
                     }}
                 >
                     <Input
-                        aria-label={`Why it may stay: ${f.text}`}
-                        placeholder="Why it may stay"
+                        aria-label={t('Why it may stay: {{text}}', { text: f.text })}
+                        placeholder={t('Why it may stay')}
                         maxLength={300}
                         h="touch"
                         borderColor="line"
@@ -113,7 +119,7 @@ function One({ finding: f, edit, onShow }: { finding: Finding } & Pick<Props, 'e
                         onChange={(e) => setReason(e.target.value)}
                     />
                     <MainButton type="submit" disabled={reason.trim() === ''}>
-                        Put aside
+                        {t('Put aside')}
                     </MainButton>
                 </HStack>
             )}
@@ -126,16 +132,16 @@ export function Circuits({ checked, onShow }: Pick<Props, 'checked' | 'onShow'>)
     if (!checked)
         return (
             <Text fontSize="text" color="faint">
-                Checking…
+                {t('Checking…')}
             </Text>
         )
     const shown = checked.circuits.filter((c) => c.loads.length > 0)
     return (
-        <Stack gap="3" as="section" aria-label="Circuits">
+        <Stack gap="3" as="section" aria-label={t('Circuits')}>
             {checked.open.length > 0 && (
                 <Box>
                     <Heading as="h3" size="sm" color="danger">
-                        Not complete
+                        {t('Not complete')}
                     </Heading>
                     {checked.open.map((o) => (
                         <Text key={o.words} fontSize="text">
@@ -146,7 +152,7 @@ export function Circuits({ checked, onShow }: Pick<Props, 'checked' | 'onShow'>)
             )}
             {shown.length === 0 && (
                 <Text fontSize="text" color="faint">
-                    No load has a way from a supply and home yet.
+                    {t('No load has a way from a supply and home yet.')}
                 </Text>
             )}
             {shown.map((c) => (
@@ -161,10 +167,10 @@ export function Circuits({ checked, onShow }: Pick<Props, 'checked' | 'onShow'>)
                         <Box key={l.load} borderTopWidth="1px" borderColor="line" py="1">
                             <Text fontSize="text">{l.words}</Text>
                             <HStack gap="2">
-                                <Word onClick={() => onShow(l.parts, l.wires)}>Show</Word>
+                                <Word onClick={() => onShow(l.parts, l.wires)}>{t('Show')}</Word>
                                 <Text fontSize="note" color="faint">
-                                    {l.proves ? `proves “${l.proves}”` : ''}
-                                    {l.ways > 1 ? ` ${l.ways} ways` : ''}
+                                    {l.proves ? t('proves “{{proves}}”', { proves: l.proves }) : ''}
+                                    {l.ways > 1 ? t(' {{ways}} ways', { ways: l.ways }) : ''}
                                 </Text>
                             </HStack>
                         </Box>

@@ -7,6 +7,7 @@ import { clock } from '@/tape/scale'
 import { Tape } from '@/tape/Tape'
 import { Word } from './Word'
 import type { Acted, Moment, Reason, RunTape } from './types'
+import { t } from '@/words'
 
 interface Props {
     draft: number
@@ -54,7 +55,7 @@ export function HealthyRun({ draft, step, lanes, name, place, onVolts, onShow }:
     const asked = (moment?.askable ?? []).filter((a) => a.title.toLowerCase().includes(words.toLowerCase()))
     const here = place ? moment?.volts[place] : undefined
     return (
-        <Stack gap="2" as="section" aria-label="Healthy run">
+        <Stack gap="2" as="section" aria-label={t('Healthy run')}>
             {error && (
                 <Text role="alert" fontSize="text" color="danger">
                     {error}
@@ -63,7 +64,7 @@ export function HealthyRun({ draft, step, lanes, name, place, onVolts, onShow }:
             {tape && (
                 <>
                     <Select
-                        label="How it is found"
+                        label={t('How it is found')}
                         value={visit || tape.visit}
                         options={Object.entries(tape.visits)}
                         onChange={setVisit}
@@ -77,12 +78,12 @@ export function HealthyRun({ draft, step, lanes, name, place, onVolts, onShow }:
                         height={170}
                         cursor={at}
                         onScrub={(s) => setAt(Math.max(0, Math.min(tape.until_s, Math.round(s))))}
-                        label="Tape of the healthy run"
+                        label={t('Tape of the healthy run')}
                     />
                     <HStack gap="2">
-                        <Text fontSize="text">At</Text>
+                        <Text fontSize="text">{t('At')}</Text>
                         <Input
-                            aria-label="Moment, seconds after the arrival"
+                            aria-label={t('Moment, seconds after the arrival')}
                             type="number"
                             h="row"
                             w="88px"
@@ -101,27 +102,28 @@ export function HealthyRun({ draft, step, lanes, name, place, onVolts, onShow }:
                             <>
                                 <span className="reading">
                                     {here.dc && here.volts < 1
-                                        ? `${(here.volts * 1000).toFixed(1)} mV DC`
+                                        ? t('{{value}} mV DC', { value: (here.volts * 1000).toFixed(1) })
                                         : `${here.volts.toFixed(here.volts < 10 ? 2 : 1)} V ${here.dc ? 'DC' : 'AC'}`}
                                 </span>{' '}
-                                at {name(place)}, against {name(here.against)}
+                                {t('at')} {name(place)}
+                                {t(', against')} {name(here.against)}
                             </>
                         ) : (
-                            'Press a terminal on the board: its volts stand here.'
+                            t('Press a terminal on the board: its volts stand here.')
                         )}
                     </Text>
                     <Heading as="h3" size="sm">
-                        Why is this off?
+                        {t('Why is this off?')}
                     </Heading>
                     <Input
-                        aria-label="What to ask about"
-                        placeholder="valve, fire, blower…"
+                        aria-label={t('What to ask about')}
+                        placeholder={t('valve, fire, blower…')}
                         h="row"
                         borderColor="line"
                         value={words}
                         onChange={(e) => setWords(e.target.value)}
                     />
-                    <Box maxH="140px" overflowY="auto" tabIndex={0} aria-label="What can be asked about">
+                    <Box maxH="140px" overflowY="auto" tabIndex={0} aria-label={t('What can be asked about')}>
                         {asked.map((a) => (
                             <Button
                                 key={a.id}
@@ -137,22 +139,23 @@ export function HealthyRun({ draft, step, lanes, name, place, onVolts, onShow }:
                             >
                                 <span>{a.title}</span>
                                 <Text as="span" color={a.on ? 'good' : 'faint'} fontSize="note">
-                                    {a.on ? 'on' : 'off'}
+                                    {a.on ? t('on') : t('off')}
                                 </Text>
                             </Button>
                         ))}
                     </Box>
                     {why && (
-                        <Box bg="ground" borderRadius="md" p="2" role="status" aria-label="Why">
+                        <Box bg="ground" borderRadius="md" p="2" role="status" aria-label={t('Why')}>
                             <Because reason={why} onShow={onShow} />
                         </Box>
                     )}
-                    <Word onClick={() => setTried(step)}>Test every safety</Word>
+                    <Word onClick={() => setTried(step)}>{t('Test every safety')}</Word>
                     {acted && (
-                        <Box aria-label="Safeties" role="status">
+                        <Box aria-label={t('Safeties')} role="status">
                             {acted.fire_s === null ? (
                                 <Text fontSize="text" color="danger">
-                                    The fire never lit in {tape.until_s / 60} minutes, so nothing could be tried.
+                                    {t('The fire never lit in')} {tape.until_s / 60}{' '}
+                                    {t('minutes, so nothing could be tried.')}
                                 </Text>
                             ) : (
                                 acted.safeties.map((s) => (
@@ -191,10 +194,10 @@ function Because({ reason, onShow }: { reason: Reason; onShow: Props['onShow'] }
                         px="1"
                         fontSize="note"
                         color="copper"
-                        aria-label={`Show ${reason.text}`}
+                        aria-label={t('Show {{text}}', { text: reason.text })}
                         onClick={() => onShow([reason.part!], [])}
                     >
-                        show
+                        {t('show')}
                     </Button>
                 )}
             </HStack>

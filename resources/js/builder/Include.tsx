@@ -5,6 +5,7 @@ import type { Edit, Includable } from '@/builder/types'
 import type { BoardData } from '@/lib/types'
 import { Select } from '@/shell/Select'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 /** An appliance put into this one as a whole; its ports are places to wire to. */
 export function Include({
@@ -22,8 +23,8 @@ export function Include({
     return (
         <Popover.Root open={open} onOpenChange={(e) => setOpen(e.open)} positioning={{ placement: 'bottom-end' }}>
             <Popover.Trigger asChild>
-                <ToolButton h="row" px="2" fontSize="text" aria-label="Include an appliance">
-                    Include…
+                <ToolButton h="row" px="2" fontSize="text" aria-label={t('Include an appliance')}>
+                    {t('Include…')}
                 </ToolButton>
             </Popover.Trigger>
             <Portal>
@@ -34,19 +35,19 @@ export function Include({
                         borderColor="line"
                         w="320px"
                         p="3"
-                        aria-label="Include"
+                        aria-label={t('Include')}
                     >
                         <Stack gap="2">
                             <Select
-                                label="Appliance to include"
+                                label={t('Appliance to include')}
                                 value={model}
                                 options={models.map((m) => [m.name, m.title])}
                                 onChange={setModel}
                             />
                             <Text fontSize="note" color="faint">
                                 {ports.length
-                                    ? `ports ${ports.join(', ')}`
-                                    : 'no ports: its terminals are wired to themselves'}
+                                    ? t('ports {{ports}}', { ports: ports.join(', ') })
+                                    : t('no ports: its terminals are wired to themselves')}
                             </Text>
                             <HStack gap="1">
                                 <Word
@@ -65,9 +66,9 @@ export function Include({
                                         setOpen(false)
                                     }}
                                 >
-                                    Include
+                                    {t('Include')}
                                 </Word>
-                                <Word onClick={() => setOpen(false)}>Cancel</Word>
+                                <Word onClick={() => setOpen(false)}>{t('Cancel')}</Word>
                             </HStack>
                         </Stack>
                     </Popover.Content>

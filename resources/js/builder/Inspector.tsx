@@ -5,6 +5,7 @@ import { WireBox } from './WireBox'
 import { Word } from './Word'
 import type { Draft, Edit } from './types'
 import { isSeat, media } from '@/theme/media'
+import { t } from '@/words'
 
 const EDGES = [
     ['left', 'Left edges'],
@@ -36,20 +37,27 @@ export function Inspector({ draft, selected, wire, pipe, edit, onRemove, onRoute
     if (!drawn || !id)
         return (
             <Text fontSize="text" color="faint">
-                Nothing is picked. Press a part, a wire or a pipe; two terminals to draw a wire, two ports to join a
-                pipe.
+                {t(
+                    'Nothing is picked. Press a part, a wire or a pipe; two terminals to draw a wire, two ports to join a pipe.',
+                )}
             </Text>
         )
     const settings = draft.settings[id]
     if (!part)
         return (
             <Text fontSize="text">
-                {drawn.label} is part of an included appliance, which is moved and deleted as a whole.
+                {t('{{label}} is part of an included appliance, which is moved and deleted as a whole.', {
+                    label: drawn.label,
+                })}
             </Text>
         )
     return (
         <Stack gap="2">
-            <Field label="Label" value={part.label} onSet={(label) => void edit({ do: 'label', part: id, label })} />
+            <Field
+                label={t('Label')}
+                value={part.label}
+                onSet={(label) => void edit({ do: 'label', part: id, label })}
+            />
             <Text fontSize="note" color="faint">
                 {drawn.title} · {id}
             </Text>
@@ -102,10 +110,10 @@ export function Inspector({ draft, selected, wire, pipe, edit, onRemove, onRoute
                     on={part.van === true}
                     onClick={() => void edit({ do: 'stock', part: id, in: part.van ? 'appliance' : 'van' })}
                 >
-                    In the van, to be fitted
+                    {t('In the van, to be fitted')}
                 </Word>
-                <Word onClick={() => void edit({ do: 'copy', parts: [id] })}>Copy</Word>
-                <Word onClick={onRemove}>Delete</Word>
+                <Word onClick={() => void edit({ do: 'copy', parts: [id] })}>{t('Copy')}</Word>
+                <Word onClick={onRemove}>{t('Delete')}</Word>
             </HStack>
         </Stack>
     )
@@ -117,7 +125,7 @@ function Joined({ draft, part }: { draft: Draft; part: string }) {
     if (ports.length === 0) return null
     const pipes = draft.board.pipes ?? []
     return (
-        <Box as="ul" listStyleType="none" aria-label="Ports">
+        <Box as="ul" listStyleType="none" aria-label={t('Ports')}>
             {ports.map((port) => {
                 const ends = pipes.flatMap((p) =>
                     p.from === port.place ? [p.to] : p.to === port.place ? [p.from] : [],
@@ -130,7 +138,7 @@ function Joined({ draft, part }: { draft: Draft; part: string }) {
                         color={ends.length ? 'ink' : isSeat(port.medium) ? 'faint' : 'danger'}
                     >
                         <b>{media[port.medium]?.mark}</b> {port.label}:{' '}
-                        {ends.length ? ends.map((e) => portName(draft, e)).join('; ') : 'joined to nothing'}
+                        {ends.length ? ends.map((e) => portName(draft, e)).join('; ') : t('joined to nothing')}
                     </Text>
                 )
             })}
@@ -148,12 +156,15 @@ function PipeBox({ draft, pipe, onRemove }: { draft: Draft; pipe: string; onRemo
     if (!p) return null
     return (
         <Stack gap="2">
-            <Text fontWeight={700}>{media[p.medium]?.title ?? 'pipe'}</Text>
+            <Text fontWeight={700}>{media[p.medium]?.title ?? t('pipe')}</Text>
             <Text fontSize="text">
-                {portName(draft, p.from)} to {portName(draft, p.to)}
+                {t('{{portName}} to {{portName2}}', {
+                    portName: portName(draft, p.from),
+                    portName2: portName(draft, p.to),
+                })}
             </Text>
             <HStack>
-                <Word onClick={onRemove}>Remove</Word>
+                <Word onClick={onRemove}>{t('Remove')}</Word>
             </HStack>
         </Stack>
     )
@@ -178,7 +189,7 @@ function Link({
         <Box>
             <Text fontSize="note">{name}</Text>
             <Select
-                label={`${name} of this part`}
+                label={t('{{name}} of this part', { name })}
                 value={to}
                 options={[
                     ['', choices.length ? 'not said yet' : 'no process yet'],
@@ -194,8 +205,8 @@ function Several({ draft, selected, edit, onRemove }: Pick<Props, 'draft' | 'sel
     const grouped = draft.document.groups?.some((g) => g.some((p) => selected.includes(p))) ?? false
     return (
         <Stack gap="2">
-            <Text fontWeight={700}>{selected.length} parts</Text>
-            <Text fontSize="note">Align</Text>
+            <Text fontWeight={700}>{t('{{many}} parts', { many: selected.length })}</Text>
+            <Text fontSize="note">{t('Align')}</Text>
             <HStack gap="1" wrap="wrap">
                 {EDGES.map(([edge, word]) => (
                     <Word key={edge} onClick={() => void edit({ do: 'align', parts: selected, edge })}>
@@ -204,11 +215,11 @@ function Several({ draft, selected, edit, onRemove }: Pick<Props, 'draft' | 'sel
                 ))}
             </HStack>
             <HStack gap="1" wrap="wrap">
-                <Word onClick={() => void edit({ do: 'copy', parts: selected })}>Copy</Word>
+                <Word onClick={() => void edit({ do: 'copy', parts: selected })}>{t('Copy')}</Word>
                 <Word onClick={() => void edit({ do: grouped ? 'ungroup' : 'group', parts: selected })}>
-                    {grouped ? 'No group any more' : 'Make a group'}
+                    {grouped ? t('No group any more') : t('Make a group')}
                 </Word>
-                <Word onClick={onRemove}>Delete</Word>
+                <Word onClick={onRemove}>{t('Delete')}</Word>
             </HStack>
         </Stack>
     )

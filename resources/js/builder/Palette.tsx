@@ -4,6 +4,7 @@ import { Symbol } from '@/board/Symbol'
 import { useTold } from '@/lib/query'
 import { search } from '@/search/search'
 import type { KindFound } from './types'
+import { t } from '@/words'
 
 interface Props {
     draft: number
@@ -31,8 +32,8 @@ export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
     return (
         <Stack gap="2" h="100%" minH="0">
             <Input
-                aria-label="Find a kind of part"
-                placeholder="limit, opens on heat, pump…"
+                aria-label={t('Find a kind of part')}
+                placeholder={t('limit, opens on heat, pump…')}
                 h="touch"
                 flexShrink={0}
                 borderColor="line"
@@ -46,17 +47,17 @@ export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
             />
             <Text fontSize="note" color="faint">
                 {taken
-                    ? 'Press the board where it goes; Escape puts it back.'
-                    : 'Press a kind, then the board. Enter places the first.'}
+                    ? t('Press the board where it goes; Escape puts it back.')
+                    : t('Press a kind, then the board. Enter places the first.')}
             </Text>
-            <Box flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label="Kinds of parts">
+            <Box flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label={t('Kinds of parts')}>
                 {found.length === 0 && (
                     <Text fontSize="text" color="faint">
-                        No part matches. Make one under “Custom parts”.
+                        {t('No part matches. Make one under “Custom parts”.')}
                     </Text>
                 )}
                 {groups.map(([name, of]) => (
-                    <Box key={name} mb="2" role="group" aria-label={name || 'Found'}>
+                    <Box key={name} mb="2" role="group" aria-label={name || t('Found')}>
                         {name !== '' && (
                             <Text fontSize="note" color="faint" fontWeight={700}>
                                 {name}
@@ -106,8 +107,7 @@ function Card({ kind, isTaken, onTake }: { kind: KindFound; isTaken: boolean; on
                 {kind.title}
                 {kind.own && (
                     <Text as="span" color="copper">
-                        {' '}
-                        our own
+                        {t('our own')}
                     </Text>
                 )}
             </span>

@@ -3,6 +3,7 @@ import { Select } from '@/shell/Select'
 import { Field, figure } from './Field'
 import { Word } from './Word'
 import type { Draft, Edit } from './types'
+import { t } from '@/words'
 
 const FUELS: [string, string][] = [
     ['natural-gas', 'natural gas'],
@@ -34,13 +35,13 @@ export function Plate({ draft, edit }: Props) {
         ['fuse_a', 'Fuse or breaker, most', 'A'],
     ] as const
     return (
-        <Box borderTopWidth="1px" borderColor="line" pt="2" as="section" aria-label="Rating plate">
+        <Box borderTopWidth="1px" borderColor="line" pt="2" as="section" aria-label={t('Rating plate')}>
             <Heading as="h2" size="md">
-                Rating plate
+                {t('Rating plate')}
             </Heading>
             {plate === undefined ? (
                 <HStack gap="2">
-                    <Text fontSize="text">This appliance has none yet.</Text>
+                    <Text fontSize="text">{t('This appliance has none yet.')}</Text>
                     <Word
                         disabled={parts.length === 0}
                         onClick={() =>
@@ -51,18 +52,23 @@ export function Plate({ draft, edit }: Props) {
                             })
                         }
                     >
-                        Add it
+                        {t('Add it')}
                     </Word>
                 </HStack>
             ) : (
                 <HStack gap="3" wrap="wrap" align="flex-end">
                     <Select
-                        label="Part that it is on"
+                        label={t('Part that it is on')}
                         value={plate.part}
                         options={parts.map((p): [string, string] => [p.id, p.label])}
                         onChange={(part) => set('part', part)}
                     />
-                    <Select label="Fuel" value={plate.fuel} options={FUELS} onChange={(fuel) => set('fuel', fuel)} />
+                    <Select
+                        label={t('Fuel')}
+                        value={plate.fuel}
+                        options={FUELS}
+                        onChange={(fuel) => set('fuel', fuel)}
+                    />
                     {figures.map(([key, label, unit]) => (
                         <Field
                             key={key}
@@ -74,8 +80,8 @@ export function Plate({ draft, edit }: Props) {
                             onSet={(t) => set(key, t.trim() === '' ? null : figure(t))}
                         />
                     ))}
-                    <Field label="Flue" w="200px" value={plate.flue ?? ''} onSet={(t) => set('flue', t || null)} />
-                    <Word onClick={() => void edit({ do: 'set', path: '/plate', value: null })}>Remove</Word>
+                    <Field label={t('Flue')} w="200px" value={plate.flue ?? ''} onSet={(t) => set('flue', t || null)} />
+                    <Word onClick={() => void edit({ do: 'set', path: '/plate', value: null })}>{t('Remove')}</Word>
                 </HStack>
             )}
         </Box>

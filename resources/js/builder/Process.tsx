@@ -7,6 +7,7 @@ import { Word } from './Word'
 import { Plate } from './Plate'
 import { Visits } from './Visits'
 import type { Draft, Edit, Includable } from './types'
+import { t } from '@/words'
 
 interface Props {
     id: number
@@ -22,35 +23,44 @@ export function Process({ id, draft, models, edit }: Props) {
     const [like, setLike] = useState(models[0]?.name ?? '')
     const elements = Object.entries(draft.document.process)
     return (
-        <Stack layerStyle="panel" gap="3" h="100%" overflowY="auto" p="3" tabIndex={0} aria-label="Process">
+        <Stack layerStyle="panel" gap="3" h="100%" overflowY="auto" p="3" tabIndex={0} aria-label={t('Process')}>
             <Box>
                 <Heading as="h2" size="md">
-                    Heat, draught, gas and water
+                    {t('Heat, draft, gas and water')}
                 </Heading>
                 <Text fontSize="text" color="faint">
-                    What burns, flows and warms follows from the pipes on the board: {draft.board.pipes?.length ?? 0}{' '}
-                    joined. Pipes, visits and doors can also be copied from a model that works, for the parts of its
-                    kinds that are here; what is here already stays.
+                    {t('What burns, flows and warms follows from the pipes on the board:')}{' '}
+                    {draft.board.pipes?.length ?? 0}{' '}
+                    {t(
+                        'joined. Pipes, visits and doors can also be copied from a model that works, for the parts of its kinds that are here; what is here already stays.',
+                    )}
                 </Text>
                 <HStack gap="2" mt="1">
                     <Select
-                        label="As in"
+                        label={t('As in')}
                         value={like}
                         options={models.map((m) => [m.name, m.title])}
                         onChange={setLike}
                     />
-                    <Word onClick={() => void edit({ do: 'like', model: like })}>Copy from it</Word>
+                    <Word onClick={() => void edit({ do: 'like', model: like })}>{t('Copy from it')}</Word>
                 </HStack>
             </Box>
             {elements.map(([id, element]) => (
-                <Box key={id} borderTopWidth="1px" borderColor="line" pt="1" as="section" aria-label={`Process ${id}`}>
+                <Box
+                    key={id}
+                    borderTopWidth="1px"
+                    borderColor="line"
+                    pt="1"
+                    as="section"
+                    aria-label={t('Process {{id}}', { id })}
+                >
                     <HStack>
                         <Text fontWeight={700}>{id}</Text>
                         <Text color="faint" fontSize="text" flex="1">
                             {element.type}
                         </Text>
                         <Word onClick={() => void edit({ do: 'set', path: `/process/${id}`, value: null })}>
-                            Remove
+                            {t('Remove')}
                         </Word>
                     </HStack>
                     <HStack gap="3" wrap="wrap" align="flex-start">

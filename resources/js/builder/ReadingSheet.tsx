@@ -5,6 +5,7 @@ import { Select } from '@/shell/Select'
 import { Field, figure } from './Field'
 import { Word } from './Word'
 import type { Draft, Edit, ExpectedReading, ReadingsRun } from './types'
+import { t } from '@/words'
 
 const MODES: [string, string][] = [
     ['vac', 'volts AC'],
@@ -50,9 +51,9 @@ export function ReadingSheet({ draft, id, place, name, run, error, edit, onShow 
             : `${name(row.red ?? '')} to ${name(row.black ?? '')}, ${mode ?? row.mode}`
     }
     return (
-        <Stack gap="3" as="section" aria-label="Expected readings">
+        <Stack gap="3" as="section" aria-label={t('Expected readings')}>
             <Text fontSize="note" color="faint">
-                What a meter should show at a moment of this model. Every reading is taken anew after each edit.
+                {t('What a meter should show at a moment of this model. Every reading is taken anew after each edit.')}
             </Text>
             {error && (
                 <Text role="alert" fontSize="text" color="danger">
@@ -67,7 +68,7 @@ export function ReadingSheet({ draft, id, place, name, run, error, edit, onShow 
                     <Box
                         key={i}
                         as="article"
-                        aria-label={`Reading ${i + 1}`}
+                        aria-label={t('Reading {{value}}', { value: i + 1 })}
                         borderTopWidth="1px"
                         borderColor="line"
                         pt="2"
@@ -76,8 +77,9 @@ export function ReadingSheet({ draft, id, place, name, run, error, edit, onShow 
                             {about(row)}
                         </Text>
                         <Text fontSize="note" color="faint">
-                            {draft.document.visits[row.visit]?.title ?? row.visit}, {row.at_s} s after the arrival,{' '}
-                            {row.fault === undefined ? 'nothing wrong' : (titles.get(row.fault) ?? row.fault)}
+                            {draft.document.visits[row.visit]?.title ?? row.visit}, {row.at_s}{' '}
+                            {t('s after the arrival,')}{' '}
+                            {row.fault === undefined ? t('nothing wrong') : (titles.get(row.fault) ?? row.fault)}
                         </Text>
                         <Text
                             fontSize="text"
@@ -89,19 +91,30 @@ export function ReadingSheet({ draft, id, place, name, run, error, edit, onShow 
                                 ? '…'
                                 : outcome.holds === false
                                   ? `▲ ${outcome.says}`
-                                  : `${outcome.holds ? '✓ ' : ''}It shows ${outcome.shows}.`}
+                                  : t('{{value}}It shows {{shows}}.', {
+                                        value: outcome.holds ? '✓ ' : '',
+                                        shows: outcome.shows,
+                                    })}
                         </Text>
                         <HStack gap="2" align="flex-end" wrap="wrap">
                             <Field
-                                label="Right from"
+                                label={t('Right from')}
                                 number
                                 w="76px"
                                 value={row.least ?? ''}
                                 onSet={(t) => set('least', t)}
                             />
-                            <Field label="to" number w="76px" value={row.most ?? ''} onSet={(t) => set('most', t)} />
+                            <Field
+                                label={t('to')}
+                                number
+                                w="76px"
+                                value={row.most ?? ''}
+                                onSet={(t) => set('most', t)}
+                            />
                             {outcome?.value != null && outcome.holds !== true && (
-                                <Word onClick={() => void edit(...around(i, outcome.value!))}>That is right</Word>
+                                <Word onClick={() => void edit(...around(i, outcome.value!))}>
+                                    {t('That is right')}
+                                </Word>
                             )}
                             {row.tap === undefined && (
                                 <Word
@@ -112,11 +125,11 @@ export function ReadingSheet({ draft, id, place, name, run, error, edit, onShow 
                                         )
                                     }
                                 >
-                                    Show
+                                    {t('Show')}
                                 </Word>
                             )}
                             <Word onClick={() => void edit({ do: 'set', path: `/readings/${i}`, value: null })}>
-                                Remove
+                                {t('Remove')}
                             </Word>
                         </HStack>
                     </Box>
@@ -170,17 +183,17 @@ function OneMore({ taps, visits, faults, place, name, onAdd }: OneMoreProps) {
     return (
         <Stack gap="2" borderTopWidth="1px" borderColor="line" pt="2">
             <Heading as="h3" size="sm">
-                One more
+                {t('One more')}
             </Heading>
             <Select
-                label="Read with"
+                label={t('Read with')}
                 value={tap}
                 options={[[LEADS, 'the meter'], ...taps.map((t): [string, string] => [t.tap, `${t.part}: ${t.label}`])]}
                 onChange={setTap}
             />
             {tap === LEADS && (
                 <>
-                    <Select label="Mode" value={mode} options={MODES} onChange={setMode} />
+                    <Select label={t('Mode')} value={mode} options={MODES} onChange={setMode} />
                     {(
                         [
                             ['Red', red, setRed],
@@ -189,24 +202,24 @@ function OneMore({ taps, visits, faults, place, name, onAdd }: OneMoreProps) {
                     ).map(([lead, on, put]) => (
                         <HStack key={lead} gap="2">
                             <Text fontSize="text" flex="1">
-                                {lead} lead: {on === null ? 'nowhere yet' : name(on)}
+                                {lead} {t('lead:')} {on === null ? t('nowhere yet') : name(on)}
                             </Text>
                             <Word disabled={place === null} onClick={() => put(place)}>
-                                {lead} on the marked terminal
+                                {t('{{lead}} on the marked terminal', { lead })}
                             </Word>
                         </HStack>
                     ))}
                     {place === null && (
                         <Text fontSize="note" color="faint">
-                            Press a terminal on the board to mark it.
+                            {t('Press a terminal on the board to mark it.')}
                         </Text>
                     )}
                 </>
             )}
-            <Select label="Visit" value={chosen} options={visits} onChange={setVisit} />
+            <Select label={t('Visit')} value={chosen} options={visits} onChange={setVisit} />
             <HStack gap="2">
                 <Input
-                    aria-label="Seconds after the arrival"
+                    aria-label={t('Seconds after the arrival')}
                     type="number"
                     h="row"
                     w="88px"
@@ -216,10 +229,10 @@ function OneMore({ taps, visits, faults, place, name, onAdd }: OneMoreProps) {
                     max={900}
                     onChange={(e) => setAt(Math.max(0, Math.min(900, Number(e.target.value) || 0)))}
                 />
-                <Text fontSize="text">s after the arrival</Text>
+                <Text fontSize="text">{t('s after the arrival')}</Text>
             </HStack>
             <Select
-                label="With what fault"
+                label={t('With what fault')}
                 value={fault}
                 options={[['', 'nothing wrong'], ...faults]}
                 onChange={setFault}
@@ -228,7 +241,7 @@ function OneMore({ taps, visits, faults, place, name, onAdd }: OneMoreProps) {
                 disabled={!isWhole}
                 onClick={() => onAdd({ visit: chosen, at_s: at, ...(fault === '' ? {} : { fault }), ...where })}
             >
-                Add it
+                {t('Add it')}
             </Word>
         </Stack>
     )

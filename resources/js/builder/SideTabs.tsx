@@ -9,6 +9,7 @@ import type { Moment, ReadingsRun } from '@/builder/types'
 import type { useDraft } from '@/builder/useDraft'
 import { Versions } from '@/builder/Versions'
 import { useTold } from '@/lib/query'
+import { t } from '@/words'
 
 interface Props {
     id: number
@@ -48,22 +49,24 @@ export function SideTabs({ id, bench, side, cursor, onSide, onVolts, onShow }: P
         >
             <Tabs.List>
                 <Tabs.Trigger value="checks" h="row" px="1.5">
-                    Checks{wrong > 0 ? ` ▲${wrong}` : ''}
+                    {t('Checks')}
+                    {wrong > 0 ? ` ▲${wrong}` : ''}
                 </Tabs.Trigger>
                 <Tabs.Trigger value="circuits" h="row" px="1.5">
-                    Circuits
+                    {t('Circuits')}
                 </Tabs.Trigger>
                 <Tabs.Trigger value="run" h="row" px="1.5">
-                    Run
+                    {t('Run')}
                 </Tabs.Trigger>
                 <Tabs.Trigger value="sheet" h="row" px="1.5">
-                    Sheet{off > 0 ? ` ▲${off}` : ''}
+                    {t('Sheet')}
+                    {off > 0 ? ` ▲${off}` : ''}
                 </Tabs.Trigger>
                 <Tabs.Trigger value="steps" h="row" px="1.5">
-                    Steps
+                    {t('Steps')}
                 </Tabs.Trigger>
                 <Tabs.Trigger value="files" h="row" px="1.5">
-                    Files
+                    {t('Files')}
                 </Tabs.Trigger>
             </Tabs.List>
             <Pane value="checks">

@@ -6,6 +6,7 @@ import { Field, figure } from './Field'
 import { Word } from './Word'
 import type { Edit, Guard, TableShown } from './types'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 /** A table line by line: its times, its states with what they give out, and what leads from one to the next. */
 export function Lines({
@@ -27,7 +28,7 @@ export function Lines({
         <Stack gap="3">
             <Box>
                 <Heading as="h3" size="sm">
-                    Times
+                    {t('Times')}
                 </Heading>
                 <HStack gap="3" wrap="wrap">
                     {Object.entries(table.times).map(([name, s]) => (
@@ -50,17 +51,27 @@ export function Lines({
                     borderColor="line"
                     pt="2"
                     as="section"
-                    aria-label={`State ${row.title}`}
+                    aria-label={t('State {{title}}', { title: row.title })}
                 >
                     <HStack gap="2" wrap="wrap" align="flex-end">
                         <Field
-                            label="State"
+                            label={t('State')}
                             w="260px"
                             value={row.title}
                             onSet={(t) => set(`states.${state}.title`, t)}
                         />
-                        <Field label="Lamp" w="120px" value={row.lamp} onSet={(t) => set(`states.${state}.lamp`, t)} />
-                        <HStack gap="1" wrap="wrap" role="group" aria-label={`What “${row.title}” feeds`}>
+                        <Field
+                            label={t('Lamp')}
+                            w="120px"
+                            value={row.lamp}
+                            onSet={(t) => set(`states.${state}.lamp`, t)}
+                        />
+                        <HStack
+                            gap="1"
+                            wrap="wrap"
+                            role="group"
+                            aria-label={t('What “{{title}}” feeds', { title: row.title })}
+                        >
                             {outputs.map((o) => (
                                 <Word
                                     key={o}
@@ -79,7 +90,7 @@ export function Lines({
                             ))}
                         </HStack>
                         {state !== table.start && (
-                            <Word onClick={() => set(`states.${state}`, null)}>Take the state out</Word>
+                            <Word onClick={() => set(`states.${state}`, null)}>{t('Take the state out')}</Word>
                         )}
                     </HStack>
                     {row.guards.map((guard, i) => (
@@ -90,10 +101,10 @@ export function Lines({
                             <ToolButton
                                 h="tight"
                                 fontSize="note"
-                                aria-label={`Remove: ${guardWords(guard, table.times)}`}
+                                aria-label={t('Remove: {{guardWords}}', { guardWords: guardWords(guard, table.times) })}
                                 onClick={() => set(`states.${state}.guards.${i}`, null)}
                             >
-                                Remove
+                                {t('Remove')}
                             </ToolButton>
                         </HStack>
                     ))}
@@ -106,8 +117,8 @@ export function Lines({
             ))}
             <HStack gap="2">
                 <Input
-                    aria-label="Title of a new state"
-                    placeholder="New state"
+                    aria-label={t('Title of a new state')}
+                    placeholder={t('New state')}
                     h="row"
                     w="260px"
                     borderColor="line"
@@ -129,7 +140,7 @@ export function Lines({
                         setTitle('')
                     }}
                 >
-                    Add the state
+                    {t('Add the state')}
                 </Word>
             </HStack>
         </Stack>
@@ -151,16 +162,16 @@ function NewGuard({ shown, onAdd, title }: { shown: TableShown; onAdd: (guard: G
                     px="0"
                     fontSize="text"
                     color="copper"
-                    aria-label={`Add a line to ${title}`}
+                    aria-label={t('Add a line to {{title}}', { title })}
                     onClick={() => setOpen(true)}
                 >
-                    + a line
+                    {t('+ a line')}
                 </Button>
             </Box>
         )
     const next = (v: boolean | undefined) => (v === undefined ? true : v ? false : undefined)
     return (
-        <HStack pl="4" mt="1" gap="2" wrap="wrap" role="group" aria-label={`New line of ${title}`}>
+        <HStack pl="4" mt="1" gap="2" wrap="wrap" role="group" aria-label={t('New line of {{title}}', { title })}>
             {shown.inputs.map((input) => (
                 <Word
                     key={input}
@@ -173,11 +184,11 @@ function NewGuard({ shown, onAdd, title }: { shown: TableShown; onAdd: (guard: G
                         })
                     }
                 >
-                    {on[input] === false ? `not ${input}` : input}
+                    {on[input] === false ? t('not {{input}}', { input }) : input}
                 </Word>
             ))}
             <Select
-                label="After"
+                label={t('After')}
                 value={after}
                 options={[
                     ['', 'at once'],
@@ -189,7 +200,7 @@ function NewGuard({ shown, onAdd, title }: { shown: TableShown; onAdd: (guard: G
                 onChange={setAfter}
             />
             <Select
-                label="Leads to"
+                label={t('Leads to')}
                 value={go}
                 options={Object.entries(shown.table.states).map(([state, row]) => [state, `→ ${row.title}`])}
                 onChange={setGo}
@@ -202,9 +213,9 @@ function NewGuard({ shown, onAdd, title }: { shown: TableShown; onAdd: (guard: G
                     setOn({})
                 }}
             >
-                Add it
+                {t('Add it')}
             </Word>
-            <Word onClick={() => setOpen(false)}>Cancel</Word>
+            <Word onClick={() => setOpen(false)}>{t('Cancel')}</Word>
         </HStack>
     )
 }

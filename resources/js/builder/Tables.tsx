@@ -6,6 +6,7 @@ import { Chart } from './Chart'
 import { Lines } from './TableLines'
 
 import type { Draft, Edit } from './types'
+import { t } from '@/words'
 
 interface Props {
     draft: Draft
@@ -28,16 +29,25 @@ export function Tables({ draft, edit }: Props) {
     if (!control)
         return (
             <Text p="3" color="faint">
-                No control with a table is on the board: what is there works by its switches alone. Place a control, or
-                make one under “Custom parts”.
+                {t(
+                    'No control with a table is on the board: what is there works by its switches alone. Place a control, or make one under “Custom parts”.',
+                )}
             </Text>
         )
     return (
-        <Stack layerStyle="panel" gap="2" h="100%" overflowY="auto" p="3" tabIndex={0} aria-label="Sequence tables">
+        <Stack
+            layerStyle="panel"
+            gap="2"
+            h="100%"
+            overflowY="auto"
+            p="3"
+            tabIndex={0}
+            aria-label={t('Sequence tables')}
+        >
             <HStack gap="2">
                 {controls.length > 1 && (
                     <Select
-                        label="Control"
+                        label={t('Control')}
                         value={String(Math.min(at, controls.length - 1))}
                         options={controls.map((c, i) => [String(i), label(c.part)])}
                         onChange={(v) => setAt(Number(v))}
@@ -49,7 +59,9 @@ export function Tables({ draft, edit }: Props) {
             </HStack>
             {control.shown.remarks.length === 0 ? (
                 <Text fontSize="text" color="good">
-                    No problems found: every state can be reached and left, and the fuel stops when a proof is missing.
+                    {t(
+                        'No problems found: every state can be reached and left, and the fuel stops when a proof is missing.',
+                    )}
                 </Text>
             ) : (
                 control.shown.remarks.map((r) => (
@@ -68,7 +80,7 @@ export function Tables({ draft, edit }: Props) {
                     edit={edit}
                 />
             ) : (
-                <Text fontSize="text">Part of the included appliance. Change it in that model.</Text>
+                <Text fontSize="text">{t('Part of the included appliance. Change it in that model.')}</Text>
             )}
         </Stack>
     )

@@ -10,6 +10,7 @@ import { ComesAndGoes } from './ComesAndGoes'
 import { Word } from './Word'
 import type { Draft, Edit } from './types'
 import { MainButton, ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 interface Props {
     draft: Draft
@@ -52,23 +53,24 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
             overflowY="auto"
             p="3"
             tabIndex={0}
-            aria-label="Faults of this model"
+            aria-label={t('Faults of this model')}
         >
             <Box>
                 <Heading as="h2" size="md">
-                    To a job
+                    {t('To a job')}
                 </Heading>
                 <Text fontSize="text" color="faint">
-                    Among the school’s models it gets its classes of look-alikes, its difficulty, complaints and jobs;
-                    and you can try them as a trainee does.
+                    {t(
+                        'Among the school’s models it gets its classes of look-alikes, its difficulty, complaints and jobs; and you can try them as a trainee does.',
+                    )}
                 </Text>
                 <HStack gap="2" mt="1">
                     <MainButton disabled={publish.isPending} onClick={() => publish.mutate()}>
-                        Publish
+                        {t('Publish')}
                     </MainButton>
                     {published && (
                         <ToolButton asChild>
-                            <Link href={`/models/${published}`}>Set a fault, give a job</Link>
+                            <Link href={`/models/${published}`}>{t('Set a fault, give a job')}</Link>
                         </ToolButton>
                     )}
                 </HStack>
@@ -80,28 +82,28 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
             </Box>
             <Box borderTopWidth="1px" borderColor="line" pt="2">
                 <Heading as="h2" size="md">
-                    Faults and their weights
+                    {t('Faults and their weights')}
                 </Heading>
                 {faults === null ? (
-                    <Word onClick={onFaults}>List its faults</Word>
+                    <Word onClick={onFaults}>{t('List its faults')}</Word>
                 ) : (
                     <>
                         <Input
-                            aria-label="Find a fault"
-                            placeholder={`${faults.length - 1} faults`}
+                            aria-label={t('Find a fault')}
+                            placeholder={t('{{value}} faults', { value: faults.length - 1 })}
                             h="row"
                             borderColor="line"
                             value={words}
                             onChange={(e) => setWords(e.target.value)}
                         />
-                        <Box maxH="260px" overflowY="auto" tabIndex={0} aria-label="Faults">
+                        <Box maxH="260px" overflowY="auto" tabIndex={0} aria-label={t('Faults')}>
                             {found.slice(0, 60).map((f) => (
                                 <HStack key={f.id} gap="2">
                                     <Text fontSize="text" flex="1">
                                         {f.title}
                                     </Text>
                                     <Input
-                                        aria-label={`Weight of ${f.title}`}
+                                        aria-label={t('Weight of {{title}}', { title: f.title })}
                                         h="tight"
                                         w="72px"
                                         px="2"
@@ -124,7 +126,7 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                                         color="ink"
                                         borderColor={both.includes(f.id) ? 'copper' : 'line'}
                                         fontSize="note"
-                                        aria-label={`With others: ${f.title}`}
+                                        aria-label={t('With others: {{title}}', { title: f.title })}
                                         aria-pressed={both.includes(f.id)}
                                         onClick={() =>
                                             setBoth((b) =>
@@ -132,7 +134,7 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                                             )
                                         }
                                     >
-                                        with others
+                                        {t('with others')}
                                     </Button>
                                 </HStack>
                             ))}
@@ -147,7 +149,7 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                         setBoth([])
                     }}
                 >
-                    These {both.length || ''} at once
+                    {t('These')} {both.length || ''} {t('at once')}
                 </Word>
                 {(doc.compounds ?? []).map((c, i) => (
                     <HStack key={i}>
@@ -155,22 +157,23 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                             {c.faults.map((f) => faults?.find((x) => x.id === f)?.title ?? f).join(' and ')}
                         </Text>
                         <Word onClick={() => void edit({ do: 'set', path: `/compounds/${i}`, value: null })}>
-                            Remove
+                            {t('Remove')}
                         </Word>
                     </HStack>
                 ))}
             </Box>
             <Box borderTopWidth="1px" borderColor="line" pt="2">
                 <Heading as="h2" size="md">
-                    Left behind by others
+                    {t('Left behind by others')}
                 </Heading>
                 <Text fontSize="text" color="faint">
-                    A jumper between two terminals, as one more fault. Press a terminal on the board, then “From here”;
-                    another, then “To here”.
+                    {t(
+                        'A jumper between two terminals, as one more fault. Press a terminal on the board, then “From here”; another, then “To here”.',
+                    )}
                 </Text>
                 <HStack gap="1" mt="1">
                     <Word disabled={!place} onClick={() => setFrom(place)}>
-                        From {from ? placeName(board, from) : 'here'}
+                        {t('From')} {from ? placeName(board, from) : t('here')}
                     </Word>
                     <Word
                         disabled={!place || !from || place === from}
@@ -188,27 +191,33 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                             setFrom(null)
                         }}
                     >
-                        To here
+                        {t('To here')}
                     </Word>
                 </HStack>
                 {(doc.found ?? []).map((f, i) => (
                     <HStack key={i}>
                         <Text fontSize="text" flex="1">
                             {f.jumper
-                                ? `Jumper ${placeName(board, f.jumper[0])} to ${placeName(board, f.jumper[1])}`
+                                ? t('Jumper {{placeName}} to {{placeName2}}', {
+                                      placeName: placeName(board, f.jumper[0]),
+                                      placeName2: placeName(board, f.jumper[1]),
+                                  })
                                 : `${f.part}: ${f.mode}`}
                         </Text>
-                        <Word onClick={() => void edit({ do: 'set', path: `/found/${i}`, value: null })}>Remove</Word>
+                        <Word onClick={() => void edit({ do: 'set', path: `/found/${i}`, value: null })}>
+                            {t('Remove')}
+                        </Word>
                     </HStack>
                 ))}
             </Box>
             <Box borderTopWidth="1px" borderColor="line" pt="2">
                 <Heading as="h2" size="md">
-                    Where the drawing is wrong
+                    {t('Where the drawing is wrong')}
                 </Heading>
                 <Text fontSize="text" color="faint">
-                    The appliance is good, but the board, ladder and tags say something else. Pick a wire, then the
-                    terminal that its end is really on, or the tag that hangs on it.
+                    {t(
+                        'The appliance is good, but the board, ladder and tags say something else. Pick a wire, then the terminal that its end is really on, or the tag that hangs on it.',
+                    )}
                 </Text>
                 {wire && wires.includes(wire) && (
                     <HStack gap="1" wrap="wrap" mt="1">
@@ -219,10 +228,10 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                                 void edit({ do: 'set', path: '/as_built/-', value: { end: `${wire}.b`, on: place } })
                             }
                         >
-                            Its far end is on {place ? placeName(board, place) : '…'}
+                            {t('Its far end is on')} {place ? placeName(board, place) : '…'}
                         </Word>
                         <Input
-                            aria-label="Tag that hangs on it"
+                            aria-label={t('Tag that hangs on it')}
                             h="row"
                             w="100px"
                             borderColor="line"
@@ -236,7 +245,7 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                                 setTag('')
                             }}
                         >
-                            It is tagged so
+                            {t('It is tagged so')}
                         </Word>
                     </HStack>
                 )}
@@ -244,11 +253,17 @@ export function TroubleSet({ draft, id, picked, faults, onFaults, edit, place, w
                     <HStack key={i}>
                         <Text fontSize="text" flex="1">
                             {b.end
-                                ? `${placeName(board, b.end)} is really on ${placeName(board, b.on!)}`
-                                : `${wireName(board, b.wire!)} is tagged “${b.tag}”`}
+                                ? t('{{placeName}} is really on {{placeName2}}', {
+                                      placeName: placeName(board, b.end),
+                                      placeName2: placeName(board, b.on!),
+                                  })
+                                : t('{{wireName}} is tagged “{{tag}}”', {
+                                      wireName: wireName(board, b.wire!),
+                                      tag: b.tag,
+                                  })}
                         </Text>
                         <Word onClick={() => void edit({ do: 'set', path: `/as_built/${i}`, value: null })}>
-                            Remove
+                            {t('Remove')}
                         </Word>
                     </HStack>
                 ))}

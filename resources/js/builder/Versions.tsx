@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { useSent, useTold } from '@/lib/query'
 import { Word } from './Word'
 import type { Step } from './types'
+import { t } from '@/words'
 
 interface Props {
     draft: number
@@ -32,9 +33,9 @@ export function Versions({ draft, step, onRestore }: Props) {
     const problem = told.error ?? compared.error ?? named.error
     const at = steps.find((s) => s.number === picked)
     return (
-        <Stack gap="2" as="section" aria-label="Versions">
+        <Stack gap="2" as="section" aria-label={t('Versions')}>
             <Text fontSize="note" color="faint">
-                Every step is kept. Pick one to see what has changed since, to name it, or to go back to it.
+                {t('Every step is kept. Pick one to see what has changed since, to name it, or to go back to it.')}
             </Text>
             {problem && (
                 <Text role="alert" fontSize="text" color="danger">
@@ -42,15 +43,15 @@ export function Versions({ draft, step, onRestore }: Props) {
                 </Text>
             )}
             {at && (
-                <Box bg="ground" borderRadius="md" p="2" role="status" aria-label="What has changed since">
+                <Box bg="ground" borderRadius="md" p="2" role="status" aria-label={t('What has changed since')}>
                     <Text fontSize="text" fontWeight={700}>
-                        Since step {at.number}
+                        {t('Since step')} {at.number}
                         {at.label ? `, “${at.label}”` : ''}
                     </Text>
                     {differs === null ? (
                         <Text fontSize="text">…</Text>
                     ) : differs.length === 0 ? (
-                        <Text fontSize="text">Nothing.</Text>
+                        <Text fontSize="text">{t('Nothing.')}</Text>
                     ) : (
                         differs.map((d) => (
                             <Text key={d} fontSize="text">
@@ -60,8 +61,8 @@ export function Versions({ draft, step, onRestore }: Props) {
                     )}
                     <HStack gap="1" mt="1">
                         <Input
-                            aria-label="Name of this version"
-                            placeholder="name"
+                            aria-label={t('Name of this version')}
+                            placeholder={t('name')}
                             h="row"
                             borderColor="line"
                             value={name}
@@ -71,10 +72,10 @@ export function Versions({ draft, step, onRestore }: Props) {
                             disabled={name.trim() === ''}
                             onClick={() => named.mutate({ number: at.number, label: name.trim() })}
                         >
-                            Name it
+                            {t('Name it')}
                         </Word>
                         <Word disabled={at.number === step} onClick={() => void onRestore(at.number)}>
-                            Restore it
+                            {t('Restore it')}
                         </Word>
                     </HStack>
                 </Box>
@@ -93,7 +94,7 @@ export function Versions({ draft, step, onRestore }: Props) {
                         <Text fontSize="text">{s.words}</Text>
                         <Text fontSize="fine" color="faint">
                             {s.by}, {s.at}
-                            {s.number === step ? ' · current' : ''}
+                            {s.number === step ? t(' · current') : ''}
                         </Text>
                     </Box>
                 </HStack>

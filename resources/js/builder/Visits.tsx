@@ -6,6 +6,7 @@ import { Doings } from './Doings'
 import { Field, figure } from './Field'
 import { Word } from './Word'
 import type { Draft, Edit, RunTape, Visit } from './types'
+import { t } from '@/words'
 
 interface Props {
     id: number
@@ -17,15 +18,15 @@ interface Props {
 export function Visits({ id, draft, edit }: Props) {
     const [name, setName] = useState('')
     return (
-        <Box borderTopWidth="1px" borderColor="line" pt="2" as="section" aria-label="Visits">
+        <Box borderTopWidth="1px" borderColor="line" pt="2" as="section" aria-label={t('Visits')}>
             <Heading as="h2" size="md">
-                Visits
+                {t('Visits')}
             </Heading>
             {Object.entries(draft.document.visits).map(([visit, v]) => (
                 <OneVisit key={visit} id={id} visit={visit} v={v} draft={draft} edit={edit} />
             ))}
             <HStack gap="2" align="flex-end" mt="2">
-                <Field label="A new visit, in a word" w="200px" value={name} onSet={setName} />
+                <Field label={t('A new visit, in a word')} w="200px" value={name} onSet={setName} />
                 <Word
                     disabled={!/^[a-z][a-z0-9-]*$/.test(name) || name in draft.document.visits}
                     onClick={() => {
@@ -43,7 +44,7 @@ export function Visits({ id, draft, edit }: Props) {
                         setName('')
                     }}
                 >
-                    Add it
+                    {t('Add it')}
                 </Word>
             </HStack>
         </Box>
@@ -54,8 +55,8 @@ function OneVisit({ id, visit, v, draft, edit }: Props & { visit: string; v: Vis
     const set = (path: string, value: unknown) =>
         void edit({ do: 'set', path: `/visits/${visit}/${path}`, value: value as string })
     return (
-        <Box as="section" aria-label={`Visit ${visit}`} mt="2">
-            <Field label={`Visit ${visit}`} value={v.title} onSet={(title) => set('title', title)} />
+        <Box as="section" aria-label={t('Visit {{visit}}', { visit })} mt="2">
+            <Field label={t('Visit {{visit}}', { visit })} value={v.title} onSet={(title) => set('title', title)} />
             <HStack gap="3" wrap="wrap" align="flex-end">
                 {(
                     [
@@ -77,7 +78,7 @@ function OneVisit({ id, visit, v, draft, edit }: Props & { visit: string; v: Vis
                     disabled={Object.keys(draft.document.visits).length < 2}
                     onClick={() => void edit({ do: 'set', path: `/visits/${visit}`, value: null })}
                 >
-                    Remove this visit
+                    {t('Remove this visit')}
                 </Word>
             </HStack>
             <Ringing id={id} visit={visit} v={v} draft={draft} edit={edit} />
@@ -114,9 +115,9 @@ function Ringing({ id, visit, v, draft, edit }: Props & { visit: string; v: Visi
     return (
         <HStack gap="2" wrap="wrap" align="flex-end" mt="1">
             <Box>
-                <Text fontSize="note">Counted from</Text>
+                <Text fontSize="note">{t('Counted from')}</Text>
                 <Select
-                    label={`What makes somebody ring, ${visit}`}
+                    label={t('What makes somebody ring, {{visit}}', { visit })}
                     value={unlike?.[0] ?? ''}
                     options={[
                         ['', 'the last that happened'],
@@ -128,16 +129,16 @@ function Ringing({ id, visit, v, draft, edit }: Props & { visit: string; v: Visi
             {unlike && (
                 <>
                     <Box>
-                        <Text fontSize="note">when it is no longer</Text>
+                        <Text fontSize="note">{t('when it is no longer')}</Text>
                         <Select
-                            label={`As it should be, ${visit}`}
+                            label={t('As it should be, {{visit}}', { visit })}
                             value={unlike[1]}
                             options={values.map((x): [string, string] => [x, x])}
                             onChange={(value) => put(unlike[0], value)}
                         />
                     </Box>
                     <Field
-                        label="or at the latest after"
+                        label={t('or at the latest after')}
                         unit="s"
                         number
                         value={Number(v.arrives.at_most_s ?? 0)}

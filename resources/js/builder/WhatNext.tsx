@@ -3,15 +3,16 @@ import { placeName } from '@/board/walk'
 import type { Selection } from '@/builder/selection'
 import type { BoardData } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 /** What pressing the board does now, in a line above it. */
 export function WhatNext({ board, chosen, onLed }: { board: BoardData; chosen: Selection; onLed: () => void }) {
     return (
-        <Text fontSize="note" color="faint" role="status" aria-label="What to do next" truncate flexShrink={0}>
+        <Text fontSize="note" color="faint" role="status" aria-label={t('What to do next')} truncate flexShrink={0}>
             {sentence(board, chosen)}
             {chosen.via && (
                 <ToolButton size="sm" ml="2" onClick={onLed}>
-                    Done
+                    {t('Done')}
                 </ToolButton>
             )}
         </Text>

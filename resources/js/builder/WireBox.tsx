@@ -6,6 +6,7 @@ import { Field, figure } from './Field'
 import { points } from './points'
 import type { Draft, Edit } from './types'
 import { Word } from './Word'
+import { t } from '@/words'
 
 const COLOURS = Object.keys(wireColours)
 
@@ -24,26 +25,34 @@ export function WireBox({
     onRoute: () => void
 }) {
     const w = draft.document.wires.find((x) => x.id === wire)
-    if (!w) return <Text fontSize="text">{wireName(draft.board, wire)}: part of the included appliance.</Text>
+    if (!w)
+        return (
+            <Text fontSize="text">
+                {t('{{wireName}}: part of the included appliance.', { wireName: wireName(draft.board, wire) })}
+            </Text>
+        )
     const metric = w.mm2 !== undefined
     const runsHidden = draft.board.wires.find((x) => x.id === wire)?.bundled !== undefined
     const set = (fields: Record<string, unknown>) => void edit({ do: 'rewire', wire, ...fields })
     const cables = [...new Set(draft.document.wires.flatMap((x) => x.cable ?? []))]
     return (
         <Stack gap="2">
-            <Text fontWeight={700}>Wire {w.id}</Text>
+            <Text fontWeight={700}>{t('Wire {{id}}', { id: w.id })}</Text>
             <Text fontSize="text">
-                {placeName(draft.board, w.from)} to {placeName(draft.board, w.to)}
+                {t('{{placeName}} to {{placeName2}}', {
+                    placeName: placeName(draft.board, w.from),
+                    placeName2: placeName(draft.board, w.to),
+                })}
             </Text>
             <Select
-                label="Colour"
+                label={t('Color')}
                 value={w.colour}
                 options={COLOURS.map((c) => [c, c])}
                 onChange={(colour) => set({ colour })}
             />
             <HStack gap="2">
                 <Field
-                    label={metric ? 'Cross-section' : 'Gauge'}
+                    label={metric ? t('Cross-section') : t('Gauge')}
                     unit={metric ? 'mm²' : 'AWG'}
                     number
                     w="64px"
@@ -51,7 +60,7 @@ export function WireBox({
                     onSet={(t) => set(metric ? { mm2: figure(t) } : { awg: figure(t) })}
                 />
                 <Field
-                    label="Length"
+                    label={t('Length')}
                     unit={metric ? 'm' : 'ft'}
                     number
                     w="64px"
@@ -59,15 +68,15 @@ export function WireBox({
                     onSet={(t) => set(metric ? { metres: figure(t) } : { feet: figure(t) })}
                 />
             </HStack>
-            <Field label="Tag" value={w.tag ?? ''} onSet={(tag) => tag && set({ tag })} />
+            <Field label={t('Tag')} value={w.tag ?? ''} onSet={(tag) => tag && set({ tag })} />
             <Field
-                label="Route through"
+                label={t('Route through')}
                 value={(w.via ?? []).map((p) => p.join(',')).join(' ')}
                 hint="points, as x,y x,y; empty for auto route"
                 onSet={(text) => void edit({ do: 'route', wire, via: points(text) })}
             />
             <Field
-                label="Cable"
+                label={t('Cable')}
                 value={w.cable ?? ''}
                 hint={cables.length ? `there are ${cables.join(', ')}` : 'wires of one name lie side by side'}
                 onSet={(id) => id && void edit({ do: 'cable', id, wires: [wire] })}
@@ -79,13 +88,13 @@ export function WireBox({
                         void edit({ do: 'cable', id: w.cable!, wires: [wire], run: runsHidden ? 'open' : 'hidden' })
                     }
                 >
-                    Runs hidden with the others of its cable
+                    {t('Runs hidden with the others of its cable')}
                 </Word>
             )}
             <HStack gap="1" wrap="wrap">
-                <Word onClick={onRoute}>Route by hand</Word>
-                {w.via && <Word onClick={() => void edit({ do: 'route', wire, via: [] })}>Auto route</Word>}
-                <Word onClick={onRemove}>Delete</Word>
+                <Word onClick={onRoute}>{t('Route by hand')}</Word>
+                {w.via && <Word onClick={() => void edit({ do: 'route', wire, via: [] })}>{t('Auto route')}</Word>}
+                <Word onClick={onRemove}>{t('Delete')}</Word>
             </HStack>
         </Stack>
     )

@@ -1,6 +1,7 @@
 import { Box, Text } from '@chakra-ui/react'
 import { useTold } from '@/lib/query'
 import type { DriftState } from '@/lib/types'
+import { t } from '@/words'
 
 const EVERY_MS = 1000
 
@@ -23,7 +24,7 @@ export function Drifted({
     return (
         <Box borderTopWidth="1px" borderColor="line" pt="2">
             <Text fontWeight={700}>
-                Worked under engine {engine.then}; today's is {engine.now}
+                {t("Worked under engine {{then}}; today's is {{now}}", { then: engine.then, now: engine.now })}
             </Text>
             {problem && (
                 <Text fontSize="text" color="danger" role="alert">
@@ -33,16 +34,20 @@ export function Drifted({
             {apart !== null && (
                 <Text fontSize="text">
                     {apart.length === 0
-                        ? 'It would read the same today.'
-                        : `${apart.length} ${apart.length === 1 ? 'entry' : 'entries'} would read differently today. What was shown then stands, and so does the mark.`}
+                        ? t('It would read the same today.')
+                        : t(
+                              '{{many}} {{value}} would read differently today. What was shown then stands, and so does the mark.',
+                              { many: apart.length, value: apart.length === 1 ? 'entry' : 'entries' },
+                          )}
                 </Text>
             )}
             {apart?.slice(0, 8).map((a) => (
                 <Text key={a.entry} fontSize="note" color="faint">
                     <Box as="button" color="copper" textDecoration="underline" mr="1" onClick={() => onEntry(a.entry)}>
-                        entry {a.entry + 1}
+                        {t('entry')} {a.entry + 1}
                     </Box>
-                    then: {a.shown}; today: {a.now}
+                    {t('then:')} {a.shown}
+                    {t('; today:')} {a.now}
                 </Text>
             ))}
         </Box>

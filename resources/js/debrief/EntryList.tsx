@@ -1,6 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react'
 import { clock } from '@/tape/scale'
 import { ASIDE, type Row } from './types'
+import { t } from '@/words'
 
 /** What the trainee said of himself: shown, though it asked nothing of the appliance. */
 const SAID = ['meant', 'suspect', 'todo']
@@ -16,7 +17,7 @@ export function EntryList({
     onOpen: (entry: number) => void
 }) {
     return (
-        <Box overflowY="auto" h="100%" tabIndex={0} aria-label="Entries">
+        <Box overflowY="auto" h="100%" tabIndex={0} aria-label={t('Entries')}>
             {entries.map((r, i) =>
                 ASIDE.includes(r.act) && !SAID.includes(r.act) ? null : (
                     <Flex

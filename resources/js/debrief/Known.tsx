@@ -2,6 +2,7 @@ import { Box, Button, HStack, Stack, Text } from '@chakra-ui/react'
 import { percents } from '@/lib/percents'
 import { clock } from '@/tape/scale'
 import type { Best, DebriefData, Row } from './types'
+import { t } from '@/words'
 
 interface Props {
     row: Row
@@ -22,14 +23,15 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
         <Stack gap="3">
             <Box>
                 <Text fontSize="note" color="faint">
-                    Entry {index + 1}, at {clock(row.at_s)}
+                    {t('Entry')} {index + 1}
+                    {t(', at')} {clock(row.at_s)}
                 </Text>
                 <Text fontWeight={700} lineClamp={3}>
                     {row.text}
                 </Text>
                 <Text fontSize="text">
-                    {row.before} suspects before, {row.after} after
-                    {row.watched > 0.05 ? ', and fewer by watching it' : ''}.
+                    {row.before} {t('suspects before,')} {row.after} {t('after')}
+                    {row.watched > 0.05 ? t(', and fewer by watching it') : ''}.
                 </Text>
                 {row.flaws.map((f) => (
                     <Text key={f} fontSize="text" color="danger">
@@ -38,12 +40,12 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
                 ))}
             </Box>
             <Box>
-                <Text fontWeight={700}>Best reading here</Text>
+                <Text fontWeight={700}>{t('Best reading here')}</Text>
                 {row.best.length === 0 && (
                     <Text fontSize="text" color="faint">
                         {row.before > 1
-                            ? 'Nothing was asked here, or nothing within reach could tell more.'
-                            : 'Nothing was left to tell: one suspect stood.'}
+                            ? t('Nothing was asked here, or nothing within reach could tell more.')
+                            : t('Nothing was left to tell: one suspect stood.')}
                     </Text>
                 )}
                 {row.best.map((b, i) => (
@@ -63,19 +65,19 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
                         color="ink"
                         bg={shown === b ? 'copperWash' : undefined}
                         aria-pressed={shown === b}
-                        aria-label={`Show on the board: ${b.text}`}
+                        aria-label={t('Show on the board: {{text}}', { text: b.text })}
                         onClick={() => onShow(shown === b ? null : b)}
                     >
                         <span style={{ flex: 1 }}>
                             {i + 1}. {b.text}
                         </span>{' '}
-                        <span className="reading">{b.splits ?? `${b.bits.toFixed(2)} bits`}</span>
+                        <span className="reading">{b.splits ?? t('{{bits}} bits', { bits: b.bits.toFixed(2) })}</span>
                     </Button>
                 ))}
             </Box>
             {row.families.length > 0 && (
                 <Box>
-                    <Text fontWeight={700}>What it said of each family</Text>
+                    <Text fontWeight={700}>{t('What it said of each family')}</Text>
                     {row.families.map((f) => (
                         <HStack key={f.family} justify="space-between" fontSize="text">
                             <Text>{f.family}</Text>
@@ -92,7 +94,7 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
                 </Box>
             )}
             <Box>
-                <Text fontWeight={700}>Still possible after it</Text>
+                <Text fontWeight={700}>{t('Still possible after it')}</Text>
                 {left.map(([id], i) => (
                     <HStack key={id} justify="space-between" align="start" fontSize="text">
                         <Text>{titles[id] ?? id}</Text>
@@ -101,32 +103,32 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
                 ))}
                 {rest > 0.004 && (
                     <HStack justify="space-between" align="start" fontSize="text">
-                        <Text>All others together</Text>
+                        <Text>{t('All others together')}</Text>
                         <Text className="reading">{shares[left.length]} %</Text>
                     </HStack>
                 )}
-                {left.length === 0 && <Text fontSize="text">No single fault shows all of this.</Text>}
+                {left.length === 0 && <Text fontSize="text">{t('No single fault shows all of this.')}</Text>}
             </Box>
             {(['won', 'lost'] as const).map(
                 (which) =>
                     debrief[which].length > 0 && (
                         <Box key={which}>
                             <Text fontWeight={700}>
-                                {which === 'won' ? 'Where the trace was won' : 'Where it was lost'}
+                                {which === 'won' ? t('Where the trace was won') : t('Where it was lost')}
                             </Text>
-                            {debrief[which].map((t) => (
-                                <Text key={t.entry} fontSize="text">
+                            {debrief[which].map((turn) => (
+                                <Text key={turn.entry} fontSize="text">
                                     <Box
                                         as="button"
                                         color="copper"
                                         textDecoration="underline"
                                         mr="1"
                                         minH="24px"
-                                        onClick={() => onEntry(t.entry)}
+                                        onClick={() => onEntry(turn.entry)}
                                     >
-                                        entry {t.entry + 1}
+                                        {t('entry')} {turn.entry + 1}
                                     </Box>
-                                    {t.text}
+                                    {turn.text}
                                 </Text>
                             ))}
                         </Box>

@@ -3,6 +3,7 @@ import { useForm } from '@inertiajs/react'
 import { useState } from 'react'
 import type { MarkLine } from './types'
 import { MainButton, ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 /** A line of the mark with why, and what an instructor set otherwise. */
 export function LineRow({
@@ -31,10 +32,10 @@ export function LineRow({
                             h="32px"
                             minW="touch"
                             aria-expanded={open}
-                            aria-label={`Change the mark of ${line.title}`}
+                            aria-label={t('Change the mark of {{title}}', { title: line.title })}
                             onClick={() => setOpen(!open)}
                         >
-                            Set
+                            {t('Set')}
                         </ToolButton>
                     )}
                 </HStack>
@@ -49,8 +50,10 @@ export function LineRow({
             </Box>
             {line.override && (
                 <Text fontSize="note" mt="0.5">
-                    <b>Set by {line.override.by}:</b> {line.override.reason}{' '}
-                    <span className="reading">(computed: {line.override.computed.toFixed(1)})</span>
+                    <b>{t('Set by {{by}}:', { by: line.override.by })}</b> {line.override.reason}{' '}
+                    <span className="reading">
+                        {t('(computed: {{computed}})', { computed: line.override.computed.toFixed(1) })}
+                    </span>
                 </Text>
             )}
             {line.why.map((w, i) => (
@@ -63,9 +66,9 @@ export function LineRow({
                             textDecoration="underline"
                             ml="1"
                             onClick={() => onEntry(w.entry!)}
-                            aria-label={`Show entry ${w.entry + 1}`}
+                            aria-label={t('Show entry {{value}}', { value: w.entry + 1 })}
                         >
-                            entry {w.entry + 1}
+                            {t('entry')} {w.entry + 1}
                         </Box>
                     )}
                 </Text>
@@ -101,7 +104,7 @@ function Override({ attempt, line, onDone }: { attempt: number; line: MarkLine; 
         >
             <HStack>
                 <Input
-                    aria-label={`Points for ${line.title}`}
+                    aria-label={t('Points for {{title}}', { title: line.title })}
                     className="reading"
                     w="90px"
                     h="touch"
@@ -111,11 +114,11 @@ function Override({ attempt, line, onDone }: { attempt: number; line: MarkLine; 
                     value={form.data.points}
                     onChange={(e) => form.setData('points', e.target.value)}
                 />
-                <Text fontSize="text">of {line.weight} points</Text>
+                <Text fontSize="text">{t('of {{weight}} points', { weight: line.weight })}</Text>
             </HStack>
             <Textarea
-                aria-label="Why"
-                placeholder="Why: it is kept beside the mark"
+                aria-label={t('Why')}
+                placeholder={t('Why: it is kept beside the mark')}
                 rows={2}
                 bg="sheet"
                 borderColor="line"
@@ -129,18 +132,21 @@ function Override({ attempt, line, onDone }: { attempt: number; line: MarkLine; 
             ))}
             <HStack>
                 <MainButton type="submit" disabled={form.processing}>
-                    Keep
+                    {t('Keep')}
                 </MainButton>
                 {line.override && (
                     <ToolButton onClick={() => save(null)} disabled={form.processing}>
-                        Back to the computed mark
+                        {t('Back to the computed mark')}
                     </ToolButton>
                 )}
             </HStack>
             {line.history?.map((h, i) => (
                 <Text key={i} fontSize="note" color="faint">
                     {h.at?.slice(0, 10)} {h.by}:{' '}
-                    {h.points === null ? 'back to the computed mark' : `${h.points.toFixed(1)} points`}. {h.reason}
+                    {h.points === null
+                        ? t('back to the computed mark')
+                        : t('{{points}} points', { points: h.points.toFixed(1) })}
+                    . {h.reason}
                 </Text>
             ))}
         </Stack>

@@ -5,6 +5,7 @@ import { Drifted } from './Drifted'
 import { LineRow } from './LineRow'
 import { VERDICTS, type MarkData, type OtherMark } from './types'
 import type { PairsState } from '@/lib/types'
+import { t } from '@/words'
 
 interface Props {
     attempt: number
@@ -35,7 +36,7 @@ export function MarkSheet({
     onEntry,
 }: Props) {
     return (
-        <Stack gap="3" overflowY="auto" h="100%" pr="1" tabIndex={0} aria-label="Mark">
+        <Stack gap="3" overflowY="auto" h="100%" pr="1" tabIndex={0} aria-label={t('Mark')}>
             <Flex justify="space-between" align="baseline">
                 <Heading as="h1" size="lg">
                     {trainee}
@@ -51,28 +52,29 @@ export function MarkSheet({
                 </Text>
             </Flex>
             <Text>
-                {mark.passed ? 'Passed' : 'Not passed'}
+                {mark.passed ? t('Passed') : t('Not passed')}
                 {mark.not_passed.length > 0 && `: ${mark.not_passed.join(', ')}`} · {VERDICTS[mark.verdict]}
             </Text>
             <Box bg="copperWash" borderRadius="sm" p="2">
                 <Text>
-                    <b>It was:</b> {fault}
+                    <b>{t('It was:')}</b> {fault}
                 </Text>
                 {mark.call_back.hours > 0 && (
                     <Text fontSize="text" mt="1">
                         {mark.call_back.said.length > 0 ? (
                             <>
-                                Ran {mark.call_back.hours} more hours as you left it, and the customer calls back:{' '}
+                                {t('Ran')} {mark.call_back.hours}{' '}
+                                {t('more hours as you left it, and the customer calls back:')}{' '}
                                 <i>“{mark.call_back.said.join(' ')}”</i>
                             </>
                         ) : (
-                            `Ran ${mark.call_back.hours} more hours as you left it: no callback.`
+                            t('Ran {{hours}} more hours as you left it: no callback.', { hours: mark.call_back.hours })
                         )}
                     </Text>
                 )}
                 {same.length > 0 && (
                     <Text fontSize="text" mt="1">
-                        Would have shown the same as what was named: {same.join('; ')}.
+                        {t('Would have shown the same as what was named: {{same}}.', { same: same.join('; ') })}
                     </Text>
                 )}
             </Box>
@@ -81,7 +83,7 @@ export function MarkSheet({
             ))}
             {(mark.habits ?? []).length > 0 && (
                 <Box>
-                    <Text fontWeight={700}>Good habits</Text>
+                    <Text fontWeight={700}>{t('Good habits')}</Text>
                     {mark.habits!.map((h) => (
                         <Button
                             key={h.text}
@@ -105,8 +107,8 @@ export function MarkSheet({
                 </Box>
             )}
             {report.length > 0 && (
-                <Box as="dl" fontSize="text" aria-label="Closing report">
-                    <Text fontWeight={700}>Closing report</Text>
+                <Box as="dl" fontSize="text" aria-label={t('Closing report')}>
+                    <Text fontWeight={700}>{t('Closing report')}</Text>
                     {report.map((r) => (
                         <HStack key={r.label} align="baseline">
                             <Text as="dt" color="faint" w="90px" flexShrink={0}>
@@ -119,23 +121,29 @@ export function MarkSheet({
             )}
             {mark.hints.points > 0 && (
                 <Text fontSize="text">
-                    Hints taken: {Object.values(mark.hints.taken).reduce((a, b) => a + b, 0)}, at {mark.hints.points}{' '}
-                    points.
+                    {t('Hints taken: {{reduce}}, at {{points}} points.', {
+                        reduce: Object.values(mark.hints.taken).reduce((a, b) => a + b, 0),
+                        points: mark.hints.points,
+                    })}
                 </Text>
             )}
             {others.map((o, i) => (
                 <Box key={i} borderTopWidth="1px" borderColor="line" pt="2">
                     <HStack justify="space-between">
                         <Text fontWeight={700}>
-                            Under {o.rules.title}, version {o.rules.version}
+                            {t('Under {{title}}, version {{version}}', {
+                                title: o.rules.title,
+                                version: o.rules.version,
+                            })}
                         </Text>
                         <Text className="reading" color={o.passed ? 'good' : 'danger'}>
                             {o.total.toFixed(1)}
                         </Text>
                     </HStack>
                     <Text fontSize="note" color="faint">
-                        {o.passed ? 'Passed' : 'Not passed'}, pass mark {o.rules.pass_mark}
-                        {o.at && `, marked again on ${o.at}`}.{' '}
+                        {o.passed ? t('Passed') : t('Not passed')}
+                        {t(', pass mark')} {o.rules.pass_mark}
+                        {o.at && t(', marked again on {{at}}', { at: o.at })}.{' '}
                         {o.lines.map((l) => `${l.title} ${l.points.toFixed(1)}/${l.weight}`).join(', ')}.
                     </Text>
                 </Box>
@@ -143,11 +151,15 @@ export function MarkSheet({
             {engine.then !== engine.now && <Drifted attempt={attempt} engine={engine} onEntry={onEntry} />}
             <TwoAtOnce attempt={attempt} known={pairs} />
             <Text fontSize="note" color="faint">
-                House rules: {mark.rules.title}, version {mark.rules.version}, pass mark {mark.rules.pass_mark}.
+                {t('House rules: {{title}}, version {{version}}, pass mark {{pass_mark}}.', {
+                    title: mark.rules.title,
+                    version: mark.rules.version,
+                    pass_mark: mark.rules.pass_mark,
+                })}
             </Text>
             <HStack gap="4" fontSize="text" pb="2">
                 <Anchor asChild color="copper" textDecoration="underline" minH="touch" alignItems="center">
-                    <FileLink href={`/attempts/${attempt}/debrief.pdf`}>Sheet to print (PDF)</FileLink>
+                    <FileLink href={`/attempts/${attempt}/debrief.pdf`}>{t('Sheet to print (PDF)')}</FileLink>
                 </Anchor>
                 <Anchor
                     href={`/attempts/${attempt}/xapi`}
@@ -156,7 +168,7 @@ export function MarkSheet({
                     minH="touch"
                     alignItems="center"
                 >
-                    xAPI statements
+                    {t('xAPI statements')}
                 </Anchor>
             </HStack>
         </Stack>

@@ -4,6 +4,7 @@ import uPlot from 'uplot'
 import 'uplot/dist/uPlot.min.css'
 import { useLook } from '@/shell/look'
 import { useMedia } from '@/theme/useMedia'
+import { t } from '@/words'
 
 interface Props {
     left: number[]
@@ -79,12 +80,17 @@ export function SuspectCurve({ left, perfect, cursor, width = 290 }: Props) {
             <Box
                 ref={box}
                 role="img"
-                aria-label={`Suspects left after each entry: ${left.join(', ')}${perfect ? `; best possible: ${perfect.join(', ')}` : ''}`}
+                aria-label={t('Suspects left after each entry: {{left}}{{value}}', {
+                    left: left.join(', '),
+                    value: perfect ? `; best possible: ${perfect.join(', ')}` : '',
+                })}
             />
             <Text fontSize="fine" color="faint">
                 {perfect
-                    ? `Solid: this attempt. Dashed: best possible, ${perfect.length - 1} questions.`
-                    : 'Solid: this attempt. The best possible line is drawn once the model’s faults are analyzed.'}
+                    ? t('Solid: this attempt. Dashed: best possible, {{value}} questions.', {
+                          value: perfect.length - 1,
+                      })
+                    : t('Solid: this attempt. The best possible line is drawn once the model’s faults are analyzed.')}
             </Text>
         </Box>
     )

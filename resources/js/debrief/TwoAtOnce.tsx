@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { useSent, useTold } from '@/lib/query'
 import { ToolButton } from '@/theme/buttons'
 import type { PairsState } from '@/lib/types'
+import { t } from '@/words'
 
 const EVERY_MS = 1000
 
@@ -29,7 +30,7 @@ export function TwoAtOnce({ attempt, known }: { attempt: number; known: PairsSta
     const said = wanted.error?.message ?? told.error?.message ?? state?.error
     return (
         <Box borderTopWidth="1px" borderColor="line" pt="2">
-            <Text fontWeight={700}>Two faults at once</Text>
+            <Text fontWeight={700}>{t('Two faults at once')}</Text>
             {said && (
                 <Text color="danger" fontSize="text" role="alert">
                     {said}
@@ -38,8 +39,9 @@ export function TwoAtOnce({ attempt, known }: { attempt: number; known: PairsSta
             {state?.left !== undefined ? (
                 <>
                     <Text fontSize="text">
-                        {state.left === 0 ? 'None' : state.left} of the {state.run} likeliest pairs would have shown all
-                        that was seen{state.left === 0 ? '.' : ':'}
+                        {state.left === 0 ? t('None') : state.left} {t('of the')} {state.run}{' '}
+                        {t('likeliest pairs would have shown all that was seen')}
+                        {state.left === 0 ? '.' : ':'}
                     </Text>
                     {state.likeliest?.map((p) => (
                         <Text key={p.title} fontSize="note">
@@ -48,19 +50,24 @@ export function TwoAtOnce({ attempt, known }: { attempt: number; known: PairsSta
                     ))}
                     {(state.of ?? 0) > (state.run ?? 0) && (
                         <Text fontSize="note" color="faint">
-                            {state.of! - state.run!} less likely pairs were not run.
+                            {state.of! - state.run!} {t('less likely pairs were not run.')}
                         </Text>
                     )}
                 </>
             ) : waiting ? (
-                <Progress.Root value={Math.round(100 * (state.share ?? 0))} aria-label="Pairs run" role="status" mt="2">
+                <Progress.Root
+                    value={Math.round(100 * (state.share ?? 0))}
+                    aria-label={t('Pairs run')}
+                    role="status"
+                    mt="2"
+                >
                     <Progress.Track>
                         <Progress.Range bg="copper" />
                     </Progress.Track>
                 </Progress.Root>
             ) : (
                 <ToolButton mt="1" w="100%" onClick={() => wanted.mutate()}>
-                    Could two have shown this?
+                    {t('Could two have shown this?')}
                 </ToolButton>
             )}
         </Box>

@@ -4,6 +4,7 @@ import type { ModelPage } from '@/lib/types'
 import { Select } from '@/shell/Select'
 import { Tick } from '@/shell/Tick'
 import { MainButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 export interface Job {
     appliance: number
@@ -43,40 +44,40 @@ export function GiveJob({ form, visits, rules, courses, chosen }: Props) {
             }}
         >
             <Heading as="h2" size="md">
-                Give it as a job
+                {t('Give it as a job')}
             </Heading>
             <Text fontSize="text" color="faint">
-                {chosen ?? 'Healthy: nothing wrong. Pick a fault on the left, or give it as it is.'}
+                {chosen ?? t('Healthy: nothing wrong. Pick a fault on the left, or give it as it is.')}
             </Text>
-            <Row label="How it is found" error={form.errors.visit}>
+            <Row label={t('How it is found')} error={form.errors.visit}>
                 <Select
-                    label="How it is found"
+                    label={t('How it is found')}
                     value={form.data.visit}
                     onChange={(v) => form.setData('visit', v)}
                     options={Object.entries(visits).map(([k, v]) => [k, v])}
                 />
             </Row>
-            <Row label="What the customer says" error={form.errors.complaint}>
+            <Row label={t('What the customer says')} error={form.errors.complaint}>
                 <Textarea
-                    aria-label="What the customer says"
+                    aria-label={t('What the customer says')}
                     rows={4}
                     borderColor="line"
                     value={form.data.complaint}
                     onChange={(e) => form.setData('complaint', e.target.value)}
                 />
             </Row>
-            <Row label="Title" error={form.errors.title}>
+            <Row label={t('Title')} error={form.errors.title}>
                 <Input
-                    aria-label="Title"
+                    aria-label={t('Title')}
                     h="touch"
                     borderColor="line"
                     value={form.data.title}
                     onChange={(e) => form.setData('title', e.target.value)}
                 />
             </Row>
-            <Row label="Kind" error={form.errors.kind}>
+            <Row label={t('Kind')} error={form.errors.kind}>
                 <Select
-                    label="Kind"
+                    label={t('Kind')}
                     value={form.data.kind}
                     onChange={(v) => form.setData('kind', v)}
                     options={[
@@ -87,32 +88,32 @@ export function GiveJob({ form, visits, rules, courses, chosen }: Props) {
             </Row>
             <Box>
                 <Text fontSize="text" fontWeight={700}>
-                    The trainee's meter
+                    {t("The trainee's meter")}
                 </Text>
                 <Tick checked={form.data.low_battery} onChange={(on) => form.setData('low_battery', on)}>
-                    Its battery is low: it reads high, and says so
+                    {t('Its battery is low: it reads high, and says so')}
                 </Tick>
                 <Tick checked={form.data.worn_leads} onChange={(on) => form.setData('worn_leads', on)}>
-                    Its leads are worn: now and then one does not touch
+                    {t('Its leads are worn: now and then one does not touch')}
                 </Tick>
             </Box>
             <Box>
                 <Text fontSize="text" fontWeight={700}>
-                    House rules
+                    {t('House rules')}
                 </Text>
                 <Select
-                    label="House rules"
+                    label={t('House rules')}
                     value={String(form.data.rules)}
                     onChange={(v) => form.setData('rules', Number(v))}
                     options={rules.map((r) => [String(r.id), r.title])}
                 />
                 <Tick checked={form.data.stops} onChange={(on) => form.setData('stops', on)}>
-                    What would hurt is stopped before it is done, and noted as tried
+                    {t('What would hurt is stopped before it is done, and noted as tried')}
                 </Tick>
             </Box>
-            <Row label="Class" error={form.errors.course}>
+            <Row label={t('Class')} error={form.errors.course}>
                 <Select
-                    label="Class"
+                    label={t('Class')}
                     value={String(form.data.course)}
                     options={courses.map((c) => [String(c.id), c.name])}
                     onChange={(v) =>
@@ -126,7 +127,7 @@ export function GiveJob({ form, visits, rules, courses, chosen }: Props) {
             </Row>
             <Box>
                 <Text fontSize="text" fontWeight={700}>
-                    To
+                    {t('To')}
                 </Text>
                 <Grid templateColumns="1fr 1fr" gap="1">
                     {all.map((t) => (
@@ -148,7 +149,7 @@ export function GiveJob({ form, visits, rules, courses, chosen }: Props) {
                 </Grid>
             </Box>
             <MainButton type="submit" flexShrink={0} disabled={form.processing}>
-                Give the job
+                {t('Give the job')}
             </MainButton>
             {form.errors.fault && (
                 <Text color="danger" role="alert">

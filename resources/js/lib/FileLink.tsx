@@ -1,6 +1,7 @@
 import { Box, Text } from '@chakra-ui/react'
 import { useState, type ReactNode } from 'react'
 import { download } from './download'
+import { t } from '@/words'
 
 /** A link to a file that may take a while to make: how far it is stands beside it. */
 export function FileLink({ href, children, className }: { href: string; children: ReactNode; className?: string }) {
@@ -27,8 +28,7 @@ export function FileLink({ href, children, className }: { href: string; children
                 {children}
                 {share !== null && (
                     <Text as="span" role="status" color="copper" fontSize="note">
-                        {' '}
-                        preparing: {Math.round(100 * share)} %
+                        {t('preparing: {{Math}} %', { Math: Math.round(100 * share) })}
                     </Text>
                 )}
             </a>

@@ -5,6 +5,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useSent, useTold } from '@/lib/query'
 import { ToolButton } from '@/theme/buttons'
 import type { MarkAgainState } from '@/lib/types'
+import { t } from '@/words'
 
 const EVERY_MS = 800
 
@@ -42,7 +43,7 @@ export function MarkAgain({
             <HStack gap="2" wrap="wrap">
                 <NativeSelect.Root w="260px">
                     <NativeSelect.Field
-                        aria-label="House rules"
+                        aria-label={t('House rules')}
                         h="touch"
                         borderColor="line"
                         bg="sheet"
@@ -58,24 +59,24 @@ export function MarkAgain({
                     <NativeSelect.Indicator />
                 </NativeSelect.Root>
                 <ToolButton disabled={waiting} onClick={() => begun.mutate({ rules })}>
-                    Mark again under these
+                    {t('Mark again under these')}
                 </ToolButton>
                 <ToolButton asChild>
-                    <a href={`/jobs/${job}/marks.csv`}>Marks as CSV</a>
+                    <a href={`/jobs/${job}/marks.csv`}>{t('Marks as CSV')}</a>
                 </ToolButton>
                 {waiting && (
                     <HStack flex="1" minW="200px" role="status">
                         <Progress.Root
                             value={Math.round(100 * (state?.share ?? 0))}
                             flex="1"
-                            aria-label="Marked so far"
+                            aria-label={t('Marked so far')}
                         >
                             <Progress.Track>
                                 <Progress.Range bg="copper" />
                             </Progress.Track>
                         </Progress.Root>
                         <Text className="reading" fontSize="text">
-                            {state ? `${state.done} of ${state.of}` : ''}
+                            {state ? t('{{done}} of {{of}}', { done: state.done, of: state.of }) : ''}
                         </Text>
                     </HStack>
                 )}

@@ -32,6 +32,7 @@ import { readingAt, settlesAt } from '@/tape/stretches'
 import { type Mark } from '@/tape/Tape'
 import { MainButton } from '@/theme/buttons'
 import { useUpright } from '@/theme/useMedia'
+import { t } from '@/words'
 
 /** The trainee's place: the appliance, the meter, the tape, the call sheet and the suspects. */
 export default function Bench(page: BenchPage) {
@@ -145,12 +146,12 @@ export default function Bench(page: BenchPage) {
     const tabs = useMemo(
         () =>
             [
-                ['call', steps ? 'Steps' : 'Call'],
-                ['log', `Log (${bench.log.length})`],
-                ['suspects', 'Suspects'],
-                ['list', 'List'],
-                ...(ownSheet ? [['sheet', 'Sheet'] as const] : []),
-                ...(job.rules.report ? [['report', 'Report'] as const] : []),
+                ['call', steps ? t('Steps') : t('Call')],
+                ['log', t('Log ({{many}})', { many: bench.log.length })],
+                ['suspects', t('Suspects')],
+                ['list', t('List')],
+                ...(ownSheet ? [['sheet', t('Sheet')] as const] : []),
+                ...(job.rules.report ? [['report', t('Report')] as const] : []),
             ] as const,
         [steps, bench.log.length, ownSheet, job.rules.report],
     )
@@ -228,11 +229,11 @@ export default function Bench(page: BenchPage) {
                     <Stack layerStyle="panel" gap="2" p="3">
                         <Text fontSize="text">
                             {steps
-                                ? `${steps.length} things to try, on a board with nothing wrong.`
-                                : `The customer says: “${job.complaint}”`}
+                                ? t('{{many}} things to try, on a board with nothing wrong.', { many: steps.length })
+                                : t('The customer says: “{{complaint}}”', { complaint: job.complaint })}
                         </Text>
                         <MainButton onClick={() => setAside('call')}>
-                            {steps ? 'See the steps' : 'Read the call sheet'}
+                            {steps ? t('See the steps') : t('Read the call sheet')}
                         </MainButton>
                     </Stack>
                 )}

@@ -21,6 +21,7 @@ import { useTold } from '@/lib/query'
 import type { BoardData, BuilderPage, FaultRow } from '@/lib/types'
 import { Frame } from '@/shell/Frame'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 /**
  * Where an instructor makes an appliance: kinds at the left, the board in the middle, what is computed of it at the
@@ -133,7 +134,7 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                         overflowY="auto"
                         p="2"
                         tabIndex={0}
-                        aria-label="What is picked"
+                        aria-label={t('What is picked')}
                     >
                         <Inspector
                             draft={draft}
@@ -147,8 +148,8 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                     </Box>
                 </Stack>
                 <Flex direction="column" gap="2" minH="0">
-                    <HStack gap="1" wrap={{ base: 'wrap', xl: 'nowrap' }}>
-                        <HStack gap="1" role="group" aria-label="View">
+                    <HStack gap="1" wrap="wrap">
+                        <HStack gap="1" role="group" aria-label={t('View')}>
                             {VIEWS.map((v) => (
                                 <Word key={v} on={view === v} onClick={() => choose({ choose: 'view', view: v })}>
                                     {v}
@@ -157,12 +158,12 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                         </HStack>
                         <Box flex="1" />
                         <Word disabled={!draft.undo} onClick={() => void go('undo')}>
-                            Undo
+                            {t('Undo')}
                         </Word>
                         <Word disabled={!draft.redo} onClick={() => void go('redo')}>
-                            Redo
+                            {t('Redo')}
                         </Word>
-                        <Word onClick={() => void go('tidy')}>Re-route wires</Word>
+                        <Word onClick={() => void go('tidy')}>{t('Re-route wires')}</Word>
                         <Include models={models} board={draft.board} edit={edit} />
                         <Find board={draft.board} onFound={(part, at) => choose({ choose: 'found', part, at })} />
                     </HStack>
@@ -178,12 +179,14 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                             <Text flex="1" fontSize="text">
                                 {bench.notice ??
                                     (bench.away
-                                        ? 'The server cannot be reached. What you did last waits; nothing is lost.'
-                                        : `${bench.presence.by} has changed this model. Your next edit shows it as it is now.`)}
+                                        ? t('The server cannot be reached. What you did last waits; nothing is lost.')
+                                        : t('{{by}} has changed this model. Your next edit shows it as it is now.', {
+                                              by: bench.presence.by,
+                                          }))}
                             </Text>
                             {bench.notice && (
                                 <ToolButton size="sm" onClick={bench.clear}>
-                                    Understood
+                                    {t('Understood')}
                                 </ToolButton>
                             )}
                         </HStack>
@@ -253,8 +256,8 @@ export default function Builder({ draft: id, start, presence, models, catalogue 
                     />
                     {bench.presence.others.length > 0 && (
                         <Text fontSize="note" color="copper" role="status" position="absolute" top="14px" right="260px">
-                            {bench.presence.others.join(', ')} {bench.presence.others.length > 1 ? 'are' : 'is'} here
-                            too
+                            {bench.presence.others.join(', ')} {bench.presence.others.length > 1 ? t('are') : t('is')}{' '}
+                            {t('here too')}
                         </Text>
                     )}
                 </Box>

@@ -14,6 +14,7 @@ import { useLook } from '@/shell/look'
 import { clock } from '@/tape/scale'
 import { Tape, type Mark } from '@/tape/Tape'
 import { MainButton, ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 const SuspectCurve = lazy(() => import('@/debrief/SuspectCurve').then((m) => ({ default: m.SuspectCurve })))
 
@@ -87,7 +88,7 @@ export default function Debrief({
 
     const lookedAt = shown?.black === null ? shown.red : shown === null ? standing.looked : null
     return (
-        <Frame title={`Debrief: ${job.title}`} full>
+        <Frame title={t('Debrief: {{title}}', { title: job.title })} full>
             <Grid h="100%" gap="2" templateColumns="326px minmax(0,1fr) 300px" templateRows="minmax(0,1fr) auto">
                 <Box layerStyle="panel" minH="0" p="2">
                     <Tabs.Root
@@ -101,10 +102,10 @@ export default function Debrief({
                     >
                         <Tabs.List>
                             <Tabs.Trigger value="mark" h="row">
-                                Mark
+                                {t('Mark')}
                             </Tabs.Trigger>
                             <Tabs.Trigger value="entries" h="row">
-                                Entries ({entries.length})
+                                {t('Entries ({{many}})', { many: entries.length })}
                             </Tabs.Trigger>
                         </Tabs.List>
                         <Tabs.Content value="mark" flex="1" minH="0" pt="2">
@@ -137,11 +138,11 @@ export default function Debrief({
                                 setPlaying(!playing)
                             }}
                         >
-                            {playing ? 'Stop' : 'Replay'}
+                            {playing ? t('Stop') : t('Replay')}
                         </MainButton>
-                        <Step word="Entry before" sign="‹" disabled={open === 0} onClick={() => go(open - 1)} />
+                        <Step word={t('Entry before')} sign="‹" disabled={open === 0} onClick={() => go(open - 1)} />
                         <Step
-                            word="Entry after"
+                            word={t('Entry after')}
                             sign="›"
                             disabled={open === entries.length - 1}
                             onClick={() => go(open + 1)}
@@ -160,7 +161,7 @@ export default function Debrief({
                                 aria-pressed={bare}
                                 onClick={() => setBare(!bare)}
                             >
-                                Show the fault
+                                {t('Show the fault')}
                             </Button>
                         )}
                     </HStack>
@@ -182,7 +183,7 @@ export default function Debrief({
                     <Text fontSize="text" minH="21px" aria-live="polite" truncate>
                         {shown ? (
                             <>
-                                <b>Better here:</b> {shown.text}
+                                <b>{t('Better here:')}</b> {shown.text}
                             </>
                         ) : (
                             row?.text
@@ -196,7 +197,7 @@ export default function Debrief({
                     overflowY="auto"
                     p="2"
                     tabIndex={0}
-                    aria-label="What was known"
+                    aria-label={t('What was known')}
                 >
                     <Suspense fallback={<Box h="150px" />}>
                         <SuspectCurve width={282} left={left} perfect={perfect} cursor={open} />
@@ -225,8 +226,9 @@ export default function Debrief({
                         onScrub={(s) => go(entryAt(entries, s))}
                     />
                     <Text fontSize="fine" color="faint">
-                        Simulation: on real equipment follow the maker's instructions, local codes, and work under a
-                        licensed person.
+                        {t(
+                            "Simulation: on real equipment follow the maker's instructions, local codes, and work under a licensed person.",
+                        )}
                     </Text>
                 </Box>
             </Grid>

@@ -6,6 +6,7 @@ import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
 import { MainButton, ToolButton } from '@/theme/buttons'
 import type { DraftRow } from '@/lib/types'
+import { t } from '@/words'
 
 /** Models that are being made; begun from nothing, from a shipped one, or from a file. */
 export default function Drafts({ drafts, models }: { drafts: DraftRow[]; models: Includable[] }) {
@@ -50,18 +51,18 @@ export default function Drafts({ drafts, models }: { drafts: DraftRow[]; models:
         take(e.dataTransfer.files[0])
     }
     return (
-        <Frame title="My builds">
+        <Frame title={t('My builds')}>
             <Grid templateColumns="1fr 360px" gap="5" alignItems="start">
                 <Stack gap="3">
                     <HStack>
                         <Heading as="h1" size="2xl" flex="1">
-                            My builds
+                            {t('My builds')}
                         </Heading>
                         <ToolButton asChild>
-                            <Link href="/kinds">Custom parts</Link>
+                            <Link href="/kinds">{t('Custom parts')}</Link>
                         </ToolButton>
                     </HStack>
-                    {drafts.length === 0 && <Text color="faint">None yet. Start one at the right.</Text>}
+                    {drafts.length === 0 && <Text color="faint">{t('None yet. Start one at the right.')}</Text>}
                     {drafts.map((d) => (
                         <Flex
                             layerStyle="panel"
@@ -76,28 +77,35 @@ export default function Drafts({ drafts, models }: { drafts: DraftRow[]; models:
                                     {d.title}
                                 </Text>
                                 <Text fontSize="text" color="faint">
-                                    by {d.by}, step {d.steps}, {d.at}
-                                    {d.published ? ' · published' : ''}
+                                    {t('by')} {d.by}
+                                    {t(', step')} {d.steps}, {d.at}
+                                    {d.published ? t(' · published') : ''}
                                 </Text>
                             </Box>
                             {d.mine && (
                                 <ToolButton
-                                    aria-label={`Delete ${d.title}`}
+                                    aria-label={t('Delete {{title}}', { title: d.title })}
                                     onClick={() => {
                                         if (
                                             window.confirm(
-                                                `Delete “${d.title}” with all its steps? A model that was made of it, and its jobs, stay.`,
+                                                t(
+                                                    'Delete “{{title}}” with all its steps? A model that was made of it, and its jobs, stay.',
+                                                    { title: d.title },
+                                                ),
                                             )
                                         )
                                             router.delete(`/drafts/${d.id}`)
                                     }}
                                 >
-                                    Delete
+                                    {t('Delete')}
                                 </ToolButton>
                             )}
                             <MainButton asChild>
-                                <Link href={`/drafts/${d.id}`} aria-label={`Continue with ${d.title}`}>
-                                    Continue
+                                <Link
+                                    href={`/drafts/${d.id}`}
+                                    aria-label={t('Continue with {{title}}', { title: d.title })}
+                                >
+                                    {t('Continue')}
                                 </Link>
                             </MainButton>
                         </Flex>
@@ -105,7 +113,7 @@ export default function Drafts({ drafts, models }: { drafts: DraftRow[]; models:
                 </Stack>
                 <Stack
                     as="section"
-                    aria-label="New model"
+                    aria-label={t('New model')}
                     gap="3"
                     bg="sheet"
                     borderWidth="1px"
@@ -120,12 +128,12 @@ export default function Drafts({ drafts, models }: { drafts: DraftRow[]; models:
                     onDrop={drop}
                 >
                     <Heading as="h2" size="md">
-                        New model
+                        {t('New model')}
                     </Heading>
                     <Box>
-                        <Text fontSize="text">Title</Text>
+                        <Text fontSize="text">{t('Title')}</Text>
                         <Input
-                            aria-label="Title"
+                            aria-label={t('Title')}
                             h="touch"
                             borderColor="line"
                             value={form.data.title}
@@ -138,7 +146,7 @@ export default function Drafts({ drafts, models }: { drafts: DraftRow[]; models:
                         )}
                     </Box>
                     <Select
-                        label="Supply"
+                        label={t('Supply')}
                         value={form.data.region}
                         options={[
                             ['NA', '120 V, 60 Hz'],
@@ -146,23 +154,23 @@ export default function Drafts({ drafts, models }: { drafts: DraftRow[]; models:
                         ]}
                         onChange={(v) => form.setData('region', v)}
                     />
-                    <MainButton onClick={() => begin({ model: '' })}>Blank board</MainButton>
+                    <MainButton onClick={() => begin({ model: '' })}>{t('Blank board')}</MainButton>
                     <Select
-                        label="Shipped model"
+                        label={t('Shipped model')}
                         value={form.data.model}
                         options={[['', 'A shipped model…'], ...models.map((m): [string, string] => [m.name, m.title])]}
                         onChange={(v) => form.setData('model', v)}
                     />
                     <ToolButton disabled={form.data.model === ''} onClick={() => begin({})}>
-                        Copy of that model
+                        {t('Copy of that model')}
                     </ToolButton>
                     <ToolButton asChild>
                         <label>
-                            From a file; or drop or paste it here
+                            {t('From a file; or drop or paste it here')}
                             <input
                                 type="file"
                                 accept=".json,application/json"
-                                aria-label="Model from a file"
+                                aria-label={t('Model from a file')}
                                 style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
                                 onChange={(e) => take(e.target.files?.[0])}
                             />

@@ -4,6 +4,7 @@ import { MarkAgain } from '@/marks/MarkAgain'
 import { Frame } from '@/shell/Frame'
 import type { JobPage } from '@/lib/types'
 import { MainButton, ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 const VERDICTS: Record<string, string> = {
     proved: 'proved',
@@ -24,46 +25,50 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                             {job.title}
                         </Heading>
                         <Text fontSize="text" color="faint">
-                            {job.course} · {job.kind === 'exam' ? 'examination' : 'practice'} · house rules:{' '}
-                            {job.rules.title}, version {job.rules.version}
+                            {job.course} · {job.kind === 'exam' ? t('examination') : t('practice')}{' '}
+                            {t('· house rules:')} {job.rules.title}
+                            {t(', version')} {job.rules.version}
                         </Text>
                     </Box>
                     <HStack flexShrink={0}>
                         {own.handed_back && (
                             <ToolButton asChild>
-                                <Link href={`/attempts/${own.attempt}/debrief`}>My own debrief</Link>
+                                <Link href={`/attempts/${own.attempt}/debrief`}>{t('My own debrief')}</Link>
                             </ToolButton>
                         )}
                         {!own.handed_back && (
                             <MainButton onClick={() => router.post(`/jobs/${job.id}/attempt`)}>
-                                {own.attempt ? 'Continue trying it' : 'Try it myself'}
+                                {own.attempt ? t('Continue trying it') : t('Try it myself')}
                             </MainButton>
                         )}
                     </HStack>
                 </Flex>
-                <Box as="section" aria-label="The story" layerStyle="panel" p="4">
+                <Box as="section" aria-label={t('The story')} layerStyle="panel" p="4">
                     <Text fontSize="18px">“{job.complaint}”</Text>
                     <Text mt="1">
                         {job.model}. {job.visit}.
                     </Text>
                     <Text fontSize="note" color="faint">
-                        The model is frozen as <span className="reading">{job.hash}</span>: later changes to it do not
-                        reach this job.
+                        {t('The model is frozen as')} <span className="reading">{job.hash}</span>
+                        {t(': later changes to it do not reach this job.')}
                     </Text>
                 </Box>
                 <Box bg="copperWash" borderRadius="md" p="3">
                     <Text>
-                        <b>The fault:</b> {job.fault}
+                        <b>{t('The fault:')}</b> {job.fault}
                     </Text>
                     {job.key ? (
                         <>
                             <Text fontSize="text">
-                                Grade {job.key.difficulty.grade} of 5, {job.key.difficulty.minutes} minutes at best.{' '}
+                                {t('Grade')} {job.key.difficulty.grade} {t('of 5,')} {job.key.difficulty.minutes}{' '}
+                                {t('minutes at best.')}{' '}
                                 {job.key.look_alikes.length > 0 &&
-                                    `Naming ${job.key.look_alikes.join(' or ')} is right too: nothing tells them apart.`}
+                                    t('Naming {{look_alikes}} is right too: nothing tells them apart.', {
+                                        look_alikes: job.key.look_alikes.join(' or '),
+                                    })}
                             </Text>
                             <Text fontSize="text" fontWeight={700} mt="2">
-                                The shortest way to it
+                                {t('The shortest way to it')}
                             </Text>
                             <Box as="ol" pl="5" fontSize="text" listStyleType="decimal">
                                 {job.key.path.map((p) => (
@@ -75,7 +80,7 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                         </>
                     ) : (
                         <Text fontSize="text" color="faint">
-                            The answer key appears once the model’s faults are analyzed.
+                            {t('The answer key appears once the model’s faults are analyzed.')}
                         </Text>
                     )}
                 </Box>
@@ -95,7 +100,7 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                                 <Table.Row key={r.name} bg="sheet">
                                     <Table.Cell fontWeight={700}>{r.name}</Table.Cell>
                                     <Table.Cell>
-                                        {r.handed_back ? 'closed' : r.attempt ? 'at the bench' : 'not started'}
+                                        {r.handed_back ? t('closed') : r.attempt ? t('at the bench') : t('not started')}
                                     </Table.Cell>
                                     <Table.Cell className="reading">{r.entries}</Table.Cell>
                                     <Table.Cell>{r.verdict ? VERDICTS[r.verdict] : '–'}</Table.Cell>
@@ -116,7 +121,7 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                                         {r.others.map((o, i) => (
                                             <Text key={i} fontSize="note" color="faint">
                                                 {o.title}: <span className="reading">{o.total.toFixed(1)}</span>{' '}
-                                                {o.passed ? 'passed' : 'not passed'}
+                                                {o.passed ? t('passed') : t('not passed')}
                                             </Text>
                                         ))}
                                     </Table.Cell>
@@ -124,7 +129,7 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                                         {r.handed_back && (
                                             <Link href={`/attempts/${r.attempt}/debrief`}>
                                                 <Text color="copper" textDecoration="underline">
-                                                    Debrief
+                                                    {t('Debrief')}
                                                 </Text>
                                             </Link>
                                         )}

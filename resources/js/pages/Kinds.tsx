@@ -7,6 +7,7 @@ import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
 import { MainButton } from '@/theme/buttons'
 import type { KindsPage, OwnKindRow } from '@/lib/types'
+import { t } from '@/words'
 
 const EDGES: [string, string][] = [
     ['up', 'upper edge'],
@@ -52,20 +53,21 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
             primitives: Object.fromEntries(inner.map((x) => [x.id, spec(x)])),
         })
     return (
-        <Frame title="Custom parts">
+        <Frame title={t('Custom parts')}>
             <Grid templateColumns="1fr 340px" gap="5" alignItems="start">
                 <Stack gap="4">
                     <Heading as="h1" size="2xl">
-                        Custom parts
+                        {t('Custom parts')}
                     </Heading>
                     <Text color="faint">
-                        A part is its terminals, and what lies between them. Each thing in it has its faults by its
-                        nature.
+                        {t(
+                            'A part is its terminals, and what lies between them. Each thing in it has its faults by its nature.',
+                        )}
                     </Text>
                     <Box>
-                        <Text fontSize="text">What it is called</Text>
+                        <Text fontSize="text">{t('What it is called')}</Text>
                         <Input
-                            aria-label="What it is called"
+                            aria-label={t('What it is called')}
                             h="touch"
                             borderColor="line"
                             bg="sheet"
@@ -73,19 +75,19 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                             onChange={(e) => setTitle(e.target.value)}
                         />
                     </Box>
-                    <Box as="section" aria-label="Terminals">
+                    <Box as="section" aria-label={t('Terminals')}>
                         <Heading as="h2" size="md">
-                            Terminals
+                            {t('Terminals')}
                         </Heading>
-                        {terminals.map((t, i) => (
+                        {terminals.map((terminal, i) => (
                             <HStack key={i} gap="2" mt="1">
                                 <Input
-                                    aria-label={`Terminal ${i + 1}`}
+                                    aria-label={t('Terminal {{value}}', { value: i + 1 })}
                                     h="row"
                                     w="110px"
                                     borderColor="line"
                                     bg="sheet"
-                                    value={t.name}
+                                    value={terminal.name}
                                     onChange={(e) =>
                                         setTerminals((all) =>
                                             all.map((x, j) => (j === i ? { ...x, name: e.target.value } : x)),
@@ -94,15 +96,17 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                                 />
                                 <Box w="160px">
                                     <Select
-                                        label={`Edge of terminal ${i + 1}`}
-                                        value={t.edge}
+                                        label={t('Edge of terminal {{value}}', { value: i + 1 })}
+                                        value={terminal.edge}
                                         options={EDGES}
                                         onChange={(edge) =>
                                             setTerminals((all) => all.map((x, j) => (j === i ? { ...x, edge } : x)))
                                         }
                                     />
                                 </Box>
-                                <Word onClick={() => setTerminals((all) => all.filter((_, j) => j !== i))}>Remove</Word>
+                                <Word onClick={() => setTerminals((all) => all.filter((_, j) => j !== i))}>
+                                    {t('Remove')}
+                                </Word>
                             </HStack>
                         ))}
                         <Box mt="1">
@@ -111,20 +115,20 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                                     setTerminals((all) => [...all, { name: String(all.length + 1), edge: 'down' }])
                                 }
                             >
-                                Add terminal
+                                {t('Add terminal')}
                             </Word>
                         </Box>
                     </Box>
-                    <Box as="section" aria-label="Components inside">
+                    <Box as="section" aria-label={t('Components inside')}>
                         <Heading as="h2" size="md">
-                            Components inside
+                            {t('Components inside')}
                         </Heading>
                         {inner.map((x, i) => (
                             <Box layerStyle="panel" key={i} p="3" mt="2">
                                 <HStack gap="2" wrap="wrap" align="flex-end">
-                                    <Labelled label="Name">
+                                    <Labelled label={t('Name')}>
                                         <Input
-                                            aria-label={`Name of ${i + 1}`}
+                                            aria-label={t('Name of {{value}}', { value: i + 1 })}
                                             h="row"
                                             w="130px"
                                             borderColor="line"
@@ -137,17 +141,17 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                                     <Text fontSize="text">{WORDS[x.type]}</Text>
                                     {TWO.includes(x.type) && (
                                         <>
-                                            <Labelled label="from">
+                                            <Labelled label={t('from')}>
                                                 <Select
-                                                    label={`${x.id} from`}
+                                                    label={t('{{id}} from', { id: x.id })}
                                                     value={x.a}
                                                     options={names.map((n) => [n, n])}
                                                     onChange={(a) => put(i, { a })}
                                                 />
                                             </Labelled>
-                                            <Labelled label="to">
+                                            <Labelled label={t('to')}>
                                                 <Select
-                                                    label={`${x.id} to`}
+                                                    label={t('{{id}} to', { id: x.id })}
                                                     value={x.b}
                                                     options={names.map((n) => [n, n])}
                                                     onChange={(b) => put(i, { b })}
@@ -156,9 +160,9 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                                         </>
                                     )}
                                     {['contact', 'passage'].includes(x.type) && (
-                                        <Labelled label="driven by">
+                                        <Labelled label={t('driven by')}>
                                             <Select
-                                                label={`${x.id} is driven by`}
+                                                label={t('{{id}} is driven by', { id: x.id })}
                                                 value={x.follows}
                                                 options={[
                                                     ['', x.type === 'passage' ? 'nothing' : 'choose…'],
@@ -175,7 +179,9 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                                         </Labelled>
                                     )}
                                     <Box flex="1" />
-                                    <Word onClick={() => setInner((all) => all.filter((_, j) => j !== i))}>Remove</Word>
+                                    <Word onClick={() => setInner((all) => all.filter((_, j) => j !== i))}>
+                                        {t('Remove')}
+                                    </Word>
                                 </HStack>
                                 <HStack gap="2" wrap="wrap" mt="1">
                                     {Object.entries(x.figures).map(([key, value]) => (
@@ -196,7 +202,7 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                                 {x.type === 'control' && (
                                     <Stack gap="1" mt="1">
                                         <Select
-                                            label={`Table of ${x.id}`}
+                                            label={t('Table of {{id}}', { id: x.id })}
                                             value={x.table}
                                             options={tables.map((t) => [t.name, t.title])}
                                             onChange={(table) =>
@@ -204,7 +210,7 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                                             }
                                         />
                                         <Text fontSize="note" color="faint">
-                                            Each input is volts between two of its terminals: on at 14, off at 8.
+                                            {t('Each input is volts between two of its terminals: on at 14, off at 8.')}
                                         </Text>
                                         {Object.entries(x.inputs).map(([input, [a, b]]) => (
                                             <HStack key={input} gap="2">
@@ -213,7 +219,7 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                                                 </Text>
                                                 <Box w="120px">
                                                     <Select
-                                                        label={`${input} from`}
+                                                        label={t('{{input}} from', { input })}
                                                         value={a}
                                                         options={names.map((n) => [n, n])}
                                                         onChange={(v) =>
@@ -223,7 +229,7 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                                                 </Box>
                                                 <Box w="120px">
                                                     <Select
-                                                        label={`${input} to`}
+                                                        label={t('{{input}} to', { input })}
                                                         value={b}
                                                         options={names.map((n) => [n, n])}
                                                         onChange={(v) =>
@@ -237,7 +243,7 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                                 )}
                             </Box>
                         ))}
-                        <HStack gap="1" wrap="wrap" mt="2" role="group" aria-label="Put in">
+                        <HStack gap="1" wrap="wrap" mt="2" role="group" aria-label={t('Put in')}>
                             {types.map((type) => (
                                 <Word
                                     key={type}
@@ -276,19 +282,19 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                         </Text>
                     )}
                     <MainButton disabled={title.trim() === ''} onClick={() => void keep()}>
-                        Save to catalog
+                        {t('Save to catalog')}
                     </MainButton>
                 </Stack>
-                <Stack as="section" aria-label="Kept" gap="2">
+                <Stack as="section" aria-label={t('Kept')} gap="2">
                     <Heading as="h2" size="md">
-                        In the catalog
+                        {t('In the catalog')}
                     </Heading>
-                    {saved.length === 0 && <Text color="faint">None of our own yet.</Text>}
+                    {saved.length === 0 && <Text color="faint">{t('None of our own yet.')}</Text>}
                     {saved.map((k) => (
                         <Box layerStyle="panel" key={k.id} p="3">
                             <Text fontWeight={700}>{k.title}</Text>
                             <Text fontSize="text" color="faint">
-                                terminals {Object.keys(k.document.terminals).join(', ')}
+                                {t('terminals {{value}}', { value: Object.keys(k.document.terminals).join(', ') })}
                             </Text>
                             <Text fontSize="text" color="faint">
                                 {Object.values(k.document.primitives)

@@ -4,6 +4,7 @@ import { useEffect } from 'react'
 import { useTold } from '@/lib/query'
 import type { Briefing, MarkingState } from '@/lib/types'
 import { Frame } from '@/shell/Frame'
+import { t } from '@/words'
 
 const EVERY_MS = 700
 
@@ -16,16 +17,18 @@ export default function Marking({ attempt, job, trainee }: { attempt: number; jo
         if (state.marked) router.visit(`/attempts/${attempt}/debrief`, { replace: true })
     }, [state.marked, attempt])
     return (
-        <Frame title={`Debrief: ${job.title}`}>
+        <Frame title={t('Debrief: {{title}}', { title: job.title })}>
             <Stack gap="4" maxW="560px">
                 <Heading as="h1" size="2xl">
-                    The call is closed
+                    {t('The call is closed')}
                 </Heading>
                 <Text>
-                    {trainee}'s work on “{job.title}” is being marked: each suspect is run through the same acts, entry
-                    by entry.
+                    {t(
+                        "{{trainee}}'s work on “{{title}}” is being marked: each suspect is run through the same acts, entry by entry.",
+                        { trainee, title: job.title },
+                    )}
                 </Text>
-                <Progress.Root value={Math.round(100 * state.share)} aria-label="Marked so far" role="status">
+                <Progress.Root value={Math.round(100 * state.share)} aria-label={t('Marked so far')} role="status">
                     <Progress.Track>
                         <Progress.Range bg="copper" />
                     </Progress.Track>

@@ -14,6 +14,7 @@ import { Frame } from '@/shell/Frame'
 
 import { Tape } from '@/tape/Tape'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 const HEALTHY = 'healthy'
 
@@ -76,14 +77,14 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                         {model.title}
                     </Heading>
                     <Input
-                        aria-label="Find a fault"
-                        placeholder="Find a fault"
+                        aria-label={t('Find a fault')}
+                        placeholder={t('Find a fault')}
                         h="touch"
                         borderColor="line"
                         value={words}
                         onChange={(e) => setWords(e.target.value)}
                     />
-                    <Box overflowY="auto" minH="0" flex="1" tabIndex={0} aria-label="Faults">
+                    <Box overflowY="auto" minH="0" flex="1" tabIndex={0} aria-label={t('Faults')}>
                         {families.map(([family, list]) => (
                             <Box key={family} mb="2">
                                 <Text fontSize="note" color="faint" fontWeight={700}>
@@ -115,7 +116,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                                                 fontSize="fine"
                                                 color="faint"
                                                 ml="1"
-                                                title={`grade ${grades.get(f.id)!.grade} of 5`}
+                                                title={t('grade {{grade}} of 5', { grade: grades.get(f.id)!.grade })}
                                             >
                                                 {'●'.repeat(grades.get(f.id)!.grade)}
                                             </Text>
@@ -127,7 +128,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                     </Box>
                 </Stack>
                 <Stack gap="2" minH="0">
-                    <HStack gap="1" role="group" aria-label="View">
+                    <HStack gap="1" role="group" aria-label={t('View')}>
                         {(['Board', 'Ladder', 'Sequence', 'Faults'] as const).map((v) => (
                             <ToolButton key={v} h="tight" on={view === v} onClick={() => setView(v)}>
                                 {v}
@@ -155,7 +156,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                     </Box>
                     <Box>
                         <Text fontSize="text" fontWeight={700}>
-                            Healthy, from the arrival on, door off
+                            {t('Healthy, from the arrival on, door off')}
                         </Text>
                         <Tape
                             lanes={board.lanes}
@@ -164,7 +165,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                             now={healthy.until_s}
                             span={healthy.until_s / 0.94}
                             height={148}
-                            label="Tape of the healthy run"
+                            label={t('Tape of the healthy run')}
                         />
                     </Box>
                     {shown && (
@@ -179,11 +180,11 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                                 now={shown.until_s}
                                 span={shown.until_s / 0.94}
                                 height={148}
-                                label="Tape with the fault"
+                                label={t('Tape with the fault')}
                                 against={healthy}
                             />
                             <Text fontSize="fine" color="faint">
-                                Dashes under a bar: it differs from the healthy run there.
+                                {t('Dashes under a bar: it differs from the healthy run there.')}
                             </Text>
                         </Box>
                     )}
@@ -201,7 +202,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                         overflowY="auto"
                         p="3"
                         tabIndex={0}
-                        aria-label="Findings"
+                        aria-label={t('Findings')}
                     >
                         <Findings result={analysis.state.result} titles={titles} chosen={fault} />
                         <ToolButton
@@ -209,7 +210,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
 
                             onClick={() => setView('Board')}
                         >
-                            Give it as a job
+                            {t('Give it as a job')}
                         </ToolButton>
                     </Stack>
                 )}

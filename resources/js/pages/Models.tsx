@@ -6,6 +6,7 @@ import type { ModelRow } from '@/lib/types'
 import { search } from '@/search/search'
 import { Frame } from '@/shell/Frame'
 import { MainButton, ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 type Facet = keyof ModelRow['facets']
 
@@ -31,15 +32,15 @@ export default function Models({ models }: { models: ModelRow[] }) {
         [models, words, wanted],
     )
     return (
-        <Frame title="Models">
+        <Frame title={t('Models')}>
             <Stack gap="4">
                 <HStack justify="space-between" wrap="wrap">
                     <Heading as="h1" size="2xl">
-                        Models
+                        {t('Models')}
                     </Heading>
                     <Input
-                        aria-label="Find a model"
-                        placeholder="Find: furnace, zones, pilot, 230 V…"
+                        aria-label={t('Find a model')}
+                        placeholder={t('Find: furnace, zones, pilot, 230 V…')}
                         w="320px"
                         h="touch"
                         bg="sheet"
@@ -71,7 +72,7 @@ export default function Models({ models }: { models: ModelRow[] }) {
                     ))}
                 </HStack>
                 {found.length === 0 && (
-                    <Text color="faint">No model matches. Take a filter off, or make one under “Build”.</Text>
+                    <Text color="faint">{t('No model matches. Take a filter off, or make one under “Build”.')}</Text>
                 )}
                 <Grid templateColumns="repeat(auto-fill, minmax(300px, 1fr))" gap="4">
                     {found.map((m) => (
@@ -86,11 +87,18 @@ export default function Models({ models }: { models: ModelRow[] }) {
                             <Box flex="1" />
                             <HStack justify="space-between">
                                 <Text fontSize="note" color="faint">
-                                    {m.parts} parts, {m.wires} wires, {m.faults} faults
+                                    {t('{{parts}} parts, {{wires}} wires, {{faults}} faults', {
+                                        parts: m.parts,
+                                        wires: m.wires,
+                                        faults: m.faults,
+                                    })}
                                 </Text>
                                 <MainButton asChild>
-                                    <Link href={`/models/${m.id}`} aria-label={`Set a fault in ${m.title}`}>
-                                        Set a fault
+                                    <Link
+                                        href={`/models/${m.id}`}
+                                        aria-label={t('Set a fault in {{title}}', { title: m.title })}
+                                    >
+                                        {t('Set a fault')}
                                     </Link>
                                 </MainButton>
                             </HStack>

@@ -4,21 +4,22 @@ import { FirstSteps } from '@/shell/FirstSteps'
 import { Frame } from '@/shell/Frame'
 import type { OwnJob } from '@/lib/types'
 import { MainButton, ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
     return (
-        <Frame title="My jobs">
+        <Frame title={t('My jobs')}>
             <Stack gap="4">
                 <HStack justify="space-between">
                     <Heading as="h1" size="2xl">
-                        My jobs
+                        {t('My jobs')}
                     </Heading>
                     <ToolButton onClick={() => router.post('/warm-up')}>
-                        Warm-up: five minutes on a training board
+                        {t('Warm-up: five minutes on a training board')}
                     </ToolButton>
                 </HStack>
                 <FirstSteps
-                    title="First time here"
+                    title={t('First time here')}
                     steps={[
                         'Take the warm-up: five minutes on a board with nothing wrong, to try the meter and every tool.',
                         'Begin a job: read the call sheet, find the fault, repair it, verify, and close the call.',
@@ -27,7 +28,9 @@ export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
                 />
                 {jobs.length === 0 && (
                     <Text color="faint">
-                        No job has been given to you yet. Your instructor gives them; the warm-up is open at any time.
+                        {t(
+                            'No job has been given to you yet. Your instructor gives them; the warm-up is open at any time.',
+                        )}
                     </Text>
                 )}
                 {jobs.map((j) => (
@@ -46,7 +49,7 @@ export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
                             <Text>“{j.complaint}”</Text>
                         </Box>
                         <Badge bg={j.kind === 'exam' ? 'copperWash' : 'ground'} color="ink">
-                            {j.kind === 'exam' ? 'examination' : 'practice'}
+                            {j.kind === 'exam' ? t('examination') : t('practice')}
                         </Badge>
                         {j.handed_back ? (
                             <>
@@ -56,11 +59,14 @@ export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
                                     textAlign="right"
                                     color={j.passed ? 'good' : 'danger'}
                                 >
-                                    {j.total?.toFixed(1) ?? '–'} {j.passed ? 'passed' : 'not passed'}
+                                    {j.total?.toFixed(1) ?? '–'} {j.passed ? t('passed') : t('not passed')}
                                 </Text>
                                 <ToolButton asChild w="120px">
-                                    <Link aria-label={`Debrief: ${j.title}`} href={`/attempts/${j.attempt}/debrief`}>
-                                        Debrief
+                                    <Link
+                                        aria-label={t('Debrief: {{title}}', { title: j.title })}
+                                        href={`/attempts/${j.attempt}/debrief`}
+                                    >
+                                        {t('Debrief')}
                                     </Link>
                                 </ToolButton>
                             </>
@@ -70,7 +76,7 @@ export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
                                 aria-label={`${j.attempt ? 'Continue' : 'Begin'}: ${j.title}`}
                                 onClick={() => router.post(`/jobs/${j.id}/attempt`)}
                             >
-                                {j.attempt ? 'Continue' : 'Begin'}
+                                {j.attempt ? t('Continue') : t('Begin')}
                             </MainButton>
                         )}
                     </Flex>

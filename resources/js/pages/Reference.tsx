@@ -5,15 +5,16 @@ import { send } from '@/lib/send'
 import { useSettled } from '@/lib/useSettled'
 import { Frame } from '@/shell/Frame'
 import type { ReferencePage, Sum, SumResult } from '@/lib/types'
+import { t } from '@/words'
 
 /** Values to hold readings against, and sums done beside the appliance. */
 export default function Reference({ groups, sums }: ReferencePage) {
     return (
-        <Frame title="Reference card" full>
+        <Frame title={t('Reference card')} full>
             <Grid h="100%" gap="2" templateColumns="minmax(0,1fr) minmax(0,1fr)">
-                <Box layerStyle="panel" minH="0" overflowY="auto" p="3" tabIndex={0} aria-label="Reference card">
+                <Box layerStyle="panel" minH="0" overflowY="auto" p="3" tabIndex={0} aria-label={t('Reference card')}>
                     <Heading as="h1" size="lg" mb="2">
-                        Reference card
+                        {t('Reference card')}
                     </Heading>
                     {groups.map((g) => (
                         <Box key={g.title} mb="3">
@@ -46,10 +47,10 @@ export default function Reference({ groups, sums }: ReferencePage) {
                         </Box>
                     ))}
                     <Text fontSize="note" color="faint">
-                        The maker's instructions and local codes come before all of these.
+                        {t("The maker's instructions and local codes come before all of these.")}
                     </Text>
                 </Box>
-                <Stack minH="0" overflowY="auto" gap="2" tabIndex={0} aria-label="Bench sums">
+                <Stack minH="0" overflowY="auto" gap="2" tabIndex={0} aria-label={t('Bench sums')}>
                     {Object.entries(sums).map(([id, sum]) => (
                         <SumCard key={id} id={id} sum={sum} />
                     ))}

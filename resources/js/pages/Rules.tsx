@@ -3,6 +3,7 @@ import { router } from '@inertiajs/react'
 import { Frame } from '@/shell/Frame'
 import { Editor } from '@/rules/Editor'
 import type { RulesPage } from '@/lib/types'
+import { t } from '@/words'
 
 /**
  * House rules: what each line weighs, what a pass is, which school is followed. Saved as the next version; old marks
@@ -11,11 +12,11 @@ import type { RulesPage } from '@/lib/types'
 export default function Rules({ sets, chosen, lines, caps, dangers, barrable, schools, questions }: RulesPage) {
     const set = sets.find((s) => s.document.name === chosen) ?? sets[0]!
     return (
-        <Frame title="House rules" full>
+        <Frame title={t('House rules')} full>
             <Grid h="100%" gap="2" templateColumns="250px minmax(0,1fr)">
                 <Stack layerStyle="panel" gap="1" p="2" overflowY="auto">
                     <Heading as="h1" size="md" mb="1">
-                        House rules
+                        {t('House rules')}
                     </Heading>
                     {sets.map((s) => (
                         <Button
@@ -36,14 +37,15 @@ export default function Rules({ sets, chosen, lines, caps, dangers, barrable, sc
                         >
                             <Text fontWeight={700}>{s.document.title}</Text>
                             <Text fontSize="note" color="faint">
-                                version {s.document.version}
-                                {s.shipped ? ', comes with the program' : ''}
+                                {t('version')} {s.document.version}
+                                {s.shipped ? t(', comes with the program') : ''}
                             </Text>
                         </Button>
                     ))}
                     <Text fontSize="note" color="faint" mt="2">
-                        A job keeps the version that it was given under; so does each mark. To mark again under other
-                        rules, open the job.
+                        {t(
+                            'A job keeps the version that it was given under; so does each mark. To mark again under other rules, open the job.',
+                        )}
                     </Text>
                 </Stack>
                 <Editor

@@ -4,24 +4,25 @@ import { FirstSteps } from '@/shell/FirstSteps'
 import { Frame } from '@/shell/Frame'
 import type { ShopPage } from '@/lib/types'
 import { MainButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 /** The instructor's day: classes, what is running, what came back. */
 export default function Shop({ courses, models, jobs }: ShopPage) {
     return (
-        <Frame title="Shop">
+        <Frame title={t('Shop')}>
             <Stack gap="6">
                 <Flex justify="space-between" align="end" gap="4">
                     <Box>
                         <Heading as="h1" size="2xl">
-                            Shop
+                            {t('Shop')}
                         </Heading>
                         <Text color="faint">
                             {courses.map((c) => (
                                 <span key={c.id}>
-                                    {c.name}: {c.trainees_count} trainees ·{' '}
+                                    {c.name}: {c.trainees_count} {t('trainees ·')}{' '}
                                     <a href={`/courses/${c.id}/marks.csv`}>
                                         <Text as="span" color="copper" textDecoration="underline">
-                                            marks as CSV
+                                            {t('marks as CSV')}
                                         </Text>
                                     </a>
                                 </span>
@@ -29,11 +30,13 @@ export default function Shop({ courses, models, jobs }: ShopPage) {
                         </Text>
                     </Box>
                     <MainButton asChild>
-                        <Link href="/models">Set a fault in one of {models.length} models</Link>
+                        <Link href="/models">
+                            {t('Set a fault in one of {{many}} models', { many: models.length })}
+                        </Link>
                     </MainButton>
                 </Flex>
                 <FirstSteps
-                    title="Three steps to a first job"
+                    title={t('Three steps to a first job')}
                     steps={[
                         'Pick a model and set a fault in it. The complaint and what the appliance does are computed.',
                         'Give it to a class. Try it yourself first, as a trainee would.',
@@ -66,7 +69,7 @@ export default function Shop({ courses, models, jobs }: ShopPage) {
                                     </Table.Cell>
                                     <Table.Cell>
                                         <Badge bg={j.kind === 'exam' ? 'copperWash' : 'ground'} color="ink">
-                                            {j.kind === 'exam' ? 'examination' : 'practice'}
+                                            {j.kind === 'exam' ? t('examination') : t('practice')}
                                         </Badge>
                                     </Table.Cell>
                                     <Table.Cell>{j.course}</Table.Cell>
@@ -79,7 +82,7 @@ export default function Shop({ courses, models, jobs }: ShopPage) {
                     </Table.Root>
                     {jobs.length === 0 && (
                         <Text p="4" color="faint">
-                            No job has been given yet. Pick a model, choose a fault, and give it.
+                            {t('No job has been given yet. Pick a model, choose a fault, and give it.')}
                         </Text>
                     )}
                 </Box>

@@ -2,6 +2,7 @@ import { Box, Field, Flex, Heading, Input, Stack, Text } from '@chakra-ui/react'
 import { Head, useForm } from '@inertiajs/react'
 import type { FormEvent } from 'react'
 import { MainButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 export default function SignIn() {
     const form = useForm({ email: '', password: '' })
@@ -11,7 +12,7 @@ export default function SignIn() {
     }
     return (
         <Flex as="main" minH="100vh" align="center" justify="center" bg="ground">
-            <Head title="Sign in · Odd Spark" />
+            <Head title={t('Sign in · Odd Spark')} />
             <Stack
                 as="form"
                 onSubmit={submit}
@@ -25,12 +26,12 @@ export default function SignIn() {
             >
                 <Box>
                     <Heading as="h1" size="2xl">
-                        Odd Spark
+                        {t('Odd Spark')}
                     </Heading>
-                    <Text color="faint">Find the fault before you touch the part.</Text>
+                    <Text color="faint">{t('Find the fault before you touch the part.')}</Text>
                 </Box>
                 <Field.Root invalid={!!form.errors.email}>
-                    <Field.Label>Mail address</Field.Label>
+                    <Field.Label>{t('Mail address')}</Field.Label>
                     <Input
                         type="email"
                         name="email"
@@ -43,7 +44,7 @@ export default function SignIn() {
                     <Field.ErrorText color="danger">{form.errors.email}</Field.ErrorText>
                 </Field.Root>
                 <Field.Root invalid={!!form.errors.password}>
-                    <Field.Label>Password</Field.Label>
+                    <Field.Label>{t('Password')}</Field.Label>
                     <Input
                         type="password"
                         name="password"
@@ -56,7 +57,7 @@ export default function SignIn() {
                     <Field.ErrorText color="danger">{form.errors.password}</Field.ErrorText>
                 </Field.Root>
                 <MainButton type="submit" disabled={form.processing}>
-                    Sign in
+                    {t('Sign in')}
                 </MainButton>
             </Stack>
         </Flex>

@@ -5,6 +5,7 @@ import { isAway, useTold } from '@/lib/query'
 import { Frame } from '@/shell/Frame'
 import { ToolButton } from '@/theme/buttons'
 import type { TaskState } from '@/lib/types'
+import { t } from '@/words'
 
 const EVERY_MS = 700
 
@@ -47,11 +48,17 @@ export default function Working({
                     {title}
                 </Heading>
                 {state.state === 'done' ? (
-                    <Text>Done. {isFile && 'The file has been downloaded.'}</Text>
+                    <Text>
+                        {t('Done.')} {isFile && t('The file has been downloaded.')}
+                    </Text>
                 ) : (
-                    state.error === null && <Text>{state.doing}. You can leave this page; it will keep running.</Text>
+                    state.error === null && (
+                        <Text>
+                            {t('{{doing}}. You can leave this page; it will keep running.', { doing: state.doing })}
+                        </Text>
+                    )
                 )}
-                <Progress.Root value={Math.round(100 * state.share)} aria-label="Done so far" role="status">
+                <Progress.Root value={Math.round(100 * state.share)} aria-label={t('Done so far')} role="status">
                     <Progress.Track>
                         <Progress.Range bg="copper" />
                     </Progress.Track>
@@ -62,7 +69,7 @@ export default function Working({
                     </Box>
                 )}
                 <ToolButton asChild alignSelf="flex-start">
-                    <Link href={back}>Back</Link>
+                    <Link href={back}>{t('Back')}</Link>
                 </ToolButton>
             </Stack>
         </Frame>

@@ -6,6 +6,7 @@ import type { RuleSet, RulesDocument, RulesPage } from '@/lib/types'
 import { Tick } from '@/shell/Tick'
 import { Figure, Folded, Label } from './fields'
 import { Preview } from './Preview'
+import { t } from '@/words'
 
 const HINTS: Record<string, string> = {
     where: 'Where in the sequence',
@@ -45,7 +46,7 @@ export function Editor({
                 <Stack gap="2">
                     <Label text="Title">
                         <Input
-                            aria-label="Title"
+                            aria-label={t('Title')}
                             h="touch"
                             borderColor="line"
                             value={d.title}
@@ -54,12 +55,16 @@ export function Editor({
                     </Label>
                     {set.shipped && (
                         <Text fontSize="note" color="faint">
-                            It comes with the program: saved under a title of your own, it becomes yours.
+                            {t('It comes with the program: saved under a title of your own, it becomes yours.')}
                         </Text>
                     )}
-                    <Figure label="Pass mark, of 100" value={d.pass_mark} onChange={(v) => change({ pass_mark: v })} />
+                    <Figure
+                        label={t('Pass mark, of 100')}
+                        value={d.pass_mark}
+                        onChange={(v) => change({ pass_mark: v })}
+                    />
                     <Heading as="h2" size="sm" mt="2">
-                        What each line weighs
+                        {t('What each line weighs')}
                     </Heading>
                     {Object.entries(lines).map(([id, title]) => (
                         <Figure
@@ -71,7 +76,7 @@ export function Editor({
                         />
                     ))}
                     <Heading as="h2" size="sm" mt="2">
-                        Not passed, whatever the sum, when
+                        {t('Not passed, whatever the sum, when')}
                     </Heading>
                     {Object.entries(caps).map(([id, text]) => (
                         <Tick
@@ -85,7 +90,7 @@ export function Editor({
                 </Stack>
                 <Stack gap="2">
                     <Heading as="h2" size="sm">
-                        Where good practitioners differ
+                        {t('Where good practitioners differ')}
                     </Heading>
                     {Object.entries(schools).map(([question, ways]) => (
                         <Label key={question} text={questions[question] ?? question}>
@@ -108,33 +113,33 @@ export function Editor({
                         </Label>
                     ))}
                     <Figure
-                        label="Flame current that is good enough, µA"
+                        label={t('Flame current that is good enough, µA')}
                         value={Number(d.schools['flame_current_ua'])}
                         step="0.1"
                         onChange={(v) => change({ schools: { ...d.schools, flame_current_ua: v } })}
                     />
                     <Heading as="h2" size="sm" mt="2">
-                        After the repair
+                        {t('After the repair')}
                     </Heading>
                     <Tick checked={d.verify.cycle} onChange={(on) => change({ verify: { ...d.verify, cycle: on } })}>
-                        A heating cycle is watched
+                        {t('A heating cycle is watched')}
                     </Tick>
                     <Tick
                         checked={d.verify.reading}
                         onChange={(on) => change({ verify: { ...d.verify, reading: on } })}
                     >
-                        A reading is taken
+                        {t('A reading is taken')}
                     </Tick>
                     <Tick
                         checked={d.verify.restore}
                         onChange={(on) => change({ verify: { ...d.verify, restore: on } })}
                     >
-                        Everything is put back
+                        {t('Everything is put back')}
                     </Tick>
                     <Label text="Safeties made to act">
                         <NativeSelect.Root>
                             <NativeSelect.Field
-                                aria-label="Safeties made to act"
+                                aria-label={t('Safeties made to act')}
                                 h="touch"
                                 borderColor="line"
                                 value={d.verify.safeties}
@@ -144,9 +149,9 @@ export function Editor({
                                     })
                                 }
                             >
-                                <option value="none">not asked for</option>
-                                <option value="one">one of them</option>
-                                <option value="each">each of them</option>
+                                <option value="none">{t('not asked for')}</option>
+                                <option value="one">{t('one of them')}</option>
+                                <option value="each">{t('each of them')}</option>
                             </NativeSelect.Field>
                             <NativeSelect.Indicator />
                         </NativeSelect.Root>
@@ -154,10 +159,10 @@ export function Editor({
                 </Stack>
                 <Stack gap="2">
                     <Heading as="h2" size="sm">
-                        On the last attempts
+                        {t('On the last attempts')}
                     </Heading>
                     <Preview document={d} />
-                    <Folded title="Stopped before it is done" on={d.stops.length} of={Object.keys(dangers).length}>
+                    <Folded title={t('Stopped before it is done')} on={d.stops.length} of={Object.keys(dangers).length}>
                         {Object.entries(dangers).map(([id, text]) => (
                             <Tick
                                 key={id}
@@ -168,7 +173,7 @@ export function Editor({
                             </Tick>
                         ))}
                     </Folded>
-                    <Folded title="Not allowed at all" on={d.barred.length} of={Object.keys(barrable).length}>
+                    <Folded title={t('Not allowed at all')} on={d.barred.length} of={Object.keys(barrable).length}>
                         <Grid templateColumns="1fr 1fr" columnGap="2">
                             {Object.entries(barrable).map(([id, title]) => (
                                 <Tick
@@ -182,25 +187,25 @@ export function Editor({
                         </Grid>
                     </Folded>
                     <Heading as="h2" size="sm" mt="2">
-                        What may be looked up
+                        {t('What may be looked up')}
                     </Heading>
                     <Tick
                         checked={d.papers.includes('ladder')}
                         onChange={(on) => change({ papers: toggle(d.papers, 'ladder', on) })}
                     >
-                        The ladder
+                        {t('The ladder')}
                     </Tick>
                     <Tick
                         checked={d.papers.includes('card')}
                         onChange={(on) => change({ papers: toggle(d.papers, 'card', on) })}
                     >
-                        The code card
+                        {t('The code card')}
                     </Tick>
                     <Tick checked={d.own_sheet ?? false} onChange={(on) => change({ own_sheet: on })}>
-                        Own sheet: the log keeps no readings
+                        {t('Own sheet: the log keeps no readings')}
                     </Tick>
                     <Heading as="h2" size="sm" mt="2">
-                        Price of a hint, points
+                        {t('Price of a hint, points')}
                     </Heading>
                     {Object.entries(HINTS).map(([id, title]) => (
                         <Figure
@@ -211,20 +216,20 @@ export function Editor({
                         />
                     ))}
                     <Heading as="h2" size="sm" mt="2">
-                        Budget, for time and money
+                        {t('Budget, for time and money')}
                     </Heading>
                     <Figure
-                        label="Minutes"
+                        label={t('Minutes')}
                         value={d.budget.minutes}
                         onChange={(v) => change({ budget: { ...d.budget, minutes: v } })}
                     />
                     <Figure
-                        label="Parts"
+                        label={t('Parts')}
                         value={d.budget.parts}
                         onChange={(v) => change({ budget: { ...d.budget, parts: v } })}
                     />
                     <Figure
-                        label="Call-backs"
+                        label={t('Call-backs')}
                         value={d.budget.call_backs}
                         onChange={(v) => change({ budget: { ...d.budget, call_backs: v } })}
                     />
@@ -241,17 +246,17 @@ export function Editor({
                 gap="4"
             >
                 <MainButton type="submit" disabled={form.processing || !form.isDirty}>
-                    Save as{' '}
+                    {t('Save as')}{' '}
                     {set.shipped || d.title !== set.document.title
-                        ? 'a set of its own'
-                        : `version ${set.document.version + 1}`}
+                        ? t('a set of its own')
+                        : t('version {{value}}', { value: set.document.version + 1 })}
                 </MainButton>
                 {errors.map(([where, text]) => (
                     <Text key={where} color="danger" role="alert">
                         {where.split('.').join(' ')}: {text}
                     </Text>
                 ))}
-                {errors.length === 0 && form.recentlySuccessful && <Text role="status">Saved.</Text>}
+                {errors.length === 0 && form.recentlySuccessful && <Text role="status">{t('Saved.')}</Text>}
                 <Text fontSize="note" color="faint" ml="auto">
                     {set.versions.map((v) => `version ${v.version}${v.at ? ` of ${v.at}` : ''}`).join(' · ')}
                 </Text>

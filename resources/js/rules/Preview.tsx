@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { useSent, useTold } from '@/lib/query'
 import type { RulesDocument, RulesPreview } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 const EVERY_MS = 1000
 
@@ -25,9 +26,9 @@ export function Preview({ document }: { document: RulesDocument }) {
     const said = wanted.error?.message ?? told.error?.message ?? state?.error
     const isOld = asked !== null && asked.of !== document
     return (
-        <Box as="section" aria-label="Preview">
+        <Box as="section" aria-label={t('Preview')}>
             <ToolButton disabled={wanted.isPending} onClick={() => wanted.mutate({ document })}>
-                Try these rules on the last attempts
+                {t('Try these rules on the last attempts')}
             </ToolButton>
             {said && (
                 <Text color="danger" fontSize="text" role="alert">
@@ -35,22 +36,29 @@ export function Preview({ document }: { document: RulesDocument }) {
                 </Text>
             )}
             {state && !isOver(state) && (
-                <Progress.Root value={Math.round(100 * state.share)} aria-label="Attempts marked" role="status" mt="2">
+                <Progress.Root
+                    value={Math.round(100 * state.share)}
+                    aria-label={t('Attempts marked')}
+                    role="status"
+                    mt="2"
+                >
                     <Progress.Track>
                         <Progress.Range bg="copper" />
                     </Progress.Track>
                 </Progress.Root>
             )}
-            {state?.rows?.length === 0 && <Text fontSize="text">No attempt of your jobs has been marked yet.</Text>}
+            {state?.rows?.length === 0 && (
+                <Text fontSize="text">{t('No attempt of your jobs has been marked yet.')}</Text>
+            )}
             {state?.rows && state.rows.length > 0 && (
                 <Box overflowX="auto" opacity={isOld ? 0.5 : 1}>
-                    {isOld && <Text fontSize="note">The rules have been changed since. Try them again.</Text>}
+                    {isOld && <Text fontSize="note">{t('The rules have been changed since. Try them again.')}</Text>}
                     <Table.Root size="sm" fontSize="text">
                         <Table.Header>
                             <Table.Row bg="transparent">
-                                <Table.ColumnHeader>Attempt</Table.ColumnHeader>
-                                <Table.ColumnHeader textAlign="right">It has</Table.ColumnHeader>
-                                <Table.ColumnHeader textAlign="right">Under these rules</Table.ColumnHeader>
+                                <Table.ColumnHeader>{t('Attempt')}</Table.ColumnHeader>
+                                <Table.ColumnHeader textAlign="right">{t('It has')}</Table.ColumnHeader>
+                                <Table.ColumnHeader textAlign="right">{t('Under these rules')}</Table.ColumnHeader>
                             </Table.Row>
                         </Table.Header>
                         <Table.Body>
@@ -87,7 +95,7 @@ function Result({ total, passed }: { total: number; passed: boolean }) {
                 {total.toFixed(1)}
             </Text>{' '}
             <Text as="span" fontSize="note" color="faint">
-                {passed ? 'passed' : 'not passed'}
+                {passed ? t('passed') : t('not passed')}
             </Text>
         </>
     )

@@ -1,4 +1,5 @@
 import { Box, HStack, Input, Text } from '@chakra-ui/react'
+import { t } from '@/words'
 
 export function Label({ text, children }: { text: string; children: React.ReactNode }) {
     return (
@@ -64,7 +65,7 @@ export function Folded({
     return (
         <Box as="details">
             <Box as="summary" cursor="pointer" minH="touch" fontWeight={700} fontSize="text" alignContent="center">
-                {title}: {on} of {of}
+                {t('{{title}}: {{on}} of {{of}}', { title, on, of })}
             </Box>
             {children}
         </Box>

@@ -1,6 +1,7 @@
 import { Box, HStack, Stack, Text } from '@chakra-ui/react'
 import { useState, type ReactNode } from 'react'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 const KEY = 'odd-spark-first-steps'
 
@@ -34,13 +35,13 @@ export function FirstSteps({ title, steps, children }: Props) {
             <Text fontWeight={700}>{title}</Text>
             <Box as="ol" ps="5" listStyleType="decimal">
                 {steps.map((step) => (
-                    <li key={step}>{step}</li>
+                    <li key={step}>{t(step)}</li>
                 ))}
             </Box>
             <HStack gap="2">
                 {children}
                 <ToolButton size="sm" onClick={lay}>
-                    Understood
+                    {t('Understood')}
                 </ToolButton>
             </HStack>
         </Stack>

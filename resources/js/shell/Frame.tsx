@@ -5,13 +5,14 @@ import type { Me } from '@/lib/types'
 import { Help } from './Help'
 import { LookMenu } from './LookMenu'
 import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
 
 /** The frame of every page: what this is, where one can go, who one is. */
 export function Frame({ title, children, full = false }: { title: string; children: ReactNode; full?: boolean }) {
     const me = usePage<{ me: Me | null }>().props.me
     return (
         <Flex direction="column" minH="100vh" h={full ? '100vh' : undefined}>
-            <Head title={`${title} · Odd Spark`} />
+            <Head title={t('{{title}} · Odd Spark', { title })} />
             <Flex
                 as="header"
                 h="48px"
@@ -23,27 +24,27 @@ export function Frame({ title, children, full = false }: { title: string; childr
                 borderColor="line"
                 flexShrink={0}
             >
-                <Link href="/" aria-label="Odd Spark">
+                <Link href="/" aria-label={t('Odd Spark')}>
                     <HStack gap="2">
                         <Spark />
                         <Text fontWeight={700} fontSize="17px" display={{ base: 'none', md: 'block' }}>
-                            Odd Spark
+                            {t('Odd Spark')}
                         </Text>
                     </HStack>
                 </Link>
                 {me?.role === 'instructor' && (
                     <HStack as="nav" gap="4">
-                        <Link href="/">Shop</Link>
-                        <Link href="/models">Models</Link>
-                        <Link href="/drafts">Build</Link>
-                        <Link href="/rules">Rules</Link>
-                        <Link href="/reference">Reference</Link>
+                        <Link href="/">{t('Shop')}</Link>
+                        <Link href="/models">{t('Models')}</Link>
+                        <Link href="/drafts">{t('Build')}</Link>
+                        <Link href="/rules">{t('Rules')}</Link>
+                        <Link href="/reference">{t('Reference')}</Link>
                     </HStack>
                 )}
                 {me?.role === 'trainee' && (
                     <HStack as="nav" gap="4">
-                        <Link href="/">My jobs</Link>
-                        <Link href="/reference">Reference</Link>
+                        <Link href="/">{t('My jobs')}</Link>
+                        <Link href="/reference">{t('Reference')}</Link>
                     </HStack>
                 )}
                 <Text flex="1" color="faint" truncate display={{ base: 'none', md: 'block' }}>
@@ -57,7 +58,7 @@ export function Frame({ title, children, full = false }: { title: string; childr
                             {me.name}
                         </Text>
                         <ToolButton size="sm" onClick={() => router.post('/logout')}>
-                            Sign out
+                            {t('Sign out')}
                         </ToolButton>
                     </HStack>
                 )}

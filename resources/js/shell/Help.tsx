@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { useKeys } from '@/lib/useKeys'
 import { ToolButton } from '@/theme/buttons'
 import { HELP } from './help'
+import { t } from '@/words'
 
 /** What this page is for and which keys work on it, opened where one stands; the key ? too. */
 export function Help() {
@@ -14,7 +15,7 @@ export function Help() {
     return (
         <Popover.Root open={open} onOpenChange={(e) => setOpen(e.open)} positioning={{ placement: 'bottom-end' }}>
             <Popover.Trigger asChild>
-                <ToolButton size="sm" h="tight" minW="tight" px="0" aria-label="Help on this page">
+                <ToolButton size="sm" h="tight" minW="tight" px="0" aria-label={t('Help on this page')}>
                     ?
                 </ToolButton>
             </Popover.Trigger>
@@ -30,20 +31,20 @@ export function Help() {
                         overflowY="auto"
                         p="4"
                         tabIndex={0}
-                        aria-label="Help on this page"
+                        aria-label={t('Help on this page')}
                     >
                         <Stack gap="2" fontSize="text">
                             {topic.says.map((sentence) => (
-                                <Text key={sentence}>{sentence}</Text>
+                                <Text key={sentence}>{t(sentence)}</Text>
                             ))}
                             {topic.keys && (
                                 <Box as="dl">
                                     {topic.keys.map(([key, does]) => (
                                         <Box key={key} display="flex" gap="2">
                                             <Box as="dt" className="reading" minW="132px" fontWeight={600}>
-                                                {key}
+                                                {t(key)}
                                             </Box>
-                                            <Box as="dd">{does}</Box>
+                                            <Box as="dd">{t(does)}</Box>
                                         </Box>
                                     ))}
                                 </Box>

@@ -2,6 +2,7 @@ import { Box, Checkbox, Popover, Stack, Text, Portal } from '@chakra-ui/react'
 import { useLook, type Look } from './look'
 import { Select } from './Select'
 import { ToolButton } from '@/theme/buttons'
+import { LANGUAGES, t } from '@/words'
 
 /** Light or dark, more contrast, and the units that one reads best: for this device. */
 export function LookMenu() {
@@ -9,8 +10,8 @@ export function LookMenu() {
     return (
         <Popover.Root positioning={{ placement: 'bottom-end' }}>
             <Popover.Trigger asChild>
-                <ToolButton size="sm" h="tight" aria-label="How it looks, and units">
-                    Aa °
+                <ToolButton size="sm" h="tight" aria-label={t('How it looks, and units')}>
+                    {t('Aa °')}
                 </ToolButton>
             </Popover.Trigger>
             <Portal>
@@ -21,26 +22,35 @@ export function LookMenu() {
                         borderColor="line"
                         w="260px"
                         p="3"
-                        aria-label="How it looks, and units"
+                        aria-label={t('How it looks, and units')}
                     >
                         <Stack gap="2">
                             <Choice
-                                label="Theme"
+                                label={t('Theme')}
                                 value={look.theme}
                                 options={[
-                                    ['device', 'as this device has it'],
-                                    ['light', 'light'],
-                                    ['dark', 'dark'],
+                                    ['device', t('as this device has it')],
+                                    ['light', t('light')],
+                                    ['dark', t('dark')],
                                 ]}
                                 onChange={(v) => change({ theme: v as Look['theme'] })}
                             />
                             <Choice
-                                label="Degrees and pressures"
+                                label={t('Words')}
+                                value={look.language}
+                                options={Object.entries(LANGUAGES)}
+                                onChange={(v) => {
+                                    change({ language: v as Look['language'] })
+                                    window.location.reload() // what has been written is written anew
+                                }}
+                            />
+                            <Choice
+                                label={t('Degrees and pressures')}
                                 value={look.units}
                                 options={[
-                                    ['given', 'as the appliance has them'],
-                                    ['metric', '°C and Pa'],
-                                    ['imperial', '°F and in. w.c.'],
+                                    ['given', t('as the appliance has them')],
+                                    ['metric', t('°C and Pa')],
+                                    ['imperial', t('°F and in. w.c.')],
                                 ]}
                                 onChange={(v) => change({ units: v as Look['units'] })}
                             />
@@ -54,7 +64,7 @@ export function LookMenu() {
                                     borderColor="faint"
                                     _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }}
                                 />
-                                <Checkbox.Label fontSize="text">More contrast</Checkbox.Label>
+                                <Checkbox.Label fontSize="text">{t('More contrast')}</Checkbox.Label>
                             </Checkbox.Root>
                         </Stack>
                     </Popover.Content>

@@ -5,12 +5,13 @@ export interface Look {
     theme: 'device' | 'light' | 'dark'
     contrast: boolean
     units: 'given' | 'metric' | 'imperial'
+    language: 'en-US' | 'en-GB' | 'es'
     /** what is heard at the bench is played */
     sound: boolean
 }
 
 const KEY = 'odd-spark-look'
-const PLAIN: Look = { theme: 'device', contrast: false, units: 'given', sound: false }
+const PLAIN: Look = { theme: 'device', contrast: false, units: 'given', language: 'en-US', sound: false }
 const listeners = new Set<() => void>()
 
 export function readLook(): Look {

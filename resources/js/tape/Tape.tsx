@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react'
 import type { Channels, Lane, Stretch } from '@/lib/types'
 import { clock, scale, standing } from './scale'
 import { differences } from './stretches'
+import { t } from '@/words'
 
 const Svg = chakra('svg')
 const Rect = chakra('rect')
@@ -89,7 +90,7 @@ export function Tape({
                 height={`${height}px`}
                 display="block"
                 role="img"
-                aria-label={`${label}: seconds since the arrival`}
+                aria-label={t('{{label}}: seconds since the arrival', { label })}
                 onClick={
                     onScrub &&
                     ((e) =>
