@@ -404,7 +404,7 @@ test('a second zone on a boiler with the keyboard alone: placed, wired, undone a
         await what()
         await shown(page, await reply)
     }
-    await reach(page, 'Include an appliance…')
+    await reach(page, 'Include an appliance')
     await page.keyboard.press('Enter')
     await reach(page, 'Appliance to include')
     await page.keyboard.type('Gas hot-water')

@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AnalysisController;
 use App\Http\Controllers\ApplianceController;
 use App\Http\Controllers\AssignmentController;
@@ -10,10 +11,12 @@ use App\Http\Controllers\DraftController;
 use App\Http\Controllers\DraftFileController;
 use App\Http\Controllers\DraftRunController;
 use App\Http\Controllers\HomeController;
+use App\Http\Controllers\JoinController;
 use App\Http\Controllers\MarkController;
 use App\Http\Controllers\OverrideController;
 use App\Http\Controllers\PairsController;
 use App\Http\Controllers\PartKindController;
+use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\RuleSetController;
 use App\Http\Controllers\SessionController;
@@ -23,6 +26,7 @@ use App\Http\Controllers\WarmUpController;
 use App\Http\Middleware\OneAtATime;
 use App\Models\Appliance;
 use App\Models\Assignment;
+use App\Models\Course;
 use App\Models\Draft;
 use App\Models\PartKind;
 use App\Models\RuleSet;
@@ -33,11 +37,34 @@ Route::get('/up', UpController::class)->withoutMiddleware('web');
 Route::middleware('guest')->group(function () {
     Route::get('/login', [SessionController::class, 'create'])->name('login');
     Route::post('/login', [SessionController::class, 'store']);
+    Route::get('/join', [JoinController::class, 'create']);
+    Route::post('/join', [JoinController::class, 'store'])->middleware('throttle:join');
+});
+
+Route::middleware('throttle:join')->group(function () {
+    Route::get('/link/{token}', [JoinController::class, 'link']);
+    Route::post('/link/{token}', [JoinController::class, 'open']);
 });
 
 Route::middleware(['auth', 'throttle:work', OneAtATime::class])->group(function () {
     Route::post('/logout', [SessionController::class, 'destroy']);
     Route::get('/', HomeController::class);
+
+    Route::get('/account', [AccountController::class, 'show']);
+    Route::post('/account/password', [AccountController::class, 'password'])->middleware('throttle:join');
+    Route::post('/account/sign-out-elsewhere', [AccountController::class, 'signOutElsewhere'])->middleware('throttle:join');
+    Route::post('/account/join', [AccountController::class, 'join'])->can('join', Course::class)->middleware('throttle:join');
+
+    Route::get('/people', [PeopleController::class, 'index'])->can('viewAny', Course::class);
+    Route::post('/courses', [PeopleController::class, 'store'])->can('create', Course::class);
+    Route::post('/courses/{course}', [PeopleController::class, 'rename'])->can('update', 'course');
+    Route::post('/courses/{course}/code', [PeopleController::class, 'openCode'])->can('update', 'course');
+    Route::delete('/courses/{course}/code', [PeopleController::class, 'closeCode'])->can('update', 'course');
+    Route::post('/courses/{course}/roster/preview', [PeopleController::class, 'preview'])->can('update', 'course');
+    Route::post('/courses/{course}/roster', [PeopleController::class, 'enrol'])->can('update', 'course');
+    Route::post('/courses/{course}/roster/undo', [PeopleController::class, 'undo'])->can('update', 'course');
+    Route::post('/courses/{course}/trainees/{user}/link', [PeopleController::class, 'link'])->can('update', 'course');
+    Route::delete('/courses/{course}/trainees/{user}', [PeopleController::class, 'remove'])->can('update', 'course');
 
     Route::get('/tasks/{task}', TaskController::class)->can('view', 'task');
 

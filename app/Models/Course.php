@@ -7,6 +7,7 @@ use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Support\Carbon;
 
 /**
  * A class of trainees.
@@ -14,13 +15,20 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  * @property int $id
  * @property int $instructor_id
  * @property string $name
+ * @property string|null $join_code
+ * @property Carbon|null $join_until
  */
 class Course extends Model
 {
     /** @use HasFactory<CourseFactory> */
     use HasFactory;
 
-    protected $fillable = ['instructor_id', 'name'];
+    protected $fillable = ['instructor_id', 'name', 'join_code', 'join_until'];
+
+    protected function casts(): array
+    {
+        return ['join_until' => 'datetime'];
+    }
 
     /** @return BelongsTo<User, $this> */
     public function instructor(): BelongsTo

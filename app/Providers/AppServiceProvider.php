@@ -30,6 +30,8 @@ class AppServiceProvider extends ServiceProvider
             'work',
             fn (Request $request) => Limit::perMinute(1200)->by((string) $request->user()?->getAuthIdentifier()),
         );
+        // codes, links and passwords are not to be guessed: a class at once, and no more
+        RateLimiter::for('join', fn (Request $request) => Limit::perMinute(40)->by((string) $request->ip()));
         $this->app->resolving('queue.worker', fn () => $this->followWorker());
     }
 

@@ -27,7 +27,11 @@ class AccessTest extends TestCase
 
     public function test_every_route_says_who_may(): void
     {
-        $open = ['/', 'logout', 'reference', 'reference/sums/{sum}', 'warm-up']; // for everybody who is signed in
+        // for everybody who is signed in
+        $open = [
+            '/', 'logout', 'reference', 'reference/sums/{sum}', 'warm-up',
+            'account', 'account/password', 'account/sign-out-elsewhere',
+        ];
         foreach (Route::getRoutes() as $route) {
             if (in_array('auth', $route->gatherMiddleware(), true) && ! in_array($route->uri(), $open, true)) {
                 $may = array_filter($route->gatherMiddleware(), fn (string $m): bool => str_starts_with($m, 'Illuminate\\Auth\\Middleware\\Authorize:') || str_starts_with($m, 'can:'));
@@ -38,7 +42,7 @@ class AccessTest extends TestCase
 
     public function test_a_guest_gets_nothing_but_the_sign_in(): void
     {
-        $open = ['login', 'up'];
+        $open = ['login', 'up', 'join', 'link/{token}'];
         $checked = 0;
         foreach (Route::getRoutes() as $route) {
             if (in_array($route->uri(), $open, true)) {
@@ -90,6 +94,12 @@ class AccessTest extends TestCase
             ['GET', 'rules/preview/{task}'], // RuleSetTest
             ['GET', 'attempts/{attempt}/pairs'], ['POST', 'attempts/{attempt}/pairs'], // PairsTest
             ['POST', 'models/{appliance}/analysis'], // AnalysisTest
+            // PeopleTest: how somebody comes in, one's own account, and a class of one's own
+            ['GET', 'join'], ['POST', 'join'], ['GET', 'link/{token}'], ['POST', 'link/{token}'],
+            ['GET', 'account'], ['POST', 'account/password'], ['POST', 'account/sign-out-elsewhere'],
+            ['POST', 'account/join'],
+            ['DELETE', 'courses/{course}/code'], ['DELETE', 'courses/{course}/trainees/{user}'],
+            ['POST', 'courses/{course}/trainees/{user}/link'],
         ];
     }
 
@@ -127,6 +137,13 @@ class AccessTest extends TestCase
         yield 'its files' => ['GET', '/drafts/{draft}/files/{what}'];
         yield 'own kinds' => ['GET', '/kinds'];
         yield 'keep a kind' => ['POST', '/kinds'];
+        yield 'people' => ['GET', '/people'];
+        yield 'a class' => ['POST', '/courses'];
+        yield 'its name' => ['POST', '/courses/{course}'];
+        yield 'its code' => ['POST', '/courses/{course}/code'];
+        yield 'a list looked over' => ['POST', '/courses/{course}/roster/preview'];
+        yield 'a list' => ['POST', '/courses/{course}/roster'];
+        yield 'a list taken back' => ['POST', '/courses/{course}/roster/undo'];
         yield 'house rules' => ['GET', '/rules'];
         yield 'save house rules' => ['POST', '/rules'];
         yield 'try house rules' => ['POST', '/rules/preview'];

@@ -9,6 +9,6 @@ class SignInRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['email' => ['required', 'string', 'email', 'max:200'], 'password' => ['required', 'string', 'max:200']];
+        return ['email' => ['required', 'string', 'max:200'], 'password' => ['required', 'string', 'max:200']];
     }
 }

@@ -80,9 +80,12 @@ export function useTold<T>(
 }
 
 /** Something that is sent when it is asked for, once at a time. */
-export function useSent<T, Body = void>(url: string, { onDone }: { onDone?: (reply: T) => void } = {}) {
+export function useSent<T, Body = void>(
+    url: string | ((body: Body) => string),
+    { onDone }: { onDone?: (reply: T) => void } = {},
+) {
     return useMutation<T, Error, Body>({
-        mutationFn: (body) => send<T>('POST', url, body ?? undefined),
+        mutationFn: (body) => send<T>('POST', typeof url === 'string' ? url : url(body), body ?? undefined),
         ...(onDone ? { onSuccess: onDone } : {}),
     })
 }

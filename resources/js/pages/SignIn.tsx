@@ -1,5 +1,5 @@
 import { Box, Field, Flex, Heading, Input, Stack, Text } from '@chakra-ui/react'
-import { Head, useForm } from '@inertiajs/react'
+import { Head, Link, useForm } from '@inertiajs/react'
 import type { FormEvent } from 'react'
 import { MainButton } from '@/theme/buttons'
 import { t } from '@/words'
@@ -31,9 +31,8 @@ export default function SignIn() {
                     <Text color="faint">{t('Find the fault before you touch the part.')}</Text>
                 </Box>
                 <Field.Root invalid={!!form.errors.email}>
-                    <Field.Label>{t('Mail address')}</Field.Label>
+                    <Field.Label>{t('Mail address or sign-in name')}</Field.Label>
                     <Input
-                        type="email"
                         name="email"
                         autoComplete="username"
                         h="touch"
@@ -59,6 +58,11 @@ export default function SignIn() {
                 <MainButton type="submit" disabled={form.processing}>
                     {t('Sign in')}
                 </MainButton>
+                <Text fontSize="text">
+                    <Link href="/join" style={{ textDecoration: 'underline' }}>
+                        {t('I have the code of a class: join')}
+                    </Link>
+                </Text>
             </Stack>
         </Flex>
     )

@@ -9,7 +9,7 @@ import { t } from '@/words'
 
 /** The frame of every page: what this is, where one can go, who one is. */
 export function Frame({ title, children, full = false }: { title: string; children: ReactNode; full?: boolean }) {
-    const me = usePage<{ me: Me | null }>().props.me
+    const { me, flash } = usePage<{ me: Me | null; flash: string | null }>().props
     return (
         <Flex direction="column" minH="100vh" h={full ? '100vh' : undefined}>
             <Head title={t('{{title}} · Odd Spark', { title })} />
@@ -37,6 +37,7 @@ export function Frame({ title, children, full = false }: { title: string; childr
                         <Link href="/">{t('Shop')}</Link>
                         <Link href="/models">{t('Models')}</Link>
                         <Link href="/drafts">{t('Build')}</Link>
+                        <Link href="/people">{t('People')}</Link>
                         <Link href="/rules">{t('Rules')}</Link>
                         <Link href="/reference">{t('Reference')}</Link>
                     </HStack>
@@ -54,9 +55,11 @@ export function Frame({ title, children, full = false }: { title: string; childr
                     <HStack gap="3" ms="auto">
                         <Help />
                         <LookMenu />
-                        <Text fontSize="text" display={{ base: 'none', md: 'block' }}>
-                            {me.name}
-                        </Text>
+                        <Link href="/account" aria-label={t('Account of {{name}}', { name: me.name })}>
+                            <Text fontSize="text" display={{ base: 'none', md: 'block' }}>
+                                {me.name}
+                            </Text>
+                        </Link>
                         <ToolButton size="sm" onClick={() => router.post('/logout')}>
                             {t('Sign out')}
                         </ToolButton>
@@ -64,6 +67,11 @@ export function Frame({ title, children, full = false }: { title: string; childr
                 )}
             </Flex>
             <Box as="main" flex="1" minH="0" p={full ? '2' : '6'} maxW={full ? undefined : '1180px'} w="100%" mx="auto">
+                {flash && (
+                    <Text role="status" bg="copperWash" borderRadius="md" px="3" py="2" mb="3">
+                        {flash}
+                    </Text>
+                )}
                 {children}
             </Box>
         </Flex>

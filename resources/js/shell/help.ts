@@ -72,6 +72,14 @@ export const HELP: Record<string, Topic> = {
             'You can try the job yourself, and mark it again by other rules. Old marks are kept.',
         ],
     },
+    People: {
+        says: [
+            'Your classes. People come in from a list, by a personal link, or by themselves with a join code that expires.',
+            'A link sets one password, once. New link also lets somebody in who forgot the password.',
+            'Nobody needs a real name or a mail address: a nickname works, and gets a name to sign in with.',
+        ],
+    },
+    Account: { says: ['Your password, your classes, and where you are signed in.'] },
     MyJobs: {
         says: [
             'The jobs you were given. Begin one, find the fault, repair it, check it, and close the call.',

@@ -27,6 +27,18 @@ export type KindsFound = KindFound[]
 export type PairsReply = PairsState | Nothing
 export type SumResults = SumResult[]
 
+export interface AccountPage {
+    signs_in_as: string
+    least: number
+    courses: string[]
+    sessions: SessionRow[]
+}
+export interface SessionRow {
+    here: boolean
+    from: string | null
+    with: string
+    last: string
+}
 export interface Acted {
     fire_s: number | null
     safeties: {
@@ -93,6 +105,13 @@ export interface AnswerKey {
         ask: string
         shows: string
     }[]
+}
+export interface AuditRow {
+    at: string
+    act: string
+    of: string
+    of_id: number | null
+    more: string
 }
 export interface BenchPage {
     attempt: number
@@ -861,6 +880,19 @@ export interface Course {
     name: string
     trainees_count: number
 }
+export interface CourseInFull {
+    id: number
+    name: string
+    code: string | null
+    code_until: string | null
+    trainees: CourseTrainee[]
+}
+export interface CourseTrainee {
+    id: number
+    name: string
+    signs_in_as: string
+    invited_until: string | null
+}
 export interface DebriefData {
     bits: number
     entries: DebriefEntry[]
@@ -1146,6 +1178,21 @@ export interface DriftState {
         | null
     error?: string | null
 }
+export interface EnrolUndone {
+    people: number
+}
+export interface Enrolled {
+    batch: string
+    people: PersonalLink[]
+}
+/**
+ * A link with which one person sets a password, once; shown when it is made and kept nowhere.
+ */
+export interface PersonalLink {
+    name: string
+    signs_in_as: string
+    link: string
+}
 export interface Facets {
     supply: string
     fuel: string
@@ -1218,6 +1265,9 @@ export interface TraineeRow {
     passed: boolean | null
     total: number | null
     verdict: string | null
+}
+export interface JoinPage {
+    least: number
 }
 export interface KindMade {
     id: number
@@ -1368,6 +1418,18 @@ export interface OwnJob {
     title: string
     total: number | null
 }
+export interface OpenLinkPage {
+    token: string
+    least: number
+    who: {
+        name: string
+        signs_in_as: string
+    } | null
+}
+export interface PeoplePage {
+    courses: CourseInFull[]
+    done: AuditRow[]
+}
 export interface Published {
     appliance: number
 }
@@ -1414,6 +1476,15 @@ export interface SumInput {
     least: number
     most: number
     unit: string
+}
+export interface RosterPreview {
+    rows: RosterRow[]
+}
+export interface RosterRow {
+    line: number
+    name: string
+    mail: string
+    error: string | null
 }
 export interface RuleSet {
     document: RulesDocument

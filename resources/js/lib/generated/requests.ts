@@ -3,6 +3,15 @@
 export interface AnalysisRequest {
     visit?: string | null
 }
+export interface CodeRequest {
+    code: string
+}
+export interface ConfirmRequest {
+    current_password: string
+}
+export interface CourseRequest {
+    name: string
+}
 export interface DifferenceRequest {
     from: number
     to: number
@@ -44,6 +53,15 @@ export interface JobRequest {
     worn_leads?: boolean | null
     stops?: boolean | null
 }
+export interface JoinCodeRequest {
+    days: number
+}
+export interface JoinRequest {
+    code: string
+    name: string
+    mail?: string | null
+    password: string
+}
 export interface KindRequest {
     name: string
     title: string
@@ -79,10 +97,17 @@ export interface MomentRequest {
     at_s: number
     visit?: string | null
 }
+export interface OpenLinkRequest {
+    password: string
+}
 export interface OverrideRequest {
     line: string
     points?: number | null
     reason: string
+}
+export interface PasswordRequest {
+    current_password: string
+    password: string
 }
 export interface PlayRequest {
     to_s: number
@@ -94,6 +119,12 @@ export interface PreviewRequest {
 export interface RestoreRequest {
     upon: number
     number: number
+}
+export interface RosterRequest {
+    csv: string
+}
+export interface RosterUndoRequest {
+    batch: string
 }
 export interface RulesPageRequest {
     set?: string | null

@@ -1,0 +1,134 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Models\AccessLink;
+use App\Models\AuditEntry;
+use App\Models\Course;
+use App\Models\Role;
+use App\Models\User;
+use App\People\Enrolment;
+use App\People\Roster;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/** An instructor's classes and who is in them. */
+class PeopleController extends Controller
+{
+    /** What was done, so far back. */
+    private const LAST = 60;
+
+    public function __construct(private readonly Enrolment $enrolment) {}
+
+    public function index(Request $request): Response
+    {
+        $courses = Course::query()->where('instructor_id', $request->user()->id)->with('trainees')->orderBy('name')->get();
+        $never = AccessLink::query()
+            ->whereIn('user_id', $courses->flatMap(fn (Course $c) => $c->trainees->modelKeys()))
+            ->whereNull('used_at')
+            ->where('expires_at', '>', now())
+            ->pluck('expires_at', 'user_id');
+
+        return Inertia::render('People', [
+            'courses' => $courses->map(fn (Course $course) => [
+                'id' => $course->id,
+                'name' => $course->name,
+                'code' => $course->join_until?->isFuture() ? $course->join_code : null,
+                'code_until' => $course->join_until?->isFuture() ? $course->join_until->format('j M H:i') : null,
+                'trainees' => $course->trainees->map(fn (User $user) => [
+                    'id' => $user->id,
+                    'name' => $user->name,
+                    'signs_in_as' => $user->email,
+                    'invited_until' => ($never[$user->id] ?? null)?->format('j M'),
+                ]),
+            ]),
+            'done' => AuditEntry::query()
+                ->where('actor_id', $request->user()->id)
+                ->latest('id')
+                ->limit(self::LAST)
+                ->get()
+                ->map(fn (AuditEntry $e) => [
+                    'at' => $e->created_at->format('j M H:i'), 'act' => $e->act, 'of' => $e->of, 'of_id' => $e->of_id,
+                    'more' => collect($e->more ?? [])->map(fn ($v, $k) => "$k $v")->implode(', '),
+                ]),
+        ]);
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $course = Course::query()->create([
+            'instructor_id' => $request->user()->id,
+            'name' => trim($this->text($request, 'name')),
+        ]);
+        AuditEntry::note($request->user(), 'create class', $course);
+
+        return redirect('/people');
+    }
+
+    public function rename(Request $request, Course $course): RedirectResponse
+    {
+        $course->update(['name' => trim($this->text($request, 'name'))]);
+        AuditEntry::note($request->user(), 'rename class', $course);
+
+        return redirect('/people');
+    }
+
+    public function openCode(Request $request, Course $course): RedirectResponse
+    {
+        $this->enrolment->openCode($course, $request->user(), $request->integer('days'));
+
+        return redirect('/people');
+    }
+
+    public function closeCode(Request $request, Course $course): RedirectResponse
+    {
+        $course->update(['join_code' => null, 'join_until' => null]);
+        AuditEntry::note($request->user(), 'close join code', $course);
+
+        return redirect('/people');
+    }
+
+    /** A list before anybody of it is added: each line with what is wrong with it. */
+    public function preview(Request $request, Course $course): JsonResponse
+    {
+        return response()->json(['rows' => Roster::read($this->text($request, 'csv'))]);
+    }
+
+    /** All of a list; the links are shown this once and kept nowhere. */
+    public function enrol(Request $request, Course $course): JsonResponse
+    {
+        return response()->json($this->enrolment->enrol($course, $request->user(), $this->text($request, 'csv')));
+    }
+
+    public function undo(Request $request, Course $course): JsonResponse
+    {
+        return response()->json([
+            'people' => $this->enrolment->undo($course, $request->user(), $this->text($request, 'batch')),
+        ]);
+    }
+
+    /** A new link to set a password with, in place of any before. */
+    public function link(Request $request, Course $course, User $user): JsonResponse
+    {
+        // a password of a trainee of one's own, and of nobody else who may be in the class
+        abort_unless($user->role === Role::Trainee && $course->trainees()->whereKey($user->id)->exists(), 404);
+        $token = AccessLink::for($user, $request->user());
+        AuditEntry::note($request->user(), 'new access link', $user);
+
+        return response()->json([
+            'name' => $user->name, 'signs_in_as' => $user->email, 'link' => url("/link/$token"),
+        ]);
+    }
+
+    /** Out of the class; what was done in its jobs stays. */
+    public function remove(Request $request, Course $course, User $user): RedirectResponse
+    {
+        abort_unless($course->trainees()->detach($user->id) > 0, 404);
+        AuditEntry::note($request->user(), 'remove from class', $user, ['course' => $course->id]);
+
+        return redirect('/people');
+    }
+}

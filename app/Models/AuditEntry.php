@@ -1,0 +1,40 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * Who did what to whom: ids and no names. Rows are added only; the database refuses to change or delete one.
+ *
+ * @property int|null $actor_id
+ * @property string $act
+ * @property string $of
+ * @property int|null $of_id
+ * @property array<string, mixed>|null $more
+ * @property Carbon $created_at
+ */
+class AuditEntry extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $fillable = ['actor_id', 'act', 'of', 'of_id', 'more'];
+
+    protected function casts(): array
+    {
+        return ['more' => 'array', 'created_at' => 'datetime'];
+    }
+
+    /** @param array<string, int|string> $more ids and counts, no names */
+    public static function note(?User $actor, string $act, Model $of, array $more = []): void
+    {
+        self::query()->create([
+            'actor_id' => $actor?->id,
+            'act' => $act,
+            'of' => $of->getTable(),
+            'of_id' => $of->getKey(),
+            'more' => $more === [] ? null : $more,
+        ]);
+    }
+}
