@@ -84,13 +84,22 @@ export async function fits(page: Page, where: string) {
         if (root.scrollWidth > innerWidth) bad.push(`page is ${root.scrollWidth} px wide`)
         if (root.scrollHeight > innerHeight) bad.push(`page is ${root.scrollHeight} px high`)
         const sheet = document.querySelector('[data-sheet]')?.getBoundingClientRect()
+        /** Within something that scrolls, and out of sight there. */
+        const isScrolledOut = (button: HTMLElement, x: number, y: number) => {
+            for (let el = button.parentElement; el; el = el.parentElement) {
+                if (!/auto|scroll|hidden/.test(getComputedStyle(el).overflow)) continue
+                const box = el.getBoundingClientRect()
+                if (x < box.left || x > box.right || y < box.top || y > box.bottom) return true
+            }
+            return false
+        }
         for (const button of document.querySelectorAll<HTMLElement>('button, [role=tab]')) {
             const box = button.getBoundingClientRect()
             const [x, y] = [box.left + box.width / 2, box.top + box.height / 2]
             const isScrolledAway = x < 0 || y < 0 || x > innerWidth || y > innerHeight
             const isUnderSheet = sheet && !button.closest('[data-sheet]') && y > sheet.top && y < sheet.bottom
             if (box.width === 0 || isScrolledAway || isUnderSheet || button.closest('details:not([open])')) continue
-            const scrolls = button.closest('[data-sheet] *, [data-sheet]') !== null
+            const scrolls = isScrolledOut(button, x, y)
             const top = document.elementFromPoint(x, y)
             if (!scrolls && top !== button && !button.contains(top))
                 bad.push(`"${button.textContent}" lies under another`)

@@ -27,7 +27,7 @@ class GiveJobRequest extends FormRequest
                 'integer',
                 Rule::exists('courses', 'id')->where('instructor_id', $this->user()?->getAuthIdentifier()),
             ],
-            'trainees' => ['present', 'array', 'max:200'],
+            'trainees' => ['present', 'array', 'max:600'],
             'trainees.*' => [
                 'integer',
                 Rule::exists('course_user', 'user_id')->where('course_id', $this->integer('course')),

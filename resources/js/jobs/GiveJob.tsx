@@ -1,9 +1,9 @@
-import { Box, Field, Grid, Heading, Input, Stack, Text, Textarea } from '@chakra-ui/react'
+import { Box, Field, Grid, Heading, HStack, Input, Stack, Text, Textarea } from '@chakra-ui/react'
 import type { InertiaFormProps } from '@inertiajs/react'
 import type { ModelPage } from '@/lib/types'
 import { Select } from '@/shell/Select'
 import { Tick } from '@/shell/Tick'
-import { MainButton } from '@/theme/buttons'
+import { MainButton, ToolButton } from '@/theme/buttons'
 import { t } from '@/words'
 
 export interface Job {
@@ -126,10 +126,30 @@ export function GiveJob({ form, visits, rules, courses, chosen }: Props) {
                 />
             </Row>
             <Box>
-                <Text fontSize="text" fontWeight={700}>
-                    {t('To')}
-                </Text>
-                <Grid templateColumns="1fr 1fr" gap="1">
+                <HStack>
+                    <Text fontSize="text" fontWeight={700} flex="1">
+                        {t('To {{many}} of {{all}}', { many: form.data.trainees.length, all: all.length })}
+                    </Text>
+                    <ToolButton
+                        size="sm"
+                        onClick={() =>
+                            form.setData(
+                                'trainees',
+                                form.data.trainees.length === all.length ? [] : all.map(({ id }) => id),
+                            )
+                        }
+                    >
+                        {form.data.trainees.length === all.length ? t('Nobody') : t('All of the class')}
+                    </ToolButton>
+                </HStack>
+                <Grid
+                    templateColumns="1fr 1fr"
+                    gap="1"
+                    maxH="200px"
+                    overflowY="auto"
+                    tabIndex={0}
+                    aria-label={t('Trainees')}
+                >
                     {all.map((t) => (
                         <Tick
                             key={t.id}
@@ -147,6 +167,11 @@ export function GiveJob({ form, visits, rules, courses, chosen }: Props) {
                         </Tick>
                     ))}
                 </Grid>
+                {form.errors.trainees && (
+                    <Text color="danger" role="alert" fontSize="text">
+                        {form.errors.trainees}
+                    </Text>
+                )}
             </Box>
             <MainButton type="submit" flexShrink={0} disabled={form.processing}>
                 {t('Give the job')}

@@ -34,6 +34,8 @@ it('finds a fault by what the trade calls it', () => {
     expect(faults('air switch')[0]).toBe('Pressure switch: stuck open')
     expect(faults('clogged filter')[0]).toBe('Filter: blocked (half)')
     expect(faults('wont close')[0]).toBe("Service switch: contact won't close")
+    expect(faults('shorted co')[0]).toBe('Gas valve: coil shorted')
+    expect(search(['Igniter: cracked, open'], 'igniter crack', (title) => ({ title }))).toHaveLength(1)
     expect(faults('passing')[0]).toBe('Gas valve: leaks by when closed')
 })
 

@@ -34,7 +34,7 @@ export function search<T>(all: readonly T[], words: string, by: (item: T) => Fou
     return all
         .flatMap((item, order) => {
             const { title, more = '', usual = 0 } = by(item)
-            const [inTitle, inMore] = [folded(title).split(' '), folded(more).split(' ')]
+            const [inTitle, inMore] = [wordsOf(title), wordsOf(more)]
             let score = 0
             for (const word of asked) {
                 const best = Math.max(answers(word, inTitle), ELSEWHERE * answers(word, inMore))
@@ -47,6 +47,11 @@ export function search<T>(all: readonly T[], words: string, by: (item: T) => Fou
         })
         .sort((a, b) => b.score - a.score || b.usual - a.usual || a.length - b.length || a.order - b.order)
         .map(({ item }) => item)
+}
+
+/** The words of a text, and those that stand for them. */
+function wordsOf(text: string): string[] {
+    return [...new Set([...folded(text).split(' '), ...plain(text).split(' ')])]
 }
 
 function answers(word: string, to: readonly string[]): number {

@@ -6,6 +6,10 @@ const config = defineConfig({
         'html, body': { bg: 'paper', color: 'ink', fontFamily: 'body', fontSize: '15px', lineHeight: 1.4 },
         '*:focus-visible': { outline: '3px solid', outlineColor: 'focus', outlineOffset: '2px' },
         'svg text': { fontFamily: 'body' },
+        // of a page with something to hand out that alone is printed
+        'body:has(.printed) *': { _print: { visibility: 'hidden' } },
+        'body:has(.printed) .printed, body:has(.printed) .printed *': { _print: { visibility: 'visible' } },
+        '.printed': { _print: { position: 'absolute', left: 0, top: 0, maxHeight: 'none', overflow: 'visible' } },
         '.reading': { fontFamily: 'mono', fontVariantNumeric: 'tabular-nums' },
     },
     conditions: { contrast: '.contrast:not(.dark) &', darkContrast: '.contrast.dark &' },

@@ -40,7 +40,7 @@ export interface JobRequest {
     appliance: number
     course: number
     /**
-     * @maxItems 200
+     * @maxItems 600
      */
     trainees: number[]
     title: string
