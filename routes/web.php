@@ -11,6 +11,7 @@ use App\Http\Controllers\DraftController;
 use App\Http\Controllers\DraftFileController;
 use App\Http\Controllers\DraftRunController;
 use App\Http\Controllers\HomeController;
+use App\Http\Controllers\JobTimeController;
 use App\Http\Controllers\JoinController;
 use App\Http\Controllers\MarkController;
 use App\Http\Controllers\OverrideController;
@@ -102,6 +103,9 @@ Route::middleware(['auth', 'throttle:work', OneAtATime::class])->group(function 
 
     Route::post('/jobs', [AssignmentController::class, 'store'])->can('create', Assignment::class);
     Route::get('/jobs/{assignment}', [AssignmentController::class, 'show'])->can('view', 'assignment');
+    Route::post('/jobs/{assignment}/window', [JobTimeController::class, 'window'])->can('view', 'assignment');
+    Route::post('/jobs/{assignment}/trainees/{user}/extra', [JobTimeController::class, 'extra'])->can('view', 'assignment');
+    Route::post('/jobs/{assignment}/trainees/{user}/again', [JobTimeController::class, 'again'])->can('view', 'assignment');
     Route::get('/jobs/{assignment}/marks', [MarkController::class, 'show'])->can('view', 'assignment');
     Route::post('/jobs/{assignment}/marks', [MarkController::class, 'store'])->can('view', 'assignment');
     Route::get('/jobs/{assignment}/marks.csv', [MarkController::class, 'csv'])->can('view', 'assignment');

@@ -9,6 +9,7 @@ use App\Models\AssignmentKind;
 use App\Models\Course;
 use App\Models\RuleSet;
 use App\Models\User;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Acts\Danger;
 use OddSpark\Appliance\Library;
@@ -27,6 +28,7 @@ class AssignJob
      * @param array{low_battery?: bool, worn_leads?: bool} $kit
      * @param bool $stops whatever would hurt is stopped, more than the rules stop by themselves
      * @param RuleSet|null $rules house rules; null for those of a first year
+     * @param array{opens_at?: Carbon|null, closes_at?: Carbon|null, minutes?: int|null} $window
      */
     public function give(
         User $instructor,
@@ -42,6 +44,7 @@ class AssignJob
         array $kit = [],
         bool $stops = false,
         ?RuleSet $rules = null,
+        array $window = [],
     ): Assignment {
         $plan = $this->plans->ofAppliance($appliance);
         $arrivals = $this->plans->arrivals($plan, $visit);
@@ -66,6 +69,7 @@ class AssignJob
             $arrivals,
             $found,
             $document,
+            $window,
         ): Assignment {
             $assignment = Assignment::query()->create([
                 'appliance_id' => $appliance->id, 'instructor_id' => $instructor->id, 'course_id' => $course->id,
@@ -74,7 +78,7 @@ class AssignJob
                 'said' => array_column($found->complaint, 'id'),
                 'engine' => Assignment::ENGINE, 'hash' => $appliance->hash, 'rules' => $document, 'kit' => $kit,
                 'document' => $appliance->document, 'board' => $appliance->board,
-                'arrivals' => Plans::packArrivals($arrivals),
+                'arrivals' => Plans::packArrivals($arrivals), ...$window,
             ]);
             $assignment->trainees()->sync($trainees);
 

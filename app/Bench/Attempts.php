@@ -5,6 +5,7 @@ namespace App\Bench;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Entry;
+use App\Models\Mark;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Acts\Catalogue;
@@ -38,7 +39,7 @@ class Attempts
         }
         $seed = ($assignment->seed * 31 + $user->id) & 0x7FFFFFFF;
 
-        return Attempt::query()->createOrFirst($mine, ['seed' => $seed] + $this->arrived($assignment, $seed))->refresh();
+        return Attempt::query()->createOrFirst($mine, ['seed' => $seed, 'begun_at' => now()] + $this->arrived($assignment, $seed))->refresh();
     }
 
     /**
@@ -62,6 +63,32 @@ class Attempts
                         $this->arrived($attempt->assignment, $attempt->seed),
                 );
             }
+
+            return $attempt->refresh();
+        });
+    }
+
+    /**
+     * The attempt from its arrival once more, with readings that scatter otherwise; what was done and every mark of it
+     * are kept aside.
+     */
+    public function again(Attempt $attempt): Attempt
+    {
+        return DB::transaction(function () use ($attempt): Attempt {
+            $attempt = Attempt::query()->with('assignment')->lockForUpdate()->findOrFail($attempt->id);
+            $done = $attempt->entries->map->only(['client_id', 'tick', 'act', 'outcome', 'sentence'])->all();
+            $aside = [
+                'engine' => $attempt->engine, 'entries' => $done,
+                'marks' => $attempt->marks->map(fn (Mark $m) => ['rules' => $m->rules, 'result' => $m->result])->all(),
+                'handed_back_at' => $attempt->handed_back_at?->toIso8601String(),
+            ];
+            $attempt->entries()->delete();
+            $attempt->marks()->delete();
+            $seed = ($attempt->seed * 31 + 7) & 0x7FFFFFFF;
+            $attempt->update([
+                'set_aside' => [...$attempt->set_aside ?? [], $aside], 'entries_count' => 0, 'handed_back_at' => null,
+                'mark' => null, 'debrief' => null, 'pairs' => null, 'seed' => $seed, 'begun_at' => now(),
+            ] + $this->arrived(Assignment::query()->findOrFail($attempt->assignment_id), $seed));
 
             return $attempt->refresh();
         });

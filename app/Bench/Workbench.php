@@ -40,11 +40,15 @@ class Workbench
         'handed_back_at',
         'engine',
         'entries_count',
+        'begun_at',
         'updated_at',
     ];
 
     /** Entries that an attempt may have; handing back is always possible. Marking and debriefs are made for as many. */
     public const MOST_ENTRIES = 1000;
+
+    /** Who has closed a call when its time was over. */
+    private const CLOCK = 'clock';
 
     /** Grace for a client whose clock runs a little ahead of the horizon, ms. */
     private const GRACE = 1500;
@@ -98,7 +102,7 @@ class Workbench
             }, fn (Attempt $attempt): ?Entry => $act->name === 'hand_back'
                 ? $attempt->entries()->reorder('id', 'desc')->first()
                 : $attempt->entries()->where('client_id', $clientId)->first());
-        if ($act->name === 'hint') { // worked out beside the site, with the attempt free for what is done meanwhile
+        if ($act->name === 'hint' && ! $reply['handed_back']) { // worked out beside the site, with the attempt free for what is done meanwhile
             $reply['entry'] = $this->hinted($attempt, $clientId);
         }
 
@@ -225,13 +229,48 @@ class Workbench
             if ($entry !== null) {
                 return $this->reply($attempt, $bench, $state, $entry, $before);
             }
-            [$state, $entry] = $do($attempt, $bench, $state);
+            [$state, $entry] = JobClock::isOver($attempt)
+                ? $this->timeIsUp($attempt, $bench, $state)
+                : $do($attempt, $bench, $state);
             $attempt->state = Snapshot::pack($state->toArray());
             $attempt->record = Snapshot::pack($bench->record->kept());
             $attempt->save();
 
             return $this->reply($attempt, $bench, $state, $entry, $before);
         });
+    }
+
+    /**
+     * Closes the call as it stands, since its time is over.
+     *
+     * @return array{BenchState, Entry}
+     */
+    private function timeIsUp(Attempt $attempt, Bench $bench, BenchState $state): array
+    {
+        $act = Catalogue::act(['act' => 'hand_back', 'at_s' => $state->now() / 1000]);
+        [$state, $outcome] = $bench->do($state, $act);
+        $entry = $attempt->entries()->create([
+            'client_id' => self::CLOCK,
+            'tick' => $act->tick,
+            'act' => $act->toArray(),
+            'outcome' => Told::outcome($outcome),
+            'sentence' => 'Time is up: '.lcfirst((new Wording($bench->plan->model))->entry($act, $outcome)),
+        ]);
+        $attempt->entries_count++;
+        $attempt->handed_back_at = now();
+
+        return [$state, $entry];
+    }
+
+    /** Closes an attempt whose time is over; tells whether it did. */
+    public function closeIfOver(Attempt $attempt): bool
+    {
+        if (! $attempt->isOpen() || ! $attempt->isOfToday() || ! JobClock::isOver($attempt)) {
+            return false;
+        }
+        $this->at($attempt, fn (Attempt $attempt, Bench $bench, BenchState $state): array => [$state, null]);
+
+        return true;
     }
 
     private function inStep(Attempt $attempt, BenchState $state, int $tick): void

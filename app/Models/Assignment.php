@@ -6,6 +6,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Marking\Rules;
 use OddSpark\Marking\Schools;
@@ -29,6 +30,9 @@ use OddSpark\Marking\Schools;
  * @property array<string, mixed> $rules
  * @property array{low_battery?: bool, worn_leads?: bool}|null $kit how the meter is that the trainee comes with
  * @property list<string> $said ids of what the customer said
+ * @property Carbon|null $opens_at
+ * @property Carbon|null $closes_at
+ * @property int|null $minutes how long each may take
  * @property string $document
  * @property string $board
  * @property string $arrivals
@@ -56,6 +60,9 @@ class Assignment extends Model
         'document',
         'board',
         'arrivals',
+        'opens_at',
+        'closes_at',
+        'minutes',
     ];
 
     protected $hidden = ['fault', 'seed', 'document', 'board', 'arrivals', 'said', 'visit'];
@@ -81,17 +88,23 @@ class Assignment extends Model
         'kit',
         'said',
         'created_at',
+        'opens_at',
+        'closes_at',
+        'minutes',
     ];
 
     protected function casts(): array
     {
-        return ['kind' => AssignmentKind::class, 'rules' => 'array', 'kit' => 'array', 'said' => 'array'];
+        return [
+            'kind' => AssignmentKind::class, 'rules' => 'array', 'kit' => 'array', 'said' => 'array',
+            'opens_at' => 'datetime', 'closes_at' => 'datetime',
+        ];
     }
 
     /** @return BelongsToMany<User, $this> */
     public function trainees(): BelongsToMany
     {
-        return $this->belongsToMany(User::class)->orderBy('name');
+        return $this->belongsToMany(User::class)->withPivot('extra_minutes')->orderBy('name');
     }
 
     /** @return BelongsTo<Course, $this> */
@@ -142,6 +155,9 @@ class Assignment extends Model
             'complaint' => $this->complaint,
             'kind' => $this->kind,
             'rules' => $this->told(),
+            'opens_at' => $this->opens_at?->toIso8601String(),
+            'closes_at' => $this->closes_at?->toIso8601String(),
+            'minutes' => $this->minutes,
         ];
     }
 }

@@ -25,6 +25,7 @@ use Illuminate\Support\Carbon;
  * @property array<string, mixed>|null $pairs which two faults at once would have shown the same; see WeighPairs
  * @property list<array{engine: int, entries: list<array<string, mixed>>}>|null $set_aside what was done before it was
  *     given anew, under older engines
+ * @property Carbon|null $begun_at
  * @property Carbon|null $updated_at
  */
 class Attempt extends Model
@@ -42,6 +43,7 @@ class Attempt extends Model
         'debrief',
         'pairs',
         'set_aside',
+        'begun_at',
     ];
 
     protected $hidden = ['state', 'record', 'seed', 'set_aside'];
@@ -50,6 +52,7 @@ class Attempt extends Model
     {
         return [
             'handed_back_at' => 'datetime',
+            'begun_at' => 'datetime',
             'mark' => 'array',
             'debrief' => 'array',
             'pairs' => 'array',

@@ -2,7 +2,10 @@
 
 namespace App\Providers;
 
+use App\Bench\JobClock;
 use App\Bench\Plans;
+use App\Bench\Workbench;
+use App\Models\Attempt;
 use App\Models\Task;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\Middleware\TrustProxies;
@@ -43,12 +46,21 @@ class AppServiceProvider extends ServiceProvider
     {
         $named = preg_grep('/^--name=/', array_map(strval(...), $_SERVER['argv'] ?? [])) ?: ['--name=worker'];
         config(['spark.worker' => substr(reset($named), 7)]);
-        $looked = $forgot = 0.0;
-        Queue::looping(function () use (&$looked, &$forgot): void {
+        $looked = $closed = $forgot = 0.0;
+        Queue::looping(function () use (&$looked, &$closed, &$forgot): void {
             $now = microtime(true);
             if ($now - $looked > 5) {
                 Task::takeUp(config('spark.worker'), $looked === 0.0);
                 $looked = $now;
+            }
+            if ($now - $closed > 20) {
+                foreach (JobClock::overdue() as $id) {
+                    $attempt = Attempt::query()->findOrFail($id);
+                    if (app(Workbench::class)->closeIfOver($attempt)) {
+                        Task::want($attempt->user, 'mark', "attempt:$id", ['attempt' => $id]);
+                    }
+                }
+                $closed = $now;
             }
             if ($now - $forgot > 600) {
                 Task::forgetOld();

@@ -11,6 +11,7 @@ use App\Models\Course;
 use App\Models\RuleSet;
 use App\Models\Task;
 use App\Models\User;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -48,6 +49,10 @@ class GiveJob implements Work
                 $with['kit'],
                 $with['stops'],
                 RuleSet::query()->find($with['rules']),
+                array_map(
+                    fn (mixed $v) => is_string($v) ? Carbon::parse($v) : $v,
+                    $with['window'] ?? [], // of a task of before there were any
+                ),
             );
             Task::query()->whereKey($task->id)->update(['result' => json_encode(['goes' => "/jobs/$assignment->id"])]);
 

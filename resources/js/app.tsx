@@ -11,6 +11,7 @@ import { newClient } from './lib/query'
 import { Boundary } from './shell/Boundary'
 import { readLook, wear } from './shell/look'
 import { system } from './theme/system'
+import { haveWords } from './words'
 
 wear(readLook())
 matchMedia('(prefers-color-scheme: dark)').addEventListener('change', () => wear(readLook()))
@@ -18,6 +19,7 @@ matchMedia('(prefers-color-scheme: dark)').addEventListener('change', () => wear
 const client = newClient()
 const pages = import.meta.glob<{ default: ComponentType }>('./pages/*.tsx')
 
+await haveWords()
 void createInertiaApp({
     resolve: async (name) => {
         const page = pages[`./pages/${name}.tsx`]

@@ -94,6 +94,9 @@ class AccessTest extends TestCase
             ['GET', 'rules/preview/{task}'], // RuleSetTest
             ['GET', 'attempts/{attempt}/pairs'], ['POST', 'attempts/{attempt}/pairs'], // PairsTest
             ['POST', 'models/{appliance}/analysis'], // AnalysisTest
+            // JobTimeTest
+            ['POST', 'jobs/{assignment}/window'], ['POST', 'jobs/{assignment}/trainees/{user}/extra'],
+            ['POST', 'jobs/{assignment}/trainees/{user}/again'],
             // PeopleTest: how somebody comes in, one's own account, and a class of one's own
             ['GET', 'join'], ['POST', 'join'], ['GET', 'link/{token}'], ['POST', 'link/{token}'],
             ['GET', 'account'], ['POST', 'account/password'], ['POST', 'account/sign-out-elsewhere'],

@@ -40,6 +40,11 @@ class AssignmentController extends Controller
                 ],
                 'stops' => $request->boolean('stops'),
                 'rules' => $request->integer('rules'),
+                'window' => [
+                    'opens_at' => JobTimeController::moment($request, 'opens_at')?->toIso8601String(),
+                    'closes_at' => JobTimeController::moment($request, 'closes_at')?->toIso8601String(),
+                    'minutes' => $request->input('minutes') === null ? null : $request->integer('minutes'),
+                ],
             ],
         ]);
 
@@ -89,7 +94,11 @@ class AssignmentController extends Controller
                 'hash' => substr($assignment->hash, 0, 12),
                 'key' => Analysis::find($assignment->hash, $assignment->visit)?->key($assignment->fault),
             ],
-            'rows' => $assignment->trainees->map(fn ($u) => ['name' => $u->name] + $row($attempts[$u->id] ?? null)),
+            'rows' => $assignment->trainees->map(
+                fn ($u) => [
+                    'id' => $u->id, 'name' => $u->name, 'extra_minutes' => (int) $u->getRelationValue('pivot')->extra_minutes,
+                ] + $row($attempts[$u->id] ?? null),
+            ),
             'sets' => RuleSet::newest()->map(
                 fn (RuleSet $r) => ['id' => $r->id, 'title' => "$r->title, version $r->version"],
             ),

@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Bench\Attempts;
+use App\Bench\JobClock;
 use App\Bench\Plans;
 use App\Bench\Told;
 use App\Bench\Workbench;
@@ -28,6 +29,11 @@ class BenchController extends Controller
 
     public function start(Request $request, Assignment $assignment): RedirectResponse
     {
+        $refusal = JobClock::refusal($assignment, $request->user());
+        $isBegun = $assignment->attempts()->where('user_id', $request->user()->id)->exists();
+        if ($refusal !== null && ! $isBegun) {
+            return redirect('/')->with('flash', $refusal);
+        }
         $attempt = $this->attempts->start($assignment, $request->user());
 
         return redirect($attempt->isOpen() ? "/attempts/$attempt->id" : "/attempts/$attempt->id/debrief");
@@ -35,6 +41,9 @@ class BenchController extends Controller
 
     public function show(Attempt $attempt, Plans $plans): Response|RedirectResponse
     {
+        if ($this->workbench->closeIfOver($attempt)) {
+            $this->marked($attempt->refresh());
+        }
         if (! $attempt->isOpen()) {
             return redirect(
                 ! $attempt->assignment->kind->isMarked() ? '/' : "/attempts/$attempt->id/debrief",
@@ -45,6 +54,7 @@ class BenchController extends Controller
 
         return Inertia::render('Bench', [
             'attempt' => $attempt->id,
+            'ends_at' => JobClock::ends($attempt)?->toIso8601String(),
             'job' => $attempt->assignment->briefing(),
             'board' => $this->board($attempt->assignment),
             'doors' => $plan->model->document['doors'] ?? [],
@@ -88,11 +98,8 @@ class BenchController extends Controller
     public function act(Request $request, Attempt $attempt): JsonResponse
     {
         $reply = $this->workbench->act($attempt, $request->json()->all());
-        if ($reply['handed_back'] && $attempt->assignment->kind->isMarked()) {
-            Task::want($request->user(), 'mark', "attempt:$attempt->id", ['attempt' => $attempt->id]);
-        }
 
-        return response()->json($reply);
+        return $this->answered($attempt, $reply);
     }
 
     /** How far a hint is, and its entry. */
@@ -105,11 +112,32 @@ class BenchController extends Controller
     public function play(Request $request, Attempt $attempt): JsonResponse
     {
 
-        return response()->json($this->workbench->play($attempt, (int) round(1000 * $request->json('to_s'))));
+        return $this->answered($attempt, $this->workbench->play($attempt, (int) round(1000 * $request->json('to_s'))));
     }
 
     public function next(Attempt $attempt): JsonResponse
     {
-        return response()->json($this->workbench->next($attempt));
+        return $this->answered($attempt, $this->workbench->next($attempt));
+    }
+
+    /**
+     * A reply; of a call that it has closed the mark is wanted.
+     *
+     * @param array<string, mixed> $reply
+     */
+    private function answered(Attempt $attempt, array $reply): JsonResponse
+    {
+        if ($reply['handed_back']) {
+            $this->marked($attempt);
+        }
+
+        return response()->json($reply);
+    }
+
+    private function marked(Attempt $attempt): void
+    {
+        if ($attempt->assignment->kind->isMarked()) {
+            Task::want($attempt->user, 'mark', "attempt:$attempt->id", ['attempt' => $attempt->id]);
+        }
     }
 }

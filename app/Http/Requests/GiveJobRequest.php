@@ -37,6 +37,9 @@ class GiveJobRequest extends FormRequest
             'visit' => ['required', 'string', 'max:40'],
             'kind' => ['required', Rule::enum(AssignmentKind::class)->except([AssignmentKind::WarmUp])],
             'rules' => ['nullable', 'integer', 'exists:rule_sets,id'],
+            'opens_at' => ['nullable', 'date'],
+            'closes_at' => ['nullable', 'date', 'after:opens_at'],
+            'minutes' => ['nullable', 'integer', 'min:1', 'max:600'],
             'complaint' => ['required', 'string', 'max:1000'],
         ];
     }

@@ -1,6 +1,8 @@
 import { Box, Field, Grid, Heading, HStack, Input, Stack, Text, Textarea } from '@chakra-ui/react'
 import type { InertiaFormProps } from '@inertiajs/react'
 import type { ModelPage } from '@/lib/types'
+import { forField, fromField } from './moments'
+import { TimeFields } from './TimeFields'
 import { Select } from '@/shell/Select'
 import { Tick } from '@/shell/Tick'
 import { MainButton, ToolButton } from '@/theme/buttons'
@@ -19,6 +21,9 @@ export interface Job {
     worn_leads: boolean
     stops: boolean
     rules: number
+    opens_at: string | null
+    closes_at: string | null
+    minutes: number | null
 }
 
 interface Props extends Pick<ModelPage, 'visits' | 'rules' | 'courses'> {
@@ -173,6 +178,29 @@ export function GiveJob({ form, visits, rules, courses, chosen }: Props) {
                     </Text>
                 )}
             </Box>
+            <details>
+                <summary>
+                    <Text as="span" fontSize="text" fontWeight={700} cursor="pointer">
+                        {t('Time: when it is open, and for how long')}
+                    </Text>
+                </summary>
+                <TimeFields
+                    value={{
+                        opens: forField(form.data.opens_at),
+                        closes: forField(form.data.closes_at),
+                        minutes: form.data.minutes === null ? '' : String(form.data.minutes),
+                    }}
+                    errors={form.errors}
+                    onChange={({ opens, closes, minutes }) =>
+                        form.setData((d) => ({
+                            ...d,
+                            opens_at: fromField(opens),
+                            closes_at: fromField(closes),
+                            minutes: minutes === '' ? null : Number(minutes),
+                        }))
+                    }
+                />
+            </details>
             <MainButton type="submit" flexShrink={0} disabled={form.processing}>
                 {t('Give the job')}
             </MainButton>

@@ -16,6 +16,7 @@ import { Papers } from '@/bench/Papers'
 import { PartBar } from '@/bench/PartBar'
 import { PartPanel } from '@/bench/PartPanel'
 
+import { TimeLeft } from '@/bench/TimeLeft'
 import { TimeBar } from '@/bench/TimeBar'
 import { UprightBench } from '@/bench/UprightBench'
 import { useBench } from '@/bench/useBench'
@@ -308,7 +309,12 @@ export default function Bench(page: BenchPage) {
                             }}
                         />
                     }
-                    close={<CloseCall isWarmUp={steps !== null} act={act} />}
+                    close={
+                        <>
+                            {page.ends_at && <TimeLeft endsAt={page.ends_at} />}
+                            <CloseCall isWarmUp={steps !== null} act={act} />
+                        </>
+                    }
                     notices={<Notices away={bench.away} notice={bench.notice} onClear={bench.clear} />}
                     appliance={
                         <PerceivedAt channels={bench.seen} time={scrub ?? bench.time} runs={bench.playing}>

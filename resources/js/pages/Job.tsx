@@ -1,5 +1,7 @@
 import { Box, Flex, Heading, HStack, Stack, Table, Text } from '@chakra-ui/react'
 import { Link, router } from '@inertiajs/react'
+import { JobTime } from '@/jobs/JobTime'
+import { MoreForOne } from '@/jobs/MoreForOne'
 import { MarkAgain } from '@/marks/MarkAgain'
 import { Frame } from '@/shell/Frame'
 import type { JobPage } from '@/lib/types'
@@ -53,6 +55,7 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                         {t(': later changes to it do not reach this job.')}
                     </Text>
                 </Box>
+                <JobTime job={job} />
                 <Box bg="copperWash" borderRadius="md" p="3">
                     <Text>
                         <b>{t('The fault:')}</b> {job.fault}
@@ -126,13 +129,16 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                                         ))}
                                     </Table.Cell>
                                     <Table.Cell>
-                                        {r.handed_back && (
-                                            <Link href={`/attempts/${r.attempt}/debrief`}>
-                                                <Text color="copper" textDecoration="underline">
-                                                    {t('Debrief')}
-                                                </Text>
-                                            </Link>
-                                        )}
+                                        <HStack gap="2" justify="flex-end">
+                                            {r.handed_back && (
+                                                <Link href={`/attempts/${r.attempt}/debrief`}>
+                                                    <Text color="copper" textDecoration="underline">
+                                                        {t('Debrief')}
+                                                    </Text>
+                                                </Link>
+                                            )}
+                                            <MoreForOne job={job.id} row={r} />
+                                        </HStack>
                                     </Table.Cell>
                                 </Table.Row>
                             ))}

@@ -36,6 +36,9 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
         worn_leads: false,
         stops: false,
         rules: rules[0]?.id ?? 0,
+        opens_at: null as string | null,
+        closes_at: null as string | null,
+        minutes: null as number | null,
     })
     const { fault, visit } = form.data
 

@@ -1,5 +1,7 @@
 import { Badge, Box, Flex, Heading, HStack, Stack, Text } from '@chakra-ui/react'
 import { Link, router } from '@inertiajs/react'
+import { useState } from 'react'
+import { timeOf } from '@/jobs/moments'
 import { FirstSteps } from '@/shell/FirstSteps'
 import { Frame } from '@/shell/Frame'
 import type { OwnJob } from '@/lib/types'
@@ -7,6 +9,7 @@ import { MainButton, ToolButton } from '@/theme/buttons'
 import { t } from '@/words'
 
 export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
+    const [now] = useState(() => Date.now())
     return (
         <Frame title={t('My jobs')}>
             <Stack gap="4">
@@ -47,6 +50,11 @@ export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
                                 {j.title}
                             </Text>
                             <Text>“{j.complaint}”</Text>
+                            {timeOf(j, now).says.length > 0 && (
+                                <Text fontSize="note" color="faint">
+                                    {timeOf(j, now).says.join(' · ')}
+                                </Text>
+                            )}
                         </Box>
                         <Badge bg={j.kind === 'exam' ? 'copperWash' : 'ground'} color="ink">
                             {j.kind === 'exam' ? t('examination') : t('practice')}
@@ -73,6 +81,7 @@ export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
                         ) : (
                             <MainButton
                                 w="120px"
+                                disabled={j.attempt === null && !timeOf(j, now).canBegin}
                                 aria-label={`${j.attempt ? 'Continue' : 'Begin'}: ${j.title}`}
                                 onClick={() => router.post(`/jobs/${j.id}/attempt`)}
                             >

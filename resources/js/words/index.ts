@@ -1,7 +1,5 @@
-import i18next from 'i18next'
+import i18next, { type ResourceLanguage } from 'i18next'
 import { readLook } from '@/shell/look'
-import british from './en-GB.json'
-import spanish from './es.json'
 
 /** Languages that can be chosen; American English is what stands in the code. */
 export const LANGUAGES = {
@@ -12,12 +10,17 @@ export const LANGUAGES = {
 
 export type Language = keyof typeof LANGUAGES
 
+const CATALOGUES: Partial<Record<Language, () => Promise<{ default: ResourceLanguage }>>> = {
+    'en-GB': () => import('./en-GB.json'),
+    es: () => import('./es.json'),
+}
+
 /** Words by the English that stands in the code; a page is loaded anew when its language is changed. */
 const words = i18next.createInstance()
 void words.init({
     lng: readLook().language,
     fallbackLng: false,
-    resources: { 'en-GB': { translation: british }, es: { translation: spanish } },
+    resources: {},
     keySeparator: false,
     nsSeparator: false,
     contextSeparator: '\0',
@@ -25,6 +28,13 @@ void words.init({
     interpolation: { escapeValue: false },
     initAsync: false,
 })
+
+/** The catalogue of this person's language is there; nothing is written before. */
+export async function haveWords(): Promise<void> {
+    const { language } = readLook()
+    const catalogue = await CATALOGUES[language]?.().catch(() => undefined) // without it the English that stands here
+    if (catalogue) words.addResourceBundle(language, 'translation', catalogue.default)
+}
 
 /** A text in the reader's language; {{names}} in it stand for values. */
 export const t = (text: string, values?: Record<string, unknown>): string => words.t(text, values ?? {})

@@ -133,6 +133,10 @@ export interface BenchPage {
     questions: {
         [k: string]: string
     }
+    /**
+     * when the time of this attempt is over
+     */
+    ends_at: string | null
 }
 export interface BoardData {
     height: number
@@ -368,6 +372,9 @@ export interface Briefing {
     kind: 'practice' | 'exam' | 'warm-up'
     rules: ToldRules
     title: string
+    opens_at: string | null
+    closes_at: string | null
+    minutes: number | null
 }
 /**
  * What a trainee is told of the house rules of a job.
@@ -1217,6 +1224,9 @@ export interface GivenJob {
     rules: ToldRules
     running: number
     title: string
+    opens_at: string | null
+    closes_at: string | null
+    minutes: number | null
 }
 export interface HintState {
     entry: Entry
@@ -1238,6 +1248,9 @@ export interface JobInFull {
      * what the household lived through before the trainee came
      */
     visit: string
+    opens_at: string | null
+    closes_at: string | null
+    minutes: number | null
 }
 export interface JobPage {
     job: JobInFull
@@ -1265,6 +1278,11 @@ export interface TraineeRow {
     passed: boolean | null
     total: number | null
     verdict: string | null
+    id?: number
+    /**
+     * what this person has beyond the others
+     */
+    extra_minutes?: number
 }
 export interface JoinPage {
     least: number
@@ -1417,6 +1435,9 @@ export interface OwnJob {
     rules: ToldRules
     title: string
     total: number | null
+    opens_at: string | null
+    closes_at: string | null
+    minutes: number | null
 }
 export interface OpenLinkPage {
     token: string

@@ -32,6 +32,9 @@ export interface EditsRequest {
     edits: {}[]
     id?: string | null
 }
+export interface ExtraMinutesRequest {
+    minutes: number
+}
 export interface GoRequest {
     upon: number
     way: 'undo' | 'redo' | 'tidy'
@@ -52,6 +55,26 @@ export interface JobRequest {
     low_battery?: boolean | null
     worn_leads?: boolean | null
     stops?: boolean | null
+    /**
+     * a moment as ISO 8601 has it
+     */
+    opens_at?: string | null
+    /**
+     * a moment as ISO 8601 has it
+     */
+    closes_at?: string | null
+    minutes?: number | null
+}
+export interface JobWindowRequest {
+    /**
+     * a moment as ISO 8601 has it
+     */
+    opens_at?: string | null
+    /**
+     * a moment as ISO 8601 has it
+     */
+    closes_at?: string | null
+    minutes?: number | null
 }
 export interface JoinCodeRequest {
     days: number

@@ -1,0 +1,35 @@
+/** A moment as people say it, in the time of this device: "Thu 3 Dec, 14:05". */
+export function said(moment: string | null): string {
+    if (moment === null) return ''
+    const at = new Date(moment)
+    const day = at.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
+    return `${day}, ${at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`
+}
+
+/** A moment for a field of day and time, and back; nothing where it is left empty. */
+export function forField(moment: string | null): string {
+    if (moment === null) return ''
+    const at = new Date(moment)
+    return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16)
+}
+
+export function fromField(field: string): string | null {
+    return field === '' ? null : new Date(field).toISOString()
+}
+
+/** Whether a job can be begun now, and what is said where it cannot, or about its time. */
+export function timeOf(
+    job: { opens_at: string | null; closes_at: string | null; minutes: number | null },
+    now: number,
+): { canBegin: boolean; says: string[] } {
+    const opens = job.opens_at === null ? -Infinity : Date.parse(job.opens_at)
+    const closes = job.closes_at === null ? Infinity : Date.parse(job.closes_at)
+    const says = [
+        ...(now < opens ? [`opens ${said(job.opens_at)}`] : []),
+        ...(job.closes_at === null
+            ? []
+            : [now < closes ? `closes ${said(job.closes_at)}` : `closed ${said(job.closes_at)}`]),
+        ...(job.minutes === null ? [] : [`${job.minutes} minutes`]),
+    ]
+    return { canBegin: now >= opens && now < closes, says }
+}
