@@ -56,7 +56,7 @@ export async function find(page: Page, name: string) {
 /** Signs in with the keys alone. */
 export async function signInByKeys(page: Page, mailbox: string) {
     await page.goto('/login')
-    await reach(page, 'Mail address')
+    await reach(page, 'Mail address or sign-in name')
     await page.keyboard.type(`${mailbox}@demo.example`)
     await reach(page, 'Password')
     await page.keyboard.type('copper-lamp')
