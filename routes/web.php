@@ -18,6 +18,7 @@ use App\Http\Controllers\OverrideController;
 use App\Http\Controllers\PairsController;
 use App\Http\Controllers\PartKindController;
 use App\Http\Controllers\PeopleController;
+use App\Http\Controllers\RecordController;
 use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\RuleSetController;
 use App\Http\Controllers\SessionController;
@@ -109,6 +110,8 @@ Route::middleware(['auth', 'throttle:work', OneAtATime::class])->group(function 
     Route::get('/jobs/{assignment}/marks', [MarkController::class, 'show'])->can('view', 'assignment');
     Route::post('/jobs/{assignment}/marks', [MarkController::class, 'store'])->can('view', 'assignment');
     Route::get('/jobs/{assignment}/marks.csv', [MarkController::class, 'csv'])->can('view', 'assignment');
+    Route::get('/courses/{course}/record', [RecordController::class, 'course'])->can('view', 'course');
+    Route::get('/progress', [RecordController::class, 'own']);
     Route::get('/courses/{course}/marks.csv', [MarkController::class, 'courseCsv'])->can('view', 'course');
     Route::post('/warm-up', [WarmUpController::class, 'store']);
     Route::get('/reference', [ReferenceController::class, 'show']);

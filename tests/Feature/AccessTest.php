@@ -30,7 +30,7 @@ class AccessTest extends TestCase
         // for everybody who is signed in
         $open = [
             '/', 'logout', 'reference', 'reference/sums/{sum}', 'warm-up',
-            'account', 'account/password', 'account/sign-out-elsewhere',
+            'account', 'account/password', 'account/sign-out-elsewhere', 'progress',
         ];
         foreach (Route::getRoutes() as $route) {
             if (in_array('auth', $route->gatherMiddleware(), true) && ! in_array($route->uri(), $open, true)) {
@@ -94,6 +94,7 @@ class AccessTest extends TestCase
             ['GET', 'rules/preview/{task}'], // RuleSetTest
             ['GET', 'attempts/{attempt}/pairs'], ['POST', 'attempts/{attempt}/pairs'], // PairsTest
             ['POST', 'models/{appliance}/analysis'], // AnalysisTest
+            ['GET', 'progress'], // GradebookTest: one's own
             // JobTimeTest
             ['POST', 'jobs/{assignment}/window'], ['POST', 'jobs/{assignment}/trainees/{user}/extra'],
             ['POST', 'jobs/{assignment}/trainees/{user}/again'],
@@ -140,6 +141,7 @@ class AccessTest extends TestCase
         yield 'its files' => ['GET', '/drafts/{draft}/files/{what}'];
         yield 'own kinds' => ['GET', '/kinds'];
         yield 'keep a kind' => ['POST', '/kinds'];
+        yield 'record of a class' => ['GET', '/courses/{course}/record'];
         yield 'people' => ['GET', '/people'];
         yield 'a class' => ['POST', '/courses'];
         yield 'its name' => ['POST', '/courses/{course}'];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
+use OddSpark\Trade\Competency;
+
 /**
  * The families of kinds, as the schema lists them, and what each is to an appliance: the only place that sorts them.
  */
@@ -50,6 +52,24 @@ enum Family: string
             self::Draught => Guarded::Draught,
             self::Safety => Guarded::Water,
             default => null,
+        };
+    }
+
+    /** What finding a fault of it shows that somebody can do; null for what says nothing of one thing. */
+    public function competency(): ?Competency
+    {
+        return match ($this) {
+            self::Supply, self::Transformer, self::Fuse, self::Switches, self::Ground,
+            self::Splices => Competency::Supply,
+            self::Control, self::Relay, self::Thermostat => Competency::Control,
+            self::Igniter, self::Ignition, self::GasValve, self::GasSupply, self::Burners,
+            self::Pilot => Competency::Ignition,
+            self::Flame => Competency::Proving,
+            self::Airflow, self::Blower, self::Limit, self::Rollout, self::Draught, self::Inducer,
+            self::Exchanger => Competency::Airflow,
+            self::Pump, self::Water, self::ZoneValve, self::Safety => Competency::Hydronics,
+            self::OilSupply, self::OilValve, self::BurnerMotor => Competency::Oil,
+            self::Own => null,
         };
     }
 

@@ -20,6 +20,12 @@ export default function Shop({ courses, models, jobs }: ShopPage) {
                             {courses.map((c) => (
                                 <span key={c.id}>
                                     {c.name}: {c.trainees_count} {t('trainees ·')}{' '}
+                                    <Link href={`/courses/${c.id}/record`}>
+                                        <Text as="span" color="copper" textDecoration="underline">
+                                            {t('record')}
+                                        </Text>
+                                    </Link>{' '}
+                                    ·{' '}
                                     <a href={`/courses/${c.id}/marks.csv`}>
                                         <Text as="span" color="copper" textDecoration="underline">
                                             {t('marks as CSV')}

@@ -33,7 +33,7 @@ export function Frame({ title, children, full = false }: { title: string; childr
                     </HStack>
                 </Link>
                 {me?.role === 'instructor' && (
-                    <HStack as="nav" gap="4">
+                    <HStack as="nav" gap="4" overflowX="auto" minW="0" whiteSpace="nowrap">
                         <Link href="/">{t('Shop')}</Link>
                         <Link href="/models">{t('Models')}</Link>
                         <Link href="/drafts">{t('Build')}</Link>
@@ -43,8 +43,9 @@ export function Frame({ title, children, full = false }: { title: string; childr
                     </HStack>
                 )}
                 {me?.role === 'trainee' && (
-                    <HStack as="nav" gap="4">
+                    <HStack as="nav" gap="4" overflowX="auto" minW="0" whiteSpace="nowrap">
                         <Link href="/">{t('My jobs')}</Link>
+                        <Link href="/progress">{t('My progress')}</Link>
                         <Link href="/reference">{t('Reference')}</Link>
                     </HStack>
                 )}

@@ -79,6 +79,15 @@ export const HELP: Record<string, Topic> = {
             'Nobody needs a real name or a mail address: a nickname works, and gets a name to sign in with.',
         ],
     },
+    Gradebook: {
+        says: [
+            'Marks of every job, and what each trainee has shown: tracing and finding count for the part that had failed, technique for the meter, safety and verification for themselves.',
+            'Few jobs make a wide bar: it says little yet. Practise next names what was shown least surely.',
+        ],
+    },
+    Progress: {
+        says: ['What you have shown in the jobs you closed, and what to practise next. A wide bar says little yet.'],
+    },
     Account: { says: ['Your password, your classes, and where you are signed in.'] },
     MyJobs: {
         says: [

@@ -1044,6 +1044,13 @@ export interface PairsState {
     run?: number
     share?: number
 }
+export interface DoneJob {
+    attempt: number
+    title: string
+    at: string
+    total: number | null
+    passed: boolean | null
+}
 /**
  * What comes back of an edit: of the board and the settings only what has changed.
  */
@@ -1227,6 +1234,57 @@ export interface GivenJob {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
+}
+export interface GradebookPage {
+    course: {
+        id: number
+        name: string
+    }
+    jobs: {
+        id: number
+        title: string
+        kind: string
+    }[]
+    competencies: string[]
+    people: GradedPerson[]
+    hard: HardCompetency[]
+}
+export interface GradedPerson {
+    id: number
+    name: string
+    marks: GradedMark[]
+    competencies:
+        | {
+              [k: string]: Proficiency
+          }
+        | unknown[]
+    next: NextCompetency
+}
+export interface GradedMark {
+    job: number
+    attempt: number
+    total: number | null
+    passed: boolean | null
+}
+/**
+ * The mean of what was shown over so many jobs, 0 to 1, with Wilson's interval at 95 %.
+ */
+export interface Proficiency {
+    jobs: number
+    share: number
+    low: number
+    high: number
+}
+export interface NextCompetency {
+    competency: string
+    why: string
+}
+export interface HardCompetency {
+    competency: string
+    jobs: number
+    share: number
+    low: number
+    high: number
 }
 export interface HintState {
     entry: Entry
@@ -1450,6 +1508,15 @@ export interface OpenLinkPage {
 export interface PeoplePage {
     courses: CourseInFull[]
     done: AuditRow[]
+}
+export interface ProgressPage {
+    competencies:
+        | {
+              [k: string]: Proficiency
+          }
+        | unknown[]
+    next: NextCompetency
+    done: DoneJob[]
 }
 export interface Published {
     appliance: number

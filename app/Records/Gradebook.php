@@ -1,0 +1,218 @@
+<?php
+
+namespace App\Records;
+
+use App\Models\Assignment;
+use App\Models\AssignmentKind;
+use App\Models\Course;
+use App\Models\User;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use OddSpark\Appliance\Model;
+use OddSpark\Faults\FaultSet;
+use OddSpark\Marking\Proficiency;
+use OddSpark\Marking\Shown;
+use OddSpark\Trade\Competency;
+
+/**
+ * The record of a class: every mark of every job, what each person has shown of each competency, and what the class
+ * finds hard. Computed from judged lines; what weighed nothing by the house rules shows nothing.
+ *
+ * @phpstan-type Judged array{attempt: int, user: int, job: int, total: float|null, passed: bool|null, at: string,
+ *     shown: array<string, float>}
+ */
+class Gradebook
+{
+    /** Jobs that a proficiency rests on before it is taken to say anything. */
+    private const ENOUGH = 3;
+
+    /** @return array<string, mixed> as the page has it */
+    public static function of(Course $course): array
+    {
+        $jobs = Assignment::query()
+            ->select(Assignment::LIGHT)
+            ->where('course_id', $course->id)
+            ->where('kind', '!=', AssignmentKind::WarmUp)
+            ->orderBy('id')
+            ->get();
+        $people = $course->trainees()->get(['users.id', 'name']);
+        $all = self::shown($jobs, $people->modelKeys());
+        $byPerson = collect($all)->groupBy('user');
+
+        return [
+            'course' => ['id' => $course->id, 'name' => $course->name],
+            'jobs' => $jobs->map(fn (Assignment $job) => [
+                'id' => $job->id, 'title' => $job->title, 'kind' => $job->kind->value,
+            ]),
+            'competencies' => array_column(Competency::cases(), 'value'),
+            'people' => $people->map(function (User $person) use ($byPerson): array {
+                /** @var Collection<int, Judged> $own */
+                $own = $byPerson->get($person->id, collect());
+
+                return [
+                    'id' => $person->id,
+                    'name' => $person->name,
+                    'marks' => $own->map(fn (array $a) => [
+                        'job' => $a['job'], 'attempt' => $a['attempt'], 'total' => $a['total'], 'passed' => $a['passed'],
+                    ])->values(),
+                    'competencies' => self::proficiencies($own->all()),
+                    'next' => self::next(self::proficiencies($own->all())),
+                ];
+            }),
+            'hard' => self::hard($all),
+        ];
+    }
+
+    /**
+     * One person's own record, over all classes.
+     *
+     * @return array<string, mixed>
+     */
+    public static function ofPerson(User $person): array
+    {
+        $jobs = Assignment::query()
+            ->select(Assignment::LIGHT)
+            ->where('kind', '!=', AssignmentKind::WarmUp)
+            ->whereHas('attempts', fn ($q) => $q->where('user_id', $person->id)->whereNotNull('handed_back_at'))
+            ->get();
+        $all = self::shown($jobs, [$person->id]);
+        $titles = $jobs->pluck('title', 'id');
+
+        return [
+            'competencies' => self::proficiencies($all),
+            'next' => self::next(self::proficiencies($all)),
+            'done' => array_map(fn (array $a) => [
+                'attempt' => $a['attempt'], 'title' => $titles[$a['job']], 'at' => $a['at'], 'total' => $a['total'],
+                'passed' => $a['passed'],
+            ], $all),
+        ];
+    }
+
+    /**
+     * What was shown in each attempt that is marked, the oldest first.
+     *
+     * @param Collection<int, Assignment> $jobs
+     * @param list<int> $people ids
+     * @return list<Judged>
+     */
+    private static function shown(Collection $jobs, array $people): array
+    {
+        $families = self::families($jobs);
+        $rows = DB::table('attempts')
+            ->whereIn('assignment_id', $jobs->pluck('id'))
+            ->whereIn('user_id', $people)
+            ->whereNotNull('mark')
+            ->orderBy('handed_back_at')
+            ->get([
+                'id', 'user_id', 'assignment_id', 'handed_back_at',
+                // of a mark its figures alone: its sentences are long
+                DB::raw("JSON_EXTRACT(mark, '$.total') as total"),
+                DB::raw("JSON_EXTRACT(mark, '$.passed') as passed"),
+                DB::raw("JSON_EXTRACT(mark, '$.lines[*].id') as line_ids"),
+                DB::raw("JSON_EXTRACT(mark, '$.lines[*].share') as line_shares"),
+                DB::raw("JSON_EXTRACT(mark, '$.lines[*].weight') as line_weights"),
+            ]);
+
+        return $rows->map(function (object $row) use ($families): array {
+            [$ids, $shares, $weights] = array_map(
+                fn (?string $json) => $json === null ? [] : json_decode($json, true),
+                [$row->line_ids, $row->line_shares, $row->line_weights],
+            );
+            $judged = [];
+            foreach ($ids as $i => $id) {
+                if (($weights[$i] ?? 0) > 0) {
+                    $judged[$id] = (float) ($shares[$i] ?? 0);
+                }
+            }
+
+            return [
+                'attempt' => $row->id, 'user' => $row->user_id, 'job' => $row->assignment_id,
+                'total' => $row->total === null ? null : (float) $row->total,
+                'passed' => $row->passed === null ? null : $row->passed === 'true' || $row->passed === '1',
+                'at' => (string) $row->handed_back_at,
+                'shown' => Shown::by($judged, $families[$row->assignment_id] ?? ''),
+            ];
+        })->all();
+    }
+
+    /**
+     * The family of each job's fault; of a model it is worked out once.
+     *
+     * @param Collection<int, Assignment> $jobs
+     * @return array<int, string> by job
+     */
+    private static function families(Collection $jobs): array
+    {
+        $families = [];
+        foreach ($jobs as $job) {
+            $of = Cache::rememberForever('families:'.Assignment::ENGINE.":$job->hash", function () use ($job): array {
+                $document = Assignment::query()->whereKey($job->id)->value('document');
+                $model = new Model(json_decode((string) $document, true, 64, JSON_THROW_ON_ERROR));
+
+                return array_map(fn ($fault) => $fault->family, FaultSet::of($model)->faults);
+            });
+            $families[$job->id] = $of[$job->fault] ?? '';
+        }
+
+        return $families;
+    }
+
+    /**
+     * @param array<int, Judged> $attempts
+     * @return array<string, array{jobs: int, share: float, low: float, high: float}> of those that were shown at all
+     */
+    private static function proficiencies(array $attempts): array
+    {
+        $by = [];
+        foreach ($attempts as $attempt) {
+            foreach ($attempt['shown'] as $competency => $share) {
+                $by[$competency][] = $share;
+            }
+        }
+
+        return array_map(fn (array $all) => Proficiency::of($all)->toArray(), $by);
+    }
+
+    /**
+     * What to practise next, and why: what was shown least surely; first what was never shown.
+     *
+     * @param array<string, array{jobs: int, share: float, low: float, high: float}> $proficiencies
+     * @return array{competency: string, why: string}
+     */
+    private static function next(array $proficiencies): array
+    {
+        foreach (Competency::cases() as $competency) {
+            if (! isset($proficiencies[$competency->value]) && $competency !== Competency::Oil) {
+                return ['competency' => $competency->value, 'why' => 'No job has shown it yet.'];
+            }
+        }
+        uasort($proficiencies, fn (array $a, array $b) => $a['low'] <=> $b['low']);
+        $least = (string) array_key_first($proficiencies);
+        $of = $proficiencies[$least];
+
+        return [
+            'competency' => $least,
+            'why' => $of['jobs'] < self::ENOUGH
+                ? "Only {$of['jobs']} ".($of['jobs'] === 1 ? 'job has' : 'jobs have').' shown it.'
+                : sprintf('%d %% over %d jobs, the least of all.', round(100 * $of['share']), $of['jobs']),
+        ];
+    }
+
+    /**
+     * What the class finds hard, the hardest first.
+     *
+     * @param list<Judged> $attempts
+     * @return list<array{competency: string, jobs: int, share: float, low: float, high: float}>
+     */
+    private static function hard(array $attempts): array
+    {
+        $hard = [];
+        foreach (self::proficiencies($attempts) as $competency => $of) {
+            $hard[] = ['competency' => $competency] + $of;
+        }
+        usort($hard, fn (array $a, array $b) => $a['share'] <=> $b['share']);
+
+        return $hard;
+    }
+}
