@@ -634,7 +634,12 @@ test("a kind of one's own with a table, placed; a sequence changed line by line;
         .click()
     await hand.press('These 2 at once')
     // among those that come together, and in the list
-    await expect(page.getByLabel('Faults').getByText(/Igniter: cracked, open and Filter/).first()).toBeVisible()
+    await expect(
+        page
+            .getByLabel('Faults')
+            .getByText(/Igniter: cracked, open and Filter/)
+            .first(),
+    ).toBeVisible()
     await page.getByLabel('Find a fault').fill('igniter: cracked')
     await page.getByLabel('Weight of Igniter: cracked, open', { exact: true }).fill('5')
     const weighed = page.waitForResponse((r) => r.url().endsWith('/edits'))

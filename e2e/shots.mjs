@@ -87,6 +87,16 @@ await as('ines', async (page, shot) => {
     await page.getByRole('link', { name: /Bookbinder/ }).click()
     await page.getByRole('heading', { name: /Bookbinder/ }).waitFor()
     await shot('job')
+    await page.goto(`${base}/people`)
+    await page.getByRole('heading', { name: 'People' }).waitFor()
+    const code = page.getByRole('button', { name: '7 days' })
+    if (await code.count()) await code.click()
+    await page.getByTestId('join-code').waitFor()
+    await shot('people')
+    await page.goto(`${base}/`)
+    await page.getByRole('link', { name: 'record' }).first().click()
+    await page.getByRole('button', { name: 'Competencies' }).click()
+    await shot('gradebook')
     await page.goto(`${base}/rules`)
     await page.getByLabel('Pass mark, of 100').waitFor()
     await shot('house-rules')
@@ -124,13 +134,6 @@ await as('wendell', async (page, shot) => {
     await page.getByRole('tab', { name: /Log/ }).click()
     await page.getByRole('region', { name: 'Clamp' }).getByRole('button', { name: 'Log reading' }).click()
     await shot('bench-instruments')
-    await pick('limit.a')
-    await page.getByRole('button', { name: /^Jumper from/ }).click()
-    await pick('limit.b')
-    await page.getByRole('button', { name: /^Jumper Limit/ }).click()
-    await page.getByText('Listen, feel, tap…').click()
-    await page.getByRole('tab', { name: 'Call' }).click()
-    await shot('bench-hands')
     await page.goto(`${base}/reference`)
     await page.getByRole('heading', { name: 'Reference' }).first().waitFor()
     await shot('reference')
@@ -148,28 +151,34 @@ await as('tova', async (page, shot) => {
     await shot('warm-up')
 })
 
-// a 10-inch tablet held across, the board two steps nearer
+// a phone held upright
 await as(
     'marek',
     async (page, shot) => {
-        if (only.length && !only.includes('bench-tablet')) return
+        if (only.length && !only.includes('bench-phone')) return
         await page
-            .getByText('Crew house: radiators only along with the bath')
+            .getByText('Seed library: went cold at noon')
             .locator('xpath=ancestor::div[2]')
             .getByRole('button', { name: /Begin|Continue/ })
             .tap()
-        await page.getByRole('button', { name: /^Door o/ }).waitFor()
-        if (await page.getByRole('button', { name: 'Door off' }).count())
-            await page.getByRole('button', { name: 'Door off' }).tap()
-        const all = page.getByRole('button', { name: /^The whole appliance/ })
-        if ((await all.getAttribute('aria-pressed')) === 'false') await all.tap()
-        await page.locator('[data-place="three-port.WH"]').tap()
-        await page.locator('[data-place="three-port.BU"]').tap()
+        const close = page.getByRole('button', { name: 'Close', exact: true })
+        await page.getByRole('button', { name: 'Run' }).waitFor()
+        if (await close.isVisible()) await close.tap()
+        for (const name of ['Door off', 'Hold door switch'])
+            if (await page.getByRole('button', { name }).count()) await page.getByRole('button', { name }).tap()
+        const find = async (name) => {
+            await page.getByLabel('Find a part or a terminal').fill(name)
+            await page.getByLabel('Find a part or a terminal').press('Enter')
+        }
+        for (const terminal of ['R', 'C']) {
+            await find(`Furnace control ${terminal}`)
+            await page.locator(`[data-place="board.${terminal}"]`).tap()
+        }
         await page.getByTestId('display').getByText(/V AC/).waitFor()
-        await page.getByRole('button', { name: 'Zoom in' }).tap()
-        await shot('bench-tablet')
+        await page.locator('[data-part="board"]').tap()
+        await shot('bench-phone')
     },
-    { viewport: { width: 1080, height: 810 }, hasTouch: true },
+    { viewport: { width: 390, height: 844 }, hasTouch: true },
 )
 
 await as('brannoc', async (page, shot) => {

@@ -2,8 +2,8 @@ import { expect, test, type Page } from '@playwright/test'
 import { clean, fits, press, signIn } from './people'
 
 const SCREENS = {
-    'a phone': { viewport: { width: 390, height: 844 }, who: 'isolde' },
-    'an upright tablet': { viewport: { width: 820, height: 1180 }, who: 'sunniva' },
+    'a phone': { viewport: { width: 390, height: 844 }, who: 'brannoc' },
+    'an upright tablet': { viewport: { width: 820, height: 1180 }, who: 'marek' },
 }
 
 /** Brings a part or a terminal into view by its name, as one does where not all of the board has room. */

@@ -33,7 +33,7 @@ export function TimeFields({ value, errors, onChange }: Props) {
     )
     return (
         <>
-            <Grid templateColumns="1fr" gap="1">
+            <Grid templateColumns="repeat(auto-fit, minmax(190px, 1fr))" gap="1">
                 {field(t('Opens'), 'opens', 'datetime-local')}
                 {field(t('Closes'), 'closes', 'datetime-local')}
                 {field(t('Minutes each'), 'minutes', 'number')}

@@ -6,8 +6,8 @@ import { t } from '@/words'
 export function Span({ of, label }: { of: Proficiency | undefined; label: string }) {
     if (!of)
         return (
-            <Text fontSize="note" color="faint">
-                {t('not shown yet')}
+            <Text fontSize="note" color="faint" role="img" aria-label={t('{{label}}: not shown yet', { label })}>
+                –
             </Text>
         )
     const percent = (v: number) => `${Math.round(100 * v)}%`
