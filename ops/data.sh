@@ -2,6 +2,7 @@
 
 migrate() { # instance database
     step "Bringing the tables up to date ($2)" artisan "$1" "$2" migrate --force
+    step "Sealing the audit log ($2)" artisan "$1" "$2" audit:seal
     step "Bringing shipped models and rules up to date ($2)" artisan "$1" "$2" shipped:load
 }
 demo() { # instance database [--if-empty]
@@ -15,7 +16,7 @@ backup() { # file
     (umask 0077; : >"$to.part") 2>/dev/null || die "cannot write $to."
     rm -rf "$work"; as_service mkdir -m 0700 "$work"
     # --single-transaction: one moment of all tables, while people go on working
-    if ! as_service mariadb-dump --no-defaults -S "$(db_socket app)" --single-transaction --quick --hex-blob --skip-lock-tables \
+    if ! as_service mariadb-dump --no-defaults -S "$(db_socket app)" --single-transaction --quick --hex-blob --skip-lock-tables --skip-triggers \
         --ignore-table-data=odd_spark.cache --ignore-table-data=odd_spark.cache_locks odd_spark >"$work/database.sql" 2>"$VAR/log/backup.log"; then
         rm -rf "$work" "$to.part"; die "the database could not be read. See var/log/backup.log."
     fi
@@ -51,7 +52,9 @@ restore() { # file [--replace-everything]
     [ -n "$tables" ] || die "$from holds no tables. Nothing was changed."
     stop_site app
     db_root app -e 'DROP DATABASE IF EXISTS odd_spark_outgoing; CREATE DATABASE odd_spark_outgoing; CREATE DATABASE IF NOT EXISTS odd_spark'
-    local list='' table
+    local list='' table trigger
+    # a table with a trigger stays where it is; migrate makes them anew
+    for trigger in $(db_root app -N -e "SELECT CONCAT(trigger_schema, '.', trigger_name) FROM information_schema.triggers WHERE trigger_schema IN ('odd_spark', 'odd_spark_incoming')"); do db_root app -e "DROP TRIGGER $trigger"; done
     for table in $(db_root app -N -e "SELECT table_name FROM information_schema.tables WHERE table_schema='odd_spark'"); do list+=",odd_spark.$table TO odd_spark_outgoing.$table"; done
     for table in $tables; do list+=",odd_spark_incoming.$table TO odd_spark.$table"; done
     db_root app -e "RENAME TABLE ${list#,}" 2>"$VAR/log/restore.log" || die "the tables could not be put in place. What was here is still here; see var/log/restore.log."

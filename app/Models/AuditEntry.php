@@ -4,6 +4,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /**
  * Who did what to whom: ids and no names. Rows are added only; the database refuses to change or delete one.
@@ -24,6 +25,18 @@ class AuditEntry extends Model
     protected function casts(): array
     {
         return ['more' => 'array', 'created_at' => 'datetime'];
+    }
+
+    /** Has the database refuse to change or delete a row; again after a restore, which brings tables without it. */
+    public static function seal(): void
+    {
+        foreach (['UPDATE', 'DELETE'] as $change) {
+            DB::unprepared(
+                'CREATE OR REPLACE TRIGGER audit_entries_no_'.strtolower($change).
+                    " BEFORE $change ON audit_entries FOR EACH ROW ".
+                    "SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'The audit log can only be added to.'",
+            );
+        }
     }
 
     /** @param array<string, int|string> $more ids and counts, no names */

@@ -1,8 +1,8 @@
 <?php
 
+use App\Models\AuditEntry;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /** How people come into a class: by a code that expires, or by a link of their own; and who did what to whom. */
@@ -33,12 +33,7 @@ return new class() extends Migration {
             $table->json('more')->nullable();
             $table->timestamp('created_at')->useCurrent();
         });
-        foreach (['UPDATE', 'DELETE'] as $change) {
-            DB::unprepared(
-                'CREATE TRIGGER audit_entries_no_'.strtolower($change)." BEFORE $change ON audit_entries FOR EACH ROW ".
-                "SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'The audit log can only be added to.'",
-            );
-        }
+        AuditEntry::seal();
     }
 
     public function down(): void
