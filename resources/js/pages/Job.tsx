@@ -55,7 +55,7 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                         {t(': later changes to it do not reach this job.')}
                     </Text>
                 </Box>
-                <JobTime job={job} />
+                <JobTime key={`${job.opens_at} ${job.closes_at} ${job.minutes}`} job={job} />
                 <Box bg="copperWash" borderRadius="md" p="3">
                     <Text>
                         <b>{t('The fault:')}</b> {job.fault}
