@@ -53,8 +53,8 @@ Route::middleware(['auth', 'throttle:work', OneAtATime::class])->group(function 
     Route::get('/', HomeController::class);
 
     Route::get('/account', [AccountController::class, 'show']);
-    Route::post('/account/password', [AccountController::class, 'password'])->middleware('throttle:join');
-    Route::post('/account/sign-out-elsewhere', [AccountController::class, 'signOutElsewhere'])->middleware('throttle:join');
+    Route::post('/account/password', [AccountController::class, 'password'])->middleware('throttle:password');
+    Route::post('/account/sign-out-elsewhere', [AccountController::class, 'signOutElsewhere'])->middleware('throttle:password');
     Route::post('/account/join', [AccountController::class, 'join'])->can('join', Course::class)->middleware('throttle:join');
 
     Route::get('/people', [PeopleController::class, 'index'])->can('viewAny', Course::class);

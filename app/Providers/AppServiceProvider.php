@@ -33,8 +33,13 @@ class AppServiceProvider extends ServiceProvider
             'work',
             fn (Request $request) => Limit::perMinute(1200)->by((string) $request->user()?->getAuthIdentifier()),
         );
-        // codes, links and passwords are not to be guessed: a class at once, and no more
-        RateLimiter::for('join', fn (Request $request) => Limit::perMinute(40)->by((string) $request->ip()));
+        // a whole class comes in at once from one address; a code has 31^8 forms, a link more
+        RateLimiter::for('join', fn (Request $request) => Limit::perMinute(300)->by((string) $request->ip()));
+        // whoever sits down at a place that somebody left signed in does not guess his password
+        RateLimiter::for(
+            'password',
+            fn (Request $request) => Limit::perMinute(10)->by((string) $request->user()?->getAuthIdentifier()),
+        );
         $this->app->resolving('queue.worker', fn () => $this->followWorker());
     }
 

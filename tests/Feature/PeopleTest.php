@@ -27,6 +27,7 @@ class PeopleTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
+        $this->withoutAnalyses();
         $this->openSchool();
     }
 
@@ -182,14 +183,37 @@ class PeopleTest extends TestCase
         $this->assertFalse(DB::table('sessions')->where('id', 'old')->exists(), 'whoever had the old password is out');
     }
 
+    public function test_a_whole_class_comes_in_from_one_address_and_a_password_is_not_guessed_at_a_seat(): void
+    {
+        $to = "/courses/{$this->course->id}/roster";
+        $csv = implode("\n", array_map(fn (int $i) => "Trainee $i", range(1, 40)));
+        $people = $this->actingAs($this->instructor)->postJson($to, ['csv' => $csv])->json('people');
+        auth()->logout();
+        foreach ($people as $person) {
+            $this->get($person['link'])->assertOk();
+            $this->post($person['link'], ['password' => self::PASSWORD])->assertRedirect('/');
+            auth()->logout();
+        }
+        $this->actingAs($this->trainee);
+        $guess = ['current_password' => 'guess', 'password' => self::PASSWORD];
+        for ($i = 0; $i < 10; $i++) {
+            $this->postJson('/account/password', $guess)->assertUnprocessable();
+        }
+        $this->postJson('/account/password', $guess)->assertTooManyRequests();
+    }
+
     public function test_who_is_removed_keeps_what_was_done_and_leaves_the_class(): void
     {
         $job = $this->give();
         $attempt = $this->begin($job);
+        $notBegun = $this->give('igniter:cracked');
         $at = "/courses/{$this->course->id}/trainees/{$this->trainee->id}";
         $this->actingAs($this->instructor)->delete($at)->assertRedirect('/people');
         $this->assertNotContains($this->trainee->id, $this->course->trainees()->pluck('users.id'));
         $this->assertTrue($attempt->refresh()->exists);
+        $this->actingAs($this->trainee)->post("/jobs/$notBegun->id/attempt")->assertNotFound();
+        $this->post("/jobs/$job->id/attempt")->assertRedirect("/attempts/$attempt->id");
+        $this->actingAs($this->instructor);
         $this->deleteJson($at)->assertNotFound();
     }
 

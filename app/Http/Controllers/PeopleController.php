@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Models\AccessLink;
+use App\Models\Assignment;
 use App\Models\AuditEntry;
 use App\Models\Course;
 use App\Models\Role;
@@ -123,10 +124,14 @@ class PeopleController extends Controller
         ]);
     }
 
-    /** Out of the class; what was done in its jobs stays. */
+    /** Out of the class and of its jobs that were not begun; what was done in the others stays, and can be finished. */
     public function remove(Request $request, Course $course, User $user): RedirectResponse
     {
         abort_unless($course->trainees()->detach($user->id) > 0, 404);
+        $begun = $user->attempts()->pluck('assignment_id');
+        $user->assignments()->detach(
+            Assignment::query()->where('course_id', $course->id)->whereNotIn('id', $begun)->pluck('id'),
+        );
         AuditEntry::note($request->user(), 'remove from class', $user, ['course' => $course->id]);
 
         return redirect('/people');
