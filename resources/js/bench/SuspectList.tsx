@@ -7,6 +7,7 @@ import { Mini, SuspectLine } from './SuspectLine'
 import { search } from '@/search/search'
 import { MainButton } from '@/theme/buttons'
 import { t } from '@/words'
+import { familyName } from '@/lib/families'
 
 interface Props {
     faults: FaultName[]
@@ -49,7 +50,7 @@ export function SuspectList({ faults, log, act }: Props) {
                 {families.map(({ family, parts }) => {
                     const isFolded = folded.includes(family) && words === ''
                     return (
-                        <Box key={family} role="group" aria-label={family}>
+                        <Box key={family} role="group" aria-label={familyName(family)}>
                             <HStack
                                 as="button"
                                 w="100%"
@@ -72,7 +73,7 @@ export function SuspectList({ faults, log, act }: Props) {
                                     {isFolded ? '▸' : '▾'}
                                 </Text>
                                 <Text as="span" flex="1">
-                                    {family}
+                                    {familyName(family)}
                                 </Text>
                                 <Text as="span" fontWeight={400} color="faint">
                                     {left(parts.flatMap((p) => p.faults))}

@@ -5,6 +5,7 @@ import { useTold } from '@/lib/query'
 import { search } from '@/search/search'
 import type { KindFound } from './types'
 import { t } from '@/words'
+import { familyName } from '@/lib/families'
 
 interface Props {
     draft: number
@@ -60,7 +61,7 @@ export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
                     <Box key={name} mb="2" role="group" aria-label={name || t('Found')}>
                         {name !== '' && (
                             <Text fontSize="note" color="faint" fontWeight={700}>
-                                {name}
+                                {familyName(name)}
                             </Text>
                         )}
                         <Grid templateColumns="repeat(auto-fill, minmax(92px, 1fr))" gap="1">

@@ -3,6 +3,7 @@ import { percents } from '@/lib/percents'
 import { clock } from '@/tape/scale'
 import type { Best, DebriefData, Row } from './types'
 import { t } from '@/words'
+import { familyName } from '@/lib/families'
 
 interface Props {
     row: Row
@@ -80,7 +81,7 @@ export function Known({ row, index, debrief, titles, shown, onShow, onEntry }: P
                     <Text fontWeight={700}>{t('What it said of each family')}</Text>
                     {row.families.map((f) => (
                         <HStack key={f.family} justify="space-between" fontSize="text">
-                            <Text>{f.family}</Text>
+                            <Text>{familyName(f.family)}</Text>
                             <Text
                                 className="reading"
                                 color={

@@ -11,6 +11,7 @@ import { useTold } from '@/lib/query'
 import type { FaultName, ModelPage, Preview } from '@/lib/types'
 import { search } from '@/search/search'
 import { Frame } from '@/shell/Frame'
+import { familyName } from '@/lib/families'
 
 import { Tape } from '@/tape/Tape'
 import { ToolButton } from '@/theme/buttons'
@@ -91,7 +92,7 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                         {families.map(([family, list]) => (
                             <Box key={family} mb="2">
                                 <Text fontSize="note" color="faint" fontWeight={700}>
-                                    {family}
+                                    {familyName(family)}
                                 </Text>
                                 {list.map((f) => (
                                     <Button
