@@ -25,7 +25,7 @@ export function Find({ board, onFound }: Props) {
     }
     return (
         <form
-            style={{ flex: '1 1 64px', maxWidth: 148 }}
+            style={{ flex: '1 1 84px', minWidth: 84, maxWidth: 148 }}
             onSubmit={(e) => {
                 e.preventDefault()
                 go()

@@ -42,7 +42,8 @@ export function MeterDisplay({ scene, reading, moving, time, names }: Props) {
             </HStack>
             <Text
                 className="reading"
-                fontSize="30px"
+                fontSize={{ base: '22px', md: '30px' }}
+                whiteSpace="nowrap"
                 fontWeight={600}
                 textAlign="end"
                 data-testid="display"
