@@ -46,6 +46,14 @@ class JobClock
         return $ends === [] ? null : min($ends);
     }
 
+    /** Seconds that an attempt still has, by this clock and not by the browser's; null when there is no end to it. */
+    public static function left(Attempt $attempt): ?int
+    {
+        $ends = self::ends($attempt);
+
+        return $ends === null ? null : max(0, $ends->getTimestamp() - now()->getTimestamp());
+    }
+
     public static function isOver(Attempt $attempt): bool
     {
         return self::ends($attempt)?->isPast() === true;

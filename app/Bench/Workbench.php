@@ -268,7 +268,11 @@ class Workbench
         if (! $attempt->isOpen() || ! $attempt->isOfToday() || ! JobClock::isOver($attempt)) {
             return false;
         }
-        $this->at($attempt, fn (Attempt $attempt, Bench $bench, BenchState $state): array => [$state, null]);
+        try {
+            $this->at($attempt, fn (Attempt $attempt, Bench $bench, BenchState $state): array => [$state, null]);
+        } catch (StaleAttempt) {
+            return false; // closed meanwhile, by its trainee or by the other worker
+        }
 
         return true;
     }

@@ -39,6 +39,7 @@ class Gradebook
         $people = $course->trainees()->get(['users.id', 'name']);
         $all = self::shown($jobs, $people->modelKeys());
         $byPerson = collect($all)->groupBy('user');
+        $can = self::canShow($jobs);
 
         return [
             'course' => ['id' => $course->id, 'name' => $course->name],
@@ -46,7 +47,7 @@ class Gradebook
                 'id' => $job->id, 'title' => $job->title, 'kind' => $job->kind->value,
             ]),
             'competencies' => array_column(Competency::cases(), 'value'),
-            'people' => $people->map(function (User $person) use ($byPerson): array {
+            'people' => $people->map(function (User $person) use ($byPerson, $can): array {
                 /** @var Collection<int, Judged> $own */
                 $own = $byPerson->get($person->id, collect());
 
@@ -57,7 +58,7 @@ class Gradebook
                         'job' => $a['job'], 'attempt' => $a['attempt'], 'total' => $a['total'], 'passed' => $a['passed'],
                     ])->values(),
                     'competencies' => self::proficiencies($own->all()),
-                    'next' => self::next(self::proficiencies($own->all())),
+                    'next' => self::next(self::proficiencies($own->all()), $can),
                 ];
             }),
             'hard' => self::hard($all),
@@ -81,7 +82,7 @@ class Gradebook
 
         return [
             'competencies' => self::proficiencies($all),
-            'next' => self::next(self::proficiencies($all)),
+            'next' => self::next(self::proficiencies($all), self::canShow($jobs)),
             'done' => array_map(fn (array $a) => [
                 'attempt' => $a['attempt'], 'title' => $titles[$a['job']], 'at' => $a['at'], 'total' => $a['total'],
                 'passed' => $a['passed'],
@@ -146,16 +147,39 @@ class Gradebook
     {
         $families = [];
         foreach ($jobs as $job) {
-            $of = Cache::rememberForever('families:'.Assignment::ENGINE.":$job->hash", function () use ($job): array {
-                $document = Assignment::query()->whereKey($job->id)->value('document');
-                $model = new Model(json_decode((string) $document, true, 64, JSON_THROW_ON_ERROR));
-
-                return array_map(fn ($fault) => $fault->family, FaultSet::of($model)->faults);
-            });
-            $families[$job->id] = $of[$job->fault] ?? '';
+            $families[$job->id] = self::familiesOf($job)[$job->fault] ?? '';
         }
 
         return $families;
+    }
+
+    /** @return array<string, string> the family of every fault of a job's model, by fault */
+    private static function familiesOf(Assignment $job): array
+    {
+        return Cache::rememberForever('families:'.Assignment::ENGINE.":$job->hash", function () use ($job): array {
+            $document = Assignment::query()->whereKey($job->id)->value('document');
+            $model = new Model(json_decode((string) $document, true, 64, JSON_THROW_ON_ERROR));
+
+            return array_map(fn ($fault) => $fault->family, FaultSet::of($model)->faults);
+        });
+    }
+
+    /**
+     * What faults of the models of some jobs can show, beside what every job shows.
+     *
+     * @param Collection<int, Assignment> $jobs
+     * @return list<string>
+     */
+    private static function canShow(Collection $jobs): array
+    {
+        $can = array_map(fn (Competency $c) => $c->value, Shown::byEveryJob());
+        foreach ($jobs->unique('hash') as $job) {
+            foreach (array_unique(self::familiesOf($job)) as $family) {
+                $can[] = Shown::byFinding($family)?->value;
+            }
+        }
+
+        return array_values(array_unique(array_filter($can)));
     }
 
     /**
@@ -178,12 +202,13 @@ class Gradebook
      * What to practise next, and why: what was shown least surely; first what was never shown.
      *
      * @param array<string, array{jobs: int, share: float, low: float, high: float}> $proficiencies
+     * @param list<string> $can what can be shown at all
      * @return array{competency: string, why: string}
      */
-    private static function next(array $proficiencies): array
+    private static function next(array $proficiencies, array $can): array
     {
         foreach (Competency::cases() as $competency) {
-            if (! isset($proficiencies[$competency->value]) && $competency !== Competency::Oil) {
+            if (in_array($competency->value, $can, true) && ! isset($proficiencies[$competency->value])) {
                 return ['competency' => $competency->value, 'why' => 'No job has shown it yet.'];
             }
         }

@@ -62,6 +62,7 @@ class GradebookTest extends TestCase
         $this->assertEqualsWithDelta(0.5, $of['meter use']['share'], 1e-9);
         $this->assertArrayNotHasKey('verification', $of);
         $this->assertSame('No job has shown it yet.', $person['next']['why']);
+        $this->assertNotContains('oil', array_column(array_column($seen['people'], 'next'), 'competency'));
         $this->assertSame('meter use', $seen['hard'][0]['competency']);
         $other = collect($seen['people'])->firstWhere('id', $this->classmate->id);
         $this->assertSame([], $other['competencies']);

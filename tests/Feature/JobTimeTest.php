@@ -66,7 +66,7 @@ class JobTimeTest extends TestCase
         $attempt = $this->attempt();
         $this->act($attempt, 'look', 0, ['part' => 'breaker'])->assertOk();
         $this->get("/attempts/$attempt->id")->assertInertia(
-            fn (AssertableInertia $page) => $page->where('ends_at', JobClock::ends($attempt)->toIso8601String()),
+            fn (AssertableInertia $page) => $page->where('left_s', fn (int $left) => abs($left - 1800) < 60),
         );
         $this->travel(31)->minutes();
         $reply = $this->act($attempt, 'look', 0, ['part' => 'cock'])->assertOk()->json();

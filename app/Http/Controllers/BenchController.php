@@ -42,8 +42,9 @@ class BenchController extends Controller
     public function show(Attempt $attempt, Plans $plans): Response|RedirectResponse
     {
         if ($this->workbench->closeIfOver($attempt)) {
-            $this->marked($attempt->refresh());
+            $this->marked($attempt);
         }
+        $attempt->refresh();
         if (! $attempt->isOpen()) {
             return redirect(
                 ! $attempt->assignment->kind->isMarked() ? '/' : "/attempts/$attempt->id/debrief",
@@ -54,7 +55,7 @@ class BenchController extends Controller
 
         return Inertia::render('Bench', [
             'attempt' => $attempt->id,
-            'ends_at' => JobClock::ends($attempt)?->toIso8601String(),
+            'left_s' => JobClock::left($attempt),
             'job' => $attempt->assignment->briefing(),
             'board' => $this->board($attempt->assignment),
             'doors' => $plan->model->document['doors'] ?? [],

@@ -20,6 +20,12 @@ final class Shown
         'technique' => Competency::Meter, 'safety' => Competency::Safety, 'verify' => Competency::Verification,
     ];
 
+    /** @return list<Competency> what the lines of any job show, whatever had failed */
+    public static function byEveryJob(): array
+    {
+        return array_values(self::OF_A_LINE);
+    }
+
     /** What finding a fault of a family shows; null when it says nothing of one. */
     public static function byFinding(string $family): ?Competency
     {

@@ -311,7 +311,7 @@ export default function Bench(page: BenchPage) {
                     }
                     close={
                         <>
-                            {page.ends_at && <TimeLeft endsAt={page.ends_at} />}
+                            {page.left_s !== null && <TimeLeft seconds={page.left_s} />}
                             <CloseCall isWarmUp={steps !== null} act={act} />
                         </>
                     }

@@ -134,9 +134,9 @@ export interface BenchPage {
         [k: string]: string
     }
     /**
-     * when the time of this attempt is over
+     * seconds that this attempt still has
      */
-    ends_at: string | null
+    left_s: number | null
 }
 export interface BoardData {
     height: number
