@@ -46,7 +46,9 @@ class JobTimeTest extends TestCase
         $this->assertNull($this->attempt());
         $this->assertStringContainsString('not open yet', session('flash'));
         $this->get('/')->assertInertia(
-            fn (AssertableInertia $page) => $page->where('jobs.0.opens_at', $this->job->opens_at->toIso8601String()),
+            fn (AssertableInertia $page) => $page
+                ->where('jobs.0.opens_at', $this->job->opens_at->toIso8601String())
+                ->where('jobs.0.can_begin', false),
         );
         $this->actingAs($this->instructor)->post("/jobs/{$this->job->id}/attempt")->assertRedirectContains('/attempts/');
         $this->travel(3)->hours();
@@ -101,6 +103,8 @@ class JobTimeTest extends TestCase
             ->post("/jobs/{$this->job->id}/trainees/{$this->trainee->id}/extra", ['minutes' => 20])
             ->assertRedirect();
         $this->travel(12)->minutes();
+        $this->assertNull(JobClock::refusal($this->job->refresh(), $this->trainee), 'he could still begin');
+        $this->assertNotNull(JobClock::refusal($this->job, $this->classmate));
         $this->assertFalse(JobClock::isOver($this->attempt()));
         $this->assertTrue(JobClock::isOver($this->job->attempts()->where('user_id', $this->classmate->id)->sole()));
         $stranger = User::factory()->create();

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Bench\JobClock;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
@@ -64,6 +65,7 @@ class HomeController extends Controller
 
         return Inertia::render('MyJobs', [
             'jobs' => $assignments->map(fn (Assignment $a) => $a->briefing() + [
+                'can_begin' => JobClock::refusal($a, $user) === null,
                 'attempt' => ($attempts[$a->id] ?? null)?->id,
                 'handed_back' => ($attempts[$a->id] ?? null)?->handed_back_at !== null,
                 'total' => ($attempts[$a->id] ?? null)?->mark['total'] ?? null,

@@ -17,7 +17,7 @@ export function JobTime({ job }: { job: JobInFull }) {
         minutes: job.minutes === null ? '' : String(job.minutes),
     })
     const [now] = useState(() => Date.now())
-    const says = timeOf(job, now).says
+    const says = timeOf(job, now)
     const save = (moments: { opens_at: string | null; closes_at: string | null }) =>
         router.post(
             `/jobs/${job.id}/window`,

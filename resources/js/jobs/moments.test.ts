@@ -4,13 +4,11 @@ import { forField, fromField, timeOf } from './moments'
 const job = { opens_at: '2026-12-03T13:00:00Z', closes_at: '2026-12-03T15:00:00Z', minutes: 45 }
 const at = (moment: string) => timeOf(job, Date.parse(moment))
 
-it('can be begun between its opening and its closing', () => {
-    expect(at('2026-12-03T12:59:00Z').canBegin).toBe(false)
-    expect(at('2026-12-03T12:59:00Z').says[0]).toMatch(/^opens Thu/)
-    expect(at('2026-12-03T13:00:00Z').canBegin).toBe(true)
-    expect(at('2026-12-03T15:00:00Z').canBegin).toBe(false)
-    expect(at('2026-12-03T15:00:00Z').says).toEqual([expect.stringMatching(/^closed Thu/), '45 minutes'])
-    expect(timeOf({ opens_at: null, closes_at: null, minutes: null }, 0)).toEqual({ canBegin: true, says: [] })
+it('says when a job opens till it has, and when it closes or has closed', () => {
+    expect(at('2026-12-03T12:59:00Z')[0]).toMatch(/^opens Thu/)
+    expect(at('2026-12-03T13:00:00Z')).toEqual([expect.stringMatching(/^closes Thu/), '45 minutes'])
+    expect(at('2026-12-03T15:00:00Z')).toEqual([expect.stringMatching(/^closed Thu/), '45 minutes'])
+    expect(timeOf({ opens_at: null, closes_at: null, minutes: null }, 0)).toEqual([])
 })
 
 it('gives a moment to a field and takes the same one back', () => {

@@ -17,19 +17,17 @@ export function fromField(field: string): string | null {
     return field === '' ? null : new Date(field).toISOString()
 }
 
-/** Whether a job can be begun now, and what is said where it cannot, or about its time. */
+/** What is said of the time of a job, for all of the class; whether somebody can begin it the server says. */
 export function timeOf(
     job: { opens_at: string | null; closes_at: string | null; minutes: number | null },
     now: number,
-): { canBegin: boolean; says: string[] } {
-    const opens = job.opens_at === null ? -Infinity : Date.parse(job.opens_at)
-    const closes = job.closes_at === null ? Infinity : Date.parse(job.closes_at)
-    const says = [
-        ...(now < opens ? [`opens ${said(job.opens_at)}`] : []),
+): string[] {
+    const isOpen = job.opens_at === null || now >= Date.parse(job.opens_at)
+    return [
+        ...(isOpen ? [] : [`opens ${said(job.opens_at)}`]),
         ...(job.closes_at === null
             ? []
-            : [now < closes ? `closes ${said(job.closes_at)}` : `closed ${said(job.closes_at)}`]),
+            : [`${now < Date.parse(job.closes_at) ? 'closes' : 'closed'} ${said(job.closes_at)}`]),
         ...(job.minutes === null ? [] : [`${job.minutes} minutes`]),
     ]
-    return { canBegin: now >= opens && now < closes, says }
 }

@@ -50,9 +50,9 @@ export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
                                 {j.title}
                             </Text>
                             <Text>“{j.complaint}”</Text>
-                            {timeOf(j, now).says.length > 0 && (
+                            {timeOf(j, now).length > 0 && (
                                 <Text fontSize="note" color="faint">
-                                    {timeOf(j, now).says.join(' · ')}
+                                    {timeOf(j, now).join(' · ')}
                                 </Text>
                             )}
                         </Box>
@@ -81,7 +81,7 @@ export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
                         ) : (
                             <MainButton
                                 w="120px"
-                                disabled={j.attempt === null && !timeOf(j, now).canBegin}
+                                disabled={j.attempt === null && !j.can_begin}
                                 aria-label={`${j.attempt ? 'Continue' : 'Begin'}: ${j.title}`}
                                 onClick={() => router.post(`/jobs/${j.id}/attempt`)}
                             >

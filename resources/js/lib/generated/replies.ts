@@ -1496,6 +1496,10 @@ export interface OwnJob {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
+    /**
+     * it is open to this person now
+     */
+    can_begin: boolean
 }
 export interface OpenLinkPage {
     token: string
