@@ -26,7 +26,7 @@ export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
                     steps={[
                         'Take the warm-up: five minutes on a board with nothing wrong, to try the meter and every tool.',
                         'Begin a job: read the call sheet, find the fault, repair it, verify, and close the call.',
-                        'Read the debrief: what each of your readings proved, and what would have been shorter.',
+                        'Read the debrief: what each of your readings proved, and the shorter way to the fault.',
                     ]}
                 />
                 {jobs.length === 0 && (

@@ -62,7 +62,7 @@ export const HELP: Record<string, Topic> = {
     },
     Rules: {
         says: [
-            'House rules say what is marked, how much each line weighs, what caps the mark, and what the trainee may use.',
+            'House rules say what is marked, how many points each line has, what fails a job outright, and what the trainee may use.',
             'Saving makes a new version. Jobs keep the version they were given with.',
         ],
     },
@@ -74,9 +74,9 @@ export const HELP: Record<string, Topic> = {
     },
     People: {
         says: [
-            'Your classes. People come in from a list, by a personal link, or by themselves with a join code that expires.',
+            'Your classes. Add people from a list, hand each a personal link, or give out a join code that expires.',
             'A link sets one password, once. New link also lets somebody in who forgot the password.',
-            'Nobody needs a real name or a mail address: a nickname works, and gets a name to sign in with.',
+            'Nobody needs a real name or a mail address. Somebody without one gets a sign-in name.',
         ],
     },
     Gradebook: {
@@ -118,7 +118,7 @@ export const HELP: Record<string, Topic> = {
     Debrief: {
         says: [
             'Replay goes through the attempt, entry by entry: where the leads were, what was read, what it ruled out.',
-            'Mark lists each line with its reason. Press an entry to go there.',
+            'Mark shows each line with its reason. Press an entry number to go to it.',
             '“Better here” shows the reading that would have split the suspects best at that moment.',
         ],
     },
