@@ -4,10 +4,12 @@ use App\Bench\StaleAttempt;
 use App\Building\StaleDraft;
 use App\Http\Failures;
 use App\Http\Middleware\BoundedRequest;
+use App\Http\Middleware\EndIdle;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\MeetsContract;
 use App\Http\Middleware\SecurityHeaders;
 use Illuminate\Auth\Middleware\Authorize;
+use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -28,6 +30,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append(BoundedRequest::class);
         $middleware->trustHosts(at: fn () => array_map(fn (string $host) => '^'.preg_quote($host).'$', config('spark.hosts')), subdomains: false);
         $middleware->web(append: [MeetsContract::class, HandleInertiaRequests::class]);
+        $middleware->appendToPriorityList(AuthenticatesRequests::class, EndIdle::class); // whether he is still here comes first
         $middleware->appendToPriorityList(Authorize::class, MeetsContract::class); // who may is asked before what
         $middleware->redirectGuestsTo('/login');
         $middleware->redirectUsersTo('/');

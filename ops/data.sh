@@ -1,12 +1,14 @@
 # What the school keeps: tables brought up to date, the demo data, backups.
 
 migrate() { # instance database
-    step "Bringing the tables up to date ($2)" artisan "$1" "$2" migrate --force
-    step "Sealing the audit log ($2)" artisan "$1" "$2" audit:seal
+    step "Bringing the tables up to date ($2)" as_owner artisan "$1" "$2" migrate --force
+    step "Sealing the audit log ($2)" as_owner artisan "$1" "$2" audit:seal
+    grant_tables "$1" "$2"
     step "Bringing shipped models and rules up to date ($2)" artisan "$1" "$2" shipped:load
 }
 demo() { # instance database [--if-empty]
-    step "Loading the demo data ($2)" artisan "$1" "$2" demo:load "${@:3}"
+    step "Loading the demo data ($2)" as_owner artisan "$1" "$2" demo:load "${@:3}"
+    grant_tables "$1" "$2"
 }
 
 # A backup is one file: the database as it stood at one moment, the key, the files that are kept, and what each should hold.

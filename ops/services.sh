@@ -16,9 +16,13 @@ app_environment() { # instance database web-port
 public_url() { if [ "$1" = app ]; then echo "${SPARK_PUBLIC_URL:-http://127.0.0.1:$2}"; else echo "http://127.0.0.1:$2"; fi; }
 db_port() { if [ "$1" = app ]; then echo "$DB_PORT"; else echo "$((DB_PORT + 1))"; fi; }
 
+# What makes and changes tables signs in by socket as the service user; what answers people has no right to.
+OWNER=()
+as_owner() { local OWNER=("DB_USERNAME=$SERVICE_USER" DB_PASSWORD=); "$@"; }
+
 # Artisan, as the service user, on the database of an instance.
 artisan() { # instance database, then the command
-    as_service env DB_SOCKET="$(db_socket "$1")" DB_PORT="$(db_port "$1")" DB_DATABASE="$2" DB_QUEUE_RETRY_AFTER=1800 APP_CONFIG_CACHE="${ARTISAN_CONFIG:-/nonexistent}" TMPDIR="$VAR/tmp" \
+    as_service env "${OWNER[@]}" DB_SOCKET="$(db_socket "$1")" DB_PORT="$(db_port "$1")" DB_DATABASE="$2" DB_QUEUE_RETRY_AFTER=1800 APP_CONFIG_CACHE="${ARTISAN_CONFIG:-/nonexistent}" TMPDIR="$VAR/tmp" \
         SPARK_INSTANCE="$TAG-$1" php "${JIT[@]}" artisan "${@:3}"
 }
 
@@ -206,19 +210,34 @@ adopt_db() {
 
 # The administrator signs in by socket as the service user alone; the application has a password and its own tables only.
 secure_db() {
-    local password account schemas=odd_spark
+    local password account database
     password=$(secret DB_PASSWORD)
-    [ "$1" = test ] && schemas='odd_spark_test odd_spark_browser'
     {
         printf "DROP USER IF EXISTS 'spark'@'localhost', 'spark'@'127.0.0.1';\n"
         db_root "$1" -N -r -e "SELECT CONCAT('DROP USER ', QUOTE(user), '@', QUOTE(host), ';') FROM mysql.user WHERE user = '' OR user = 'root' AND host <> 'localhost'"
         for account in "'odd_spark_app'@'localhost'" "'odd_spark_app'@'127.0.0.1'"; do
             printf "CREATE USER IF NOT EXISTS %s;\nALTER USER %s IDENTIFIED BY '%s';\nREVOKE ALL PRIVILEGES, GRANT OPTION FROM %s;\n" "$account" "$account" "$password" "$account"
-            for schema in $schemas; do printf 'GRANT ALL ON `%s`.* TO %s;\n' "${schema//_/\\_}" "$account"; done
+            [ "$1" != test ] || printf 'GRANT ALL ON `odd\\_spark\\_test`.* TO %s;\n' "$account"
         done
         [ "$SERVICE_USER" = root ] || printf "ALTER USER IF EXISTS 'root'@'localhost' ACCOUNT LOCK;\n"
         printf 'FLUSH PRIVILEGES;\n'
     } | db_root "$1" >/dev/null || die "the accounts of MariaDB cannot be set. See var/log/$1-db.log."
+    for database in odd_spark odd_spark_browser; do grant_tables "$1" "$database"; done
+}
+# What the application may do with each table: all but the audit log, which it reads and adds to. No right to make, change
+# or empty a table. The tests of PHP make their own, in a database of their own.
+grant_tables() { # instance database
+    [ "$2" != odd_spark_test ] || return 0
+    local account schema=${2//_/\\_}
+    {
+        for account in "'odd_spark_app'@'localhost'" "'odd_spark_app'@'127.0.0.1'"; do
+            printf 'GRANT USAGE ON *.* TO %s;\n' "$account"
+            printf 'GRANT ALL ON `%s`.* TO %s; REVOKE ALL ON `%s`.* FROM %s;\n' "$schema" "$account" "$schema" "$account"
+            db_root "$1" -N -r -e "SELECT CONCAT('GRANT SELECT, INSERT', IF(table_name = 'audit_entries', '', ', UPDATE, DELETE'), ' ON $2.\`', table_name, '\` TO ') FROM information_schema.tables WHERE table_schema = '$2' AND table_type = 'BASE TABLE'" |
+                sed "s/\$/$account;/"
+        done
+        printf 'FLUSH PRIVILEGES;\n'
+    } | db_root "$1" >/dev/null || die "the rights on the tables cannot be set. See var/log/$1-db.log."
 }
 create_db() { db_root "$1" -e "CREATE DATABASE IF NOT EXISTS $2"; }
 

@@ -21,10 +21,14 @@ use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\RuleSetController;
+use App\Http\Controllers\SchoolController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SharingController;
 use App\Http\Controllers\TaskController;
 use App\Http\Controllers\UpController;
 use App\Http\Controllers\WarmUpController;
+use App\Http\Middleware\Confirmed;
+use App\Http\Middleware\EndIdle;
 use App\Http\Middleware\OneAtATime;
 use App\Models\Appliance;
 use App\Models\Assignment;
@@ -32,6 +36,7 @@ use App\Models\Course;
 use App\Models\Draft;
 use App\Models\PartKind;
 use App\Models\RuleSet;
+use App\Models\User;
 use Illuminate\Support\Facades\Route;
 
 Route::get('/up', UpController::class)->withoutMiddleware('web');
@@ -39,6 +44,9 @@ Route::get('/up', UpController::class)->withoutMiddleware('web');
 Route::middleware('guest')->group(function () {
     Route::get('/login', [SessionController::class, 'create'])->name('login');
     Route::post('/login', [SessionController::class, 'store']);
+    Route::post('/forgot', [SessionController::class, 'forgot'])->middleware('throttle:join');
+    Route::get('/login/second', [SessionController::class, 'second']);
+    Route::post('/login/second', [SessionController::class, 'passSecond'])->middleware('throttle:second');
     Route::get('/join', [JoinController::class, 'create']);
     Route::post('/join', [JoinController::class, 'store'])->middleware('throttle:join');
 });
@@ -48,7 +56,7 @@ Route::middleware('throttle:join')->group(function () {
     Route::post('/link/{token}', [JoinController::class, 'open']);
 });
 
-Route::middleware(['auth', 'throttle:work', OneAtATime::class])->group(function () {
+Route::middleware(['auth', 'throttle:work', EndIdle::class, OneAtATime::class])->group(function () {
     Route::post('/logout', [SessionController::class, 'destroy']);
     Route::get('/', HomeController::class);
 
@@ -56,6 +64,32 @@ Route::middleware(['auth', 'throttle:work', OneAtATime::class])->group(function 
     Route::post('/account/password', [AccountController::class, 'password'])->middleware('throttle:password');
     Route::post('/account/sign-out-elsewhere', [AccountController::class, 'signOutElsewhere'])->middleware('throttle:password');
     Route::post('/account/join', [AccountController::class, 'join'])->can('join', Course::class)->middleware('throttle:join');
+
+    Route::delete('/account/sessions/{key}', [AccountController::class, 'endSession'])->middleware(Confirmed::class);
+    Route::get('/account/confirm', [AccountController::class, 'confirming']);
+    Route::post('/account/confirm', [AccountController::class, 'confirmed'])->middleware('throttle:password');
+    Route::middleware(['can:secure,'.User::class, Confirmed::class])->group(function () {
+        Route::post('/account/second-factor', [AccountController::class, 'proposeFactor']);
+        Route::post('/account/second-factor/prove', [AccountController::class, 'proveFactor'])->middleware('throttle:password');
+        Route::post('/account/second-factor/codes', [AccountController::class, 'newCodes']);
+        Route::delete('/account/second-factor', [AccountController::class, 'removeFactor']);
+    });
+
+    Route::middleware('can:administer,'.User::class)->group(function () {
+        Route::get('/school', [SchoolController::class, 'index']);
+        Route::middleware(Confirmed::class)->group(function () {
+            Route::post('/school/people', [SchoolController::class, 'add']);
+            Route::post('/school/people/{user}/link', [SchoolController::class, 'link']);
+            Route::post('/school/people/{user}/role', [SchoolController::class, 'role']);
+            Route::post('/school/people/{user}/closed', [SchoolController::class, 'close']);
+            Route::delete('/school/people/{user}/second-factor', [SchoolController::class, 'dropSecondFactor']);
+            Route::get('/school/people/{user}/data.json', [SchoolController::class, 'data']);
+            Route::post('/school/people/{user}/forget', [SchoolController::class, 'forget']);
+            Route::post('/school/courses/{course}/lead', [SchoolController::class, 'lead']);
+            Route::post('/school/settled', [SchoolController::class, 'settle']);
+            Route::get('/school/audit.csv', [SchoolController::class, 'audit']);
+        });
+    });
 
     Route::get('/people', [PeopleController::class, 'index'])->can('viewAny', Course::class);
     Route::post('/courses', [PeopleController::class, 'store'])->can('create', Course::class);
@@ -65,7 +99,9 @@ Route::middleware(['auth', 'throttle:work', OneAtATime::class])->group(function 
     Route::post('/courses/{course}/roster/preview', [PeopleController::class, 'preview'])->can('update', 'course');
     Route::post('/courses/{course}/roster', [PeopleController::class, 'enrol'])->can('update', 'course');
     Route::post('/courses/{course}/roster/undo', [PeopleController::class, 'undo'])->can('update', 'course');
-    Route::post('/courses/{course}/trainees/{user}/link', [PeopleController::class, 'link'])->can('update', 'course');
+    Route::post('/courses/{course}/trainees/{user}/link', [PeopleController::class, 'link'])->can('update', 'course')->middleware(Confirmed::class);
+    Route::post('/courses/{course}/staff', [PeopleController::class, 'addStaff'])->can('lead', 'course')->middleware(Confirmed::class);
+    Route::delete('/courses/{course}/staff/{user}', [PeopleController::class, 'removeStaff'])->can('lead', 'course');
     Route::delete('/courses/{course}/trainees/{user}', [PeopleController::class, 'remove'])->can('update', 'course');
 
     Route::get('/tasks/{task}', TaskController::class)->can('view', 'task');
@@ -79,40 +115,42 @@ Route::middleware(['auth', 'throttle:work', OneAtATime::class])->group(function 
 
     Route::get('/drafts', [DraftController::class, 'index'])->can('viewAny', Draft::class);
     Route::post('/drafts', [DraftController::class, 'store'])->can('create', Draft::class);
-    Route::get('/drafts/{draft}', [DraftController::class, 'show'])->can('edit', 'draft');
+    Route::get('/drafts/{draft}', [DraftController::class, 'show'])->can('view', 'draft');
     Route::delete('/drafts/{draft}', [DraftController::class, 'destroy'])->can('delete', 'draft');
-    Route::get('/drafts/{draft}/kinds', [DraftController::class, 'kinds'])->can('edit', 'draft');
+    Route::get('/drafts/{draft}/kinds', [DraftController::class, 'kinds'])->can('view', 'draft');
     Route::post('/drafts/{draft}/edits', [DraftController::class, 'edit'])->can('edit', 'draft');
     Route::post('/drafts/{draft}/go', [DraftController::class, 'go'])->can('edit', 'draft');
-    Route::get('/drafts/{draft}/history', [DraftController::class, 'history'])->can('edit', 'draft');
-    Route::get('/drafts/{draft}/difference', [DraftController::class, 'difference'])->can('edit', 'draft');
+    Route::get('/drafts/{draft}/history', [DraftController::class, 'history'])->can('view', 'draft');
+    Route::get('/drafts/{draft}/difference', [DraftController::class, 'difference'])->can('view', 'draft');
     Route::post('/drafts/{draft}/restore', [DraftController::class, 'restore'])->can('edit', 'draft');
     Route::post('/drafts/{draft}/label', [DraftController::class, 'label'])->can('edit', 'draft');
-    Route::post('/drafts/{draft}/presence', [DraftController::class, 'presence'])->can('edit', 'draft');
+    Route::post('/drafts/{draft}/presence', [DraftController::class, 'presence'])->can('view', 'draft');
     Route::post('/drafts/{draft}/publish', [DraftController::class, 'publish'])->can('edit', 'draft');
-    Route::get('/drafts/{draft}/checks', [DraftRunController::class, 'checks'])->can('edit', 'draft');
-    Route::get('/drafts/{draft}/ladder', [DraftRunController::class, 'ladder'])->can('edit', 'draft');
-    Route::get('/drafts/{draft}/run', [DraftRunController::class, 'run'])->can('edit', 'draft');
-    Route::get('/drafts/{draft}/moment', [DraftRunController::class, 'moment'])->can('edit', 'draft');
-    Route::get('/drafts/{draft}/why', [DraftRunController::class, 'why'])->can('edit', 'draft');
-    Route::get('/drafts/{draft}/faults', [DraftRunController::class, 'faults'])->can('edit', 'draft');
-    Route::get('/drafts/{draft}/readings', [DraftRunController::class, 'readings'])->can('edit', 'draft');
-    Route::get('/drafts/{draft}/safeties', [DraftRunController::class, 'safeties'])->can('edit', 'draft');
-    Route::get('/drafts/{draft}/files/{what}', DraftFileController::class)->can('edit', 'draft');
+    Route::get('/drafts/{draft}/checks', [DraftRunController::class, 'checks'])->can('view', 'draft');
+    Route::get('/drafts/{draft}/ladder', [DraftRunController::class, 'ladder'])->can('view', 'draft');
+    Route::get('/drafts/{draft}/run', [DraftRunController::class, 'run'])->can('view', 'draft');
+    Route::get('/drafts/{draft}/moment', [DraftRunController::class, 'moment'])->can('view', 'draft');
+    Route::get('/drafts/{draft}/why', [DraftRunController::class, 'why'])->can('view', 'draft');
+    Route::get('/drafts/{draft}/faults', [DraftRunController::class, 'faults'])->can('view', 'draft');
+    Route::get('/drafts/{draft}/readings', [DraftRunController::class, 'readings'])->can('view', 'draft');
+    Route::get('/drafts/{draft}/safeties', [DraftRunController::class, 'safeties'])->can('view', 'draft');
+    Route::get('/drafts/{draft}/files/{what}', DraftFileController::class)->can('view', 'draft');
     Route::get('/kinds', [PartKindController::class, 'index'])->can('viewAny', PartKind::class);
     Route::post('/kinds', [PartKindController::class, 'store'])->can('create', PartKind::class);
 
     Route::post('/jobs', [AssignmentController::class, 'store'])->can('create', Assignment::class);
     Route::get('/jobs/{assignment}', [AssignmentController::class, 'show'])->can('view', 'assignment');
-    Route::post('/jobs/{assignment}/window', [JobTimeController::class, 'window'])->can('view', 'assignment');
-    Route::post('/jobs/{assignment}/trainees/{user}/extra', [JobTimeController::class, 'extra'])->can('view', 'assignment');
-    Route::post('/jobs/{assignment}/trainees/{user}/again', [JobTimeController::class, 'again'])->can('view', 'assignment');
+    Route::post('/jobs/{assignment}/window', [JobTimeController::class, 'window'])->can('update', 'assignment');
+    Route::post('/jobs/{assignment}/trainees/{user}/extra', [JobTimeController::class, 'extra'])->can('update', 'assignment');
+    Route::post('/jobs/{assignment}/trainees/{user}/again', [JobTimeController::class, 'again'])->can('update', 'assignment');
     Route::get('/jobs/{assignment}/marks', [MarkController::class, 'show'])->can('view', 'assignment');
-    Route::post('/jobs/{assignment}/marks', [MarkController::class, 'store'])->can('view', 'assignment');
+    Route::post('/jobs/{assignment}/marks', [MarkController::class, 'store'])->can('update', 'assignment');
     Route::get('/jobs/{assignment}/marks.csv', [MarkController::class, 'csv'])->can('view', 'assignment');
     Route::get('/courses/{course}/record', [RecordController::class, 'course'])->can('view', 'course');
+    Route::get('/assess', [RecordController::class, 'assess'])->can('assess', Course::class);
     Route::get('/progress', [RecordController::class, 'own']);
     Route::get('/courses/{course}/marks.csv', [MarkController::class, 'courseCsv'])->can('view', 'course');
+    Route::post('/shares', SharingController::class)->can('create', Course::class);
     Route::post('/warm-up', [WarmUpController::class, 'store']);
     Route::get('/reference', [ReferenceController::class, 'show']);
     Route::post('/reference/sums/{sum}', [ReferenceController::class, 'sum']);

@@ -9,16 +9,17 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-/** When a job is open to somebody, and when his time is over. The instructor tries his own jobs at any time. */
+/** When a job is open to somebody, and when his time is over. */
 class JobClock
 {
     /** Why somebody cannot begin a job now, in a sentence; null when he can. */
     public static function refusal(Assignment $assignment, User $user): ?string
     {
-        if ($assignment->instructor_id === $user->id) {
+        $extra = self::extra($assignment, $user->id);
+        if ($extra === null) {
             return null;
         }
-        $closes = self::closes($assignment, $user->id);
+        $closes = $assignment->closes_at?->copy()->addMinutes($extra);
 
         return match (true) {
             $assignment->opens_at?->isFuture() === true => "“{$assignment->title}” is not open yet.",
@@ -32,10 +33,10 @@ class JobClock
     {
         $assignment = $attempt->assignment;
         $hasEnd = $assignment->closes_at !== null || $assignment->minutes !== null;
-        if (! $hasEnd || $assignment->instructor_id === $attempt->user_id) {
+        $extra = $hasEnd ? self::extra($assignment, $attempt->user_id) : null;
+        if ($extra === null) {
             return null;
         }
-        $extra = self::extra($assignment, $attempt->user_id);
         $ends = array_filter([
             $assignment->closes_at?->copy()->addMinutes($extra),
             $assignment->minutes === null
@@ -79,14 +80,10 @@ class JobClock
             ->all();
     }
 
-    private static function closes(Assignment $assignment, int $user): ?Carbon
+    /** Minutes that somebody has beyond the others; null for whom it was not given to: who teaches tries it at any time. */
+    private static function extra(Assignment $assignment, int $user): ?int
     {
-        return $assignment->closes_at?->copy()->addMinutes(self::extra($assignment, $user));
-    }
-
-    private static function extra(Assignment $assignment, int $user): int
-    {
-        return (int) DB::table('assignment_user')
+        return DB::table('assignment_user')
             ->where('assignment_id', $assignment->id)
             ->where('user_id', $user)
             ->value('extra_minutes');

@@ -90,11 +90,11 @@ class DraftEditor
      */
     public function edit(Draft $draft, User $user, int $upon, array $edits, ?string $clientId = null): array
     {
-        return $this->at($draft, $user, $upon, function (Draft $draft) use ($edits): array {
+        return $this->at($draft, $user, $upon, function (Draft $draft) use ($edits, $user): array {
             $before = $document = $draft->content();
             $editor = new Edits($this->library);
             foreach ($edits as $edit) {
-                $document = $editor->apply($document, $this->withKind($document, $edit));
+                $document = $editor->apply($document, $this->withKind($user, $document, $edit));
             }
 
             return [$document, implode(' ', array_slice(Difference::words($before, $document), 0, 6))];
@@ -164,20 +164,20 @@ class DraftEditor
      */
     public function publish(Draft $draft): Appliance
     {
-        $appliance = Appliance::keep($this->library->resolve($draft->content()), Drawn::read($draft->drawn)->board());
+        $appliance = Appliance::keep($this->library->resolve($draft->content()), Drawn::read($draft->drawn)->board(), $draft->user_id);
         $draft->update(['appliance_id' => $appliance->id]);
 
         return $appliance;
     }
 
     /**
-     * One of the school's own kinds comes with its document, so that the model needs nothing from outside.
+     * A kind of one's own, or one that is shared, comes with its document, so that the model needs nothing from outside.
      *
      * @param array<string, mixed> $document
      * @param array<string, mixed> $edit
      * @return array<string, mixed>
      */
-    private function withKind(array $document, array $edit): array
+    private function withKind(User $user, array $document, array $edit): array
     {
         unset($edit['own']);
         if (
@@ -185,7 +185,7 @@ class DraftEditor
             is_string($edit['kind'] ?? null) &&
             ! isset($document['kinds'][$edit['kind']])
         ) {
-            $own = PartKind::query()->where('name', $edit['kind'])->first();
+            $own = PartKind::query()->readableBy($user)->where('name', $edit['kind'])->first();
             if ($own !== null) {
                 $edit['own'] = $own->document;
             }

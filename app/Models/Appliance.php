@@ -14,6 +14,7 @@ use OddSpark\Drawing\Ladder;
  * A model of the school: its resolved document, and the board drawn from it.
  *
  * @property int $id
+ * @property int|null $user_id whose it is; null: shipped
  * @property string $name
  * @property string $title
  * @property string $hash
@@ -22,7 +23,9 @@ use OddSpark\Drawing\Ladder;
  */
 class Appliance extends Model
 {
-    protected $fillable = ['name', 'title', 'hash', 'document', 'board'];
+    use Shared;
+
+    protected $fillable = ['user_id', 'name', 'title', 'hash', 'document', 'board'];
 
     protected $hidden = ['document', 'board'];
 
@@ -42,10 +45,12 @@ class Appliance extends Model
      * Keeps a model under its name, with its board and ladder drawn.
      *
      * @param array<string, mixed>|null $drawn how its board was drawn already
+     * @param int|null $owner whose it is; null: shipped
      */
-    public static function keep(ApplianceModel $model, ?array $drawn = null): self
+    public static function keep(ApplianceModel $model, ?array $drawn = null, ?int $owner = null): self
     {
         return self::query()->updateOrCreate(['name' => $model->name()], [
+            'user_id' => $owner,
             'title' => $model->title(),
             'hash' => $model->hash(),
             'document' => self::encode($model->document),
@@ -72,5 +77,10 @@ class Appliance extends Model
     private static function encode(array $value): string
     {
         return json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
+    }
+
+    public static function sharedAs(): string
+    {
+        return 'model';
     }
 }

@@ -84,6 +84,12 @@ class Attempt extends Model
         return $this->hasMany(Mark::class)->orderBy('id');
     }
 
+    /** @return HasMany<MarkOverride, $this> lines set otherwise by hand, the first first */
+    public function overrides(): HasMany
+    {
+        return $this->hasMany(MarkOverride::class)->orderBy('id');
+    }
+
     /** Whether it can go on: what was begun under an older computation is given anew instead. */
     public function isOfToday(): bool
     {

@@ -3,6 +3,7 @@
 namespace App\Models;
 
 use Database\Factories\CourseFactory;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -34,6 +35,53 @@ class Course extends Model
     public function instructor(): BelongsTo
     {
         return $this->belongsTo(User::class, 'instructor_id');
+    }
+
+    /** @return BelongsToMany<User, $this> who teach or mark in it beside the one who leads it */
+    public function staff(): BelongsToMany
+    {
+        return $this->belongsToMany(User::class, 'course_staff')->withPivot('part')->orderBy('name');
+    }
+
+    /**
+     * Those that somebody leads or teaches in.
+     *
+     * @param Builder<self> $query
+     */
+    public function scopeTaughtBy(Builder $query, User $user): void
+    {
+        $query->where(fn (Builder $own) => $own
+            ->where('instructor_id', $user->id)
+            ->orWhereHas('staff', fn (Builder $s) => $s->whereKey($user->id)->where('part', StaffPart::Teaches)));
+    }
+
+    /**
+     * Those whose marks somebody reads.
+     *
+     * @param Builder<self> $query
+     */
+    public function scopeReadBy(Builder $query, User $user): void
+    {
+        $query->where(fn (Builder $own) => $own
+            ->where('instructor_id', $user->id)
+            ->orWhereHas('staff', fn (Builder $s) => $s->whereKey($user->id)));
+    }
+
+    public function isTaughtBy(User $user): bool
+    {
+        return $user->teaches() && ($this->instructor_id === $user->id || $this->partOf($user) === StaffPart::Teaches);
+    }
+
+    public function isReadBy(User $user): bool
+    {
+        return $this->isTaughtBy($user) || ($user->role->isStaff() && $this->partOf($user) !== null);
+    }
+
+    private function partOf(User $user): ?StaffPart
+    {
+        $part = $this->staff()->whereKey($user->id)->value('part');
+
+        return $part === null ? null : StaffPart::from($part);
     }
 
     /** @return BelongsToMany<User, $this> */

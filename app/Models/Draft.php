@@ -23,6 +23,8 @@ use Illuminate\Support\Carbon;
  */
 class Draft extends Model
 {
+    use Shared;
+
     protected $fillable = ['user_id', 'name', 'title', 'step', 'document', 'drawn', 'appliance_id'];
 
     protected $hidden = ['document', 'drawn'];
@@ -49,5 +51,10 @@ class Draft extends Model
     public function content(): array
     {
         return json_decode($this->document, true, 64, JSON_THROW_ON_ERROR);
+    }
+
+    public static function sharedAs(): string
+    {
+        return 'model';
     }
 }

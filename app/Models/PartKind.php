@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 class PartKind extends Model
 {
+    use Shared;
+
     protected $fillable = ['user_id', 'name', 'title', 'document'];
 
     protected function casts(): array
@@ -22,9 +24,14 @@ class PartKind extends Model
         return ['document' => 'array'];
     }
 
-    /** @return array<string, array<string, mixed>> all of them, by name */
-    public static function catalogue(): array
+    /** @return array<string, array<string, mixed>> those that somebody can place, by name */
+    public static function catalogue(User $user): array
     {
-        return self::query()->orderBy('name')->get()->mapWithKeys(fn (self $k) => [$k->name => $k->document])->all();
+        return self::query()->readableBy($user)->orderBy('name')->get()->mapWithKeys(fn (self $k) => [$k->name => $k->document])->all();
+    }
+
+    public static function sharedAs(): string
+    {
+        return 'kind';
     }
 }

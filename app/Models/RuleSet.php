@@ -19,6 +19,8 @@ use OddSpark\Marking\Rules;
  */
 class RuleSet extends Model
 {
+    use Shared;
+
     public const SHIPPED = ['first-year', 'journeyman', 'examination'];
 
     protected $fillable = ['user_id', 'name', 'version', 'title', 'document'];
@@ -40,10 +42,11 @@ class RuleSet extends Model
         }
     }
 
-    /** @return Collection<int, self> the newest version of each set, the shipped ones first */
-    public static function newest(): Collection
+    /** @return Collection<int, self> the newest version of each set that somebody can use, the shipped ones first */
+    public static function newest(User $user): Collection
     {
         return self::query()
+            ->readableBy($user)
             ->orderBy('id')
             ->get()
             ->groupBy('name')
@@ -59,5 +62,10 @@ class RuleSet extends Model
     public function isShipped(): bool
     {
         return in_array($this->name, self::SHIPPED, true);
+    }
+
+    public static function sharedAs(): string
+    {
+        return 'rules';
     }
 }

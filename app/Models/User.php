@@ -7,12 +7,19 @@ use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Carbon;
 
 /**
  * @property int $id
  * @property string $name
  * @property string $email
  * @property Role $role
+ * @property string|null $totp_secret key of the second factor, Base32
+ * @property Carbon|null $totp_since when the second factor was proved first; null while there is none
+ * @property int $totp_step the last step of time whose code was used
+ * @property list<string>|null $recovery_codes hashes of those not used yet
+ * @property Carbon|null $closed_at
+ * @property Carbon|null $seen_at when he signed in last
  */
 class User extends Authenticatable
 {
@@ -21,16 +28,25 @@ class User extends Authenticatable
 
     protected $fillable = ['name', 'email', 'role', 'password'];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'remember_token', 'totp_secret', 'recovery_codes'];
 
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class];
+        return [
+            'password' => 'hashed', 'role' => Role::class, 'totp_secret' => 'encrypted', 'recovery_codes' => 'array',
+            'totp_since' => 'datetime', 'closed_at' => 'datetime', 'seen_at' => 'datetime',
+        ];
     }
 
-    public function isInstructor(): bool
+    /** Whether he has classes, models, jobs and rules of his own. */
+    public function teaches(): bool
     {
-        return $this->role === Role::Instructor;
+        return $this->role->teaches();
+    }
+
+    public function isAdministrator(): bool
+    {
+        return $this->role === Role::Administrator;
     }
 
     /** @return BelongsToMany<Course, $this> */

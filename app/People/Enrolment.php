@@ -56,7 +56,7 @@ class Enrolment
                 $course->trainees()->attach($user->id);
                 $people[] = [
                     'name' => $user->name, 'signs_in_as' => $user->email,
-                    'link' => url('/link/'.AccessLink::for($user, $by, $batch)),
+                    'link' => Invitations::link($user, $by, $batch),
                 ];
             }
             AuditEntry::note($by, 'enrol', $course, ['people' => count($people)]);

@@ -9,19 +9,25 @@ class AssignmentPolicy
 {
     public function create(User $user): bool
     {
-        return $user->isInstructor();
+        return $user->teaches();
     }
 
-    /** Its fault, its results: for the instructor who gave it. */
+    /** Its fault, its results: for those who teach or mark in its class. */
     public function view(User $user, Assignment $assignment): bool
     {
-        return $user->isInstructor() && $assignment->instructor_id === $user->id;
+        return $assignment->course->isReadBy($user);
+    }
+
+    /** When it is open, who gets more time, under which rules it is marked: for those who teach in its class. */
+    public function update(User $user, Assignment $assignment): bool
+    {
+        return $assignment->course->isTaughtBy($user);
     }
 
     /** To work on it: those to whom it was given, and the instructor to try it himself. */
     public function work(User $user, Assignment $assignment): bool
     {
-        return $this->view($user, $assignment) ||
+        return ($user->teaches() && $this->update($user, $assignment)) ||
             $assignment->trainees()->whereKey($user->id)->exists() ||
             (! $assignment->kind->isMarked() &&
                 $assignment->course->trainees()->whereKey($user->id)->exists());

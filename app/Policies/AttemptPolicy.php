@@ -12,17 +12,17 @@ class AttemptPolicy
         return $attempt->user_id === $user->id;
     }
 
-    /** To set a line of its mark otherwise: the instructor whose job it is. */
+    /** To set a line of its mark otherwise: those who teach or mark in its class. */
     public function judge(User $user, Attempt $attempt): bool
     {
-        return ! $attempt->isOpen() && $user->isInstructor() && $attempt->assignment->instructor_id === $user->id;
+        return ! $attempt->isOpen() && $attempt->user_id !== $user->id && $attempt->assignment->course->isReadBy($user);
     }
 
-    /** The debrief shows the fault: to the trainee once the appliance is handed back, to his instructor too. */
+    /** The debrief shows the fault: to the trainee once the appliance is handed back, to those who teach or mark too. */
     public function debrief(User $user, Attempt $attempt): bool
     {
         return ! $attempt->isOpen() &&
             ($attempt->user_id === $user->id ||
-                ($user->isInstructor() && $attempt->assignment->instructor_id === $user->id));
+                $attempt->assignment->course->isReadBy($user));
     }
 }

@@ -9,29 +9,41 @@ class CoursePolicy
 {
     public function viewAny(User $user): bool
     {
-        return $user->isInstructor();
+        return $user->teaches();
     }
 
     public function create(User $user): bool
     {
-        return $user->isInstructor();
+        return $user->teaches();
+    }
+
+    /** The classes in which one marks. */
+    public function assess(User $user): bool
+    {
+        return $user->role->isStaff();
     }
 
     /** Into a class by its code: trainees only, since whoever leads a class gives its people new links. */
     public function join(User $user): bool
     {
-        return ! $user->isInstructor();
+        return ! $user->role->isStaff();
     }
 
-    /** Who is in it and how they come in: for the instructor whose course it is. */
+    /** Who is in it and how they come in: for those who teach in it. */
     public function update(User $user, Course $course): bool
     {
-        return $this->view($user, $course);
+        return $course->isTaughtBy($user);
     }
 
-    /** Its marks: for the instructor whose course it is. */
+    /** Who teaches and marks in it: for the one who leads it. */
+    public function lead(User $user, Course $course): bool
+    {
+        return $user->teaches() && $course->instructor_id === $user->id;
+    }
+
+    /** Its marks: for those who teach or mark in it. */
     public function view(User $user, Course $course): bool
     {
-        return $user->isInstructor() && $course->instructor_id === $user->id;
+        return $course->isReadBy($user);
     }
 }

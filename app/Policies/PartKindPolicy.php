@@ -9,11 +9,11 @@ class PartKindPolicy
 {
     public function viewAny(User $user): bool
     {
-        return $user->isInstructor();
+        return $user->teaches();
     }
 
     public function create(User $user): bool
     {
-        return $user->isInstructor();
+        return $user->teaches();
     }
 }

@@ -2,11 +2,14 @@
 
 namespace App\Providers;
 
+use App\Auth\SignIn;
 use App\Bench\JobClock;
 use App\Bench\Plans;
 use App\Bench\Workbench;
 use App\Models\Attempt;
 use App\Models\Task;
+use App\People\Persons;
+use App\People\School;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
@@ -25,7 +28,7 @@ class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         TrustProxies::at(config('spark.proxies'));
-        foreach (['appliance', 'assignment', 'attempt', 'course', 'draft', 'task'] as $id) {
+        foreach (['appliance', 'assignment', 'attempt', 'course', 'draft', 'task', 'user'] as $id) {
             Route::pattern($id, '[1-9][0-9]{0,17}');
         }
         // an attentive trainee makes some sixty requests a minute
@@ -35,6 +38,11 @@ class AppServiceProvider extends ServiceProvider
         );
         // a whole class comes in at once from one address; a code has 31^8 forms, a link more
         RateLimiter::for('join', fn (Request $request) => Limit::perMinute(300)->by((string) $request->ip()));
+        // a second factor has a million codes, of which three are good at a time
+        RateLimiter::for('second', fn (Request $request) => [
+            Limit::perMinutes(10, 10)->by('second|'.(SignIn::waiting($request)->id ?? $request->ip())),
+            Limit::perMinute(60)->by('second-from|'.$request->ip()),
+        ]);
         // whoever sits down at a place that somebody left signed in does not guess his password
         RateLimiter::for(
             'password',
@@ -69,6 +77,10 @@ class AppServiceProvider extends ServiceProvider
             }
             if ($now - $forgot > 600) {
                 Task::forgetOld();
+                $months = School::settled()['keep_months'];
+                if ($months > 0) {
+                    Persons::forgetOld($months);
+                }
                 $forgot = $now;
             }
         });

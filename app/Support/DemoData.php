@@ -18,6 +18,7 @@ class DemoData
         'drafts' => ['model being built', 'models being built'],
         'draft_steps' => ['edit of a model', 'edits of models'],
         'part_kinds' => ['kind of part', 'kinds of parts'],
+        'shares' => ['share', 'shares'],
         'mark_overrides' => ['line of a mark set by hand', 'lines of marks set by hand'],
     ];
 

@@ -4,6 +4,7 @@ namespace App\Tasks;
 
 use App\Bench\MarkAttempts;
 use App\Models\Attempt;
+use App\Models\Course;
 use App\Models\Task;
 use App\Models\User;
 use OddSpark\Marking\Rules;
@@ -41,7 +42,7 @@ class PreviewRules implements Work
     {
         return Attempt::query()
             ->with(['user', 'assignment'])
-            ->whereHas('assignment', fn ($jobs) => $jobs->where('instructor_id', $instructor->id))
+            ->whereHas('assignment', fn ($jobs) => $jobs->whereIn('course_id', Course::query()->taughtBy($instructor)->select('id')))
             ->whereNotNull('mark')
             ->orderByDesc('handed_back_at')
             ->limit(self::LAST)

@@ -44,7 +44,8 @@ final class KeysWriter
                 continue;
             }
             [$read, $bare] = self::read($class);
-            $everywhere = ($used[$type] ?? []) === [] ? [] : array_intersect(...[...$used[$type], ...$used[$type]]);
+            // of what no shipped kind has, all that its code reads with nothing to fall back on
+            $everywhere = ($used[$type] ?? []) === [] ? $bare : array_intersect(...[...$used[$type], ...$used[$type]]);
             $given = array_map('strval', array_keys($class::GIVEN));
             $shipped = [...array_merge([], ...$used[$type] ?? []), ...$set[$type] ?? []];
             $all = array_unique([...$read, ...$given, ...$shipped, 'type']);

@@ -11,8 +11,10 @@ use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
 use App\Models\Course;
+use App\Models\Draft;
 use App\Models\Role;
 use App\Models\RuleSet;
+use App\Models\Share;
 use App\Models\User;
 use Illuminate\Database\Seeder;
 use OddSpark\Appliance\Library;
@@ -46,6 +48,8 @@ class DemoSeeder extends Seeder
         foreach (self::TRAINEES as $name) {
             $course->trainees()->attach($this->person($name, mb_strtolower($name), Role::Trainee)->id);
         }
+        $this->person('Edda Wray', 'edda', Role::Administrator);
+        $course->staff()->attach($this->person('Anselm Pike', 'anselm', Role::Assessor)->id, ['part' => 'marks']);
         foreach ((new Library())->names() as $name) {
             $shipped[$name] = Appliance::ship($name);
         }
@@ -129,6 +133,7 @@ class DemoSeeder extends Seeder
                 $library->document('furnace-standing-pilot'),
             'Begun from "furnace-standing-pilot".',
         );
+        Share::settle(Draft::sharedAs(), $draft->name, null, Share::EDIT);
         $step = fn (User $by, array ...$edits) => $this->drafting->edit(
             $draft,
             $by,

@@ -1,7 +1,7 @@
 # A verb that is asked about, or given what it does not take, begins nothing.
 
 said=$(./spark help)
-for verb in up down status demo restore backup instructor test test-again check record trial shots bench; do
+for verb in up down status demo restore backup instructor administrator test test-again check record trial shots bench; do
     [ "$(./spark "$verb" --help)" = "$said" ] || die "./spark $verb --help does something."
 done
 for call in 'up --emty' 'down now' 'status x' 'check all' 'demo --replace' 'restore /nowhere --yes' 'backup here there' 'test-again often' 'tset'; do

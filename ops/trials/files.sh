@@ -22,6 +22,14 @@ more=$(db_root test -N -r -e "SELECT 'anything at all' FROM information_schema.u
 open=$(find "$SOCKETS" -type s -perm /o=rwx); [ -z "$open" ] || die "a socket is open to others: $open"
 password=$(secret DB_PASSWORD); [ ${#password} -ge 40 ] || die 'the password of the database is short.'
 
+say 'What the application may do with its own tables'
+as_app() { MYSQL_PWD=$(secret DB_PASSWORD) mariadb --no-defaults -S "$(db_socket test)" -u odd_spark_app odd_spark_browser -e "$1" 2>/dev/null; }
+as_app 'SELECT COUNT(*) FROM audit_entries; UPDATE users SET name = name WHERE id = 0' >/dev/null || die 'the application cannot do its work.'
+for change in "UPDATE audit_entries SET act = 'x'" 'DELETE FROM audit_entries' 'TRUNCATE audit_entries' 'DROP TABLE audit_entries' 'DROP TRIGGER audit_entries_no_delete' \
+    'ALTER TABLE audit_entries ADD x INT' 'RENAME TABLE audit_entries TO elsewhere' 'DROP TABLE entries' 'CREATE TABLE more (id INT)'; do
+    ! as_app "$change" || die "the application may do this: $change"
+done
+
 say 'A copy that its owner keeps to himself'
 if [ "$(id -u)" -eq 0 ]; then
     copy=$(mktemp -d /tmp/odd-spark-trial-XXXXXX)

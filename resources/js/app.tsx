@@ -9,6 +9,7 @@ import { createRoot } from 'react-dom/client'
 import type { ComponentType } from 'react'
 import { newClient } from './lib/query'
 import { Boundary } from './shell/Boundary'
+import { GraveProvider } from './shell/grave'
 import { readLook, wear } from './shell/look'
 import { system } from './theme/system'
 import { haveWords } from './words'
@@ -32,7 +33,9 @@ void createInertiaApp({
             <ChakraProvider value={system}>
                 <Boundary>
                     <QueryClientProvider client={client}>
-                        <App {...props} />
+                        <GraveProvider>
+                            <App {...props} />
+                        </GraveProvider>
                     </QueryClientProvider>
                 </Boundary>
             </ChakraProvider>,

@@ -66,18 +66,21 @@ class DemoTest extends TestCase
             ->assertFailed();
     }
 
-    public function test_a_school_of_ones_own_begins_with_an_instructor_and_the_shipped_models(): void
+    public function test_a_school_of_ones_own_begins_with_an_administrator_and_the_shipped_models(): void
     {
         $this->artisan('shipped:load')->assertSuccessful();
         $this->assertSame(count((new Library())->names()), Appliance::query()->count());
-        $this->artisan('people:instructor', ['mail' => 'Head@School.example', 'name' => ['Head', 'of', 'Shop']])
-            ->expectsOutputToContain('head@school.example with the password')
+        $staff = fn (string $role, string $mail, string ...$name) => $this->artisan('people:staff', [
+            'role' => $role, 'mail' => $mail, 'name' => $name,
+        ]);
+        $staff('administrator', 'Head@School.example', 'Head', 'of', 'Shop')
+            ->expectsOutputToContain('signs in as head@school.example')
+            ->expectsOutputToContain('/link/')
             ->assertSuccessful();
-        $this->assertTrue(User::query()->where('email', 'head@school.example')->sole()->isInstructor());
-        $this->artisan('people:instructor', ['mail' => 'head@school.example', 'name' => ['Again']])
-            ->expectsOutputToContain('already')
-            ->assertFailed();
-        $this->artisan('people:instructor', ['mail' => 'no address', 'name' => ['X']])->assertFailed();
+        $this->assertTrue(User::query()->where('email', 'head@school.example')->sole()->isAdministrator());
+        $staff('instructor', 'head@school.example', 'Again')->expectsOutputToContain('already')->assertFailed();
+        $staff('instructor', 'no address', 'X')->assertFailed();
+        $staff('trainee', 'x@school.example', 'X')->assertFailed();
         $this->assertSame(1, User::query()->count());
     }
 }

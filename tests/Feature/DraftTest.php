@@ -5,6 +5,7 @@ namespace Tests\Feature;
 use App\Models\Appliance;
 use App\Models\Draft;
 use App\Models\DraftStep;
+use App\Models\Share;
 use App\Models\User;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Testing\TestResponse;
@@ -244,6 +245,7 @@ class DraftTest extends TestCase
     public function test_two_people_are_told_of_each_other_and_neither_writes_over_the_other(): void
     {
         $other = User::factory()->instructor()->create(['name' => 'Orla']);
+        Share::settle('model', $this->draft->name, null, Share::EDIT);
         $this->edit(0, ['do' => 'place', 'kind' => 'supply', 'at' => [40, 400], 'label' => 'Panel'])->assertOk();
         $this->actingAs($other)
             ->postJson("/drafts/{$this->draft->id}/presence")
@@ -421,8 +423,10 @@ class DraftTest extends TestCase
         $this->edit(0, ['do' => 'place', 'kind' => 'fan-timer', 'at' => [200, 200]])->assertOk();
         $this->assertArrayHasKey('fan-timer', $this->draft->refresh()->content()['kinds']);
         $this->get('/kinds')->assertInertia(fn (AssertableInertia $page) => $page->component('Kinds')->has('kinds', 1));
-        $wrong = ['primitives' => ['coil' => ['type' => 'coil', 'between' => ['W', 'moon'], 'ohm' => 1]]] + $kind;
-        $this->postJson('/kinds', $wrong)
+        $this->postJson('/kinds', ['primitives' => ['coil' => ['type' => 'coil', 'between' => ['W', 'C'], 'ohm' => 1]]] + $kind)
+            ->assertUnprocessable()
+            ->assertJsonPath('message', 'A "coil" needs "drop_out_ms".');
+        $this->postJson('/kinds', array_replace_recursive($kind, ['primitives' => ['coil' => ['between' => ['W', 'moon']]]]))
             ->assertUnprocessable()
             ->assertJsonPath('message', '"coil" goes to "moon", which is no terminal of it; there are W, C, L, F.');
         $this->postJson('/kinds', ['name' => 'limit switch'] + $kind)->assertUnprocessable();

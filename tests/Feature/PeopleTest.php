@@ -165,7 +165,8 @@ class PeopleTest extends TestCase
     {
         $stranger = User::factory()->create();
         $at = "/courses/{$this->course->id}/trainees";
-        $this->actingAs($this->instructor)->postJson("$at/$stranger->id/link")->assertNotFound();
+        $this->actingAs($this->instructor)->withSession(['confirmed_at' => time()]);
+        $this->postJson("$at/$stranger->id/link")->assertNotFound();
         $colleague = User::factory()->instructor()->create();
         $this->course->trainees()->attach($colleague->id);
         $this->postJson("$at/$colleague->id/link")->assertNotFound();

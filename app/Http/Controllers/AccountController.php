@@ -3,8 +3,13 @@
 namespace App\Http\Controllers;
 
 use App\Auth\PasswordRule;
+use App\Auth\SecondFactor;
+use App\Auth\SignIn;
+use App\Auth\Totp;
 use App\Models\AuditEntry;
 use App\People\Enrolment;
+use App\People\School;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -24,11 +29,17 @@ class AccountController extends Controller
             'signs_in_as' => $user->email,
             'least' => PasswordRule::LEAST,
             'courses' => $user->courses()->pluck('name'),
+            'second_factor' => [
+                'offered' => $user->role->isStaff(),
+                'since' => $user->totp_since?->format('j M Y'),
+                'codes_left' => count($user->recovery_codes ?? []),
+            ],
             'sessions' => DB::table('sessions')
                 ->where('user_id', $user->id)
                 ->orderByDesc('last_activity')
                 ->get(['id', 'ip_address', 'user_agent', 'last_activity'])
                 ->map(fn (object $s) => [
+                    'key' => self::key($s->id),
                     'here' => $s->id === $request->session()->getId(),
                     'from' => $s->ip_address,
                     'with' => mb_substr((string) $s->user_agent, 0, 80),
@@ -57,6 +68,83 @@ class AccountController extends Controller
         AuditEntry::note($request->user(), 'sign out elsewhere', $request->user());
 
         return redirect('/account')->with('flash', 'You are signed out everywhere else.');
+    }
+
+    /** Ends one of one's own sessions. */
+    public function endSession(Request $request, string $key): RedirectResponse
+    {
+        $mine = DB::table('sessions')->where('user_id', $request->user()->id)->pluck('id');
+        $id = $mine->first(fn (string $id) => hash_equals(self::key($id), $key));
+        abort_if($id === null, 404);
+        DB::table('sessions')->where('id', $id)->delete();
+        AuditEntry::note($request->user(), 'end session', $request->user());
+
+        return redirect('/account');
+    }
+
+    /** The password again, where what is grave was opened by its address. */
+    public function confirming(Request $request): Response
+    {
+        return Inertia::render('Confirm', ['to' => '/'.ltrim($this->text($request, 'to'), '/\\')]);
+    }
+
+    /** The password again, before what is grave. */
+    public function confirmed(Request $request): JsonResponse
+    {
+        $this->confirm($request);
+        SignIn::confirm($request);
+
+        return response()->json(['confirmed' => true]);
+    }
+
+    /** A key for an authenticator, to be proved by its first code. */
+    public function proposeFactor(Request $request): JsonResponse
+    {
+        $key = SecondFactor::propose();
+        $request->session()->put('second_factor_key', $key);
+
+        return response()->json(['key' => $key, 'uri' => Totp::uri($key, $request->user()->email)]);
+    }
+
+    public function proveFactor(Request $request): JsonResponse
+    {
+        $user = $request->user();
+        $key = $request->session()->get('second_factor_key');
+        $codes = $key === null ? null : SecondFactor::prove($user, $key, $this->text($request, 'code'));
+        if ($codes === null) {
+            throw ValidationException::withMessages([
+                'code' => 'That is not its code now. Wait for the next one, and see that the clock of your device is right.',
+            ]);
+        }
+        $request->session()->forget(['second_factor_key', 'asks_second_factor']);
+        $this->endOthers($request);
+        AuditEntry::note($user, 'set second factor', $user);
+
+        return response()->json(['codes' => $codes]);
+    }
+
+    public function newCodes(Request $request): JsonResponse
+    {
+        $user = $request->user();
+        abort_if($user->totp_since === null, 404);
+        AuditEntry::note($user, 'new recovery codes', $user);
+
+        return response()->json(['codes' => SecondFactor::newCodes($user)]);
+    }
+
+    public function removeFactor(Request $request): RedirectResponse
+    {
+        $user = $request->user();
+        SecondFactor::remove($user);
+        $request->session()->put('asks_second_factor', School::asksSecondFactor($user->role));
+        AuditEntry::note($user, 'remove second factor', $user);
+
+        return redirect('/account');
+    }
+
+    private static function key(string $session): string
+    {
+        return substr(hash('sha256', $session), 0, 16);
     }
 
     /** One more class, by its code. */

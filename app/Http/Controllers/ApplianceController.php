@@ -22,11 +22,12 @@ class ApplianceController extends Controller
     /** Long enough for a heating cycle and for what cycles after minutes, s. */
     private const PREVIEW_S = 900;
 
-    public function index(): Response
+    public function index(Request $request): Response
     {
         return Inertia::render('Models', [
             'models' => Appliance::query()
                 ->offered()
+                ->readableBy($request->user())
                 ->get()
                 ->map(function (Appliance $a): array {
                     $model = $a->model();
@@ -78,7 +79,7 @@ class ApplianceController extends Controller
             )),
             'tables' => $this->tables($model),
             'healthy' => $giving->preview($appliance, Fault::HEALTHY, $model->visits()[0], self::PREVIEW_S),
-            'rules' => RuleSet::newest()->map(
+            'rules' => RuleSet::newest($request->user())->map(
                 fn (RuleSet $r) => [
                     'id' => $r->id,
                     'title' => "$r->title, version $r->version",
@@ -86,7 +87,7 @@ class ApplianceController extends Controller
                 ],
             ),
             'courses' => Course::query()
-                ->where('instructor_id', $request->user()->id)
+                ->taughtBy($request->user())
                 ->with('trainees:id,name')
                 ->get(['id', 'name'])
                 ->map(

@@ -99,9 +99,10 @@ class AssignmentController extends Controller
                     'id' => $u->id, 'name' => $u->name, 'extra_minutes' => (int) $u->getRelationValue('pivot')->extra_minutes,
                 ] + $row($attempts[$u->id] ?? null),
             ),
-            'sets' => RuleSet::newest()->map(
+            'sets' => RuleSet::newest($request->user())->map(
                 fn (RuleSet $r) => ['id' => $r->id, 'title' => "$r->title, version $r->version"],
             ),
+            'may_set' => $request->user()->can('update', $assignment),
             'own' => $row($attempts[$request->user()->id] ?? null),
         ]);
     }

@@ -8,7 +8,9 @@ use App\Building\DraftView;
 use App\Http\Requests\BeginModelRequest;
 use App\Models\Draft;
 use App\Models\PartKind;
+use App\Models\Share;
 use App\Models\Task;
+use App\People\Sharing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -37,7 +39,9 @@ class DraftController extends Controller
     public function index(Request $request): Response
     {
         return Inertia::render('Drafts', [
+            'courses' => Sharing::courses($request->user()),
             'drafts' => Draft::query()
+                ->readableBy($request->user())
                 ->with('user:id,name')
                 ->orderByDesc('updated_at')
                 ->get(['id', 'user_id', 'title', 'name', 'step', 'appliance_id', 'updated_at'])
@@ -45,6 +49,8 @@ class DraftController extends Controller
                     fn (Draft $d) => [
                         'id' => $d->id,
                         'mine' => $d->user_id === $request->user()->id,
+                        'name' => $d->name,
+                        'shares' => $d->user_id === $request->user()->id ? Share::shown('model', $d->name) : [],
                         'title' => $d->title,
                         'by' => $d->user?->name,
                         'steps' => $d->step,
@@ -103,14 +109,16 @@ class DraftController extends Controller
             'start' => $this->view->shown($draft),
             'presence' => $this->history->look($draft, $request->user()),
             'models' => $this->models(),
-            'catalogue' => Catalogue::all($this->library, PartKind::catalogue()),
+            'catalogue' => Catalogue::all($this->library, PartKind::catalogue($request->user())),
+            'may_edit' => $request->user()->can('edit', $draft),
+            'by' => $draft->user->name,
         ]);
     }
 
     /** Kinds as they are now: the school may have made one meanwhile. */
-    public function kinds(Draft $draft): JsonResponse
+    public function kinds(Request $request, Draft $draft): JsonResponse
     {
-        return response()->json(Catalogue::all($this->library, PartKind::catalogue()));
+        return response()->json(Catalogue::all($this->library, PartKind::catalogue($request->user())));
     }
 
     public function edit(Request $request, Draft $draft): JsonResponse

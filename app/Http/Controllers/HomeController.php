@@ -8,8 +8,10 @@ use App\Models\Assignment;
 use App\Models\AssignmentKind;
 use App\Models\Attempt;
 use App\Models\Course;
+use App\Models\Role;
 use App\Models\RuleSet;
 use App\Models\User;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -17,18 +19,22 @@ use Inertia\Response;
 /** Where one lands: the shop for an instructor, the own jobs for a trainee. */
 class HomeController extends Controller
 {
-    public function __invoke(Request $request): Response
+    public function __invoke(Request $request): Response|RedirectResponse
     {
         $user = $request->user();
 
-        return $user->isInstructor() ? $this->shop($user) : $this->myJobs($user);
+        return match (true) {
+            $user->teaches() => $this->shop($user),
+            $user->role === Role::Assessor => redirect('/assess'),
+            default => $this->myJobs($user),
+        };
     }
 
     private function shop(User $user): Response
     {
         $assignments = Assignment::query()
             ->select(Assignment::LIGHT)
-            ->where('instructor_id', $user->id)
+            ->whereIn('course_id', Course::query()->taughtBy($user)->select('id'))
             ->where('kind', '!=', AssignmentKind::WarmUp)
             ->with(['attempts:id,assignment_id,user_id,handed_back_at,mark', 'course:id,name', 'trainees:id'])
             ->latest('id')
@@ -36,17 +42,17 @@ class HomeController extends Controller
 
         return Inertia::render('Shop', [
             'courses' => Course::query()
-                ->where('instructor_id', $user->id)
+                ->taughtBy($user)
                 ->withCount('trainees')
                 ->get(['id', 'name'])
                 ->map(fn (Course $c): array => $c->only(['id', 'name', 'trainees_count'])),
-            'sets' => RuleSet::newest()->count(),
-            'models' => Appliance::query()->offered()->get(['id', 'name', 'title']),
+            'sets' => RuleSet::newest($user)->count(),
+            'models' => Appliance::query()->offered()->readableBy($user)->get(['id', 'name', 'title']),
             'jobs' => $assignments->map(fn (Assignment $a) => $a->briefing() + [
                 'course' => $a->course->name,
                 'given' => $a->trainees->count(),
-                'running' => $a->attempts->where('user_id', '!=', $user->id)->whereNull('handed_back_at')->count(),
-                'done' => $a->attempts->where('user_id', '!=', $user->id)->whereNotNull('handed_back_at')->count(),
+                'running' => $a->attempts->whereIn('user_id', $a->trainees->modelKeys())->whereNull('handed_back_at')->count(),
+                'done' => $a->attempts->whereIn('user_id', $a->trainees->modelKeys())->whereNotNull('handed_back_at')->count(),
             ]),
         ]);
     }

@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Auth\PasswordRule;
+use App\Auth\SignIn;
 use App\Models\AccessLink;
 use App\Models\AuditEntry;
 use App\Models\Role;
@@ -10,7 +11,6 @@ use App\Models\User;
 use App\People\Enrolment;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
@@ -85,6 +85,7 @@ class JoinController extends Controller
             ]);
         }
         $request->validate(['password' => [new PasswordRule([$link->user->name, $link->user->email])]]);
+        abort_if($link->user->closed_at !== null, 404);
         DB::transaction(function () use ($link, $request): void {
             $link->update(['used_at' => now()]);
             $link->user->update(['password' => $this->text($request, 'password'), 'remember_token' => null]);
@@ -97,9 +98,6 @@ class JoinController extends Controller
 
     private function welcome(Request $request, User $user, string $says): RedirectResponse
     {
-        Auth::login($user);
-        $request->session()->regenerate();
-
-        return redirect('/')->with('flash', $says);
+        return SignIn::begin($request, $user)->with('flash', $says);
     }
 }

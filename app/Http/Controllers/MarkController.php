@@ -23,7 +23,7 @@ class MarkController extends Controller
     public function store(Request $request, Assignment $assignment): JsonResponse
     {
         $rules = $request->integer('rules');
-        if (! RuleSet::query()->whereKey($rules)->exists()) {
+        if (! RuleSet::query()->readableBy($request->user())->whereKey($rules)->exists()) {
             throw ValidationException::withMessages(['rules' => 'There are no such house rules.']);
         }
         foreach (

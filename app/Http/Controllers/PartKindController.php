@@ -3,8 +3,11 @@
 namespace App\Http\Controllers;
 
 use App\Models\PartKind;
+use App\Models\Share;
+use App\People\Sharing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 use OddSpark\Appliance\Library;
@@ -14,7 +17,7 @@ use OddSpark\Building\OwnKind;
 /** The school's own kinds of parts. */
 class PartKindController extends Controller
 {
-    public function index(Library $library): Response
+    public function index(Request $request, Library $library): Response
     {
         $tables = [];
         foreach ($library->tables() as $name) {
@@ -43,10 +46,16 @@ class PartKindController extends Controller
         }
 
         return Inertia::render('Kinds', [
+            'courses' => Sharing::courses($request->user()),
             'kinds' => PartKind::query()
+                ->readableBy($request->user())
                 ->orderBy('title')
                 ->get()
-                ->map(fn (PartKind $k) => ['id' => $k->id, 'title' => $k->title, 'document' => $k->document]),
+                ->map(fn (PartKind $k) => [
+                    'id' => $k->id, 'name' => $k->name, 'title' => $k->title, 'document' => $k->document,
+                    'mine' => $k->user_id === $request->user()->id,
+                    'shares' => $k->user_id === $request->user()->id ? Share::shown('kind', $k->name) : [],
+                ]),
             'types' => array_values(
                 array_filter(
                     array_keys(Primitives::TYPES),
@@ -93,10 +102,13 @@ class PartKindController extends Controller
                 ]),
             ),
         );
-        $saved = PartKind::query()->updateOrCreate(
-            ['name' => $kind['kind']],
-            ['user_id' => $request->user()->id, 'title' => $kind['title'], 'document' => $kind],
-        );
+        $saved = PartKind::query()->firstOrNew(['name' => $kind['kind']], ['user_id' => $request->user()->id]);
+        if ($saved->exists && ! $saved->isEditableBy($request->user())) {
+            throw ValidationException::withMessages([
+                'title' => 'A colleague has a part of this name. Give yours another, or ask for a share of it.',
+            ]);
+        }
+        $saved->fill(['title' => $kind['title'], 'document' => $kind])->save();
 
         return response()->json(['id' => $saved->id, 'kind' => $kind]);
     }

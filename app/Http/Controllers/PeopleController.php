@@ -7,12 +7,15 @@ use App\Models\Assignment;
 use App\Models\AuditEntry;
 use App\Models\Course;
 use App\Models\Role;
+use App\Models\StaffPart;
 use App\Models\User;
 use App\People\Enrolment;
+use App\People\Invitations;
 use App\People\Roster;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -26,7 +29,7 @@ class PeopleController extends Controller
 
     public function index(Request $request): Response
     {
-        $courses = Course::query()->where('instructor_id', $request->user()->id)->with('trainees')->orderBy('name')->get();
+        $courses = Course::query()->taughtBy($request->user())->with(['trainees', 'staff', 'instructor'])->orderBy('name')->get();
         $never = AccessLink::query()
             ->whereIn('user_id', $courses->flatMap(fn (Course $c) => $c->trainees->modelKeys()))
             ->whereNull('used_at')
@@ -37,6 +40,11 @@ class PeopleController extends Controller
             'courses' => $courses->map(fn (Course $course) => [
                 'id' => $course->id,
                 'name' => $course->name,
+                'leads' => $course->instructor_id === $request->user()->id,
+                'leader' => $course->instructor->name,
+                'staff' => $course->staff->map(fn (User $u) => [
+                    'id' => $u->id, 'name' => $u->name, 'part' => $u->getRelationValue('pivot')->part,
+                ]),
                 'code' => $course->join_until?->isFuture() ? $course->join_code : null,
                 'code_until' => $course->join_until?->isFuture() ? $course->join_until->format('j M H:i') : null,
                 'trainees' => $course->trainees->map(fn (User $user) => [
@@ -46,6 +54,10 @@ class PeopleController extends Controller
                     'invited_until' => ($never[$user->id] ?? null)?->format('j M'),
                 ]),
             ]),
+            'colleagues' => User::query()
+                ->where('role', '!=', Role::Trainee)->whereNull('closed_at')->whereKeyNot($request->user()->id)
+                ->orderBy('name')->get()
+                ->map(fn (User $u) => ['id' => $u->id, 'name' => $u->name, 'teaches' => $u->teaches()]),
             'done' => AuditEntry::query()
                 ->where('actor_id', $request->user()->id)
                 ->latest('id')
@@ -111,16 +123,38 @@ class PeopleController extends Controller
         ]);
     }
 
+    /** A colleague who teaches or marks in this class too. */
+    public function addStaff(Request $request, Course $course): RedirectResponse
+    {
+        $user = User::query()->whereKey($request->integer('user'))->whereNull('closed_at')->first();
+        abort_if($user === null || ! $user->role->isStaff() || $user->id === $course->instructor_id, 404);
+        $part = StaffPart::from($this->text($request, 'part'));
+        if ($part === StaffPart::Teaches && ! $user->teaches()) {
+            throw ValidationException::withMessages(['part' => "$user->name is an assessor: marks, and teaches nothing."]);
+        }
+        $course->staff()->syncWithoutDetaching([$user->id => ['part' => $part]]);
+        AuditEntry::note($request->user(), 'add to staff of class', $user, ['course' => $course->id, 'part' => $part->value]);
+
+        return redirect('/people');
+    }
+
+    public function removeStaff(Request $request, Course $course, User $user): RedirectResponse
+    {
+        abort_unless($course->staff()->detach($user->id) > 0, 404);
+        AuditEntry::note($request->user(), 'remove from staff of class', $user, ['course' => $course->id]);
+
+        return redirect('/people');
+    }
+
     /** A new link to set a password with, in place of any before. */
     public function link(Request $request, Course $course, User $user): JsonResponse
     {
         // a password of a trainee of one's own, and of nobody else who may be in the class
         abort_unless($user->role === Role::Trainee && $course->trainees()->whereKey($user->id)->exists(), 404);
-        $token = AccessLink::for($user, $request->user());
         AuditEntry::note($request->user(), 'new access link', $user);
 
         return response()->json([
-            'name' => $user->name, 'signs_in_as' => $user->email, 'link' => url("/link/$token"),
+            'name' => $user->name, 'signs_in_as' => $user->email, 'link' => Invitations::link($user, $request->user()),
         ]);
     }
 

@@ -5,7 +5,9 @@ namespace App\Http\Controllers;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\RuleSet;
+use App\Models\Share;
 use App\Models\Task;
+use App\People\Sharing;
 use App\Tasks\PreviewRules;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -28,11 +30,13 @@ class RuleSetController extends Controller
     public function index(Request $request): Response
     {
         return Inertia::render('Rules', [
-            'sets' => RuleSet::newest()->map(
+            'sets' => RuleSet::newest($request->user())->map(
                 fn (RuleSet $r) => [
                     'id' => $r->id,
                     'document' => $r->document,
                     'shipped' => $r->isShipped(),
+                    'mine' => $r->user_id === $request->user()->id,
+                    'shares' => $r->user_id === $request->user()->id ? Share::shown('rules', $r->name) : [],
                     'versions' => RuleSet::query()
                         ->where('name', $r->name)
                         ->orderByDesc('version')
@@ -40,6 +44,7 @@ class RuleSetController extends Controller
                         ->map(fn (RuleSet $v) => ['version' => $v->version, 'at' => $v->created_at?->toDateString()]),
                 ],
             ),
+            'courses' => Sharing::courses($request->user()),
             'chosen' => $this->text($request, 'set'),
             'lines' => Rules::LINES,
             'caps' => Rules::CAPS,
@@ -96,11 +101,17 @@ class RuleSetController extends Controller
                         'title' => 'That is a shipped set. Give yours a title of its own.',
                     ]);
                 }
+                $first = RuleSet::query()->where('name', $name)->orderBy('version')->first();
+                if ($first !== null && ! $first->isEditableBy($request->user())) {
+                    throw ValidationException::withMessages([
+                        'title' => 'A colleague has rules of this name. Give yours another, or ask for a share of them.',
+                    ]);
+                }
                 $version = 1 + (int) RuleSet::query()->where('name', $name)->max('version');
                 $rules = $this->rules(['name' => $name, 'version' => $version, 'title' => $title] + $document);
 
                 return RuleSet::query()->create([
-                    'user_id' => $request->user()->id,
+                    'user_id' => $first === null ? $request->user()->id : $first->user_id, // a set stays its maker's
                     'name' => $name,
                     'version' => $version,
                     'title' => $title,

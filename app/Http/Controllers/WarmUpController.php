@@ -20,7 +20,7 @@ class WarmUpController extends Controller
     public function store(Request $request, AssignJob $giving, Attempts $attempts): RedirectResponse
     {
         $user = $request->user();
-        $course = Course::query()->where('instructor_id', $user->id)->first()
+        $course = Course::query()->taughtBy($user)->first()
             ?? Course::query()->whereHas('trainees', fn ($q) => $q->whereKey($user->id))->first();
         abort_if($course === null, 403, 'You are in no class yet; ask your instructor.');
         // one for each class, however many begin at the same moment

@@ -2,6 +2,7 @@
 
 namespace App\Http\Middleware;
 
+use App\Auth\SignIn;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
 use OddSpark\Instruments\AtTap;
@@ -16,7 +17,9 @@ class HandleInertiaRequests extends Middleware
     {
         return [
             ...parent::share($request),
-            'me' => fn () => $request->user()?->only(['id', 'name', 'role']),
+            'me' => fn () => $request->user() === null ? null : [
+                ...$request->user()->only(['id', 'name', 'role']), 'confirmed_s' => SignIn::confirmedFor($request),
+            ],
             'instruments' => fn () => array_map(fn (AtTap $i): string => $i::TITLE, Bag::atTaps()),
             'flash' => fn () => $request->session()->get('flash'),
         ];

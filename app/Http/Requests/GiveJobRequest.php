@@ -5,6 +5,8 @@ namespace App\Http\Requests;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
+use App\Models\Course;
+use App\Models\RuleSet;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
@@ -21,11 +23,11 @@ class GiveJobRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'appliance' => ['required', 'integer', 'exists:appliances,id'],
+            'appliance' => ['required', 'integer', Rule::in(Appliance::query()->readableBy($this->user())->pluck('id'))],
             'course' => [
                 'required',
                 'integer',
-                Rule::exists('courses', 'id')->where('instructor_id', $this->user()?->getAuthIdentifier()),
+                Rule::in(Course::query()->taughtBy($this->user())->pluck('id')),
             ],
             'trainees' => ['present', 'array', 'max:600'],
             'trainees.*' => [
@@ -36,7 +38,7 @@ class GiveJobRequest extends FormRequest
             'fault' => ['required', 'string', 'max:120'],
             'visit' => ['required', 'string', 'max:40'],
             'kind' => ['required', Rule::enum(AssignmentKind::class)->except([AssignmentKind::WarmUp])],
-            'rules' => ['nullable', 'integer', 'exists:rule_sets,id'],
+            'rules' => ['nullable', 'integer', Rule::in(RuleSet::query()->readableBy($this->user())->pluck('id'))],
             'opens_at' => ['nullable', 'date'],
             'closes_at' => ['nullable', 'date', 'after:opens_at'],
             'minutes' => ['nullable', 'integer', 'min:1', 'max:600'],

@@ -47,6 +47,63 @@ final class KeyCheck
         }
     }
 
+    /**
+     * Whether every primitive of a kind has what it cannot do without, in the form that it is read in; till then
+     * nothing can be asked of the kind.
+     *
+     * @param array<string, array<string, mixed>> $primitives
+     *
+     * @throws DocumentError
+     */
+    public static function whole(string $kind, array $primitives): void
+    {
+        foreach ($primitives as $of => $primitive) {
+            $at = "/kinds/$kind/primitives/$of";
+            if (! isset(Primitives::TYPES[$primitive['type']])) {
+                throw new DocumentError("$at/type", "There is no primitive called \"{$primitive['type']}\".");
+            }
+            foreach (self::known($primitive['type'])['needs'] ?? [] as $key) {
+                if (! isset($primitive[$key])) {
+                    throw new DocumentError($at, "A \"{$primitive['type']}\" needs \"$key\".");
+                }
+            }
+            if ($primitive['type'] === 'control' && ! is_array($primitive['table'] ?? null)) {
+                throw new DocumentError("$at/table", 'A control needs a sequence table.');
+            }
+            self::readable($at, Spec::of((string) $of, $primitive));
+        }
+    }
+
+    /**
+     * Asks a primitive once for all that is asked of it later; what it stumbles over is what is missing, or is of
+     * another form than it reads.
+     */
+    private static function readable(string $at, Spec $spec): void
+    {
+        set_error_handler(fn (int $level, string $message): bool => throw new \ErrorException($message, 0, $level));
+        try {
+            $spec->isElectric();
+            $spec->wiring();
+            $spec->faults();
+            $figures = $spec->figures();
+        } catch (\ErrorException|\TypeError $e) {
+            throw new DocumentError(
+                $at,
+                preg_match('/^Undefined array key "(.+)"$/', $e->getMessage(), $found) === 1
+                    ? "A \"{$spec->get('type')}\" needs \"$found[1]\"."
+                    : "What is said of this \"{$spec->get('type')}\" is of another form than it has.",
+            );
+        } finally {
+            restore_error_handler();
+        }
+        foreach ($figures as $figure) {
+            // without a unit it is a position, which has a name
+            if ($figure->unit !== '' && is_string($spec->get($figure->key))) {
+                throw new DocumentError("$at/$figure->key", "Give \"$figure->key\" as a number.");
+            }
+        }
+    }
+
     /** @param KindDocument $kind */
     private static function kind(string $pointer, array $kind): void
     {
@@ -54,11 +111,6 @@ final class KeyCheck
             $at = "$pointer/primitives/$name";
             foreach (array_keys($primitive) as $key) {
                 self::key("$at/$key", $primitive['type'], (string) $key);
-            }
-            foreach (self::known($primitive['type'])['needs'] ?? [] as $key) {
-                if (! isset($primitive[$key])) {
-                    throw new DocumentError($at, "A \"{$primitive['type']}\" needs \"$key\".");
-                }
             }
             $follows = $primitive['follows'] ?? null;
             if (is_string($follows) && ! str_starts_with($follows, '@')) {

@@ -103,7 +103,9 @@ final class KnownKeys
             'keys' => [
                 'forward_ohm', 'from', 'open', 'reverse_ohm', 'shorted', 'to', 'type',
             ],
-            'needs' => [],
+            'needs' => [
+                'from', 'to',
+            ],
         ],
         'electronic-motor' => [
             'keys' => [
@@ -293,7 +295,9 @@ final class KnownKeys
             'keys' => [
                 'between', 'dead', 'follows', 'key', 'ohm', 'type', 'volts', 'zero_v',
             ],
-            'needs' => [],
+            'needs' => [
+                'between', 'follows', 'key', 'ohm', 'volts',
+            ],
         ],
         'source' => [
             'keys' => [
@@ -357,7 +361,9 @@ final class KnownKeys
             'keys' => [
                 'leak_ohm', 'picofarads', 'places', 'type',
             ],
-            'needs' => [],
+            'needs' => [
+                'leak_ohm', 'picofarads', 'places',
+            ],
         ],
         'stream-heat' => [
             'keys' => [
@@ -396,7 +402,9 @@ final class KnownKeys
             'keys' => [
                 'elsewhere', 'extra_ohm', 'from', 'ohm', 'open', 'rubs', 'rubs_ohm', 'to', 'type',
             ],
-            'needs' => [],
+            'needs' => [
+                'from', 'ohm', 'to',
+            ],
         ],
     ];
 

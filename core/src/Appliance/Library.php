@@ -202,6 +202,7 @@ final class Library
         $document['kinds'] ??= [];
         foreach ($document['kinds'] as $name => $kind) {
             $document['kinds'][$name] = $this->stock->tabled($kind, (string) $name);
+            KeyCheck::whole((string) $name, $document['kinds'][$name]['primitives']);
         }
         foreach ($document['parts'] as $i => $part) {
             $kind = $part['kind'];

@@ -6,6 +6,7 @@ namespace OddSpark\Building;
 
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Family;
+use OddSpark\Appliance\KeyCheck;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Primitives;
 use OddSpark\Appliance\Schema;
@@ -54,7 +55,7 @@ final readonly class OwnKind
             throw new EditError('/terminals', 'A part needs a terminal at least.');
         }
         [$size, $terminals] = self::laidOut($said['terminals']);
-        $primitives = self::withInputs($said['primitives']);
+        $primitives = $said['primitives'];
         foreach ($primitives as $id => $spec) {
             if (! is_string($spec['type'] ?? null)) {
                 throw new EditError("/primitives/$id/type", 'Choose a primitive.');
@@ -65,6 +66,10 @@ final readonly class OwnKind
             if (is_string($spec['table'] ?? null)) {
                 $primitives[$id]['table'] = $this->library->table($spec['table']);
             }
+        }
+        self::whole($name, $primitives);
+        $primitives = self::withInputs($primitives);
+        foreach ($primitives as $id => $spec) {
             foreach (self::named($spec) as $terminal) {
                 isset($terminals[$terminal]) ||
                     throw new EditError(
@@ -123,8 +128,27 @@ final readonly class OwnKind
             Schema::checkDraft($document);
             $this->library->draft($document);
         } catch (DocumentError $e) {
-            throw new EditError((string) preg_replace('#^/kinds/[^/]+#', '', $e->pointer), $e->getMessage());
+            throw self::refusal($e);
         }
+    }
+
+    /**
+     * @param array<string, Figures> $primitives
+     *
+     * @throws EditError what a primitive lacks, before it is asked where it goes and what can fail in it
+     */
+    private static function whole(string $name, array $primitives): void
+    {
+        try {
+            KeyCheck::whole($name, $primitives);
+        } catch (DocumentError $e) {
+            throw self::refusal($e);
+        }
+    }
+
+    private static function refusal(DocumentError $e): EditError
+    {
+        return new EditError((string) preg_replace('#^/kinds/[^/]+#', '', $e->pointer), $e->sentence);
     }
 
     /**

@@ -4,6 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import { isSignedOut, Refusal, send } from '@/lib/send'
 import { isAway, once, useTold } from '@/lib/query'
 import { useSettled } from '@/lib/useSettled'
+import { t } from '@/words'
 import type { Checked, Draft, Edit, EditReply, Presence } from './types'
 
 /** Milliseconds after an edit until its checks are asked for: another may follow. */
@@ -16,8 +17,9 @@ const isWhole = (reply: EditReply): reply is Draft => 'whole' in reply
 
 /**
  * A draft in hand: edits one after another upon the step that was seen, its checks after each, and who else is at it.
+ * One that somebody lent to be looked at (his name) is not changed.
  */
-export function useDraft(id: number, start: Draft, present: Presence) {
+export function useDraft(id: number, start: Draft, present: Presence, lentBy: string | null = null) {
     const [draft, setDraft] = useState(start)
     const [notice, setNotice] = useState<string | null>(null)
     const step = useRef(start.step)
@@ -84,12 +86,21 @@ export function useDraft(id: number, start: Draft, present: Presence) {
         },
     })
     const ask = useCallback(
-        (path: string, body: () => Record<string, unknown>) =>
-            mutateAsync({ path, body: once(body) }).then(
+        (path: string, body: () => Record<string, unknown>) => {
+            if (lentBy !== null) {
+                setNotice(
+                    t('This model is {{name}}’s, shared to be looked at. Copy it from a file to change it.', {
+                        name: lentBy,
+                    }),
+                )
+                return Promise.resolve(false)
+            }
+            return mutateAsync({ path, body: once(body) }).then(
                 () => true,
                 () => false,
-            ),
-        [mutateAsync],
+            )
+        },
+        [mutateAsync, lentBy],
     )
     const away = useMutationState({
         filters: { mutationKey: ['draft', id], status: 'pending' },

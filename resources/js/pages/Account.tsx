@@ -1,15 +1,18 @@
-import { Box, Heading, Stack, Text } from '@chakra-ui/react'
-import { useForm, usePage } from '@inertiajs/react'
+import { Box, Heading, HStack, Stack, Text } from '@chakra-ui/react'
+import { router, useForm, usePage } from '@inertiajs/react'
 import type { FormEvent } from 'react'
 import type { AccountPage, Me } from '@/lib/types'
 import { DoorField } from '@/people/Door'
+import { SecondFactor } from '@/people/SecondFactor'
 import { Frame } from '@/shell/Frame'
+import { useGrave } from '@/shell/grave'
 import { MainButton, ToolButton } from '@/theme/buttons'
 import { t } from '@/words'
 
 /** One's own account: password, classes, and where one is signed in. */
-export default function Account({ signs_in_as, least, courses, sessions }: AccountPage) {
+export default function Account({ signs_in_as, least, courses, second_factor, sessions }: AccountPage) {
     const me = usePage<{ me: Me }>().props.me
+    const grave = useGrave()
     const password = useForm({ current_password: '', password: '' })
     const elsewhere = useForm({ current_password: '' })
     const code = useForm({ code: '' })
@@ -52,6 +55,7 @@ export default function Account({ signs_in_as, least, courses, sessions }: Accou
                         {t('Change password')}
                     </MainButton>
                 </Stack>
+                {second_factor.offered && <SecondFactor factor={second_factor} />}
                 {me.role === 'trainee' && (
                     <Stack as="form" layerStyle="panel" p="4" gap="3" onSubmit={send(code, '/account/join')}>
                         <Heading as="h2" size="md">
@@ -79,13 +83,23 @@ export default function Account({ signs_in_as, least, courses, sessions }: Accou
                     <Heading as="h2" size="md">
                         {t('Signed in')}
                     </Heading>
-                    {sessions.map((s, i) => (
-                        <Text key={i} fontSize="text">
-                            {s.here ? t('here') : s.from}, {s.last}
-                            <Text as="span" color="faint" display="block" fontSize="note">
-                                {s.with}
+                    {sessions.map((s) => (
+                        <HStack key={s.key} justify="space-between">
+                            <Text fontSize="text">
+                                {s.here ? t('here') : s.from}, {s.last}
+                                <Text as="span" color="faint" display="block" fontSize="note">
+                                    {s.with}
+                                </Text>
                             </Text>
-                        </Text>
+                            {!s.here && (
+                                <ToolButton
+                                    size="sm"
+                                    onClick={() => grave(() => router.delete(`/account/sessions/${s.key}`))}
+                                >
+                                    {t('End')}
+                                </ToolButton>
+                            )}
+                        </HStack>
                     ))}
                     <DoorField
                         label={t('Password now')}

@@ -27,8 +27,8 @@ import { t } from '@/words'
  * Where an instructor makes an appliance: kinds at the left, the board in the middle, what is computed of it at the
  * right.
  */
-export default function Builder({ draft: id, start, presence, models, catalogue }: BuilderPage) {
-    const bench = useDraft(id, start, presence)
+export default function Builder({ draft: id, start, presence, models, catalogue, may_edit, by }: BuilderPage) {
+    const bench = useDraft(id, start, presence, may_edit ? null : by)
     const { draft, edit, go } = bench
     const [chosen, choose] = useReducer(selection, NOTHING)
     const { view, side, taken, picked, wire, from, port, pipe, via, cursor, shown, seek } = chosen

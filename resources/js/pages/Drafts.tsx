@@ -1,15 +1,15 @@
 import { Box, Flex, Grid, Heading, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { Link, router, useForm } from '@inertiajs/react'
 import { useEffect, useState, type DragEvent } from 'react'
-import type { Includable } from '@/builder/types'
+import { SharedWith } from '@/people/SharedWith'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
 import { MainButton, ToolButton } from '@/theme/buttons'
-import type { DraftRow } from '@/lib/types'
+import type { DraftsPage } from '@/lib/types'
 import { t } from '@/words'
 
 /** Models that are being made; begun from nothing, from a shipped one, or from a file. */
-export default function Drafts({ drafts, models }: { drafts: DraftRow[]; models: Includable[] }) {
+export default function Drafts({ drafts, models, courses }: DraftsPage) {
     const form = useForm<{ title: string; region: string; model: string; file: string }>({
         title: '',
         region: 'NA',
@@ -82,6 +82,15 @@ export default function Drafts({ drafts, models }: { drafts: DraftRow[]; models:
                                     {d.published ? t(' · published') : ''}
                                 </Text>
                             </Box>
+                            {d.mine && (
+                                <SharedWith
+                                    of="model"
+                                    name={d.name}
+                                    title={d.title}
+                                    shares={d.shares}
+                                    courses={courses}
+                                />
+                            )}
                             {d.mine && (
                                 <ToolButton
                                     aria-label={t('Delete {{title}}', { title: d.title })}

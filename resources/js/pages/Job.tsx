@@ -17,7 +17,7 @@ const VERDICTS: Record<string, string> = {
 }
 
 /** One job: what was given, and how each trainee fared. */
-export default function Job({ job, rows, own, sets }: JobPage) {
+export default function Job({ job, rows, own, sets, may_set }: JobPage) {
     return (
         <Frame title={job.title}>
             <Stack gap="5">
@@ -38,7 +38,7 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                                 <Link href={`/attempts/${own.attempt}/debrief`}>{t('My own debrief')}</Link>
                             </ToolButton>
                         )}
-                        {!own.handed_back && (
+                        {may_set && !own.handed_back && (
                             <MainButton onClick={() => router.post(`/jobs/${job.id}/attempt`)}>
                                 {own.attempt ? t('Continue trying it') : t('Try it myself')}
                             </MainButton>
@@ -55,7 +55,7 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                         {t(': later changes to it do not reach this job.')}
                     </Text>
                 </Box>
-                <JobTime key={`${job.opens_at} ${job.closes_at} ${job.minutes}`} job={job} />
+                {may_set && <JobTime key={`${job.opens_at} ${job.closes_at} ${job.minutes}`} job={job} />}
                 <Box bg="copperWash" borderRadius="md" p="3">
                     <Text>
                         <b>{t('The fault:')}</b> {job.fault}
@@ -137,7 +137,7 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                                                     </Text>
                                                 </Link>
                                             )}
-                                            <MoreForOne job={job.id} row={r} />
+                                            {may_set && <MoreForOne job={job.id} row={r} />}
                                         </HStack>
                                     </Table.Cell>
                                 </Table.Row>
@@ -145,11 +145,13 @@ export default function Job({ job, rows, own, sets }: JobPage) {
                         </Table.Body>
                     </Table.Root>
                 </Box>
-                <MarkAgain
-                    job={job.id}
-                    sets={sets}
-                    marking={rows.some((r) => r.marking !== null && !r.marking.error)}
-                />
+                {may_set && (
+                    <MarkAgain
+                        job={job.id}
+                        sets={sets}
+                        marking={rows.some((r) => r.marking !== null && !r.marking.error)}
+                    />
+                )}
             </Stack>
         </Frame>
     )

@@ -1,8 +1,10 @@
 import { Box, Grid, Heading, HStack, Input, Stack, Text } from '@chakra-ui/react'
+import { router } from '@inertiajs/react'
 import { useState } from 'react'
 import { Word } from '@/builder/Word'
 import { FIGURES, free, inputsOf, spec, TWO, WORDS, type Inner, type TerminalSaid } from '@/builder/ownKind'
 import { useSent } from '@/lib/query'
+import { SharedWith } from '@/people/SharedWith'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
 import { MainButton } from '@/theme/buttons'
@@ -17,8 +19,7 @@ const EDGES: [string, string][] = [
 ]
 
 /** Kinds of parts of the school's own: terminals, what lies between them, and a table; no code. */
-export default function Kinds({ kinds, types, tables }: KindsPage) {
-    const [saved, setSaved] = useState(kinds)
+export default function Kinds({ kinds, types, tables, courses }: KindsPage) {
     const [title, setTitle] = useState('')
     const [terminals, setTerminals] = useState<TerminalSaid[]>([
         { name: '1', edge: 'down' },
@@ -35,10 +36,7 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
         { name: string; title: string; terminals: TerminalSaid[]; primitives: Record<string, unknown> }
     >('/kinds', {
         onDone: (kind) => {
-            setSaved((s) => [
-                ...s.filter((k) => k.id !== kind.id),
-                { id: kind.id, title: kind.kind.title, document: kind.kind },
-            ])
+            router.reload({ only: ['kinds'] })
             setDone(
                 `${title} is kept. It can be placed from the catalog, and has ${Object.keys(kind.kind.modes).length} faults by its nature.`,
             )
@@ -289,10 +287,21 @@ export default function Kinds({ kinds, types, tables }: KindsPage) {
                     <Heading as="h2" size="md">
                         {t('In the catalog')}
                     </Heading>
-                    {saved.length === 0 && <Text color="faint">{t('None of our own yet.')}</Text>}
-                    {saved.map((k) => (
+                    {kinds.length === 0 && <Text color="faint">{t('None of our own yet.')}</Text>}
+                    {kinds.map((k) => (
                         <Box layerStyle="panel" key={k.id} p="3">
-                            <Text fontWeight={700}>{k.title}</Text>
+                            <HStack justify="space-between" align="start">
+                                <Text fontWeight={700}>{k.title}</Text>
+                                {k.mine && (
+                                    <SharedWith
+                                        of="kind"
+                                        name={k.name}
+                                        title={k.title}
+                                        shares={k.shares}
+                                        courses={courses}
+                                    />
+                                )}
+                            </HStack>
                             <Text fontSize="text" color="faint">
                                 {t('terminals {{value}}', { value: Object.keys(k.document.terminals).join(', ') })}
                             </Text>

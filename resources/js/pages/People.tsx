@@ -3,15 +3,17 @@ import { router, useForm } from '@inertiajs/react'
 import { useState, type FormEvent } from 'react'
 import { useSent } from '@/lib/query'
 import type { CourseInFull, PeoplePage, PersonalLink } from '@/lib/types'
+import { ClassStaff } from '@/people/ClassStaff'
 import { JoinCode } from '@/people/JoinCode'
 import { Links } from '@/people/Links'
 import { Roster } from '@/people/Roster'
 import { Frame } from '@/shell/Frame'
+import { useGrave } from '@/shell/grave'
 import { MainButton, ToolButton } from '@/theme/buttons'
 import { t } from '@/words'
 
 /** An instructor's classes: who is in them, and how people come in. */
-export default function People({ courses, done }: PeoplePage) {
+export default function People({ courses, colleagues, done }: PeoplePage) {
     const [at, setAt] = useState(courses[0]?.id ?? null)
     const course = courses.find((c) => c.id === at) ?? courses[0]
     const form = useForm({ name: '' })
@@ -61,7 +63,7 @@ export default function People({ courses, done }: PeoplePage) {
                         ))}
                     </HStack>
                 )}
-                {course && <Class key={course.id} course={course} />}
+                {course && <Class key={course.id} course={course} colleagues={colleagues} />}
                 <details>
                     <summary>
                         <Text as="span" color="copper" fontWeight={700} cursor="pointer">
@@ -79,7 +81,8 @@ export default function People({ courses, done }: PeoplePage) {
     )
 }
 
-function Class({ course }: { course: CourseInFull }) {
+function Class({ course, colleagues }: { course: CourseInFull; colleagues: PeoplePage['colleagues'] }) {
+    const grave = useGrave()
     const [links, setLinks] = useState<PersonalLink[]>([])
     const [batch, setBatch] = useState<string | null>(null)
     const again = useSent<PersonalLink, { user: number }>(({ user }) => `/courses/${course.id}/trainees/${user}/link`, {
@@ -101,6 +104,7 @@ function Class({ course }: { course: CourseInFull }) {
             <Heading as="h2" size="lg">
                 {course.name}
             </Heading>
+            <ClassStaff course={course} colleagues={colleagues} />
             <JoinCode course={course} />
             <Roster
                 course={course.id}
@@ -149,7 +153,7 @@ function Class({ course }: { course: CourseInFull }) {
                                         <ToolButton
                                             size="sm"
                                             aria-label={t('New link for {{name}}', { name: p.name })}
-                                            onClick={() => again.mutate({ user: p.id })}
+                                            onClick={() => grave(() => again.mutate({ user: p.id }))}
                                         >
                                             {t('New link')}
                                         </ToolButton>

@@ -1,5 +1,6 @@
 import { Button, Grid, Heading, Stack, Text } from '@chakra-ui/react'
 import { router } from '@inertiajs/react'
+import { SharedWith } from '@/people/SharedWith'
 import { Frame } from '@/shell/Frame'
 import { Editor } from '@/rules/Editor'
 import type { RulesPage } from '@/lib/types'
@@ -9,7 +10,17 @@ import { t } from '@/words'
  * House rules: what each line weighs, what a pass is, which school is followed. Saved as the next version; old marks
  * keep theirs.
  */
-export default function Rules({ sets, chosen, lines, caps, dangers, barrable, schools, questions }: RulesPage) {
+export default function Rules({
+    sets,
+    chosen,
+    lines,
+    caps,
+    dangers,
+    barrable,
+    schools,
+    questions,
+    courses,
+}: RulesPage) {
     const set = sets.find((s) => s.document.name === chosen) ?? sets[0]!
     return (
         <Frame title={t('House rules')} full>
@@ -42,6 +53,15 @@ export default function Rules({ sets, chosen, lines, caps, dangers, barrable, sc
                             </Text>
                         </Button>
                     ))}
+                    {set.mine && (
+                        <SharedWith
+                            of="rules"
+                            name={set.document.name}
+                            title={set.document.title}
+                            shares={set.shares}
+                            courses={courses}
+                        />
+                    )}
                     <Text fontSize="note" color="faint" mt="2">
                         {t(
                             'A job keeps the version that it was given under; so does each mark. To mark again under other rules, open the job.',

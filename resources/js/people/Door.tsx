@@ -1,20 +1,26 @@
-import { Field, Flex, Heading, Input, Stack } from '@chakra-ui/react'
-import { Head } from '@inertiajs/react'
+import { Box, Field, Flex, Heading, Input, Stack, Text } from '@chakra-ui/react'
+import { Head, usePage } from '@inertiajs/react'
 import type { FormEvent, ReactNode } from 'react'
 
 /** A page before one is signed in: a form on its own. */
 export function Door({
     title,
+    tab = title,
+    says,
     onSubmit,
     children,
 }: {
     title: string
+    /** what stands on the browser's tab, where that is another */
+    tab?: string
+    says?: string
     onSubmit: (e: FormEvent) => void
     children: ReactNode
 }) {
+    const flash = usePage<{ flash?: string | null }>().props.flash
     return (
         <Flex as="main" minH="100vh" align="center" justify="center" bg="ground" p="3">
-            <Head title={`${title} · Odd Spark`} />
+            <Head title={`${tab} · Odd Spark`} />
             <Stack
                 as="form"
                 onSubmit={onSubmit}
@@ -27,9 +33,17 @@ export function Door({
                 borderWidth="1px"
                 borderColor="line"
             >
-                <Heading as="h1" size="2xl">
-                    {title}
-                </Heading>
+                {flash && (
+                    <Text role="status" bg="copperWash" borderRadius="md" px="3" py="2">
+                        {flash}
+                    </Text>
+                )}
+                <Box>
+                    <Heading as="h1" size="2xl">
+                        {title}
+                    </Heading>
+                    {says && <Text color="faint">{says}</Text>}
+                </Box>
                 {children}
             </Stack>
         </Flex>
@@ -38,6 +52,7 @@ export function Door({
 
 interface FieldProps {
     label: string
+    name?: string
     hint?: string
     type?: 'text' | 'email' | 'password'
     value: string
@@ -47,12 +62,13 @@ interface FieldProps {
 }
 
 /** A field with what belongs in it, and what is wrong with it. */
-export function DoorField({ label, hint, type = 'text', value, error, complete, onChange }: FieldProps) {
+export function DoorField({ label, name, hint, type = 'text', value, error, complete, onChange }: FieldProps) {
     return (
         <Field.Root invalid={error !== undefined}>
             <Field.Label>{label}</Field.Label>
             <Input
                 type={type}
+                name={name}
                 h="touch"
                 borderColor="line"
                 autoComplete={complete ?? (type === 'password' ? 'new-password' : 'off')}

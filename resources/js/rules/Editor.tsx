@@ -23,7 +23,7 @@ export function Editor({
     barrable,
     schools,
     questions,
-}: { set: RuleSet } & Omit<RulesPage, 'sets' | 'chosen'>) {
+}: { set: RuleSet } & Omit<RulesPage, 'sets' | 'chosen' | 'courses'>) {
     const form = useForm<{ document: RulesDocument }>({ document: set.document })
     const d = form.data.document
     const change = (with_: Partial<RulesDocument>) => form.setData('document', { ...d, ...with_ })

@@ -1,7 +1,8 @@
 import { Box, Flex, HStack, Text } from '@chakra-ui/react'
 import { Head, Link, router, usePage } from '@inertiajs/react'
-import type { ReactNode } from 'react'
+import { useEffect, type ReactNode } from 'react'
 import type { Me } from '@/lib/types'
+import { noteConfirmed } from './grave'
 import { Help } from './Help'
 import { LookMenu } from './LookMenu'
 import { ToolButton } from '@/theme/buttons'
@@ -10,6 +11,7 @@ import { t } from '@/words'
 /** The frame of every page: what this is, where one can go, who one is. */
 export function Frame({ title, children, full = false }: { title: string; children: ReactNode; full?: boolean }) {
     const { me, flash } = usePage<{ me: Me | null; flash: string | null }>().props
+    useEffect(() => noteConfirmed(me?.confirmed_s ?? 0), [me])
     return (
         <Flex direction="column" minH="100vh" h={full ? '100vh' : undefined}>
             <Head title={t('{{title}} · Odd Spark', { title })} />
@@ -32,13 +34,20 @@ export function Frame({ title, children, full = false }: { title: string; childr
                         </Text>
                     </HStack>
                 </Link>
-                {me?.role === 'instructor' && (
+                {(me?.role === 'instructor' || me?.role === 'administrator') && (
                     <HStack as="nav" gap="4" overflowX="auto" minW="0" whiteSpace="nowrap">
                         <Link href="/">{t('Shop')}</Link>
                         <Link href="/models">{t('Models')}</Link>
                         <Link href="/drafts">{t('Build')}</Link>
                         <Link href="/people">{t('People')}</Link>
                         <Link href="/rules">{t('Rules')}</Link>
+                        <Link href="/reference">{t('Reference')}</Link>
+                        {me.role === 'administrator' && <Link href="/school">{t('School')}</Link>}
+                    </HStack>
+                )}
+                {me?.role === 'assessor' && (
+                    <HStack as="nav" gap="4" overflowX="auto" minW="0" whiteSpace="nowrap">
+                        <Link href="/assess">{t('Marking')}</Link>
                         <Link href="/reference">{t('Reference')}</Link>
                     </HStack>
                 )}

@@ -31,9 +31,15 @@ export interface AccountPage {
     signs_in_as: string
     least: number
     courses: string[]
+    second_factor: {
+        offered: boolean
+        since: string | null
+        codes_left: number
+    }
     sessions: SessionRow[]
 }
 export interface SessionRow {
+    key: string
     here: boolean
     from: string | null
     with: string
@@ -104,6 +110,20 @@ export interface AnswerKey {
     path: {
         ask: string
         shows: string
+    }[]
+}
+export interface AssessPage {
+    courses: {
+        id: number
+        name: string
+        leader: string
+        jobs: {
+            id: number
+            title: string
+            kind: string
+            done: number
+            running: number
+        }[]
     }[]
 }
 export interface AuditRow {
@@ -533,6 +553,8 @@ export interface BuilderPage {
     models: Includable[]
     presence: Presence
     start: DraftData
+    may_edit: boolean
+    by: string
 }
 export interface KindFound {
     family: string
@@ -882,6 +904,12 @@ export interface Edit {
     do: string
     [k: string]: unknown
 }
+export interface ConfirmPage {
+    to: string
+}
+export interface Confirmed {
+    confirmed: boolean
+}
 export interface Course {
     id: number
     name: string
@@ -890,6 +918,13 @@ export interface Course {
 export interface CourseInFull {
     id: number
     name: string
+    leads: boolean
+    leader: string
+    staff: {
+        id: number
+        name: string
+        part: 'teaches' | 'marks'
+    }[]
     code: string | null
     code_until: string | null
     trainees: CourseTrainee[]
@@ -1170,6 +1205,15 @@ export interface DraftRow {
     published: boolean
     steps: number
     title: string
+    name: string
+    shares: Sharing[]
+}
+/**
+ * With whom something is shared: those who teach in a class, or all who teach.
+ */
+export interface Sharing {
+    course: number | null
+    may: 'read' | 'edit'
 }
 export interface DraftStep {
     at: string
@@ -1181,6 +1225,11 @@ export interface DraftStep {
 export interface DraftsPage {
     drafts: DraftRow[]
     models: Includable[]
+    courses: SharingCourse[]
+}
+export interface SharingCourse {
+    id: number
+    name: string
 }
 export interface DriftState {
     apart:
@@ -1318,6 +1367,7 @@ export interface JobPage {
         id: number
         title: string
     }[]
+    may_set: boolean
 }
 export interface TraineeRow {
     attempt: number | null
@@ -1373,11 +1423,15 @@ export interface KindsPage {
     kinds: OwnKindRow[]
     tables: StockTable[]
     types: string[]
+    courses: SharingCourse[]
 }
 export interface OwnKindRow {
     document: KindShown
     id: number
     title: string
+    mine: boolean
+    shares: Sharing[]
+    name: string
 }
 export interface StockTable {
     inputs: string[]
@@ -1407,7 +1461,8 @@ export interface MarkingState {
 export interface Me {
     id: number
     name: string
-    role: 'instructor' | 'trainee'
+    role: 'administrator' | 'assessor' | 'instructor' | 'trainee'
+    confirmed_s: number
 }
 export interface ModelPage {
     board: BoardData
@@ -1511,8 +1566,29 @@ export interface OpenLinkPage {
 }
 export interface PeoplePage {
     courses: CourseInFull[]
+    colleagues: {
+        id: number
+        name: string
+        teaches: boolean
+    }[]
     done: AuditRow[]
 }
+/**
+ * An account as an administrator sees it.
+ */
+export interface Person {
+    id: number
+    name: string
+    signs_in_as: string
+    role: 'administrator' | 'instructor' | 'assessor' | 'trainee'
+    second_factor: boolean
+    closed: boolean
+    seen: string | null
+}
+/**
+ * All that is kept about somebody.
+ */
+export interface PersonData {}
 export interface ProgressPage {
     competencies:
         | {
@@ -1521,6 +1597,13 @@ export interface ProgressPage {
         | unknown[]
     next: NextCompetency
     done: DoneJob[]
+}
+/**
+ * A key for an authenticator, and the URI that it reads from a picture.
+ */
+export interface ProposedFactor {
+    key: string
+    uri: string
 }
 export interface Published {
     appliance: number
@@ -1539,6 +1622,12 @@ export interface Reason {
     because: Reason[]
     part: string | null
     text: string
+}
+/**
+ * Codes for when the authenticator is lost: shown this once, each good once.
+ */
+export interface RecoveryCodes {
+    codes: string[]
 }
 export interface ReferencePage {
     groups: {
@@ -1586,6 +1675,8 @@ export interface RuleSet {
         at: string | null
         version: number
     }[]
+    mine: boolean
+    shares: Sharing[]
 }
 export interface RulesDocument {
     barred: string[]
@@ -1642,6 +1733,7 @@ export interface RulesPage {
     questions: {
         [k: string]: string
     }
+    courses: SharingCourse[]
 }
 export interface RulesPreview {
     id: number
@@ -1697,6 +1789,40 @@ export interface RunTape {
         [k: string]: string
     }
 }
+export interface SchoolPage {
+    people: Person[]
+    q: string
+    found: Person[]
+    courses: {
+        id: number
+        name: string
+        leader: number
+        trainees: number
+    }[]
+    settled: Settled
+    mails: boolean
+    audit: {
+        at: string
+        actor: number | null
+        act: string
+        of: string
+        of_id: number | null
+        more: string
+    }[]
+}
+export interface Settled {
+    second_factor: 'offered' | 'asked'
+    idle_minutes: {
+        administrator: number
+        instructor: number
+        assessor: number
+        trainee: number
+    }
+    keep_months: number
+}
+export interface SecondFactorPage {
+    digits: number
+}
 export interface Shared {
     flash: string | null
     instruments: {
@@ -1719,7 +1845,9 @@ export interface ShopPage {
     }[]
     sets: number
 }
-export interface SignInPage {}
+export interface SignInPage {
+    mails: boolean
+}
 export interface SumResult {
     digits: number
     label: string

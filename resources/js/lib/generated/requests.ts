@@ -3,14 +3,24 @@
 export interface AnalysisRequest {
     visit?: string | null
 }
+export interface ClosedRequest {
+    closed: boolean
+}
 export interface CodeRequest {
     code: string
 }
 export interface ConfirmRequest {
     current_password: string
 }
+export interface ConfirmingRequest {
+    to?: string | null
+}
 export interface CourseRequest {
     name: string
+}
+export interface CourseStaffRequest {
+    user: number
+    part: 'teaches' | 'marks'
 }
 export interface DifferenceRequest {
     from: number
@@ -34,6 +44,12 @@ export interface EditsRequest {
 }
 export interface ExtraMinutesRequest {
     minutes: number
+}
+export interface ForgetRequest {
+    keep_marks: boolean
+}
+export interface ForgotRequest {
+    email: string
 }
 export interface GoRequest {
     upon: number
@@ -113,6 +129,9 @@ export interface LabelRequest {
     number: number
     label: string
 }
+export interface LeadRequest {
+    user: number
+}
 export interface MarkAgainRequest {
     rules: number
 }
@@ -143,6 +162,9 @@ export interface RestoreRequest {
     upon: number
     number: number
 }
+export interface RoleRequest {
+    role: 'administrator' | 'instructor' | 'assessor' | 'trainee'
+}
 export interface RosterRequest {
     csv: string
 }
@@ -159,10 +181,37 @@ export interface RulesRequest {
 export interface RunRequest {
     visit?: string | null
 }
+export interface SchoolSearchRequest {
+    q?: string | null
+}
+export interface SecondFactorRequest {
+    code: string
+}
+export interface SettledRequest {
+    second_factor: 'offered' | 'asked'
+    idle_minutes: {
+        administrator: number
+        instructor: number
+        assessor: number
+        trainee: number
+    }
+    keep_months: number
+}
+export interface ShareRequest {
+    of: 'model' | 'kind' | 'rules'
+    name: string
+    course?: number | null
+    may: 'nothing' | 'read' | 'edit'
+}
 export interface SignInRequest {
     email: string
     password: string
     [k: string]: unknown
+}
+export interface StaffRequest {
+    name: string
+    mail: string
+    role: 'administrator' | 'instructor' | 'assessor'
 }
 export interface SumRequest {
     with: {

@@ -1,0 +1,106 @@
+import { Box, Heading, HStack, Stack, Text } from '@chakra-ui/react'
+import { router } from '@inertiajs/react'
+import { QRCodeSVG } from 'qrcode.react'
+import { useState, type FormEvent } from 'react'
+import { useSent } from '@/lib/query'
+import type { AccountPage, ProposedFactor, RecoveryCodes } from '@/lib/types'
+import { useGrave } from '@/shell/grave'
+import { MainButton, ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
+import { DoorField } from './Door'
+
+/** A code from an authenticator beside the password: set up, its codes on paper, taken away. */
+export function SecondFactor({ factor }: { factor: AccountPage['second_factor'] }) {
+    const grave = useGrave()
+    const [code, setCode] = useState('')
+    const [codes, setCodes] = useState<string[] | null>(null)
+    const propose = useSent<ProposedFactor>('/account/second-factor')
+    const show = (reply: RecoveryCodes) => {
+        setCodes(reply.codes)
+        setCode('')
+        propose.reset()
+        router.reload()
+    }
+    const prove = useSent<RecoveryCodes, { code: string }>('/account/second-factor/prove', { onDone: show })
+    const again = useSent<RecoveryCodes>('/account/second-factor/codes', { onDone: show })
+    const submit = (e: FormEvent) => {
+        e.preventDefault()
+        prove.mutate({ code })
+    }
+    return (
+        <Stack as="section" layerStyle="panel" p="4" gap="3" aria-label={t('Second factor')}>
+            <Heading as="h2" size="md">
+                {t('Second factor')}
+            </Heading>
+            <Text>
+                {factor.since === null
+                    ? t('With one, your password alone lets nobody in: an authenticator on your phone shows a code.')
+                    : t('On since {{since}}. Codes on paper that are left: {{left}}.', {
+                          since: factor.since,
+                          left: factor.codes_left,
+                      })}
+            </Text>
+            {codes && (
+                <Box bg="copperWash" borderRadius="md" p="3">
+                    <Text fontWeight={700}>
+                        {t('Print these codes and keep them apart from your phone. Each lets you in once without it.')}
+                    </Text>
+                    <Box className="printed" columnCount={2} my="2">
+                        {codes.map((c) => (
+                            <Text key={c} className="reading" data-testid="recovery-code">
+                                {c}
+                            </Text>
+                        ))}
+                    </Box>
+                    <HStack gap="1">
+                        <ToolButton onClick={() => window.print()}>{t('Print')}</ToolButton>
+                        <ToolButton onClick={() => setCodes(null)}>{t('I have them')}</ToolButton>
+                    </HStack>
+                </Box>
+            )}
+            {propose.data && (
+                <Stack as="form" gap="3" onSubmit={submit}>
+                    <Text>
+                        {t('Read this with your authenticator, or type the key into it; then enter the code it shows.')}
+                    </Text>
+                    <Box bg="white" p="3" alignSelf="flex-start" borderRadius="md">
+                        <QRCodeSVG value={propose.data.uri} size={180} title={t('Key for the authenticator')} />
+                    </Box>
+                    <Text className="reading" overflowWrap="anywhere" data-testid="factor-key">
+                        {propose.data.key.replace(/(.{4})/g, '$1 ')}
+                    </Text>
+                    <DoorField
+                        label={t('Code')}
+                        complete="one-time-code"
+                        value={code}
+                        error={prove.error?.message}
+                        onChange={setCode}
+                    />
+                    <MainButton type="submit" alignSelf="flex-start" disabled={prove.isPending}>
+                        {t('Turn it on')}
+                    </MainButton>
+                </Stack>
+            )}
+            {(propose.error ?? again.error) && (
+                <Text role="alert" color="danger">
+                    {(propose.error ?? again.error)?.message}
+                </Text>
+            )}
+            <HStack gap="1" wrap="wrap">
+                {!propose.data && (
+                    <ToolButton onClick={() => grave(() => propose.mutate())}>
+                        {factor.since === null ? t('Set it up') : t('Move it to another phone')}
+                    </ToolButton>
+                )}
+                {factor.since !== null && (
+                    <>
+                        <ToolButton onClick={() => grave(() => again.mutate())}>{t('New codes on paper')}</ToolButton>
+                        <ToolButton onClick={() => grave(() => router.delete('/account/second-factor'))}>
+                            {t('Turn it off')}
+                        </ToolButton>
+                    </>
+                )}
+            </HStack>
+        </Stack>
+    )
+}

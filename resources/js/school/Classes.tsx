@@ -1,0 +1,57 @@
+import { Box, Heading, HStack, NativeSelect, Text } from '@chakra-ui/react'
+import { router } from '@inertiajs/react'
+import type { SchoolPage } from '@/lib/types'
+import { useGrave } from '@/shell/grave'
+import { t } from '@/words'
+
+/** All classes of the school, and who leads each. */
+export function Classes({ courses, people }: Pick<SchoolPage, 'courses' | 'people'>) {
+    const grave = useGrave()
+    const leaders = people.filter((p) => !p.closed && (p.role === 'instructor' || p.role === 'administrator'))
+    return (
+        <Box as="section" aria-label={t('Classes')}>
+            <Heading as="h2" size="lg" mb="2">
+                {t('Classes')}
+            </Heading>
+            {courses.length === 0 && <Text color="faint">{t('There is no class yet.')}</Text>}
+            <Box layerStyle="panel">
+                {courses.map((c) => (
+                    <HStack key={c.id} justify="space-between" px="4" py="1" borderBottomWidth="1px" borderColor="line">
+                        <Text>
+                            {c.name}{' '}
+                            <Text as="span" color="faint">
+                                {t('({{trainees}} trainees)', c)}
+                            </Text>
+                        </Text>
+                        <NativeSelect.Root w="220px">
+                            <NativeSelect.Field
+                                aria-label={t('Who leads {{name}}', c)}
+                                h="tight"
+                                value={c.leader}
+                                onChange={(e) =>
+                                    grave(() =>
+                                        router.post(
+                                            `/school/courses/${c.id}/lead`,
+                                            { user: Number(e.target.value) },
+                                            { preserveScroll: true },
+                                        ),
+                                    )
+                                }
+                            >
+                                {leaders.map((p) => (
+                                    <option key={p.id} value={p.id}>
+                                        {p.name}
+                                    </option>
+                                ))}
+                                {!leaders.some((p) => p.id === c.leader) && (
+                                    <option value={c.leader}>{t('somebody who left')}</option>
+                                )}
+                            </NativeSelect.Field>
+                            <NativeSelect.Indicator />
+                        </NativeSelect.Root>
+                    </HStack>
+                ))}
+            </Box>
+        </Box>
+    )
+}

@@ -1,0 +1,254 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Building\DraftEditor;
+use App\Models\Course;
+use App\Models\Role;
+use App\Models\Share;
+use App\Models\Task;
+use App\Models\User;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Routing\Route as LaravelRoute;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
+use OddSpark\Appliance\Library;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\School;
+use Tests\TestCase;
+
+/**
+ * Every route by everybody: each is tried as it is in the router, on what belongs to one instructor, by him and by all
+ * others there are. Who may is said here once, by the situation; whatever else gets in is a hole.
+ */
+class MatrixTest extends TestCase
+{
+    use RefreshDatabase, School;
+
+    /** Who there is. The class, job, model and attempt that are tried are the leader's; "other" has ones of his own. */
+    private const ALL = [
+        'guest', 'administrator', 'leader', 'colleague', 'assessor', 'lent', 'reader', 'other', 'elsewhere marks',
+        'worker', 'classmate', 'outsider', 'closed',
+    ];
+
+    private const SIGNED_IN = [
+        'administrator', 'leader', 'colleague', 'assessor', 'lent', 'reader', 'other', 'elsewhere marks', 'worker',
+        'classmate', 'outsider',
+    ];
+
+    private const STAFF = ['administrator', 'leader', 'colleague', 'assessor', 'lent', 'reader', 'other', 'elsewhere marks'];
+
+    private const TEACH = ['administrator', 'leader', 'colleague', 'lent', 'reader', 'other'];
+
+    private const TRAINEES = ['worker', 'classmate', 'outsider'];
+
+    /** Who teaches in the class. */
+    private const IN_CLASS = ['leader', 'colleague'];
+
+    private const READS = ['leader', 'colleague', 'assessor'];
+
+    private const DRAFT_READ = ['leader', 'lent', 'reader'];
+
+    private const DRAFT_EDIT = ['leader', 'lent'];
+
+    /** @return array<string, list<string>> by method and address, who may */
+    private static function may(): array
+    {
+        $rows = [
+            'GET up' => self::ALL,
+            // before one is signed in: who is, is sent on
+            'GET login' => self::ALL, 'POST login' => self::ALL, 'POST forgot' => self::ALL,
+            'GET login/second' => self::ALL, 'POST login/second' => self::ALL,
+            'GET join' => self::ALL, 'POST join' => self::ALL,
+            'GET link/{token}' => self::ALL, 'POST link/{token}' => self::ALL,
+            // one's own
+            'POST logout' => self::SIGNED_IN, 'GET ' => self::SIGNED_IN,
+            'GET account' => self::SIGNED_IN, 'POST account/password' => self::SIGNED_IN,
+            'POST account/sign-out-elsewhere' => self::SIGNED_IN, 'POST account/join' => self::TRAINEES,
+            'DELETE account/sessions/{key}' => [], 'GET account/confirm' => self::SIGNED_IN,
+            'POST account/confirm' => self::SIGNED_IN,
+            'POST account/second-factor' => self::STAFF, 'POST account/second-factor/prove' => self::STAFF,
+            'POST account/second-factor/codes' => [], 'DELETE account/second-factor' => self::STAFF,
+            'GET progress' => self::SIGNED_IN, 'GET reference' => self::SIGNED_IN,
+            'POST reference/sums/{sum}' => self::SIGNED_IN,
+            'POST warm-up' => ['leader', 'colleague', 'lent', 'reader', 'other', 'worker', 'classmate', 'outsider'],
+            'GET tasks/{task}' => ['leader'],
+            // classes
+            'GET people' => self::TEACH, 'POST courses' => self::TEACH, 'GET assess' => self::STAFF,
+            'GET courses/{course}/record' => self::READS, 'GET courses/{course}/marks.csv' => self::READS,
+            'POST courses/{course}/staff' => ['leader'], 'DELETE courses/{course}/staff/{user}' => ['leader'],
+            // models, kinds, rules
+            'GET models' => self::TEACH, 'GET drafts' => self::TEACH, 'POST drafts' => self::TEACH,
+            'GET kinds' => self::TEACH, 'POST kinds' => self::TEACH,
+            'GET rules' => self::TEACH, 'POST rules' => self::TEACH, 'POST rules/preview' => self::TEACH,
+            'GET rules/preview/{task}' => ['leader'], 'POST shares' => self::TEACH, 'POST jobs' => self::TEACH,
+            'DELETE drafts/{draft}' => ['leader'],
+            // a job
+            'GET jobs/{assignment}' => self::READS, 'GET jobs/{assignment}/marks' => self::READS,
+            'GET jobs/{assignment}/marks.csv' => self::READS,
+            'POST jobs/{assignment}/attempt' => ['leader', 'colleague', 'worker'],
+        ];
+        foreach (['', '/preview', '/analysis'] as $of) {
+            $rows["GET models/{appliance}$of"] = ['leader', 'lent', 'reader'];
+        }
+        $rows['POST models/{appliance}/analysis'] = ['leader', 'lent', 'reader'];
+        foreach (['', '/kinds', '/history', '/difference', '/checks', '/ladder', '/run', '/moment', '/why', '/faults', '/readings', '/safeties', '/files/{what}'] as $of) {
+            $rows["GET drafts/{draft}$of"] = self::DRAFT_READ;
+        }
+        $rows['POST drafts/{draft}/presence'] = self::DRAFT_READ;
+        foreach (['edits', 'go', 'restore', 'label', 'publish'] as $of) {
+            $rows["POST drafts/{draft}/$of"] = self::DRAFT_EDIT;
+        }
+        foreach (['POST courses/{course}', 'POST courses/{course}/code', 'DELETE courses/{course}/code', 'POST courses/{course}/roster/preview', 'POST courses/{course}/roster', 'POST courses/{course}/roster/undo', 'POST courses/{course}/trainees/{user}/link', 'DELETE courses/{course}/trainees/{user}', 'POST jobs/{assignment}/window', 'POST jobs/{assignment}/trainees/{user}/extra', 'POST jobs/{assignment}/trainees/{user}/again', 'POST jobs/{assignment}/marks'] as $route) {
+            $rows[$route] = self::IN_CLASS;
+        }
+        foreach (['GET school', 'POST school/people', 'POST school/people/{user}/link', 'POST school/people/{user}/role', 'POST school/people/{user}/closed', 'DELETE school/people/{user}/second-factor', 'GET school/people/{user}/data.json', 'POST school/people/{user}/forget', 'POST school/courses/{course}/lead', 'POST school/settled', 'GET school/audit.csv'] as $route) {
+            $rows[$route] = ['administrator'];
+        }
+
+        return $rows;
+    }
+
+    /**
+     * By method and address, who may while an attempt is open, and who once it is closed.
+     *
+     * @return array<string, array{open: list<string>, finished: list<string>}>
+     */
+    private static function mayOfAttempt(): array
+    {
+        $rows = [];
+        foreach (['GET attempts/{attempt}', 'POST attempts/{attempt}/acts', 'POST attempts/{attempt}/play', 'GET attempts/{attempt}/waiting', 'POST attempts/{attempt}/next'] as $route) {
+            $rows[$route] = ['open' => ['worker'], 'finished' => ['worker']];
+        }
+        foreach (['debrief', 'debrief.pdf', 'drift', 'marking', 'xapi', 'pairs'] as $of) {
+            $rows["GET attempts/{attempt}/$of"] = ['open' => [], 'finished' => ['worker', ...self::READS]];
+        }
+        $rows['POST attempts/{attempt}/pairs'] = ['open' => [], 'finished' => ['worker', ...self::READS]];
+        $rows['POST attempts/{attempt}/overrides'] = ['open' => [], 'finished' => self::READS];
+
+        return $rows;
+    }
+
+    /** Answers that say no: not signed in, not for him, not there. */
+    private const NO = [401, 403, 404];
+
+    /** Asks to which a "no" is the right answer even for whoever may: there is no such session, no codes to make anew. */
+    private const NOTHING_THERE = ['POST courses/{course}/staff', 'DELETE courses/{course}/staff/{user}', 'POST school/courses/{course}/lead', 'POST shares', 'POST attempts/{attempt}/next', 'GET attempts/{attempt}/waiting', 'GET attempts/{attempt}/xapi'];
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->withoutAnalyses();
+        $this->openSchool();
+    }
+
+    public function test_every_route_of_the_router_is_in_the_matrix(): void
+    {
+        $rows = [...array_keys(self::may()), ...array_keys(self::mayOfAttempt())];
+        $all = array_map(self::named(...), iterator_to_array(Route::getRoutes(), false));
+        $this->assertSame([], array_values(array_diff($all, $rows)), 'nobody has said who may');
+        $this->assertSame([], array_values(array_diff($rows, $all)), 'no longer there');
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function states(): iterable
+    {
+        yield 'while the attempt is open' => ['open'];
+        yield 'once it is finished' => ['finished'];
+    }
+
+    #[DataProvider('states')]
+    public function test_everybody_gets_what_is_his_and_nothing_else(string $state): void
+    {
+        [$people, $ids] = $this->situation($state);
+        $rows = self::may() + array_map(fn (array $row) => $row[$state], self::mayOfAttempt());
+        $holes = $shut = [];
+        foreach (Route::getRoutes() as $route) {
+            $name = self::named($route);
+            foreach (self::ALL as $who) {
+                $status = $this->tryAs($people[$who], $route->methods()[0], strtr('/'.ltrim($route->uri(), '/'), $ids));
+                $isNo = in_array($status, self::NO, true) || ($who === 'guest' && $status === 302);
+                if (! in_array($who, $rows[$name], true)) {
+                    if (! $isNo) {
+                        $holes[] = "$name: $who ($status)";
+                    }
+                } elseif ($isNo && $status !== 302 && ! in_array($name, self::NOTHING_THERE, true)) {
+                    $shut[] = "$name: $who ($status)";
+                }
+            }
+        }
+        $this->assertSame([], $holes, 'somebody gets in who may not');
+        $this->assertSame([], $shut, 'somebody is kept out who may');
+    }
+
+    private static function named(LaravelRoute $route): string
+    {
+        return $route->methods()[0].' '.ltrim($route->uri(), '/');
+    }
+
+    /** The status that somebody gets; what it did is taken back. */
+    private function tryAs(?User $who, string $method, string $uri): int
+    {
+        $this->flushSession();
+        auth()->forgetGuards();
+        if ($who !== null) {
+            $this->actingAs($who->fresh())->withSession(['confirmed_at' => time()]);
+        }
+        DB::beginTransaction();
+        try {
+            return $this->json($method, $uri)->status();
+        } finally {
+            DB::rollBack();
+        }
+    }
+
+    /** @return array{array<string, User|null>, array<string, string>} the people, and what stands for a route's parameters */
+    private function situation(string $state): array
+    {
+        $people = [
+            'guest' => null,
+            'administrator' => User::factory()->create(['role' => Role::Administrator]),
+            'leader' => $this->instructor,
+            'colleague' => User::factory()->instructor()->create(),
+            'assessor' => User::factory()->create(['role' => Role::Assessor]),
+            'lent' => User::factory()->instructor()->create(),
+            'reader' => User::factory()->instructor()->create(),
+            'other' => User::factory()->instructor()->create(),
+            'elsewhere marks' => User::factory()->create(['role' => Role::Assessor]),
+            'worker' => $this->trainee,
+            'classmate' => $this->classmate,
+            'outsider' => User::factory()->create(),
+            'closed' => User::factory()->create(['closed_at' => now()]),
+        ];
+        $this->course->staff()->attach([
+            $people['colleague']->id => ['part' => 'teaches'], $people['assessor']->id => ['part' => 'marks'],
+        ]);
+        $elsewhere = Course::factory()->create(['instructor_id' => $people['other']->id]);
+        $elsewhere->trainees()->attach($people['outsider']->id);
+        $elsewhere->staff()->attach([
+            $people['elsewhere marks']->id => ['part' => 'marks'], $people['reader']->id => ['part' => 'teaches'],
+        ]);
+        $job = $this->give();
+        $draft = app(DraftEditor::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
+        $appliance = app(DraftEditor::class)->publish($draft);
+        $lends = Course::factory()->create(['instructor_id' => $people['lent']->id]);
+        Share::settle('model', $draft->name, $lends->id, Share::EDIT);
+        Share::settle('model', $draft->name, $elsewhere->id, Share::READ);
+        // of the class "elsewhere", "other" leads and so reads too
+        $elsewhere->update(['instructor_id' => User::factory()->instructor()->create()->id]);
+        $others = Course::factory()->create(['instructor_id' => $people['other']->id]);
+        $others->trainees()->attach($people['outsider']->id);
+        $attempt = $this->begin($job);
+        if ($state === 'finished') {
+            $this->act($attempt, 'hand_back', 0)->assertOk();
+        }
+        $task = Task::want($this->instructor, 'give', 'matrix', ['title' => 'x', 'back' => '/', 'job' => []]);
+
+        return [$people, [
+            '{appliance}' => (string) $appliance->id, '{assignment}' => (string) $job->id,
+            '{attempt}' => (string) $attempt->id, '{course}' => (string) $this->course->id,
+            '{draft}' => (string) $draft->id, '{task}' => (string) $task->id, '{user}' => (string) $this->trainee->id,
+            '{what}' => 'model.json', '{token}' => 'nobody', '{key}' => 'none', '{sum}' => 'divider',
+        ]];
+    }
+}
