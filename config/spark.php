@@ -13,6 +13,7 @@ return [
     'build' => substr(hash('sha256', implode(',', array_map(fn ($f) => basename($f).filemtime($f), $files))), 0, 12),
     'instance' => (string) env('SPARK_INSTANCE', ''), // which installation answers
     'mail' => ! in_array(env('MAIL_MAILER', 'none'), ['none', 'log', 'array'], true),
+    'push' => env('SPARK_PUSH'), // socket where nginx takes what browsers are told at once
     'worker' => 'site',
     'hosts' => [
         parse_url((string) env('APP_URL', 'http://127.0.0.1:8717'), PHP_URL_HOST),

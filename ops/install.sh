@@ -14,7 +14,7 @@ step() {
 }
 
 install_debian() {
-    local missing=() module have; have=$(php -m 2>/dev/null)
+    local missing=() module have folder; have=$(php -m 2>/dev/null)
     for module in pdo_mysql curl gd zip bcmath mbstring intl dom; do
         grep -qix "$module" <<<"$have" || missing+=("php8.2-$(case $module in pdo_mysql) echo mysql ;; dom) echo xml ;; *) echo "$module" ;; esac)")
     done
@@ -22,6 +22,7 @@ install_debian() {
     command -v mariadbd >/dev/null || missing+=(mariadb-server)
     command -v mariadb >/dev/null || missing+=(mariadb-client)
     command -v nginx >/dev/null || missing+=(nginx)
+    [ -e /usr/lib/nginx/modules/ngx_nchan_module.so ] || missing+=(libnginx-mod-nchan)
     command -v supervisord >/dev/null || missing+=(supervisor)
     command -v ps >/dev/null || missing+=(procps)
     command -v curl >/dev/null || missing+=(curl)
@@ -30,14 +31,18 @@ install_debian() {
         [ -x /usr/bin/chromium ] || missing+=(chromium)
         command -v ngspice >/dev/null || missing+=(ngspice)
     fi
-    [ ${#missing[@]} -eq 0 ] && return 0
+    # the module looks for the folders that nginx itself makes when it is first begun as root
+    local folders=(/var/lib/nginx/{body,fastcgi,proxy,scgi,uwsgi}) bare=''
+    for folder in "${folders[@]}"; do [ -d "$folder" ] || bare=yes; done
+    [ ${#missing[@]} -eq 0 ] && [ -z "$bare" ] && return 0
     local sudo=()
     if [ "$(id -u)" -ne 0 ]; then
         command -v sudo >/dev/null || die "Debian packages are missing (${missing[*]}) and there is neither root nor sudo. Have them installed, then run this again."
         sudo=(sudo)
     fi
-    step "Installing Debian packages: ${missing[*]}" "${sudo[@]}" bash -c \
+    [ ${#missing[@]} -eq 0 ] || step "Installing Debian packages: ${missing[*]}" "${sudo[@]}" bash -c \
         'apt-get update -q && DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends -q "$@"' _ "${missing[@]}"
+    "${sudo[@]}" mkdir -p "${folders[@]}" || die "the folders of nginx cannot be made: ${folders[*]}."
 }
 
 # Runs a command unless the files it depends on are as they were when it last succeeded.

@@ -9,8 +9,8 @@ is_running() { [[ $(supervise "$1" status "$2") == *RUNNING* ]]; }
 
 # The environment of everything that runs the application, in the supervisor's way of writing it.
 app_environment() { # instance database web-port
-    printf 'DB_SOCKET="%s",DB_PORT="%s",DB_DATABASE="%s",DB_QUEUE_RETRY_AFTER="1800",APP_URL="%s",APP_CONFIG_CACHE="%s",SPARK_INSTANCE="%s",SPARK_BENCH="%s",TMPDIR="%s"' \
-        "$(db_socket "$1")" "$(db_port "$1")" "$2" "$(public_url "$1" "$3")" "$VAR/run/$1-config.php" "$TAG-$1" "${SPARK_BENCH:-0}" "$VAR/tmp"
+    printf 'DB_SOCKET="%s",DB_PORT="%s",DB_DATABASE="%s",DB_QUEUE_RETRY_AFTER="1800",APP_URL="%s",APP_CONFIG_CACHE="%s",SPARK_INSTANCE="%s",SPARK_BENCH="%s",SPARK_PUSH="%s",TMPDIR="%s"' \
+        "$(db_socket "$1")" "$(db_port "$1")" "$2" "$(public_url "$1" "$3")" "$VAR/run/$1-config.php" "$TAG-$1" "${SPARK_BENCH:-0}" "$SOCKETS/$1-push.sock" "$VAR/tmp"
 }
 # The address that people use; the tests' instance is for the tests alone.
 public_url() { if [ "$1" = app ]; then echo "${SPARK_PUBLIC_URL:-http://127.0.0.1:$2}"; else echo "http://127.0.0.1:$2"; fi; }
@@ -135,9 +135,12 @@ nginx_configuration() { # instance web-port
 CONF
 )
     cat <<CONF
+load_module /usr/lib/nginx/modules/ngx_nchan_module.so;
 worker_processes 1;
+worker_rlimit_nofile 8192;
 pid $run/$1-nginx.pid;
-events { worker_connections 512; }
+# a line for each browser that listens, held here and not by php-fpm
+events { worker_connections 4096; }
 http {
     include /etc/nginx/mime.types;
     access_log off;
@@ -148,8 +151,27 @@ http {
     large_client_header_buffers 4 16k;
     client_body_temp_path $run/$1-body; fastcgi_temp_path $run/$1-fastcgi; proxy_temp_path $run/$1-proxy; uwsgi_temp_path $run/$1-uwsgi; scgi_temp_path $run/$1-scgi;
     gzip on; gzip_types text/css application/javascript application/json image/svg+xml;
+    # what browsers are told at once comes in here, from the application alone
+    nchan_max_reserved_memory 16M;
+    server {
+        listen unix:$SOCKETS/$1-push.sock;
+        location ~ ^/((wall|bench)-[0-9]+)\$ {
+            nchan_publisher; nchan_channel_id \$1;
+            nchan_message_buffer_length 100; nchan_message_timeout 2m;
+        }
+    }
     server {
         listen 127.0.0.1:$2;
+        # the application says who may listen, and hands the line over to be held here
+        location ~ ^/live/(wall|bench)/[0-9]+\$ {
+$pass
+            fastcgi_pass unix:$SOCKETS/$1-fpm-bench.sock;
+        }
+        location ~ ^/hold/((wall|bench)-[0-9]+)\$ {
+            internal;
+            nchan_subscriber eventsource; nchan_channel_id \$1;
+            nchan_subscriber_first_message newest; nchan_eventsource_ping_interval 20;
+        }
         # nothing but built files, three files by name, and the front controller
         location /build/ { root $ROOT/public; expires 1y; add_header Cache-Control "public, immutable"; add_header X-Content-Type-Options nosniff; try_files \$uri =404; }
         location = /favicon.svg { root $ROOT/public; add_header X-Content-Type-Options nosniff; }
@@ -158,7 +180,7 @@ http {
 $pass
             fastcgi_pass unix:$SOCKETS/$1-fpm-pages.sock;
         }
-        location ~ ^/(attempts/[0-9]+(/(acts|play|next|waiting))?|up)\$ {
+        location ~ ^/(attempts/[0-9]+(/(acts|play|next|waiting|said|hand|away))?|courses/[0-9]+/stopped|up)\$ {
 $pass
             fastcgi_pass unix:$SOCKETS/$1-fpm-bench.sock;
         }
@@ -253,7 +275,7 @@ start_site() { # instance database web-port
         answers "$port" && die "port $port is taken by another program. Stop it, or choose another with SPARK_PORT."
     fi
     rm -f "$VAR/run/$name-config.php"
-    ARTISAN_CONFIG=$VAR/run/$name-config.php SESSION_SECURE_COOKIE=$([[ $(public_url "$name" "$port") == https:* ]] && echo true || echo false) APP_URL=$(public_url "$name" "$port") SPARK_BENCH=${SPARK_BENCH:-0} artisan "$name" "$2" config:cache >/dev/null || die 'the configuration cannot be read. See the message above.'
+    ARTISAN_CONFIG=$VAR/run/$name-config.php SESSION_SECURE_COOKIE=$([[ $(public_url "$name" "$port") == https:* ]] && echo true || echo false) APP_URL=$(public_url "$name" "$port") SPARK_BENCH=${SPARK_BENCH:-0} SPARK_PUSH=$SOCKETS/$name-push.sock artisan "$name" "$2" config:cache >/dev/null || die 'the configuration cannot be read. See the message above.'
     supervise "$name" restart fpm-bench fpm-pages nginx worker-marks worker-analyses >"$VAR/log/$name-start.log"
     for i in $(seq 1 160); do
         is_own "$name" "$port" && return 0

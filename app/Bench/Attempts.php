@@ -39,7 +39,10 @@ class Attempts
         }
         $seed = ($assignment->seed * 31 + $user->id) & 0x7FFFFFFF;
 
-        return Attempt::query()->createOrFirst($mine, ['seed' => $seed, 'begun_at' => now()] + $this->arrived($assignment, $seed))->refresh();
+        return Attempt::query()->createOrFirst($mine, [
+            'seed' => $seed, 'begun_at' => now(),
+            'stopped_at' => $assignment->course->stopped_at === null ? null : now(),
+        ] + $this->arrived($assignment, $seed))->refresh();
     }
 
     /**
@@ -88,6 +91,7 @@ class Attempts
             $attempt->update([
                 'set_aside' => [...$attempt->set_aside ?? [], $aside], 'entries_count' => 0, 'handed_back_at' => null,
                 'mark' => null, 'debrief' => null, 'pairs' => null, 'seed' => $seed, 'begun_at' => now(),
+                'stopped_s' => 0, 'lost_s' => 0, 'hand_at' => null, 'curve' => null,
             ] + $this->arrived(Assignment::query()->findOrFail($attempt->assignment_id), $seed));
 
             return $attempt->refresh();

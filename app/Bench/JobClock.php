@@ -37,11 +37,13 @@ class JobClock
         if ($extra === null) {
             return null;
         }
+        $stood = $attempt->stopped_s +
+            ($attempt->stopped_at === null ? 0 : now()->getTimestamp() - $attempt->stopped_at->getTimestamp());
         $ends = array_filter([
-            $assignment->closes_at?->copy()->addMinutes($extra),
+            $assignment->closes_at?->copy()->addMinutes($extra)->addSeconds($stood),
             $assignment->minutes === null
                 ? null
-                : $attempt->begun_at?->copy()->addMinutes($assignment->minutes + $extra),
+                : $attempt->begun_at?->copy()->addMinutes($assignment->minutes + $extra)->addSeconds($stood),
         ]);
 
         return $ends === [] ? null : min($ends);
@@ -74,7 +76,7 @@ class JobClock
                 fn (Builder $q) => $q->where('closes_at', '<', now())->orWhereNotNull('minutes'),
             )
             ->with('assignment')
-            ->get(['id', 'assignment_id', 'user_id', 'begun_at', 'handed_back_at'])
+            ->get(['id', 'assignment_id', 'user_id', 'begun_at', 'handed_back_at', 'stopped_at', 'stopped_s'])
             ->filter(fn (Attempt $attempt) => self::isOver($attempt))
             ->pluck('id')
             ->all();

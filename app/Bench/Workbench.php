@@ -2,6 +2,7 @@
 
 namespace App\Bench;
 
+use App\Live\Push;
 use App\Models\Attempt;
 use App\Models\Entry;
 use App\Models\Task;
@@ -42,18 +43,22 @@ class Workbench
         'entries_count',
         'begun_at',
         'updated_at',
+        'stopped_at',
+        'stopped_s',
     ];
 
     /** Entries that an attempt may have; handing back is always possible. Marking and debriefs are made for as many. */
     public const MOST_ENTRIES = 1000;
 
-    /** Who has closed a call when its time was over. */
-    private const CLOCK = 'clock';
+    /** Id of the entry by which a call was closed that its trainee did not close: its time was over, or somebody ended it. */
+    private const NOT_HE = 'clock';
+
+    private const STOPPED = 'Your instructor has stopped all benches. Nothing is lost: wait until they go on.';
 
     /** Grace for a client whose clock runs a little ahead of the horizon, ms. */
     private const GRACE = 1500;
 
-    public function __construct(private readonly Attempts $attempts) {}
+    public function __construct(private readonly Attempts $attempts, private readonly Push $push) {}
 
     /**
      * Does an act; one that was done already is not done again.
@@ -102,11 +107,27 @@ class Workbench
             }, fn (Attempt $attempt): ?Entry => $act->name === 'hand_back'
                 ? $attempt->entries()->reorder('id', 'desc')->first()
                 : $attempt->entries()->where('client_id', $clientId)->first());
+        if ($reply['entry'] !== null) {
+            $this->tellWall($attempt, $reply);
+        }
         if ($act->name === 'hint' && ! $reply['handed_back']) { // worked out beside the site, with the attempt free for what is done meanwhile
             $reply['entry'] = $this->hinted($attempt, $clientId);
         }
 
         return $reply;
+    }
+
+    /**
+     * Whoever looks at the class sees what was done.
+     *
+     * @param array<string, mixed> $reply
+     */
+    private function tellWall(Attempt $attempt, array $reply): void
+    {
+        $this->push->wall($attempt->assignment->course_id, 'acted', [
+            'attempt' => $attempt->id, 'last' => $reply['entry']['text'], 'done' => $reply['handed_back'],
+            'unsafe' => array_values((array) $reply['entry']['dangers'])[0] ?? null,
+        ]);
     }
 
     /** @throws ActError */
@@ -206,9 +227,9 @@ class Workbench
      * @param (callable(Attempt): (Entry|null))|null $again the entry that is answered once more, of one that is over
      * @return array<string, mixed>
      */
-    private function at(Attempt $attempt, callable $do, ?callable $again = null): array
+    private function at(Attempt $attempt, callable $do, ?callable $again = null, bool $closes = false): array
     {
-        return DB::transaction(function () use ($attempt, $do, $again): array {
+        return DB::transaction(function () use ($attempt, $do, $again, $closes): array {
             $attempt = Attempt::query()
                 ->select(self::KEPT)
                 ->with('assignment')
@@ -229,9 +250,12 @@ class Workbench
             if ($entry !== null) {
                 return $this->reply($attempt, $bench, $state, $entry, $before);
             }
-            [$state, $entry] = JobClock::isOver($attempt)
-                ? $this->timeIsUp($attempt, $bench, $state)
-                : $do($attempt, $bench, $state);
+            [$state, $entry] = match (true) {
+                $closes => $this->closed($attempt, $bench, $state, 'Closed by the instructor: '),
+                JobClock::isOver($attempt) => $this->closed($attempt, $bench, $state, 'Time is up: '),
+                $attempt->stopped_at !== null => throw new ActError('/', self::STOPPED),
+                default => $do($attempt, $bench, $state),
+            };
             $attempt->state = Snapshot::pack($state->toArray());
             $attempt->record = Snapshot::pack($bench->record->kept());
             $attempt->save();
@@ -241,20 +265,20 @@ class Workbench
     }
 
     /**
-     * Closes the call as it stands, since its time is over.
+     * Closes the call as it stands, which its trainee did not do.
      *
      * @return array{BenchState, Entry}
      */
-    private function timeIsUp(Attempt $attempt, Bench $bench, BenchState $state): array
+    private function closed(Attempt $attempt, Bench $bench, BenchState $state, string $why): array
     {
         $act = Catalogue::act(['act' => 'hand_back', 'at_s' => $state->now() / 1000]);
         [$state, $outcome] = $bench->do($state, $act);
         $entry = $attempt->entries()->create([
-            'client_id' => self::CLOCK,
+            'client_id' => self::NOT_HE,
             'tick' => $act->tick,
             'act' => $act->toArray(),
             'outcome' => Told::outcome($outcome),
-            'sentence' => 'Time is up: '.lcfirst((new Wording($bench->plan->model))->entry($act, $outcome)),
+            'sentence' => $why.lcfirst((new Wording($bench->plan->model))->entry($act, $outcome)),
         ]);
         $attempt->entries_count++;
         $attempt->handed_back_at = now();
@@ -265,11 +289,22 @@ class Workbench
     /** Closes an attempt whose time is over; tells whether it did. */
     public function closeIfOver(Attempt $attempt): bool
     {
-        if (! $attempt->isOpen() || ! $attempt->isOfToday() || ! JobClock::isOver($attempt)) {
+        return JobClock::isOver($attempt) && $this->close($attempt);
+    }
+
+    /** Closes an attempt as it stands; tells whether it did. */
+    public function close(Attempt $attempt): bool
+    {
+        if (! $attempt->isOpen() || ! $attempt->isOfToday()) {
             return false;
         }
+        $isOver = JobClock::isOver($attempt);
         try {
-            $this->at($attempt, fn (Attempt $attempt, Bench $bench, BenchState $state): array => [$state, null]);
+            $this->at(
+                $attempt,
+                fn (Attempt $attempt, Bench $bench, BenchState $state): array => [$state, null],
+                closes: ! $isOver,
+            );
         } catch (StaleAttempt) {
             return false; // closed meanwhile, by its trainee or by the other worker
         }

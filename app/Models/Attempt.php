@@ -26,6 +26,11 @@ use Illuminate\Support\Carbon;
  * @property list<array{engine: int, entries: list<array<string, mixed>>}>|null $set_aside what was done before it was
  *     given anew, under older engines
  * @property Carbon|null $begun_at
+ * @property Carbon|null $stopped_at since when its bench stands, stopped by the instructor
+ * @property int $stopped_s seconds that its clock has stood before that
+ * @property int $lost_s of these, for a lost connection
+ * @property Carbon|null $hand_at since when the hand is up
+ * @property array{entries: int, left: list<int>}|null $curve suspects left on arrival and after each act
  * @property Carbon|null $updated_at
  */
 class Attempt extends Model
@@ -44,15 +49,23 @@ class Attempt extends Model
         'pairs',
         'set_aside',
         'begun_at',
+        'stopped_at',
+        'stopped_s',
+        'lost_s',
+        'hand_at',
+        'curve',
     ];
 
-    protected $hidden = ['state', 'record', 'seed', 'set_aside'];
+    protected $hidden = ['state', 'record', 'seed', 'set_aside', 'curve'];
 
     protected function casts(): array
     {
         return [
             'handed_back_at' => 'datetime',
             'begun_at' => 'datetime',
+            'stopped_at' => 'datetime',
+            'hand_at' => 'datetime',
+            'curve' => 'array',
             'mark' => 'array',
             'debrief' => 'array',
             'pairs' => 'array',
@@ -76,6 +89,12 @@ class Attempt extends Model
     public function entries(): HasMany
     {
         return $this->hasMany(Entry::class)->orderBy('id');
+    }
+
+    /** @return HasMany<AttemptEvent, $this> what happened round it, the first first */
+    public function events(): HasMany
+    {
+        return $this->hasMany(AttemptEvent::class)->orderBy('id');
     }
 
     /** @return HasMany<Mark, $this> every mark that was made, the first first */

@@ -18,6 +18,7 @@ use Illuminate\Support\Carbon;
  * @property string $name
  * @property string|null $join_code
  * @property Carbon|null $join_until
+ * @property Carbon|null $stopped_at since when its benches are stopped
  */
 class Course extends Model
 {
@@ -28,7 +29,7 @@ class Course extends Model
 
     protected function casts(): array
     {
-        return ['join_until' => 'datetime'];
+        return ['join_until' => 'datetime', 'stopped_at' => 'datetime'];
     }
 
     /** @return BelongsTo<User, $this> */

@@ -12,6 +12,18 @@ class AttemptPolicy
         return $attempt->user_id === $user->id;
     }
 
+    /** To speak to whom is at the bench, look over his shoulder, give him a hint, end his call: those who teach there. */
+    public function supervise(User $user, Attempt $attempt): bool
+    {
+        return $attempt->isOpen() && $attempt->assignment->course->isTaughtBy($user);
+    }
+
+    /** To say something there, and read what was said: who is at it, and those who teach there. */
+    public function talk(User $user, Attempt $attempt): bool
+    {
+        return $this->work($user, $attempt) || $this->supervise($user, $attempt);
+    }
+
     /** To set a line of its mark otherwise: those who teach or mark in its class. */
     public function judge(User $user, Attempt $attempt): bool
     {

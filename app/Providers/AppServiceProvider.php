@@ -6,6 +6,7 @@ use App\Auth\SignIn;
 use App\Bench\JobClock;
 use App\Bench\Plans;
 use App\Bench\Workbench;
+use App\Live\Push;
 use App\Models\Attempt;
 use App\Models\Task;
 use App\People\Persons;
@@ -23,6 +24,7 @@ class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(Plans::class);
+        $this->app->singleton(Push::class, fn () => new Push(config('spark.push')));
     }
 
     public function boot(): void

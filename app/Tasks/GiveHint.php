@@ -3,20 +3,18 @@
 namespace App\Tasks;
 
 use App\Bench\Attempts;
+use App\Bench\Following;
 use App\Bench\Plans;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Entry;
 use App\Models\Task;
-use OddSpark\Faults\FaultSet;
 use OddSpark\Marking\Hint;
-use OddSpark\Run\Memory;
-use OddSpark\Suspects\Tracker;
 
 /** Works out a hint from all that was seen up to the moment at which it was asked for. */
 class GiveHint implements Work
 {
-    public function __construct(private readonly Plans $plans, private readonly Attempts $attempts) {}
+    public function __construct(private readonly Plans $plans, private readonly Attempts $attempts, private readonly Following $following) {}
 
     public function do(Task $task): ?array
     {
@@ -26,22 +24,15 @@ class GiveHint implements Work
         }
         $attempt = Attempt::query()->findOrFail($entry->attempt_id);
         $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
-        $plan = $this->plans->ofAssignment($assignment);
         $seen = $this->attempts->observations($attempt, $entry);
-        $tracker = new Tracker(
-            $plan,
-            FaultSet::of($plan->model),
-            $assignment->visit,
-            new Memory(),
-            Plans::unpackArrivals($assignment->arrivals),
-        );
+        $tracker = $this->following->tracker($assignment);
         foreach ($tracker->moments($seen) as $moment) {
             if ($moment->isAfter && $moment->entry >= 0) {
                 $task->tell($moment->entry / count($seen->entries));
             }
         }
         $outcome = $entry->outcome;
-        $outcome['seen'] = ['hint' => (new Hint($plan))->of($entry->act['grade'], $tracker)];
+        $outcome['seen'] = ['hint' => (new Hint($this->plans->ofAssignment($assignment)))->of($entry->act['grade'], $tracker)];
         unset($outcome['waits']);
         $entry->update(['outcome' => $outcome]);
 

@@ -14,6 +14,8 @@ final class Kinds
     /** @var array<string, array{class-string<Work>, string, int}> */
     private const ALL = [
         'hint' => [GiveHint::class, 'marks', 0],
+        'tell-hint' => [TellHint::class, 'marks', 0],
+        'curve' => [FollowSuspects::class, 'asked', 4],
         'mark' => [MarkAttempt::class, 'marks', 1],
         'mark-again' => [MarkAgain::class, 'marks', 3],
         'give' => [GiveJob::class, 'asked', 2],

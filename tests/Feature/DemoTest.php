@@ -54,7 +54,7 @@ class DemoTest extends TestCase
             ->expectsOutput('There is more here than demo data: 1 person, 1 edit of a model.')
             ->assertFailed();
         $this->artisan('demo:load', ['--if-empty' => true])->assertSuccessful();
-        $this->assertSame(11, User::query()->count());
+        $this->assertSame(13, User::query()->count());
     }
 
     public function test_without_a_record_of_the_demo_everything_is_the_schools_own(): void

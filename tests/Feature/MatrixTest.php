@@ -76,6 +76,8 @@ class MatrixTest extends TestCase
             // classes
             'GET people' => self::TEACH, 'POST courses' => self::TEACH, 'GET assess' => self::STAFF,
             'GET courses/{course}/record' => self::READS, 'GET courses/{course}/marks.csv' => self::READS,
+            'GET courses/{course}/wall' => self::READS, 'GET live/wall/{course}' => self::READS,
+            'GET courses/{course}/wall/curves' => self::IN_CLASS, 'POST courses/{course}/stopped' => self::IN_CLASS,
             'POST courses/{course}/staff' => ['leader'], 'DELETE courses/{course}/staff/{user}' => ['leader'],
             // models, kinds, rules
             'GET models' => self::TEACH, 'GET drafts' => self::TEACH, 'POST drafts' => self::TEACH,
@@ -119,6 +121,15 @@ class MatrixTest extends TestCase
         $rows = [];
         foreach (['GET attempts/{attempt}', 'POST attempts/{attempt}/acts', 'POST attempts/{attempt}/play', 'GET attempts/{attempt}/waiting', 'POST attempts/{attempt}/next'] as $route) {
             $rows[$route] = ['open' => ['worker'], 'finished' => ['worker']];
+        }
+        foreach (['GET live/bench/{attempt}', 'POST attempts/{attempt}/away'] as $route) {
+            $rows[$route] = ['open' => ['worker'], 'finished' => ['worker']];
+        }
+        foreach (['GET attempts/{attempt}/look', 'POST attempts/{attempt}/hint', 'POST attempts/{attempt}/end'] as $route) {
+            $rows[$route] = ['open' => self::IN_CLASS, 'finished' => []];
+        }
+        foreach (['GET attempts/{attempt}/said', 'POST attempts/{attempt}/said', 'POST attempts/{attempt}/hand'] as $route) {
+            $rows[$route] = ['open' => ['worker', ...self::IN_CLASS], 'finished' => ['worker']];
         }
         foreach (['debrief', 'debrief.pdf', 'drift', 'marking', 'xapi', 'pairs'] as $of) {
             $rows["GET attempts/{attempt}/$of"] = ['open' => [], 'finished' => ['worker', ...self::READS]];

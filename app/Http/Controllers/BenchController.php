@@ -50,10 +50,28 @@ class BenchController extends Controller
                 ! $attempt->assignment->kind->isMarked() ? '/' : "/attempts/$attempt->id/debrief",
             );
         }
-        $attempt = $this->attempts->current($attempt);
+
+        return $this->page($this->attempts->current($attempt), $plans, null);
+    }
+
+    /** The bench as whom is at it sees it: to be looked at by his instructor, and nothing is done there. */
+    public function lookOver(Attempt $attempt, Plans $plans): Response
+    {
+        abort_unless($attempt->isOfToday(), 404);
+
+        return $this->page($attempt, $plans, $attempt->user->name);
+    }
+
+    /** @param string|null $watched whose bench it is, where somebody else looks on */
+    private function page(Attempt $attempt, Plans $plans, ?string $watched): Response
+    {
         $plan = $plans->ofAssignment($attempt->assignment);
 
         return Inertia::render('Bench', [
+            'watched' => $watched,
+            'course' => $attempt->assignment->course_id,
+            'stopped' => $attempt->stopped_at !== null,
+            'hand_up' => $attempt->hand_at !== null,
             'attempt' => $attempt->id,
             'left_s' => JobClock::left($attempt),
             'job' => $attempt->assignment->briefing(),

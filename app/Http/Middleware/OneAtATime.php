@@ -31,7 +31,11 @@ class OneAtATime
         if ($user === null) {
             return $next($request);
         }
-        $side = $request->is('attempts/*') ? 'bench' : 'pages';
+        $side = match (true) {
+            $request->is('courses/*/stopped') => 'stop', // waits for nothing else that he does
+            $request->is('attempts/*') => 'bench',
+            default => 'pages',
+        };
         $turn = $this->open("$user-$side");
         if (! flock($turn, LOCK_EX | LOCK_NB)) {
             $this->wait($turn, "$user-$side");

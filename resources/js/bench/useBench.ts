@@ -20,6 +20,8 @@ interface Start {
     past: Channels
     told: string | null
     now: Reply
+    /** somebody else's bench, that is looked at: nothing is done there */
+    onlyLooked: boolean
 }
 
 export interface BenchState {
@@ -130,6 +132,7 @@ export function useBench(start: Start) {
     }, [away])
     const ask = useCallback(
         async (path: string, body: () => unknown) => {
+            if (start.onlyLooked) return undefined
             live.current.asking++
             try {
                 return await mutateAsync({ path, body: once(body) })
@@ -139,18 +142,18 @@ export function useBench(start: Start) {
                 live.current.asking--
             }
         },
-        [mutateAsync],
+        [mutateAsync, start.onlyLooked],
     )
 
     // an act that was on its way when the page was left is done now: under its own id, so once
     useEffect(() => {
         isHere.current = true
-        const left = recall(start.attempt)
+        const left = start.onlyLooked ? null : recall(start.attempt)
         if (left) void ask('acts', () => left)
         return () => {
             isHere.current = false
         }
-    }, [ask, start.attempt])
+    }, [ask, start.attempt, start.onlyLooked])
 
     useEffect(() => {
         let frame = 0
@@ -233,10 +236,15 @@ export function useBench(start: Start) {
         }))
     }, [hint])
 
-    const play = useCallback((on: boolean) => {
-        live.current.playing = on
-        setState((s) => ({ ...s, playing: on, time: live.current.time }))
-    }, [])
+    const onlyLooked = start.onlyLooked
+    const play = useCallback(
+        (on: boolean) => {
+            if (onlyLooked && on) return
+            live.current.playing = on
+            setState((s) => ({ ...s, playing: on, time: live.current.time }))
+        },
+        [onlyLooked],
+    )
 
     const setSpeed = useCallback((speed: number) => {
         live.current.speed = speed

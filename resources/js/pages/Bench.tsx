@@ -1,4 +1,5 @@
 import { Stack, Tabs, Text } from '@chakra-ui/react'
+import { usePage } from '@inertiajs/react'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
@@ -22,8 +23,10 @@ import { UprightBench } from '@/bench/UprightBench'
 import { useBench } from '@/bench/useBench'
 import { useBenchKeys } from '@/bench/useBenchKeys'
 import { WideBench } from '@/bench/WideBench'
-import type { BenchPage } from '@/lib/types'
+import type { BenchPage, Me } from '@/lib/types'
 import { inUnits } from '@/lib/units'
+import { BenchLine } from '@/live/BenchLine'
+import { Watched } from '@/live/Watched'
 
 import { Frame } from '@/shell/Frame'
 import { useLook } from '@/shell/look'
@@ -35,11 +38,17 @@ import { MainButton } from '@/theme/buttons'
 import { useUpright } from '@/theme/useMedia'
 import { t } from '@/words'
 
-/** The trainee's place: the appliance, the meter, the tape, the call sheet and the suspects. */
+/** The bench; one that is looked at over a shoulder begins anew from what there is, whenever something was done. */
 export default function Bench(page: BenchPage) {
+    return <TheBench key={page.watched === null ? page.attempt : `${page.log.length} ${page.now.now_s}`} {...page} />
+}
+
+/** The trainee's place: the appliance, the meter, the tape, the call sheet and the suspects. */
+function TheBench(page: BenchPage) {
+    const me = usePage<{ me: Me }>().props.me
     const { attempt, job, board, doors, log, past, now, steps, told: given } = page
     const ownSheet = job.rules.own_sheet
-    const bench = useBench({ attempt, log, past, now, told: given })
+    const bench = useBench({ attempt, log, past, now, told: given, onlyLooked: page.watched !== null })
     const { scene, act } = bench
     const [hand, setHand] = useState<'red' | 'black'>('red')
     const [part, setPart] = useState<string | null>(null)
@@ -49,6 +58,15 @@ export default function Bench(page: BenchPage) {
     const [drawing, setDrawing] = useState(false)
     const isUpright = useUpright()
     const [aside, setAside] = useState<string | null>(steps || (isUpright && log.length === 0) ? 'call' : null)
+    const [stopped, setStopped] = useState(page.stopped)
+    const { play } = bench
+    const onStopped = useCallback(
+        (stands: boolean) => {
+            setStopped(stands)
+            if (stands) play(false)
+        },
+        [play],
+    )
     const [seek, setSeek] = useState<string | null>(null)
     /** the part itself was pressed, and not a terminal: hands are beside it */
     const [byHand, setByHand] = useState(false)
@@ -311,8 +329,24 @@ export default function Bench(page: BenchPage) {
                     }
                     close={
                         <>
-                            {page.left_s !== null && <TimeLeft seconds={page.left_s} />}
-                            <CloseCall isWarmUp={steps !== null} act={act} />
+                            {page.left_s !== null && !stopped && <TimeLeft seconds={page.left_s} />}
+                            {page.watched !== null ? (
+                                <Watched attempt={attempt} course={page.course} name={page.watched} />
+                            ) : (
+                                <>
+                                    {me.role === 'trainee' && steps === null && (
+                                        <BenchLine
+                                            attempt={attempt}
+                                            stopped={stopped}
+                                            handUp={page.hand_up}
+                                            exam={job.kind === 'exam'}
+                                            away={bench.away}
+                                            onStopped={onStopped}
+                                        />
+                                    )}
+                                    <CloseCall isWarmUp={steps !== null} act={act} />
+                                </>
+                            )}
                         </>
                     }
                     notices={<Notices away={bench.away} notice={bench.notice} onClear={bench.clear} />}

@@ -20,6 +20,12 @@ export default function Shop({ courses, models, jobs }: ShopPage) {
                             {courses.map((c) => (
                                 <span key={c.id}>
                                     {c.name}: {c.trainees_count} {t('trainees ·')}{' '}
+                                    <Link href={`/courses/${c.id}/wall`}>
+                                        <Text as="span" color="copper" textDecoration="underline">
+                                            {t('wall')}
+                                        </Text>
+                                    </Link>{' '}
+                                    ·{' '}
                                     <Link href={`/courses/${c.id}/record`}>
                                         <Text as="span" color="copper" textDecoration="underline">
                                             {t('record')}

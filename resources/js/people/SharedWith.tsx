@@ -33,7 +33,7 @@ export function SharedWith({ of, name, title, shares, courses }: Props) {
         </Stack>
     )
     return (
-        <Popover.Root positioning={{ placement: 'bottom-start' }}>
+        <Popover.Root positioning={{ placement: 'bottom-start' }} lazyMount unmountOnExit>
             <Popover.Trigger asChild>
                 <ToolButton aria-label={t('Who may use {{title}}', { title })}>
                     {shares.length === 0 ? t('Yours alone') : t('Shared')}

@@ -126,12 +126,28 @@ export interface AssessPage {
         }[]
     }[]
 }
+/**
+ * Something round an attempt that is no act of it.
+ */
+export interface AttemptEvent {
+    id: number
+    what: string
+    text: string | null
+    seconds: number | null
+    by: string | null
+    mine: boolean
+    at: string
+}
 export interface AuditRow {
     at: string
     act: string
     of: string
     of_id: number | null
     more: string
+}
+export interface AwayReply {
+    given_s: number
+    left_s: number | null
 }
 export interface BenchPage {
     attempt: number
@@ -157,6 +173,10 @@ export interface BenchPage {
      * seconds that this attempt still has
      */
     left_s: number | null
+    watched: string | null
+    course: number
+    stopped: boolean
+    hand_up: boolean
 }
 export interface BoardData {
     height: number
@@ -523,6 +543,9 @@ export interface Scene {
 export interface Jaw {
     turns: number
     wires: string[]
+}
+export interface BenchesStopped {
+    benches: number
 }
 export interface Best {
     bits: number
@@ -1241,6 +1264,9 @@ export interface DriftState {
         | null
     error?: string | null
 }
+export interface Ended {
+    ended: boolean
+}
 export interface EnrolUndone {
     people: number
 }
@@ -1334,6 +1360,9 @@ export interface HardCompetency {
     share: number
     low: number
     high: number
+}
+export interface HandState {
+    up: boolean
 }
 export interface HintState {
     entry: Entry
@@ -1789,6 +1818,12 @@ export interface RunTape {
         [k: string]: string
     }
 }
+export interface Said {
+    event: AttemptEvent
+}
+export interface SaidAll {
+    events: AttemptEvent[]
+}
 export interface SchoolPage {
     people: Person[]
     q: string
@@ -1868,6 +1903,37 @@ export interface TaskTold {
     id: number
     share: number
     state: string
+}
+export interface WallCurves {
+    rows: WallRow[]
+}
+/**
+ * One at the bench, as the wall shows him.
+ */
+export interface WallRow {
+    attempt: number
+    user: number
+    name: string
+    job: string
+    exam: boolean
+    entries: number
+    last: string | null
+    last_s: number
+    unsafe: string | null
+    hand_s: number | null
+    stopped: boolean
+    left_page: number
+    curve: number[]
+    done: boolean
+}
+export interface WallPage {
+    course: {
+        id: number
+        name: string
+    }
+    stopped: boolean
+    may_act: boolean
+    rows: WallRow[]
 }
 export interface WorkingPage {
     back: string

@@ -3,6 +3,10 @@
 export interface AnalysisRequest {
     visit?: string | null
 }
+export interface AwayRequest {
+    what: 'page' | 'connection'
+    seconds: number
+}
 export interface ClosedRequest {
     closed: boolean
 }
@@ -51,9 +55,15 @@ export interface ForgetRequest {
 export interface ForgotRequest {
     email: string
 }
+export interface GiveHintRequest {
+    grade: 'where' | 'circuit' | 'reading'
+}
 export interface GoRequest {
     upon: number
     way: 'undo' | 'redo' | 'tidy'
+}
+export interface HandRequest {
+    up: boolean
 }
 export interface JobRequest {
     appliance: number
@@ -181,6 +191,9 @@ export interface RulesRequest {
 export interface RunRequest {
     visit?: string | null
 }
+export interface SayRequest {
+    text: string
+}
 export interface SchoolSearchRequest {
     q?: string | null
 }
@@ -212,6 +225,9 @@ export interface StaffRequest {
     name: string
     mail: string
     role: 'administrator' | 'instructor' | 'assessor'
+}
+export interface StopRequest {
+    stopped: boolean
 }
 export interface SumRequest {
     with: {
