@@ -6,10 +6,12 @@ use App\Http\Controllers\ApplianceController;
 use App\Http\Controllers\AssignmentController;
 use App\Http\Controllers\BaselineController;
 use App\Http\Controllers\BenchController;
+use App\Http\Controllers\CopyController;
 use App\Http\Controllers\DebriefController;
 use App\Http\Controllers\DraftController;
 use App\Http\Controllers\DraftFileController;
 use App\Http\Controllers\DraftRunController;
+use App\Http\Controllers\FreeBenchController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\JobTimeController;
 use App\Http\Controllers\JoinController;
@@ -139,6 +141,11 @@ Route::middleware(['auth', 'throttle:work', EndIdle::class, OneAtATime::class])-
     Route::get('/kinds', [PartKindController::class, 'index'])->can('viewAny', PartKind::class);
     Route::post('/kinds', [PartKindController::class, 'store'])->can('create', PartKind::class);
 
+    Route::post('/models/{appliance}/free', [FreeBenchController::class, 'open'])->can('view', 'appliance');
+    Route::post('/courses/{course}/free/{appliance}', [FreeBenchController::class, 'practise'])->can('practise', 'course');
+    Route::post('/jobs/{assignment}/copy', [CopyController::class, 'job'])->can('update', 'assignment');
+    Route::get('/courses/{course}/plan', [CopyController::class, 'plan'])->can('view', 'course');
+    Route::post('/courses/{course}/plan', [CopyController::class, 'copyPlan'])->can('update', 'course');
     Route::post('/jobs', [AssignmentController::class, 'store'])->can('create', Assignment::class);
     Route::get('/jobs/{assignment}', [AssignmentController::class, 'show'])->can('view', 'assignment');
     Route::post('/jobs/{assignment}/window', [JobTimeController::class, 'window'])->can('update', 'assignment');

@@ -24,8 +24,28 @@ class JobClock
         return match (true) {
             $assignment->opens_at?->isFuture() === true => "“{$assignment->title}” is not open yet.",
             $closes?->isPast() === true => "“{$assignment->title}” is closed. Ask your instructor if you need more time.",
-            default => null,
+            default => self::locked($assignment, $user),
         };
+    }
+
+    /** What somebody must have passed before, in a sentence; null when he has, or nothing is asked. */
+    private static function locked(Assignment $assignment, User $user): ?string
+    {
+        $before = $assignment->after_id === null ? null : $assignment->after;
+        if ($before === null) {
+            return null;
+        }
+        $done = Attempt::query()
+            ->where('user_id', $user->id)
+            ->whereIn('assignment_id', Assignment::query()->pooledWith($before)->select('id'))
+            ->whereNotNull('mark')
+            ->whereRaw("JSON_VALUE(mark, '$.passed') = true")
+            ->when($assignment->after_mark !== null, fn (Builder $q) => $q
+                ->whereRaw("JSON_VALUE(mark, '$.total') >= ?", [$assignment->after_mark]))
+            ->exists();
+
+        return $done ? null : "“{$assignment->title}” opens once you have passed “{$before->title}”".
+            ($assignment->after_mark === null ? '.' : " with $assignment->after_mark or more.");
     }
 
     /** When the time of an attempt is over; null when there is no end to it. */

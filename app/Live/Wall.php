@@ -2,6 +2,7 @@
 
 namespace App\Live;
 
+use App\Models\AssignmentKind;
 use App\Models\Attempt;
 use App\Models\AttemptEvent;
 use App\Models\AttemptEventKind;
@@ -29,6 +30,7 @@ class Wall
             ->select(['attempts.id', 'attempts.assignment_id', 'attempts.user_id', 'attempts.entries_count', 'attempts.hand_at', 'attempts.stopped_at', 'attempts.curve', 'attempts.handed_back_at', 'attempts.updated_at', 'attempts.begun_at'])
             ->join('assignments', 'assignments.id', '=', 'attempts.assignment_id')
             ->where('assignments.course_id', $course->id)
+            ->whereIn('assignments.kind', AssignmentKind::given())
             ->whereIn('attempts.user_id', $course->trainees()->select('users.id'))
             ->where(fn ($q) => $q
                 ->whereNull('attempts.handed_back_at')

@@ -4,6 +4,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Model as ApplianceModel;
 use OddSpark\Bench\WarmUp;
@@ -66,6 +67,12 @@ class Appliance extends Model
     public function scopeOffered(Builder $query): void
     {
         $query->where('name', '!=', WarmUp::NAME);
+    }
+
+    /** @return BelongsToMany<Course, $this> classes whose trainees practise on it at will */
+    public function freeIn(): BelongsToMany
+    {
+        return $this->belongsToMany(Course::class, 'free_benches');
     }
 
     public function model(): ApplianceModel

@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
@@ -33,6 +34,9 @@ use OddSpark\Marking\Schools;
  * @property Carbon|null $opens_at
  * @property Carbon|null $closes_at
  * @property int|null $minutes how long each may take
+ * @property string|null $pool of jobs whose fault is drawn for each trainee: the same for all of them
+ * @property int|null $after_id the job that must be passed before
+ * @property int|null $after_mark with at least this mark; null: passed
  * @property string $document
  * @property string $board
  * @property string $arrivals
@@ -63,6 +67,9 @@ class Assignment extends Model
         'opens_at',
         'closes_at',
         'minutes',
+        'pool',
+        'after_id',
+        'after_mark',
     ];
 
     protected $hidden = ['fault', 'seed', 'document', 'board', 'arrivals', 'said', 'visit'];
@@ -91,6 +98,9 @@ class Assignment extends Model
         'opens_at',
         'closes_at',
         'minutes',
+        'pool',
+        'after_id',
+        'after_mark',
     ];
 
     protected function casts(): array
@@ -111,6 +121,22 @@ class Assignment extends Model
     public function course(): BelongsTo
     {
         return $this->belongsTo(Course::class);
+    }
+
+    /** @return BelongsTo<self, $this> the job that must be passed before */
+    public function after(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'after_id')->select(self::LIGHT);
+    }
+
+    /**
+     * All jobs of its pool, the first first; itself alone where there is none.
+     *
+     * @param Builder<self> $query
+     */
+    public function scopePooledWith(Builder $query, self $one): void
+    {
+        $one->pool === null ? $query->whereKey($one->id) : $query->where('pool', $one->pool)->orderBy('id');
     }
 
     /** @return HasMany<Attempt, $this> */

@@ -68,6 +68,12 @@ class Course extends Model
             ->orWhereHas('staff', fn (Builder $s) => $s->whereKey($user->id)));
     }
 
+    /** @return BelongsToMany<Appliance, $this> models that its trainees can practise on at will */
+    public function freeBenches(): BelongsToMany
+    {
+        return $this->belongsToMany(Appliance::class, 'free_benches')->orderBy('title');
+    }
+
     public function isTaughtBy(User $user): bool
     {
         return $user->teaches() && ($this->instructor_id === $user->id || $this->partOf($user) === StaffPart::Teaches);

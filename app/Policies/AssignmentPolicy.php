@@ -3,6 +3,7 @@
 namespace App\Policies;
 
 use App\Models\Assignment;
+use App\Models\AssignmentKind;
 use App\Models\User;
 
 class AssignmentPolicy
@@ -15,13 +16,13 @@ class AssignmentPolicy
     /** Its fault, its results: for those who teach or mark in its class. */
     public function view(User $user, Assignment $assignment): bool
     {
-        return $assignment->course->isReadBy($user);
+        return $assignment->kind !== AssignmentKind::Free && $assignment->course->isReadBy($user);
     }
 
     /** When it is open, who gets more time, under which rules it is marked: for those who teach in its class. */
     public function update(User $user, Assignment $assignment): bool
     {
-        return $assignment->course->isTaughtBy($user);
+        return $assignment->kind !== AssignmentKind::Free && $assignment->course->isTaughtBy($user);
     }
 
     /** To work on it: those to whom it was given, and the instructor to try it himself. */

@@ -2,6 +2,7 @@
 
 namespace App\Policies;
 
+use App\Models\AssignmentKind;
 use App\Models\Attempt;
 use App\Models\User;
 
@@ -27,7 +28,7 @@ class AttemptPolicy
     /** To set a line of its mark otherwise: those who teach or mark in its class. */
     public function judge(User $user, Attempt $attempt): bool
     {
-        return ! $attempt->isOpen() && $attempt->user_id !== $user->id && $attempt->assignment->course->isReadBy($user);
+        return ! $attempt->isOpen() && $attempt->user_id !== $user->id && self::isRead($user, $attempt);
     }
 
     /** The debrief shows the fault: to the trainee once the appliance is handed back, to those who teach or mark too. */
@@ -35,6 +36,12 @@ class AttemptPolicy
     {
         return ! $attempt->isOpen() &&
             ($attempt->user_id === $user->id ||
-                $attempt->assignment->course->isReadBy($user));
+                self::isRead($user, $attempt));
+    }
+
+    /** Whether somebody reads the marks of such attempts; what is practised at will is for one's own eyes. */
+    private static function isRead(User $user, Attempt $attempt): bool
+    {
+        return $attempt->assignment->kind !== AssignmentKind::Free && $attempt->assignment->course->isReadBy($user);
     }
 }

@@ -29,6 +29,12 @@ class CoursePolicy
         return ! $user->role->isStaff();
     }
 
+    /** To practise on what is open to it: its trainees. */
+    public function practise(User $user, Course $course): bool
+    {
+        return $course->trainees()->whereKey($user->id)->exists();
+    }
+
     /** Who is in it and how they come in: for those who teach in it. */
     public function update(User $user, Course $course): bool
     {

@@ -33,21 +33,26 @@ class Gradebook
         $jobs = Assignment::query()
             ->select(Assignment::LIGHT)
             ->where('course_id', $course->id)
-            ->where('kind', '!=', AssignmentKind::WarmUp)
+            ->whereIn('kind', AssignmentKind::counting())
             ->orderBy('id')
             ->get();
         $people = $course->trainees()->get(['users.id', 'name']);
         $all = self::shown($jobs, $people->modelKeys());
         $byPerson = collect($all)->groupBy('user');
+        // a job whose fault was drawn is one column, whichever it was
+        $columns = $jobs->unique(fn (Assignment $job) => $job->pool ?? $job->id)->values();
+        $column = $jobs->mapWithKeys(fn (Assignment $job) => [
+            $job->id => $job->pool === null ? $job->id : $columns->firstOrFail('pool', $job->pool)->id,
+        ]);
         $can = self::canShow($jobs);
 
         return [
             'course' => ['id' => $course->id, 'name' => $course->name],
-            'jobs' => $jobs->map(fn (Assignment $job) => [
+            'jobs' => $columns->map(fn (Assignment $job) => [
                 'id' => $job->id, 'title' => $job->title, 'kind' => $job->kind->value,
             ]),
             'competencies' => array_column(Competency::cases(), 'value'),
-            'people' => $people->map(function (User $person) use ($byPerson, $can): array {
+            'people' => $people->map(function (User $person) use ($byPerson, $can, $column): array {
                 /** @var Collection<int, Judged> $own */
                 $own = $byPerson->get($person->id, collect());
 
@@ -55,7 +60,7 @@ class Gradebook
                     'id' => $person->id,
                     'name' => $person->name,
                     'marks' => $own->map(fn (array $a) => [
-                        'job' => $a['job'], 'attempt' => $a['attempt'], 'total' => $a['total'], 'passed' => $a['passed'],
+                        'job' => $column[$a['job']], 'attempt' => $a['attempt'], 'total' => $a['total'], 'passed' => $a['passed'],
                     ])->values(),
                     'competencies' => self::proficiencies($own->all()),
                     'next' => self::next(self::proficiencies($own->all()), $can),
@@ -74,7 +79,7 @@ class Gradebook
     {
         $jobs = Assignment::query()
             ->select(Assignment::LIGHT)
-            ->where('kind', '!=', AssignmentKind::WarmUp)
+            ->whereIn('kind', AssignmentKind::counting())
             ->whereHas('attempts', fn ($q) => $q->where('user_id', $person->id)->whereNotNull('handed_back_at'))
             ->get();
         $all = self::shown($jobs, [$person->id]);

@@ -60,6 +60,6 @@ class DemoData
     {
         $query = DB::table($table);
 
-        return $table === 'assignments' ? $query->where('kind', '!=', AssignmentKind::WarmUp) : $query;
+        return $table === 'assignments' ? $query->whereIn('kind', AssignmentKind::given()) : $query;
     }
 }

@@ -78,6 +78,9 @@ class MatrixTest extends TestCase
             'GET courses/{course}/record' => self::READS, 'GET courses/{course}/marks.csv' => self::READS,
             'GET courses/{course}/wall' => self::READS, 'GET live/wall/{course}' => self::READS,
             'GET courses/{course}/wall/curves' => self::IN_CLASS, 'POST courses/{course}/stopped' => self::IN_CLASS,
+            'GET courses/{course}/plan' => self::READS, 'POST courses/{course}/plan' => self::IN_CLASS,
+            'POST courses/{course}/free/{appliance}' => ['worker', 'classmate'], 'POST jobs/{assignment}/copy' => self::IN_CLASS,
+            'POST models/{appliance}/free' => ['leader', 'lent', 'reader'],
             'POST courses/{course}/staff' => ['leader'], 'DELETE courses/{course}/staff/{user}' => ['leader'],
             // models, kinds, rules
             'GET models' => self::TEACH, 'GET drafts' => self::TEACH, 'POST drafts' => self::TEACH,
@@ -144,7 +147,7 @@ class MatrixTest extends TestCase
     private const NO = [401, 403, 404];
 
     /** Asks to which a "no" is the right answer even for whoever may: there is no such session, no codes to make anew. */
-    private const NOTHING_THERE = ['POST courses/{course}/staff', 'DELETE courses/{course}/staff/{user}', 'POST school/courses/{course}/lead', 'POST shares', 'POST attempts/{attempt}/next', 'GET attempts/{attempt}/waiting', 'GET attempts/{attempt}/xapi'];
+    private const NOTHING_THERE = ['POST courses/{course}/staff', 'DELETE courses/{course}/staff/{user}', 'POST school/courses/{course}/lead', 'POST shares', 'POST courses/{course}/free/{appliance}', 'POST attempts/{attempt}/next', 'GET attempts/{attempt}/waiting', 'GET attempts/{attempt}/xapi'];
 
     protected function setUp(): void
     {

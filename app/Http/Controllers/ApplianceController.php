@@ -4,6 +4,8 @@ namespace App\Http\Controllers;
 
 use App\Bench\AssignJob;
 use App\Models\Appliance;
+use App\Models\Assignment;
+use App\Models\AssignmentKind;
 use App\Models\Course;
 use App\Models\RuleSet;
 use Illuminate\Http\JsonResponse;
@@ -86,6 +88,13 @@ class ApplianceController extends Controller
                     'stops' => $r->document['stops'] !== [],
                 ],
             ),
+            'free' => $appliance->freeIn()->pluck('courses.id'),
+            'before' => Assignment::query()
+                ->whereIn('course_id', Course::query()->taughtBy($request->user())->select('id'))
+                ->whereIn('kind', AssignmentKind::counting())
+                ->latest('id')->limit(60)->get(['id', 'title', 'course_id', 'pool'])
+                ->unique(fn (Assignment $a) => $a->pool ?? $a->id)->values()
+                ->map(fn (Assignment $a) => ['id' => $a->id, 'title' => $a->title, 'course' => $a->course_id]),
             'courses' => Course::query()
                 ->taughtBy($request->user())
                 ->with('trainees:id,name')

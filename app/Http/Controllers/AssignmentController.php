@@ -6,6 +6,7 @@ use App\Http\Requests\GiveJobRequest;
 use App\Models\Analysis;
 use App\Models\Assignment;
 use App\Models\Attempt;
+use App\Models\Course;
 use App\Models\Mark;
 use App\Models\RuleSet;
 use App\Models\Task;
@@ -29,7 +30,10 @@ class AssignmentController extends Controller
                 'course' => $request->integer('course'),
                 'trainees' => array_map(intval(...), $request->array('trainees')),
                 'title' => $request->string('title')->value(),
-                'fault' => $request->string('fault')->value(),
+                'fault' => $request->faults()[0],
+                'pool' => array_slice($request->faults(), 1),
+                'after' => $request->input('after'),
+                'after_mark' => $request->input('after_mark'),
                 'visit' => $request->string('visit')->value(),
                 'kind' => $request->string('kind')->value(),
                 'complaint' => $request->string('complaint')->value(),
@@ -94,6 +98,16 @@ class AssignmentController extends Controller
                 'hash' => substr($assignment->hash, 0, 12),
                 'key' => Analysis::find($assignment->hash, $assignment->visit)?->key($assignment->fault),
             ],
+            'pool' => $assignment->pool === null ? [] : Assignment::query()
+                ->select(Assignment::LIGHT)->pooledWith($assignment)->withCount('trainees')->get()
+                ->map(fn (Assignment $a) => [
+                    'id' => $a->id, 'fault' => $universe->get($a->fault)->title, 'trainees' => (int) $a->trainees_count,
+                ]),
+            'after' => $assignment->after_id === null ? null : [
+                'title' => $assignment->after->title, 'mark' => $assignment->after_mark,
+            ],
+            'classes' => Course::query()->taughtBy($request->user())->orderBy('name')->get(['id', 'name'])
+                ->map(fn (Course $c) => ['id' => $c->id, 'name' => $c->name]),
             'rows' => $assignment->trainees->map(
                 fn ($u) => [
                     'id' => $u->id, 'name' => $u->name, 'extra_minutes' => (int) $u->getRelationValue('pivot')->extra_minutes,

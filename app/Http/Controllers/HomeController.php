@@ -13,6 +13,7 @@ use App\Models\RuleSet;
 use App\Models\User;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -35,7 +36,7 @@ class HomeController extends Controller
         $assignments = Assignment::query()
             ->select(Assignment::LIGHT)
             ->whereIn('course_id', Course::query()->taughtBy($user)->select('id'))
-            ->where('kind', '!=', AssignmentKind::WarmUp)
+            ->whereIn('kind', AssignmentKind::given())
             ->with(['attempts:id,assignment_id,user_id,handed_back_at,mark', 'course:id,name', 'trainees:id'])
             ->latest('id')
             ->get();
@@ -48,12 +49,14 @@ class HomeController extends Controller
                 ->map(fn (Course $c): array => $c->only(['id', 'name', 'trainees_count'])),
             'sets' => RuleSet::newest($user)->count(),
             'models' => Appliance::query()->offered()->readableBy($user)->get(['id', 'name', 'title']),
-            'jobs' => $assignments->map(fn (Assignment $a) => $a->briefing() + [
-                'course' => $a->course->name,
-                'given' => $a->trainees->count(),
-                'running' => $a->attempts->whereIn('user_id', $a->trainees->modelKeys())->whereNull('handed_back_at')->count(),
-                'done' => $a->attempts->whereIn('user_id', $a->trainees->modelKeys())->whereNotNull('handed_back_at')->count(),
-            ]),
+            'jobs' => $assignments->groupBy(fn (Assignment $a) => $a->pool ?? $a->id)->values()
+                ->map(fn (Collection $all) => $all->last()->briefing() + [
+                    'course' => $all->last()->course->name,
+                    'faults' => $all->count(),
+                    'given' => $all->sum(fn (Assignment $a) => $a->trainees->count()),
+                    'running' => $all->sum(fn (Assignment $a) => $a->attempts->whereIn('user_id', $a->trainees->modelKeys())->whereNull('handed_back_at')->count()),
+                    'done' => $all->sum(fn (Assignment $a) => $a->attempts->whereIn('user_id', $a->trainees->modelKeys())->whereNotNull('handed_back_at')->count()),
+                ]),
         ]);
     }
 
@@ -70,7 +73,14 @@ class HomeController extends Controller
             ->keyBy('assignment_id');
 
         return Inertia::render('MyJobs', [
+            'open' => Course::query()
+                ->whereHas('trainees', fn ($q) => $q->whereKey($user->id))
+                ->with('freeBenches:id,title')->get()
+                ->flatMap(fn (Course $c) => $c->freeBenches->map(fn (Appliance $a) => [
+                    'course' => $c->id, 'appliance' => $a->id, 'title' => $a->title,
+                ])),
             'jobs' => $assignments->map(fn (Assignment $a) => $a->briefing() + [
+                'why_not' => JobClock::refusal($a, $user),
                 'can_begin' => JobClock::refusal($a, $user) === null,
                 'attempt' => ($attempts[$a->id] ?? null)?->id,
                 'handed_back' => ($attempts[$a->id] ?? null)?->handed_back_at !== null,

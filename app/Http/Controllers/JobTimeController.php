@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Bench\Attempts;
+use App\Bench\Pools;
 use App\Models\Assignment;
 use App\Models\AuditEntry;
 use App\Models\User;
@@ -20,7 +21,7 @@ class JobTimeController extends Controller
         if ($opens !== null && $closes !== null && $closes->lessThanOrEqualTo($opens)) {
             throw ValidationException::withMessages(['closes_at' => 'It closes before it opens.']);
         }
-        $assignment->update([
+        Assignment::query()->pooledWith($assignment)->get()->each->update([
             'opens_at' => $opens, 'closes_at' => $closes,
             'minutes' => $request->input('minutes') === null ? null : $request->integer('minutes'),
         ]);
@@ -46,7 +47,15 @@ class JobTimeController extends Controller
     {
         $attempt = $assignment->attempts()->where('user_id', $user->id)->first();
         abort_if($attempt === null, 404);
-        $attempts->again($attempt);
+        if ($assignment->pool === null) {
+            $attempts->again($attempt);
+        } else {
+            $drawn = Pools::drawAgain($assignment, $user);
+            $had = $drawn->attempts()->where('user_id', $user->id)->first();
+            if ($had !== null) { // all of the pool were had already
+                $attempts->again($had);
+            }
+        }
         AuditEntry::note($request->user(), 'give job again', $user, ['job' => $assignment->id]);
 
         return redirect("/jobs/$assignment->id");

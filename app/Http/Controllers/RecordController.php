@@ -28,7 +28,7 @@ class RecordController extends Controller
                     'jobs' => Assignment::query()
                         ->select(['id', 'title', 'kind'])
                         ->where('course_id', $course->id)
-                        ->where('kind', '!=', AssignmentKind::WarmUp)
+                        ->whereIn('kind', AssignmentKind::given())
                         ->withCount(['attempts', 'attempts as done' => fn ($q) => $q->whereNotNull('handed_back_at')])
                         ->latest('id')->get()
                         ->map(fn (Assignment $a) => [

@@ -1,6 +1,7 @@
 import { Box, Field, Grid, Heading, HStack, Input, Stack, Text, Textarea } from '@chakra-ui/react'
 import type { InertiaFormProps } from '@inertiajs/react'
 import type { ModelPage } from '@/lib/types'
+import { Drawn } from './Drawn'
 import { forField, fromField } from './moments'
 import { TimeFields } from './TimeFields'
 import { Select } from '@/shell/Select'
@@ -24,16 +25,21 @@ export interface Job {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
+    pool: string[]
+    band: number[] | null
+    after: number | null
+    after_mark: number | null
 }
 
-interface Props extends Pick<ModelPage, 'visits' | 'rules' | 'courses'> {
+interface Props extends Pick<ModelPage, 'visits' | 'rules' | 'courses' | 'before'> {
+    titles: Record<string, string>
     form: InertiaFormProps<Job>
     /** the fault that is chosen, in words */
     chosen: string | null
 }
 
 /** What a job is: how the appliance is found, what the customer says, under which rules, to whom. */
-export function GiveJob({ form, visits, rules, courses, chosen }: Props) {
+export function GiveJob({ form, visits, rules, courses, before, titles, chosen }: Props) {
     const all = courses.find((c) => c.id === form.data.course)?.trainees ?? []
     return (
         <Stack
@@ -88,6 +94,7 @@ export function GiveJob({ form, visits, rules, courses, chosen }: Props) {
                     options={[
                         ['practice', 'Practice'],
                         ['exam', 'Examination'],
+                        ['demonstration', 'Demonstration: you work it, all look on'],
                     ]}
                 />
             </Row>
@@ -178,6 +185,7 @@ export function GiveJob({ form, visits, rules, courses, chosen }: Props) {
                     </Text>
                 )}
             </Box>
+            <Drawn form={form} titles={titles} before={before} />
             <details>
                 <summary>
                     <Text as="span" fontSize="text" fontWeight={700} cursor="pointer">

@@ -6,6 +6,13 @@ export function said(moment: string | null): string {
     return `${day}, ${at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`
 }
 
+/** The week of a moment, by its Monday: "Week of 30 Nov 2026". */
+export function weekOf(moment: string): string {
+    const at = new Date(moment)
+    at.setDate(at.getDate() - ((at.getDay() + 6) % 7))
+    return `Week of ${at.toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })}`
+}
+
 /** A moment for a field of day and time, and back; nothing where it is left empty. */
 export function forField(moment: string | null): string {
     if (moment === null) return ''

@@ -1,6 +1,7 @@
 import { Box, Heading, HStack, Stack, Text } from '@chakra-ui/react'
 import { Link } from '@inertiajs/react'
 import type { AssessPage } from '@/lib/types'
+import { kindName } from '@/jobs/kinds'
 import { Frame } from '@/shell/Frame'
 import { t } from '@/words'
 
@@ -38,8 +39,7 @@ export default function Assess({ courses }: AssessPage) {
                                     </Text>
                                 </Link>
                                 <Text fontSize="text">
-                                    {j.kind === 'exam' ? t('examination') : t('practice')},{' '}
-                                    {t('{{done}} closed, {{running}} at the bench', j)}
+                                    {kindName(j.kind)}, {t('{{done}} closed, {{running}} at the bench', j)}
                                 </Text>
                             </HStack>
                         ))}

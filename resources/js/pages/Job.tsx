@@ -1,8 +1,10 @@
 import { Box, Flex, Heading, HStack, Stack, Table, Text } from '@chakra-ui/react'
 import { Link, router } from '@inertiajs/react'
+import { CopyTo } from '@/jobs/CopyTo'
 import { JobTime } from '@/jobs/JobTime'
 import { MoreForOne } from '@/jobs/MoreForOne'
 import { MarkAgain } from '@/marks/MarkAgain'
+import { kindName } from '@/jobs/kinds'
 import { Frame } from '@/shell/Frame'
 import type { JobPage } from '@/lib/types'
 import { MainButton, ToolButton } from '@/theme/buttons'
@@ -17,7 +19,7 @@ const VERDICTS: Record<string, string> = {
 }
 
 /** One job: what was given, and how each trainee fared. */
-export default function Job({ job, rows, own, sets, may_set }: JobPage) {
+export default function Job({ job, rows, own, sets, may_set, pool, after, classes }: JobPage) {
     return (
         <Frame title={job.title}>
             <Stack gap="5">
@@ -27,12 +29,12 @@ export default function Job({ job, rows, own, sets, may_set }: JobPage) {
                             {job.title}
                         </Heading>
                         <Text fontSize="text" color="faint">
-                            {job.course} · {job.kind === 'exam' ? t('examination') : t('practice')}{' '}
-                            {t('· house rules:')} {job.rules.title}
+                            {job.course} · {kindName(job.kind)} {t('· house rules:')} {job.rules.title}
                             {t(', version')} {job.rules.version}
                         </Text>
                     </Box>
                     <HStack flexShrink={0}>
+                        {may_set && <CopyTo job={job.id} classes={classes} />}
                         {own.handed_back && (
                             <ToolButton asChild>
                                 <Link href={`/attempts/${own.attempt}/debrief`}>{t('My own debrief')}</Link>
@@ -55,6 +57,29 @@ export default function Job({ job, rows, own, sets, may_set }: JobPage) {
                         {t(': later changes to it do not reach this job.')}
                     </Text>
                 </Box>
+                {pool.length > 0 && (
+                    <Box as="section" aria-label={t('Pool')} layerStyle="panel" p="4">
+                        <Text fontWeight={700}>{t('One of these was drawn for each:')}</Text>
+                        {pool.map((p) => (
+                            <Text key={p.id} fontWeight={p.id === job.id ? 700 : undefined}>
+                                <Link href={`/jobs/${p.id}`} style={{ textDecoration: 'underline' }}>
+                                    {p.fault}
+                                </Link>{' '}
+                                {t('({{trainees}} trainees)', { trainees: p.trainees })}
+                            </Text>
+                        ))}
+                    </Box>
+                )}
+                {after && (
+                    <Text>
+                        {after.mark === null
+                            ? t('Opens once “{{title}}” is passed.', { title: after.title })
+                            : t('Opens once “{{title}}” is passed with {{mark}} or more.', {
+                                  title: after.title,
+                                  mark: after.mark,
+                              })}
+                    </Text>
+                )}
                 {may_set && <JobTime key={`${job.opens_at} ${job.closes_at} ${job.minutes}`} job={job} />}
                 <Box bg="copperWash" borderRadius="md" p="3">
                     <Text>

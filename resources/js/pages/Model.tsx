@@ -5,6 +5,7 @@ import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
 import { Sequence } from '@/board/Sequence'
 import { Findings, Trouble } from '@/board/Trouble'
+import { FreeBenches } from '@/jobs/FreeBenches'
 import { GiveJob } from '@/jobs/GiveJob'
 import { useAnalysis } from '@/board/useAnalysis'
 import { useTold } from '@/lib/query'
@@ -20,7 +21,18 @@ import { t } from '@/words'
 const HEALTHY = 'healthy'
 
 /** A model running healthy; a fault chosen, what it does beside it, and the job given. */
-export default function Model({ model, board, visits, faults, healthy, tables, courses, rules }: ModelPage) {
+export default function Model({
+    model,
+    board,
+    visits,
+    faults,
+    healthy,
+    tables,
+    courses,
+    rules,
+    free,
+    before,
+}: ModelPage) {
     const [view, setView] = useState<'Board' | 'Ladder' | 'Sequence' | 'Faults'>('Board')
     const [words, setWords] = useState('')
     const course = courses[0]
@@ -40,6 +52,10 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
         opens_at: null as string | null,
         closes_at: null as string | null,
         minutes: null as number | null,
+        pool: [] as string[],
+        band: null as number[] | null,
+        after: null as number | null,
+        after_mark: null as number | null,
     })
     const { fault, visit } = form.data
 
@@ -219,13 +235,18 @@ export default function Model({ model, board, visits, faults, healthy, tables, c
                     </Stack>
                 )}
                 {view === 'Faults' && analysis.state?.result ? null : (
-                    <GiveJob
-                        form={form}
-                        visits={visits}
-                        rules={rules}
-                        courses={courses}
-                        chosen={chosen && fault !== HEALTHY ? chosen.title : null}
-                    />
+                    <Stack gap="2" minH="0" overflowY="auto">
+                        <GiveJob
+                            form={form}
+                            visits={visits}
+                            rules={rules}
+                            courses={courses}
+                            before={before}
+                            titles={titles}
+                            chosen={chosen && fault !== HEALTHY ? chosen.title : null}
+                        />
+                        <FreeBenches model={model.id} courses={courses} free={free} />
+                    </Stack>
                 )}
             </Grid>
         </Frame>

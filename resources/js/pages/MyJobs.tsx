@@ -1,14 +1,16 @@
 import { Badge, Box, Flex, Heading, HStack, Stack, Text } from '@chakra-ui/react'
 import { Link, router } from '@inertiajs/react'
 import { useState } from 'react'
+import { FreeBench } from '@/jobs/FreeBench'
 import { timeOf } from '@/jobs/moments'
 import { FirstSteps } from '@/shell/FirstSteps'
+import { kindName } from '@/jobs/kinds'
 import { Frame } from '@/shell/Frame'
-import type { OwnJob } from '@/lib/types'
+import type { MyJobsPage } from '@/lib/types'
 import { MainButton, ToolButton } from '@/theme/buttons'
 import { t } from '@/words'
 
-export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
+export default function MyJobs({ jobs, open }: MyJobsPage) {
     const [now] = useState(() => Date.now())
     return (
         <Frame title={t('My jobs')}>
@@ -36,6 +38,7 @@ export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
                         )}
                     </Text>
                 )}
+                <FreeBench open={open} />
                 {jobs.map((j) => (
                     <Flex
                         layerStyle="panel"
@@ -50,6 +53,11 @@ export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
                                 {j.title}
                             </Text>
                             <Text>“{j.complaint}”</Text>
+                            {j.why_not !== null && j.attempt === null && (
+                                <Text fontSize="note" color="copper">
+                                    {j.why_not}
+                                </Text>
+                            )}
                             {timeOf(j, now).length > 0 && (
                                 <Text fontSize="note" color="faint">
                                     {timeOf(j, now).join(' · ')}
@@ -57,7 +65,7 @@ export default function MyJobs({ jobs }: { jobs: OwnJob[] }) {
                             )}
                         </Box>
                         <Badge bg={j.kind === 'exam' ? 'copperWash' : 'ground'} color="ink">
-                            {j.kind === 'exam' ? t('examination') : t('practice')}
+                            {kindName(j.kind)}
                         </Badge>
                         {j.handed_back ? (
                             <>

@@ -1,6 +1,7 @@
 import { Badge, Box, Flex, Heading, Stack, Table, Text } from '@chakra-ui/react'
 import { Link } from '@inertiajs/react'
 import { FirstSteps } from '@/shell/FirstSteps'
+import { kindName } from '@/jobs/kinds'
 import { Frame } from '@/shell/Frame'
 import type { ShopPage } from '@/lib/types'
 import { MainButton } from '@/theme/buttons'
@@ -20,6 +21,12 @@ export default function Shop({ courses, models, jobs }: ShopPage) {
                             {courses.map((c) => (
                                 <span key={c.id}>
                                     {c.name}: {c.trainees_count} {t('trainees ·')}{' '}
+                                    <Link href={`/courses/${c.id}/plan`}>
+                                        <Text as="span" color="copper" textDecoration="underline">
+                                            {t('plan')}
+                                        </Text>
+                                    </Link>{' '}
+                                    ·{' '}
                                     <Link href={`/courses/${c.id}/wall`}>
                                         <Text as="span" color="copper" textDecoration="underline">
                                             {t('wall')}
@@ -81,11 +88,18 @@ export default function Shop({ courses, models, jobs }: ShopPage) {
                                     </Table.Cell>
                                     <Table.Cell>
                                         <Badge bg={j.kind === 'exam' ? 'copperWash' : 'ground'} color="ink">
-                                            {j.kind === 'exam' ? t('examination') : t('practice')}
+                                            {kindName(j.kind)}
                                         </Badge>
                                     </Table.Cell>
                                     <Table.Cell>{j.course}</Table.Cell>
-                                    <Table.Cell className="reading">{j.given}</Table.Cell>
+                                    <Table.Cell className="reading">
+                                        {j.given}
+                                        {j.faults > 1 && (
+                                            <Text fontSize="note" color="faint" fontFamily="body">
+                                                {t('one of {{faults}} faults each', { faults: j.faults })}
+                                            </Text>
+                                        )}
+                                    </Table.Cell>
                                     <Table.Cell className="reading">{j.running}</Table.Cell>
                                     <Table.Cell className="reading">{j.done}</Table.Cell>
                                 </Table.Row>

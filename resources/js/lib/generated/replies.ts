@@ -409,7 +409,7 @@ export interface FaultName {
 export interface Briefing {
     complaint: string
     id: number
-    kind: 'practice' | 'exam' | 'warm-up'
+    kind: 'practice' | 'exam' | 'warm-up' | 'demonstration' | 'free'
     rules: ToldRules
     title: string
     opens_at: string | null
@@ -1302,13 +1302,14 @@ export interface GivenJob {
     done: number
     given: number
     id: number
-    kind: 'practice' | 'exam' | 'warm-up'
+    kind: 'practice' | 'exam' | 'warm-up' | 'demonstration' | 'free'
     rules: ToldRules
     running: number
     title: string
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
+    faults: number
 }
 export interface GradebookPage {
     course: {
@@ -1376,7 +1377,7 @@ export interface JobInFull {
     hash: string
     id: number
     key: AnswerKey | null
-    kind: 'practice' | 'exam' | 'warm-up'
+    kind: 'practice' | 'exam' | 'warm-up' | 'demonstration' | 'free'
     rules: ToldRules
     title: string
     model: string
@@ -1397,6 +1398,16 @@ export interface JobPage {
         title: string
     }[]
     may_set: boolean
+    pool: {
+        id: number
+        fault: string
+        trainees: number
+    }[]
+    after: {
+        title: string
+        mark: number | null
+    } | null
+    classes: SharingCourse[]
 }
 export interface TraineeRow {
     attempt: number | null
@@ -1519,6 +1530,12 @@ export interface ModelPage {
     visits: {
         [k: string]: string
     }
+    free: number[]
+    before: {
+        id: number
+        title: string
+        course: number
+    }[]
 }
 export interface Preview {
     complaint: {
@@ -1566,13 +1583,18 @@ export interface ModelsPage {
 }
 export interface MyJobsPage {
     jobs: OwnJob[]
+    open: {
+        course: number
+        appliance: number
+        title: string
+    }[]
 }
 export interface OwnJob {
     attempt: number | null
     complaint: string
     handed_back: boolean
     id: number
-    kind: 'practice' | 'exam' | 'warm-up'
+    kind: 'practice' | 'exam' | 'warm-up' | 'demonstration' | 'free'
     passed: boolean | null
     rules: ToldRules
     title: string
@@ -1584,6 +1606,7 @@ export interface OwnJob {
      * it is open to this person now
      */
     can_begin: boolean
+    why_not: string | null
 }
 export interface OpenLinkPage {
     token: string
@@ -1618,6 +1641,27 @@ export interface Person {
  * All that is kept about somebody.
  */
 export interface PersonData {}
+export interface PlanPage {
+    course: {
+        id: number
+        name: string
+    }
+    classes: SharingCourse[]
+    may_copy: boolean
+    jobs: {
+        id: number
+        title: string
+        kind: string
+        pool: boolean
+        opens_at: string | null
+        closes_at: string | null
+        minutes: number | null
+        given_at: string
+        after: string | null
+        trainees: number
+        done: number
+    }[]
+}
 export interface ProgressPage {
     competencies:
         | {

@@ -19,6 +19,13 @@ export interface ConfirmRequest {
 export interface ConfirmingRequest {
     to?: string | null
 }
+export interface CopyJobRequest {
+    course: number
+}
+export interface CopyPlanRequest {
+    to: number
+    starts_on: string
+}
 export interface CourseRequest {
     name: string
 }
@@ -55,6 +62,10 @@ export interface ForgetRequest {
 export interface ForgotRequest {
     email: string
 }
+export interface FreeBenchRequest {
+    course: number
+    open: boolean
+}
 export interface GiveHintRequest {
     grade: 'where' | 'circuit' | 'reading'
 }
@@ -75,7 +86,7 @@ export interface JobRequest {
     title: string
     fault: string
     visit: string
-    kind: 'practice' | 'exam'
+    kind: 'practice' | 'exam' | 'demonstration'
     rules?: number | null
     complaint: string
     low_battery?: boolean | null
@@ -90,6 +101,21 @@ export interface JobRequest {
      */
     closes_at?: string | null
     minutes?: number | null
+    /**
+     * further faults: one of all is drawn for each trainee
+     *
+     * @maxItems 12
+     */
+    pool?: string[] | null
+    /**
+     * grades between which a fault is drawn for each trainee
+     *
+     * @minItems 2
+     * @maxItems 2
+     */
+    band?: [number, number] | null
+    after?: number | null
+    after_mark?: number | null
 }
 export interface JobWindowRequest {
     /**
@@ -163,6 +189,9 @@ export interface PasswordRequest {
 }
 export interface PlayRequest {
     to_s: number
+}
+export interface PractiseRequest {
+    fault: 'healthy' | 'drawn'
 }
 export interface PreviewRequest {
     fault: string
