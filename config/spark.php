@@ -12,6 +12,7 @@ return [
     'bench' => (bool) env('SPARK_BENCH', false),
     'build' => substr(hash('sha256', implode(',', array_map(fn ($f) => basename($f).filemtime($f), $files))), 0, 12),
     'instance' => (string) env('SPARK_INSTANCE', ''), // which installation answers
+    'signing_key' => (string) env('SPARK_SIGNING_KEY', ''), // 32 bytes, hexadecimal: made once, not in the database
     'mail' => ! in_array(env('MAIL_MAILER', 'none'), ['none', 'log', 'array'], true),
     'push' => env('SPARK_PUSH'), // socket where nginx takes what browsers are told at once
     'worker' => 'site',

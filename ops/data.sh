@@ -22,7 +22,7 @@ backup() { # file
         --ignore-table-data=odd_spark.cache --ignore-table-data=odd_spark.cache_locks odd_spark >"$work/database.sql" 2>"$VAR/log/backup.log"; then
         rm -rf "$work" "$to.part"; die "the database could not be read. See var/log/backup.log."
     fi
-    if ! { printf 'odd-spark-backup 1\nmade %s\nAPP_KEY %s\n' "$(date -u +%Y-%m-%dT%H:%M:%SZ)" "$(secret APP_KEY)" >"$work/about" &&
+    if ! { printf 'odd-spark-backup 1\nmade %s\nAPP_KEY %s\nSPARK_SIGNING_KEY %s\n' "$(date -u +%Y-%m-%dT%H:%M:%SZ)" "$(secret APP_KEY)" "$(secret SPARK_SIGNING_KEY)" >"$work/about" &&
         mkdir -p "$work/files" && cp -a storage/app/. "$work/files/" &&
         (cd "$work" && find . -type f ! -name sums -print0 | sort -z | xargs -0 sha256sum >sums) &&
         tar -C "$work" -czf "$to.part" . && mv "$to.part" "$to"; } 2>>"$VAR/log/backup.log"; then
@@ -63,6 +63,8 @@ restore() { # file [--replace-everything]
     db_root app -e 'DROP DATABASE odd_spark_outgoing; DROP DATABASE odd_spark_incoming'
     local made; made=$(sed -n 's/^made //p' "$work/about")
     set_secret APP_KEY "$(sed -n 's/^APP_KEY //p' "$work/about")"
+    local signing; signing=$(sed -n 's/^SPARK_SIGNING_KEY //p' "$work/about")
+    [ -z "$signing" ] || set_secret SPARK_SIGNING_KEY "$signing"
     rm -rf storage/app; cp -a "$work/files" storage/app
     rm -rf "$work"
     environment # what was put in place is the service user's

@@ -112,13 +112,14 @@ environment() {
     umask 0077
 }
 
-# The key and the password of the database: made once, at random.
+# The keys and the password of the database: made once, at random.
 secrets() {
     if [ ! -f .env ]; then
         (umask 0077; sed -e "s|^APP_KEY=.*|APP_KEY=$(php -r 'echo "base64:".base64_encode(random_bytes(32));')|" .env.example >.env.new) && mv .env.new .env
     fi
     local password; password=$(secret DB_PASSWORD)
     if [ -z "$password" ] || [ "$password" = spark ]; then set_secret DB_PASSWORD "$(php -r 'echo bin2hex(random_bytes(24));')"; fi
+    [ -n "$(secret SPARK_SIGNING_KEY)" ] || set_secret SPARK_SIGNING_KEY "$(php -r 'echo bin2hex(random_bytes(32));')"
     [ "$(secret DB_USERNAME)" = odd_spark_app ] || set_secret DB_USERNAME odd_spark_app
 }
 secret() { sed -n "s/^$1=//p" .env 2>/dev/null | head -n 1; }

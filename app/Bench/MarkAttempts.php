@@ -4,9 +4,11 @@ namespace App\Bench;
 
 use App\Models\Assignment;
 use App\Models\Attempt;
+use App\Models\Contest;
 use App\Models\Mark;
 use App\Models\MarkOverride;
 use App\Models\User;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Bench\Kit;
 use OddSpark\Faults\FaultSet;
@@ -81,7 +83,10 @@ class MarkAttempts
         return $this->account($attempt, $assignment, null)[1]->mark($rules)->toArray();
     }
 
-    /** The mark that counts: the first that was computed, with what was set otherwise since. */
+    /**
+     * The mark that counts: the first that was computed, with what was set otherwise since; once a second marker has
+     * finished, with what he set in place of what the first did.
+     */
     public function stand(Attempt $attempt): void
     {
         // one after the other: two lines set at once both count
@@ -90,8 +95,35 @@ class MarkAttempts
         if ($first === null) {
             return;
         }
+        $second = $attempt->contests()->whereNotNull('finished_at')->max('id');
+        $attempt->update(['mark' => $this->with($first, $attempt->overrides()->with('user:id,name')
+            // what is set after the second marking is again the first's to set
+            ->where(fn ($q) => $second === null
+                ? $q->whereNull('contest_id')
+                : $q->where('contest_id', $second)->orWhere(fn ($q) => $q->whereNull('contest_id')
+                    ->where('created_at', '>', $attempt->contests()->whereKey($second)->value('finished_at'))))
+            ->get())]);
+    }
+
+    /**
+     * As a second marker sees it: what was computed, with what he has set himself.
+     *
+     * @return array<string, mixed>
+     */
+    public function forSecond(Attempt $attempt, Contest $contest): array
+    {
+        $first = Mark::query()->where('attempt_id', $attempt->id)->orderBy('id')->firstOrFail();
+
+        return $this->with($first, $attempt->overrides()->with('user:id,name')->where('contest_id', $contest->id)->get());
+    }
+
+    /**
+     * @param Collection<int, MarkOverride> $history
+     * @return array<string, mixed>
+     */
+    private function with(Mark $first, Collection $history): array
+    {
         $mark = $first->result;
-        $history = MarkOverride::query()->with('user:id,name')->where('attempt_id', $attempt->id)->orderBy('id')->get();
         $shares = [];
         $isChanged = false;
         foreach ($mark['lines'] as $i => $line) {
@@ -121,7 +153,8 @@ class MarkAttempts
             $mark['total'] = round($total, 1);
             $mark['passed'] = $total >= $mark['rules']['pass_mark'] && $mark['not_passed'] === [];
         }
-        $attempt->update(['mark' => $mark]);
+
+        return $mark;
     }
 
     /**

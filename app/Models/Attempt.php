@@ -91,6 +91,12 @@ class Attempt extends Model
         return $this->hasMany(Entry::class)->orderBy('id');
     }
 
+    /** @return HasMany<Contest, $this> times that its mark was contested, the first first */
+    public function contests(): HasMany
+    {
+        return $this->hasMany(Contest::class)->orderBy('id');
+    }
+
     /** @return HasMany<AttemptEvent, $this> what happened round it, the first first */
     public function events(): HasMany
     {

@@ -16,12 +16,13 @@ use Illuminate\Support\Carbon;
  * @property float|null $share null: what was computed stands again
  * @property string $reason
  * @property Carbon|null $created_at
+ * @property int|null $contest_id the contest in which a second marker set it
  */
 class MarkOverride extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['attempt_id', 'user_id', 'line', 'share', 'reason'];
+    protected $fillable = ['attempt_id', 'user_id', 'line', 'share', 'reason', 'contest_id'];
 
     protected function casts(): array
     {

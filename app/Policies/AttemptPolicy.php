@@ -31,6 +31,12 @@ class AttemptPolicy
         return ! $attempt->isOpen() && $attempt->user_id !== $user->id && self::isRead($user, $attempt);
     }
 
+    /** To contest its mark: whose it is, where marks count. */
+    public function contest(User $user, Attempt $attempt): bool
+    {
+        return ! $attempt->isOpen() && $attempt->user_id === $user->id && $attempt->assignment->kind->counts();
+    }
+
     /** The debrief shows the fault: to the trainee once the appliance is handed back, to those who teach or mark too. */
     public function debrief(User $user, Attempt $attempt): bool
     {

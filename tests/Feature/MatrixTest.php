@@ -134,10 +134,12 @@ class MatrixTest extends TestCase
         foreach (['GET attempts/{attempt}/said', 'POST attempts/{attempt}/said', 'POST attempts/{attempt}/hand'] as $route) {
             $rows[$route] = ['open' => ['worker', ...self::IN_CLASS], 'finished' => ['worker']];
         }
-        foreach (['debrief', 'debrief.pdf', 'drift', 'marking', 'xapi', 'pairs'] as $of) {
+        foreach (['debrief', 'debrief.pdf', 'drift', 'marking', 'xapi', 'pairs', 'paper.json'] as $of) {
             $rows["GET attempts/{attempt}/$of"] = ['open' => [], 'finished' => ['worker', ...self::READS]];
         }
         $rows['POST attempts/{attempt}/pairs'] = ['open' => [], 'finished' => ['worker', ...self::READS]];
+        $rows['POST attempts/{attempt}/contest'] = ['open' => [], 'finished' => ['worker']];
+        $rows['POST attempts/{attempt}/contest/finish'] = ['open' => [], 'finished' => self::READS];
         $rows['POST attempts/{attempt}/overrides'] = ['open' => [], 'finished' => self::READS];
 
         return $rows;
@@ -147,7 +149,7 @@ class MatrixTest extends TestCase
     private const NO = [401, 403, 404];
 
     /** Asks to which a "no" is the right answer even for whoever may: there is no such session, no codes to make anew. */
-    private const NOTHING_THERE = ['POST courses/{course}/staff', 'DELETE courses/{course}/staff/{user}', 'POST school/courses/{course}/lead', 'POST shares', 'POST courses/{course}/free/{appliance}', 'POST attempts/{attempt}/next', 'GET attempts/{attempt}/waiting', 'GET attempts/{attempt}/xapi'];
+    private const NOTHING_THERE = ['POST courses/{course}/staff', 'DELETE courses/{course}/staff/{user}', 'POST school/courses/{course}/lead', 'POST shares', 'POST courses/{course}/free/{appliance}', 'POST attempts/{attempt}/contest/finish', 'POST attempts/{attempt}/next', 'GET attempts/{attempt}/waiting', 'GET attempts/{attempt}/xapi'];
 
     protected function setUp(): void
     {

@@ -3,15 +3,18 @@
 namespace App\Http\Controllers;
 
 use App\Bench\Attempts;
+use App\Bench\MarkAttempts;
 use App\Bench\Plans;
 use App\Bench\Told;
 use App\Http\Paper;
 use App\Models\Analysis;
 use App\Models\Assignment;
 use App\Models\Attempt;
+use App\Models\Contest;
 use App\Models\Mark;
 use App\Models\Task;
 use App\Models\TaskState;
+use App\Records\ExamPaper;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -46,6 +49,7 @@ class DebriefController extends Controller
         Attempt $attempt,
         Attempts $attempts,
         Plans $plans,
+        MarkAttempts $judging,
     ): Response|RedirectResponse {
         if (! $attempt->assignment->kind->isMarked()) {
             return redirect('/');
@@ -60,6 +64,8 @@ class DebriefController extends Controller
         $plan = $plans->ofAssignment($assignment);
         $universe = FaultSet::of($plan->model);
         $fault = $universe->get($assignment->fault);
+        $contest = $attempt->contests()->reorder('id', 'desc')->first();
+        $second = $contest?->isFor($request->user()) === true ? $contest : null;
 
         return Inertia::render('Debrief', [
             'job' => $assignment->briefing(),
@@ -72,7 +78,9 @@ class DebriefController extends Controller
                 'parts' => $this->parts($plan->model, $fault->part, array_column($fault->members, 'part')),
             ],
             'titles' => array_map(fn ($f) => $f->title, $universe->faults),
-            'mark' => self::withMaps($attempt->mark + self::MARK),
+            'mark' => self::withMaps(($second === null ? $attempt->mark : $judging->forSecond($attempt, $second)) + self::MARK),
+            'contest' => self::contest($contest, $second),
+            'may_contest' => $request->user()->can('contest', $attempt) && ($contest === null || ! $contest->isOpen()),
             'debrief' => self::told(self::debrief($attempt)),
             'board' => json_decode($assignment->board, true),
             'doors' => $plan->model->document['doors'],
@@ -109,9 +117,31 @@ class DebriefController extends Controller
         ]);
     }
 
+    /** What shows the first marking is not for the second marker before he has finished. */
+    private static function notSecond(Request $request, Attempt $attempt): void
+    {
+        $contest = $attempt->contests()->whereNull('finished_at')->first();
+        abort_if(
+            $contest?->isFor($request->user()) === true, 409,
+            'You are the second marker: this comes when your marking is finished.',
+        );
+    }
+
+    /** @return array{reason: string, first: float|null, second: float|null, open: bool, marks: bool}|null */
+    private static function contest(?Contest $contest, ?Contest $second): ?array
+    {
+        return $contest === null ? null : [
+            'reason' => $contest->reason,
+            // whoever marks second does not see what the first gave
+            'first' => $second === null ? $contest->first_total : null,
+            'second' => $contest->second_total, 'open' => $contest->isOpen(), 'marks' => $second !== null,
+        ];
+    }
+
     public function pdf(Request $request, Attempt $attempt): \Symfony\Component\HttpFoundation\Response
     {
         abort_if($attempt->mark === null, 409, 'It is still being marked. Try again in a moment.');
+        self::notSecond($request, $attempt);
         // another sheet when a line was set otherwise since
         $subject = "debrief:$attempt->id:".substr(hash('sha256', (string) $attempt->getRawOriginal('mark')), 0, 16);
 
@@ -125,6 +155,16 @@ class DebriefController extends Controller
     }
 
     /** What today's engine would show otherwise than was shown then. The mark stays. */
+    /** For the file: everything, signed. */
+    public function paper(Request $request, Attempt $attempt): JsonResponse
+    {
+        self::notSecond($request, $attempt);
+
+        return response()->json(ExamPaper::of($attempt), 200, [
+            'Content-Disposition' => "attachment; filename=\"paper-$attempt->id.json\"",
+        ], JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
+    }
+
     public function drift(Request $request, Attempt $attempt): JsonResponse
     {
         $task = Task::want($request->user(), 'drift', "attempt:$attempt->id:".Assignment::ENGINE, [

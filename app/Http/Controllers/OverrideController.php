@@ -24,15 +24,22 @@ class OverrideController extends Controller
         if (($with['points'] ?? null) !== null && $with['points'] > $weight) {
             throw ValidationException::withMessages(['points' => "This line has $weight points at most."]);
         }
-        DB::transaction(function () use ($request, $attempt, $with, $weight, $judging): void {
+        // while a mark is contested and he can be the second marker, he is
+        $contest = $attempt->contests()->whereNull('finished_at')->first();
+        $second = $contest?->isFor($request->user()) === true ? $contest : null;
+        DB::transaction(function () use ($request, $attempt, $with, $weight, $judging, $second): void {
+            $second?->update(['marker_id' => $request->user()->id]);
             MarkOverride::query()->create([
                 'attempt_id' => $attempt->id,
                 'user_id' => $request->user()->id,
+                'contest_id' => $second?->id,
                 'line' => $with['line'],
                 'reason' => $with['reason'],
                 'share' => ($with['points'] ?? null) === null ? null : $with['points'] / $weight,
             ]);
-            $judging->stand($attempt);
+            if ($second === null) {
+                $judging->stand($attempt);
+            }
         });
 
         return redirect("/attempts/$attempt->id/debrief");

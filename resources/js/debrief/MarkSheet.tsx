@@ -4,7 +4,8 @@ import { TwoAtOnce } from './TwoAtOnce'
 import { Drifted } from './Drifted'
 import { LineRow } from './LineRow'
 import { VERDICTS, type MarkData, type OtherMark } from './types'
-import type { PairsState } from '@/lib/types'
+import type { DebriefPage, PairsState } from '@/lib/types'
+import { Contested, ContestMark } from './Contest'
 import { t } from '@/words'
 
 interface Props {
@@ -18,6 +19,8 @@ interface Props {
     pairs: PairsState | null
     engine: { then: number; now: number }
     judges: boolean
+    contest: DebriefPage['contest']
+    mayContest: boolean
     onEntry: (entry: number) => void
 }
 
@@ -33,6 +36,8 @@ export function MarkSheet({
     pairs,
     engine,
     judges,
+    contest,
+    mayContest,
     onEntry,
 }: Props) {
     return (
@@ -157,7 +162,9 @@ export function MarkSheet({
                     pass_mark: mark.rules.pass_mark,
                 })}
             </Text>
-            <HStack gap="4" fontSize="text" pb="2">
+            {contest && <Contested attempt={attempt} contest={contest} />}
+            {mayContest && <ContestMark attempt={attempt} />}
+            <HStack gap="4" fontSize="text" pb="2" wrap="wrap">
                 <Anchor asChild color="copper" textDecoration="underline" minH="touch" alignItems="center">
                     <FileLink href={`/attempts/${attempt}/debrief.pdf`}>{t('Sheet to print (PDF)')}</FileLink>
                 </Anchor>
@@ -169,6 +176,15 @@ export function MarkSheet({
                     alignItems="center"
                 >
                     {t('xAPI statements')}
+                </Anchor>
+                <Anchor
+                    href={`/attempts/${attempt}/paper.json`}
+                    color="copper"
+                    textDecoration="underline"
+                    minH="touch"
+                    alignItems="center"
+                >
+                    {t('Signed paper for the file')}
                 </Anchor>
             </HStack>
         </Stack>

@@ -39,6 +39,8 @@ export default function Debrief({
     others,
     engine,
     judges,
+    contest,
+    may_contest,
 }: DebriefPage) {
     const [look] = useLook()
     const debrief = useMemo(
@@ -120,6 +122,8 @@ export default function Debrief({
                                 pairs={pairs}
                                 engine={engine}
                                 judges={judges}
+                                contest={contest}
+                                mayContest={may_contest}
                                 onEntry={go}
                             />
                         </Tabs.Content>

@@ -1029,6 +1029,14 @@ export interface DebriefPage {
         [k: string]: string
     }
     trainee: string
+    contest: {
+        reason: string
+        first: number | null
+        second: number | null
+        open: boolean
+        marks: boolean
+    } | null
+    may_contest: boolean
 }
 export interface MarkData {
     call_back: {

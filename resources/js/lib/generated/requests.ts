@@ -19,6 +19,9 @@ export interface ConfirmRequest {
 export interface ConfirmingRequest {
     to?: string | null
 }
+export interface ContestRequest {
+    reason: string
+}
 export interface CopyJobRequest {
     course: number
 }
