@@ -156,6 +156,10 @@ Route::middleware(['auth', 'throttle:work', EndIdle::class, OneAtATime::class])-
     Route::post('/jobs/{assignment}/marks', [MarkController::class, 'store'])->can('update', 'assignment');
     Route::get('/jobs/{assignment}/marks.csv', [MarkController::class, 'csv'])->can('view', 'assignment');
     Route::get('/courses/{course}/record', [RecordController::class, 'course'])->can('view', 'course');
+    Route::get('/courses/{course}/record.xlsx', [RecordController::class, 'workbook'])->can('view', 'course');
+    Route::get('/courses/{course}/people/{user}/record.pdf', [RecordController::class, 'sheet'])->can('view', 'course');
+    Route::get('/progress.pdf', [RecordController::class, 'ownSheet']);
+    Route::post('/courses/{course}/roster/read', [PeopleController::class, 'readList'])->can('update', 'course');
     Route::get('/assess', [RecordController::class, 'assess'])->can('assess', Course::class);
     Route::get('/progress', [RecordController::class, 'own']);
     Route::get('/courses/{course}/wall', [WallController::class, 'show'])->can('view', 'course');

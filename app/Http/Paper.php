@@ -13,6 +13,7 @@ class Paper
 {
     private const TYPES = [
         'pdf' => 'application/pdf',
+        'xlsx' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
         'svg' => 'image/svg+xml',
         'cir' => 'text/plain; charset=utf-8',
         'csv' => 'text/csv; charset=utf-8',

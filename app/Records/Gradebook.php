@@ -27,7 +27,13 @@ class Gradebook
     /** Jobs that a proficiency rests on before it is taken to say anything. */
     private const ENOUGH = 3;
 
-    /** @return array<string, mixed> as the page has it */
+    /**
+     * @return array{course: array{id: int, name: string}, jobs: list<array{id: int, title: string, kind: string}>,
+     *     competencies: list<string>, people: list<array{id: int, name: string,
+     *         marks: list<array{job: int|null, attempt: int, total: float|null, passed: bool|null}>,
+     *         competencies: array<string, array{jobs: int, share: float, low: float, high: float}>,
+     *         next: array{competency: string, why: string}}>, hard: list<array<string, mixed>>} as the page has it
+     */
     public static function of(Course $course): array
     {
         $jobs = Assignment::query()
@@ -50,7 +56,7 @@ class Gradebook
             'course' => ['id' => $course->id, 'name' => $course->name],
             'jobs' => $columns->map(fn (Assignment $job) => [
                 'id' => $job->id, 'title' => $job->title, 'kind' => $job->kind->value,
-            ]),
+            ])->values()->all(),
             'competencies' => array_column(Competency::cases(), 'value'),
             'people' => $people->map(function (User $person) use ($byPerson, $can, $column): array {
                 /** @var Collection<int, Judged> $own */
@@ -61,25 +67,28 @@ class Gradebook
                     'name' => $person->name,
                     'marks' => $own->map(fn (array $a) => [
                         'job' => $column[$a['job']], 'attempt' => $a['attempt'], 'total' => $a['total'], 'passed' => $a['passed'],
-                    ])->values(),
+                    ])->values()->all(),
                     'competencies' => self::proficiencies($own->all()),
                     'next' => self::next(self::proficiencies($own->all()), $can),
                 ];
-            }),
+            })->values()->all(),
             'hard' => self::hard($all),
         ];
     }
 
     /**
-     * One person's own record, over all classes.
+     * One person's own record, over all classes or in one.
      *
-     * @return array<string, mixed>
+     * @return array{competencies: array<string, array{jobs: int, share: float, low: float, high: float}>,
+     *     next: array{competency: string, why: string},
+     *     done: list<array{attempt: int, title: string, at: string, total: float|null, passed: bool|null}>}
      */
-    public static function ofPerson(User $person): array
+    public static function ofPerson(User $person, ?Course $course = null): array
     {
         $jobs = Assignment::query()
             ->select(Assignment::LIGHT)
             ->whereIn('kind', AssignmentKind::counting())
+            ->when($course !== null, fn ($q) => $q->where('course_id', $course?->id))
             ->whereHas('attempts', fn ($q) => $q->where('user_id', $person->id)->whereNotNull('handed_back_at'))
             ->get();
         $all = self::shown($jobs, [$person->id]);

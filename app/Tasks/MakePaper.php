@@ -7,8 +7,11 @@ use App\Building\Running;
 use App\Http\Controllers\DebriefController;
 use App\Models\Assignment;
 use App\Models\Attempt;
+use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Task;
+use App\Models\User;
+use App\Records\Gradebook;
 use Dompdf\Dompdf;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
@@ -30,9 +33,14 @@ class MakePaper implements Work
     public function do(Task $task): ?array
     {
         try {
-            $file = isset($task->payload['attempt'])
-                ? $this->debrief(Attempt::query()->findOrFail($task->payload['attempt']))
-                : $this->ofDraft(Draft::query()->findOrFail($task->payload['draft']), $task->payload['what']);
+            $file = match (true) {
+                isset($task->payload['attempt']) => $this->debrief(Attempt::query()->findOrFail($task->payload['attempt'])),
+                isset($task->payload['person']) => $this->record(
+                    User::query()->findOrFail($task->payload['person']),
+                    Course::query()->find($task->payload['course']),
+                ),
+                default => $this->ofDraft(Draft::query()->findOrFail($task->payload['draft']), $task->payload['what']),
+            };
         } catch (DocumentError $e) {
             throw new WorkError('It cannot run yet, so there is no such file. '.$e->getMessage());
         } catch (RunError $e) {
@@ -63,6 +71,14 @@ class MakePaper implements Work
             'portrait',
             'A4',
         );
+    }
+
+    /** What somebody has shown, for the file. */
+    private function record(User $person, ?Course $course): string
+    {
+        return $this->pdf(view('papers.record', [
+            'person' => $person->name, 'course' => $course?->name, 'made' => now()->format('j M Y'),
+        ] + Gradebook::ofPerson($person, $course))->render(), 'portrait', 'A4');
     }
 
     private function ofDraft(Draft $draft, string $what): string

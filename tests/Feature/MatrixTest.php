@@ -75,7 +75,8 @@ class MatrixTest extends TestCase
             'GET tasks/{task}' => ['leader'],
             // classes
             'GET people' => self::TEACH, 'POST courses' => self::TEACH, 'GET assess' => self::STAFF,
-            'GET courses/{course}/record' => self::READS, 'GET courses/{course}/marks.csv' => self::READS,
+            'GET courses/{course}/record' => self::READS, 'GET courses/{course}/record.xlsx' => self::READS,
+            'GET courses/{course}/people/{user}/record.pdf' => self::READS, 'GET progress.pdf' => self::SIGNED_IN, 'GET courses/{course}/marks.csv' => self::READS,
             'GET courses/{course}/wall' => self::READS, 'GET live/wall/{course}' => self::READS,
             'GET courses/{course}/wall/curves' => self::IN_CLASS, 'POST courses/{course}/stopped' => self::IN_CLASS,
             'GET courses/{course}/plan' => self::READS, 'POST courses/{course}/plan' => self::IN_CLASS,
@@ -104,7 +105,7 @@ class MatrixTest extends TestCase
         foreach (['edits', 'go', 'restore', 'label', 'publish'] as $of) {
             $rows["POST drafts/{draft}/$of"] = self::DRAFT_EDIT;
         }
-        foreach (['POST courses/{course}', 'POST courses/{course}/code', 'DELETE courses/{course}/code', 'POST courses/{course}/roster/preview', 'POST courses/{course}/roster', 'POST courses/{course}/roster/undo', 'POST courses/{course}/trainees/{user}/link', 'DELETE courses/{course}/trainees/{user}', 'POST jobs/{assignment}/window', 'POST jobs/{assignment}/trainees/{user}/extra', 'POST jobs/{assignment}/trainees/{user}/again', 'POST jobs/{assignment}/marks'] as $route) {
+        foreach (['POST courses/{course}', 'POST courses/{course}/code', 'DELETE courses/{course}/code', 'POST courses/{course}/roster/preview', 'POST courses/{course}/roster/read', 'POST courses/{course}/roster', 'POST courses/{course}/roster/undo', 'POST courses/{course}/trainees/{user}/link', 'DELETE courses/{course}/trainees/{user}', 'POST jobs/{assignment}/window', 'POST jobs/{assignment}/trainees/{user}/extra', 'POST jobs/{assignment}/trainees/{user}/again', 'POST jobs/{assignment}/marks'] as $route) {
             $rows[$route] = self::IN_CLASS;
         }
         foreach (['GET school', 'POST school/people', 'POST school/people/{user}/link', 'POST school/people/{user}/role', 'POST school/people/{user}/closed', 'DELETE school/people/{user}/second-factor', 'GET school/people/{user}/data.json', 'POST school/people/{user}/forget', 'POST school/courses/{course}/lead', 'POST school/settled', 'GET school/audit.csv'] as $route) {

@@ -12,12 +12,14 @@ use App\Models\User;
 use App\People\Enrolment;
 use App\People\Invitations;
 use App\People\Roster;
+use App\Support\Workbook;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
+use OddSpark\Trade\Csv;
 
 /** An instructor's classes and who is in them. */
 class PeopleController extends Controller
@@ -102,6 +104,17 @@ class PeopleController extends Controller
         AuditEntry::note($request->user(), 'close join code', $course);
 
         return redirect('/people');
+    }
+
+    /** A list out of a workbook, as lines of text that can still be mended. */
+    public function readList(Request $request, Course $course): JsonResponse
+    {
+        $rows = Workbook::read((string) base64_decode($this->text($request, 'file'), true));
+        if ($rows === null) {
+            throw ValidationException::withMessages(['file' => 'This is no workbook (.xlsx), or too large for a list. Save it as CSV and open that.']);
+        }
+
+        return response()->json(['csv' => Csv::write(array_values(array_filter($rows, fn (array $row) => implode('', $row) !== '')))]);
     }
 
     /** A list before anybody of it is added: each line with what is wrong with it. */

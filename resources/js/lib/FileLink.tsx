@@ -4,7 +4,17 @@ import { download } from './download'
 import { t } from '@/words'
 
 /** A link to a file that may take a while to make: how far it is stands beside it. */
-export function FileLink({ href, children, className }: { href: string; children: ReactNode; className?: string }) {
+export function FileLink({
+    href,
+    children,
+    className,
+    label,
+}: {
+    href: string
+    children: ReactNode
+    className?: string
+    label?: string
+}) {
     const [share, setShare] = useState<number | null>(null)
     const [problem, setProblem] = useState<string | null>(null)
     const get = () => {
@@ -19,6 +29,7 @@ export function FileLink({ href, children, className }: { href: string; children
             <a
                 href={href}
                 className={className}
+                aria-label={label}
                 aria-busy={share !== null}
                 onClick={(e) => {
                     e.preventDefault()

@@ -3,6 +3,7 @@ import { Link } from '@inertiajs/react'
 import { useState } from 'react'
 import type { GradebookPage } from '@/lib/types'
 import { proficiencies, Span } from '@/record/Span'
+import { FileLink } from '@/lib/FileLink'
 import { Frame } from '@/shell/Frame'
 import { ToolButton } from '@/theme/buttons'
 import { t } from '@/words'
@@ -17,6 +18,11 @@ export default function Gradebook({ course, jobs, competencies, people, hard }: 
                     <Heading as="h1" size="xl">
                         {t('Record of {{name}}', { name: course.name })}
                     </Heading>
+                    <a href={`/courses/${course.id}/record.xlsx`}>
+                        <Text as="span" color="copper" textDecoration="underline">
+                            {t('Spreadsheet')}
+                        </Text>
+                    </a>
                     <HStack gap="1" role="group" aria-label={t('View')}>
                         <ToolButton on={view === 'marks'} onClick={() => setView('marks')}>
                             {t('Marks')}
@@ -69,7 +75,23 @@ export default function Gradebook({ course, jobs, competencies, people, hard }: 
                         <Table.Body>
                             {people.map((p) => (
                                 <Table.Row key={p.id} bg="sheet">
-                                    <Table.Cell fontWeight={700}>{p.name}</Table.Cell>
+                                    <Table.Cell fontWeight={700}>
+                                        {p.name}{' '}
+                                        <FileLink
+                                            href={`/courses/${course.id}/people/${p.id}/record.pdf`}
+                                            label={t('Record sheet of {{name}} (PDF)', { name: p.name })}
+                                        >
+                                            <Text
+                                                as="span"
+                                                color="copper"
+                                                textDecoration="underline"
+                                                fontWeight={400}
+                                                fontSize="note"
+                                            >
+                                                {t('sheet')}
+                                            </Text>
+                                        </FileLink>
+                                    </Table.Cell>
                                     {view === 'marks'
                                         ? jobs.map((j) => {
                                               const mark = p.marks.find((m) => m.job === j.id)

@@ -2,6 +2,7 @@ import { Box, Grid, Heading, Stack, Text } from '@chakra-ui/react'
 import { Link } from '@inertiajs/react'
 import type { ProgressPage } from '@/lib/types'
 import { proficiencies, Span } from '@/record/Span'
+import { FileLink } from '@/lib/FileLink'
 import { Frame } from '@/shell/Frame'
 import { t } from '@/words'
 
@@ -14,6 +15,13 @@ export default function Progress({ competencies, next, done }: ProgressPage) {
                 <Heading as="h1" size="2xl">
                     {t('My progress')}
                 </Heading>
+                {done.length > 0 && (
+                    <FileLink href="/progress.pdf">
+                        <Text as="span" color="copper" textDecoration="underline">
+                            {t('Record sheet (PDF)')}
+                        </Text>
+                    </FileLink>
+                )}
                 {done.length === 0 ? (
                     <Text color="faint">{t('Nothing is marked yet. Close your first job, and it shows here.')}</Text>
                 ) : (

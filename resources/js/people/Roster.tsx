@@ -1,7 +1,7 @@
 import { Box, HStack, Stack, Text, Textarea } from '@chakra-ui/react'
 import { useState } from 'react'
 import { useSent } from '@/lib/query'
-import type { Enrolled, RosterPreview } from '@/lib/types'
+import type { Enrolled, RosterPreview, RosterText } from '@/lib/types'
 import { MainButton, ToolButton } from '@/theme/buttons'
 import { t } from '@/words'
 
@@ -29,6 +29,18 @@ export function Roster({ course, onEnrolled }: Props) {
         setCsv(text)
         look.reset()
         add.reset()
+    }
+    const workbook = useSent<RosterText, { file: string }>(`/courses/${course}/roster/read`, {
+        onDone: ({ csv: text }) => write(text),
+    })
+    const take = async (file: File | undefined) => {
+        if (!file) return
+        if (!file.name.toLowerCase().endsWith('.xlsx')) {
+            write(await file.text())
+            return
+        }
+        const bytes = new Uint8Array(await file.arrayBuffer())
+        workbook.mutate({ file: btoa(Array.from(bytes, (b) => String.fromCharCode(b)).join('')) })
     }
     if (!open)
         return (
@@ -63,18 +75,18 @@ export function Roster({ course, onEnrolled }: Props) {
                         {t('Open a file')}
                         <input
                             type="file"
-                            accept=".csv,.txt,text/csv,text/plain"
+                            accept=".csv,.txt,.xlsx,text/csv,text/plain"
                             aria-label={t('List from a file')}
                             style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-                            onChange={(e) => void e.target.files?.[0]?.text().then(write)}
+                            onChange={(e) => void take(e.target.files?.[0])}
                         />
                     </label>
                 </ToolButton>
                 <ToolButton onClick={() => setOpen(false)}>{t('Cancel')}</ToolButton>
             </HStack>
-            {(look.error ?? add.error) && (
+            {(look.error ?? add.error ?? workbook.error) && (
                 <Text role="alert" color="danger">
-                    {(look.error ?? add.error)?.message}
+                    {(look.error ?? add.error ?? workbook.error)?.message}
                 </Text>
             )}
             {rows && (

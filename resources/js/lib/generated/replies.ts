@@ -1748,6 +1748,9 @@ export interface RosterRow {
     mail: string
     error: string | null
 }
+export interface RosterText {
+    csv: string
+}
 export interface RuleSet {
     document: RulesDocument
     id: number

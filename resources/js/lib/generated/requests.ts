@@ -207,6 +207,12 @@ export interface RestoreRequest {
 export interface RoleRequest {
     role: 'administrator' | 'instructor' | 'assessor' | 'trainee'
 }
+export interface RosterFileRequest {
+    /**
+     * a workbook, base64
+     */
+    file: string
+}
 export interface RosterRequest {
     csv: string
 }
