@@ -8,6 +8,7 @@ use App\Models\Contest;
 use App\Models\Mark;
 use App\Models\MarkOverride;
 use App\Models\User;
+use App\Records\StatementQueue;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Bench\Kit;
@@ -43,6 +44,7 @@ class MarkAttempts
             }
             $attempt->update(['debrief' => (new Debrief($account))->toArray()]);
             $this->stand($attempt);
+            StatementQueue::add($attempt->refresh());
         });
     }
 

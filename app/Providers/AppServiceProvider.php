@@ -11,6 +11,7 @@ use App\Models\Attempt;
 use App\Models\Task;
 use App\People\Persons;
 use App\People\School;
+use App\Records\StatementQueue;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
@@ -61,8 +62,8 @@ class AppServiceProvider extends ServiceProvider
     {
         $named = preg_grep('/^--name=/', array_map(strval(...), $_SERVER['argv'] ?? [])) ?: ['--name=worker'];
         config(['spark.worker' => substr(reset($named), 7)]);
-        $looked = $closed = $forgot = 0.0;
-        Queue::looping(function () use (&$looked, &$closed, &$forgot): void {
+        $looked = $closed = $forgot = $sent = 0.0;
+        Queue::looping(function () use (&$looked, &$closed, &$forgot, &$sent): void {
             $now = microtime(true);
             if ($now - $looked > 5) {
                 Task::takeUp(config('spark.worker'), $looked === 0.0);
@@ -76,6 +77,10 @@ class AppServiceProvider extends ServiceProvider
                     }
                 }
                 $closed = $now;
+            }
+            if ($now - $sent > 3) {
+                StatementQueue::send();
+                $sent = $now;
             }
             if ($now - $forgot > 600) {
                 Task::forgetOld();
