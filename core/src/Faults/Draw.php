@@ -41,7 +41,8 @@ final class Draw
      */
     public static function again(array $pool, array $had, int $seed): string
     {
-        $left = array_values(array_diff($pool, $had)) ?: array_values(array_diff($pool, array_slice($had, -1))) ?: $pool;
+        $new = array_values(array_diff($pool, $had));
+        $left = $new ?: array_values(array_diff($pool, array_slice($had, -1))) ?: $pool;
 
         return $left[(new Randomizer(new Mt19937($seed + count($had))))->getInt(0, count($left) - 1)];
     }
