@@ -275,7 +275,7 @@ start_site() { # instance database web-port
         answers "$port" && die "port $port is taken by another program. Stop it, or choose another with SPARK_PORT."
     fi
     rm -f "$VAR/run/$name-config.php"
-    ARTISAN_CONFIG=$VAR/run/$name-config.php SESSION_SECURE_COOKIE=$([[ $(public_url "$name" "$port") == https:* ]] && echo true || echo false) APP_URL=$(public_url "$name" "$port") SPARK_BENCH=${SPARK_BENCH:-0} SPARK_PUSH=$SOCKETS/$name-push.sock artisan "$name" "$2" config:cache >/dev/null || die 'the configuration cannot be read. See the message above.'
+    ARTISAN_CONFIG=$VAR/run/$name-config.php SESSION_SECURE_COOKIE=$([[ $(public_url "$name" "$port") == https:* ]] && echo true || echo false) SESSION_COOKIE=$([[ $(public_url "$name" "$port") == https:* ]] && echo __Host-odd_spark || echo odd_spark) APP_URL=$(public_url "$name" "$port") SPARK_BENCH=${SPARK_BENCH:-0} SPARK_PUSH=$SOCKETS/$name-push.sock artisan "$name" "$2" config:cache >/dev/null || die 'the configuration cannot be read. See the message above.'
     supervise "$name" restart fpm-bench fpm-pages nginx worker-marks worker-analyses >"$VAR/log/$name-start.log"
     for i in $(seq 1 160); do
         is_own "$name" "$port" && return 0

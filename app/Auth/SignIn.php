@@ -2,6 +2,7 @@
 
 namespace App\Auth;
 
+use App\Models\AuditEntry;
 use App\Models\User;
 use App\People\School;
 use Illuminate\Http\RedirectResponse;
@@ -50,10 +51,12 @@ class SignIn
         $request->session()->put([
             'idle_s' => School::idleMinutes($user->role) * 60,
             'seen_at' => time(),
+            'signed_in_at' => time(),
             'confirmed_at' => time(),
             'asks_second_factor' => $user->totp_since === null && School::asksSecondFactor($user->role),
         ]);
         $user->forceFill(['seen_at' => now()])->save();
+        AuditEntry::note($user, 'sign in', $user);
 
         return redirect()->intended('/');
     }

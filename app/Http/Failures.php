@@ -8,6 +8,8 @@ use Illuminate\Database\QueryException;
 use Illuminate\Http\Exceptions\HttpResponseException;
 use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\Response;
@@ -45,6 +47,10 @@ class Failures
             $e instanceof AccessDeniedHttpException ||
             $e instanceof AuthorizationException
         ) {
+            if (! $e instanceof NotFoundHttpException) { // who was kept from what: by number, no more is written
+                Log::warning('kept out', ['user' => Auth::id(), 'asked' => request()->method().' '.request()->path()]);
+            }
+
             // the same for both
             return new NotFoundHttpException('This page does not exist, or you do not have access to it.', $e);
         }

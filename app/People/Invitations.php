@@ -3,6 +3,7 @@
 namespace App\People;
 
 use App\Mail\AccessMail;
+use App\Mail\ChangeMail;
 use App\Models\AccessLink;
 use App\Models\User;
 use Illuminate\Support\Facades\Mail;
@@ -14,6 +15,14 @@ class Invitations
     public static function areMailed(): bool
     {
         return config('spark.mail') === true;
+    }
+
+    /** Tells somebody that the way into his account was changed, where mail is configured. */
+    public static function tell(User $user, string $what): void
+    {
+        if (self::areMailed() && str_contains($user->email, '@')) {
+            Mail::to($user->email)->queue(new ChangeMail($user->name, $what));
+        }
     }
 
     /** A new link for somebody, in place of any before. */

@@ -64,6 +64,7 @@ class Persons
         SecondFactor::remove($user);
         self::signOut($user);
         AuditEntry::note($by, 'remove second factor', $user);
+        Invitations::tell($user, 'The second factor of your account was removed by an administrator.');
     }
 
     /**

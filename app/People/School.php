@@ -15,7 +15,7 @@ class School
     private const FACT = 'school';
 
     /** Minutes after which somebody who does nothing is signed out, unless the school has settled otherwise. */
-    private const IDLE_MINUTES = ['administrator' => 30, 'instructor' => 60, 'assessor' => 60, 'trainee' => 120];
+    private const IDLE_MINUTES = ['administrator' => 30, 'instructor' => 30, 'assessor' => 30, 'trainee' => 60];
 
     /** @return Settled */
     public static function settled(): array

@@ -3,6 +3,7 @@
 namespace Tests\Feature;
 
 use App\Mail\AccessMail;
+use App\Mail\ChangeMail;
 use App\Models\AuditEntry;
 use App\Models\Role;
 use App\Models\User;
@@ -150,6 +151,30 @@ class SchoolTest extends TestCase
         $this->withSession(['seen_at' => time() - 21 * 60])->get('/people')->assertRedirect('/login');
         $this->assertGuest();
         $this->get('/login')->assertInertia(fn (AssertableInertia $page) => $page->where('flash', 'You were signed out, since nothing was done for 20 minutes.'));
+    }
+
+    public function test_whoever_is_signed_in_for_half_a_day_signs_in_again_and_both_are_in_the_audit_log(): void
+    {
+        auth()->logout();
+        $this->flushSession();
+        $this->post('/login', ['email' => $this->trainee->email, 'password' => 'wrong']);
+        $this->post('/login', ['email' => 'nobody@school.example', 'password' => 'wrong']);
+        $this->post('/login', ['email' => $this->trainee->email, 'password' => 'copper-lamp']);
+        $this->assertSame(
+            [['sign-in refused', $this->trainee->id], ['sign-in refused', null], ['sign in', $this->trainee->id]],
+            AuditEntry::query()->orderBy('id')->get()->map(fn (AuditEntry $e) => [$e->act, $e->of_id])->all(),
+        );
+        $this->withSession(['signed_in_at' => time() - 13 * 3600])->get('/')->assertRedirect('/login');
+        $this->assertGuest();
+    }
+
+    public function test_a_changed_password_is_told_by_mail(): void
+    {
+        Mail::fake();
+        config(['spark.mail' => true]);
+        $this->actingAs($this->trainee)->post('/account/password', ['current_password' => 'copper-lamp', 'password' => 'seven grey herons'])
+            ->assertSessionHasNoErrors();
+        Mail::assertQueued(ChangeMail::class, fn (ChangeMail $mail) => str_contains($mail->render(), 'Your password was changed.'));
     }
 
     public function test_the_audit_log_is_read_and_exported_with_numbers_and_no_names(): void

@@ -8,6 +8,7 @@ use App\Auth\SignIn;
 use App\Auth\Totp;
 use App\Models\AuditEntry;
 use App\People\Enrolment;
+use App\People\Invitations;
 use App\People\School;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -56,6 +57,7 @@ class AccountController extends Controller
         $user->update(['password' => $this->text($request, 'password')]);
         $this->endOthers($request);
         AuditEntry::note($user, 'change password', $user);
+        Invitations::tell($user, 'Your password was changed.');
 
         return redirect('/account')->with('flash', 'Your password is changed. You are signed out everywhere else.');
     }
@@ -119,6 +121,7 @@ class AccountController extends Controller
         $request->session()->forget(['second_factor_key', 'asks_second_factor']);
         $this->endOthers($request);
         AuditEntry::note($user, 'set second factor', $user);
+        Invitations::tell($user, 'A second factor was set up for your account.');
 
         return response()->json(['codes' => $codes]);
     }
@@ -138,6 +141,7 @@ class AccountController extends Controller
         SecondFactor::remove($user);
         $request->session()->put('asks_second_factor', School::asksSecondFactor($user->role));
         AuditEntry::note($user, 'remove second factor', $user);
+        Invitations::tell($user, 'The second factor of your account was turned off.');
 
         return redirect('/account');
     }

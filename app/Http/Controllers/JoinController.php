@@ -9,6 +9,7 @@ use App\Models\AuditEntry;
 use App\Models\Role;
 use App\Models\User;
 use App\People\Enrolment;
+use App\People\Invitations;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -92,6 +93,7 @@ class JoinController extends Controller
             DB::table('sessions')->where('user_id', $link->user_id)->delete(); // whoever was signed in with the old one
             AuditEntry::note($link->user, 'set password by link', $link->user);
         });
+        Invitations::tell($link->user, 'Your password was set by a link.');
 
         return $this->welcome($request, $link->user, "You sign in as {$link->user->email}.");
     }

@@ -29,11 +29,13 @@ class SessionController extends Controller
         $guard->take($request);
         $user = Auth::validate($request->validated()) ? Auth::getLastAttempted() : null;
         if (! $user instanceof User) {
+            AuditEntry::refusedSignIn(User::query()->where('email', $request->validated('email'))->first());
             throw ValidationException::withMessages([
                 'email' => 'No one signs in with this address and password. Check both and try again.',
             ]);
         }
         if ($user->closed_at !== null) {
+            AuditEntry::refusedSignIn($user);
             throw ValidationException::withMessages([
                 'email' => 'This account is closed. Ask whoever looks after people at your school.',
             ]);

@@ -14,6 +14,9 @@ use Symfony\Component\HttpFoundation\Response;
  */
 class EndIdle
 {
+    /** Seconds after which everybody signs in again, however busy he was (ASVS 4.0.3, 3.3.2). */
+    private const LONGEST_S = 12 * 3600;
+
     private const ALWAYS = ['account', 'account/*', 'logout'];
 
     public function handle(Request $request, Closure $next): Response
@@ -24,6 +27,12 @@ class EndIdle
             Auth::logout();
             $session->invalidate();
             $session->flash('flash', 'You were signed out, since nothing was done for '.intdiv($idle, 60).' minutes.');
+            throw new AuthenticationException(redirectTo: '/login');
+        }
+        if (time() - $session->get('signed_in_at', time()) > self::LONGEST_S) {
+            Auth::logout();
+            $session->invalidate();
+            $session->flash('flash', 'You have been signed in for twelve hours. Sign in again.');
             throw new AuthenticationException(redirectTo: '/login');
         }
         if ($request->user()?->closed_at !== null) {

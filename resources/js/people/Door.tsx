@@ -1,6 +1,7 @@
-import { Box, Field, Flex, Heading, Input, Stack, Text } from '@chakra-ui/react'
+import { Box, Button, Field, Flex, Heading, Input, Stack, Text } from '@chakra-ui/react'
 import { Head, usePage } from '@inertiajs/react'
-import type { FormEvent, ReactNode } from 'react'
+import { useState, type FormEvent, type ReactNode } from 'react'
+import { t } from '@/words'
 
 /** A page before one is signed in: a form on its own. */
 export function Door({
@@ -63,11 +64,12 @@ interface FieldProps {
 
 /** A field with what belongs in it, and what is wrong with it. */
 export function DoorField({ label, name, hint, type = 'text', value, error, complete, onChange }: FieldProps) {
+    const [shown, setShown] = useState(false)
     return (
         <Field.Root invalid={error !== undefined}>
             <Field.Label>{label}</Field.Label>
             <Input
-                type={type}
+                type={shown ? 'text' : type}
                 name={name}
                 h="touch"
                 borderColor="line"
@@ -75,6 +77,19 @@ export function DoorField({ label, name, hint, type = 'text', value, error, comp
                 value={value}
                 onChange={(e) => onChange(e.target.value)}
             />
+            {type === 'password' && (
+                <Button
+                    variant="plain"
+                    h="tight"
+                    px="0"
+                    fontSize="note"
+                    color="copper"
+                    aria-pressed={shown}
+                    onClick={() => setShown(!shown)}
+                >
+                    {shown ? t('Hide it') : t('Show it')}
+                </Button>
+            )}
             {hint && error === undefined && <Field.HelperText color="faint">{hint}</Field.HelperText>}
             <Field.ErrorText color="danger">{error}</Field.ErrorText>
         </Field.Root>

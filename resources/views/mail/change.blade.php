@@ -1,0 +1,5 @@
+{!! $who !!},
+
+{!! $what !!} ({{ $at }})
+
+If it was not you, tell whoever looks after people at your school at once.
