@@ -125,23 +125,10 @@ await as('wendell', async (page, shot) => {
     await page.getByRole('button', { name: 'Ladder', exact: true }).click()
     await shot('ladder')
     await page.getByRole('button', { name: 'Ladder', exact: true }).click()
-    await page.getByRole('tab', { name: 'Suspects' }).click()
-    await shot('bench-suspects')
+    await page.getByRole('button', { name: 'Raise hand' }).click()
     await page.goto(`${base}/reference`)
     await page.getByRole('heading', { name: 'Reference' }).first().waitFor()
     await shot('reference')
-})
-
-await as('tova', async (page, shot) => {
-    if (only.length && !only.includes('warm-up')) return
-    await page.getByRole('button', { name: /Warm-up/ }).click()
-    await page.getByRole('button', { name: 'Run' }).waitFor()
-    await page.locator('[data-part="fuse"]').click()
-    await page.getByRole('button', { name: 'Look at it' }).click()
-    await page.locator('[data-place="transformer.H1"]').click()
-    await page.locator('[data-place="transformer.H2"]').click()
-    await page.getByTestId('display').getByText(/V AC/).waitFor()
-    await shot('warm-up')
 })
 
 // a phone held upright
@@ -178,5 +165,22 @@ await as('brannoc', async (page, shot) => {
     await page.getByRole('link', { name: 'Debrief' }).first().click()
     await page.getByTestId('total').waitFor()
     await shot('debrief')
+})
+await as('ines', async (page, shot) => {
+    if (only.length && !only.includes('wall')) return
+    await page.getByRole('link', { name: 'wall' }).first().click()
+    await page.getByText('hand up').first().waitFor()
+    await page
+        .getByText(/suspects$/)
+        .first()
+        .waitFor()
+    await page.waitForTimeout(12_000) // the suspects left are found beside the site
+    await shot('wall')
+})
+
+await as('edda', async (page, shot) => {
+    await page.getByRole('link', { name: 'School', exact: true }).click()
+    await page.getByRole('heading', { name: 'Staff' }).waitFor()
+    await shot('school')
 })
 await browser.close()

@@ -7,7 +7,7 @@ migrate() { # instance database
     step "Bringing shipped models and rules up to date ($2)" artisan "$1" "$2" shipped:load
 }
 demo() { # instance database [--if-empty]
-    step "Loading the demo data ($2)" as_owner artisan "$1" "$2" demo:load "${@:3}"
+    step "Loading the demo data ($2)" as_owner artisan "$1" "$2" demo:load "${@:3}" ${SMALL_DEMO:+--small}
     grant_tables "$1" "$2"
 }
 

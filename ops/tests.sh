@@ -68,7 +68,7 @@ start_browser_site() {
     start_supervisor test odd_spark_browser "$port"
     stop_site test
     db_root test -e 'DROP DATABASE IF EXISTS odd_spark_browser'; create_db test odd_spark_browser
-    migrate test odd_spark_browser; demo test odd_spark_browser
+    migrate test odd_spark_browser; SMALL_DEMO=yes demo test odd_spark_browser
     start_site test odd_spark_browser "$port"
     export SPARK_URL=http://127.0.0.1:$port SPARK_SUPERVISOR=$VAR/run/test-supervisor.conf
 }

@@ -40,6 +40,7 @@ class Gradebook
             ->select(Assignment::LIGHT)
             ->where('course_id', $course->id)
             ->whereIn('kind', AssignmentKind::counting())
+            ->orderByRaw('COALESCE(opens_at, created_at)')
             ->orderBy('id')
             ->get();
         $people = $course->trainees()->get(['users.id', 'name']);

@@ -31,6 +31,20 @@ class DemoData
         DB::table('facts')->updateOrInsert(['name' => 'demo'], ['value' => json_encode($last)]);
     }
 
+    /** One more that belongs to the demo, made since it was loaded. */
+    public static function grew(string $table, int $id): void
+    {
+        DB::transaction(function () use ($table, $id): void {
+            $demo = DB::table('facts')->where('name', 'demo')->lockForUpdate()->value('value');
+            if ($demo === null) {
+                return;
+            }
+            $last = json_decode($demo, true);
+            $last['grown'][$table] = array_values(array_unique([...$last['grown'][$table] ?? [], $id]));
+            DB::table('facts')->where('name', 'demo')->update(['value' => json_encode($last)]);
+        });
+    }
+
     public static function isLoaded(): bool
     {
         return DB::table('facts')->where('name', 'demo')->exists();
@@ -43,7 +57,13 @@ class DemoData
         $last = $demo === null ? [] : json_decode($demo, true);
         $others = [];
         foreach (self::OWN as $table => [$one, $more]) {
-            $count = self::own($table)->where('id', '>', $last[$table] ?? 0)->count();
+            $count = self::own($table)->where('id', '>', $last[$table] ?? 0)
+                ->whereNotIn('id', $last['grown'][$table] ?? [])
+                ->when($table === 'mark_overrides', fn ($q) => $q->whereNotIn(
+                    'attempt_id',
+                    DB::table('attempts')->whereIn('assignment_id', $last['grown']['assignments'] ?? [])->select('id'),
+                ))
+                ->count();
             if ($count > 0) {
                 $others[] = $count.' '.($count === 1 ? $one : $more);
             }

@@ -24,6 +24,7 @@ final class Kinds
         'pairs' => [WeighPairs::class, 'asked', 4],
         'preview' => [PreviewRules::class, 'asked', 4],
         'drift' => [CompareWithToday::class, 'asked', 4],
+        'demo' => [GrowDemo::class, 'default', 9],
         'analysis' => [AnalyseAppliance::class, 'default', 5],
     ];
 

@@ -5,10 +5,12 @@ namespace Tests\Feature;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Attempt;
+use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Role;
 use App\Models\User;
 use App\Support\DemoData;
+use App\Support\DemoSchool;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use OddSpark\Appliance\Library;
@@ -64,6 +66,26 @@ class DemoTest extends TestCase
         $this->artisan('demo:load', ['--would-lose' => true])
             ->expectsOutput('There is more here than demo data: 1 person.')
             ->assertFailed();
+    }
+
+    public function test_the_school_grows_to_two_classes_with_work_and_all_of_it_is_the_demos(): void
+    {
+        app(DemoSeeder::class)->run();
+        DemoData::remember();
+        foreach ([1, 2] as $time) { // begun anew after a worker was killed, it makes nothing twice
+            app(DemoSchool::class)->grow(fn () => null, 1);
+            $this->assertSame(24, User::query()->where('role', Role::Trainee)->count(), "time $time");
+            $this->assertSame(2, Course::query()->count());
+            $this->assertSame(5 + 2, Assignment::query()->count());
+            $this->assertGreaterThan(15, Attempt::query()->whereNotNull('mark')->count());
+            $this->assertSame([], DemoData::others());
+        }
+        $weeks = Assignment::query()->where('title', 'like', '%week 1')->get();
+        $this->assertTrue($weeks->every(fn (Assignment $a) => $a->closes_at?->isPast() === true));
+        $totals = Attempt::query()->whereIn('assignment_id', $weeks->modelKeys())->get()->map(fn (Attempt $a) => $a->mark['total']);
+        $this->assertGreaterThan(2, $totals->unique()->count(), 'people differ');
+        User::factory()->create();
+        $this->assertSame(['1 person'], DemoData::others());
     }
 
     public function test_a_school_of_ones_own_begins_with_an_administrator_and_the_shipped_models(): void

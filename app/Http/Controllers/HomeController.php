@@ -10,6 +10,7 @@ use App\Models\Attempt;
 use App\Models\Course;
 use App\Models\Role;
 use App\Models\RuleSet;
+use App\Models\Task;
 use App\Models\User;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -47,6 +48,7 @@ class HomeController extends Controller
                 ->withCount('trainees')
                 ->get(['id', 'name'])
                 ->map(fn (Course $c): array => $c->only(['id', 'name', 'trainees_count'])),
+            'growing' => $this->growing(),
             'sets' => RuleSet::newest($user)->count(),
             'models' => Appliance::query()->offered()->readableBy($user)->get(['id', 'name', 'title']),
             'jobs' => $assignments->groupBy(fn (Assignment $a) => $a->pool ?? $a->id)->values()
@@ -58,6 +60,14 @@ class HomeController extends Controller
                     'done' => $all->sum(fn (Assignment $a) => $a->attempts->whereIn('user_id', $a->trainees->modelKeys())->whereNotNull('handed_back_at')->count()),
                 ]),
         ]);
+    }
+
+    /** How far the demo's weeks of work are made, while they are. */
+    private function growing(): ?float
+    {
+        $task = Task::find('demo', 'demo');
+
+        return $task === null || $task->isOver() ? null : (float) $task->share;
     }
 
     private function myJobs(User $user): Response

@@ -20,7 +20,7 @@ export function WallCard({ row, now, mayAct }: { row: Row; now: number; mayAct: 
             layerStyle="panel"
             p="3"
             gap="1"
-            opacity={row.done ? 0.65 : 1}
+            bg={row.done ? 'ground' : 'sheet'}
             borderWidth={row.hand_s !== null || row.unsafe ? '3px' : '1px'}
             borderColor={row.unsafe ? 'danger' : row.hand_s !== null ? 'copper' : 'line'}
             data-attempt={row.attempt}
@@ -42,14 +42,14 @@ export function WallCard({ row, now, mayAct }: { row: Row; now: number; mayAct: 
                 </Box>
             </HStack>
             <HStack gap="2" wrap="wrap">
-                {row.hand_s !== null && <Flag tone="copper">✋ {t('hand up')}</Flag>}
+                {row.hand_s !== null && <Flag tone="copper">● {t('hand up')}</Flag>}
                 {row.stopped && !row.done && <Flag tone="ink">■ {t('stopped')}</Flag>}
                 {needs && 'minutes' in needs && (
-                    <Flag tone="copper">◔ {t('nothing done for {{minutes}} min', needs)}</Flag>
+                    <Flag tone="copper">{t('nothing done for {{minutes}} min', needs)}</Flag>
                 )}
-                {needs && 'acts' in needs && <Flag tone="copper">◔ {t('{{acts}} acts ruled nothing out', needs)}</Flag>}
+                {needs && 'acts' in needs && <Flag tone="copper">{t('{{acts}} acts ruled nothing out', needs)}</Flag>}
                 {row.left_page > 0 && (
-                    <Flag tone="ink">⇄ {t('left the page {{many}} times', { many: row.left_page })}</Flag>
+                    <Flag tone="ink">{t('left the page {{many}} times', { many: row.left_page })}</Flag>
                 )}
                 {row.done && <Flag tone="good">✓ {t('call closed')}</Flag>}
             </HStack>

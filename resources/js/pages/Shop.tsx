@@ -8,7 +8,7 @@ import { MainButton } from '@/theme/buttons'
 import { t } from '@/words'
 
 /** The instructor's day: classes, what is running, what came back. */
-export default function Shop({ courses, models, jobs }: ShopPage) {
+export default function Shop({ courses, models, jobs, growing }: ShopPage) {
     return (
         <Frame title={t('Shop')}>
             <Stack gap="6">
@@ -62,6 +62,14 @@ export default function Shop({ courses, models, jobs }: ShopPage) {
                         'When a trainee closes the call, read the debrief together: every reading, what it proved, and the mark.',
                     ]}
                 />
+                {growing !== null && (
+                    <Text role="status" color="faint">
+                        {t(
+                            'Eight weeks of work for the demo are being made: {{percent}} %. Everything can be used meanwhile.',
+                            { percent: Math.round(100 * growing) },
+                        )}
+                    </Text>
+                )}
                 <Box layerStyle="panel" overflow="hidden">
                     <Table.Root size="md">
                         <Table.Header>

@@ -1934,6 +1934,7 @@ export interface ShopPage {
         title: string
     }[]
     sets: number
+    growing: number | null
 }
 export interface SignInPage {
     mails: boolean
