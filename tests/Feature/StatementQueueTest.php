@@ -64,7 +64,7 @@ class StatementQueueTest extends TestCase
     {
         config(['spark.lrs' => ['url' => 'http://store.example', 'key' => 'a', 'secret' => 'b']]);
         $many = $this->work();
-        $this->freezeTime();
+        $this->freezeSecond();
         Http::fake(['store.example/*' => Http::sequence()->push('', 503)->push('', 503)->pushStatus(401)->push('[]', 200)]);
         $waits = [];
         for ($i = 0; $i < 3; $i++) {
