@@ -72,11 +72,36 @@ export const HELP: Record<string, Topic> = {
             'You can try the job yourself, and mark it again by other rules. Old marks are kept.',
         ],
     },
+    Wall: {
+        says: [
+            'Everybody of the class who is at a bench: the job, the last act in words, how many suspects it left, and who has been stuck for minutes.',
+            'Stop all benches to speak to everybody; clocks stand as well. Talk to one, give a free hint, look over a shoulder, or end a call.',
+            'A red frame: something unsafe was done. A copper frame: a hand is up.',
+        ],
+    },
+    Plan: {
+        says: [
+            'The jobs of a class by weeks. Give the whole plan to another class, moved so that the first job opens on a day you choose.',
+            'The jobs are given as they were frozen; faults that are drawn are drawn anew.',
+        ],
+    },
+    School: {
+        says: [
+            'Accounts of the staff and, by a search, of trainees: a new link, another role, closed, what is kept about somebody, or the name taken away.',
+            'What holds for all: a second factor for staff, idle time by role, how long names are kept. The audit log has who did what, by numbers.',
+        ],
+    },
+    Assess: {
+        says: [
+            'The classes in which you mark, with their jobs. Open a job, then the debrief of a trainee, to set a line of the mark with your reason.',
+        ],
+    },
     People: {
         says: [
             'Your classes. Add people from a list, hand each a personal link, or give out a join code that expires.',
             'A link sets one password, once. New link also lets somebody in who forgot the password.',
             'Nobody needs a real name or a mail address. Somebody without one gets a sign-in name.',
+            'Colleagues can teach or mark in a class that you lead.',
         ],
     },
     Gradebook: {

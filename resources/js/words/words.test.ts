@@ -8,7 +8,16 @@ import spanish from './es.json'
 const ROOT = join(__dirname, '..')
 
 /** What the sample of a third language has: bench and meter, and the frame round them. */
-const SAMPLE = ['bench', 'shell', 'sound', 'tape', 'pages/Bench.tsx', 'board/BoardButtons.tsx', 'board/MiniMap.tsx']
+const SAMPLE = [
+    'bench',
+    'live',
+    'shell',
+    'sound',
+    'tape',
+    'pages/Bench.tsx',
+    'board/BoardButtons.tsx',
+    'board/MiniMap.tsx',
+]
 
 function sources(under: string): string[] {
     const at = join(ROOT, under)
