@@ -48,7 +48,7 @@ Route::get('/up', UpController::class)->withoutMiddleware('web');
 Route::middleware('guest')->group(function () {
     Route::get('/login', [SessionController::class, 'create'])->name('login');
     Route::post('/login', [SessionController::class, 'store']);
-    Route::post('/forgot', [SessionController::class, 'forgot'])->middleware('throttle:join');
+    Route::post('/forgot', [SessionController::class, 'forgot'])->middleware('throttle:forgot');
     Route::get('/login/second', [SessionController::class, 'second']);
     Route::post('/login/second', [SessionController::class, 'passSecond'])->middleware('throttle:second');
     Route::get('/join', [JoinController::class, 'create']);

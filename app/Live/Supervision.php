@@ -32,7 +32,10 @@ class Supervision
                 ->get(['id', 'assignment_id', 'stopped_at', 'stopped_s']);
             foreach ($open as $attempt) {
                 $stopped ? self::stand($attempt) : self::goOn($attempt);
-                AttemptEvent::note($attempt, $by, $stopped ? AttemptEventKind::Stopped : AttemptEventKind::WentOn);
+                rescue( // what cannot be noted is done all the same
+                    fn () => AttemptEvent::note($attempt, $by, $stopped ? AttemptEventKind::Stopped : AttemptEventKind::WentOn),
+                    report: false,
+                );
             }
 
             return $open->all();
@@ -60,8 +63,8 @@ class Supervision
         if (($attempt->hand_at !== null) === $up) {
             return;
         }
-        $attempt->forceFill(['hand_at' => $up ? now() : null])->save();
         AttemptEvent::note($attempt, $by, $up ? AttemptEventKind::HandUp : AttemptEventKind::HandDown);
+        $attempt->forceFill(['hand_at' => $up ? now() : null])->save();
         $this->push->wall($attempt->assignment->course_id, 'hand', ['attempt' => $attempt->id, 'up' => $up]);
         $this->push->bench($attempt->id, 'hand', ['up' => $up]);
     }
@@ -70,7 +73,7 @@ class Supervision
     public function end(Attempt $attempt, User $by): void
     {
         if ($this->workbench->close($attempt)) {
-            AttemptEvent::note($attempt, $by, AttemptEventKind::Ended);
+            rescue(fn () => AttemptEvent::note($attempt, $by, AttemptEventKind::Ended), report: false);
         }
         $this->push->bench($attempt->id, 'ended');
         $this->push->wall($attempt->assignment->course_id, 'ended', ['attempt' => $attempt->id]);

@@ -5,6 +5,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use Illuminate\Validation\ValidationException;
 
 /**
  * What happened round an attempt and is no act of it: something said, a bench stopped, a page left. Facts, in the order
@@ -35,6 +36,10 @@ class AttemptEvent extends Model
         return $this->belongsTo(User::class);
     }
 
+    /** Of one attempt no more is kept: whoever says or notes more has other things in mind. */
+    private const MOST = 500;
+
+    /** @throws ValidationException when there are too many */
     public static function note(
         Attempt $attempt,
         ?User $by,
@@ -42,6 +47,10 @@ class AttemptEvent extends Model
         ?string $text = null,
         ?int $seconds = null,
     ): self {
+        if (self::query()->where('attempt_id', $attempt->id)->count() >= self::MOST) {
+            throw ValidationException::withMessages(['text' => 'So much has been noted of this call that no more is kept.']);
+        }
+
         return self::query()->create([
             'attempt_id' => $attempt->id, 'user_id' => $by?->id, 'what' => $what, 'text' => $text, 'seconds' => $seconds,
         ])->refresh();

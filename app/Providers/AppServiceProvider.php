@@ -41,6 +41,11 @@ class AppServiceProvider extends ServiceProvider
         );
         // a whole class comes in at once from one address; a code has 31^8 forms, a link more
         RateLimiter::for('join', fn (Request $request) => Limit::perMinute(300)->by((string) $request->ip()));
+        // a mailbox is not filled by others, and a link that is on its way not put out of use over and over
+        RateLimiter::for('forgot', fn (Request $request) => [
+            Limit::perHour(4)->by('forgot|'.hash('sha256', mb_strtolower(trim((string) $request->input('email'))))),
+            Limit::perMinute(30)->by('forgot-from|'.$request->ip()),
+        ]);
         // a second factor has a million codes, of which three are good at a time
         RateLimiter::for('second', fn (Request $request) => [
             Limit::perMinutes(10, 10)->by('second|'.(SignIn::waiting($request)->id ?? $request->ip())),

@@ -6,6 +6,7 @@ use App\Live\Push;
 use App\Live\Supervision;
 use App\Models\AssignmentKind;
 use App\Models\Attempt;
+use App\Models\AttemptEvent;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Inertia\Testing\AssertableInertia;
 use Tests\School;
@@ -118,6 +119,19 @@ class LiveTest extends TestCase
         $this->assertSame(['hand up', 'said', 'said', 'hand down'], array_column($said, 'what'));
         $this->assertSame([true, true, false, false], array_column($said, 'mine'));
         $this->actingAs($this->classmate)->getJson("/attempts/$attempt->id/said")->assertNotFound();
+    }
+
+    public function test_of_one_attempt_no_more_is_noted_than_anybody_reads_and_it_can_still_be_stopped_and_ended(): void
+    {
+        $attempt = $this->begin($this->give());
+        $row = ['attempt_id' => $attempt->id, 'what' => 'left page', 'seconds' => 2];
+        AttemptEvent::query()->insert(array_fill(0, 500, $row));
+        $this->postJson("/attempts/$attempt->id/away", ['what' => 'page', 'seconds' => 9])->assertUnprocessable();
+        $this->postJson("/attempts/$attempt->id/said", ['text' => 'And more'])->assertUnprocessable();
+        $this->actingAs($this->instructor)->postJson("/courses/{$this->course->id}/stopped", ['stopped' => true])->assertOk();
+        $this->postJson("/courses/{$this->course->id}/stopped", ['stopped' => false])->assertOk();
+        $this->postJson("/attempts/$attempt->id/end")->assertOk();
+        $this->assertSame(500, $attempt->events()->count());
     }
 
     public function test_a_hint_of_the_instructor_costs_the_trainee_nothing(): void

@@ -58,6 +58,11 @@ class SchoolTest extends TestCase
         $unknown = $this->post('/forgot', ['email' => 'nobody@school.example'])->assertRedirect('/login');
         $this->assertSame($known->getSession()->get('flash'), $unknown->getSession()->get('flash'));
         Mail::assertQueued(AccessMail::class, 1);
+        for ($i = 0; $i < 6; $i++) {
+            $last = $this->post('/forgot', ['email' => $this->trainee->email]);
+        }
+        $last->assertTooManyRequests();
+        Mail::assertQueued(AccessMail::class, 3); // the first try, when none was mailed, counted too
     }
 
     public function test_roles_change_but_the_last_administrator_stays(): void

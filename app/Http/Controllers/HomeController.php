@@ -27,7 +27,7 @@ class HomeController extends Controller
 
         return match (true) {
             $user->teaches() => $this->shop($user),
-            $user->role === Role::Assessor => redirect('/assess'),
+            $user->role === Role::Assessor => redirect('/assess')->with('flash', $request->session()->get('flash')),
             default => $this->myJobs($user),
         };
     }
