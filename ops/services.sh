@@ -23,6 +23,7 @@ as_owner() { local OWNER=("DB_USERNAME=$SERVICE_USER" DB_PASSWORD=); "$@"; }
 # Artisan, as the service user, on the database of an instance.
 artisan() { # instance database, then the command
     as_service env "${OWNER[@]}" DB_SOCKET="$(db_socket "$1")" DB_PORT="$(db_port "$1")" DB_DATABASE="$2" DB_QUEUE_RETRY_AFTER=1800 APP_CONFIG_CACHE="${ARTISAN_CONFIG:-/nonexistent}" TMPDIR="$VAR/tmp" \
+        APP_URL="$(public_url "$1" "$([ "$1" = app ] && echo "$WEB_PORT" || echo "$((WEB_PORT + 1))")")" \
         SPARK_INSTANCE="$TAG-$1" php "${JIT[@]}" artisan "${@:3}"
 }
 
