@@ -10,6 +10,7 @@ use App\Http\Paper;
 use App\Models\Analysis;
 use App\Models\Assignment;
 use App\Models\Attempt;
+use App\Models\AttemptEvent;
 use App\Models\Contest;
 use App\Models\Mark;
 use App\Models\Task;
@@ -79,6 +80,8 @@ class DebriefController extends Controller
             ],
             'titles' => array_map(fn ($f) => $f->title, $universe->faults),
             'mark' => self::withMaps(($second === null ? $attempt->mark : $judging->forSecond($attempt, $second)) + self::MARK),
+            'noted' => $attempt->events()->with('user:id,name')->get()
+                ->map(fn (AttemptEvent $e) => $e->shown($request->user()->id)),
             'contest' => self::contest($contest, $second),
             'may_contest' => $request->user()->can('contest', $attempt) && ($contest === null || ! $contest->isOpen()),
             'debrief' => self::told(self::debrief($attempt)),

@@ -3,6 +3,7 @@ import { FileLink } from '@/lib/FileLink'
 import { TwoAtOnce } from './TwoAtOnce'
 import { Drifted } from './Drifted'
 import { LineRow } from './LineRow'
+import { Noted } from './Noted'
 import { VERDICTS, type MarkData, type OtherMark } from './types'
 import type { DebriefPage, PairsState } from '@/lib/types'
 import { Contested, ContestMark } from './Contest'
@@ -20,6 +21,7 @@ interface Props {
     engine: { then: number; now: number }
     judges: boolean
     contest: DebriefPage['contest']
+    noted: DebriefPage['noted']
     mayContest: boolean
     onEntry: (entry: number) => void
 }
@@ -37,6 +39,7 @@ export function MarkSheet({
     engine,
     judges,
     contest,
+    noted,
     mayContest,
     onEntry,
 }: Props) {
@@ -162,6 +165,7 @@ export function MarkSheet({
                     pass_mark: mark.rules.pass_mark,
                 })}
             </Text>
+            <Noted events={noted} />
             {contest && <Contested attempt={attempt} contest={contest} />}
             {mayContest && <ContestMark attempt={attempt} />}
             <HStack gap="4" fontSize="text" pb="2" wrap="wrap">

@@ -40,6 +40,7 @@ export default function Debrief({
     engine,
     judges,
     contest,
+    noted,
     may_contest,
 }: DebriefPage) {
     const [look] = useLook()
@@ -123,6 +124,7 @@ export default function Debrief({
                                 engine={engine}
                                 judges={judges}
                                 contest={contest}
+                                noted={noted}
                                 mayContest={may_contest}
                                 onEntry={go}
                             />

@@ -1037,6 +1037,7 @@ export interface DebriefPage {
         marks: boolean
     } | null
     may_contest: boolean
+    noted: AttemptEvent[]
 }
 export interface MarkData {
     call_back: {
