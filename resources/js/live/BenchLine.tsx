@@ -18,7 +18,7 @@ interface Props {
     exam: boolean
     /** nobody answers just now */
     away: boolean
-    onStopped: (stopped: boolean) => void
+    onStopped: (stopped: boolean, leftS: number | null) => void
 }
 
 /**
@@ -43,8 +43,7 @@ export function BenchLine({ attempt, stopped, handUp, exam, away, onStopped }: P
             if (told.what === 'hand') setUp(told.up as boolean)
             if (told.what === 'ended') router.visit(`${url}/debrief`)
             if (told.what === 'stopped' || told.what === 'went on') {
-                onStopped(told.what === 'stopped')
-                router.reload({ only: ['left_s'] })
+                onStopped(told.what === 'stopped', told.left_s as number | null)
             }
         },
         [url, onStopped],
@@ -53,7 +52,7 @@ export function BenchLine({ attempt, stopped, handUp, exam, away, onStopped }: P
     const hand = useSent<HandState, { up: boolean }>(`${url}/hand`, { onDone: (state) => setUp(state.up) })
     const say = useSent<Said, { text: string }>(`${url}/said`, { onDone: () => setText('') })
     const { mutate: note } = useSent<AwayReply, { what: 'page' | 'connection'; seconds: number }>(`${url}/away`, {
-        onDone: () => router.reload({ only: ['left_s'] }),
+        onDone: (reply) => onStopped(stopped, reply.left_s),
     })
     useNoted(exam, away, note)
 

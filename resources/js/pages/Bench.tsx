@@ -59,10 +59,12 @@ function TheBench(page: BenchPage) {
     const isUpright = useUpright()
     const [aside, setAside] = useState<string | null>(steps || (isUpright && log.length === 0) ? 'call' : null)
     const [stopped, setStopped] = useState(page.stopped)
+    const [leftS, setLeftS] = useState(page.left_s)
     const { play } = bench
     const onStopped = useCallback(
-        (stands: boolean) => {
+        (stands: boolean, left: number | null) => {
             setStopped(stands)
+            setLeftS(left)
             if (stands) play(false)
         },
         [play],
@@ -329,7 +331,7 @@ function TheBench(page: BenchPage) {
                     }
                     close={
                         <>
-                            {page.left_s !== null && !stopped && <TimeLeft seconds={page.left_s} />}
+                            {leftS !== null && !stopped && <TimeLeft seconds={leftS} />}
                             {page.watched !== null ? (
                                 <Watched attempt={attempt} course={page.course} name={page.watched} />
                             ) : (
