@@ -16,7 +16,7 @@ class AttemptPolicy
     /** To speak to whom is at the bench, look over his shoulder, give him a hint, end his call: those who teach there. */
     public function supervise(User $user, Attempt $attempt): bool
     {
-        return $attempt->isOpen() && $attempt->assignment->course->isTaughtBy($user);
+        return $attempt->isOpen() && self::isShared($attempt) && $attempt->assignment->course->isTaughtBy($user);
     }
 
     /** To say something there, and read what was said: who is at it, and those who teach there. */
@@ -45,9 +45,14 @@ class AttemptPolicy
                 self::isRead($user, $attempt));
     }
 
-    /** Whether somebody reads the marks of such attempts; what is practised at will is for one's own eyes. */
+    /** What is practised at will is for one's own eyes. */
+    private static function isShared(Attempt $attempt): bool
+    {
+        return $attempt->assignment->kind !== AssignmentKind::Free;
+    }
+
     private static function isRead(User $user, Attempt $attempt): bool
     {
-        return $attempt->assignment->kind !== AssignmentKind::Free && $attempt->assignment->course->isReadBy($user);
+        return self::isShared($attempt) && $attempt->assignment->course->isReadBy($user);
     }
 }

@@ -3,15 +3,9 @@
 namespace App\Providers;
 
 use App\Auth\SignIn;
-use App\Bench\JobClock;
 use App\Bench\Plans;
-use App\Bench\Workbench;
 use App\Live\Push;
-use App\Models\Attempt;
-use App\Models\Task;
-use App\People\Persons;
-use App\People\School;
-use App\Records\StatementQueue;
+use App\Tasks\Rounds;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
@@ -59,42 +53,12 @@ class AppServiceProvider extends ServiceProvider
         $this->app->resolving('queue.worker', fn () => $this->followWorker());
     }
 
-    /**
-     * What a worker that was killed has left is taken up when the next begins, and what was lost on the way is looked
-     * for.
-     */
+    /** What a worker looks after between two tasks. */
     private function followWorker(): void
     {
         $named = preg_grep('/^--name=/', array_map(strval(...), $_SERVER['argv'] ?? [])) ?: ['--name=worker'];
         config(['spark.worker' => substr(reset($named), 7)]);
-        $looked = $closed = $forgot = $sent = 0.0;
-        Queue::looping(function () use (&$looked, &$closed, &$forgot, &$sent): void {
-            $now = microtime(true);
-            if ($now - $looked > 5) {
-                Task::takeUp(config('spark.worker'), $looked === 0.0);
-                $looked = $now;
-            }
-            if ($now - $closed > 20) {
-                foreach (JobClock::overdue() as $id) {
-                    $attempt = Attempt::query()->findOrFail($id);
-                    if (app(Workbench::class)->closeIfOver($attempt)) {
-                        Task::want($attempt->user, 'mark', "attempt:$id", ['attempt' => $id]);
-                    }
-                }
-                $closed = $now;
-            }
-            if ($now - $sent > 3) {
-                StatementQueue::send();
-                $sent = $now;
-            }
-            if ($now - $forgot > 600) {
-                Task::forgetOld();
-                $months = School::settled()['keep_months'];
-                if ($months > 0) {
-                    Persons::forgetOld($months);
-                }
-                $forgot = $now;
-            }
-        });
+        $rounds = $this->app->make(Rounds::class);
+        Queue::looping(fn () => $rounds->go());
     }
 }

@@ -3,6 +3,7 @@
 namespace App\Tasks;
 
 use App\Bench\MarkAttempts;
+use App\Models\AssignmentKind;
 use App\Models\Attempt;
 use App\Models\Course;
 use App\Models\Task;
@@ -42,7 +43,9 @@ class PreviewRules implements Work
     {
         return Attempt::query()
             ->with(['user', 'assignment'])
-            ->whereHas('assignment', fn ($jobs) => $jobs->whereIn('course_id', Course::query()->taughtBy($instructor)->select('id')))
+            ->whereHas('assignment', fn ($jobs) => $jobs
+                ->whereIn('kind', AssignmentKind::counting())
+                ->whereIn('course_id', Course::query()->taughtBy($instructor)->select('id')))
             ->whereNotNull('mark')
             ->orderByDesc('handed_back_at')
             ->limit(self::LAST)

@@ -8,6 +8,7 @@ use App\Models\AssignmentKind;
 use App\Models\Attempt;
 use App\Models\Course;
 use App\Models\User;
+use App\Tasks\PreviewRules;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia;
@@ -138,8 +139,20 @@ class GivenTest extends TestCase
         $this->act($attempt, 'hand_back', 0)->assertOk();
         $this->assertNotNull($attempt->fresh()->mark);
         $this->get("/attempts/$attempt->id/debrief")->assertOk();
+        $csv = $this->actingAs($this->instructor)->get("/courses/{$this->course->id}/marks.csv")->assertOk()->getContent();
+        $this->assertStringNotContainsString($this->trainee->name, $csv);
+        $this->assertSame([], PreviewRules::last($this->instructor));
         $practise($this->trainee, 'healthy')->assertRedirect();
+        $open = Attempt::query()->where('user_id', $this->trainee->id)->whereNull('handed_back_at')->sole();
+        $this->actingAs($this->instructor)->get("/attempts/$open->id/look")->assertNotFound();
+        $this->postJson("/attempts/$open->id/end")->assertNotFound();
         $this->assertSame('healthy', Assignment::query()->latest('id')->first()->fault);
+        for ($i = 0; $i < 12; $i++) {
+            $practise($this->trainee)->assertRedirect();
+        }
+        $this->assertSame(10, $this->trainee->assignments()->where('kind', AssignmentKind::Free)->count(), 'the last are kept');
+        $attempt = Attempt::query()->where('user_id', $this->trainee->id)->latest('id')->first();
+        $this->act($attempt, 'hand_back', 0)->assertOk();
         $this->actingAs($this->instructor)->get('/')->assertInertia(fn (AssertableInertia $page) => $page->has('jobs', 0));
         $this->get("/courses/{$this->course->id}/record")->assertInertia(fn (AssertableInertia $page) => $page->has('jobs', 0));
         $this->actingAs($this->instructor)->get("/attempts/$attempt->id/debrief")->assertNotFound();

@@ -7,15 +7,20 @@ use App\Models\AssignmentKind;
 use App\Models\AuditEntry;
 use App\Models\Course;
 use App\Models\Task;
+use App\Models\User;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
+use OddSpark\Appliance\Model;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
 
 /** Models that a class can practise on at will: opened by its instructor, begun by its trainees, seen by nobody else. */
 class FreeBenchController extends Controller
 {
+    /** Practised appliances that are kept for each. */
+    private const KEPT = 10;
+
     /** Open or not for a class of one's own. */
     public function open(Request $request, Appliance $appliance): RedirectResponse
     {
@@ -39,6 +44,7 @@ class FreeBenchController extends Controller
         $model = $appliance->model();
         $visits = $model->visits();
         $seed = random_int(1, 0x7FFFFF);
+        self::forgetOld($user);
         $task = Task::want($user, 'give', (string) Str::uuid(), [
             'title' => "Setting up “{$appliance->title}”",
             'back' => '/',
@@ -54,8 +60,15 @@ class FreeBenchController extends Controller
         return redirect($task->result['goes'] ?? "/tasks/$task->id");
     }
 
+    /** Of what somebody has practised the last are kept: each holds an appliance of its own. */
+    private static function forgetOld(User $user): void
+    {
+        $user->assignments()->where('kind', AssignmentKind::Free)->latest('assignments.id')->skip(self::KEPT - 1)
+            ->take(PHP_INT_MAX)->get(['assignments.id'])->each->delete();
+    }
+
     /** A fault by its weight: what is frequent comes more often. */
-    private static function drawn(\OddSpark\Appliance\Model $model, int $seed): string
+    private static function drawn(Model $model, int $seed): string
     {
         $faults = array_filter(FaultSet::of($model)->faults, fn (Fault $f) => $f->id !== Fault::HEALTHY);
         $at = ($seed / 0x7FFFFF) * array_sum(array_map(fn (Fault $f) => $f->weight, $faults));

@@ -114,7 +114,7 @@ class MarkController extends Controller
                 'assignment_id',
                 Assignment::query()
                     ->where('course_id', $course->id)
-                    ->where('kind', '!=', AssignmentKind::WarmUp)
+                    ->whereIn('kind', AssignmentKind::counting())
                     ->select('id'),
             )
             ->with(['user:id,name', 'assignment'])

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
+use OddSpark\Parts\Ability\Decides;
 use OddSpark\Sequence\Table;
 
 /**
@@ -67,10 +68,11 @@ final class KeyCheck
                     throw new DocumentError($at, "A \"{$primitive['type']}\" needs \"$key\".");
                 }
             }
-            if ($primitive['type'] === 'control' && ! is_array($primitive['table'] ?? null)) {
+            $spec = Spec::of((string) $of, $primitive);
+            if ($spec->can(Decides::class) && ! is_array($spec->get('table'))) {
                 throw new DocumentError("$at/table", 'A control needs a sequence table.');
             }
-            self::readable($at, Spec::of((string) $of, $primitive));
+            self::readable($at, $spec);
         }
     }
 
