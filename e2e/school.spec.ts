@@ -78,7 +78,7 @@ test('staff by a link, a second factor set up and asked for, a code on paper, an
     await rowan.clock.install()
     await rowan.reload()
     await rowan.getByRole('link', { name: 'Account of Rowan Teal' }).click()
-    await expect(rowan.getByText(/Codes on paper that are left: 9/)).toBeVisible()
+    await expect(rowan.getByText(/Backup codes left: 9/)).toBeVisible()
     await rowan.clock.fastForward('20:00')
     await rowan.getByRole('button', { name: 'Turn it off' }).click()
     const again = rowan.getByRole('dialog', { name: 'Your password again' })
@@ -87,7 +87,7 @@ test('staff by a link, a second factor set up and asked for, a code on paper, an
     await expect(again.getByText('That is not your password now.')).toBeVisible()
     await again.getByLabel('Password now').fill(PASSWORD)
     await again.getByRole('button', { name: 'Go on' }).click()
-    await expect(rowan.getByText('With one, your password alone lets nobody in')).toBeVisible()
+    await expect(rowan.getByText('Adds a code from your phone to your password')).toBeVisible()
 })
 
 test('a class at work: on the wall at once, a hand, words, a look over the shoulder, all stopped, ended', async ({
@@ -145,7 +145,7 @@ test('a class at work: on the wall at once, a hand, words, a look over the shoul
 
     await page.getByRole('button', { name: 'Stop all benches' }).click()
     await expect(aspen.getByText('Your instructor has stopped all benches.')).toBeVisible()
-    await page.getByRole('button', { name: 'Let all go on' }).click()
+    await page.getByRole('button', { name: 'Resume all' }).click()
     await expect(aspen.getByText('Your instructor has stopped all benches.')).toBeHidden()
 
     // over the shoulder: as she works, and nothing can be done there
@@ -173,14 +173,14 @@ test('a class at work: on the wall at once, a hand, words, a look over the shoul
     await aspen.getByRole('button', { name: 'Contest this mark' }).click()
     await aspen.getByLabel('What should be marked otherwise, and why').fill('The call was ended before I had begun.')
     await aspen.getByRole('button', { name: 'Ask for a second marking' }).click()
-    await expect(aspen.getByText('It waits for a second marker.')).toBeVisible()
+    await expect(aspen.getByText('Waiting for a second marker.')).toBeVisible()
     await clean(aspen, 'contested')
     await anselm.getByRole('link', { name: 'Debrief' }).click()
     await expect(anselm.getByText('You are the second marker')).toBeVisible()
-    await anselm.getByRole('button', { name: 'My marking is finished' }).click()
-    await expect(anselm.getByText(/^First marking \d+\.\d, second marking \d+\.\d/)).toBeVisible()
+    await anselm.getByRole('button', { name: 'Finish my marking' }).click()
+    await expect(anselm.getByText(/^First mark \d+\.\d, second mark \d+\.\d/)).toBeVisible()
     await aspen.reload()
-    await expect(aspen.getByText(/^First marking/)).toBeVisible()
+    await expect(aspen.getByText(/^First mark/)).toBeVisible()
     const paper = aspen.waitForEvent('download')
     await aspen.getByRole('link', { name: 'Signed paper for the file' }).click()
     expect(await (await paper).path()).toBeTruthy()

@@ -13,22 +13,20 @@ export function Contested({ attempt, contest }: { attempt: number; contest: NonN
             <Text>“{contest.reason}”</Text>
             {contest.second !== null && contest.first !== null && (
                 <Text>
-                    {t('First marking {{first}}, second marking {{second}}. The second stands; both are kept.', {
+                    {t('First mark {{first}}, second mark {{second}}. The second one counts; both are kept.', {
                         first: contest.first.toFixed(1),
                         second: contest.second.toFixed(1),
                     })}
                 </Text>
             )}
-            {contest.open && !contest.marks && <Text>{t('It waits for a second marker.')}</Text>}
+            {contest.open && !contest.marks && <Text>{t('Waiting for a second marker.')}</Text>}
             {contest.marks && (
                 <Stack gap="2" mt="1" align="start">
                     <Text>
-                        {t(
-                            'You are the second marker: you see what was computed, and nothing that the first marker set.',
-                        )}
+                        {t('You are the second marker. You see the computed mark, not the first marker’s changes.')}
                     </Text>
                     <MainButton size="sm" onClick={() => router.post(`/attempts/${attempt}/contest/finish`)}>
-                        {t('My marking is finished')}
+                        {t('Finish my marking')}
                     </MainButton>
                 </Stack>
             )}

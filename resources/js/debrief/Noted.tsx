@@ -23,9 +23,9 @@ export function Noted({ events }: { events: Event[] }) {
 function inWords(e: Event): string {
     switch (e.what) {
         case 'left page':
-            return t('The page of the bench was left for {{seconds}} s.', { seconds: e.seconds })
+            return t('Left the bench page for {{seconds}} s.', { seconds: e.seconds })
         case 'lost connection':
-            return t('The connection was lost for {{seconds}} s; {{text}}.', { seconds: e.seconds, text: e.text })
+            return t('Lost the connection for {{seconds}} s; {{text}}.', { seconds: e.seconds, text: e.text })
         case 'said':
             return t('{{by}} said: “{{text}}”', { by: e.by, text: e.text })
         case 'hint':
@@ -33,7 +33,7 @@ function inWords(e: Event): string {
         case 'stopped':
             return t('All benches were stopped.')
         case 'went on':
-            return t('All benches went on.')
+            return t('All benches resumed.')
         case 'hand up':
             return t('A hand went up.')
         case 'hand down':

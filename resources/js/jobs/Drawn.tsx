@@ -29,7 +29,7 @@ export function Drawn({ form, titles, before }: Props) {
             <Stack gap="2" mt="2">
                 <Text fontSize="note" color="faint">
                     {t(
-                        'Neighbors get different faults; a second try is drawn again. The customer’s words go with each fault.',
+                        'Each trainee gets one fault, and neighbors get different ones. A second try draws again. The customer’s complaint fits each fault.',
                     )}
                 </Text>
                 {band === null && (

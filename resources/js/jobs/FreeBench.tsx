@@ -13,7 +13,7 @@ export function FreeBench({ open }: Pick<MyJobsPage, 'open'>) {
                 {t('Free bench')}
             </Heading>
             <Text fontSize="text" color="faint">
-                {t('Practice as often as you like: nobody sees your mark but you.')}
+                {t('Practice as often as you like. Only you see the mark.')}
             </Text>
             {open.map((o) => (
                 <HStack key={`${o.course} ${o.appliance}`} justify="space-between" wrap="wrap" py="1">

@@ -13,7 +13,7 @@ export function FreeBenches({ model, courses, free }: { model: number } & Pick<M
                 {t('Free bench')}
             </Text>
             <Text fontSize="note" color="faint">
-                {t('To be practiced on at will: healthy, or with a fault drawn. Marks are for their own eyes.')}
+                {t('Trainees can practice on it any time, healthy or with a random fault. Only they see the mark.')}
             </Text>
             {courses.map((c) => (
                 <Tick

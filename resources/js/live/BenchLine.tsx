@@ -1,14 +1,24 @@
 import { Box, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { router } from '@inertiajs/react'
-import { useCallback, useEffect, useRef, useState, type FormEvent } from 'react'
+import { useCallback, useState, type FormEvent } from 'react'
 import { useSent, useTold } from '@/lib/query'
 import type { AttemptEvent, AwayReply, HandState, Said, SaidAll } from '@/lib/types'
 import { MainButton, ToolButton } from '@/theme/buttons'
 import { t } from '@/words'
 import { useLive, type Told } from './useLive'
+import { useNoted } from './useNoted'
 
-/** Seconds that a page of an examination may be out of sight, or a line silent, before it is noted. */
-const NOTED_S = 2
+/** What opens below the buttons. */
+const BELOW = {
+    position: 'absolute',
+    right: '0',
+    top: '48px',
+    zIndex: 30,
+    w: '360px',
+    maxW: '92vw',
+    p: '3',
+    gap: '2',
+} as const
 
 interface Props {
     attempt: number
@@ -84,27 +94,8 @@ export function BenchLine({ attempt, stopped, handUp, exam, away, onStopped }: P
                 </ToolButton>
             </HStack>
             {unread && !open && (
-                <Stack
-                    position="absolute"
-                    right="0"
-                    top="48px"
-                    zIndex={30}
-                    w="360px"
-                    maxW="92vw"
-                    bg="copperWash"
-                    borderWidth="2px"
-                    borderColor="copper"
-                    borderRadius="md"
-                    p="3"
-                    gap="2"
-                    role="alert"
-                >
-                    <Text fontSize="17px">
-                        <b>
-                            {unread.what === 'hint' ? t('Hint from {{name}}:', { name: unread.by }) : `${unread.by}:`}
-                        </b>{' '}
-                        {unread.text}
-                    </Text>
+                <Stack {...BELOW} bg="copperWash" borderWidth="2px" borderColor="copper" borderRadius="md" role="alert">
+                    <Spoken event={unread} />
                     <MainButton size="sm" alignSelf="flex-end" onClick={() => setUnread(null)}>
                         {t('Read')}
                     </MainButton>
@@ -112,16 +103,9 @@ export function BenchLine({ attempt, stopped, handUp, exam, away, onStopped }: P
             )}
             {open && (
                 <Stack
-                    position="absolute"
-                    right="0"
-                    top="48px"
-                    zIndex={30}
-                    w="360px"
-                    maxW="92vw"
+                    {...BELOW}
                     layerStyle="panel"
                     boxShadow="lg"
-                    p="3"
-                    gap="2"
                     as="form"
                     onSubmit={submit}
                     aria-label={t('Talk with the instructor')}
@@ -129,16 +113,7 @@ export function BenchLine({ attempt, stopped, handUp, exam, away, onStopped }: P
                     <Box maxH="240px" overflowY="auto" tabIndex={0} aria-label={t('What was said')}>
                         {said.length === 0 && <Text color="faint">{t('Nothing has been said yet.')}</Text>}
                         {said.map((e) => (
-                            <Text key={e.id} fontSize="text">
-                                <b>
-                                    {e.mine
-                                        ? t('You:')
-                                        : e.what === 'hint'
-                                          ? t('Hint from {{name}}:', { name: e.by })
-                                          : `${e.by}:`}
-                                </b>{' '}
-                                {e.text}
-                            </Text>
+                            <Spoken key={e.id} event={e} />
                         ))}
                     </Box>
                     <HStack gap="1">
@@ -176,7 +151,7 @@ export function BenchLine({ attempt, stopped, handUp, exam, away, onStopped }: P
                             {t('Your instructor has stopped all benches.')}
                         </Text>
                         <Text mt="2">
-                            {t('Nothing is lost, and your time stands still. Listen; it goes on from there.')}
+                            {t('Your work is safe and your clock is stopped. Listen to your instructor.')}
                         </Text>
                     </Box>
                 </Box>
@@ -185,35 +160,12 @@ export function BenchLine({ attempt, stopped, handUp, exam, away, onStopped }: P
     )
 }
 
-/** Notes how long the page of an examination was out of sight, and how long nobody answered. */
-function useNoted(
-    exam: boolean,
-    away: boolean,
-    note: (of: { what: 'page' | 'connection'; seconds: number }) => void,
-): void {
-    const left = useRef<number | null>(null)
-    useEffect(() => {
-        if (!exam) return
-        const seen = () => {
-            if (document.hidden) {
-                left.current = Date.now()
-                return
-            }
-            const seconds = left.current === null ? 0 : Math.round((Date.now() - left.current) / 1000)
-            left.current = null
-            if (seconds >= NOTED_S) note({ what: 'page', seconds })
-        }
-        document.addEventListener('visibilitychange', seen)
-        return () => document.removeEventListener('visibilitychange', seen)
-    }, [exam, note])
-    const lost = useRef<number | null>(null)
-    useEffect(() => {
-        if (away) {
-            lost.current ??= Date.now()
-            return
-        }
-        const seconds = lost.current === null ? 0 : Math.round((Date.now() - lost.current) / 1000)
-        lost.current = null
-        if (seconds >= NOTED_S) note({ what: 'connection', seconds })
-    }, [away, note])
+/** Something that was said, and by whom. */
+function Spoken({ event }: { event: AttemptEvent }) {
+    const by = event.what === 'hint' ? t('Hint from {{name}}:', { name: event.by }) : `${event.by}:`
+    return (
+        <Text>
+            <b>{event.mine ? t('You:') : by}</b> {event.text}
+        </Text>
+    )
 }

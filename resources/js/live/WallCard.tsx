@@ -102,9 +102,7 @@ function End({ row }: { row: Row }) {
             size="sm"
             aria-label={t('End the call of {{name}}', { name: row.name })}
             onClick={() => {
-                if (
-                    window.confirm(t('Close the call of {{name}} as it stands? It is then marked.', { name: row.name }))
-                )
+                if (window.confirm(t('End {{name}}’s call now? The work so far will be marked.', { name: row.name })))
                     end.mutate()
             }}
         >
@@ -143,7 +141,7 @@ function Talk({ row, onDone }: { row: Row; onDone: () => void }) {
                 </ToolButton>
                 {row.hand_s !== null && (
                     <ToolButton size="sm" onClick={() => hand.mutate({ up: false })}>
-                        {t('Hand seen')}
+                        {t('Lower the hand')}
                     </ToolButton>
                 )}
             </HStack>

@@ -15,7 +15,7 @@ export default function Assess({ courses }: AssessPage) {
                 </Heading>
                 {courses.length === 0 && (
                     <Text color="faint">
-                        {t('No class has been given to you yet. Whoever leads one adds you to it under “People”.')}
+                        {t('You have no class yet. The instructor of a class adds you under “People”.')}
                     </Text>
                 )}
                 {courses.map((c) => (

@@ -15,7 +15,7 @@ export default function Confirm({ to }: ConfirmPage) {
     return (
         <Frame title={t('Your password again')}>
             <Stack gap="3" align="start">
-                <Text>{t('This takes your password once more.')}</Text>
+                <Text>{t('Enter your password again to go on.')}</Text>
                 <MainButton onClick={go}>{t('Go on')}</MainButton>
             </Stack>
         </Frame>

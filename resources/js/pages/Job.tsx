@@ -73,8 +73,8 @@ export default function Job({ job, rows, own, sets, may_set, pool, after, classe
                 {after && (
                     <Text>
                         {after.mark === null
-                            ? t('Opens once “{{title}}” is passed.', { title: after.title })
-                            : t('Opens once “{{title}}” is passed with {{mark}} or more.', {
+                            ? t('Opens after “{{title}}” is passed.', { title: after.title })
+                            : t('Opens after “{{title}}” is passed with {{mark}} or more.', {
                                   title: after.title,
                                   mark: after.mark,
                               })}

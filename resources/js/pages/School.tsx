@@ -67,7 +67,7 @@ export default function School({ people, q, found, courses, settled, mails, audi
                             <ToolButton type="submit">{t('Find')}</ToolButton>
                         </HStack>
                     </HStack>
-                    {q !== '' && found.length === 0 && <Text color="faint">{t('Nobody is called that.')}</Text>}
+                    {q !== '' && found.length === 0 && <Text color="faint">{t('Nobody found.')}</Text>}
                     {found.length > 0 && <PeopleTable people={found} onLink={onLink} />}
                 </Box>
                 <Classes courses={courses} people={people} />

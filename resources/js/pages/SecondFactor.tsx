@@ -17,7 +17,7 @@ export default function SecondFactor({ digits }: SecondFactorPage) {
         <Door title={t('Second factor')} onSubmit={submit}>
             <DoorField
                 label={t('Code')}
-                hint={t('The {{digits}} digits of your authenticator, or one of the codes on paper.', { digits })}
+                hint={t('The {{digits}}-digit code from your authenticator app, or a backup code.', { digits })}
                 complete="one-time-code"
                 value={form.data.code}
                 error={form.errors.code}

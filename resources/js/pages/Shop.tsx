@@ -64,10 +64,9 @@ export default function Shop({ courses, models, jobs, growing }: ShopPage) {
                 />
                 {growing !== null && (
                     <Text role="status" color="faint">
-                        {t(
-                            'Eight weeks of work for the demo are being made: {{percent}} %. Everything can be used meanwhile.',
-                            { percent: Math.round(100 * growing) },
-                        )}
+                        {t('Loading the demo classes: {{percent}} %. You can start using the program now.', {
+                            percent: Math.round(100 * growing),
+                        })}
                     </Text>
                 )}
                 <Box layerStyle="panel" overflow="hidden">

@@ -56,7 +56,7 @@ export default function Wall({ course, stopped, may_act, rows: begun }: WallPage
                     {may_act &&
                         (stands ? (
                             <MainButton size="lg" onClick={() => stop.mutate({ stopped: false })}>
-                                {t('Let all go on')}
+                                {t('Resume all')}
                             </MainButton>
                         ) : (
                             <ToolButton size="lg" onClick={() => stop.mutate({ stopped: true })}>
@@ -71,12 +71,12 @@ export default function Wall({ course, stopped, may_act, rows: begun }: WallPage
                 )}
                 {stands && (
                     <Box bg="copperWash" borderRadius="md" p="3" fontSize="24px" fontWeight={700} role="status">
-                        {t('All benches stand. Clocks stand with them.')}
+                        {t('All benches are stopped. The clocks are stopped too.')}
                     </Box>
                 )}
                 {rows.length === 0 && (
                     <Text fontSize="20px" color="faint">
-                        {t('Nobody of this class is at a bench just now. Whoever begins a job appears here.')}
+                        {t('Nobody in this class is working right now. Trainees appear here when they begin a job.')}
                     </Text>
                 )}
                 <Grid templateColumns="repeat(auto-fill, minmax(380px, 1fr))" gap="3">

@@ -1,9 +1,10 @@
-import { HStack, NativeSelect, Text } from '@chakra-ui/react'
+import { HStack, Text } from '@chakra-ui/react'
 import { router } from '@inertiajs/react'
 import { useState } from 'react'
 import type { CourseInFull, PeoplePage } from '@/lib/types'
 import { useGrave } from '@/shell/grave'
 import { ToolButton } from '@/theme/buttons'
+import { Select } from '@/shell/Select'
 import { t } from '@/words'
 
 /** Who teaches or marks in a class beside the one who leads it. */
@@ -33,22 +34,16 @@ export function ClassStaff({ course, colleagues }: { course: CourseInFull; colle
                 ))}
             {course.leads && colleagues.length > 0 && (
                 <>
-                    <NativeSelect.Root w="220px">
-                        <NativeSelect.Field
-                            aria-label={t('A colleague')}
-                            h="touch"
-                            value={user}
-                            onChange={(e) => setUser(e.target.value)}
-                        >
-                            <option value="">{t('A colleague')}</option>
-                            {colleagues.map((c) => (
-                                <option key={c.id} value={c.id}>
-                                    {c.name}
-                                </option>
-                            ))}
-                        </NativeSelect.Field>
-                        <NativeSelect.Indicator />
-                    </NativeSelect.Root>
+                    <Select
+                        w="220px"
+                        label={t('A colleague')}
+                        value={user}
+                        options={[
+                            ['', t('A colleague')],
+                            ...colleagues.map((c): [string, string] => [String(c.id), c.name]),
+                        ]}
+                        onChange={setUser}
+                    />
                     <ToolButton disabled={!chosen?.teaches} onClick={() => add('teaches')}>
                         {t('teaches here')}
                     </ToolButton>

@@ -34,8 +34,8 @@ export function SecondFactor({ factor }: { factor: AccountPage['second_factor'] 
             </Heading>
             <Text>
                 {factor.since === null
-                    ? t('With one, your password alone lets nobody in: an authenticator on your phone shows a code.')
-                    : t('On since {{since}}. Codes on paper that are left: {{left}}.', {
+                    ? t('Adds a code from your phone to your password, so a stolen password is not enough.')
+                    : t('On since {{since}}. Backup codes left: {{left}}.', {
                           since: factor.since,
                           left: factor.codes_left,
                       })}
@@ -43,7 +43,7 @@ export function SecondFactor({ factor }: { factor: AccountPage['second_factor'] 
             {codes && (
                 <Box bg="copperWash" borderRadius="md" p="3">
                     <Text fontWeight={700}>
-                        {t('Print these codes and keep them apart from your phone. Each lets you in once without it.')}
+                        {t('Print these backup codes and keep them away from your phone. Each one signs you in once.')}
                     </Text>
                     <Box className="printed" columnCount={2} my="2">
                         {codes.map((c) => (
@@ -61,7 +61,9 @@ export function SecondFactor({ factor }: { factor: AccountPage['second_factor'] 
             {propose.data && (
                 <Stack as="form" gap="3" onSubmit={submit}>
                     <Text>
-                        {t('Read this with your authenticator, or type the key into it; then enter the code it shows.')}
+                        {t(
+                            'Scan this with your authenticator app, or type in the key. Then enter the code the app shows.',
+                        )}
                     </Text>
                     <Box bg="white" p="3" alignSelf="flex-start" borderRadius="md">
                         <QRCodeSVG value={propose.data.uri} size={180} title={t('Key for the authenticator')} />
@@ -94,7 +96,7 @@ export function SecondFactor({ factor }: { factor: AccountPage['second_factor'] 
                 )}
                 {factor.since !== null && (
                     <>
-                        <ToolButton onClick={() => grave(() => again.mutate())}>{t('New codes on paper')}</ToolButton>
+                        <ToolButton onClick={() => grave(() => again.mutate())}>{t('New backup codes')}</ToolButton>
                         <ToolButton onClick={() => grave(() => router.delete('/account/second-factor'))}>
                             {t('Turn it off')}
                         </ToolButton>

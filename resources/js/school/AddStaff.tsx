@@ -1,10 +1,11 @@
-import { HStack, NativeSelect, Stack, Text } from '@chakra-ui/react'
+import { HStack, Stack, Text } from '@chakra-ui/react'
 import { useState, type FormEvent } from 'react'
 import { useSent } from '@/lib/query'
 import type { Person, PersonalLink } from '@/lib/types'
 import { DoorField } from '@/people/Door'
 import { useGrave } from '@/shell/grave'
 import { MainButton, ToolButton } from '@/theme/buttons'
+import { Select } from '@/shell/Select'
 import { t } from '@/words'
 import { ROLES } from './roles'
 
@@ -37,27 +38,22 @@ export function AddStaff({ onAdded, mails }: { onAdded: (link: PersonalLink) => 
             />
             <DoorField
                 label={t('Mail address')}
-                hint={mails ? t('The link is mailed there, and shown here.') : t('The link is shown here; hand it on.')}
+                hint={
+                    mails
+                        ? t('The link is mailed there, and shown here.')
+                        : t('The link will be shown here. Pass it on to the person.')
+                }
                 type="email"
                 value={who.mail}
                 error={undefined}
                 onChange={(mail) => setWho({ ...who, mail })}
             />
-            <NativeSelect.Root>
-                <NativeSelect.Field
-                    aria-label={t('What the person is')}
-                    h="touch"
-                    value={who.role}
-                    onChange={(e) => setWho({ ...who, role: e.target.value as Person['role'] })}
-                >
-                    {ROLES.filter((r) => r.id !== 'trainee').map((r) => (
-                        <option key={r.id} value={r.id}>
-                            {t(r.title)}
-                        </option>
-                    ))}
-                </NativeSelect.Field>
-                <NativeSelect.Indicator />
-            </NativeSelect.Root>
+            <Select
+                label={t('What the person is')}
+                value={who.role}
+                options={ROLES.filter((r) => r.id !== 'trainee').map((r): [string, string] => [r.id, t(r.title)])}
+                onChange={(role) => setWho({ ...who, role: role as Person['role'] })}
+            />
             <Text fontSize="text" color="faint">
                 {t(ROLES.find((r) => r.id === who.role)?.says ?? '')}
             </Text>

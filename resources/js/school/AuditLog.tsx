@@ -25,7 +25,7 @@ export function AuditLog({ audit }: Pick<SchoolPage, 'audit'>) {
                 </HStack>
             </HStack>
             <Text fontSize="text" color="faint">
-                {t('Numbers and no names. It can be added to, and neither changed nor deleted.')}
+                {t('It shows account numbers, not names. Nobody can change or delete an entry.')}
             </Text>
             {open && (
                 <Box

@@ -1,7 +1,8 @@
-import { Box, Heading, HStack, NativeSelect, Text } from '@chakra-ui/react'
+import { Box, Heading, HStack, Text } from '@chakra-ui/react'
 import { router } from '@inertiajs/react'
 import type { SchoolPage } from '@/lib/types'
 import { useGrave } from '@/shell/grave'
+import { Select } from '@/shell/Select'
 import { t } from '@/words'
 
 /** All classes of the school, and who leads each. */
@@ -23,32 +24,26 @@ export function Classes({ courses, people }: Pick<SchoolPage, 'courses' | 'peopl
                                 {t('({{trainees}} trainees)', c)}
                             </Text>
                         </Text>
-                        <NativeSelect.Root w="220px">
-                            <NativeSelect.Field
-                                aria-label={t('Who leads {{name}}', c)}
-                                h="tight"
-                                value={c.leader}
-                                onChange={(e) =>
-                                    grave(() =>
-                                        router.post(
-                                            `/school/courses/${c.id}/lead`,
-                                            { user: Number(e.target.value) },
-                                            { preserveScroll: true },
-                                        ),
-                                    )
-                                }
-                            >
-                                {leaders.map((p) => (
-                                    <option key={p.id} value={p.id}>
-                                        {p.name}
-                                    </option>
-                                ))}
-                                {!leaders.some((p) => p.id === c.leader) && (
-                                    <option value={c.leader}>{t('somebody who left')}</option>
-                                )}
-                            </NativeSelect.Field>
-                            <NativeSelect.Indicator />
-                        </NativeSelect.Root>
+                        <Select
+                            w="220px"
+                            label={t('Who leads {{name}}', { name: c.name })}
+                            value={String(c.leader)}
+                            options={[
+                                ...leaders.map((p): [string, string] => [String(p.id), p.name]),
+                                ...(leaders.some((p) => p.id === c.leader)
+                                    ? []
+                                    : [[String(c.leader), t('somebody who left')] as [string, string]]),
+                            ]}
+                            onChange={(v) =>
+                                grave(() =>
+                                    router.post(
+                                        `/school/courses/${c.id}/lead`,
+                                        { user: Number(v) },
+                                        { preserveScroll: true },
+                                    ),
+                                )
+                            }
+                        />
                     </HStack>
                 ))}
             </Box>

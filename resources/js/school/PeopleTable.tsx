@@ -1,9 +1,10 @@
-import { Box, HStack, NativeSelect, Table, Text } from '@chakra-ui/react'
+import { Box, HStack, Table, Text } from '@chakra-ui/react'
 import { router, usePage } from '@inertiajs/react'
 import { useSent } from '@/lib/query'
 import type { Me, Person, PersonalLink } from '@/lib/types'
 import { useGrave } from '@/shell/grave'
 import { ToolButton } from '@/theme/buttons'
+import { Select } from '@/shell/Select'
 import { t } from '@/words'
 import { ROLES, titleOf } from './roles'
 
@@ -14,7 +15,7 @@ export function PeopleTable({ people, onLink }: { people: Person[]; onLink: (lin
             <Table.Root size="sm">
                 <Table.Header>
                     <Table.Row bg="ground">
-                        {[t('Name'), t('Role'), t('Second factor'), t('Here last'), ''].map((h) => (
+                        {[t('Name'), t('Role'), t('Second factor'), t('Last sign-in'), ''].map((h) => (
                             <Table.ColumnHeader key={h} color="ink">
                                 {h}
                             </Table.ColumnHeader>
@@ -40,10 +41,10 @@ function Row({ person, onLink }: { person: Person; onLink: (link: PersonalLink) 
         grave(() => router.post(`/school/people/${person.id}/${what}`, body, { preserveScroll: true }))
     const forget = (keep: boolean) => {
         const question = keep
-            ? t('Take away the name of {{name}}? Marks stay under a number. This cannot be undone.', {
+            ? t('Remove the name of {{name}}? The marks stay, under a number. This cannot be undone.', {
                   name: person.name,
               })
-            : t('Delete {{name}} with all work and marks? This cannot be undone.', { name: person.name })
+            : t('Delete {{name}} and all their work and marks? This cannot be undone.', { name: person.name })
         if (window.confirm(question)) post('forget', { keep_marks: keep })
     }
     return (
@@ -60,21 +61,16 @@ function Row({ person, onLink }: { person: Person; onLink: (link: PersonalLink) 
                 {person.role === 'trainee' || self ? (
                     t(titleOf(person.role))
                 ) : (
-                    <NativeSelect.Root w="150px">
-                        <NativeSelect.Field
-                            aria-label={t('Role of {{name}}', { name: person.name })}
-                            h="tight"
-                            value={person.role}
-                            onChange={(e) => post('role', { role: e.target.value })}
-                        >
-                            {ROLES.filter((r) => r.id !== 'trainee').map((r) => (
-                                <option key={r.id} value={r.id}>
-                                    {t(r.title)}
-                                </option>
-                            ))}
-                        </NativeSelect.Field>
-                        <NativeSelect.Indicator />
-                    </NativeSelect.Root>
+                    <Select
+                        w="150px"
+                        label={t('Role of {{name}}', { name: person.name })}
+                        value={person.role}
+                        options={ROLES.filter((r) => r.id !== 'trainee').map((r): [string, string] => [
+                            r.id,
+                            t(r.title),
+                        ])}
+                        onChange={(role) => post('role', { role })}
+                    />
                 )}
             </Table.Cell>
             <Table.Cell>{person.second_factor ? t('on') : '–'}</Table.Cell>
@@ -95,7 +91,7 @@ function Row({ person, onLink }: { person: Person; onLink: (link: PersonalLink) 
                                 )
                             }
                         >
-                            {t('Without second factor')}
+                            {t('Remove second factor')}
                         </ToolButton>
                     )}
                     {!self && (
@@ -111,7 +107,7 @@ function Row({ person, onLink }: { person: Person; onLink: (link: PersonalLink) 
                     </ToolButton>
                     {!self && (
                         <ToolButton size="sm" onClick={() => forget(true)}>
-                            {t('Forget the name')}
+                            {t('Remove name')}
                         </ToolButton>
                     )}
                     {!self && person.role === 'trainee' && (

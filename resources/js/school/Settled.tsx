@@ -32,9 +32,9 @@ export function Settled({ settled }: { settled: SettledForAll }) {
         </HStack>
     )
     return (
-        <Stack as="form" layerStyle="panel" p="4" gap="3" onSubmit={submit} aria-label={t('What holds for all')}>
+        <Stack as="form" layerStyle="panel" p="4" gap="3" onSubmit={submit} aria-label={t('School settings')}>
             <Heading as="h2" size="md">
-                {t('What holds for all')}
+                {t('School settings')}
             </Heading>
             <Checkbox.Root
                 checked={now.second_factor === 'asked'}
@@ -44,7 +44,7 @@ export function Settled({ settled }: { settled: SettledForAll }) {
                 <Checkbox.Control borderColor="line" />
                 <Checkbox.Label>{t('Staff must have a second factor')}</Checkbox.Label>
             </Checkbox.Root>
-            <Text>{t('Minutes without work after which somebody is signed out:')}</Text>
+            <Text>{t('Sign out after this many idle minutes:')}</Text>
             <HStack gap="4" wrap="wrap">
                 {ROLES.map((r) => (
                     <span key={r.id}>
@@ -56,7 +56,7 @@ export function Settled({ settled }: { settled: SettledForAll }) {
             </HStack>
             {number(
                 now.keep_months,
-                t('months after which names of trainees who no longer come are taken away; 0: never'),
+                t('months before the names of trainees who no longer sign in are removed; 0: never'),
                 (v) => setNow({ ...now, keep_months: v }),
             )}
             <MainButton type="submit" alignSelf="flex-start">

@@ -5,17 +5,17 @@ export const ROLES: { id: Person['role']; title: string; says: string }[] = [
     {
         id: 'instructor',
         title: 'Instructor',
-        says: 'Has classes, models, jobs and rules of their own.',
+        says: 'Teaches classes; makes models, jobs and house rules.',
     },
     {
         id: 'assessor',
         title: 'Assessor',
-        says: 'Reads and marks in the classes that were given to them; sets nothing.',
+        says: 'Reads and marks work in the assigned classes; changes nothing else.',
     },
     {
         id: 'administrator',
         title: 'Administrator',
-        says: 'Looks after people, the audit log and what is kept; can teach as an instructor does.',
+        says: 'Manages accounts, the audit log and stored data; can also teach.',
     },
     { id: 'trainee', title: 'Trainee', says: 'Works on jobs.' },
 ]

@@ -6,14 +6,16 @@ export function Select({
     value,
     options,
     onChange,
+    w,
 }: {
     label: string
     value: string
     options: [string, string][]
     onChange: (v: string) => void
+    w?: string
 }) {
     return (
-        <NativeSelect.Root>
+        <NativeSelect.Root w={w}>
             <NativeSelect.Field
                 aria-label={label}
                 h="touch"

@@ -82,11 +82,7 @@ function AskPassword({ onRight, onCancel }: { onRight: () => void; onCancel: () 
                     <Heading as="h2" size="lg">
                         {t('Your password again')}
                     </Heading>
-                    <Text>
-                        {t(
-                            'This changes who can do what, or hands out what is kept. It takes your password once more.',
-                        )}
-                    </Text>
+                    <Text>{t('For safety, enter your password again before you do this.')}</Text>
                     <DoorField
                         label={t('Password now')}
                         type="password"
