@@ -118,7 +118,7 @@ test('a class at work: on the wall at once, a hand, words, a look over the shoul
     await expect(page.getByRole('heading', { name: 'Rope works: cold since six', exact: true })).toBeVisible()
     await page.getByRole('link', { name: 'Shop', exact: true }).click()
     await page.getByRole('link', { name: 'wall' }).click()
-    await expect(page.getByText('Nobody of this class is at a bench just now.')).toBeVisible()
+    await expect(page.getByText('Nobody in this class is working right now.')).toBeVisible()
 
     const aspen = await (await browser.newContext()).newPage()
     await comeIn(aspen, links[0]!)
