@@ -84,56 +84,12 @@ final readonly class Composition
                 );
             }
         }
-        foreach (['parts', 'wires', 'pipes'] as $list) {
-            $d[$list] = array_values(
-                array_filter($d[$list] ?? [], fn (array $x) => ! in_array($x['id'], $include['without'] ?? [], true)),
-            );
-        }
         $gone = array_flip($include['without'] ?? []);
-        $d['pipes'] = array_values(
-            array_filter(
-                $d['pipes'],
-                fn (array $pipe): bool => ! isset($gone[Model::split($pipe['from'])[0]]) &&
-                    ! isset($gone[Model::split($pipe['to'])[0]]),
-            ),
-        );
-        $d['process'] ??= [];
-        $d['process'] = array_diff_key($d['process'], $gone);
-        $d['views'] = array_map(
-            fn (array $view) => array_values(array_filter($view, fn (string $part) => ! isset($gone[$part]))),
-            $d['views'] ?? [],
-        );
-        $d['found'] = array_values(
-            array_filter(
-                $d['found'] ?? [],
-                fn (array $f) => array_intersect_key(
-                    $gone,
-                    array_flip(
-                        array_map(
-                            fn (string $at) => Model::split($at)[0],
-                            $f['jumper'] ?? ($f['swapped'] ?? [$f['end'], $f['on']]),
-                        ),
-                    ),
-                ) === [],
-            ),
-        );
-        $d['as_built'] = array_values(
-            array_filter(
-                $d['as_built'] ?? [],
-                fn (array $b) => ! isset($gone[$b['wire'] ?? Model::split($b['end'])[0]]) &&
-                    ! isset($gone[Model::split($b['on'] ?? '')[0]]),
-            ),
-        );
-        $d['taps'] = array_filter(
-            $d['taps'] ?? [],
-            fn (array $tap) => ! isset($gone[$tap['of']]) && ! isset($gone[$tap['part']]),
-        );
-        $d['cables'] = array_values(
-            array_filter(
-                $d['cables'] ?? [],
-                fn (array $c) => in_array($c['id'], array_column($d['wires'], 'cable'), true),
-            ),
-        );
+        $d['process'] = array_diff_key($d['process'] ?? [], $gone);
+        $d['taps'] = array_filter($d['taps'] ?? [], fn (array $tap) => ! isset($gone[$tap['of']]));
+        $parts = array_values(array_intersect(array_column($d['parts'], 'id'), array_keys($gone)));
+        $d = Removal::from($d, $parts, array_values(array_diff($include['without'] ?? [], $parts)));
+        $d += ['cables' => [], 'pipes' => []];
         $tags = $d['tape'] ?? [];
         foreach ($include['params'] ?? [] as $part => $params) {
             $at = array_search($part, array_column($d['parts'], 'id'), true);
@@ -204,16 +160,9 @@ final readonly class Composition
             $tags,
         );
 
-        $whole = fn (string $fault): bool => ! isset($gone[explode(':', $fault)[0]]);
-        $named['compounds'] = array_values(
-            array_map(
-                fn (array $c) => ['faults' => array_map(fn (string $fault) => "{$include['id']}.$fault", $c['faults'])] +
-                    $c,
-                array_filter(
-                    $d['compounds'] ?? [],
-                    fn (array $c) => array_filter($c['faults'], $whole) === $c['faults'],
-                ),
-            ),
+        $named['compounds'] = array_map(
+            fn (array $c) => ['faults' => array_map(fn (string $fault) => "{$include['id']}.$fault", $c['faults'])] + $c,
+            $d['compounds'] ?? [],
         );
 
         return $named + ['universe' => $d['universe'], 'kinds' => $d['kinds'] ?? []];

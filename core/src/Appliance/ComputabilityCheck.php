@@ -86,8 +86,9 @@ final class ComputabilityCheck
     {
         foreach ($this->d['kinds'] as $kind => $k) {
             foreach ($k['primitives'] as $name => $spec) {
-                foreach (array_diff_key($spec, ['table' => 1]) as $key => $value) {
-                    // a table's times are looked at with the table
+                // a table's times are looked at with the table; the names of its inputs are anybody's
+                $figures = array_diff_key($spec, ['table' => 1, 'inputs' => 1]);
+                foreach ($figures + ['input' => array_values($spec['inputs'] ?? [])] as $key => $value) {
                     $this->figure("/kinds/$kind/primitives/$name/$key", "{$k['title']}, $name", (string) $key, $value);
                 }
             }

@@ -16,6 +16,7 @@ enum Family: string
     case BurnerMotor = 'burner motor';
     case Burners = 'burners';
     case Control = 'control';
+    case Cooling = 'cooling';
     case Draught = 'draught';
     case Exchanger = 'exchanger';
     case Flame = 'flame';
@@ -62,6 +63,7 @@ enum Family: string
             self::Supply, self::Transformer, self::Fuse, self::Switches, self::Ground,
             self::Splices => Competency::Supply,
             self::Control, self::Relay, self::Thermostat => Competency::Control,
+            self::Cooling => Competency::Cooling,
             self::Igniter, self::Ignition, self::GasValve, self::GasSupply, self::Burners,
             self::Pilot => Competency::Ignition,
             self::Flame => Competency::Proving,
@@ -111,7 +113,7 @@ enum Family: string
     public function tone(): string
     {
         return match ($this) {
-            self::Blower, self::BurnerMotor, self::Inducer, self::Pump => 'moving',
+            self::Blower, self::BurnerMotor, self::Cooling, self::Inducer, self::Pump => 'moving',
             self::Igniter, self::Ignition => 'glow',
             self::Burners, self::Pilot, self::Flame => 'flame',
             self::Control, self::Thermostat => 'lamp',
@@ -129,6 +131,7 @@ enum Family: string
             self::BurnerMotor => 'oil gun fan',
             self::Burners => 'fire flame ports main burner',
             self::Control => 'board module ignition sequence timer primary panel',
+            self::Cooling => 'air conditioner condenser compressor outdoor unit coil evaporator',
             self::Draught => 'vent chimney flue pressure air proving switch inducer prover',
             self::Exchanger => 'heat block boiler furnace water',
             self::Flame => 'proving sensor rod cad cell sees flame rectification',

@@ -44,6 +44,24 @@ final readonly class FaultMode
         );
     }
 
+    /**
+     * Links that it is of, such as what shakes a contact: a part that is not linked to any cannot fail so.
+     *
+     * @return list<string>
+     */
+    public function asks(): array
+    {
+        $asked = [];
+        $degrees = $this->degrees;
+        array_walk_recursive($degrees, function (mixed $value) use (&$asked): void {
+            if (is_string($value) && preg_match('/^@([^.?][^?]*)$/', $value, $name) === 1) {
+                $asked[$name[1]] = true;
+            }
+        });
+
+        return array_map(strval(...), array_keys($asked));
+    }
+
     /** Whether it is cured by a tap. */
     public function yieldsToTapping(): bool
     {

@@ -17,9 +17,11 @@ final readonly class Household
     /**
      * @param list<array{name: string, of: string, wants: float, display: ?string, calls: Requirement}> $rooms
      *     calls: a {@see \OddSpark\Parts\Condition}
-     * @param array{of: string, wants: float}|null $hotWater
+     * @param array{of: string, wants: float, calls: Requirement|null, what: string|null}|null $hotWater calls: when it
+     *     asks for heat, where that is known; what: pool, where it is not drawn from a tap
      * @param bool $comesAndGoes whether nobody takes notice when it comes and goes, as a boiler does
      * @param array<string, list<string>> $heat by channel, as what it is perceived when it heats; likewise those below
+     * @param array<string, list<string>> $cool when it cools
      * @param array<string, list<string>> $cycle
      * @param array<string, list<string>>|null $air null: it moves none
      * @param array<string, list<string>> $hum
@@ -36,6 +38,7 @@ final readonly class Household
         public ?array $hotWater,
         public bool $comesAndGoes,
         public array $heat,
+        public array $cool,
         public array $cycle,
         public ?array $air,
         public array $hum,
@@ -65,9 +68,15 @@ final readonly class Household
 
         return new self(
             $rooms,
-            $water === null ? null : ['of' => $water['of'], 'wants' => (float) $water['wants']],
+            $water === null ? null : [
+                'of' => $water['of'],
+                'wants' => (float) $water['wants'],
+                'calls' => $water['calls'] ?? null,
+                'what' => $water['what'] ?? null,
+            ],
             $json['comes_and_goes'] ?? false,
             $json['heat'],
+            $json['cool'] ?? [],
             $json['cycle'],
             $json['air'] ?? null,
             $json['hum'] ?? [],

@@ -130,7 +130,7 @@ final readonly class Kind
     {
         $spec = $this->primitives[$load] ?? null;
 
-        return $spec?->can(GivesFuel::class) === true && ! ($spec->get('dc') ?? false);
+        return $spec?->can(GivesFuel::class) === true && ! $spec->has('seats'); // a pilot magnet only holds
     }
 
     /** Whether a hand on it tries what can be loose or stiff: a way of failing of it is felt. */

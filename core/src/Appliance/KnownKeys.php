@@ -20,10 +20,10 @@ final class KnownKeys
         ],
         'basin' => [
             'keys' => [
-                'empties_s', 'fills_s', 'fire', 'type', 'ways',
+                'empties_s', 'fills_s', 'fire', 'made_while', 'type', 'ways',
             ],
             'needs' => [
-                'empties_s', 'fills_s', 'fire',
+                'empties_s', 'fills_s',
             ],
         ],
         'burner' => [
@@ -101,7 +101,7 @@ final class KnownKeys
         ],
         'diode' => [
             'keys' => [
-                'forward_ohm', 'from', 'open', 'reverse_ohm', 'shorted', 'to', 'type',
+                'forward_ohm', 'from', 'open', 'reverse_ohm', 'shorted', 'to', 'type', 'weak',
             ],
             'needs' => [
                 'from', 'to',
@@ -142,8 +142,8 @@ final class KnownKeys
         ],
         'heat-store' => [
             'keys' => [
-                'boils', 'fired_by', 'flame', 'holds', 'loss', 'networks', 'outdoors', 'own', 'rated', 'share',
-                'start', 'stores', 'streams', 'type',
+                'boils', 'fired_by', 'flame', 'holds', 'loss', 'networks', 'outdoors', 'own', 'pulled', 'rated',
+                'share', 'start', 'stores', 'streams', 'type',
             ],
             'needs' => [
                 'holds', 'outdoors', 'start',
@@ -410,10 +410,19 @@ final class KnownKeys
 
     /** @var array<string, list<string>> outputs of each stock table */
     public const OUTPUTS = [
+        'air-zones' => ['fan', 'heat', 'shut_1', 'shut_2'],
         'boiler-230' => ['fan', 'pump', 'spark', 'valve'],
+        'combi' => ['diverter', 'fan', 'pump', 'spark', 'valve'],
         'direct-spark' => ['spark', 'valve'],
         'furnace-hot-surface' => ['cool', 'heat', 'igniter', 'inducer', 'valve'],
+        'furnace-letters' => ['cool', 'heat', 'igniter', 'inducer', 'valve'],
+        'furnace-two-stage' => ['cool', 'heat', 'igniter', 'inducer_high', 'inducer_low', 'second', 'valve'],
         'intermittent-pilot' => ['main', 'pilot', 'spark'],
         'oil-primary' => ['ignition', 'motor', 'valve'],
+        'pool-heater' => ['blower', 'igniter', 'valve'],
+        'surface-module' => ['igniter', 'valve'],
+        'thermopile-control' => ['main', 'pilot'],
+        'tube-heater' => ['igniter', 'valve'],
+        'valve-ignition' => ['igniter', 'inducer', 'main', 'pilot'],
     ];
 }

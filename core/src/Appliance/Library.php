@@ -15,6 +15,8 @@ use OddSpark\Sequence\Table;
  * @phpstan-import-type ModelDocument from Shapes
  * @phpstan-import-type TableDocument from Table
  * @phpstan-import-type KindDocument from Shapes
+ * @phpstan-import-type Edit from Shapes
+ * @phpstan-type BuildDocument array{title: string, region: 'NA'|'EU', acts: list<Edit>}
  */
 final class Library
 {
@@ -36,6 +38,25 @@ final class Library
     public function names(): array
     {
         return array_map(fn (string $f) => basename($f, '.json'), glob("$this->root/models/*.json") ?: []);
+    }
+
+    /** @return list<string> names of the shipped models that are kept as the edits that made them */
+    public function builds(): array
+    {
+        return array_map(fn (string $f) => basename($f, '.json'), glob("$this->root/models/builds/*.json") ?: []);
+    }
+
+    /**
+     * What made a shipped model.
+     *
+     * @return BuildDocument
+     *
+     * @throws DocumentError
+     */
+    public function build(string $name): array
+    {
+        /** @var BuildDocument */
+        return self::read("$this->root/models/builds/$name.json");
     }
 
     /** @throws DocumentError */

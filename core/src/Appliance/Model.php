@@ -266,6 +266,20 @@ final readonly class Model
         return $this->part($part)?->kind;
     }
 
+    /** Whether a switch or a sensor of a safety stops the fuel, and not only what it feels itself. */
+    public function guardsFuel(Part $part, string $switch): bool
+    {
+        $sensor = $part->kind->primitives[$part->kind->primitives[$switch]->follows() ?? $switch] ?? null;
+        $felt = (string) $sensor?->get('of');
+        $felt = str_starts_with($felt, '@') ? $part->links[substr($felt, 1)] ?? '' : $felt;
+        if (! str_contains($felt, '.')) {
+            return true;
+        }
+        [$of, $name] = self::split($felt);
+
+        return $this->part($of)?->spec($name)?->isOfTheFire() ?? true;
+    }
+
     /** Whether a lead can be put there: a terminal, or the end of a wire. */
     public function isPlace(string $place): bool
     {

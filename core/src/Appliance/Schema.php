@@ -38,6 +38,7 @@ final class Schema
         'taps',
         'legs',
         'heat',
+        'cool',
         'air',
         'hum',
         'smell',

@@ -27,8 +27,9 @@ namespace OddSpark\Appliance;
  *     percepts?: array<string, PerceptDocument>, spares?: array<string, array<string, string|int|float|bool>>,
  *     stands_in?: list<string>, cleaned?: array<string, array<string, string|int|float|bool>>,
  *     card?: array<string, string>, serves?: array{room?: array{of: string, wants: int|float},
- *     hot_water?: array{of: string, wants: int|float}, boiler?: array{of: string}, radiator?: array{of: string}},
- *     look: string, feel?: string, apart?: array{string, string}, modes: array<string, ModeDocument>}
+ *     hot_water?: array{of: string, wants: int|float, what?: 'pool'}, boiler?: array{of: string},
+ *     radiator?: array{of: string}}, look: string, feel?: string, apart?: array{string, string},
+ *     modes: array<string, ModeDocument>}
  * @phpstan-type PortDocument array{medium: string, at: array{int|float, int|float}, label?: string,
  *     of?: string, link?: string, lights?: array<string, mixed>, suction?: bool, frame?: string,
  *     frame_link?: string, terminal?: string, terminal_link?: string, taps?: list<array{name: string,
@@ -37,9 +38,10 @@ namespace OddSpark\Appliance;
  *     leak_megohm: int|float, hidden?: bool}
  * @phpstan-type HouseholdDocument array{rooms: list<array{name?: string, of: string, wants: int|float,
  *     display?: string, calls: array<string, mixed>}>, comes_and_goes?: bool, hot_water?: array{of: string,
- *     wants: int|float}, heat: array<string, list<string>>, cycle: array<string, list<string>>,
- *     air?: array<string, list<string>>, hum?: array<string, list<string>>, smell?: array<string, list<string>>,
- *     fumes?: array<string, list<string>>, fuel?: 'gas'|'oil', boiler?: string, radiators?: list<string>}
+ *     wants: int|float, what?: 'pool', calls?: array<string, mixed>}, heat: array<string, list<string>>,
+ *     cool?: array<string, list<string>>, cycle: array<string, list<string>>, air?: array<string, list<string>>,
+ *     hum?: array<string, list<string>>, smell?: array<string, list<string>>, fumes?: array<string, list<string>>,
+ *     fuel?: 'gas'|'oil', boiler?: string, radiators?: list<string>}
  * @phpstan-type IncludeDocument array{id: string, model: string, by?: array{int|float, int|float},
  *     without?: list<string>, params?: array<string, mixed>, process?: array<string, mixed>}
  * @phpstan-type TapDocument array{of: string, instrument: string, part: string, label: string}

@@ -80,6 +80,12 @@ final readonly class Spec
         return $this->class::faults($this->values);
     }
 
+    /** Whether what is felt of it comes from the fire. */
+    public function isOfTheFire(): bool
+    {
+        return $this->class::isOfTheFire($this->values);
+    }
+
     /** What it draws as a load at a voltage, A. */
     public function draws(float $volts): float
     {

@@ -15,6 +15,8 @@ use OddSpark\Parts\Ability\CallsForHeat;
  * @phpstan-import-type PartDocument from Shapes
  * @phpstan-import-type KindDocument from Shapes
  * @phpstan-import-type HouseholdDocument from Shapes
+ * @phpstan-import-type Requirement from \OddSpark\Parts\Condition
+ * @phpstan-type Call array{wants?: int|float, calls: Requirement, display?: string}
  */
 final readonly class Usual
 {
@@ -85,12 +87,15 @@ final readonly class Usual
     /** @return HouseholdDocument */
     private function household(): array
     {
-        $household = ['rooms' => $this->rooms(), 'heat' => [], 'cycle' => []];
+        $calls = $this->calls();
+        $household = ['rooms' => $this->rooms($calls), 'heat' => [], 'cycle' => []];
         foreach ($this->d['parts'] as $part) {
             $kind = $this->d['kinds'][$part['kind']];
             $water = $kind['serves']['hot_water'] ?? null;
             if ($water !== null) {
-                $household['hot_water'] ??= ['of' => "{$part['id']}.{$water['of']}", 'wants' => $water['wants']];
+                $of = "{$part['id']}.{$water['of']}";
+                $household['hot_water'] ??= ['of' => $of] + $water +
+                    array_intersect_key($calls[$of] ?? [], ['calls' => 1]);
             }
             if (isset($kind['serves']['boiler'])) {
                 $household['boiler'] ??= "{$part['id']}.{$kind['serves']['boiler']['of']}";
@@ -132,11 +137,11 @@ final readonly class Usual
     }
 
     /**
-     * The rooms on the board that a thermostat calls for.
+     * Who calls for heat, by what he feels.
      *
-     * @return list<array{name: string, of: string, wants: int|float, display?: string, calls: array<string, mixed>}>
+     * @return array<string, Call>
      */
-    private function rooms(): array
+    private function calls(): array
     {
         $calls = [];
         foreach ($this->d['parts'] as $part) {
@@ -155,6 +160,18 @@ final readonly class Usual
                 }
             }
         }
+
+        return $calls;
+    }
+
+    /**
+     * The rooms on the board that a thermostat calls for.
+     *
+     * @param array<string, Call> $calls
+     * @return list<array{name: string, of: string, wants: int|float, display?: string, calls: Requirement}>
+     */
+    private function rooms(array $calls): array
+    {
         $rooms = [];
         foreach ($this->d['parts'] as $part) {
             $room = $this->d['kinds'][$part['kind']]['serves']['room'] ?? null;

@@ -44,7 +44,7 @@ final class VisitCheck
         foreach ($d['visits'] as $name => $visit) {
             $named["/visits/$name/arrives/unlike"] = array_keys($visit['arrives']['unlike'] ?? []);
         }
-        foreach (['heat', 'cycle', 'air', 'hum', 'smell', 'fumes'] as $what) {
+        foreach (['heat', 'cool', 'cycle', 'air', 'hum', 'smell', 'fumes'] as $what) {
             $named["/household/$what"] = array_keys($d['household'][$what] ?? []);
         }
         $named['/tape'] = array_column($d['tape'], 'channel');

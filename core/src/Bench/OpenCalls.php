@@ -35,7 +35,8 @@ final class OpenCalls
                 unset($this->since[$room['of']]);
             }
         }
-        if ($this->since !== []) {
+        $water = $this->household->hotWater['calls'] ?? null;
+        if ($this->since !== [] || $water !== null && Condition::holds($water, $now)) {
             $this->open ??= $state->tick;
         } elseif ($this->open !== null) {
             $this->called[] = [$this->open, $state->tick];
@@ -43,7 +44,10 @@ final class OpenCalls
         }
     }
 
-    /** @return list<array{int, int}> from and to of each stretch in which any room called, the last cut at a tick */
+    /**
+     * @return list<array{int, int}> from and to of each stretch in which any room or the hot water called, the last
+     *     cut at a tick
+     */
     public function until(int $tick): array
     {
         return $this->open === null ? $this->called : [...$this->called, [$this->open, $tick]];

@@ -6,6 +6,7 @@ namespace OddSpark\Building;
 
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Removal;
 use OddSpark\Appliance\Schema;
 use OddSpark\Appliance\Shapes;
 
@@ -108,7 +109,7 @@ final readonly class Edits
                 'pipe' => $this->pipes->apply($document, $edit),
                 'set', 'like', 'include' => $this->sections->apply($document, $edit),
                 'param', 'link', 'sequence', 'flaw' => $this->figures->apply($document, $edit),
-                'remove' => (new Removal())->from($document, $edit['parts'] ?? [], $edit['wires'] ?? []),
+                'remove' => self::without($document, $edit['parts'] ?? [], $edit['wires'] ?? []),
                 default => $this->parts->apply($document, $edit),
             };
             Schema::checkChange($document, $after);
@@ -118,6 +119,38 @@ final readonly class Edits
         }
 
         return $after;
+    }
+
+    /**
+     * @param ModelDocument $d
+     * @param list<string> $parts parts, or what is included
+     * @param list<string> $wires wires and pipes
+     * @return ModelDocument
+     *
+     * @throws EditError when something of that is not there
+     */
+    private static function without(array $d, array $parts, array $wires): array
+    {
+        $known = array_fill_keys(
+            [...array_column($d['parts'], 'id'), ...array_column($d['includes'] ?? [], 'id')],
+            true,
+        );
+        foreach ($parts as $id) {
+            isset($known[$id]) ||
+                throw new EditError(
+                    '/parts',
+                    isset($known[explode('.', $id)[0]])
+                        ? "\"$id\" belongs to \"".
+                            explode('.', $id)[0].
+                            '", which is included: take that off as a whole, or name it under "without".'
+                        : "There is no part called \"$id\".",
+                );
+        }
+        foreach (array_diff($wires, array_column($d['wires'], 'id'), array_column($d['pipes'] ?? [], 'id')) as $id) {
+            throw new EditError('/wires', "There is no wire or pipe called \"$id\".");
+        }
+
+        return Removal::from($d, $parts, $wires);
     }
 
     /** @return array<string, mixed> JSON Schema of an edit, each with its fields */

@@ -232,7 +232,7 @@ final readonly class ProcessTransfer
         if ($h['rooms'] === []) {
             return null;
         }
-        foreach (['heat', 'cycle', 'air', 'smell', 'fumes', 'hum'] as $key) {
+        foreach (['heat', 'cool', 'cycle', 'air', 'smell', 'fumes', 'hum'] as $key) {
             if (isset($h[$key])) {
                 $h[$key] = array_intersect_key($h[$key], $channels);
             }

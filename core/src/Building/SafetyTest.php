@@ -23,9 +23,12 @@ use OddSpark\Run\Memory;
 final readonly class SafetyTest
 {
     /** Ticks in which the fire must come on at all, and for which it burns before the trial. */
-    private const FIRE = 900_000;
+    private const FIRE = 14_400_000;
 
     private const BURNS = 20_000;
+
+    /** Ticks in which a second stage comes on. */
+    private const STAGES = 900_000;
 
     /**
      * Ticks within which a contact that opens must stop the fuel, and a flame that is lost: a thermocouple takes its
@@ -35,12 +38,16 @@ final readonly class SafetyTest
 
     private const FLAME_WITHIN = 180_000;
 
+    /** Share of the fire that is left when what opened guards a second stage alone. */
+    private const LOWER_STAGE = 0.85;
+
     public function __construct(private Plan $plan, private string $visit, private Memory $memory = new Memory()) {}
 
     /**
      * @return array{fire_s: float|null, safeties: list<array{part: string, title: string, stops: bool,
      *     after_s: float|null, words: string}>}
-     *     when the fire burned; null when it never did, and nothing could be tried
+     *     stops: the fuel stops, or falls back to a lower stage; when the fire burned; null when it never did, and
+     *     nothing could be tried
      */
     public function report(): array
     {
@@ -62,7 +69,12 @@ final readonly class SafetyTest
         $fire = $run->tickNow();
         $run->until($fire + self::BURNS, fn (HealthyRun $r) => ! $lit($r));
         $safeties = [];
-        foreach ($this->contacts() as $id => [$part, $title]) {
+        foreach ($this->closedFirst($run) as $id => [$part, $title]) {
+            if (! $run->slot($id)['closed']) { // of a second stage, that comes later
+                $isSo = fn (HealthyRun $r): bool => $r->slot($id)['closed'] || ! $lit($r);
+                $run->until($run->tickNow() + self::STAGES, $isSo);
+                $run->until($run->tickNow() + self::BURNS, fn (HealthyRun $r) => ! $lit($r));
+            }
             $safeties[] = $this->trial($run, ["$id.stuck" => 'open'], $burners, self::WITHIN, $part, "$title opens");
         }
         // every flame goes out and nothing lights again: what fed the fire is watched
@@ -81,12 +93,25 @@ final readonly class SafetyTest
         return ['fire_s' => $fire / 1000, 'safeties' => $safeties];
     }
 
+    /** @return array<string, array{string, string}> as below, those that are closed by now before the others */
+    private function closedFirst(HealthyRun $run): array
+    {
+        $all = $this->contacts();
+        $closed = array_filter($all, fn (string $id): bool => $run->slot($id)['closed'], ARRAY_FILTER_USE_KEY);
+
+        return $closed + $all;
+    }
+
     /** @return array<string, array{string, string}> part and title by contact */
     private function contacts(): array
     {
         $found = [];
         foreach ($this->plan->model->parts() as $part) {
-            foreach ($part->kind->stoppingSwitches() as $name) {
+            $switches = array_filter(
+                $part->kind->stoppingSwitches(),
+                fn (string $name): bool => $this->plan->model->guardsFuel($part, $name),
+            );
+            foreach ($switches as $name) {
                 $several =
                     count(
                         array_filter(
@@ -119,7 +144,8 @@ final readonly class SafetyTest
         [$bench, $state] = $run->changed($set, $slots);
         $from = $state->tick;
         $after = null;
-        $bench->watch($state, $from - $state->zero + $within, function (BenchState $s) use (
+        $before = array_sum(array_map(fn (string $id): float => (float) $run->slot($id)['heat'], $burners));
+        $ends = $bench->watch($state, $from - $state->zero + $within, function (BenchState $s) use (
             $burners,
             $from,
             &$after,
@@ -131,15 +157,23 @@ final readonly class SafetyTest
 
             return true;
         });
+        $heat = array_sum(array_map(fn (string $id): float => (float) $ends->slots[$id]['heat'], $burners));
+        $left = $before > 0.0 ? $heat / $before : 1.0;
 
         return [
             'part' => $part,
             'title' => $title,
-            'stops' => $after !== null,
+            'stops' => $after !== null || $left <= self::LOWER_STAGE,
             'after_s' => $after,
-            'words' => $after === null
-                    ? sprintf('%s: the fuel goes on, %d s later still.', $title, $within / 1000)
-                    : sprintf('%s: the fuel stops after %.1f s.', $title, $after),
+            'words' => match (true) {
+                $after !== null => sprintf('%s: the fuel stops after %.1f s.', $title, $after),
+                $left <= self::LOWER_STAGE => sprintf(
+                    '%s: the fuel falls to a lower stage, %d %%.',
+                    $title,
+                    round(100 * $left),
+                ),
+                default => sprintf('%s: the fuel goes on, %d s later still.', $title, $within / 1000),
+            },
         ];
     }
 }

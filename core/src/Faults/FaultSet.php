@@ -71,6 +71,9 @@ final class FaultSet
         foreach ($model->parts() as $part) {
             $kind = $part->kind;
             foreach ($part->inVan ? [] : $kind->modes as $mode => $m) {
+                if (array_diff($m->asks(), array_keys($part->links)) !== []) {
+                    continue;
+                }
                 $add($part->id, $part->label, (string) $mode, $m, $kind->family->value, $part->id, $part->links);
             }
         }

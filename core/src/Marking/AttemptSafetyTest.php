@@ -51,7 +51,9 @@ final class AttemptSafetyTest
         $sensors = [];
         foreach ($plan->model->parts() as $part) {
             foreach ($part->kind->guards()?->isMadeToAct() === true ? $part->kind->sensors() : [] as $name) {
-                $sensors[] = "$part->id.$name";
+                if ($plan->model->guardsFuel($part, $name)) {
+                    $sensors[] = "$part->id.$name";
+                }
             }
         }
         $this->sensors = $sensors;

@@ -118,6 +118,17 @@ abstract class Primitive
     }
 
     /**
+     * Whether what is felt there comes from the fire: a safety that feels it stops the fuel. A cylinder, or a pan under
+     * a cooling coil, is guarded for its own sake.
+     *
+     * @param Figures $spec
+     */
+    public static function isOfTheFire(array $spec): bool
+    {
+        return true;
+    }
+
+    /**
      * What it draws as a load at a voltage, A.
      *
      * @param Figures $spec

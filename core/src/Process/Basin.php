@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Process;
 
 use OddSpark\Parts\Ability\NeedsPipes;
+use OddSpark\Parts\Condition;
 use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
@@ -27,8 +28,8 @@ final class Basin extends Primitive implements NeedsPipes
     private const BRIM = 2.0;
 
     /**
-     * @param Figures $p fire: what makes it, by its heat; ways: drains that it runs off by, one after another; fills_s:
-     *     until it is full with its drain shut; empties_s
+     * @param Figures $p fire: what makes it, by its heat, or made_while: list of Condition; ways: drains that it runs
+     *     off by, one after another; fills_s: until it is full with its drain shut; empties_s
      */
     public function __construct(private readonly array $p, Fittings $f) {}
 
@@ -42,15 +43,27 @@ final class Basin extends Primitive implements NeedsPipes
         return ['course' => Response::still(0, 0.0), 'aim' => null];
     }
 
+    public static function isOfTheFire(array $spec): bool
+    {
+        return isset($spec['fire']);
+    }
+
     public function follows(): array
     {
-        return [$this->p['fire'], ...$this->p['ways'] ?? []];
+        $makes = isset($this->p['fire']) ? [$this->p['fire']] : Condition::followed($this->p['made_while']);
+
+        $ids = [];
+        foreach ([...$makes, ...$this->p['ways'] ?? []] as $id) {
+            $ids[] = (string) $id;
+        }
+
+        return $ids;
     }
 
     public function reads(): array
     {
         return array_merge_recursive(
-            [$this->p['fire'] => ['heat']],
+            isset($this->p['fire']) ? [$this->p['fire'] => ['heat']] : Condition::read($this->p['made_while']),
             array_fill_keys($this->p['ways'] ?? [], ['free']),
         );
     }
@@ -61,7 +74,9 @@ final class Basin extends Primitive implements NeedsPipes
         foreach ($this->p['ways'] ?? [] as $way) {
             $isClear = $isClear && (float) ($now->follow($way, 'free') ?? 0.0) >= Way::FREE;
         }
-        $makes = (float) $now->follow($this->p['fire'], 'heat') > 0.0;
+        $makes = isset($this->p['fire'])
+            ? (float) $now->follow($this->p['fire'], 'heat') > 0.0
+            : Condition::allHold($this->p['made_while'], $now);
         $aim = match (true) {
             $isClear => 'empties',
             $makes => 'fills',

@@ -43,6 +43,7 @@ final class HeatStore extends Primitive implements HoldsHeat, NeedsPipes
      * @param Figures $p start, holds (Btu/°F or Wh/K); streams: list of {run, ua: conductance to what flows; all of it
      *     is in it when left out}; fired_by: burner; share: of the input that it gets when it is at rated degrees, from
      *     what is as hot as flame; loss: heat for each degree to what stands at outdoors; boils: degrees;
+     *     pulled: {to: degrees, per_degree: heat, if: list of Condition}, what a refrigerant boils off in it;
      *     networks, stores, own: as it was joined
      */
     public function __construct(private readonly array $p, Fittings $f) {}
@@ -59,6 +60,11 @@ final class HeatStore extends Primitive implements HoldsHeat, NeedsPipes
             new Figure('rated', Figure::DEGREES, 20.0, 1000.0),
             new Figure('boils', Figure::DEGREES, 90.0, 350.0),
         ];
+    }
+
+    public static function isOfTheFire(array $spec): bool
+    {
+        return isset($spec['fired_by']);
     }
 
     public function initial(): array
@@ -82,6 +88,7 @@ final class HeatStore extends Primitive implements HoldsHeat, NeedsPipes
         if (isset($this->p['fired_by'])) {
             $ids[] = (string) $this->p['fired_by'];
         }
+        $ids = [...$ids, ...Condition::followed($this->p['pulled']['if'] ?? [])];
 
         return array_map(strval(...), array_keys(array_flip($ids)));
     }
@@ -94,6 +101,9 @@ final class HeatStore extends Primitive implements HoldsHeat, NeedsPipes
         }
         if (isset($this->p['fired_by'])) {
             $reads[(string) $this->p['fired_by']] = ['heat'];
+        }
+        foreach (Condition::read($this->p['pulled']['if'] ?? []) as $of => $keys) {
+            $reads[$of] = [...$reads[$of] ?? [], ...$keys];
         }
 
         return $reads;
@@ -249,6 +259,9 @@ final class HeatStore extends Primitive implements HoldsHeat, NeedsPipes
             foreach ($now->follow($network, 'stores', (string) $this->p['own']) ?? [] as [$from, $g]) {
                 $beside[] = [str_starts_with($from, '=') ? (float) substr($from, 1) : $from, $g];
             }
+        }
+        if (isset($this->p['pulled']) && Condition::allHold($this->p['pulled']['if'], $now)) {
+            $beside[] = [(float) $this->p['pulled']['to'], (float) $this->p['pulled']['per_degree']];
         }
         if (isset($this->p['loss'])) {
             $beside[] = [(float) $this->p['outdoors'], (float) $this->p['loss']];

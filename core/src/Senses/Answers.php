@@ -27,14 +27,16 @@ final class Answers
         array $touched,
         int $arrived,
     ): array {
-        $burns = $lived->stretches($household->heat);
+        $cools = $household->heat === [] && $household->cool !== [];
+        $does = $cools ? 'cool' : 'heat';
+        $burns = $lived->stretches($cools ? $household->cool : $household->heat);
         $last = $burns === [] ? null : $burns[count($burns) - 1][1];
         $hours = $last === null ? null : ($arrived - $last) / 3_600_000;
 
         return [
             'since' => match (true) {
-                $hours === null => 'Since I first noticed, it has not heated at all.',
-                $hours < 0.05 => 'It was heating until a moment ago.',
+                $hours === null => "Since I first noticed, it has not {$does}ed at all.",
+                $hours < 0.05 => "It was {$does}ing until a moment ago.",
                 $hours < 1.0 => 'Within the last hour.',
                 $hours < 5.0 => 'Some hours.',
                 default => 'Most of a day.',

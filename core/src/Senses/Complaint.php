@@ -21,6 +21,9 @@ final class Complaint
 
     private const WARM = 2.5;
 
+    /** Share of the wanted heat from which on somebody speaks of hot water. Common practice, no source. */
+    private const SCALDS = 1.2;
+
     /** Ticks for which warm water lets a boiler rest. */
     private const LATELY = 2_400_000;
 
@@ -62,6 +65,7 @@ final class Complaint
         $complaint = new self($household, $lived);
         $complaint->displays();
         $complaint->heat();
+        $complaint->cooling();
         $complaint->eachRoom();
         $complaint->water();
         if ($household->air !== null) {
@@ -125,6 +129,25 @@ final class Complaint
         }
     }
 
+    private function cooling(): void
+    {
+        $cool = $this->household->cool;
+        if ($cool === [] || $this->lived->rooms === []) {
+            return;
+        }
+        $rests = ! $this->lived->lastly($cool, 0);
+        $waits = array_filter($this->lived->rooms, fn (array $r): bool => $r['calling'] || $r['blank']) !== [];
+        [$id, $text] = match (true) {
+            $this->lived->total($cool) === 0 => ['no-cooling', 'It does not cool at all.'],
+            $waits && $rests => ['quit-cooling', 'It was cooling, then it quit.'],
+            $this->warm() !== [] => ['not-cool', 'It runs, but it does not get cool.'],
+            $this->cold() !== [] => ['too-cool', 'It does not stop cooling.'],
+            $this->lived->uncalled($cool) > self::UNCALLED => ['cools-uncalled', 'It cools even when we turn the thermostat up.'],
+            default => ['works', 'It seems to work just now.'],
+        };
+        $this->say($id, $text);
+    }
+
     /**
      * Whether the burner did no more of late than light and go out.
      *
@@ -139,10 +162,10 @@ final class Complaint
             (count($last) > 1 || count($burns) === 1);
     }
 
-    /** Hot water may call where no room does. */
+    /** Hot water may call where no room does: where nobody knows when it does, nobody says so. */
     private function heatsUncalled(): bool
     {
-        return $this->household->hotWater === null &&
+        return ($this->household->hotWater === null || $this->household->hotWater['calls'] !== null) &&
             $this->lived->uncalled($this->household->heat) > self::UNCALLED;
     }
 
@@ -164,8 +187,13 @@ final class Complaint
     private function water(): void
     {
         $hotWater = $this->lived->hotWater;
+        $isPool = ($this->household->hotWater['what'] ?? null) === 'pool';
         if ($hotWater !== null && $hotWater['now'] < $hotWater['wants'] * 0.8) {
-            $this->say('no-hot-water', 'There is no hot water.');
+            $this->say(...($isPool ? ['cold-pool', 'The pool is cold.'] : ['no-hot-water', 'There is no hot water.']));
+        } elseif ($hotWater !== null && $hotWater['now'] > $hotWater['wants'] * self::SCALDS) {
+            $this->say('scalding', 'The hot water is far too hot.');
+        } elseif ($hotWater !== null && $this->lived->rooms === []) {
+            $this->say('works', 'It seems to work just now.');
         }
         $water = $this->lived->water;
         if ($water !== null && $water['radiators'] !== [] && $this->cold() !== []) {
@@ -180,10 +208,13 @@ final class Complaint
     /** @param array<string, list<string>> $air */
     private function air(array $air): void
     {
-        $heat = $this->household->heat;
+        $cools = $this->household->heat === [] && $this->household->cool !== [];
+        $heat = $cools ? $this->household->cool : $this->household->heat;
         [$ran, $burned] = [$this->lived->total($air), $this->lived->total($heat)];
         [$id, $text] = match (true) {
             $this->lived->uncalled($air) > self::UNCALLED => ['fan-always', 'The fan never stops.'],
+            $cools && $ran > 3 * $burned + 600_000 => ['warm-air', 'The fan blows, but the air is not cool.'],
+            $cools && $ran > 0 => [null, ''],
             $ran > 0 && $burned === 0 => ['cold-air', 'The fan blows, but the air is cold.'],
             $ran > 3 * $burned + 600_000 => ['cold-air', 'Most of the time the fan blows cold air.'],
             $ran === 0, $this->stoppedBeforeTheFire($air) => ['no-fan', 'No air comes from the registers.'],

@@ -134,7 +134,7 @@ final class Control extends Primitive implements Decides
     public function react(array $slot, Surroundings $now): array
     {
         $next = $this->given($this->stepped($this->asSet($slot, $now), $now), $now);
-        $keeps = $this->table['remembers']['codes'] ?? 0;
+        $keeps = max(0, (int) ($this->table['remembers']['codes'] ?? 0));
         if ($keeps === 0) {
             return $next;
         }

@@ -14,6 +14,7 @@ enum Competency: string
     case Airflow = 'airflow and limits';
     case Hydronics = 'hydronics and zoning';
     case Oil = 'oil';
+    case Cooling = 'cooling controls';
     case Meter = 'meter use';
     case Safety = 'safety';
     case Verification = 'verification';

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace OddSpark\Tests\Building;
 
 use OddSpark\Appliance\Library;
+use OddSpark\Building\Build;
 use OddSpark\Building\Difference;
 use OddSpark\Building\Document;
 use OddSpark\Building\Edits;
 use OddSpark\Tests\TestRig;
 use OddSpark\Wiring\Checks;
 use OddSpark\Wiring\Finding;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -79,6 +81,34 @@ final class BuildsTest extends TestCase
             );
             self::assertNotNull($s->until(fn (TestRig $s) => ! $s->isLit(), 30));
         }
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function shipped(): iterable
+    {
+        foreach ((new Library())->builds() as $name) {
+            yield $name => [$name];
+        }
+    }
+
+    /** What is kept of a model is what made it: done again, it comes to the same. */
+    #[DataProvider('shipped')]
+    public function test_a_shipped_model_is_what_its_edits_come_to(string $name): void
+    {
+        $library = new Library();
+        self::assertSame(
+            (string) file_get_contents(__DIR__."/../../models/$name.json"),
+            Document::text(Build::of($name, $library->build($name))->document($library)),
+            "write it anew: php core/bin/models.php $name",
+        );
+    }
+
+    public function test_a_condensing_furnace_is_made_in_150_acts_and_two_zones_on_a_boiler_in_40(): void
+    {
+        $library = new Library();
+        $acts = fn (string $name): int => Build::of($name, $library->build($name))->size();
+        self::assertLessThanOrEqual(150, $acts('furnace-condensing'));
+        self::assertLessThanOrEqual(40, $acts('zones-circulators'));
     }
 
     public function test_pipes_are_known_to_undo_difference_copies_and_removal(): void

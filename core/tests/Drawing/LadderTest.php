@@ -39,13 +39,20 @@ final class LadderTest extends TestCase
                 self::assertContains($part['id'], $loads);
             }
         }
+        $millivolts = array_merge(...array_map(
+            fn (array $c): array => array_column($c['rungs'], 'load'),
+            array_filter(Ladder::of($model)['circuits'], fn (array $c): bool => str_contains($c['title'], 'millivolts')),
+        ) ?: [[]]);
         foreach ($rungs as $rung) {
             $loads = array_keys(array_filter(array_column($rung['elements'], 'load')));
             self::assertCount(1, $loads, 'one load a rung');
             foreach ($rung['elements'] as $i => $e) {
-                // behind the load only what opens the return, as both poles of a switch do
+                // behind the load only what opens the return, as both poles of a switch do; in the loop of a
+                // thermopile, which no side of is earth, and within the load itself, anything
                 self::assertTrue(
-                    $i <= $loads[0] || in_array($model->kindOf($e['part'])?->family->value, ['supply', 'limit'], true),
+                    $i <= $loads[0] || $e['part'] === $rung['elements'][$loads[0]]['part'] ||
+                        in_array($rung['load'], $millivolts, true) ||
+                        in_array($model->kindOf($e['part'])?->family->value, ['supply', 'limit', 'relay'], true),
                     "{$e['title']} lies behind the load",
                 );
             }

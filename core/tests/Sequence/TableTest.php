@@ -273,7 +273,8 @@ final class TableTest extends TestCase
             $note('boiler-230/board.control', $s)(150);
         }
         $library = new Library();
-        foreach (array_diff($library->tables(), ['furnace-hot-surface']) as $table) {
+        foreach (array_keys($met) as $table) { // the others: TableRunsTest
+            $table = (string) $table;
             $all = array_map('strval', array_keys($library->table($table)['states']));
             self::assertSame([], array_values(array_diff($all, array_keys($met[$table]))), "$table: never met");
         }

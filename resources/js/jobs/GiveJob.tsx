@@ -36,10 +36,12 @@ interface Props extends Pick<ModelPage, 'visits' | 'rules' | 'courses' | 'before
     form: InertiaFormProps<Job>
     /** the fault that is chosen, in words */
     chosen: string | null
+    /** what the customer says of it is not known yet: another's words must not go out with it */
+    working: boolean
 }
 
 /** What a job is: how the appliance is found, what the customer says, under which rules, to whom. */
-export function GiveJob({ form, visits, rules, courses, before, titles, chosen }: Props) {
+export function GiveJob({ form, visits, rules, courses, before, titles, chosen, working }: Props) {
     const all = courses.find((c) => c.id === form.data.course)?.trainees ?? []
     return (
         <Stack
@@ -209,8 +211,8 @@ export function GiveJob({ form, visits, rules, courses, before, titles, chosen }
                     }
                 />
             </details>
-            <MainButton type="submit" flexShrink={0} disabled={form.processing}>
-                {t('Give the job')}
+            <MainButton type="submit" flexShrink={0} disabled={form.processing || working}>
+                {working ? t('Working out what the customer says…') : t('Give the job')}
             </MainButton>
             {form.errors.fault && (
                 <Text color="danger" role="alert">

@@ -62,11 +62,12 @@ export default function Model({
     const isHealthy = fault === HEALTHY && visit === Object.keys(visits)[0]
     const preview = useTold<Preview>(
         `/models/${model.id}/preview?fault=${encodeURIComponent(fault)}&visit=${encodeURIComponent(visit)}`,
-        { enabled: !isHealthy, keep: true },
+        { keep: true },
     )
     const shown = isHealthy ? null : (preview.data ?? null)
     const error = isHealthy ? null : (preview.error?.message ?? null)
-    const told = preview.isPlaceholderData ? undefined : preview.data?.complaint
+    const isThere = preview.data !== undefined && !preview.isPlaceholderData
+    const told = isThere ? preview.data?.complaint : undefined
     useEffect(() => {
         if (told) form.setData('complaint', told.map((c) => c.text).join(' '))
         // the form is the same object for this page's life
@@ -244,6 +245,7 @@ export default function Model({
                             before={before}
                             titles={titles}
                             chosen={chosen && fault !== HEALTHY ? chosen.title : null}
+                            working={!isThere && error === null}
                         />
                         <FreeBenches model={model.id} courses={courses} free={free} />
                     </Stack>

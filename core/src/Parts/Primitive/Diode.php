@@ -33,7 +33,10 @@ final class Diode extends Primitive
 
     private readonly float $reverse;
 
-    /** @param Figures $p from, to: the way it lets through; forward_ohm, reverse_ohm; open, shorted */
+    /**
+     * @param Figures $p from, to: the way it lets through; forward_ohm, reverse_ohm; weak: what gets through feeds
+     *     nothing, and is no way for the wiring; open, shorted
+     */
     public function __construct(private readonly array $p, private readonly Fittings $f)
     {
         $this->forward = (float) ($p['forward_ohm'] ?? self::FORWARD_OHM);
@@ -42,7 +45,7 @@ final class Diode extends Primitive
 
     public static function wiring(array $spec): array
     {
-        return [Wired::switch($spec['from'], $spec['to'])];
+        return ($spec['weak'] ?? false) ? [] : [Wired::switch($spec['from'], $spec['to'])];
     }
 
     public static function figures(array $spec): array

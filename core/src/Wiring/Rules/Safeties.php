@@ -20,6 +20,10 @@ final class Safeties extends Rule
             if ($e['load'] || $this->model()->kindOf($e['part'])?->isGuardingSwitch($e['name']) !== true) {
                 continue;
             }
+            $safety = $this->model()->part($e['part']);
+            if ($safety === null || ! $this->model()->guardsFuel($safety, $e['name'])) {
+                continue;
+            }
             foreach ($fuel as $valve => $on) {
                 $part = Model::split($valve)[0];
                 if (! isset($on["{$e['part']}.{$e['name']}"])) {

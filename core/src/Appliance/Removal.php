@@ -2,13 +2,11 @@
 
 declare(strict_types=1);
 
-namespace OddSpark\Building;
-
-use OddSpark\Appliance\Model;
-use OddSpark\Appliance\Shapes;
+namespace OddSpark\Appliance;
 
 /**
- * Parts, wires and what is included, taken off the board with all that speaks of them.
+ * Parts, wires and what is included, taken off a board, or left out of an appliance within another, with all that
+ * speaks of them.
  *
  * @phpstan-import-type ModelDocument from Shapes
  */
@@ -21,29 +19,9 @@ final readonly class Removal
      * @param list<string> $parts parts, or what is included
      * @param list<string> $wires wires and pipes
      * @return ModelDocument
-     *
-     * @throws EditError when something of that is not there
      */
-    public function from(array $d, array $parts, array $wires): array
+    public static function from(array $d, array $parts, array $wires): array
     {
-        $known = array_fill_keys(
-            [...array_column($d['parts'], 'id'), ...array_column($d['includes'] ?? [], 'id')],
-            true,
-        );
-        foreach ($parts as $id) {
-            isset($known[$id]) ||
-                throw new EditError(
-                    '/parts',
-                    isset($known[explode('.', $id)[0]])
-                        ? "\"$id\" belongs to \"".
-                            explode('.', $id)[0].
-                            '", which is included: take that off as a whole, or name it under "without".'
-                        : "There is no part called \"$id\".",
-                );
-        }
-        foreach (array_diff($wires, array_column($d['wires'], 'id'), array_column($d['pipes'] ?? [], 'id')) as $id) {
-            throw new EditError('/wires', "There is no wire or pipe called \"$id\".");
-        }
         $gone = array_fill_keys($parts, true);
         $isGone = fn (string $id): bool => isset($gone[$id]) ||
             (isset($gone[explode('.', $id)[0]]) && ! in_array($id, array_column($d['parts'], 'id'), true));
@@ -127,6 +105,9 @@ final readonly class Removal
             if (isset($door['through'])) {
                 $d['doors'][$i]['through'] = array_values(array_filter($door['through'], fn (string $l) => ! $at($l)));
             }
+            if (isset($door['sight_glass'])) {
+                $d['doors'][$i]['sight_glass'] = array_values(array_filter($door['sight_glass'], fn (string $c) => ! $at($c)));
+            }
             if (isset($door['interlock']) && $at($door['interlock'])) {
                 unset($d['doors'][$i]['interlock']);
             }
@@ -135,6 +116,9 @@ final readonly class Removal
             $d['visits'][$id]['household'] = array_values(
                 array_filter($visit['household'], fn (array $step) => ! $isGone($step['part'] ?? $step['reset'] ?? '')),
             );
+        }
+        if (isset($d['ports'])) {
+            $d['ports'] = array_filter($d['ports'], fn (array $port): bool => ! $at($port['at']));
         }
         $d = self::unheard($d, $isGone);
         $used = array_column($d['wires'], 'cable');
@@ -168,7 +152,7 @@ final readonly class Removal
                 $d['visits'][$id]['arrives']['unlike'] = $left;
             }
         }
-        foreach (['heat', 'cycle', 'air', 'hum', 'smell', 'fumes'] as $what) {
+        foreach (['heat', 'cool', 'cycle', 'air', 'hum', 'smell', 'fumes'] as $what) {
             if (isset($d['household'][$what])) {
                 $d['household'][$what] = array_filter(
                     $d['household'][$what],
