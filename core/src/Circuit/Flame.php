@@ -32,6 +32,8 @@ final readonly class Flame
         public float $peak,
         /** Of what feeds it, Ω. */
         private float $source,
+        /** Ω that it has at least: where next to nothing feeds it, the rest is a difference of two large figures. */
+        private float $least,
     ) {}
 
     /**
@@ -53,7 +55,7 @@ final readonly class Flame
         $d = $nr * $nr + $ni * $ni;
         if ($ohms === null || $d < ($isDiode ? self::HELD_BY_DIODE : self::HELD_BY_FLAME)) {
             // nothing feeds the rod: its wire is open
-            return new self(0.0, 0.0, 0.5 * (1 / $forward + 1 / $reverse), 0.0, 0.0);
+            return new self(0.0, 0.0, 0.5 * (1 / $forward + 1 / $reverse), 0.0, 0.0, $forward);
         }
         [$vr, $vi] = $volts;
         $peak = M_SQRT2 * sqrt(($vr * $vr + $vi * $vi) / $d);
@@ -61,7 +63,7 @@ final readonly class Flame
         $a = 1 / ($forward + $source);
         $b = 1 / ($reverse + $source);
 
-        return new self($a, $b, 0.5 * ($a + $b), $peak, $source);
+        return new self($a, $b, 0.5 * ($a + $b), $peak, $source, $forward);
     }
 
     /**
@@ -108,7 +110,7 @@ final readonly class Flame
         }
         $both = $this->forward * self::fundamental($x) + $this->reverse * self::fundamental(-$x);
 
-        return 1 / (1 / max($both, 1e-15) - $this->source) - $shunt;
+        return 1 / max(1 / max($both, 1e-15) - $this->source, $this->least) - $shunt;
     }
 
     /** A rms of its current's harmonics, with such a share of DC. */

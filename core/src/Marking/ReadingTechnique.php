@@ -27,6 +27,9 @@ final class ReadingTechnique
     /** Volts AC between two places from which a DC range is the wrong one. */
     private const FED_V = 5.0;
 
+    /** Share of the AC from which on DC beside it tells something; half waves have 0.45 of what they are made of. */
+    private const HALF_WAVE = 0.2;
+
     /** Volts under which nothing stands there. */
     public const NOTHING_V = 1.0;
 
@@ -147,16 +150,16 @@ final class ReadingTechnique
      */
     private function mode(Reading $reading, string $red, string $black, array $candidates): array
     {
+        [$a, $b] = [$this->plan->places[$red], $this->plan->places[$black]];
+        $isFed = false;
         foreach ($this->solutions($candidates) as $s) {
-            [$a, $b] = [$this->plan->places[$red], $this->plan->places[$black]];
-            if ($s->acVolts($a, $b) > self::FED_V && abs($s->dcVolts($a, $b)) < 0.2 * $s->acVolts($a, $b)) {
-                return [
-                    'mode' => 'Volts DC on an AC circuit: it reads near zero, good or bad.',
-                ];
+            if (abs($s->dcVolts($a, $b)) >= self::HALF_WAVE * max(self::FED_V, $s->acVolts($a, $b))) {
+                return []; // fed through a diode, DC is what tells there
             }
+            $isFed = $isFed || $s->acVolts($a, $b) > self::FED_V;
         }
 
-        return [];
+        return $isFed ? ['mode' => 'Volts DC on an AC circuit: it reads near zero, good or bad.'] : [];
     }
 
     /**

@@ -88,9 +88,10 @@ final readonly class Basics implements Judge
     public static function wanted(AttemptReview $account): array
     {
         $there = [];
+        $burns = $account->plan->model->household()->cool === [] || $account->plan->model->household()->heat !== [];
         foreach ($account->plan->model->parts() as $part) {
             $basic = self::basic($part->kind);
-            if ($basic !== null) {
+            if ($basic !== null && ($basic !== 'fuel' || $burns)) { // what cools asks for none
                 $there[$basic] = true;
             }
             if ($part->kind->hasCode()) {

@@ -74,9 +74,12 @@ final class Verify implements Judge
     /** @param list<array{text: string, entry: int|null}> $why */
     private function cycle(AttemptReview $account, array &$why): float
     {
+        $household = $account->plan->model->household();
+        $cools = $household->heat === [] && $household->cool !== [];
+        $kind = $cools ? 'cooling' : 'heating';
         $done = $account->entriesThat(Quality::Restores);
         if ($done === [] && $account->repairs->isLeft()) {
-            $why[] = Line::say('No heating cycle was watched after a repair: there was none.');
+            $why[] = Line::say("No $kind cycle was watched after a repair: there was none.");
 
             return 0.0;
         }
@@ -85,14 +88,15 @@ final class Verify implements Judge
         $from = $this->mended($account, $done);
         foreach ($this->cycles($account->plan) as $channel => $values) {
             foreach ($account->seen->perceived[$channel] ?? [] as [$start, $end, $value]) {
-                if ($start >= $from && $end > $start && in_array($value, $values, true) && $this->burned($from, $end)) {
-                    $why[] = Line::say('A heating cycle was watched after the repair.');
+                $isOne = $start >= $from && $end > $start && in_array($value, $values, true);
+                if ($isOne && ($cools || $this->burned($from, $end))) {
+                    $why[] = Line::say("A $kind cycle was watched after the repair.");
 
                     return 1.0;
                 }
             }
         }
-        $why[] = Line::say('No heating cycle was watched after the repair.');
+        $why[] = Line::say("No $kind cycle was watched after the repair.");
 
         return 0.0;
     }
