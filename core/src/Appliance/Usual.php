@@ -116,8 +116,10 @@ final readonly class Usual
                     }
                     $household['smell'][$channel] = array_values(array_intersect($says, ['gas']));
                     $household['fumes'][$channel] = array_values(array_intersect($says, ['soots', 'spills']));
-                } elseif ($percept['sense'] === 'hearing' && in_array('hums', $says, true)) {
-                    $household['hum'][$channel] = ['hums'];
+                } elseif ($percept['sense'] === 'hearing' && array_intersect(['hums', 'runs'], $says) !== []) {
+                    if (in_array('hums', $says, true)) {
+                        $household['hum'][$channel] = ['hums'];
+                    }
                     if ($kind['family'] === Family::Blower->value) {
                         $household['air'][$channel] = array_values(array_intersect($says, ['runs', 'slow']));
                     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Process;
 
 use OddSpark\Parts\Ability\HoldsHeat;
+use OddSpark\Parts\Ability\IsWarm;
 use OddSpark\Parts\Ability\NeedsPipes;
 use OddSpark\Parts\Condition;
 use OddSpark\Parts\Figure;
@@ -26,7 +27,7 @@ use OddSpark\Trade\Response;
  * @phpstan-import-type Figures from Primitive
  * @phpstan-import-type Slot from Primitive
  */
-final class HeatStore extends Primitive implements HoldsHeat, NeedsPipes
+final class HeatStore extends Primitive implements HoldsHeat, IsWarm, NeedsPipes
 {
     public const AT_ONCE = true;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Process;
 
+use OddSpark\Parts\Ability\IsWarm;
 use OddSpark\Parts\Condition;
 use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
@@ -19,7 +20,7 @@ use OddSpark\Trade\Response;
  *
  * @phpstan-import-type Figures from Primitive
  */
-final class Spot extends Primitive
+final class Spot extends Primitive implements IsWarm
 {
     public const AT_ONCE = true;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Process;
 
+use OddSpark\Parts\Ability\IsWarm;
 use OddSpark\Parts\Ability\NeedsPipes;
 use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
@@ -17,7 +18,7 @@ use OddSpark\Trade\Response;
  *
  * @phpstan-import-type Figures from Primitive
  */
-final class StackHeat extends Primitive implements NeedsPipes
+final class StackHeat extends Primitive implements IsWarm, NeedsPipes
 {
     public const AT_ONCE = true;
 

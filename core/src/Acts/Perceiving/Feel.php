@@ -13,6 +13,7 @@ use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Medium;
 use OddSpark\Appliance\Model;
 use OddSpark\Instruments\Thermometer;
+use OddSpark\Parts\Ability\IsWarm;
 use OddSpark\Parts\Ability\Turns;
 
 /** A hand on a part: its warmth, its tremor. */
@@ -89,7 +90,8 @@ final readonly class Feel extends Act
                 [$other, $port] = Model::split($there);
                 $gives = $now->model->kindOf($other)?->ports[$port] ?? null;
                 $isHere = Model::split($here)[0] === $this->part();
-                if ($isHere && $gives?->medium === Medium::Heat && $gives->of !== null) {
+                $of = $now->model->kindOf($other)->primitives[$gives->of ?? ''] ?? null;
+                if ($isHere && $gives?->medium === Medium::Heat && $of?->can(IsWarm::class) === true) {
                     return "$other.{$gives->of}";
                 }
             }
