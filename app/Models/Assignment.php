@@ -44,7 +44,7 @@ use OddSpark\Marking\Schools;
 class Assignment extends Model
 {
     /** The version of the computation that a job was given under. */
-    public const ENGINE = 9;
+    public const ENGINE = 10;
 
     protected $fillable = [
         'appliance_id',

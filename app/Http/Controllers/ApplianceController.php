@@ -72,7 +72,11 @@ class ApplianceController extends Controller
         $model = $appliance->model();
 
         return Inertia::render('Model', [
-            'model' => ['id' => $appliance->id, 'title' => $appliance->title, 'notes' => $model->document['notes']],
+            'model' => ['id' => $appliance->id, 'title' => $appliance->title, 'notes' => $model->document['notes'], 'about' => [
+                'author' => $model->document['about']['author'] ?? null,
+                'licence' => $model->document['about']['licence'] ?? null,
+            ]],
+            'comes_with' => $this->jobs($model),
             'board' => json_decode($appliance->board, true),
             'visits' => $model->visitTitles(),
             'faults' => array_values(array_map(
@@ -107,6 +111,24 @@ class ApplianceController extends Controller
                     ],
                 ),
         ]);
+    }
+
+    /**
+     * Jobs that came with its document, as far as it still has their fault and visit.
+     *
+     * @return list<array{title: string, fault: string, visit: string, kind: string}>
+     */
+    private function jobs(Model $model): array
+    {
+        $faults = FaultSet::of($model)->faults;
+        $there = array_filter(
+            $model->document['jobs'] ?? [],
+            fn (array $j): bool => isset($faults[$j['fault']]) && in_array($j['visit'], $model->visits(), true),
+        );
+
+        return array_values(array_map(fn (array $j): array => [
+            'title' => $j['title'], 'fault' => $j['fault'], 'visit' => $j['visit'], 'kind' => $j['kind'] ?? 'practice',
+        ], $there));
     }
 
     /** What a fault does: its tape, and what the customer would say. */

@@ -68,7 +68,7 @@ class DraftController extends Controller
         $said = $request->validated();
         try {
             $document = match (true) {
-                isset($said['file']) => Document::read($said['file'], $this->library),
+                isset($said['file']) => $this->taken(Document::read($said['file'], $this->library)),
                 isset($said['model']) => Document::read(
                     Document::text($this->library->document($said['model'])),
                     $this->library,
@@ -100,6 +100,22 @@ class DraftController extends Controller
         }
 
         return redirect('/drafts/'.$this->drafting->begin($request->user(), $document, $words)->id);
+    }
+
+    /**
+     * As it is kept here: what it needs to be read was asked at the door.
+     *
+     * @param array<string, mixed> $document
+     * @return array<string, mixed>
+     */
+    private function taken(array $document): array
+    {
+        unset($document['about']['made_with']);
+        if (($document['about'] ?? []) === []) {
+            unset($document['about']);
+        }
+
+        return $document;
     }
 
     public function show(Request $request, Draft $draft): Response

@@ -22,6 +22,9 @@ final class Library
 {
     public const MAX_BYTES = 4_000_000;
 
+    /** What a document can ask for that is known here: raised when something is added that an older one lacks. */
+    public const READS = 10;
+
     private const MAX_DEPTH = 32;
 
     /** @var array<string, KindDocument> kinds that were read */
@@ -187,6 +190,27 @@ final class Library
     }
 
     /**
+     * Whether a document asks for nothing that a newer program has and this one has not.
+     *
+     * @param array<mixed> $document as it was read
+     *
+     * @throws DocumentError
+     */
+    public static function isKnown(array $document): void
+    {
+        foreach (['odd_spark_model' => 2, 'about/made_with' => self::READS] as $where => $known) {
+            $of = explode('/', $where);
+            $asks = isset($of[1]) ? $document[$of[0]][$of[1]] ?? null : $document[$of[0]] ?? null;
+            if (is_int($asks) && $asks > $known) {
+                throw new DocumentError(
+                    "/$where",
+                    "It was made with a newer Odd Spark ($asks; this one reads up to $known). Bring this one up to date first.",
+                );
+            }
+        }
+    }
+
+    /**
      * As this version has it: a family that was written freely, when a kind of one's own could have any, is one's own.
      *
      * @param ModelDocument $document
@@ -194,6 +218,7 @@ final class Library
      */
     private static function migrated(array $document): array
     {
+        self::isKnown($document);
         if (is_array($document['includes'] ?? null) && $document['includes'] !== []) {
             $document += ['parts' => [], 'wires' => []]; // what it includes may be all there is
         }

@@ -40,6 +40,8 @@ final class Difference
         'ports' => 'Ports',
         'board' => 'Size of the board',
         'notes' => 'Notes',
+        'about' => 'Author and licence',
+        'jobs' => 'Jobs that come with it',
         'plate' => 'Rating plate',
         'readings' => 'Expected readings',
     ];

@@ -78,6 +78,7 @@ final class Document
     public static function read(string $text, Library $library): array
     {
         $document = Library::parse($text);
+        Library::isKnown($document);
         Schema::checkDraft($document);
         foreach (
             [

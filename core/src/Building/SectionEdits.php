@@ -21,6 +21,8 @@ final readonly class SectionEdits
     private const SECTIONS = [
         'title',
         'notes',
+        'about',
+        'jobs',
         'supply',
         'board',
         'process',

@@ -19,6 +19,17 @@ use PHPUnit\Framework\TestCase;
 /** The examples of the documents under docs/ are run, so that they stay true. */
 final class DocsTest extends TestCase
 {
+    public function test_the_page_of_equipment_names_every_model_and_every_call(): void
+    {
+        $page = (string) file_get_contents(__DIR__.'/../../../docs/equipment.md');
+        foreach ((new Library())->names() as $name) {
+            self::assertStringContainsString("| `$name` |", $page);
+        }
+        foreach (glob(__DIR__.'/../calls/*.json') ?: [] as $call) {
+            self::assertMatchesRegularExpression('/[ ,]'.basename($call, '.json').'[ ,]/', $page);
+        }
+    }
+
     public function test_the_edits_and_the_wire_list_of_the_page_on_making_a_model(): void
     {
         $library = new Library();

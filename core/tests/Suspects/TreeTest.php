@@ -83,7 +83,10 @@ final class TreeTest extends TestCase
             self::assertGreaterThanOrEqual(1, $fault['grade']);
             self::assertLessThanOrEqual(5, $fault['grade']);
         }
-        self::assertSame($this->kept()[$name], $this->firstQuestions($all['tree']), 'read, and its verdict committed');
+        $kept = $this->kept()[$name] ?? null; // of the models that were there first
+        if ($kept !== null) {
+            self::assertSame($kept, $this->firstQuestions($all['tree']), 'read, and its verdict committed');
+        }
     }
 
     /** @return array<string, array<string, mixed>> by model: what is asked first, and then after each answer */
@@ -131,7 +134,7 @@ final class TreeTest extends TestCase
             'oil-furnace',
             'boiler-simple-230',
         ];
-        foreach (getenv('SPARK_ALL_FAULTS') === false ? $names : [...$names, 'zones-hydronic'] as $name) {
+        foreach (getenv('SPARK_ALL_FAULTS') === false ? $names : (new Library())->names() as $name) {
             yield $name => [$name];
         }
     }

@@ -1,6 +1,7 @@
 import { Box, Button, Heading, HStack, Stack, Text, Textarea } from '@chakra-ui/react'
 import { useState, type DragEvent } from 'react'
 import { FileLink } from '@/lib/FileLink'
+import { Field } from './Field'
 import { Word } from './Word'
 import type { Edit } from './types'
 import { ToolButton } from '@/theme/buttons'
@@ -18,8 +19,14 @@ const OUT = [
     ['sequence.pdf', 'Sequence in time, for paper'],
 ] as const
 
+interface Props {
+    draft: number
+    about: { author?: string; licence?: string }
+    edit: (...edits: Edit[]) => Promise<boolean>
+}
+
 /** Out as files that others can read; a wire list in, by file, drop or paste. */
-export function Files({ draft, edit }: { draft: number; edit: (...edits: Edit[]) => Promise<boolean> }) {
+export function Files({ draft, about, edit }: Props) {
     const [csv, setCsv] = useState('')
     const [over, setOver] = useState(false)
     const drop = (e: DragEvent) => {
@@ -33,6 +40,21 @@ export function Files({ draft, edit }: { draft: number; edit: (...edits: Edit[])
                 <Heading as="h3" size="sm">
                     {t('Out')}
                 </Heading>
+                <Text fontSize="note" color="faint">
+                    {t('The document takes its custom parts along, and the jobs that you have given on it.')}
+                </Text>
+                <HStack gap="2" my="2" align="flex-end">
+                    <Field
+                        label={t('Author')}
+                        value={about.author ?? ''}
+                        onSet={(author) => void edit({ do: 'set', path: '/about/author', value: author || null })}
+                    />
+                    <Field
+                        label={t('License')}
+                        value={about.licence ?? ''}
+                        onSet={(licence) => void edit({ do: 'set', path: '/about/licence', value: licence || null })}
+                    />
+                </HStack>
                 {OUT.map(([what, words]) => (
                     <Button
                         key={what}

@@ -102,7 +102,7 @@ export function SideTabs({ id, bench, side, cursor, onSide, onVolts, onShow }: P
                 <Versions draft={id} step={draft.step} onRestore={bench.restore} />
             </Pane>
             <Pane value="files">
-                <Files draft={id} edit={edit} />
+                <Files draft={id} about={draft.document.about ?? {}} edit={edit} />
             </Pane>
         </Tabs.Root>
     )

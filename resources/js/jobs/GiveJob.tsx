@@ -38,10 +38,12 @@ interface Props extends Pick<ModelPage, 'visits' | 'rules' | 'courses' | 'before
     chosen: string | null
     /** what the customer says of it is not known yet: another's words must not go out with it */
     working: boolean
+    /** jobs that came with the model from elsewhere */
+    comes: ModelPage['comes_with']
 }
 
 /** What a job is: how the appliance is found, what the customer says, under which rules, to whom. */
-export function GiveJob({ form, visits, rules, courses, before, titles, chosen, working }: Props) {
+export function GiveJob({ form, visits, rules, courses, before, titles, chosen, working, comes }: Props) {
     const all = courses.find((c) => c.id === form.data.course)?.trainees ?? []
     return (
         <Stack
@@ -62,6 +64,24 @@ export function GiveJob({ form, visits, rules, courses, before, titles, chosen, 
             <Text fontSize="text" color="faint">
                 {chosen ?? t('Healthy: nothing wrong. Pick a fault on the left, or give it as it is.')}
             </Text>
+            {comes.length > 0 && (
+                <details>
+                    <summary>{t('Jobs that came with this model')}</summary>
+                    <Stack gap="1" mt="1">
+                        {comes.map((job) => (
+                            <ToolButton
+                                key={job.title}
+                                h="auto"
+                                minH="touch"
+                                whiteSpace="normal"
+                                onClick={() => form.setData((now) => ({ ...now, ...job }))}
+                            >
+                                {job.title}
+                            </ToolButton>
+                        ))}
+                    </Stack>
+                </details>
+            )}
             <Row label={t('How it is found')} error={form.errors.visit}>
                 <Select
                     label={t('How it is found')}

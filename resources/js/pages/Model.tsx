@@ -32,6 +32,7 @@ export default function Model({
     rules,
     free,
     before,
+    comes_with,
 }: ModelPage) {
     const [view, setView] = useState<'Board' | 'Ladder' | 'Sequence' | 'Faults'>('Board')
     const [words, setWords] = useState('')
@@ -97,6 +98,11 @@ export default function Model({
                     <Heading as="h1" size="md">
                         {model.title}
                     </Heading>
+                    {(model.about.author ?? model.about.licence) && (
+                        <Text fontSize="note" color="faint">
+                            {[model.about.author, model.about.licence].filter(Boolean).join(', ')}
+                        </Text>
+                    )}
                     <Input
                         aria-label={t('Find a fault')}
                         placeholder={t('Find a fault')}
@@ -246,6 +252,7 @@ export default function Model({
                             titles={titles}
                             chosen={chosen && fault !== HEALTHY ? chosen.title : null}
                             working={!isThere && error === null}
+                            comes={comes_with}
                         />
                         <FreeBenches model={model.id} courses={courses} free={free} />
                     </Stack>

@@ -1529,6 +1529,10 @@ export interface ModelPage {
         id: number
         notes: string
         title: string
+        about: {
+            author: string | null
+            licence: string | null
+        }
     }
     rules: {
         id: number
@@ -1544,6 +1548,12 @@ export interface ModelPage {
         id: number
         title: string
         course: number
+    }[]
+    comes_with: {
+        title: string
+        fault: string
+        visit: string
+        kind: 'practice' | 'exam'
     }[]
 }
 export interface Preview {

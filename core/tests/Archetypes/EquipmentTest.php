@@ -1,0 +1,284 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Tests\Archetypes;
+
+use OddSpark\Bench\Bench;
+use OddSpark\Faults\FaultSet;
+use OddSpark\Tests\AtTheBench;
+use OddSpark\Tests\TestRig;
+use PHPUnit\Framework\TestCase;
+
+/** What the trade tells of each kind of equipment, as it is met at the bench. Common practice, no source. */
+final class EquipmentTest extends TestCase
+{
+    use AtTheBench;
+
+    public function test_a_jammed_two_port_valve_calls_for_ever_and_lets_go_when_its_head_comes_off(): void
+    {
+        $this->arrive('two-valve-230', 'hw-valve:jammed-open');
+        foreach (['ch', 'hw'] as $lever) {
+            $this->do('set', ['part' => 'programmer', 'lever' => $lever, 'to' => 'off']);
+        }
+        $this->wait(60);
+        self::assertEqualsWithDelta(235, $this->read('vac', 'hw-valve.OG', 'hw-valve.BU'), 15, 'orange stays live');
+        self::assertLessThan(20, $this->read('vac', 'hw-valve.BN', 'hw-valve.BU'), 'though nothing drives it');
+        self::assertLessThan(20, $this->read('vac', 'ch-valve.BN', 'ch-valve.BU'));
+        $this->do('leads', ['red' => null, 'black' => null]);
+        $this->do('set', ['part' => 'boiler.spur', 'lever' => 'lever', 'to' => 'off']);
+        $this->do('head', ['part' => 'hw-valve', 'to' => 'off']);
+        $this->do('set', ['part' => 'boiler.spur', 'lever' => 'lever', 'to' => 'on']);
+        $this->wait(30);
+        self::assertLessThan(20, $this->read('vac', 'hw-valve.OG', 'hw-valve.BU'), 'its spring drives it home');
+    }
+
+    public function test_behind_the_jammed_valve_lies_the_switch_that_should_have_driven_it(): void
+    {
+        $s = TestRig::of('two-valve-230', $this->faults('two-valve-230', 'hw-valve:jammed-open', 'programmer:hw-dead'));
+        $s->run(120);
+        self::assertGreaterThan(200, $s->volts('hw-valve.OG', 'hw-valve.BU'), 'hot water is made: nobody misses the switch');
+        $repaired = TestRig::of('two-valve-230', $this->faults('two-valve-230', 'programmer:hw-dead'));
+        $repaired->put('cylinder.store', 30)->run(120);
+        self::assertLessThan(20, $repaired->volts('hw-valve.BN', 'hw-valve.BU'), 'with a new head it shows');
+        self::assertSame(0.0, $repaired->slot('hw-valve.way', 'free'));
+    }
+
+    public function test_a_thermopile_that_opens_when_hot_climbs_and_falls_to_nothing(): void
+    {
+        $this->arrive('water-heater-thermopile', 'pile:opens-hot');
+        $this->lightWaterHeater();
+        $this->do('plug', ['part' => 'plug', 'to' => 'off']);
+        $this->do('dial', ['mode' => 'mvdc']);
+        $this->do('leads', ['red' => 'pile.plus', 'black' => 'pile.minus']);
+        $this->wait(5);
+        $climbs = $this->do('read')->reading->value ?? 0.0;
+        self::assertGreaterThan(60, $climbs);
+        $this->wait(60);
+        self::assertLessThan(5, abs($this->do('read')->reading->value ?? INF));
+        self::assertLessThan(1, $this->read('ohm', 'cut-off.a', 'cut-off.b'), 'and the cut-off is good');
+    }
+
+    /** R + E/I or R − E/I: half a volt at a milliampere is five hundred ohms more or less (derived). */
+    public function test_ohms_on_a_hot_thermopile_depend_on_which_lead_is_where(): void
+    {
+        $this->arrive('water-heater-thermopile');
+        $this->lightWaterHeater();
+        $this->wait(60);
+        $this->do('plug', ['part' => 'plug', 'to' => 'off']);
+        $there = $this->read('ohm', 'pile.plus', 'pile.minus');
+        $back = $this->read('ohm', 'pile.minus', 'pile.plus');
+        self::assertGreaterThan(100, abs($there - $back), 'of a part of three ohms');
+    }
+
+    public function test_by_dc_a_closed_switch_has_one_sign_on_both_sides_and_an_open_one_two(): void
+    {
+        foreach (['healthy' => 1, 'pressure:stuck-open' => -1] as $fault => $sign) {
+            $this->arrive('furnace-valve-ignition', $fault);
+            $this->do('door', ['to' => 'open']);
+            $this->do('hold', ['to' => 'held']);
+            $this->wait(40);
+            $one = $this->read('vdc', 'valve.PS1', 'valve.COM');
+            $other = $this->read('vdc', 'valve.PS2', 'valve.COM');
+            self::assertSame($sign, ($one <=> 0.0) * ($other <=> 0.0), "$fault: $one and $other V");
+        }
+    }
+
+    public function test_a_two_stage_valve_is_fed_in_the_seconds_of_the_trial_and_not_at_all_with_its_coil_gone(): void
+    {
+        $s = TestRig::withFault('furnace-two-stage', 'meter:no-gas');
+        $s->until(fn (TestRig $s) => $s->slot('board.control', 'state') === 'trial', 120);
+        $s->run(1);
+        self::assertEqualsWithDelta(26, $s->volts('valve.LO', 'valve.C'), 2.5);
+        self::assertLessThan(0.5, $s->volts('valve.HI', 'valve.C'), 'the second stage comes later');
+        $ends = $s->until(fn (TestRig $s) => $s->slot('board.control', 'state') !== 'trial', 30);
+        self::assertEqualsWithDelta(5, $ends, 1.5);
+        self::assertLessThan(0.5, $s->volts('valve.LO', 'valve.C'), 'a few tenths over a whole coil');
+
+        $without = TestRig::of('furnace-two-stage')->lift('w26.b')->run(120);
+        self::assertSame('valve_fault', $without->slot('board.control', 'state'), 'it makes no try');
+        self::assertEqualsWithDelta(3.5, $without->volts('w26.b', 'valve.C'), 1.5, 'feedback, and nothing');
+    }
+
+    public function test_the_second_stage_alone_passes_no_gas(): void
+    {
+        $s = TestRig::withFault('furnace-two-stage', 'w26:swapped')->run(60);
+        self::assertFalse($s->isLit());
+    }
+
+    public function test_the_fifth_valve_sags_a_small_transformer(): void
+    {
+        $volts = [];
+        foreach ([4, 5] as $valves) {
+            $s = TestRig::of('zones-five', ['transformer.windings.secondary_ohm' => 2.4]);
+            $s->set('tank-stat.set', $valves === 5 ? 155 : 90)->set('panel.jumper', 'no priority');
+            foreach ([1, 2, 3, 4] as $n) {
+                $s->set("thermostat-$n.set", 85);
+            }
+            $volts[$valves] = $s->run(90)->volts('panel.R', 'panel.C');
+        }
+        self::assertGreaterThan(0.4, $volts[4] - $volts[5], 'each valve takes its share');
+        self::assertLessThan(24, $volts[5]);
+    }
+
+    public function test_hot_water_goes_first_and_takes_the_valves_from_the_zones(): void
+    {
+        $s = TestRig::of('zones-five')->set('tank-stat.set', 155)->run(60);
+        self::assertGreaterThan(20, $s->volts('zv5.M1', 'zv5.M2'));
+        self::assertLessThan(1, $s->volts('zv1.M1', 'zv1.M2'));
+        $s->set('tank-stat.set', 90)->run(60);
+        self::assertGreaterThan(20, $s->volts('zv1.M1', 'zv1.M2'));
+    }
+
+    /** Two secondaries of 24 V, tied hot to hot out of phase, stand 48 V apart. */
+    public function test_two_transformers_out_of_phase_on_a_common_r(): void
+    {
+        $volts = [];
+        foreach ([['panel.C', 'panel.R'], ['panel.R', 'panel.C']] as [$joined, $other]) {
+            $this->arrive('zones-air');
+            $this->do('door', ['to' => 'open']);
+            $this->do('hold', ['to' => 'held']);
+            $this->do('jump', ['from' => 'furnace.board.C', 'to' => $joined]);
+            $volts[] = $this->read('vac', 'furnace.board.R', $other);
+        }
+        self::assertLessThan(2, $volts[0], 'in phase there is next to nothing between the two');
+        self::assertEqualsWithDelta(52, $volts[1], 6, 'out of phase there is twice the volts');
+    }
+
+    public function test_a_tube_heater_on_a_crossed_cord_burns_for_eight_seconds(): void
+    {
+        $s = TestRig::withFault('tube-heater', 'cord:swapped');
+        $s->until(fn (TestRig $s) => $s->isLit('burner.fire'), 120);
+        $burned = $s->until(fn (TestRig $s) => ! $s->isLit('burner.fire'), 30);
+        self::assertEqualsWithDelta(8, $burned, 1.2);
+        self::assertGreaterThan(100, $s->volts('board.N', 'screw.screw'));
+    }
+
+    public function test_a_tube_heater_is_tried_with_its_lid_on(): void
+    {
+        $s = TestRig::withFault('tube-heater-two-switch', 'tube:sooted')->run(30);
+        self::assertFalse($s->slot('exhaust.contact', 'closed'), 'the switch that is made at rest opens on a nest');
+        self::assertTrue($s->slot('box.contact', 'closed'));
+    }
+
+    public function test_a_generator_that_is_fed_and_does_not_spark_is_dead_and_one_that_is_not_fed_is_not(): void
+    {
+        foreach (['generator:dead' => true, 'board:spark-dead' => false] as $fault => $isFed) {
+            $s = TestRig::withFault('combi-230', $fault);
+            $s->until(fn (TestRig $s) => $s->slot('board.control', 'state') === 'h_trial', 60);
+            $s->run(1);
+            self::assertSame($isFed, $s->volts('generator.L', 'generator.N') > 200, $fault);
+            self::assertSame('', $s->machine->shows($s->state, 'generator.gap'), $fault);
+        }
+    }
+
+    public function test_a_contactor_pushed_by_hand_tells_the_high_side_from_the_low(): void
+    {
+        foreach (['float:open' => 'full', 'compressor:run-open' => 'stopped'] as $fault => $band) {
+            $this->arrive('heat-cool-split', $fault, 'warm');
+            $this->do('door', ['to' => 'open', 'door' => 'condenser']);
+            $this->do('push', ['part' => 'contactor', 'to' => 'in']);
+            $this->wait(4);
+            self::assertSame($band, $this->state->slots['compressor.motor']['band'], $fault);
+        }
+    }
+
+    public function test_r_and_y_joined_does_nothing_when_the_fuse_is_gone_and_the_condenser_stays_live(): void
+    {
+        $this->arrive('heat-cool-split', 'furnace.fuse:blown', 'warm');
+        $this->do('door', ['to' => 'open']);
+        $this->do('hold', ['to' => 'held']);
+        $this->wait(10);
+        self::assertLessThan(1, $this->read('vac', 'furnace.board.R', 'furnace.board.Y'), 'near nothing, made or dead');
+        $this->do('jump', ['from' => 'furnace.board.R', 'to' => 'furnace.board.Y']);
+        self::assertFalse($this->state->slots['contactor.coil']['on']);
+        self::assertGreaterThan(220, $this->read('vac', 'contactor.L1', 'contactor.L2'), 'line power stands outdoors');
+    }
+
+    public function test_a_float_switch_makes_a_dark_thermostat_and_a_living_control(): void
+    {
+        $s = TestRig::withFault('furnace-condensing', 'float:stuck-up')->run(30);
+        self::assertSame('blank', $s->machine->shows($s->state, 'thermostat.logic'));
+        self::assertSame('steady', $s->slot('board.control', 'lamp'));
+        self::assertGreaterThan(24, $s->volts('board.R', 'board.C'));
+    }
+
+    public function test_condensate_in_the_collector_box_lifts_the_float_before_it_drowns_the_switch(): void
+    {
+        $s = TestRig::withFault('furnace-condensing', 'drain:blocked');
+        self::assertNotNull($s->until(fn (TestRig $s) => $s->isLit(), 120), 'it begins');
+        self::assertNotNull($s->until(fn (TestRig $s) => ! $s->slot('float.contact', 'closed'), 3600));
+        self::assertTrue($s->slot('pressure.diaphragm', 'made'));
+        $bridged = TestRig::of('furnace-condensing', $this->faults('furnace-condensing', 'drain:blocked', 'float:bridged'));
+        self::assertNotNull($bridged->until(fn (TestRig $s) => $s->isLit(), 120));
+        self::assertNotNull(
+            $bridged->until(fn (TestRig $s) => ! $s->slot('pressure.diaphragm', 'made'), 7200),
+            'with the float bridged the pressure switch is the last that stops it',
+        );
+    }
+
+    public function test_a_module_that_fails_warm_is_well_again_after_the_power_has_been_off(): void
+    {
+        $s = TestRig::withFault('boiler-constant-pilot', 'module:warm');
+        self::assertNotNull($s->until(fn (TestRig $s) => $s->isLit(), 120), 'it runs when it is cool');
+        $s->put('room.air', 30);
+        $isGone = fn (TestRig $s): bool => $s->slot('module.control', 'kept') === 'warm';
+        self::assertNotNull($s->until($isGone, 7200), 'and fails warm');
+        $s->run(60);
+        self::assertTrue($s->isLit('pilot.fire'), 'the pilot stands: its solenoid is fed past the module');
+        self::assertFalse($s->isLit());
+        self::assertLessThan(1, $s->volts('valve.MV', 'valve.COM'));
+        $s->run(3600)->set('service.lever', 'off')->run(10)->set('service.lever', 'on');
+        self::assertNotNull($s->until(fn (TestRig $s) => $s->isLit(), 120), 'whoever cuts the power has no fault to find');
+    }
+
+    public function test_low_water_puts_out_the_pilot_too_where_the_string_feeds_its_solenoid(): void
+    {
+        $s = TestRig::of('boiler-constant-pilot')->run(120);
+        self::assertTrue($s->isLit('pilot.fire'));
+        $s->put('block.level', 0.2)->run(10);
+        self::assertFalse($s->isLit('pilot.fire'));
+    }
+
+    public function test_ghost_volts_on_an_open_zone_wire(): void
+    {
+        $this->arrive('zones-circulators');
+        $this->do('door', ['to' => 'open']);
+        $this->do('set', ['part' => 'boiler.service', 'lever' => 'lever', 'to' => 'off']);
+        $this->do('lift', ['end' => 'w18.a']);
+        $this->do('set', ['part' => 'boiler.service', 'lever' => 'lever', 'to' => 'on']);
+        $high = $this->read('vac', 'w18.a', 'relay-2.X2');
+        $low = $this->read('vlz', 'w18.a', 'relay-2.X2');
+        self::assertLessThan(0.2 * max($high, 1.0) + 0.2, $low, 'a ghost falls when it is asked to carry something');
+    }
+
+    public function test_three_ohms_of_contact_count_where_half_a_volt_drives_a_coil(): void
+    {
+        // E 600 mV, 3 Ω pile, 3 Ω coil (derived): good 286 mV on the coil, 194 over 3 Ω, 110 over 10, 68 over 20
+        foreach ([[0.05, 286], [3.0, 194], [10.0, 110], [20.0, 68]] as [$ohm, $millivolts]) {
+            $s = TestRig::of('wall-heater-millivolt', ['thermostat.contact.ohm' => $ohm, 'limit.contact.ohm' => 0.01]);
+            $s->set('valve.knob', 'pilot')->set('pilot-burner.match', 'held to it')->set('valve.button', 'pushed');
+            $s->run(180);
+            $at = 1000 * abs($s->dc('valve.TH', 'valve.TP'));
+            self::assertEqualsWithDelta($millivolts, $at, 0.12 * $millivolts, "$ohm ohms");
+        }
+    }
+
+    private function lightWaterHeater(): void
+    {
+        $this->do('door', ['to' => 'open']);
+        $this->do('set', ['part' => 'valve', 'lever' => 'knob', 'to' => 'pilot']);
+        $this->do('set', ['part' => 'pilot-burner', 'lever' => 'match', 'to' => 'pressed']);
+        $this->do('set', ['part' => 'valve', 'lever' => 'button', 'to' => 'pushed']);
+        $this->wait(3);
+        $this->do('set', ['part' => 'pilot-burner', 'lever' => 'match', 'to' => 'still']);
+    }
+
+    /** @return array<string, mixed> what several faults change together */
+    private function faults(string $model, string ...$ids): array
+    {
+        $faultSet = FaultSet::of(TestRig::plan($model)->model);
+
+        return array_merge(...array_map(fn (string $id): array => $faultSet->get($id)->set, $ids));
+    }
+}
