@@ -46,6 +46,7 @@ final class TableRunsTest extends TestCase
             ['healthy', 60], ['meter:no-gas', 400],
             [['valve.seat.stuck' => 'open'], 90, ['hose.end', 'off'], 2, ['hose.end', 'on'], 5],
         ]],
+        'constant-pilot' => ['boiler-constant-pilot', 'module.control', [['healthy', 60], ['pilot:gap', 120]]],
         'tube-heater' => ['tube-heater', 'board.control', [['healthy', 100], ['cord:swapped', 400]]],
         'thermopile-control' => ['water-heater-thermopile', 'valve.control', [
             ['healthy', ...self::LIT, 40], [['valve.control.inputs.over.on' => 100, 'valve.control.inputs.over.off' => 90], ...self::LIT, 40],
