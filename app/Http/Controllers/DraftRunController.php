@@ -10,6 +10,7 @@ use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
 use OddSpark\Building\ExpectedReadings;
+use OddSpark\Building\Included;
 use OddSpark\Building\SafetyTest;
 use OddSpark\Building\Why;
 use OddSpark\Drawing\Ladder;
@@ -42,7 +43,10 @@ class DraftRunController extends Controller
         return response()->json(
             [
                 'step' => $draft->step,
-                'findings' => array_map(fn (Finding $f) => $f->toArray(), Checks::of($model)),
+                'findings' => array_map(
+                    fn (Finding $f) => $f->toArray(),
+                    [...Included::newer($draft->content(), $library), ...Checks::of($model)],
+                ),
                 'lacks' => array_map(
                     fn (DocumentError $e) => ['pointer' => $e->pointer, 'text' => $e->sentence],
                     $library->lacks($draft->content()),

@@ -37,7 +37,9 @@ final readonly class Composition
                     'Appliances lie within each other too deep: at most '.self::DEPTH.'.',
                 );
             }
-            $inner = (new self($this->library, $this->depth + 1))->expand($this->library->document($include['model']));
+            // as it was when it was included, where that is kept
+            $inner = $include['document'] ??
+                (new self($this->library, $this->depth + 1))->expand($this->library->document($include['model']));
             $inner = $this->within($inner, $include, "/includes/$i");
             foreach ($inner['ports'] ?? [] as $name => $port) {
                 $ports["{$include['id']}.$name"] = $port['at'];
@@ -59,6 +61,18 @@ final readonly class Composition
         }
 
         return $ports === [] ? $document : self::joined($document, $ports);
+    }
+
+    /**
+     * A shipped model as it is now, to be kept with what includes it: flat, so that nothing within it changes either.
+     *
+     * @return ModelDocument
+     *
+     * @throws DocumentError
+     */
+    public static function kept(Library $library, string $model): array
+    {
+        return (new self($library))->expand($library->document($model));
     }
 
     /**

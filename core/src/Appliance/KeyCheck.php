@@ -33,8 +33,13 @@ final class KeyCheck
             $kind = $d['kinds'][$part['kind']];
             foreach ($part['params'] ?? [] as $primitive => $params) {
                 $type = self::type("/parts/$i/params/$primitive", $kind, (string) $primitive);
-                foreach (array_keys($params) as $key) {
-                    self::key("/parts/$i/params/$primitive/$key", $type, (string) $key);
+                $own = $kind['primitives'][$primitive];
+                foreach ($params as $key => $value) {
+                    $at = "/parts/$i/params/$primitive/$key";
+                    self::key($at, $type, (string) $key);
+                    if (is_array($value) && ! array_is_list($value) && ! is_array($own[$key] ?? [])) {
+                        throw new DocumentError($at, 'Must be of the form that its kind has: '.json_encode($own[$key]).'.');
+                    }
                 }
                 if (isset($params['overrides'])) {
                     $own = $kind;

@@ -413,6 +413,7 @@ final class KnownKeys
         'air-zones' => ['fan', 'heat', 'shut_1', 'shut_2'],
         'boiler-230' => ['fan', 'pump', 'spark', 'valve'],
         'combi' => ['diverter', 'fan', 'pump', 'spark', 'valve'],
+        'constant-pilot' => ['main', 'pilot', 'spark'],
         'direct-spark' => ['spark', 'valve'],
         'furnace-hot-surface' => ['cool', 'heat', 'igniter', 'inducer', 'valve'],
         'furnace-letters' => ['cool', 'heat', 'igniter', 'inducer', 'valve'],

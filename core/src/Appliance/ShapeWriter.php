@@ -10,6 +10,8 @@ namespace OddSpark\Appliance;
  */
 final readonly class ShapeWriter
 {
+    private const OPEN = 'array<string, mixed>';
+
     /** What a model may be without as it is written, and has when it has been read. */
     private const FILLED = ['process', 'universe', 'visits', 'tape'];
 
@@ -84,6 +86,9 @@ final readonly class ShapeWriter
     private function type(array $s): string
     {
         if (isset($s['$ref'])) {
+            if ($s['$ref'] === '#') {
+                return self::OPEN; // a model within a model: a type cannot hold itself
+            }
             $name = basename($s['$ref']);
             $type = $this->type($this->schema['$defs'][$name]);
 
@@ -131,7 +136,7 @@ final readonly class ShapeWriter
             return 'array<string, '.$this->type(is_array($s['additionalProperties'] ?? null) ? $s['additionalProperties'] : []).'>';
         }
         if (($s['additionalProperties'] ?? true) !== false) {
-            return 'array<string, mixed>'; // open: more may stand in it than is named
+            return self::OPEN; // more may stand in it than is named
         }
         $fields = [];
         foreach ($s['properties'] as $key => $of) {

@@ -43,7 +43,8 @@ namespace OddSpark\Appliance;
  *     hum?: array<string, list<string>>, smell?: array<string, list<string>>, fumes?: array<string, list<string>>,
  *     fuel?: 'gas'|'oil', boiler?: string, radiators?: list<string>}
  * @phpstan-type IncludeDocument array{id: string, model: string, by?: array{int|float, int|float},
- *     without?: list<string>, params?: array<string, mixed>, process?: array<string, mixed>}
+ *     without?: list<string>, params?: array<string, mixed>, process?: array<string, mixed>,
+ *     document?: array<string, mixed>}
  * @phpstan-type TapDocument array{of: string, instrument: string, part: string, label: string}
  * @phpstan-type DoorDocument array{id: string, label: string, sealed?: bool, interlock?: string,
  *     covers: list<string>, sight_glass?: list<string>, through?: list<string>}
@@ -86,6 +87,6 @@ namespace OddSpark\Appliance;
  *     from?: string, colour?: string, awg?: int|float|int|float, feet?: int|float|int|float,
  *     mm2?: int|float|int|float, metres?: int|float|int|float, tag?: string, modes?: list<string>, wire?: string,
  *     end?: 'a'|'b', on?: string, via?: list<array{int|float, int|float}>, run?: 'hidden'|'open', csv?: string,
- *     model?: string, without?: list<string>, path?: string}
+ *     model?: string, without?: list<string>, keep?: mixed, path?: string}
  */
 interface Shapes {}

@@ -48,7 +48,8 @@ final readonly class Edits
         'cable' => ['id' => 'text', 'wires' => 'texts', 'feet' => 'number?', 'run' => 'hidden|open?'],
         'wire_list' => ['csv' => 'text'],
         'pipe' => ['from' => 'text', 'to' => 'text', 'id' => 'text?'],
-        'include' => ['model' => 'text', 'id' => 'text', 'by' => 'point?', 'without' => 'texts?'],
+        'include' => ['model' => 'text', 'id' => 'text', 'by' => 'point?', 'without' => 'texts?', 'keep' => 'any?'],
+        'renew' => ['id' => 'text'],
         'like' => ['model' => 'text'],
         'set' => ['path' => 'text', 'value' => 'any?'],
     ];
@@ -107,7 +108,7 @@ final readonly class Edits
             $after = match ($name) {
                 'wire', 'rewire', 'land', 'route', 'cable', 'wire_list' => $this->wires->apply($document, $edit),
                 'pipe' => $this->pipes->apply($document, $edit),
-                'set', 'like', 'include' => $this->sections->apply($document, $edit),
+                'set', 'like', 'include', 'renew' => $this->sections->apply($document, $edit),
                 'param', 'link', 'sequence', 'flaw' => $this->figures->apply($document, $edit),
                 'remove' => self::without($document, $edit['parts'] ?? [], $edit['wires'] ?? []),
                 default => $this->parts->apply($document, $edit),

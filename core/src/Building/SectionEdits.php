@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Building;
 
+use OddSpark\Appliance\Composition;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Schema;
@@ -63,6 +64,7 @@ final readonly class SectionEdits
         return match ($e['do']) {
             'set' => $this->set($d, $e['path'], $e['value'] ?? null),
             'like' => (new ProcessTransfer($this->library))->onto($d, $e['model']),
+            'renew' => $this->renew($d, $e['id']),
             default => $this->include($d, $e),
         };
     }
@@ -133,10 +135,31 @@ final readonly class SectionEdits
             throw new EditError('/id', "Something is called \"{$e['id']}\" already.");
         }
         $d['includes'][] = array_filter(
-            ['id' => $e['id'], 'model' => $e['model'], 'by' => $e['by'] ?? null, 'without' => $e['without'] ?? null],
+            [
+                'id' => $e['id'], 'model' => $e['model'], 'by' => $e['by'] ?? null, 'without' => $e['without'] ?? null,
+                'document' => $e['keep'] ?? false ? Composition::kept($this->library, $e['model']) : null,
+            ],
             fn ($v) => $v !== null,
         );
 
         return $d;
+    }
+
+    /**
+     * An included appliance as it is shipped now: its change is taken when somebody wants it, and not before.
+     *
+     * @param ModelDocument $d
+     * @return ModelDocument
+     */
+    private function renew(array $d, string $id): array
+    {
+        foreach ($d['includes'] ?? [] as $i => $include) {
+            if ($include['id'] === $id) {
+                $d['includes'][$i]['document'] = Composition::kept($this->library, $include['model']);
+
+                return $d;
+            }
+        }
+        throw new EditError('/id', "Nothing that is included is called \"$id\".");
     }
 }

@@ -85,7 +85,7 @@ final class Levels
     }
 
     /**
-     * @param array<string, mixed> $row
+     * @param array<string, int|float|array{input?: string, at?: list<list<int|float|string>>}> $row
      * @param list<string> $inputs
      * @return array{string, string}|null pointer within, and what is wrong
      */

@@ -6,6 +6,7 @@ namespace OddSpark\Tests\Appliance;
 
 use OddSpark\Acts\ActionLog;
 use OddSpark\Appliance\Compiler;
+use OddSpark\Appliance\Composition;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Plan;
@@ -83,6 +84,11 @@ final class DocumentTest extends TestCase
             fn ($d) => self::at($d, ['includes'], [['id' => 'x', 'model' => 'moon']]),
             '',
             'no model "moon"',
+        ];
+        yield 'include of what is kept and is none' => [
+            fn ($d) => self::at($d, ['includes'], [['id' => 'x', 'model' => 'oil-furnace', 'document' => ['parts' => 4]]]),
+            '/includes/0/document',
+            '',
         ];
         yield 'include without what is not there' => [
             fn ($d) => self::at($d, ['includes'], [['id' => 'x', 'model' => 'oil-furnace', 'without' => ['moon']]]),
@@ -191,6 +197,42 @@ final class DocumentTest extends TestCase
             try {
                 Compiler::compile((new Library())->resolve(Library::parse($damaged)));
             } catch (DocumentError) {
+                $refused++;
+            }
+        }
+        self::assertGreaterThan(60, $refused);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function wholes(): iterable
+    {
+        yield 'by itself' => ['furnace-80'];
+        yield 'kept within another' => ['zones-hydronic'];
+    }
+
+    /** JSON that is whole and says nonsense somewhere, deep within too. */
+    #[DataProvider('wholes')]
+    public function test_nonsense_in_a_whole_document_never_crashes(string $model): void
+    {
+        $library = new Library();
+        $whole = $library->document($model);
+        foreach ($whole['includes'] ?? [] as $i => $include) {
+            $whole['includes'][$i]['document'] = Composition::kept($library, $include['model']);
+        }
+        mt_srand(7);
+        $refused = 0;
+        for ($n = 0; $n < 150; $n++) {
+            $damaged = $whole;
+            $at = &$damaged;
+            while (is_array($at) && $at !== [] && mt_rand(0, 5) > 0) {
+                $at = &$at[array_rand($at)];
+            }
+            $at = [null, [], 'x', -1, 1e308, true, ['x' => 'y'], [[]]][mt_rand(0, 7)];
+            unset($at);
+            try {
+                Compiler::compile($library->resolve((array) $damaged));
+            } catch (DocumentError $e) {
+                self::assertNotSame('', $e->getMessage());
                 $refused++;
             }
         }

@@ -11,6 +11,7 @@ use OddSpark\Appliance\Library;
 use OddSpark\Building\Document;
 use OddSpark\Building\EditError;
 use OddSpark\Building\Edits;
+use OddSpark\Building\Included;
 use OddSpark\Faults\FaultSet;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -421,5 +422,32 @@ final class EditsTest extends TestCase
         }
 
         return $d;
+    }
+
+    /** What is included is kept as it was; that it has changed is told, and taken when somebody wants it. */
+    public function test_a_change_of_an_included_appliance_is_offered_and_never_forced(): void
+    {
+        $library = new Library();
+        $edits = new Edits($library);
+        $d = $edits->apply(
+            Document::blank('outer', 'Outer', 'NA'),
+            ['do' => 'include', 'model' => 'zones-hydronic', 'id' => 'zones', 'keep' => true],
+        );
+        self::assertSame([], Included::newer($d, $library));
+        self::assertSame(
+            $library->resolve($library->document('zones-hydronic'))->part('boiler.high')?->label,
+            $library->resolve($d)->part('zones.boiler.high')?->label,
+        );
+        // what was shipped then was called otherwise, and had a wire less
+        $then = $d;
+        $at = array_search('boiler.high', array_column($then['includes'][0]['document']['parts'], 'id'), true);
+        $then['includes'][0]['document']['parts'][$at]['label'] = 'Old high limit';
+        self::assertSame('Old high limit', $library->resolve($then)->part('zones.boiler.high')?->label, 'as it was');
+        $offered = Included::newer($then, $library);
+        self::assertCount(1, $offered);
+        self::assertStringContainsString('High limit', $offered[0]->why);
+        self::assertSame($d, $edits->apply($then, $offered[0]->edits[0]), 'and taken when it is wanted');
+        $this->expectExceptionMessage('Nothing that is included is called "boiler".');
+        $edits->apply($then, ['do' => 'renew', 'id' => 'boiler']);
     }
 }

@@ -54,6 +54,7 @@ export function Include({
                                     onClick={() => {
                                         void edit({
                                             do: 'include',
+                                            keep: true,
                                             model,
                                             id: model.split('-')[0] ?? model,
                                             by: [

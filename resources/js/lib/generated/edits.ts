@@ -197,6 +197,11 @@ export type Edit =
            * @maxItems 2000
            */
           without?: string[]
+          keep?: unknown
+      }
+    | {
+          do: 'renew'
+          id: string
       }
     | {
           do: 'like'
