@@ -16,6 +16,7 @@ use App\Http\Controllers\FreeBenchController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\JobTimeController;
 use App\Http\Controllers\JoinController;
+use App\Http\Controllers\LabController;
 use App\Http\Controllers\MarkController;
 use App\Http\Controllers\OverrideController;
 use App\Http\Controllers\PairsController;
@@ -141,6 +142,17 @@ Route::middleware(['auth', 'throttle:work', EndIdle::class, OneAtATime::class])-
     Route::get('/drafts/{draft}/files/{what}', DraftFileController::class)->can('view', 'draft');
     Route::get('/kinds', [PartKindController::class, 'index'])->can('viewAny', PartKind::class);
     Route::post('/kinds', [PartKindController::class, 'store'])->can('create', PartKind::class);
+
+    Route::middleware('can:view,appliance')->prefix('/models/{appliance}/lab')->group(function () {
+        Route::get('', [LabController::class, 'show']);
+        Route::post('', [LabController::class, 'store']);
+        Route::post('/file', [LabController::class, 'import']);
+        Route::get('/book.csv', [LabController::class, 'csv']);
+        Route::get('/compared', [LabController::class, 'compared']);
+        Route::post('/fit', [LabController::class, 'fit']);
+        Route::post('/keep', [LabController::class, 'keep']);
+        Route::delete('/{reading}', [LabController::class, 'destroy'])->can('delete', 'reading');
+    });
 
     Route::post('/models/{appliance}/free', [FreeBenchController::class, 'open'])->can('view', 'appliance');
     Route::post('/courses/{course}/free/{appliance}', [FreeBenchController::class, 'practise'])->can('practise', 'course');

@@ -7,6 +7,7 @@ use App\Models\Attempt;
 use App\Models\AuditEntry;
 use App\Models\Course;
 use App\Models\Entry;
+use App\Models\LabReading;
 use App\Models\Mark;
 use App\Models\MarkOverride;
 use App\Models\Role;
@@ -115,6 +116,7 @@ class Persons
                 ->get(['ip_address', 'user_agent', 'last_activity'])->all(),
             'jobs' => $user->attempts()->with(['assignment', 'marks', 'overrides'])->get()
                 ->map(fn (Attempt $attempt) => self::attempt($attempt))->all(),
+            'lab_readings' => LabReading::query()->where('user_id', $user->id)->get()->map(fn (LabReading $r) => $r->row())->all(),
             'audit' => AuditEntry::query()
                 ->where('actor_id', $user->id)
                 ->orWhere(fn ($q) => $q->where('of', 'users')->where('of_id', $user->id))

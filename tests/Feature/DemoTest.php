@@ -20,9 +20,18 @@ class DemoTest extends TestCase
 {
     use RefreshDatabase;
 
-    public function test_the_demo_is_a_class_of_eight_with_five_jobs_and_two_attempts_worth_looking_at(): void
+    /** One seeding, which takes a while, and all that is asked of it. */
+    public function test_the_demo_grows_from_a_class_of_eight_to_a_school_and_what_is_added_is_known(): void
     {
         $this->app->make(DemoSeeder::class)->run();
+        $this->aClassOfEightWithFiveJobs();
+        DemoData::remember();
+        $this->whatIsTheSchoolsOwnIsNamedBeforeItIsLost();
+        $this->itGrowsToTwoClassesAndAllOfItIsTheDemos();
+    }
+
+    private function aClassOfEightWithFiveJobs(): void
+    {
         $this->assertSame(8, User::query()->where('role', Role::Trainee)->count());
         $this->assertSame(5, Assignment::query()->count());
         $marks = Attempt::query()
@@ -38,10 +47,8 @@ class DemoTest extends TestCase
         $this->assertSame(2, $draft->steps()->distinct()->count('user_id'), 'by two hands');
     }
 
-    public function test_what_is_the_schools_own_is_named_before_it_is_lost(): void
+    private function whatIsTheSchoolsOwnIsNamedBeforeItIsLost(): void
     {
-        $this->app->make(DemoSeeder::class)->run();
-        DemoData::remember();
         $this->artisan('demo:load', ['--has' => true])->expectsOutput('yes')->assertSuccessful();
         $this->artisan('demo:load', ['--would-lose' => true])->assertSuccessful();
         $attempt = Attempt::query()->firstOrFail();
@@ -50,28 +57,19 @@ class DemoTest extends TestCase
             ->create(['client_id' => 'more', 'tick' => 0, 'act' => [], 'outcome' => [], 'sentence' => '']);
         $this->artisan('demo:load', ['--would-lose' => true])->assertSuccessful(); // play
         $draft = Draft::query()->sole();
-        $draft->steps()->create(['number' => 90, 'user_id' => $draft->user_id, 'words' => '', 'document' => '']);
-        User::factory()->create();
+        $step = $draft->steps()->create(['number' => 90, 'user_id' => $draft->user_id, 'words' => '', 'document' => '']);
+        $person = User::factory()->create();
         $this->artisan('demo:load', ['--would-lose' => true])
             ->expectsOutput('There is more here than demo data: 1 person, 1 edit of a model.')
             ->assertFailed();
         $this->artisan('demo:load', ['--if-empty' => true])->assertSuccessful();
         $this->assertSame(13, User::query()->count());
+        $step->delete();
+        $person->delete();
     }
 
-    public function test_without_a_record_of_the_demo_everything_is_the_schools_own(): void
+    private function itGrowsToTwoClassesAndAllOfItIsTheDemos(): void
     {
-        User::factory()->create();
-        $this->artisan('demo:load', ['--has' => true])->expectsOutput('no');
-        $this->artisan('demo:load', ['--would-lose' => true])
-            ->expectsOutput('There is more here than demo data: 1 person.')
-            ->assertFailed();
-    }
-
-    public function test_the_school_grows_to_two_classes_with_work_and_all_of_it_is_the_demos(): void
-    {
-        app(DemoSeeder::class)->run();
-        DemoData::remember();
         foreach ([1, 2] as $time) { // begun anew after a worker was killed, it makes nothing twice
             app(DemoSchool::class)->grow(fn () => null, 1);
             $this->assertSame(24, User::query()->where('role', Role::Trainee)->count(), "time $time");
@@ -86,6 +84,15 @@ class DemoTest extends TestCase
         $this->assertGreaterThan(2, $totals->unique()->count(), 'people differ');
         User::factory()->create();
         $this->assertSame(['1 person'], DemoData::others());
+    }
+
+    public function test_without_a_record_of_the_demo_everything_is_the_schools_own(): void
+    {
+        User::factory()->create();
+        $this->artisan('demo:load', ['--has' => true])->expectsOutput('no');
+        $this->artisan('demo:load', ['--would-lose' => true])
+            ->expectsOutput('There is more here than demo data: 1 person.')
+            ->assertFailed();
     }
 
     public function test_a_school_of_ones_own_begins_with_an_administrator_and_the_shipped_models(): void

@@ -4,6 +4,7 @@ namespace Tests\Feature;
 
 use App\Building\DraftEditor;
 use App\Models\Course;
+use App\Models\LabReading;
 use App\Models\Role;
 use App\Models\Share;
 use App\Models\Task;
@@ -97,6 +98,11 @@ class MatrixTest extends TestCase
         foreach (['', '/preview', '/analysis'] as $of) {
             $rows["GET models/{appliance}$of"] = ['leader', 'lent', 'reader'];
         }
+        foreach (['GET ', 'POST ', 'POST /file', 'GET /book.csv', 'GET /compared', 'POST /fit', 'POST /keep'] as $route) {
+            [$method, $of] = explode(' ', $route);
+            $rows["$method models/{appliance}/lab$of"] = ['leader', 'lent', 'reader'];
+        }
+        $rows['DELETE models/{appliance}/lab/{reading}'] = ['leader'];
         $rows['POST models/{appliance}/analysis'] = ['leader', 'lent', 'reader'];
         foreach (['', '/kinds', '/history', '/difference', '/checks', '/ladder', '/run', '/moment', '/why', '/faults', '/readings', '/safeties', '/files/{what}'] as $of) {
             $rows["GET drafts/{draft}$of"] = self::DRAFT_READ;
@@ -259,6 +265,10 @@ class MatrixTest extends TestCase
         if ($state === 'finished') {
             $this->act($attempt, 'hand_back', 0)->assertOk();
         }
+        $reading = LabReading::query()->create([
+            'appliance_id' => $appliance->id, 'user_id' => $this->instructor->id, 'unit' => 'bay 2', 'date' => '2026-11-02',
+            'visit' => 'cold', 'at_s' => 5, 'mode' => 'vac', 'red' => 'panel.L', 'black' => 'panel.N', 'value' => 119,
+        ]);
         $task = Task::want($this->instructor, 'give', 'matrix', ['title' => 'x', 'back' => '/', 'job' => []]);
 
         return [$people, [
@@ -266,6 +276,7 @@ class MatrixTest extends TestCase
             '{attempt}' => (string) $attempt->id, '{course}' => (string) $this->course->id,
             '{draft}' => (string) $draft->id, '{task}' => (string) $task->id, '{user}' => (string) $this->trainee->id,
             '{what}' => 'model.json', '{token}' => 'nobody', '{key}' => 'none', '{sum}' => 'divider',
+            '{reading}' => (string) $reading->id,
         ]];
     }
 }

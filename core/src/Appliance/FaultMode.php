@@ -62,6 +62,12 @@ final readonly class FaultMode
         return array_map(strval(...), array_keys($asked));
     }
 
+    /** Whether it changes a figure of a primitive, such as "body.open". */
+    public function changes(string $path): bool
+    {
+        return array_filter($this->degrees, fn (array $set) => array_key_exists($path, $set)) !== [];
+    }
+
     /** Whether it is cured by a tap. */
     public function yieldsToTapping(): bool
     {

@@ -263,14 +263,7 @@ final class ReferenceCheck
             if (! isset($wire['near']) || $d['kinds'][$kinds[Model::split($wire['near'])[0]]]['family'] === 'ground') {
                 continue;
             }
-            $beside = array_filter(
-                $d['wires'],
-                fn (array $w) => isset($wire['cable']) &&
-                    ($w['cable'] ?? null) === $wire['cable'] &&
-                    $w['id'] !== $wire['id'] &&
-                    in_array($wire['near'], [$w['from'], $w['to']], true),
-            );
-            if ($beside === []) {
+            if (! Removal::hasBeside($d['wires'], $wire)) {
                 throw new DocumentError(
                     "/wires/$i/near",
                     "Wire \"{$wire['id']}\" does not lie beside \"{$wire['near']}\": it can touch a ground part, or another conductor of its cable where that ends.",

@@ -9,6 +9,7 @@ namespace OddSpark\Appliance;
  * speaks of them.
  *
  * @phpstan-import-type ModelDocument from Shapes
+ * @phpstan-import-type WireDocument from Shapes
  */
 final readonly class Removal
 {
@@ -22,6 +23,7 @@ final readonly class Removal
      */
     public static function from(array $d, array $parts, array $wires): array
     {
+        $before = $d;
         $gone = array_fill_keys($parts, true);
         $isGone = fn (string $id): bool => isset($gone[$id]) ||
             (isset($gone[explode('.', $id)[0]]) && ! in_array($id, array_column($d['parts'], 'id'), true));
@@ -126,7 +128,49 @@ final readonly class Removal
             $d['cables'] = array_values(array_filter($d['cables'], fn (array $c) => in_array($c['id'], $used, true)));
         }
 
+        return self::beside($before, $d);
+    }
+
+    /**
+     * After a change of wires: what lay against a conductor of its cable, and does no longer, lies against nothing.
+     *
+     * @param ModelDocument $before
+     * @param ModelDocument $d
+     * @return ModelDocument
+     */
+    public static function beside(array $before, array $d): array
+    {
+        $lay = [];
+        foreach ($before['wires'] as $wire) {
+            if (isset($wire['near']) && self::hasBeside($before['wires'], $wire)) {
+                $lay[$wire['id']] = $wire['near'];
+            }
+        }
+        foreach ($lay === [] ? [] : $d['wires'] as $i => $wire) {
+            if (isset($wire['near']) && $wire['near'] === ($lay[$wire['id']] ?? null) &&
+                ! self::hasBeside($d['wires'], $wire)) {
+                unset($d['wires'][$i]['near']);
+            }
+        }
+
         return $d;
+    }
+
+    /**
+     * Whether another conductor of its cable ends where a wire can touch something.
+     *
+     * @param list<WireDocument> $wires
+     * @param WireDocument $wire
+     */
+    public static function hasBeside(array $wires, array $wire): bool
+    {
+        return array_filter(
+            $wires,
+            fn (array $w) => isset($wire['cable'], $wire['near']) &&
+                ($w['cable'] ?? null) === $wire['cable'] &&
+                $w['id'] !== $wire['id'] &&
+                in_array($wire['near'], [$w['from'], $w['to']], true),
+        ) !== [];
     }
 
     /**

@@ -85,8 +85,8 @@ namespace OddSpark\Appliance;
  *     in?: 'van'|'appliance', primitive?: string, key?: string, value?: mixed, contact?: string,
  *     count?: int|float, for_s?: int|float, weight?: int|float, name?: string, to?: string, line?: string,
  *     from?: string, colour?: string, awg?: int|float|int|float, feet?: int|float|int|float,
- *     mm2?: int|float|int|float, metres?: int|float|int|float, tag?: string, modes?: list<string>, wire?: string,
- *     end?: 'a'|'b', on?: string, via?: list<array{int|float, int|float}>, run?: 'hidden'|'open', csv?: string,
- *     model?: string, without?: list<string>, keep?: mixed, path?: string}
+ *     mm2?: int|float|int|float, metres?: int|float|int|float, tag?: string, modes?: list<string>, near?: string,
+ *     wire?: string, end?: 'a'|'b', on?: string, via?: list<array{int|float, int|float}>, run?: 'hidden'|'open',
+ *     csv?: string, model?: string, without?: list<string>, keep?: mixed, path?: string}
  */
 interface Shapes {}

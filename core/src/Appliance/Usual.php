@@ -41,6 +41,12 @@ final readonly class Usual
             'weight' => 0.3,
             'repair' => 'wire',
         ],
+        'gnawed' => [
+            'title' => 'gnawed through: broken, its far end bare against the conductor beside it',
+            'set' => ['body.open' => true, 'body.rubs_ohm' => 0.05],
+            'weight' => 0.2,
+            'repair' => 'wire',
+        ],
         'poor' => [
             'title' => 'poor connection at its far end',
             'set' => ['body.extra_ohm' => 200000000],

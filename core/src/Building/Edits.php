@@ -69,6 +69,7 @@ final readonly class Edits
         'metres' => 'number?',
         'tag' => 'text?',
         'modes' => 'texts?',
+        'near' => 'text?',
     ];
 
     private PartEdits $parts;
@@ -113,6 +114,7 @@ final readonly class Edits
                 'remove' => self::without($document, $edit['parts'] ?? [], $edit['wires'] ?? []),
                 default => $this->parts->apply($document, $edit),
             };
+            $after = Removal::beside($document, $after);
             Schema::checkChange($document, $after);
             $this->library->draft($after);
         } catch (DocumentError $e) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Building;
 
+use OddSpark\Appliance\Composition;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Shapes;
@@ -44,14 +45,32 @@ final readonly class FigureEdits extends OnParts
     }
 
     /**
+     * Which of the included appliances a part belongs to; null when it stands on the board itself, or nowhere.
+     *
+     * @param ModelDocument $d
+     */
+    private static function includeOf(array $d, string $part): ?int
+    {
+        foreach (in_array($part, array_column($d['parts'], 'id'), true) ? [] : $d['includes'] ?? [] as $i => $include) {
+            if (str_starts_with($part, "{$include['id']}.")) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * @param ModelDocument $d
      * @param Edit $e
      * @return ModelDocument
      */
     private function param(array $d, array $e): array
     {
+        $of = self::includeOf($d, $e['part']);
+        $whole = $of === null ? $d : (new Composition($this->library))->expand($d);
         $spec =
-            $this->kindOf($d, $e['part'])['primitives'][$e['primitive']] ??
+            $this->kindOf($whole, $e['part'])['primitives'][$e['primitive']] ??
             throw new EditError('/primitive', "\"{$e['part']}\" has nothing called \"{$e['primitive']}\".");
         $value = $e['value'] ?? null;
         if (in_array($e['key'], ['type', 'between', 'table', 'inputs', 'follows', 'overrides'], true)) {
@@ -76,7 +95,7 @@ final readonly class FigureEdits extends OnParts
 
         foreach (
             is_int($value) || is_float($value)
-                ? Parameters::of(Kind::of('', $this->kindOf($d, $e['part'])), region: $d['supply']['region'])
+                ? Parameters::of(Kind::of('', $this->kindOf($whole, $e['part'])), region: $d['supply']['region'])
                 : [] as $p
         ) {
             if (
@@ -97,6 +116,17 @@ final readonly class FigureEdits extends OnParts
                     ),
                 );
             }
+        }
+
+        if ($of !== null) {
+            $within = substr($e['part'], strlen($d['includes'][$of]['id']) + 1);
+            $params = &$d['includes'][$of]['params'][$within][$e['primitive']];
+            $params[$e['key']] = $value;
+            if ($value === null) {
+                unset($params[$e['key']]);
+            }
+
+            return $d;
         }
 
         return $this->changed($d, $e['part'], function (array $part) use ($e, $value): array {

@@ -23,7 +23,8 @@ final class Parameters
      * @param array<string, Figures> $params what a part has otherwise, by primitive
      * @param string $region NA or EU: degrees are as there
      * @return list<array{primitive: string, key: string, label: string, unit: string, usual: int|float|string|bool,
-     *     value: int|float|string|bool, least: float|null, most: float|null, choices: list<string>|null}>
+     *     value: int|float|string|bool, least: float|null, most: float|null, choices: list<string>|null,
+     *     varies: bool}>
      */
     public static function of(Kind $kind, array $params = [], string $region = 'NA'): array
     {
@@ -43,6 +44,7 @@ final class Parameters
                     'value' => $params[$name][$key] ?? $usual,
                     'least' => $least,
                     'most' => $most,
+                    'varies' => $figure->varies,
                     'choices' => $key === 'at' && $spec->positions() !== [] ? $spec->positions() : null,
                 ];
             }

@@ -54,7 +54,11 @@ final readonly class WireEdits
                 $d,
                 $e['wire'],
                 fn (array $w) => self::measured(
-                    array_filter(array_diff_key($e, ['do' => 1, 'wire' => 1]), fn ($v) => $v !== null) + $w,
+                    array_filter( // what it lies against may be nothing
+                        array_filter(array_diff_key($e, ['do' => 1, 'wire' => 1]), fn ($v) => $v !== null) + $w,
+                        fn ($v, $key) => $key !== 'near' || $v !== 'nothing',
+                        ARRAY_FILTER_USE_BOTH,
+                    ),
                     $e,
                 ),
             ),
@@ -124,6 +128,7 @@ final readonly class WireEdits
                         'metres' => 1,
                         'tag' => 1,
                         'modes' => 1,
+                        'near' => 1,
                     ]),
                     fn ($v) => $v !== null,
                 ) +

@@ -135,50 +135,10 @@ final readonly class WireList
     private static function rows(string $csv): array
     {
         try {
-            $rows = Csv::read($csv);
+            return Csv::named($csv, self::COLUMNS, ['from', 'to'], self::MOST, 'wires');
         } catch (\InvalidArgumentException $e) {
             throw new EditError('/csv', $e->getMessage());
         }
-        $head = array_map(mb_strtolower(...), $rows[array_key_first($rows) ?? 0] ?? []);
-        unset($rows[array_key_first($rows) ?? 0]);
-        foreach (['from', 'to'] as $needed) {
-            in_array($needed, $head, true) ||
-                throw new EditError(
-                    '/csv',
-                    "The first line must name the columns; \"$needed\" is not among them. Known are ".
-                        implode(', ', self::COLUMNS).
-                        '.',
-                );
-        }
-        foreach ($head as $column) {
-            $column === '' ||
-                in_array($column, self::COLUMNS, true) ||
-                throw new EditError(
-                    '/csv',
-                    "There is no column \"$column\". Known are ".implode(', ', self::COLUMNS).'.',
-                );
-            $column === '' ||
-                count(array_keys($head, $column, true)) === 1 ||
-                throw new EditError('/csv', "The column \"$column\" is there twice.");
-        }
-        $named = [];
-        foreach ($rows as $line => $cells) {
-            if (implode('', array_slice($cells, count($head))) !== '') {
-                throw new EditError(
-                    '/csv',
-                    sprintf('Line %d has %d cells, but the list has %d columns.', $line, count($cells), count($head)),
-                );
-            }
-            $named[$line] = array_combine($head, array_pad(array_slice($cells, 0, count($head)), count($head), ''));
-        }
-        if (count($named) > self::MOST) {
-            throw new EditError(
-                '/csv',
-                sprintf('The list has %d wires; at most %d are taken.', count($named), self::MOST),
-            );
-        }
-
-        return $named;
     }
 
     /**

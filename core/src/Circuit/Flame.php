@@ -20,6 +20,9 @@ final readonly class Flame
     /** A diode passes for held by itself only far beyond: a voltmeter behind it is a million times its ohms. */
     private const HELD_BY_DIODE = 1e-18;
 
+    /** Rms of the harmonics of a sine of one volt that is cut, at most: cut at nought. Derived. */
+    private const HARMONICS = 0.1540;
+
     private const PASSES = 60;
 
     private function __construct(
@@ -120,6 +123,21 @@ final readonly class Flame
         $first = $this->forward * self::fundamental($x) + $this->reverse * self::fundamental(-$x);
 
         return $this->peak * sqrt(max(0.0, $square - $this->mean($x) ** 2 - $first ** 2 / 2));
+    }
+
+    /**
+     * A rms of its harmonics at most, with such a share of DC: no cut sine has more, and what lies behind it never
+     * stands beyond the peak of what feeds it, of whose square the DC has its part (a cable that a diode has charged has
+     * no AC left).
+     *
+     * @param array{float, float} $ohms seen from it, its own shunt among them
+     */
+    public function most(float $x, array $ohms): float
+    {
+        $g = 1 / (2 * $this->least);
+        $behind = hypot(...$ohms) / max(hypot(1 - $g * $ohms[0], $g * $ohms[1]), 1e-15);
+
+        return $this->peak * min(sqrt(max(0.0, 1 - $x * $x)), self::HARMONICS) / max($behind, 1e-9);
     }
 
     /** Mean of its current over the peak. */

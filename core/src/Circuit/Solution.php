@@ -538,7 +538,7 @@ final class Solution
                     $flame->siemens,
                     $flame->bends($x, $shunt),
                     $ohms,
-                    min($flame->harmonics($x), $flame->peak / max(hypot(...$ohms), 1e-9)), // no more volts than feed it
+                    min($flame->harmonics($x), $flame->most($x, $ohms)),
                 ];
             }
         }

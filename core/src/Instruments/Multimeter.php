@@ -128,6 +128,7 @@ final readonly class Multimeter extends Instrument
                 $shown->low,
                 $figure($least),
                 $figure($most),
+                $state->range,
             ),
             $least,
             $most,

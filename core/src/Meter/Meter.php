@@ -115,9 +115,10 @@ final class Meter
             return true;
         }
         $slack = $shown->low ? self::LOW_BATTERY * 1.05 : 0.0;
+        $step = $shown->range === null ? 0.0 : $shown->mode->specification()->step(0.0, $shown->range);
 
-        return self::close($shown->mode, $shown->least, $least, 0.0, $slack) &&
-            self::close($shown->mode, (float) $shown->most, $most, 0.0, $slack);
+        return self::close($shown->mode, $shown->least, $least, $step, $slack) &&
+            self::close($shown->mode, (float) $shown->most, $most, $step, $slack);
     }
 
     /**

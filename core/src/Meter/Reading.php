@@ -8,7 +8,7 @@ namespace OddSpark\Meter;
  * What an instrument shows: a figure in the unit of its mode, already rounded to its range; INF is OL.
  *
  * @phpstan-type Shown array{mode: string, value: ?float, step: float, live: bool, text: string, unsteady?: bool,
- *     low?: bool, least?: ?float, most?: ?float}
+ *     low?: bool, least?: ?float, most?: ?float, range?: float}
  */
 final readonly class Reading
 {
@@ -17,6 +17,7 @@ final readonly class Reading
      * @param bool $unsteady a lead does not touch: the figure jumps about and means nothing
      * @param bool $low the meter's battery is low, and its figures with it not to be trusted
      * @param float|null $least smallest and largest figure since they were asked to be kept
+     * @param float|null $range in which these two were shown, where it was chosen by hand, as its largest figure
      */
     public function __construct(
         public Scale $mode,
@@ -27,11 +28,12 @@ final readonly class Reading
         public bool $low = false,
         public ?float $least = null,
         public ?float $most = null,
+        public ?float $range = null,
     ) {}
 
     /**
      * @return Shown mode, value (null is OL), step, live, text; unsteady, low, least,
-     *     most when there is something to say
+     *     most, range when there is something to say
      */
     public function toArray(): array
     {
@@ -42,7 +44,8 @@ final readonly class Reading
             'live' => $this->live,
             'text' => $this->text(),
         ] + array_filter(['unsteady' => $this->unsteady, 'low' => $this->low])
-          + ($this->least === null ? [] : ['least' => self::plain($this->least), 'most' => self::plain($this->most)]);
+          + ($this->least === null ? [] : ['least' => self::plain($this->least), 'most' => self::plain($this->most)])
+          + ($this->range === null ? [] : ['range' => $this->range]);
     }
 
     /**
@@ -57,6 +60,7 @@ final readonly class Reading
             $mode, $figure($a['value']), (float) $a['step'], $a['live'], $a['unsteady'] ?? false, $a['low'] ?? false,
             array_key_exists('least', $a) ? $figure($a['least']) : null,
             array_key_exists('most', $a) ? $figure($a['most']) : null,
+            isset($a['range']) ? (float) $a['range'] : null,
         );
     }
 
@@ -89,7 +93,7 @@ final readonly class Reading
             return $over === 'OL' ? "OL $unit" : $over;
         }
         // one value has one step; least and most, which may lie in other ranges, are shown in the step of theirs
-        $step = $value === $this->value ? $this->step : $this->mode->specification()->step($value);
+        $step = $value === $this->value ? $this->step : $this->mode->specification()->step($value, $this->range);
         [$scale, $prefix] = match (true) {
             $this->mode !== Mode::Ohms => [1.0, ''],
             $step >= 1000 => [1e6, 'M'],

@@ -26,11 +26,16 @@ final readonly class Figure
 
     public const OF_HEAT_PER_DEGREE = '@heat per degree';
 
+    /**
+     * @param bool $varies from one real unit to the next, so that readings of a real one settle it: an igniter's ohms, a
+     *     manifold pressure
+     */
     public function __construct(
         public string $key,
         public string $unit,
         public ?float $least = null,
         public ?float $most = null,
+        public bool $varies = false,
     ) {}
 
     /** @return array{float, float} how far it may be set where this is usual */

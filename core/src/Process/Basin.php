@@ -27,6 +27,9 @@ final class Basin extends Primitive implements NeedsPipes
     /** It rises towards this level, so that it is full after some 70 % of its time constant. */
     private const BRIM = 2.0;
 
+    /** From this level on there is something to see. */
+    private const SEEN = 0.05;
+
     /**
      * @param Figures $p fire: what makes it, by its heat, or made_while: list of Condition; ways: drains that it runs
      *     off by, one after another; fills_s: until it is full with its drain shut; empties_s
@@ -97,6 +100,11 @@ final class Basin extends Primitive implements NeedsPipes
 
     public function shows(array $slot): string
     {
-        return $slot['aim'] === 'fills' ? 'fills' : '';
+        return match ($slot['aim']) {
+            'fills' => 'fills',
+            // a course that stands is as high at any time
+            'stands' => Response::at($slot['course'], 0) > self::SEEN ? 'stands' : '',
+            default => '',
+        };
     }
 }

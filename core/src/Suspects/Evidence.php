@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Suspects;
 
 use OddSpark\Appliance\Doors;
+use OddSpark\Appliance\FaultMode;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
 use OddSpark\Faults\FaultSet;
@@ -203,6 +204,7 @@ final class Evidence
         foreach ($model->parts() as $part) {
             $ground ??= $part->kind->isGround() ? $part->places()[0] ?? null : null;
         }
+        $bare = array_keys(array_filter($model->wireModes(), fn (FaultMode $mode) => $mode->changes('body.rubs_ohm')));
         foreach ($model->wires() as $wire) {
             $at[$wire->from][] = [$wire->id, 'a'];
             $at[$wire->to][] = [$wire->id, 'b'];
@@ -221,7 +223,7 @@ final class Evidence
         foreach ($model->wires() as $wire) {
             $freed[] = ["{$wire->id}.a", "{$wire->id}.b", $wire->id];
             $lifted[] = [[$wire->id, 'a']];
-            if (($wire->near ?? $ground) !== null && array_intersect($wire->modes, ['rubs', 'touches']) !== []) {
+            if (($wire->near ?? $ground) !== null && array_intersect($wire->modes, $bare) !== []) {
                 $freed[] = ["{$wire->id}.a", $wire->near ?? $ground, $wire->id]; // whether it has rubbed through
                 $lifted[] = [[$wire->id, 'a'], [$wire->id, 'b']];
             }

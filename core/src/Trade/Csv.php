@@ -60,6 +60,52 @@ final class Csv
         return $rows;
     }
 
+    /**
+     * The rows of a list whose first line names its columns, in any order.
+     *
+     * @param list<string> $columns that are known
+     * @param list<string> $needed of them
+     * @param string $of what a row is, in the plural
+     * @return array<int, array<string, string>> by the line that each begins on
+     *
+     * @throws \InvalidArgumentException a sentence
+     */
+    public static function named(string $csv, array $columns, array $needed, int $most, string $of): array
+    {
+        $rows = self::read($csv);
+        $first = array_key_first($rows) ?? 0;
+        $head = array_map(mb_strtolower(...), $rows[$first] ?? []);
+        unset($rows[$first]);
+        $known = 'Known are '.implode(', ', $columns).'.';
+        foreach ($needed as $column) {
+            in_array($column, $head, true) || throw new \InvalidArgumentException(
+                "The first line must name the columns; \"$column\" is not among them. $known",
+            );
+        }
+        foreach (array_filter($head, fn (string $column): bool => $column !== '') as $column) {
+            in_array($column, $columns, true) ||
+                throw new \InvalidArgumentException("There is no column \"$column\". $known");
+            count(array_keys($head, $column, true)) === 1 ||
+                throw new \InvalidArgumentException("The column \"$column\" is there twice.");
+        }
+        $named = [];
+        foreach ($rows as $line => $cells) {
+            if (implode('', array_slice($cells, count($head))) !== '') {
+                throw new \InvalidArgumentException(
+                    sprintf('Line %d has %d cells, but the list has %d columns.', $line, count($cells), count($head)),
+                );
+            }
+            $named[$line] = array_combine($head, array_pad(array_slice($cells, 0, count($head)), count($head), ''));
+        }
+        if (count($named) > $most) {
+            throw new \InvalidArgumentException(
+                sprintf('The list has %d %s; at most %d are taken.', count($named), $of, $most),
+            );
+        }
+
+        return $named;
+    }
+
     private static function separator(string $head): string
     {
         $counts = array_map(fn (string $sign) => substr_count($head, $sign), [',' => ',', ';' => ';', "\t" => "\t"]);

@@ -84,6 +84,53 @@ final class EquipmentTest extends TestCase
         }
     }
 
+    public function test_a_rusted_burner_takes_the_flame_current_and_no_flame(): void
+    {
+        foreach (['healthy' => true, 'burners:rusted' => false] as $fault => $isSensed) {
+            $s = TestRig::withFault('furnace-condensing', $fault);
+            $s->until(fn (TestRig $s) => $s->isLit(), 200);
+            $s->run(2.5);
+            self::assertTrue($s->isLit(), 'there is a flame');
+            self::assertSame($isSensed, $s->slot('board.control', 'in')['flame'], $fault);
+        }
+    }
+
+    public function test_a_hose_of_the_collector_box_that_leaks_drips_and_weakens_its_suction(): void
+    {
+        $suction = $seen = [];
+        foreach (['healthy', 'exchanger:hose-leaks'] as $fault) {
+            $s = TestRig::withFault('furnace-condensing', $fault);
+            $s->run(300);
+            $suction[] = $s->slot('hose.bore', 'to');
+            $seen[] = $s->machine->shows($s->state, 'exchanger.puddle');
+        }
+        self::assertSame(['', 'fills'], $seen);
+        self::assertGreaterThan($suction[0], $suction[1], 'less of a vacuum');
+    }
+
+    public function test_an_option_switch_set_for_another_thermostat_keeps_the_second_stage_waiting(): void
+    {
+        foreach (['healthy' => 'high_heat', 'board:switch-wrong' => 'low_heat'] as $fault => $state) {
+            $s = TestRig::withFault('furnace-two-stage', $fault);
+            $s->run(300);
+            self::assertGreaterThan(22, $s->volts('board.W2', 'board.C'), 'it calls for both');
+            self::assertSame($state, $s->slot('board.control', 'state'), $fault);
+        }
+        $s = TestRig::withFault('furnace-two-stage', 'board:switch-wrong');
+        $s->run(900);
+        self::assertSame('high_heat', $s->slot('board.control', 'state'), 'eleven minutes later, and stays there');
+    }
+
+    public function test_a_gnawed_cable_leaves_its_far_end_on_the_conductor_beside_it(): void
+    {
+        $s = TestRig::withFault('unit-heater', 'w08:gnawed');
+        $s->run(60);
+        self::assertLessThan(1, $s->volts('thermostat.R', 'transformer.X2'), 'nothing comes through');
+        $s = TestRig::withFault('unit-heater', 'w08:touches');
+        $s->set('thermostat.set', 40)->run(60);
+        self::assertGreaterThan(22, $s->volts('thermostat.W', 'transformer.X2'), 'bare, it calls for ever');
+    }
+
     public function test_a_two_stage_valve_is_fed_in_the_seconds_of_the_trial_and_not_at_all_with_its_coil_gone(): void
     {
         $s = TestRig::withFault('furnace-two-stage', 'meter:no-gas');

@@ -450,4 +450,22 @@ final class EditsTest extends TestCase
         $this->expectExceptionMessage('Nothing that is included is called "boiler".');
         $edits->apply($then, ['do' => 'renew', 'id' => 'boiler']);
     }
+
+    /** A wire can touch a conductor of its cable where that ends; when that goes, nothing is left to touch. */
+    public function test_what_a_wire_lies_against_is_said_and_goes_with_what_it_was(): void
+    {
+        $edits = new Edits(new Library());
+        $d = $edits->apply(
+            (new Library())->document('unit-heater'),
+            ['do' => 'rewire', 'wire' => 'w08', 'near' => 'thermostat.W', 'modes' => ['open', 'gnawed']],
+        );
+        $near = fn (array $d): ?string => array_column($d['wires'], 'near', 'id')['w08'] ?? null;
+        self::assertSame('thermostat.W', $near($d));
+        self::assertNull($near($edits->apply($d, ['do' => 'rewire', 'wire' => 'w08', 'near' => 'nothing'])));
+        self::assertNull($near($edits->apply($d, ['do' => 'remove', 'wires' => ['w09']])));
+        self::assertNull($near($edits->apply($d, ['do' => 'cable', 'id' => 'other', 'wires' => ['w09']])));
+        self::assertNull($near($edits->apply($d, ['do' => 'land', 'wire' => 'w09', 'end' => 'a', 'on' => 'limit.b'])));
+        $this->expectExceptionMessage('does not lie beside');
+        $edits->apply($d, ['do' => 'rewire', 'wire' => 'w08', 'near' => 'limit.b']);
+    }
 }

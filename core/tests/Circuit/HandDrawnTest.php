@@ -141,6 +141,27 @@ final class HandDrawnTest extends TestCase
         }
     }
 
+    /** A cable that hangs behind a diode, whatever its length and however little leaks: no more volts than feed it. */
+    public function test_what_a_diode_charges_never_stands_beyond_what_feeds_it(): void
+    {
+        foreach ([[5.0, 5e6], [800.0, 2e7], [1.2e5, 2e7], [1.0, 1e12]] as [$forward, $reverse]) {
+            foreach ([1e7, 1e9, 1e12] as $leak) {
+                foreach ([1e-12, 1e-11, 1e-10, 1e-9, 1e-8] as $farad) {
+                    $net = new Network(Topology::of(3, [[1, 0], [1, 2], [2, 0]]), 60.0, [], [[1, 2]]);
+                    $v = new Values(3);
+                    $v->resistor(0, 1 / 1.5);
+                    $v->resistor(1, 1 / (2 * $forward));
+                    $v->capacitor(2, 2 * M_PI * 60 * $farad, 1 / $leak);
+                    $v->flames = [[$forward, $reverse, 1 / (2 * $forward), true]];
+                    $v->acSources = [1 => [24 / 1.5, 0.0]];
+                    $own = Solution::of($net, $v);
+                    self::assertLessThan(1.03 * 24, $own->acVolts(2, 0), "$forward, $leak Ω, $farad F");
+                    self::assertLessThan(1.001 * 24 * M_SQRT2, $own->dcVolts(2, 0), "$forward, $leak Ω, $farad F");
+                }
+            }
+        }
+    }
+
     public function test_ohms_through_a_diode_depend_on_which_lead_is_where(): void
     {
         $net = new Network(Topology::of(3, [[1, 0], [1, 2], [2, 0]]), 60.0, [], [[1, 2]]);

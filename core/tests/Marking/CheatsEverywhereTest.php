@@ -36,8 +36,8 @@ final class CheatsEverywhereTest extends TestCase
     ];
 
     private const WAYS = [
-        'the sweep of every terminal',
         'the lucky name',
+        'the sweep of every terminal',
         'nothing looked at',
         'stars on everything',
         'every hint',

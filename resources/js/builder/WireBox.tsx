@@ -1,4 +1,4 @@
-import { HStack, Stack, Text } from '@chakra-ui/react'
+import { Checkbox, HStack, Stack, Text } from '@chakra-ui/react'
 import { placeName, wireName } from '@/board/walk'
 import { Select } from '@/shell/Select'
 import { wireColours } from '@/theme/wires'
@@ -34,6 +34,21 @@ export function WireBox({
     const metric = w.mm2 !== undefined
     const runsHidden = draft.board.wires.find((x) => x.id === wire)?.bundled !== undefined
     const set = (fields: Record<string, unknown>) => void edit({ do: 'rewire', wire, ...fields })
+    const failures = Object.entries(draft.document.universe?.wire_modes ?? {})
+    const own = w.modes ?? []
+    const beside = [
+        ...draft.document.wires.filter((x) => x.id !== w.id && x.cable !== undefined && x.cable === w.cable),
+        ...draft.document.wires.filter((x) => x.id !== w.id && ['green', 'green-yellow', 'bare'].includes(x.colour)),
+    ].map(
+        (x) =>
+            [
+                x.to,
+                t('{{wireName}} at {{placeName}}', {
+                    wireName: wireName(draft.board, x.id),
+                    placeName: placeName(draft.board, x.to),
+                }),
+            ] as [string, string],
+    )
     const cables = [...new Set(draft.document.wires.flatMap((x) => x.cable ?? []))]
     return (
         <Stack gap="2">
@@ -91,6 +106,35 @@ export function WireBox({
                     {t('Runs hidden with the others of its cable')}
                 </Word>
             )}
+            <Text fontSize="text">{t('How it can fail')}</Text>
+            {failures.map(([mode, { title }]) => (
+                <Checkbox.Root
+                    key={mode}
+                    checked={own.includes(mode)}
+                    alignItems="flex-start"
+                    minH="touch"
+                    onCheckedChange={({ checked }) =>
+                        set({ modes: checked ? [...own, mode] : own.filter((x) => x !== mode) })
+                    }
+                >
+                    <Checkbox.HiddenInput />
+                    <Checkbox.Control
+                        mt="1"
+                        borderColor="faint"
+                        _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }}
+                    />
+                    <Checkbox.Label fontSize="text" fontWeight={400}>
+                        {title}
+                    </Checkbox.Label>
+                </Checkbox.Root>
+            ))}
+            <Text fontSize="text">{t('Lies against')}</Text>
+            <Select
+                label={t('Lies against')}
+                value={w.near ?? 'nothing'}
+                options={[['nothing', t('nothing')], ...new Map(beside)]}
+                onChange={(near) => set({ near })}
+            />
             <HStack gap="1" wrap="wrap">
                 <Word onClick={onRoute}>{t('Route by hand')}</Word>
                 {w.via && <Word onClick={() => void edit({ do: 'route', wire, via: [] })}>{t('Auto route')}</Word>}

@@ -1,5 +1,5 @@
 import { Box, Button, Grid, Heading, HStack, Input, Stack, Text } from '@chakra-ui/react'
-import { useForm } from '@inertiajs/react'
+import { Link, useForm } from '@inertiajs/react'
 import { useEffect, useMemo, useState } from 'react'
 import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
@@ -161,6 +161,9 @@ export default function Model({
                                 {v}
                             </ToolButton>
                         ))}
+                        <ToolButton asChild h="tight">
+                            <Link href={`/models/${model.id}/lab`}>{t('Lab book')}</Link>
+                        </ToolButton>
                     </HStack>
                     <Box flex="1" minH="0">
                         {view === 'Ladder' && board.ladder ? (

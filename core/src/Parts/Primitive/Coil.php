@@ -51,7 +51,7 @@ final class Coil extends Primitive implements Attracts, GivesFuel
     public static function figures(array $spec): array
     {
         return [
-            new Figure('ohm', 'Ω'),
+            new Figure('ohm', 'Ω', varies: true),
             new Figure('reactance_ohm', 'Ω'),
             new Figure('pull_in_v', 'V'),
             new Figure('drop_out_v', 'V'),

@@ -32,7 +32,7 @@ final class FlamePath extends Primitive
 
     public static function figures(array $spec): array
     {
-        return [new Figure('forward_ohm', 'Ω'), new Figure('reverse_ohm', 'Ω')];
+        return [new Figure('forward_ohm', 'Ω', varies: true), new Figure('reverse_ohm', 'Ω')];
     }
 
     public static function joins(array $spec): array

@@ -65,8 +65,8 @@ final class Heater extends Primitive implements GivesFuel, Glows
     public static function figures(array $spec): array
     {
         return [
-            new Figure('cold_ohm', 'Ω'),
-            new Figure('hot_ohm', 'Ω'),
+            new Figure('cold_ohm', 'Ω', varies: true),
+            new Figure('hot_ohm', 'Ω', varies: true),
             new Figure('rise_f', '°F'),
             new Figure('rated_v', 'V'),
             new Figure('tau_s', 's'),

@@ -82,7 +82,7 @@ final class Source extends Primitive implements IsMains
     public static function figures(array $spec): array
     {
         return [
-            new Figure('volts', 'V'),
+            new Figure('volts', 'V', varies: true),
             new Figure('ohm', 'Ω'),
             new Figure('neutral_ohm', 'Ω'),
             new Figure('ground_ohm', 'Ω'),

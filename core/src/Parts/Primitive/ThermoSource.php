@@ -47,7 +47,7 @@ final class ThermoSource extends Primitive
     public static function figures(array $spec): array
     {
         return [
-            new Figure('millivolts', 'mV'),
+            new Figure('millivolts', 'mV', varies: true),
             new Figure('cold_f', '°F'),
             new Figure('hot_f', '°F'),
             new Figure('ohm', 'Ω'),

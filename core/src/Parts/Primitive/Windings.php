@@ -48,7 +48,7 @@ final class Windings extends Primitive implements Transforms
     public static function figures(array $spec): array
     {
         return [
-            new Figure('turns_ratio', ': 1'),
+            new Figure('turns_ratio', ': 1', varies: true),
             new Figure('primary_ohm', 'Ω'),
             new Figure('secondary_ohm', 'Ω'),
             new Figure('leakage_ohm', 'Ω'),

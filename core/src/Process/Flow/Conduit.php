@@ -70,7 +70,8 @@ final class Conduit extends Run
 
     /**
      * one_way: lets nothing back; at: pressure of the open, where it leads there; or a hole: leaks: the wall that it is
-     * in, as far as that is not whole, beside: the run on the other side, whose pressure stands before it
+     * in, as far as that is not whole, beside: the run on the other side, whose pressure stands before it; the open
+     * where there is none
      */
     protected function offer(array $slot, Surroundings $now): array
     {
@@ -78,7 +79,9 @@ final class Conduit extends Run
             $hole = 1 - (float) ($now->follow($this->p['leaks'], 'free') ?? 1.0);
             $k = round($hole * $this->k($now), 4);
 
-            return [$k, 0.0, null, false, (float) $now->follow($this->p['beside'], 'from')];
+            $beside = $this->p['beside'] ?? null;
+
+            return [$k, 0.0, null, false, $beside === null ? 0.0 : (float) $now->follow($beside, 'from')];
         }
 
         $k = max($this->k($now) * $this->stands($now), $this->k($now) * (float) ($this->p['passes'] ?? 0.0));

@@ -18,7 +18,7 @@ final class Mover extends Run
     public static function figures(array $spec): array
     {
         return [
-            new Figure('head', Figure::OF_PRESSURE),
+            new Figure('head', Figure::OF_PRESSURE, varies: true),
             new Figure('worn', '', 0.0, 1.0),
             ...parent::figures($spec),
         ];

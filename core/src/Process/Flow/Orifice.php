@@ -33,7 +33,7 @@ final class Orifice extends Run
     public static function figures(array $spec): array
     {
         return [
-            new Figure('input', Figure::OF_FLOW, 100.0, 1e7),
+            new Figure('input', Figure::OF_FLOW, 100.0, 1e7, varies: true),
             new Figure('at', Figure::OF_PRESSURE, 0.01, 1e3),
             ...parent::figures($spec),
         ];

@@ -17,7 +17,7 @@ final class Regulator extends Run
 
     public static function figures(array $spec): array
     {
-        return [new Figure('set', Figure::OF_PRESSURE, 0.0), ...parent::figures($spec)];
+        return [new Figure('set', Figure::OF_PRESSURE, 0.0, varies: true), ...parent::figures($spec)];
     }
 
     protected function asks(): array

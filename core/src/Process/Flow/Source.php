@@ -14,7 +14,7 @@ final class Source extends Run
 
     public static function figures(array $spec): array
     {
-        return [new Figure('pressure', Figure::OF_PRESSURE), ...parent::figures($spec)];
+        return [new Figure('pressure', Figure::OF_PRESSURE, varies: true), ...parent::figures($spec)];
     }
 
     public function initial(): array

@@ -132,6 +132,7 @@ export type Edit =
            * @maxItems 2000
            */
           modes?: string[]
+          near?: string
       }
     | {
           do: 'rewire'
@@ -147,6 +148,7 @@ export type Edit =
            * @maxItems 2000
            */
           modes?: string[]
+          near?: string
       }
     | {
           do: 'land'

@@ -473,6 +473,7 @@ export interface Reading {
     low?: boolean
     mode: string
     most?: number | null
+    range?: number
     step: number
     text: string
     unsteady?: boolean
@@ -679,11 +680,13 @@ export interface Doc {
     }[]
     notes?: string
     parts: DocPart[]
+    plate?: Plate
     process: {
         [k: string]: {
             type: string
         }
     }
+    readings?: ExpectedReading[]
     supply: {
         hertz: number
         region: 'NA' | 'EU'
@@ -695,6 +698,15 @@ export interface Doc {
         tone: string
     }[]
     title: string
+    universe?: {
+        wire_modes?: {
+            [k: string]: {
+                title: string
+                [k: string]: unknown
+            }
+        }
+        [k: string]: unknown
+    }
     visits: {
         [k: string]: DocVisit
     }
@@ -702,8 +714,6 @@ export interface Doc {
         [k: string]: number
     }
     wires: DocWire[]
-    plate?: Plate
-    readings?: ExpectedReading[]
     [k: string]: unknown
 }
 export interface DocPart {
@@ -724,6 +734,28 @@ export interface DocPart {
         }
     }
     van?: boolean
+}
+export interface Plate {
+    part: string
+    fuel: 'natural-gas' | 'propane' | 'oil'
+    input: number
+    manifold_in_wc?: number
+    rise_low?: number
+    rise_high?: number
+    static_in_wc?: number
+    fuse_a?: number
+    flue?: string
+}
+export interface ExpectedReading {
+    at_s: number
+    black?: string
+    fault?: string
+    least?: number
+    mode?: string
+    most?: number
+    red?: string
+    tap?: string
+    visit: string
 }
 export interface DocVisit {
     appears_s?: number
@@ -749,6 +781,7 @@ export interface Doing {
 export interface DocWire {
     awg?: number
     cable?: string
+    celsius?: number
     colour: string
     feet?: number
     from: string
@@ -756,31 +789,10 @@ export interface DocWire {
     metres?: number
     mm2?: number
     modes?: string[]
+    near?: string
     tag?: string
     to: string
     via?: [number, number][]
-}
-export interface Plate {
-    part: string
-    fuel: 'natural-gas' | 'propane' | 'oil'
-    input: number
-    manifold_in_wc?: number
-    rise_low?: number
-    rise_high?: number
-    static_in_wc?: number
-    fuse_a?: number
-    flue?: string
-}
-export interface ExpectedReading {
-    at_s: number
-    black?: string
-    fault?: string
-    least?: number
-    mode?: string
-    most?: number
-    red?: string
-    tap?: string
-    visit: string
 }
 export interface Settings {
     contacts: string[]
@@ -806,6 +818,7 @@ export interface Parameter {
     unit: string
     usual: number | string | boolean
     value: number | string | boolean
+    varies: boolean
 }
 export interface TableShown {
     changed: string[]
@@ -1487,6 +1500,79 @@ export interface StockTable {
     name: string
     outputs: string[]
     title: string
+}
+export interface LabChange {
+    part: string
+    label: string
+    figure: string
+    unit: string
+    was: number
+    becomes: number
+    edit: {
+        [k: string]: unknown
+    }
+}
+export interface LabCompared {
+    rows: LabRow[]
+}
+export interface LabRow {
+    id: number
+    shows: string | null
+    model: number | null
+    agrees: boolean
+    says: string | null
+}
+export interface LabFit {
+    changes: LabChange[]
+    before: LabRow[]
+    after: LabRow[]
+}
+export interface LabPage {
+    model: {
+        id: number
+        title: string
+    }
+    readings: LabReading[]
+    compared: number
+    visits: {
+        [k: string]: string
+    }
+    faults: {
+        id: string
+        title: string
+    }[]
+    modes: {
+        mode: string
+        title: string
+        unit: string
+    }[]
+    taps: {
+        tap: string
+        title: string
+        unit: string
+    }[]
+    places: {
+        place: string
+        title: string
+    }[]
+}
+export interface LabReading {
+    id: number
+    mine: boolean
+    is_in: string
+    unit: string
+    date: string
+    by: string
+    meter: string
+    visit: string
+    at_s: number
+    fault: string
+    mode: string
+    red: string
+    black: string
+    tap: string
+    value: number
+    note: string
 }
 export interface LadderReply {
     ladder: LadderData

@@ -164,6 +164,27 @@ export interface KindRequest {
     joined?: unknown[]
     [k: string]: unknown
 }
+export interface LabFileRequest {
+    csv: string
+}
+export interface LabReadingRequest {
+    unit: string
+    date: string
+    by?: string
+    meter?: string
+    visit: string
+    at_s: number | string
+    fault?: string
+    mode?: string
+    red?: string
+    black?: string
+    tap?: string
+    value: number | string
+    note?: string
+}
+export interface LabUnitRequest {
+    unit: string
+}
 export interface LabelRequest {
     number: number
     label: string

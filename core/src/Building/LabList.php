@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Building;
+
+use OddSpark\Appliance\Model;
+use OddSpark\Faults\Fault;
+use OddSpark\Faults\FaultSet;
+use OddSpark\Meter\Mode;
+use OddSpark\Trade\Csv;
+
+/**
+ * Readings that were taken on real units of a model, as a list for spreadsheets and as rows that are checked against the
+ * model: where, in which state, with what.
+ *
+ * @phpstan-type LabRow array{unit: string, date: string, by: string, meter: string, visit: string, at_s: float,
+ *     fault: string, mode: string, red: string, black: string, tap: string, value: float, note: string}
+ */
+final readonly class LabList
+{
+    public const COLUMNS = [
+        'unit', 'date', 'by', 'meter', 'visit', 'at_s', 'fault', 'mode', 'red', 'black', 'tap', 'value', 'note',
+    ];
+
+    public const MOST = 500;
+
+    /** Of a text, letters. */
+    private const LONGEST = 120;
+
+    private const LATEST_S = 200_000;
+
+    /** @var array<string, Fault> */
+    private array $faults;
+
+    public function __construct(private Model $model)
+    {
+        $this->faults = FaultSet::of($model)->faults;
+    }
+
+    /**
+     * @return list<LabRow>
+     *
+     * @throws EditError with the line
+     */
+    public function read(string $csv): array
+    {
+        $rows = [];
+        try {
+            foreach (Csv::named($csv, self::COLUMNS, ['unit', 'date', 'visit', 'at_s', 'value'], self::MOST, 'readings') as $line => $cells) {
+                try {
+                    $rows[] = $this->checked($cells);
+                } catch (EditError $e) {
+                    throw new EditError($e->pointer, "Line $line: {$e->getMessage()}");
+                }
+            }
+        } catch (\InvalidArgumentException $e) {
+            throw new EditError('/csv', $e->getMessage());
+        }
+
+        return $rows;
+    }
+
+    /** @param iterable<LabRow> $rows */
+    public static function write(iterable $rows): string
+    {
+        $lines = [self::COLUMNS];
+        foreach ($rows as $row) {
+            $lines[] = array_map(fn (string $column) => $row[$column], self::COLUMNS);
+        }
+
+        return Csv::write($lines);
+    }
+
+    /**
+     * @param array<string, mixed> $said
+     * @return LabRow
+     *
+     * @throws EditError what is wrong with it
+     */
+    public function checked(array $said): array
+    {
+        $text = function (string $key, bool $needed = false) use ($said): string {
+            $value = trim((string) ($said[$key] ?? ''));
+            $needed && $value === '' && throw new EditError("/$key", "\"$key\" is missing.");
+            mb_strlen($value) <= self::LONGEST ||
+                throw new EditError("/$key", "\"$key\" is longer than ".self::LONGEST.' letters.');
+
+            return $value;
+        };
+        $row = [
+            'unit' => $text('unit', true), 'date' => $text('date', true), 'by' => $text('by'), 'meter' => $text('meter'),
+            'visit' => $text('visit', true), 'at_s' => self::number($said, 'at_s'), 'fault' => $text('fault'),
+            'mode' => $text('mode'), 'red' => $text('red'), 'black' => $text('black'), 'tap' => $text('tap'),
+            'value' => self::number($said, 'value'), 'note' => $text('note'),
+        ];
+        $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $row['date']);
+        $day !== false && $day->format('Y-m-d') === $row['date'] ||
+            throw new EditError('/date', "\"{$row['date']}\" is no date; write it as 2026-11-29.");
+        $row['at_s'] >= 0 && $row['at_s'] <= self::LATEST_S ||
+            throw new EditError('/at_s', 'at_s is the seconds after the arrival, 0 to '.self::LATEST_S.'.');
+        in_array($row['visit'], $this->model->visits(), true) ||
+            throw new EditError('/visit', "There is no visit \"{$row['visit']}\"; there are ".implode(', ', $this->model->visits()).'.');
+        $row['fault'] === '' || isset($this->faults[$row['fault']]) ||
+            throw new EditError('/fault', "This model has no fault \"{$row['fault']}\".");
+        $this->where($row);
+
+        return $row;
+    }
+
+    /** @param LabRow $row */
+    private function where(array $row): void
+    {
+        if ($row['tap'] !== '') {
+            $this->model->tap($row['tap']) !== null ||
+                throw new EditError('/tap', "There is no tap \"{$row['tap']}\"; there are ".implode(', ', array_keys($this->model->taps())).'.');
+
+            return;
+        }
+        $mode = Mode::tryFrom($row['mode']);
+        $mode !== null && in_array($mode, LiveReadings::MODES, true) || throw new EditError(
+            '/mode',
+            'mode must be one of '.implode(', ', array_map(fn (Mode $m) => $m->value, LiveReadings::MODES)).', or a tap be named.',
+        );
+        foreach (['red', 'black'] as $lead) {
+            $this->model->isPlace($row[$lead]) ||
+                throw new EditError("/$lead", "There is no place \"{$row[$lead]}\" for the $lead lead.");
+        }
+        if ($mode->isSeries() && array_filter([$row['red'], $row['black']], $this->model->isWireEnd(...)) === []) {
+            throw new EditError('/red', 'Amperes are read in series: one lead goes to the end of a wire that is off, as w12.a.');
+        }
+    }
+
+    /** @param array<string, mixed> $said */
+    private static function number(array $said, string $key): float
+    {
+        $value = str_replace(',', '.', trim((string) ($said[$key] ?? '')));
+        if (! is_numeric($value) || ! is_finite((float) $value)) {
+            throw new EditError("/$key", "\"$key\" must be a number.");
+        }
+
+        return (float) $value;
+    }
+}
