@@ -19,6 +19,7 @@ class DemoData
         'draft_steps' => ['edit of a model', 'edits of models'],
         'part_kinds' => ['kind of part', 'kinds of parts'],
         'shares' => ['share', 'shares'],
+        'lab_readings' => ['reading of the lab', 'readings of the lab'],
         'mark_overrides' => ['line of a mark set by hand', 'lines of marks set by hand'],
     ];
 

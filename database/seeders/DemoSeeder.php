@@ -7,6 +7,7 @@ use App\Bench\Attempts;
 use App\Bench\MarkAttempts;
 use App\Bench\Workbench;
 use App\Building\DraftEditor;
+use App\Building\LabBook;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
@@ -18,6 +19,7 @@ use App\Models\Share;
 use App\Models\User;
 use Illuminate\Database\Seeder;
 use OddSpark\Appliance\Library;
+use OddSpark\Building\LabList;
 
 /**
  * A made-up training centre: the Saltmarsh Lane Trades Centre, its evening class, and calls from
@@ -35,6 +37,7 @@ class DemoSeeder extends Seeder
         private readonly Workbench $workbench,
         private readonly MarkAttempts $judging,
         private readonly DraftEditor $drafting,
+        private readonly LabBook $lab,
     ) {}
 
     public function run(): void
@@ -54,6 +57,8 @@ class DemoSeeder extends Seeder
             $shipped[$name] = Appliance::ship($name);
         }
         $furnace = $shipped['furnace-80'];
+        $list = (string) file_get_contents(__DIR__.'/lab-book.csv');
+        $this->lab->note($instructor, $furnace, (new LabList($furnace->model()))->read($list));
         $all = $course->trainees()->pluck('users.id')->all();
 
         $bindery = $this->giving->give(

@@ -17,7 +17,8 @@ class LabTest extends TestCase
 
     private const IGNITER = [
         'unit' => 'bay 4', 'date' => '2026-11-02', 'by' => 'second group', 'meter' => 'shop meter 3', 'visit' => 'cold',
-        'at_s' => 1, 'mode' => 'ohm', 'red' => 'igniter.1', 'black' => 'igniter.2', 'value' => 82,
+        'at_s' => 1, 'mode' => 'ohm', 'red' => 'igniter.1', 'black' => 'igniter.2', 'value' => 82, 'fault' => '', 'tap' => '',
+        'note' => '',
     ];
 
     private User $instructor;

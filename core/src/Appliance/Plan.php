@@ -67,9 +67,17 @@ final class Plan
      */
     public function nodeNames(): array
     {
-        $names = [];
+        $names = $taken = [];
         foreach ($this->places as $place => $node) {
-            $names[$node] ??= $place;
+            if (isset($names[$node])) {
+                continue;
+            }
+            $name = (string) $place;
+            while (isset($taken[strtolower($name)])) { // to a simulator "L" and "l" are one
+                $name .= '-2';
+            }
+            $taken[strtolower($name)] = true;
+            $names[$node] = $name;
         }
 
         return $names;

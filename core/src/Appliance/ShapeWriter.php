@@ -7,6 +7,8 @@ namespace OddSpark\Appliance;
 /**
  * The shapes of documents for static analysis, written from the published schemas, so that code which reads or writes
  * a document is checked against what the document may hold.
+ *
+ * @phpstan-type JsonSchema array<string, mixed>
  */
 final readonly class ShapeWriter
 {
@@ -18,13 +20,13 @@ final readonly class ShapeWriter
     /** Words that a value can be one of, at most, where each is written out. */
     private const SPELT_OUT = 6;
 
-    /** @param array<string, mixed> $schema a JSON Schema, with its $defs */
+    /** @param JsonSchema $schema a JSON Schema, with its $defs */
     private function __construct(private array $schema) {}
 
     /**
      * Declarations for a docblock: one for the document, one for each thing that the schema defines.
      *
-     * @param array<string, mixed> $schema
+     * @param JsonSchema $schema
      * @return array<string, string> type by its name
      */
     public static function of(array $schema, string $document): array
@@ -82,7 +84,7 @@ final readonly class ShapeWriter
         return explode("\n", strtr(wordwrap(strtr($line, [': ' => ":\0"]), 108, "\n *     "), ["\0" => ' ']));
     }
 
-    /** @param array<string, mixed> $s */
+    /** @param JsonSchema $s */
     private function type(array $s): string
     {
         if (isset($s['$ref'])) {
@@ -106,7 +108,7 @@ final readonly class ShapeWriter
         return implode('|', array_map(fn (string $type): string => $this->typed($type, $s), (array) ($s['type'] ?? 'any')));
     }
 
-    /** @param array<string, mixed> $s */
+    /** @param JsonSchema $s */
     private function typed(string $type, array $s): string
     {
         return match ($type) {
@@ -121,7 +123,7 @@ final readonly class ShapeWriter
         };
     }
 
-    /** @param array<string, mixed> $s */
+    /** @param JsonSchema $s */
     private function listed(array $s): string
     {
         $item = $this->type($s['items'] ?? []);
@@ -129,7 +131,7 @@ final readonly class ShapeWriter
         return ($s['maxItems'] ?? 0) === 2 && ($s['minItems'] ?? 0) === 2 ? "array{{$item}, {$item}}" : "list<$item>";
     }
 
-    /** @param array<string, mixed> $s */
+    /** @param JsonSchema $s */
     private function keyed(array $s): string
     {
         if (! isset($s['properties'])) {

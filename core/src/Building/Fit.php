@@ -16,9 +16,9 @@ use OddSpark\Run\RunError;
  * A model fitted to readings that were taken on a real unit: of the figures in which real units differ, those few are
  * changed that bring what the model gives nearest to what was read.
  *
- * Forward selection by least squares on the logarithm of each figure, by Gauss's method (textbook): the figure that takes
- * most off the sum of squares is changed first, and another only while it takes off a good part of the rest. A miss counts
- * in tolerances of the instrument.
+ * Forward selection by least squares on the logarithm of each figure, by Gauss's method (textbook): the figure that
+ * takes most off the sum of squares is changed first, and another only while it takes off a good part of the rest. A
+ * miss counts in tolerances of the instrument.
  *
  * @phpstan-import-type ModelDocument from Shapes
  * @phpstan-import-type Edit from Shapes
@@ -100,14 +100,19 @@ final readonly class Fit
             $moved = $this->tried($document, $figure, $figure['value'] * exp(self::NUDGE), $rows, $read);
             if ($moved !== null) {
                 $effects[] = [$figure, array_map(
-                    fn (?float $then, ?float $first) => $then === null || $first === null ? 0.0 : ($then - $first) / self::NUDGE,
+                    fn (?float $then, ?float $first) => $then === null || $first === null
+                        ? 0.0
+                        : ($then - $first) / self::NUDGE,
                     $moved[1],
                     $misses,
                 )];
             }
         }
         while ($effects !== [] && count($changes) < self::MOST && ! self::agree($misses)) {
-            $worth = array_map(fn (array $e) => self::dot($e[1], $misses) ** 2 / max(self::dot($e[1], $e[1]), 1e-9), $effects);
+            $worth = array_map(
+                fn (array $e) => self::dot($e[1], $misses) ** 2 / max(self::dot($e[1], $e[1]), 1e-9),
+                $effects,
+            );
             $best = (int) array_search(max($worth), $worth, true);
             if ($worth[$best] < self::WORTH * self::dot($misses, $misses)) {
                 break;
@@ -139,8 +144,14 @@ final readonly class Fit
      * @param list<float|null> $misses
      * @return array{ModelDocument, float, list<float|null>} the document, the figure, what is missed then
      */
-    private function settled(array $document, array $figure, array $effect, array $rows, array $read, array $misses): array
-    {
+    private function settled(
+        array $document,
+        array $figure,
+        array $effect,
+        array $rows,
+        array $read,
+        array $misses,
+    ): array {
         $settled = [$document, $figure['value'], $misses];
         $at = 0.0;
         for ($step = 0; $step < self::STEPS; $step++) {
@@ -161,8 +172,8 @@ final readonly class Fit
      * @param Tuned $figure
      * @param list<Moment> $rows
      * @param list<float> $read
-     * @return array{ModelDocument, list<float|null>}|null the document with the figure changed, and what is missed with it;
-     *     null where it cannot be set so, or does not run
+     * @return array{ModelDocument, list<float|null>}|null the document with the figure changed, and what is missed with
+     *     it; null where it cannot be set so, or does not run
      */
     private function tried(array $document, array $figure, float $value, array $rows, array $read): ?array
     {
@@ -206,7 +217,9 @@ final readonly class Fit
     {
         $plan = Compiler::compile($this->library->resolve($document));
 
-        return array_values((new LiveReadings($plan, $this->memory === null ? new Memory() : ($this->memory)()))->of($rows));
+        $memory = $this->memory === null ? new Memory() : ($this->memory)();
+
+        return array_values((new LiveReadings($plan, $memory))->of($rows));
     }
 
     /**
@@ -229,7 +242,8 @@ final readonly class Fit
         if (! is_finite($given->exact)) {
             return null;
         }
-        $is = $given->reading->mode->specification(); // without the scatter of parts of one label, which is what is asked for
+        // without the scatter of parts of one label, which is what is asked for
+        $is = $given->reading->mode->specification();
         $tolerance = ($is->share + self::SHARE) * abs($read) + ($is->counts + 1) * $is->step($read) + $is->hum;
 
         return ($given->exact - $read) / $tolerance;

@@ -11,9 +11,10 @@ use OddSpark\Meter\Mode;
 use OddSpark\Trade\Csv;
 
 /**
- * Readings that were taken on real units of a model, as a list for spreadsheets and as rows that are checked against the
- * model: where, in which state, with what.
+ * Readings that were taken on real units of a model, as a list for spreadsheets and as rows that are checked against
+ * the model: where, in which state, with what.
  *
+ * @phpstan-type Said array<string, mixed>
  * @phpstan-type LabRow array{unit: string, date: string, by: string, meter: string, visit: string, at_s: float,
  *     fault: string, mode: string, red: string, black: string, tap: string, value: float, note: string}
  */
@@ -73,7 +74,7 @@ final readonly class LabList
     }
 
     /**
-     * @param array<string, mixed> $said
+     * @param Said $said
      * @return LabRow
      *
      * @throws EditError what is wrong with it
@@ -131,7 +132,7 @@ final readonly class LabList
         }
     }
 
-    /** @param array<string, mixed> $said */
+    /** @param Said $said */
     private static function number(array $said, string $key): float
     {
         $value = str_replace(',', '.', trim((string) ($said[$key] ?? '')));

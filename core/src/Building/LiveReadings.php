@@ -20,10 +20,11 @@ use OddSpark\Run\Memory;
 use OddSpark\Senses\Perception;
 
 /**
- * What an instrument shows at moments of a model's visits, healthy or with a fault: read off a live run, by nobody's hands.
+ * What an instrument shows at moments of a model's visits, healthy or with a fault: read off a live run, by nobody's
+ * hands.
  *
- * Volts are read where they stand. Amperes are read in series: one of the two places is an end of a wire, which is taken off
- * for it. Ohms are those of a part by itself: all wires are off it.
+ * Volts are read where they stand. Amperes are read in series: one of the two places is an end of a wire, which is
+ * taken off for it. Ohms are those of a part by itself: all wires are off it.
  *
  * @phpstan-type Moment array{visit: string, at_s: int|float, fault?: string, mode?: string, red?: string, black?: string,
  *     tap?: string, ...}
@@ -118,11 +119,12 @@ final readonly class LiveReadings
     private function off(Mode $mode, array $leads): array
     {
         $off = [];
+        $parts = array_map(fn (string $place) => Model::split($place)[0], $leads);
         foreach ($this->plan->model->wires() as $wire) {
             foreach (['a', 'b'] as $end) {
                 $isOff = $mode->isSeries()
                     ? in_array("$wire->id.$end", $leads, true)
-                    : in_array(Model::split($wire->at($end))[0], array_map(fn (string $p) => Model::split($p)[0], $leads), true);
+                    : in_array(Model::split($wire->at($end))[0], $parts, true);
                 if ($isOff) {
                     $off["$wire->id.body"][$end] = false;
                 }

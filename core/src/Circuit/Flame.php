@@ -127,8 +127,8 @@ final readonly class Flame
 
     /**
      * A rms of its harmonics at most, with such a share of DC: no cut sine has more, and what lies behind it never
-     * stands beyond the peak of what feeds it, of whose square the DC has its part (a cable that a diode has charged has
-     * no AC left).
+     * stands beyond the peak of what feeds it, of whose square the DC has its part (a cable that a diode has charged
+     * has no AC left).
      *
      * @param array{float, float} $ohms seen from it, its own shunt among them
      */

@@ -263,22 +263,32 @@ final class Solution
             return $this->bent ?? [];
         }
         $this->dc ??= $this->solveDc(false);
-        $this->bent = [];
-        foreach ($this->values->flames as $f => [$forward]) {
-            [, , , $siemens, [$zr, $zi], $harmonics] = $this->flames[$f];
-            if (! self::isBent($siemens, $zr, $zi)) {
-                continue;
+        $ends = $vectors = $rows = $right = [];
+        foreach (array_keys($this->values->flames) as $f) {
+            [, , , $siemens, [$zr, $zi]] = $this->flames[$f];
+            if (self::isBent($siemens, $zr, $zi)) {
+                $ends[$f] = $this->network->flames[$f];
+                $vectors[$f] = $this->forAmpere(...$ends[$f]);
             }
-            [$rod, $burner] = $this->network->flames[$f];
-            [$vr, $vi] = $this->linear($rod, $burner);
-            [$dr, $di] = [1 + $siemens * $zr, $siemens * $zi];
-            $d = $dr * $dr + $di * $di;
+        }
+        // what each takes more, with what the others take
+        foreach ($ends as $of => [$rod, $burner]) {
+            $row = [];
+            foreach ($vectors as $f => [$re, $im]) {
+                $own = $f === $of ? 1 / $this->flames[$f][3] : 0.0;
+                $row[] = [$own + $re[$rod] - $re[$burner], $im[$rod] - $im[$burner]];
+            }
+            $rows[] = $row;
+            $right[] = $this->linear($rod, $burner);
+        }
+        $amps = $rows === [] ? [] : Dense::of($rows)->solve($right);
+        $this->bent = [];
+        foreach (array_keys($ends) as $i => $f) {
+            [, , , , [$zr, $zi], $harmonics] = $this->flames[$f];
             // its harmonics see what lies outside it: without the shunt
-            $g = 1 / (2 * $forward);
+            $g = 1 / (2 * $this->values->flames[$f][0]);
             $this->bent[] = [
-                $this->forAmpere($rod, $burner),
-                $siemens * ($vr * $dr + $vi * $di) / $d,
-                $siemens * ($vi * $dr - $vr * $di) / $d,
+                $vectors[$f], $amps[$i][0], $amps[$i][1],
                 $harmonics / hypot(1 - $g * $zr, $g * $zi),
             ];
         }

@@ -18,6 +18,9 @@ final class SpiceNetlist
     /** Passes AC and blocks DC, or the other way round, without being seen. */
     private const BLOCKING_FARAD = 1.0e-3;
 
+    /** Of the ohms before it, at the supply frequency: less is not seen, much less is lost in the rounding. */
+    private const BLOCKING_SHARE = 1.0e-8;
+
     private const BLOCKING_HENRY = 1.0e12;
 
     /**
@@ -52,7 +55,7 @@ final class SpiceNetlist
                 $f,
                 $f,
                 $q,
-                self::BLOCKING_FARAD,
+                ($this->values->re[$b] + $more) / ($this->network->omega() * self::BLOCKING_SHARE),
             );
             $cards .= sprintf(
                 "Rfd%d %s fd%d %.15g\nLfd%d fd%d %s %.15g\nIfd%d %s %s dc %.15g\n",

@@ -27,8 +27,8 @@ final readonly class Figure
     public const OF_HEAT_PER_DEGREE = '@heat per degree';
 
     /**
-     * @param bool $varies from one real unit to the next, so that readings of a real one settle it: an igniter's ohms, a
-     *     manifold pressure
+     * @param bool $varies from one real unit to the next, so that readings of a real one settle it: an igniter's ohms,
+     *     a manifold pressure
      */
     public function __construct(
         public string $key,

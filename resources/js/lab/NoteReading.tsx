@@ -1,6 +1,6 @@
 import { Box, Heading, HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useForm } from '@inertiajs/react'
-import type { FormEvent } from 'react'
+import type { ComponentProps, FormEvent } from 'react'
 import type { LabPage } from '@/lib/types'
 import { Select } from '@/shell/Select'
 import { MainButton } from '@/theme/buttons'
@@ -69,7 +69,7 @@ export function NoteReading({ book, page: { visits, faults, modes, taps, places 
                 {text('by', t('Taken by'))}
                 {text('meter', t('With'))}
             </HStack>
-            <Select
+            <Choice
                 label={t('State')}
                 value={form.data.visit}
                 options={Object.entries(visits)}
@@ -78,7 +78,7 @@ export function NoteReading({ book, page: { visits, faults, modes, taps, places 
             <HStack gap="2" align="flex-end">
                 {text('at_s', t('Seconds after the arrival'))}
             </HStack>
-            <Select
+            <Choice
                 label={t('Fault of the unit')}
                 value={form.data.fault}
                 options={[
@@ -87,7 +87,7 @@ export function NoteReading({ book, page: { visits, faults, modes, taps, places 
                 ]}
                 onChange={(v) => form.setData('fault', v)}
             />
-            <Select
+            <Choice
                 label={t('Read with')}
                 value={form.data.tap}
                 options={[
@@ -98,19 +98,19 @@ export function NoteReading({ book, page: { visits, faults, modes, taps, places 
             />
             {form.data.tap === LEADS && (
                 <>
-                    <Select
+                    <Choice
                         label={t('Mode')}
                         value={form.data.mode}
                         options={modes.map((m): [string, string] => [m.mode, m.title])}
                         onChange={(v) => form.setData('mode', v)}
                     />
-                    <Select
+                    <Choice
                         label={t('Red lead')}
                         value={form.data.red}
                         options={all}
                         onChange={(v) => form.setData('red', v)}
                     />
-                    <Select
+                    <Choice
                         label={t('Black lead')}
                         value={form.data.black}
                         options={all}
@@ -131,5 +131,17 @@ export function NoteReading({ book, page: { visits, faults, modes, taps, places 
                 {t('Note it')}
             </MainButton>
         </Stack>
+    )
+}
+
+/** A choice with its label above it. */
+function Choice(props: ComponentProps<typeof Select>) {
+    return (
+        <Box>
+            <Text fontSize="note" color="faint" aria-hidden>
+                {props.label}
+            </Text>
+            <Select {...props} />
+        </Box>
     )
 }

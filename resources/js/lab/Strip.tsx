@@ -8,7 +8,7 @@ const [W, H, EDGE] = [360, 44, 8]
 export function Strip({ readings, model, unit }: { readings: Reading[]; model: number | null; unit: string }) {
     const [least, most] = reach(readings, model)
     const at = (value: number) => EDGE + ((value - least) / (most - least)) * (W - 2 * EDGE)
-    const label = (value: number) => `${Number(value.toPrecision(4))} ${unit}`
+    const label = (value: number) => `${Number(value.toPrecision(3))} ${unit}`
     return (
         <Box color="ink" maxW="420px">
             <svg
@@ -34,7 +34,7 @@ export function Strip({ readings, model, unit }: { readings: Reading[]; model: n
                             strokeWidth={3}
                         />
                         <text
-                            x={Math.max(40, Math.min(W - 40, at(model)))}
+                            x={Math.max(64, Math.min(W - 64, at(model)))}
                             y={41}
                             fontSize={12}
                             textAnchor="middle"

@@ -170,17 +170,17 @@ export interface LabFileRequest {
 export interface LabReadingRequest {
     unit: string
     date: string
-    by?: string
-    meter?: string
+    by?: string | null
+    meter?: string | null
     visit: string
     at_s: number | string
-    fault?: string
-    mode?: string
-    red?: string
-    black?: string
-    tap?: string
+    fault?: string | null
+    mode?: string | null
+    red?: string | null
+    black?: string | null
+    tap?: string | null
     value: number | string
-    note?: string
+    note?: string | null
 }
 export interface LabUnitRequest {
     unit: string
