@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Appliance;
 
 use OddSpark\Parts\Ability\Glows;
+use OddSpark\Parts\Ability\IsMains;
 use OddSpark\Parts\Ability\Sparks;
 use OddSpark\Parts\Primitive\ThermoSource;
 
@@ -21,10 +22,14 @@ final readonly class Facets
     public static function of(Model $model): self
     {
         $families = array_map(fn (Part $part) => $part->kind->family, array_values($model->parts()));
+        $household = $model->household();
         $has = fn (Family ...$any): bool => array_filter($any, fn (Family $f) => in_array($f, $families, true)) !== [];
 
         return new self(
-            $model->region() === 'EU' ? '230 V' : '120 V',
+            match (true) {
+                ! self::can($model, IsMains::class) => 'none',
+                default => "{$model->document['supply']['volts']} V",
+            },
             match (true) {
                 $has(Family::OilSupply, Family::OilValve) => 'oil',
                 $has(Family::GasSupply, Family::GasValve) => 'gas',
@@ -37,6 +42,7 @@ final readonly class Facets
                 default => 'none',
             },
             match (true) {
+                $household->rooms === [] && $household->hotWater !== null => $household->hotWater['what'] ?? 'tap water',
                 $has(Family::Blower, Family::Airflow) => 'air',
                 $has(Family::Pump, Family::Water, Family::ZoneValve) => 'water',
                 default => 'none',

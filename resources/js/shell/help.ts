@@ -31,6 +31,13 @@ export const HELP: Record<string, Topic> = {
         ],
         keys: LOOK_AROUND,
     },
+    Lab: {
+        says: [
+            'What the real units in your lab show, beside what this model gives at the same place and moment.',
+            'Note readings one by one, or take in a list from a spreadsheet. Amps are read in series: one lead goes to the end of a wire that is off. Ohms are those of the part alone.',
+            'Fit the model to a unit, and keep it as a model of your own: the figures that were changed are told.',
+        ],
+    },
     Drafts: {
         says: [
             'Models you are building. Start with a blank board, a copy of a shipped model, or a file.',
