@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test'
-import { clean, signIn } from './people'
+import { clean, look, openJob, press, signIn } from './people'
 
 const PASSWORD = 'seven grey herons'
 
-test('a class of one’s own: three hundred from a list, one with a link, one with the code, a job for all of them', async ({
+test('a class of one’s own: three hundred from a list, by a link, by a code; an examination of 24, the wall, a mark, a record sheet', async ({
     page,
     browser,
 }) => {
@@ -60,20 +60,48 @@ test('a class of one’s own: three hundred from a list, one with a link, one wi
     await wren.getByRole('button', { name: 'Join' }).click()
     await expect(wren.getByText(/^You sign in as wren\d+ from now on/)).toBeVisible()
 
-    // a job for the class, and both find it
+    // an examination for twenty-four of them: who is among them finds it, and nobody else
     await page.goto('/models')
     await page.getByRole('link', { name: /80 % furnace, hot/ }).click()
     await page.getByLabel('Find a fault').fill('igniter crack')
     await page.getByRole('button', { name: 'Igniter: cracked, open' }).click()
     await expect(page.getByLabel('What the customer says')).not.toHaveValue('')
     await page.getByLabel('Title').fill('Boat shed: no heat')
+    await page.getByLabel('Kind', { exact: true }).selectOption('exam')
+    await page.getByLabel('Class', { exact: true }).selectOption({ label: 'Boilers, day release' })
+    await expect(page.getByText('To 301 of 301')).toBeVisible()
+    await page.getByRole('button', { name: 'Nobody', exact: true }).click()
+    const trainees = page.getByLabel('Trainees', { exact: true })
+    for (let i = 1; i <= 24; i++) await trainees.getByText(`Trainee ${i}`, { exact: true }).click()
+    await expect(page.getByText('To 24 of 301')).toBeVisible()
     await page.getByRole('button', { name: 'Give the job' }).click()
     // the page that waits for it has the title in its heading too
     await expect(page.getByRole('heading', { name: 'Boat shed: no heat', exact: true })).toBeVisible()
-    for (const theirs of [seventh, wren]) {
-        await theirs.goto('/')
-        await expect(theirs.getByText('Boat shed: no heat')).toBeVisible()
-    }
+    await wren.goto('/')
+    await expect(wren.getByText('No job has been given to you yet.')).toBeVisible()
+    await seventh.goto('/')
+    await page.getByRole('link', { name: 'Shop', exact: true }).click()
+    await page.getByRole('link', { name: 'wall' }).click()
+    await openJob(seventh, 'Boat shed: no heat')
+    const card = page.getByRole('article', { name: 'Trainee 7' })
+    await look(seventh, 'thermostat')
+    await expect(card.getByTestId('last')).toContainText('hermostat')
+    await expect(card.getByText(/suspects$/)).toBeVisible()
+    await seventh.getByRole('tab', { name: 'Suspects' }).click()
+    await seventh.getByLabel('Find a suspect').fill('igniter crack')
+    await press(seventh, 'Name Igniter: cracked, open')
+    seventh.once('dialog', (d) => void d.accept())
+    await seventh.getByRole('button', { name: 'Close the call' }).click()
+    await expect(seventh.getByText('It was:')).toBeVisible()
+    await expect(card.getByText('call closed')).toBeVisible()
+
+    // its mark stands in the record, and on a sheet for the file
+    await page.goto('/')
+    await page.getByRole('link', { name: 'record' }).first().click()
+    await expect(page.getByRole('row', { name: /^Trainee 7 / })).toContainText(/\d+\.\d/)
+    const sheet = page.waitForEvent('download')
+    await page.getByRole('link', { name: 'Record sheet of Trainee 7 (PDF)' }).click()
+    expect((await sheet).suggestedFilename()).toMatch(/^record-\d+\.pdf$/)
 
     // the old password changes only with the old one
     await wren.getByRole('link', { name: 'Account of Wren' }).click()

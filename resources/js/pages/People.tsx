@@ -19,7 +19,14 @@ export default function People({ courses, colleagues, done }: PeoplePage) {
     const form = useForm({ name: '' })
     const create = (e: FormEvent) => {
         e.preventDefault()
-        form.post('/courses', { onSuccess: () => form.reset() })
+        const had = new Set(courses.map((c) => c.id))
+        form.post('/courses', {
+            onSuccess: (page) => {
+                form.reset()
+                const now = page.props.courses as PeoplePage['courses']
+                setAt(now.find((c) => !had.has(c.id))?.id ?? course?.id ?? 0) // the new one is what is wanted next
+            },
+        })
     }
     return (
         <Frame title={t('People')}>
