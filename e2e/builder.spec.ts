@@ -347,10 +347,10 @@ const OWN = 'core/tests/Building/builds'
 const SHIPPED = 'core/models/builds'
 
 for (const [name, from] of [
-    ['two-zone-boiler', OWN],
     ['tube-heater', SHIPPED],
     ...(EVERY
         ? ([
+              ['two-zone-boiler', OWN],
               ['condensing-furnace', OWN],
               ['unit-heater', SHIPPED],
               ['furnace-surface-module', SHIPPED],

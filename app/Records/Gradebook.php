@@ -62,6 +62,7 @@ class Gradebook
             'people' => $people->map(function (User $person) use ($byPerson, $can, $column): array {
                 /** @var Collection<int, Judged> $own */
                 $own = $byPerson->get($person->id, collect());
+                $shown = self::proficiencies($own->all());
 
                 return [
                     'id' => $person->id,
@@ -69,8 +70,8 @@ class Gradebook
                     'marks' => $own->map(fn (array $a) => [
                         'job' => $column[$a['job']], 'attempt' => $a['attempt'], 'total' => $a['total'], 'passed' => $a['passed'],
                     ])->values()->all(),
-                    'competencies' => self::proficiencies($own->all()),
-                    'next' => self::next(self::proficiencies($own->all()), $can),
+                    'competencies' => $shown,
+                    'next' => self::next($shown, $can),
                 ];
             })->values()->all(),
             'hard' => self::hard($all),
@@ -120,32 +121,21 @@ class Gradebook
             ->whereIn('user_id', $people)
             ->whereNotNull('mark')
             ->orderBy('handed_back_at')
-            ->get([
-                'id', 'user_id', 'assignment_id', 'handed_back_at',
-                // of a mark its figures alone: its sentences are long
-                DB::raw("JSON_EXTRACT(mark, '$.total') as total"),
-                DB::raw("JSON_EXTRACT(mark, '$.passed') as passed"),
-                DB::raw("JSON_EXTRACT(mark, '$.lines[*].id') as line_ids"),
-                DB::raw("JSON_EXTRACT(mark, '$.lines[*].share') as line_shares"),
-                DB::raw("JSON_EXTRACT(mark, '$.lines[*].weight') as line_weights"),
-            ]);
+            ->get(['id', 'user_id', 'assignment_id', 'handed_back_at', 'mark_figures']);
 
         return $rows->map(function (object $row) use ($families): array {
-            [$ids, $shares, $weights] = array_map(
-                fn (?string $json) => $json === null ? [] : json_decode($json, true),
-                [$row->line_ids, $row->line_shares, $row->line_weights],
-            );
+            $mark = json_decode((string) $row->mark_figures, true);
             $judged = [];
-            foreach ($ids as $i => $id) {
-                if (($weights[$i] ?? 0) > 0) {
-                    $judged[$id] = (float) ($shares[$i] ?? 0);
+            foreach ($mark['lines'] ?? [] as $i => $id) {
+                if (($mark['weights'][$i] ?? 0) > 0) {
+                    $judged[$id] = (float) ($mark['shares'][$i] ?? 0);
                 }
             }
 
             return [
                 'attempt' => $row->id, 'user' => $row->user_id, 'job' => $row->assignment_id,
-                'total' => $row->total === null ? null : (float) $row->total,
-                'passed' => $row->passed === null ? null : $row->passed === 'true' || $row->passed === '1',
+                'total' => isset($mark['total']) ? (float) $mark['total'] : null,
+                'passed' => isset($mark['passed']) ? (bool) $mark['passed'] : null,
                 'at' => (string) $row->handed_back_at,
                 'shown' => Shown::by($judged, $families[$row->assignment_id] ?? ''),
             ];

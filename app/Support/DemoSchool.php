@@ -223,7 +223,7 @@ class DemoSchool
     /** The same work by another. */
     private function likewise(Attempt $done, User $user): Attempt
     {
-        $copy = $done->replicate();
+        $copy = $done->replicate(['mark_figures']);
         $copy->forceFill(['user_id' => $user->id])->save();
         foreach (['entries', 'marks'] as $table) {
             $columns = implode(', ', array_diff(

@@ -23,6 +23,8 @@ final readonly class Facets
     {
         $families = array_map(fn (Part $part) => $part->kind->family, array_values($model->parts()));
         $household = $model->household();
+        $vessel = $household->rooms === [] ? $household->hotWater : null;
+        $heats = $vessel === null ? null : $vessel['what'] ?? 'tap water';
         $has = fn (Family ...$any): bool => array_filter($any, fn (Family $f) => in_array($f, $families, true)) !== [];
 
         return new self(
@@ -42,7 +44,7 @@ final readonly class Facets
                 default => 'none',
             },
             match (true) {
-                $household->rooms === [] && $household->hotWater !== null => $household->hotWater['what'] ?? 'tap water',
+                $heats !== null => $heats,
                 $has(Family::Blower, Family::Airflow) => 'air',
                 $has(Family::Pump, Family::Water, Family::ZoneValve) => 'water',
                 default => 'none',
