@@ -24,9 +24,10 @@ $sections = [];
 foreach (array_slice($parts, 1) as $section) {
     $sections[trim(substr(strtok($section, "\n") ?: '', 3))] = $section;
 }
-foreach (isset($argv[1]) ? [$argv[1]] : ModesTable::MODELS as $model) {
-    $sections[$model] = implode("\n", ModesTable::section($model))."\n";
-    $all = array_fill_keys(ModesTable::MODELS, '');
+foreach (isset($argv[1]) ? [$argv[1]] : ModesTable::models() as $model) {
+    $lines = ModesTable::section($model);
+    $sections[$model] = $lines === [] ? '' : implode("\n", $lines)."\n";
+    $all = array_fill_keys(ModesTable::models(), '');
     $kept = array_intersect_key(array_replace($all, $sections), $all);
     file_put_contents($page, $heading."\n".rtrim(implode('', $kept))."\n");
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Tests\Trade;
 
+use OddSpark\Appliance\Library;
 use OddSpark\Bench\Bench;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
@@ -20,8 +21,8 @@ use OddSpark\Tests\TestRig;
  */
 final class ModesTable
 {
-    /** The models, each with what no model before it has. */
-    public const MODELS = [
+    /** The models that come first; the others follow by name, each with what no model before it has. */
+    private const FIRST = [
         'furnace-80',
         'furnace-standing-pilot',
         'boiler-hydronic',
@@ -38,7 +39,13 @@ final class ModesTable
     /** What counts for a reading across a part's own terminals, beside how far it stands off. */
     private const OWN = 20.0;
 
-    /** @return list<string> the section of a model, line by line */
+    /** @return list<string> all shipped models, in the order of the page */
+    public static function models(): array
+    {
+        return array_values(array_unique([...self::FIRST, ...(new Library())->names()]));
+    }
+
+    /** @return list<string> the section of a model, line by line; empty where it has nothing that is new */
     public static function section(string $name): array
     {
         $plan = TestRig::plan($name);
@@ -58,6 +65,9 @@ final class ModesTable
             array_map(strval(...), $ids),
             fn (string $id): bool => in_array($set->faults[$id]->part, $first, true) && ! str_contains($id, '+'),
         ));
+        if ($ids === []) {
+            return [];
+        }
         $visit = $plan->model->visits()[0];
         $evidence = new Evidence($plan, $set->only(['healthy', ...$ids]), $visit, new Memory());
         $lines = ["## $name", '', 'Visit: '.$plan->model->visit($visit)->title.'.', ''];
@@ -82,7 +92,7 @@ final class ModesTable
     private static function kindsBefore(string $name): array
     {
         $known = [];
-        foreach (self::MODELS as $model) {
+        foreach (self::models() as $model) {
             if ($model === $name) {
                 break;
             }

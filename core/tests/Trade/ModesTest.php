@@ -15,7 +15,7 @@ final class ModesTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function models(): iterable
     {
-        foreach (getenv('SPARK_ALL_FAULTS') ? ModesTable::MODELS : self::ALWAYS as $model) {
+        foreach (getenv('SPARK_ALL_FAULTS') ? ModesTable::models() : self::ALWAYS as $model) {
             yield $model => [$model];
         }
     }
