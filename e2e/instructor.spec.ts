@@ -56,6 +56,34 @@ test('a request without its token is refused', async ({ page }) => {
     expect(status).toBe(419)
 })
 
+test('a job is kept as a template, and the form is filled from it', async ({ page }) => {
+    await signIn(page, 'ines')
+    const open = async () => {
+        await page.goto('/models')
+        await page
+            .getByRole('link', { name: /80 % furnace, hot/ })
+            .first()
+            .click()
+        await expect(page.getByRole('heading', { name: 'Give it as a job' })).toBeVisible()
+    }
+    await open()
+    await page.getByRole('button', { name: /^Limit: stuck open/ }).click()
+    await expect(page.getByLabel('What the customer says')).toHaveValue(/heat|burner/)
+    await page.getByLabel('What the customer says').fill('It blows cold all day long.')
+    await page.getByLabel('Title').fill('Third week, on the bench')
+    await page.getByText('Its leads are worn: now and then one does not touch').click()
+    await page.getByRole('button', { name: 'Keep as a template' }).click()
+    await expect(page.getByLabel('Start from a template')).toBeVisible()
+    await open()
+    await page.getByLabel('Start from a template').selectOption({ label: 'Third week, on the bench' })
+    await expect(page.getByLabel('Title')).toHaveValue('Third week, on the bench')
+    await expect(page.getByLabel('Its leads are worn: now and then one does not touch')).toBeChecked()
+    await expect(page.getByLabel('What the customer says')).toHaveValue('It blows cold all day long.')
+    await expect(page.getByRole('button', { name: /^Limit: stuck open/ })).toHaveAttribute('aria-pressed', 'true')
+    await page.getByRole('button', { name: 'Take it out' }).click()
+    await expect(page.getByLabel('Start from a template')).toHaveCount(0)
+})
+
 test('every shipped model opens with its board, its healthy tape and its tables', async ({ page }) => {
     await signIn(page, 'ines')
     await page.goto('/models')

@@ -14,6 +14,7 @@ use App\Http\Controllers\DraftFileController;
 use App\Http\Controllers\DraftRunController;
 use App\Http\Controllers\FreeBenchController;
 use App\Http\Controllers\HomeController;
+use App\Http\Controllers\JobTemplateController;
 use App\Http\Controllers\JobTimeController;
 use App\Http\Controllers\JoinController;
 use App\Http\Controllers\LabController;
@@ -154,6 +155,8 @@ Route::middleware(['auth', 'throttle:work', EndIdle::class, OneAtATime::class])-
         Route::delete('/{reading}', [LabController::class, 'destroy'])->can('delete', 'reading');
     });
 
+    Route::post('/models/{appliance}/templates', [JobTemplateController::class, 'store'])->can('view', 'appliance');
+    Route::delete('/models/{appliance}/templates/{template}', [JobTemplateController::class, 'destroy'])->can('delete', 'template');
     Route::post('/models/{appliance}/free', [FreeBenchController::class, 'open'])->can('view', 'appliance');
     Route::post('/courses/{course}/free/{appliance}', [FreeBenchController::class, 'practise'])->can('practise', 'course');
     Route::post('/jobs/{assignment}/copy', [CopyController::class, 'job'])->can('update', 'assignment');

@@ -9,6 +9,7 @@ use App\Models\Assignment;
 use App\Models\Task;
 use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Memory;
+use OddSpark\Run\Processes;
 use OddSpark\Suspects\Analysis as Findings;
 
 /** Finds what can be told of a model's faults. */
@@ -31,6 +32,7 @@ class AnalyseAppliance implements Work
             $visit,
             memory: new Memory(),
             progress: fn (string $what, float $share) => $task->tell($share, $what),
+            processes: Processes::here(),
         );
         Analysis::query()->updateOrCreate(
             ['hash' => $hash, 'engine' => Assignment::ENGINE, 'visit' => $visit],

@@ -73,9 +73,11 @@ final class ArchitectureTest extends TestCase
             ) {
                 $wrong[] = "$file: $m[0]";
             }
+            $doors = ['Appliance/Library.php', 'Appliance/Schema.php', 'Appliance/Stock.php'];
+            $doors[] = 'Run/Processes.php'; // how many processors there are
             if (
                 preg_match('/\b(file_get_contents|file_put_contents|fopen|is_file|glob)\s*\(/', $code) &&
-                ! in_array($file, ['Appliance/Library.php', 'Appliance/Schema.php', 'Appliance/Stock.php'], true)
+                ! in_array($file, $doors, true)
             ) {
                 $wrong[] = "$file touches files";
             }

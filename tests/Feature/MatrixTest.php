@@ -4,6 +4,7 @@ namespace Tests\Feature;
 
 use App\Building\DraftEditor;
 use App\Models\Course;
+use App\Models\JobTemplate;
 use App\Models\LabReading;
 use App\Models\Role;
 use App\Models\Share;
@@ -103,6 +104,8 @@ class MatrixTest extends TestCase
             $rows["$method models/{appliance}/lab$of"] = ['leader', 'lent', 'reader'];
         }
         $rows['DELETE models/{appliance}/lab/{reading}'] = ['leader'];
+        $rows['POST models/{appliance}/templates'] = ['leader', 'lent', 'reader'];
+        $rows['DELETE models/{appliance}/templates/{template}'] = ['leader'];
         $rows['POST models/{appliance}/analysis'] = ['leader', 'lent', 'reader'];
         foreach (['', '/kinds', '/history', '/difference', '/checks', '/ladder', '/run', '/moment', '/why', '/faults', '/readings', '/safeties', '/files/{what}'] as $of) {
             $rows["GET drafts/{draft}$of"] = self::DRAFT_READ;
@@ -269,6 +272,9 @@ class MatrixTest extends TestCase
             'appliance_id' => $appliance->id, 'user_id' => $this->instructor->id, 'unit' => 'bay 2', 'date' => '2026-11-02',
             'visit' => 'cold', 'at_s' => 5, 'mode' => 'vac', 'red' => 'panel.L', 'black' => 'panel.N', 'value' => 119,
         ]);
+        $template = JobTemplate::query()->create([
+            'appliance_id' => $appliance->id, 'user_id' => $this->instructor->id, 'title' => 'x', 'job' => [],
+        ]);
         $task = Task::want($this->instructor, 'give', 'matrix', ['title' => 'x', 'back' => '/', 'job' => []]);
 
         return [$people, [
@@ -276,7 +282,7 @@ class MatrixTest extends TestCase
             '{attempt}' => (string) $attempt->id, '{course}' => (string) $this->course->id,
             '{draft}' => (string) $draft->id, '{task}' => (string) $task->id, '{user}' => (string) $this->trainee->id,
             '{what}' => 'model.json', '{token}' => 'nobody', '{key}' => 'none', '{sum}' => 'divider',
-            '{reading}' => (string) $reading->id,
+            '{reading}' => (string) $reading->id, '{template}' => (string) $template->id,
         ]];
     }
 }

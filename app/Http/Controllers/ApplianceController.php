@@ -7,6 +7,7 @@ use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
 use App\Models\Course;
+use App\Models\JobTemplate;
 use App\Models\RuleSet;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -70,6 +71,7 @@ class ApplianceController extends Controller
     public function show(Request $request, Appliance $appliance, AssignJob $giving): Response
     {
         $model = $appliance->model();
+        $sets = RuleSet::newest($request->user());
 
         return Inertia::render('Model', [
             'model' => ['id' => $appliance->id, 'title' => $appliance->title, 'notes' => $model->document['notes'], 'about' => [
@@ -77,6 +79,11 @@ class ApplianceController extends Controller
                 'licence' => $model->document['about']['licence'] ?? null,
             ]],
             'comes_with' => $this->jobs($model),
+            'templates' => JobTemplate::of($request->user(), $appliance, $model)->map(
+                fn (JobTemplate $of) => ['id' => $of->id, 'title' => $of->title, 'job' => [
+                    'rules' => $sets->firstWhere('name', $of->job['rules'])?->id,
+                ] + $of->job],
+            ),
             'board' => json_decode($appliance->board, true),
             'visits' => $model->visitTitles(),
             'faults' => array_values(array_map(
@@ -85,7 +92,7 @@ class ApplianceController extends Controller
             )),
             'tables' => $this->tables($model),
             'healthy' => $giving->preview($appliance, Fault::HEALTHY, $model->visits()[0], self::PREVIEW_S),
-            'rules' => RuleSet::newest($request->user())->map(
+            'rules' => $sets->map(
                 fn (RuleSet $r) => [
                     'id' => $r->id,
                     'title' => "$r->title, version $r->version",

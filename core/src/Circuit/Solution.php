@@ -117,6 +117,45 @@ final class Solution
         return sqrt($square);
     }
 
+    /**
+     * The same between the two nodes of each of many pairs.
+     *
+     * @param list<array{int, int}> $pairs
+     * @return list<float>
+     */
+    public function acVoltsOf(array $pairs): array
+    {
+        $isEarly = $this->network->topology->isEarly;
+        $early = 0;
+        foreach ($pairs as [$a, $b]) {
+            if ($isEarly[$a] || $isEarly[$b]) {
+                $early = $isEarly[$a] ? $a : $b;
+                break;
+            }
+        }
+        [$re, $im] = $this->acAt($early, $early);
+        $harmonics = [];
+        foreach ($this->bent() as [[$zr, $zi], $ampsRe, $ampsIm, $amps]) {
+            foreach ($re as $n => $_) {
+                $re[$n] -= $zr[$n] * $ampsRe - $zi[$n] * $ampsIm;
+                $im[$n] -= $zr[$n] * $ampsIm + $zi[$n] * $ampsRe;
+            }
+            $harmonics[] = [$zr, $zi, $amps ** 2];
+        }
+        $volts = [];
+        foreach ($pairs as [$a, $b]) {
+            $x = $re[$a] - $re[$b];
+            $y = $im[$a] - $im[$b];
+            $square = $x * $x + $y * $y;
+            foreach ($harmonics as [$zr, $zi, $amps]) {
+                $square += $amps * (($zr[$a] - $zr[$b]) ** 2 + ($zi[$a] - $zi[$b]) ** 2);
+            }
+            $volts[] = sqrt($square);
+        }
+
+        return $volts;
+    }
+
     /** Mean volts of node a against node b. */
     public function dcVolts(int $a, int $b): float
     {

@@ -44,9 +44,6 @@ final class Build
     /** @var array<string, true> those that read the circuit */
     public array $circuitReaders = [];
 
-    /** @var array<string, true> primitives whose slot matters electrically */
-    public array $electric = [];
-
     /** @var array<string, Primitive> those that change the circuit as they run */
     public array $varying = [];
 
@@ -158,7 +155,6 @@ final class Build
             }
         }
         if ($entry['branches'] !== [] && $p->electric($p->initial()) !== '') {
-            $this->electric[$id] = true;
             if ($class::VARIES) {
                 $this->varying[$id] = $p;
             } else {

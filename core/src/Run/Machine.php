@@ -59,6 +59,9 @@ final class Machine
 
     private Values $values;
 
+    /** What of {@see seldom} stands in these values. */
+    private ?string $stamped = null;
+
     /**
      * @var array<string, Slot> slots of the state that was settled last, with what it is electrically
      */
@@ -144,14 +147,20 @@ final class Machine
      */
     public function values(MachineState $state): Values
     {
-        return $this->valuesOf($state->slots);
+        return $this->valuesOf($state->slots, $this->common($state->slots));
     }
 
     /** @param array<string, Slot> $slots */
-    private function valuesOf(array $slots): Values
+    private function valuesOf(array $slots, string $common): Values
     {
-        foreach ($this->build->electric as $id => $_) {
-            $this->primitives[$id]->stamp($slots[$id], $this->values);
+        if ($common !== $this->stamped) {
+            foreach ($this->seldom as $id => $p) {
+                $p->stamp($slots[$id], $this->values);
+            }
+            $this->stamped = $common;
+        }
+        foreach ($this->varying as $id => $p) {
+            $p->stamp($slots[$id], $this->values);
         }
 
         return clone $this->values;
@@ -257,7 +266,7 @@ final class Machine
     {
         $base = $this->memory->find($key);
         if ($base === null) {
-            $values = $this->valuesOf($slots);
+            $values = $this->valuesOf($slots, $common);
             $static = $this->memory->common(
                 $this->build->key.$common,
                 fn () => new StaticPart($this->plan->network()->topology, $values),

@@ -22,7 +22,7 @@ final class Complaint
     private const WARM = 2.5;
 
     /** Share of the wanted heat from which on somebody speaks of hot water. Common practice, no source. */
-    private const SCALDS = 1.2;
+    private const SCALDS = 1.15;
 
     /** Ticks for which warm water lets a boiler rest. */
     private const LATELY = 2_400_000;

@@ -32,6 +32,7 @@ final readonly class Analysis
     /**
      * @param string|null $fault whose complaint was made; null: none in particular
      * @param (callable(string, float): void)|null $progress what is being done, and how much of all of it is done
+     * @param int $processes in which the faults are run
      */
     public static function of(
         Plan $plan,
@@ -40,6 +41,7 @@ final readonly class Analysis
         ?string $fault = null,
         Memory $memory = new Memory(),
         ?callable $progress = null,
+        int $processes = 1,
     ): self {
         $say = $progress ?? fn (string $what, float $share) => null;
         $evidence = new Evidence(
@@ -48,6 +50,7 @@ final readonly class Analysis
             $visit,
             $memory,
             fn (int $done, int $of) => $say('Running every fault', (0.7 * $done) / $of),
+            $processes,
         );
         $say('Comparing them with each other', 0.7);
         $classes = (new Classes($evidence))->all();

@@ -110,16 +110,13 @@ final class BestReading
             }
         };
         $dead = true;
-        foreach ($pairs as [$red, $black]) {
-            if (! $reachable($red) || ! $reachable($black)) {
-                continue;
-            }
-            [$a, $b] = [$this->plan->places[$red], $this->plan->places[$black]];
-            $values = [];
-            foreach ($solutions as $which => $s) {
-                $values[$which] = $s->acVolts($a, $b);
-                $dead = $dead && $values[$which] < 0.5;
-            }
+        $pairs = array_values(array_filter($pairs, fn (array $p): bool => $reachable($p[0]) && $reachable($p[1])));
+        $nodes = array_map(fn (array $p) => [$this->plan->places[$p[0]], $this->plan->places[$p[1]]], $pairs);
+        $volts = array_map(fn (Solution $s) => $s->acVoltsOf($nodes), $solutions);
+        foreach ($pairs as $i => [$red, $black]) {
+            [$a, $b] = $nodes[$i];
+            $values = array_combine(array_keys($volts), array_column($volts, $i));
+            $dead = $dead && max($values) < 0.5;
             if ($this->usual->isOneConductor($red, $black)) { // nobody goes by hundredths along sound copper
                 $values = array_map(fn (float $v): float => $v < UsualPairs::DROP_V ? 0.0 : $v, $values);
             }
@@ -136,7 +133,7 @@ final class BestReading
         }
         if ($dead) {
             foreach ($pairs as [$red, $black]) {
-                if (in_array($black, $this->references, true) || ! $reachable($red) || ! $reachable($black)) {
+                if (in_array($black, $this->references, true)) {
                     continue;
                 }
                 [$a, $b] = [$this->plan->places[$red], $this->plan->places[$black]];

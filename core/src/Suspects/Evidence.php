@@ -16,6 +16,7 @@ use OddSpark\Meter\Scale;
 use OddSpark\Parts\Ability\IsMains;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
+use OddSpark\Run\Processes;
 use OddSpark\Senses\Perception;
 use OddSpark\Senses\Record;
 
@@ -43,6 +44,9 @@ final class Evidence
     /** @var list<array{string, string}> */
     public readonly array $pairs;
 
+    /** @var list<array{int, int}> nodes of each pair */
+    private readonly array $nodes;
+
     /**
      * @var list<array{string, string, string}> places between which ohms are measured,
      *     and the part or wire that is freed for it
@@ -57,24 +61,92 @@ final class Evidence
 
     public readonly Trial $trial;
 
-    /** @param (callable(int, int): void)|null $progress faults done, of all */
+    /**
+     * @param (callable(int, int): void)|null $progress faults done, of all
+     * @param int $processes among which the faults are shared out
+     */
     public function __construct(
         public readonly Plan $plan,
         public readonly FaultSet $faultSet,
         string $visit,
         Memory $memory = new Memory(),
         ?callable $progress = null,
+        int $processes = 1,
     ) {
         $this->trial = new Trial($plan->model);
         $this->pairs = (new BestReading($plan))->pairs();
+        $this->nodes = array_map(fn (array $p) => [$plan->places[$p[0]], $plan->places[$p[1]]], $this->pairs);
         [$this->freed, $this->lifted] = $this->freed();
-        $done = 0;
-        foreach ($faultSet->faults as $id => $fault) {
-            $this->of[$id] = $this->examine(new Bench($plan, $fault, $memory), $visit);
-            if ($progress !== null) {
-                $progress(++$done, count($faultSet->faults));
+        $ids = array_map(strval(...), array_keys($faultSet->faults));
+        $examined = function (int $share) use ($ids, $processes, $visit, $memory, $progress): array {
+            $of = [];
+            for ($i = $share; $i < count($ids); $i += $processes) { // those of one part lie together: dealt out in turn
+                $of[$ids[$i]] = $this->examine(new Bench($this->plan, $this->faultSet->get($ids[$i]), $memory), $visit);
+                if ($progress !== null && $share === 0) {
+                    $progress(min(count($ids), $i + $processes), count($ids));
+                }
+            }
+
+            return $of;
+        };
+        $shares = Processes::share(
+            $processes,
+            fn (int $share) => $share === 0 ? $examined(0) : $this->apart(fn () => $examined($share)),
+        );
+        $of = array_shift($shares);
+        foreach ($shares as $share) {
+            $of += $this->joined(...$share);
+        }
+        foreach ($ids as $id) {
+            $this->of[$id] = $of[$id];
+        }
+    }
+
+    /**
+     * What is found with circuits numbered for itself.
+     *
+     * @param callable(): array<string, Shown> $examined
+     * @return array{array<string, Shown>, array<string, int>, string} with the circuits, and the volts of every pair in
+     *     each as doubles
+     */
+    private function apart(callable $examined): array
+    {
+        $known = [$this->circuits, $this->volts];
+        $this->circuits = $this->volts = [];
+        $of = $examined();
+        $volts = implode('', array_map(fn (array $row) => pack('d*', ...$row), $this->volts));
+        $found = [$of, $this->circuits, $volts];
+        [$this->circuits, $this->volts] = $known;
+
+        return $found;
+    }
+
+    /**
+     * What was found apart, with its circuits as they are numbered here.
+     *
+     * @param array<string, Shown> $of
+     * @param array<string, int> $circuits
+     * @return array<string, Shown>
+     */
+    private function joined(array $of, array $circuits, string $volts): array
+    {
+        $size = 8 * count($this->pairs);
+        $number = [];
+        foreach ($circuits as $key => $there) {
+            if (! isset($this->circuits[$key])) {
+                $this->circuits[$key] = count($this->volts);
+                $row = unpack('d*', substr($volts, $there * $size, $size));
+                $this->volts[] = array_values($row === false ? [] : $row);
+            }
+            $number[$there] = $this->circuits[$key];
+        }
+        foreach ($of as $id => $shown) {
+            foreach ($shown['record']['circuit'] as $i => [$from, $to, $there]) {
+                $of[$id]['record']['circuit'][$i] = [$from, $to, $number[$there]];
             }
         }
+
+        return $of;
     }
 
     public function comparison(): Comparison
@@ -116,12 +188,13 @@ final class Evidence
             return false;
         };
         $looks = $hands = $taps = [];
+        $opened = $state->with(open: Doors::ALL);
         foreach ($this->plan->model->parts() as $part) {
-            $looks[$part->id] = $bench->glance($state->with(open: Doors::ALL), $part->id);
-            $hands[$part->id] = $bench->handled($state->with(open: Doors::ALL), $part->id);
+            $looks[$part->id] = $bench->glance($opened, $part->id);
+            $hands[$part->id] = $bench->handled($opened, $part->id);
         }
         foreach ($this->plan->model->wires() as $wire) {
-            $looks[$wire->id] = $bench->glance($state->with(open: Doors::ALL), $wire->id);
+            $looks[$wire->id] = $bench->glance($opened, $wire->id);
         }
         $moments = array_keys($this->trial->moments());
         foreach ($this->trial->acts() as $act) {
@@ -157,15 +230,11 @@ final class Evidence
 
     private function circuit(Bench $bench, BenchState $state): int
     {
-        $key = $bench->machine()->key($state);
+        $key = md5($bench->machine()->key($state), true);
         if (! isset($this->circuits[$key])) {
             $solution = $bench->machine()->solution($state);
             $this->circuits[$key] = count($this->volts);
-            $volts = [];
-            foreach ($this->pairs as [$a, $b]) {
-                $volts[] = $solution->acVolts($this->plan->places[$a], $this->plan->places[$b]);
-            }
-            $this->volts[] = $volts;
+            $this->volts[] = $solution->acVoltsOf($this->nodes);
         }
 
         return $this->circuits[$key];

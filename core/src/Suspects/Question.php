@@ -12,44 +12,91 @@ use OddSpark\Meter\Scale;
  *
  * Suspects are numbered, in the order of those that the question was made for.
  */
-final readonly class Question
+final class Question
 {
     /** Minutes after which what is asked has to tell twice as much. From memory. */
     private const PATIENCE = 6.0;
 
-    /** @var list<float> how far a display, or a person's notion of a moment, may stand from each figure */
-    private array $tolerance;
+    /** A figure that a suspect has none of. */
+    private const NONE = -1;
+
+    /** @var list<int> by suspect: which of the levels it shows */
+    private readonly array $shown;
+
+    /** @var list<float|string> what is shown by any: figures ascending, classes as they come */
+    private readonly array $levels;
+
+    /** @var array<int, float> how far a display, or a notion of a moment, may stand from a level, once asked */
+    private array $tolerance = [];
+
+    /** Figures that are no further apart than this are told apart nowhere. */
+    private readonly float $near;
+
+    private readonly bool $isFigure;
+
+    private ?float $handiness = null;
 
     /**
      * @param string $kind volts, most, ohms, tap, look, hand, perceived, first, last
      * @param string $text as it is said: "volts from Limit a to Limit b, 50 s into a call"
      * @param list<string> $places what it is asked of: places, a part, or a channel
      * @param float $minutes of labour, and of waiting till it can be asked
-     * @param list<float|string> $values by suspect: a figure, or a class
+     * @param list<float|string> $values by suspect: a figure, or a class; NAN: it cannot be asked of this one
      * @param Scale|null $mode of the instrument that shows figures
      * @param Comparison|null $clock when the figures are moments
-     * @param float $handy share of its bits that counts, for what has to be done before it can be asked
      * @param int|null $tick moment at which it is asked, or from which on
+     * @param float $handy share of its bits that counts, for what has to be done before it can be asked
      */
     public function __construct(
-        public string $kind,
-        public string $text,
-        public array $places,
-        public float $minutes,
-        public array $values,
-        public ?Scale $mode = null,
-        public ?Comparison $clock = null,
-        public ?int $tick = null,
+        public readonly string $kind,
+        public readonly string $text,
+        public readonly array $places,
+        public readonly float $minutes,
+        array $values,
+        public readonly ?Scale $mode = null,
+        public readonly ?Comparison $clock = null,
+        public readonly ?int $tick = null,
         private float $handy = 1.0,
     ) {
-        $this->tolerance = match (true) {
-            $mode !== null => array_map(fn (float|string $v) => Meter::tolerance($mode, (float) $v), $values),
-            $clock !== null => array_map(
-                fn (float|string $v) => $clock->tolerance((int) min(1e9, (float) $v)) / 2,
-                $values,
-            ), // half on either side
-            default => [],
-        };
+        $shown = array_fill(0, count($values), self::NONE);
+        $levels = $at = [];
+        $this->isFigure = $mode !== null || $clock !== null;
+        if ($this->isFigure) {
+            foreach ($values as $i => $value) {
+                if (is_nan((float) $value)) {
+                    unset($values[$i]);
+                }
+            }
+            asort($values);
+            $top = -1;
+            foreach ($values as $i => $value) {
+                if ($top < 0 || $levels[$top] !== $value) {
+                    $levels[++$top] = $value;
+                }
+                $shown[$i] = $top;
+            }
+        } else {
+            foreach ($values as $i => $value) {
+                $shown[$i] = $at[$value] ??= count($at);
+                $levels[$shown[$i]] = $value;
+            }
+        }
+        $this->shown = $shown;
+        $this->levels = $levels;
+        $this->near = $this->isFigure ? 2 * $this->toleranceOf(0.0) : 0.0;
+    }
+
+    private function toleranceOf(float $figure): float
+    {
+        return $this->mode !== null
+            ? Meter::tolerance($this->mode, $figure)
+            : ($this->clock?->tolerance((int) min(1e9, $figure)) ?? 0.0) / 2; // half on either side
+    }
+
+    /** @return list<int> the suspects of whom it can be asked */
+    public function askable(): array
+    {
+        return array_keys(array_filter($this->shown, fn (int $level) => $level !== self::NONE));
     }
 
     /**
@@ -60,59 +107,87 @@ final readonly class Question
      */
     public function split(array $of): array
     {
-        if ($this->tolerance === []) {
-            $bins = [];
-            foreach ($of as $i) {
-                $bins[$this->values[$i]][] = $i;
-            }
-
-            return array_values($bins);
-        }
-        $values = [];
+        $at = [];
         foreach ($of as $i) {
-            $values[$i] = $this->values[$i];
-            if (is_nan($values[$i])) {
+            $level = $this->shown[$i];
+            if ($level === self::NONE) {
                 return [$of]; // ohms on what is live for one of them: not to be asked
             }
+            $at[$level][] = $i;
+        }
+        if (count($at) < 2 || ! $this->isFigure) {
+            return array_values($at);
+        }
+        ksort($at);
+        $bins = [];
+        $last = null;
+        foreach ($at as $level => $ids) {
+            if ($last !== null && ! $this->isApart($last, $level)) {
+                array_push($bins[count($bins) - 1], ...$ids);
+            } else {
+                $bins[] = $ids;
+            }
+            $last = $level;
         }
 
-        return InformationGain::bins($values, $this->tolerance);
+        return $bins;
     }
 
     /**
-     * The same with other values.
+     * Bits that it is expected to tell of some suspects, {@see InformationGain::bits} of {@see split}.
      *
-     * @param list<float|string> $values
+     * @param list<int> $of
+     * @param list<float> $weights
      */
-    public function with(array $values): self
+    public function bits(array $of, array $weights): float
     {
-        return new self(
-            $this->kind,
-            $this->text,
-            $this->places,
-            $this->minutes,
-            $values,
-            $this->mode,
-            $this->clock,
-            $this->tick,
-            $this->handy,
-        );
+        $at = [];
+        foreach ($of as $i) {
+            $level = $this->shown[$i];
+            if ($level === self::NONE) {
+                return 0.0;
+            }
+            $at[$level] = ($at[$level] ?? 0.0) + $weights[$i];
+        }
+        if (count($at) < 2) {
+            return 0.0;
+        }
+        if ($this->isFigure) {
+            ksort($at);
+            $last = null;
+            foreach ($at as $level => $weight) {
+                if ($last !== null && ! $this->isApart($last, $level)) {
+                    $at[$level] += $at[$last];
+                    unset($at[$last]);
+                }
+                $last = $level;
+            }
+        }
+
+        return count($at) < 2 ? 0.0 : Suspects::bits($at);
+    }
+
+    /** Whether what is shown at a level cannot be taken for the next lower one. */
+    private function isApart(int $lower, int $higher): bool
+    {
+        [$low, $high] = [(float) $this->levels[$lower], (float) $this->levels[$higher]];
+        if ($high - $low <= $this->near) { // a tolerance is never less than that of nothing
+            return false;
+        }
+        $this->tolerance[$lower] ??= $this->toleranceOf($low);
+        $this->tolerance[$higher] ??= $this->toleranceOf($high);
+
+        return $high === INF || $high - $low > $this->tolerance[$higher] + $this->tolerance[$lower];
     }
 
     /** The same, so much of its bits counting. */
     public function counting(float $share): self
     {
-        return new self(
-            $this->kind,
-            $this->text,
-            $this->places,
-            $this->minutes,
-            $this->values,
-            $this->mode,
-            $this->clock,
-            $this->tick,
-            $this->handy * $share,
-        );
+        $same = clone $this;
+        $same->handy *= $share;
+        $same->handiness = null;
+
+        return $same;
     }
 
     /**
@@ -121,7 +196,7 @@ final readonly class Question
      */
     public function handiness(): float
     {
-        return $this->handy / (1 + $this->minutes / self::PATIENCE) * match ($this->kind) {
+        return $this->handiness ??= $this->handy / (1 + $this->minutes / self::PATIENCE) * match ($this->kind) {
             'first' => 0.7,
             'last' => 0.5,
             'most' => 0.9,
@@ -136,8 +211,8 @@ final readonly class Question
      */
     public function shows(array $bin): string
     {
-        $low = $this->word($this->values[$bin[0]]);
-        $high = $this->word($this->values[$bin[count($bin) - 1]]);
+        $low = $this->word($this->levels[$this->shown[$bin[0]]]);
+        $high = $this->word($this->levels[$this->shown[$bin[count($bin) - 1]]]);
 
         return $low === $high ? $low : "$low to $high";
     }

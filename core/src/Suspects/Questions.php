@@ -7,6 +7,7 @@ namespace OddSpark\Suspects;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Appliance\Part;
 use OddSpark\Instruments\Bag;
+use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
 
 /**
@@ -37,6 +38,9 @@ final class Questions
 
     public int $asked = 0;
 
+    /** Volts that are no further apart than this read the same, whatever they are. */
+    private ?float $near = null;
+
     private readonly UsualPairs $usual;
 
     private function __construct(private readonly Evidence $evidence)
@@ -62,7 +66,7 @@ final class Questions
     private function keep(Question $question): void
     {
         $this->asked++;
-        $suspects = array_keys(array_filter($question->values, fn (float|string $v) => ! is_float($v) || ! is_nan($v)));
+        $suspects = $question->askable();
         $bins = $question->split($suspects);
         if (count($bins) < 2) {
             return;
@@ -87,12 +91,29 @@ final class Questions
     /**
      * A reading of volts as a technician takes it, to whom less than a volt is nothing; and for where that does not
      * tell any more, the same told by hundredths.
+     *
+     * @param array<int, float> $volts by group of suspects that show the same
+     * @param list<int> $groups by suspect
+     * @param callable(list<float>): Question $ask
      */
-    private function keepVolts(Question $question): void
+    private function keepVolts(array $volts, array $groups, callable $ask): void
     {
-        $plain = fn (float|string $v): float => $v < UsualPairs::DROP_V ? 0.0 : (float) $v;
-        $this->keep($question->with(array_map($plain, $question->values)));
-        $this->keep($question->counting(self::UNUSUAL));
+        $this->near ??= 2 * Meter::tolerance(Mode::VoltsAc, 0.0);
+        [$least, $most] = [min($volts), max($volts)];
+        if ($most - $least <= $this->near && ($least >= UsualPairs::DROP_V || $most < UsualPairs::DROP_V)) {
+            $this->asked += 2;
+
+            return; // no meter tells any of them from another
+        }
+        $plain = array_map(fn (float $v): float => $v < UsualPairs::DROP_V ? 0.0 : $v, $volts);
+        $this->keep($ask(array_map(fn (int $group) => $plain[$group], $groups)));
+        $hundredths = array_filter($volts, fn (float $v) => $v < UsualPairs::DROP_V);
+        if ($hundredths === [] || max($hundredths) - min($hundredths) <= $this->near / 2) {
+            $this->asked++;
+
+            return; // they part nobody
+        }
+        $this->keep($ask(array_map(fn (int $group) => $volts[$group], $groups))->counting(self::UNUSUAL));
     }
 
     private function handy(int $tick): float
@@ -229,29 +250,30 @@ final class Questions
             foreach ($evidence->of as $id => $_) {
                 $circuits[] = (int) $evidence->at($id, 'circuit', $tick);
             }
-            $differ = count(array_unique($circuits)) > 1;
+            $met = array_unique($circuits);
             $nodes = [];
             foreach ($evidence->pairs as $i => [$a, $b]) {
-                $pair = [$evidence->plan->places[$a], $evidence->plan->places[$b]];
-                if (! $differ || isset($nodes[implode('-', $pair)])) {
+                $pair = $evidence->plan->places[$a].'-'.$evidence->plan->places[$b];
+                if (count($met) < 2 || isset($nodes[$pair])) {
                     $this->asked++;
 
                     continue;
                 }
-                $nodes[implode('-', $pair)] = true;
-                $values = array_map(fn (int $c) => $evidence->volts[$c][$i], $circuits);
-                $this->keepVolts(
-                    new Question(
-                        'volts',
-                        sprintf('volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $when),
-                        [$a, $b],
-                        Catalogue::minutes('leads') + $evidence->trial->waited($tick),
-                        $values,
-                        Mode::VoltsAc,
-                        tick: $tick,
-                        handy: $this->handyAt($tick, $a, $b),
-                    ),
-                );
+                $nodes[$pair] = true;
+                $volts = [];
+                foreach ($met as $circuit) {
+                    $volts[$circuit] = $evidence->volts[$circuit][$i];
+                }
+                $this->keepVolts($volts, $circuits, fn (array $values) => new Question(
+                    'volts',
+                    sprintf('volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $when),
+                    [$a, $b],
+                    Catalogue::minutes('leads') + $evidence->trial->waited($tick),
+                    $values,
+                    Mode::VoltsAc,
+                    tick: $tick,
+                    handy: $this->handyAt($tick, $a, $b),
+                ));
             }
         }
     }
@@ -262,13 +284,17 @@ final class Questions
         $evidence = $this->evidence;
         $model = $evidence->plan->model;
         foreach ($evidence->trial->spans() as [$from, $to, $title]) {
-            $met = [];
-            foreach ($evidence->of as $id => $shown) {
+            $groups = $known = $met = []; // suspects that meet the same circuits are one group
+            foreach ($evidence->of as $shown) {
+                $circuits = [];
                 foreach ($shown['record']['circuit'] as [$f, $t, $circuit]) {
                     if (min($t, $to) - max($f, $from) >= Evidence::CAUGHT_TICKS) {
-                        $met[$id][$circuit] = true;
+                        $circuits[$circuit] = $circuit;
                     }
                 }
+                sort($circuits);
+                $groups[] = $group = $known[implode(' ', $circuits)] ??= count($known);
+                $met[$group] = $circuits;
             }
             $nodes = [];
             foreach ($evidence->pairs as $i => [$a, $b]) {
@@ -277,31 +303,24 @@ final class Questions
                     continue;
                 }
                 $nodes[$pair] = true;
-                $values = [];
-                foreach ($evidence->of as $id => $_) {
+                $volts = [];
+                foreach ($met as $group => $circuits) {
                     $most = 0.0;
-                    foreach ($met[$id] ?? [] as $circuit => $_) {
+                    foreach ($circuits as $circuit) {
                         $most = max($most, $evidence->volts[$circuit][$i]);
                     }
-                    $values[] = $most;
+                    $volts[$group] = $most;
                 }
-                $this->keepVolts(
-                    new Question(
-                        'most',
-                        sprintf(
-                            'the most volts from %s to %s, %s',
-                            $model->placeName($a),
-                            $model->placeName($b),
-                            $title,
-                        ),
-                        [$a, $b],
-                        2 * Catalogue::minutes('leads') + self::WATCHED * ($to - $from) / 60_000,
-                        $values,
-                        Mode::VoltsAc,
-                        tick: $from,
-                        handy: $this->handyAt($from, $a, $b),
-                    ),
-                );
+                $this->keepVolts($volts, $groups, fn (array $values) => new Question(
+                    'most',
+                    sprintf('the most volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $title),
+                    [$a, $b],
+                    2 * Catalogue::minutes('leads') + self::WATCHED * ($to - $from) / 60_000,
+                    $values,
+                    Mode::VoltsAc,
+                    tick: $from,
+                    handy: $this->handyAt($from, $a, $b),
+                ));
             }
         }
     }

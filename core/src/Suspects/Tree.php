@@ -188,12 +188,9 @@ final readonly class Tree
     {
         $rows = [];
         foreach ($questions as $question) {
-            $bins = $question->split($ids);
-            if (count($bins) > 1) {
-                $bits = InformationGain::bits($bins, $weights);
-                if ($bits > self::LEAST_BITS) {
-                    $rows[] = [round($bits * $question->handiness(), 6), $question];
-                }
+            $bits = $question->bits($ids, $weights);
+            if ($bits > self::LEAST_BITS) {
+                $rows[] = [round($bits * $question->handiness(), 6), $question];
             }
         }
         usort($rows, fn (array $a, array $b) => [$b[0], $a[1]->minutes] <=> [$a[0], $b[1]->minutes]);
@@ -246,12 +243,15 @@ final readonly class Tree
         $sum = 0.0;
         foreach ($bins as $bin) {
             if (count($bin) > 1) {
+                $own = array_intersect_key($weights, array_flip($bin));
+                $most = Suspects::bits($own); // if it told each of them from all others
                 $best = 0.0;
                 foreach ($questions as $question) {
-                    $bits = InformationGain::bits($question->split($bin), $weights);
-                    $best = max($best, $bits * $question->handiness());
+                    if ($most * $question->handiness() > $best) {
+                        $best = max($best, $question->bits($bin, $weights) * $question->handiness());
+                    }
                 }
-                $sum += array_sum(array_intersect_key($weights, array_flip($bin))) / $all * $best;
+                $sum += array_sum($own) / $all * $best;
             }
         }
 

@@ -10,6 +10,7 @@ use OddSpark\Bench\Outcome;
 use OddSpark\Bench\Wording;
 use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Memory;
+use OddSpark\Run\Processes;
 use OddSpark\Suspects\Analysis;
 use OddSpark\Suspects\Choice;
 use OddSpark\Suspects\Classes;
@@ -102,7 +103,9 @@ final readonly class Proof
 
     public function classes(string $visit): Answer
     {
-        $classes = new Classes(new Evidence($this->plan, $this->faultSet, $visit));
+        $classes = new Classes(
+            new Evidence($this->plan, $this->faultSet, $visit, processes: Processes::here()),
+        );
         $all = $classes->all();
         $text = sprintf("%d faults in %d classes\n", count($this->faultSet->faults), count($all));
         foreach ($all as $class) {
@@ -123,7 +126,13 @@ final readonly class Proof
 
     public function tree(string $visit, ?string $fault): Answer
     {
-        $analysis = Analysis::of($this->plan, $this->faultSet, $visit, $fault);
+        $analysis = Analysis::of(
+            $this->plan,
+            $this->faultSet,
+            $visit,
+            $fault,
+            processes: Processes::here(),
+        );
         $tree = $analysis->tree;
         $text = sprintf(
             "%d faults, %d questions; %.2f readings expected, no strategy below %.2f (%d outcomes at most)\n",

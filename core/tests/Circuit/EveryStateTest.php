@@ -109,12 +109,24 @@ final class EveryStateTest extends TestCase
             }
             $stand->machine->advance($stand->state, $stand->state->tick + 600_000, $keep);
             foreach ($states as $s) {
+                self::compareOneByOne($stand->machine, $s, count($names));
                 $nodes += $this->compare($stand->machine, $s, $names, "$fault at {$s->tick}");
             }
         }
         self::assertGreaterThan(max(2, count(self::SAMPLE[$model] ?? [])), count($done), 'states');
         self::assertGreaterThan(200, $nodes, 'node volts compared');
         self::assertLessThan(0.02 * $nodes, $this->arbitrated, 'all but a few are for ngspice to judge');
+    }
+
+    /** Volts of many pairs at once are those of each pair. */
+    private static function compareOneByOne(Machine $machine, MachineState $state, int $nodes): void
+    {
+        $pairs = array_map(fn (int $n) => [$n, ($n * 7 + 3) % $nodes], range(0, $nodes - 1));
+        $many = $machine->solution($state)->acVoltsOf($pairs);
+        foreach ($pairs as $i => [$a, $b]) {
+            $one = $machine->solution($state)->acVolts($a, $b);
+            self::assertEqualsWithDelta($one, $many[$i], 1e-9 * max(1.0, $one), "$a and $b at {$state->tick}");
+        }
     }
 
     /** To a simulator "L" and "l" are one: no two nodes of any model are called so. */

@@ -89,6 +89,18 @@ final class TreeTest extends TestCase
         }
     }
 
+    public function test_in_two_processes_the_same_is_found(): void
+    {
+        $plan = Compiler::compile((new Library())->model('wall-heater-millivolt'));
+        $found = fn (int $processes) => Analysis::of(
+            $plan,
+            FaultSet::of($plan->model),
+            $plan->model->visits()[0],
+            processes: $processes,
+        )->toArray();
+        self::assertSame($found(1), $found(2));
+    }
+
     /** @return array<string, array<string, mixed>> by model: what is asked first, and then after each answer */
     private function kept(): array
     {

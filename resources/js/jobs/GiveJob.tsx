@@ -3,6 +3,7 @@ import type { InertiaFormProps } from '@inertiajs/react'
 import type { ModelPage } from '@/lib/types'
 import { Drawn } from './Drawn'
 import { forField, fromField } from './moments'
+import { type Template, Templates } from './Templates'
 import { TimeFields } from './TimeFields'
 import { Select } from '@/shell/Select'
 import { Tick } from '@/shell/Tick'
@@ -40,10 +41,25 @@ interface Props extends Pick<ModelPage, 'visits' | 'rules' | 'courses' | 'before
     working: boolean
     /** jobs that came with the model from elsewhere */
     comes: ModelPage['comes_with']
+    /** jobs of this model that one keeps, and what is done when one is laid over the form */
+    templates: Template[]
+    onStart: (template: Template) => void
 }
 
 /** What a job is: how the appliance is found, what the customer says, under which rules, to whom. */
-export function GiveJob({ form, visits, rules, courses, before, titles, chosen, working, comes }: Props) {
+export function GiveJob({
+    form,
+    visits,
+    rules,
+    courses,
+    before,
+    titles,
+    chosen,
+    working,
+    comes,
+    templates,
+    onStart,
+}: Props) {
     const all = courses.find((c) => c.id === form.data.course)?.trainees ?? []
     return (
         <Stack
@@ -64,6 +80,7 @@ export function GiveJob({ form, visits, rules, courses, before, titles, chosen, 
             <Text fontSize="text" color="faint">
                 {chosen ?? t('Healthy: nothing wrong. Pick a fault on the left, or give it as it is.')}
             </Text>
+            <Templates form={form} templates={templates} onStart={onStart} />
             {comes.length > 0 && (
                 <details>
                     <summary>{t('Jobs that came with this model')}</summary>

@@ -7,6 +7,7 @@ import { Sequence } from '@/board/Sequence'
 import { Findings, Trouble } from '@/board/Trouble'
 import { FreeBenches } from '@/jobs/FreeBenches'
 import { GiveJob } from '@/jobs/GiveJob'
+import type { Template } from '@/jobs/Templates'
 import { useAnalysis } from '@/board/useAnalysis'
 import { useTold } from '@/lib/query'
 import type { FaultName, ModelPage, Preview } from '@/lib/types'
@@ -33,6 +34,7 @@ export default function Model({
     free,
     before,
     comes_with,
+    templates,
 }: ModelPage) {
     const [view, setView] = useState<'Board' | 'Ladder' | 'Sequence' | 'Faults'>('Board')
     const [words, setWords] = useState('')
@@ -69,11 +71,17 @@ export default function Model({
     const error = isHealthy ? null : (preview.error?.message ?? null)
     const isThere = preview.data !== undefined && !preview.isPlaceholderData
     const told = isThere ? preview.data?.complaint : undefined
+    const [kept, setKept] = useState<Template['job'] | null>(null)
     useEffect(() => {
-        if (told) form.setData('complaint', told.map((c) => c.text).join(' '))
-        // the form is the same object for this page's life
+        const isKept = kept?.fault === fault && kept.visit === visit
+        if (told) form.setData('complaint', isKept ? kept.complaint : told.map((c) => c.text).join(' '))
+        // the form is the same object for this page's life, and what was kept is laid over it when it is chosen
         // eslint-disable-next-line react-hooks/exhaustive-deps
     }, [told])
+    const start = ({ title, job }: Template) => {
+        setKept(job)
+        form.setData((now) => ({ ...now, ...job, title, band: null, rules: job.rules ?? now.rules }))
+    }
 
     const analysis = useAnalysis(model.id, visit)
     const grades = useMemo(
@@ -256,6 +264,8 @@ export default function Model({
                             chosen={chosen && fault !== HEALTHY ? chosen.title : null}
                             working={!isThere && error === null}
                             comes={comes_with}
+                            templates={templates}
+                            onStart={start}
                         />
                         <FreeBenches model={model.id} courses={courses} free={free} />
                     </Stack>

@@ -1641,6 +1641,22 @@ export interface ModelPage {
         visit: string
         kind: 'practice' | 'exam'
     }[]
+    templates: {
+        id: number
+        title: string
+        job: {
+            fault: string
+            pool: string[]
+            visit: string
+            kind: string
+            complaint: string
+            low_battery: boolean
+            worn_leads: boolean
+            stops: boolean
+            rules: number | null
+            minutes: number | null
+        }
+    }[]
 }
 export interface Preview {
     complaint: {

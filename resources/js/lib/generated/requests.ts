@@ -301,3 +301,19 @@ export interface WhyRequest {
     of: string
     visit?: string | null
 }
+export interface JobTemplateRequest {
+    title: string
+    fault: string
+    /**
+     * @maxItems 12
+     */
+    pool: string[]
+    visit: string
+    kind: string
+    complaint: string
+    low_battery: boolean
+    worn_leads: boolean
+    stops: boolean
+    rules: number
+    minutes?: number | null
+}

@@ -1,0 +1,73 @@
+import { Box, HStack, Text } from '@chakra-ui/react'
+import { type InertiaFormProps, router } from '@inertiajs/react'
+import { useState } from 'react'
+import type { ModelPage } from '@/lib/types'
+import { Select } from '@/shell/Select'
+import { ToolButton } from '@/theme/buttons'
+import { t } from '@/words'
+import type { Job } from './GiveJob'
+
+export type Template = ModelPage['templates'][number]
+
+interface Props {
+    form: InertiaFormProps<Job>
+    templates: Template[]
+    /** a template is laid over the form */
+    onStart: (template: Template) => void
+}
+
+/** Jobs of this model that one keeps: the form is filled from one, or kept as one under its title. */
+export function Templates({ form, templates, onStart }: Props) {
+    const [chosen, setChosen] = useState(0)
+    const [error, setError] = useState<string | null>(null)
+    const of = `/models/${form.data.appliance}/templates`
+    const stay = { preserveState: true, preserveScroll: true }
+    const keep = () => {
+        const { title, fault, pool, visit, kind, complaint, low_battery, worn_leads, stops, rules, minutes } = form.data
+        const job = { title, fault, pool, visit, kind, complaint, low_battery, worn_leads, stops, rules, minutes }
+        router.post(of, job, {
+            ...stay,
+            onSuccess: () => setError(null),
+            onError: (errors) => setError(Object.values(errors)[0] ?? null),
+        })
+    }
+    return (
+        <>
+            {templates.length > 0 && (
+                <HStack>
+                    <Box flex="1" minW="0">
+                        <Select
+                            w="100%"
+                            label={t('Start from a template')}
+                            value={String(chosen)}
+                            options={[
+                                ['0', t('Start from a template…')],
+                                ...templates.map(({ id, title }): [string, string] => [String(id), title]),
+                            ]}
+                            onChange={(v) => {
+                                const template = templates.find(({ id }) => id === Number(v))
+                                setChosen(template?.id ?? 0)
+                                if (template) onStart(template)
+                            }}
+                        />
+                    </Box>
+                    {templates.some(({ id }) => id === chosen) && (
+                        <ToolButton
+                            onClick={() => router.delete(`${of}/${chosen}`, { ...stay, onSuccess: () => setChosen(0) })}
+                        >
+                            {t('Take it out')}
+                        </ToolButton>
+                    )}
+                </HStack>
+            )}
+            <ToolButton onClick={keep} disabled={form.data.title.trim() === ''} flexShrink={0}>
+                {t('Keep as a template')}
+            </ToolButton>
+            {error !== null && (
+                <Text color="danger" role="alert" fontSize="text">
+                    {error}
+                </Text>
+            )}
+        </>
+    )
+}
