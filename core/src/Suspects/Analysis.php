@@ -55,7 +55,7 @@ final readonly class Analysis
         $say('Comparing them with each other', 0.7);
         $classes = (new Classes($evidence))->all();
         $say('Gathering what can be asked', 0.8);
-        [$questions, $asked] = Questions::of($evidence);
+        $questions = Questions::of($evidence);
         $say('Building the tree', 0.9);
         $weights = array_map(fn (Fault $f) => $f->weight, $faultSet->faults);
         if ($fault !== null) {
@@ -70,8 +70,8 @@ final readonly class Analysis
             $faultSet,
             $evidence,
             array_values(array_filter($classes, fn (array $c) => count($c) > 1)),
-            Tree::grow($questions, $weights),
-            $asked,
+            Tree::grow($questions->all(), $weights, $questions->hundredths(...)),
+            $questions->asked,
         );
     }
 

@@ -7,7 +7,6 @@ namespace OddSpark\Suspects;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Appliance\Part;
 use OddSpark\Instruments\Bag;
-use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
 
 /**
@@ -18,13 +17,13 @@ use OddSpark\Meter\Mode;
 final class Questions
 {
     /** Share of its bits that counts for what is asked after everything was tapped. */
-    private const TAPPED = 0.6;
+    public const TAPPED = 0.6;
 
     /** Share of its bits that counts for what no technician would read: between no pair, or by hundredths of a volt. */
-    private const UNUSUAL = 0.1;
+    public const UNUSUAL = 0.1;
 
     /** Share of a phase that passes on the average until what is watched for has come. */
-    private const WATCHED = 0.5;
+    public const WATCHED = 0.5;
 
     /** What hands find: as it is said, and how often the act is done for it (off, and on again). */
     private const BY_HAND = [
@@ -38,34 +37,43 @@ final class Questions
 
     public int $asked = 0;
 
-    /** Volts that are no further apart than this read the same, whatever they are. */
-    private ?float $near = null;
-
     private readonly UsualPairs $usual;
+
+    private readonly VoltReadings $volts;
 
     private function __construct(private readonly Evidence $evidence)
     {
         $this->usual = UsualPairs::of($evidence->plan->model);
+        $this->volts = new VoltReadings($evidence, $this->usual);
     }
 
-    /** @return array{list<Question>, int} those that part anything, and how many there were */
-    public static function of(Evidence $evidence): array
+    /** All of an evidence, but for volts by hundredths: {@see hundredths}. */
+    public static function of(Evidence $evidence): self
     {
         $q = new self($evidence);
         $q->looks();
         $q->hands();
         $q->perceived();
-        $q->volts();
-        $q->most();
+        $q->asked += $q->volts->count();
+        foreach ($q->volts->asked() as $question) {
+            $q->keep($question, 0);
+        }
         $q->ohms();
         $q->taps();
 
-        return [array_values($q->kept), $q->asked];
+        return $q;
     }
 
-    private function keep(Question $question): void
+    /** @return list<Question> those that part anything */
+    public function all(): array
     {
-        $this->asked++;
+        return array_values($this->kept);
+    }
+
+    /** @param int $more questions that it stands for, among those that were asked */
+    private function keep(Question $question, int $more = 1): void
+    {
+        $this->asked += $more;
         $suspects = $question->askable();
         $bins = $question->split($suspects);
         if (count($bins) < 2) {
@@ -89,42 +97,20 @@ final class Questions
     }
 
     /**
-     * A reading of volts as a technician takes it, to whom less than a volt is nothing; and for where that does not
-     * tell any more, the same told by hundredths.
+     * {@see VoltReadings::hundredths()}
      *
-     * @param array<int, float> $volts by group of suspects that show the same
-     * @param list<int> $groups by suspect
-     * @param callable(list<float>): Question $ask
+     * @param list<int> $of
+     * @param list<float> $weights
+     * @return list<Question>
      */
-    private function keepVolts(array $volts, array $groups, callable $ask): void
+    public function hundredths(array $of, array $weights): array
     {
-        $this->near ??= 2 * Meter::tolerance(Mode::VoltsAc, 0.0);
-        [$least, $most] = [min($volts), max($volts)];
-        if ($most - $least <= $this->near && ($least >= UsualPairs::DROP_V || $most < UsualPairs::DROP_V)) {
-            $this->asked += 2;
-
-            return; // no meter tells any of them from another
-        }
-        $plain = array_map(fn (float $v): float => $v < UsualPairs::DROP_V ? 0.0 : $v, $volts);
-        $this->keep($ask(array_map(fn (int $group) => $plain[$group], $groups)));
-        $hundredths = array_filter($volts, fn (float $v) => $v < UsualPairs::DROP_V);
-        if ($hundredths === [] || max($hundredths) - min($hundredths) <= $this->near / 2) {
-            $this->asked++;
-
-            return; // they part nobody
-        }
-        $this->keep($ask(array_map(fn (int $group) => $volts[$group], $groups))->counting(self::UNUSUAL));
+        return $this->volts->hundredths($of, $weights);
     }
 
     private function handy(int $tick): float
     {
         return $this->evidence->trial->isTapped($tick) ? self::TAPPED : 1.0;
-    }
-
-    /** The same of a reading between two places: what no technician would read is for when nothing else tells. */
-    private function handyAt(int $tick, string $red, string $black): float
-    {
-        return $this->handy($tick) * ($this->usual->isUsual($red, $black) ? 1.0 : self::UNUSUAL);
     }
 
     private function looks(): void
@@ -237,90 +223,6 @@ final class Questions
                         handy: $this->handy($begins),
                     ),
                 );
-            }
-        }
-    }
-
-    private function volts(): void
-    {
-        $evidence = $this->evidence;
-        $model = $evidence->plan->model;
-        foreach ($evidence->trial->moments() as $tick => $when) {
-            $circuits = [];
-            foreach ($evidence->of as $id => $_) {
-                $circuits[] = (int) $evidence->at($id, 'circuit', $tick);
-            }
-            $met = array_unique($circuits);
-            $nodes = [];
-            foreach ($evidence->pairs as $i => [$a, $b]) {
-                $pair = $evidence->plan->places[$a].'-'.$evidence->plan->places[$b];
-                if (count($met) < 2 || isset($nodes[$pair])) {
-                    $this->asked++;
-
-                    continue;
-                }
-                $nodes[$pair] = true;
-                $volts = [];
-                foreach ($met as $circuit) {
-                    $volts[$circuit] = $evidence->volts[$circuit][$i];
-                }
-                $this->keepVolts($volts, $circuits, fn (array $values) => new Question(
-                    'volts',
-                    sprintf('volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $when),
-                    [$a, $b],
-                    Catalogue::minutes('leads') + $evidence->trial->waited($tick),
-                    $values,
-                    Mode::VoltsAc,
-                    tick: $tick,
-                    handy: $this->handyAt($tick, $a, $b),
-                ));
-            }
-        }
-    }
-
-    /** The most that a meter which keeps it shows over a phase: what stands for some seconds only is caught so. */
-    private function most(): void
-    {
-        $evidence = $this->evidence;
-        $model = $evidence->plan->model;
-        foreach ($evidence->trial->spans() as [$from, $to, $title]) {
-            $groups = $known = $met = []; // suspects that meet the same circuits are one group
-            foreach ($evidence->of as $shown) {
-                $circuits = [];
-                foreach ($shown['record']['circuit'] as [$f, $t, $circuit]) {
-                    if (min($t, $to) - max($f, $from) >= Evidence::CAUGHT_TICKS) {
-                        $circuits[$circuit] = $circuit;
-                    }
-                }
-                sort($circuits);
-                $groups[] = $group = $known[implode(' ', $circuits)] ??= count($known);
-                $met[$group] = $circuits;
-            }
-            $nodes = [];
-            foreach ($evidence->pairs as $i => [$a, $b]) {
-                $pair = $evidence->plan->places[$a].'-'.$evidence->plan->places[$b];
-                if (isset($nodes[$pair])) {
-                    continue;
-                }
-                $nodes[$pair] = true;
-                $volts = [];
-                foreach ($met as $group => $circuits) {
-                    $most = 0.0;
-                    foreach ($circuits as $circuit) {
-                        $most = max($most, $evidence->volts[$circuit][$i]);
-                    }
-                    $volts[$group] = $most;
-                }
-                $this->keepVolts($volts, $groups, fn (array $values) => new Question(
-                    'most',
-                    sprintf('the most volts from %s to %s, %s', $model->placeName($a), $model->placeName($b), $title),
-                    [$a, $b],
-                    2 * Catalogue::minutes('leads') + self::WATCHED * ($to - $from) / 60_000,
-                    $values,
-                    Mode::VoltsAc,
-                    tick: $from,
-                    handy: $this->handyAt($from, $a, $b),
-                ));
             }
         }
     }

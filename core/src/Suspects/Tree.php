@@ -40,8 +40,9 @@ final readonly class Tree
     /**
      * @param list<Question> $questions
      * @param array<string, float> $weights of the suspects, in the order of the questions' values
+     * @param (callable(list<int>, list<float>): list<Question>)|null $finer asked of those that no question parts
      */
-    public static function grow(array $questions, array $weights): self
+    public static function grow(array $questions, array $weights, ?callable $finer = null): self
     {
         $ids = array_map(strval(...), array_keys($weights));
         $weights = array_values($weights);
@@ -57,7 +58,7 @@ final readonly class Tree
 
         $ordered = array_map(fn (int $i) => $questions[$i], array_keys($bits));
 
-        return new self(self::node($ordered, $ordered, $suspects, $weights), $ids, $weights, $most);
+        return new self(self::node($ordered, $ordered, $suspects, $weights, $finer), $ids, $weights, $most);
     }
 
     /** Questions that it takes on average, the suspects as likely as they are. */
@@ -128,9 +129,10 @@ final readonly class Tree
      * @param list<Question> $questions those that parted the suspects before
      * @param list<int> $ids
      * @param list<float> $weights
+     * @param (callable(list<int>, list<float>): list<Question>)|null $finer
      * @return Node
      */
-    private static function node(array $every, array $questions, array $ids, array $weights): array
+    private static function node(array $every, array $questions, array $ids, array $weights, ?callable $finer): array
     {
         $leaf = ['suspects' => $ids, 'question' => null, 'branches' => []];
         if (count($ids) < 2) {
@@ -142,6 +144,9 @@ final readonly class Tree
         [$useful, $bits] = self::ranked($questions, $ids, $weights);
         if ($useful === []) { // what could not part more of them may part these, as one between them is gone
             [$useful, $bits] = self::ranked($every, $ids, $weights);
+        }
+        if ($useful === [] && $finer !== null) {
+            [$useful, $bits] = self::ranked($finer($ids, $weights), $ids, $weights);
         }
         if ($useful === []) {
             return $leaf;
@@ -169,7 +174,7 @@ final readonly class Tree
         foreach ($best->split($ids) as $bin) {
             $branches[] = [
                 $best->shows($bin),
-                self::node($every, count($ids) > self::MANY ? $all : $useful, $bin, $weights),
+                self::node($every, count($ids) > self::MANY ? $all : $useful, $bin, $weights, $finer),
             ];
         }
 

@@ -24,11 +24,10 @@ export function Findings({ checked, busy, edit, onShow }: Props) {
     const aside = checked.findings.filter((f) => f.accepted !== null)
     return (
         <Stack gap="2" aria-label={t('Checks')} aria-busy={busy} as="section">
-            {busy && (
-                <Text fontSize="note" color="faint">
-                    {t('Checking the change…')}
-                </Text>
-            )}
+            {/* its line is kept: what is below must not move under the pointer */}
+            <Text fontSize="note" color="faint" visibility={busy ? 'visible' : 'hidden'}>
+                {t('Checking the change…')}
+            </Text>
             {open.length === 0 && (
                 <Text color="good" fontWeight={700}>
                     {t('Wiring checks passed')}
