@@ -122,7 +122,7 @@ class Hand {
         this.acts++
     }
 
-    /** The first that can be mended; what is found moves up when something of it is, so it is pressed when it stands. */
+    /** The first that can be mended. What is found moves up when something of it is: it is pressed when it stands. */
     async fix() {
         await expect(this.page.getByRole('region', { name: 'Checks' })).toHaveAttribute('aria-busy', 'false')
         await this.press('Fix')
