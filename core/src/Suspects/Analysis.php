@@ -8,6 +8,7 @@ use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Memory;
+use OddSpark\Run\Processes;
 
 /**
  * All that an instructor can know of the faults of a model before anyone is sent to it: look-alikes, tree, difficulty.
@@ -53,9 +54,11 @@ final readonly class Analysis
             $processes,
         );
         $say('Comparing them with each other', 0.7);
-        $classes = (new Classes($evidence))->all();
-        $say('Gathering what can be asked', 0.8);
-        $questions = Questions::of($evidence);
+        // which are alike, and what can be asked, know nothing of each other
+        $both = [fn () => Questions::of($evidence), fn () => (new Classes($evidence))->all()];
+        $found = Processes::share(min($processes, count($both)), fn (int $share) => $both[$share]());
+        $questions = $found[0];
+        $classes = $found[1] ?? $both[1]();
         $say('Building the tree', 0.9);
         $weights = array_map(fn (Fault $f) => $f->weight, $faultSet->faults);
         if ($fault !== null) {
