@@ -3,6 +3,7 @@
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Collection;
 use OddSpark\Appliance\Model as ApplianceModel;
 use OddSpark\Faults\FaultSet;
@@ -15,20 +16,34 @@ use OddSpark\Faults\FaultSet;
  * @property int $id
  * @property int $user_id
  * @property int $appliance_id
+ * @property string $name by which it is shared
  * @property string $title
  * @property Kept $job rules: by name, so that it goes with their newest version
  */
 class JobTemplate extends Model
 {
-    protected $fillable = ['user_id', 'appliance_id', 'title', 'job'];
+    use Shared;
+
+    protected $fillable = ['user_id', 'appliance_id', 'name', 'title', 'job'];
 
     protected function casts(): array
     {
         return ['job' => 'array'];
     }
 
+    public static function sharedAs(): string
+    {
+        return 'template';
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
     /**
-     * Those that somebody keeps of a model, as far as it still has their faults and visit.
+     * Those of a model that somebody keeps or others share with him, as far as it still has their faults and visit.
      *
      * @return Collection<int, self>
      */
@@ -38,7 +53,7 @@ class JobTemplate extends Model
         $has = fn (self $template): bool => in_array($template->job['visit'], $model->visits(), true)
             && array_diff([$template->job['fault'], ...$template->job['pool']], array_keys($faults)) === [];
 
-        return self::query()->where('user_id', $user->id)->where('appliance_id', $appliance->id)->orderBy('title')->get()
+        return self::query()->readableBy($user)->where('appliance_id', $appliance->id)->with('user')->orderBy('title')->get()
             ->filter($has)->values();
     }
 }

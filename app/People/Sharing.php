@@ -4,6 +4,7 @@ namespace App\People;
 
 use App\Models\Course;
 use App\Models\Draft;
+use App\Models\JobTemplate;
 use App\Models\PartKind;
 use App\Models\RuleSet;
 use App\Models\User;
@@ -11,12 +12,13 @@ use App\Models\User;
 /** Whose something is that can be shared, and with whom it can be. */
 class Sharing
 {
-    /** The maker of a model, a kind or a set of rules; null when there is none of that name, or it is shipped. */
+    /** The maker of a model, a kind, a template or a set of rules; null when there is none of that name, or it is shipped. */
     public static function maker(string $of, string $name): ?int
     {
         $row = match ($of) {
             Draft::sharedAs() => Draft::query()->where('name', $name)->first(),
             PartKind::sharedAs() => PartKind::query()->where('name', $name)->first(),
+            JobTemplate::sharedAs() => JobTemplate::query()->where('name', $name)->first(),
             RuleSet::sharedAs() => RuleSet::query()->where('name', $name)->orderBy('version')->first(),
             default => null,
         };

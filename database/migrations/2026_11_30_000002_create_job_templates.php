@@ -12,6 +12,7 @@ return new class() extends Migration {
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
             $table->foreignId('appliance_id')->constrained()->cascadeOnDelete();
+            $table->string('name', 60)->unique(); // by which it is shared
             $table->string('title', 120);
             $table->json('job');
             $table->timestamps();

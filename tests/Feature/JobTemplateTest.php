@@ -41,6 +41,24 @@ class JobTemplateTest extends TestCase
         $this->assertSame(0, JobTemplate::query()->count());
     }
 
+    public function test_one_is_shared_to_be_used_or_to_be_taken_out_too(): void
+    {
+        $this->actingAs($this->instructor)->post($this->kept(), $this->job());
+        $template = JobTemplate::query()->sole();
+        $other = User::factory()->instructor()->create();
+        $share = fn (string $may) => $this->actingAs($this->instructor)->post('/shares', [
+            'of' => 'template', 'name' => $template->name, 'course' => null, 'may' => $may,
+        ])->assertRedirect();
+        $share('read');
+        $this->actingAs($other)->get("/models/{$this->furnace->id}")->assertInertia(fn ($page) => $page
+            ->where('templates.0.by', $this->instructor->name)->where('templates.0.may_change', false)->where('templates.0.shares', [])->etc());
+        $this->delete($this->kept()."/$template->id")->assertNotFound();
+        $this->post('/shares', ['of' => 'template', 'name' => $template->name, 'course' => null, 'may' => 'edit'])->assertNotFound();
+        $share('edit');
+        $this->actingAs($other)->delete($this->kept()."/$template->id")->assertRedirect();
+        $this->assertSame(0, JobTemplate::query()->count());
+    }
+
     public function test_what_is_wrong_with_it_is_said_and_nothing_is_kept(): void
     {
         foreach ([

@@ -273,7 +273,7 @@ class MatrixTest extends TestCase
             'visit' => 'cold', 'at_s' => 5, 'mode' => 'vac', 'red' => 'panel.L', 'black' => 'panel.N', 'value' => 119,
         ]);
         $template = JobTemplate::query()->create([
-            'appliance_id' => $appliance->id, 'user_id' => $this->instructor->id, 'title' => 'x', 'job' => [],
+            'appliance_id' => $appliance->id, 'user_id' => $this->instructor->id, 'name' => 'x', 'title' => 'x', 'job' => [],
         ]);
         $task = Task::want($this->instructor, 'give', 'matrix', ['title' => 'x', 'back' => '/', 'job' => []]);
 

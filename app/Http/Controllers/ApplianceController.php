@@ -9,6 +9,7 @@ use App\Models\AssignmentKind;
 use App\Models\Course;
 use App\Models\JobTemplate;
 use App\Models\RuleSet;
+use App\Models\Share;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
@@ -80,9 +81,13 @@ class ApplianceController extends Controller
             ]],
             'comes_with' => $this->jobs($model),
             'templates' => JobTemplate::of($request->user(), $appliance, $model)->map(
-                fn (JobTemplate $of) => ['id' => $of->id, 'title' => $of->title, 'job' => [
-                    'rules' => $sets->firstWhere('name', $of->job['rules'])?->id,
-                ] + $of->job],
+                fn (JobTemplate $of) => [
+                    'id' => $of->id, 'name' => $of->name, 'title' => $of->title,
+                    'by' => $of->user_id === $request->user()->id ? null : $of->user->name,
+                    'may_change' => $request->user()->can('delete', $of),
+                    'shares' => $of->user_id === $request->user()->id ? Share::shown('template', $of->name) : [],
+                    'job' => ['rules' => $sets->firstWhere('name', $of->job['rules'])?->id] + $of->job,
+                ],
             ),
             'board' => json_decode($appliance->board, true),
             'visits' => $model->visitTitles(),

@@ -8,6 +8,7 @@ use App\Models\JobTemplate;
 use App\Models\RuleSet;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use OddSpark\Faults\FaultSet;
 
@@ -46,7 +47,8 @@ class JobTemplateController extends Controller
             return back()->withErrors(['title' => 'You keep '.self::MOST.' templates of this model. Take one out first.']);
         }
         $job = ['rules' => $sets->firstOrFail('id', $with['rules'])->name] + $with + ['minutes' => null];
-        JobTemplate::query()->updateOrCreate($title, ['job' => array_diff_key($job, ['title' => 0])]);
+        $template = JobTemplate::query()->firstOrNew($title, ['name' => (string) Str::uuid()]);
+        $template->fill(['job' => array_diff_key($job, ['title' => 0])])->save();
 
         return redirect("/models/$appliance->id");
     }

@@ -9,7 +9,7 @@ use App\People\Sharing;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
-/** What a maker lets others do with a model, a kind of part or house rules of his. */
+/** What a maker lets others do with a model, a kind of part, a template of a job or house rules of his. */
 class SharingController extends Controller
 {
     public function __invoke(Request $request): RedirectResponse

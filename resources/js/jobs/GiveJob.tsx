@@ -80,7 +80,7 @@ export function GiveJob({
             <Text fontSize="text" color="faint">
                 {chosen ?? t('Healthy: nothing wrong. Pick a fault on the left, or give it as it is.')}
             </Text>
-            <Templates form={form} templates={templates} onStart={onStart} />
+            <Templates form={form} templates={templates} courses={courses} onStart={onStart} />
             {comes.length > 0 && (
                 <details>
                     <summary>{t('Jobs that came with this model')}</summary>

@@ -1,7 +1,8 @@
 import { Box, HStack, Text } from '@chakra-ui/react'
 import { type InertiaFormProps, router } from '@inertiajs/react'
 import { useState } from 'react'
-import type { ModelPage } from '@/lib/types'
+import type { ModelPage, SharingCourse } from '@/lib/types'
+import { SharedWith } from '@/people/SharedWith'
 import { Select } from '@/shell/Select'
 import { ToolButton } from '@/theme/buttons'
 import { t } from '@/words'
@@ -12,14 +13,17 @@ export type Template = ModelPage['templates'][number]
 interface Props {
     form: InertiaFormProps<Job>
     templates: Template[]
+    /** classes with whose staff one can be shared */
+    courses: SharingCourse[]
     /** a template is laid over the form */
     onStart: (template: Template) => void
 }
 
 /** Jobs of this model that one keeps: the form is filled from one, or kept as one under its title. */
-export function Templates({ form, templates, onStart }: Props) {
+export function Templates({ form, templates, courses, onStart }: Props) {
     const [chosen, setChosen] = useState(0)
     const [error, setError] = useState<string | null>(null)
+    const one = templates.find(({ id }) => id === chosen)
     const of = `/models/${form.data.appliance}/templates`
     const stay = { preserveState: true, preserveScroll: true }
     const keep = () => {
@@ -42,7 +46,10 @@ export function Templates({ form, templates, onStart }: Props) {
                             value={String(chosen)}
                             options={[
                                 ['0', t('Start from a template…')],
-                                ...templates.map(({ id, title }): [string, string] => [String(id), title]),
+                                ...templates.map(({ id, title, by }): [string, string] => [
+                                    String(id),
+                                    by === null ? title : `${title} (${by})`,
+                                ]),
                             ]}
                             onChange={(v) => {
                                 const template = templates.find(({ id }) => id === Number(v))
@@ -51,18 +58,23 @@ export function Templates({ form, templates, onStart }: Props) {
                             }}
                         />
                     </Box>
-                    {templates.some(({ id }) => id === chosen) && (
+                    {one?.may_change && (
                         <ToolButton
-                            onClick={() => router.delete(`${of}/${chosen}`, { ...stay, onSuccess: () => setChosen(0) })}
+                            onClick={() => router.delete(`${of}/${one.id}`, { ...stay, onSuccess: () => setChosen(0) })}
                         >
                             {t('Take it out')}
                         </ToolButton>
                     )}
                 </HStack>
             )}
-            <ToolButton onClick={keep} disabled={form.data.title.trim() === ''} flexShrink={0}>
-                {t('Keep as a template')}
-            </ToolButton>
+            <HStack>
+                <ToolButton flex="1" onClick={keep} disabled={form.data.title.trim() === ''}>
+                    {t('Keep as a template')}
+                </ToolButton>
+                {one?.by === null && (
+                    <SharedWith of="template" name={one.name} title={one.title} shares={one.shares} courses={courses} />
+                )}
+            </HStack>
             {error !== null && (
                 <Text color="danger" role="alert" fontSize="text">
                     {error}

@@ -6,7 +6,7 @@ import { t } from '@/words'
 import { Select } from '@/shell/Select'
 
 interface Props {
-    of: 'model' | 'kind' | 'rules'
+    of: 'model' | 'kind' | 'template' | 'rules'
     name: string
     title: string
     shares: Sharing[]

@@ -1643,7 +1643,11 @@ export interface ModelPage {
     }[]
     templates: {
         id: number
+        name: string
         title: string
+        by: string | null
+        may_change: boolean
+        shares: Sharing[]
         job: {
             fault: string
             pool: string[]

@@ -270,7 +270,7 @@ export interface SettledRequest {
     keep_months: number
 }
 export interface ShareRequest {
-    of: 'model' | 'kind' | 'rules'
+    of: 'model' | 'kind' | 'rules' | 'template'
     name: string
     course?: number | null
     may: 'nothing' | 'read' | 'edit'
