@@ -170,7 +170,7 @@ test('a standing-pilot furnace from an empty board by mouse: every safety acts, 
         ['filter', 'filter', 1120, 400],
         ['registers', 'registers', 1120, 260],
         ['room with air', 'room with air ducts', 1120, 520],
-        ['draught hood', 'draught hood', 700, 330],
+        ['draft hood', 'draft hood', 700, 330],
         ['chimney', 'chimney', 560, 330],
     ]
     for (const [words, title, x, y] of parts) await hand.place(words, title, x, y)

@@ -14,7 +14,7 @@ use OddSpark\Trade\Response;
 
 /**
  * How warm it is beside something that burns or runs, where only that matters: before the burners, in a control box, at
- * the edge of a draught hood, at the tip of a thermocouple. Hot while its conditions hold,
+ * the edge of a draft hood, at the tip of a thermocouple. Hot while its conditions hold,
  * hotter while more do. Slot: course,
  * aim, shows.
  *

@@ -42,7 +42,7 @@ final class PairsTest extends TestCase
         $do(0, 'door', ['to' => 'open']);
         $do(1, 'take', ['part' => 'igniter', 'to' => 'off']);
         self::assertSame('A hairline across one leg.', $do(1, 'look', ['part' => 'igniter'])->seen['condition']);
-        self::assertStringStartsWith('Grey felt', $do(2, 'look', ['part' => 'filter'])->seen['condition']);
+        self::assertStringStartsWith('Gray felt', $do(2, 'look', ['part' => 'filter'])->seen['condition']);
         $do(3, 'mend', ['part' => 'filter', 'how' => 'replace']);
         self::assertSame('Light dust.', $do(4, 'look', ['part' => 'filter'])->seen['condition']);
         self::assertTrue($bench->isFaulty($state), 'the other is left');
