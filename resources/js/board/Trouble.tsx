@@ -1,5 +1,6 @@
 import { Box, Progress, Stack, Table, Text } from '@chakra-ui/react'
 import { useMemo } from 'react'
+import { familyName } from '@/lib/families'
 import type { AnalysisState, FaultName, Findings as Result } from '@/lib/types'
 import { Tree } from './Tree'
 import { MainButton } from '@/theme/buttons'
@@ -145,7 +146,7 @@ export function Findings({
                     {families.map(([name, s]) => (
                         <Table.Row key={name} bg="sheet">
                             <Table.Cell px="1" fontSize="note">
-                                {name}
+                                {familyName(name)}
                             </Table.Cell>
                             <Table.Cell px="1" className="reading">
                                 {s.count}
