@@ -53,7 +53,13 @@ class JobTemplate extends Model
         $has = fn (self $template): bool => in_array($template->job['visit'], $model->visits(), true)
             && array_diff([$template->job['fault'], ...$template->job['pool']], array_keys($faults)) === [];
 
-        return self::query()->readableBy($user)->where('appliance_id', $appliance->id)->with('user')->orderBy('title')->get()
-            ->filter($has)->values();
+        return self::query()
+            ->readableBy($user)
+            ->where('appliance_id', $appliance->id)
+            ->with('user')
+            ->orderBy('title')
+            ->get()
+            ->filter($has)
+            ->values();
     }
 }

@@ -7,7 +7,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 
 /**
- * What a maker lets others do with something of his: a model, a kind of part, a template of a job or a set of house rules, by its name.
+ * What a maker lets others do with something of his: a model, a kind of part, a template of a job or a set of house
+ * rules, by its name.
  *
  * @property string $of
  * @property string $name

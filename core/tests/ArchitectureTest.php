@@ -74,7 +74,7 @@ final class ArchitectureTest extends TestCase
                 $wrong[] = "$file: $m[0]";
             }
             $doors = ['Appliance/Library.php', 'Appliance/Schema.php', 'Appliance/Stock.php'];
-            $doors[] = 'Run/Processes.php'; // how many processors there are
+            $doors[] = 'Run/Processes.php'; // how many processors there are, and how much memory is free
             if (
                 preg_match('/\b(file_get_contents|file_put_contents|fopen|is_file|glob)\s*\(/', $code) &&
                 ! in_array($file, $doors, true)

@@ -4,8 +4,8 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Of a mark its figures alone, kept by the database beside it: a class's record reads thousands of marks, whose sentences
- * are long.
+ * Of a mark its figures alone, kept by the database beside it: a class's record reads thousands of marks, whose
+ * sentences are long.
  */
 return new class() extends Migration {
     public function up(): void

@@ -44,7 +44,9 @@ class JobTemplateController extends Controller
         $title = ['user_id' => $request->user()->id, 'appliance_id' => $appliance->id, 'title' => $with['title']];
         $kept = JobTemplate::query()->where(array_diff_key($title, ['title' => 0]))->count();
         if ($kept >= self::MOST && JobTemplate::query()->where($title)->doesntExist()) {
-            return back()->withErrors(['title' => 'You keep '.self::MOST.' templates of this model. Take one out first.']);
+            return back()->withErrors([
+                'title' => 'You keep '.self::MOST.' templates of this model. Take one out first.',
+            ]);
         }
         $job = ['rules' => $sets->firstOrFail('id', $with['rules'])->name] + $with + ['minutes' => null];
         $template = JobTemplate::query()->firstOrNew($title, ['name' => (string) Str::uuid()]);

@@ -18,15 +18,19 @@ final class Processes
     /** Bytes that are sent at once. */
     private const PIECE = 1 << 16;
 
-    /** How many are worth having here: as many as there are processors; one where none can be begun. */
+    /** Kilobytes that are to be free for each: the largest shipped model takes some 700,000. */
+    private const EACH_KB = 1_200_000;
+
+    /** How many are worth having here: as many as there are processors, and memory for; one where none can be begun. */
     public static function here(): int
     {
         if (! function_exists('pcntl_fork') || ! function_exists('posix_kill')) {
             return 1;
         }
         $processors = substr_count((string) @file_get_contents('/proc/cpuinfo'), "\nprocessor") + 1;
+        $isTold = preg_match('/^MemAvailable:\s+(\d+) kB/m', (string) @file_get_contents('/proc/meminfo'), $free) === 1;
 
-        return min(self::MOST, $processors);
+        return max(1, min(self::MOST, $processors, $isTold ? intdiv((int) $free[1], self::EACH_KB) : 1));
     }
 
     /**

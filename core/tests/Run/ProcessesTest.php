@@ -10,6 +10,12 @@ use RuntimeException;
 
 final class ProcessesTest extends TestCase
 {
+    public function test_there_are_no_more_than_processors_and_at_least_one(): void
+    {
+        self::assertGreaterThanOrEqual(1, Processes::here());
+        self::assertLessThanOrEqual((int) exec('nproc --all'), Processes::here());
+    }
+
     public function test_every_share_comes_back_in_its_place_from_a_process_of_its_own(): void
     {
         $given = Processes::share(3, fn (int $share) => [$share, getmypid()]);
