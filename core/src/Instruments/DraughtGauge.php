@@ -14,7 +14,7 @@ final readonly class DraughtGauge extends AtTap
 {
     public const KEY = 'draught';
 
-    public const TITLE = 'Draught gauge';
+    public const TITLE = 'Draft gauge';
 
     public const MINUTES = 2.0;
 

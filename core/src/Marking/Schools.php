@@ -48,7 +48,7 @@ final readonly class Schools
         ],
         'safety_jumper' => ['never' => 'never', 'supervised' => 'a short test, taken out at once'],
         'valve_jumper' => ['never' => 'never', 'watched' => 'a short test with the burner watched'],
-        'flue_aside' => ['never' => 'never: measure the draught', 'one_trial' => 'one trial'],
+        'flue_aside' => ['never' => 'never: measure the draft', 'one_trial' => 'one trial'],
         'sealed_casing' => [
             'may_open' => 'opened by whoever works on it',
             'stays' => 'left closed: for those licensed for it',

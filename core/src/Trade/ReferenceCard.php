@@ -55,7 +55,7 @@ final class ReferenceCard
                 ],
             ],
             [
-                'title' => 'Gas, draught and air',
+                'title' => 'Gas, draft and air',
                 'rows' => [
                     $row('Manifold, natural gas', '3.3 to 3.8 in. w.c., 3.5 usual'),
                     $row('Manifold, propane', '10 to 11 in. w.c.; supply 11 to 13'),
