@@ -188,11 +188,14 @@ class MatrixTest extends TestCase
     {
         [$people, $ids] = $this->situation($state);
         $rows = self::may() + array_map(fn (array $row) => $row[$state], self::mayOfAttempt());
-        $holes = $shut = [];
+        $holes = $shut = $broken = [];
         foreach (Route::getRoutes() as $route) {
             $name = self::named($route);
             foreach (self::ALL as $who) {
                 $status = $this->tryAs($people[$who], $route->methods()[0], strtr('/'.ltrim($route->uri(), '/'), $ids));
+                if ($status >= 500) {
+                    $broken[] = "$name: $who ($status)";
+                }
                 $isNo = in_array($status, self::NO, true) || ($who === 'guest' && $status === 302);
                 if (! in_array($who, $rows[$name], true)) {
                     if (! $isNo) {
@@ -205,6 +208,7 @@ class MatrixTest extends TestCase
         }
         $this->assertSame([], $holes, 'somebody gets in who may not');
         $this->assertSame([], $shut, 'somebody is kept out who may');
+        $this->assertSame([], $broken, 'an error of ours');
     }
 
     private static function named(LaravelRoute $route): string
@@ -273,7 +277,10 @@ class MatrixTest extends TestCase
             'visit' => 'cold', 'at_s' => 5, 'mode' => 'vac', 'red' => 'panel.L', 'black' => 'panel.N', 'value' => 119,
         ]);
         $template = JobTemplate::query()->create([
-            'appliance_id' => $appliance->id, 'user_id' => $this->instructor->id, 'name' => 'x', 'title' => 'x', 'job' => [],
+            'appliance_id' => $appliance->id, 'user_id' => $this->instructor->id, 'name' => 'x', 'title' => 'x', 'job' => [
+                'fault' => 'healthy', 'pool' => [], 'visit' => 'cold', 'kind' => 'practice', 'complaint' => 'x', 'rules' => 'first-year',
+                'low_battery' => false, 'worn_leads' => false, 'stops' => false, 'minutes' => null,
+            ],
         ]);
         $task = Task::want($this->instructor, 'give', 'matrix', ['title' => 'x', 'back' => '/', 'job' => []]);
 

@@ -28,10 +28,7 @@ final readonly class Facets
         $has = fn (Family ...$any): bool => array_filter($any, fn (Family $f) => in_array($f, $families, true)) !== [];
 
         return new self(
-            match (true) {
-                ! self::can($model, IsMains::class) => 'none',
-                default => "{$model->document['supply']['volts']} V",
-            },
+            self::can($model, IsMains::class) ? "{$model->document['supply']['volts']} V" : 'none',
             match (true) {
                 $has(Family::OilSupply, Family::OilValve) => 'oil',
                 $has(Family::GasSupply, Family::GasValve) => 'gas',

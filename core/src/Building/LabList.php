@@ -128,7 +128,7 @@ final readonly class LabList
                 throw new EditError("/$lead", "There is no place \"{$row[$lead]}\" for the $lead lead.");
         }
         if ($mode->isSeries() && array_filter([$row['red'], $row['black']], $this->model->isWireEnd(...)) === []) {
-            throw new EditError('/red', 'Amperes are read in series: one lead goes to the end of a wire that is off, as w12.a.');
+            throw new EditError('/red', 'Amps are read in series: put one lead on the end of a lifted wire, such as w12.a.');
         }
     }
 

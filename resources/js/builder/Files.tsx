@@ -4,7 +4,7 @@ import { FileLink } from '@/lib/FileLink'
 import { Field } from './Field'
 import { Word } from './Word'
 import type { Edit } from './types'
-import { ToolButton } from '@/theme/buttons'
+import { OpenFile } from '@/shell/OpenFile'
 import { t } from '@/words'
 
 const OUT = [
@@ -105,18 +105,15 @@ export function Files({ draft, about, edit }: Props) {
                     onChange={(e) => setCsv(e.target.value)}
                 />
                 <HStack gap="1" mt="1">
-                    <ToolButton asChild h="row" fontSize="text">
-                        <label>
-                            {t('From a file')}
-                            <input
-                                type="file"
-                                accept=".csv,.txt,text/csv"
-                                aria-label={t('Wire list from a file')}
-                                style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-                                onChange={(e) => void e.target.files?.[0]?.text().then(setCsv)}
-                            />
-                        </label>
-                    </ToolButton>
+                    <OpenFile
+                        h="row"
+                        fontSize="text"
+                        label={t('Wire list from a file')}
+                        accept=".csv,.txt,text/csv"
+                        onFile={(file) => void file.text().then(setCsv)}
+                    >
+                        {t('From a file')}
+                    </OpenFile>
                     <Word
                         disabled={csv.trim() === ''}
                         onClick={() => void edit({ do: 'wire_list', csv }).then((done) => done && setCsv(''))}

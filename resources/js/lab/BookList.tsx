@@ -2,6 +2,7 @@ import { Heading, HStack, Stack, Text, Textarea } from '@chakra-ui/react'
 import { useForm } from '@inertiajs/react'
 import { FileLink } from '@/lib/FileLink'
 import { MainButton, ToolButton } from '@/theme/buttons'
+import { OpenFile } from '@/shell/OpenFile'
 import { t } from '@/words'
 
 /** The book as a list for spreadsheets: out, and in, whole or not at all. */
@@ -40,18 +41,13 @@ export function BookList({ book }: { book: string }) {
                 >
                     {t('Take it in')}
                 </MainButton>
-                <ToolButton asChild>
-                    <label>
-                        {t('Open a file')}
-                        <input
-                            type="file"
-                            accept=".csv,.txt,text/csv,text/plain"
-                            aria-label={t('Readings from a file')}
-                            style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-                            onChange={(e) => void e.target.files?.[0]?.text().then((text) => form.setData('csv', text))}
-                        />
-                    </label>
-                </ToolButton>
+                <OpenFile
+                    label={t('Readings from a file')}
+                    accept=".csv,.txt,text/csv,text/plain"
+                    onFile={(file) => void file.text().then((text) => form.setData('csv', text))}
+                >
+                    {t('Open a file')}
+                </OpenFile>
                 <ToolButton asChild>
                     <FileLink href={`${book}/book.csv`}>{t('Save as CSV')}</FileLink>
                 </ToolButton>

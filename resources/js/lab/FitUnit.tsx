@@ -23,7 +23,7 @@ export function FitUnit({ book, units }: { book: string; units: string[] }) {
             </Heading>
             <Text fontSize="text">
                 {t(
-                    'Igniter ohms, flame current, gas pressures, air: the few figures that explain what was read are found.',
+                    'Finds the few figures (igniter ohms, flame current, gas pressure, airflow) that explain the readings.',
                 )}
             </Text>
             <HStack gap="2">

@@ -6,6 +6,7 @@ import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
 import { MainButton, ToolButton } from '@/theme/buttons'
 import type { DraftsPage } from '@/lib/types'
+import { OpenFile } from '@/shell/OpenFile'
 import { t } from '@/words'
 
 /** Models that are being made; begun from nothing, from a shipped one, or from a file. */
@@ -173,18 +174,13 @@ export default function Drafts({ drafts, models, courses }: DraftsPage) {
                     <ToolButton disabled={form.data.model === ''} onClick={() => begin({})}>
                         {t('Copy of that model')}
                     </ToolButton>
-                    <ToolButton asChild>
-                        <label>
-                            {t('From a file; or drop or paste it here')}
-                            <input
-                                type="file"
-                                accept=".json,application/json"
-                                aria-label={t('Model from a file')}
-                                style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-                                onChange={(e) => take(e.target.files?.[0])}
-                            />
-                        </label>
-                    </ToolButton>
+                    <OpenFile
+                        label={t('Model from a file')}
+                        accept=".json,application/json"
+                        onFile={(file) => take(file)}
+                    >
+                        {t('From a file; or drop or paste it here')}
+                    </OpenFile>
                     {form.errors.file && (
                         <Text role="alert" fontSize="text" color="danger" overflowWrap="anywhere">
                             {form.errors.file}

@@ -43,7 +43,9 @@ export default function Lab(page: LabPage) {
                         )}
                         {page.readings.length > page.compared && (
                             <Text fontSize="note" color="faint">
-                                {t('The last {{count}} readings are laid beside the model.', { count: page.compared })}
+                                {t('Only the last {{count}} readings are compared with the model.', {
+                                    count: page.compared,
+                                })}
                             </Text>
                         )}
                         {compared.error && (

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { useSent } from '@/lib/query'
 import type { Enrolled, RosterPreview, RosterText } from '@/lib/types'
 import { MainButton, ToolButton } from '@/theme/buttons'
+import { OpenFile } from '@/shell/OpenFile'
 import { t } from '@/words'
 
 interface Props {
@@ -70,18 +71,13 @@ export function Roster({ course, onEnrolled }: Props) {
                 <MainButton disabled={csv.trim() === '' || look.isPending} onClick={() => look.mutate({ csv })}>
                     {t('Look it over')}
                 </MainButton>
-                <ToolButton asChild>
-                    <label>
-                        {t('Open a file')}
-                        <input
-                            type="file"
-                            accept=".csv,.txt,.xlsx,text/csv,text/plain"
-                            aria-label={t('List from a file')}
-                            style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-                            onChange={(e) => void take(e.target.files?.[0])}
-                        />
-                    </label>
-                </ToolButton>
+                <OpenFile
+                    label={t('List from a file')}
+                    accept=".csv,.txt,.xlsx,text/csv,text/plain"
+                    onFile={(file) => void take(file)}
+                >
+                    {t('Open a file')}
+                </OpenFile>
                 <ToolButton onClick={() => setOpen(false)}>{t('Cancel')}</ToolButton>
             </HStack>
             {(look.error ?? add.error ?? workbook.error) && (

@@ -33,9 +33,9 @@ export const HELP: Record<string, Topic> = {
     },
     Lab: {
         says: [
-            'What the real units in your lab show, beside what this model gives at the same place and moment.',
-            'Note readings one by one, or take in a list from a spreadsheet. Amps are read in series: one lead goes to the end of a wire that is off. Ohms are those of the part alone.',
-            'Fit the model to a unit, and keep it as a model of your own: the figures that were changed are told.',
+            'Readings from the real units in your lab, beside the model’s at the same place and time.',
+            'Note readings one by one, or take in a list from a spreadsheet. Amps are read in series: put one lead on the end of a lifted wire. Ohms are those of the part alone.',
+            'Fit the model to a unit and keep it as a model of your own. You see which figures changed, and by how much.',
         ],
     },
     Drafts: {
