@@ -2,7 +2,12 @@
 VAR=$ROOT/var
 WEB_PORT=${SPARK_PORT:-8717}
 DB_PORT=${SPARK_DB_PORT:-33717}
-JIT=(-d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d memory_limit=1G)
+# PHP gives up compiling at 8,192 places where compiled code can be left; the core has more than that, and was a fifth
+# slower for it (./spark bench, one run after the other: 0.46 and 0.36 s for 150 cycles).
+JIT_SETTINGS=(opcache.enable=1 opcache.jit=tracing opcache.jit_buffer_size=64M opcache.jit_max_exit_counters=200000
+    opcache.jit_max_root_traces=9000 opcache.jit_max_side_traces=9000)
+JIT=(-d opcache.enable_cli=1 -d memory_limit=1G)
+for setting in "${JIT_SETTINGS[@]}"; do JIT+=(-d "$setting"); done
 PATH=$PATH:/usr/sbin:/sbin
 TAG=$(printf '%s' "$ROOT" | sha256sum | cut -c1-10)
 

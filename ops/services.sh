@@ -82,9 +82,7 @@ CONF
         program "$name" worker-analyses 10 TERM 5 "$env" "nice -n 12 $worker --queue=default,asked,marks --name=analyses"
     } | sed 's/%/%%/g' >"$run/$name-supervisor.conf"
     cat >"$run/$name-php.ini" <<CONF
-opcache.enable = 1
-opcache.jit = tracing
-opcache.jit_buffer_size = 64M
+$(printf '%s\n' "${JIT_SETTINGS[@]}")
 opcache.revalidate_freq = 0
 memory_limit = 512M
 max_execution_time = 30
