@@ -8,6 +8,7 @@ use App\Http\Middleware\EndIdle;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\MeetsContract;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Reader;
 use Illuminate\Auth\Middleware\Authorize;
 use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Contracts\Cache\LockTimeoutException;
@@ -26,6 +27,7 @@ return Application::configure(basePath: dirname(__DIR__))
         commands: __DIR__.'/../routes/console.php',
     )
     ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->encryptCookies(except: [Reader::COOKIE]); // the browser writes it
         $middleware->prepend(SecurityHeaders::class);
         $middleware->append(BoundedRequest::class);
         $middleware->trustHosts(at: fn () => array_map(fn (string $host) => '^'.preg_quote($host).'$', config('spark.hosts')), subdomains: false);

@@ -256,6 +256,10 @@ test('bench and meter in Spanish: longer words push nothing away, and the choice
     await page.getByRole('tab', { name: 'Sospechosos' }).click()
     await expect(page.getByLabel('Buscar un sospechoso')).toBeVisible()
     await fits(page, 'bench in Spanish')
+    await page.locator('[data-part="breaker"]').click()
+    await press(page, 'Mirarlo')
+    await page.getByRole('tab', { name: 'Registro' }).click()
+    await expect(page.getByText(/^Mirado/).first()).toBeVisible() // what the server says, too
     await page.getByRole('button', { name: 'Aspecto y unidades' }).click()
     await page.getByLabel('Idioma', { exact: true }).selectOption('en-US')
     await expect(page.getByRole('button', { name: 'Run', exact: true })).toBeVisible()

@@ -53,8 +53,8 @@ export async function look(page: Page, part: string) {
 }
 
 /**
- * Nothing that axe calls serious stands on a view. Colours do not fade while it looks: what comes in the midst (a button
- * that may be pressed again) would be caught half-way. A sheet of its own is what the content policy lets a page have.
+ * Nothing that axe calls serious stands on a view. Colours do not fade while it looks: what comes in the midst (a
+ * button that may be pressed again) would be caught half-way. The content policy lets a page have a sheet of its own.
  */
 export async function clean(page: Page, where: string) {
     await page.evaluate(() => {

@@ -8,12 +8,9 @@ use App\Models\Entry;
 use App\Models\Mark;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use OddSpark\Acts\Catalogue;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Kit;
 use OddSpark\Bench\Observations;
-use OddSpark\Bench\Outcome;
-use OddSpark\Instruments\Bag;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Run\Snapshot;
@@ -120,14 +117,7 @@ class Attempts
     {
         $entries = [];
         foreach ($before === null ? $attempt->entries : $attempt->entries->where('id', '<', $before->id) as $entry) {
-            $o = $entry->outcome;
-            $entries[] = [Catalogue::act($entry->act), new Outcome(
-                $o['seen'],
-                $o['reading'] === null ? null : Bag::reading($o['reading']),
-                null,
-                $o['refused'],
-                array_keys($o['dangers']),
-            )];
+            $entries[] = $entry->done();
         }
         $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
         $until = $before->tick ?? $state->now();

@@ -2,12 +2,12 @@
 
 namespace App\Bench;
 
-use OddSpark\Acts\Danger;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Outcome;
 use OddSpark\Bench\Preview;
 use OddSpark\Instruments\Bag;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** What the browser is told of a bench: how it stands, and what is perceived and metered as time goes. */
 final class Told
@@ -135,10 +135,7 @@ final class Told
             'seen' => $outcome->seen,
             'reading' => $outcome->reading?->toArray(),
             'refused' => $outcome->refused,
-            'dangers' => array_combine(
-                $outcome->dangers,
-                array_map(fn (string $d) => Danger::TEXT[$d], $outcome->dangers),
-            ),
+            'dangers' => Words::each('acts.danger', $outcome->dangers),
         ];
     }
 

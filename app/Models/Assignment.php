@@ -11,6 +11,7 @@ use Illuminate\Support\Carbon;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Marking\Rules;
 use OddSpark\Marking\Schools;
+use OddSpark\Words\Words;
 
 /**
  * A job given to trainees: an appliance, frozen, with a fault in it and the rules it is done under.
@@ -152,14 +153,14 @@ class Assignment extends Model
 
         return [
             'title' => $rules->title, 'version' => $rules->version, 'pass_mark' => $rules->passMark,
-            'not_passed' => array_map(fn (string $cap) => Rules::CAPS[$cap], $rules->caps),
+            'not_passed' => array_values(Words::each('marking.cap', $rules->caps)),
             'schools' => array_values(array_filter(array_map(
                 fn (string $question, array $ways) => ($way = $rules->schools->way($question)) ===
                     array_key_first($ways) && ! in_array($question, self::ALWAYS_TOLD, true)
                     ? null
-                    : ['question' => Schools::QUESTIONS[$question], 'way' => $ways[$way]],
+                    : ['question' => Words::say("marking.schools.question.$question"), 'way' => $ways[$way]],
                 array_keys(Schools::CHOICES),
-                Schools::CHOICES,
+                Schools::choices(),
             ))),
             'flame_ua' => $rules->schools->flameUa,
             'verify' => $rules->verify,

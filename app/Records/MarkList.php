@@ -27,7 +27,7 @@ class MarkList
             'passed',
             'conclusion',
             'hints',
-            ...array_keys(Rules::LINES),
+            ...Rules::LINES,
             'set by hand',
         ];
         $rows = [];
@@ -46,7 +46,7 @@ class MarkList
                 $mark === null ? '' : ($mark['passed'] ? 'yes' : 'no'),
                 $mark['verdict'] ?? '',
                 array_sum($mark['hints']['taken'] ?? []),
-                ...array_map(fn (string $id) => $lines[$id]['points'] ?? '', array_keys(Rules::LINES)),
+                ...array_map(fn (string $id) => $lines[$id]['points'] ?? '', Rules::LINES),
                 implode(' ', array_keys(array_filter($lines, fn (array $l) => isset($l['override'])))),
             ];
         }

@@ -3,7 +3,7 @@
 namespace App\Records;
 
 use App\Models\Attempt;
-use OddSpark\Marking\Rules;
+use OddSpark\Words\Words;
 use Ramsey\Uuid\Uuid;
 
 /**
@@ -69,7 +69,7 @@ class Statements
                             self::EXTENSION.'lines' => array_map(
                                 fn (array $l) => [
                                     'line' => $l['id'],
-                                    'title' => Rules::LINES[$l['id']],
+                                    'title' => Words::say("marking.line.{$l['id']}"),
                                     'points' => $l['points'],
                                     'of' => $l['weight'],
                                 ],

@@ -2,6 +2,7 @@
 
 namespace Tests\Feature;
 
+use App\Http\Reader;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
 use App\Models\Attempt;
@@ -50,6 +51,30 @@ class WorkbenchTest extends TestCase
         $this->get("/attempts/{$this->attempt->id}")->assertInertia(fn (AssertableInertia $page) => $page
             ->component('Bench')->has('log', 3)->where('log.2.reading.text', $reply->json('entry.reading.text'))
             ->where('now.now_s', 9.5)->where('now.scene.red', 'board.R')->has('past.perceived'));
+    }
+
+    public function test_the_log_is_read_in_the_language_of_the_reader_and_kept_in_one(): void
+    {
+        $act = fn (string $name, int $at, array $with) => $this->act($this->attempt, $name, $at, $with)->assertOk();
+        $act('feel', 1, ['part' => 'breaker']);
+        $act('dial', 2, ['mode' => 'ohm']);
+        $american = $this->act($this->attempt, 'look', 3, ['part' => 'limit'])->assertOk()->json('entry');
+        $this->assertStringContainsString('not done', $american['text']);
+        $this->withCredentials()->withUnencryptedCookie(Reader::COOKIE, 'es');
+        $spanish = $this->act($this->attempt, 'look', 4, ['part' => 'limit'])->assertOk()->json('entry');
+        $this->assertSame('Mirado Limit: no se hizo. Eso está detrás de la puerta.', $spanish['text']);
+        $this->assertSame('Eso está detrás de la puerta.', $spanish['refused']);
+        $read = fn (string $text) => $this->get("/attempts/{$this->attempt->id}")
+            ->assertInertia(fn (AssertableInertia $page) => $page->where('log.1.text', $text));
+        $read('Medidor en ohmios');
+        $this->assertSame(
+            ['look', 'look'],
+            [$this->attempt->entries()->get()[2]->act['act'], $this->attempt->entries()->get()[3]->act['act']],
+        );
+        $kept = $this->attempt->entries()->pluck('sentence')->all();
+        $this->assertSame($kept[2], $kept[3], 'what is kept, and marked, is in one language');
+        $this->withUnencryptedCookie(Reader::COOKIE, 'xx');
+        $read('Meter to ohms');
     }
 
     public function test_an_act_sent_twice_is_done_once(): void

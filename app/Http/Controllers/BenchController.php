@@ -7,6 +7,7 @@ use App\Bench\JobClock;
 use App\Bench\Plans;
 use App\Bench\Told;
 use App\Bench\Workbench;
+use App\Http\Reader;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Entry;
@@ -22,10 +23,11 @@ use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
 use OddSpark\Instruments\Bag;
 use OddSpark\Marking\Rules;
+use OddSpark\Words\Words;
 
 class BenchController extends Controller
 {
-    public function __construct(private readonly Workbench $workbench, private readonly Attempts $attempts) {}
+    public function __construct(private readonly Workbench $workbench, private readonly Attempts $attempts, private readonly Plans $plans) {}
 
     public function start(Request $request, Assignment $assignment): RedirectResponse
     {
@@ -39,7 +41,7 @@ class BenchController extends Controller
         return redirect($attempt->isOpen() ? "/attempts/$attempt->id" : "/attempts/$attempt->id/debrief");
     }
 
-    public function show(Attempt $attempt, Plans $plans): Response|RedirectResponse
+    public function show(Attempt $attempt): Response|RedirectResponse
     {
         if ($this->workbench->closeIfOver($attempt)) {
             $this->marked($attempt);
@@ -51,23 +53,23 @@ class BenchController extends Controller
             );
         }
 
-        return $this->page($this->attempts->current($attempt), $plans, null);
+        return $this->page($this->attempts->current($attempt), null);
     }
 
     /** The bench as whom is at it sees it: to be looked at by his instructor, and nothing is done there. */
-    public function lookOver(Attempt $attempt, Plans $plans): Response
+    public function lookOver(Attempt $attempt): Response
     {
         abort_unless($attempt->isOfToday(), 404);
 
-        return $this->page($attempt, $plans, $attempt->user->name);
+        return $this->page($attempt, $attempt->user->name);
     }
 
     /** @param string|null $watched whose bench it is, where somebody else looks on */
-    private function page(Attempt $attempt, Plans $plans, ?string $watched): Response
+    private function page(Attempt $attempt, ?string $watched): Response
     {
-        $plan = $plans->ofAssignment($attempt->assignment);
+        $plan = $this->plans->ofAssignment($attempt->assignment);
 
-        return Inertia::render('Bench', [
+        return Words::in(Reader::languageOf(request(), $plan->model), fn () => Inertia::render('Bench', [
             'watched' => $watched,
             'course' => $attempt->assignment->course_id,
             'stopped' => $attempt->stopped_at !== null,
@@ -83,15 +85,15 @@ class BenchController extends Controller
             )),
             'steps' => $attempt->assignment->kind->isMarked() ? null : WarmUp::steps(),
             'units' => Bag::units(),
-            'questions' => array_map(ucfirst(...), Ask::QUESTIONS),
-            'log' => $attempt->entries->map(fn (Entry $e) => $e->shown()),
+            'questions' => array_map(ucfirst(...), Words::each('acts.ask.question', Ask::QUESTIONS)),
+            'log' => $attempt->entries->map(fn (Entry $e) => $e->read($plan->model)),
             'past' => Told::channels(
                 $this->attempts->bench($attempt->assignment, null),
                 $this->attempts->observations($attempt)->perceived,
             ),
             'now' => $this->workbench->look($attempt),
             'told' => $attempt->set_aside !== null && $attempt->entries->isEmpty() ? Attempts::GIVEN_ANEW : null,
-        ]);
+        ]));
     }
 
     /**
@@ -125,7 +127,7 @@ class BenchController extends Controller
     public function waiting(Request $request, Attempt $attempt): JsonResponse
     {
 
-        return response()->json($this->workbench->waiting($attempt, $this->text($request, 'of')));
+        return response()->json($this->read($attempt, $this->workbench->waiting($attempt, $this->text($request, 'of'))));
     }
 
     public function play(Request $request, Attempt $attempt): JsonResponse
@@ -150,7 +152,25 @@ class BenchController extends Controller
             $this->marked($attempt);
         }
 
-        return response()->json($reply);
+        return response()->json($this->read($attempt, $reply));
+    }
+
+    /**
+     * A reply with its entry in the language of whoever is at the bench.
+     *
+     * @param array<string, mixed> $reply
+     * @return array<string, mixed>
+     */
+    private function read(Attempt $attempt, array $reply): array
+    {
+        $model = $this->plans->ofAssignment($attempt->assignment)->model;
+        $language = Reader::languageOf(request(), $model);
+        if ($reply['entry'] === null || $language === Words::AMERICAN) {
+            return $reply;
+        }
+        $entry = $attempt->entries()->where('client_id', $reply['entry']['id'])->firstOrFail();
+
+        return ['entry' => Words::in($language, fn () => $entry->read($model))] + $reply;
     }
 
     private function marked(Attempt $attempt): void

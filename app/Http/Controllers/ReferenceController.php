@@ -2,26 +2,30 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\Reader;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
 use OddSpark\Trade\ReferenceCard;
 use OddSpark\Trade\Sums;
+use OddSpark\Words\Words;
 
 /** The reference card and the bench sums: for whoever is signed in. */
 class ReferenceController extends Controller
 {
-    public function show(): Response
+    public function show(Request $request): Response
     {
-        return Inertia::render('Reference', ['groups' => ReferenceCard::groups(), 'sums' => Sums::all()]);
+        return Words::in(Reader::language($request), fn () => Inertia::render('Reference', [
+            'groups' => ReferenceCard::groups(), 'sums' => Sums::all(),
+        ]));
     }
 
     public function sum(Request $request, string $sum): JsonResponse
     {
         $with = array_map(floatval(...), $request->json('with'));
         try {
-            return response()->json(Sums::of($sum, $with));
+            return response()->json(Words::in(Reader::language($request), fn () => Sums::of($sum, $with)));
         } catch (\DomainException $e) {
             return response()->json(['message' => $e->getMessage()], 422);
         }

@@ -23,6 +23,7 @@ use OddSpark\Acts\Danger;
 use OddSpark\Marking\Rules;
 use OddSpark\Marking\RulesError;
 use OddSpark\Marking\Schools;
+use OddSpark\Words\Words;
 
 /** House rules: read, and saved as the next version. */
 class RuleSetController extends Controller
@@ -46,12 +47,12 @@ class RuleSetController extends Controller
             ),
             'courses' => Sharing::courses($request->user()),
             'chosen' => $this->text($request, 'set'),
-            'lines' => Rules::LINES,
-            'caps' => Rules::CAPS,
+            'lines' => Words::each('marking.line', Rules::LINES),
+            'caps' => Words::each('marking.cap', Rules::CAPS),
             'dangers' => Danger::stoppable(),
             'barrable' => Catalogue::barrable(),
-            'schools' => Schools::CHOICES,
-            'questions' => Schools::QUESTIONS,
+            'schools' => Schools::choices(),
+            'questions' => Schools::questions(),
         ]);
     }
 

@@ -3,10 +3,12 @@
 namespace App\Http\Middleware;
 
 use App\Auth\SignIn;
+use App\Http\Reader;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
 use OddSpark\Instruments\AtTap;
 use OddSpark\Instruments\Bag;
+use OddSpark\Words\Words;
 
 class HandleInertiaRequests extends Middleware
 {
@@ -20,7 +22,10 @@ class HandleInertiaRequests extends Middleware
             'me' => fn () => $request->user() === null ? null : [
                 ...$request->user()->only(['id', 'name', 'role']), 'confirmed_s' => SignIn::confirmedFor($request),
             ],
-            'instruments' => fn () => array_map(fn (AtTap $i): string => $i::TITLE, Bag::atTaps()),
+            'instruments' => fn () => Words::in(
+                Reader::language($request),
+                fn () => array_map(fn (AtTap $i): string => $i::title(), Bag::atTaps()),
+            ),
             'flash' => fn () => $request->session()->get('flash'),
         ];
     }

@@ -7,6 +7,7 @@ namespace OddSpark\Acts;
 use OddSpark\Appliance\Model;
 use OddSpark\Instruments\Measured;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /**
  * One thing that a person does, at a moment of bench time counted from his arrival: its fields, who may reach what it
@@ -21,9 +22,6 @@ abstract readonly class Act
 {
     /** As it is written in a log. */
     public const NAME = '';
-
-    /** As house rules speak of it, where they can do without it. */
-    public const TITLE = '';
 
     public const MINUTES = 0.0;
 
@@ -47,9 +45,10 @@ abstract readonly class Act
         return [];
     }
 
+    /** As house rules speak of it, where they can do without it; empty where they cannot. */
     public function title(): string
     {
-        return static::TITLE;
+        return Words::has($key = 'acts.title.'.static::NAME) ? Words::say($key) : '';
     }
 
     /** Minutes of labour. */

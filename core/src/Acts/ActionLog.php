@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts;
 
+use OddSpark\Words\Words;
+
 /** What a person did, in order: the action-log document. */
 final readonly class ActionLog
 {
@@ -20,32 +22,32 @@ final readonly class ActionLog
     public static function of(array $json): self
     {
         if (($json['odd_spark_actions'] ?? null) !== 1) {
-            throw new ActError('/odd_spark_actions', 'Must be 1, the version of this format.');
+            throw new ActError('/odd_spark_actions', Words::say('acts.action_log.must_be_1_the_version'));
         }
         $unknown = array_diff(array_keys($json), ['odd_spark_actions', 'visit', 'seed', 'entries', 'notes']);
         if ($unknown !== []) {
-            throw new ActError('/'.reset($unknown), 'Not known here.');
+            throw new ActError('/'.reset($unknown), Words::say('acts.action_log.not_known_here'));
         }
         $entries = $json['entries'] ?? null;
         if (! is_array($entries) || ! array_is_list($entries) || count($entries) > self::MOST) {
-            throw new ActError('/entries', 'Must be a list of at most '.self::MOST.' acts.');
+            throw new ActError('/entries', Words::say('acts.action_log.must_be_a_list_of', ['most' => self::MOST]));
         }
         $acts = [];
         $last = 0;
         foreach ($entries as $i => $entry) {
             if (! is_array($entry)) {
-                throw new ActError("/entries/$i", 'Must be an act.');
+                throw new ActError("/entries/$i", Words::say('acts.action_log.must_be_an_act'));
             }
             $act = Catalogue::act($entry, "/entries/$i");
             if ($act->tick < $last) {
-                throw new ActError("/entries/$i/at_s", 'Lies before the act in front of it.');
+                throw new ActError("/entries/$i/at_s", Words::say('acts.action_log.lies_before_the_act_in'));
             }
             $acts[] = $act;
             $last = $act->tick;
         }
         $seed = $json['seed'] ?? 1;
         if (! is_int($seed)) {
-            throw new ActError('/seed', 'Must be a whole number.');
+            throw new ActError('/seed', Words::say('acts.action_log.must_be_a_whole_number'));
         }
 
         return new self($acts, isset($json['visit']) ? (string) $json['visit'] : null, $seed);
@@ -57,7 +59,7 @@ final readonly class ActionLog
         return [
             '$schema' => 'https://json-schema.org/draft/2020-12/schema',
             '$id' => 'https://odd-spark.example/schema/actions-1.json',
-            'title' => 'Odd Spark action log, version 1',
+            'title' => Words::say('acts.action_log.odd_spark_action_log_version'),
             'type' => 'object',
             'required' => ['odd_spark_actions', 'entries'],
             'additionalProperties' => false,

@@ -13,6 +13,7 @@ use OddSpark\Acts\Safety as F;
 use OddSpark\Acts\Setting as S;
 use OddSpark\Acts\Wires as W;
 use OddSpark\Instruments\Bag;
+use OddSpark\Words\Words;
 
 /**
  * What can be done: the only list of acts.
@@ -158,12 +159,14 @@ final class Catalogue
         if (! is_string($name) || ! isset(self::all()[$name])) {
             throw new ActError(
                 "$pointer/act",
-                'There is no such act; known are '.implode(', ', array_keys(self::all())).'.',
+                Words::say('acts.catalogue.there_is_no_such_act', [
+                    'all' => implode(', ', array_keys(self::all())),
+                ]),
             );
         }
         $at = $json['at_s'] ?? null;
         if (! is_int($at) && ! is_float($at) || $at < 0 || $at > self::LATEST_S || ! is_finite((float) $at)) {
-            throw new ActError("$pointer/at_s", 'Must be seconds since the arrival, from 0 to 10,000,000.');
+            throw new ActError("$pointer/at_s", Words::say('acts.catalogue.must_be_seconds_since_the'));
         }
         $with = [];
         foreach (self::all()[$name]::fields() as $field => $asked) {
@@ -178,7 +181,9 @@ final class Catalogue
         }
         $unknown = array_diff(array_keys($json), array_keys($with), ['at_s', 'act', 'id']);
         if ($unknown !== []) {
-            throw new ActError("$pointer/".reset($unknown), "\"$name\" takes no such thing.");
+            throw new ActError("$pointer/".reset($unknown), Words::say('acts.catalogue.takes_no_such_thing', [
+                'name' => $name,
+            ]));
         }
 
         return self::make((int) round($at * 1000), $name, $with);

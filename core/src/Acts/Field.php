@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts;
 
+use OddSpark\Words\Words;
+
 /** A field of an act: what may stand in it, as a JSON Schema, and what it names on an appliance. */
 final readonly class Field
 {
@@ -25,12 +27,12 @@ final readonly class Field
 
     public static function part(): self
     {
-        return new self(self::name(), '"%s" needs a part.', 'part');
+        return new self(self::name(), Words::say('acts.field.needs_a_part', ['act' => '%s']), 'part');
     }
 
     public static function place(): self
     {
-        return new self(self::name(), '"%s" needs a place.', 'place');
+        return new self(self::name(), Words::say('acts.field.needs_a_place', ['act' => '%s']), 'place');
     }
 
     /** A place, or none. */
@@ -38,7 +40,7 @@ final readonly class Field
     {
         return new self(
             ['type' => ['string', 'null'], 'maxLength' => self::LONGEST_NAME],
-            'It goes on a place, or on none (null).',
+            Words::say('acts.field.it_goes_on_a_place'),
             'place',
         );
     }
@@ -48,21 +50,21 @@ final readonly class Field
     {
         return new self(
             ['type' => ['string', 'null'], 'maxLength' => self::LONGEST_NAME],
-            'It goes to a tap, or to none (null).',
+            Words::say('acts.field.it_goes_to_a_tap'),
             'tap',
         );
     }
 
     public static function wireEnd(): self
     {
-        return new self(self::name(), '"%s" needs the end of a wire.', 'end');
+        return new self(self::name(), Words::say('acts.field.needs_an_end', ['act' => '%s']), 'end');
     }
 
     public static function wires(int $most): self
     {
         return new self(
             ['type' => 'array', 'maxItems' => $most, 'items' => self::name()],
-            "Must be a list of at most $most names.",
+            Words::say('acts.field.must_be_a_list_of', ['most' => $most]),
             'wire',
         );
     }
@@ -72,7 +74,7 @@ final readonly class Field
     {
         return new self(
             ['type' => 'array', 'maxItems' => $most, 'items' => self::name()],
-            "Must be a list of at most $most names.",
+            Words::say('acts.field.must_be_a_list_of', ['most' => $most]),
             'part',
         );
     }
@@ -80,26 +82,28 @@ final readonly class Field
     /** A name of anything else: a fault, a lever, a spare. */
     public static function id(string $what): self
     {
-        return new self(self::name(), "\"%s\" needs a $what.");
+        return new self(self::name(), Words::say('acts.field.needs_a', ['act' => '%s', 'what' => $what]));
     }
 
     public static function oneOf(string ...$values): self
     {
         $all = str_replace('%', '%%', implode(', ', $values)); // some are units
 
-        return new self(['enum' => array_values($values)], "Must be one of $all.");
+        return new self(['enum' => array_values($values)], Words::say('acts.field.must_be_one_of', [
+            'all' => $all,
+        ]));
     }
 
     public static function number(): self
     {
-        return new self(['type' => 'number'], 'Must be a number.');
+        return new self(['type' => 'number'], Words::say('acts.field.must_be_a_number'));
     }
 
     public static function whole(int $least, int $most): self
     {
         return new self(
             ['type' => 'integer', 'minimum' => $least, 'maximum' => $most],
-            "Must be a whole number, $least to $most.",
+            Words::say('acts.field.must_be_a_whole_number', ['least' => $least, 'most' => $most]),
         );
     }
 
@@ -108,7 +112,7 @@ final readonly class Field
     {
         return new self(
             ['type' => ['string', 'number'], 'maxLength' => self::LONGEST_NAME],
-            '"%s" needs to know what to set it to.',
+            Words::say('acts.field.needs_a_setting', ['act' => '%s']),
         );
     }
 
@@ -117,7 +121,7 @@ final readonly class Field
     {
         return new self(
             ['type' => 'string', 'minLength' => 1, 'maxLength' => self::LONGEST_WORDS],
-            'Must be said, in at most '.self::LONGEST_WORDS.' letters.',
+            Words::say('acts.field.must_be_said_in_at', ['longest_words' => self::LONGEST_WORDS]),
         );
     }
 

@@ -6,6 +6,7 @@ namespace OddSpark\Acts;
 
 use OddSpark\Appliance\Model;
 use OddSpark\Faults\FaultSet;
+use OddSpark\Words\Words;
 
 /** What things of an appliance are called, for those who say what was done to them. */
 final readonly class Names
@@ -24,7 +25,11 @@ final readonly class Names
 
         return $wire === null
             ? $this->model->part($id)->label ?? $id
-            : "$wire->colour wire {$this->place($wire->from)} to {$this->place($wire->to)}";
+            : Words::say('acts.names.wire_to', [
+                'colour' => $wire->colour,
+                'from' => $this->place($wire->from),
+                'to' => $this->place($wire->to),
+            ]);
     }
 
     public function setting(string $part, string $lever): string
@@ -37,7 +42,7 @@ final readonly class Names
     {
         $door = $id === null ? null : $this->model->doors()->get($id);
 
-        return $door === null ? 'the door' : $this->model->doors()->called($door);
+        return $door === null ? Words::say('acts.names.the_door') : $this->model->doors()->called($door);
     }
 
     public function tap(string $tap): string

@@ -12,13 +12,11 @@ use OddSpark\Parts\Ability\Scorches;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Machine;
 use OddSpark\Senses\Perception;
+use OddSpark\Words\Words;
 
 /** What a look at a part lets a person see, and what is wrong with it to be seen. */
 final readonly class Noticing
 {
-    /** A part in the hand that shows nothing: which is not to say that it is sound. */
-    private const SOUND_IN_HAND = 'Nothing wrong to be seen on it.';
-
     /** What got worse so often shows from outside. */
     private const BROWNED = 1;
 
@@ -73,13 +71,16 @@ final readonly class Noticing
         foreach ([...$state->jumpers, ...$left] as [$a, $b]) {
             // one that somebody left is seen by looking there
             if (str_starts_with($a, "$part.") || str_starts_with($b, "$part.")) {
-                $seen['jumper'] = "from {$this->plan->model->placeName($a)} to {$this->plan->model->placeName($b)}";
+                $seen['jumper'] = Words::say('acts.noticing.from_to', [
+                    'place_name' => $this->plan->model->placeName($a),
+                    'place_name_2' => $this->plan->model->placeName($b),
+                ]);
             }
         }
 
         foreach (array_keys($kind?->those(Scorches::class) ?? []) as $name) {
             if (($state->slots["$part.$name"]['scorched'] ?? 0) >= self::BROWNED) {
-                $seen['scorched'] = 'browned, the plastic has run';
+                $seen['scorched'] = Words::say('acts.noticing.browned_the_plastic_has_run');
             }
         }
         $isOff = isset($state->off[$part]);
@@ -99,9 +100,9 @@ final readonly class Noticing
         return match (true) {
             $isOpen && $signs?->seenOff !== null => $signs->seenOff,
             $signs?->seen !== null && ! $isHidden => $signs->seen,
-            $isOpen => self::SOUND_IN_HAND,
-            $isHidden => 'Both ends tight; between them it runs hidden with others.',
-            default => $kind->look ?? 'Insulation good, both ends tight.',
+            $isOpen => Words::say('acts.noticing.nothing_wrong_in_the_hand'),
+            $isHidden => Words::say('acts.noticing.both_ends_tight_between_them'),
+            default => $kind->look ?? Words::say('acts.noticing.insulation_good_both_ends_tight'),
         };
     }
 
@@ -111,11 +112,10 @@ final readonly class Noticing
         $model = $this->plan->model;
         [$wire, $which] = Model::split($end);
 
-        return sprintf(
-            'This end is on %s; the drawing has it on %s.',
-            $model->placeName($on),
-            $model->placeName($model->wires()[$wire]->at($which)),
-        );
+        return Words::say('acts.noticing.this_end_is_on_the', [
+            'place_name' => $model->placeName($on),
+            'place_name_2' => $model->placeName($model->wires()[$wire]->at($which)),
+        ]);
     }
 
     /**

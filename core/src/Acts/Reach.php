@@ -9,6 +9,7 @@ use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Parts\Ability\Senses;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** What is within reach on an appliance as it stands, and what its doors, its wire ends and a look at it change. */
 final readonly class Reach
@@ -51,7 +52,7 @@ final readonly class Reach
     private function away(BenchState $state, string $part): ?string
     {
         return $this->model->part($part)?->inVan === true && ! in_array($part, $state->installed, true)
-            ? 'That is in the van: fit it first.'
+            ? Words::say('acts.reach.that_is_in_the_van')
             : null;
     }
 
@@ -65,7 +66,9 @@ final readonly class Reach
     /** Why a door cannot be meant; null when it can, or when none is. */
     public function door(?string $id): ?string
     {
-        return $id === null || $this->model->doors()->get($id) !== null ? null : "There is no door called \"$id\".";
+        return $id === null || $this->model->doors()->get($id) !== null
+            ? null
+            : Words::say('acts.reach.no_such_door', ['id' => $id]);
     }
 
     /** The part that a place is at: of a wire end, the one that it goes to. */
@@ -90,7 +93,7 @@ final readonly class Reach
     public function part(BenchState $state, string $id): ?string
     {
         if ($this->model->part($id) === null && $this->model->wire($id) === null) {
-            return "There is no part called \"$id\" here.";
+            return Words::say('acts.reach.there_is_no_part_called', ['id' => $id]);
         }
 
         return $this->behind($state, $this->model->part($id) !== null ? $id : $this->ownerOf("$id.a"));
@@ -100,7 +103,7 @@ final readonly class Reach
     public function place(BenchState $state, string $place, string $what): ?string
     {
         if (! $this->model->isPlace($place)) {
-            return "There is no place called \"$place\".";
+            return Words::say('acts.reach.there_is_no_place_called', ['place' => $place]);
         }
 
         $owner = $this->ownerOf($place);
@@ -108,7 +111,10 @@ final readonly class Reach
 
         return $door === null
             ? $this->away($state, $owner)
-            : "$what cannot get there: it is behind {$this->model->doors()->called($door)}.";
+            : Words::say('acts.reach.cannot_get_there_it_is', [
+                'what' => $what,
+                'called' => $this->model->doors()->called($door),
+            ]);
     }
 
     /** The place at which the drawing has a wire end. */
@@ -221,7 +227,9 @@ final readonly class Reach
 
     private function sentence(?Door $door): ?string
     {
-        return $door === null ? null : "That is behind {$this->model->doors()->called($door)}.";
+        return $door === null ? null : Words::say('acts.reach.that_is_behind', [
+            'called' => $this->model->doors()->called($door),
+        ]);
     }
 
     /** A look at a part shows the jumpers that somebody has left on it; from then on they are known. */

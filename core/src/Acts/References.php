@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Acts;
 
 use OddSpark\Appliance\Model;
+use OddSpark\Words\Words;
 
 /** Whether what an act names is on the appliance at all. Whether it can be reached is another matter. */
 final class References
@@ -25,12 +26,13 @@ final class References
                     default => true,
                 };
                 if (! $isThere) {
-                    $what = $asked->names === 'end' ? 'wire end' : $asked->names;
+                    $what = $asked->names === 'end' ? Words::say('acts.references.wire_end') : $asked->names;
                     throw new ActError(
                         "/$field",
-                        "There is no $what called \"".
-                            mb_substr((string) $name, 0, self::LONGEST).
-                            '" on this appliance.',
+                        Words::say('acts.references.there_is_no_called_on', [
+                            'what' => $what,
+                            'name' => mb_substr((string) $name, 0, self::LONGEST),
+                        ]),
                     );
                 }
             }

@@ -10,6 +10,7 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Primitive\Source;
 use OddSpark\Sequence\Table;
 use OddSpark\Trade\Conductor;
+use OddSpark\Words\Words;
 
 /**
  * From a model to its plan: names become numbers, links become ids, wires and cables become primitives.
@@ -226,7 +227,10 @@ final class Compiler
                     } ??
                     throw new DocumentError(
                         "/parts/{$part['id']}/links",
-                        "\"{$part['id']}\" must say what its \"$name\" is.",
+                        Words::say('appliance.compiler.must_say_what_its_is', [
+                            'id' => $part['id'],
+                            'name' => $name,
+                        ]),
                     );
             } elseif (
                 is_string($value) &&

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
+use OddSpark\Words\Words;
+
 /**
  * An appliance within another: its parts, wires and processes come in under a longer name, and what the outer
  * model says of its ports ("boiler.TT-1") is joined to what the port stands for.
@@ -34,7 +36,7 @@ final readonly class Composition
             if ($this->depth >= self::DEPTH) {
                 throw new DocumentError(
                     "/includes/$i",
-                    'Appliances lie within each other too deep: at most '.self::DEPTH.'.',
+                    Words::say('appliance.composition.appliances_lie_within_each_other', ['depth' => self::DEPTH]),
                 );
             }
             // as it was when it was included, where that is kept
@@ -94,7 +96,10 @@ final readonly class Composition
             if (! isset($known[$id])) {
                 throw new DocumentError(
                     "$pointer/without/$i",
-                    "\"{$include['model']}\" has no part, wire or process called \"$id\".",
+                    Words::say('appliance.composition.has_no_part_wire_or', [
+                        'model' => $include['model'],
+                        'id' => $id,
+                    ]),
                 );
             }
         }
@@ -110,7 +115,10 @@ final readonly class Composition
             if ($at === false) {
                 throw new DocumentError(
                     "$pointer/params/$part",
-                    "\"{$include['model']}\" has no part called \"$part\".",
+                    Words::say('appliance.composition.has_no_part_called', [
+                        'model' => $include['model'],
+                        'part' => $part,
+                    ]),
                 );
             }
             $d['parts'][$at]['params'] = array_replace_recursive($d['parts'][$at]['params'] ?? [], $params);
@@ -164,7 +172,10 @@ final readonly class Composition
             if (! isset($named['process']["{$include['id']}.$id"])) {
                 throw new DocumentError(
                     "$pointer/process/$id",
-                    "\"{$include['model']}\" has no process called \"$id\".",
+                    Words::say('appliance.composition.has_no_process_called', [
+                        'model' => $include['model'],
+                        'id' => $id,
+                    ]),
                 );
             }
             $named['process']["{$include['id']}.$id"] = $changed + $named['process']["{$include['id']}.$id"];

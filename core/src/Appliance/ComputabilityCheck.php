@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Appliance;
 
 use OddSpark\Parts\Primitive;
+use OddSpark\Words\Words;
 
 /**
  * Whether a model can be computed at all: figures that are figures, no source that its own wiring shorts,
@@ -74,12 +75,21 @@ final class ComputabilityCheck
                 $what = $p['label'] ?? $port;
 
                 return Medium::from($p['medium'])->flows()
-                    ? "{$part['label']}: its $what is joined to nothing yet. Join a pipe or a hose to it."
-                    : "{$part['label']}: its $what sits nowhere yet. Join it to the place that it feels.";
+                    ? Words::say('appliance.computability_check.its_is_joined_to_nothing', [
+                        'label' => $part['label'],
+                        'what' => $what,
+                    ])
+                    : Words::say('appliance.computability_check.its_sits_nowhere_yet_join', [
+                        'label' => $part['label'],
+                        'what' => $what,
+                    ]);
             }
         }
 
-        return "\"{$part['id']}\" must say what its \"$asks\" is: a process or a part of this model.";
+        return Words::say('appliance.computability_check.must_say_what_its_is', [
+            'id' => $part['id'],
+            'asks' => $asks,
+        ]);
     }
 
     private function figures(): void
@@ -130,25 +140,43 @@ final class ComputabilityCheck
             return;
         }
         if (is_float($value) && ! is_finite($value)) {
-            throw new DocumentError($pointer, "$what: \"$key\" is not a finite number.");
+            throw new DocumentError($pointer, Words::say('appliance.computability_check.is_not_a_finite_number', [
+                'what' => $what,
+                'key' => $key,
+            ]));
         }
         if ((is_int($value) || is_float($value)) && abs($value) > self::MOST) {
             throw new DocumentError(
                 $pointer,
-                "$what: \"$key\" is far too large: at most ".self::MOST."; it is $value.",
+                Words::say('appliance.computability_check.is_far_too_large_at', [
+                    'what' => $what,
+                    'key' => $key,
+                    'most' => self::MOST,
+                    'value' => $value,
+                ]),
             );
         }
         if (str_ends_with($key, '_ms') && (! is_int($value) || $value < 0)) {
-            throw new DocumentError($pointer, "$what: \"$key\" must be a whole number of milliseconds.");
+            throw new DocumentError($pointer, Words::say('appliance.computability_check.must_be_a_whole_number', [
+                'what' => $what,
+                'key' => $key,
+            ]));
         }
         if (preg_match(self::POSITIVE, $key) !== 1) {
             return;
         }
         if (! is_int($value) && ! is_float($value)) {
-            throw new DocumentError($pointer, "$what: \"$key\" must be a number.");
+            throw new DocumentError($pointer, Words::say('appliance.computability_check.must_be_a_number', [
+                'what' => $what,
+                'key' => $key,
+            ]));
         }
         if ($value <= 0) {
-            throw new DocumentError($pointer, "$what: \"$key\" must be above zero; it is $value.");
+            throw new DocumentError($pointer, Words::say('appliance.computability_check.must_be_above_zero_it', [
+                'what' => $what,
+                'key' => $key,
+                'value' => $value,
+            ]));
         }
     }
 
@@ -173,10 +201,12 @@ final class ComputabilityCheck
             }
         }
         foreach ($this->d['joined'] ?? [] as $group) {
-            $this->join($group, 'what is joined');
+            $this->join($group, Words::say('appliance.computability_check.what_is_joined'));
         }
         foreach ($this->d['wires'] as $wire) {
-            $this->join([$wire['from'], $wire['to']], "wire {$wire['id']}");
+            $this->join([$wire['from'], $wire['to']], Words::say('appliance.computability_check.wire', [
+                'id' => $wire['id'],
+            ]));
         }
     }
 
@@ -201,9 +231,13 @@ final class ComputabilityCheck
                     if ($path !== null) {
                         throw new DocumentError(
                             "/parts/$i",
-                            "\"{$part['label']}\" ({$part['id']}) is shorted from $one to $other by ".
-                                implode(', ', $path).
-                                '.',
+                            Words::say('appliance.computability_check.is_shorted_from_to_by', [
+                                'label' => $part['label'],
+                                'id' => $part['id'],
+                                'one' => $one,
+                                'other' => $other,
+                                'path' => implode(', ', $path),
+                            ]),
                         );
                     }
                 }
@@ -232,16 +266,15 @@ final class ComputabilityCheck
                 if ($path !== null) {
                     throw new DocumentError(
                         "/parts/{$two['at']}",
-                        sprintf(
-                            '%s and %s are tied together by %s, and want different volts there: %g V at %g° and %g V at %g°.',
-                            $place,
-                            $other,
-                            implode(', ', $path),
-                            $one['volts'],
-                            $one['degrees'],
-                            $two['volts'],
-                            $two['degrees'],
-                        ),
+                        Words::say('appliance.computability_check.and_are_tied_together_by', [
+                            'place' => $place,
+                            'other' => $other,
+                            'path' => implode(', ', $path),
+                            'volts' => sprintf('%g', $one['volts']),
+                            'degrees' => sprintf('%g', $one['degrees']),
+                            'volts_2' => sprintf('%g', $two['volts']),
+                            'degrees_2' => sprintf('%g', $two['degrees']),
+                        ]),
                     );
                 }
             }

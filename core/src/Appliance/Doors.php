@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
+use OddSpark\Words\Words;
+
 /**
  * The doors of an appliance: what lies behind those that are shut, and the switches that they hold in.
  *
@@ -162,7 +164,7 @@ final readonly class Doors
     /** How one of them is called in a sentence: "the door", or by its name where there are several. */
     public function called(Door $door): string
     {
-        return count($this->doors) === 1 ? 'the door' : "\"$door->label\"";
+        return count($this->doors) === 1 ? Words::say('appliance.doors.the_door') : "\"$door->label\"";
     }
 
     /**

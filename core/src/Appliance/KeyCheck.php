@@ -6,6 +6,7 @@ namespace OddSpark\Appliance;
 
 use OddSpark\Parts\Ability\Decides;
 use OddSpark\Sequence\Table;
+use OddSpark\Words\Words;
 
 /**
  * Whether kinds, their modes and the parts of a document say of each primitive what it knows, and all that it needs: a
@@ -38,7 +39,9 @@ final class KeyCheck
                     $at = "/parts/$i/params/$primitive/$key";
                     self::key($at, $type, (string) $key);
                     if (is_array($value) && ! array_is_list($value) && ! is_array($own[$key] ?? [])) {
-                        throw new DocumentError($at, 'Must be of the form that its kind has: '.json_encode($own[$key]).'.');
+                        throw new DocumentError($at, Words::say('appliance.key_check.must_be_of_the_form', [
+                            'own' => json_encode($own[$key]),
+                        ]));
                     }
                 }
                 if (isset($params['overrides'])) {
@@ -66,7 +69,9 @@ final class KeyCheck
         foreach ($primitives as $of => $primitive) {
             $at = "/kinds/$kind/primitives/$of";
             if (! isset(Primitives::TYPES[$primitive['type']])) {
-                throw new DocumentError("$at/type", "There is no primitive called \"{$primitive['type']}\".");
+                throw new DocumentError("$at/type", Words::say('appliance.key_check.there_is_no_primitive_called', [
+                    'type' => $primitive['type'],
+                ]));
             }
             foreach (self::known($primitive['type'])['needs'] ?? [] as $key) {
                 if (! isset($primitive[$key])) {
@@ -75,7 +80,7 @@ final class KeyCheck
             }
             $spec = Spec::of((string) $of, $primitive);
             if ($spec->can(Decides::class) && ! is_array($spec->get('table'))) {
-                throw new DocumentError("$at/table", 'A control needs a sequence table.');
+                throw new DocumentError("$at/table", Words::say('appliance.key_check.a_control_needs_a_sequence'));
             }
             self::readable($at, $spec);
         }
@@ -98,7 +103,7 @@ final class KeyCheck
                 $at,
                 preg_match('/^Undefined array key "(.+)"$/', $e->getMessage(), $found) === 1
                     ? "A \"{$spec->get('type')}\" needs \"$found[1]\"."
-                    : "What is said of this \"{$spec->get('type')}\" is of another form than it has.",
+                    : Words::say('appliance.key_check.what_is_said_of_this', ['type' => $spec->get('type')]),
             );
         } finally {
             restore_error_handler();
@@ -106,7 +111,9 @@ final class KeyCheck
         foreach ($figures as $figure) {
             // without a unit it is a position, which has a name
             if ($figure->unit !== '' && is_string($spec->get($figure->key))) {
-                throw new DocumentError("$at/$figure->key", "Give \"$figure->key\" as a number.");
+                throw new DocumentError("$at/$figure->key", Words::say('appliance.key_check.give_as_a_number', [
+                    'key' => $figure->key,
+                ]));
             }
         }
     }
@@ -189,8 +196,11 @@ final class KeyCheck
                     if (! isset($followed[$as][$name]) && ! in_array($name, $spare, true)) {
                         throw new DocumentError(
                             "$pointer/table/states/$state/$list",
-                            'Nothing of this kind follows the '.rtrim($list, 's')." \"$name\".".
-                                self::meant((string) $name, array_map('strval', array_keys($followed[$as]))),
+                            Words::say('appliance.key_check.nothing_of_this_kind_follows', [
+                                'list' => rtrim($list, 's'),
+                                'name' => $name,
+                                'meant' => self::meant((string) $name, array_map('strval', array_keys($followed[$as]))),
+                            ]),
                         );
                     }
                 }
@@ -209,8 +219,11 @@ final class KeyCheck
     {
         return $kind['primitives'][$primitive]['type'] ?? throw new DocumentError(
             $pointer,
-            "\"{$kind['kind']}\" is not made of anything called \"$primitive\".".
-                self::meant($primitive, array_map('strval', array_keys($kind['primitives']))),
+            Words::say('appliance.key_check.is_not_made_of_anything', [
+                'kind' => $kind['kind'],
+                'primitive' => $primitive,
+                'meant' => self::meant($primitive, array_map('strval', array_keys($kind['primitives']))),
+            ]),
         );
     }
 
@@ -220,7 +233,11 @@ final class KeyCheck
         if ($known !== null && $key !== 'overrides' && ! in_array($key, $known['keys'], true)) {
             throw new DocumentError(
                 $pointer,
-                "A \"$type\" has nothing called \"$key\".".self::meant($key, $known['keys']),
+                Words::say('appliance.key_check.a_has_nothing_called', [
+                    'type' => $type,
+                    'key' => $key,
+                    'meant' => self::meant($key, $known['keys']),
+                ]),
             );
         }
     }

@@ -11,6 +11,7 @@ use OddSpark\Parts\Ability\RunsDown;
 use OddSpark\Parts\Ability\Senses;
 use OddSpark\Parts\Ability\StandsAsSet;
 use OddSpark\Parts\Role;
+use OddSpark\Words\Words;
 
 /**
  * A kind of part: its terminals, the primitives between them, and what it is to an appliance: what it guards, what a
@@ -22,8 +23,6 @@ use OddSpark\Parts\Role;
 final readonly class Kind
 {
     /** What a hand on a part finds where nothing else is said. */
-    public const NOTHING_FELT = 'nothing to be felt';
-
     /**
      * @param array{int, int} $size
      * @param array<string, array{int, int}> $terminals where each lies on it
@@ -111,7 +110,7 @@ final readonly class Kind
             $json['cleaned'] ?? [],
             $json['card'] ?? null,
             $json['look'],
-            $json['feel'] ?? self::NOTHING_FELT,
+            $json['feel'] ?? Words::say('appliance.kind.nothing_felt'),
             $json['apart'] ?? null,
             array_map(FaultMode::of(...), $json['modes']),
             $ports,

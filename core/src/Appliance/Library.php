@@ -6,6 +6,7 @@ namespace OddSpark\Appliance;
 
 use OddSpark\Appliance\Pipes\Pipework;
 use OddSpark\Sequence\Table;
+use OddSpark\Words\Words;
 
 /**
  * Reads documents, and nothing else does: shipped models by name, any by path, kinds and tables.
@@ -81,9 +82,10 @@ final class Library
         if (! is_file($path)) {
             throw new DocumentError(
                 '',
-                "There is no model \"$nameOrPath\": neither a shipped one (".
-                    implode(', ', $this->names()).
-                    ') nor a file.',
+                Words::say('appliance.library.there_is_no_model_neither', [
+                    'name_or_path' => $nameOrPath,
+                    'names' => implode(', ', $this->names()),
+                ]),
             );
         }
 
@@ -103,9 +105,10 @@ final class Library
         if (! in_array($nameOrPath, $shipped, true) && ! is_file($nameOrPath)) {
             throw new DocumentError(
                 '',
-                "There are no house rules \"$nameOrPath\": neither shipped ones (".
-                    implode(', ', $shipped).
-                    ') nor a file.',
+                Words::say('appliance.library.there_are_no_house_rules', [
+                    'name_or_path' => $nameOrPath,
+                    'shipped' => implode(', ', $shipped),
+                ]),
             );
         }
 
@@ -185,7 +188,7 @@ final class Library
     private static function isSomething(array $document): void
     {
         if ($document['parts'] === []) {
-            throw new DocumentError('/parts', 'There is nothing here yet.');
+            throw new DocumentError('/parts', Words::say('appliance.library.there_is_nothing_here_yet'));
         }
     }
 
@@ -204,7 +207,7 @@ final class Library
             if (is_int($asks) && $asks > $known) {
                 throw new DocumentError(
                     "/$where",
-                    "It was made with a newer Odd Spark ($asks; this one reads up to $known). Bring this one up to date first.",
+                    Words::say('appliance.library.it_was_made_with_a', ['asks' => $asks, 'known' => $known]),
                 );
             }
         }
@@ -289,7 +292,10 @@ final class Library
         if ($size === false || $size > self::MAX_BYTES) {
             throw new DocumentError(
                 '',
-                sprintf('"%s" is larger than %d bytes, the most a document may have.', $path, self::MAX_BYTES),
+                Words::say('appliance.library.is_larger_than_bytes_the', [
+                    'path' => $path,
+                    'max_bytes' => self::MAX_BYTES,
+                ]),
             );
         }
 
@@ -301,21 +307,28 @@ final class Library
      *
      * @throws DocumentError
      */
-    public static function parse(string $json, string $name = 'The document'): array
+    public static function parse(string $json, ?string $name = null): array
     {
+        $name ??= Words::say('appliance.library.the_document');
         if (strlen($json) > self::MAX_BYTES) {
             throw new DocumentError(
                 '',
-                sprintf('%s is larger than %d bytes, the most a document may have.', $name, self::MAX_BYTES),
+                Words::say('appliance.library.is_larger_than_bytes_the_most', [
+                    'name' => $name,
+                    'max_bytes' => self::MAX_BYTES,
+                ]),
             );
         }
         try {
             $value = json_decode($json, true, self::MAX_DEPTH, JSON_THROW_ON_ERROR);
         } catch (\JsonException $e) {
-            throw new DocumentError('', "$name is not JSON: {$e->getMessage()}.");
+            throw new DocumentError('', Words::say('appliance.library.is_not_json', [
+                'name' => $name,
+                'get_message' => $e->getMessage(),
+            ]));
         }
         if (! is_array($value) || array_is_list($value)) {
-            throw new DocumentError('', "$name must be a JSON object.");
+            throw new DocumentError('', Words::say('appliance.library.must_be_a_json_object', ['name' => $name]));
         }
 
         return $value;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
+use OddSpark\Words\Words;
+
 /**
  * An appliance: its resolved document, kinds and tables included, parsed once.
  *
@@ -83,6 +85,12 @@ final readonly class Model
     public function hertz(): float
     {
         return (float) $this->document['supply']['hertz'];
+    }
+
+    /** How its trade speaks: what is said of it is in these words. */
+    public function language(): string
+    {
+        return $this->region() === 'EU' ? Words::BRITISH : Words::AMERICAN;
     }
 
     /** NA or EU: units, colours and cross-sections are as there. */
@@ -172,7 +180,9 @@ final readonly class Model
     {
         return Visit::of(
             $name,
-            $this->document['visits'][$name] ?? throw new \OutOfBoundsException("This model has no visit \"$name\"."),
+            $this->document['visits'][$name] ?? throw new \OutOfBoundsException(Words::say('appliance.model.this_model_has_no_visit', [
+                'name' => $name,
+            ])),
         );
     }
 
@@ -316,7 +326,10 @@ final readonly class Model
         [$owner, $end] = self::split($place);
         $wire = $this->wire($owner);
         if ($wire !== null) {
-            return sprintf('%s wire end at %s', $wire->colour, $this->placeName($wire->at($end)));
+            return Words::say('appliance.model.wire_end_at', [
+                'colour' => $wire->colour,
+                'place_name' => $this->placeName($wire->at($end)),
+            ]);
         }
         $label = $this->part($owner)->label ?? $owner;
 

@@ -6,6 +6,7 @@ namespace OddSpark\Appliance;
 
 use OddSpark\Circuit\Topology;
 use OddSpark\Parts\Primitive;
+use OddSpark\Words\Words;
 
 /**
  * From places to nodes, and from primitives to their branches, windings and flames, all by number.
@@ -54,7 +55,10 @@ final readonly class Numbering
                 $name === 'EARTH' => 0,
                 isset($places["$scope.$name"]) => $places["$scope.$name"],
                 isset($places[$name]) => $places[$name],
-                default => throw new DocumentError('', "\"$id\" is fitted to \"$name\", which is no place."),
+                default => throw new DocumentError('', Words::say('appliance.numbering.is_fitted_to_which_is', [
+                    'id' => $id,
+                    'name' => $name,
+                ])),
             };
             $named = [];
             foreach ($local as $name) {

@@ -7,6 +7,7 @@ namespace OddSpark\Appliance;
 use OddSpark\Circuit\Network;
 use OddSpark\Circuit\Topology;
 use OddSpark\Parts\Primitive;
+use OddSpark\Words\Words;
 
 /**
  * A model made ready to run: nodes numbered, the elimination order found, every primitive's
@@ -120,7 +121,7 @@ final class Plan
                 return [$id, implode('.', array_slice($words, $n))];
             }
         }
-        throw new \OutOfBoundsException("No primitive is meant by \"$path\".");
+        throw new \OutOfBoundsException(Words::say('appliance.plan.no_primitive_is_meant_by', ['path' => $path]));
     }
 
     /** What the document gives for a parameter, by its path; null when it gives nothing. */

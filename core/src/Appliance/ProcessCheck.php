@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
+use OddSpark\Words\Words;
+
 /**
  * Whether each process element is given what it needs, of the right kind, and names what is there.
  *
@@ -33,14 +35,19 @@ final class ProcessCheck
             if ($unknown !== []) {
                 throw new DocumentError(
                     "/process/$id/".reset($unknown),
-                    "\"{$element['type']}\" knows no such thing; it takes ".implode(', ', array_keys($given)).'.',
+                    Words::say('appliance.process_check.knows_no_such_thing_it', [
+                        'type' => $element['type'],
+                        'given' => implode(', ', array_keys($given)),
+                    ]),
                 );
             }
             foreach ($given as $key => $type) {
                 $pointer = "/process/$id/$key";
                 if (! isset($element[$key])) {
                     if (! str_ends_with($type, '?')) {
-                        throw new DocumentError($pointer, "\"{$element['type']}\" needs it.");
+                        throw new DocumentError($pointer, Words::say('appliance.process_check.needs_it', [
+                            'type' => $element['type'],
+                        ]));
                     }
 
                     continue;
@@ -67,7 +74,7 @@ final class ProcessCheck
         }
         throw new DocumentError(
             $pointer,
-            'Heat needs a way out that is open always, if a small one: else this gets hotter for ever.',
+            Words::say('appliance.process_check.heat_needs_a_way_out'),
         );
     }
 
@@ -76,7 +83,9 @@ final class ProcessCheck
     {
         if (str_contains($type, '|')) {
             in_array($value, explode('|', $type), true) ||
-                throw new DocumentError($pointer, 'Must be one of '.str_replace('|', ', ', $type).'.');
+                throw new DocumentError($pointer, Words::say('appliance.process_check.must_be_one_of', [
+                    'what' => str_replace('|', ', ', $type),
+                ]));
 
             return;
         }
@@ -85,7 +94,7 @@ final class ProcessCheck
                 self::number($pointer, $value);
                 break;
             case 'text':
-                is_string($value) || throw new DocumentError($pointer, 'Must be a word.');
+                is_string($value) || throw new DocumentError($pointer, Words::say('appliance.process_check.no_word'));
                 break;
             case 'runs':
                 foreach (is_array($value) ? $value : [] as $i => $run) {
@@ -94,14 +103,14 @@ final class ProcessCheck
                 break;
             case 'holds':
             case 'places':
-                is_array($value) || throw new DocumentError($pointer, 'Must be a list.');
+                is_array($value) || throw new DocumentError($pointer, Words::say('appliance.process_check.no_list'));
                 break;
             case 'id':
                 self::id($pointer, $value, $known);
                 break;
             default:
                 if (! is_array($value) || ! array_is_list($value)) {
-                    throw new DocumentError($pointer, 'Must be a list.');
+                    throw new DocumentError($pointer, Words::say('appliance.process_check.no_list'));
                 }
                 foreach ($value as $i => $item) {
                     match ($type) {
@@ -116,13 +125,18 @@ final class ProcessCheck
     private static function number(string $pointer, mixed $value): void
     {
         if (! is_int($value) && ! is_float($value) || ! is_finite((float) $value)) {
-            throw new DocumentError($pointer, 'Must be a number.');
+            throw new DocumentError($pointer, Words::say('appliance.process_check.must_be_a_number'));
         }
         if (abs($value) > self::MOST) {
-            throw new DocumentError($pointer, 'Is far too large: '.self::MOST." at most; it is $value.");
+            throw new DocumentError($pointer, Words::say('appliance.process_check.is_far_too_large_at', [
+                'most' => self::MOST,
+                'value' => $value,
+            ]));
         }
         if ($value <= 0 && preg_match('/(tau_s|holds|cfm|btu_f|btu_h_f|per_degree)$/', $pointer) === 1) {
-            throw new DocumentError($pointer, "Must be above zero; it is $value.");
+            throw new DocumentError($pointer, Words::say('appliance.process_check.must_be_above_zero_it', [
+                'value' => $value,
+            ]));
         }
     }
 
@@ -132,9 +146,9 @@ final class ProcessCheck
         if (! is_string($value) || ! isset($known[$value])) {
             throw new DocumentError(
                 $pointer,
-                'There is neither a process nor anything in a part called "'.
-                    (is_string($value) ? $value : json_encode($value)).
-                    '".',
+                Words::say('appliance.process_check.there_is_neither_a_process', [
+                    'value' => is_string($value) ? $value : json_encode($value),
+                ]),
             );
         }
     }
@@ -143,7 +157,7 @@ final class ProcessCheck
     private static function condition(string $pointer, mixed $c, array $known): void
     {
         if (! is_array($c) || ! isset($c['by'])) {
-            throw new DocumentError($pointer, 'Must say by what: by, and key with when, above or below.');
+            throw new DocumentError($pointer, Words::say('appliance.process_check.must_say_by_what_by'));
         }
         self::id("$pointer/by", $c['by'], $known);
         foreach (['above', 'below'] as $level) {
@@ -157,7 +171,7 @@ final class ProcessCheck
     private static function item(string $pointer, mixed $item, array $known): void
     {
         if (! is_array($item) || ! isset($item['gives']) && ! isset($item['per_degree'], $item['to'])) {
-            throw new DocumentError($pointer, 'Must have gives, or per_degree and to.');
+            throw new DocumentError($pointer, Words::say('appliance.process_check.must_have_gives_or_per'));
         }
         foreach (array_intersect_key($item, ['gives' => 1, 'per_degree' => 1]) as $key => $value) {
             self::number("$pointer/$key", $value);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Appliance;
 
 use OddSpark\Trade\Fuel;
+use OddSpark\Words\Words;
 
 /**
  * What is stamped on an appliance, and on which of its parts: what it is to burn, at what pressure, how much it is to
@@ -58,20 +59,32 @@ final readonly class RatingPlate
         [$heat, $degrees] = $this->region === 'EU' ? ['W', '°C'] : ['Btu/h', '°F'];
         $isOil = $this->fuel === Fuel::Oil;
         $fuel = str_replace('-', ' ', $this->fuel->value);
-        $words = [sprintf('%s, input %s %s', $fuel, number_format($this->input), $heat)];
+        $words = [Words::say('appliance.rating_plate.input', [
+            'fuel' => $fuel,
+            'input' => number_format($this->input),
+            'heat' => $heat,
+        ])];
         if ($this->manifold !== null) {
             $words[] = $isOil
-                ? "$this->manifold psi at the nozzle"
-                : "{$this->pressure($this->manifold)} at the manifold";
+                ? Words::say('appliance.rating_plate.psi_at_the_nozzle', ['manifold' => $this->manifold])
+                : Words::say('appliance.rating_plate.at_the_manifold', [
+                    'pressure' => $this->pressure($this->manifold),
+                ]);
         }
         if ($this->riseLow !== null && $this->riseHigh !== null) {
-            $words[] = "air rise $this->riseLow to $this->riseHigh $degrees";
+            $words[] = Words::say('appliance.rating_plate.air_rise_to', [
+                'rise_low' => $this->riseLow,
+                'rise_high' => $this->riseHigh,
+                'degrees' => $degrees,
+            ]);
         }
         if ($this->static !== null) {
-            $words[] = "external static at most {$this->pressure($this->static)}";
+            $words[] = Words::say('appliance.rating_plate.external_static_at_most', [
+                'pressure' => $this->pressure($this->static),
+            ]);
         }
         if ($this->fuse !== null) {
-            $words[] = "fuse or breaker at most $this->fuse A";
+            $words[] = Words::say('appliance.rating_plate.fuse_or_breaker_at_most', ['fuse' => $this->fuse]);
         }
         if ($this->flue !== null) {
             $words[] = $this->flue;
@@ -83,6 +96,10 @@ final readonly class RatingPlate
     /** As it is read where the appliance stands: in. w.c., or mbar. */
     private function pressure(float $inWc): string
     {
-        return $this->region === 'EU' ? round($inWc * self::MBAR, 1).' mbar' : "$inWc in. w.c.";
+        return $this->region === 'EU' ? Words::say('appliance.rating_plate.mbar', [
+            'in_wc' => round($inWc * self::MBAR, 1),
+        ]) : Words::say('appliance.rating_plate.in_w_c', [
+            'in_wc' => $inWc,
+        ]);
     }
 }

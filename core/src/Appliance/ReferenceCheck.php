@@ -8,6 +8,7 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Sequence\Table;
 use OddSpark\Sequence\TableError;
 use OddSpark\Trade\Conductor;
+use OddSpark\Words\Words;
 
 /**
  * What a schema cannot say of a model: that the things it names are there.
@@ -29,7 +30,9 @@ final class ReferenceCheck
         $taken = [];
         foreach ($d['parts'] as $i => $part) {
             if (isset($taken[$part['id']])) {
-                throw new DocumentError("/parts/$i/id", "Two parts are called \"{$part['id']}\".");
+                throw new DocumentError("/parts/$i/id", Words::say('appliance.reference_check.two_parts_are_called', [
+                    'id' => $part['id'],
+                ]));
             }
             $taken[$part['id']] = true;
         }
@@ -49,7 +52,9 @@ final class ReferenceCheck
                 if (! isset(Primitives::TYPES[$primitive['type']])) {
                     throw new DocumentError(
                         "/kinds/{$part['kind']}/primitives/$name/type",
-                        "There is no primitive called \"{$primitive['type']}\".",
+                        Words::say('appliance.reference_check.there_is_no_primitive_called', [
+                            'type' => $primitive['type'],
+                        ]),
                     );
                 }
             }
@@ -76,20 +81,26 @@ final class ReferenceCheck
         }
         foreach ($d['process'] as $id => $element) {
             if (! isset(Primitives::TYPES[$element['type']])) {
-                throw new DocumentError("/process/$id/type", "There is no process called \"{$element['type']}\".");
+                throw new DocumentError("/process/$id/type", Words::say('appliance.reference_check.there_is_no_process_called', [
+                    'type' => $element['type'],
+                ]));
             }
         }
         $place = function (string $pointer, string $at) use ($parts): void {
             [$part, $terminal] = Model::split($at);
             if (! isset($parts[$part])) {
-                throw new DocumentError($pointer, "There is no part called \"$part\".");
+                throw new DocumentError($pointer, Words::say('appliance.reference_check.there_is_no_part_called', [
+                    'part' => $part,
+                ]));
             }
             if (! isset($parts[$part]['terminals'][$terminal])) {
                 throw new DocumentError(
                     $pointer,
-                    "\"$part\" has no terminal \"$terminal\"; it has ".
-                        implode(', ', array_keys($parts[$part]['terminals'])).
-                        '.',
+                    Words::say('appliance.reference_check.has_no_terminal_it_has', [
+                        'part' => $part,
+                        'terminal' => $terminal,
+                        'terminals' => implode(', ', array_keys($parts[$part]['terminals'])),
+                    ]),
                 );
             }
         };
@@ -103,13 +114,17 @@ final class ReferenceCheck
         foreach ($d['wires'] as $i => $wire) {
             $id = $wire['id'];
             if (isset($wires[$id]) || isset($parts[$id])) {
-                throw new DocumentError("/wires/$i/id", "Something else is called \"$id\" already.");
+                throw new DocumentError("/wires/$i/id", Words::say('appliance.reference_check.something_else_is_called_already', [
+                    'id' => $id,
+                ]));
             }
             $wires[$id] = true;
             $place("/wires/$i/from", $wire['from']);
             $place("/wires/$i/to", $wire['to']);
             if (isset($wire['cable']) && ! in_array($wire['cable'], array_column($d['cables'] ?? [], 'id'), true)) {
-                throw new DocumentError("/wires/$i/cable", "There is no cable called \"{$wire['cable']}\".");
+                throw new DocumentError("/wires/$i/cable", Words::say('appliance.reference_check.there_is_no_cable_called', [
+                    'cable' => $wire['cable'],
+                ]));
             }
             if (isset($wire['near'])) {
                 $place("/wires/$i/near", $wire['near']);
@@ -117,7 +132,7 @@ final class ReferenceCheck
             if (isset($wire['awg'], $wire['feet']) === isset($wire['mm2'], $wire['metres'])) {
                 throw new DocumentError(
                     "/wires/$i",
-                    "Wire \"$id\" needs a gauge with its length: awg and feet, or mm2 and metres.",
+                    Words::say('appliance.reference_check.wire_needs_a_gauge_with', ['id' => $id]),
                 );
             }
             try {
@@ -129,36 +144,44 @@ final class ReferenceCheck
                 if (! isset($d['universe']['wire_modes'][$mode])) {
                     throw new DocumentError(
                         "/wires/$i/modes/$j",
-                        "There is no wire fault called \"$mode\" under /universe/wire_modes.",
+                        Words::say('appliance.reference_check.there_is_no_wire_fault', ['mode' => $mode]),
                     );
                 }
             }
         }
         foreach ($d['pipes'] ?? [] as $i => $pipe) {
             if (isset($wires[$pipe['id']]) || isset($parts[$pipe['id']])) {
-                throw new DocumentError("/pipes/$i/id", "Something else is called \"{$pipe['id']}\" already.");
+                throw new DocumentError("/pipes/$i/id", Words::say('appliance.reference_check.something_else_is_called_already', [
+                    'id' => $pipe['id'],
+                ]));
             }
             $wires[$pipe['id']] = true;
         }
         foreach ($d['taps'] ?? [] as $id => $tap) {
             [$of, $felt] = Model::split($tap['of']);
             if (! isset($d['process'][$tap['of']]) && ! isset($parts[$of]['primitives'][$felt])) {
-                throw new DocumentError("/taps/$id/of", "There is no process called \"{$tap['of']}\".");
+                throw new DocumentError("/taps/$id/of", Words::say('appliance.reference_check.there_is_no_process_called_2', [
+                    'of' => $tap['of'],
+                ]));
             }
             if (! isset($parts[$tap['part']])) {
-                throw new DocumentError("/taps/$id/part", "There is no part called \"{$tap['part']}\".");
+                throw new DocumentError("/taps/$id/part", Words::say('appliance.reference_check.there_is_no_part_called', [
+                    'part' => $tap['part'],
+                ]));
             }
         }
         foreach ($d['percepts'] ?? [] as $name => $percept) {
             if ($percept['sense'] === 'sight' && ! isset($parts[$percept['part'] ?? ''])) {
                 throw new DocumentError(
                     "/percepts/$name/part",
-                    'A sight is seen by looking at a part; it needs one of this model.',
+                    Words::say('appliance.reference_check.a_sight_is_seen_by'),
                 );
             }
         }
         if (isset($d['plate']) && ! isset($parts[$d['plate']['part']])) {
-            throw new DocumentError('/plate/part', "There is no part called \"{$d['plate']['part']}\".");
+            throw new DocumentError('/plate/part', Words::say('appliance.reference_check.there_is_no_part_called', [
+                'part' => $d['plate']['part'],
+            ]));
         }
         self::neighbours($d);
         self::van($d, $parts);
@@ -167,7 +190,7 @@ final class ReferenceCheck
             if (! isset($wires[$wire]) || ! in_array($end, ['a', 'b'], true)) {
                 throw new DocumentError(
                     "/as_built/$i",
-                    'There is no wire or wire end called "'.($built['end'] ?? $wire).'".',
+                    Words::say('appliance.reference_check.there_is_no_wire_or', ['end' => $built['end'] ?? $wire]),
                 );
             }
             if (isset($built['on'])) {
@@ -182,20 +205,24 @@ final class ReferenceCheck
             foreach ($ends as $at) {
                 [$wire, $end] = Model::split($at);
                 if (! isset($wires[$wire]) || ! in_array($end, ['a', 'b'], true)) {
-                    throw new DocumentError("/found/$i", "There is no wire end called \"$at\".");
+                    throw new DocumentError("/found/$i", Words::say('appliance.reference_check.there_is_no_wire_end', [
+                        'at' => $at,
+                    ]));
                 }
             }
             if ($ends === [] ? ! isset($parts[$found['part']]) : $found['part'] !== Model::split($ends[0])[0]) {
                 throw new DocumentError(
                     "/found/$i/part",
-                    'Must be the part that the jumper is on, or the wire whose end it is.',
+                    Words::say('appliance.reference_check.must_be_the_part_that'),
                 );
             }
         }
         foreach ($d['views'] ?? [] as $i => $view) {
             foreach ($view as $j => $part) {
                 if (! isset($parts[$part])) {
-                    throw new DocumentError("/views/$i/$j", "There is no part called \"$part\".");
+                    throw new DocumentError("/views/$i/$j", Words::say('appliance.reference_check.there_is_no_part_called', [
+                        'part' => $part,
+                    ]));
                 }
             }
         }
@@ -233,7 +260,9 @@ final class ReferenceCheck
             foreach (['from', 'to'] as $end) {
                 $label = $van[Model::split($wire[$end])[0]] ?? null;
                 if ($label !== null) {
-                    throw new DocumentError("/wires/$i/$end", "$label is in the van: no wire of the drawing goes to it.");
+                    throw new DocumentError("/wires/$i/$end", Words::say('appliance.reference_check.is_in_the_van_no', [
+                        'label' => $label,
+                    ]));
                 }
             }
         }
@@ -244,7 +273,10 @@ final class ReferenceCheck
                 if (isset($van[$part]) && ! in_array($medium, ['heat', 'flame'], true)) {
                     throw new DocumentError(
                         "/pipes/$i/$end",
-                        "{$van[$part]} is in the van: only what it will feel can be joined to it, and no $medium.",
+                        Words::say('appliance.reference_check.is_in_the_van_only', [
+                            'van' => $van[$part],
+                            'medium' => $medium,
+                        ]),
                     );
                 }
             }
@@ -266,7 +298,10 @@ final class ReferenceCheck
             if (! Removal::hasBeside($d['wires'], $wire)) {
                 throw new DocumentError(
                     "/wires/$i/near",
-                    "Wire \"{$wire['id']}\" does not lie beside \"{$wire['near']}\": it can touch a ground part, or another conductor of its cable where that ends.",
+                    Words::say('appliance.reference_check.wire_does_not_lie_beside', [
+                        'id' => $wire['id'],
+                        'near' => $wire['near'],
+                    ]),
                 );
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
+use OddSpark\Words\Words;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Helper;
 use Opis\JsonSchema\Validator;
@@ -205,14 +206,19 @@ final class Schema
     {
         foreach ($value as $key => $v) {
             if (strlen((string) $key) > self::LONGEST_NAME) {
-                throw new DocumentError($pointer, 'A name here is longer than '.self::LONGEST_NAME.' letters.');
+                throw new DocumentError($pointer, Words::say('appliance.schema.a_name_here_is_longer', [
+                    'longest_name' => self::LONGEST_NAME,
+                ]));
             }
             if (is_array($v)) {
                 self::lengths($v, "$pointer/$key");
             } elseif (is_string($v) && strlen($v) > self::LONGEST_TEXT) {
                 throw new DocumentError(
                     "$pointer/$key",
-                    'Is '.strlen($v).' letters long; at most '.self::LONGEST_TEXT.' are taken.',
+                    Words::say('appliance.schema.is_letters_long_at_most', [
+                        'v' => strlen($v),
+                        'longest_text' => self::LONGEST_TEXT,
+                    ]),
                 );
             }
         }
@@ -243,19 +249,29 @@ final class Schema
         $args = $error->args();
 
         return match ($error->keyword()) {
-            'minItems' => 'There is nothing here yet.',
-            'required' => 'Missing: '.implode(', ', $args['missing'] ?? []).'.',
-            'additionalProperties' => 'Not known here: '.implode(', ', $args['properties'] ?? []).'.',
-            'type' => 'Must be '.
-                implode(' or ', (array) ($args['expected'] ?? [])).
-                ', not '.
-                ($args['type'] ?? 'that').
-                '.',
-            'enum' => 'Must be one of the values that the format lists.',
-            'pattern' => 'Is not written as the format asks: '.($args['pattern'] ?? '').'.',
-            'minimum', 'exclusiveMinimum' => 'Is too small: at least '.($args['min'] ?? '').'.',
-            'maximum' => 'Is too large: at most '.($args['max'] ?? '').'.',
-            'maxItems' => sprintf('Holds %d; at most %d are taken.', $args['count'] ?? 0, $args['max'] ?? 0),
+            'minItems' => Words::say('appliance.schema.there_is_nothing_here_yet'),
+            'required' => Words::say('appliance.schema.missing', [
+                'missing' => implode(', ', $args['missing'] ?? []),
+            ]),
+            'additionalProperties' => Words::say('appliance.schema.not_known_here', [
+                'properties' => implode(', ', $args['properties'] ?? []),
+            ]),
+            'type' => Words::say('appliance.schema.must_be_not', [
+                'expected' => implode(' or ', (array) ($args['expected'] ?? [])),
+                'type' => $args['type'] ?? 'that',
+            ]),
+            'enum' => Words::say('appliance.schema.must_be_one_of_the'),
+            'pattern' => Words::say('appliance.schema.is_not_written_as_the', [
+                'pattern' => $args['pattern'] ?? '',
+            ]),
+            'minimum', 'exclusiveMinimum' => Words::say('appliance.schema.is_too_small_at_least', [
+                'min' => $args['min'] ?? '',
+            ]),
+            'maximum' => Words::say('appliance.schema.is_too_large_at_most', ['max' => $args['max'] ?? '']),
+            'maxItems' => Words::say('appliance.schema.holds_at_most_are_taken', [
+                'count' => $args['count'] ?? 0,
+                'max' => $args['max'] ?? 0,
+            ]),
             default => ucfirst(strtr($error->message(), array_combine(
                 array_map(fn ($k) => '{'.$k.'}', array_keys($args)),
                 array_map(fn ($v) => is_scalar($v) ? (string) $v : (string) json_encode($v), $args),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
+use OddSpark\Words\Words;
+
 /** Something on a part that is set by hand: to one of some positions, or anywhere in a range. */
 final readonly class Setting
 {
@@ -32,7 +34,7 @@ final readonly class Setting
     {
         return $this->range === null || $this->positions !== []
             ? implode(', ', $this->positions)
-            : "{$this->range[0]} to {$this->range[1]}";
+            : Words::say('appliance.setting.to', ['range' => $this->range[0], 'range_2' => $this->range[1]]);
     }
 
     /** @return list<string|int|float> its positions, or the ends of its range */

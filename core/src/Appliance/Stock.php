@@ -6,6 +6,7 @@ namespace OddSpark\Appliance;
 
 use OddSpark\Sequence\Table;
 use OddSpark\Sequence\TableError;
+use OddSpark\Words\Words;
 
 /**
  * What is on the shelf: kinds of parts and sequence tables, by name.
@@ -36,7 +37,10 @@ final readonly class Stock
         if (! is_file($path)) {
             throw new DocumentError(
                 '',
-                "There is no sequence table called \"$name\"; there are ".implode(', ', $this->tables()).'.',
+                Words::say('appliance.stock.there_is_no_sequence_table', [
+                    'name' => $name,
+                    'tables' => implode(', ', $this->tables()),
+                ]),
             );
         }
 
@@ -59,7 +63,7 @@ final readonly class Stock
     public function kind(string $name, string $pointer = ''): array
     {
         if (preg_match('/^[a-z0-9-]+$/', $name) !== 1 || ! is_file("$this->root/kinds/$name.json")) {
-            throw new DocumentError($pointer, "There is no kind of part called \"$name\".");
+            throw new DocumentError($pointer, Words::say('appliance.stock.there_is_no_kind_of', ['name' => $name]));
         }
 
         return $this->tabled(Library::read("$this->root/kinds/$name.json"), $name);
@@ -80,8 +84,10 @@ final readonly class Stock
                 if (! in_array($primitive['table'], $this->tables(), true)) {
                     throw new DocumentError(
                         "/kinds/$name/primitives/$id/table",
-                        "There is no sequence table called \"{$primitive['table']}\"; there are ".
-                            implode(', ', $this->tables()).'.',
+                        Words::say('appliance.stock.there_is_no_sequence_table_called', [
+                            'table' => $primitive['table'],
+                            'tables' => implode(', ', $this->tables()),
+                        ]),
                     );
                 }
                 try {

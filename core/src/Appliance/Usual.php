@@ -6,6 +6,7 @@ namespace OddSpark\Appliance;
 
 use OddSpark\Parts\Ability\Burns;
 use OddSpark\Parts\Ability\CallsForHeat;
+use OddSpark\Words\Words;
 
 /**
  * What a model does not say and what follows from the parts on its board: who is served and what they notice, the lanes
@@ -185,7 +186,9 @@ final readonly class Usual
             $room = $this->d['kinds'][$part['kind']]['serves']['room'] ?? null;
             $of = "{$part['id']}.".($room['of'] ?? '');
             if ($room !== null && isset($calls[$of])) {
-                $rooms[] = ['name' => 'in '.$part['label'], 'of' => $of] + $calls[$of] + ['wants' => $room['wants']];
+                $rooms[] = ['name' => Words::say('appliance.usual.in', [
+                    'label' => $part['label'],
+                ]), 'of' => $of] + $calls[$of] + ['wants' => $room['wants']];
             }
         }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
+use OddSpark\Words\Words;
+
 /**
  * Whether the doors of a document, and what people do before its visits, name what is there.
  *
@@ -51,7 +53,9 @@ final class VisitCheck
         foreach ($named as $pointer => $list) {
             foreach ($list as $channel) {
                 if (! isset($channels[$channel])) {
-                    throw new DocumentError($pointer, "There is nothing called \"$channel\" to be seen or heard.");
+                    throw new DocumentError($pointer, Words::say('appliance.visit_check.there_is_nothing_called_to', [
+                        'channel' => $channel,
+                    ]));
                 }
             }
         }
@@ -66,12 +70,16 @@ final class VisitCheck
         $taken = [];
         foreach ($d['doors'] ?? [] as $i => $door) {
             if (isset($taken[$door['id']])) {
-                throw new DocumentError("/doors/$i/id", "Two doors are called \"{$door['id']}\".");
+                throw new DocumentError("/doors/$i/id", Words::say('appliance.visit_check.two_doors_are_called', [
+                    'id' => $door['id'],
+                ]));
             }
             $taken[$door['id']] = true;
             foreach ($door['covers'] as $j => $part) {
                 if (! isset($parts[$part])) {
-                    throw new DocumentError("/doors/$i/covers/$j", "There is no part called \"$part\".");
+                    throw new DocumentError("/doors/$i/covers/$j", Words::say('appliance.visit_check.there_is_no_part_called', [
+                        'part' => $part,
+                    ]));
                 }
             }
             $levers = isset($door['interlock']) ? ['interlock' => $door['interlock']] : [];
@@ -81,7 +89,9 @@ final class VisitCheck
             foreach ($levers as $at => $lever) {
                 [$part, $name] = Model::split($lever);
                 if (! isset($parts[$part]['primitives'][$name])) {
-                    throw new DocumentError("/doors/$i/$at", "There is no switch, dial or knob called \"$lever\".");
+                    throw new DocumentError("/doors/$i/$at", Words::say('appliance.visit_check.there_is_no_switch_dial', [
+                        'lever' => $lever,
+                    ]));
                 }
             }
         }
@@ -99,26 +109,37 @@ final class VisitCheck
                 $pointer = "/visits/$name/household/$i";
                 $part = $doing['part'] ?? $doing['reset'] ?? null;
                 if ($part !== null && ! isset($parts[$part])) {
-                    throw new DocumentError($pointer, "There is no part called \"$part\".");
+                    throw new DocumentError($pointer, Words::say('appliance.visit_check.there_is_no_part_called', [
+                        'part' => $part,
+                    ]));
                 }
                 $lever = isset($doing['lever']) ? $parts[$part]['primitives'][$doing['lever']] ?? null : null;
                 if (isset($lever['positions']) && ! in_array($doing['to'] ?? null, $lever['positions'], true)) {
                     throw new DocumentError(
                         "$pointer/to",
-                        'It can be set to '.implode(', ', $lever['positions']).'.',
+                        Words::say('appliance.visit_check.it_can_be_set_to', [
+                            'positions' => implode(', ', $lever['positions']),
+                        ]),
                     );
                 }
                 if (isset($doing['lever']) && $lever === null) {
                     throw new DocumentError(
                         $pointer,
-                        "There is nothing called \"{$doing['lever']}\" to set on \"$part\".",
+                        Words::say('appliance.visit_check.there_is_nothing_called_to_set', [
+                            'lever' => $doing['lever'],
+                            'part' => $part,
+                        ]),
                     );
                 }
                 if (isset($doing['reset']) && ($parts[$part]['resets'] ?? []) === []) {
-                    throw new DocumentError($pointer, "There is nothing to reset on \"$part\".");
+                    throw new DocumentError($pointer, Words::say('appliance.visit_check.there_is_nothing_to_reset', [
+                        'part' => $part,
+                    ]));
                 }
                 if (isset($doing['door']) && ! in_array($doing['door'], $doors, true)) {
-                    throw new DocumentError($pointer, "There is no door called \"{$doing['door']}\".");
+                    throw new DocumentError($pointer, Words::say('appliance.visit_check.there_is_no_door_called', [
+                        'door' => $doing['door'],
+                    ]));
                 }
             }
         }

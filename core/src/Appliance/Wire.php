@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Appliance;
 
 use OddSpark\Trade\Conductor;
+use OddSpark\Words\Words;
 
 /**
  * A wire as the drawing has it: from a place to a place, its colour and gauge, what hangs on it and beside it.
@@ -87,6 +88,6 @@ final readonly class Wire
     /** "14 AWG", "1.5 mm²". */
     public function gauge(): string
     {
-        return $this->mm2 !== null ? "$this->mm2 mm²" : "$this->awg AWG";
+        return $this->mm2 !== null ? Words::say('appliance.wire.mm', ['mm2' => $this->mm2]) : "$this->awg AWG";
     }
 }

@@ -24,6 +24,7 @@ use OddSpark\Run\MachineState;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Perception;
 use OddSpark\Senses\Record;
+use OddSpark\Words\Words;
 
 /**
  * A person before an appliance: does things to it and perceives what follows.
@@ -354,7 +355,7 @@ final class Bench
 
         $isPlaced = $act->reads() === Multimeter::KEY && $act->placesLeads() === true;
         $kicks = $isPlaced && $this->meter->kicks($this->site($state));
-        $seen = $kicks ? ['display' => 'falls first, then climbs'] : [];
+        $seen = $kicks ? ['display' => Words::say('bench.bench.falls_first_then_climbs')] : [];
 
         return [$state, new Outcome($seen, $measured->reading, $measured, dangers: $dangers)];
     }

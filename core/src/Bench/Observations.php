@@ -8,6 +8,7 @@ use OddSpark\Acts\Act;
 use OddSpark\Acts\ActError;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Instruments\Bag;
+use OddSpark\Words\Words;
 
 /**
  * What a person did and what he was shown for it, up to a tick: all that suspects are computed from.
@@ -61,7 +62,7 @@ final readonly class Observations
     public static function fromArray(array $json): self
     {
         if (($json['odd_spark_observations'] ?? null) !== 1) {
-            throw new ActError('/odd_spark_observations', 'Must be 1, the version of this format.');
+            throw new ActError('/odd_spark_observations', Words::say('bench.observations.must_be_1_the_version'));
         }
         foreach (
             [
@@ -73,13 +74,13 @@ final readonly class Observations
             ] as $key => $is
         ) {
             if (! isset($json[$key]) || ! $is($json[$key])) {
-                throw new ActError("/$key", 'Is missing, or of the wrong type.');
+                throw new ActError("/$key", Words::say('bench.observations.is_missing_or_of_the'));
             }
         }
         $entries = [];
         foreach ($json['entries'] as $i => $e) {
             if (! is_array($e)) {
-                throw new ActError("/entries/$i", 'Must be an act with what it showed.');
+                throw new ActError("/entries/$i", Words::say('bench.observations.must_be_an_act_with'));
             }
             $act = Catalogue::act(
                 array_diff_key($e, ['seen' => 1, 'reading' => 1, 'refused' => 1, 'dangers' => 1]),
@@ -100,14 +101,14 @@ final readonly class Observations
             } catch (\Throwable) {
                 throw new ActError(
                     "/entries/$i/reading",
-                    'Is no reading: mode, value (null for OL), step and live are needed.',
+                    Words::say('bench.observations.is_no_reading_mode_value'),
                 );
             }
         }
         foreach ($json['perceived'] as $channel => $stretches) {
             foreach ((array) $stretches as $i => $s) {
                 if (! is_array($s) || count($s) !== 3 || ! is_int($s[0] ?? null) || ! is_int($s[1] ?? null)) {
-                    throw new ActError("/perceived/$channel/$i", 'Must be from (ms), to (ms) and what was perceived.');
+                    throw new ActError("/perceived/$channel/$i", Words::say('bench.observations.must_be_from_ms_to'));
                 }
             }
         }

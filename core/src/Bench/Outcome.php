@@ -7,6 +7,7 @@ namespace OddSpark\Bench;
 use OddSpark\Acts\Danger;
 use OddSpark\Instruments\Measured;
 use OddSpark\Meter\Reading;
+use OddSpark\Words\Words;
 
 /** What an act showed: a reading, something seen, or why it could not be done; and what danger it was. */
 final readonly class Outcome
@@ -33,7 +34,9 @@ final readonly class Outcome
     /** @param non-empty-list<string> $dangers for which the house rules stop it: it was tried and not done */
     public static function stop(array $dangers): self
     {
-        return new self(refused: 'The house rules stop this. '.Danger::TEXT[$dangers[0]], dangers: $dangers);
+        return new self(refused: Words::say('bench.outcome.the_house_rules_stop_this', [
+            'text' => Danger::text($dangers[0]),
+        ]), dangers: $dangers);
     }
 
     /** @param list<string> $dangers that came up before this act and have not been said yet */

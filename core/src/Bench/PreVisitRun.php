@@ -20,6 +20,7 @@ use OddSpark\Senses\Complaint;
 use OddSpark\Senses\Lived;
 use OddSpark\Senses\Perception;
 use OddSpark\Senses\Record;
+use OddSpark\Words\Words;
 
 /**
  * The time before a visit: the appliance runs with its fault, the household lives with it, until somebody
@@ -230,13 +231,22 @@ final readonly class PreVisitRun
         if ($doing->door !== null) {
             $door = lcfirst($model->doors()->get($doing->door)->label ?? $doing->door);
 
-            return $doing->to === 'open' ? "took off the $door" : "put the $door on";
+            return $doing->to === 'open' ? Words::say('bench.pre_visit_run.took_off_the', [
+                'door' => $door,
+            ]) : Words::say('bench.pre_visit_run.put_the_on', [
+                'door' => $door,
+            ]);
         }
         $setting = $model->kindOf((string) $doing->part)->settings[$doing->lever ?? ''] ?? null;
 
         return $setting === null
-            ? "pressed the reset of the $label"
-            : rtrim("set the $label, $setting->label, to $doing->to ".(is_numeric($doing->to) ? $setting->unit : ''));
+            ? Words::say('bench.pre_visit_run.pressed_the_reset_of_the', ['label' => $label])
+            : rtrim(Words::say('bench.pre_visit_run.set_the_to', [
+                'label' => $label,
+                'setting' => $setting->label,
+                'to' => $doing->to,
+                'unit' => is_numeric($doing->to) ? $setting->unit : '',
+            ]));
     }
 
     /** What is to be read off a display, in the words of who sees it: "display lit, calling for heat". */

@@ -11,6 +11,7 @@ use OddSpark\Parts\Ability\Decides;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Perception;
+use OddSpark\Words\Words;
 
 /**
  * How an appliance goes on after an arrival when nobody does anything but look: its door off and its
@@ -53,7 +54,7 @@ final readonly class Preview
                         'from' => $tick,
                         'to' => $tick,
                         'state' => $now,
-                        'title' => $plan->primitives[$id]['spec']['table']['states'][$now]['title'] ?? 'Without power',
+                        'title' => $plan->primitives[$id]['spec']['table']['states'][$now]['title'] ?? Words::say('bench.preview.without_power'),
                     ];
                 }
             }

@@ -7,6 +7,7 @@ namespace OddSpark\Bench;
 use OddSpark\Acts\Act;
 use OddSpark\Instruments\ClampMeter;
 use OddSpark\Meter\Mode;
+use OddSpark\Words\Words;
 
 /**
  * Five minutes on a sound training board: what is to be tried, and whether it has been, told from what the
@@ -27,21 +28,21 @@ final class WarmUp
         $step = fn (string $id, string $text): array => ['id' => $id, 'text' => $text];
 
         return [
-            $step('look', 'Pick the fuse on the board, and look at it.'),
-            $step('line', 'Red lead on H1 of the transformer, black on H2: what goes in.'),
-            $step('control', 'Red lead to X1; then pick Black under the meter and move it to X2: what comes out.'),
+            $step('look', Words::say('bench.warm_up.pick_the_fuse_on_the')),
+            $step('line', Words::say('bench.warm_up.red_lead_on_h1_of')),
+            $step('control', Words::say('bench.warm_up.red_lead_to_x1_then')),
             $step(
                 'open',
-                'One lead on each side of the toggle switch, which is off: across an open switch you read the full voltage.',
+                Words::say('bench.warm_up.one_lead_on_each_side'),
             ),
-            $step('meant', 'Say what a reading meant to you, with one tap under the meter.'),
-            $step('on', 'Pick the toggle switch and set it to on. Press Run: something clicks and turns.'),
-            $step('closed', 'Log it again there: across a closed switch you read next to nothing.'),
-            $step('ladder', 'Open the ladder and put the leads on A and B of the relay: its coil is fed.'),
-            $step('clamp', 'Pick L of the inducer and clamp round its wire: amps, without touching anything.'),
-            $step('dead', 'Service switch off; then turn the dial to Ω.'),
-            $step('ohms', 'Read the inducer from L to N: a winding, on a dead circuit.'),
-            $step('restore', 'Service switch on again, leads removed. That is all: close the warm-up.'),
+            $step('meant', Words::say('bench.warm_up.say_what_a_reading_meant')),
+            $step('on', Words::say('bench.warm_up.pick_the_toggle_switch_and')),
+            $step('closed', Words::say('bench.warm_up.log_it_again_there_across')),
+            $step('ladder', Words::say('bench.warm_up.open_the_ladder_and_put')),
+            $step('clamp', Words::say('bench.warm_up.pick_l_of_the_inducer')),
+            $step('dead', Words::say('bench.warm_up.service_switch_off_then_turn')),
+            $step('ohms', Words::say('bench.warm_up.read_the_inducer_from_l')),
+            $step('restore', Words::say('bench.warm_up.service_switch_on_again_leads')),
         ];
     }
 

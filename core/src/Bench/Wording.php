@@ -7,6 +7,7 @@ namespace OddSpark\Bench;
 use OddSpark\Acts\Act;
 use OddSpark\Acts\Names;
 use OddSpark\Appliance\Model;
+use OddSpark\Words\Words;
 
 /** The log in the trade's sentences: "Limit a to Furnace control C: 24.3 V AC". */
 final readonly class Wording
@@ -22,17 +23,20 @@ final readonly class Wording
     {
         $text = $this->act($act);
         if ($outcome->refused !== null) {
-            return "$text: not done. {$outcome->refused}";
+            return Words::say('bench.wording.not_done', [
+                'text' => $text,
+                'refused' => Words::again($outcome->refused),
+            ]);
         }
         if ($outcome->reading !== null) {
-            $beside = $outcome->seen === [] ? '' : ' ('.implode(', ', $outcome->seen).')';
+            $beside = $outcome->seen === [] ? '' : ' ('.implode(', ', array_map(Words::again(...), $outcome->seen)).')';
 
             return "$text: {$outcome->reading->text()}$beside";
         }
         if ($outcome->seen !== []) {
             return "$text: ".implode('; ', array_map(
                 fn (string $thing, string $how): string => $thing === 'condition' ? rtrim($how, '.') : "$thing $how",
-                array_keys($outcome->seen), $outcome->seen,
+                array_keys($outcome->seen), array_map(Words::again(...), $outcome->seen),
             ));
         }
 

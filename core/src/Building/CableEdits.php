@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Building;
 
 use OddSpark\Appliance\Shapes;
+use OddSpark\Words\Words;
 
 /**
  * Wires put into a cable, where they lie side by side, and whether they can be seen there.
@@ -24,7 +25,7 @@ final readonly class CableEdits
     public function cable(array $d, array $e): array
     {
         if (preg_match('/^[a-z0-9][a-z0-9-]{0,40}$/', $e['id']) !== 1) {
-            throw new EditError('/id', 'A cable\'s name is of small letters, figures and hyphens.');
+            throw new EditError('/id', Words::say('building.cable_edits.a_cable_s_name_is'));
         }
         foreach ($e['wires'] as $wire) {
             $d = WireChange::of($d, $wire, fn (array $w) => ['cable' => $e['id']] + $w);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Building;
 
 use OddSpark\Appliance\Shapes;
+use OddSpark\Words\Words;
 
 /**
  * What differs between two documents of a model, in words.
@@ -15,35 +16,35 @@ final class Difference
 {
     /** Sections that are told entry by entry. */
     private const SECTIONS = [
-        'process' => 'Process',
-        'percepts' => 'What is perceived',
-        'taps' => 'Tap',
-        'visits' => 'Visit',
-        'weights' => 'Weight',
-        'kinds' => 'Kind',
+        'process',
+        'percepts',
+        'taps',
+        'visits',
+        'weights',
+        'kinds',
     ];
 
     private const LISTS = [
-        'joined' => 'What is joined',
-        'cables' => 'Cables',
-        'views' => 'What is seen together',
-        'doors' => 'Doors',
-        'tape' => 'Lanes of the tape',
-        'groups' => 'Groups',
-        'household' => 'The household',
-        'as_built' => 'What the drawing has wrong',
-        'compounds' => 'Faults at once',
-        'found' => 'What was left behind',
-        'includes' => 'What is included',
-        'universe' => 'Wire faults',
-        'supply' => 'Supply',
-        'ports' => 'Ports',
-        'board' => 'Size of the board',
-        'notes' => 'Notes',
-        'about' => 'Author and licence',
-        'jobs' => 'Jobs that come with it',
-        'plate' => 'Rating plate',
-        'readings' => 'Expected readings',
+        'joined',
+        'cables',
+        'views',
+        'doors',
+        'tape',
+        'groups',
+        'household',
+        'as_built',
+        'compounds',
+        'found',
+        'includes',
+        'universe',
+        'supply',
+        'ports',
+        'board',
+        'notes',
+        'about',
+        'jobs',
+        'plate',
+        'readings',
     ];
 
     /**
@@ -55,7 +56,10 @@ final class Difference
     {
         $words = [];
         if ($before['title'] !== $after['title']) {
-            $words[] = "Title: \"{$before['title']}\" is now \"{$after['title']}\".";
+            $words[] = Words::say('building.difference.title_is_now', [
+                'title' => $before['title'],
+                'title_2' => $after['title'],
+            ]);
         }
         $labels = array_column($before['parts'], 'label', 'id');
         foreach (array_column($after['parts'], 'label', 'id') as $id => $label) {
@@ -82,15 +86,18 @@ final class Difference
         $new = array_column($after['parts'], null, 'id');
         $words = $moved = [];
         foreach (array_diff_key($new, $old) as $part) {
-            $words[] = "{$part['label']} placed.";
+            $words[] = Words::say('building.difference.placed', ['label' => $part['label']]);
         }
         foreach (array_diff_key($old, $new) as $part) {
-            $words[] = "{$part['label']} taken off.";
+            $words[] = Words::say('building.difference.taken_off', ['label' => $part['label']]);
         }
         foreach (array_intersect_key($new, $old) as $id => $part) {
             $was = $old[$id];
             if ($was['label'] !== $part['label']) {
-                $words[] = "{$was['label']} is now called {$part['label']}.";
+                $words[] = Words::say('building.difference.is_now_called', [
+                    'label' => $was['label'],
+                    'label_2' => $part['label'],
+                ]);
             }
             if ($was['at'] !== $part['at']) {
                 $moved[] = $part['label'];
@@ -102,7 +109,11 @@ final class Difference
             ];
         }
         if ($moved !== []) {
-            $words[] = count($moved) > 3 ? count($moved).' parts moved.' : implode(' and ', $moved).' moved.';
+            $words[] = count($moved) > 3 ? Words::say('building.difference.parts_moved', [
+                'moved' => count($moved),
+            ]) : Words::say('building.difference.moved', [
+                'moved' => implode(' and ', $moved),
+            ]);
         }
 
         return $words;
@@ -119,24 +130,35 @@ final class Difference
         $old = array_column($before['wires'], null, 'id');
         $new = array_column($after['wires'], null, 'id');
         $place = fn (string $at): string => self::place($at, $labels);
-        $name = fn (array $w): string => "{$w['colour']} wire {$place($w['from'])} to {$place($w['to'])}";
+        $name = fn (array $w): string => Words::say('building.difference.wire_to', [
+            'colour' => $w['colour'],
+            'from' => $place($w['from']),
+            'to' => $place($w['to']),
+        ]);
         $words = [];
         foreach (array_diff_key($new, $old) as $wire) {
-            $words[] = ucfirst($name($wire)).' drawn.';
+            $words[] = Words::say('building.difference.drawn', ['wire' => ucfirst($name($wire))]);
         }
         foreach (array_diff_key($old, $new) as $wire) {
-            $words[] = ucfirst($name($wire)).' taken off.';
+            $words[] = Words::say('building.difference.taken_off_2', ['wire' => ucfirst($name($wire))]);
         }
         foreach (array_intersect_key($new, $old) as $id => $wire) {
             $was = $old[$id];
             foreach (['from', 'to'] as $end) {
                 if ($was[$end] !== $wire[$end]) {
                     $words[] =
-                        ucfirst($name($was)).": its end at {$place($was[$end])} is now on {$place($wire[$end])}.";
+                        Words::say('building.difference.its_end_at_is_now', [
+                            'was' => ucfirst($name($was)),
+                            'was_2' => $place($was[$end]),
+                            'wire' => $place($wire[$end]),
+                        ]);
                 }
             }
             if (($was['via'] ?? null) !== ($wire['via'] ?? null)) {
-                $words[] = ucfirst($name($wire)).' led '.(isset($wire['via']) ? 'by hand.' : 'by rule again.');
+                $words[] = Words::say('building.difference.led', [
+                    'wire' => ucfirst($name($wire)),
+                    'words' => isset($wire['via']) ? Words::say('building.difference.by_hand') : Words::say('building.difference.by_rule_again'),
+                ]);
             }
             $words = [
                 ...$words,
@@ -169,20 +191,23 @@ final class Difference
     {
         $old = array_column($before['pipes'] ?? [], null, 'id');
         $new = array_column($after['pipes'] ?? [], null, 'id');
-        $name = fn (array $pipe): string => 'Pipe from '.
-            self::place($pipe['from'], $labels).
-            ' to '.
-            self::place($pipe['to'], $labels);
+        $name = fn (array $pipe): string => Words::say('building.difference.pipe_from_to', [
+            'place' => self::place($pipe['from'], $labels),
+            'place_2' => self::place($pipe['to'], $labels),
+        ]);
         $words = [];
         foreach (array_diff_key($new, $old) as $pipe) {
-            $words[] = $name($pipe).' joined.';
+            $words[] = Words::say('building.difference.joined', ['pipe' => $name($pipe)]);
         }
         foreach (array_diff_key($old, $new) as $pipe) {
-            $words[] = $name($pipe).' removed.';
+            $words[] = Words::say('building.difference.removed', ['pipe' => $name($pipe)]);
         }
         foreach (array_intersect_key($new, $old) as $id => $pipe) {
             if ([$pipe['from'], $pipe['to']] !== [$old[$id]['from'], $old[$id]['to']]) {
-                $words[] = $name($old[$id]).' is now: '.$name($pipe).'.';
+                $words[] = Words::say('building.difference.is_now', [
+                    'old' => $name($old[$id]),
+                    'pipe' => $name($pipe),
+                ]);
             }
         }
 
@@ -197,21 +222,21 @@ final class Difference
     private static function sections(array $before, array $after): array
     {
         $words = [];
-        foreach (self::SECTIONS as $key => $title) {
+        foreach (Words::each('building.difference.section', self::SECTIONS) as $key => $title) {
             [$old, $new] = [$before[$key] ?? [], $after[$key] ?? []];
             foreach (array_diff_key($new, $old) as $id => $_) {
                 $words[] = "$title \"$id\" added.";
             }
             foreach (array_diff_key($old, $new) as $id => $_) {
-                $words[] = "$title \"$id\" taken out.";
+                $words[] = Words::say('building.difference.taken_out', ['title' => $title, 'id' => $id]);
             }
             foreach (array_intersect_key($new, $old) as $id => $entry) {
                 $words = [...$words, ...self::figures("$title \"$id\"", (array) $old[$id], (array) $entry)];
             }
         }
-        foreach (self::LISTS as $key => $title) {
+        foreach (Words::each('building.difference.list', self::LISTS) as $key => $title) {
             if (($before[$key] ?? []) !== ($after[$key] ?? [])) {
-                $words[] = "$title changed.";
+                $words[] = Words::say('building.difference.changed', ['title' => $title]);
             }
         }
 
@@ -240,20 +265,24 @@ final class Difference
                 $inner = (array) ($is ?? $was);
                 $words[] =
                     count($inner) === 1 && ! is_array(reset($inner)) && $was === null
-                        ? "$what: $name ".
-                            str_replace('_', ' ', (string) array_key_first($inner)).
-                            ' is now '.
-                            self::said(reset($inner)).
-                            '.'
-                        : "$what: $name ".($is === null ? 'taken out.' : 'changed.');
+                        ? Words::say('building.difference.is_now_2', [
+                            'what' => $what,
+                            'name' => $name,
+                            'what_2' => str_replace('_', ' ', (string) array_key_first($inner)),
+                            'said' => self::said(reset($inner)),
+                        ])
+                        : "$what: $name ".($is === null ? Words::say('building.difference.taken_out_2') : 'changed.');
             } else {
                 $words[] =
                     "$what: $name ".
                     ($was === null
-                        ? 'is now '.self::said($is)
+                        ? Words::say('building.difference.is_now_3', ['said' => self::said($is)])
                         : ($is === null
-                            ? 'as usual again, no more '.self::said($was)
-                            : 'was '.self::said($was).', is now '.self::said($is))).
+                            ? Words::say('building.difference.as_usual_again_no_more', ['said' => self::said($was)])
+                            : Words::say('building.difference.was_is_now', [
+                                'said' => self::said($was),
+                                'said_2' => self::said($is),
+                            ]))).
                     '.';
             }
         }

@@ -9,6 +9,7 @@ use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Removal;
 use OddSpark\Appliance\Schema;
 use OddSpark\Appliance\Shapes;
+use OddSpark\Words\Words;
 
 /**
  * What can be done to a model that is being made. An edit is plain data, {"do": name, …}; it gives a new document or
@@ -102,7 +103,9 @@ final readonly class Edits
     {
         $name = $edit['do'] ?? null;
         if (! is_string($name) || ! isset(self::EDITS[$name])) {
-            throw new EditError('/do', 'There is no such edit; there are '.implode(', ', array_keys(self::EDITS)).'.');
+            throw new EditError('/do', Words::say('building.edits.there_is_no_such_edit', [
+                'edits' => implode(', ', array_keys(self::EDITS)),
+            ]));
         }
         self::check($name, $edit);
         try {
@@ -143,14 +146,15 @@ final readonly class Edits
                 throw new EditError(
                     '/parts',
                     isset($known[explode('.', $id)[0]])
-                        ? "\"$id\" belongs to \"".
-                            explode('.', $id)[0].
-                            '", which is included: take that off as a whole, or name it under "without".'
-                        : "There is no part called \"$id\".",
+                        ? Words::say('building.edits.belongs_to_which_is_included', [
+                            'id' => $id,
+                            'what' => explode('.', $id)[0],
+                        ])
+                        : Words::say('building.edits.there_is_no_part_called', ['id' => $id]),
                 );
         }
         foreach (array_diff($wires, array_column($d['wires'], 'id'), array_column($d['pipes'] ?? [], 'id')) as $id) {
-            throw new EditError('/wires', "There is no wire or pipe called \"$id\".");
+            throw new EditError('/wires', Words::say('building.edits.there_is_no_wire_or', ['id' => $id]));
         }
 
         return Removal::from($d, $parts, $wires);
@@ -183,7 +187,7 @@ final readonly class Edits
 
         return [
             '$schema' => 'https://json-schema.org/draft/2020-12/schema',
-            'title' => 'Odd Spark edit of a model',
+            'title' => Words::say('building.edits.odd_spark_edit_of_a'),
             'oneOf' => $each,
         ];
     }
@@ -221,22 +225,30 @@ final readonly class Edits
             if (! $fine) {
                 throw new EditError(
                     "/$field",
-                    "\"$name\" needs ".
-                        match (rtrim($type, '?')) {
+                    Words::say('building.edits.needs', [
+                        'name' => $name,
+                        'words' => match (rtrim($type, '?')) {
                             'text' => "a $field.",
-                            'texts' => "$field: one name or more.",
-                            'point' => "$field as two numbers, x and y.",
-                            'points' => "$field as a list of points.",
-                            'number' => "a number for $field.",
-                            'map' => "$field as an object.",
-                            default => "$field to be one of ".str_replace('|', ', ', $type).'.',
+                            'texts' => Words::say('building.edits.one_name_or_more', ['field' => $field]),
+                            'point' => Words::say('building.edits.as_two_numbers_x_and', ['field' => $field]),
+                            'points' => Words::say('building.edits.as_a_list_of_points', ['field' => $field]),
+                            'number' => Words::say('building.edits.a_number_for', ['field' => $field]),
+                            'map' => Words::say('building.edits.as_an_object', ['field' => $field]),
+                            default => Words::say('building.edits.to_be_one_of', [
+                                'field' => $field,
+                                'what' => str_replace('|', ', ', $type),
+                            ]),
                         },
+                    ]),
                 );
             }
         }
         $unknown = array_diff(array_keys($edit), array_keys(self::EDITS[$name]), ['do']);
         if ($unknown !== []) {
-            throw new EditError('/'.reset($unknown), "\"$name\" takes no \"".reset($unknown).'".');
+            throw new EditError('/'.reset($unknown), Words::say('building.edits.takes_no', [
+                'name' => $name,
+                'unknown' => reset($unknown),
+            ]));
         }
     }
 }

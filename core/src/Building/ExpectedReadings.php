@@ -9,6 +9,7 @@ use OddSpark\Appliance\Shapes;
 use OddSpark\Meter\Mode;
 use OddSpark\Meter\Reading;
 use OddSpark\Run\Memory;
+use OddSpark\Words\Words;
 
 /**
  * What an instructor expects of his model: readings at moments of its visits, with a fault or without, and between what
@@ -59,11 +60,21 @@ final readonly class ExpectedReadings
             $value !== null && ($least === null || $value >= $least) && ($most === null || $value <= $most);
         if (! $outcome['holds']) {
             $right = match (true) {
-                $least === null => sprintf('at most %g', $most),
-                $most === null => sprintf('%g or more', $least),
-                default => sprintf('%g to %g', $least, $most),
+                $least === null => Words::say('building.expected_readings.at_most', [
+                    'most' => sprintf('%g', $most),
+                ]),
+                $most === null => Words::say('building.expected_readings.or_more', [
+                    'least' => sprintf('%g', $least),
+                ]),
+                default => Words::say('building.expected_readings.to', [
+                    'least' => sprintf('%g', $least),
+                    'most' => sprintf('%g', $most),
+                ]),
             };
-            $outcome['says'] = "It shows {$reading->text()}; right is $right.";
+            $outcome['says'] = Words::say('building.expected_readings.it_shows_right_is', [
+                'reading' => $reading->text(),
+                'right' => $right,
+            ]);
         }
 
         return $outcome;

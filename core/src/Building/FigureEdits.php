@@ -13,6 +13,7 @@ use OddSpark\Parts\Ability\ComesAndGoes;
 use OddSpark\Parts\Ability\Decides;
 use OddSpark\Sequence\Table;
 use OddSpark\Sequence\TableError;
+use OddSpark\Words\Words;
 
 /**
  * Edits of what is special about a part: its figures, what it is linked to, its sequence, a fault that comes and goes.
@@ -71,10 +72,15 @@ final readonly class FigureEdits extends OnParts
         $whole = $of === null ? $d : (new Composition($this->library))->expand($d);
         $spec =
             $this->kindOf($whole, $e['part'])['primitives'][$e['primitive']] ??
-            throw new EditError('/primitive', "\"{$e['part']}\" has nothing called \"{$e['primitive']}\".");
+            throw new EditError('/primitive', Words::say('building.figure_edits.has_nothing_called', [
+                'part' => $e['part'],
+                'primitive' => $e['primitive'],
+            ]));
         $value = $e['value'] ?? null;
         if (in_array($e['key'], ['type', 'between', 'table', 'inputs', 'follows', 'overrides'], true)) {
-            throw new EditError('/key', "\"{$e['key']}\" is how the kind is made; it is not changed for one part.");
+            throw new EditError('/key', Words::say('building.figure_edits.is_how_the_kind_is', [
+                'key' => $e['key'],
+            ]));
         }
         $usual = $spec[$e['key']] ?? null;
         if (
@@ -82,7 +88,7 @@ final readonly class FigureEdits extends OnParts
             $usual !== null &&
             (is_int($usual) || is_float($usual)) !== (is_int($value) || is_float($value))
         ) {
-            throw new EditError('/value', "\"{$e['key']}\" ".(is_string($usual) ? 'is a word.' : 'is a number.'));
+            throw new EditError('/value', "\"{$e['key']}\" ".(is_string($usual) ? Words::say('building.figure_edits.is_a_word') : Words::say('building.figure_edits.is_a_number')));
         }
         if (
             is_string($value) &&
@@ -90,7 +96,9 @@ final readonly class FigureEdits extends OnParts
             $e['key'] === 'at' &&
             ! in_array($value, $spec['positions'], true)
         ) {
-            throw new EditError('/value', 'Must be one of '.implode(', ', $spec['positions']).'.');
+            throw new EditError('/value', Words::say('building.figure_edits.must_be_one_of', [
+                'positions' => implode(', ', $spec['positions']),
+            ]));
         }
 
         foreach (
@@ -106,14 +114,13 @@ final readonly class FigureEdits extends OnParts
             ) {
                 throw new EditError(
                     '/value',
-                    sprintf(
-                        '%s: from %g to %g %s; usual is %s.',
-                        $p['label'],
-                        $p['least'],
-                        $p['most'],
-                        $p['unit'],
-                        $p['usual'],
-                    ),
+                    Words::say('building.figure_edits.from_to_usual_is', [
+                        'label' => $p['label'],
+                        'least' => sprintf('%g', $p['least']),
+                        'most' => sprintf('%g', $p['most']),
+                        'unit' => $p['unit'],
+                        'usual' => $p['usual'],
+                    ]),
                 );
             }
         }
@@ -156,20 +163,30 @@ final readonly class FigureEdits extends OnParts
         if (! in_array($e['contact'], $contacts, true)) {
             throw new EditError(
                 '/contact',
-                "\"{$e['part']}\" has no contact called \"{$e['contact']}\"; it has ".
-                    (implode(', ', $contacts) ?: 'none').
-                    '.',
+                Words::say('building.figure_edits.has_no_contact_called_it', [
+                    'part' => $e['part'],
+                    'contact' => $e['contact'],
+                    'words' => implode(', ', $contacts) ?: 'none',
+                ]),
             );
         }
         if ($e['count'] < 1 || $e['count'] > 10000) {
-            throw new EditError('/count', 'From 1 to 10,000.');
+            throw new EditError('/count', Words::say('building.figure_edits.from_1_to_10_000'));
         }
         $count = (int) $e['count'];
         $lasts = isset($e['for_s']) ? ['for_s' => max(1, (int) $e['for_s'])] : [];
         [$flaw, $words] = match ($e['by']) {
-            'taps' => [['taps' => $count], 'loose, closes after '.($count === 1 ? 'a tap' : "$count taps")],
-            'makes' => [['makes' => $count] + $lasts, "stays open after $count makings"],
-            default => [['after_s' => $count] + ($lasts ?: ['for_s' => 60]), "opens again $count s after it closes"],
+            'taps' => [['taps' => $count], Words::say('building.figure_edits.loose_closes_after', [
+                'words' => $count === 1 ? Words::say('building.figure_edits.a_tap') : Words::say('building.figure_edits.taps', [
+                    'count' => $count,
+                ]),
+            ])],
+            'makes' => [['makes' => $count] + $lasts, Words::say('building.figure_edits.stays_open_after_makings', [
+                'count' => $count,
+            ])],
+            default => [['after_s' => $count] + ($lasts ?: ['for_s' => 60]), Words::say('building.figure_edits.opens_again_s_after_it', [
+                'count' => $count,
+            ])],
         };
         $mode = PartEdits::slug("{$e['contact']}-{$e['by']}-$count");
         $kind['modes'][$mode] = [
@@ -195,7 +212,10 @@ final readonly class FigureEdits extends OnParts
     {
         $spec = $this->kindOf($d, $e['part'])['primitives'][$e['primitive']] ?? null;
         if ($spec === null || ! Spec::of($e['primitive'], $spec)->can(Decides::class)) {
-            throw new EditError('/primitive', "\"{$e['part']}\" has no sequence table called \"{$e['primitive']}\".");
+            throw new EditError('/primitive', Words::say('building.figure_edits.has_no_sequence_table_called', [
+                'part' => $e['part'],
+                'primitive' => $e['primitive'],
+            ]));
         }
         try {
             Table::with($spec['table'], [$e['line'] => $e['value'] ?? null]);

@@ -8,6 +8,7 @@ use OddSpark\Appliance\Composition;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Shapes;
 use OddSpark\Wiring\Finding;
+use OddSpark\Words\Words;
 
 /**
  * Appliances that a model includes and keeps as they were: of which there is a newer one, and what is otherwise in it.
@@ -38,12 +39,15 @@ final readonly class Included
             $more = count($words) - self::TOLD;
             $told = implode(' ', array_slice($words, 0, self::TOLD));
             $found[] = new Finding(
-                'newer appliance', Finding::ODD, [], [],
-                "There is a newer \"{$now['title']}\" than the one that is included as {$include['id']}.",
-                trim($told.($more > 0 ? " And $more more." : '')),
-                'Take it, or leave it as it is.',
+                Words::plain('building.included.newer_appliance'), Finding::ODD, [], [],
+                Words::say('building.included.there_is_a_newer_than', [
+                    'title' => $now['title'],
+                    'id' => $include['id'],
+                ]),
+                trim($told.($more > 0 ? Words::say('building.included.and_more', ['more' => $more]) : '')),
+                Words::say('building.included.take_it_or_leave_it'),
                 [['do' => 'renew', 'id' => $include['id']]],
-                "Takes the newer \"{$now['title']}\" in its place.",
+                Words::say('building.included.takes_the_newer_in_its', ['title' => $now['title']]),
             );
         }
 

@@ -9,6 +9,7 @@ use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
 use OddSpark\Meter\Mode;
 use OddSpark\Trade\Csv;
+use OddSpark\Words\Words;
 
 /**
  * Readings that were taken on real units of a model, as a list for spreadsheets and as rows that are checked against
@@ -52,7 +53,10 @@ final readonly class LabList
                 try {
                     $rows[] = $this->checked($cells);
                 } catch (EditError $e) {
-                    throw new EditError($e->pointer, "Line $line: {$e->getMessage()}");
+                    throw new EditError($e->pointer, Words::say('building.lab_list.line', [
+                        'line' => $line,
+                        'get_message' => $e->getMessage(),
+                    ]));
                 }
             }
         } catch (\InvalidArgumentException $e) {
@@ -83,9 +87,14 @@ final readonly class LabList
     {
         $text = function (string $key, bool $needed = false) use ($said): string {
             $value = trim((string) ($said[$key] ?? ''));
-            $needed && $value === '' && throw new EditError("/$key", "\"$key\" is missing.");
+            $needed && $value === '' && throw new EditError("/$key", Words::say('building.lab_list.is_missing', [
+                'key' => $key,
+            ]));
             mb_strlen($value) <= self::LONGEST ||
-                throw new EditError("/$key", "\"$key\" is longer than ".self::LONGEST.' letters.');
+                throw new EditError("/$key", Words::say('building.lab_list.is_longer_than_letters', [
+                    'key' => $key,
+                    'longest' => self::LONGEST,
+                ]));
 
             return $value;
         };
@@ -97,13 +106,22 @@ final readonly class LabList
         ];
         $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $row['date']);
         $day !== false && $day->format('Y-m-d') === $row['date'] ||
-            throw new EditError('/date', "\"{$row['date']}\" is no date; write it as 2026-11-29.");
+            throw new EditError('/date', Words::say('building.lab_list.is_no_date_write_it', [
+                'date' => $row['date'],
+            ]));
         $row['at_s'] >= 0 && $row['at_s'] <= self::LATEST_S ||
-            throw new EditError('/at_s', 'at_s is the seconds after the arrival, 0 to '.self::LATEST_S.'.');
+            throw new EditError('/at_s', Words::say('building.lab_list.at_s_is_the_seconds', [
+                'latest_s' => self::LATEST_S,
+            ]));
         in_array($row['visit'], $this->model->visits(), true) ||
-            throw new EditError('/visit', "There is no visit \"{$row['visit']}\"; there are ".implode(', ', $this->model->visits()).'.');
+            throw new EditError('/visit', Words::say('building.lab_list.there_is_no_visit_there', [
+                'visit' => $row['visit'],
+                'visits' => implode(', ', $this->model->visits()),
+            ]));
         $row['fault'] === '' || isset($this->faults[$row['fault']]) ||
-            throw new EditError('/fault', "This model has no fault \"{$row['fault']}\".");
+            throw new EditError('/fault', Words::say('building.lab_list.this_model_has_no_fault', [
+                'fault' => $row['fault'],
+            ]));
         $this->where($row);
 
         return $row;
@@ -114,21 +132,29 @@ final readonly class LabList
     {
         if ($row['tap'] !== '') {
             $this->model->tap($row['tap']) !== null ||
-                throw new EditError('/tap', "There is no tap \"{$row['tap']}\"; there are ".implode(', ', array_keys($this->model->taps())).'.');
+                throw new EditError('/tap', Words::say('building.lab_list.there_is_no_tap_there', [
+                    'tap' => $row['tap'],
+                    'taps' => implode(', ', array_keys($this->model->taps())),
+                ]));
 
             return;
         }
         $mode = Mode::tryFrom($row['mode']);
         $mode !== null && in_array($mode, LiveReadings::MODES, true) || throw new EditError(
             '/mode',
-            'mode must be one of '.implode(', ', array_map(fn (Mode $m) => $m->value, LiveReadings::MODES)).', or a tap be named.',
+            Words::say('building.lab_list.mode_must_be_one_of', [
+                'modes' => implode(', ', array_map(fn (Mode $m) => $m->value, LiveReadings::MODES)),
+            ]),
         );
         foreach (['red', 'black'] as $lead) {
             $this->model->isPlace($row[$lead]) ||
-                throw new EditError("/$lead", "There is no place \"{$row[$lead]}\" for the $lead lead.");
+                throw new EditError("/$lead", Words::say('building.lab_list.there_is_no_place_for', [
+                    'row' => $row[$lead],
+                    'lead' => $lead,
+                ]));
         }
         if ($mode->isSeries() && array_filter([$row['red'], $row['black']], $this->model->isWireEnd(...)) === []) {
-            throw new EditError('/red', 'Amps are read in series: put one lead on the end of a lifted wire, such as w12.a.');
+            throw new EditError('/red', Words::say('building.lab_list.amps_are_read_in_series'));
         }
     }
 
@@ -137,7 +163,7 @@ final readonly class LabList
     {
         $value = str_replace(',', '.', trim((string) ($said[$key] ?? '')));
         if (! is_numeric($value) || ! is_finite((float) $value)) {
-            throw new EditError("/$key", "\"$key\" must be a number.");
+            throw new EditError("/$key", Words::say('building.lab_list.must_be_a_number', ['key' => $key]));
         }
 
         return (float) $value;

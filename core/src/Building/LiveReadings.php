@@ -18,6 +18,7 @@ use OddSpark\Meter\Mode;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Perception;
+use OddSpark\Words\Words;
 
 /**
  * What an instrument shows at moments of a model's visits, healthy or with a fault: read off a live run, by nobody's
@@ -143,17 +144,22 @@ final readonly class LiveReadings
     {
         $model = $this->plan->model;
         if (! in_array($row['visit'], $model->visits(), true)) {
-            return "There is no visit \"{$row['visit']}\" any more.";
+            return Words::say('building.live_readings.there_is_no_visit_any', ['visit' => $row['visit']]);
         }
         if (isset($row['fault']) && $this->fault($row['fault']) === null) {
-            return "\"{$row['fault']}\" is no fault of this model any more.";
+            return Words::say('building.live_readings.is_no_fault_of_this', ['fault' => $row['fault']]);
         }
         if (isset($row['tap'])) {
-            return $model->tap($row['tap']) !== null ? null : "There is no tap \"{$row['tap']}\" any more.";
+            return $model->tap($row['tap']) !== null ? null : Words::say('building.live_readings.there_is_no_tap_any', [
+                'tap' => $row['tap'],
+            ]);
         }
         foreach (['red', 'black'] as $lead) {
             if ($this->plan->node($row[$lead] ?? '') === null) {
-                return 'There is no place "'.($row[$lead] ?? '')."\" for the $lead lead any more.";
+                return Words::say('building.live_readings.there_is_no_place_for', [
+                    'row' => $row[$lead] ?? '',
+                    'lead' => $lead,
+                ]);
             }
         }
 

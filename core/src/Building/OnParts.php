@@ -6,6 +6,7 @@ namespace OddSpark\Building;
 
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Shapes;
+use OddSpark\Words\Words;
 
 /**
  * Edits that find a part by its name and change it.
@@ -49,10 +50,11 @@ abstract readonly class OnParts
         throw new EditError(
             '/part',
             in_array(explode('.', $id)[0], array_column($d['includes'] ?? [], 'id'), true)
-                ? "\"$id\" belongs to \"".
-                    explode('.', $id)[0].
-                    '", which is included: change it there, or by its "params".'
-                : "There is no part called \"$id\".",
+                ? Words::say('building.on_parts.belongs_to_which_is_included', [
+                    'id' => $id,
+                    'what' => explode('.', $id)[0],
+                ])
+                : Words::say('building.on_parts.there_is_no_part_called', ['id' => $id]),
         );
     }
 

@@ -16,6 +16,7 @@ use OddSpark\Parts\Ability\Decides;
 use OddSpark\Parts\Ability\StandsAsSet;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Role;
+use OddSpark\Words\Words;
 
 /**
  * A kind of part that an instructor makes of primitives and a table, without code: terminals by their edge, what lies
@@ -49,19 +50,23 @@ final readonly class OwnKind
     {
         $name = PartEdits::slug($said['name']);
         if (in_array($name, $this->library->kindNames(), true)) {
-            throw new EditError('/name', "There is a shipped kind called \"$name\" already.");
+            throw new EditError('/name', Words::say('building.own_kind.there_is_a_shipped_kind', [
+                'name' => $name,
+            ]));
         }
         if ($said['terminals'] === []) {
-            throw new EditError('/terminals', 'A part needs a terminal at least.');
+            throw new EditError('/terminals', Words::say('building.own_kind.a_part_needs_a_terminal'));
         }
         [$size, $terminals] = self::laidOut($said['terminals']);
         $primitives = $said['primitives'];
         foreach ($primitives as $id => $spec) {
             if (! is_string($spec['type'] ?? null)) {
-                throw new EditError("/primitives/$id/type", 'Choose a primitive.');
+                throw new EditError("/primitives/$id/type", Words::say('building.own_kind.choose_a_primitive'));
             }
             if (! Primitives::isOfPart($spec['type'])) {
-                throw new EditError("/primitives/$id/type", 'There is no primitive called "'.$spec['type'].'".');
+                throw new EditError("/primitives/$id/type", Words::say('building.own_kind.there_is_no_primitive_called', [
+                    'type' => $spec['type'],
+                ]));
             }
             if (is_string($spec['table'] ?? null)) {
                 $primitives[$id]['table'] = $this->library->table($spec['table']);
@@ -74,9 +79,11 @@ final readonly class OwnKind
                 isset($terminals[$terminal]) ||
                     throw new EditError(
                         "/primitives/$id",
-                        "\"$id\" goes to \"$terminal\", which is no terminal of it; there are ".
-                            implode(', ', array_keys($terminals)).
-                            '.',
+                        Words::say('building.own_kind.goes_to_which_is_no', [
+                            'id' => $id,
+                            'terminal' => $terminal,
+                            'terminals' => implode(', ', array_keys($terminals)),
+                        ]),
                     );
             }
         }
@@ -100,7 +107,7 @@ final readonly class OwnKind
                     ),
                 ) ?:
                     null,
-                'look' => $said['look'] ?? '' ?: 'Nothing to be seen.',
+                'look' => $said['look'] ?? '' ?: Words::say('building.own_kind.nothing_to_be_seen'),
             ],
             fn ($v) => $v !== null,
         ) + ['modes' => $said['modes'] ?? self::faults($primitives, $said['title'])];
@@ -236,13 +243,15 @@ final readonly class OwnKind
             if (preg_match('/^[A-Za-z0-9-]{1,8}$/', $t['name']) !== 1) {
                 throw new EditError(
                     "/terminals/$i/name",
-                    "\"{$t['name']}\": a terminal has one to eight letters, figures or hyphens.",
+                    Words::say('building.own_kind.a_terminal_has_one_to', ['name' => $t['name']]),
                 );
             }
             if (in_array($t['name'], array_merge(...array_values($edges)), true)) {
-                throw new EditError("/terminals/$i/name", "Two terminals are called \"{$t['name']}\".");
+                throw new EditError("/terminals/$i/name", Words::say('building.own_kind.two_terminals_are_called', [
+                    'name' => $t['name'],
+                ]));
             }
-            isset($edges[$t['edge']]) || throw new EditError("/terminals/$i/edge", 'Must be up, down, left or right.');
+            isset($edges[$t['edge']]) || throw new EditError("/terminals/$i/edge", Words::say('building.own_kind.must_be_up_down_left'));
             $edges[$t['edge']][] = $t['name'];
         }
         $w = max(112, self::PITCH * (1 + max(count($edges['up']), count($edges['down']))));
@@ -280,7 +289,9 @@ final readonly class OwnKind
         try {
             $joins = $class::joins($spec);
         } catch (\Throwable) {
-            throw new EditError('/primitives', "A {$spec['type']} needs to know between which terminals it lies.");
+            throw new EditError('/primitives', Words::say('building.own_kind.a_needs_to_know_between', [
+                'type' => $spec['type'],
+            ]));
         }
         $names = array_merge([], ...$joins['branches'] ?? [], ...$joins['windings'] ?? []);
         foreach ($spec['inputs'] ?? [] as $input) {

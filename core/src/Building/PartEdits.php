@@ -7,6 +7,7 @@ namespace OddSpark\Building;
 use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Shapes;
+use OddSpark\Words\Words;
 
 /**
  * Edits of parts: where they sit, what they are called, which move together.
@@ -101,7 +102,9 @@ final readonly class PartEdits extends OnParts
         $label = isset($e['label']) || $same === 0 ? $label : $label.' '.($same + 1);
         $label = mb_substr($label, 0, 60);
         if (isset($e['id']) && self::free($d, $e['id']) !== $e['id']) {
-            throw new EditError('/id', "Something is called \"{$e['id']}\" already.");
+            throw new EditError('/id', Words::say('building.part_edits.something_is_called_already', [
+                'id' => $e['id'],
+            ]));
         }
         $d['parts'][] = [
             'id' => $e['id'] ?? self::free($d, self::slug($label)),
@@ -137,7 +140,9 @@ final readonly class PartEdits extends OnParts
                 $old = $d['includes'][$include]['by'] ?? [0, 0];
                 $d['includes'][$include]['by'] = [max(0, $old[0] + $by[0]), max(0, $old[1] + $by[1])];
             } else {
-                throw new EditError('/parts', "There is no part called \"$id\".");
+                throw new EditError('/parts', Words::say('building.part_edits.there_is_no_part_called', [
+                    'id' => $id,
+                ]));
             }
         }
 
@@ -250,7 +255,7 @@ final readonly class PartEdits extends OnParts
             ),
         );
         if ($on && count(array_unique($ids)) < 2) {
-            throw new EditError('/parts', 'A group has two parts or more.');
+            throw new EditError('/parts', Words::say('building.part_edits.a_group_has_two_parts'));
         }
         $groups = $on ? [...$groups, array_values(array_unique($ids))] : $groups;
         unset($d['groups']);

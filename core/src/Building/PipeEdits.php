@@ -9,6 +9,7 @@ use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Medium;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Shapes;
+use OddSpark\Words\Words;
 
 /**
  * Edits of pipes: ports joined, and joints taken apart.
@@ -31,23 +32,32 @@ final readonly class PipeEdits
     {
         [$from, $to] = [$e['from'], $e['to']];
         if ($from === $to) {
-            throw new EditError('/to', 'A pipe goes from one port to another.');
+            throw new EditError('/to', Words::say('building.pipe_edits.a_pipe_goes_from_one'));
         }
         $media = array_map(fn (string $place): ?Medium => $this->medium($d, $place), ['from' => $from, 'to' => $to]);
         if ($media['from'] !== null && $media['to'] !== null && $media['from'] !== $media['to']) {
             throw new EditError(
                 '/to',
-                "Wrong kind of port: $from takes a {$media['from']->pipe()}, $to a {$media['to']->pipe()}.",
+                Words::say('building.pipe_edits.wrong_kind_of_port_takes', [
+                    'from' => $from,
+                    'pipe' => $media['from']->pipe(),
+                    'to' => $to,
+                    'pipe_2' => $media['to']->pipe(),
+                ]),
             );
         }
         foreach ($d['pipes'] ?? [] as $pipe) {
             if (in_array([$pipe['from'], $pipe['to']], [[$from, $to], [$to, $from]], true)) {
-                throw new EditError('/to', "These ports are joined already: \"{$pipe['id']}\".");
+                throw new EditError('/to', Words::say('building.pipe_edits.these_ports_are_joined_already', [
+                    'id' => $pipe['id'],
+                ]));
             }
         }
         $id = $e['id'] ?? self::next($d);
         if (PartEdits::free($d, $id) !== $id) {
-            throw new EditError('/id', "Something is called \"$id\" already.");
+            throw new EditError('/id', Words::say('building.pipe_edits.something_is_called_already', [
+                'id' => $id,
+            ]));
         }
         $d['pipes'] = [...$d['pipes'] ?? [], ['id' => $id, 'from' => $from, 'to' => $to]];
 
@@ -85,8 +95,12 @@ final readonly class PipeEdits
                     throw new EditError(
                         '/from',
                         $has === []
-                            ? "{$part['label']} has no ports: no pipe goes to it."
-                            : "{$part['label']} has no port \"$name\"; it has ".implode(', ', $has).'.',
+                            ? Words::say('building.pipe_edits.has_no_ports_no_pipe', ['label' => $part['label']])
+                            : Words::say('building.pipe_edits.has_no_port_it_has', [
+                                'label' => $part['label'],
+                                'name' => $name,
+                                'has' => implode(', ', $has),
+                            ]),
                     );
                 }
 

@@ -8,6 +8,7 @@ use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Shapes;
 use OddSpark\Parts\Primitive;
+use OddSpark\Words\Words;
 
 /**
  * Heat, draught, water, what is perceived and what the household does "as in" another model: taken over for the parts
@@ -37,7 +38,10 @@ final readonly class ProcessTransfer
         if (! in_array($name, $this->library->names(), true)) {
             throw new EditError(
                 '/model',
-                "There is no model \"$name\" to go by; there are ".implode(', ', $this->library->names()).'.',
+                Words::say('building.process_transfer.there_is_no_model_to', [
+                    'name' => $name,
+                    'names' => implode(', ', $this->library->names()),
+                ]),
             );
         }
         [$there, $here] = [$this->spread($this->library->document($name)), $this->spread($d)];

@@ -10,6 +10,7 @@ use OddSpark\Parts\Ability\Burns;
 use OddSpark\Parts\Primitive;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
+use OddSpark\Words\Words;
 
 /**
  * Every safety of an appliance made to act while the fire burns, one at a time, and whether the fuel then stops.
@@ -75,7 +76,9 @@ final readonly class SafetyTest
                 $run->until($run->tickNow() + self::STAGES, $isSo);
                 $run->until($run->tickNow() + self::BURNS, fn (HealthyRun $r) => ! $lit($r));
             }
-            $safeties[] = $this->trial($run, ["$id.stuck" => 'open'], $burners, self::WITHIN, $part, "$title opens");
+            $safeties[] = $this->trial($run, ["$id.stuck" => 'open'], $burners, self::WITHIN, $part, Words::say('building.safety_test.opens', [
+                'title' => $title,
+            ]));
         }
         // every flame goes out and nothing lights again: what fed the fire is watched
         $all = $this->plan->those(Burns::class);
@@ -86,7 +89,7 @@ final readonly class SafetyTest
             $burners,
             self::FLAME_WITHIN,
             '',
-            'All flame is lost',
+            Words::say('building.safety_test.all_flame_is_lost'),
             array_fill_keys($all, ['lit' => false, 'carried' => false, 'due' => null]),
         );
 
@@ -166,13 +169,18 @@ final readonly class SafetyTest
             'stops' => $after !== null || $left <= self::LOWER_STAGE,
             'after_s' => $after,
             'words' => match (true) {
-                $after !== null => sprintf('%s: the fuel stops after %.1f s.', $title, $after),
-                $left <= self::LOWER_STAGE => sprintf(
-                    '%s: the fuel falls to a lower stage, %d %%.',
-                    $title,
-                    round(100 * $left),
-                ),
-                default => sprintf('%s: the fuel goes on, %d s later still.', $title, $within / 1000),
+                $after !== null => Words::say('building.safety_test.the_fuel_stops_after_s', [
+                    'title' => $title,
+                    'after' => sprintf('%.1f', $after),
+                ]),
+                $left <= self::LOWER_STAGE => Words::say('building.safety_test.the_fuel_falls_to_a', [
+                    'title' => $title,
+                    'what' => round(100 * $left),
+                ]),
+                default => Words::say('building.safety_test.the_fuel_goes_on_s', [
+                    'title' => $title,
+                    'within' => $within / 1000,
+                ]),
             },
         ];
     }

@@ -9,6 +9,7 @@ use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Schema;
 use OddSpark\Appliance\Shapes;
+use OddSpark\Words\Words;
 
 /**
  * Edits of what is neither a part nor a wire: process, tape, doors, visits, trouble; and what is taken from another
@@ -77,19 +78,25 @@ final readonly class SectionEdits
     {
         $keys = array_map(fn (string $k) => strtr($k, ['~1' => '/', '~0' => '~']), explode('/', ltrim($path, '/')));
         if (! in_array($keys[0], self::SECTIONS, true) || count($keys) > self::DEPTH) {
-            throw new EditError('/path', 'Must begin with one of '.implode(', ', self::SECTIONS).'.');
+            throw new EditError('/path', Words::say('building.section_edits.must_begin_with_one_of', [
+                'sections' => implode(', ', self::SECTIONS),
+            ]));
         }
         $last = array_pop($keys);
         $at = &$d;
         foreach ($keys as $key) {
             if (! is_array($at)) {
-                throw new EditError('/path', "There is nothing within \"$key\".");
+                throw new EditError('/path', Words::say('building.section_edits.there_is_nothing_within', [
+                    'key' => $key,
+                ]));
             }
             $at[$key] ??= [];
             $at = &$at[$key];
         }
         if (! is_array($at)) {
-            throw new EditError('/path', "There is nothing called \"$last\" there.");
+            throw new EditError('/path', Words::say('building.section_edits.there_is_nothing_called_there', [
+                'last' => $last,
+            ]));
         }
         $isList = array_is_list($at) && ($at !== [] || $last === '-');
         if ($last === '-') {
@@ -126,13 +133,16 @@ final readonly class SectionEdits
         if (! in_array($e['model'], $this->library->names(), true)) {
             throw new EditError(
                 '/model',
-                "There is no model \"{$e['model']}\" to include; there are ".
-                    implode(', ', $this->library->names()).
-                    '.',
+                Words::say('building.section_edits.there_is_no_model_to', [
+                    'model' => $e['model'],
+                    'names' => implode(', ', $this->library->names()),
+                ]),
             );
         }
         if (PartEdits::free($d, $e['id']) !== $e['id']) {
-            throw new EditError('/id', "Something is called \"{$e['id']}\" already.");
+            throw new EditError('/id', Words::say('building.section_edits.something_is_called_already', [
+                'id' => $e['id'],
+            ]));
         }
         $d['includes'][] = array_filter(
             [
@@ -160,6 +170,6 @@ final readonly class SectionEdits
                 return $d;
             }
         }
-        throw new EditError('/id', "Nothing that is included is called \"$id\".");
+        throw new EditError('/id', Words::say('building.section_edits.nothing_that_is_included_is', ['id' => $id]));
     }
 }

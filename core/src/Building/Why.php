@@ -12,6 +12,7 @@ use OddSpark\Parts\Ability\Transforms;
 use OddSpark\Parts\Reason as Because;
 use OddSpark\Sequence\Control;
 use OddSpark\Wiring\Nets;
+use OddSpark\Words\Words;
 
 /**
  * Why something is off just now: the chain of what is missing, back to what a person set, what a sensor feels, or what
@@ -52,7 +53,9 @@ final class Why
             }
         }
         foreach ($this->run->plan->those(Burns::class) as $id) {
-            $all[$id] = ['id' => $id, 'title' => 'Fire: '.$id, 'on' => $this->run->slot($id)['lit']];
+            $all[$id] = ['id' => $id, 'title' => Words::say('building.why.fire', [
+                'id' => $id,
+            ]), 'on' => $this->run->slot($id)['lit']];
         }
 
         return array_values($all);
@@ -68,7 +71,7 @@ final class Why
     {
         $this->asked = [];
         if (! isset($this->run->plan->primitives[$id])) {
-            throw new EditError('/of', "There is nothing called \"$id\" to ask about.");
+            throw new EditError('/of', Words::say('building.why.there_is_nothing_called_to', ['id' => $id]));
         }
 
         return $this->reason($id, 0);
@@ -78,7 +81,7 @@ final class Why
     public function reason(string $id, int $depth): array
     {
         if ($depth > self::DEPTH || isset($this->asked[$id])) {
-            return $this->say($this->title($id).': see above.', $id);
+            return $this->say(Words::say('building.why.see_above', ['id' => $this->title($id)]), $id);
         }
         $this->asked[$id] = true;
         if ($this->isIn($id, Decides::class)) {
@@ -136,13 +139,16 @@ final class Why
     {
         $spans = $this->spans($id);
         if ($spans === []) {
-            return $this->say($this->title($id).' is not in the circuit.', $id);
+            return $this->say(Words::say('building.why.is_not_in_the_circuit', ['id' => $this->title($id)]), $id);
         }
         $volts = max(array_map($this->across(...), $spans));
         $fed = array_filter($spans, $this->isFed(...));
         $title = $this->title($id);
         if ($fed !== []) {
-            return $this->say("$title is fed: {$this->volts($volts)} across it.", $id);
+            return $this->say(Words::say('building.why.is_fed_across_it', [
+                'title' => $title,
+                'volts' => $this->volts($volts),
+            ]), $id);
         }
         $best = null;
         foreach ($this->nets->supplies() as $supply) {
@@ -155,22 +161,28 @@ final class Why
             }
         }
         if ($best === null) {
-            return $this->say("$title has no complete path from a supply and back.", $id);
+            return $this->say(Words::say('building.why.has_no_complete_path_from', ['title' => $title]), $id);
         }
         [$supply, $open] = $best;
         if ($open === []) {
             return $this->say(
-                "$title has {$this->volts($volts)} across it: everything on its path is closed, so it is the supply.",
+                Words::say('building.why.has_across_it_everything_on', [
+                    'title' => $title,
+                    'volts' => $this->volts($volts),
+                ]),
                 $id,
                 [$this->supply($supply, $depth)],
             );
         }
 
         return $this->say(
-            "$title has {$this->volts($volts)} across it: ".
-                (count($open) === 1
-                    ? 'one switch on its path is open.'
-                    : count($open).' switches on its path are open.'),
+            Words::say('building.why.has_across_it', [
+                'title' => $title,
+                'volts' => $this->volts($volts),
+                'open' => count($open) === 1
+                    ? Words::say('building.why.one_switch_on_its_path')
+                    : Words::say('building.why.switches_on_its_path_are', ['open' => count($open)]),
+            ]),
             $id,
             array_map(fn (array $e) => $this->switch($e, $depth + 1), $open),
         );
@@ -183,7 +195,10 @@ final class Why
     private function supply(array $supply, int $depth): array
     {
         $dc = in_array($supply['class'], ['millivolt', 'battery'], true);
-        $text = "{$supply['title']} gives {$this->volts($this->run->volts($supply['hot'], $supply['return'], $dc))}.";
+        $text = Words::say('building.why.gives', [
+            'title' => $supply['title'],
+            'volts' => $this->volts($this->run->volts($supply['hot'], $supply['return'], $dc)),
+        ]);
         $primitive = "{$supply['part']}.{$supply['name']}";
 
         return $this->say(
@@ -204,12 +219,14 @@ final class Why
         $title = $this->nets->title($e);
         $key = explode('.', $spec['key'] ?? 'at');
         if (isset($spec['follows']) && $key[0] === 'out' && $this->isIn($spec['follows'], Decides::class)) {
-            return $this->say("$title is open.", $id, [$this->control->reason($spec['follows'], $key[1], $depth)]);
+            return $this->say(Words::say('building.why.is_open', [
+                'title' => $title,
+            ]), $id, [$this->control->reason($spec['follows'], $key[1], $depth)]);
         }
         $why = $this->own($id);
 
         return $this->say(
-            $title.' '.($why->text ?? 'is open.'),
+            $title.' '.($why->text ?? Words::say('building.why.is_open_2')),
             $id,
             array_map(fn (string $next) => $this->reason($next, $depth), $why->because ?? []),
         );

@@ -7,6 +7,7 @@ namespace OddSpark\Building;
 use OddSpark\Parts\Primitive;
 use OddSpark\Sequence\Control;
 use OddSpark\Sequence\Table;
+use OddSpark\Words\Words;
 
 /**
  * Why a control does not give an output: what its table waits for, and why that is not there.
@@ -32,7 +33,7 @@ final readonly class WhyControl
         $title = $this->why->title($id);
         if ($slot['state'] === Control::DARK) {
             return $this->why->say(
-                "$title is without power.",
+                Words::say('building.why_control.is_without_power', ['title' => $title]),
                 $id,
                 $this->input($id, $spec, $table['supply'] ?? '', $depth),
             );
@@ -42,14 +43,15 @@ final readonly class WhyControl
             $table['states'],
             fn (array $r) => $output === null || in_array($output, $r['outputs'], true),
         );
-        $text = "$title is in \"{$row['title']}\"";
+        $text = Words::say('building.why_control.is_in', ['title' => $title, 'title_2' => $row['title']]);
         if ($output !== null) {
             $text .=
                 $giving === []
-                    ? "; no state of its table gives \"$output\"."
-                    : "; it gives \"$output\" only in ".
-                        implode(', ', array_map(fn (array $r) => "\"{$r['title']}\"", array_slice($giving, 0, 4))).
-                        '.';
+                    ? Words::say('building.why_control.no_state_of_its_table', ['output' => $output])
+                    : Words::say('building.why_control.it_gives_only_in', [
+                        'output' => $output,
+                        'giving' => implode(', ', array_map(fn (array $r) => "\"{$r['title']}\"", array_slice($giving, 0, 4))),
+                    ]);
         }
         $words = array_column((new Table($table))->words(), 'lines', 'state')[$slot['state']] ?? [];
         $because = [];
@@ -71,13 +73,17 @@ final readonly class WhyControl
                     ...$inputs,
                     ...$on
                         ? $this->input($id, $spec, (string) $input, $depth)
-                        : [$this->why->say("\"$input\" is still there.", $id)],
+                        : [$this->why->say(Words::say('building.why_control.is_still_there', [
+                            'input' => $input,
+                        ]), $id)],
                 ];
             }
-            $because[] = $this->why->say('It goes on when: '.$words[$i].'.', $id, $inputs);
+            $because[] = $this->why->say(Words::say('building.why_control.it_goes_on_when', [
+                'words' => $words[$i],
+            ]), $id, $inputs);
         }
         if (isset($row['reset']) && $slot['latched']) {
-            $because[] = $this->why->say('It waits for its button.', $id);
+            $because[] = $this->why->say(Words::say('building.why_control.it_waits_for_its_button'), $id);
         }
 
         return $this->why->say($text, $id, array_slice($because, 0, 4));
@@ -123,14 +129,14 @@ final readonly class WhyControl
         $part = substr($id, 0, (int) strrpos($id, '.'));
         if (isset($p['by']) || isset($p['of'])) {
             return [
-                $this->why->say("\"$input\" is not there.", $id, [
+                $this->why->say(Words::say('building.why_control.is_not_there', ['input' => $input]), $id, [
                     $this->why->reason($p['by'] ?? $p['of'], $depth + 1),
                 ]),
             ];
         }
         $between = $p['ac'] ?? $p['dc'] ?? null;
         if ($between === null) {
-            return [$this->why->say("\"$input\" is not there.", $id)];
+            return [$this->why->say(Words::say('building.why_control.is_not_there', ['input' => $input]), $id)];
         }
         $wanted = array_map(fn (string $t) => $this->run->nets->root("$part.$t"), $between);
         $volts = $this->run->volts("$part.$between[0]", "$part.$between[1]", isset($p['dc']));
@@ -138,13 +144,21 @@ final readonly class WhyControl
             $nets = [$this->run->nets->root($e['a']), $this->run->nets->root($e['b'])];
             if ($e['load'] && ($nets === $wanted || array_reverse($nets) === $wanted)) {
                 return [
-                    $this->why->say("\"$input\" has {$this->why->volts($volts)} of {$p['on']} V.", $id, [
+                    $this->why->say(Words::say('building.why_control.has_of_v', [
+                        'input' => $input,
+                        'volts' => $this->why->volts($volts),
+                        'on' => $p['on'],
+                    ]), $id, [
                         $this->why->reason("{$e['part']}.{$e['name']}", $depth + 1),
                     ]),
                 ];
             }
         }
 
-        return [$this->why->say("\"$input\" has {$this->why->volts($volts)} of {$p['on']} V.", $id)];
+        return [$this->why->say(Words::say('building.why_control.has_of_v', [
+            'input' => $input,
+            'volts' => $this->why->volts($volts),
+            'on' => $p['on'],
+        ]), $id)];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Building;
 
 use OddSpark\Appliance\Shapes;
+use OddSpark\Words\Words;
 
 /**
  * One wire of a document changed.
@@ -33,10 +34,11 @@ final class WireChange
         throw new EditError(
             '/wire',
             in_array(explode('.', $id)[0], array_column($d['includes'] ?? [], 'id'), true)
-                ? "Wire \"$id\" belongs to \"".
-                    explode('.', $id)[0].
-                    '", which is included: change it there, or leave it out and draw your own.'
-                : "There is no wire called \"$id\".",
+                ? Words::say('building.wire_change.wire_belongs_to_which_is', [
+                    'id' => $id,
+                    'what' => explode('.', $id)[0],
+                ])
+                : Words::say('building.wire_change.there_is_no_wire_called', ['id' => $id]),
         );
     }
 }

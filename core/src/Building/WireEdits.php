@@ -10,6 +10,7 @@ use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Shapes;
 use OddSpark\Wiring\Nets;
+use OddSpark\Words\Words;
 
 /**
  * Edits of wires: drawn, changed, landed elsewhere, led by hand, bundled, and whole lists of them.
@@ -101,16 +102,20 @@ final readonly class WireEdits
     private function wire(array $d, array $e): array
     {
         if ($e['from'] === $e['to']) {
-            throw new EditError('/to', 'A wire goes from one place to another.');
+            throw new EditError('/to', Words::say('building.wire_edits.a_wire_goes_from_one'));
         }
         foreach ($d['wires'] as $wire) {
             if (in_array([$wire['from'], $wire['to']], [[$e['from'], $e['to']], [$e['to'], $e['from']]], true)) {
-                throw new EditError('/to', "There is a wire between these already: \"{$wire['id']}\".");
+                throw new EditError('/to', Words::say('building.wire_edits.there_is_a_wire_between', [
+                    'id' => $wire['id'],
+                ]));
             }
         }
         $id = $e['id'] ?? self::next($d);
         if (PartEdits::free($d, $id) !== $id) {
-            throw new EditError('/id', "Something is called \"$id\" already.");
+            throw new EditError('/id', Words::say('building.wire_edits.something_is_called_already', [
+                'id' => $id,
+            ]));
         }
         $modes = isset($d['universe']['wire_modes']['open']) ? ['modes' => ['open']] : [];
         $d['wires'][] = self::measured(

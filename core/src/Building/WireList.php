@@ -8,6 +8,7 @@ use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Schema;
 use OddSpark\Appliance\Shapes;
 use OddSpark\Trade\Csv;
+use OddSpark\Words\Words;
 
 /**
  * The wires as a list for a spreadsheet, out and in: one a line, with where it goes from and to.
@@ -53,28 +54,38 @@ final readonly class WireList
         $new = [];
         foreach ($rows as $line => $row) {
             $say = function (string $what) use (&$wrong, $line): void {
-                $wrong[] = "line $line: $what";
+                $wrong[] = Words::say('building.wire_list.line', ['line' => $line, 'what' => $what]);
             };
             $wire = [];
             foreach (['from', 'to'] as $end) {
                 $place = $places[mb_strtolower(trim($row[$end] ?? ''))] ?? null;
                 $place === null
                     ? $say(
-                        ($row[$end] ?? '') === '' ? "\"$end\" is empty" : "there is no place called \"{$row[$end]}\"",
+                        ($row[$end] ?? '') === '' ? Words::say('building.wire_list.is_empty', [
+                            'end' => $end,
+                        ]) : Words::say('building.wire_list.there_is_no_place_called', [
+                            'row' => $row[$end],
+                        ]),
                     )
                     : ($wire[$end] = $place);
             }
             $colour = mb_strtolower(trim($row['colour'] ?? ''));
             $colour === '' || in_array($colour, $colours, true)
                 ? null
-                : $say("\"$colour\" is not a known wire colour: ".implode(', ', $colours));
+                : $say(Words::say('building.wire_list.is_not_a_known_wire', [
+                    'colour' => $colour,
+                    'colours' => implode(', ', $colours),
+                ]));
             foreach (['awg', 'feet', 'mm2', 'metres'] as $figure) {
                 $text = trim($row[$figure] ?? '');
                 if ($text === '') {
                     continue;
                 }
                 if (! is_numeric($text) || (float) $text <= 0) {
-                    $say("\"$figure\" must be a number above zero, not \"$text\"");
+                    $say(Words::say('building.wire_list.must_be_a_number_above', [
+                        'figure' => $figure,
+                        'text' => $text,
+                    ]));
                 } else {
                     $wire[$figure] = $figure === 'awg' ? (int) $text : (float) $text;
                 }
@@ -85,7 +96,7 @@ final readonly class WireList
                 }
             }
             if (isset($wire['id']) && preg_match('/^[a-z0-9][a-z0-9.-]*$/', $wire['id']) !== 1) {
-                $say("\"{$wire['id']}\" cannot be a wire's id: small letters, figures and hyphens");
+                $say(Words::say('building.wire_list.cannot_be_a_wire_s', ['id' => $wire['id']]));
             }
             $new[] = $wire + ($colour === '' ? [] : ['colour' => $colour]);
         }
@@ -93,10 +104,10 @@ final readonly class WireList
             $more = count($wrong) - self::TOLD;
             throw new EditError(
                 '/csv',
-                'Nothing was imported. '.
-                    ucfirst(implode('; ', array_slice($wrong, 0, self::TOLD))).
-                    ($more > 0 ? "; and $more more" : '').
-                    '.',
+                Words::say('building.wire_list.nothing_was_imported', [
+                    'wrong' => ucfirst(implode('; ', array_slice($wrong, 0, self::TOLD))),
+                    'words' => $more > 0 ? Words::say('building.wire_list.and_more', ['more' => $more]) : '',
+                ]),
             );
         }
         $edits = new WireEdits($this->library);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Drawing;
 
+use OddSpark\Words\Words;
+
 /**
  * A sequence in time as SVG: a lane for each thing that can be seen or heard, and one for each control's
  * states. The same lanes as the tape in the browser; the colours are the paper theme's.
@@ -88,9 +90,10 @@ final class Chart
             );
         }
         $this->svg[] = sprintf(
-            '<text x="%d" y="%d" text-anchor="end" fill="#655b4c">minutes and seconds after the arrival</text>',
+            '<text x="%d" y="%d" text-anchor="end" fill="#655b4c">%s</text>',
             $this->width - 8,
             $height - 6,
+            self::text(Words::say('drawing.chart.minutes_and_seconds')),
         );
     }
 

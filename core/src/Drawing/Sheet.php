@@ -6,6 +6,7 @@ namespace OddSpark\Drawing;
 
 use OddSpark\Appliance\Medium;
 use OddSpark\Appliance\Model;
+use OddSpark\Words\Words;
 
 /** The board and the ladder as SVG, for paper: with each wire's colour in words beside it. */
 final class Sheet
@@ -24,8 +25,6 @@ final class Sheet
         'bare' => '#b0672b',
         'green-yellow' => '#5f9a1f',
     ];
-
-    private const CAUTION = 'Simulation. On real equipment follow the maker\'s instructions and local codes, and work under a licensed person.';
 
     /** How broad a pipe is drawn, its colour and its pattern, by what flows in it; seats are thin and dotted. */
     private const PIPES = [
@@ -61,7 +60,7 @@ final class Sheet
         foreach ($board['wires'] as $wire) {
             [$in, $out] = $wire['bundled'] ?? [null, null];
             if ($in !== null) {
-                $svg[] = self::run(array_slice($wire['points'], $in, $out - $in + 1), self::BUNDLE, 9, 'wires run hidden');
+                $svg[] = self::run(array_slice($wire['points'], $in, $out - $in + 1), self::BUNDLE, 9, Words::say('drawing.sheet.wires_run_hidden'));
             }
         }
         foreach ($board['wires'] as $wire) {
@@ -198,7 +197,7 @@ final class Sheet
             "\n</g>\n<text x=\"16\" y=\"".
             ($all - 8).
             '" font-size="11" fill="#5f574b">'.
-            self::text(self::CAUTION).
+            self::text(Words::say('drawing.sheet.caution')).
             "</text>\n</svg>\n";
     }
 

@@ -6,6 +6,7 @@ namespace OddSpark\Faults;
 
 use OddSpark\Appliance\Signs;
 use OddSpark\Parts\Primitive;
+use OddSpark\Words\Words;
 
 /**
  * One way in which one part can be bad: what it changes in the appliance, and nothing of what that causes.
@@ -87,6 +88,6 @@ final readonly class Fault
 
     public static function none(): self
     {
-        return new self(self::HEALTHY, '', '', null, 'nothing wrong', 'healthy', [], 0.5, '');
+        return new self(self::HEALTHY, '', '', null, Words::say('faults.fault.nothing_wrong'), 'healthy', [], 0.5, '');
     }
 }

@@ -8,6 +8,7 @@ use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\FaultMode;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Shapes;
+use OddSpark\Words\Words;
 
 /**
  * All the single faults that a model can have, the healthy appliance first.
@@ -80,12 +81,11 @@ final class FaultSet
         $wireModes = $model->wireModes();
         foreach ($model->wires() as $wire) {
             foreach ($wire->modes as $mode) {
-                $label = sprintf(
-                    '%s wire %s to %s',
-                    ucfirst($wire->colour),
-                    $model->placeName($wire->from),
-                    $model->placeName($wire->to),
-                );
+                $label = Words::say('faults.fault_set.wire_to', [
+                    'colour' => ucfirst($wire->colour),
+                    'place_name' => $model->placeName($wire->from),
+                    'place_name_2' => $model->placeName($wire->to),
+                ]);
                 $add($wire->id, $label, $mode, $wireModes[$mode], 'wires', $wire->id);
             }
         }
@@ -142,12 +142,11 @@ final class FaultSet
         $weight = $overrides[$id] ?? $found['weight'];
         if (isset($found['jumper'])) {
             [$a, $b] = $found['jumper'];
-            $title = sprintf(
-                '%s: an earlier jumper from %s to %s',
-                $model->parts()[$found['part']]->label,
-                $model->placeName($a),
-                $model->placeName($b),
-            );
+            $title = Words::say('faults.fault_set.an_earlier_jumper_from_to', [
+                'label' => $model->parts()[$found['part']]->label,
+                'place_name' => $model->placeName($a),
+                'place_name_2' => $model->placeName($b),
+            ]);
 
             return new Fault(
                 $id,
@@ -175,8 +174,14 @@ final class FaultSet
             $set["$wire.body.elsewhere"] = $end;
         }
         $title = isset($found['swapped'])
-            ? sprintf('%s and %s: swapped', ucfirst($model->placeName($moved[0][0])), $model->placeName($moved[1][0]))
-            : sprintf('%s: landed on %s', ucfirst($model->placeName($found['end'])), $model->placeName($found['on']));
+            ? Words::say('faults.fault_set.and_swapped', [
+                'place_name' => ucfirst($model->placeName($moved[0][0])),
+                'place_name_2' => $model->placeName($moved[1][0]),
+            ])
+            : Words::say('faults.fault_set.landed_on', [
+                'place_name' => ucfirst($model->placeName($found['end'])),
+                'place_name_2' => $model->placeName($found['on']),
+            ]);
 
         return new Fault(
             $id,
@@ -263,7 +268,7 @@ final class FaultSet
         if (count($compound->members) !== count($c['faults'])) {
             throw new DocumentError(
                 "$pointer/faults",
-                'Must be different faults, the healthy appliance not among them.',
+                Words::say('faults.fault_set.must_be_different_faults_the'),
             );
         }
 
@@ -295,7 +300,11 @@ final class FaultSet
         $near = array_filter(array_keys($this->faults), fn (string $f) => str_starts_with($f, "$part:"));
 
         return $near === []
-            ? "There is no fault \"$id\": no part or wire \"$part\" with modes of its own is in this model."
-            : "There is no fault \"$id\"; \"$part\" has ".implode(', ', $near).'.';
+            ? Words::say('faults.fault_set.there_is_no_fault_no', ['id' => $id, 'part' => $part])
+            : Words::say('faults.fault_set.there_is_no_fault_has', [
+                'id' => $id,
+                'part' => $part,
+                'near' => implode(', ', $near),
+            ]);
     }
 }

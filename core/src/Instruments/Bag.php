@@ -7,6 +7,7 @@ namespace OddSpark\Instruments;
 use OddSpark\Meter\Mode;
 use OddSpark\Meter\Reading;
 use OddSpark\Meter\Scale;
+use OddSpark\Words\Words;
 
 /**
  * The instruments there are: the only list of them.
@@ -73,7 +74,9 @@ final class Bag
     public static function atTap(string $key, bool $metric = false): AtTap
     {
         $instrument = self::atTaps()[$key]
-            ?? throw new \OutOfBoundsException("There is no instrument called \"$key\".");
+            ?? throw new \OutOfBoundsException(Words::say('instruments.bag.there_is_no_instrument_called', [
+                'key' => $key,
+            ]));
 
         return $metric ? new ($instrument::class)(true) : $instrument;
     }
@@ -115,7 +118,7 @@ final class Bag
 
         return $instrument instanceof Scale
             ? $instrument
-            : throw new \OutOfBoundsException("Nothing is read on \"$key\".");
+            : throw new \OutOfBoundsException(Words::say('instruments.bag.nothing_is_read_on', ['key' => $key]));
     }
 
     /**

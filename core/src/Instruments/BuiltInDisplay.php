@@ -17,8 +17,6 @@ final readonly class BuiltInDisplay extends AtTap
 {
     public const KEY = 'display';
 
-    public const TITLE = 'Its display';
-
     public const MINUTES = 0.2;
 
     protected const SIGNED = true;

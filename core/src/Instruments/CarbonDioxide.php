@@ -11,8 +11,6 @@ final readonly class CarbonDioxide extends AtTap
 {
     public const KEY = 'analyser_co2';
 
-    public const TITLE = 'Combustion analyser, CO₂';
-
     public const MINUTES = 2.0;
 
     protected function made(bool $metric): Specification

@@ -11,8 +11,6 @@ final readonly class CarbonMonoxide extends AtTap
 {
     public const KEY = 'analyser_co';
 
-    public const TITLE = 'Combustion analyser, CO';
-
     public const MINUTES = 2.0;
 
     protected function made(bool $metric): Specification

@@ -15,8 +15,6 @@ final readonly class ClampMeter extends Instrument implements Scale
 {
     public const KEY = 'clamp';
 
-    public const TITLE = 'Clamp';
-
     public const MINUTES = 0.3;
 
     public function key(): string

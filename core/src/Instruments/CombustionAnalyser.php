@@ -11,8 +11,6 @@ final readonly class CombustionAnalyser extends AtTap
 {
     public const KEY = 'analyser';
 
-    public const TITLE = 'Combustion analyser';
-
     public const MINUTES = 4.0;
 
     protected function made(bool $metric): Specification

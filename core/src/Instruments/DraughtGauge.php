@@ -14,8 +14,6 @@ final readonly class DraughtGauge extends AtTap
 {
     public const KEY = 'draught';
 
-    public const TITLE = 'Draft gauge';
-
     public const MINUTES = 2.0;
 
     protected const SIGNED = true;

@@ -11,8 +11,6 @@ final readonly class Efficiency extends AtTap
 {
     public const KEY = 'analyser_efficiency';
 
-    public const TITLE = 'Combustion analyser, efficiency';
-
     public const MINUTES = 2.0;
 
     protected function made(bool $metric): Specification

@@ -14,8 +14,6 @@ final readonly class Manometer extends AtTap
 {
     public const KEY = 'gauge';
 
-    public const TITLE = 'Manometer';
-
     public const MINUTES = 2.0;
 
     protected const SIGNED = true;

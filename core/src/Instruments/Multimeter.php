@@ -22,8 +22,6 @@ final readonly class Multimeter extends Instrument
 {
     public const KEY = 'meter';
 
-    public const TITLE = 'Meter';
-
     public const MINUTES = 0.3;
 
     public function isOn(BenchState $state): bool

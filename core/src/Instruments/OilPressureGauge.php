@@ -11,8 +11,6 @@ final readonly class OilPressureGauge extends AtTap
 {
     public const KEY = 'oil_gauge';
 
-    public const TITLE = 'Oil pressure gauge';
-
     public const MINUTES = 4.0;
 
     protected function made(bool $metric): Specification

@@ -11,8 +11,6 @@ final readonly class SmokePump extends AtTap
 {
     public const KEY = 'smoke';
 
-    public const TITLE = 'Smoke pump';
-
     public const MINUTES = 3.0;
 
     protected function made(bool $metric): Specification

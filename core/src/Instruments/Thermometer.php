@@ -11,8 +11,6 @@ final readonly class Thermometer extends AtTap
 {
     public const KEY = 'probe';
 
-    public const TITLE = 'Thermometer';
-
     public const MINUTES = 1.0;
 
     protected const SIGNED = true;

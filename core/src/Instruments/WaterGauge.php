@@ -11,8 +11,6 @@ final readonly class WaterGauge extends AtTap
 {
     public const KEY = 'water_gauge';
 
-    public const TITLE = 'Water pressure gauge';
-
     public const MINUTES = 2.0;
 
     protected function made(bool $metric): Specification

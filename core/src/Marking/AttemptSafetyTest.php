@@ -11,6 +11,7 @@ use OddSpark\Faults\Fault;
 use OddSpark\Parts\Ability\Burns;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
+use OddSpark\Words\Words;
 
 /**
  * Which safeties were made to act after the last repair, and whether each then stopped the fuel: read off a run
@@ -70,7 +71,7 @@ final class AttemptSafetyTest
     public function label(string $id): string
     {
         return $id === self::FLAME
-            ? 'the flame proving'
+            ? Words::say('marking.attempt_safety_test.the_flame_proving')
             : $this->plan->model->part(substr($id, 0, (int) strrpos($id, '.')))->label;
     }
 

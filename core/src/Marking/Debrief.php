@@ -9,6 +9,7 @@ use OddSpark\Acts\Notes\Report;
 use OddSpark\Marking\Lines\Trace;
 use OddSpark\Suspects\Choice;
 use OddSpark\Suspects\Suspects;
+use OddSpark\Words\Words;
 
 /**
  * An attempt gone over entry by entry: what was known, what each said, what would have told more, where it was won or
@@ -67,17 +68,20 @@ final readonly class Debrief
             ? $this->account->wording->entry(...$this->account->seen->entries[$i])
             : '';
         $rows = array_filter([
-            'Cause' => $act->get('cause') === null ? 'nothing found wrong' : $part($act->get('cause')),
-            'Work done' => implode(', ', array_map($part, $act->get('done') ?? [])),
-            'Read before' => $read($act->get('before')),
-            'Read after' => $read($act->get('after')),
-            'Parts' => (string) $act->get('parts'),
-            'Minutes' => (string) $act->get('minutes'),
-            'Remarks' => (string) $act->get('words'),
+            'cause' => $act->get('cause') === null ? Words::say('marking.debrief.nothing_found_wrong') : $part($act->get('cause')),
+            'work_done' => implode(', ', array_map($part, $act->get('done') ?? [])),
+            'read_before' => $read($act->get('before')),
+            'read_after' => $read($act->get('after')),
+            'parts' => (string) $act->get('parts'),
+            'minutes' => (string) $act->get('minutes'),
+            'remarks' => (string) $act->get('words'),
         ], fn (string $text): bool => $text !== '');
 
         return array_map(
-            fn (string $label, string $text): array => ['label' => $label, 'text' => $text],
+            fn (string $what, string $text): array => [
+                'label' => Words::say("marking.debrief.report.$what"),
+                'text' => $text,
+            ],
             array_keys($rows),
             array_values($rows),
         );
@@ -117,7 +121,7 @@ final readonly class Debrief
                 $step->best,
             ),
             'flaws' => array_values(array_diff_key($step->flaws, ['chassis' => 1])),
-            'dangers' => array_map(fn (string $d) => Danger::TEXT[$d], $outcome->dangers),
+            'dangers' => array_map(fn (string $d) => Danger::text($d), $outcome->dangers),
         ];
     }
 
@@ -170,12 +174,11 @@ final readonly class Debrief
             $turns[] = [
                 'entry' => $i,
                 'bits' => round($bits, 2),
-                'text' => sprintf(
-                    '%s: from %d suspects to %d.',
-                    $this->account->wording->act($this->account->act($i)),
-                    $this->account->steps[$i]->before->count(),
-                    $this->account->steps[$i]->after->count(),
-                ),
+                'text' => Words::say('marking.debrief.from_suspects_to', [
+                    'act' => $this->account->wording->act($this->account->act($i)),
+                    'before' => $this->account->steps[$i]->before->count(),
+                    'after' => $this->account->steps[$i]->after->count(),
+                ]),
             ];
         }
 
@@ -201,11 +204,10 @@ final readonly class Debrief
             $turns[] = [
                 'entry' => $i,
                 'bits' => round($bits, 2),
-                'text' => sprintf(
-                    '%s; %s would have told more.',
-                    $this->account->wording->act($this->account->act($i)),
-                    $this->account->steps[$i]->best[0]->said($this->account->wording),
-                ),
+                'text' => Words::say('marking.debrief.would_have_told_more', [
+                    'act' => $this->account->wording->act($this->account->act($i)),
+                    'wording' => $this->account->steps[$i]->best[0]->said($this->account->wording),
+                ]),
             ];
         }
 

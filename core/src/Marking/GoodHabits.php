@@ -11,19 +11,20 @@ use OddSpark\Acts\Quality;
 use OddSpark\Acts\Safety\ProveDead;
 use OddSpark\Appliance\Model;
 use OddSpark\Meter\Mode;
+use OddSpark\Words\Words;
 
 /** Habits of those who trace well, as far as a log can show them: each said once, at the entry that shows it. */
 final readonly class GoodHabits
 {
-    public const TEXT = [
-        'foretold' => 'Said what the reading should be before it was taken.',
-        'leads-proved' => 'Proved the leads on themselves, or on what is live, before trusting a zero.',
-        'watched-twice' => 'Watched the short event twice.',
-        'halved' => 'Split the suspects about in half with one act.',
-        'zero-first' => 'Read zero volts before touching it.',
-        'compared' => 'Compared it with the same part next to it.',
-        'before-and-after' => 'Read the same places as found and as left.',
-        'next-cause' => 'Looked further after the first repair.',
+    public const ALL = [
+        'foretold',
+        'leads-proved',
+        'watched-twice',
+        'halved',
+        'zero-first',
+        'compared',
+        'before-and-after',
+        'next-cause',
     ];
 
     /** Figures under which a meter in volts shows nothing, V. */
@@ -40,7 +41,7 @@ final readonly class GoodHabits
 
     public function __construct(private AttemptReview $account) {}
 
-    /** @return array<string, int> the entry that shows each, by id of {@see TEXT}, in the order in which they came */
+    /** @return array<string, int> the entry that shows each, by id of {@see ALL}, in the order in which they came */
     public function shown(): array
     {
         $found = array_filter([
@@ -63,7 +64,7 @@ final readonly class GoodHabits
     {
         $told = [];
         foreach ($this->shown() as $habit => $entry) {
-            $told[] = Line::say(self::TEXT[$habit], $entry);
+            $told[] = Line::say(Words::say("marking.good_habits.$habit"), $entry);
         }
 
         return $told;

@@ -12,6 +12,7 @@ use OddSpark\Faults\Fault;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Perception;
+use OddSpark\Words\Words;
 
 /**
  * A heating cycle of the appliance with nothing wrong in it: what stands where, and when. Run when it is first asked.
@@ -46,8 +47,11 @@ final class HealthyCycle
 
         return match (true) {
             $from === null => null,
-            $to === null => 'from '.self::clock($from).' on',
-            default => 'from '.self::clock($from).' to '.self::clock($to),
+            $to === null => Words::say('marking.healthy_cycle.from_on', ['clock' => self::clock($from)]),
+            default => Words::say('marking.healthy_cycle.from_to', [
+                'clock' => self::clock($from),
+                'clock_2' => self::clock($to),
+            ]),
         };
     }
 

@@ -11,6 +11,7 @@ use OddSpark\Bench\Wording;
 use OddSpark\Parts\Ability\Decides;
 use OddSpark\Suspects\BestReading;
 use OddSpark\Suspects\Tracker;
+use OddSpark\Words\Words;
 
 /**
  * A hint, from what has been seen and nothing else: two faults that have shown the same get the same hint.
@@ -30,10 +31,10 @@ final readonly class Hint
     {
         $suspects = $tracker->suspects();
         if ($suspects->count() === 0) {
-            return 'No single fault explains everything you have seen. Think of two at once.';
+            return Words::say('marking.hint.no_single_fault_explains_everything');
         }
         if ($suspects->count() === 1 || $suspects->entropy() <= AttemptReview::SETTLED_BITS) {
-            return 'You have seen enough. Go over your readings: only one fault explains them all.';
+            return Words::say('marking.hint.you_have_seen_enough_go');
         }
 
         return match ($grade) {
@@ -57,22 +58,24 @@ final readonly class Hint
         }
         arsort($steps);
         $table = $this->plan->primitives[$control]['spec']['table']['states'];
-        $title = fn (string $state): string => $table[$state]['title'] ?? 'without power';
+        $title = fn (string $state): string => $table[$state]['title'] ?? Words::say('marking.hint.without_power');
         $first = (string) array_key_first($steps);
 
         return reset($steps) > 0.75
-            ? "From what you have seen, the control is at “{$title(
-                $first,
-            )}”. What should happen next, and what proves it?"
-            : 'What you have seen fits several steps: '.
-                    implode(
-                        ', ',
-                        array_map(
-                            fn (int|string $s) => "“{$title((string) $s)}”",
-                            array_slice(array_keys($steps), 0, 3),
-                        ),
-                    ).
-                    '. Find out how far it gets.';
+            ? Words::say('marking.hint.from_what_you_have_seen', [
+                'first' => $title(
+                    $first,
+                ),
+            ])
+            : Words::say('marking.hint.what_you_have_seen_fits', [
+                'steps' => implode(
+                    ', ',
+                    array_map(
+                        fn (int|string $s) => "“{$title((string) $s)}”",
+                        array_slice(array_keys($steps), 0, 3),
+                    ),
+                ),
+            ]);
     }
 
     /** In which circuit most of what is left lies. */
@@ -82,22 +85,21 @@ final readonly class Hint
         $of = $this->circuits($tracker);
         foreach ($tracker->suspects()->ranked() as $id => $share) {
             $part = explode(':', (string) $id)[0];
-            $circuits[$of[$part] ?? 'air, fuel and water'] =
-                ($circuits[$of[$part] ?? 'air, fuel and water'] ?? 0.0) + $share;
+            $circuits[$of[$part] ?? 'rest'] =
+                ($circuits[$of[$part] ?? 'rest'] ?? 0.0) + $share;
         }
         arsort($circuits);
         $first = (string) array_key_first($circuits);
 
-        return sprintf(
-            'Most of what is left, %d %%, is in %s.',
-            (int) round(100 * $circuits[$first]),
-            match ($first) {
-                'line' => 'the line-voltage circuit',
-                'control' => 'the control circuit',
-                'small' => 'the proving circuit: flame or millivolts',
-                default => $first,
+        return Words::say('marking.hint.most_of_what_is_left', [
+            'what' => (int) round(100 * $circuits[$first]),
+            'words' => match ($first) {
+                'line' => Words::say('marking.hint.the_line_voltage_circuit'),
+                'control' => Words::say('marking.hint.the_control_circuit'),
+                'small' => Words::say('marking.hint.the_proving_circuit_flame_or'),
+                default => Words::say('marking.hint.air_fuel_and_water'),
             },
-        );
+        ]);
     }
 
     private function reading(Tracker $tracker): string
@@ -106,8 +108,10 @@ final readonly class Hint
             (new BestReading($this->plan))->rank($tracker->candidates(), $tracker->suspects()->weights, 1)[0] ?? null;
 
         return $best === null || $best->bits <= AttemptReview::SETTLED_BITS
-            ? 'Nothing within reach tells much now: open what is shut, or wait for the next step.'
-            : ucfirst($best->said(new Wording($this->plan->model))).' would tell you the most now.';
+            ? Words::say('marking.hint.nothing_within_reach_tells_much')
+            : Words::say('marking.hint.would_tell_you_the_most', [
+                'what' => ucfirst($best->said(new Wording($this->plan->model))),
+            ]);
     }
 
     /**

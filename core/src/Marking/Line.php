@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Marking;
 
+use OddSpark\Words\Words;
+
 /** One line of a mark: a share of its weight, and the sentences that say why. */
 final readonly class Line
 {
@@ -18,7 +20,7 @@ final readonly class Line
     {
         return [
             'id' => $this->id,
-            'title' => Rules::LINES[$this->id],
+            'title' => Words::say("marking.line.$this->id"),
             'share' => round($this->share, 3),
             'weight' => $weight,
             'points' => round($this->share * $weight, 1),

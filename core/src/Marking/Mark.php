@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Marking;
 
+use OddSpark\Words\Words;
+
 /** A mark under one set of house rules. */
 final readonly class Mark
 {
@@ -62,7 +64,7 @@ final readonly class Mark
                 return $line;
             }
         }
-        throw new \OutOfBoundsException("These rules give no line \"$id\".");
+        throw new \OutOfBoundsException(Words::say('marking.mark.these_rules_give_no_line', ['id' => $id]));
     }
 
     /** @return array<string, mixed> */
@@ -72,7 +74,7 @@ final readonly class Mark
             'total' => round($this->total(), 1),
             'passed' => $this->passed(),
             'verdict' => $this->verdict,
-            'not_passed' => array_map(fn (string $cap) => Rules::CAPS[$cap], $this->caps),
+            'not_passed' => array_values(Words::each('marking.cap', $this->caps)),
             'hints' => ['taken' => $this->hints, 'points' => $this->paid()],
             'call_back' => $this->callBack,
             'habits' => $this->habits,

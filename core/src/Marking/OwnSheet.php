@@ -7,6 +7,7 @@ namespace OddSpark\Marking;
 use OddSpark\Acts\Act;
 use OddSpark\Acts\Notes\WriteDown;
 use OddSpark\Meter\Reading;
+use OddSpark\Words\Words;
 
 /**
  * The sheet that a person keeps himself: each row against what the instruments showed before it was written.
@@ -73,10 +74,18 @@ final readonly class OwnSheet
         $written = "{$row->get('value')} $unit";
 
         return match (true) {
-            $found['unit'] !== null => "Wrong unit written down: $written; the display said {$found['unit']}.",
-            $found['figure'] !== null => "Misread: $written was written down; the display said {$found['figure']}.",
-            $found['place'] !== null => "Wrong place written down: $written was read, but not there.",
-            default => "Nothing like $written had been read.",
+            $found['unit'] !== null => Words::say('marking.own_sheet.wrong_unit_written_down_the', [
+                'written' => $written,
+                'unit' => $found['unit'],
+            ]),
+            $found['figure'] !== null => Words::say('marking.own_sheet.misread_was_written_down_the', [
+                'written' => $written,
+                'figure' => $found['figure'],
+            ]),
+            $found['place'] !== null => Words::say('marking.own_sheet.wrong_place_written_down_was', [
+                'written' => $written,
+            ]),
+            default => Words::say('marking.own_sheet.nothing_like_had_been_read', ['written' => $written]),
         };
     }
 

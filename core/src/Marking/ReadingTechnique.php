@@ -16,6 +16,7 @@ use OddSpark\Meter\Reading;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\InformationGain;
+use OddSpark\Words\Words;
 
 /**
  * How well a reading was taken, judged at its moment by what each suspect's circuit then offers: never by the fault.
@@ -73,17 +74,17 @@ final class ReadingTechnique
             return [];
         }
         if ($reading->unsteady) {
-            return ['loose' => 'The display was not steady: a lead did not touch.'];
+            return ['loose' => Words::say('marking.reading_technique.the_display_was_not_steady')];
         }
         if ($reading->live) {
             return $act->name === 'dial'
                 ? []
-                : ['live' => 'Ohms taken on a live circuit: the reading means nothing.'];
+                : ['live' => Words::say('marking.reading_technique.ohms_taken_on_a_live')];
         }
         $found = [];
         if ($mode->isSeries()) {
             if (! $this->isInSeries($state, $red, $black)) {
-                $found['series'] = 'A current range goes in series, at a lifted wire end. Placed like this it reads another path.';
+                $found['series'] = Words::say('marking.reading_technique.a_current_range_goes_in');
             }
 
             return $found;
@@ -139,7 +140,7 @@ final class ReadingTechnique
             }
         }
 
-        return ['range' => 'The range picked by hand is too small: OL here does not mean open.'];
+        return ['range' => Words::say('marking.reading_technique.the_range_picked_by_hand')];
     }
 
     /**
@@ -159,7 +160,7 @@ final class ReadingTechnique
             $isFed = $isFed || $s->acVolts($a, $b) > self::FED_V;
         }
 
-        return $isFed ? ['mode' => 'Volts DC on an AC circuit: it reads near zero, good or bad.'] : [];
+        return $isFed ? ['mode' => Words::say('marking.reading_technique.volts_dc_on_an_ac')] : [];
     }
 
     /**
@@ -183,7 +184,9 @@ final class ReadingTechnique
 
         return $stands === null
             ? []
-            : ['moment' => "Nothing can be read there at that moment; in a good start it can, $stands."];
+            : ['moment' => Words::say('marking.reading_technique.nothing_can_be_read_there', [
+                'stands' => $stands,
+            ])];
     }
 
     /**
@@ -218,7 +221,7 @@ final class ReadingTechnique
 
         return $alone > $as + self::MORE_BITS
             ? [
-                'isolation' => 'Something in parallel is read with the part: lift one end of the part first.',
+                'isolation' => Words::say('marking.reading_technique.something_in_parallel_is_read'),
             ]
             : [];
     }
@@ -291,10 +294,9 @@ final class ReadingTechnique
         return $asked === 0
             ? []
             : [
-                'ghost' => sprintf(
-                    '%s from a source that can carry nothing: at low impedance it falls to near nothing, and it was not checked.',
-                    $reading->text(),
-                ),
+                'ghost' => Words::say('marking.reading_technique.from_a_source_that_can', [
+                    'reading' => $reading->text(),
+                ]),
             ];
     }
 
@@ -312,7 +314,7 @@ final class ReadingTechnique
             return [];
         }
         $place = $on[0] ? $black : $red;
-        $found = ['chassis' => 'One lead was on chassis metal, not on the circuit\'s own common.'];
+        $found = ['chassis' => Words::say('marking.reading_technique.one_lead_was_on_chassis')];
         [$part, $terminal] = Model::split($place);
         $worth = function (string $to) use ($place, $candidates, $weights): float {
             $values = array_map(
@@ -331,7 +333,7 @@ final class ReadingTechnique
                 $worth("$part.$other") > $metal + self::MORE_BITS
             ) {
                 $found['floating'] =
-                    'From there to chassis metal the reading says little; across the part\'s own two terminals it says more.';
+                    Words::say('marking.reading_technique.from_there_to_chassis_metal');
                 break;
             }
         }

@@ -6,6 +6,7 @@ namespace OddSpark\Marking;
 
 use OddSpark\Acts\Catalogue;
 use OddSpark\Acts\Danger;
+use OddSpark\Words\Words;
 
 /**
  * House rules: what each line weighs, what a pass is, which school is followed. Named and versioned; an attempt keeps
@@ -15,31 +16,31 @@ final readonly class Rules
 {
     /** Lines of a mark, in order, with their titles. */
     public const LINES = [
-        'safety' => 'Safety',
-        'basics' => 'Basics first',
-        'technique' => 'Technique',
-        'trace' => 'Trace',
-        'reasoning' => 'Reasoning',
-        'finding' => 'Finding',
-        'repair' => 'Repair',
-        'verify' => 'Verify and restore',
-        'money' => 'Time and money',
-        'habits' => 'Good habits',
-        'report' => 'Closing report',
+        'safety',
+        'basics',
+        'technique',
+        'trace',
+        'reasoning',
+        'finding',
+        'repair',
+        'verify',
+        'money',
+        'habits',
+        'report',
     ];
 
     /** What a mark cannot be passed with, whatever its sum. */
     public const CAPS = [
-        'unsafe' => 'an unsafe act was done',
-        'fault_left' => 'the fault was not repaired',
-        'guess' => 'the named fault was a guess, or already ruled out',
-        'called_back' => 'the customer calls back',
-        'swapped' => 'a part was replaced without proof',
-        'swept' => 'readings were taken everywhere, and most told nothing',
+        'unsafe',
+        'fault_left',
+        'guess',
+        'called_back',
+        'swapped',
+        'swept',
     ];
 
     /** What a trainee may have beside him. */
-    public const PAPERS = ['ladder' => 'the ladder', 'card' => 'the code card'];
+    public const PAPERS = ['ladder', 'card'];
 
     /** Grades of a hint, from the least to the most that it tells. */
     public const HINTS = ['where', 'circuit', 'reading'];
@@ -81,7 +82,7 @@ final readonly class Rules
     public static function of(array $json): self
     {
         if (($json['odd_spark_rules'] ?? null) !== 1) {
-            throw new RulesError('/odd_spark_rules', 'Must be 1, the version of this format.');
+            throw new RulesError('/odd_spark_rules', Words::say('marking.rules.must_be_1_the_version'));
         }
         $known = [
             'odd_spark_rules',
@@ -102,26 +103,26 @@ final readonly class Rules
             'own_sheet',
         ];
         foreach (array_diff(array_keys($json), $known) as $key) {
-            throw new RulesError("/$key", 'Not known here.');
+            throw new RulesError("/$key", Words::say('marking.rules.not_known_here'));
         }
         if (! is_string($json['name'] ?? null) || preg_match('/^[a-z0-9][a-z0-9-]{0,39}$/', $json['name']) !== 1) {
-            throw new RulesError('/name', 'Must be letters, digits and dashes, at most 40.');
+            throw new RulesError('/name', Words::say('marking.rules.must_be_letters_digits_and'));
         }
         if (! is_string($json['title'] ?? null) || trim($json['title']) === '' || mb_strlen($json['title']) > 80) {
-            throw new RulesError('/title', 'Must be said, in at most 80 letters.');
+            throw new RulesError('/title', Words::say('marking.rules.must_be_said_in_at'));
         }
         if (! is_int($json['version'] ?? null) || $json['version'] < 1) {
-            throw new RulesError('/version', 'Must be a whole number from 1.');
+            throw new RulesError('/version', Words::say('marking.rules.must_be_a_whole_number'));
         }
         $weights = [];
-        foreach (array_keys(self::LINES) as $line) {
+        foreach (self::LINES as $line) {
             $weights[$line] = self::number($json['weights'][$line] ?? 0, "/weights/$line", 0, 100);
         }
-        foreach (array_diff(array_keys($json['weights'] ?? []), array_keys(self::LINES)) as $line) {
-            throw new RulesError("/weights/$line", 'There is no such line.');
+        foreach (array_diff(array_keys($json['weights'] ?? []), self::LINES) as $line) {
+            throw new RulesError("/weights/$line", Words::say('marking.rules.there_is_no_such_line'));
         }
         if (array_sum($weights) <= 0) {
-            throw new RulesError('/weights', 'At least one line must weigh something.');
+            throw new RulesError('/weights', Words::say('marking.rules.at_least_one_line_must'));
         }
         $caps = $json['not_passed'] ?? ($json['unsafe_never_passes'] ?? false ? ['unsafe'] : []);
         $verify = ($json['verify'] ?? []) + [
@@ -131,15 +132,15 @@ final readonly class Rules
             'restore' => true,
         ];
         if (! in_array($verify['safeties'], ['none', 'one', 'each'], true)) {
-            throw new RulesError('/verify/safeties', 'Must be none, one or each.');
+            throw new RulesError('/verify/safeties', Words::say('marking.rules.must_be_none_one_or'));
         }
         foreach (['cycle', 'reading', 'restore'] as $what) {
             if (! is_bool($verify[$what])) {
-                throw new RulesError("/verify/$what", 'Must be true or false.');
+                throw new RulesError("/verify/$what", Words::say('marking.rules.must_be_true_or_false'));
             }
         }
         if (! is_bool($json['own_sheet'] ?? false)) {
-            throw new RulesError('/own_sheet', 'Must be true or false.');
+            throw new RulesError('/own_sheet', Words::say('marking.rules.must_be_true_or_false'));
         }
         $budget = ($json['budget'] ?? []) + ['minutes' => 90, 'parts' => 1, 'call_backs' => 0];
         $hints = ($json['hints'] ?? []) + ['where' => 3, 'circuit' => 6, 'reading' => 10];
@@ -150,10 +151,10 @@ final readonly class Rules
             $json['title'],
             self::number($json['pass_mark'] ?? null, '/pass_mark', 0, 100),
             $weights,
-            self::listed($caps, '/not_passed', array_keys(self::CAPS)),
+            self::listed($caps, '/not_passed', self::CAPS),
             self::listed($json['stops'] ?? [], '/stops', array_keys(Danger::stoppable())),
             self::listed($json['barred'] ?? [], '/barred', array_keys(Catalogue::barrable())),
-            self::listed($json['papers'] ?? array_keys(self::PAPERS), '/papers', array_keys(self::PAPERS)),
+            self::listed($json['papers'] ?? self::PAPERS, '/papers', self::PAPERS),
             Schools::of($json['schools'] ?? []),
             [
                 'cycle' => $verify['cycle'],
@@ -199,7 +200,10 @@ final readonly class Rules
     private static function number(mixed $value, string $pointer, float $least, float $most): float
     {
         if (! is_int($value) && ! is_float($value) || $value < $least || $value > $most) {
-            throw new RulesError($pointer, "Must be a number from $least to $most.");
+            throw new RulesError($pointer, Words::say('marking.rules.must_be_a_number_from', [
+                'least' => $least,
+                'most' => $most,
+            ]));
         }
 
         return (float) $value;
@@ -212,11 +216,13 @@ final readonly class Rules
     private static function listed(mixed $values, string $pointer, array $known): array
     {
         if (! is_array($values)) {
-            throw new RulesError($pointer, 'Must be a list.');
+            throw new RulesError($pointer, Words::say('marking.rules.must_be_a_list'));
         }
         foreach ($values as $i => $value) {
             if (! in_array($value, $known, true)) {
-                throw new RulesError("$pointer/$i", 'Must be one of '.implode(', ', $known).'.');
+                throw new RulesError("$pointer/$i", Words::say('marking.rules.must_be_one_of', [
+                    'known' => implode(', ', $known),
+                ]));
             }
         }
 

@@ -12,18 +12,19 @@ use OddSpark\Acts\Safety\ProveDead;
 use OddSpark\Acts\Safety\RoomAir;
 use OddSpark\Acts\Safety\TagOut;
 use OddSpark\Acts\Setting\Set;
+use OddSpark\Words\Words;
 
 /** What was done for safety that nobody had to be told of: said in the debrief, each sort once. */
 final readonly class SafeHabits
 {
-    private const TEXT = [
-        'isolated' => 'Switched off before hands went on it.',
-        'shut' => 'The fuel was shut before its part was opened.',
-        ProveDead::NAME => 'Proved dead, and the tester with it.',
-        Lock::NAME => 'Locked off with a tag.',
-        LeakTest::NAME => 'Joints tested for leaks.',
-        RoomAir::NAME => 'The air of the room was read.',
-        TagOut::NAME => 'Made safe and tagged out.',
+    private const ALL = [
+        'isolated',
+        'shut',
+        ProveDead::NAME,
+        Lock::NAME,
+        LeakTest::NAME,
+        RoomAir::NAME,
+        TagOut::NAME,
     ];
 
     public function __construct(private AttemptReview $account) {}
@@ -60,14 +61,17 @@ final readonly class SafeHabits
                 ProveDead::NAME => ($outcome->seen['proved'] ?? '') === 'dead',
                 Lock::NAME => $act->get('to') === 'locked',
                 TagOut::NAME => $act->get('to') === 'tagged',
-                default => isset(self::TEXT[$act->name]),
+                default => in_array($act->name, self::ALL, true),
             };
             $found += $isKept ? [$act->name => $i] : [];
         }
         asort($found);
 
         return array_values(
-            array_map(fn (string $habit): array => Line::say(self::TEXT[$habit], $found[$habit]), array_keys($found)),
+            array_map(
+                fn (string $habit): array => Line::say(Words::say("marking.safe_habits.$habit"), $found[$habit]),
+                array_keys($found),
+            ),
         );
     }
 }

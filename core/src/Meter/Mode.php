@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Meter;
 
+use OddSpark\Words\Words;
+
 /** What the dial of the meter is set to: it reads between two leads. */
 enum Mode: string implements Scale
 {
@@ -38,19 +40,7 @@ enum Mode: string implements Scale
     /** How a person calls the position. */
     public function title(): string
     {
-        return match ($this) {
-            self::VoltsAc => 'volts AC',
-            self::VoltsLow => 'volts at low impedance',
-            self::VoltsDc => 'volts DC',
-            self::Millivolts => 'millivolts',
-            self::Ohms => 'ohms',
-            self::Beep => 'continuity',
-            self::Microfarads => 'microfarads',
-            self::Hertz => 'hertz',
-            self::Microamps => 'microamps',
-            self::Milliamps => 'milliamps',
-            self::Amps => 'amps AC in series',
-        };
+        return Words::say("meter.mode.$this->value");
     }
 
     /** What the meter puts between its leads in this mode, S. */
@@ -87,9 +77,9 @@ enum Mode: string implements Scale
 
         return $made[$this->value] ??= match ($this) {
             self::VoltsAc => new Specification('V AC', 6, 600, 0.010, 3, 0.03, 0.02, 500),
-            self::VoltsLow => new Specification('V AC Lo', 600, 600, 0.020, 3, 0.03, 0.02, 500),
+            self::VoltsLow => new Specification(Words::say('meter.mode.v_ac_lo'), 600, 600, 0.020, 3, 0.03, 0.02, 500),
             self::VoltsDc => new Specification('V DC', 6, 600, 0.005, 2, 0.05, 0.02, 400),
-            self::Millivolts => new Specification('mV DC', 600, 600, 0.005, 2, 0.05, 0.2, 400),
+            self::Millivolts => new Specification(Words::say('meter.mode.mv_dc'), 600, 600, 0.005, 2, 0.05, 0.2, 400),
             self::Ohms => new Specification('Ω', 600, 6e7, 0.009, 2, 0.035, 0.3, 700),
             self::Beep => new Specification('Ω', 600, 600, 0.009, 2, 0.035, 0.3, 100),
             self::Microfarads => new Specification('µF', 6, 6000, 0.019, 2, 0.035, 0.002, 1500),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Meter;
 
+use OddSpark\Words\Words;
+
 /**
  * What an instrument shows: a figure in the unit of its mode, already rounded to its range; INF is OL.
  *
@@ -71,17 +73,20 @@ final readonly class Reading
             return '⚠ LIVE';
         }
         if ($this->unsteady) {
-            return 'unsteady '.$this->mode->specification()->unit;
+            return Words::say('meter.reading.unsteady', ['unit' => $this->mode->specification()->unit]);
         }
         $text = $this->figure($this->value);
         if ($this->mode === Mode::Beep && $this->value < Meter::BEEPS_BELOW) {
             $text .= ' ♪';
         }
         if ($this->least !== null) {
-            $text .= ' (least '.$this->figure($this->least).', most '.$this->figure((float) $this->most).')';
+            $text .= Words::say('meter.reading.least_most', [
+                'figure' => $this->figure($this->least),
+                'figure_2' => $this->figure((float) $this->most),
+            ]);
         }
 
-        return $this->low ? "$text, battery low" : $text;
+        return $this->low ? Words::say('meter.reading.battery_low', ['text' => $text]) : $text;
     }
 
     private function figure(float $value): string

@@ -12,6 +12,7 @@ use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Words\Words;
 
 /**
  * Gas at the burners and whether it burns. Slot: gas, lit, due, since, smelt, carried (the last burner burns too),
@@ -80,10 +81,10 @@ final class Burner extends Primitive implements Burns, NeedsPipes
         );
         $fed = isset($spec['orifice']) && (float) $now->follow($spec['orifice'], 'heat') > 0.0;
         if ($shut !== [] || isset($spec['orifice']) && ! $fed) {
-            return new Reason('has no fuel.', [...$shut, ...isset($spec['orifice']) ? [$spec['orifice']] : []]);
+            return new Reason(Words::say('process.burner.has_no_fuel'), [...$shut, ...isset($spec['orifice']) ? [$spec['orifice']] : []]);
         }
 
-        return new Reason('has fuel, and nothing lights it.', [
+        return new Reason(Words::say('process.burner.has_fuel_and_nothing_lights'), [
             ...isset($spec['igniter']) ? [$spec['igniter']] : [],
             ...array_column($spec['lit_by'] ?? [], 'by'),
         ]);

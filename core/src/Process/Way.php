@@ -10,6 +10,7 @@ use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Words\Words;
 
 /**
  * A way for water, oil, gas or heat that is free while all of some conditions hold, or any of others. Slot: free.
@@ -59,12 +60,12 @@ final class Way extends Primitive
     public static function why(array $spec, array $slot, Surroundings $now): Reason
     {
         if (($slot['free'] ?? 1.0) >= self::FREE) {
-            return new Reason('is free.');
+            return new Reason(Words::say('process.way.is_free'));
         }
         $conditions = [...($spec['all'] ?? []), ...($spec['any'] ?? [])];
         $missing = array_filter($conditions, fn (array $c) => ! Condition::holds($c, $now));
 
-        return new Reason('is shut.', array_values(array_column($missing, 'by')));
+        return new Reason(Words::say('process.way.is_shut'), array_values(array_column($missing, 'by')));
     }
 
     public function initial(): array

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Run;
 
+use OddSpark\Words\Words;
+
 /** The run cannot go on: the appliance does not come to rest, or is asked for what it has not. */
 final class RunError extends \DomainException
 {
@@ -11,11 +13,10 @@ final class RunError extends \DomainException
     public static function restless(float $seconds, array $restless): self
     {
         return new self(
-            sprintf(
-                'At %.3f s the appliance does not come to rest: %s keep changing at the same instant.',
-                $seconds,
-                implode(', ', $restless),
-            ),
+            Words::say('run.run_error.at_s_the_appliance_does', [
+                'seconds' => sprintf('%.3f', $seconds),
+                'restless' => implode(', ', $restless),
+            ]),
         );
     }
 
@@ -23,23 +24,25 @@ final class RunError extends \DomainException
     public static function unending(float $seconds, int $most): self
     {
         return new self(
-            sprintf(
-                'More than %s changes by %.0f s into the run: something chatters, or a figure is far off.',
-                number_format($most),
-                $seconds,
-            ),
+            Words::say('run.run_error.more_than_changes_by_s', [
+                'most' => number_format($most),
+                'seconds' => sprintf('%.0f', $seconds),
+            ]),
         );
     }
 
     public static function noValue(string $primitive): self
     {
         return new self(
-            "\"$primitive\" would have a resistance that is zero, below zero or no number: a fault or a parameter sets it so.",
+            Words::say('run.run_error.would_have_a_resistance_that', ['primitive' => $primitive]),
         );
     }
 
     public static function followsNothing(string $primitive, string $followed): self
     {
-        return new self("\"$primitive\" follows \"$followed\", which is not in this appliance.");
+        return new self(Words::say('run.run_error.follows_which_is_not_in', [
+            'primitive' => $primitive,
+            'followed' => $followed,
+        ]));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Senses;
 
 use OddSpark\Appliance\Household;
+use OddSpark\Words\Words;
 
 /**
  * What the customer answers when asked: true of what happened, as far as a layman takes notice, and of what he does not
@@ -35,26 +36,28 @@ final class Answers
 
         return [
             'since' => match (true) {
-                $hours === null => "Since I first noticed, it has not {$does}ed at all.",
-                $hours < 0.05 => "It was {$does}ing until a moment ago.",
-                $hours < 1.0 => 'Within the last hour.',
-                $hours < 5.0 => 'Some hours.',
-                default => 'Most of a day.',
+                $hours === null => Words::say('senses.answers.since_i_first_noticed_it', ['does' => $does]),
+                $hours < 0.05 => Words::say('senses.answers.it_was_ing_until_a', ['does' => $does]),
+                $hours < 1.0 => Words::say('senses.answers.within_the_last_hour'),
+                $hours < 5.0 => Words::say('senses.answers.some_hours'),
+                default => Words::say('senses.answers.most_of_a_day'),
             },
             'display' => self::displays($lived->rooms),
             'outside' => $outside === []
-                ? 'I see no light on it.'
+                ? Words::say('senses.answers.i_see_no_light_on')
                 : implode(' ', array_map(fn (string $said): string => ucfirst($said).'.', $outside)),
-            'noise' => $lived->total($household->hum) > Complaint::HUM ? 'Something hums.' : 'Nothing out of the way.',
+            'noise' => $lived->total($household->hum) > Complaint::HUM ? Words::say('senses.answers.something_hums') : Words::say('senses.answers.nothing_out_of_the_way'),
             'smell' => match (true) {
-                $lived->total($household->fumes) > Complaint::FUMES => 'Yes, of fumes.',
-                $lived->total($household->smell) > 0 => "There was a smell of $household->fuel, for a moment.",
-                default => 'No.',
+                $lived->total($household->fumes) > Complaint::FUMES => Words::say('senses.answers.yes_of_fumes'),
+                $lived->total($household->smell) > 0 => Words::say('senses.answers.there_was_a_smell_of', [
+                    'fuel' => $household->fuel,
+                ]),
+                default => Words::say('senses.answers.no'),
             },
             'rooms' => self::rooms($lived->rooms),
-            'touched' => $touched === [] ? 'Nothing. I have not been near it.' : 'I '.implode(', then ', $touched).'.',
-            'filter' => $household->hasFilter ? 'Not long ago, I think.' : 'I know of no filter.',
-            'work' => 'Not that I know of.',
+            'touched' => $touched === [] ? Words::say('senses.answers.nothing_i_have_not_been') : 'I '.implode(', then ', $touched).'.',
+            'filter' => $household->hasFilter ? Words::say('senses.answers.not_long_ago_i_think') : Words::say('senses.answers.i_know_of_no_filter'),
+            'work' => Words::say('senses.answers.not_that_i_know_of'),
         ];
     }
 
@@ -67,11 +70,15 @@ final class Answers
     {
         $said = [];
         foreach ($rooms as $room) {
-            $how = Complaint::isCold($room) ? 'cold' : (Complaint::isWarm($room) ? 'too warm' : 'as it should be');
-            $said[] = trim("{$room['name']} it is $how");
+            $how = match (true) {
+                Complaint::isCold($room) => Words::say('senses.answers.cold'),
+                Complaint::isWarm($room) => Words::say('senses.answers.too_warm'),
+                default => Words::say('senses.answers.as_it_should_be'),
+            };
+            $said[] = trim(Words::say('senses.answers.it_is', ['room' => $room['name'], 'how' => $how]));
         }
 
-        return $said === [] ? 'It heats no room.' : ucfirst(implode(', ', $said)).'.';
+        return $said === [] ? Words::say('senses.answers.it_heats_no_room') : ucfirst(implode(', ', $said)).'.';
     }
 
     /**
@@ -88,6 +95,6 @@ final class Answers
             $lit,
         );
 
-        return $said === [] ? 'It has no display.' : ucfirst(implode('; ', $said)).'.';
+        return $said === [] ? Words::say('senses.answers.it_has_no_display') : ucfirst(implode('; ', $said)).'.';
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Senses;
 
 use OddSpark\Appliance\Household;
+use OddSpark\Words\Words;
 
 /**
  * What the customer says: statements that are true of what happened before the visit.
@@ -90,7 +91,9 @@ final class Complaint
             if ($room['blank']) {
                 $this->say(
                     'blank'.($several ? ":{$room['name']}" : ''),
-                    $several ? "The thermostat {$room['name']} is blank." : 'The thermostat is blank.',
+                    $several ? Words::say('senses.complaint.the_thermostat_is_blank', [
+                        'name' => $room['name'],
+                    ]) : Words::say('senses.complaint.the_thermostat_is_blank_2'),
                 );
             }
         }
@@ -112,16 +115,16 @@ final class Complaint
         $isShort = count($burns) >= 3 && $burned / count($burns) < self::SHORT && ($cold !== [] || ! $several);
         $rests = ! $this->lived->lastly($household->heat, $comesAndGoes ? self::LATELY : 0);
         [$id, $text] = match (true) {
-            $burned === 0 => ['no-heat', 'We have no heat at all.'],
-            $this->onlyTries($burns) => ['tries', 'It lights, and goes out again within seconds.'],
-            ! $comesAndGoes && $isShort => ['short', 'It comes on, runs a while and quits, over and over.'],
-            $waits && $rests => ['quit', 'It was heating, then the burner quit.'],
+            $burned === 0 => ['no-heat', Words::say('senses.complaint.we_have_no_heat_at')],
+            $this->onlyTries($burns) => ['tries', Words::say('senses.complaint.it_lights_and_goes_out')],
+            ! $comesAndGoes && $isShort => ['short', Words::say('senses.complaint.it_comes_on_runs_a')],
+            $waits && $rests => ['quit', Words::say('senses.complaint.it_was_heating_then_the')],
             count($cold) === count($rooms) && ($rests || $this->lived->waited() >= self::PATIENCE) => [
-                'too-cold', 'It heated for a while, but it does not get warm.',
+                'too-cold', Words::say('senses.complaint.it_heated_for_a_while'),
             ],
-            count($warm) === count($rooms) => ['too-warm', 'It does not stop heating.'],
-            $this->heatsUncalled() => ['uncalled', 'It heats even when we turn the thermostat down.'],
-            ! $several || $cold === [] && $warm === [] => ['works', 'It seems to work just now.'],
+            count($warm) === count($rooms) => ['too-warm', Words::say('senses.complaint.it_does_not_stop_heating')],
+            $this->heatsUncalled() => ['uncalled', Words::say('senses.complaint.heats_uncalled')],
+            ! $several || $cold === [] && $warm === [] => ['works', Words::say('senses.complaint.works_just_now')],
             default => [null, ''],
         };
         if ($id !== null) {
@@ -138,12 +141,12 @@ final class Complaint
         $rests = ! $this->lived->lastly($cool, 0);
         $waits = array_filter($this->lived->rooms, fn (array $r): bool => $r['calling'] || $r['blank']) !== [];
         [$id, $text] = match (true) {
-            $this->lived->total($cool) === 0 => ['no-cooling', 'It does not cool at all.'],
-            $waits && $rests => ['quit-cooling', 'It was cooling, then it quit.'],
-            $this->warm() !== [] => ['not-cool', 'It runs, but it does not get cool.'],
-            $this->cold() !== [] => ['too-cool', 'It does not stop cooling.'],
-            $this->lived->uncalled($cool) > self::UNCALLED => ['cools-uncalled', 'It cools even when we turn the thermostat up.'],
-            default => ['works', 'It seems to work just now.'],
+            $this->lived->total($cool) === 0 => ['no-cooling', Words::say('senses.complaint.it_does_not_cool_at')],
+            $waits && $rests => ['quit-cooling', Words::say('senses.complaint.it_was_cooling_then_it')],
+            $this->warm() !== [] => ['not-cool', Words::say('senses.complaint.it_runs_but_it_does')],
+            $this->cold() !== [] => ['too-cool', Words::say('senses.complaint.it_does_not_stop_cooling')],
+            $this->lived->uncalled($cool) > self::UNCALLED => ['cools-uncalled', Words::say('senses.complaint.it_cools_even_when_we')],
+            default => ['works', Words::say('senses.complaint.works_just_now')],
         };
         $this->say($id, $text);
     }
@@ -177,10 +180,14 @@ final class Complaint
         }
         [$cold, $warm] = [$this->cold(), $this->warm()];
         foreach (count($cold) < count($rooms) ? $cold : [] as $room) {
-            $this->say("cold:{$room['name']}", "It stays cold {$room['name']}.");
+            $this->say("cold:{$room['name']}", Words::say('senses.complaint.it_stays_cold', [
+                'name' => $room['name'],
+            ]));
         }
         foreach (count($warm) < count($rooms) ? $warm : [] as $room) {
-            $this->say("warm:{$room['name']}", "It gets too warm {$room['name']}.");
+            $this->say("warm:{$room['name']}", Words::say('senses.complaint.it_gets_too_warm', [
+                'name' => $room['name'],
+            ]));
         }
     }
 
@@ -189,18 +196,18 @@ final class Complaint
         $hotWater = $this->lived->hotWater;
         $isPool = ($this->household->hotWater['what'] ?? null) === 'pool';
         if ($hotWater !== null && $hotWater['now'] < $hotWater['wants'] * 0.8) {
-            $this->say(...($isPool ? ['cold-pool', 'The pool is cold.'] : ['no-hot-water', 'There is no hot water.']));
+            $this->say(...($isPool ? ['cold-pool', Words::say('senses.complaint.the_pool_is_cold')] : ['no-hot-water', Words::say('senses.complaint.there_is_no_hot_water')]));
         } elseif ($hotWater !== null && $hotWater['now'] > $hotWater['wants'] * self::SCALDS) {
-            $this->say('scalding', 'The hot water is far too hot.');
+            $this->say('scalding', Words::say('senses.complaint.the_hot_water_is_far'));
         } elseif ($hotWater !== null && $this->lived->rooms === []) {
-            $this->say('works', 'It seems to work just now.');
+            $this->say('works', Words::say('senses.complaint.works_just_now'));
         }
         $water = $this->lived->water;
         if ($water !== null && $water['radiators'] !== [] && $this->cold() !== []) {
             $hand = $this->household->hand;
             $isFired = $this->lived->lastly($this->household->heat, self::LATELY);
             if ($isFired && $water['boiler'] > $hand['hot'] && max($water['radiators']) < $hand['cold']) {
-                $this->say('cold-radiators', 'The boiler is hot, but the radiators stay cold.');
+                $this->say('cold-radiators', Words::say('senses.complaint.the_boiler_is_hot_but'));
             }
         }
     }
@@ -212,12 +219,12 @@ final class Complaint
         $heat = $cools ? $this->household->cool : $this->household->heat;
         [$ran, $burned] = [$this->lived->total($air), $this->lived->total($heat)];
         [$id, $text] = match (true) {
-            $this->lived->uncalled($air) > self::UNCALLED => ['fan-always', 'The fan never stops.'],
-            $cools && $ran > 3 * $burned + 600_000 => ['warm-air', 'The fan blows, but the air is not cool.'],
+            $this->lived->uncalled($air) > self::UNCALLED => ['fan-always', Words::say('senses.complaint.the_fan_never_stops')],
+            $cools && $ran > 3 * $burned + 600_000 => ['warm-air', Words::say('senses.complaint.the_fan_blows_but_the')],
             $cools && $ran > 0 => [null, ''],
-            $ran > 0 && $burned === 0 => ['cold-air', 'The fan blows, but the air is cold.'],
-            $ran > 3 * $burned + 600_000 => ['cold-air', 'Most of the time the fan blows cold air.'],
-            $ran === 0, $this->stoppedBeforeTheFire($air) => ['no-fan', 'No air comes from the registers.'],
+            $ran > 0 && $burned === 0 => ['cold-air', Words::say('senses.complaint.the_fan_blows_but_the_air')],
+            $ran > 3 * $burned + 600_000 => ['cold-air', Words::say('senses.complaint.mostly_cold_air')],
+            $ran === 0, $this->stoppedBeforeTheFire($air) => ['no-fan', Words::say('senses.complaint.no_air')],
             default => [null, ''],
         };
         if ($id !== null) {
@@ -252,13 +259,15 @@ final class Complaint
     private function senses(): void
     {
         if ($this->lived->longest($this->household->smell) > self::A_WHIFF) {
-            $this->say('smell', "There was a smell of {$this->household->fuel} for a moment.");
+            $this->say('smell', Words::say('senses.complaint.there_was_a_smell_of', [
+                'fuel' => $this->household->fuel,
+            ]));
         }
         if ($this->lived->total($this->household->fumes) > self::FUMES) {
-            $this->say('fumes', 'There is a smell of fumes.');
+            $this->say('fumes', Words::say('senses.complaint.there_is_a_smell_of'));
         }
         if ($this->lived->total($this->household->hum) > self::HUM) {
-            $this->say('hum', 'Something hums down there.');
+            $this->say('hum', Words::say('senses.complaint.something_hums_down_there'));
         }
     }
 

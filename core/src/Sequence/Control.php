@@ -11,6 +11,7 @@ use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Parts\Wired;
+use OddSpark\Words\Words;
 
 /**
  * A control whose behaviour is a table: states with outputs and a lamp, and ordered guards that
@@ -83,7 +84,7 @@ final class Control extends Primitive implements Decides
                     $input['ohms'][0],
                     $input['ohms'][1],
                     self::SENSING_V,
-                    'what it reads the ohms of',
+                    Words::say('sequence.control.what_it_reads_the_ohms'),
                     'sensing',
                 );
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Sequence;
 
 use OddSpark\Parts\Surroundings;
+use OddSpark\Words\Words;
 
 /**
  * What a control gives beside on and off: levels in per cent, by state, each steady or going with what an input
@@ -95,18 +96,20 @@ final class Levels
         foreach ($row as $name => $level) {
             if (! is_array($level)) {
                 if (! $isShare($level)) {
-                    return ["/$name", 'Must be 0 to 100 per cent, or go along with an input.'];
+                    return ["/$name", Words::say('sequence.levels.must_be_0_to_100')];
                 }
 
                 continue;
             }
             if (! in_array($level['input'] ?? '', $inputs, true)) {
-                return ["/$name/input", 'Must be one of the inputs: '.implode(', ', $inputs).'.'];
+                return ["/$name/input", Words::say('sequence.levels.must_be_one_of_the', [
+                    'inputs' => implode(', ', $inputs),
+                ])];
             }
             [$from, $to] = [$level['at'][0] ?? null, $level['at'][1] ?? null];
             $isPair = fn (mixed $p): bool => is_array($p) && is_numeric($p[0] ?? null) && $isShare($p[1] ?? null);
             if (! $isPair($from) || ! $isPair($to) || $from[0] == $to[0]) {
-                return ["/$name/at", 'Must be two pairs: a value of the input and the per cent there.'];
+                return ["/$name/at", Words::say('sequence.levels.must_be_two_pairs_a')];
             }
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Sequence;
 
 use OddSpark\Parts\Primitive;
+use OddSpark\Words\Words;
 
 /**
  * A sequence table by itself: overridden line by line, and looked at without running it.
@@ -44,7 +45,9 @@ final readonly class Table
             $at = &$table;
             foreach ($keys as $key) {
                 if (! is_array($at) || ! array_key_exists($key, $at)) {
-                    throw new TableError('/overrides/'.$path, "There is no \"$key\" in the table to change.");
+                    throw new TableError('/overrides/'.$path, Words::say('sequence.table.there_is_no_in_the', [
+                        'key' => $key,
+                    ]));
                 }
                 $at = &$at[$key];
             }
@@ -80,27 +83,32 @@ final readonly class Table
         $t = $this->table;
         $fail = fn (string $pointer, string $sentence) => throw new TableError($pointer, $sentence);
         if (! isset($t['states']) || ! is_array($t['states']) || $t['states'] === []) {
-            $fail('/states', 'A table needs states.');
+            $fail('/states', Words::say('sequence.table.a_table_needs_states'));
         }
         if (! isset($t['states'][$t['start'] ?? ''])) {
-            $fail('/start', 'Must be one of the states.');
+            $fail('/start', Words::say('sequence.table.must_be_one_of_the'));
         }
         if (isset($t['supply']) && ! in_array($t['supply'], $inputs, true)) {
-            $fail('/supply', "There is no input called \"{$t['supply']}\"; there are ".implode(', ', $inputs).'.');
+            $fail('/supply', Words::say('sequence.table.there_is_no_input_called', [
+                'supply' => $t['supply'],
+                'inputs' => implode(', ', $inputs),
+            ]));
         }
         foreach ($t['times'] ?? [] as $name => $seconds) {
             if (! is_int($seconds) && ! is_float($seconds) || ! is_finite((float) $seconds) || $seconds < 0) {
-                $fail("/times/$name", 'Must be seconds, zero or more.');
+                $fail("/times/$name", Words::say('sequence.table.must_be_seconds_zero_or'));
             }
         }
         foreach ($t['states'] as $state => $row) {
             foreach (['title', 'outputs', 'lamp', 'guards'] as $key) {
                 if (! isset($row[$key])) {
-                    $fail("/states/$state/$key", 'Is missing.');
+                    $fail("/states/$state/$key", Words::say('sequence.table.is_missing'));
                 }
             }
             if (isset($row['reset']) && ! isset($t['states'][$row['reset']])) {
-                $fail("/states/$state/reset", "There is no state called \"{$row['reset']}\".");
+                $fail("/states/$state/reset", Words::say('sequence.table.there_is_no_state_called', [
+                    'reset' => $row['reset'],
+                ]));
             }
             $wrong = Levels::fault($row['levels'] ?? [], $inputs);
             if ($wrong !== null) {
@@ -109,37 +117,42 @@ final readonly class Table
             $held = $row['held_s'] ?? 0;
             $isTime = (is_int($held) || is_float($held)) && $held >= 0 && $held <= 120;
             if (! $isTime || $held > 0 && ! isset($row['reset'])) {
-                $fail("/states/$state/held_s", 'Must be 0 to 120 seconds, in a state that has a reset.');
+                $fail("/states/$state/held_s", Words::say('sequence.table.must_be_0_to_120'));
             }
             foreach ($row['guards'] as $i => $guard) {
                 $pointer = "/states/$state/guards/$i";
                 if (! isset($t['states'][$guard['go'] ?? ''])) {
-                    $fail("$pointer/go", 'There is no state called "'.($guard['go'] ?? '').'".');
+                    $fail("$pointer/go", Words::say('sequence.table.there_is_no_state_called_2', [
+                        'go' => $guard['go'] ?? '',
+                    ]));
                 }
                 foreach ($guard['if'] ?? [] as $input => $on) {
                     if (! in_array($input, $inputs, true)) {
                         $fail(
                             "$pointer/if/$input",
-                            "There is no input called \"$input\"; there are ".implode(', ', $inputs).'.',
+                            Words::say('sequence.table.there_is_no_input_called_there', [
+                                'input' => $input,
+                                'inputs' => implode(', ', $inputs),
+                            ]),
                         );
                     }
                     if (! is_bool($on)) {
-                        $fail("$pointer/if/$input", 'Must be true or false.');
+                        $fail("$pointer/if/$input", Words::say('sequence.table.must_be_true_or_false'));
                     }
                 }
                 foreach (
                     [...isset($guard['after']) ? [$guard['after']] : [], ...array_values($guard['timer'] ?? [])] as $time
                 ) {
                     if (! isset($t['times'][$time])) {
-                        $fail($pointer, "There is no time called \"$time\".");
+                        $fail($pointer, Words::say('sequence.table.there_is_no_time_called', ['time' => $time]));
                     }
                 }
                 $unknown = array_diff(array_keys($guard), ['if', 'count', 'timer', 'after', 'do', 'go']);
                 if ($unknown !== []) {
-                    $fail("$pointer/".reset($unknown), 'Not known here.');
+                    $fail("$pointer/".reset($unknown), Words::say('sequence.table.not_known_here'));
                 }
                 if (array_diff_key($guard, ['do' => 1, 'go' => 1]) === []) {
-                    $fail($pointer, 'Holds always: it needs something to wait for.');
+                    $fail($pointer, Words::say('sequence.table.holds_always_it_needs_something'));
                 }
             }
         }
@@ -156,7 +169,9 @@ final readonly class Table
         foreach ($this->table['states'] as $state => $row) {
             $lines = array_map($this->line(...), $row['guards']);
             if (isset($row['reset'])) {
-                $by = ($row['held_s'] ?? 0) > 0 ? "reset held for {$row['held_s']} s" : 'reset by hand';
+                $by = ($row['held_s'] ?? 0) > 0 ? Words::say('sequence.table.reset_held_for_s', [
+                    'held_s' => $row['held_s'],
+                ]) : Words::say('sequence.table.reset_by_hand');
                 $lines[] = "$by → {$this->table['states'][$row['reset']]['title']}";
             }
             $states[] = [
@@ -184,13 +199,13 @@ final readonly class Table
             $words[] = ($on ? '' : 'not ').$input;
         }
         foreach ($guard['count'] ?? [] as $counter => $least) {
-            $words[] = "$counter at least $least";
+            $words[] = Words::say('sequence.table.at_least', ['counter' => $counter, 'least' => $least]);
         }
         foreach ($guard['timer'] ?? [] as $timer => $time) {
-            $words[] = "{$times[$time]} s since $timer";
+            $words[] = Words::say('sequence.table.s_since', ['times' => $times[$time], 'timer' => $timer]);
         }
         if (isset($guard['after'])) {
-            $words[] = "after {$times[$guard['after']]} s";
+            $words[] = Words::say('sequence.table.after_s', ['times' => $times[$guard['after']]]);
         }
         foreach ($guard['do'] ?? [] as $name => $step) {
             $words[] = "($name $step)";

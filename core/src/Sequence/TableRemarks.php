@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Sequence;
 
+use OddSpark\Words\Words;
+
 /**
  * What is odd about a table that can be run: states that are never reached or left, lines that never hold, fuel that is
  * given without proof or end, times out of the usual.
@@ -65,7 +67,9 @@ final readonly class TableRemarks
             array_map(
                 fn (string $s) => [
                     'pointer' => "/states/$s",
-                    'text' => "\"{$this->table['states'][$s]['title']}\" is never reached.",
+                    'text' => Words::say('sequence.table_remarks.is_never_reached', [
+                        'title' => $this->table['states'][$s]['title'],
+                    ]),
                 ],
                 array_diff(array_map('strval', array_keys($this->table['states'])), array_keys($reached)),
             ),
@@ -80,7 +84,7 @@ final readonly class TableRemarks
             if ($row['guards'] === [] && ! isset($row['reset']) && ! ($row['until_power'] ?? false)) {
                 $found[] = [
                     'pointer' => "/states/$state",
-                    'text' => "\"{$row['title']}\" has no way out but losing its power.",
+                    'text' => Words::say('sequence.table_remarks.has_no_way_out_but', ['title' => $row['title']]),
                 ];
             }
         }
@@ -100,7 +104,7 @@ final readonly class TableRemarks
                     if (self::implies($guard, $earlier)) {
                         $found[] = [
                             'pointer' => "/states/$state/guards/$i",
-                            'text' => 'Can never hold: an earlier line holds whenever this one would.',
+                            'text' => Words::say('sequence.table_remarks.can_never_hold_an_earlier'),
                         ];
                         break;
                     }
@@ -109,7 +113,9 @@ final readonly class TableRemarks
                     if (! $this->counts((string) $counter)) {
                         $found[] = [
                             'pointer' => "/states/$state/guards/$i/count/$counter",
-                            'text' => "Can never hold: nothing counts \"$counter\" up.",
+                            'text' => Words::say('sequence.table_remarks.can_never_hold_nothing_counts', [
+                                'counter' => $counter,
+                            ]),
                         ];
                     }
                 }
@@ -176,7 +182,10 @@ final readonly class TableRemarks
                 if (! $this->leavesWithout($row, $proof)) {
                     $found[] = [
                         'pointer' => "/states/$state",
-                        'text' => "\"{$row['title']}\" gives fuel and does not stop when \"$proof\" is gone.",
+                        'text' => Words::say('sequence.table_remarks.gives_fuel_and_does_not', [
+                            'title' => $row['title'],
+                            'proof' => $proof,
+                        ]),
                     ];
                 }
             }
@@ -184,7 +193,9 @@ final readonly class TableRemarks
             if ($flame !== null && ! $this->ends((string) $state, $flame)) {
                 $found[] = [
                     'pointer' => "/states/$state",
-                    'text' => "\"{$row['title']}\" gives fuel without flame and without end.",
+                    'text' => Words::say('sequence.table_remarks.gives_fuel_without_flame_and', [
+                        'title' => $row['title'],
+                    ]),
                 ];
             }
         }
@@ -254,7 +265,11 @@ final readonly class TableRemarks
                 if (str_ends_with((string) $name, $ending) && ($seconds < $low || $seconds > $high)) {
                     $found[] = [
                         'pointer' => "/times/$name",
-                        'text' => "$seconds s is out of the usual, $low to $high.",
+                        'text' => Words::say('sequence.table_remarks.s_is_out_of_the', [
+                            'seconds' => $seconds,
+                            'low' => $low,
+                            'high' => $high,
+                        ]),
                     ];
                 }
             }

@@ -9,6 +9,7 @@ use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
 use OddSpark\Run\Memory;
 use OddSpark\Run\Processes;
+use OddSpark\Words\Words;
 
 /**
  * All that an instructor can know of the faults of a model before anyone is sent to it: look-alikes, tree, difficulty.
@@ -50,16 +51,16 @@ final readonly class Analysis
             $faultSet,
             $visit,
             $memory,
-            fn (int $done, int $of) => $say('Running every fault', (0.7 * $done) / $of),
+            fn (int $done, int $of) => $say(Words::say('suspects.analysis.running_every_fault'), (0.7 * $done) / $of),
             $processes,
         );
-        $say('Comparing them with each other', 0.7);
+        $say(Words::say('suspects.analysis.comparing_them_with_each_other'), 0.7);
         // which are alike, and what can be asked, know nothing of each other
         $both = [fn () => Questions::of($evidence), fn () => (new Classes($evidence))->all()];
         $found = Processes::share(min($processes, count($both)), fn (int $share) => $both[$share]());
         $questions = $found[0];
         $classes = $found[1] ?? $both[1]();
-        $say('Building the tree', 0.9);
+        $say(Words::say('suspects.analysis.building_the_tree'), 0.9);
         $weights = array_map(fn (Fault $f) => $f->weight, $faultSet->faults);
         if ($fault !== null) {
             foreach ($weights as $id => $weight) {
@@ -162,10 +163,10 @@ final readonly class Analysis
         $safety = $this->evidence->plan->model->kindOf($fault->part)?->guards()?->isMadeToAct() === true;
 
         return match (true) {
-            $flaw !== [] => 'It is intermittent, and did not show while this was watched.',
-            $safety => 'It shows only when this safety would have to act.',
-            in_array('closed', $fault->set, true) || $fault->jumpers !== [] => 'It shows only when this would have to open.',
-            default => 'What it changes is too small for the instruments.',
+            $flaw !== [] => Words::say('suspects.analysis.it_is_intermittent_and_did'),
+            $safety => Words::say('suspects.analysis.it_shows_only_when_this'),
+            in_array('closed', $fault->set, true) || $fault->jumpers !== [] => Words::say('suspects.analysis.it_shows_only_when_this_would'),
+            default => Words::say('suspects.analysis.what_it_changes_is_too'),
         };
     }
 }

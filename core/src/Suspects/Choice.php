@@ -6,6 +6,7 @@ namespace OddSpark\Suspects;
 
 use OddSpark\Acts\Act;
 use OddSpark\Bench\Wording;
+use OddSpark\Words\Words;
 
 /** A reading or look that could be taken now, or after an act, and what it is expected to tell. */
 final readonly class Choice
@@ -45,13 +46,15 @@ final readonly class Choice
     /** What is asked, in the trade's words, without what is done first. */
     public function said(Wording $wording): string
     {
-        $between = $wording->place($this->red).($this->black === null ? '' : ' to '.$wording->place($this->black));
+        $between = $wording->place($this->red).($this->black === null ? '' : Words::say('suspects.choice.to', [
+            'black' => $wording->place($this->black),
+        ]));
 
         return match ($this->kind) {
-            'look' => "a look at $between",
-            'ohm' => "ohms from $between",
-            'vdc' => "volts DC from $between",
-            default => "volts from $between",
+            'look' => Words::say('suspects.choice.a_look_at', ['between' => $between]),
+            'ohm' => Words::say('suspects.choice.ohms_from', ['between' => $between]),
+            'vdc' => Words::say('suspects.choice.volts_dc_from', ['between' => $between]),
+            default => Words::say('suspects.choice.volts_from', ['between' => $between]),
         };
     }
 
@@ -67,9 +70,12 @@ final readonly class Choice
         $last = array_pop($parts);
 
         return match (count($parts)) {
-            0 => 'split nothing',
-            1 => "split $parts[0] from $last",
-            default => 'split them into '.implode(', ', $parts)." and $last",
+            0 => Words::say('suspects.choice.split_nothing'),
+            1 => Words::say('suspects.choice.split_from', ['parts' => $parts[0], 'last' => $last]),
+            default => Words::say('suspects.choice.split_them_into_and', [
+                'parts' => implode(', ', $parts),
+                'last' => $last,
+            ]),
         };
     }
 

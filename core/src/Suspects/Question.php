@@ -6,6 +6,7 @@ namespace OddSpark\Suspects;
 
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Scale;
+use OddSpark\Words\Words;
 
 /**
  * Something that can be asked of an appliance, and what each suspect would answer: a reading, a look, a moment.
@@ -214,7 +215,7 @@ final class Question
         $low = $this->word($this->levels[$this->shown[$bin[0]]]);
         $high = $this->word($this->levels[$this->shown[$bin[count($bin) - 1]]]);
 
-        return $low === $high ? $low : "$low to $high";
+        return $low === $high ? $low : Words::say('suspects.question.to', ['low' => $low, 'high' => $high]);
     }
 
     private function word(float|string $value): string
@@ -223,7 +224,9 @@ final class Question
             $this->mode !== null => Meter::show($this->mode, (float) $value)->text(),
             $this->clock !== null => is_infinite((float) $value)
                 ? 'never'
-                : sprintf('after %d s', round(((float) $value - (int) $this->tick) / 1000)),
+                : Words::say('suspects.question.after_s', [
+                    'value' => round(((float) $value - (int) $this->tick) / 1000),
+                ]),
             default => (string) $value,
         };
     }

@@ -8,6 +8,7 @@ use OddSpark\Acts\Catalogue;
 use OddSpark\Appliance\Part;
 use OddSpark\Instruments\Bag;
 use OddSpark\Meter\Mode;
+use OddSpark\Words\Words;
 
 /**
  * All that can be asked over a {@see Trial}: looks, what hands find, volts of every pair at every moment, ohms with the
@@ -25,11 +26,11 @@ final class Questions
     /** Share of a phase that passes on the average until what is watched for has come. */
     public const WATCHED = 0.5;
 
-    /** What hands find: as it is said, and how often the act is done for it (off, and on again). */
+    /** What hands find: how often the act is done for it (off, and on again). */
     private const BY_HAND = [
-        'take' => ['a look at %s, taken off', 2],
-        'feel' => ['a hand on %s, on arrival', 1],
-        'turn' => ['%s turned by hand', 1],
+        'take' => 2,
+        'feel' => 1,
+        'turn' => 1,
     ];
 
     /** @var array<string, Question> by how they part all suspects */
@@ -118,9 +119,13 @@ final class Questions
         $model = $this->evidence->plan->model;
         $all = array_map(fn (Part $p): string => $p->label, $model->parts());
         foreach ($model->wires() as $wire) {
-            $all[$wire->id] = "the {$wire->colour} wire from {$model->placeName($wire->from)} to {$model->placeName(
-                $wire->to,
-            )}";
+            $all[$wire->id] = Words::say('suspects.questions.the_wire_from_to', [
+                'colour' => $wire->colour,
+                'place_name' => $model->placeName($wire->from),
+                'place_name_2' => $model->placeName(
+                    $wire->to,
+                ),
+            ]);
         }
         foreach ($all as $id => $label) {
             $values = [];
@@ -138,7 +143,7 @@ final class Questions
             $this->keep(
                 new Question(
                     'look',
-                    "a look at {$label}, on arrival",
+                    Words::say('suspects.questions.a_look_at_on_arrival', ['label' => $label]),
                     [(string) $id],
                     Catalogue::minutes('look'),
                     $values,
@@ -150,13 +155,19 @@ final class Questions
     private function hands(): void
     {
         foreach ($this->evidence->plan->model->parts() as $id => $part) {
-            foreach ($part->inVan ? [] : self::BY_HAND as $act => [$text, $before]) {
+            foreach ($part->inVan ? [] : self::BY_HAND as $act => $before) {
                 $values = [];
                 foreach ($this->evidence->of as $shown) {
                     $values[] = $shown['hands'][$id][$act] ?? '';
                 }
                 $minutes = Catalogue::minutes($act) * $before + Catalogue::minutes('look');
-                $this->keep(new Question('hand', sprintf($text, $part->label), [(string) $id], $minutes, $values));
+                $this->keep(new Question(
+                    'hand',
+                    Words::say("suspects.questions.by_hand.$act", ['part' => $part->label]),
+                    [(string) $id],
+                    $minutes,
+                    $values,
+                ));
             }
         }
     }
@@ -202,7 +213,10 @@ final class Questions
                 $this->keep(
                     new Question(
                         'first',
-                        "when {$percept['thing']} first changes, $title",
+                        Words::say('suspects.questions.when_first_changes', [
+                            'thing' => $percept['thing'],
+                            'title' => $title,
+                        ]),
                         [$channel],
                         $minutes,
                         $first,
@@ -214,7 +228,10 @@ final class Questions
                 $this->keep(
                     new Question(
                         'last',
-                        "when {$percept['thing']} changes for the last time, $title",
+                        Words::say('suspects.questions.when_changes_for_the_last', [
+                            'thing' => $percept['thing'],
+                            'title' => $title,
+                        ]),
                         [$channel],
                         $minutes,
                         $last,
@@ -234,12 +251,19 @@ final class Questions
             $values = array_map(fn (array $shown) => $shown['ohms'][$i], array_values($this->evidence->of));
             $text =
                 ($wire = $model->wire($of)) !== null
-                    ? "$wire->colour wire from {$model->placeName($wire->from)} to {$model->placeName($wire->to)}"
-                    : "{$model->placeName($a)} to {$model->placeName($b)}";
+                    ? Words::say('suspects.questions.wire_from_to', [
+                        'colour' => $wire->colour,
+                        'place_name' => $model->placeName($wire->from),
+                        'place_name_2' => $model->placeName($wire->to),
+                    ])
+                    : Words::say('suspects.questions.to', [
+                        'place_name' => $model->placeName($a),
+                        'place_name_2' => $model->placeName($b),
+                    ]);
             $this->keep(
                 new Question(
                     'ohms',
-                    "ohms of $text, lifted, power off",
+                    Words::say('suspects.questions.ohms_of_lifted_power_off', ['text' => $text]),
                     [$a, $b],
                     Catalogue::minutes('lift') + Catalogue::minutes('leads'),
                     $values,
@@ -263,7 +287,11 @@ final class Questions
                 $this->keep(
                     new Question(
                         'tap',
-                        lcfirst($instrument::TITLE)." at the $at->label, $when",
+                        Words::say('suspects.questions.at_the', [
+                            'title' => lcfirst($instrument::title()),
+                            'at' => $at->label,
+                            'when' => $when,
+                        ]),
                         [(string) $tap],
                         $instrument::MINUTES + $this->evidence->trial->waited($tick),
                         $values,

@@ -8,6 +8,7 @@ use OddSpark\Acts\Act;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Appliance\FaultMode;
 use OddSpark\Appliance\Model;
+use OddSpark\Words\Words;
 
 /**
  * One long visit that shows as much of an appliance as any will: arrival, doors off; each thermostat calling alone
@@ -105,19 +106,21 @@ final readonly class Trial
         usort($resets, fn (array $a, array $b) => $a[0] <=> $b[0]);
         $open = [[0, 'door', ['to' => 'open']], [0, 'hold', ['to' => 'held']]];
         foreach (count($warm) > 1 ? $warm : [] as $label => $calls) {
-            $begin('alone', self::ALONE_S, "into a call of $label alone", [...$always, ...$allCold, ...$calls], $open);
+            $begin('alone', self::ALONE_S, Words::say('suspects.trial.into_a_call_of_alone', [
+                'label' => $label,
+            ]), [...$always, ...$allCold, ...$calls], $open);
             $open = [];
         }
-        $begin('all', self::ALL_S, count($warm) > 1 ? 'into a call of all' : 'into a call', $allWarm, [
+        $begin('all', self::ALL_S, count($warm) > 1 ? Words::say('suspects.trial.into_a_call_of_all') : Words::say('suspects.trial.into_a_call'), $allWarm, [
             ...$open,
             ...$resets,
         ]);
-        $begin('ended', self::ENDED_S, 'after the call', $allCold);
+        $begin('ended', self::ENDED_S, Words::say('suspects.trial.after_the_call'), $allCold);
         if ($fan !== []) {
-            $begin('fan', self::FAN_S, 'with the fan on', $fan);
+            $begin('fan', self::FAN_S, Words::say('suspects.trial.with_the_fan_on'), $fan);
         }
-        $begin('tapped', self::TAPPED_S, 'after tapping, into a call', $allWarm, [...$taps, ...$resets]);
-        $begin('off', 0, 'with the supply off', $off, [[0, 'hold', ['to' => 'released']]]);
+        $begin('tapped', self::TAPPED_S, Words::say('suspects.trial.after_tapping_into_a_call'), $allWarm, [...$taps, ...$resets]);
+        $begin('off', 0, Words::say('suspects.trial.with_the_supply_off'), $off, [[0, 'hold', ['to' => 'released']]]);
         $this->phases = $phases;
     }
 
@@ -139,7 +142,9 @@ final readonly class Trial
         $moments = [];
         foreach ($this->phases as [$kind, $at, $title]) {
             foreach (self::MOMENTS_S[$kind] as $s) {
-                $moments[$at + 1000 * $s] = ($s < 120 ? "$s s " : round($s / 60).' min ').$title;
+                $moments[$at + 1000 * $s] = ($s < 120 ? "$s s " : Words::say('suspects.trial.min', [
+                    's' => round($s / 60),
+                ])).$title;
             }
         }
 

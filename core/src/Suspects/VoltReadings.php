@@ -7,6 +7,7 @@ namespace OddSpark\Suspects;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
+use OddSpark\Words\Words;
 
 /**
  * Volts between every two places at every moment of a {@see Trial}, and the most of them over every phase, as
@@ -203,12 +204,11 @@ final class VoltReadings
 
         return new Question(
             $isMost ? 'most' : 'volts',
-            sprintf(
-                $isMost ? 'the most volts from %s to %s, %s' : 'volts from %s to %s, %s',
-                $model->placeName($a),
-                $model->placeName($b),
-                $when,
-            ),
+            Words::say($isMost ? 'suspects.volt_readings.most' : 'suspects.volt_readings.volts', [
+                'from' => $model->placeName($a),
+                'to' => $model->placeName($b),
+                'when' => $when,
+            ]),
             [$a, $b],
             $isMost
                 ? 2 * $leads + Questions::WATCHED * ($to - $from) / 60_000

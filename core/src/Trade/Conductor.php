@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Trade;
 
+use OddSpark\Words\Words;
+
 /** Copper wire by gauge. */
 final class Conductor
 {
@@ -22,7 +24,7 @@ final class Conductor
             match ($awg) {
                 20, 22, 24 => self::OHM_PER_KFT[18] * 92 ** ((2 * ($awg - 18)) / 39),
                 default => throw new \DomainException(
-                    "There is no copper conductor of $awg AWG in the table; known are 10 to 24, even.",
+                    Words::say('trade.conductor.there_is_no_copper_conductor', ['awg' => $awg]),
                 ),
             };
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Trade;
 
+use OddSpark\Words\Words;
+
 /**
  * Lists for spreadsheets (RFC 4180; what is read may have semicolons or tabs between its cells, as spreadsheets write
  * where the comma is the decimal sign). A quoted cell may go over several lines.
@@ -76,7 +78,7 @@ final class Csv
         $first = array_key_first($rows) ?? 0;
         $head = array_map(mb_strtolower(...), $rows[$first] ?? []);
         unset($rows[$first]);
-        $known = 'Known are '.implode(', ', $columns).'.';
+        $known = Words::say('trade.csv.known_are', ['columns' => implode(', ', $columns)]);
         foreach ($needed as $column) {
             in_array($column, $head, true) || throw new \InvalidArgumentException(
                 "The first line must name the columns; \"$column\" is not among them. $known",

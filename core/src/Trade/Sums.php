@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Trade;
 
+use OddSpark\Words\Words;
+
 /**
  * Bench sums: what a technician works out beside the appliance, each with its formula and where it is from.
  */
@@ -30,68 +32,68 @@ final class Sums
 
         return [
             'capacitor' => [
-                'title' => 'Run capacitor under load',
+                'title' => Words::say('trade.sums.run_capacitor_under_load'),
                 'formula' => 'µF = 10⁶ × A ÷ (2π × Hz × V): 2652 × A ÷ V at 60 Hz, 3183 at 50 Hz',
-                'source' => 'derived: the reactance of a capacitor',
+                'source' => Words::say('trade.sums.derived_the_reactance_of_a'),
                 'inputs' => [
-                    'amps' => $in('Amps in the start winding\'s wire', 'A', 0.7, 0.01, 50),
-                    'volts' => $in('Volts across the capacitor', 'V', 370, 1, 1000),
+                    'amps' => $in(Words::say('trade.sums.amps_in_the_start_winding'), 'A', 0.7, 0.01, 50),
+                    'volts' => $in(Words::say('trade.sums.volts_across_the_capacitor'), 'V', 370, 1, 1000),
                     'hertz' => $in('Supply', 'Hz', 60, 50, 60),
-                    'label_uf' => $in('On its label', 'µF', 5, 0.5, 200),
+                    'label_uf' => $in(Words::say('trade.sums.on_its_label'), 'µF', 5, 0.5, 200),
                 ],
             ],
             'rise' => [
-                'title' => 'Temperature rise',
-                'formula' => 'CFM = Btu/h out ÷ (1.08 × °F rise)',
-                'source' => 'ASHRAE Fundamentals, sensible heat of standard air (1.08 to 1.10); the figure from memory',
+                'title' => Words::say('trade.sums.temperature_rise'),
+                'formula' => Words::say('trade.sums.cfm_btu_h_out_1'),
+                'source' => Words::say('trade.sums.ashrae_fundamentals_sensible_heat_of'),
                 'inputs' => [
-                    'input_btuh' => $in('Input by the plate or by clocking', 'Btu/h', 80000, 1000, 500000),
+                    'input_btuh' => $in(Words::say('trade.sums.input_by_the_plate_or'), 'Btu/h', 80000, 1000, 500000),
                     'efficiency' => $in('Efficiency', '%', 80, 40, 100),
-                    'return_f' => $in('Return air', '°F', 68, 20, 120),
-                    'supply_f' => $in('Supply air', '°F', 118, 30, 250),
-                    'plate_low_f' => $in('Least rise on the plate', '°F', 35, 5, 150),
-                    'plate_high_f' => $in('Most rise on the plate', '°F', 65, 5, 150),
+                    'return_f' => $in(Words::say('trade.sums.return_air'), '°F', 68, 20, 120),
+                    'supply_f' => $in(Words::say('trade.sums.supply_air'), '°F', 118, 30, 250),
+                    'plate_low_f' => $in(Words::say('trade.sums.least_rise_on_the_plate'), '°F', 35, 5, 150),
+                    'plate_high_f' => $in(Words::say('trade.sums.most_rise_on_the_plate'), '°F', 65, 5, 150),
                 ],
             ],
             'clocking' => [
-                'title' => 'Clocking the gas meter',
-                'formula' => 'Btu/h = 3600 × ft³ a turn ÷ seconds × Btu/ft³',
-                'source' => 'derived; the heating value is the supplier\'s, 1000 to 1050 Btu/ft³ is common practice, no source',
+                'title' => Words::say('trade.sums.clocking_the_gas_meter'),
+                'formula' => Words::say('trade.sums.btu_h_3600_ft_a'),
+                'source' => Words::say('trade.sums.derived_the_heating_value_is'),
                 'inputs' => [
-                    'cubic_feet' => $in('One turn of the dial', 'ft³', 1, 0.1, 10),
-                    'seconds' => $in('Seconds for one turn', 's', 45, 1, 3600),
-                    'btu_ft3' => $in('Heating value', 'Btu/ft³', 1020, 500, 3000),
-                    'plate_btuh' => $in('Input on the plate', 'Btu/h', 80000, 1000, 500000),
+                    'cubic_feet' => $in(Words::say('trade.sums.one_turn_of_the_dial'), 'ft³', 1, 0.1, 10),
+                    'seconds' => $in(Words::say('trade.sums.seconds_for_one_turn'), 's', 45, 1, 3600),
+                    'btu_ft3' => $in(Words::say('trade.sums.heating_value'), 'Btu/ft³', 1020, 500, 3000),
+                    'plate_btuh' => $in(Words::say('trade.sums.input_on_the_plate'), 'Btu/h', 80000, 1000, 500000),
                 ],
             ],
             'transformer' => [
-                'title' => 'Transformer load',
+                'title' => Words::say('trade.sums.transformer_load'),
                 'formula' => 'VA = V × A; share = VA ÷ rating',
-                'source' => 'derived; a class 2 control transformer is not above 100 VA: NFPA 70 art. 725 and ch. 9 table 11, from memory',
+                'source' => Words::say('trade.sums.derived_a_class_2_control'),
                 'inputs' => [
-                    'volts' => $in('Secondary volts', 'V', 26, 1, 300),
-                    'amps' => $in('Secondary amps', 'A', 0.9, 0.01, 50),
-                    'rating_va' => $in('On its label', 'VA', 40, 5, 1000),
+                    'volts' => $in(Words::say('trade.sums.secondary_volts'), 'V', 26, 1, 300),
+                    'amps' => $in(Words::say('trade.sums.secondary_amps'), 'A', 0.9, 0.01, 50),
+                    'rating_va' => $in(Words::say('trade.sums.on_its_label'), 'VA', 40, 5, 1000),
                 ],
             ],
             'wire' => [
-                'title' => 'Volts lost in a wire',
+                'title' => Words::say('trade.sums.volts_lost_in_a_wire'),
                 'formula' => 'V = 2 × ft × A × Ω per 1000 ft ÷ 1000',
-                'source' => 'NFPA 70 (NEC) chapter 9 table 8, solid uncoated copper at 75 °C, from memory',
+                'source' => Words::say('trade.sums.nfpa_70_nec_chapter_9'),
                 'inputs' => [
-                    'feet' => $in('One way', 'ft', 50, 0.1, 5000),
+                    'feet' => $in(Words::say('trade.sums.one_way'), 'ft', 50, 0.1, 5000),
                     'amps' => $in('Amps', 'A', 0.5, 0.001, 100),
                     'awg' => ['choices' => self::GAUGES] + $in('Size', 'AWG', 18, 10, 22),
-                    'volts' => $in('Volts at its beginning', 'V', 25, 1, 600),
+                    'volts' => $in(Words::say('trade.sums.volts_at_its_beginning'), 'V', 25, 1, 600),
                 ],
             ],
             'flame' => [
-                'title' => 'Flame loop',
+                'title' => Words::say('trade.sums.flame_loop'),
                 'formula' => 'µA = 10⁶ × √2 × V ÷ (π × Ω)',
-                'source' => 'mean of a half-wave rectified sine, any circuits textbook',
+                'source' => Words::say('trade.sums.mean_of_a_half_wave'),
                 'inputs' => [
-                    'volts' => $in('Volts AC on the rod', 'V', 100, 10, 300),
-                    'megohms' => $in('Flame and feed in series', 'MΩ', 15, 0.1, 500),
+                    'volts' => $in(Words::say('trade.sums.volts_ac_on_the_rod'), 'V', 100, 10, 300),
+                    'megohms' => $in(Words::say('trade.sums.flame_and_feed_in_series'), 'MΩ', 15, 0.1, 500),
                 ],
             ],
         ];
@@ -105,12 +107,16 @@ final class Sums
      */
     public static function of(string $sum, array $with): array
     {
-        $known = self::all()[$sum] ?? throw new \DomainException("There is no sum \"$sum\".");
+        $known = self::all()[$sum] ?? throw new \DomainException(Words::say('trade.sums.there_is_no_sum', [
+            'sum' => $sum,
+        ]));
         foreach ($known['inputs'] as $name => $input) {
             if (! isset($with[$name]) && in_array($name, self::BY_PLATE, true)) {
                 continue;
             }
-            $value = $with[$name] ?? throw new \DomainException("{$input['label']}: a figure is missing.");
+            $value = $with[$name] ?? throw new \DomainException(Words::say('trade.sums.a_figure_is_missing', [
+                'label' => $input['label'],
+            ]));
             if (
                 $value < $input['least'] ||
                 $value > $input['most'] ||
@@ -119,8 +125,12 @@ final class Sums
                 throw new \DomainException(
                     "{$input['label']}: ".
                         (isset($input['choices'])
-                            ? 'one of '.implode(', ', $input['choices'])
-                            : "from {$input['least']} to {$input['most']} {$input['unit']}").
+                            ? Words::say('trade.sums.one_of', ['choices' => implode(', ', $input['choices'])])
+                            : Words::say('trade.sums.from_to', [
+                                'least' => $input['least'],
+                                'most' => $input['most'],
+                                'unit' => $input['unit'],
+                            ])).
                         '.',
                 );
             }
@@ -135,31 +145,31 @@ final class Sums
         return match ($sum) {
             'capacitor' => [
                 $out('Capacitance', $uf = 1e6 * $with['amps'] / (2 * M_PI * $with['hertz'] * $with['volts']), 'µF', 2),
-                $out('Off its label', 100 * ($uf / $with['label_uf'] - 1), '%'),
+                $out(Words::say('trade.sums.off_its_label'), 100 * ($uf / $with['label_uf'] - 1), '%'),
             ],
             'rise' => self::rise($with, $out),
             'clocking' => [
                 $out('Input', $input = 3600 * $with['cubic_feet'] / $with['seconds'] * $with['btu_ft3'], 'Btu/h', 0),
                 $out('Flow', (3600 * $with['cubic_feet']) / $with['seconds'], 'ft³/h'),
                 ...isset($with['plate_btuh'])
-                    ? [$out('Of the input on the plate', 100 * $input / $with['plate_btuh'], '%')]
+                    ? [$out(Words::say('trade.sums.of_the_input_on_the'), 100 * $input / $with['plate_btuh'], '%')]
                     : [],
             ],
             'transformer' => [
                 $out('Load', $with['volts'] * $with['amps'], 'VA'),
-                $out('Of its rating', (100 * $with['volts'] * $with['amps']) / $with['rating_va'], '%', 0),
+                $out(Words::say('trade.sums.of_its_rating'), (100 * $with['volts'] * $with['amps']) / $with['rating_va'], '%', 0),
             ],
             'wire' => [
                 $out(
-                    'Lost there and back',
+                    Words::say('trade.sums.lost_there_and_back'),
                     $lost = $with['amps'] * Conductor::ohms((int) $with['awg'], 2 * $with['feet'], 75.0),
                     'V',
                     2,
                 ),
-                $out('Left at its end', $with['volts'] - $lost, 'V', 2),
-                $out('Share lost', (100 * $lost) / $with['volts'], '%'),
+                $out(Words::say('trade.sums.left_at_its_end'), $with['volts'] - $lost, 'V', 2),
+                $out(Words::say('trade.sums.share_lost'), (100 * $lost) / $with['volts'], '%'),
             ],
-            default => [$out('Flame current', M_SQRT2 * $with['volts'] / (M_PI * $with['megohms']), 'µA', 2)],
+            default => [$out(Words::say('trade.sums.flame_current'), M_SQRT2 * $with['volts'] / (M_PI * $with['megohms']), 'µA', 2)],
         };
     }
 
@@ -172,22 +182,22 @@ final class Sums
     {
         $rise = $with['supply_f'] - $with['return_f'];
         if ($rise <= 0) {
-            throw new \DomainException('Supply air: it must be warmer than the return air.');
+            throw new \DomainException(Words::say('trade.sums.supply_air_it_must_be'));
         }
 
         return [
             $out('Rise', $rise, '°F'),
             $out(
-                'Air moved',
+                Words::say('trade.sums.air_moved'),
                 ($with['input_btuh'] * $with['efficiency']) / 100 / (Units::AIR_BTU_H_PER_CFM_F * $rise),
                 'CFM',
                 0,
             ),
             ...isset($with['plate_low_f'])
-                ? [$out('Above the least on the plate', $rise - $with['plate_low_f'], '°F')]
+                ? [$out(Words::say('trade.sums.above_the_least_on_the'), $rise - $with['plate_low_f'], '°F')]
                 : [],
             ...isset($with['plate_high_f'])
-                ? [$out('Below the most on the plate', $with['plate_high_f'] - $rise, '°F')]
+                ? [$out(Words::say('trade.sums.below_the_most_on_the'), $with['plate_high_f'] - $rise, '°F')]
                 : [],
         ];
     }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace OddSpark\Verbs;
 
-use OddSpark\Acts\Perceiving\Ask;
 use OddSpark\Appliance\Doors;
 use OddSpark\Bench\Bench;
 use OddSpark\Faults\Fault;
 use OddSpark\Run\Memory;
+use OddSpark\Words\Words;
 
 /** The complaint, the answers, and what a look shows. */
 final class Arrive extends Verb
@@ -47,7 +47,7 @@ final class Arrive extends Verb
         }
         $text = implode("\n", array_column($arrival->complaint, 'text'))."\n";
         foreach ($arrival->state->answers as $question => $answer) {
-            $text .= '  '.Ask::QUESTIONS[$question]." \"$answer\"\n";
+            $text .= '  '.Words::say("acts.ask.question.$question")." \"$answer\"\n";
         }
         foreach ($odd as $part => $seen) {
             $text .=

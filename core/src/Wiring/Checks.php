@@ -15,6 +15,7 @@ use OddSpark\Wiring\Rules\Returns;
 use OddSpark\Wiring\Rules\Safeties;
 use OddSpark\Wiring\Rules\Separation;
 use OddSpark\Wiring\Rules\Sources;
+use OddSpark\Words\Words;
 
 /**
  * What is wrong or odd about a wiring, found without running it: by rules that each look at the graph of conductors.
@@ -41,7 +42,9 @@ final class Checks
     public static function of(Model $model): array
     {
         $nets = new Nets($model);
-        $found = array_merge(...array_map(fn (string $rule) => (new $rule($nets))->find(), self::RULES));
+        $found = Words::in($model->language(), fn (): array => array_merge(
+            ...array_map(fn (string $rule) => (new $rule($nets))->find(), self::RULES),
+        ));
         $found = array_map(fn (Finding $f) => self::asAccepted($f, $model), $found);
         usort($found, fn (Finding $x, Finding $y) => [$x->accepted !== null, $y->grade] <=> [
             $y->accepted !== null,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Wiring;
 
 use OddSpark\Parts\Ability\Decides;
+use OddSpark\Words\Words;
 
 /**
  * The circuits of an appliance one at a time: each from its supply through conductors and controls to its loads and
@@ -57,16 +58,17 @@ final readonly class Circuits
                 'load' => $load,
                 'proves' => $this->proves($way[$at]),
                 'ways' => count($ways),
-                'words' => 'From '.
-                    $this->nets->name($supply['hot']).
-                    ($before === [] ? '' : ' through '.implode(', ', $before)).
-                    ' to '.
-                    $this->nets->title($way[$at]).
-                    ', home'.
-                    ($after === [] ? '' : ' through '.implode(', ', $after)).
-                    ' at '.
-                    $this->nets->name($supply['return']).
-                    '.',
+                'words' => Words::say('wiring.circuits.from_to_home_at', [
+                    'hot' => $this->nets->name($supply['hot']),
+                    'what' => $before === [] ? '' : Words::say('wiring.circuits.through', [
+                        'before' => implode(', ', $before),
+                    ]),
+                    'way' => $this->nets->title($way[$at]),
+                    'what_2' => $after === [] ? '' : Words::say('wiring.circuits.through_2', [
+                        'after' => implode(', ', $after),
+                    ]),
+                    'return' => $this->nets->name($supply['return']),
+                ]),
                 'parts' => array_values(array_unique(array_column($way, 'part'))),
                 'wires' => array_merge(
                     ...array_map(fn (array $pair) => $this->nets->along($pair[0], $pair[1]), array_chunk($ends, 2)),
@@ -142,8 +144,11 @@ final readonly class Circuits
                 'input' => $this->proves($e) !== null ||
                     ($this->nets->model->kindOf($e['part'])?->isControl() === true &&
                         str_ends_with($e['name'], '_input')),
-                'words' => $this->nets->title($e).
-                    " has no complete path from a supply and back: {$this->side($e['a'])}; {$this->side($e['b'])}.",
+                'words' => Words::say('wiring.circuits.has_no_complete_path_from', [
+                    'e' => $this->nets->title($e),
+                    'side' => $this->side($e['a']),
+                    'side_2' => $this->side($e['b']),
+                ]),
             ];
         }
 
@@ -156,20 +161,25 @@ final readonly class Circuits
         $fed = $this->nets->fedBy($this->nets->root($place));
         $name = $this->nets->name($place);
         if ($fed !== []) {
-            return "$name comes to ".
-                implode(
-                    ' and to ',
+            return Words::say('wiring.circuits.comes_to', [
+                'name' => $name,
+                'fed' => implode(
+                    Words::say('wiring.circuits.and_to'),
                     array_values(
                         array_unique(
                             array_map(fn (array $f) => $this->nets->name($f[0][$f[1]]), array_slice($fed, 0, 3)),
                         ),
                     ),
-                );
+                ),
+            ]);
         }
         $others = array_filter($this->nets->places()[$this->nets->root($place)] ?? [], fn (string $p) => $p !== $place);
 
         return $others === []
-            ? "nothing is wired to $name"
-            : "$name goes no further than ".$this->nets->name((string) end($others));
+            ? Words::say('wiring.circuits.nothing_is_wired_to', ['name' => $name])
+            : Words::say('wiring.circuits.goes_no_further_than', [
+                'name' => $name,
+                'others' => $this->nets->name((string) end($others)),
+            ]);
     }
 }

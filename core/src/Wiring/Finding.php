@@ -18,7 +18,7 @@ final readonly class Finding
     public const ODD = 'odd';
 
     /**
-     * @param string $rule which of the rules found it
+     * @param string $rule which of the rules found it: its name in American English, which documents keep
      * @param self::WRONG|self::ODD $grade
      * @param list<string> $parts
      * @param list<string> $wires
@@ -56,7 +56,8 @@ final readonly class Finding
     {
         $where = fn (array $parts, array $wires): array => [self::sorted($parts), self::sorted($wires)];
 
-        return $this->rule === $other['rule'] &&
+        // documents of before write colour in it
+        return $this->rule === str_replace('colour', 'color', $other['rule']) &&
             $where($this->parts, $this->wires) === $where($other['parts'], $other['wires']);
     }
 

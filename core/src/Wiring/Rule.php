@@ -6,6 +6,7 @@ namespace OddSpark\Wiring;
 
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Wire;
+use OddSpark\Words\Words;
 
 /**
  * A rule of wiring.
@@ -51,7 +52,11 @@ abstract class Rule
 
     protected function wireName(Wire $wire): string
     {
-        return "the {$wire->colour} wire from {$this->nets->name($wire->from)} to {$this->nets->name($wire->to)}";
+        return Words::say('wiring.rule.the_wire_from_to', [
+            'colour' => $wire->colour,
+            'from' => $this->nets->name($wire->from),
+            'to' => $this->nets->name($wire->to),
+        ]);
     }
 
     /**

@@ -104,7 +104,7 @@ final class PapersTest extends TestCase
             "from,to,colour,awg\nvalve.TH,moon,red,18\nvalve.TR,transformer.X1,tartan,18\nvalve.TR,transformer.H1,red,thin\n",
             [
                 'Line 2: there is no place called "moon"',
-                'line 3: "tartan" is not a known wire colour',
+                'line 3: "tartan" is not a known wire color',
                 'line 4: "awg" must be a number above zero, not "thin"',
                 'Nothing was imported.',
             ],

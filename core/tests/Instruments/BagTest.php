@@ -77,7 +77,10 @@ final readonly class SlopeGauge extends AtTap
 {
     public const KEY = 'slope';
 
-    public const TITLE = 'Slope gauge';
+    public static function title(): string
+    {
+        return 'Slope gauge';
+    }
 
     public const MINUTES = 3.0;
 

@@ -94,7 +94,7 @@ final class HouseRulesTest extends TestCase
             ['at_s' => 82, 'act' => 'set', 'part' => 'service', 'lever' => 'lever', 'to' => 'on'],
             ['at_s' => 260, 'act' => 'hand_back'],
         ];
-        $stopped = $this->mark($this->attempt($entries, array_keys(Danger::TEXT)));
+        $stopped = $this->mark($this->attempt($entries, Danger::ALL));
         self::assertTrue($stopped->passed());
         self::assertEqualsWithDelta(0.7, $stopped->lines[0]->share, 1e-9);
         self::assertStringStartsWith('Tried, and stopped', $stopped->lines[0]->why[0]['text']);

@@ -247,7 +247,7 @@ final class MarkerTest extends TestCase
             new Memory(),
         )->observations;
         $account = Marking::account(Fixtures::furnace(), $faults, 'valve:coil-open', $seen);
-        $all = ['weights' => array_fill_keys(array_keys(Rules::LINES), 10), 'own_sheet' => true];
+        $all = ['weights' => array_fill_keys(Rules::LINES, 10), 'own_sheet' => true];
         foreach (['first-year', 'journeyman', 'examination'] as $rules) {
             $mark = Marker::of($account)->mark(Marking::rules($rules, $all));
             self::assertCount(count(Rules::LINES), $mark->lines);

@@ -155,13 +155,13 @@ final class ChecksTest extends TestCase
             'no breaker trips',
         ];
         yield 'a hot wire that is white' => [
-            'colour against the convention',
+            'color against the convention',
             [['do' => 'rewire', 'wire' => 'w03', 'colour' => 'white']],
             'is live',
             'takes it for something else',
         ];
         yield 'a neutral that is black' => [
-            'colour against the convention',
+            'color against the convention',
             [['do' => 'rewire', 'wire' => 'w04', 'colour' => 'black']],
             'is neutral',
             'takes it for something else',

@@ -57,15 +57,15 @@ export function ReportForm({ board, log, act }: Props) {
                 write()
             }}
         >
-            <Label text="The cause was">
+            <Label text={t('The cause was')}>
                 <Select
                     label={t('Cause')}
                     value={cause}
-                    options={[['', 'nothing found wrong'], ...all]}
+                    options={[['', t('nothing found wrong')], ...all]}
                     onChange={setCause}
                 />
             </Label>
-            <Label text="Worked on">
+            <Label text={t('Worked on')}>
                 {worked.length === 0 && (
                     <Text fontSize="note" color="faint">
                         {t('Nothing has been touched yet.')}
@@ -92,19 +92,19 @@ export function ReportForm({ board, log, act }: Props) {
                     </Checkbox.Root>
                 ))}
             </Label>
-            <Label text="Read or seen before the work">
+            <Label text={t('Read or seen before the work')}>
                 <Select
                     label={t('Before')}
                     value={before}
-                    options={[['', 'which entry?'], ...shown]}
+                    options={[['', t('which entry?')], ...shown]}
                     onChange={setBefore}
                 />
             </Label>
-            <Label text="Read or seen after it">
+            <Label text={t('Read or seen after it')}>
                 <Select
                     label={t('After')}
                     value={after}
-                    options={[['', 'which entry?'], ...shown]}
+                    options={[['', t('which entry?')], ...shown]}
                     onChange={setAfter}
                 />
             </Label>

@@ -32,7 +32,7 @@ export function BoardButtons({ view, readable, layer, onLayer, onWhole, onNearer
                     aria-label={t('Layers on the board: {{value}}', { value: t(LAYERS[layer]) })}
                     onClick={() => onLayer(layer === 'Both' ? 'Wires' : layer === 'Wires' ? 'Pipes' : 'Both')}
                 >
-                    {layer}
+                    {t(layer)}
                 </ToolButton>
             )}
             {readable && (

@@ -143,7 +143,7 @@ export function Tree({ root, titles, chosen, onChoose }: Props) {
                             key={p.path}
                             role="button"
                             tabIndex={0}
-                            aria-label={`${p.shows ? `${p.shows}: ` : ''}${text(p)}${p.folded ? `, ${p.count} faults, folded` : ''}`}
+                            aria-label={`${p.shows ? `${p.shows}: ` : ''}${text(p)}${p.folded ? t(', {{count}} faults, folded', { count: p.count }) : ''}`}
                             style={{ cursor: 'pointer' }}
                             onClick={() => act(p)}
                             onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && (e.preventDefault(), act(p))}

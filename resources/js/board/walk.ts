@@ -1,4 +1,5 @@
 import type { BoardData, LadderData, Wire } from '@/lib/types'
+import { t } from '@/words'
 import { search } from '@/search/search'
 
 /**
@@ -33,18 +34,18 @@ export function nextStops(board: BoardData, place: string): Stop[] {
         const far = end === 'a' ? wire.to : wire.from
         const near = end === 'a' ? wire.from : wire.to
         return [
-            { place: far, name: placeName(board, far), hint: `along the ${wire.colour} wire` },
-            { place: near, name: placeName(board, near), hint: 'the terminal here' },
+            { place: far, name: placeName(board, far), hint: t('along the {{color}} wire', { color: wire.colour }) },
+            { place: near, name: placeName(board, near), hint: t('the terminal here') },
         ]
     }
     const along = wiresAt(board, place).map(({ wire: w, end }) => {
         const far = end === 'a' ? w.to : w.from
-        return { place: far, name: placeName(board, far), hint: `along the ${w.colour} wire` }
+        return { place: far, name: placeName(board, far), hint: t('along the {{color}} wire', { color: w.colour }) }
     })
     const part = board.parts.find((p) => p.id === owner)
     const across = (part?.terminals ?? [])
-        .filter((t) => t.place !== place)
-        .map((t) => ({ place: t.place, name: placeName(board, t.place), hint: 'on the same part' }))
+        .filter((at) => at.place !== place)
+        .map((at) => ({ place: at.place, name: placeName(board, at.place), hint: t('on the same part') }))
     return [...along, ...across]
 }
 

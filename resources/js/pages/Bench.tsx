@@ -127,8 +127,8 @@ function TheBench(page: BenchPage) {
         }))
     const eyes =
         scene.eyes === null
-            ? 'Look at a part to see what shines or moves there.'
-            : `Eyes on ${board.parts.find((p) => p.id === scene.eyes)?.label ?? 'a wire'} ·`
+            ? t('Look at a part to see what shines or moves there.')
+            : t('Eyes on {{what}} ·', { what: board.parts.find((p) => p.id === scene.eyes)?.label ?? t('a wire') })
 
     // Time goes on many times a second; what does not change with it is not drawn anew.
     const off = useMemo(

@@ -90,7 +90,7 @@ export default function MyJobs({ jobs, open }: MyJobsPage) {
                             <MainButton
                                 w="120px"
                                 disabled={j.attempt === null && !j.can_begin}
-                                aria-label={`${j.attempt ? 'Continue' : 'Begin'}: ${j.title}`}
+                                aria-label={`${j.attempt ? t('Continue') : t('Begin')}: ${j.title}`}
                                 onClick={() => router.post(`/jobs/${j.id}/attempt`)}
                             >
                                 {j.attempt ? t('Continue') : t('Begin')}

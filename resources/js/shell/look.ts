@@ -22,8 +22,9 @@ export function readLook(): Look {
     }
 }
 
-/** Puts the theme on the page: classes that the tokens go by. */
+/** Puts the theme on the page: classes that the tokens go by. The server is told in which language somebody reads. */
 export function wear(look: Look) {
+    document.cookie = `words=${look.language}; path=/; max-age=31536000; samesite=lax`
     const dark =
         look.theme === 'dark' || (look.theme === 'device' && matchMedia('(prefers-color-scheme: dark)').matches)
     document.documentElement.classList.toggle('dark', dark)

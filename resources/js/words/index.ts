@@ -27,6 +27,7 @@ void words.init({
     pluralSeparator: '\0',
     interpolation: { escapeValue: false },
     initAsync: false,
+    showSupportNotice: false,
 })
 
 /** The catalogue of this person's language is there; nothing is written before. */

@@ -50,6 +50,44 @@ function texts(file: string): string[] {
     return found
 }
 
+/** What a file shows or reads out without having it translated: text between tags, and what a label is made of. */
+function bare(file: string): string[] {
+    const source = ts.createSourceFile(
+        file,
+        readFileSync(file, 'utf8'),
+        ts.ScriptTarget.Latest,
+        true,
+        ts.ScriptKind.TSX,
+    )
+    const found: string[] = []
+    const sentence = (text: string) =>
+        !text.includes('\n') &&
+        !text.includes('Odd Spark') &&
+        /[a-z]{2,}[,;:]? [a-z]{2,}|^[A-Z][a-z]{2,}/.test(text.trim())
+    const strings = (node: ts.Node): void => {
+        if (ts.isCallExpression(node)) return // of t, or of something that has its own
+        if (ts.isStringLiteralLike(node) && sentence(node.text)) found.push(node.text)
+        if (
+            ts.isTemplateExpression(node) &&
+            sentence([node.head, ...node.templateSpans.map((s) => s.literal)].map((l) => l.text).join(''))
+        )
+            found.push(node.getText())
+        ts.forEachChild(node, strings)
+    }
+    const visit = (node: ts.Node): void => {
+        if (ts.isJsxText(node) && sentence(node.text)) found.push(node.text.trim())
+        if (
+            ts.isJsxAttribute(node) &&
+            /^(aria-label|title|alt|placeholder)$/.test(node.name.getText()) &&
+            node.initializer
+        )
+            strings(node.initializer)
+        ts.forEachChild(node, visit)
+    }
+    visit(source)
+    return found
+}
+
 const names = (text: string) => [...text.matchAll(/\{\{(\w+)\}\}/g)].map((m) => m[1]).sort()
 
 it('has a Spanish word for every word of bench and meter', () => {
@@ -57,6 +95,11 @@ it('has a Spanish word for every word of bench and meter', () => {
         .flatMap(texts)
         .filter((text) => !(text in spanish))
     expect([...new Set(lacking)]).toEqual([])
+})
+
+it('shows nothing that goes past the catalogue', () => {
+    const past = sources('.').flatMap((file) => bare(file).map((text) => `${file.slice(ROOT.length)}: ${text}`))
+    expect(past).toEqual([])
 })
 
 it.each([

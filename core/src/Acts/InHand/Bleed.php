@@ -11,13 +11,12 @@ use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Parts\Ability\HoldsCharge;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** The charge of a capacitor let go: over a resistor, as it should be, or with a blade across it. */
 final readonly class Bleed extends Act
 {
     public const NAME = 'bleed';
-
-    public const TITLE = 'Bleeding a capacitor';
 
     public const MINUTES = 0.5;
 
@@ -34,7 +33,7 @@ final readonly class Bleed extends Act
     public function refusal(Situation $now): ?string
     {
         return $now->reach->part($now->state, $this->part())
-            ?? ($this->charged($now) === [] ? 'Nothing in it holds a charge.' : null);
+            ?? ($this->charged($now) === [] ? Words::say('acts.bleed.nothing_in_it_holds_a') : null);
     }
 
     public function risks(Situation $now): array
@@ -58,8 +57,8 @@ final readonly class Bleed extends Act
     public function said(Names $names): string
     {
         return $this->get('over') === 'blade'
-            ? "Laid a blade across {$names->part($this->part())}"
-            : "Bled {$names->part($this->part())} over a resistor";
+            ? Words::say('acts.bleed.laid_a_blade_across', ['part' => $names->part($this->part())])
+            : Words::say('acts.bleed.bled_over_a_resistor', ['part' => $names->part($this->part())]);
     }
 
     /** @return list<string> what in it holds a charge */

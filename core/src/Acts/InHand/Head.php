@@ -13,6 +13,7 @@ use OddSpark\Parts\Ability\MovesSpindle;
 use OddSpark\Process\Flow\Conduit;
 use OddSpark\Process\Way;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /**
  * The head of a motorised valve off its body, its wires on it, or on again. It then moves as it is fed with nothing to
@@ -21,8 +22,6 @@ use OddSpark\Run\BenchState;
 final readonly class Head extends Act
 {
     public const NAME = 'head';
-
-    public const TITLE = 'Taking the head off a valve';
 
     public const MINUTES = 2.0;
 
@@ -39,9 +38,9 @@ final readonly class Head extends Act
         $isOff = isset($now->state->heads[$this->part()]);
 
         return $refused ?? match (true) {
-            $now->model->kindOf($this->part())?->hands()->head !== true => 'It has no head that comes off.',
-            $this->get('to') === 'off' && $isOff => 'It is off already.',
-            $this->get('to') === 'on' && ! $isOff => 'It is on its body.',
+            $now->model->kindOf($this->part())?->hands()->head !== true => Words::say('acts.head.it_has_no_head_that'),
+            $this->get('to') === 'off' && $isOff => Words::say('acts.head.it_is_off_already'),
+            $this->get('to') === 'on' && ! $isOff => Words::say('acts.head.it_is_on_its_body'),
             default => null,
         };
     }
@@ -71,7 +70,7 @@ final readonly class Head extends Act
     public function said(Names $names): string
     {
         return $this->get('to') === 'off'
-            ? "Took the head off {$names->part($this->part())}"
-            : "Put the head back on {$names->part($this->part())}";
+            ? Words::say('acts.head.took_the_head_off', ['part' => $names->part($this->part())])
+            : Words::say('acts.head.put_the_head_back_on', ['part' => $names->part($this->part())]);
     }
 }

@@ -14,13 +14,12 @@ use OddSpark\Instruments\Measured;
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
 use OddSpark\Parts\Ability\Blows;
+use OddSpark\Words\Words;
 
 /** Ohms of a fuse that has been drawn, from cap to cap: the fuse's alone. */
 final readonly class MeasureFuse extends Act
 {
     public const NAME = 'ohm_fuse';
-
-    public const TITLE = 'Measuring a fuse in the hand';
 
     public const MINUTES = 0.5;
 
@@ -39,13 +38,12 @@ final readonly class MeasureFuse extends Act
         $kind = $now->model->kindOf($this->part());
 
         return match (true) {
-            $kind === null => "There is no part called \"{$this->part()}\" here.",
-            $kind->hands()->fuse === null => 'There is no fuse in it.',
-            ! isset($now->state->off[$this->part()]) => 'It has to be out: draw it first.',
-            $this->fuse($now) === null => sprintf(
-                'There is no such fuse in it; there is %s.',
-                implode(', ', array_keys($kind->those(Blows::class))),
-            ),
+            $kind === null => Words::say('acts.measure_fuse.there_is_no_part_called', ['part' => $this->part()]),
+            $kind->hands()->fuse === null => Words::say('acts.measure_fuse.there_is_no_fuse_in'),
+            ! isset($now->state->off[$this->part()]) => Words::say('acts.measure_fuse.it_has_to_be_out'),
+            $this->fuse($now) === null => Words::say('acts.measure_fuse.there_is_no_such_fuse', [
+                'those' => implode(', ', array_keys($kind->those(Blows::class))),
+            ]),
             default => null,
         };
     }
@@ -65,7 +63,7 @@ final readonly class MeasureFuse extends Act
 
     public function said(Names $names): string
     {
-        return "The fuse of {$names->part($this->part())} in the hand, end to end";
+        return Words::say('acts.measure_fuse.the_fuse_of_in_the', ['part' => $names->part($this->part())]);
     }
 
     /** The one that is meant, or the only one. */

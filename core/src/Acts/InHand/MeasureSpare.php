@@ -16,13 +16,12 @@ use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
 use OddSpark\Run\Machine;
 use OddSpark\Run\Memory;
+use OddSpark\Words\Words;
 
 /** Ohms of a new one out of its box, between two of its terminals: whether it is sound, and what a sound one has. */
 final readonly class MeasureSpare extends Act
 {
     public const NAME = 'ohm_spare';
-
-    public const TITLE = 'Measuring a new part';
 
     public const MINUTES = 1.0;
 
@@ -37,14 +36,14 @@ final readonly class MeasureSpare extends Act
     {
         $part = $now->model->part($this->part());
         if ($part === null) {
-            return "There is no part called \"{$this->part()}\" here.";
+            return Words::say('acts.measure_spare.there_is_no_part_called', ['part' => $this->part()]);
         }
         if (! $part->kind->hands()->off) {
-            return 'The van has no new one of these.';
+            return Words::say('acts.measure_spare.the_van_has_no_new');
         }
         foreach (['red', 'black'] as $lead) {
             if (! in_array($this->get($lead), $part->places(), true)) {
-                return "A new one has no place called \"{$this->get($lead)}\".";
+                return Words::say('acts.measure_spare.a_new_one_has_no', ['lead' => $this->get($lead)]);
             }
         }
 
@@ -90,10 +89,10 @@ final readonly class MeasureSpare extends Act
 
     public function said(Names $names): string
     {
-        return sprintf('A new one for %s: %s to %s', ...[
-            $names->part($this->part()),
-            $names->place($this->get('red')),
-            $names->place($this->get('black')),
+        return Words::say('acts.measure_spare.a_new_one_for', [
+            'part' => $names->part($this->part()),
+            'red' => $names->place($this->get('red')),
+            'black' => $names->place($this->get('black')),
         ]);
     }
 }

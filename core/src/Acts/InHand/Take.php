@@ -10,6 +10,7 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /**
  * A part taken off the appliance, to be looked at and measured in the hand, or the same one put back: which mends
@@ -18,8 +19,6 @@ use OddSpark\Run\BenchState;
 final readonly class Take extends Act
 {
     public const NAME = 'take';
-
-    public const TITLE = 'Taking parts off';
 
     public const MINUTES = 4.0;
 
@@ -40,9 +39,9 @@ final readonly class Take extends Act
         $isOff = isset($now->state->off[$this->part()]);
 
         return match (true) {
-            $hands === null || ! $hands->off && $hands->fuse === null => 'That is not taken off on a visit.',
-            $this->get('to') === 'off' && $isOff => 'It is off already.',
-            $this->get('to') === 'on' && ! $isOff => 'It sits where it belongs.',
+            $hands === null || ! $hands->off && $hands->fuse === null => Words::say('acts.take.that_is_not_taken_off'),
+            $this->get('to') === 'off' && $isOff => Words::say('acts.take.it_is_off_already'),
+            $this->get('to') === 'on' && ! $isOff => Words::say('acts.take.it_sits_where_it_belongs'),
             default => null,
         };
     }
@@ -69,7 +68,7 @@ final readonly class Take extends Act
     public function said(Names $names): string
     {
         return $this->get('to') === 'off'
-            ? "Took {$names->part($this->part())} off"
-            : "Put {$names->part($this->part())} back";
+            ? Words::say('acts.take.took_off', ['part' => $names->part($this->part())])
+            : Words::say('acts.take.put_back', ['part' => $names->part($this->part())]);
     }
 }

@@ -10,13 +10,12 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** What feels heat, in the hand: held over a flame or in hot water until it would have moved, or let cool. */
 final readonly class Warm extends Act
 {
     public const NAME = 'warm';
-
-    public const TITLE = 'Warming a part in the hand';
 
     public const MINUTES = 2.0;
 
@@ -33,8 +32,8 @@ final readonly class Warm extends Act
 
         return match (true) {
             $refused !== null => $refused,
-            ! isset($now->state->off[$this->part()]) => 'It has to be in the hand: take it off first.',
-            $now->model->kindOf($this->part())?->feelsHeat() !== true => 'There is nothing in it that feels heat.',
+            ! isset($now->state->off[$this->part()]) => Words::say('acts.warm.it_has_to_be_in'),
+            $now->model->kindOf($this->part())?->feelsHeat() !== true => Words::say('acts.warm.there_is_nothing_in_it'),
             default => null,
         };
     }
@@ -46,6 +45,6 @@ final readonly class Warm extends Act
 
     public function said(Names $names): string
     {
-        return ($this->get('to') === 'hot' ? 'Warmed ' : 'Let cool: ').$names->part($this->part());
+        return ($this->get('to') === 'hot' ? Words::say('acts.warm.warmed') : Words::say('acts.warm.let_cool')).$names->part($this->part());
     }
 }

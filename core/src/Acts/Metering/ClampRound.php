@@ -11,13 +11,12 @@ use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Instruments\ClampMeter;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** The jaw of the clamp closed round wires, or taken off. */
 final readonly class ClampRound extends Act
 {
     public const NAME = 'clamp';
-
-    public const TITLE = 'Clamp';
 
     public const MINUTES = ClampMeter::MINUTES;
 
@@ -32,7 +31,7 @@ final readonly class ClampRound extends Act
     {
         foreach ($this->get('wires') as $wire) { // at least one of its ends can be got at
             if ($now->model->wire($wire) === null) {
-                return "There is no wire called \"$wire\" to close the jaw round.";
+                return Words::say('acts.clamp_round.there_is_no_wire_called', ['wire' => $wire]);
             }
             if (! $now->reach->reaches($now->state, "$wire.a") && ! $now->reach->reaches($now->state, "$wire.b")) {
                 return $now->reach->part($now->state, $wire);
@@ -59,9 +58,12 @@ final readonly class ClampRound extends Act
     public function said(Names $names): string
     {
         return $this->get('wires') === []
-            ? 'Clamp off'
-            : 'Clamp round '.
-                    implode(' and ', array_map($names->part(...), $this->get('wires'))).
-                    (($this->get('turns') ?? 1) > 1 ? ", {$this->get('turns')} turns" : '');
+            ? Words::say('acts.clamp_round.clamp_off')
+            : Words::say('acts.clamp_round.clamp_round', [
+                'wires' => implode(' and ', array_map($names->part(...), $this->get('wires'))),
+                'words' => ($this->get('turns') ?? 1) > 1 ? Words::say('acts.clamp_round.turns', [
+                    'turns' => $this->get('turns'),
+                ]) : '',
+            ]);
     }
 }

@@ -11,6 +11,7 @@ use OddSpark\Acts\Situation;
 use OddSpark\Instruments\Multimeter;
 use OddSpark\Meter\Mode;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** The meter's dial turned, and its range chosen by hand if one likes. */
 final readonly class Dial extends Act
@@ -34,7 +35,7 @@ final readonly class Dial extends Act
 
         return $range === null || in_array((float) $range, $ranges, true)
             ? null
-            : 'On this position the ranges are '.implode(', ', $ranges).'.';
+            : Words::say('acts.dial.on_this_position_the_ranges', ['ranges' => implode(', ', $ranges)]);
     }
 
     public function apply(Situation $now): BenchState
@@ -55,8 +56,11 @@ final readonly class Dial extends Act
 
     public function said(Names $names): string
     {
-        return 'Meter to '.
-            Mode::from($this->get('mode'))->title().
-            ($this->get('range') === null ? '' : ", range {$this->get('range')} by hand");
+        return Words::say('acts.dial.meter_to', [
+            'from' => Mode::from($this->get('mode'))->title(),
+            'words' => $this->get('range') === null ? '' : Words::say('acts.dial.range_by_hand', [
+                'range' => $this->get('range'),
+            ]),
+        ]);
     }
 }

@@ -10,13 +10,12 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Instruments\FieldTester;
+use OddSpark\Words\Words;
 
 /** The non-contact tester held to a place. */
 final readonly class HoldTester extends Act
 {
     public const NAME = 'tester';
-
-    public const TITLE = 'Tester';
 
     public const MINUTES = FieldTester::MINUTES;
 
@@ -29,16 +28,16 @@ final readonly class HoldTester extends Act
 
     public function refusal(Situation $now): ?string
     {
-        return $now->reach->place($now->state, $this->get('place'), 'The tester');
+        return $now->reach->place($now->state, $this->get('place'), Words::say('acts.hold_tester.the_tester'));
     }
 
     public function shows(Situation $now): array
     {
-        return ['tester' => FieldTester::lights($now->site(), $this->get('place')) ? 'lights' : 'stays dark'];
+        return ['tester' => FieldTester::lights($now->site(), $this->get('place')) ? 'lights' : Words::say('acts.hold_tester.stays_dark')];
     }
 
     public function said(Names $names): string
     {
-        return "Held the tester to {$names->place($this->get('place'))}";
+        return Words::say('acts.hold_tester.held_the_tester_to', ['place' => $names->place($this->get('place'))]);
     }
 }

@@ -11,6 +11,7 @@ use OddSpark\Acts\Situation;
 use OddSpark\Instruments\Multimeter;
 use OddSpark\Meter\Display;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** The meter told to keep the least and the most that it shows. */
 final readonly class Keep extends Act
@@ -36,6 +37,6 @@ final readonly class Keep extends Act
 
     public function said(Names $names): string
     {
-        return $this->get('to') === 'on' ? 'Set the meter to hold min and max' : 'Cleared min and max of the meter';
+        return $this->get('to') === 'on' ? Words::say('acts.keep.set_the_meter_to_hold') : Words::say('acts.keep.cleared_min_and_max_of');
     }
 }

@@ -13,6 +13,7 @@ use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Sites;
 use OddSpark\Instruments\Multimeter;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** The two leads of the meter put on places, or off. */
 final readonly class Leads extends Act
@@ -89,19 +90,26 @@ final readonly class Leads extends Act
         }
 
         return $now->model->isPlace($place)
-            ? $now->reach->place($now->state, $place, "The $lead lead")
-            : "There is no place called \"$place\" for the $lead lead.";
+            ? $now->reach->place($now->state, $place, Words::say('acts.leads.the_lead', ['lead' => $lead]))
+            : Words::say('acts.leads.there_is_no_place_called', ['place' => $place, 'lead' => $lead]);
     }
 
     public function said(Names $names): string
     {
         return match (true) {
-            $this->get('red') !== null && $this->get('black') !== null => "{$names->place(
-                $this->get('red'),
-            )} to {$names->place($this->get('black'))}",
-            $this->get('red') !== null => "Red lead alone on {$names->place($this->get('red'))}",
-            $this->get('black') !== null => "Black lead alone on {$names->place($this->get('black'))}",
-            default => 'Leads off',
+            $this->get('red') !== null && $this->get('black') !== null => Words::say('acts.leads.to', [
+                'red' => $names->place(
+                    $this->get('red'),
+                ),
+                'black' => $names->place($this->get('black')),
+            ]),
+            $this->get('red') !== null => Words::say('acts.leads.red_lead_alone_on', [
+                'red' => $names->place($this->get('red')),
+            ]),
+            $this->get('black') !== null => Words::say('acts.leads.black_lead_alone_on', [
+                'black' => $names->place($this->get('black')),
+            ]),
+            default => Words::say('acts.leads.leads_off'),
         };
     }
 }

@@ -8,6 +8,7 @@ use OddSpark\Acts\Act;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** A new battery for the meter. */
 final readonly class MeterBattery extends Act
@@ -28,6 +29,6 @@ final readonly class MeterBattery extends Act
 
     public function said(Names $names): string
     {
-        return 'Put a new battery in the meter';
+        return Words::say('acts.meter_battery.put_a_new_battery_in');
     }
 }

@@ -8,6 +8,7 @@ use OddSpark\Acts\Act;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** New fuses for the current ranges of the meter. */
 final readonly class MeterFuse extends Act
@@ -28,6 +29,6 @@ final readonly class MeterFuse extends Act
 
     public function said(Names $names): string
     {
-        return 'Put new fuses in the meter';
+        return Words::say('acts.meter_fuse.put_new_fuses_in_the');
     }
 }

@@ -11,6 +11,7 @@ use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Instruments\Bag;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** An instrument put to a tap, or put away; the act is called by the key of the instrument. */
 final readonly class PutToTap extends Act
@@ -24,7 +25,7 @@ final readonly class PutToTap extends Act
 
     public function title(): string
     {
-        return Bag::atTap($this->name)::TITLE;
+        return Bag::atTap($this->name)::title();
     }
 
     public function minutes(): float
@@ -40,7 +41,7 @@ final readonly class PutToTap extends Act
         }
         $tap = $now->model->tap($id);
         if ($tap === null || $tap->instrument !== $this->name) {
-            return "There is no tap called \"$id\" for this instrument.";
+            return Words::say('acts.put_to_tap.there_is_no_tap_called', ['id' => $id]);
         }
 
         return $now->reach->behind($now->state, $tap->part);
@@ -60,7 +61,9 @@ final readonly class PutToTap extends Act
 
     public function said(Names $names): string
     {
-        return Bag::atTap($this->name)::TITLE.
-            ($this->get('tap') === null ? ' put away' : " at the {$names->tap($this->get('tap'))}");
+        return Bag::atTap($this->name)::title().
+            ($this->get('tap') === null ? Words::say('acts.put_to_tap.put_away') : Words::say('acts.put_to_tap.at_the', [
+                'tap' => $names->tap($this->get('tap')),
+            ]));
     }
 }

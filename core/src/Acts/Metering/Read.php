@@ -11,6 +11,7 @@ use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Instruments\Bag;
 use OddSpark\Instruments\Multimeter;
+use OddSpark\Words\Words;
 
 /** Another look at an instrument that is on already. */
 final readonly class Read extends Act
@@ -33,7 +34,7 @@ final readonly class Read extends Act
             return null;
         }
 
-        return $of === Multimeter::KEY ? 'The leads are not on anything.' : 'That instrument is not on anything.';
+        return $of === Multimeter::KEY ? Words::say('acts.read.the_leads_are_not_on') : Words::say('acts.read.that_instrument_is_not_on');
     }
 
     public function placesLeads(): bool
@@ -49,7 +50,7 @@ final readonly class Read extends Act
     public function said(Names $names): string
     {
         return ($this->get('of') ?? Multimeter::KEY) === Multimeter::KEY
-            ? 'Read again'
-            : 'Read the '.lcfirst(Bag::all()[$this->get('of')]::TITLE).' again';
+            ? Words::say('acts.read.read_again')
+            : Words::say('acts.read.read_the_again', ['title' => lcfirst(Bag::all()[$this->get('of')]::title())]);
     }
 }

@@ -8,6 +8,7 @@ use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Tells;
+use OddSpark\Words\Words;
 
 /** What the next reading should be if all is sound, said before it is taken. */
 final readonly class Expect extends Act
@@ -28,6 +29,6 @@ final readonly class Expect extends Act
 
     public function said(Names $names): string
     {
-        return "Expected to read {$this->get('value')}";
+        return Words::say('acts.expect.expected_to_read', ['value' => $this->get('value')]);
     }
 }

@@ -8,6 +8,7 @@ use OddSpark\Acts\Act;
 use OddSpark\Acts\Leaving;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Situation;
+use OddSpark\Words\Words;
 
 /** The appliance handed back to the household. */
 final readonly class HandBack extends Act
@@ -28,6 +29,6 @@ final readonly class HandBack extends Act
 
     public function said(Names $names): string
     {
-        return 'Closed the call';
+        return Words::say('acts.hand_back.closed_the_call');
     }
 }

@@ -8,6 +8,7 @@ use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Tells;
+use OddSpark\Words\Words;
 
 /** Help asked for, of some grade. */
 final readonly class Hint extends Act
@@ -28,10 +29,12 @@ final readonly class Hint extends Act
 
     public function said(Names $names): string
     {
-        return 'Took a hint: '.match ($this->get('grade')) {
-            'where' => 'where in the sequence',
-            'circuit' => 'which circuit',
-            default => 'which reading',
-        };
+        return Words::say('acts.hint.took_a_hint', [
+            'words' => match ($this->get('grade')) {
+                'where' => Words::say('acts.hint.where_in_the_sequence'),
+                'circuit' => Words::say('acts.hint.which_circuit'),
+                default => Words::say('acts.hint.which_reading'),
+            },
+        ]);
     }
 }

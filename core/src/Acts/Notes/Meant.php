@@ -7,6 +7,7 @@ namespace OddSpark\Acts\Notes;
 use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
+use OddSpark\Words\Words;
 
 /** What the last reading meant to the person. */
 final readonly class Meant extends Act
@@ -22,10 +23,12 @@ final readonly class Meant extends Act
 
     public function said(Names $names): string
     {
-        return 'Called it '.match ($this->get('meaning')) {
-            'good' => 'good',
-            'bad' => 'bad',
-            default => 'unclear',
-        };
+        return Words::say('acts.meant.called_it', [
+            'words' => match ($this->get('meaning')) {
+                'good' => 'good',
+                'bad' => 'bad',
+                default => 'unclear',
+            },
+        ]);
     }
 }

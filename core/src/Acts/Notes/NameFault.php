@@ -7,6 +7,7 @@ namespace OddSpark\Acts\Notes;
 use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
+use OddSpark\Words\Words;
 
 /** The fault named. */
 final readonly class NameFault extends Act
@@ -22,6 +23,6 @@ final readonly class NameFault extends Act
 
     public function said(Names $names): string
     {
-        return "Named the fault: {$names->fault($this->get('fault'))}";
+        return Words::say('acts.name_fault.named_the_fault', ['fault' => $names->fault($this->get('fault'))]);
     }
 }

@@ -8,6 +8,7 @@ use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Tells;
+use OddSpark\Words\Words;
 
 /** The closing report: cause, work, what was read before and after it, parts and time. The last one counts. */
 final readonly class Report extends Act
@@ -45,6 +46,10 @@ final readonly class Report extends Act
     {
         $cause = $this->get('cause');
 
-        return 'Wrote the closing report'.($cause === null ? '' : ": the cause was {$names->part($cause)}");
+        return Words::say('acts.report.wrote_the_closing_report', [
+            'words' => $cause === null ? '' : Words::say('acts.report.the_cause_was', [
+                'cause' => $names->part($cause),
+            ]),
+        ]);
     }
 }

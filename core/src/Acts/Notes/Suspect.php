@@ -7,6 +7,7 @@ namespace OddSpark\Acts\Notes;
 use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
+use OddSpark\Words\Words;
 
 /** A mark on one's own list of suspects. */
 final readonly class Suspect extends Act
@@ -26,12 +27,14 @@ final readonly class Suspect extends Act
 
     public function said(Names $names): string
     {
-        return match ($this->get('mark')) {
-            'out' => 'Ruled out',
-            'star' => 'Starred',
-            default => 'Took back',
-        }.
-            " a suspect: {$names->fault($this->get('fault'))}".
-            ($this->get('why') === null ? '' : ", because {$this->get('why')}");
+        return Words::say('acts.suspect.a_suspect', [
+            'words' => match ($this->get('mark')) {
+                'out' => Words::say('acts.suspect.ruled_out'),
+                'star' => 'Starred',
+                default => Words::say('acts.suspect.took_back'),
+            },
+            'fault' => $names->fault($this->get('fault')),
+            'words_2' => $this->get('why') === null ? '' : Words::say('acts.suspect.because', ['why' => $this->get('why')]),
+        ]);
     }
 }

@@ -7,6 +7,7 @@ namespace OddSpark\Acts\Notes;
 use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
+use OddSpark\Words\Words;
 
 /** Something to be done before leaving. */
 final readonly class Todo extends Act
@@ -23,9 +24,9 @@ final readonly class Todo extends Act
     public function said(Names $names): string
     {
         return match ($this->get('state')) {
-            'done' => 'Ticked off',
-            'gone' => 'Took off the list',
-            default => 'On the list',
+            'done' => Words::say('acts.todo.ticked_off'),
+            'gone' => Words::say('acts.todo.took_off_the_list'),
+            default => Words::say('acts.todo.on_the_list'),
         }.": {$this->get('item')}";
     }
 }

@@ -9,6 +9,7 @@ use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Tells;
 use OddSpark\Instruments\Bag;
+use OddSpark\Words\Words;
 
 /** A row of one's own sheet: what was read, in what, and where, as the person has it. */
 final readonly class WriteDown extends Act
@@ -37,13 +38,17 @@ final readonly class WriteDown extends Act
     {
         $where = match (true) {
             $this->get('tap') !== null => $names->tap($this->get('tap')),
-            $this->get('red') === null && $this->get('black') === null => 'nowhere in particular',
+            $this->get('red') === null && $this->get('black') === null => Words::say('acts.write_down.nowhere_in_particular'),
             default => implode(' to ', array_map(
                 $names->place(...),
                 array_filter([$this->get('red'), $this->get('black')], fn (?string $place): bool => $place !== null),
             )),
         };
 
-        return "Wrote down {$this->get('value')} {$this->get('unit')} at $where";
+        return Words::say('acts.write_down.wrote_down_at', [
+            'value' => $this->get('value'),
+            'unit' => $this->get('unit'),
+            'where' => $where,
+        ]);
     }
 }

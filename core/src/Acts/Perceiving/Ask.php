@@ -10,13 +10,12 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Acts\Tells;
+use OddSpark\Words\Words;
 
 /** A question to the customer. */
 final readonly class Ask extends Act
 {
     public const NAME = 'ask';
-
-    public const TITLE = 'Asking the customer';
 
     public const MINUTES = 0.5;
 
@@ -24,24 +23,24 @@ final readonly class Ask extends Act
 
     public static function fields(): array
     {
-        return ['question' => Field::oneOf(...array_keys(self::QUESTIONS))];
+        return ['question' => Field::oneOf(...self::QUESTIONS)];
     }
 
     public const QUESTIONS = [
-        'since' => 'since when?',
-        'display' => 'what does the thermostat show?',
-        'outside' => 'are any lights or codes showing?',
-        'noise' => 'any noise?',
-        'smell' => 'any smell?',
-        'rooms' => 'which rooms are cold, and which too warm?',
-        'touched' => 'what have you done to it yourself?',
-        'filter' => 'when was the filter changed?',
-        'work' => 'any electrical work lately?',
+        'since',
+        'display',
+        'outside',
+        'noise',
+        'smell',
+        'rooms',
+        'touched',
+        'filter',
+        'work',
     ];
 
     public function shows(Situation $now): array
     {
-        return ['answer' => $now->state->answers[$this->get('question')] ?? 'I could not say.'];
+        return ['answer' => $now->state->answers[$this->get('question')] ?? Words::say('acts.ask.i_could_not_say')];
     }
 
     public function tells(): Tells
@@ -51,6 +50,6 @@ final readonly class Ask extends Act
 
     public function said(Names $names): string
     {
-        return 'Asked: '.self::QUESTIONS[$this->get('question')];
+        return Words::say('acts.ask.asked', ['questions' => Words::say('acts.ask.question.'.$this->get('question'))]);
     }
 }

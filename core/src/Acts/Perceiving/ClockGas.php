@@ -12,6 +12,7 @@ use OddSpark\Acts\Situation;
 use OddSpark\Parts\Ability\Burns;
 use OddSpark\Process\MeterDial;
 use OddSpark\Trade\Fuel;
+use OddSpark\Words\Words;
 
 /** The small dial of the gas meter, against a watch. */
 final readonly class ClockGas extends Act
@@ -30,17 +31,22 @@ final readonly class ClockGas extends Act
     public function refusal(Situation $now): ?string
     {
         return $now->reach->part($now->state, $this->part())
-            ?? ($now->model->kindOf($this->part())?->hands()->clock === true ? null : 'It has no dial to clock.');
+            ?? ($now->model->kindOf($this->part())?->hands()->clock === true
+                ? null
+                : Words::say('acts.clock_gas.it_has_no_dial_to'));
     }
 
     public function shows(Situation $now): array
     {
-        $each = $now->model->region() === 'EU' ? 'ten litres' : 'one cubic foot';
+        $each = $now->model->region() === 'EU' ? Words::say('acts.clock_gas.ten_litres') : Words::say('acts.clock_gas.one_cubic_foot');
         foreach (array_keys($now->model->kindOf($this->part())?->those(MeterDial::class) ?? []) as $name) {
             if ($now->plan->isJoined("{$this->part()}.$name")) {
                 $seconds = $now->state->value("{$this->part()}.$name");
 
-                return ['dial' => $seconds > 0 ? sprintf('%s in %.0f s', $each, $seconds) : 'stands still'];
+                return ['dial' => $seconds > 0 ? Words::say('acts.clock_gas.in_s', [
+                    'each' => $each,
+                    'seconds' => sprintf('%.0f', $seconds),
+                ]) : Words::say('acts.clock_gas.stands_still')];
             }
         }
         $btu = 0.0;
@@ -49,11 +55,14 @@ final readonly class ClockGas extends Act
         }
         $seconds = $btu > 0 ? 3600 * Fuel::NaturalGas->heatingValue() / $btu : 0.0;
 
-        return ['dial' => $seconds > 0 ? sprintf('%s in %.0f s', $each, $seconds) : 'stands still'];
+        return ['dial' => $seconds > 0 ? Words::say('acts.clock_gas.in_s', [
+            'each' => $each,
+            'seconds' => sprintf('%.0f', $seconds),
+        ]) : Words::say('acts.clock_gas.stands_still')];
     }
 
     public function said(Names $names): string
     {
-        return "Clocked {$names->part($this->part())}";
+        return Words::say('acts.clock_gas.clocked', ['part' => $names->part($this->part())]);
     }
 }

@@ -9,12 +9,12 @@ use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
-use OddSpark\Appliance\Kind;
 use OddSpark\Appliance\Medium;
 use OddSpark\Appliance\Model;
 use OddSpark\Instruments\Thermometer;
 use OddSpark\Parts\Ability\IsWarm;
 use OddSpark\Parts\Ability\Turns;
+use OddSpark\Words\Words;
 
 /** A hand on a part: its warmth, its tremor. */
 final readonly class Feel extends Act
@@ -32,8 +32,8 @@ final readonly class Feel extends Act
 
     /** How a temperature feels, from here on, °F; °C where the supply is European. Common practice, no source. */
     private const FEELS = [
-        'NA' => [60 => 'cool', 88 => 'warm', 112 => 'hot', 140 => 'too hot to hold'],
-        'EU' => [16 => 'cool', 31 => 'warm', 44 => 'hot', 60 => 'too hot to hold'],
+        'NA' => [60 => 'cool', 88 => 'warm', 112 => 'hot', 140 => 'too_hot'],
+        'EU' => [16 => 'cool', 31 => 'warm', 44 => 'hot', 60 => 'too_hot'],
     ];
 
     public function refusal(Situation $now): ?string
@@ -68,15 +68,15 @@ final readonly class Feel extends Act
         foreach (array_keys($now->model->kindOf($this->part())?->those(Turns::class) ?? []) as $name) {
             $felt['tremor'] = match ($now->machine->shows($now->state, "{$this->part()}.$name")) {
                 '' => 'still',
-                'hums' => 'trembles and does not turn',
-                default => 'runs smoothly',
+                'hums' => Words::say('acts.feel.trembles_and_does_not_turn'),
+                default => Words::say('acts.feel.runs_smoothly'),
             };
         }
 
         $kind = $now->model->kindOf($this->part());
         $loose = $now->noticing->sick($now->state, $this->part())?->signs->felt;
         if ($loose !== null || $felt === [] || $kind?->isTried() === true) {
-            $felt['touch'] = $loose ?? $kind->feel ?? Kind::NOTHING_FELT;
+            $felt['touch'] = $loose ?? $kind->feel ?? Words::say('appliance.kind.nothing_felt');
         }
 
         return $felt;
@@ -103,15 +103,15 @@ final readonly class Feel extends Act
     private static function warmth(string $region, float $degrees): string
     {
         $feels = 'cold';
-        foreach (self::FEELS[$region] as $from => $word) {
-            $feels = $degrees >= $from ? $word : $feels;
+        foreach (self::FEELS[$region] as $from => $warmer) {
+            $feels = $degrees >= $from ? $warmer : $feels;
         }
 
-        return $feels;
+        return Words::say("acts.feel.warmth.$feels");
     }
 
     public function said(Names $names): string
     {
-        return "Felt {$names->part($this->part())}";
+        return Words::say('acts.feel.felt', ['part' => $names->part($this->part())]);
     }
 }

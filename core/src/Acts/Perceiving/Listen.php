@@ -9,6 +9,7 @@ use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
+use OddSpark\Words\Words;
 
 /** An ear to a part. */
 final readonly class Listen extends Act
@@ -28,7 +29,7 @@ final readonly class Listen extends Act
     {
         // a sound is heard through a door
         return $now->model->part($this->part()) === null && $now->model->wire($this->part()) === null
-            ? "There is no part called \"{$this->part()}\" here."
+            ? Words::say('acts.listen.there_is_no_part_called', ['part' => $this->part()])
             : null;
     }
 
@@ -49,6 +50,6 @@ final readonly class Listen extends Act
 
     public function said(Names $names): string
     {
-        return "Listened at {$names->part($this->part())}";
+        return Words::say('acts.listen.listened_at', ['part' => $names->part($this->part())]);
     }
 }

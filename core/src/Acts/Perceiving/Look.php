@@ -10,6 +10,7 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** Eyes on a part: its condition, what is set on it, what moves or shines. */
 final readonly class Look extends Act
@@ -44,6 +45,6 @@ final readonly class Look extends Act
 
     public function said(Names $names): string
     {
-        return "Looked at {$names->part($this->part())}";
+        return Words::say('acts.look.looked_at', ['part' => $names->part($this->part())]);
     }
 }

@@ -11,13 +11,12 @@ use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Parts\Ability\Decides;
 use OddSpark\Sequence\Control;
+use OddSpark\Words\Words;
 
 /** The button of a control that shows the codes it has kept, the newest first. */
 final readonly class Recall extends Act
 {
     public const NAME = 'recall';
-
-    public const TITLE = 'Recalling codes';
 
     public const MINUTES = 0.5;
 
@@ -31,7 +30,7 @@ final readonly class Recall extends Act
     public function refusal(Situation $now): ?string
     {
         return $now->reach->part($now->state, $this->part())
-            ?? ($this->control($now) === null ? 'It keeps no codes.' : null);
+            ?? ($this->control($now) === null ? Words::say('acts.recall.it_keeps_no_codes') : null);
     }
 
     public function shows(Situation $now): array
@@ -40,15 +39,15 @@ final readonly class Recall extends Act
         $isDead = $now->machine->shows($now->state, (string) $this->control($now)) === 'off';
 
         return ['codes kept' => match (true) {
-            $slot['state'] === Control::DARK || $isDead => 'nothing is shown',
+            $slot['state'] === Control::DARK || $isDead => Words::say('acts.recall.nothing_is_shown'),
             $slot['codes'] === [] => 'none',
-            default => implode(', before that ', $slot['codes']),
+            default => implode(Words::say('acts.recall.before_that'), $slot['codes']),
         }];
     }
 
     public function said(Names $names): string
     {
-        return "Recalled the codes of {$names->part($this->part())}";
+        return Words::say('acts.recall.recalled_the_codes_of', ['part' => $names->part($this->part())]);
     }
 
     /** The control in it that keeps codes. */

@@ -11,6 +11,7 @@ use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Parts\Ability\MovesSpindle;
 use OddSpark\Parts\Ability\Turns;
+use OddSpark\Words\Words;
 
 /** A shaft turned by hand, or the spindle of a valve whose head is off. */
 final readonly class Turn extends Act
@@ -36,9 +37,9 @@ final readonly class Turn extends Act
         return $now->reach->part($now->state, $this->part()) ??
             match (true) {
                 $hands?->turn === true => null,
-                $hands?->head !== true => 'There is nothing on it to turn by hand.',
+                $hands?->head !== true => Words::say('acts.turn.there_is_nothing_on_it'),
                 isset($now->state->heads[$this->part()]) => null,
-                default => 'Its head is on the spindle: take it off first.',
+                default => Words::say('acts.turn.its_head_is_on_the'),
             };
     }
 
@@ -55,17 +56,17 @@ final readonly class Turn extends Act
         $shaft = $this->moved($now, Turns::class);
         if ($shaft !== null) {
             return ['shaft' => match (true) {
-                $set["$shaft.seized"] ?? false => 'does not turn',
-                ($set["$shaft.drag"] ?? 1.0) < 0.9 => 'turns heavily',
-                default => 'turns freely',
+                $set["$shaft.seized"] ?? false => Words::say('acts.turn.does_not_turn'),
+                ($set["$shaft.drag"] ?? 1.0) < 0.9 => Words::say('acts.turn.turns_heavily'),
+                default => Words::say('acts.turn.turns_freely'),
             }];
         }
         $head = (string) $this->moved($now, MovesSpindle::class);
 
         return ['spindle' => match (true) {
-            isset($set["$head.seized"]) => 'does not turn',
-            ($set["$head.travel_s"] ?? 0.0) > self::STIFF * $now->plan->given("$head.travel_s") => 'turns stiffly',
-            default => 'turns freely',
+            isset($set["$head.seized"]) => Words::say('acts.turn.does_not_turn'),
+            ($set["$head.travel_s"] ?? 0.0) > self::STIFF * $now->plan->given("$head.travel_s") => Words::say('acts.turn.turns_stiffly'),
+            default => Words::say('acts.turn.turns_freely'),
         }];
     }
 
@@ -83,6 +84,6 @@ final readonly class Turn extends Act
 
     public function said(Names $names): string
     {
-        return "Turned {$names->part($this->part())} by hand";
+        return Words::say('acts.turn.turned_by_hand', ['part' => $names->part($this->part())]);
     }
 }

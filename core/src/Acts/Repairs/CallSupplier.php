@@ -9,6 +9,7 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** Whoever supplies power, gas or oil called, and waited for: what comes from outside is right again. */
 final readonly class CallSupplier extends Repair
@@ -29,8 +30,8 @@ final readonly class CallSupplier extends Repair
         $kind = $now->model->kindOf($this->part());
 
         return match (true) {
-            $kind === null => "There is no part called \"{$this->part()}\" here.",
-            ! $kind->isSupply() && ! $kind->isFuelSupply() => 'It is not a supply that you can call about.',
+            $kind === null => Words::say('acts.call_supplier.there_is_no_part_called', ['part' => $this->part()]),
+            ! $kind->isSupply() && ! $kind->isFuelSupply() => Words::say('acts.call_supplier.it_is_not_a_supply'),
             default => null,
         };
     }
@@ -42,6 +43,8 @@ final readonly class CallSupplier extends Repair
 
     public function said(Names $names): string
     {
-        return "Called the supplier about {$names->part($this->part())}, and waited";
+        return Words::say('acts.call_supplier.called_the_supplier_about_and', [
+            'part' => $names->part($this->part()),
+        ]);
     }
 }

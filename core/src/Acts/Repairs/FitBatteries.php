@@ -10,6 +10,7 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** Fresh batteries for a thermostat. */
 final readonly class FitBatteries extends Act
@@ -28,7 +29,9 @@ final readonly class FitBatteries extends Act
     public function refusal(Situation $now): ?string
     {
         return $now->reach->part($now->state, $this->part())
-            ?? ($now->model->kindOf($this->part())?->hands()->batteries === true ? null : 'It has no batteries.');
+            ?? ($now->model->kindOf($this->part())?->hands()->batteries === true
+                ? null
+                : Words::say('acts.fit_batteries.it_has_no_batteries'));
     }
 
     public function apply(Situation $now): BenchState
@@ -43,6 +46,6 @@ final readonly class FitBatteries extends Act
 
     public function said(Names $names): string
     {
-        return "Put fresh batteries into {$names->part($this->part())}";
+        return Words::say('acts.fit_batteries.put_fresh_batteries_into', ['part' => $names->part($this->part())]);
     }
 }

@@ -11,6 +11,7 @@ use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Parts\Ability\Blows;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** A fuse of some amps in its clips, or none. */
 final readonly class FitFuse extends Act
@@ -37,9 +38,9 @@ final readonly class FitFuse extends Act
         $amps = $this->get('amps');
 
         return $now->reach->part($now->state, $this->part()) ?? match (true) {
-            $now->model->kindOf($this->part())?->hands()->fuse === null => 'There is no fuse in it.',
-            $amps < 0 || $amps > 100 => 'A fuse has up to 100 A; 0 takes it out.',
-            $amps == 0 && isset($now->state->off[$this->part()]) => 'It is out already.',
+            $now->model->kindOf($this->part())?->hands()->fuse === null => Words::say('acts.fit_fuse.no_fuse_in_it'),
+            $amps < 0 || $amps > 100 => Words::say('acts.fit_fuse.a_fuse_has_up_to'),
+            $amps == 0 && isset($now->state->off[$this->part()]) => Words::say('acts.fit_fuse.it_is_out_already'),
             default => null,
         };
     }
@@ -81,7 +82,10 @@ final readonly class FitFuse extends Act
     public function said(Names $names): string
     {
         return $this->get('amps') == 0
-            ? "Took the fuse out of {$names->part($this->part())}"
-            : "Put {$this->get('amps')} A into {$names->part($this->part())}";
+            ? Words::say('acts.fit_fuse.took_the_fuse_out_of', ['part' => $names->part($this->part())])
+            : Words::say('acts.fit_fuse.put_a_into', [
+                'amps' => $this->get('amps'),
+                'part' => $names->part($this->part()),
+            ]);
     }
 }

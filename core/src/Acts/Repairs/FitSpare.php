@@ -9,6 +9,7 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** A spare from the van put in, which may be another than the one that belongs there. */
 final readonly class FitSpare extends Repair
@@ -32,7 +33,7 @@ final readonly class FitSpare extends Repair
         return $refusal ??
             (in_array($this->get('spare'), $spares, true)
                 ? null
-                : 'The van has no such spare for it; it has '.implode(', ', $spares).'.');
+                : Words::say('acts.fit_spare.the_van_has_no_such', ['spares' => implode(', ', $spares)]));
     }
 
     public function risks(Situation $now): array
@@ -58,6 +59,9 @@ final readonly class FitSpare extends Repair
 
     public function said(Names $names): string
     {
-        return "Fitted {$this->get('spare')} for {$names->part($this->part())}";
+        return Words::say('acts.fit_spare.fitted_for', [
+            'spare' => $this->get('spare'),
+            'part' => $names->part($this->part()),
+        ]);
     }
 }

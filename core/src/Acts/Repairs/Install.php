@@ -10,13 +10,12 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** A part from the van put where it belongs, with no wire on it yet: what was not there, or one of another make. */
 final readonly class Install extends Act
 {
     public const NAME = 'install';
-
-    public const TITLE = 'Fitting parts that were not there';
 
     public const MINUTES = 20.0;
 
@@ -34,9 +33,9 @@ final readonly class Install extends Act
         $part = $now->model->part($this->part());
 
         return match (true) {
-            $part === null => "There is no part called \"{$this->part()}\" here.",
-            ! $part->inVan => 'That part does not come from the van.',
-            in_array($part->id, $now->state->installed, true) => 'It is fitted already.',
+            $part === null => Words::say('acts.install.there_is_no_part_called', ['part' => $this->part()]),
+            ! $part->inVan => Words::say('acts.install.that_part_does_not_come'),
+            in_array($part->id, $now->state->installed, true) => Words::say('acts.install.it_is_fitted_already'),
             default => null,
         };
     }
@@ -53,6 +52,6 @@ final readonly class Install extends Act
 
     public function said(Names $names): string
     {
-        return "Fitted {$names->part($this->part())} from the van";
+        return Words::say('acts.install.fitted_from_the_van', ['part' => $names->part($this->part())]);
     }
 }

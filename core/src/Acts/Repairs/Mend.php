@@ -10,6 +10,7 @@ use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Parts\Primitive;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /**
  * A part replaced, cleaned, cleared or set right.
@@ -90,11 +91,15 @@ final readonly class Mend extends Repair
     public function said(Names $names): string
     {
         return match ($this->get('how')) {
-            'clean' => "Cleaned {$names->part($this->part())}".
-                ($this->get('with') === null ? '' : ' with '.str_replace('_', ' ', $this->get('with'))),
-            'clear' => "Cleared {$names->part($this->part())}",
-            'set' => "Set {$names->part($this->part())} right",
-            default => "Replaced {$names->part($this->part())}",
+            'clean' => Words::say('acts.mend.cleaned', [
+                'part' => $names->part($this->part()),
+                'what' => $this->get('with') === null ? '' : Words::say('acts.mend.with', [
+                    'what' => str_replace('_', ' ', $this->get('with')),
+                ]),
+            ]),
+            'clear' => Words::say('acts.mend.cleared', ['part' => $names->part($this->part())]),
+            'set' => Words::say('acts.mend.set_right', ['part' => $names->part($this->part())]),
+            default => Words::say('acts.mend.replaced', ['part' => $names->part($this->part())]),
         };
     }
 }

@@ -9,13 +9,12 @@ use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
+use OddSpark\Words\Words;
 
 /** Leak solution, or a detector, at the joints of a gas or oil part: with the fuel on, or it tells nothing. */
 final readonly class LeakTest extends Act
 {
     public const NAME = 'leak_test';
-
-    public const TITLE = 'Testing joints for leaks';
 
     public const MINUTES = 2.0;
 
@@ -29,8 +28,8 @@ final readonly class LeakTest extends Act
     public function refusal(Situation $now): ?string
     {
         return $now->reach->part($now->state, $this->part()) ?? match (true) {
-            $now->model->kindOf($this->part())?->carriesFuel() !== true => 'No fuel goes through it.',
-            isset($now->state->off[$this->part()]) => 'It is off: put it back first.',
+            $now->model->kindOf($this->part())?->carriesFuel() !== true => Words::say('acts.leak_test.no_fuel'),
+            isset($now->state->off[$this->part()]) => Words::say('acts.leak_test.it_is_off_put_it'),
             default => null,
         };
     }
@@ -39,13 +38,13 @@ final readonly class LeakTest extends Act
     {
         return [
             'joints' => $now->risk->opened($now, $this->part()) === []
-                ? 'no pressure on them: it tells nothing'
-                : 'tight, no bubbles',
+                ? Words::say('acts.leak_test.no_pressure_on_them_it')
+                : Words::say('acts.leak_test.tight_no_bubbles'),
         ];
     }
 
     public function said(Names $names): string
     {
-        return "Leak solution on the joints of {$names->part($this->part())}";
+        return Words::say('acts.leak_test.leak_solution_on_the_joints', ['part' => $names->part($this->part())]);
     }
 }

@@ -9,6 +9,7 @@ use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** A lock and a tag on what has been switched or shut off, so that nobody turns it on while hands are behind it. */
 final readonly class Lock extends Act
@@ -28,11 +29,12 @@ final readonly class Lock extends Act
         $isLocked = in_array($this->part(), $now->state->locked, true);
 
         return match (true) {
-            $part === null => "There is no part called \"{$this->part()}\" here.",
-            ! $part->kind->hands()->supplied => 'A lock goes on what shuts off power or fuel.',
-            $this->get('to') === 'free' => $isLocked ? null : 'There is no lock on it.',
-            $isLocked => 'It is locked already.',
-            default => $now->reach->isShutOff($now->state, $this->part()) ? null : 'Switch or shut it off first.',
+            $part === null => Words::say('acts.lock.there_is_no_part_called', ['part' => $this->part()]),
+            ! $part->kind->hands()->supplied => Words::say('acts.lock.a_lock_goes_on_what'),
+            $this->get('to') === 'free' => $isLocked ? null : Words::say('acts.lock.there_is_no_lock_on'),
+            $isLocked => Words::say('acts.lock.it_is_locked_already'),
+            $now->reach->isShutOff($now->state, $this->part()) => null,
+            default => Words::say('acts.lock.shut_it_off_first'),
         };
     }
 
@@ -46,7 +48,7 @@ final readonly class Lock extends Act
     public function said(Names $names): string
     {
         return $this->get('to') === 'locked'
-            ? "Locked {$names->part($this->part())} off, with a tag"
-            : "Took the lock off {$names->part($this->part())}";
+            ? Words::say('acts.lock.locked_off_with_a_tag', ['part' => $names->part($this->part())])
+            : Words::say('acts.lock.took_the_lock_off', ['part' => $names->part($this->part())]);
     }
 }

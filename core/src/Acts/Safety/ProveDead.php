@@ -9,6 +9,7 @@ use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
+use OddSpark\Words\Words;
 
 /**
  * A place proved dead before hands go on it: the tester on a source known to be live, on the place against earth, and
@@ -17,8 +18,6 @@ use OddSpark\Acts\Situation;
 final readonly class ProveDead extends Act
 {
     public const NAME = 'prove_dead';
-
-    public const TITLE = 'Proving dead';
 
     public const MINUTES = 1.0;
 
@@ -34,8 +33,8 @@ final readonly class ProveDead extends Act
 
     public function refusal(Situation $now): ?string
     {
-        return $now->reach->place($now->state, $this->get('known'), 'The tester')
-            ?? $now->reach->place($now->state, $this->get('place'), 'The tester');
+        return $now->reach->place($now->state, $this->get('known'), Words::say('acts.prove_dead.the_tester'))
+            ?? $now->reach->place($now->state, $this->get('place'), Words::say('acts.prove_dead.the_tester'));
     }
 
     public function shows(Situation $now): array
@@ -47,23 +46,27 @@ final readonly class ProveDead extends Act
             'the place' => $this->tested($now, $this->get('place')),
             'known source again' => $known,
             'proved' => match (true) {
-                $known === 'dead' => 'nothing: the source itself is dead',
+                $known === 'dead' => Words::say('acts.prove_dead.nothing_the_source_itself_is'),
                 $this->tested($now, $this->get('place')) === 'dead' => 'dead',
-                default => 'it is live',
+                default => Words::say('acts.prove_dead.it_is_live'),
             },
         ];
     }
 
     public function said(Names $names): string
     {
-        return "Proved {$names->place($this->get('place'))}, the tester on {$names->place($this->get('known'))} before".
-            ' and after';
+        return Words::say('acts.prove_dead.proved_the_tester_on_before', [
+            'place' => $names->place($this->get('place')),
+            'known' => $names->place($this->get('known')),
+        ]);
     }
 
     private function tested(Situation $now, string $place): string
     {
         $volts = $now->machine->solution($now->state)->acVolts($now->plan->places[$place], 0);
 
-        return $volts >= self::LIGHTS_V ? sprintf('live, about %d V', round($volts / 10) * 10) : 'dead';
+        return $volts >= self::LIGHTS_V ? Words::say('acts.prove_dead.live_about_v', [
+            'volts' => round($volts / 10) * 10,
+        ]) : 'dead';
     }
 }

@@ -9,13 +9,12 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Parts\Ability\Analyses;
+use OddSpark\Words\Words;
 
 /** Carbon monoxide in the air of the room, on the meter that one carries. */
 final readonly class RoomAir extends Act
 {
     public const NAME = 'room_air';
-
-    public const TITLE = 'Carbon monoxide in the room';
 
     public const MINUTES = 1.0;
 
@@ -39,11 +38,13 @@ final readonly class RoomAir extends Act
         }
         $ppm = $spills ? $most * self::DILUTED : 0.0;
 
-        return ['carbon monoxide' => sprintf('%d ppm', $ppm < 10 ? round($ppm) : round($ppm / 5) * 5)];
+        return ['carbon monoxide' => Words::say('acts.room_air.ppm', [
+            'ppm' => $ppm < 10 ? round($ppm) : round($ppm / 5) * 5,
+        ])];
     }
 
     public function said(Names $names): string
     {
-        return 'Read the air of the room';
+        return Words::say('acts.room_air.read_the_air_of_the');
     }
 }

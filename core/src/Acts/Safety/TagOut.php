@@ -9,6 +9,7 @@ use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** An appliance that must not run: its fuel shut, its supply off, and a tag on it that says so. */
 final readonly class TagOut extends Act
@@ -25,12 +26,12 @@ final readonly class TagOut extends Act
     public function refusal(Situation $now): ?string
     {
         if ($this->get('to') === 'free') {
-            return $now->state->tagged ? null : 'There is no tag on it.';
+            return $now->state->tagged ? null : Words::say('acts.tag_out.there_is_no_tag_on');
         }
 
         return match (true) {
-            $now->state->tagged => 'It is tagged already.',
-            ! $now->reach->isMadeSafe($now->state) => 'Make it safe first: shut the fuel and turn the power off.',
+            $now->state->tagged => Words::say('acts.tag_out.it_is_tagged_already'),
+            ! $now->reach->isMadeSafe($now->state) => Words::say('acts.tag_out.make_it_safe_first_shut'),
             default => null,
         };
     }
@@ -42,6 +43,6 @@ final readonly class TagOut extends Act
 
     public function said(Names $names): string
     {
-        return $this->get('to') === 'tagged' ? 'Tagged it: not to be used' : 'Took the tag off';
+        return $this->get('to') === 'tagged' ? Words::say('acts.tag_out.tagged_it_not_to_be') : Words::say('acts.tag_out.took_the_tag_off');
     }
 }

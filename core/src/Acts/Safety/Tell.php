@@ -10,6 +10,7 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Situation;
 use OddSpark\Acts\Tells;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** What the customer is told before one leaves. */
 final readonly class Tell extends Act
@@ -19,15 +20,15 @@ final readonly class Tell extends Act
     public const MINUTES = 1.0;
 
     public const ABOUT = [
-        'found' => 'what was wrong, and what was done',
-        'unsafe' => 'that it must not be used, and why',
-        'comes_back' => 'that somebody comes back with a part',
-        'watch' => 'what to look out for',
+        'found',
+        'unsafe',
+        'comes_back',
+        'watch',
     ];
 
     public static function fields(): array
     {
-        return ['about' => Field::oneOf(...array_keys(self::ABOUT))];
+        return ['about' => Field::oneOf(...self::ABOUT)];
     }
 
     public function apply(Situation $now): BenchState
@@ -42,6 +43,6 @@ final readonly class Tell extends Act
 
     public function said(Names $names): string
     {
-        return 'Told the customer '.self::ABOUT[$this->get('about')];
+        return Words::say('acts.tell.told_the_customer', ['about' => Words::say('acts.tell.about.'.$this->get('about'))]);
     }
 }

@@ -10,6 +10,7 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Situation;
 use OddSpark\Appliance\Door as Shut;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** A door taken off or put on; all of them where none is named. */
 final readonly class Door extends Act
@@ -51,6 +52,6 @@ final readonly class Door extends Act
     {
         $door = $names->door($this->get('door'));
 
-        return $this->get('to') === 'open' ? "Took $door off" : "Put $door on";
+        return $this->get('to') === 'open' ? Words::say('acts.door.took_off', ['door' => $door]) : Words::say('acts.door.put_on', ['door' => $door]);
     }
 }

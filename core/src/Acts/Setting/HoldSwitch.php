@@ -9,6 +9,7 @@ use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** The switch of a door held in by hand; of every open door where none is named. */
 final readonly class HoldSwitch extends Act
@@ -31,13 +32,13 @@ final readonly class HoldSwitch extends Act
         }
         $door = $id === null ? null : $now->model->doors()->get($id);
         if ($door !== null && $door->interlock === null) {
-            return "\"$door->label\" has no switch.";
+            return Words::say('acts.hold_switch.has_no_switch', ['door' => $door->label]);
         }
         $isOpen = $id === null
             ? $now->model->doors()->doors === [] || $now->state->isAnyDoorOpen()
             : in_array($id, $this->holdable($now), true);
 
-        return $isOpen ? null : 'The door itself holds the switch in.';
+        return $isOpen ? null : Words::say('acts.hold_switch.the_door_itself_holds_the');
     }
 
     public function apply(Situation $now): BenchState
@@ -51,9 +52,15 @@ final readonly class HoldSwitch extends Act
 
     public function said(Names $names): string
     {
-        $switch = $this->get('door') === null ? 'the door switch' : "the switch of {$names->door($this->get('door'))}";
+        $switch = $this->get('door') === null ? Words::say('acts.hold_switch.the_door_switch') : Words::say('acts.hold_switch.the_switch_of', [
+            'door' => $names->door($this->get('door')),
+        ]);
 
-        return $this->get('to') === 'held' ? "Held $switch in" : "Let $switch go";
+        return $this->get('to') === 'held' ? Words::say('acts.hold_switch.held_in', [
+            'switch' => $switch,
+        ]) : Words::say('acts.hold_switch.let_go', [
+            'switch' => $switch,
+        ]);
     }
 
     /** @return list<string> */

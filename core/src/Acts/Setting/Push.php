@@ -11,13 +11,12 @@ use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Parts\Ability\Attracts;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** The armature of a relay or contactor pushed in. */
 final readonly class Push extends Act
 {
     public const NAME = 'push';
-
-    public const TITLE = 'Pushing a contactor in';
 
     public const MINUTES = 0.3;
 
@@ -33,7 +32,7 @@ final readonly class Push extends Act
         return $now->reach->part($now->state, $this->part()) ??
             ($now->model->kindOf($this->part())?->hands()->push === true
                 ? null
-                : 'Nothing on it can be pushed in by hand.');
+                : Words::say('acts.push.nothing_on_it_can_be'));
     }
 
     public function risks(Situation $now): array
@@ -54,7 +53,7 @@ final readonly class Push extends Act
     public function said(Names $names): string
     {
         return $this->get('to') === 'in'
-            ? "Pushed {$names->part($this->part())} in by hand"
-            : "Let {$names->part($this->part())} go";
+            ? Words::say('acts.push.pushed_in_by_hand', ['part' => $names->part($this->part())])
+            : Words::say('acts.push.let_go', ['part' => $names->part($this->part())]);
     }
 }

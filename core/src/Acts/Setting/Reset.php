@@ -12,6 +12,7 @@ use OddSpark\Acts\Situation;
 use OddSpark\Appliance\Guarded;
 use OddSpark\Run\BenchState;
 use OddSpark\Sequence\Table;
+use OddSpark\Words\Words;
 
 /**
  * The button of a safety or a control that has locked out: pressed, or held in for some seconds where it asks for that.
@@ -41,7 +42,7 @@ final readonly class Reset extends Act
         $resets = $now->model->kindOf($this->part())->resets ?? [];
         $seconds = $this->get('seconds') ?? 0.0;
         if ($seconds < 0 || $seconds > self::LONGEST_S) {
-            return sprintf('A button is held for 0 to %d seconds.', self::LONGEST_S);
+            return Words::say('acts.reset.a_button_is_held_for', ['longest_s' => self::LONGEST_S]);
         }
         $behind = $now->reach->part($now->state, $this->part());
         foreach ($resets as $button) {
@@ -50,7 +51,7 @@ final readonly class Reset extends Act
             }
         }
 
-        return $behind ?? 'There is nothing to reset on it.';
+        return $behind ?? Words::say('acts.reset.there_is_nothing_to_reset');
     }
 
     public function risks(Situation $now): array
@@ -88,8 +89,11 @@ final readonly class Reset extends Act
     public function said(Names $names): string
     {
         return $this->held() > 0
-            ? sprintf('Held the reset of %s for %g s', $names->part($this->part()), $this->held())
-            : "Reset {$names->part($this->part())}";
+            ? Words::say('acts.reset.held_the_reset_of_for', [
+                'part' => $names->part($this->part()),
+                'held' => sprintf('%g', $this->held()),
+            ])
+            : Words::say('acts.reset.reset', ['part' => $names->part($this->part())]);
     }
 
     private function held(): float

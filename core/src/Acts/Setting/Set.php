@@ -10,6 +10,7 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** A switch, a cock, a dial set by hand. */
 final readonly class Set extends Act
@@ -30,21 +31,23 @@ final readonly class Set extends Act
         [$id, $lever] = [$this->part(), (string) $this->get('lever')];
         $part = $now->model->part($id);
         if ($part === null) {
-            return "There is no part called \"$id\" here.";
+            return Words::say('acts.set.there_is_no_part_called', ['id' => $id]);
         }
         $setting = $part->kind->settings[$lever] ?? null;
         if ($setting === null) {
-            return "There is nothing called \"$lever\" to set on \"$id\".";
+            return Words::say('acts.set.there_is_nothing_called_to', ['lever' => $lever, 'id' => $id]);
         }
         if (in_array($id, $now->state->locked, true)) {
-            return 'It is locked off; take the lock and the tag off first.';
+            return Words::say('acts.set.it_is_locked_off_take');
         }
         $behind = $now->reach->leverBehind($now->state, $id, $lever);
         if ($behind !== null) {
             return $behind;
         }
 
-        return $setting->takes($this->get('to')) ? null : "It can be set to {$setting->choices()}.";
+        return $setting->takes($this->get('to')) ? null : Words::say('acts.set.it_can_be_set_to', [
+            'choices' => $setting->choices(),
+        ]);
     }
 
     public function risks(Situation $now): array
@@ -67,8 +70,12 @@ final readonly class Set extends Act
 
     public function said(Names $names): string
     {
-        return "{$names->part(
-            $this->part(),
-        )}, {$names->setting($this->part(), $this->get('lever'))} to {$this->get('to')}";
+        return Words::say('acts.set.to', [
+            'part' => $names->part(
+                $this->part(),
+            ),
+            'setting' => $names->setting($this->part(), $this->get('lever')),
+            'to' => $this->get('to'),
+        ]);
     }
 }

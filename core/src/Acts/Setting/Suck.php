@@ -11,6 +11,7 @@ use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Parts\Ability\Senses;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /**
  * Suction by mouth at the port of a pressure switch: nobody can tell how hard he pulls, so it makes, and its
@@ -19,8 +20,6 @@ use OddSpark\Run\BenchState;
 final readonly class Suck extends Act
 {
     public const NAME = 'suck';
-
-    public const TITLE = 'Sucking at a switch';
 
     public const MINUTES = 0.3;
 
@@ -34,7 +33,9 @@ final readonly class Suck extends Act
     public function refusal(Situation $now): ?string
     {
         return $now->reach->part($now->state, $this->part()) ??
-            ($now->model->kindOf($this->part())?->hands()->suck === true ? null : 'There is no port on it to suck at.');
+            ($now->model->kindOf($this->part())?->hands()->suck === true
+                ? null
+                : Words::say('acts.suck.there_is_no_port_on'));
     }
 
     public function risks(Situation $now): array
@@ -57,7 +58,7 @@ final readonly class Suck extends Act
     public function said(Names $names): string
     {
         return $this->get('to') === 'on'
-            ? "Sucked at {$names->part($this->part())}"
-            : "Let {$names->part($this->part())} go";
+            ? Words::say('acts.suck.sucked_at', ['part' => $names->part($this->part())])
+            : Words::say('acts.suck.let_go', ['part' => $names->part($this->part())]);
     }
 }

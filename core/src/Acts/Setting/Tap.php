@@ -11,13 +11,12 @@ use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Parts\Ability\Glows;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** A tap with a finger or a handle. */
 final readonly class Tap extends Act
 {
     public const NAME = 'tap';
-
-    public const TITLE = 'Tapping';
 
     public const MINUTES = 0.2;
 
@@ -62,6 +61,6 @@ final readonly class Tap extends Act
 
     public function said(Names $names): string
     {
-        return "Tapped {$names->part($this->part())}";
+        return Words::say('acts.tap.tapped', ['part' => $names->part($this->part())]);
     }
 }

@@ -10,13 +10,12 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** A clip lead from one place to another. */
 final readonly class Jump extends Act
 {
     public const NAME = 'jump';
-
-    public const TITLE = 'Jumpers';
 
     public const MINUTES = 1.0;
 
@@ -35,12 +34,12 @@ final readonly class Jump extends Act
         [$from, $to] = [$this->get('from'), $this->get('to')];
         $clips = count($now->state->jumpers) - count($now->state->wired);
 
-        return $now->reach->place($now->state, $from, 'The clip') ??
-            ($now->reach->place($now->state, $to, 'The clip') ??
+        return $now->reach->place($now->state, $from, Words::say('acts.jump.the_clip')) ??
+            ($now->reach->place($now->state, $to, Words::say('acts.jump.the_clip')) ??
                 match (true) {
-                    $from === $to => 'Both clips on one place join nothing.',
-                    Jumper::isThere($now->state, $from, $to) => 'There is a jumper there already.',
-                    $clips >= self::MOST => 'All six jumpers of the bag are in use.',
+                    $from === $to => Words::say('acts.jump.both_clips_on_one_place'),
+                    Jumper::isThere($now->state, $from, $to) => Words::say('acts.jump.there_is_a_jumper_there'),
+                    $clips >= self::MOST => Words::say('acts.jump.all_six_jumpers_of_the'),
                     default => null,
                 });
     }
@@ -59,6 +58,9 @@ final readonly class Jump extends Act
 
     public function said(Names $names): string
     {
-        return "Jumper from {$names->place($this->get('from'))} to {$names->place($this->get('to'))}";
+        return Words::say('acts.jump.jumper_from_to', [
+            'from' => $names->place($this->get('from')),
+            'to' => $names->place($this->get('to')),
+        ]);
     }
 }

@@ -11,6 +11,7 @@ use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Appliance\Model;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** A wire end put back where the drawing has it. */
 final readonly class Land extends Act
@@ -30,13 +31,13 @@ final readonly class Land extends Act
     {
         $end = $this->get('end');
         if (! $now->model->isWireEnd($end)) {
-            return "There is no wire end called \"$end\".";
+            return Words::say('acts.land.there_is_no_wire_end', ['end' => $end]);
         }
 
         return $now->reach->end($now->state, $end)
             ?? match (true) {
-                $now->state->isLanded($end) => 'It is landed already.',
-                isset($now->state->off[$now->reach->ownerOf($end)]) => 'That part is off: put it back first.',
+                $now->state->isLanded($end) => Words::say('acts.land.it_is_landed_already'),
+                isset($now->state->off[$now->reach->ownerOf($end)]) => Words::say('acts.land.that_part_is_off_put'),
                 default => null,
             };
     }
@@ -53,6 +54,6 @@ final readonly class Land extends Act
 
     public function said(Names $names): string
     {
-        return "Landed the {$names->place($this->get('end'))}";
+        return Words::say('acts.land.landed_the', ['end' => $names->place($this->get('end'))]);
     }
 }

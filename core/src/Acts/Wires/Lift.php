@@ -11,13 +11,12 @@ use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Appliance\Model;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** A wire end taken off its terminal. */
 final readonly class Lift extends Act
 {
     public const NAME = 'lift';
-
-    public const TITLE = 'Lifting wires';
 
     public const MINUTES = 1.0;
 
@@ -32,11 +31,11 @@ final readonly class Lift extends Act
     {
         $end = $this->get('end');
         if (! $now->model->isWireEnd($end)) {
-            return "There is no wire end called \"$end\".";
+            return Words::say('acts.lift.there_is_no_wire_end', ['end' => $end]);
         }
 
         return $now->reach->end($now->state, $end)
-            ?? ($now->state->isLanded($end) ? null : 'It is lifted already.');
+            ?? ($now->state->isLanded($end) ? null : Words::say('acts.lift.it_is_lifted_already'));
     }
 
     public function risks(Situation $now): array
@@ -51,6 +50,6 @@ final readonly class Lift extends Act
 
     public function said(Names $names): string
     {
-        return "Lifted the {$names->place($this->get('end'))}";
+        return Words::say('acts.lift.lifted_the', ['end' => $names->place($this->get('end'))]);
     }
 }

@@ -10,13 +10,12 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** All wires of a part, by its plug. */
 final readonly class Plug extends Act
 {
     public const NAME = 'plug';
-
-    public const TITLE = 'Pulling plugs';
 
     public const MINUTES = 0.5;
 
@@ -30,7 +29,7 @@ final readonly class Plug extends Act
     public function refusal(Situation $now): ?string
     {
         return $now->reach->part($now->state, $this->part())
-            ?? (isset($now->state->off[$this->part()]) ? 'It is off: put it back first.' : null);
+            ?? (isset($now->state->off[$this->part()]) ? Words::say('acts.plug.it_is_off_put_it') : null);
     }
 
     public function risks(Situation $now): array
@@ -50,7 +49,7 @@ final readonly class Plug extends Act
 
     public function said(Names $names): string
     {
-        return ($this->get('to') === 'off' ? 'Pulled the plug of ' : 'Put the plug back on ').
+        return ($this->get('to') === 'off' ? Words::say('acts.plug.pulled_the_plug_of') : Words::say('acts.plug.put_the_plug_back_on')).
             $names->part($this->part());
     }
 }

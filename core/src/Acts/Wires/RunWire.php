@@ -10,13 +10,12 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** A wire put in to stay, from one place to another: beside what was there, or to a part that was not. */
 final readonly class RunWire extends Act
 {
     public const NAME = 'run_wire';
-
-    public const TITLE = 'Running new wires';
 
     public const MINUTES = 8.0;
 
@@ -36,12 +35,12 @@ final readonly class RunWire extends Act
     {
         [$from, $to] = [$this->get('from'), $this->get('to')];
 
-        return $now->reach->place($now->state, $from, 'The wire') ??
-            $now->reach->place($now->state, $to, 'The wire') ??
+        return $now->reach->place($now->state, $from, Words::say('acts.run_wire.the_wire')) ??
+            $now->reach->place($now->state, $to, Words::say('acts.run_wire.the_wire')) ??
                 match (true) {
-                    $from === $to => 'Both ends on one place join nothing.',
-                    Jumper::isThere($now->state, $from, $to) => 'These two are connected already.',
-                    count($now->state->wired) >= self::MOST => 'The coil of wire is used up.',
+                    $from === $to => Words::say('acts.run_wire.both_ends_on_one_place'),
+                    Jumper::isThere($now->state, $from, $to) => Words::say('acts.run_wire.connected_already'),
+                    count($now->state->wired) >= self::MOST => Words::say('acts.run_wire.the_coil_of_wire_is'),
                     default => null,
                 };
     }
@@ -66,6 +65,9 @@ final readonly class RunWire extends Act
 
     public function said(Names $names): string
     {
-        return "Ran a wire from {$names->place($this->get('from'))} to {$names->place($this->get('to'))}";
+        return Words::say('acts.run_wire.ran_a_wire_from_to', [
+            'from' => $names->place($this->get('from')),
+            'to' => $names->place($this->get('to')),
+        ]);
     }
 }

@@ -11,6 +11,7 @@ use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Sites;
+use OddSpark\Words\Words;
 
 /**
  * A pull at the end of a wire, to see which end moves where it comes out of its loom or cable again. A conductor that
@@ -35,7 +36,7 @@ final readonly class Tug extends Act
 
         return $now->model->isWireEnd($end)
             ? $now->reach->end($now->state, $end)
-            : "There is no wire end called \"$end\".";
+            : Words::say('acts.tug.there_is_no_wire_end', ['end' => $end]);
     }
 
     public function shows(Situation $now): array
@@ -55,15 +56,21 @@ final readonly class Tug extends Act
         $colour = $now->model->wires()[Model::split($far)[0]]->colour;
 
         return match (true) {
-            $now->reach->behind($now->state, $there) !== null => 'is behind a door that is closed',
-            Sites::of($now->model)->areApart($here, $there) => 'is too far away to see it move',
-            ! $now->state->isLanded($far) => "a loose $colour wire moves near {$now->model->placeName($on)}",
-            default => "the $colour wire at {$now->model->placeName($on)} moves",
+            $now->reach->behind($now->state, $there) !== null => Words::say('acts.tug.is_behind_a_door_that'),
+            Sites::of($now->model)->areApart($here, $there) => Words::say('acts.tug.is_too_far_away_to'),
+            ! $now->state->isLanded($far) => Words::say('acts.tug.a_loose_wire_moves_near', [
+                'colour' => $colour,
+                'place_name' => $now->model->placeName($on),
+            ]),
+            default => Words::say('acts.tug.the_wire_at_moves', [
+                'colour' => $colour,
+                'place_name' => $now->model->placeName($on),
+            ]),
         };
     }
 
     public function said(Names $names): string
     {
-        return "Tugged at the {$names->place($this->get('end'))}";
+        return Words::say('acts.tug.tugged_at_the', ['end' => $names->place($this->get('end'))]);
     }
 }

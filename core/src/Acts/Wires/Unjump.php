@@ -10,6 +10,7 @@ use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
+use OddSpark\Words\Words;
 
 /** A jumper taken off, one's own or another's. */
 final readonly class Unjump extends Act
@@ -29,11 +30,11 @@ final readonly class Unjump extends Act
     {
         [$from, $to] = [$this->get('from'), $this->get('to')];
 
-        return $now->reach->place($now->state, $from, 'The clip') ??
-            ($now->reach->place($now->state, $to, 'The clip') ??
+        return $now->reach->place($now->state, $from, Words::say('acts.unjump.the_clip')) ??
+            ($now->reach->place($now->state, $to, Words::say('acts.unjump.the_clip')) ??
                 match (true) {
-                    $from === $to => 'Both clips on one place join nothing.',
-                    ! Jumper::isThere($now->state, $from, $to) => 'There is no jumper there, and no new wire.',
+                    $from === $to => Words::say('acts.unjump.both_clips_on_one_place'),
+                    ! Jumper::isThere($now->state, $from, $to) => Words::say('acts.unjump.there_is_no_jumper_there'),
                     default => null,
                 });
     }
@@ -53,6 +54,9 @@ final readonly class Unjump extends Act
 
     public function said(Names $names): string
     {
-        return "Took the jumper or wire off {$names->place($this->get('from'))} and {$names->place($this->get('to'))}";
+        return Words::say('acts.unjump.took_the_jumper_or_wire', [
+            'from' => $names->place($this->get('from')),
+            'to' => $names->place($this->get('to')),
+        ]);
     }
 }

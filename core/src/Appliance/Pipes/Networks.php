@@ -10,6 +10,7 @@ use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Primitives;
 use OddSpark\Appliance\Shapes;
 use OddSpark\Parts\Ability\Carries;
+use OddSpark\Words\Words;
 
 /**
  * A network for each medium: its joints, the runs of parts between them, and what those warm.
@@ -173,7 +174,10 @@ final class Networks
         if (! is_string($port) || ! isset($kind['ports'][$port])) {
             throw new DocumentError(
                 "/kinds/{$part['kind']}/primitives/$name",
-                "It leads from or to a port, and \"{$part['kind']}\" has none called \"".($port ?? '').'".',
+                Words::say('appliance.networks.it_leads_from_or_to', [
+                    'kind' => $part['kind'],
+                    'port' => $port ?? '',
+                ]),
             );
         }
 

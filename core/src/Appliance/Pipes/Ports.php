@@ -8,6 +8,7 @@ use OddSpark\Appliance\DocumentError;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Port;
 use OddSpark\Appliance\Shapes;
+use OddSpark\Words\Words;
 
 /**
  * The ports of all parts of a model, and which of them are one: those that pipes join, where the medium is the same.
@@ -62,7 +63,12 @@ final class Ports
         if ($one !== $other) {
             throw new DocumentError(
                 $pointer,
-                "$from is for $one->value and $to for $other->value: a pipe joins ports of one kind.",
+                Words::say('appliance.ports.is_for_and_for_a', [
+                    'from' => $from,
+                    'one' => $one->value,
+                    'to' => $to,
+                    'other' => $other->value,
+                ]),
             );
         }
         if ($one->flows()) {
@@ -157,12 +163,16 @@ final class Ports
                 $has = array_keys($d['kinds'][$part['kind']]['ports'] ?? []);
 
                 return $has === []
-                    ? "\"$id\" has no ports: no pipe goes to it."
-                    : "\"$id\" has no port \"$name\"; it has ".implode(', ', $has).'.';
+                    ? Words::say('appliance.ports.has_no_ports_no_pipe', ['id' => $id])
+                    : Words::say('appliance.ports.has_no_port_it_has', [
+                        'id' => $id,
+                        'name' => $name,
+                        'has' => implode(', ', $has),
+                    ]);
             }
         }
 
-        return "There is no part called \"$id\".";
+        return Words::say('appliance.ports.there_is_no_part_called', ['id' => $id]);
     }
 
     private function find(string $place): string

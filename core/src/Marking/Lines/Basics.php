@@ -14,6 +14,7 @@ use OddSpark\Marking\Feeds;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
 use OddSpark\Parts\Ability\Burns;
+use OddSpark\Words\Words;
 
 /** Supply, fuel, demand, and the lamp where the control has a code: proved before parts. */
 final readonly class Basics implements Judge
@@ -48,17 +49,17 @@ final readonly class Basics implements Judge
         foreach ($wanted as $basic) {
             $at = $done[$basic] ?? null;
             if ($at === null) {
-                $why[] = Line::say(ucfirst($basic).' was not looked at.');
+                $why[] = Line::say(Words::say('marking.basics.was_not_looked_at', ['basic' => ucfirst($basic)]));
             } elseif ($basic === 'lamp' && $wiped !== null && $at > $wiped) {
                 $share += 0.5;
                 $why[] = Line::say(
-                    'The lamp was read only after a reset or a power cycle: what it had to say may have been wiped.',
+                    Words::say('marking.basics.the_lamp_was_read_only'),
                     $at,
                 );
             } elseif (min($opened ?? PHP_INT_MAX, $touched ?? PHP_INT_MAX) < $at) {
                 $share += 0.5;
                 $why[] = Line::say(
-                    ucfirst($basic).' was looked at only after the door came off or parts were touched.',
+                    Words::say('marking.basics.was_looked_at_only_after', ['basic' => ucfirst($basic)]),
                     $at,
                 );
             } else {
@@ -74,13 +75,18 @@ final readonly class Basics implements Judge
             $first !== ($start === 'thermostat' ? 'demand' : $start)
         ) {
             $share *= 2 / 3;
-            $why[] = Line::say("These rules begin with the $start; this began with the $first.", $done[$first]);
+            $why[] = Line::say(Words::say('marking.basics.these_rules_begin_with_the', [
+                'start' => $start,
+                'first' => $first,
+            ]), $done[$first]);
         }
 
         return new Line(
             'basics',
             $share,
-            $why === [] ? [Line::say(ucfirst(implode(', ', $wanted)).' were proved before parts.')] : $why,
+            $why === [] ? [Line::say(Words::say('marking.basics.were_proved_before_parts', [
+                'wanted' => ucfirst(implode(', ', $wanted)),
+            ]))] : $why,
         );
     }
 

@@ -10,6 +10,7 @@ use OddSpark\Faults\Fault;
 use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
+use OddSpark\Words\Words;
 
 /** The closing report against the log: cause, work, readings before and after it, customer, parts and time. */
 final readonly class ClosingReport implements Judge
@@ -23,7 +24,7 @@ final readonly class ClosingReport implements Judge
     {
         $entries = $account->entries([Report::NAME]);
         if ($entries === []) {
-            return new Line('report', 0.0, [Line::say('No closing report was written.')]);
+            return new Line('report', 0.0, [Line::say(Words::say('marking.closing_report.no_closing_report_was_written'))]);
         }
         $i = $entries[count($entries) - 1];
         $wrong = array_filter([
@@ -31,12 +32,12 @@ final readonly class ClosingReport implements Judge
             'done' => $this->done($account, $i),
             'before' => $this->before($account, $i),
             'after' => $this->after($account, $i),
-            'told' => $account->entries([Tell::NAME]) === [] ? 'The customer was told nothing.' : null,
+            'told' => $account->entries([Tell::NAME]) === [] ? Words::say('marking.closing_report.the_customer_was_told_nothing') : null,
             'time' => $this->partsAndTime($account, $i),
         ]);
         $why = array_map(fn (string $text): array => Line::say($text, $i), array_values($wrong));
 
-        return new Line('report', 1 - count($wrong) / 6, $why === [] ? [Line::say('It is as it was.', $i)] : $why);
+        return new Line('report', 1 - count($wrong) / 6, $why === [] ? [Line::say(Words::say('marking.closing_report.it_is_as_it_was'), $i)] : $why);
     }
 
     /** @return string|null what is wrong with it, in words; likewise the others */
@@ -46,9 +47,9 @@ final readonly class ClosingReport implements Judge
         $isHealthy = $account->fault->id === Fault::HEALTHY;
 
         return match (true) {
-            $cause === null => $isHealthy ? null : 'It names no cause.',
+            $cause === null => $isHealthy ? null : Words::say('marking.closing_report.it_names_no_cause'),
             $account->fault->in($cause) !== null => null,
-            default => 'The cause that it names was not the cause.',
+            default => Words::say('marking.closing_report.the_cause_that_it_names'),
         };
     }
 
@@ -67,8 +68,12 @@ final readonly class ClosingReport implements Judge
         $more = array_map($name, array_map(strval(...), array_keys(array_diff_key($said, $done))));
 
         return match (true) {
-            $missing !== [] => 'It leaves out work on '.implode(', ', $missing).'.',
-            $more !== [] => 'It tells of work that was not done: '.implode(', ', $more).'.',
+            $missing !== [] => Words::say('marking.closing_report.it_leaves_out_work_on', [
+                'missing' => implode(', ', $missing),
+            ]),
+            $more !== [] => Words::say('marking.closing_report.it_tells_of_work_that', [
+                'more' => implode(', ', $more),
+            ]),
             default => null,
         };
     }
@@ -81,10 +86,10 @@ final readonly class ClosingReport implements Judge
         $isHealthy = $account->fault->id === Fault::HEALTHY;
 
         return match (true) {
-            $j === null || $j >= $i => 'It gives nothing that was read before the work.',
-            ! $this->tells($account, $j) => 'What it gives as read before the work is no reading.',
-            $j > $first => 'What it gives as read before the work was read after it.',
-            ! $isHealthy && $this->isAsSound($account, $j) => 'What it gives as read before shows nothing wrong.',
+            $j === null || $j >= $i => Words::say('marking.closing_report.nothing_read_before'),
+            ! $this->tells($account, $j) => Words::say('marking.closing_report.before_is_no_reading'),
+            $j > $first => Words::say('marking.closing_report.before_was_read_after'),
+            ! $isHealthy && $this->isAsSound($account, $j) => Words::say('marking.closing_report.before_is_sound'),
             default => null,
         };
     }
@@ -96,9 +101,9 @@ final readonly class ClosingReport implements Judge
         $last = $swaps[count($swaps) - 1] ?? -1;
 
         return match (true) {
-            $j === null || $j >= $i => 'It gives nothing that was read after the work.',
-            ! $this->tells($account, $j) => 'What it gives as read after the work is no reading.',
-            $j < $last => 'What it gives as read after the work was read before it.',
+            $j === null || $j >= $i => Words::say('marking.closing_report.nothing_read_after'),
+            ! $this->tells($account, $j) => Words::say('marking.closing_report.after_is_no_reading'),
+            $j < $last => Words::say('marking.closing_report.after_was_read_before'),
             default => null,
         };
     }
@@ -132,16 +137,14 @@ final readonly class ClosingReport implements Judge
         $said = $act->get('minutes');
 
         return match (true) {
-            $act->get('parts') !== null && $act->get('parts') !== count($replaced) => sprintf(
-                '%d parts were put in, and it says %d.',
-                count($replaced),
-                $act->get('parts'),
-            ),
-            $said === null || $act->get('parts') === null => 'It leaves out parts or time.',
-            abs($said - $minutes) > max(self::MINUTES, self::TIME * $minutes) => sprintf(
-                'It took %d minutes, and it says %d.',
-                round($minutes),
-                round($said),
+            $act->get('parts') !== null && $act->get('parts') !== count($replaced) => Words::say('marking.closing_report.parts_were_put_in_and', [
+                'replaced' => count($replaced),
+                'parts' => $act->get('parts'),
+            ]),
+            $said === null || $act->get('parts') === null => Words::say('marking.closing_report.it_leaves_out_parts_or'),
+            abs($said - $minutes) > max(self::MINUTES, self::TIME * $minutes) => Words::say(
+                'marking.closing_report.wrong_minutes',
+                ['minutes' => round($minutes), 'said' => round($said)],
             ),
             default => null,
         };

@@ -8,6 +8,7 @@ use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\GoodHabits;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
+use OddSpark\Words\Words;
 
 /** Habits of those who trace well: so many of them are enough, as not every call has room for all. */
 final readonly class Habits implements Judge
@@ -22,7 +23,7 @@ final readonly class Habits implements Judge
         return new Line(
             'habits',
             min(1.0, count($told) / self::ENOUGH),
-            $told === [] ? [Line::say('The log shows none of the habits of those who trace well.')] : $told,
+            $told === [] ? [Line::say(Words::say('marking.habits.the_log_shows_none_of'))] : $told,
         );
     }
 }

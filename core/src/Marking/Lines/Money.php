@@ -8,6 +8,7 @@ use OddSpark\Acts\Catalogue;
 use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
+use OddSpark\Words\Words;
 
 /** Minutes, parts and call-backs against the instructor's budget. */
 final readonly class Money implements Judge
@@ -31,16 +32,18 @@ final readonly class Money implements Judge
         ];
 
         return new Line('money', array_sum($shares) / 3, [
-            Line::say(sprintf('%.0f minutes of %.0f.', $minutes, $rules->budget['minutes'])),
+            Line::say(Words::say('marking.money.minutes_of', [
+                'minutes' => sprintf('%.0f', $minutes),
+                'minutes_2' => sprintf('%.0f', $rules->budget['minutes']),
+            ])),
             Line::say(
-                sprintf(
-                    '%d %s replaced, %d in the budget.',
-                    $parts,
-                    $parts === 1 ? 'part' : 'parts',
-                    $rules->budget['parts'],
-                ),
+                Words::say('marking.money.replaced_in_the_budget', [
+                    'parts' => $parts,
+                    'words' => $parts === 1 ? 'part' : 'parts',
+                    'parts_2' => $rules->budget['parts'],
+                ]),
             ),
-            Line::say($this->calledBack ? 'The customer calls back.' : 'No call-back.'),
+            Line::say($this->calledBack ? Words::say('marking.money.the_customer_calls_back') : Words::say('marking.money.no_call_back')),
         ]);
     }
 }

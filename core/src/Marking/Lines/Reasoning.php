@@ -10,6 +10,7 @@ use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
+use OddSpark\Words\Words;
 
 /** Whether the conclusion follows, and whether the trainee knew what his readings meant. */
 final readonly class Reasoning implements Judge
@@ -23,7 +24,7 @@ final readonly class Reasoning implements Judge
     {
         $names = $account->named();
         if ($names === []) {
-            return new Line('reasoning', 0.0, [Line::say('No fault was named.')]);
+            return new Line('reasoning', 0.0, [Line::say(Words::say('marking.reasoning.no_fault_was_named'))]);
         }
         $i = end($names);
         $known = $account->steps[$account->knownAt()]->before;
@@ -39,12 +40,12 @@ final readonly class Reasoning implements Judge
             ),
         );
         $more = $known->count() - count($names) - 3;
-        $others .= $more > 0 ? " and $more more" : '';
+        $others .= $more > 0 ? Words::say('marking.reasoning.and_more', ['more' => $more]) : '';
         $why = [Line::say(match ($account->verdict()) {
-            'proved' => 'The named fault is proved, among single faults: no other explains everything that was seen.',
-            'supported' => "The named fault is the likeliest, but not proved: $others would have shown the same.",
-            'guess' => "A guess: $others would have shown the same.",
-            default => 'The named fault was already ruled out: it does not fit what was seen.',
+            'proved' => Words::say('marking.reasoning.the_named_fault_is_proved'),
+            'supported' => Words::say('marking.reasoning.the_named_fault_is_the', ['others' => $others]),
+            'guess' => Words::say('marking.reasoning.a_guess_would_have_shown', ['others' => $others]),
+            default => Words::say('marking.reasoning.the_named_fault_was_already'),
         }, $i)];
         $share = self::SHARES[$account->verdict()];
         [$right, $all] = $this->meanings($account, $rules, $why);
@@ -99,19 +100,16 @@ final readonly class Reasoning implements Judge
 
             return [
                 $said === ($good ? 'good' : 'bad'),
-                sprintf(
-                    'These rules take a flame current from %.1f µA on as good; this was %s.',
-                    $rules->schools->flameUa,
-                    $reading->text(),
-                ),
+                Words::say('marking.reasoning.these_rules_take_a_flame', [
+                    'flame_ua' => sprintf('%.1f', $rules->schools->flameUa),
+                    'reading' => $reading->text(),
+                ]),
             ];
         }
         if (array_diff(array_keys($step->flaws), ['chassis', 'floating', 'moment']) !== []) {
             return [
                 $said === 'unsure',
-                'It was called '.
-                ($said === 'good' ? 'good' : 'bad').
-                ', but a reading taken like this says nothing.',
+                Words::say('marking.reasoning.it_was_called_but_a', ['words' => $said === 'good' ? 'good' : 'bad']),
             ];
         }
         $same = $reading === null
@@ -120,12 +118,12 @@ final readonly class Reasoning implements Judge
         $told = $step->gained() > AttemptReview::SETTLED_BITS;
 
         return match (true) {
-            $said === 'unsure' => [! $told, 'Called unclear, though it ruled suspects out.'],
+            $said === 'unsure' => [! $told, Words::say('marking.reasoning.called_unclear_though_it_ruled')],
             $said === 'good' => [
                 $same,
-                'Called good, but a good one would have read differently there at that moment.',
+                Words::say('marking.reasoning.called_good_but_a_good'),
             ],
-            default => [! $same, 'Called bad, but a good one would have read the same there at that moment.'],
+            default => [! $same, Words::say('marking.reasoning.called_bad_but_a_good')],
         };
     }
 
@@ -165,8 +163,8 @@ final readonly class Reasoning implements Judge
             if (! $fits) {
                 $why[] = Line::say(
                     $mark === 'out'
-                        ? 'Ruled out with nothing against it.'
-                        : 'Starred, though it was already ruled out.',
+                        ? Words::say('marking.reasoning.ruled_out_with_nothing_against')
+                        : Words::say('marking.reasoning.starred_though_it_was_already'),
                     $i,
                 );
             }

@@ -8,6 +8,7 @@ use OddSpark\Acts\Act;
 use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
+use OddSpark\Words\Words;
 
 /** The right part and the right rating, and nothing replaced without proof. */
 final readonly class Repair implements Judge
@@ -23,16 +24,16 @@ final readonly class Repair implements Judge
         foreach ($account->entries(['mend', 'spare', 'fuse', 'unjump', 'set', 'reset', 'batteries', 'land']) as $i) {
             $act = $account->act($i);
             if ($account->repairs->helped($i)) {
-                $why[] = Line::say('This fixed it.', $i);
+                $why[] = Line::say(Words::say('marking.repair.this_fixed_it'), $i);
                 if ($act->name === 'mend' && $act->get('how') === 'replace' && $this->wasWhole($account, $rules)) {
                     $lost += self::NEEDLESS;
                     $why[] = Line::say(
-                        'These rules replace a rod only when it is bent, thin or cracked: cleaning would have done.',
+                        Words::say('marking.repair.these_rules_replace_a_rod'),
                         $i,
                     );
                 }
             } elseif ($account->repairs->wasSpoiled($i)) {
-                $why[] = Line::say('The fault had damaged this part too; it had to be replaced.', $i);
+                $why[] = Line::say(Words::say('marking.repair.the_fault_had_damaged_this'), $i);
             } elseif (in_array($act->name, ['mend', 'spare'], true)) {
                 $lost += $this->needless($account, $i, $act, $why);
             }
@@ -43,30 +44,30 @@ final readonly class Repair implements Judge
             ! $this->lookedFurther($account)
         ) {
             $lost += self::NOT_LOOKED_FURTHER;
-            $why[] = Line::say('These rules want other damage from a short looked for before the power goes back on.');
+            $why[] = Line::say(Words::say('marking.repair.these_rules_want_other_damage'));
         }
         if ($account->repairs->isRightlyShutDown()) {
             return new Line('repair', max(0.0, 1.0 - $lost), [
                 ...$why,
-                Line::say('It must not run: made safe, tagged out, and the customer told. That is the right ending here.'),
+                Line::say(Words::say('marking.repair.it_must_not_run_made')),
             ]);
         }
         if ($account->repairs->isLeft() && $account->repairs->isShutDown()) {
-            $why[] = Line::say('It was shut down, and could have been repaired.');
+            $why[] = Line::say(Words::say('marking.repair.it_was_shut_down_and'));
         }
         if ($account->repairs->isLeft()) {
-            return new Line('repair', 0.0, [...$why, Line::say('The fault was not repaired.')]);
+            return new Line('repair', 0.0, [...$why, Line::say(Words::say('marking.repair.the_fault_was_not_repaired'))]);
         }
         foreach ($account->repairs->spoilt() as $part) {
             $lost = 1.0;
             $label = $account->plan->model->parts()[$part]->label;
-            $why[] = Line::say("$label was damaged by the work, and left that way.");
+            $why[] = Line::say(Words::say('marking.repair.was_damaged_by_the_work', ['label' => $label]));
         }
 
         return new Line(
             'repair',
             max(0.0, 1.0 - $lost),
-            $why === [] ? [Line::say('There was nothing to repair, and nothing was touched.')] : $why,
+            $why === [] ? [Line::say(Words::say('marking.repair.there_was_nothing_to_repair'))] : $why,
         );
     }
 
@@ -80,14 +81,14 @@ final readonly class Repair implements Judge
             $fault->members !== [] &&
             $own->yieldsTo($act->name === 'mend' ? $act->get('how') : 'replace')
         ) {
-            $why[] = Line::say('This fixed one of the faults; it was not the only one.', $i);
+            $why[] = Line::say(Words::say('marking.repair.this_fixed_one_of_the'), $i);
 
             return 0.0;
         }
         $why[] = Line::say(
             $own !== null
-                ? 'This did not fix it.'
-                : 'There was nothing wrong with this part, and it was not proved bad.',
+                ? Words::say('marking.repair.this_did_not_fix_it')
+                : Words::say('marking.repair.there_was_nothing_wrong_with'),
             $i,
         );
 

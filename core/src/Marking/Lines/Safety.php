@@ -10,6 +10,7 @@ use OddSpark\Marking\Line;
 use OddSpark\Marking\MindedByHouse;
 use OddSpark\Marking\Rules;
 use OddSpark\Marking\SafeHabits;
+use OddSpark\Words\Words;
 
 /** What was unsafe: in life it would have hurt somebody, or been left to. */
 final readonly class Safety implements Judge
@@ -29,12 +30,14 @@ final readonly class Safety implements Judge
             $outcome = $account->outcome($i);
             foreach (self::counted(self::dangers($account, $rules, $i)) as $danger) {
                 if (self::isAllowed($account, $rules, $i, $danger)) {
-                    $why[] = Line::say('A short test that these rules allow, undone at once.', $i);
+                    $why[] = Line::say(Words::say('marking.safety.a_short_test_that_these'), $i);
 
                     continue;
                 }
                 $why[] = Line::say(
-                    ($outcome->wasStopped() ? 'Tried, and stopped by the house rules. ' : '').Danger::TEXT[$danger],
+                    $outcome->wasStopped()
+                        ? Words::say('marking.safety.tried_and_stopped_by_the').Danger::text($danger)
+                        : Danger::text($danger),
                     $i,
                 );
                 $lost +=
@@ -43,7 +46,7 @@ final readonly class Safety implements Judge
             }
         }
 
-        $why = $why === [] ? [Line::say('Nothing unsafe was done.')] : $why;
+        $why = $why === [] ? [Line::say(Words::say('marking.safety.nothing_unsafe_was_done'))] : $why;
 
         return new Line('safety', max(0.0, 1 - $lost), [...$why, ...(new SafeHabits($account))->told()]);
     }

@@ -10,6 +10,7 @@ use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\OwnSheet;
 use OddSpark\Marking\Rules;
+use OddSpark\Words\Words;
 
 /** Whether the meter was set and placed as it should be, and at its moment. */
 final readonly class Technique implements Judge
@@ -26,7 +27,7 @@ final readonly class Technique implements Judge
             $outcome = $account->outcome($i);
             $readings += $outcome->reading === null || $account->act($i)->name === 'dial' ? 0 : 1;
             if (in_array('meter-fuse', $outcome->dangers, true)) {
-                $slips[$i] = 'A current range was put across a source instead of in series.';
+                $slips[$i] = Words::say('marking.technique.a_current_range_was_put');
 
                 continue;
             }
@@ -42,21 +43,21 @@ final readonly class Technique implements Judge
             $sheet = new OwnSheet($account);
             $slips += $sheet->wrong();
             if ($readings > 0 && $sheet->isEmpty()) {
-                $slips[count($account->seen->entries) - 1] ??= 'Nothing that was read was written down.';
+                $slips[count($account->seen->entries) - 1] ??= Words::say('marking.technique.nothing_written_down');
             }
         }
         ksort($slips);
         if ($readings === 0 && $slips === []) {
             return $account->verdict() === 'proved'
-                ? new Line('technique', 1.0, [Line::say('No meter was needed: it was seen.')])
-                : new Line('technique', 0.0, [Line::say('No reading was taken.')]);
+                ? new Line('technique', 1.0, [Line::say(Words::say('marking.technique.no_meter_was_needed_it'))])
+                : new Line('technique', 0.0, [Line::say(Words::say('marking.technique.no_reading_was_taken'))]);
         }
         $why = array_map(fn (int $i, string $text) => Line::say($text, $i), array_keys($slips), $slips);
 
         return new Line(
             'technique',
             max(0.0, 1 - self::SLIP * count($slips)),
-            $why === [] ? [Line::say('The meter was set and placed correctly.')] : $why,
+            $why === [] ? [Line::say(Words::say('marking.technique.the_meter_was_set_and'))] : $why,
         );
     }
 
@@ -124,8 +125,8 @@ final readonly class Technique implements Judge
                     $rules->schools->is('valve_test', 'amps_first')
             ) {
                 $slips[$first] = $rules->schools->is('valve_test', 'amps_first')
-                    ? 'These rules test a valve by its amps first: one test proves the volts and the coil.'
-                    : 'These rules test a valve by the volts across its terminals first.';
+                    ? Words::say('marking.technique.these_rules_test_a_valve')
+                    : Words::say('marking.technique.these_rules_test_a_valve_by');
             }
         }
         if (! $rules->schools->is('limit_test', 'either')) {
@@ -136,8 +137,8 @@ final readonly class Technique implements Judge
                     $rules->schools->is('limit_test', 'ohms_dead')
             ) {
                 $slips[$first] = $rules->schools->is('limit_test', 'ohms_dead')
-                    ? 'These rules test a limit by continuity with the power off.'
-                    : 'These rules test a limit by volts to common on both sides.';
+                    ? Words::say('marking.technique.these_rules_test_a_limit')
+                    : Words::say('marking.technique.these_rules_test_a_limit_by');
             }
         }
 

@@ -12,6 +12,7 @@ use OddSpark\Marking\Feeds;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
 use OddSpark\Marking\Standing;
+use OddSpark\Words\Words;
 
 /** What was asked, against the best that could then have been asked. */
 final readonly class Trace implements Judge
@@ -39,18 +40,17 @@ final readonly class Trace implements Judge
             $step = $account->steps[$i];
             if ($share < 0.9 && $step->best === []) {
                 $why[] = Line::say(
-                    sprintf('%d suspects were left when this part was replaced, and it was good.', $step->before->count()),
+                    Words::say('marking.trace.suspects_were_left_when_this', ['before' => $step->before->count()]),
                     $i,
                 );
             } elseif ($share < 0.9) {
                 $why[] = Line::say(
-                    sprintf(
-                        '%d suspects before this, and %d after it; %s would have %s.',
-                        $step->before->count(),
-                        $step->after->count(),
-                        $step->best[0]->said($account->wording),
-                        $step->best[0]->splits(),
-                    ),
+                    Words::say('marking.trace.suspects_before_this_and_after', [
+                        'before' => $step->before->count(),
+                        'after' => $step->after->count(),
+                        'wording' => $step->best[0]->said($account->wording),
+                        'splits' => $step->best[0]->splits(),
+                    ]),
                     $i,
                 );
             }
@@ -59,21 +59,20 @@ final readonly class Trace implements Judge
         if ($missing > 0) {
             $step = $account->steps[$at];
             $why[] = Line::say(
-                sprintf(
-                    'It ended with %d suspects left; %s would have %s.',
-                    $step->before->count(),
-                    $step->best[0]->said($account->wording),
-                    $step->best[0]->splits(),
-                ),
+                Words::say('marking.trace.it_ended_with_suspects_left', [
+                    'before' => $step->before->count(),
+                    'wording' => $step->best[0]->said($account->wording),
+                    'splits' => $step->best[0]->splits(),
+                ]),
                 $at,
             );
         }
         if ($asked === [] && $missing === 0 && self::wasKnown($account)) {
-            return new Line('trace', 1.0, [Line::say('What was said and seen on arrival left one suspect.')]);
+            return new Line('trace', 1.0, [Line::say(Words::say('marking.trace.what_was_said_and_seen'))]);
         }
         if ($asked === []) {
             return new Line('trace', 0.0, [
-                Line::say('Nothing was read or looked at while more than one fault was possible.'),
+                Line::say(Words::say('marking.trace.nothing_was_read_or_looked')),
                 ...$why,
             ]);
         }
@@ -81,7 +80,7 @@ final readonly class Trace implements Judge
         return new Line(
             'trace',
             array_sum($asked) / (count($asked) + $missing),
-            $why === [] ? [Line::say('Each reading told about as much as any could.')] : self::once($why),
+            $why === [] ? [Line::say(Words::say('marking.trace.each_reading_told_about_as'))] : self::once($why),
         );
     }
 
@@ -101,7 +100,10 @@ final readonly class Trace implements Judge
         return array_values(array_map(function (array $same): array {
             $more = count($same) - 1;
 
-            return $more === 0 ? $same[0] : Line::say("{$same[0]['text']} And the same $more times more.", $same[0]['entry']);
+            return $more === 0 ? $same[0] : Line::say(Words::say('marking.trace.and_the_same_times_more', [
+                'text' => $same[0]['text'],
+                'more' => $more,
+            ]), $same[0]['entry']);
         }, $by));
     }
 

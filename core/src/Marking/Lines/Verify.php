@@ -14,6 +14,7 @@ use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
 use OddSpark\Parts\Ability\Turns;
 use OddSpark\Run\Memory;
+use OddSpark\Words\Words;
 
 /** What was watched, tried and read after the repair, and how the appliance was left. */
 final class Verify implements Judge
@@ -26,7 +27,7 @@ final class Verify implements Judge
     public function judge(AttemptReview $account, Rules $rules): Line
     {
         if ($account->repairs->isRightlyShutDown()) {
-            return new Line('verify', 1.0, [Line::say('It was left so that nobody can run it.')]);
+            return new Line('verify', 1.0, [Line::say(Words::say('marking.verify.it_was_left_so_that'))]);
         }
         $want = $rules->verify;
         $this->run($account);
@@ -79,7 +80,7 @@ final class Verify implements Judge
         $kind = $cools ? 'cooling' : 'heating';
         $done = $account->entriesThat(Quality::Restores);
         if ($done === [] && $account->repairs->isLeft()) {
-            $why[] = Line::say("No $kind cycle was watched after a repair: there was none.");
+            $why[] = Line::say(Words::say('marking.verify.no_cycle_was_watched_after', ['kind' => $kind]));
 
             return 0.0;
         }
@@ -90,13 +91,13 @@ final class Verify implements Judge
             foreach ($account->seen->perceived[$channel] ?? [] as [$start, $end, $value]) {
                 $isOne = $start >= $from && $end > $start && in_array($value, $values, true);
                 if ($isOne && ($cools || $this->burned($from, $end))) {
-                    $why[] = Line::say("A $kind cycle was watched after the repair.");
+                    $why[] = Line::say(Words::say('marking.verify.a_cycle_was_watched_after', ['kind' => $kind]));
 
                     return 1.0;
                 }
             }
         }
-        $why[] = Line::say("No $kind cycle was watched after the repair.");
+        $why[] = Line::say(Words::say('marking.verify.no_cycle_was_watched_after_the', ['kind' => $kind]));
 
         return 0.0;
     }
@@ -144,14 +145,18 @@ final class Verify implements Judge
         $tried = array_filter($this->after['tried']);
         $all = $trials->all();
         foreach (array_keys($tried) as $id) {
-            $why[] = Line::say(ucfirst($trials->label($id)).' was made to act, and the fuel stopped.');
+            $why[] = Line::say(Words::say('marking.verify.was_made_to_act_and', [
+                'id' => ucfirst($trials->label($id)),
+            ]));
         }
         if ($wanted === 'one' && $tried !== []) {
             return 1.0;
         }
         $left = array_diff($all, array_keys($tried));
         if ($left !== []) {
-            $why[] = Line::say('Not tried: '.implode(', ', array_map($trials->label(...), $left)).'.');
+            $why[] = Line::say(Words::say('marking.verify.not_tried', [
+                'left' => implode(', ', array_map($trials->label(...), $left)),
+            ]));
         }
 
         return $wanted === 'one' ? 0.0 : ($all === [] ? 1.0 : count($tried) / count($all));
@@ -163,12 +168,12 @@ final class Verify implements Judge
         $mended = $this->lastMend($account) ?? -1;
         foreach ($account->entriesThat(Quality::Asks) as $i) {
             if ($i > $mended && $account->outcome($i)->reading !== null && $account->steps[$i]->flaws === []) {
-                $why[] = Line::say('A reading was taken after the repair.', $i);
+                $why[] = Line::say(Words::say('marking.verify.a_reading_was_taken_after'), $i);
 
                 return 1.0;
             }
         }
-        $why[] = Line::say('No reading was taken after the repair.');
+        $why[] = Line::say(Words::say('marking.verify.no_reading_was_taken_after'));
 
         return 0.0;
     }
@@ -178,12 +183,12 @@ final class Verify implements Judge
     {
         $back = $account->entries(['hand_back']);
         if ($back === []) {
-            $why[] = Line::say('The call was not closed.');
+            $why[] = Line::say(Words::say('marking.verify.the_call_was_not_closed'));
 
             return 0.0;
         }
         $fine = $account->outcome($back[0])->dangers === [];
-        $why[] = Line::say($fine ? 'Everything was put back.' : 'Not everything was put back.', $back[0]);
+        $why[] = Line::say($fine ? Words::say('marking.verify.everything_was_put_back') : Words::say('marking.verify.not_everything_was_put_back'), $back[0]);
 
         return $fine ? 1.0 : 0.0;
     }

@@ -14,6 +14,7 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Parts\Wired;
 use OddSpark\Trade\Response;
+use OddSpark\Words\Words;
 
 /**
  * A motor that opens a valve or damper against a spring: fed, it opens in its time and stays, drawing the
@@ -65,7 +66,7 @@ final class Actuator extends Primitive implements GivesFuel, MovesSpindle
 
     public static function faults(array $spec): array
     {
-        return [new NaturalFault('open', 'motor open', ['open' => true], 0.8)];
+        return [new NaturalFault('open', Words::say('parts.actuator.motor_open'), ['open' => true], 0.8)];
     }
 
     public static function joins(array $spec): array

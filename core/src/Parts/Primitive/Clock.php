@@ -9,6 +9,7 @@ use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Words\Words;
 
 /**
  * One channel of a programmer: off, on, or by the hours of the day. Slot: on, hour_on.
@@ -36,7 +37,7 @@ final class Clock extends Primitive
 
     public static function why(array $spec, array $slot, Surroundings $now): Reason
     {
-        return new Reason('is '.($slot['on'] ? 'on' : 'off').' at this hour.');
+        return new Reason(Words::say('parts.clock.is_at_this_hour', ['words' => $slot['on'] ? 'on' : 'off']));
     }
 
     public function initial(): array

@@ -14,6 +14,7 @@ use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Parts\Wired;
+use OddSpark\Words\Words;
 
 /**
  * A coil with an armature: an impedance, pulled in above one voltage, dropped below another, each
@@ -62,7 +63,7 @@ final class Coil extends Primitive implements Attracts, GivesFuel
 
     public static function faults(array $spec): array
     {
-        return [new NaturalFault('coil-open', 'coil open', ['open' => true], 1.0)];
+        return [new NaturalFault('coil-open', Words::say('parts.coil.coil_open'), ['open' => true], 1.0)];
     }
 
     public static function joins(array $spec): array

@@ -15,6 +15,7 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Parts\Wired;
+use OddSpark\Words\Words;
 
 /**
  * Opens or closes between two terminals, following another primitive. Slot: closed.
@@ -104,8 +105,8 @@ final class Contact extends Primitive implements ComesAndGoes, Scorches
     public static function faults(array $spec): array
     {
         return [
-            new NaturalFault('open', 'does not make', ['stuck' => 'open'], 1.0),
-            new NaturalFault('closed', 'does not open', ['stuck' => 'closed'], 0.3),
+            new NaturalFault('open', Words::say('parts.contact.does_not_make'), ['stuck' => 'open'], 1.0),
+            new NaturalFault('closed', Words::say('parts.contact.does_not_open'), ['stuck' => 'closed'], 0.3),
         ];
     }
 
@@ -113,7 +114,11 @@ final class Contact extends Primitive implements ComesAndGoes, Scorches
     {
         $wants = $spec['when'] ?? true;
 
-        return new Reason('is open'.(is_string($wants) ? "; it closes at \"$wants\"." : '.'), [$spec['follows']]);
+        return new Reason(Words::say('parts.contact.is_open', [
+            'words' => is_string($wants) ? Words::say('parts.contact.it_closes_at', [
+                'wants' => $wants,
+            ]) : '.',
+        ]), [$spec['follows']]);
     }
 
     public static function joins(array $spec): array

@@ -10,6 +10,7 @@ use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Wired;
+use OddSpark\Words\Words;
 
 /**
  * A battery or other source of steady volts behind its inner resistance; the first terminal is plus.
@@ -26,7 +27,7 @@ final class DcSource extends Primitive implements RunsDown
     public static function wiring(array $spec): array
     {
         return [
-            Wired::supply($spec['between'][0], $spec['between'][1], (float) $spec['volts'], 'its battery', 'battery'),
+            Wired::supply($spec['between'][0], $spec['between'][1], (float) $spec['volts'], Words::say('parts.dc_source.its_battery'), 'battery'),
         ];
     }
 

@@ -13,6 +13,7 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Parts\Wired;
 use OddSpark\Trade\Response;
+use OddSpark\Words\Words;
 
 /**
  * A motor with its electronics: line power stands on it all the time, and it turns as it is told, by 24 V on one of its
@@ -71,7 +72,7 @@ final class ElectronicMotor extends Primitive implements Turns
     public static function faults(array $spec): array
     {
         return [
-            new NaturalFault('module-dead', 'its module dead', ['dead' => true], 0.9),
+            new NaturalFault('module-dead', Words::say('parts.electronic_motor.its_module_dead'), ['dead' => true], 0.9),
             new NaturalFault('seized', 'seized', ['seized' => true], 0.3),
         ];
     }

@@ -14,6 +14,7 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Parts\Wired;
+use OddSpark\Words\Words;
 
 /**
  * A fuse or breaker: opens on too much current, the sooner the more. Slot: whole; tripped: a breaker that
@@ -94,7 +95,7 @@ final class Fuse extends Primitive implements Blows, GoesAlong
 
     public static function why(array $spec, array $slot, Surroundings $now): Reason
     {
-        return new Reason($slot['tripped'] ? 'is tripped.' : 'is open.', isset($spec['lever']) ? [$spec['lever']] : []);
+        return new Reason($slot['tripped'] ? Words::say('parts.fuse.is_tripped') : Words::say('parts.fuse.is_open'), isset($spec['lever']) ? [$spec['lever']] : []);
     }
 
     public static function joins(array $spec): array

@@ -14,6 +14,7 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Parts\Wired;
 use OddSpark\Trade\Response;
+use OddSpark\Words\Words;
 
 /**
  * A heater whose resistance follows its heat, in bands, and which heats by the watts it gets.
@@ -77,7 +78,7 @@ final class Heater extends Primitive implements GivesFuel, Glows
 
     public static function faults(array $spec): array
     {
-        return [new NaturalFault('open', 'element open', ['open' => true], 1.0)];
+        return [new NaturalFault('open', Words::say('parts.heater.element_open'), ['open' => true], 1.0)];
     }
 
     public static function joins(array $spec): array

@@ -10,6 +10,7 @@ use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Words\Words;
 
 /**
  * A thing set by hand: a switch's lever, a thermostat's mode, a breaker's handle. Slot: at.
@@ -39,7 +40,7 @@ final class Lever extends Primitive implements StandsAsSet
 
     public static function why(array $spec, array $slot, Surroundings $now): Reason
     {
-        return new Reason("is at \"{$slot['at']}\".");
+        return new Reason(Words::say('parts.lever.is_at', ['at' => $slot['at']]));
     }
 
     public function initial(): array

@@ -11,6 +11,7 @@ use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Parts\Wired;
+use OddSpark\Words\Words;
 
 /**
  * Takes DC volts for a share of its way: a modulating coil, a stepper with its electronics. Slot: share, 0 to 1.
@@ -46,8 +47,8 @@ final class Modulator extends Primitive
     public static function faults(array $spec): array
     {
         return [
-            new NaturalFault('modulator-open', 'modulating coil open', ['open' => true], 0.4),
-            new NaturalFault('modulator-stuck', 'does not modulate, stays low', ['stuck' => 0.0], 0.3),
+            new NaturalFault('modulator-open', Words::say('parts.modulator.modulating_coil_open'), ['open' => true], 0.4),
+            new NaturalFault('modulator-stuck', Words::say('parts.modulator.does_not_modulate_stays_low'), ['stuck' => 0.0], 0.3),
         ];
     }
 

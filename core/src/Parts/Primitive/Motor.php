@@ -13,6 +13,7 @@ use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Parts\Wired;
 use OddSpark\Trade\Response;
+use OddSpark\Words\Words;
 
 /**
  * A single-phase motor: shaded pole, or with a start winding in series with a capacitor outside.
@@ -84,7 +85,7 @@ final class Motor extends Primitive implements Turns
     public static function faults(array $spec): array
     {
         return [
-            new NaturalFault('open', 'winding open', ['open' => true], 0.8),
+            new NaturalFault('open', Words::say('parts.motor.winding_open'), ['open' => true], 0.8),
             new NaturalFault('seized', 'seized', ['seized' => true], 0.5),
         ];
     }

@@ -10,6 +10,7 @@ use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Words\Words;
 
 /**
  * How free the way is for air, gas or a pressure signal: 1 clear, 0 shut. Slot: free.
@@ -51,7 +52,7 @@ final class Passage extends Primitive
     public static function why(array $spec, array $slot, Surroundings $now): Reason
     {
         if (($slot['free'] ?? 1.0) >= self::FREE) {
-            return new Reason('is free.');
+            return new Reason(Words::say('parts.passage.is_free'));
         }
         $conditions = isset($spec['follows'])
             ? [
@@ -64,7 +65,7 @@ final class Passage extends Primitive
             : [];
         $missing = array_filter($conditions, fn (array $c) => ! Condition::holds($c, $now));
 
-        return new Reason('is shut.', array_values(array_column($missing, 'by')));
+        return new Reason(Words::say('parts.passage.is_shut'), array_values(array_column($missing, 'by')));
     }
 
     public function initial(): array

@@ -13,6 +13,7 @@ use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Parts\Wired;
 use OddSpark\Trade\Response;
+use OddSpark\Words\Words;
 
 /**
  * A thermal protector within a winding: heated by the current through it, with the square of the
@@ -66,7 +67,7 @@ final class Protector extends Primitive implements GoesAlong
 
     public static function why(array $spec, array $slot, Surroundings $now): Reason
     {
-        return new Reason('has opened on heat.');
+        return new Reason(Words::say('parts.protector.has_opened_on_heat'));
     }
 
     public static function joins(array $spec): array

@@ -10,6 +10,7 @@ use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Words\Words;
 
 /**
  * Makes or breaks at a level of a process value, with a differential. Slot: made, latched for a manual reset, sucked
@@ -56,15 +57,18 @@ final class Sensor extends Primitive implements Senses
     public static function why(array $spec, array $slot, Surroundings $now): Reason
     {
         if ($spec['torn'] ?? false) {
-            return new Reason('has a torn diaphragm and feels nothing.');
+            return new Reason(Words::say('parts.sensor.has_a_torn_diaphragm_and'));
         }
         $x = round($slot['away'] ?? $now->value($spec['of']), 1);
 
         return new Reason(
             $slot['made']
-                ? "is made at $x; it opens at {$spec['opens_at']}."
-                : "stands open at $x; it closes at {$spec['closes_at']}".
-                    ($slot['latched'] ?? false ? ', and waits to be reset by hand.' : '.'),
+                ? Words::say('parts.sensor.is_made_at_it_opens', ['x' => $x, 'opens_at' => $spec['opens_at']])
+                : Words::say('parts.sensor.stands_open_at_it_closes', [
+                    'x' => $x,
+                    'closes_at' => $spec['closes_at'],
+                    'words' => $slot['latched'] ?? false ? Words::say('parts.sensor.and_waits_to_be_reset') : '.',
+                ]),
         );
     }
 

@@ -10,6 +10,7 @@ use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Words\Words;
 
 /**
  * A switch that a person sets to a temperature: a mechanical thermostat, a cylinder thermostat, an aquastat
@@ -35,7 +36,10 @@ final class SetSwitch extends Primitive implements CallsForHeat
     public static function why(array $spec, array $slot, Surroundings $now): Reason
     {
         return new Reason(
-            "is set to {$now->follow($spec['set'], 'at')} and feels ".round($now->value($spec['of']), 1).'.',
+            Words::say('parts.set_switch.is_set_to_and_feels', [
+                'follow' => $now->follow($spec['set'], 'at'),
+                'value' => round($now->value($spec['of']), 1),
+            ]),
         );
     }
 

@@ -11,6 +11,7 @@ use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Surroundings;
 use OddSpark\Parts\Wired;
+use OddSpark\Words\Words;
 
 /**
  * An output of a control that gives more than on and off: DC volts that go with a level in per cent, as 0 to 10 V. A
@@ -36,7 +37,7 @@ final class Signal extends Primitive
 
     public static function wiring(array $spec): array
     {
-        return [Wired::supply($spec['between'][0], $spec['between'][1], (float) $spec['volts'], 'its signal', 'sensing')];
+        return [Wired::supply($spec['between'][0], $spec['between'][1], (float) $spec['volts'], Words::say('parts.signal.its_signal'), 'sensing')];
     }
 
     public static function figures(array $spec): array
@@ -46,7 +47,7 @@ final class Signal extends Primitive
 
     public static function faults(array $spec): array
     {
-        return [new NaturalFault('signal-dead', 'its signal stays at nought', ['dead' => true], 0.4)];
+        return [new NaturalFault('signal-dead', Words::say('parts.signal.its_signal_stays_at_nought'), ['dead' => true], 0.4)];
     }
 
     public static function joins(array $spec): array

@@ -10,6 +10,7 @@ use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Wired;
+use OddSpark\Words\Words;
 
 /**
  * A supply: one hot conductor or several, each an AC source behind its impedance, with the neutral
@@ -71,10 +72,12 @@ final class Source extends Primitive implements IsMains
         }
         // two legs: what lies between them, and what lies between each and the neutral
         [$one, $two] = array_map('strval', array_keys($spec['legs']));
-        $legs = array_map(fn (string $leg) => Wired::supply($leg, $spec['neutral'], 120.0, "120 V, $leg to neutral"), [
-            $one,
-            $two,
-        ]);
+        $legs = array_map(fn (string $leg) => Wired::supply(
+            $leg,
+            $spec['neutral'],
+            120.0,
+            Words::say('parts.source.120_v_to_neutral', ['leg' => $leg]),
+        ), [$one, $two]);
 
         return [Wired::supply($one, $two, 240.0, '240 V'), ...$legs, ...$ground];
     }

@@ -9,6 +9,7 @@ use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Words\Words;
 
 /**
  * A spark from its generator over its lead to the gap of the electrode, and to ground by the metal of the burner. What
@@ -41,8 +42,8 @@ final class SparkGap extends Primitive implements Sparks
     {
         return match (true) {
             $slot['where'] === 'burner' => new Reason('sparks.'),
-            $slot['on'] => new Reason('jumps elsewhere: its lead or its electrode is bad.', [$spec['electrode']]),
-            default => new Reason('does not spark.', [$spec['by']]),
+            $slot['on'] => new Reason(Words::say('parts.spark_gap.jumps_elsewhere_its_lead_or'), [$spec['electrode']]),
+            default => new Reason(Words::say('parts.spark_gap.does_not_spark'), [$spec['by']]),
         };
     }
 

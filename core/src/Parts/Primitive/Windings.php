@@ -11,6 +11,7 @@ use OddSpark\Parts\Fittings;
 use OddSpark\Parts\NaturalFault;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Wired;
+use OddSpark\Words\Words;
 
 /**
  * Two coupled windings: ideal ratio behind copper and leakage. Each winding by itself is its copper
@@ -41,7 +42,7 @@ final class Windings extends Primitive implements Transforms
     {
         return [
             Wired::load(...$spec['primary']),
-            Wired::supply($spec['secondary'][0], $spec['secondary'][1], self::SECONDARY_V, 'its secondary, 24 V'),
+            Wired::supply($spec['secondary'][0], $spec['secondary'][1], self::SECONDARY_V, Words::say('parts.windings.its_secondary_24_v')),
         ];
     }
 
@@ -61,8 +62,8 @@ final class Windings extends Primitive implements Transforms
     public static function faults(array $spec): array
     {
         return [
-            new NaturalFault('primary-open', 'primary open', ['primary_open' => true], 0.6),
-            new NaturalFault('secondary-open', 'secondary open', ['secondary_open' => true], 0.6),
+            new NaturalFault('primary-open', Words::say('parts.windings.primary_open'), ['primary_open' => true], 0.6),
+            new NaturalFault('secondary-open', Words::say('parts.windings.secondary_open'), ['secondary_open' => true], 0.6),
         ];
     }
 

@@ -11,6 +11,7 @@ use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
 use OddSpark\Parts\Reason;
 use OddSpark\Parts\Surroundings;
+use OddSpark\Words\Words;
 
 /**
  * What a part does to what passes from one of its ports to another: how easily, and what it adds. The network that its
@@ -65,13 +66,13 @@ abstract class Run extends Primitive implements Carries, NeedsPipes
     public static function why(array $spec, array $slot, Surroundings $now): Reason
     {
         if (abs((float) $slot['q']) >= self::SOME * (float) ($spec['flow'] ?? 0.0) && $slot['q'] != 0.0) {
-            return new Reason('carries what it should.');
+            return new Reason(Words::say('process.run.carries_what_it_should'));
         }
         $shut = array_values(
             array_filter($spec['ways'] ?? [], fn (string $way) => ($now->follow($way, 'free') ?? 1.0) < self::SOME),
         );
 
-        return $shut === [] ? new Reason('is open, and next to nothing comes.') : new Reason('is shut.', $shut);
+        return $shut === [] ? new Reason(Words::say('process.run.is_open_and_next_to')) : new Reason(Words::say('process.run.is_shut'), $shut);
     }
 
     public function initial(): array

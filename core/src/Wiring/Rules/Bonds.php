@@ -6,6 +6,7 @@ namespace OddSpark\Wiring\Rules;
 
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Rule;
+use OddSpark\Words\Words;
 
 /** Metal that is not bonded to the supply's ground. */
 final class Bonds extends Rule
@@ -36,15 +37,19 @@ final class Bonds extends Rule
                 $ground = $this->grounds()[0]['place'];
                 $colour = $this->model()->region() === 'EU' ? 'green-yellow' : 'green';
                 $found[] = new Finding(
-                    'missing bond',
+                    Words::plain('wiring.bonds.missing_bond'),
                     Finding::WRONG,
                     [$part->id],
                     [],
-                    "{$this->nets->name($place)} has no path to ground.",
-                    'If its insulation fails, its metal stays live and no breaker trips; flame current has no path back either.',
-                    "Wire $terminal to ground.",
+                    Words::say('wiring.bonds.has_no_path_to_ground', ['place' => $this->nets->name($place)]),
+                    Words::say('wiring.bonds.if_its_insulation_fails_its'),
+                    Words::say('wiring.bonds.wire_to_ground', ['terminal' => $terminal]),
                     [['do' => 'wire', 'from' => $place, 'to' => $ground, 'colour' => $colour]],
-                    "Runs a $colour wire from {$this->nets->name($place)} to {$this->nets->name($ground)}.",
+                    Words::say('wiring.bonds.runs_a_wire_from_to', [
+                        'colour' => $colour,
+                        'place' => $this->nets->name($place),
+                        'ground' => $this->nets->name($ground),
+                    ]),
                 );
             }
         }

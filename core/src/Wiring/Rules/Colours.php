@@ -8,6 +8,7 @@ use OddSpark\Appliance\Wire;
 use OddSpark\Parts\Ability\HoldsCharge;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Rule;
+use OddSpark\Words\Words;
 
 /**
  * Colours of line-voltage conductors against what the supply's region keeps for them: NFPA 70, 200.6, 200.7 and
@@ -65,15 +66,15 @@ final class Colours extends Rule
             }
             $colour = $wanted[0] ?? ($region === 'EU' ? 'brown' : 'black');
             $found[] = new Finding(
-                'colour against the convention',
+                Words::plain('wiring.colours.colour_against_the_convention'),
                 Finding::ODD,
                 [],
                 [$wire->id],
-                ucfirst($this->wireName($wire))." is $role.",
-                'Whoever reads it by its colour takes it for something else.',
-                "Make it $colour, or mark it so at both ends.",
+                Words::say('wiring.colours.is', ['wire_name' => ucfirst($this->wireName($wire)), 'role' => $role]),
+                Words::say('wiring.colours.whoever_reads_it_by_its'),
+                Words::say('wiring.colours.make_it_or_mark_it', ['colour' => $colour]),
                 [['do' => 'rewire', 'wire' => $wire->id, 'colour' => $colour]],
-                "Makes {$this->wireName($wire)} $colour.",
+                Words::say('wiring.colours.makes', ['wire_name' => $this->wireName($wire), 'colour' => $colour]),
             );
         }
 

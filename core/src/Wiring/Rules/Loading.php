@@ -10,6 +10,7 @@ use OddSpark\Parts\Ability\Blows;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Nets;
 use OddSpark\Wiring\Rule;
+use OddSpark\Words\Words;
 
 /**
  * Transformers and fuses against all that can hang on them at once, and wires against the fuse before them.
@@ -66,18 +67,17 @@ final class Loading extends Rule
 
         return [
             new Finding(
-                'transformer overloaded',
+                Words::plain('wiring.loading.transformer_overloaded'),
                 Finding::ODD,
                 [$supply['part']],
                 [],
-                sprintf(
-                    'The loads on %s add up to %.0f VA at once; it is rated for %g.',
-                    $supply['title'],
-                    $va,
-                    $rated,
-                ),
-                'Voltage sags, relays chatter, and the thermal cut-out of the transformer opens.',
-                'Use a larger transformer (a class 2 one has 100 VA at most), or split the loads.',
+                Words::say('wiring.loading.the_loads_on_add_up', [
+                    'title' => $supply['title'],
+                    'va' => sprintf('%.0f', $va),
+                    'rated' => sprintf('%g', $rated),
+                ]),
+                Words::say('wiring.loading.voltage_sags_relays_chatter_and'),
+                Words::say('wiring.loading.use_a_larger_transformer_a'),
             ),
         ];
     }
@@ -110,18 +110,17 @@ final class Loading extends Rule
             $rated = $this->rated($part, $name);
             if ($rated !== null && $amps > $rated) {
                 $found[] = new Finding(
-                    'fuse too small for its load',
+                    Words::plain('wiring.loading.fuse_too_small_for_its'),
                     Finding::ODD,
                     [$part],
                     [],
-                    sprintf(
-                        'The loads behind %s add up to %.1f A at once; it is rated for %g A.',
-                        $this->nets->label($part),
-                        $amps,
-                        $rated,
-                    ),
-                    'It blows in normal use.',
-                    'Use the size that the maker gives, or split the loads.',
+                    Words::say('wiring.loading.the_loads_behind_add_up', [
+                        'part' => $this->nets->label($part),
+                        'amps' => sprintf('%.1f', $amps),
+                        'rated' => sprintf('%g', $rated),
+                    ]),
+                    Words::say('wiring.loading.it_blows_in_normal_use'),
+                    Words::say('wiring.loading.use_the_size_that_the'),
                 );
             }
         }
@@ -157,23 +156,25 @@ final class Loading extends Rule
                         $told[$wire->id] = true;
                         $thicker = $wire->mm2 !== null || $rated > 20 ? null : ($rated > 15 ? 12 : 14);
                         $found[] = new Finding(
-                            'gauge too thin for its fuse',
+                            Words::plain('wiring.loading.gauge_too_thin_for_its'),
                             Finding::ODD,
                             [],
                             [$wire->id],
                             ucfirst($this->wireName($wire)).
-                                sprintf(
-                                    ' is of %s, behind %s of %g A.',
-                                    $wire->gauge(),
-                                    $this->nets->label($e['part']),
-                                    $rated,
-                                ),
-                            'The wire overheats before the fuse opens. What is wired inside an appliance is for its maker to answer for; this is field wiring.',
+                                Words::say('wiring.loading.is_of_behind_of_a', [
+                                    'gauge' => $wire->gauge(),
+                                    'part' => $this->nets->label($e['part']),
+                                    'rated' => sprintf('%g', $rated),
+                                ]),
+                            Words::say('wiring.loading.the_wire_overheats_before_the'),
                             $wire->mm2 !== null
-                                ? 'Use a larger cross-section, or a smaller fuse.'
-                                : 'Use 14 AWG behind 15 A, 12 behind 20, or a smaller fuse.',
+                                ? Words::say('wiring.loading.use_a_larger_cross_section')
+                                : Words::say('wiring.loading.use_14_awg_behind_15'),
                             $thicker === null ? [] : [['do' => 'rewire', 'wire' => $wire->id, 'awg' => $thicker]],
-                            $thicker === null ? '' : "Makes {$this->wireName($wire)} $thicker AWG.",
+                            $thicker === null ? '' : Words::say('wiring.loading.makes_awg', [
+                                'wire_name' => $this->wireName($wire),
+                                'thicker' => $thicker,
+                            ]),
                         );
                     }
                 }

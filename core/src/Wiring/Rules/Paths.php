@@ -7,6 +7,7 @@ namespace OddSpark\Wiring\Rules;
 use OddSpark\Wiring\Circuits;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Rule;
+use OddSpark\Words\Words;
 
 /** Loads without a way from a supply and home, parts that nothing is wired to, and switches that switch nothing. */
 final class Paths extends Rule
@@ -16,28 +17,28 @@ final class Paths extends Rule
         $bare = $this->bare();
         $found = array_map(
             fn (string $part) => new Finding(
-                'floating part',
+                Words::plain('wiring.paths.floating_part'),
                 Finding::ODD,
                 [$part],
                 [],
-                "Nothing is wired to {$this->nets->label($part)}.",
-                'It is on the board and does nothing.',
-                'Wire it, or take it off the board.',
+                Words::say('wiring.paths.nothing_is_wired_to', ['part' => $this->nets->label($part)]),
+                Words::say('wiring.paths.it_is_on_the_board'),
+                Words::say('wiring.paths.wire_it_or_take_it'),
             ),
             array_keys($bare),
         );
         foreach (Circuits::of($this->nets)['open'] as $gap) {
             if (! isset($bare[$gap['part']])) {
                 $found[] = new Finding(
-                    'load without a path',
+                    Words::plain('wiring.paths.load_without_a_path'),
                     $gap['input'] ? Finding::ODD : Finding::WRONG,
                     [$gap['part']],
                     [],
                     $gap['words'],
                     $gap['input']
-                        ? 'The control never sees it. Fine if this appliance does not use that terminal.'
-                        : 'It can never work.',
-                    'Wire the open side: toward the supply through the switch that controls it, or back to the other pole.',
+                        ? Words::say('wiring.paths.the_control_never_sees_it')
+                        : Words::say('wiring.paths.it_can_never_work'),
+                    Words::say('wiring.paths.wire_the_open_side_toward'),
                 );
             }
         }
@@ -50,13 +51,13 @@ final class Paths extends Rule
     private function meshed(): Finding
     {
         return new Finding(
-            'too many ways',
+            Words::plain('wiring.paths.too_many_ways'),
             Finding::ODD,
             [],
             [],
-            'This board has more paths through its switches than are checked.',
-            'A load without a path, or a part without effect, is not reported here.',
-            'Build smaller boards and include them, or remove parallel wires.',
+            Words::say('wiring.paths.this_board_has_more_paths'),
+            Words::say('wiring.paths.a_load_without_a_path'),
+            Words::say('wiring.paths.build_smaller_boards_and_include'),
         );
     }
 
@@ -105,13 +106,13 @@ final class Paths extends Rule
             if (! $e['load'] && ! isset($used[$e['part']]) && ! isset($bare[$e['part']])) {
                 $used[$e['part']] = true;
                 $found[] = new Finding(
-                    'part without effect',
+                    Words::plain('wiring.paths.part_without_effect'),
                     Finding::ODD,
                     [$e['part']],
                     [],
-                    "{$this->nets->label($e['part'])} is on no path from a supply through a load.",
-                    'Whether it is open or closed changes nothing.',
-                    'Wire it into the path that it is to open.',
+                    Words::say('wiring.paths.is_on_no_path_from', ['part' => $this->nets->label($e['part'])]),
+                    Words::say('wiring.paths.whether_it_is_open_or'),
+                    Words::say('wiring.paths.wire_it_into_the_path'),
                 );
             }
         }

@@ -8,6 +8,7 @@ use OddSpark\Appliance\Part;
 use OddSpark\Process\Flow\Orifice;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Rule;
+use OddSpark\Words\Words;
 
 /** What the appliance is made up of against what its rating plate says. */
 final class Plate extends Rule
@@ -35,13 +36,16 @@ final class Plate extends Rule
 
         return [
             new Finding(
-                'not as on the plate',
+                Words::plain('wiring.plate.not_as_on_the_plate'),
                 Finding::ODD,
                 [$plate->part, ...$burners],
                 [],
-                sprintf('The plate says an input of %g; its orifices are for %g.', $plate->input, $input),
-                'An over- or underfired appliance heats, vents and burns differently than rated.',
-                'Set the input of its orifices, or what the plate says.',
+                Words::say('wiring.plate.the_plate_says_an_input', [
+                    'input' => sprintf('%g', $plate->input),
+                    'input_2' => sprintf('%g', $input),
+                ]),
+                Words::say('wiring.plate.an_over_or_underfired_appliance'),
+                Words::say('wiring.plate.set_the_input_of_its'),
             ),
         ];
     }

@@ -8,6 +8,7 @@ use OddSpark\Appliance\Part;
 use OddSpark\Appliance\Port;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Rule;
+use OddSpark\Words\Words;
 
 /** Ports that nothing is joined to: pipes that lead nowhere, sensors that sit nowhere. */
 final class Ports extends Rule
@@ -57,22 +58,32 @@ final class Ports extends Rule
     private function finding(Part $part, Port $port, array $joined): Finding
     {
         $other = $this->nearest($part, $port, $joined);
-        $what = "{$part->label}: its {$port->label}";
+        $what = Words::say('wiring.ports.its', ['part' => $part->label, 'port' => $port->label]);
 
         return new Finding(
-            $port->medium->flows() ? 'open port' : 'sensor that sits nowhere',
+            $port->medium->flows()
+                ? Words::plain('wiring.ports.open_port')
+                : Words::plain('wiring.ports.sensor_that_sits_nowhere'),
             $port->link !== null ? Finding::WRONG : Finding::ODD,
             [$part->id],
             [],
-            $port->medium->flows() ? "$what leads nowhere." : "$what sits nowhere.",
+            $port->medium->flows() ? Words::say('wiring.ports.leads_nowhere', [
+                'what' => $what,
+            ]) : Words::say('wiring.ports.sits_nowhere', [
+                'what' => $what,
+            ]),
             $port->medium->flows()
-                ? 'Nothing flows through a port that is joined to nothing.'
-                : 'It senses nothing, and never opens or closes.',
+                ? Words::say('wiring.ports.nothing_flows_through_a_port')
+                : Words::say('wiring.ports.it_senses_nothing_and_never'),
             $other === null
-                ? "Place the part that it belongs to, and join a {$port->medium->pipe()} to it."
-                : "Join a {$port->medium->pipe()} to {$other[1]}.",
+                ? Words::say('wiring.ports.place_the_part_that_it', ['pipe' => $port->medium->pipe()])
+                : Words::say('wiring.ports.join_a_to', ['pipe' => $port->medium->pipe(), 'other' => $other[1]]),
             $other === null ? [] : [['do' => 'pipe', 'from' => "{$part->id}.{$port->name}", 'to' => $other[0]]],
-            $other === null ? '' : "Joins a {$port->medium->pipe()} from $what to {$other[1]}.",
+            $other === null ? '' : Words::say('wiring.ports.joins_a_from_to', [
+                'pipe' => $port->medium->pipe(),
+                'what' => $what,
+                'other' => $other[1],
+            ]),
         );
     }
 

@@ -7,6 +7,7 @@ namespace OddSpark\Wiring\Rules;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Nets;
 use OddSpark\Wiring\Rule;
+use OddSpark\Words\Words;
 
 /**
  * Switches between a load and home: the neutral of a line circuit, the common of a control circuit.
@@ -76,22 +77,22 @@ final class Returns extends Rule
 
         return $line
             ? new Finding(
-                'switched neutral',
+                Words::plain('wiring.returns.switched_neutral'),
                 Finding::WRONG,
                 [$e['part'], $load['part']],
                 [],
-                "$switch is in the neutral, behind $what.",
-                'Open, it stops the load but leaves it live to ground: a shock to whoever works on it.',
-                'Move it to the live side, before the load.',
+                Words::say('wiring.returns.is_in_the_neutral_behind', ['switch' => $switch, 'what' => $what]),
+                Words::say('wiring.returns.open_it_stops_the_load'),
+                Words::say('wiring.returns.move_it_to_the_live'),
             )
             : new Finding(
-                'switch in the wrong leg',
+                Words::plain('wiring.returns.switch_in_the_wrong_leg'),
                 Finding::ODD,
                 [$e['part'], $load['part']],
                 [],
-                "$switch is in the common leg, behind $what.",
-                'A wire that rubs through to ground on that side bypasses it, and the load stays on.',
-                'Move it to the side of R, before the load.',
+                Words::say('wiring.returns.is_in_the_common_leg', ['switch' => $switch, 'what' => $what]),
+                Words::say('wiring.returns.a_wire_that_rubs_through'),
+                Words::say('wiring.returns.move_it_to_the_side'),
             );
     }
 }

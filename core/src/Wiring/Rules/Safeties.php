@@ -8,6 +8,7 @@ use OddSpark\Appliance\Model;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Guards;
 use OddSpark\Wiring\Rule;
+use OddSpark\Words\Words;
 
 /** Safeties that a fuel valve can be fed without. */
 final class Safeties extends Rule
@@ -28,10 +29,13 @@ final class Safeties extends Rule
                 $part = Model::split($valve)[0];
                 if (! isset($on["{$e['part']}.{$e['name']}"])) {
                     $found[] = new Finding(
-                        'safety not in the valve\'s path', Finding::WRONG, [$e['part'], $part], [],
-                        "{$this->nets->label($part)} can be fed with {$this->nets->title($e)} open.",
-                        'When it opens, the fuel keeps flowing.',
-                        'Wire it into the path of the valve, before the transformer that feeds it, or to an input of the control that proves it.',
+                        Words::plain('wiring.safeties.safety_not_in_the_valve'), Finding::WRONG, [$e['part'], $part], [],
+                        Words::say('wiring.safeties.can_be_fed_with_open', [
+                            'part' => $this->nets->label($part),
+                            'e' => $this->nets->title($e),
+                        ]),
+                        Words::say('wiring.safeties.when_it_opens_the_fuel'),
+                        Words::say('wiring.safeties.wire_it_into_the_path'),
                     );
                 }
             }

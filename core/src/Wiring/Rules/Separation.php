@@ -7,6 +7,7 @@ namespace OddSpark\Wiring\Rules;
 use OddSpark\Appliance\Wire;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Rule;
+use OddSpark\Words\Words;
 
 /** Class 2 conductors that meet line voltage: on one net, or in one cable. */
 final class Separation extends Rule
@@ -79,15 +80,19 @@ final class Separation extends Rule
                 continue;
             }
             $found[] = new Finding(
-                'class 2 meets line voltage',
+                Words::plain('wiring.separation.class_2_meets_line_voltage'),
                 Finding::WRONG,
                 array_values(
                     array_unique(array_map(fn (Wire $w) => substr($w->from, 0, (int) strrpos($w->from, '.')), $wires)),
                 ),
                 array_column($wires, 'id'),
-                "{$this->nets->name($wires[0]->from)} is fed from $title and from {$low[$net]}.",
-                'Line voltage comes onto thermostat wire and onto whoever touches it.',
-                'Take off '.$this->wireName($wires[0]).', and keep the two apart.',
+                Words::say('wiring.separation.is_fed_from_and_from', [
+                    'from' => $this->nets->name($wires[0]->from),
+                    'title' => $title,
+                    'low' => $low[$net],
+                ]),
+                Words::say('wiring.separation.line_voltage_comes_onto_thermostat'),
+                Words::say('wiring.separation.take_off_and_keep_the', ['wire_name' => $this->wireName($wires[0])]),
             );
             break; // the others follow from it
         }
@@ -109,13 +114,13 @@ final class Separation extends Rule
             $class2 = array_filter($in, fn (Wire $w) => isset($low[$this->nets->root($w->from)]));
             if ($live !== [] && array_diff_key($class2, $live) !== []) {
                 $found[] = new Finding(
-                    'class 2 meets line voltage',
+                    Words::plain('wiring.separation.class_2_meets_line_voltage'),
                     Finding::WRONG,
                     [],
                     array_column(array_values($in), 'id'),
-                    "Cable \"{$cable['id']}\" carries line voltage and class 2 side by side.",
-                    'Insulation of thermostat wire is not made for line voltage.',
-                    'Run them in two cables.',
+                    Words::say('wiring.separation.cable_carries_line_voltage_and', ['id' => $cable['id']]),
+                    Words::say('wiring.separation.insulation_of_thermostat_wire_is'),
+                    Words::say('wiring.separation.run_them_in_two_cables'),
                 );
             }
         }

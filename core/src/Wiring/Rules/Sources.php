@@ -8,6 +8,7 @@ use OddSpark\Parts\Ability\Transforms;
 use OddSpark\Wiring\Finding;
 use OddSpark\Wiring\Nets;
 use OddSpark\Wiring\Rule;
+use OddSpark\Words\Words;
 
 /**
  * Supplies that are shorted, straight or when something closes, and supplies that are tied to each other.
@@ -57,15 +58,17 @@ final class Sources extends Rule
             Finding::WRONG,
             array_values(array_unique([$supply['part'], ...array_column($ways[0], 'part')])),
             $wires,
-            "{$supply['title']} is shorted".
-                ($closing === []
-                    ? ' by its own wires.'
-                    : ' when '.
-                        implode(' and ', $closing).
-                        (count($closing) > 1 ? ' are' : ' is').
-                        ' closed: no load is in between.'),
-            'A fuse blows, or the transformer burns.',
-            'Put the load in between, or delete the wire that bypasses it.',
+            Words::say('wiring.sources.is_shorted', [
+                'title' => $supply['title'],
+                'what' => $closing === []
+                    ? Words::say('wiring.sources.by_its_own_wires')
+                    : Words::say('wiring.sources.when_closed_no_load_is', [
+                        'closing' => implode(' and ', $closing),
+                        'words' => count($closing) > 1 ? ' are' : ' is',
+                    ]),
+            ]),
+            Words::say('wiring.sources.a_fuse_blows_or_the'),
+            Words::say('wiring.sources.put_the_load_in_between'),
         );
     }
 
@@ -94,20 +97,30 @@ final class Sources extends Rule
             $when =
                 $closing === []
                     ? ''
-                    : ' when '.implode(' and ', $closing).' close'.(count($closing) === 1 ? 's' : '');
+                    : Words::say('wiring.sources.when_close', [
+                        'closing' => implode(' and ', $closing),
+                        'words' => count($closing) === 1 ? 's' : '',
+                    ]);
 
             return new Finding(
-                $opposed ? 'out of phase' : 'sources paralleled',
+                $opposed
+                    ? Words::plain('wiring.sources.out_of_phase')
+                    : Words::plain('wiring.sources.sources_paralleled'),
                 Finding::WRONG,
                 [$one['part'], $two['part']],
                 [],
-                "{$one['title']} and {$two['title']} are tied together$when".
-                    ($opposed ? ', the one against the other.' : '.'),
+                Words::say('wiring.sources.and_are_tied_together', [
+                    'title' => $one['title'],
+                    'title_2' => $two['title'],
+                    'when' => $when,
+                    'words' => $opposed ? Words::say('wiring.sources.the_one_against_the_other') : '.',
+                ]),
                 $opposed
-                    ? 'Twice their voltage drives a current round through both: they burn within minutes.'
-                    : 'Each backfeeds the other through its windings when one primary is off, and puts line voltage on a pulled plug.',
-                'Let each have its own loads: take out the wire or the link that joins them'.
-                    ($opposed ? ', or swap the leads of one.' : '.'),
+                    ? Words::say('wiring.sources.twice_their_voltage_drives_a')
+                    : Words::say('wiring.sources.each_backfeeds_the_other_through'),
+                Words::say('wiring.sources.let_each_have_its_own', [
+                    'words' => $opposed ? Words::say('wiring.sources.or_swap_the_leads_of') : '.',
+                ]),
             );
         }
 
