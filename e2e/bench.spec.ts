@@ -256,6 +256,8 @@ test('bench and meter in Spanish: longer words push nothing away, and the choice
     await page.getByRole('tab', { name: 'Sospechosos' }).click()
     await expect(page.getByLabel('Buscar un sospechoso')).toBeVisible()
     await fits(page, 'bench in Spanish')
+    await page.getByRole('tab', { name: 'Sospechosos' }).click() // laid aside
+    await expect(page.getByLabel('Buscar un sospechoso')).toBeHidden()
     await page.locator('[data-part="breaker"]').click()
     await press(page, 'Mirarlo')
     await page.getByRole('tab', { name: 'Registro' }).click()

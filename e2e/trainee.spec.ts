@@ -221,6 +221,7 @@ test('the customer is asked, ears and hands are used, a jumper goes on and is to
     await press(page, 'Since when?')
     await expect(page.getByText(/“Since I first noticed/)).toBeVisible()
     await page.getByRole('tab', { name: 'Call' }).click() // laid aside again
+    await expect(page.getByText(/“Since I first noticed/)).toBeHidden()
     await press(page, 'Door off')
     await press(page, 'Hold door switch')
     await page.locator('[data-part="inducer"]').click()

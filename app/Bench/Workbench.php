@@ -5,14 +5,12 @@ namespace App\Bench;
 use App\Live\Push;
 use App\Models\Attempt;
 use App\Models\Entry;
-use App\Models\Task;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Acts\Act;
 use OddSpark\Acts\ActError;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Acts\References;
 use OddSpark\Bench\Bench;
-use OddSpark\Bench\WarmUp;
 use OddSpark\Bench\Wording;
 use OddSpark\Marking\Rules;
 use OddSpark\Run\BenchState;
@@ -58,7 +56,12 @@ class Workbench
     /** Grace for a client whose clock runs a little ahead of the horizon, ms. */
     private const GRACE = 1500;
 
-    public function __construct(private readonly Attempts $attempts, private readonly Push $push) {}
+    public function __construct(
+        private readonly Attempts $attempts,
+        private readonly Push $push,
+        private readonly Hints $hints,
+        private readonly Replies $replies,
+    ) {}
 
     /**
      * Does an act; one that was done already is not done again.
@@ -111,7 +114,7 @@ class Workbench
             $this->tellWall($attempt, $reply);
         }
         if ($act->name === 'hint' && ! $reply['handed_back']) { // worked out beside the site, with the attempt free for what is done meanwhile
-            $reply['entry'] = $this->hinted($attempt, $clientId);
+            $reply['entry'] = $this->hints->asked($attempt, $clientId);
         }
 
         return $reply;
@@ -145,37 +148,6 @@ class Workbench
                 'This attempt has '.self::MOST_ENTRIES.' entries, the most allowed. Close the call.',
             );
         }
-    }
-
-    /**
-     * The entry of a hint, which is asked for if it is not yet.
-     *
-     * @return array<string, mixed>
-     */
-    private function hinted(Attempt $attempt, string $clientId): array
-    {
-        $entry = $attempt->entries()->where('client_id', $clientId)->firstOrFail();
-        if (isset($entry->outcome['waits'])) {
-            Task::want($attempt->user, 'hint', "entry:$entry->id", ['entry' => $entry->id]);
-            $entry->refresh();
-        }
-
-        return $entry->shown();
-    }
-
-    /**
-     * A hint that is being worked out, or has been: how far it is, and its entry.
-     *
-     * @return array{entry: array<string, mixed>, share: float, error: string|null}
-     */
-    public function waiting(Attempt $attempt, string $clientId): array
-    {
-        $shown = $this->hinted($attempt, $clientId);
-        $task = isset($shown['waits'])
-            ? Task::find('hint', 'entry:'.$attempt->entries()->where('client_id', $clientId)->value('id'))
-            : null;
-
-        return ['entry' => $shown, 'share' => (float) ($task->share ?? 1), 'error' => $task?->error];
     }
 
     /**
@@ -219,7 +191,7 @@ class Workbench
         $bench = $this->attempts->bench($attempt->assignment, $attempt->seed);
         $state = $bench->resume($state);
 
-        return $this->reply($attempt, $bench, $state, null, $state->now());
+        return $this->replies->of($attempt, $bench, $state, null, $state->now());
     }
 
     /**
@@ -248,7 +220,7 @@ class Workbench
             $state = $bench->resume($state);
             $before = $state->now();
             if ($entry !== null) {
-                return $this->reply($attempt, $bench, $state, $entry, $before);
+                return $this->replies->of($attempt, $bench, $state, $entry, $before);
             }
             [$state, $entry] = match (true) {
                 $closes => $this->closed($attempt, $bench, $state, 'Closed by the instructor: '),
@@ -260,7 +232,7 @@ class Workbench
             $attempt->record = Snapshot::pack($bench->record->kept());
             $attempt->save();
 
-            return $this->reply($attempt, $bench, $state, $entry, $before);
+            return $this->replies->of($attempt, $bench, $state, $entry, $before);
         });
     }
 
@@ -323,34 +295,5 @@ class Workbench
         if ($tick > $now + $attempt->assignment->kind->horizon() * 1000 + self::GRACE) {
             throw new StaleAttempt('That moment has not been played yet.');
         }
-    }
-
-    /**
-     * @return array<string, mixed>
-     */
-    private function reply(Attempt $attempt, Bench $bench, BenchState $state, ?Entry $entry, int $before): array
-    {
-        $now = $state->now();
-        $until = $now + $attempt->assignment->kind->horizon() * 1000;
-        $past = $bench->record;
-        $passed = Told::after($past->until($now), $before);
-        $bench->record = new Record();
-        $state = $bench->resume($state);
-        $bench->advance($state, $until);
-        $ahead = $bench->record->until($until);
-        $bench->record = $past;
-
-        return [
-            'entry' => $entry?->shown(),
-            'now_s' => $now / 1000,
-            'until_s' => $until / 1000,
-            'scene' => Told::scene($bench, $state),
-            'passed' => Told::channels($bench, $passed),
-            'ahead' => Told::channels($bench, $ahead),
-            'handed_back' => ! $attempt->isOpen(),
-        ] +
-            (! $attempt->assignment->kind->isMarked()
-                ? ['tried' => WarmUp::done($this->attempts->observations($attempt->refresh())->entries)]
-                : []);
     }
 }

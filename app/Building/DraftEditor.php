@@ -61,7 +61,7 @@ class DraftEditor
                         return $twin;
                     }
                 }
-                $document['name'] = $this->freeName($document['name']);
+                $document['name'] = FreeName::for($document['name'], $this->library);
                 $text = Document::text($document);
                 $draft = Draft::query()->create([
                     'user_id' => $user->id,
@@ -284,19 +284,5 @@ class DraftEditor
                 'words' => Str::limit($words, 2000),
                 'document' => DraftStep::packed($text),
             ]);
-    }
-
-    /** A name that neither a shipped model nor another draft has. */
-    private function freeName(string $wanted): string
-    {
-        $taken = fn (string $name): bool => in_array($name, $this->library->names(), true) ||
-            Draft::query()->where('name', $name)->exists() ||
-            Appliance::query()->where('name', $name)->exists();
-        $wanted = Str::limit(Str::slug($wanted) ?: 'model', 50, '');
-        for ($i = 2, $name = $wanted; $taken($name); $i++) {
-            $name = "$wanted-$i";
-        }
-
-        return $name;
     }
 }

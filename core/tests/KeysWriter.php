@@ -66,8 +66,10 @@ final class KeysWriter
         foreach (self::keys() as $type => $of) {
             $lines .= "        '$type' => [\n";
             foreach ($of as $what => $keys) {
-                $list = wordwrap(implode(', ', array_map(fn (string $k): string => "'$k'", $keys)), 100, "\n                ");
-                $lines .= "            '$what' => [\n                $list,\n            ],\n";
+                $list = implode(', ', array_map(fn (string $k): string => "'$k'", $keys));
+                $lines .= strlen($list) < 90
+                    ? "            '$what' => [$list],\n"
+                    : "            '$what' => [\n                ".wordwrap($list, 100, "\n                ").",\n            ],\n";
             }
             $lines .= "        ],\n";
         }
@@ -80,7 +82,7 @@ final class KeysWriter
             $outputs .= "        '$name' => ['".implode("', '", $all)."'],\n";
         }
 
-        return str_replace("[\n                ,\n            ]", '[]', <<<PHP
+        return <<<PHP
             <?php
 
             declare(strict_types=1);
@@ -99,7 +101,7 @@ final class KeysWriter
             $outputs    ];
             }
 
-            PHP);
+            PHP;
     }
 
     /**

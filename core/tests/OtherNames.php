@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Tests;
 
 use OddSpark\Appliance\Compiler;
+use OddSpark\Appliance\DocumentFile;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Plan;
 
@@ -15,7 +16,7 @@ final class OtherNames
     public static function furnace(int $seed): array
     {
         mt_srand($seed);
-        $document = Library::parse((string) file_get_contents(__DIR__.'/../models/furnace-80.json'));
+        $document = DocumentFile::parse((string) file_get_contents(__DIR__.'/../models/furnace-80.json'));
         $ids = array_values(
             array_unique([
                 ...array_column($document['parts'], 'id'),

@@ -12,6 +12,7 @@ use App\Models\User;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
+use OddSpark\Appliance\DocumentFile;
 use OddSpark\Appliance\Library;
 use OddSpark\Building\Document;
 use OddSpark\Building\Edits;
@@ -187,7 +188,7 @@ class DraftTest extends TestCase
         $this->assertSame($text, Document::text($this->draft->content()));
         $file = (string) $this->get("/drafts/{$this->draft->id}/files/model.json")->content();
         $this->assertSame(
-            json_decode($text, true) + ['about' => ['made_with' => Library::READS]],
+            json_decode($text, true) + ['about' => ['made_with' => DocumentFile::READS]],
             json_decode($file, true),
             'and what it needs to be read',
         );
@@ -356,7 +357,7 @@ class DraftTest extends TestCase
 
     public function test_what_a_newer_program_made_is_refused_with_what_it_needs(): void
     {
-        $newer = json_encode(['about' => ['made_with' => Library::READS + 1]] + $this->draft->content());
+        $newer = json_encode(['about' => ['made_with' => DocumentFile::READS + 1]] + $this->draft->content());
         $this->post('/drafts', ['file' => $newer])->assertSessionHasErrors('file');
         $this->assertStringContainsString('newer Odd Spark', session('errors')->first('file'));
         $third = json_encode(['odd_spark_model' => 3] + $this->draft->content());
@@ -370,7 +371,7 @@ class DraftTest extends TestCase
         $this->post('/drafts', ['model' => 'furnace-standing-pilot', 'title' => 'Mine']);
         $draft = Draft::query()->where('name', 'mine')->sole();
         $file = json_decode((string) $this->get("/drafts/$draft->id/files/model.json")->assertOk()->content(), true);
-        $this->assertSame(['about' => ['made_with' => Library::READS]], array_diff_key($file, $draft->content()));
+        $this->assertSame(['about' => ['made_with' => DocumentFile::READS]], array_diff_key($file, $draft->content()));
         foreach (['board.svg', 'ladder.svg', 'sequence.svg'] as $what) {
             $this->assertNotFalse(
                 simplexml_load_string(

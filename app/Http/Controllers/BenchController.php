@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Bench\Attempts;
+use App\Bench\Hints;
 use App\Bench\JobClock;
 use App\Bench\Plans;
 use App\Bench\Told;
@@ -27,7 +28,7 @@ use OddSpark\Words\Words;
 
 class BenchController extends Controller
 {
-    public function __construct(private readonly Workbench $workbench, private readonly Attempts $attempts, private readonly Plans $plans) {}
+    public function __construct(private readonly Workbench $workbench, private readonly Attempts $attempts, private readonly Plans $plans, private readonly Hints $hints) {}
 
     public function start(Request $request, Assignment $assignment): RedirectResponse
     {
@@ -127,7 +128,7 @@ class BenchController extends Controller
     public function waiting(Request $request, Attempt $attempt): JsonResponse
     {
 
-        return response()->json($this->read($attempt, $this->workbench->waiting($attempt, $this->text($request, 'of'))));
+        return response()->json($this->read($attempt, $this->hints->waiting($attempt, $this->text($request, 'of'))));
     }
 
     public function play(Request $request, Attempt $attempt): JsonResponse

@@ -8,7 +8,7 @@ use App\Models\AssignmentKind;
 use App\Models\Course;
 use App\Models\Draft;
 use Illuminate\Http\Request;
-use OddSpark\Appliance\Library;
+use OddSpark\Appliance\DocumentFile;
 use OddSpark\Building\Document;
 use OddSpark\Building\WireList;
 use Symfony\Component\HttpFoundation\Response;
@@ -58,7 +58,7 @@ class DraftFileController extends Controller
     private function toShare(Request $request, Draft $draft): array
     {
         $document = $draft->content();
-        $document['about'] = ['made_with' => Library::READS] + ($document['about'] ?? []);
+        $document['about'] = ['made_with' => DocumentFile::READS] + ($document['about'] ?? []);
         $given = $draft->appliance_id === null ? [] : Assignment::query()
             ->where('appliance_id', $draft->appliance_id)
             ->whereIn('course_id', Course::query()->taughtBy($request->user())->select('id'))

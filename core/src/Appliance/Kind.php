@@ -4,11 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Appliance;
 
-use OddSpark\Parts\Ability\Blows;
 use OddSpark\Parts\Ability\GivesFuel;
 use OddSpark\Parts\Ability\Glows;
-use OddSpark\Parts\Ability\RunsDown;
-use OddSpark\Parts\Ability\Senses;
 use OddSpark\Parts\Ability\StandsAsSet;
 use OddSpark\Parts\Role;
 use OddSpark\Words\Words;
@@ -22,6 +19,9 @@ use OddSpark\Words\Words;
  */
 final readonly class Kind
 {
+    use GuardsLoads;
+    use TakenInHand;
+
     /** What a hand on a part finds where nothing else is said. */
     /**
      * @param array{int, int} $size
@@ -227,99 +227,6 @@ final readonly class Kind
     public function isElectric(): bool
     {
         return array_filter($this->primitives, fn (Spec $s): bool => $s->isElectric()) !== [];
-    }
-
-    /** What it guards against; null when it is no safety. */
-    public function guards(): ?Guarded
-    {
-        return $this->sensors() === [] ? null : $this->family->guards();
-    }
-
-    /**
-     * Those of its sensors that guard: of a limit one that opens on rise (a fan leg makes on rise, and guards nothing);
-     * of
-     * any other safety all.
-     *
-     * @return list<string>
-     */
-    public function sensors(): array
-    {
-        $guarded = $this->family->guards();
-        $sensors = $guarded === null ? [] : array_filter(
-            $this->those(Senses::class),
-            fn (Spec $s): bool => $guarded !== Guarded::Heat || $s->get('opens_at') > $s->get('closes_at'),
-        );
-
-        return array_keys($sensors);
-    }
-
-    /** @return list<string> switches that a sensor which guards moves, either side of one with two */
-    public function guardingSwitches(): array
-    {
-        $sensors = $this->sensors();
-
-        return array_keys(
-            array_filter($this->primitives, fn (Spec $s): bool => in_array($s->follows(), $sensors, true)),
-        );
-    }
-
-    /** @return list<string> those of them that stop something by opening: not the side that is made at rest */
-    public function stoppingSwitches(): array
-    {
-        return array_values(
-            array_filter(
-                $this->guardingSwitches(),
-                fn (string $name): bool => ($this->primitives[$name]->get('when') ?? true) === true,
-            ),
-        );
-    }
-
-    /** Whether a primitive is the switch of a safety. */
-    public function isGuardingSwitch(string $name): bool
-    {
-        return in_array($name, $this->guardingSwitches(), true);
-    }
-
-    /** Whether a lever is thrown by a trip too, as a breaker's is. */
-    public function isTrippedLever(string $lever): bool
-    {
-        return array_filter($this->those(Blows::class), fn (Spec $s): bool => $s->get('lever') === $lever) !== [];
-    }
-
-    /** @return array<string, Spec> batteries that can be changed */
-    public function batteries(): array
-    {
-        return $this->isThermostat() ? $this->those(RunsDown::class) : [];
-    }
-
-    /** What blows in it and can be drawn and replaced by itself: not the trip of a breaker. */
-    public function fuse(): ?Spec
-    {
-        $fuses = array_filter($this->those(Blows::class), fn (Spec $s): bool => ! $s->has('lever'));
-
-        return $fuses === [] ? null : reset($fuses);
-    }
-
-    /** Amps of what trips or blows in it; INF when nothing does. */
-    public function ratedAmps(): float
-    {
-        $fuses = $this->those(Blows::class);
-
-        return $fuses === [] ? INF : (float) reset($fuses)->get('amps');
-    }
-
-    public function hands(): HandHolds
-    {
-        return HandHolds::of($this);
-    }
-
-    /** Whether it is taken off on a visit, to be measured or looked at in the hand. */
-    public function comesOff(): bool
-    {
-        $isHidden = fn (FaultMode $m): bool => $m->signs->seenOff !== null;
-
-        return $this->family->comesOff() &&
-            ($this->terminals !== [] || array_filter($this->modes, $isHidden) !== []);
     }
 
     /** Whether something that is fed lies between two of its terminals, and not a switch. */

@@ -21,13 +21,6 @@ use OddSpark\Words\Words;
  */
 final class Library
 {
-    public const MAX_BYTES = 4_000_000;
-
-    /** What a document can ask for that is known here: raised when something is added that an older one lacks. */
-    public const READS = 10;
-
-    private const MAX_DEPTH = 32;
-
     /** @var array<string, KindDocument> kinds that were read */
     private array $kinds = [];
 
@@ -60,7 +53,7 @@ final class Library
     public function build(string $name): array
     {
         /** @var BuildDocument */
-        return self::read("$this->root/models/builds/$name.json");
+        return DocumentFile::read("$this->root/models/builds/$name.json");
     }
 
     /** @throws DocumentError */
@@ -89,7 +82,7 @@ final class Library
             );
         }
 
-        return self::read($path);
+        return DocumentFile::read($path);
     }
 
     /**
@@ -112,7 +105,9 @@ final class Library
             );
         }
 
-        return self::read(in_array($nameOrPath, $shipped, true) ? "$this->root/rules/$nameOrPath.json" : $nameOrPath);
+        $isShipped = in_array($nameOrPath, $shipped, true);
+
+        return DocumentFile::read($isShipped ? "$this->root/rules/$nameOrPath.json" : $nameOrPath);
     }
 
     /**
@@ -124,10 +119,10 @@ final class Library
      */
     public function resolve(array $document): Model
     {
-        $document = self::migrated($document);
+        $document = DocumentFile::migrated($document);
         Schema::check('model', $document);
         $document = $this->whole($document);
-        self::isSomething($document);
+        DocumentFile::isSomething($document);
         ReferenceCheck::check($document);
         KeyCheck::check($document);
         VisitCheck::check($document);
@@ -163,8 +158,8 @@ final class Library
     {
         $lacks = [];
         foreach ([
-            fn () => Schema::check('model', self::migrated($document)),
-            fn () => self::isSomething($this->whole($document)),
+            fn () => Schema::check('model', DocumentFile::migrated($document)),
+            fn () => DocumentFile::isSomething($this->whole($document)),
             fn () => KeyCheck::check($this->whole($document)),
             fn () => VisitCheck::check($this->whole($document)),
             fn () => ProcessCheck::check($this->whole($document)),
@@ -181,63 +176,6 @@ final class Library
     }
 
     /**
-     * @param ModelDocument $document with what it includes
-     *
-     * @throws DocumentError when there is no part at all
-     */
-    private static function isSomething(array $document): void
-    {
-        if ($document['parts'] === []) {
-            throw new DocumentError('/parts', Words::say('appliance.library.there_is_nothing_here_yet'));
-        }
-    }
-
-    /**
-     * Whether a document asks for nothing that a newer program has and this one has not.
-     *
-     * @param array<mixed> $document as it was read
-     *
-     * @throws DocumentError
-     */
-    public static function isKnown(array $document): void
-    {
-        foreach (['odd_spark_model' => 2, 'about/made_with' => self::READS] as $where => $known) {
-            $of = explode('/', $where);
-            $asks = isset($of[1]) ? $document[$of[0]][$of[1]] ?? null : $document[$of[0]] ?? null;
-            if (is_int($asks) && $asks > $known) {
-                throw new DocumentError(
-                    "/$where",
-                    Words::say('appliance.library.it_was_made_with_a', ['asks' => $asks, 'known' => $known]),
-                );
-            }
-        }
-    }
-
-    /**
-     * As this version has it: a family that was written freely, when a kind of one's own could have any, is one's own.
-     *
-     * @param ModelDocument $document
-     * @return ModelDocument
-     */
-    private static function migrated(array $document): array
-    {
-        self::isKnown($document);
-        if (is_array($document['includes'] ?? null) && $document['includes'] !== []) {
-            $document += ['parts' => [], 'wires' => []]; // what it includes may be all there is
-        }
-        if (($document['odd_spark_model'] ?? null) === 1) {
-            $document['odd_spark_model'] = 2; // its process stands as it is written; pipes are what the second adds
-        }
-        foreach (is_array($document['kinds'] ?? null) ? $document['kinds'] : [] as $name => $kind) {
-            if (is_string($kind['family'] ?? null) && Family::tryFrom($kind['family']) === null) {
-                $document['kinds'][$name]['family'] = Family::Own->value;
-            }
-        }
-
-        return $document;
-    }
-
-    /**
      * With its includes and its kinds put in.
      *
      * @param ModelDocument $document
@@ -247,7 +185,7 @@ final class Library
      */
     public function spread(array $document): array
     {
-        $document = (new Composition($this))->expand(self::migrated($document));
+        $document = (new Composition($this))->expand(DocumentFile::migrated($document));
         $document['kinds'] ??= [];
         foreach ($document['kinds'] as $name => $kind) {
             $document['kinds'][$name] = $this->stock->tabled($kind, (string) $name);
@@ -277,61 +215,6 @@ final class Library
         $document = $this->spread($document);
 
         return Usual::filled(Pipework::laid($document));
-    }
-
-    /**
-     * The JSON of a file or of a text, bounded.
-     *
-     * @return array<string, mixed>
-     *
-     * @throws DocumentError
-     */
-    public static function read(string $path): array
-    {
-        $size = filesize($path);
-        if ($size === false || $size > self::MAX_BYTES) {
-            throw new DocumentError(
-                '',
-                Words::say('appliance.library.is_larger_than_bytes_the', [
-                    'path' => $path,
-                    'max_bytes' => self::MAX_BYTES,
-                ]),
-            );
-        }
-
-        return self::parse((string) file_get_contents($path), basename($path));
-    }
-
-    /**
-     * @return array<string, mixed>
-     *
-     * @throws DocumentError
-     */
-    public static function parse(string $json, ?string $name = null): array
-    {
-        $name ??= Words::say('appliance.library.the_document');
-        if (strlen($json) > self::MAX_BYTES) {
-            throw new DocumentError(
-                '',
-                Words::say('appliance.library.is_larger_than_bytes_the_most', [
-                    'name' => $name,
-                    'max_bytes' => self::MAX_BYTES,
-                ]),
-            );
-        }
-        try {
-            $value = json_decode($json, true, self::MAX_DEPTH, JSON_THROW_ON_ERROR);
-        } catch (\JsonException $e) {
-            throw new DocumentError('', Words::say('appliance.library.is_not_json', [
-                'name' => $name,
-                'get_message' => $e->getMessage(),
-            ]));
-        }
-        if (! is_array($value) || array_is_list($value)) {
-            throw new DocumentError('', Words::say('appliance.library.must_be_a_json_object', ['name' => $name]));
-        }
-
-        return $value;
     }
 
     /** @return list<string> names of the shipped kinds */

@@ -44,7 +44,7 @@ final readonly class Stock
             );
         }
 
-        return Library::read($path);
+        return DocumentFile::read($path);
     }
 
     /** @return list<string> names of the stock tables */
@@ -66,7 +66,7 @@ final readonly class Stock
             throw new DocumentError($pointer, Words::say('appliance.stock.there_is_no_kind_of', ['name' => $name]));
         }
 
-        return $this->tabled(Library::read("$this->root/kinds/$name.json"), $name);
+        return $this->tabled(DocumentFile::read("$this->root/kinds/$name.json"), $name);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Building;
 
 use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\DocumentFile;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Schema;
 use OddSpark\Appliance\Shapes;
@@ -77,8 +78,8 @@ final class Document
      */
     public static function read(string $text, Library $library): array
     {
-        $document = Library::parse($text);
-        Library::isKnown($document);
+        $document = DocumentFile::parse($text);
+        DocumentFile::isKnown($document);
         Schema::checkDraft($document);
         foreach (
             [

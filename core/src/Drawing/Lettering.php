@@ -30,18 +30,12 @@ final class Lettering
 
     private const TERMINAL = 7.0;
 
-    /** Steps in which room is looked for. */
-    private const STEP = 4.0;
-
-    private const GAP = 2.0;
-
     private const ROUNDS = 2;
 
     /** From the top of a capital to the end of a descender, as a share of the size; of the face that is shipped. */
     private const HEIGHT = 0.9;
 
-    /** @var list<Box> */
-    private array $taken = [];
+    private readonly FreeRoom $room;
 
     /** @var array<int|string, Spot> by terminal */
     public readonly array $names;
@@ -75,8 +69,9 @@ final class Lettering
         bool $hasSymbol,
         int $glyphs,
     ) {
+        $this->room = new FreeRoom($w, $h);
         foreach ($terminals as [$x, $y]) {
-            $this->taken[] = [$x - self::TERMINAL, $y - self::TERMINAL, $x + self::TERMINAL, $y + self::TERMINAL];
+            $this->room->take([$x - self::TERMINAL, $y - self::TERMINAL, $x + self::TERMINAL, $y + self::TERMINAL]);
         }
         $this->names = count($terminals) > 2 ? $this->named() : [];
         [$this->text, $this->size, $this->textAt, $pressed] = $this->labelled($label, $hasSymbol);
@@ -85,16 +80,17 @@ final class Lettering
             fn (string $line) => Letters::width($line, $this->size) * $pressed,
             $pressed < 1.0 ? $this->text : [],
         );
-        $this->taken[] = self::box($this->textAt, [$wide, $this->size * 1.1 * count($this->text)]);
-        $beside = $hasSymbol ? $this->room(self::SYMBOL, $this->textAt) : null;
+        $this->room->take(FreeRoom::box($this->textAt, [$wide, $this->size * 1.1 * count($this->text)]));
+        $beside = $hasSymbol ? $this->room->near(self::SYMBOL, $this->textAt) : null;
         $this->symbolAt = $beside;
         if ($beside !== null) {
-            $this->taken[] = self::box($beside, self::SYMBOL);
+            $this->room->take(FreeRoom::box($beside, self::SYMBOL));
         }
         $at = [];
         for ($i = 0; $i < $glyphs; $i++) {
-            $at[] = $spot = $this->room(self::GLYPH, $beside ?? $this->textAt) ?? $this->corner($i);
-            $this->taken[] = self::box($spot, self::GLYPH);
+            $spot = $this->room->near(self::GLYPH, $beside ?? $this->textAt);
+            $at[] = $spot ??= $this->room->corner(self::GLYPH, $i);
+            $this->room->take(FreeRoom::box($spot, self::GLYPH));
         }
         $this->glyphsAt = $at;
     }
@@ -112,7 +108,7 @@ final class Lettering
     /** @return array<int|string, Spot> */
     private function named(): array
     {
-        $circles = $this->taken;
+        $circles = $this->room->taken();
         $names = $boxes = [];
         $onEdge = array_count_values(array_column($this->terminals, 2));
         // those at the sides have hardly another place; what came upon something is looked at once more
@@ -120,13 +116,13 @@ final class Lettering
         uasort($order, fn (array $a, array $b) => self::isAtSide($b[2]) <=> self::isAtSide($a[2]));
         for ($round = 0; $round < self::ROUNDS; $round++) {
             foreach ($order as $name => [$x, $y, $edge]) {
-                $this->taken = [...$circles, ...array_values(array_diff_key($boxes, [$name => 1]))];
+                $this->room->takeOnly([...$circles, ...array_values(array_diff_key($boxes, [$name => 1]))]);
                 $ways = $this->waysToWrite((string) $name, $x, $y, $edge, $this->isClose($onEdge[$edge], $edge));
-                $costs = array_map(fn (array $way) => $this->overlap($way[1]), $ways);
+                $costs = array_map(fn (array $way) => $this->room->overlap($way[1]), $ways);
                 [$names[$name], $boxes[$name]] = $ways[array_search(min($costs), $costs, true)];
             }
         }
-        $this->taken = [...$circles, ...array_values($boxes)];
+        $this->room->takeOnly([...$circles, ...array_values($boxes)]);
 
         return $names;
     }
@@ -202,11 +198,11 @@ final class Lettering
      */
     private function labelled(string $label, bool $hasSymbol): array
     {
-        foreach ($hasSymbol ? [self::SYMBOL[1] + self::GAP, 0.0] : [0.0] as $above) {
+        foreach ($hasSymbol ? [self::SYMBOL[1] + FreeRoom::GAP, 0.0] : [0.0] as $above) {
             foreach (self::SIZES as $size) {
                 foreach (self::lines($label) as $lines) {
                     $room = [self::width($lines, $size), $size * 1.1 * count($lines) + $above];
-                    $at = $this->room($room, [$this->w / 2, $this->h / 2]);
+                    $at = $this->room->near($room, [$this->w / 2, $this->h / 2]);
                     if ($at !== null) {
                         return [$lines, $size, [$at[0], $at[1] + $above / 2], 1.0];
                     }
@@ -219,7 +215,7 @@ final class Lettering
             foreach ($lines as $of) {
                 $high = self::LEAST * (1.1 * (count($of) - 1) + self::HEIGHT);
                 $room = [self::width($of, self::LEAST) * $pressed, $high];
-                $at = $this->room($room, [$this->w / 2, $this->h / 2], 1.0, 1.0);
+                $at = $this->room->near($room, [$this->w / 2, $this->h / 2], 1.0, 1.0);
                 if ($at !== null) {
                     return [$of, self::LEAST, $at, $pressed];
                 }
@@ -245,84 +241,5 @@ final class Lettering
         }
 
         return $ways;
-    }
-
-    /**
-     * The middle of free room of a size within the part, as near to a point as there is.
-     *
-     * @param array{float, float} $size
-     * @param array{float|int, float|int} $near
-     * @param float $edge kept free round it within the part
-     * @param float $step in which it is looked for
-     * @return array{float, float}|null
-     */
-    private function room(array $size, array $near, float $edge = self::GAP, float $step = self::STEP): ?array
-    {
-        [$w, $h] = [$size[0] / 2 + $edge, $size[1] / 2 + $edge];
-        $best = null;
-        foreach (self::steps($w, $this->w - $w, (float) $near[0], $step) as $x) {
-            foreach (self::steps($h, $this->h - $h, (float) $near[1], $step) as $y) {
-                $cost = abs($x - $near[0]) + 1.5 * abs($y - $near[1]);
-                if (($best === null || $cost < $best[0]) && $this->overlap(self::box([$x, $y], $size)) <= 0.0) {
-                    $best = [$cost, [$x, $y]];
-                }
-            }
-        }
-
-        return $best[1] ?? null;
-    }
-
-    /** @return list<float> points from one to the other, the wished one among them when it lies between */
-    private static function steps(float $from, float $to, float $wished, float $step): array
-    {
-        if ($from > $to) {
-            return [];
-        }
-        $steps = $wished >= $from && $wished <= $to ? [$wished] : [];
-        for ($v = $from; $v <= $to; $v += $step) {
-            $steps[] = $v;
-        }
-        $steps[] = $to;
-
-        return $steps;
-    }
-
-    /** @return array{float, float} a corner on which no terminal sits */
-    private function corner(int $skip): array
-    {
-        $corners = [[$this->w - 8.0, 4.0], [8.0, 4.0], [$this->w - 8.0, $this->h - 4.0], [8.0, $this->h - 4.0]];
-        $costs = array_map(fn (array $at) => $this->overlap(self::box($at, self::GLYPH)), $corners);
-        asort($costs);
-
-        return $corners[array_keys($costs)[$skip % 4]];
-    }
-
-    /**
-     * Square pixels of a box on which something stands.
-     *
-     * @param Box $box
-     */
-    private function overlap(array $box): float
-    {
-        $sum = 0.0;
-        foreach ($this->taken as $t) {
-            $w = min($box[2], $t[2]) - max($box[0], $t[0]);
-            $h = min($box[3], $t[3]) - max($box[1], $t[1]);
-            $sum += $w > 0 && $h > 0 ? $w * $h : 0.0;
-        }
-
-        return $sum;
-    }
-
-    /**
-     * @param array{float, float} $middle
-     * @param array{float, float} $size
-     * @return Box
-     */
-    private static function box(array $middle, array $size): array
-    {
-        return [
-            $middle[0] - $size[0] / 2, $middle[1] - $size[1] / 2, $middle[0] + $size[0] / 2, $middle[1] + $size[1] / 2,
-        ];
     }
 }

@@ -91,7 +91,7 @@ final class FaultSet
         }
 
         foreach ($model->document['found'] ?? [] as $found) {
-            $faults["{$found['part']}:{$found['mode']}"] = self::found($model, $found, $overrides);
+            $faults["{$found['part']}:{$found['mode']}"] = LeftBehind::asFault($model, $found, $overrides);
         }
 
         $all = new self(self::bounded($faults, $overrides));
@@ -128,81 +128,6 @@ final class FaultSet
             fn (Fault $f) => ($times[$f->family] ?? 1.0) === 1.0 ? $f : $f->weighing($f->weight * $times[$f->family]),
             $faults,
         );
-    }
-
-    /**
-     * What somebody did before this visit, which no drawing shows: a jumper, or a wire on the wrong terminal.
-     *
-     * @param FoundDocument $found
-     * @param array<string, float> $overrides
-     */
-    private static function found(Model $model, array $found, array $overrides): Fault
-    {
-        $id = "{$found['part']}:{$found['mode']}";
-        $weight = $overrides[$id] ?? $found['weight'];
-        if (isset($found['jumper'])) {
-            [$a, $b] = $found['jumper'];
-            $title = Words::say('faults.fault_set.an_earlier_jumper_from_to', [
-                'label' => $model->parts()[$found['part']]->label,
-                'place_name' => $model->placeName($a),
-                'place_name_2' => $model->placeName($b),
-            ]);
-
-            return new Fault(
-                $id,
-                $found['part'],
-                $found['mode'],
-                null,
-                $title,
-                'found',
-                [],
-                $weight,
-                'unjump',
-                jumpers: [[$a, $b]],
-            );
-        }
-        // two swapped: each end is landed where the drawing has the other
-        $moved = isset($found['swapped'])
-            ? [
-                [$found['swapped'][0], self::drawn($model, $found['swapped'][1])],
-                [$found['swapped'][1], self::drawn($model, $found['swapped'][0])],
-            ]
-            : [[$found['end'], $found['on']]];
-        $set = [];
-        foreach ($moved as [$at]) {
-            [$wire, $end] = Model::split($at);
-            $set["$wire.body.elsewhere"] = $end;
-        }
-        $title = isset($found['swapped'])
-            ? Words::say('faults.fault_set.and_swapped', [
-                'place_name' => ucfirst($model->placeName($moved[0][0])),
-                'place_name_2' => $model->placeName($moved[1][0]),
-            ])
-            : Words::say('faults.fault_set.landed_on', [
-                'place_name' => ucfirst($model->placeName($found['end'])),
-                'place_name_2' => $model->placeName($found['on']),
-            ]);
-
-        return new Fault(
-            $id,
-            $found['part'],
-            $found['mode'],
-            null,
-            $title,
-            'found',
-            $set,
-            $weight,
-            'set',
-            jumpers: $moved,
-        );
-    }
-
-    /** The place at which the drawing has a wire's end. */
-    private static function drawn(Model $model, string $end): string
-    {
-        [$wire, $which] = Model::split($end);
-
-        return $model->wires()[$wire]->at($which);
     }
 
     /**

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace OddSpark\Suspects;
 
 use OddSpark\Appliance\Doors;
-use OddSpark\Appliance\FaultMode;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
 use OddSpark\Faults\FaultSet;
@@ -13,7 +12,6 @@ use OddSpark\Instruments\Bag;
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
 use OddSpark\Meter\Scale;
-use OddSpark\Parts\Ability\IsMains;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Run\Processes;
@@ -76,7 +74,7 @@ final class Evidence
         $this->trial = new Trial($plan->model);
         $this->pairs = (new BestReading($plan))->pairs();
         $this->nodes = array_map(fn (array $p) => [$plan->places[$p[0]], $plan->places[$p[1]]], $this->pairs);
-        [$this->freed, $this->lifted] = $this->freed();
+        [$this->freed, $this->lifted] = FreedEnds::of($plan->model);
         $ids = array_map(strval(...), array_keys($faultSet->faults));
         $examined = function (int $share) use ($ids, $processes, $visit, $memory, $progress): array {
             $of = [];
@@ -262,42 +260,5 @@ final class Evidence
         }
 
         return $ohms;
-    }
-
-    /** @return array{list<array{string, string, string}>, list<list<array{string, string}>>} */
-    private function freed(): array
-    {
-        $model = $this->plan->model;
-        $at = $freed = $lifted = [];
-        $ground = null;
-        foreach ($model->parts() as $part) {
-            $ground ??= $part->kind->isGround() ? $part->places()[0] ?? null : null;
-        }
-        $bare = array_keys(array_filter($model->wireModes(), fn (FaultMode $mode) => $mode->changes('body.rubs_ohm')));
-        foreach ($model->wires() as $wire) {
-            $at[$wire->from][] = [$wire->id, 'a'];
-            $at[$wire->to][] = [$wire->id, 'b'];
-        }
-        foreach ($model->parts() as $part) {
-            $terminals = array_keys($part->kind->terminals);
-            if ($part->kind->those(IsMains::class) !== []) {
-                continue; // the street is not switched off
-            }
-            for ($i = 1; $i < count($terminals) && count($terminals) <= 6; $i++) {
-                [$a, $b] = ["{$part->id}.{$terminals[0]}", "{$part->id}.{$terminals[$i]}"];
-                $freed[] = [$a, $b, $part->id];
-                $lifted[] = $at[$b] ?? [];
-            }
-        }
-        foreach ($model->wires() as $wire) {
-            $freed[] = ["{$wire->id}.a", "{$wire->id}.b", $wire->id];
-            $lifted[] = [[$wire->id, 'a']];
-            if (($wire->near ?? $ground) !== null && array_intersect($wire->modes, $bare) !== []) {
-                $freed[] = ["{$wire->id}.a", $wire->near ?? $ground, $wire->id]; // whether it has rubbed through
-                $lifted[] = [[$wire->id, 'a'], [$wire->id, 'b']];
-            }
-        }
-
-        return [$freed, $lifted];
     }
 }

@@ -7,7 +7,6 @@ namespace OddSpark\Suspects;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Appliance\Part;
 use OddSpark\Instruments\Bag;
-use OddSpark\Meter\Mode;
 use OddSpark\Words\Words;
 
 /**
@@ -59,7 +58,9 @@ final class Questions
         foreach ($q->volts->asked() as $question) {
             $q->keep($question, 0);
         }
-        $q->ohms();
+        foreach ((new OhmReadings($evidence, $q->usual))->asked() as $question) {
+            $q->keep($question);
+        }
         $q->taps();
 
         return $q;
@@ -241,36 +242,6 @@ final class Questions
                     ),
                 );
             }
-        }
-    }
-
-    private function ohms(): void
-    {
-        $model = $this->evidence->plan->model;
-        foreach ($this->evidence->freed as $i => [$a, $b, $of]) {
-            $values = array_map(fn (array $shown) => $shown['ohms'][$i], array_values($this->evidence->of));
-            $text =
-                ($wire = $model->wire($of)) !== null
-                    ? Words::say('suspects.questions.wire_from_to', [
-                        'colour' => $wire->colour,
-                        'place_name' => $model->placeName($wire->from),
-                        'place_name_2' => $model->placeName($wire->to),
-                    ])
-                    : Words::say('suspects.questions.to', [
-                        'place_name' => $model->placeName($a),
-                        'place_name_2' => $model->placeName($b),
-                    ]);
-            $this->keep(
-                new Question(
-                    'ohms',
-                    Words::say('suspects.questions.ohms_of_lifted_power_off', ['text' => $text]),
-                    [$a, $b],
-                    Catalogue::minutes('lift') + Catalogue::minutes('leads'),
-                    $values,
-                    Mode::Ohms,
-                    handy: $wire !== null || $this->usual->isUsual($a, $b) ? 1.0 : self::UNUSUAL,
-                ),
-            );
         }
     }
 

@@ -4,15 +4,12 @@ declare(strict_types=1);
 
 namespace OddSpark\Suspects;
 
-use OddSpark\Acts\Act;
 use OddSpark\Acts\Tells;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Arrival;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Observations;
-use OddSpark\Bench\Outcome;
 use OddSpark\Faults\FaultSet;
-use OddSpark\Meter\Meter;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Record;
@@ -30,8 +27,6 @@ final class Tracker
      * it speaks against have no more than this together, so that many of them do not outweigh what it speaks for.
      */
     private const HEARSAY = 0.1;
-
-    private const NEARBY_STEP = 500;
 
     /** Weight, before anything is seen, of what no candidate stands for, as a share of theirs. Ours, no source. */
     private const UNKNOWN = 0.02;
@@ -53,10 +48,7 @@ final class Tracker
     /** @var array<string, true> those that something speaks against that was said */
     private array $contrary = [];
 
-    /**
-     * @var array{meter: array<string, float>, sight: array<string,
-     *     float>} weights of those that fell out between the last entry and this by what was watched alone
-     */
+    /** @var array{meter: array<string, float>, sight: array<string, float>} weights of what fell by watching alone */
     private array $watched = ['meter' => [], 'sight' => []];
 
     /** @param array<string, Arrival> $arrivals by fault id, when they were computed before; else they are now */
@@ -135,8 +127,9 @@ final class Tracker
         $this->goOn($seen, $comparison, $act->tick, $act->tick - 1);
         yield new Moment($i, false, $this->suspects());
         $all = [];
+        $agreement = new Agreement($this->plan, $this->faultSet, $this->memory);
         foreach ($outcome->wasStopped() ? [] : $this->states as $id => $state) {
-            [$this->states[$id], $expected] = $this->benches[$id]->do($state, $act, self::loose($outcome));
+            [$this->states[$id], $expected] = $this->benches[$id]->do($state, $act, Agreement::loose($outcome));
             $all[$id] = $expected;
             if ($act->tells() === Tells::Nothing) {
                 continue;
@@ -149,8 +142,8 @@ final class Tracker
                 continue;
             }
             if (
-                ! self::outcomeAgrees($outcome, $expected) &&
-                ! $this->agreesNearby($id, $earlier[$id], $act, $outcome, $comparison)
+                ! Agreement::ofOutcomes($outcome, $expected) &&
+                ! $agreement->nearby($id, $earlier[$id], $act, $outcome, $comparison)
             ) {
                 unset($this->states[$id], $this->benches[$id]);
             }
@@ -209,11 +202,11 @@ final class Tracker
     /** Every candidate goes on to a tick; those that would have shown something else up to another fall out. */
     private function goOn(Observations $seen, Comparison $comparison, int $tick, int $compared): void
     {
-        $observed = self::cut($seen->perceived, $compared);
+        $observed = Agreement::cut($seen->perceived, $compared);
         $weighed = $this->weighed();
         foreach ($this->states as $id => $state) {
             $this->states[$id] = $this->benches[$id]->advance($state, $tick);
-            $expected = self::cut($this->benches[$id]->record->until($tick), $compared);
+            $expected = Agreement::cut($this->benches[$id]->record->until($tick), $compared);
             if (! $comparison->agrees($observed, $expected, $this->since)) {
                 foreach (array_keys($this->watched) as $by) {
                     $rest = fn (array $channels): array => array_filter(
@@ -297,81 +290,11 @@ final class Tracker
         $this->unknown = self::UNKNOWN * array_sum($this->weighed());
         // what strikes one on entering is seen before anything is done
         $comparison = new Comparison([]);
-        $first = array_map(fn (array $list) => [$list[0]], self::cut($seen->perceived, 0));
+        $first = array_map(fn (array $list) => [$list[0]], Agreement::cut($seen->perceived, 0));
         foreach ($this->benches as $id => $bench) {
             if (! $comparison->agrees($first, $bench->record->until(0))) {
                 unset($this->states[$id], $this->benches[$id]);
             }
         }
-    }
-
-    /**
-     * Whether the act would have shown the same a little earlier or later: a moment is known to a
-     * person only so well.
-     *
-     * @param BenchState $before of the candidate, after the entry before
-     */
-    private function agreesNearby(
-        string $id,
-        BenchState $before,
-        Act $act,
-        Outcome $observed,
-        Comparison $comparison,
-    ): bool {
-        if ($observed->reading === null && $observed->seen === []) {
-            return false; // a refusal does not depend on the moment
-        }
-        $reach = (int) $comparison->tolerance($act->tick);
-        $from = max($before->now(), $act->tick - $reach);
-        for ($tick = $from; $tick <= $act->tick + $reach; $tick += self::NEARBY_STEP) {
-            $bench = new Bench($this->plan, $this->faultSet->faults[$id], $this->memory);
-            [, $expected] = $bench->do($bench->resume($before), $act->at($tick), self::loose($observed));
-            if (self::outcomeAgrees($observed, $expected)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    private static function outcomeAgrees(Outcome $observed, Outcome $expected): bool
-    {
-        if ($observed->refused !== $expected->refused || $observed->seen !== $expected->seen) {
-            return false;
-        }
-
-        if ($observed->reading === null || $expected->measured === null) {
-            return true;
-        }
-
-        return Meter::agrees($observed->reading, $expected->measured->exact) &&
-            Meter::keptAgrees($observed->reading, $expected->measured->least, $expected->measured->most);
-    }
-
-    /**
-     * A lead that was seen not to touch does not touch for a candidate either: which of the two is the same to the
-     * circuit.
-     */
-    private static function loose(Outcome $observed): ?string
-    {
-        return $observed->reading?->unsteady === true ? 'red' : null;
-    }
-
-    /**
-     * @param array<string, list<array{int, int, mixed}>> $stretches
-     * @return array<string, list<array{int, int, mixed}>>
-     */
-    private static function cut(array $stretches, int $until): array
-    {
-        $cut = [];
-        foreach ($stretches as $channel => $list) {
-            foreach ($list as [$from, $to, $value]) {
-                if ($from <= $until) {
-                    $cut[$channel][] = [$from, min($to, $until), $value];
-                }
-            }
-        }
-
-        return $cut;
     }
 }

@@ -7,6 +7,7 @@ namespace OddSpark\Verbs;
 use OddSpark\Acts\ActionLog;
 use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\DocumentFile;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Attempt;
@@ -133,7 +134,7 @@ abstract class Verb extends Command
     {
         $file = in_array('actions', static::TAKES, true) ? $this->value('actions') : null;
 
-        return $file === null ? new ActionLog([]) : ActionLog::of($this->library->read($file));
+        return $file === null ? new ActionLog([]) : ActionLog::of(DocumentFile::read($file));
     }
 
     /** The visit that is asked for, else the log's, else the first. */
@@ -177,7 +178,7 @@ abstract class Verb extends Command
     {
         return match (true) {
             $this->has('observations') => Observations::fromArray(
-                $this->library->read((string) $this->value('observations')),
+                DocumentFile::read((string) $this->value('observations')),
             ),
             $this->has('actions') => $this->attempt($this->log())->observations,
             default => throw new UsageError('"'.static::NAME.'" needs --observations, or --fault and --actions.'),

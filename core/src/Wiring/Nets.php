@@ -6,10 +6,6 @@ namespace OddSpark\Wiring;
 
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Part;
-use OddSpark\Appliance\Spec;
-use OddSpark\Parts\Ability\StandsAsSet;
-use OddSpark\Parts\Role;
-use OddSpark\Parts\Wired;
 
 /**
  * The wiring as documented, as a graph: what is one conductor, what switches and loads lie between conductors, and
@@ -54,10 +50,16 @@ final class Nets
      * @param list<array{string, string}> $jumpers places that somebody has joined beside what the drawing says
      * @param list<string> $off parts that were taken off
      */
-    public function __construct(public readonly Model $model, array $jumpers = [], private readonly array $off = [])
+    public function __construct(public readonly Model $model, array $jumpers = [], array $off = [])
     {
         $this->labels = array_map(fn (Part $p): string => $p->label, $model->parts());
-        $this->read(array_map(fn (string $place): string => Model::split($place)[0], array_merge([], ...$jumpers)));
+        $fitted = array_map(fn (string $place): string => Model::split($place)[0], array_merge([], ...$jumpers));
+        $documented = new Documented($model, $fitted, $off);
+        foreach ($documented->joints as [$a, $b, $wire]) {
+            $this->join($a, $b, $wire);
+        }
+        [$this->elements, $this->supplies] = [$documented->elements, $documented->supplies];
+        $this->grounds = $documented->grounds;
         foreach ($jumpers as [$a, $b]) {
             $this->join($this->terminal($a), $this->terminal($b));
         }
@@ -255,77 +257,5 @@ final class Nets
         $wire = $this->model->wire($id);
 
         return $wire === null ? $place : ($end === 'a' ? $wire->from : $wire->to);
-    }
-
-    /** @param list<string> $fitted parts to which something was led that the drawing does not have */
-    private function read(array $fitted): void
-    {
-        foreach ($this->model->wires() as $wire) {
-            $this->join($wire->from, $wire->to, $wire->id);
-        }
-        foreach ($this->model->joined() as $group) {
-            foreach (array_slice($group, 1) as $place) {
-                $this->join($group[0], $place);
-            }
-        }
-        foreach ($this->model->parts() as $part) {
-            $isAway = $part->inVan && ! in_array($part->id, $fitted, true);
-            if ($isAway || in_array($part->id, $this->off, true)) {
-                continue;
-            }
-            foreach ($part->kind->joined as $group) {
-                foreach (array_slice($group, 1) as $terminal) {
-                    $this->join("$part->id.$group[0]", "$part->id.$terminal");
-                }
-            }
-            foreach ($part->specs() as $spec) {
-                foreach ($spec->wiring() as $wired) {
-                    $this->put($part, $spec, $wired);
-                }
-            }
-        }
-    }
-
-    private function put(Part $part, Spec $spec, Wired $wired): void
-    {
-        [$a, $b] = ["$part->id.$wired->a", "$part->id.$wired->b"];
-        if ($wired->role === Role::Switch && $this->isMadeUp($part, $spec)) {
-            if ($spec->get('when') === $part->spec((string) $spec->follows())?->get('at')) {
-                $this->join($a, $b);
-            }
-
-            return;
-        }
-        match ($wired->role) {
-            Role::Joint => $this->join($a, $b),
-            Role::Load, Role::Switch => ($this->elements[] = [
-                'part' => $part->id,
-                'name' => $spec->name,
-                'a' => $a,
-                'b' => $b,
-                'load' => $wired->role === Role::Load,
-            ]),
-            Role::Supply => ($this->supplies[] = [
-                'title' => "$part->label: $wired->title",
-                'class' => $wired->class,
-                'volts' => $wired->volts,
-                'hot' => $a,
-                'return' => $b,
-                'part' => $part->id,
-                'name' => $spec->name,
-            ]),
-            Role::Ground => ($this->grounds[] = ['part' => $part->id, 'place' => $a]),
-        };
-    }
-
-    /** Whether a switch is nobody's, but how the part was made up: as documented it is joined or it is not there. */
-    private function isMadeUp(Part $part, Spec $spec): bool
-    {
-        $follows = $spec->follows();
-
-        return $follows !== null &&
-            ! isset($part->kind->settings[$follows]) &&
-            ! $this->model->doors()->isInterlock("$part->id.$follows") &&
-            ($part->kind->primitives[$follows] ?? null)?->can(StandsAsSet::class) === true;
     }
 }

@@ -6,6 +6,7 @@ namespace OddSpark\Tests\Appliance;
 
 use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\DocumentFile;
 use OddSpark\Appliance\Library;
 use OddSpark\Run\Machine;
 use OddSpark\Run\Memory;
@@ -133,7 +134,7 @@ final class ComputabilityCheckTest extends TestCase
         );
         $this->expectException(DocumentError::class);
         $this->expectExceptionMessage('/wires/1/feet');
-        (new Library())->resolve(Library::parse($text));
+        (new Library())->resolve(DocumentFile::parse($text));
     }
 
     public function test_ten_thousand_parts_are_refused_soon_and_without_much_memory(): void

@@ -8,6 +8,7 @@ use OddSpark\Acts\ActionLog;
 use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\Composition;
 use OddSpark\Appliance\DocumentError;
+use OddSpark\Appliance\DocumentFile;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Plan;
 use OddSpark\Appliance\Schema;
@@ -25,7 +26,7 @@ final class DocumentTest extends TestCase
         $library = new Library();
         $model = $library->model('furnace-80');
         self::assertSame($model->hash(), $library->resolve($model->document)->hash());
-        $kept = Library::parse((string) json_encode($model->document, JSON_PRESERVE_ZERO_FRACTION));
+        $kept = DocumentFile::parse((string) json_encode($model->document, JSON_PRESERVE_ZERO_FRACTION));
         self::assertSame($model->hash(), $library->resolve($kept)->hash());
         self::assertGreaterThanOrEqual(28, count($model->parts()));
         self::assertGreaterThanOrEqual(40, count($model->wires()));
@@ -103,7 +104,7 @@ final class DocumentTest extends TestCase
         yield 'two gauges' => [
             fn ($d) => self::at(self::at($d, ['wires', 2, 'mm2'], 1.5), ['wires', 2, 'metres'], 2),
             '/wires/2',
-            'awg and feet, or mm2 and metres',
+            'awg and feet, or mm2 and meters',
         ];
         yield 'unknown colour' => [
             fn ($d) => self::at($d, ['wires', 2, 'colour'], 'pink'),
@@ -146,7 +147,7 @@ final class DocumentTest extends TestCase
     public function test_damage_is_told_with_its_place(callable $damage, string $pointer, string $sentence): void
     {
         // as the first version has it, with a process that is written out
-        $document = Library::parse((string) file_get_contents(__DIR__.'/version-1/furnace-80.json'));
+        $document = DocumentFile::parse((string) file_get_contents(__DIR__.'/version-1/furnace-80.json'));
         try {
             (new Library())->resolve($damage($document));
             self::fail('it was taken');
@@ -158,7 +159,7 @@ final class DocumentTest extends TestCase
 
     public function test_a_part_without_its_link_is_named(): void
     {
-        $document = Library::parse((string) file_get_contents(__DIR__.'/../../models/furnace-80.json'));
+        $document = DocumentFile::parse((string) file_get_contents(__DIR__.'/../../models/furnace-80.json'));
         $document['pipes'] = array_values(
             array_filter($document['pipes'], fn (array $pipe): bool => $pipe['to'] !== 'limit.seat'),
         );
@@ -170,7 +171,7 @@ final class DocumentTest extends TestCase
     {
         foreach (['{"a":', '[1]', 'null', str_repeat('{"a":', 60).'1'.str_repeat('}', 60)] as $text) {
             try {
-                Library::parse($text);
+                DocumentFile::parse($text);
                 self::fail("taken: $text");
             } catch (DocumentError $e) {
                 self::assertNotSame('', $e->getMessage());
@@ -195,7 +196,7 @@ final class DocumentTest extends TestCase
                 );
             }
             try {
-                Compiler::compile((new Library())->resolve(Library::parse($damaged)));
+                Compiler::compile((new Library())->resolve(DocumentFile::parse($damaged)));
             } catch (DocumentError) {
                 $refused++;
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Tests\Appliance;
 
 use OddSpark\Appliance\Compiler;
+use OddSpark\Appliance\DocumentFile;
 use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Model;
 use OddSpark\Bench\Bench;
@@ -22,7 +23,7 @@ final class HierarchyTest extends TestCase
         foreach (['limit', 'valve', 'w21'] as $id) {
             $text = (string) preg_replace('/"'.$id.'([.:][\w-]+)?"/', '"attic.'.$id.'$1"', $text);
         }
-        $model = (new Library())->resolve(Library::parse($text));
+        $model = (new Library())->resolve(DocumentFile::parse($text));
         self::assertSame('Limit b', $model->placeName('attic.limit.b'));
         self::assertSame(['attic.limit', 'b'], Model::split('attic.limit.b'));
         $faultSet = FaultSet::of($model);

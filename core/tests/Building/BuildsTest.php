@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Tests\Building;
 
+use OddSpark\Appliance\DocumentFile;
 use OddSpark\Appliance\Library;
 use OddSpark\Building\Build;
 use OddSpark\Building\Difference;
@@ -27,7 +28,7 @@ final class BuildsTest extends TestCase
     /** @return array<string, mixed> the document */
     private static function built(string $name): array
     {
-        $build = Library::parse((string) file_get_contents(__DIR__."/builds/$name.json"));
+        $build = DocumentFile::parse((string) file_get_contents(__DIR__."/builds/$name.json"));
         self::assertLessThanOrEqual(self::MOST, count($build['acts']));
 
         return array_reduce(

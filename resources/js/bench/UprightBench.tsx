@@ -64,15 +64,7 @@ export function UprightBench({
             {meterBar}
             <Tabs.List borderWidth="0" gap="0" flexShrink={0} overflowX="auto">
                 {all.map(([value, name]) => (
-                    <Tabs.Trigger
-                        key={value}
-                        value={value}
-                        h="touch"
-                        px="2"
-                        flex="1 0 auto"
-                        justifyContent="center"
-                        onClick={() => aside === value && onAside(null)}
-                    >
+                    <Tabs.Trigger key={value} value={value} h="touch" px="2" flex="1 0 auto" justifyContent="center">
                         {name}
                     </Tabs.Trigger>
                 ))}

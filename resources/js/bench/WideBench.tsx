@@ -3,19 +3,7 @@ import { t } from '@/words'
 import type { BenchPieces } from './pieces'
 
 /** The bench on a screen that is wider than high: papers, appliance and time, and the meter beside them. */
-export function WideBench({
-    tools,
-    close,
-    notices,
-    appliance,
-    papers,
-    time,
-    meter,
-    hands,
-    tabs,
-    aside,
-    onAside,
-}: BenchPieces) {
+export function WideBench({ tools, close, notices, appliance, papers, time, meter, hands, tabs, aside }: BenchPieces) {
     return (
         <Flex h="100%" gap="2">
             <Grid
@@ -43,7 +31,6 @@ export function WideBench({
                                     h="touch"
                                     px={tabs.length > 4 ? '1' : '2'}
                                     tabIndex={aside === null && value === 'call' ? 0 : undefined}
-                                    onClick={() => aside === value && onAside(null)}
                                 >
                                     {name}
                                 </Tabs.Trigger>

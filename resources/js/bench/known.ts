@@ -1,5 +1,5 @@
 import type { AtTap } from '@/lib/acts'
-import type { Entry, FaultName } from '@/lib/types'
+import type { BoardData, Entry, FaultName } from '@/lib/types'
 
 /** How a lever was last seen or set by this trainee; undefined when he has not looked. */
 export function knownLever(log: readonly Entry[], part: string, lever: string, label: string): string | undefined {
@@ -68,3 +68,9 @@ export function ownList(log: readonly Entry[]): { item: string; done: boolean }[
     }
     return [...items].map(([item, state]) => ({ item, done: state === 'done' }))
 }
+
+/** Parts whose hose was pulled, as far as the log knows. */
+export const hosesOff = (board: BoardData, log: Entry[]): string[] =>
+    board.parts
+        .filter((p) => p.symbol === 'hose' && p.controls.some((c) => knownLever(log, p.id, c.lever, c.label) === 'off'))
+        .map((p) => p.id)

@@ -1,5 +1,6 @@
 import { router } from '@inertiajs/react'
-import { type QueryClient, useMutation, useMutationState, useQueryClient } from '@tanstack/react-query'
+import { kept, settled } from './queue'
+import { useMutation, useMutationState, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { DoAct } from '@/lib/acts'
 import { isAway, once, useTold } from '@/lib/query'
@@ -287,22 +288,4 @@ export function useBench(start: Start) {
         next,
         clear,
     }
-}
-
-/** When nothing is on its way to the server any more. */
-function settled(client: QueryClient, attempt: number): Promise<void> {
-    const isIdle = () => client.isMutating({ mutationKey: ['attempt', attempt] }) === 0
-    if (isIdle()) return Promise.resolve()
-    return new Promise((resolve) => {
-        const stop = client.getMutationCache().subscribe(() => {
-            if (!isIdle()) return
-            stop()
-            resolve()
-        })
-    })
-}
-
-/** The same object while nothing in it has changed, so that what is drawn from it is not drawn anew. */
-function kept<T>(before: T, now: T): T {
-    return JSON.stringify(before) === JSON.stringify(now) ? before : now
 }

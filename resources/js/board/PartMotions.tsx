@@ -1,7 +1,8 @@
 import { chakra } from '@chakra-ui/react'
 import type { Move, Part } from '@/lib/types'
 import { useStill } from '@/theme/useMedia'
-import { Click, Flame, Glow, Lamp, Marker, Noise, Shaft, Spark } from './glyphs'
+import { Flame, Glow, Lamp, Marker, Shaft, Spark } from './glyphs'
+import { Click, Noise } from './heard'
 import { usePerceived } from './perceived'
 import { Symbol } from './Symbol'
 

@@ -105,3 +105,11 @@ export function spec(x: Inner): Record<string, unknown> {
 function keyOf(driver: string): string {
     return driver.startsWith('coil') ? 'on' : driver.startsWith('sensor') ? 'made' : 'at'
 }
+
+/** Edges of a part on which terminals lie, as they are called. */
+export const EDGES: [string, string][] = [
+    ['up', 'upper edge'],
+    ['down', 'lower edge'],
+    ['left', 'left edge'],
+    ['right', 'right edge'],
+]

@@ -1,40 +1,32 @@
-import { Stack, Tabs, Text } from '@chakra-ui/react'
-import { usePage } from '@inertiajs/react'
+import { Tabs } from '@chakra-ui/react'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
-import { Board } from '@/board/Board'
-import { Ladder } from '@/board/Ladder'
 import { PerceivedAt } from '@/board/perceived'
 import { ownerOf, placeName } from '@/board/walk'
-import { BenchTools, CloseCall } from '@/bench/BenchTools'
-import { allStruck, knownLever, suspectMarks, unsaid } from '@/bench/known'
+import { Appliance } from '@/bench/Appliance'
+import { BeginHere } from '@/bench/BeginHere'
+import { BenchTools } from '@/bench/BenchTools'
+import { Ending } from '@/bench/Ending'
+import { allStruck, hosesOff, knownLever, suspectMarks, unsaid } from '@/bench/known'
 import { Instruments } from '@/bench/Instruments'
-import { unread } from '@/bench/Log'
 import type { Meant } from '@/bench/Meaning'
+import { logMarks } from '@/bench/logMarks'
 import { MeterBar } from '@/bench/MeterBar'
 import { MeterPanel } from '@/bench/MeterPanel'
 import { Notices } from '@/bench/Notices'
 import { Papers } from '@/bench/Papers'
 import { PartBar } from '@/bench/PartBar'
 import { PartPanel } from '@/bench/PartPanel'
-
-import { TimeLeft } from '@/bench/TimeLeft'
 import { TimeBar } from '@/bench/TimeBar'
 import { UprightBench } from '@/bench/UprightBench'
 import { useBench } from '@/bench/useBench'
 import { useBenchKeys } from '@/bench/useBenchKeys'
 import { WideBench } from '@/bench/WideBench'
-import type { BenchPage, Me } from '@/lib/types'
+import type { BenchPage } from '@/lib/types'
 import { inUnits } from '@/lib/units'
-import { BenchLine } from '@/live/BenchLine'
-import { Watched } from '@/live/Watched'
-
 import { Frame } from '@/shell/Frame'
 import { useLook } from '@/shell/look'
 import { Heard } from '@/sound/Heard'
-
 import { readingAt, settlesAt } from '@/tape/stretches'
-import { type Mark } from '@/tape/Tape'
-import { MainButton } from '@/theme/buttons'
 import { useUpright } from '@/theme/useMedia'
 import { t } from '@/words'
 
@@ -45,9 +37,7 @@ export default function Bench(page: BenchPage) {
 
 /** The trainee's place: the appliance, the meter, the tape, the call sheet and the suspects. */
 function TheBench(page: BenchPage) {
-    const me = usePage<{ me: Me }>().props.me
     const { attempt, job, board, doors, log, past, now, steps, told: given } = page
-    const ownSheet = job.rules.own_sheet
     const bench = useBench({ attempt, log, past, now, told: given, onlyLooked: page.watched !== null })
     const { scene, act } = bench
     const [hand, setHand] = useState<'red' | 'black'>('red')
@@ -57,6 +47,7 @@ function TheBench(page: BenchPage) {
     const [jumpFrom, setJumpFrom] = useState<string | null>(null)
     const [drawing, setDrawing] = useState(false)
     const isUpright = useUpright()
+    const Layout = isUpright ? UprightBench : WideBench
     const [aside, setAside] = useState<string | null>(steps || (isUpright && log.length === 0) ? 'call' : null)
     const [stopped, setStopped] = useState(page.stopped)
     const [leftS, setLeftS] = useState(page.left_s)
@@ -96,9 +87,9 @@ function TheBench(page: BenchPage) {
 
     useBenchKeys({ bench, board, hand, part, cursor, drawing, onHand: setHand, onCursor: setCursor, onPlace })
 
-    const second = Math.floor(bench.time)
     const reading = readingAt(bench.seen, bench.time)
     const moving = settlesAt(bench.seen, bench.time) !== undefined
+    const second = Math.floor(bench.time)
     const [look, setLook] = useLook()
     const say = useCallback((text: string) => inUnits(text, look.units), [look.units])
     const spoken = useMemo(
@@ -111,37 +102,14 @@ function TheBench(page: BenchPage) {
         [bench.log, look.units],
     )
     const told = unsaid(bench.log)
-    const marks: Mark[] = spoken
-        .filter((e) => !e.refused && !['meant', 'suspect', 'todo', 'dial', 'hint'].includes(e.act.act))
-        .map((e) => ({
-            at: e.at_s,
-            text: ownSheet ? unread(e) : e.text,
-            ...(e.reading && !ownSheet ? { reading: e.reading.text } : {}),
-            kind: Object.keys(e.dangers).length
-                ? 'danger'
-                : e.reading
-                  ? 'reading'
-                  : e.act.act === 'look'
-                    ? 'look'
-                    : 'act',
-        }))
+    const marks = logMarks(spoken, job.rules.own_sheet)
     const eyes =
         scene.eyes === null
             ? t('Look at a part to see what shines or moves there.')
             : t('Eyes on {{what}} ·', { what: board.parts.find((p) => p.id === scene.eyes)?.label ?? t('a wire') })
 
     // Time goes on many times a second; what does not change with it is not drawn anew.
-    const off = useMemo(
-        () =>
-            board.parts
-                .filter(
-                    (p) =>
-                        p.symbol === 'hose' &&
-                        p.controls.some((c) => knownLever(bench.log, p.id, c.lever, c.label) === 'off'),
-                )
-                .map((p) => p.id),
-        [board, bench.log],
-    )
+    const off = useMemo(() => hosesOff(board, bench.log), [board, bench.log])
     const suspects = useMemo(() => suspectMarks(bench.log), [bench.log])
     const ruledOut = useMemo(() => allStruck(page.faults, suspects), [page.faults, suspects])
     const picked = board.parts.find((p) => p.id === part)
@@ -164,18 +132,8 @@ function TheBench(page: BenchPage) {
         ),
         [page, bench.tried, bench.log, spoken, scene.tagged, act],
     )
-    const tabs = useMemo(
-        () =>
-            [
-                ['call', steps ? t('Steps') : t('Call')],
-                ['log', t('Log ({{many}})', { many: bench.log.length })],
-                ['suspects', t('Suspects')],
-                ['list', t('List')],
-                ...(ownSheet ? [['sheet', t('Sheet')] as const] : []),
-                ...(job.rules.report ? [['report', t('Report')] as const] : []),
-            ] as const,
-        [steps, bench.log.length, ownSheet, job.rules.report],
-    )
+    const many = bench.log.length
+    const tabs = useMemo(() => tabsOf(page, many), [page, many])
     const names = useMemo(
         () => ({
             red: scene.red ? placeName(board, scene.red) : '',
@@ -184,43 +142,14 @@ function TheBench(page: BenchPage) {
         [board, scene.red, scene.black],
     )
     const appliance = useMemo(
-        () =>
-            drawing && board.ladder ? (
-                <Ladder
-                    ladder={board.ladder}
-                    board={board}
-                    red={scene.red}
-                    black={scene.black}
-                    cursor={cursor}
-                    part={part}
-                    onPlace={onPlace}
-                    onPart={setPart}
-                />
-            ) : (
-                <Board
-                    board={board}
-                    red={scene.red}
-                    black={scene.black}
-                    cursor={cursor}
-                    part={part}
-                    lifted={scene.lifted}
-                    inHand={scene.off}
-                    installed={scene.installed}
-                    faint={ruledOut}
-                    beside={beside || undefined}
-                    jumpers={scene.jumpers}
-                    jaw={scene.clamp?.wires}
-                    series={['ua', 'ma', 'aac'].includes(scene.mode)}
-                    off={off}
-                    atTaps={scene.at_taps}
-                    doors={doors}
-                    open={scene.open}
-                    seek={seek}
-                    readable
-                    onPlace={onPlace}
-                    onPart={onPart}
-                />
-            ),
+        () => (
+            <Appliance
+                {...{ board, scene, doors, drawing, cursor, part, seek, off, onPlace }}
+                onPart={drawing ? setPart : onPart}
+                faint={ruledOut}
+                beside={beside || undefined}
+            />
+        ),
         [scene, off, doors, drawing, board, cursor, part, seek, onPlace, onPart, ruledOut, beside],
     )
     const asks = told !== undefined
@@ -247,16 +176,7 @@ function TheBench(page: BenchPage) {
         () => (
             <>
                 {bench.log.length === 0 && aside === null && (
-                    <Stack layerStyle="panel" gap="2" p="3">
-                        <Text fontSize="text">
-                            {steps
-                                ? t('{{many}} things to try, on a board with nothing wrong.', { many: steps.length })
-                                : t('The customer says: “{{complaint}}”', { complaint: job.complaint })}
-                        </Text>
-                        <MainButton onClick={() => setAside('call')}>
-                            {steps ? t('See the steps') : t('Read the call sheet')}
-                        </MainButton>
-                    </Stack>
+                    <BeginHere steps={steps} complaint={job.complaint} onCall={() => setAside('call')} />
                 )}
                 <PartPanel
                     board={board}
@@ -297,13 +217,12 @@ function TheBench(page: BenchPage) {
             picked,
         ],
     )
-    const Layout = isUpright ? UprightBench : WideBench
-
     return (
         <Frame title={job.title} full>
             <Tabs.Root
                 value={aside}
-                onValueChange={(e) => setAside(e.value)}
+                onValueChange={(e) => setAside(e.value || null)} // pressed again, it is laid aside
+                deselectable
                 h="100%"
                 size="sm"
                 colorPalette="orange"
@@ -330,26 +249,14 @@ function TheBench(page: BenchPage) {
                         />
                     }
                     close={
-                        <>
-                            {leftS !== null && !stopped && <TimeLeft seconds={leftS} />}
-                            {page.watched !== null ? (
-                                <Watched attempt={attempt} course={page.course} name={page.watched} />
-                            ) : (
-                                <>
-                                    {me.role === 'trainee' && steps === null && (
-                                        <BenchLine
-                                            attempt={attempt}
-                                            stopped={stopped}
-                                            handUp={page.hand_up}
-                                            exam={job.kind === 'exam'}
-                                            away={bench.away}
-                                            onStopped={onStopped}
-                                        />
-                                    )}
-                                    <CloseCall isWarmUp={steps !== null} act={act} />
-                                </>
-                            )}
-                        </>
+                        <Ending
+                            page={page}
+                            leftS={leftS}
+                            stopped={stopped}
+                            away={bench.away}
+                            act={act}
+                            onStopped={onStopped}
+                        />
                     }
                     notices={<Notices away={bench.away} notice={bench.notice} onClear={bench.clear} />}
                     appliance={
@@ -381,3 +288,13 @@ function TheBench(page: BenchPage) {
         </Frame>
     )
 }
+
+/** The papers beside the appliance, each with its name. */
+const tabsOf = ({ steps, job }: BenchPage, many: number): (readonly [string, string])[] => [
+    ['call', steps ? t('Steps') : t('Call')],
+    ['log', t('Log ({{many}})', { many })],
+    ['suspects', t('Suspects')],
+    ['list', t('List')],
+    ...(job.rules.own_sheet ? [['sheet', t('Sheet')] as const] : []),
+    ...(job.rules.report ? [['report', t('Report')] as const] : []),
+]

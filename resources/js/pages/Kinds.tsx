@@ -2,21 +2,14 @@ import { Box, Grid, Heading, HStack, Input, Stack, Text } from '@chakra-ui/react
 import { router } from '@inertiajs/react'
 import { useState } from 'react'
 import { Word } from '@/builder/Word'
-import { FIGURES, free, inputsOf, spec, TWO, WORDS, type Inner, type TerminalSaid } from '@/builder/ownKind'
+import { EDGES, FIGURES, free, inputsOf, spec, TWO, WORDS, type Inner, type TerminalSaid } from '@/builder/ownKind'
 import { useSent } from '@/lib/query'
-import { SharedWith } from '@/people/SharedWith'
+import { KeptKinds } from '@/builder/KeptKinds'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
 import { MainButton } from '@/theme/buttons'
 import type { KindsPage, OwnKindRow } from '@/lib/types'
 import { t } from '@/words'
-
-const EDGES: [string, string][] = [
-    ['up', 'upper edge'],
-    ['down', 'lower edge'],
-    ['left', 'left edge'],
-    ['right', 'right edge'],
-]
 
 /** Kinds of parts of the school's own: terminals, what lies between them, and a table; no code. */
 export default function Kinds({ kinds, types, tables, courses }: KindsPage) {
@@ -38,7 +31,10 @@ export default function Kinds({ kinds, types, tables, courses }: KindsPage) {
         onDone: (kind) => {
             router.reload({ only: ['kinds'] })
             setDone(
-                `${title} is kept. It can be placed from the catalog, and has ${Object.keys(kind.kind.modes).length} faults by its nature.`,
+                t('{{title}} is kept. It can be placed from the catalog, and has {{many}} faults by its nature.', {
+                    title,
+                    many: Object.keys(kind.kind.modes).length,
+                }),
             )
         },
     })
@@ -283,41 +279,7 @@ export default function Kinds({ kinds, types, tables, courses }: KindsPage) {
                         {t('Save to catalog')}
                     </MainButton>
                 </Stack>
-                <Stack as="section" aria-label={t('Kept')} gap="2">
-                    <Heading as="h2" size="md">
-                        {t('In the catalog')}
-                    </Heading>
-                    {kinds.length === 0 && <Text color="faint">{t('None of our own yet.')}</Text>}
-                    {kinds.map((k) => (
-                        <Box layerStyle="panel" key={k.id} p="3">
-                            <HStack justify="space-between" align="start">
-                                <Text fontWeight={700}>{k.title}</Text>
-                                {k.mine && (
-                                    <SharedWith
-                                        of="kind"
-                                        name={k.name}
-                                        title={k.title}
-                                        shares={k.shares}
-                                        courses={courses}
-                                    />
-                                )}
-                            </HStack>
-                            <Text fontSize="text" color="faint">
-                                {t('terminals {{value}}', { value: Object.keys(k.document.terminals).join(', ') })}
-                            </Text>
-                            <Text fontSize="text" color="faint">
-                                {Object.values(k.document.primitives)
-                                    .map((p) => p.type)
-                                    .join(', ')}
-                            </Text>
-                            <Text fontSize="text">
-                                {Object.values(k.document.modes)
-                                    .map((m) => m.title)
-                                    .join('; ')}
-                            </Text>
-                        </Box>
-                    ))}
-                </Stack>
+                <KeptKinds kinds={kinds} courses={courses} />
             </Grid>
         </Frame>
     )

@@ -1,0 +1,45 @@
+<?php
+
+namespace App\Bench;
+
+use App\Models\Attempt;
+use App\Models\Entry;
+use OddSpark\Bench\Bench;
+use OddSpark\Bench\WarmUp;
+use OddSpark\Run\BenchState;
+use OddSpark\Senses\Record;
+
+/** What the browser is told after an act, or after time has gone on: how it stands, and what comes within the horizon. */
+class Replies
+{
+    public function __construct(private readonly Attempts $attempts) {}
+
+    /**
+     * @return array<string, mixed>
+     */
+    public function of(Attempt $attempt, Bench $bench, BenchState $state, ?Entry $entry, int $before): array
+    {
+        $now = $state->now();
+        $until = $now + $attempt->assignment->kind->horizon() * 1000;
+        $past = $bench->record;
+        $passed = Told::after($past->until($now), $before);
+        $bench->record = new Record();
+        $state = $bench->resume($state);
+        $bench->advance($state, $until);
+        $ahead = $bench->record->until($until);
+        $bench->record = $past;
+
+        return [
+            'entry' => $entry?->shown(),
+            'now_s' => $now / 1000,
+            'until_s' => $until / 1000,
+            'scene' => Told::scene($bench, $state),
+            'passed' => Told::channels($bench, $passed),
+            'ahead' => Told::channels($bench, $ahead),
+            'handed_back' => ! $attempt->isOpen(),
+        ] +
+            (! $attempt->assignment->kind->isMarked()
+                ? ['tried' => WarmUp::done($this->attempts->observations($attempt->refresh())->entries)]
+                : []);
+    }
+}

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Bench;
+
+use OddSpark\Acts\Catalogue;
+use OddSpark\Instruments\Bag;
+use OddSpark\Run\BenchState;
+use OddSpark\Run\Machine;
+use OddSpark\Senses\Perception;
+use OddSpark\Senses\Record;
+
+/**
+ * What a bench can be asked without anything being done at it: of every suspect, what it would show.
+ *
+ * @phpstan-import-type Perceived from Record
+ */
+trait CanBeAsked
+{
+    /** Whether a lead can get to a place: it is not behind a door that is shut. */
+    public function reaches(BenchState $state, string $place): bool
+    {
+        return $this->reach->reaches($state, $place);
+    }
+
+    /**
+     * What a look at a part would show now, nothing else changed; null when nothing of it is in sight.
+     *
+     * @return array<string, string>|null
+     */
+    public function glance(BenchState $state, string $part): ?array
+    {
+        return $this->reach->isInSight($state, $part) ? $this->noticing->look($this->machine, $state, $part) : null;
+    }
+
+    /**
+     * What hands would find of a part: by a look at it when it has been taken off, by trying what can be loose, by
+     * turning it. Nothing else changed, no danger told.
+     *
+     * @return array<string, string> take, feel, turn => what is found, as far as it can be done
+     */
+    public function handled(BenchState $state, string $part): array
+    {
+        $kind = $this->plan->model->kindOf($part);
+        $found = [];
+        if (! $this->reach->reaches($state, "$part.")) {
+            return [];
+        }
+        if ($kind?->comesOff() === true) {
+            $off = $state->with(off: $state->off + [$part => []]);
+            $found['take'] = $this->noticing->look($this->machine, $off, $part)['condition'];
+        }
+        $turns = $kind?->hands()->turn === true || $kind?->hands()->head === true; // with its head off
+        foreach (['feel' => $kind?->isTried(), 'turn' => $turns] as $act => $can) {
+            if ($can === true) {
+                $shown = Catalogue::make($state->now(), $act, ['part' => $part])->shows($this->situation($state));
+                $found[$act] = $shown['touch'] ?? $shown['shaft'] ?? $shown['spindle'] ?? '';
+            }
+        }
+
+        return $found;
+    }
+
+    /** What an instrument would show at a tap, exactly. */
+    public function tap(BenchState $state, string $tap): float
+    {
+        return Bag::atTap($this->plan->model->taps()[$tap]->instrument)->at($this->site($state), $tap)->exact;
+    }
+
+    /** The same with the meter off the circuit, its leads where they are: to ask what another load would show. */
+    public function withoutMeter(BenchState $state): BenchState
+    {
+        return $state->with(joined: $this->hookup->jumpers($state));
+    }
+
+    /**
+     * Whether the appliance still differs from its document: the fault is in it, or something that does not
+     * belong there was put in.
+     */
+    public function isFaulty(BenchState $state): bool
+    {
+        return (new AsLeft($this->plan, $this->fault))->isFaulty($state);
+    }
+
+    /** @return list<string> parts that the work has spoilt, and that were not replaced */
+    public function spoilt(BenchState $state): array
+    {
+        return (new AsLeft($this->plan, $this->fault))->spoilt($state);
+    }
+
+    /**
+     * Everything perceived at this moment, by channel; the meter's display among it.
+     *
+     * @return Perceived
+     */
+    public function now(BenchState $state): array
+    {
+        $now = $this->perception->at($this->machine, $state, $state->open, $state->eyes);
+        if ($state->isMetered()) {
+            $now["meter {$state->mode->value} $state->red $state->black"] = $this->meter->recorded($this->site($state));
+        }
+
+        return $now;
+    }
+
+    public function perception(): Perception
+    {
+        return $this->perception;
+    }
+
+    public function machine(): Machine
+    {
+        return $this->machine;
+    }
+}
