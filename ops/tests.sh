@@ -9,8 +9,6 @@ run_tests() { # all of them, or: core | feature | front | browser, with the runn
     start_supervisor test odd_spark_browser "$((WEB_PORT + 1))"; create_db test odd_spark_test
     beside_the_browser >"$VAR/log/beside.log" 2>&1 9>&- &
     beside=$!
-    say 'Style'; vendor/bin/pint --test --quiet && styled || failed=1
-    say 'Front end'; npx vitest run --reporter=default --reporter=json --outputFile.json="$VAR/results/front.json" 9>&- || failed=1
     start_browser_site
     say 'Browser'; browser_tests || failed=1
     wait "$beside" || failed=1
@@ -21,8 +19,10 @@ run_tests() { # all of them, or: core | feature | front | browser, with the runn
     php bench/totals.php "$VAR/results" "$failed"
 }
 
-beside_the_browser() { # the core asks for no service, and the feature tests for the database alone
+beside_the_browser() { # none of these asks for a service but the feature tests, and they for the database alone
     local failed=0
+    say 'Style'; vendor/bin/pint --test --quiet && styled || failed=1
+    say 'Front end'; npx vitest run --reporter=default --reporter=json --outputFile.json="$VAR/results/front.json" 9>&- || failed=1
     say 'Core'; as_service php "${JIT[@]}" core/vendor/bin/phpunit -c core/phpunit.xml --no-progress --log-junit "$VAR/results/core.xml" || failed=1
     say 'Feature'; feature_tests || failed=1
     return "$failed"
@@ -89,7 +89,7 @@ measure() {
 check() {
     lock; environment; install_debian tests; install_packages; build; core_packages
     vendor/bin/pint --test && vendor/bin/phpstan analyse --memory-limit=1G --no-progress && npx tsc --noEmit && styled && record &&
-        SPARK_ALL_FAULTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter "EveryState|HealthyCycle|Nuisance|TreeTest|OracleTest|ComplaintsTest|ModesTest|EditsTest|FairnessTest|ExpertsTest|CheatsEverywhere" &&
+        SPARK_ALL_FAULTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter "EveryState|HealthyCycle|Nuisance|TreeTest|OracleTest|ComplaintsTest|ModesTest|EditsTest|EditsAtRandom|FairnessTest|ExpertsTest|CheatsEverywhere" &&
         SPARK_FACTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter FactsTest &&
         SPARK_ALL_FAULTS=1 with_browser_site browser_tests -g 'every shipped model|from an empty board with nothing' &&
         with_browser_site trials
