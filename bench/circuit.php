@@ -179,7 +179,11 @@ return function (): array {
         $events = $lit = 0;
         $was = false;
         $start = hrtime(true);
-        $m->advance($m->settle($m->initial()), 86_400_000, function (MachineState $s) use (&$events, &$lit, &$was): bool {
+        $m->advance($m->settle($m->initial()), 86_400_000, function (MachineState $s) use (
+            &$events,
+            &$lit,
+            &$was,
+        ): bool {
             $events++;
             $is = $s->slots['boiler.burners.fire']['lit'] ?? false;
             $lit += $is && ! $was ? 1 : 0;

@@ -112,7 +112,10 @@ return function (): array {
         )->observations,
     );
     $reading = new BestReading($plan);
-    [$s, $choices] = $timed(fn () => $reading->rank($tracker->candidates(), end($first)->weights, PHP_INT_MAX, true), 3);
+    [$s, $choices] = $timed(
+        fn () => $reading->rank($tracker->candidates(), end($first)->weights, PHP_INT_MAX, true),
+        3,
+    );
     $rows['worth of all readings at one moment, s'] = [
         'measured' => $s,
         'bar' => 0.5,

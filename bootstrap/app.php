@@ -30,23 +30,42 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->encryptCookies(except: [Reader::COOKIE]); // the browser writes it
         $middleware->prepend(SecurityHeaders::class);
         $middleware->append(BoundedRequest::class);
-        $middleware->trustHosts(at: fn () => array_map(fn (string $host) => '^'.preg_quote($host).'$', config('spark.hosts')), subdomains: false);
+        $middleware->trustHosts(
+            at: fn () => array_map(fn (string $host) => '^'.preg_quote($host).'$', config('spark.hosts')),
+            subdomains: false,
+        );
         $middleware->web(append: [MeetsContract::class, HandleInertiaRequests::class]);
-        $middleware->appendToPriorityList(AuthenticatesRequests::class, EndIdle::class); // whether he is still here comes first
+        // whether he is still here comes first
+        $middleware->appendToPriorityList(AuthenticatesRequests::class, EndIdle::class);
         $middleware->appendToPriorityList(Authorize::class, MeetsContract::class); // who may is asked before what
         $middleware->redirectGuestsTo('/login');
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->dontReport([StaleAttempt::class, ActError::class, StaleDraft::class, EditError::class, DocumentError::class, RunError::class, LockTimeoutException::class]);
-        $refuse = fn (string $sentence, int $status, ?string $pointer = null) => response()->json(['message' => $sentence] + ($pointer === null ? [] : ['pointer' => $pointer]), $status);
+        $exceptions->dontReport(
+            [
+                StaleAttempt::class,
+                ActError::class,
+                StaleDraft::class,
+                EditError::class,
+                DocumentError::class,
+                RunError::class,
+                LockTimeoutException::class,
+            ],
+        );
+        $refuse = fn (string $sentence, int $status, ?string $pointer = null) => response()->json(
+            ['message' => $sentence] + ($pointer === null ? [] : ['pointer' => $pointer]),
+            $status,
+        );
         $exceptions->render(fn (StaleDraft $e) => $refuse($e->getMessage(), 409));
         $exceptions->render(fn (StaleAttempt $e) => $refuse($e->getMessage(), 409));
         $exceptions->render(fn (EditError $e) => $refuse($e->sentence, 422, $e->pointer));
         $exceptions->render(fn (ActError $e) => $refuse($e->getMessage(), 422, $e->pointer));
         $exceptions->render(fn (DocumentError $e) => $refuse('It cannot run yet. '.$e->getMessage(), 422, $e->pointer));
         $exceptions->render(fn (RunError $e) => $refuse('It does not come to rest: '.$e->getMessage(), 422));
-        $exceptions->render(fn (LockTimeoutException $e) => $refuse('Too many people are saving at this moment. Try again.', 503));
+        $exceptions->render(
+            fn (LockTimeoutException $e) => $refuse('Too many people are saving at this moment. Try again.', 503),
+        );
         $exceptions->render(function (Throwable $e, Request $request) {
             return Failures::isOurs($e) ? Failures::answer(Failures::instead($e), $request) : null;
         });

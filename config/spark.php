@@ -13,7 +13,11 @@ return [
     'build' => substr(hash('sha256', implode(',', array_map(fn ($f) => basename($f).filemtime($f), $files))), 0, 12),
     'instance' => (string) env('SPARK_INSTANCE', ''), // which installation answers
     'signing_key' => (string) env('SPARK_SIGNING_KEY', ''), // 32 bytes, hexadecimal: made once, not in the database
-    'lrs' => ['url' => env('SPARK_LRS_URL', ''), 'key' => env('SPARK_LRS_KEY', ''), 'secret' => env('SPARK_LRS_SECRET', '')],
+    'lrs' => [
+        'url' => env('SPARK_LRS_URL', ''),
+        'key' => env('SPARK_LRS_KEY', ''),
+        'secret' => env('SPARK_LRS_SECRET', ''),
+    ],
     'mail' => ! in_array(env('MAIL_MAILER', 'none'), ['none', 'log', 'array'], true),
     'push' => env('SPARK_PUSH'), // socket where nginx takes what browsers are told at once
     'worker' => 'site',

@@ -68,15 +68,24 @@ Route::middleware(['auth', 'throttle:work', EndIdle::class, OneAtATime::class])-
 
     Route::get('/account', [AccountController::class, 'show']);
     Route::post('/account/password', [AccountController::class, 'password'])->middleware('throttle:password');
-    Route::post('/account/sign-out-elsewhere', [AccountController::class, 'signOutElsewhere'])->middleware('throttle:password');
-    Route::post('/account/join', [AccountController::class, 'join'])->can('join', Course::class)->middleware('throttle:join');
+    Route::post(
+        '/account/sign-out-elsewhere',
+        [AccountController::class, 'signOutElsewhere'],
+    )->middleware('throttle:password');
+    Route::post(
+        '/account/join',
+        [AccountController::class, 'join'],
+    )->can('join', Course::class)->middleware('throttle:join');
 
     Route::delete('/account/sessions/{key}', [AccountController::class, 'endSession'])->middleware(Confirmed::class);
     Route::get('/account/confirm', [AccountController::class, 'confirming']);
     Route::post('/account/confirm', [AccountController::class, 'confirmed'])->middleware('throttle:password');
     Route::middleware(['can:secure,'.User::class, Confirmed::class])->group(function () {
         Route::post('/account/second-factor', [AccountController::class, 'proposeFactor']);
-        Route::post('/account/second-factor/prove', [AccountController::class, 'proveFactor'])->middleware('throttle:password');
+        Route::post(
+            '/account/second-factor/prove',
+            [AccountController::class, 'proveFactor'],
+        )->middleware('throttle:password');
         Route::post('/account/second-factor/codes', [AccountController::class, 'newCodes']);
         Route::delete('/account/second-factor', [AccountController::class, 'removeFactor']);
     });
@@ -105,8 +114,14 @@ Route::middleware(['auth', 'throttle:work', EndIdle::class, OneAtATime::class])-
     Route::post('/courses/{course}/roster/preview', [PeopleController::class, 'preview'])->can('update', 'course');
     Route::post('/courses/{course}/roster', [PeopleController::class, 'enrol'])->can('update', 'course');
     Route::post('/courses/{course}/roster/undo', [PeopleController::class, 'undo'])->can('update', 'course');
-    Route::post('/courses/{course}/trainees/{user}/link', [PeopleController::class, 'link'])->can('update', 'course')->middleware(Confirmed::class);
-    Route::post('/courses/{course}/staff', [PeopleController::class, 'addStaff'])->can('lead', 'course')->middleware(Confirmed::class);
+    Route::post(
+        '/courses/{course}/trainees/{user}/link',
+        [PeopleController::class, 'link'],
+    )->can('update', 'course')->middleware(Confirmed::class);
+    Route::post(
+        '/courses/{course}/staff',
+        [PeopleController::class, 'addStaff'],
+    )->can('lead', 'course')->middleware(Confirmed::class);
     Route::delete('/courses/{course}/staff/{user}', [PeopleController::class, 'removeStaff'])->can('lead', 'course');
     Route::delete('/courses/{course}/trainees/{user}', [PeopleController::class, 'remove'])->can('update', 'course');
 
@@ -156,17 +171,29 @@ Route::middleware(['auth', 'throttle:work', EndIdle::class, OneAtATime::class])-
     });
 
     Route::post('/models/{appliance}/templates', [JobTemplateController::class, 'store'])->can('view', 'appliance');
-    Route::delete('/models/{appliance}/templates/{template}', [JobTemplateController::class, 'destroy'])->can('delete', 'template');
+    Route::delete(
+        '/models/{appliance}/templates/{template}',
+        [JobTemplateController::class, 'destroy'],
+    )->can('delete', 'template');
     Route::post('/models/{appliance}/free', [FreeBenchController::class, 'open'])->can('view', 'appliance');
-    Route::post('/courses/{course}/free/{appliance}', [FreeBenchController::class, 'practise'])->can('practise', 'course');
+    Route::post(
+        '/courses/{course}/free/{appliance}',
+        [FreeBenchController::class, 'practise'],
+    )->can('practise', 'course');
     Route::post('/jobs/{assignment}/copy', [CopyController::class, 'job'])->can('update', 'assignment');
     Route::get('/courses/{course}/plan', [CopyController::class, 'plan'])->can('view', 'course');
     Route::post('/courses/{course}/plan', [CopyController::class, 'copyPlan'])->can('update', 'course');
     Route::post('/jobs', [AssignmentController::class, 'store'])->can('create', Assignment::class);
     Route::get('/jobs/{assignment}', [AssignmentController::class, 'show'])->can('view', 'assignment');
     Route::post('/jobs/{assignment}/window', [JobTimeController::class, 'window'])->can('update', 'assignment');
-    Route::post('/jobs/{assignment}/trainees/{user}/extra', [JobTimeController::class, 'extra'])->can('update', 'assignment');
-    Route::post('/jobs/{assignment}/trainees/{user}/again', [JobTimeController::class, 'again'])->can('update', 'assignment');
+    Route::post(
+        '/jobs/{assignment}/trainees/{user}/extra',
+        [JobTimeController::class, 'extra'],
+    )->can('update', 'assignment');
+    Route::post(
+        '/jobs/{assignment}/trainees/{user}/again',
+        [JobTimeController::class, 'again'],
+    )->can('update', 'assignment');
     Route::get('/jobs/{assignment}/marks', [MarkController::class, 'show'])->can('view', 'assignment');
     Route::post('/jobs/{assignment}/marks', [MarkController::class, 'store'])->can('update', 'assignment');
     Route::get('/jobs/{assignment}/marks.csv', [MarkController::class, 'csv'])->can('view', 'assignment');

@@ -6,7 +6,8 @@ use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
 
 /**
- * What a password must be: long enough, not among those that everybody guesses, and not made of one's own name. No kinds
+ * What a password must be: long enough, not among those that everybody guesses, and not made of one's own name. No
+ * kinds
  * of letters are asked for. Length and list as ASVS 4.0.3, 2.1.1 and 2.1.7.
  */
 class PasswordRule implements ValidationRule
@@ -16,7 +17,17 @@ class PasswordRule implements ValidationRule
     public const MOST = 128;
 
     /** Letters that are written for others in passwords that are guessed first. */
-    private const WRITTEN_FOR = ['@' => 'a', '4' => 'a', '3' => 'e', '1' => 'i', '!' => 'i', '0' => 'o', '$' => 's', '5' => 's', '7' => 't'];
+    private const WRITTEN_FOR = [
+        '@' => 'a',
+        '4' => 'a',
+        '3' => 'e',
+        '1' => 'i',
+        '!' => 'i',
+        '0' => 'o',
+        '$' => 's',
+        '5' => 's',
+        '7' => 't',
+    ];
 
     /** @param list<string> $own names of the person that are no password */
     public function __construct(private readonly array $own = []) {}
@@ -42,7 +53,15 @@ class PasswordRule implements ValidationRule
         $cut = strtr((string) preg_replace('/[\d\W]+$/', '', $plain), self::WRITTEN_FOR);
         $letters = (string) preg_replace('/[^a-z]/', '', $written);
         $once = (string) preg_replace('/^(.+?)\1+$/', '$1', $plain);
-        foreach ([$plain, $bare, $written, $cut, $letters, $once, (string) preg_replace('/^(.+?)\1+$/', '$1', $letters)] as $form) {
+        foreach ([
+            $plain,
+            $bare,
+            $written,
+            $cut,
+            $letters,
+            $once,
+            (string) preg_replace('/^(.+?)\1+$/', '$1', $letters),
+        ] as $form) {
             if ($form === '' || mb_strlen($form) < 3 || isset(self::list()[$form])) {
                 return true;
             }

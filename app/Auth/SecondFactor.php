@@ -47,7 +47,9 @@ class SecondFactor
             }
             $codes[] = $code;
         }
-        $user->forceFill(['recovery_codes' => array_map(fn (string $code) => self::hash($code, bin2hex(random_bytes(8))), $codes)])->save();
+        $user->forceFill(
+            ['recovery_codes' => array_map(fn (string $code) => self::hash($code, bin2hex(random_bytes(8))), $codes)],
+        )->save();
 
         return array_map(fn (string $code) => substr($code, 0, 5).'-'.substr($code, 5), $codes);
     }
@@ -64,7 +66,10 @@ class SecondFactor
                 return true;
             }
             $kept = $user->recovery_codes ?? [];
-            $left = array_filter($kept, fn (string $one) => ! hash_equals($one, self::hash($code, strtok($one, ':') ?: '')));
+            $left = array_filter(
+                $kept,
+                fn (string $one) => ! hash_equals($one, self::hash($code, strtok($one, ':') ?: '')),
+            );
             if (count($left) === count($kept)) {
                 return false;
             }
@@ -76,7 +81,9 @@ class SecondFactor
 
     public static function remove(User $user): void
     {
-        $user->forceFill(['totp_secret' => null, 'totp_since' => null, 'totp_step' => 0, 'recovery_codes' => null])->save();
+        $user->forceFill(
+            ['totp_secret' => null, 'totp_since' => null, 'totp_step' => 0, 'recovery_codes' => null],
+        )->save();
     }
 
     /** A code has 31^10 forms (50 bits), so it is kept with a salt of its own (ASVS 4.0.3, 2.6.2). */

@@ -9,7 +9,9 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 
-/** From a right password to a session: by the second factor where there is one, and with what the session is held to. */
+/**
+ * From a right password to a session: by the second factor where there is one, and with what the session is held to.
+ */
 class SignIn
 {
     private const WAITING = 'sign_in.waiting';

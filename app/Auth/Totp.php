@@ -75,6 +75,8 @@ class Totp
     /** What an authenticator reads from a picture: the key URI that they all know. */
     public static function uri(string $key, string $account): string
     {
-        return 'otpauth://totp/'.rawurlencode("Odd Spark:$account").'?secret='.$key.'&issuer='.rawurlencode('Odd Spark');
+        return 'otpauth://totp/'.rawurlencode(
+            "Odd Spark:$account",
+        ).'?secret='.$key.'&issuer='.rawurlencode('Odd Spark');
     }
 }

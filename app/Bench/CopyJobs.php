@@ -25,7 +25,11 @@ class CopyJobs
             $all = Assignment::query()->pooledWith($assignment)->get();
             $pool = $assignment->pool === null ? null : (string) Str::uuid();
             $seed = random_int(1, 0x7FFFFF);
-            $drawn = Draw::each($all->map(fn (Assignment $a) => (string) $a->id)->all(), $to->trainees()->pluck('users.id')->all(), $seed);
+            $drawn = Draw::each(
+                $all->map(fn (Assignment $a) => (string) $a->id)->all(),
+                $to->trainees()->pluck('users.id')->all(),
+                $seed,
+            );
             $moved = fn (?Carbon $moment) => $shift === null ? null : $moment?->copy()->addSeconds($shift);
             $made = [];
             foreach ($all as $i => $one) {
@@ -54,7 +58,9 @@ class CopyJobs
                 ->orderBy('id')->get()->unique(fn (Assignment $a) => $a->pool ?? $a->id);
             $first = $jobs->pluck('opens_at')->filter()->min();
             // whole days, so that a job that opens at eight opens at eight
-            $shift = $first === null ? null : (int) $first->copy()->startOfDay()->diffInSeconds($startsOn->copy()->startOfDay());
+            $shift = $first === null
+                ? null
+                : (int) $first->copy()->startOfDay()->diffInSeconds($startsOn->copy()->startOfDay());
             $made = [];
             foreach ($jobs as $job) {
                 $after = $job->after_id === null ? null : $made[$job->after_id] ?? null;

@@ -102,7 +102,10 @@ class JobClock
             ->all();
     }
 
-    /** Minutes that somebody has beyond the others; null for whom it was not given to: who teaches tries it at any time. */
+    /**
+     * Minutes that somebody has beyond the others; null for whom it was not given to: who teaches tries it at any
+     * time.
+     */
     private static function extra(Assignment $assignment, int $user): ?int
     {
         return DB::table('assignment_user')

@@ -116,7 +116,10 @@ class MarkAttempts
     {
         $first = Mark::query()->where('attempt_id', $attempt->id)->orderBy('id')->firstOrFail();
 
-        return $this->with($first, $attempt->overrides()->with('user:id,name')->where('contest_id', $contest->id)->get());
+        return $this->with(
+            $first,
+            $attempt->overrides()->with('user:id,name')->where('contest_id', $contest->id)->get(),
+        );
     }
 
     /**

@@ -9,7 +9,9 @@ use OddSpark\Bench\WarmUp;
 use OddSpark\Run\BenchState;
 use OddSpark\Senses\Record;
 
-/** What the browser is told after an act, or after time has gone on: how it stands, and what comes within the horizon. */
+/**
+ * What the browser is told after an act, or after time has gone on: how it stands, and what comes within the horizon.
+ */
 class Replies
 {
     public function __construct(private readonly Attempts $attempts) {}

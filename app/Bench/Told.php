@@ -70,7 +70,8 @@ final class Told
      * Stretches as the client plays them, sounds and sights in words.
      *
      * @param array<string, list<array{int, int, mixed}>> $record
-     * @return array{perceived: \stdClass, meter: list<array{from: float, to: float, reading: array<string, mixed>}>} perceived
+     * @return array{perceived: \stdClass, meter: list<array{from: float, to: float, reading: array<string, mixed>}>}
+     *     perceived
      *     by channel: list of {from, to, value, say}
      */
     public static function channels(Bench $bench, array $record): array
@@ -105,7 +106,8 @@ final class Told
     }
 
     /**
-     * A run that nobody does anything to, as a tape: what is perceived, and the states of its first control, since a tape
+     * A run that nobody does anything to, as a tape: what is perceived, and the states of its first control, since a
+     * tape
      * has one row for them.
      *
      * @return array<string, mixed>

@@ -30,25 +30,17 @@ class Workbench
 
     /** What of an attempt an act needs: not its mark, nor its debrief. */
     private const KEPT = [
-        'id',
-        'assignment_id',
-        'user_id',
-        'seed',
-        'state',
-        'record',
-        'handed_back_at',
-        'engine',
-        'entries_count',
-        'begun_at',
-        'updated_at',
-        'stopped_at',
-        'stopped_s',
+        'id', 'assignment_id', 'user_id', 'seed', 'state', 'record', 'handed_back_at',
+        'engine', 'entries_count', 'begun_at', 'updated_at', 'stopped_at', 'stopped_s',
     ];
 
     /** Entries that an attempt may have; handing back is always possible. Marking and debriefs are made for as many. */
     public const MOST_ENTRIES = 1000;
 
-    /** Id of the entry by which a call was closed that its trainee did not close: its time was over, or somebody ended it. */
+    /**
+     * Id of the entry by which a call was closed that its trainee did not close: its time was over, or somebody ended
+     * it.
+     */
     private const NOT_HE = 'clock';
 
     private const STOPPED = 'Your instructor has stopped all benches. Nothing is lost: wait until they go on.';
@@ -113,7 +105,8 @@ class Workbench
         if ($reply['entry'] !== null) {
             $this->tellWall($attempt, $reply);
         }
-        if ($act->name === 'hint' && ! $reply['handed_back']) { // worked out beside the site, with the attempt free for what is done meanwhile
+        // worked out beside the site, with the attempt free for what is done meanwhile
+        if ($act->name === 'hint' && ! $reply['handed_back']) {
             $reply['entry'] = $this->hints->asked($attempt, $clientId);
         }
 

@@ -164,14 +164,19 @@ class DraftEditor
      */
     public function publish(Draft $draft): Appliance
     {
-        $appliance = Appliance::keep($this->library->resolve($draft->content()), Drawn::read($draft->drawn)->board(), $draft->user_id);
+        $appliance = Appliance::keep(
+            $this->library->resolve($draft->content()),
+            Drawn::read($draft->drawn)->board(),
+            $draft->user_id,
+        );
         $draft->update(['appliance_id' => $appliance->id]);
 
         return $appliance;
     }
 
     /**
-     * A kind of one's own, or one that is shared, comes with its document, so that the model needs nothing from outside.
+     * A kind of one's own, or one that is shared, comes with its document, so that the model needs nothing from
+     * outside.
      *
      * @param array<string, mixed> $document
      * @param array<string, mixed> $edit

@@ -104,7 +104,10 @@ class LabBook
      */
     private function asked($readings): array
     {
-        return [$readings->map(fn (LabReading $r) => $r->moment())->all(), $readings->map(fn (LabReading $r) => $r->value)->all()];
+        return [
+            $readings->map(fn (LabReading $r) => $r->moment())->all(),
+            $readings->map(fn (LabReading $r) => $r->value)->all(),
+        ];
     }
 
     /** @return array<string, mixed> as it was written, where that is at hand */
@@ -114,7 +117,10 @@ class LabBook
             return $this->library->document($appliance->name);
         }
 
-        return Draft::query()->where('appliance_id', $appliance->id)->first()?->content() ?? json_decode($appliance->document, true);
+        return Draft::query()->where(
+            'appliance_id',
+            $appliance->id,
+        )->first()?->content() ?? json_decode($appliance->document, true);
     }
 
     private function fit(): Fit

@@ -20,7 +20,11 @@ class Contract
     private const SHARED = ['errors', 'me', 'instruments', 'flash'];
 
     /** What is answered as a file, in a format of its own. */
-    private const FILES = ['GET attempts/{attempt}/xapi', 'GET attempts/{attempt}/paper.json', 'GET drafts/{draft}/files/{what}'];
+    private const FILES = [
+        'GET attempts/{attempt}/xapi',
+        'GET attempts/{attempt}/paper.json',
+        'GET drafts/{draft}/files/{what}',
+    ];
 
     /** @var array<string, array<string, mixed>> files that were read */
     private static array $files = [];

@@ -38,7 +38,10 @@ class Push
             CURLOPT_URL => "http://push/$channel",
             CURLOPT_UNIX_SOCKET_PATH => $this->socket,
             CURLOPT_POST => true,
-            CURLOPT_POSTFIELDS => json_encode(['what' => $what] + $message, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR),
+            CURLOPT_POSTFIELDS => json_encode(
+                ['what' => $what] + $message,
+                JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+            ),
             CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Expect:'],
             CURLOPT_TIMEOUT_MS => self::LONGEST_MS,
             CURLOPT_RETURNTRANSFER => true,

@@ -33,7 +33,11 @@ class Supervision
                 ->lockForUpdate()
                 ->pluck('id')->all();
             Attempt::query()->whereKey($ids)->toBase()->update($stopped ? ['stopped_at' => now()] : [
-                'stopped_s' => DB::raw('stopped_s + GREATEST(0, TIMESTAMPDIFF(SECOND, stopped_at, '.DB::getPdo()->quote(now()->toDateTimeString()).'))'),
+                'stopped_s' => DB::raw(
+                    'stopped_s + GREATEST(0, TIMESTAMPDIFF(SECOND, stopped_at, '.DB::getPdo()->quote(
+                        now()->toDateTimeString(),
+                    ).'))',
+                ),
                 'stopped_at' => null,
             ]);
             $what = $stopped ? AttemptEventKind::Stopped : AttemptEventKind::WentOn;
@@ -53,11 +57,19 @@ class Supervision
     }
 
     /** Says something to one at the bench, or from there to the instructor. */
-    public function say(Attempt $attempt, User $by, string $text, AttemptEventKind $as = AttemptEventKind::Said): AttemptEvent
-    {
+    public function say(
+        Attempt $attempt,
+        User $by,
+        string $text,
+        AttemptEventKind $as = AttemptEventKind::Said,
+    ): AttemptEvent {
         $event = AttemptEvent::note($attempt, $by, $as, $text);
         $this->push->bench($attempt->id, 'said', ['event' => $event->shown($attempt->user_id)]);
-        $this->push->wall($attempt->assignment->course_id, 'said', ['attempt' => $attempt->id, 'event' => $event->shown(null)]);
+        $this->push->wall(
+            $attempt->assignment->course_id,
+            'said',
+            ['attempt' => $attempt->id, 'event' => $event->shown(null)],
+        );
 
         return $event;
     }
@@ -102,7 +114,9 @@ class Supervision
             $attempt = Attempt::query()->with('assignment')->lockForUpdate()->findOrFail($attempt->id);
             $silent = (int) max(0, now()->getTimestamp() - ($attempt->updated_at ?? now())->getTimestamp());
             $given = max(0, min($seconds, $silent, self::LOST_S - $attempt->lost_s));
-            $attempt->forceFill(['lost_s' => $attempt->lost_s + $given, 'stopped_s' => $attempt->stopped_s + $given])->save();
+            $attempt->forceFill(
+                ['lost_s' => $attempt->lost_s + $given, 'stopped_s' => $attempt->stopped_s + $given],
+            )->save();
             AttemptEvent::note($attempt, null, AttemptEventKind::LostConnection, "$given s given back", $seconds);
 
             return $given;

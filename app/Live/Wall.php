@@ -12,7 +12,8 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /**
- * A class at work, as its instructor sees it from three metres: who is on what, what he did last, how many suspects that
+ * A class at work, as its instructor sees it from three metres: who is on what, what he did last, how many suspects
+ * that
  * left him, and who needs somebody.
  *
  * @phpstan-type Row array{attempt: int, user: int, name: string, job: string, exam: bool, entries: int, last: string|null,
@@ -27,7 +28,20 @@ class Wall
     public static function rows(Course $course): array
     {
         $attempts = Attempt::query()
-            ->select(['attempts.id', 'attempts.assignment_id', 'attempts.user_id', 'attempts.entries_count', 'attempts.hand_at', 'attempts.stopped_at', 'attempts.curve', 'attempts.handed_back_at', 'attempts.updated_at', 'attempts.begun_at'])
+            ->select(
+                [
+                    'attempts.id',
+                    'attempts.assignment_id',
+                    'attempts.user_id',
+                    'attempts.entries_count',
+                    'attempts.hand_at',
+                    'attempts.stopped_at',
+                    'attempts.curve',
+                    'attempts.handed_back_at',
+                    'attempts.updated_at',
+                    'attempts.begun_at',
+                ],
+            )
             ->join('assignments', 'assignments.id', '=', 'attempts.assignment_id')
             ->where('assignments.course_id', $course->id)
             ->whereIn('assignments.kind', AssignmentKind::given())
@@ -69,7 +83,10 @@ class Wall
     private static function last(array $ids): Collection
     {
         return Entry::query()
-            ->whereIn('id', Entry::query()->whereIn('attempt_id', $ids)->groupBy('attempt_id')->select(DB::raw('MAX(id)')))
+            ->whereIn(
+                'id',
+                Entry::query()->whereIn('attempt_id', $ids)->groupBy('attempt_id')->select(DB::raw('MAX(id)')),
+            )
             ->get(['id', 'attempt_id', 'sentence', 'created_at'])
             ->keyBy('attempt_id');
     }

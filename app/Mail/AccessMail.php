@@ -13,8 +13,11 @@ class AccessMail extends Mailable
 {
     use Queueable;
 
-    public function __construct(public readonly string $who, public readonly string $signsInAs, public readonly string $link)
-    {
+    public function __construct(
+        public readonly string $who,
+        public readonly string $signsInAs,
+        public readonly string $link,
+    ) {
         $this->onQueue('asked');
     }
 

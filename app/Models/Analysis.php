@@ -71,7 +71,8 @@ class Analysis extends Model
     /**
      * The way down the tree to a fault, in words.
      *
-     * @return array{difficulty: array<string, mixed>, path: list<array{ask: string, shows: string}>, look_alikes: list<string>}|null null when it is not analysed
+     * @return array{difficulty: array<string, mixed>, path: list<array{ask: string, shows: string}>,
+     *     look_alikes: list<string>}|null null when it is not analysed
      */
     public function key(string $fault): ?array
     {

@@ -48,7 +48,9 @@ class AttemptEvent extends Model
         ?int $seconds = null,
     ): self {
         if (self::query()->where('attempt_id', $attempt->id)->count() >= self::MOST) {
-            throw ValidationException::withMessages(['text' => 'So much has been noted of this call that no more is kept.']);
+            throw ValidationException::withMessages(
+                ['text' => 'So much has been noted of this call that no more is kept.'],
+            );
         }
 
         return self::query()->create([
@@ -56,7 +58,10 @@ class AttemptEvent extends Model
         ])->refresh();
     }
 
-    /** @return array{id: int, what: string, text: string|null, seconds: int|null, by: string|null, mine: bool, at: string} */
+    /**
+     * @return array{id: int, what: string, text: string|null, seconds: int|null, by: string|null, mine: bool,
+     *     at: string}
+     */
     public function shown(?int $reader): array
     {
         return [

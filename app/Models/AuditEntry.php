@@ -42,7 +42,9 @@ class AuditEntry extends Model
     /** That somebody was not let in; whose account it would have been, where there is such a one. */
     public static function refusedSignIn(?User $user): void
     {
-        self::query()->create(['actor_id' => null, 'act' => 'sign-in refused', 'of' => 'users', 'of_id' => $user?->id, 'more' => null]);
+        self::query()->create(
+            ['actor_id' => null, 'act' => 'sign-in refused', 'of' => 'users', 'of_id' => $user?->id, 'more' => null],
+        );
     }
 
     /** @param array<string, int|string> $more ids and counts, no names */

@@ -24,7 +24,15 @@ class Contest extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['attempt_id', 'reason', 'first_total', 'first_passed', 'marker_id', 'second_total', 'finished_at'];
+    protected $fillable = [
+        'attempt_id',
+        'reason',
+        'first_total',
+        'first_passed',
+        'marker_id',
+        'second_total',
+        'finished_at',
+    ];
 
     protected function casts(): array
     {

@@ -7,7 +7,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use OddSpark\Building\LabList;
 
 /**
- * A reading that was taken on a real unit: when, by whom and with what, where and in which state, and its figure in the unit
+ * A reading that was taken on a real unit: when, by whom and with what, where and in which state, and its figure in
+ * the unit
  * of its mode.
  *
  * @property int $id

@@ -27,7 +27,9 @@ class PartKind extends Model
     /** @return array<string, array<string, mixed>> those that somebody can place, by name */
     public static function catalogue(User $user): array
     {
-        return self::query()->readableBy($user)->orderBy('name')->get()->mapWithKeys(fn (self $k) => [$k->name => $k->document])->all();
+        return self::query()->readableBy($user)->orderBy('name')->get()->mapWithKeys(
+            fn (self $k) => [$k->name => $k->document],
+        )->all();
     }
 
     public static function sharedAs(): string

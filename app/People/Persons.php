@@ -16,7 +16,9 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
-/** What an administrator does with one person's account: opens it, closes it, hands out what is kept, and lets it go. */
+/**
+ * What an administrator does with one person's account: opens it, closes it, hands out what is kept, and lets it go.
+ */
 class Persons
 {
     public static function add(?User $by, string $name, string $mail, Role $role): User
@@ -116,7 +118,9 @@ class Persons
                 ->get(['ip_address', 'user_agent', 'last_activity'])->all(),
             'jobs' => $user->attempts()->with(['assignment', 'marks', 'overrides'])->get()
                 ->map(fn (Attempt $attempt) => self::attempt($attempt))->all(),
-            'lab_readings' => LabReading::query()->where('user_id', $user->id)->get()->map(fn (LabReading $r) => $r->row())->all(),
+            'lab_readings' => LabReading::query()->where('user_id', $user->id)->get()->map(
+                fn (LabReading $r) => $r->row(),
+            )->all(),
             'audit' => AuditEntry::query()
                 ->where('actor_id', $user->id)
                 ->orWhere(fn ($q) => $q->where('of', 'users')->where('of_id', $user->id))
@@ -137,9 +141,13 @@ class Persons
                     'at_s' => $e->tick / 1000, 'act' => $e->act, 'said' => $e->sentence,
                     'when' => $e->created_at?->toIso8601String(),
                 ])->all(),
-            'marks' => $attempt->marks->map(fn (Mark $m) => ['rules' => $m->rules['title'], 'result' => $m->result])->all(),
+            'marks' => $attempt->marks->map(
+                fn (Mark $m) => ['rules' => $m->rules['title'], 'result' => $m->result],
+            )->all(),
             'set_by_hand' => $attempt->overrides
-                ->map(fn (MarkOverride $o) => ['line' => $o->line, 'share' => $o->share, 'reason' => $o->reason])->all(),
+                ->map(
+                    fn (MarkOverride $o) => ['line' => $o->line, 'share' => $o->share, 'reason' => $o->reason],
+                )->all(),
         ];
     }
 

@@ -7,7 +7,8 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Validator;
 
 /**
- * A list of people as a spreadsheet gives it: one a line, a name and, if there is one, a mail address; parted by commas,
+ * A list of people as a spreadsheet gives it: one a line, a name and, if there is one, a mail address; parted by
+ * commas,
  * semicolons or tabs. A first line that names the columns is understood in any order.
  *
  * @phpstan-type Row array{line: int, name: string, mail: string, error: string|null}
@@ -28,7 +29,9 @@ class Roster
         $lines = preg_split('/\r\n|\r|\n/', ltrim($csv, "\u{FEFF}")) ?: [];
         $first = $lines[0] ?? '';
         $mark = collect([';', "\t", ','])->sortByDesc(fn (string $m) => substr_count($first, $m))->first();
-        [$name, $mail, $skips] = self::columns(array_map(self::plain(...), str_getcsv($first, (string) $mark, '"', '')));
+        [$name, $mail, $skips] = self::columns(
+            array_map(self::plain(...), str_getcsv($first, (string) $mark, '"', '')),
+        );
         $rows = [];
         foreach ($lines as $i => $line) {
             if (trim($line) === '' || ($i === 0 && $skips)) {
@@ -79,7 +82,9 @@ class Roster
                 $row['mail'] === '' => null,
                 Validator::make($row, ['mail' => 'email|max:200'])->fails() => "\"{$row['mail']}\" is no mail address.",
                 isset($seen[$row['mail']]) => "The same address stands in line {$seen[$row['mail']]}.",
-                isset($taken[$row['mail']]) => 'Somebody signs in with that address already. Let them join with the code of the class.',
+                isset(
+                    $taken[$row['mail']],
+                ) => 'Somebody signs in with that address already. Let them join with the code of the class.',
                 default => null,
             };
             if ($row['mail'] !== '') {

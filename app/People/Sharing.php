@@ -12,7 +12,10 @@ use App\Models\User;
 /** Whose something is that can be shared, and with whom it can be. */
 class Sharing
 {
-    /** The maker of a model, a kind, a template or a set of rules; null when there is none of that name, or it is shipped. */
+    /**
+     * The maker of a model, a kind, a template or a set of rules; null when there is none of that name, or it is
+     * shipped.
+     */
     public static function maker(string $of, string $name): ?int
     {
         $row = match ($of) {

@@ -13,7 +13,9 @@ class AttemptPolicy
         return $attempt->user_id === $user->id;
     }
 
-    /** To speak to whom is at the bench, look over his shoulder, give him a hint, end his call: those who teach there. */
+    /**
+     * To speak to whom is at the bench, look over his shoulder, give him a hint, end his call: those who teach there.
+     */
     public function supervise(User $user, Attempt $attempt): bool
     {
         return $attempt->isOpen() && self::isShared($attempt) && $attempt->assignment->course->isTaughtBy($user);
@@ -37,7 +39,9 @@ class AttemptPolicy
         return ! $attempt->isOpen() && $attempt->user_id === $user->id && $attempt->assignment->kind->counts();
     }
 
-    /** The debrief shows the fault: to the trainee once the appliance is handed back, to those who teach or mark too. */
+    /**
+     * The debrief shows the fault: to the trainee once the appliance is handed back, to those who teach or mark too.
+     */
     public function debrief(User $user, Attempt $attempt): bool
     {
         return ! $attempt->isOpen() &&

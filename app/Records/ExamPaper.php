@@ -10,7 +10,8 @@ use App\Models\Mark;
 use App\Models\MarkOverride;
 
 /**
- * An attempt for the file: every entry and what was noted round it, every mark with its rules, what was set by hand, and
+ * An attempt for the file: every entry and what was noted round it, every mark with its rules, what was set by hand,
+ * and
  * the hash of the appliance, signed (Ed25519, RFC 8032) with a key that is not in the database. Whoever has the public
  * key sees whether a letter of it was changed since.
  *
@@ -21,7 +22,8 @@ class ExamPaper
 {
     private const FORMAT = 'odd-spark-paper 1';
 
-    private const JSON = JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
+    private const JSON = JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION |
+        JSON_THROW_ON_ERROR;
 
     /** @return array{format: string, paper: array<string, mixed>, key: string, signature: string} */
     public static function of(Attempt $attempt): array
@@ -35,7 +37,9 @@ class ExamPaper
         return [
             'format' => self::FORMAT, 'paper' => $paper,
             'key' => sodium_bin2hex(sodium_crypto_sign_publickey($pair)),
-            'signature' => sodium_bin2hex(sodium_crypto_sign_detached(self::bytes($paper), sodium_crypto_sign_secretkey($pair))),
+            'signature' => sodium_bin2hex(
+                sodium_crypto_sign_detached(self::bytes($paper), sodium_crypto_sign_secretkey($pair)),
+            ),
         ];
     }
 
@@ -54,7 +58,10 @@ class ExamPaper
             return 'There is more in the file than was signed.';
         }
         $key ??= self::publicKey();
-        [$signature, $public] = [self::bin($said['signature'] ?? null, SODIUM_CRYPTO_SIGN_BYTES), self::bin($key, SODIUM_CRYPTO_SIGN_PUBLICKEYBYTES)];
+        [$signature, $public] = [
+            self::bin($said['signature'] ?? null, SODIUM_CRYPTO_SIGN_BYTES),
+            self::bin($key, SODIUM_CRYPTO_SIGN_PUBLICKEYBYTES),
+        ];
         if ($public === null) {
             return 'That is no public key: 64 hexadecimal digits.';
         }
@@ -74,7 +81,9 @@ class ExamPaper
     {
         $seed = (string) config('spark.signing_key');
 
-        return $seed === '' ? '' : sodium_bin2hex(sodium_crypto_sign_publickey(sodium_crypto_sign_seed_keypair(sodium_hex2bin($seed))));
+        return $seed === ''
+            ? ''
+            : sodium_bin2hex(sodium_crypto_sign_publickey(sodium_crypto_sign_seed_keypair(sodium_hex2bin($seed))));
     }
 
     /** @param array<string, mixed> $paper */
@@ -85,7 +94,9 @@ class ExamPaper
 
     private static function bin(mixed $hex, int $length): ?string
     {
-        return is_string($hex) && preg_match('/^[0-9a-f]+$/', $hex) === 1 && strlen($hex) === 2 * $length ? sodium_hex2bin($hex) : null;
+        return is_string($hex) && preg_match('/^[0-9a-f]+$/', $hex) === 1 && strlen($hex) === 2 * $length
+            ? sodium_hex2bin($hex)
+            : null;
     }
 
     /** @return array<string, mixed> */

@@ -10,8 +10,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 
 /**
- * Statements on their way to a learning record store (xAPI 1.0.3, part three: POST statements, in a batch), where one is
- * configured (SPARK_LRS_URL, SPARK_LRS_KEY, SPARK_LRS_SECRET). They are kept till it has taken them, each once by its id;
+ * Statements on their way to a learning record store (xAPI 1.0.3, part three: POST statements, in a batch), where one
+ * is
+ * configured (SPARK_LRS_URL, SPARK_LRS_KEY, SPARK_LRS_SECRET). They are kept till it has taken them, each once by its
+ * id;
  * one that it refuses is kept with the reason and not sent again.
  */
 class StatementQueue
@@ -80,7 +82,9 @@ class StatementQueue
     private static function oneByOne(array $rows, Response $refusal): int
     {
         if (count($rows) === 1) {
-            DB::table('statement_queue')->where('id', $rows[0]->id)->update(['refused' => mb_substr($refusal->body(), 0, 500)]);
+            DB::table('statement_queue')->where('id', $rows[0]->id)->update(
+                ['refused' => mb_substr($refusal->body(), 0, 500)],
+            );
 
             return 0;
         }
@@ -110,7 +114,10 @@ class StatementQueue
     private static function post(array $rows): ?Response
     {
         try {
-            return self::store()->post('statements', array_map(fn (\stdClass $r) => json_decode($r->statement, true), $rows));
+            return self::store()->post(
+                'statements',
+                array_map(fn (\stdClass $r) => json_decode($r->statement, true), $rows),
+            );
         } catch (ConnectionException) {
             return null;
         }

@@ -21,11 +21,10 @@ use Database\Seeders\DemoSeeder;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Acts\ActError;
 use OddSpark\Appliance\Model;
-use OddSpark\Faults\Fault;
-use OddSpark\Faults\FaultSet;
 
 /**
- * The made-up school in full: two classes, 24 trainees, and eight weeks of work, so that every page has something to look
+ * The made-up school in full: two classes, 24 trainees, and eight weeks of work, so that every page has something to
+ * look
  * at. People work as people do: some read where it tells, some look and guess, some change parts; all get better.
  *
  * The work is real: done at the bench and marked; of each job a few ways of working are computed, and the others in the
@@ -33,14 +32,46 @@ use OddSpark\Faults\FaultSet;
  */
 class DemoSchool
 {
+    use WaysOfWorking;
+
     private const WEEKS = 8;
 
     private const EVENING = ['Aspen', 'Corin', 'Dagny', 'Eskil'];
 
-    private const DAY = ['Fenna', 'Gorran', 'Halla', 'Ivo', 'Jorun', 'Keir', 'Lumi', 'Maelys', 'Nils', 'Orla', 'Perran', 'Runa'];
+    private const DAY = [
+        'Fenna',
+        'Gorran',
+        'Halla',
+        'Ivo',
+        'Jorun',
+        'Keir',
+        'Lumi',
+        'Maelys',
+        'Nils',
+        'Orla',
+        'Perran',
+        'Runa',
+    ];
 
     /** Where the calls come from. */
-    private const PLACES = ['Net loft', 'Sail maker', 'Tide mill office', 'Boat shed', 'Print shop', 'Ferry canteen', 'Glass works', 'Grain store', 'Lamp room', 'Chandlery', 'Weigh house', 'Rope walk', 'Dye works', 'Signal house', 'Map room', 'Fish market'];
+    private const PLACES = [
+        'Net loft',
+        'Sail maker',
+        'Tide mill office',
+        'Boat shed',
+        'Print shop',
+        'Ferry canteen',
+        'Glass works',
+        'Grain store',
+        'Lamp room',
+        'Chandlery',
+        'Weigh house',
+        'Rope walk',
+        'Dye works',
+        'Signal house',
+        'Map room',
+        'Fish market',
+    ];
 
     private const MODELS = [
         ['furnace-80', 'furnace-standing-pilot', 'furnace-80', 'package-direct-spark'],
@@ -69,7 +100,9 @@ class DemoSchool
         $day = $this->day($oona);
         $this->people($evening, self::EVENING);
         $this->people($day, self::DAY);
-        $evening->freeBenches()->syncWithoutDetaching(Appliance::query()->whereIn('name', ['furnace-80', 'furnace-standing-pilot'])->pluck('id'));
+        $evening->freeBenches()->syncWithoutDetaching(
+            Appliance::query()->whereIn('name', ['furnace-80', 'furnace-standing-pilot'])->pluck('id'),
+        );
         foreach (range(0, 2 * $weeks - 1) as $i) {
             [$week, $which] = [intdiv($i, 2), $i % 2];
             $tell($i / (2 * $weeks), 'Week '.($week + 1)." of the demo's classes");
@@ -79,7 +112,9 @@ class DemoSchool
 
     private function day(User $oona): Course
     {
-        $course = Course::query()->firstOrCreate(['instructor_id' => $oona->id, 'name' => 'Boilers and oil, day release']);
+        $course = Course::query()->firstOrCreate(
+            ['instructor_id' => $oona->id, 'name' => 'Boilers and oil, day release'],
+        );
         DemoData::grew('courses', $course->id);
 
         return $course;
@@ -110,7 +145,17 @@ class DemoSchool
         $visit = $model->visits()[0];
         $this->giving->prepare($appliance, $visit);
         $opens = CarbonImmutable::now()->startOfWeek()->subWeeks(self::WEEKS - $week)->setTime(17, 0);
-        DB::transaction(function () use ($instructor, $course, $appliance, $model, $visit, $title, $week, $which, $opens): void {
+        DB::transaction(function () use (
+            $instructor,
+            $course,
+            $appliance,
+            $model,
+            $visit,
+            $title,
+            $week,
+            $which,
+            $opens,
+        ): void {
             $job = $this->giving->give(
                 $instructor, $appliance, $course, $course->trainees()->pluck('users.id')->all(), $title,
                 $this->fault($model, 31 * $week + $which), $visit,
@@ -123,17 +168,6 @@ class DemoSchool
                 'created_at' => $opens, 'opens_at' => $opens, 'closes_at' => $opens->addDays(6), 'minutes' => 60,
             ])->save();
         });
-    }
-
-    /** One that is found often, of a part with terminals, by a seed. */
-    private function fault(Model $model, int $seed): string
-    {
-        $parts = array_filter($model->document['parts'], fn (array $p) => count($model->document['kinds'][$p['kind']]['terminals']) >= 2);
-        $ids = array_column($parts, 'id');
-        $faults = array_values(array_filter(FaultSet::of($model)->faults, fn (Fault $f) => $f->id !== Fault::HEALTHY && $f->members === [] && in_array($f->part, $ids, true)));
-        usort($faults, fn (Fault $a, Fault $b) => $b->weight <=> $a->weight ?: strcmp($a->id, $b->id));
-
-        return $faults[($seed * 7) % min(24, count($faults))]->id;
     }
 
     /** Each works as he can by then; of each way the first does it, the others have done as he did. */
@@ -180,46 +214,6 @@ class DemoSchool
         return $attempt->fresh();
     }
 
-    /**
-     * @return list<array<string, mixed>> acts: of one who traces, of one who looks and guesses, of one who changes parts
-     */
-    private function acts(Assignment $job, Model $model, int $way): array
-    {
-        $part = FaultSet::of($model)->get($job->fault)->part;
-        $kind = fn (string $id) => $model->document['kinds'][collect($model->document['parts'])->firstWhere('id', $id)['kind']];
-        [$a, $b] = array_map(fn (string $t) => "$part.$t", array_slice(array_map(strval(...), array_keys($kind($part)['terminals'])), 0, 2));
-        $all = array_column($model->document['parts'], 'id');
-        $other = $all[(array_search($part, $all, true) + 5) % count($all)];
-        $acts = match ($way) {
-            2 => [
-                ['act' => 'look', 'part' => $all[0]], ['act' => 'look', 'part' => $all[1]], ['act' => 'look', 'part' => $all[2]],
-                ['act' => 'door', 'to' => 'open'], ['act' => 'hold', 'to' => 'held'], ['act' => 'look', 'part' => $part],
-                ['act' => 'leads', 'red' => $a, 'black' => $b], ['act' => 'meant', 'meaning' => 'bad'],
-                ['act' => 'name', 'fault' => $job->fault], ['act' => 'hold', 'to' => 'released'],
-                ['act' => 'leads', 'red' => null, 'black' => null],
-                ['act' => 'mend', 'part' => $part, 'how' => 'replace'], ['act' => 'door', 'to' => 'shut'], ['at' => 130, 'act' => 'hand_back'],
-            ],
-            1 => [
-                ['act' => 'look', 'part' => $all[0]], ['act' => 'door', 'to' => 'open'], ['act' => 'look', 'part' => $part],
-                ['act' => 'name', 'fault' => $job->fault], ['act' => 'mend', 'part' => $part, 'how' => 'replace'],
-                ['act' => 'door', 'to' => 'shut'], ['at' => 40, 'act' => 'hand_back'],
-            ],
-            default => [
-                ['act' => 'door', 'to' => 'open'], ['act' => 'hold', 'to' => 'held'], ['act' => 'leads', 'red' => $a, 'black' => $b],
-                ['act' => 'mend', 'part' => $other, 'how' => 'replace'], ['act' => 'mend', 'part' => $part, 'how' => 'replace'],
-                ['act' => 'hand_back'],
-            ],
-        };
-        $at = 3;
-        foreach ($acts as $i => $act) {
-            $at += 7 + ($act['at'] ?? 0);
-            unset($act['at']);
-            $acts[$i] = ['at_s' => $at] + $act;
-        }
-
-        return $acts;
-    }
-
     /** The same work by another. */
     private function likewise(Attempt $done, User $user): Attempt
     {
@@ -230,7 +224,10 @@ class DemoSchool
                 array_map(fn (string $c) => "`$c`", DB::getSchemaBuilder()->getColumnListing($table)),
                 ['`id`', '`attempt_id`'],
             ));
-            DB::insert("INSERT INTO $table (attempt_id, $columns) SELECT ?, $columns FROM $table WHERE attempt_id = ? ORDER BY id", [$copy->id, $done->id]);
+            DB::insert(
+                "INSERT INTO $table (attempt_id, $columns) SELECT ?, $columns FROM $table WHERE attempt_id = ? ORDER BY id",
+                [$copy->id, $done->id],
+            );
         }
 
         return $copy->fresh();
@@ -242,7 +239,10 @@ class DemoSchool
         Attempt::query()->whereKey($attempt->id)->toBase()->update([
             'begun_at' => $begun, 'created_at' => $begun, 'updated_at' => $last, 'handed_back_at' => $last,
         ]);
-        DB::update('UPDATE entries SET created_at = DATE_ADD(?, INTERVAL tick DIV 1000 SECOND) WHERE attempt_id = ?', [$begun, $attempt->id]);
+        DB::update(
+            'UPDATE entries SET created_at = DATE_ADD(?, INTERVAL tick DIV 1000 SECOND) WHERE attempt_id = ?',
+            [$begun, $attempt->id],
+        );
     }
 
     private function setByHand(Attempt $attempt, Assignment $job): void
@@ -250,7 +250,10 @@ class DemoSchool
         $line = $attempt->mark['lines'][0];
         MarkOverride::query()->create([
             'attempt_id' => $attempt->id, 'user_id' => $job->instructor_id, 'line' => $line['id'],
-            'share' => min(1.0, $line['share'] + 0.2), 'reason' => 'Said aloud what the reading would be before it was taken.',
+            'share' => min(
+                1.0,
+                $line['share'] + 0.2,
+            ), 'reason' => 'Said aloud what the reading would be before it was taken.',
         ]);
         $this->judging->stand($attempt->fresh());
     }

@@ -7,7 +7,8 @@ use XMLReader;
 use ZipArchive;
 
 /**
- * Sheets of a workbook as spreadsheets have them (Office Open XML, ECMA-376): rows of texts and numbers written, and the
+ * Sheets of a workbook as spreadsheets have them (Office Open XML, ECMA-376): rows of texts and numbers written, and
+ * the
  * first sheet read. No package that does it runs on this PHP.
  *
  * @phpstan-type Row list<string|int|float|null>
@@ -47,11 +48,17 @@ class Workbook
         $zip->addFromString('_rels/.rels', self::xml('Relationships', self::PACKAGE.'/relationships',
             '<Relationship Id="rId1" Type="'.self::RELATION.'/officeDocument" Target="xl/workbook.xml"/>'));
         $zip->addFromString('xl/workbook.xml', self::xml('workbook', self::MAIN,
-            '<sheets>'.$each(fn (int $n, string $name) => '<sheet name="'.self::escaped(mb_substr((string) preg_replace('#[\\\\/?*\[\]:]#', ' ', $name), 0, 31))."\" sheetId=\"$n\" r:id=\"rId$n\"/>").'</sheets>',
+            '<sheets>'.$each(
+                fn (int $n, string $name) => '<sheet name="'.self::escaped(
+                    mb_substr((string) preg_replace('#[\\\\/?*\[\]:]#', ' ', $name), 0, 31),
+                )."\" sheetId=\"$n\" r:id=\"rId$n\"/>",
+            ).'</sheets>',
             ' xmlns:r="'.self::RELATION.'"'));
         $styles = count($sheets) + 1;
         $zip->addFromString('xl/_rels/workbook.xml.rels', self::xml('Relationships', self::PACKAGE.'/relationships',
-            $each(fn (int $n) => "<Relationship Id=\"rId$n\" Type=\"".self::RELATION."/worksheet\" Target=\"worksheets/sheet$n.xml\"/>").
+            $each(
+                fn (int $n) => "<Relationship Id=\"rId$n\" Type=\"".self::RELATION."/worksheet\" Target=\"worksheets/sheet$n.xml\"/>",
+            ).
             "<Relationship Id=\"rId$styles\" Type=\"".self::RELATION.'/styles" Target="styles.xml"/>'));
         $zip->addFromString('xl/styles.xml', self::xml('styleSheet', self::MAIN,
             '<fonts count="2"><font><sz val="11"/></font><font><b/><sz val="11"/></font></fonts>'.
@@ -128,7 +135,9 @@ class Workbook
                 $value = self::text($cell->getElementsByTagName('v')->item(0) ?? $cell);
                 $cells[$at] = $cell->getAttribute('t') === 's' ? $shared[(int) $value] ?? '' : $value;
             }
-            $rows[] = $cells === [] ? [] : array_map(fn (int $at) => $cells[$at] ?? '', range(0, max(array_keys($cells))));
+            $rows[] = $cells === []
+                ? []
+                : array_map(fn (int $at) => $cells[$at] ?? '', range(0, max(array_keys($cells))));
         }
 
         return $rows;
@@ -192,7 +201,11 @@ class Workbook
     /** Texts stay texts in a workbook: none is taken for a formula. */
     private static function escaped(string $text): string
     {
-        $clean = (string) preg_replace('/[^\x{9}\x{A}\x{D}\x{20}-\x{D7FF}\x{E000}-\x{FFFD}\x{10000}-\x{10FFFF}]/u', '', $text);
+        $clean = (string) preg_replace(
+            '/[^\x{9}\x{A}\x{D}\x{20}-\x{D7FF}\x{E000}-\x{FFFD}\x{10000}-\x{10FFFF}]/u',
+            '',
+            $text,
+        );
 
         return htmlspecialchars($clean, ENT_QUOTES | ENT_XML1);
     }

@@ -14,7 +14,11 @@ use OddSpark\Marking\Hint;
 /** Works out a hint from all that was seen up to the moment at which it was asked for. */
 class GiveHint implements Work
 {
-    public function __construct(private readonly Plans $plans, private readonly Attempts $attempts, private readonly Following $following) {}
+    public function __construct(
+        private readonly Plans $plans,
+        private readonly Attempts $attempts,
+        private readonly Following $following,
+    ) {}
 
     public function do(Task $task): ?array
     {
@@ -32,7 +36,9 @@ class GiveHint implements Work
             }
         }
         $outcome = $entry->outcome;
-        $outcome['seen'] = ['hint' => (new Hint($this->plans->ofAssignment($assignment)))->of($entry->act['grade'], $tracker)];
+        $outcome['seen'] = [
+            'hint' => (new Hint($this->plans->ofAssignment($assignment)))->of($entry->act['grade'], $tracker),
+        ];
         unset($outcome['waits']);
         $entry->update(['outcome' => $outcome]);
 

@@ -86,7 +86,9 @@ class GiveJob implements Work
                     $with['window'] ?? [], // of a task of before there were any
                 ),
             );
-            $job->update(['pool' => $pool, 'after_id' => $with['after'] ?? null, 'after_mark' => $with['after_mark'] ?? null]);
+            $job->update(
+                ['pool' => $pool, 'after_id' => $with['after'] ?? null, 'after_mark' => $with['after_mark'] ?? null],
+            );
             $jobs[] = $job;
         }
 

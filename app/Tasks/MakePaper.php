@@ -34,7 +34,9 @@ class MakePaper implements Work
     {
         try {
             $file = match (true) {
-                isset($task->payload['attempt']) => $this->debrief(Attempt::query()->findOrFail($task->payload['attempt'])),
+                isset($task->payload['attempt']) => $this->debrief(
+                    Attempt::query()->findOrFail($task->payload['attempt']),
+                ),
                 isset($task->payload['person']) => $this->record(
                     User::query()->findOrFail($task->payload['person']),
                     Course::query()->find($task->payload['course']),

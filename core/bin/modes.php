@@ -13,10 +13,10 @@ $page = __DIR__.'/../../docs/modes.md';
 $heading = <<<'MD'
     # Every way of failing
 
-    What each way of failing of each kind shows on a shipped model: what the customer says, what a look at the part, hands and
-    ears find that a sound one does not show, and the three readings that stand furthest from the sound appliance's (which
-    stands in brackets). A kind stands with the first model that has it. Written by `php core/bin/modes.php`; the tests
-    write two sections anew, `./spark check` all of them.
+    What each way of failing of each kind shows on a shipped model: what the customer says, what a look at the part,
+    hands and ears find that a sound one does not show, and the three readings that stand furthest from the sound
+    appliance's (which stands in brackets). A kind stands with the first model that has it. Written by `php
+    core/bin/modes.php`; the tests write two sections anew, `./spark check` all of them.
 
     MD;
 $parts = is_file($page) ? preg_split('/^(?=## )/m', (string) file_get_contents($page)) ?: [] : [];

@@ -79,7 +79,13 @@ final class ArchitectureTest extends TestCase
             ) {
                 $wrong[] = "$file: $m[0]";
             }
-            $doors = ['Appliance/DocumentFile.php', 'Appliance/Library.php', 'Appliance/Schema.php', 'Appliance/Stock.php', 'Words/Words.php'];
+            $doors = [
+                'Appliance/DocumentFile.php',
+                'Appliance/Library.php',
+                'Appliance/Schema.php',
+                'Appliance/Stock.php',
+                'Words/Words.php',
+            ];
             $doors[] = 'Run/Processes.php'; // how many processors there are, and how much memory is free
             if (
                 preg_match('/\b(file_get_contents|file_put_contents|fopen|is_file|glob)\s*\(/', $code) &&

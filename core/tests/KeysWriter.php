@@ -69,7 +69,11 @@ final class KeysWriter
                 $list = implode(', ', array_map(fn (string $k): string => "'$k'", $keys));
                 $lines .= strlen($list) < 90
                     ? "            '$what' => [$list],\n"
-                    : "            '$what' => [\n                ".wordwrap($list, 100, "\n                ").",\n            ],\n";
+                    : "            '$what' => [\n                ".wordwrap(
+                        $list,
+                        100,
+                        "\n                ",
+                    ).",\n            ],\n";
             }
             $lines .= "        ],\n";
         }
@@ -77,7 +81,9 @@ final class KeysWriter
         $outputs = '';
         $library = new Library();
         foreach ($library->tables() as $name) {
-            $all = array_unique(array_merge(...array_values(array_column($library->table($name)['states'], 'outputs'))));
+            $all = array_unique(
+                array_merge(...array_values(array_column($library->table($name)['states'], 'outputs'))),
+            );
             sort($all);
             $outputs .= "        '$name' => ['".implode("', '", $all)."'],\n";
         }

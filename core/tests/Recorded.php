@@ -215,7 +215,11 @@ final class Recorded
                         ['jump', 'from' => $own[0] ?? $part, 'to' => end($own) ?: $part],
                         ['tester', 'place' => $place((string) $part)],
                         ...array_map(
-                            fn (string $lever) => ['set', 'lever' => $lever, 'to' => $kind->settings[$lever]->ends()[0]],
+                            fn (string $lever) => [
+                                'set',
+                                'lever' => $lever,
+                                'to' => $kind->settings[$lever]->ends()[0],
+                            ],
                             array_keys($kind->settings),
                         ),
                     ] as $with

@@ -92,7 +92,16 @@ return new class() extends Migration {
     public function down(): void
     {
         foreach (
-            ['entries', 'attempts', 'assignment_user', 'assignments', 'appliances', 'course_user', 'courses', 'users'] as $table
+            [
+                'entries',
+                'attempts',
+                'assignment_user',
+                'assignments',
+                'appliances',
+                'course_user',
+                'courses',
+                'users',
+            ] as $table
         ) {
             Schema::dropIfExists($table);
         }

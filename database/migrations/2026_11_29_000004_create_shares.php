@@ -26,7 +26,10 @@ return new class() extends Migration {
         });
         DB::statement('UPDATE appliances a JOIN drafts d ON d.appliance_id = a.id SET a.user_id = d.user_id');
         foreach (['model' => 'drafts', 'kind' => 'part_kinds', 'rules' => 'rule_sets'] as $of => $table) {
-            $names = DB::table($table)->when($of === 'rules', fn ($q) => $q->whereNotNull('user_id'))->distinct()->pluck('name');
+            $names = DB::table($table)->when(
+                $of === 'rules',
+                fn ($q) => $q->whereNotNull('user_id'),
+            )->distinct()->pluck('name');
             foreach ($names as $name) {
                 DB::table('shares')->insert(['of' => $of, 'name' => $name, 'may' => 'edit']);
             }

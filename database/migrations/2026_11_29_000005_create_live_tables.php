@@ -32,7 +32,10 @@ return new class() extends Migration {
     public function down(): void
     {
         Schema::dropIfExists('attempt_events');
-        Schema::table('attempts', fn (Blueprint $table) => $table->dropColumn(['stopped_at', 'stopped_s', 'lost_s', 'hand_at', 'curve']));
+        Schema::table(
+            'attempts',
+            fn (Blueprint $table) => $table->dropColumn(['stopped_at', 'stopped_s', 'lost_s', 'hand_at', 'curve']),
+        );
         Schema::table('courses', fn (Blueprint $table) => $table->dropColumn('stopped_at'));
     }
 };

@@ -32,7 +32,10 @@ class ContestTest extends TestCase
 
     private function set(User $who, string $line, ?float $points): \Illuminate\Testing\TestResponse
     {
-        return $this->actingAs($who)->postJson("/attempts/{$this->attempt->id}/overrides", ['line' => $line, 'points' => $points, 'reason' => 'seen so']);
+        return $this->actingAs($who)->postJson(
+            "/attempts/{$this->attempt->id}/overrides",
+            ['line' => $line, 'points' => $points, 'reason' => 'seen so'],
+        );
     }
 
     private function total(): float
@@ -43,10 +46,15 @@ class ContestTest extends TestCase
     public function test_the_second_marker_sees_what_was_computed_and_not_what_the_first_set(): void
     {
         $computed = $this->total();
-        $line = collect($this->attempt->fresh()->mark['lines'])->first(fn ($l) => $l['weight'] >= 5 && $l['points'] < $l['weight'])['id'];
+        $line = collect($this->attempt->fresh()->mark['lines'])->first(
+            fn ($l) => $l['weight'] >= 5 && $l['points'] < $l['weight'],
+        )['id'];
         $this->set($this->instructor, $line, 1.5)->assertRedirect();
         $first = $this->total();
-        $contest = fn (User $who) => $this->actingAs($who)->postJson("/attempts/{$this->attempt->id}/contest", ['reason' => 'The trace was sound.']);
+        $contest = fn (User $who) => $this->actingAs($who)->postJson(
+            "/attempts/{$this->attempt->id}/contest",
+            ['reason' => 'The trace was sound.'],
+        );
         $contest($this->classmate)->assertNotFound();
         $contest($this->instructor)->assertNotFound();
         $contest($this->trainee)->assertRedirect();
@@ -68,10 +76,16 @@ class ContestTest extends TestCase
         $second = $this->total();
         $this->assertEqualsWithDelta($first + 2.5, $second, 0.11);
         $kept = $this->attempt->contests()->sole();
-        $this->assertSame([$first, $second, $this->assessor->id], [$kept->first_total, $kept->second_total, $kept->marker_id]);
+        $this->assertSame(
+            [$first, $second, $this->assessor->id],
+            [$kept->first_total, $kept->second_total, $kept->marker_id],
+        );
         $this->assertSame(2, $this->attempt->overrides()->count(), 'both are kept');
         $this->actingAs($this->trainee)->get($url)->assertInertia(fn (AssertableInertia $page) => $page
-            ->where('contest.first', fn ($t) => abs($t - $first) < 0.05)->where('contest.second', fn ($t) => abs($t - $second) < 0.05)
+            ->where('contest.first', fn ($t) => abs($t - $first) < 0.05)->where(
+                'contest.second',
+                fn ($t) => abs($t - $second) < 0.05,
+            )
             ->where('contest.open', false));
     }
 
@@ -79,7 +93,10 @@ class ContestTest extends TestCase
     {
         $line = $this->attempt->fresh()->mark['lines'][0];
         $this->set($this->assessor, $line['id'], 0.0)->assertRedirect();
-        $this->actingAs($this->trainee)->postJson("/attempts/{$this->attempt->id}/contest", ['reason' => 'No.'])->assertRedirect();
+        $this->actingAs($this->trainee)->postJson(
+            "/attempts/{$this->attempt->id}/contest",
+            ['reason' => 'No.'],
+        )->assertRedirect();
         $this->actingAs($this->assessor)->postJson("/attempts/{$this->attempt->id}/contest/finish")->assertNotFound();
         $colleague = User::factory()->instructor()->create();
         $this->course->staff()->attach($colleague->id, ['part' => 'teaches']);

@@ -57,7 +57,9 @@ class DemoTest extends TestCase
             ->create(['client_id' => 'more', 'tick' => 0, 'act' => [], 'outcome' => [], 'sentence' => '']);
         $this->artisan('demo:load', ['--would-lose' => true])->assertSuccessful(); // play
         $draft = Draft::query()->sole();
-        $step = $draft->steps()->create(['number' => 90, 'user_id' => $draft->user_id, 'words' => '', 'document' => '']);
+        $step = $draft->steps()->create(
+            ['number' => 90, 'user_id' => $draft->user_id, 'words' => '', 'document' => ''],
+        );
         $person = User::factory()->create();
         $this->artisan('demo:load', ['--would-lose' => true])
             ->expectsOutput('There is more here than demo data: 1 person, 1 edit of a model.')
@@ -80,7 +82,10 @@ class DemoTest extends TestCase
         }
         $weeks = Assignment::query()->where('title', 'like', '%week 1')->get();
         $this->assertTrue($weeks->every(fn (Assignment $a) => $a->closes_at?->isPast() === true));
-        $totals = Attempt::query()->whereIn('assignment_id', $weeks->modelKeys())->get()->map(fn (Attempt $a) => $a->mark['total']);
+        $totals = Attempt::query()->whereIn(
+            'assignment_id',
+            $weeks->modelKeys(),
+        )->get()->map(fn (Attempt $a) => $a->mark['total']);
         $this->assertGreaterThan(2, $totals->unique()->count(), 'people differ');
         User::factory()->create();
         $this->assertSame(['1 person'], DemoData::others());

@@ -161,10 +161,16 @@ class DraftGoesOutTest extends TestCase
         $this->edit(0, ['do' => 'place', 'kind' => 'fan-timer', 'at' => [200, 200]])->assertOk();
         $this->assertArrayHasKey('fan-timer', $this->draft->refresh()->content()['kinds']);
         $this->get('/kinds')->assertInertia(fn (AssertableInertia $page) => $page->component('Kinds')->has('kinds', 1));
-        $this->postJson('/kinds', ['primitives' => ['coil' => ['type' => 'coil', 'between' => ['W', 'C'], 'ohm' => 1]]] + $kind)
+        $this->postJson(
+            '/kinds',
+            ['primitives' => ['coil' => ['type' => 'coil', 'between' => ['W', 'C'], 'ohm' => 1]]] + $kind,
+        )
             ->assertUnprocessable()
             ->assertJsonPath('message', 'A "coil" needs "drop_out_ms".');
-        $this->postJson('/kinds', array_replace_recursive($kind, ['primitives' => ['coil' => ['between' => ['W', 'moon']]]]))
+        $this->postJson(
+            '/kinds',
+            array_replace_recursive($kind, ['primitives' => ['coil' => ['between' => ['W', 'moon']]]]),
+        )
             ->assertUnprocessable()
             ->assertJsonPath('message', '"coil" goes to "moon", which is no terminal of it; there are W, C, L, F.');
         $this->postJson('/kinds', ['name' => 'limit switch'] + $kind)->assertUnprocessable();

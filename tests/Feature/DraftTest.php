@@ -166,7 +166,14 @@ class DraftTest extends TestCase
         $this->post('/drafts', ['model' => 'furnace-80', 'title' => 'Mine']);
         $draft = Draft::query()->where('name', 'mine')->sole();
         $this->getJson("/drafts/$draft->id/readings")->assertOk()->assertJsonPath('readings', []);
-        $row = ['visit' => 'cold', 'at_s' => 60, 'mode' => 'vac', 'red' => 'valve.MV', 'black' => 'valve.MVC', 'least' => 22];
+        $row = [
+            'visit' => 'cold',
+            'at_s' => 60,
+            'mode' => 'vac',
+            'red' => 'valve.MV',
+            'black' => 'valve.MVC',
+            'least' => 22,
+        ];
         $this->edited($draft, ['do' => 'set', 'path' => '/readings/-', 'value' => $row]);
         $this->getJson("/drafts/$draft->id/readings")->assertOk()->assertJsonPath('readings.0.holds', true);
         $this->edited($draft, ['do' => 'remove', 'wires' => [$this->wireTo($draft, 'valve.MV')]]);

@@ -61,7 +61,7 @@ class DraftsAtRandomTest extends TestCase
      * Random edits through the site: what the database holds, what the file says, and what comes of taking that file in
      * again are one text.
      */
-    public function test_random_edits_come_back_the_same_through_database_and_file_and_undo_ends_at_the_first_byte(): void
+    public function test_random_edits_come_back_through_database_and_file_and_undo_ends_at_the_first_byte(): void
     {
         $first = $this->draft->document;
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937(23));

@@ -48,7 +48,11 @@ class GivenTest extends TestCase
         [$one, $two] = [$this->trainee->assignments()->sole(), $this->classmate->assignments()->sole()];
         $this->assertNotSame($one->fault, $two->fault);
 
-        $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->has('jobs', 1)->where('jobs.0.given', 2)->where('jobs.0.faults', 3));
+        $this->get('/')->assertInertia(
+            fn (
+                AssertableInertia $page,
+            ) => $page->has('jobs', 1)->where('jobs.0.given', 2)->where('jobs.0.faults', 3),
+        );
         $this->get("/jobs/{$jobs[0]->id}")->assertInertia(fn (AssertableInertia $page) => $page->has('pool', 3));
         $this->postJson("/jobs/{$jobs[0]->id}/window", ['minutes' => 40])->assertRedirect();
         $this->assertSame([40, 40, 40], Assignment::query()->whereNotNull('pool')->pluck('minutes')->all());
@@ -94,52 +98,90 @@ class GivenTest extends TestCase
         $this->request(['title' => 'Second', 'after' => $before->id, 'after_mark' => 70])->assertRedirect();
         $second = Assignment::query()->where('title', 'Second')->sole();
         $begin = fn () => $this->actingAs($this->trainee)->post("/jobs/$second->id/attempt");
-        $refused = fn () => $begin()->assertRedirect('/')->assertSessionHas('flash', '“Second” opens once you have passed “A job” with 70 or more.');
+        $refused = fn () => $begin()->assertRedirect('/')->assertSessionHas(
+            'flash',
+            '“Second” opens once you have passed “A job” with 70 or more.',
+        );
         $refused();
         $attempt = $this->begin($before);
         $this->act($attempt, 'hand_back', 0)->assertOk();
         $refused();
         foreach ([[true, 69.0, false], [false, 80.0, false], [true, 70.0, true]] as [$passed, $total, $opens]) {
-            DB::table('attempts')->where('id', $attempt->id)->update(['mark' => json_encode(['passed' => $passed, 'total' => $total] + $attempt->fresh()->mark)]);
+            DB::table('attempts')->where('id', $attempt->id)->update(
+                ['mark' => json_encode(['passed' => $passed, 'total' => $total] + $attempt->fresh()->mark)],
+            );
             $opens ? $begin()->assertRedirect('/attempts/'.Attempt::query()->max('id')) : $refused();
         }
-        $this->request(['title' => 'Third', 'after' => Assignment::query()->max('id') + 9])->assertJsonValidationErrorFor('after');
+        $this->request(
+            ['title' => 'Third', 'after' => Assignment::query()->max('id') + 9],
+        )->assertJsonValidationErrorFor('after');
     }
 
     public function test_a_plan_is_given_again_to_another_class_moved_by_days_and_in_its_order(): void
     {
         $first = $this->give();
         $first->update(['opens_at' => '2026-10-05 08:00:00', 'closes_at' => '2026-10-09 16:00:00']);
-        $this->request(['title' => 'Second', 'pool' => [self::POOL[1]], 'after' => $first->id, 'opens_at' => '2026-10-12T08:00:00Z'])->assertRedirect();
+        $this->request(
+            [
+                'title' => 'Second',
+                'pool' => [self::POOL[1]],
+                'after' => $first->id,
+                'opens_at' => '2026-10-12T08:00:00Z',
+            ],
+        )->assertRedirect();
         $other = Course::factory()->create(['instructor_id' => $this->instructor->id]);
         $other->trainees()->attach(User::factory(4)->create());
-        $this->post("/courses/{$this->course->id}/plan", ['to' => $other->id, 'starts_on' => '2027-01-11'])->assertRedirect("/courses/$other->id/plan");
+        $this->post(
+            "/courses/{$this->course->id}/plan",
+            ['to' => $other->id, 'starts_on' => '2027-01-11'],
+        )->assertRedirect("/courses/$other->id/plan");
         $made = Assignment::query()->where('course_id', $other->id)->orderBy('id')->get();
-        $this->assertSame(['2027-01-11 08:00:00', '2027-01-18 08:00:00', '2027-01-18 08:00:00'], $made->map(fn ($a) => (string) $a->opens_at)->all());
+        $this->assertSame(
+            ['2027-01-11 08:00:00', '2027-01-18 08:00:00', '2027-01-18 08:00:00'],
+            $made->map(fn ($a) => (string) $a->opens_at)->all(),
+        );
         $this->assertSame('2027-01-15 16:00:00', (string) $made[0]->closes_at);
         $this->assertSame([null, $made[0]->id, $made[0]->id], $made->pluck('after_id')->all());
         $this->assertSame([4, 2, 2], $made->map(fn ($a) => $a->trainees()->count())->all());
         $this->assertNotSame($first->seed, $made[0]->seed);
-        $this->get("/courses/$other->id/plan")->assertInertia(fn (AssertableInertia $page) => $page->component('Plan')->has('jobs', 2));
-        $this->post("/jobs/$first->id/copy", ['course' => $other->id])->assertRedirect('/jobs/'.Assignment::query()->max('id'));
+        $this->get("/courses/$other->id/plan")->assertInertia(
+            fn (AssertableInertia $page) => $page->component('Plan')->has('jobs', 2),
+        );
+        $this->post(
+            "/jobs/$first->id/copy",
+            ['course' => $other->id],
+        )->assertRedirect('/jobs/'.Assignment::query()->max('id'));
         $this->post("/jobs/$first->id/copy", ['course' => Course::factory()->create()->id])->assertNotFound();
     }
 
     public function test_the_free_bench_is_for_ones_own_eyes_and_open_only_where_it_was_opened(): void
     {
         $model = $this->furnace();
-        $practise = fn (User $user, string $fault = 'drawn') => $this->actingAs($user)->post("/courses/{$this->course->id}/free/$model->id", ['fault' => $fault]);
+        $practise = fn (User $user, string $fault = 'drawn') => $this->actingAs($user)->post(
+            "/courses/{$this->course->id}/free/$model->id",
+            ['fault' => $fault],
+        );
         $practise($this->trainee)->assertNotFound();
-        $this->actingAs($this->instructor)->post("/models/$model->id/free", ['course' => $this->course->id, 'open' => true])->assertRedirect();
-        $this->post("/models/$model->id/free", ['course' => Course::factory()->create()->id, 'open' => true])->assertNotFound();
+        $this->actingAs($this->instructor)->post(
+            "/models/$model->id/free",
+            ['course' => $this->course->id, 'open' => true],
+        )->assertRedirect();
+        $this->post(
+            "/models/$model->id/free",
+            ['course' => Course::factory()->create()->id, 'open' => true],
+        )->assertNotFound();
         $practise(User::factory()->create())->assertNotFound();
-        $practise($this->trainee)->assertRedirect('/attempts/'.Attempt::query()->where('user_id', $this->trainee->id)->sole()->id);
+        $practise($this->trainee)->assertRedirect(
+            '/attempts/'.Attempt::query()->where('user_id', $this->trainee->id)->sole()->id,
+        );
         $attempt = Attempt::query()->where('user_id', $this->trainee->id)->sole();
         $this->assertSame(AssignmentKind::Free, $attempt->assignment->kind);
         $this->act($attempt, 'hand_back', 0)->assertOk();
         $this->assertNotNull($attempt->fresh()->mark);
         $this->get("/attempts/$attempt->id/debrief")->assertOk();
-        $csv = $this->actingAs($this->instructor)->get("/courses/{$this->course->id}/marks.csv")->assertOk()->getContent();
+        $csv = $this->actingAs($this->instructor)->get(
+            "/courses/{$this->course->id}/marks.csv",
+        )->assertOk()->getContent();
         $this->assertStringNotContainsString($this->trainee->name, $csv);
         $this->assertSame([], PreviewRules::last($this->instructor));
         $practise($this->trainee, 'healthy')->assertRedirect();
@@ -150,11 +192,19 @@ class GivenTest extends TestCase
         for ($i = 0; $i < 12; $i++) {
             $practise($this->trainee)->assertRedirect();
         }
-        $this->assertSame(10, $this->trainee->assignments()->where('kind', AssignmentKind::Free)->count(), 'the last are kept');
+        $this->assertSame(
+            10,
+            $this->trainee->assignments()->where('kind', AssignmentKind::Free)->count(),
+            'the last are kept',
+        );
         $attempt = Attempt::query()->where('user_id', $this->trainee->id)->latest('id')->first();
         $this->act($attempt, 'hand_back', 0)->assertOk();
-        $this->actingAs($this->instructor)->get('/')->assertInertia(fn (AssertableInertia $page) => $page->has('jobs', 0));
-        $this->get("/courses/{$this->course->id}/record")->assertInertia(fn (AssertableInertia $page) => $page->has('jobs', 0));
+        $this->actingAs($this->instructor)->get('/')->assertInertia(
+            fn (AssertableInertia $page) => $page->has('jobs', 0),
+        );
+        $this->get("/courses/{$this->course->id}/record")->assertInertia(
+            fn (AssertableInertia $page) => $page->has('jobs', 0),
+        );
         $this->actingAs($this->instructor)->get("/attempts/$attempt->id/debrief")->assertNotFound();
         $this->get("/jobs/$attempt->assignment_id")->assertNotFound();
     }
@@ -165,6 +215,8 @@ class GivenTest extends TestCase
         $job = Assignment::query()->sole();
         $this->actingAs($this->trainee)->post("/jobs/$job->id/attempt")->assertNotFound();
         $this->actingAs($this->instructor)->post("/jobs/$job->id/attempt")->assertRedirect();
-        $this->get("/courses/{$this->course->id}/record")->assertInertia(fn (AssertableInertia $page) => $page->has('jobs', 0));
+        $this->get("/courses/{$this->course->id}/record")->assertInertia(
+            fn (AssertableInertia $page) => $page->has('jobs', 0),
+        );
     }
 }

@@ -27,7 +27,9 @@ class JobTemplateTest extends TestCase
 
     public function test_a_job_is_kept_found_with_its_model_written_over_by_its_title_and_taken_out(): void
     {
-        $this->actingAs($this->instructor)->post($this->kept(), $this->job())->assertRedirect("/models/{$this->furnace->id}");
+        $this->actingAs($this->instructor)->post($this->kept(), $this->job())->assertRedirect(
+            "/models/{$this->furnace->id}",
+        );
         $this->post($this->kept(), ['minutes' => 30] + $this->job())->assertRedirect();
         $template = JobTemplate::query()->sole();
         $this->get("/models/{$this->furnace->id}")->assertInertia(fn ($page) => $page
@@ -53,7 +55,10 @@ class JobTemplateTest extends TestCase
         $this->actingAs($other)->get("/models/{$this->furnace->id}")->assertInertia(fn ($page) => $page
             ->where('templates.0.by', $this->instructor->name)->where('templates.0.may_change', false)->where('templates.0.shares', [])->etc());
         $this->delete($this->kept()."/$template->id")->assertNotFound();
-        $this->post('/shares', ['of' => 'template', 'name' => $template->name, 'course' => null, 'may' => 'edit'])->assertNotFound();
+        $this->post(
+            '/shares',
+            ['of' => 'template', 'name' => $template->name, 'course' => null, 'may' => 'edit'],
+        )->assertNotFound();
         $share('edit');
         $this->actingAs($other)->delete($this->kept()."/$template->id")->assertRedirect();
         $this->assertSame(0, JobTemplate::query()->count());
@@ -65,7 +70,10 @@ class JobTemplateTest extends TestCase
             'fault' => 'limit:melted', 'visit' => 'noon', 'kind' => 'free', 'title' => '', 'rules' => 999_999,
             'minutes' => 0, 'pool' => ['limit:melted'], 'complaint' => '',
         ] as $field => $wrong) {
-            $this->actingAs($this->instructor)->post($this->kept(), [$field => $wrong] + $this->job())->assertSessionHasErrors();
+            $this->actingAs($this->instructor)->post(
+                $this->kept(),
+                [$field => $wrong] + $this->job(),
+            )->assertSessionHasErrors();
         }
         $this->assertSame(0, JobTemplate::query()->count());
     }
@@ -87,7 +95,9 @@ class JobTemplateTest extends TestCase
     private function job(): array
     {
         return [
-            'title' => 'Second week', 'fault' => 'limit:stuck-open', 'pool' => ['igniter:cracked'], 'visit' => 'cold', 'kind' => 'practice',
+            'title' => 'Second week', 'fault' => 'limit:stuck-open', 'pool' => [
+                'igniter:cracked',
+            ], 'visit' => 'cold', 'kind' => 'practice',
             'complaint' => 'It blows cold air all day.', 'low_battery' => false, 'worn_leads' => true, 'stops' => false,
             'rules' => RuleSet::query()->where('name', 'journeyman')->value('id'),
         ];

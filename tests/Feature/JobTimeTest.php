@@ -50,7 +50,9 @@ class JobTimeTest extends TestCase
                 ->where('jobs.0.opens_at', $this->job->opens_at->toIso8601String())
                 ->where('jobs.0.can_begin', false),
         );
-        $this->actingAs($this->instructor)->post("/jobs/{$this->job->id}/attempt")->assertRedirectContains('/attempts/');
+        $this->actingAs($this->instructor)->post(
+            "/jobs/{$this->job->id}/attempt",
+        )->assertRedirectContains('/attempts/');
         $this->travel(3)->hours();
         $this->start();
         $this->assertNull($this->attempt());
@@ -109,7 +111,10 @@ class JobTimeTest extends TestCase
         $this->assertTrue(JobClock::isOver($this->job->attempts()->where('user_id', $this->classmate->id)->sole()));
         $stranger = User::factory()->create();
         $this->postJson("/jobs/{$this->job->id}/trainees/$stranger->id/extra", ['minutes' => 5])->assertNotFound();
-        $this->postJson("/jobs/{$this->job->id}/trainees/{$this->trainee->id}/extra", ['minutes' => -5])->assertUnprocessable();
+        $this->postJson(
+            "/jobs/{$this->job->id}/trainees/{$this->trainee->id}/extra",
+            ['minutes' => -5],
+        )->assertUnprocessable();
     }
 
     public function test_it_is_given_once_more_and_what_was_done_is_kept_aside(): void

@@ -52,8 +52,12 @@ class LabTest extends TestCase
     public function test_what_is_wrong_with_a_reading_is_said_and_nothing_is_noted(): void
     {
         foreach ([
-            ['date' => '2026-02-30'], ['visit' => 'noon'], ['mode' => 'psi'], ['red' => 'igniter.7'], ['fault' => 'moon:gone'],
-            ['value' => 'much'], ['at_s' => -1], ['tap' => 'moon'], ['mode' => 'ua'], ['unit' => ''], ['value' => '1e999'],
+            [
+                'date' => '2026-02-30',
+            ], ['visit' => 'noon'], ['mode' => 'psi'], ['red' => 'igniter.7'], ['fault' => 'moon:gone'],
+            ['value' => 'much'], ['at_s' => -1], ['tap' => 'moon'], ['mode' => 'ua'], ['unit' => ''], [
+                'value' => '1e999',
+            ],
         ] as $wrong) {
             $answer = $this->actingAs($this->instructor)->post($this->book(), $wrong + self::IGNITER);
             $answer->assertSessionHasErrors();
@@ -65,7 +69,10 @@ class LabTest extends TestCase
     {
         $head = "unit,date,visit,at_s,tap,value,by\n";
         $good = "bay 4,2026-11-02,cold,120,manifold,3.2,Group B\nbay 4,2026-11-02,cold,120,supply-duct,\"98,5\",Group B\n";
-        $answer = $this->actingAs($this->instructor)->post($this->book().'/file', ['csv' => $head.$good."bay 4,2026-11-02,cold,120,chimney,1,x\n"]);
+        $answer = $this->actingAs($this->instructor)->post(
+            $this->book().'/file',
+            ['csv' => $head.$good."bay 4,2026-11-02,cold,120,chimney,1,x\n"],
+        );
         $this->assertStringStartsWith('Line 4: There is no tap "chimney"', $this->said($answer, 'tap'));
         $this->assertSame(0, LabReading::query()->count());
         $this->post($this->book().'/file', ['csv' => $head.$good])->assertRedirect($this->book());
@@ -79,7 +86,11 @@ class LabTest extends TestCase
     public function test_a_model_is_fitted_to_a_unit_and_kept_as_ones_own(): void
     {
         $this->actingAs($this->instructor);
-        foreach ([self::IGNITER, ['tap' => 'manifold', 'at_s' => 120, 'value' => 3.15] + self::IGNITER, ['unit' => 'bay 5', 'value' => 58] + self::IGNITER] as $reading) {
+        foreach ([
+            self::IGNITER,
+            ['tap' => 'manifold', 'at_s' => 120, 'value' => 3.15] + self::IGNITER,
+            ['unit' => 'bay 5', 'value' => 58] + self::IGNITER,
+        ] as $reading) {
             $this->post($this->book(), $reading)->assertRedirect($this->book());
         }
         $fit = $this->postJson($this->book().'/fit', ['unit' => 'bay 4'])->assertOk()->json();

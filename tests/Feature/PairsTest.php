@@ -44,7 +44,11 @@ class PairsTest extends TestCase
         $attempt = $this->begin($this->give());
         $this->act($attempt, 'hand_back', 1)->assertOk();
         $this->postJson("/attempts/$attempt->id/pairs")->assertOk()->assertJsonPath('share', 0);
-        $this->assertSame('waiting', Task::find('pairs', "attempt:$attempt->id")->state->value, 'his mark is at work first');
+        $this->assertSame(
+            'waiting',
+            Task::find('pairs', "attempt:$attempt->id")->state->value,
+            'his mark is at work first',
+        );
         Task::find('mark', "attempt:$attempt->id")->update(['state' => 'running']);
         Task::find('mark', "attempt:$attempt->id")->finish(null);
         $pairs = Task::find('pairs', "attempt:$attempt->id");

@@ -76,10 +76,15 @@ class PaperTest extends TestCase
         }
         // signed anew by somebody else, with his key in it
         $pair = sodium_crypto_sign_keypair();
-        $bytes = json_encode($paper['paper'], JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
+        $bytes = json_encode(
+            $paper['paper'],
+            JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION,
+        );
         $forged = [
             'key' => sodium_bin2hex(sodium_crypto_sign_publickey($pair)),
-            'signature' => sodium_bin2hex(sodium_crypto_sign_detached((string) $bytes, sodium_crypto_sign_secretkey($pair))),
+            'signature' => sodium_bin2hex(
+                sodium_crypto_sign_detached((string) $bytes, sodium_crypto_sign_secretkey($pair)),
+            ),
         ] + $paper;
         $this->assertStringContainsString('another key', (string) ExamPaper::fault((string) json_encode($forged)));
         $this->assertNull(ExamPaper::fault((string) json_encode($forged, JSON_PRESERVE_ZERO_FRACTION), $forged['key']));

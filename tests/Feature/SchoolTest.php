@@ -39,13 +39,18 @@ class SchoolTest extends TestCase
         Mail::assertNothingQueued();
         config(['spark.mail' => true]);
         $this->postJson('/school/people', ['mail' => 'linden@school.example'] + $who)->assertOk();
-        Mail::assertQueued(AccessMail::class, fn (AccessMail $mail) => $mail->hasTo('linden@school.example') && str_contains($mail->render(), '/link/'));
+        Mail::assertQueued(
+            AccessMail::class,
+            fn (AccessMail $mail) => $mail->hasTo('linden@school.example') && str_contains($mail->render(), '/link/'),
+        );
         $this->postJson('/school/people', $who)->assertUnprocessable();
         auth()->logout();
         $this->flushSession();
         $this->post($link, ['password' => 'seven grey herons'])->assertRedirect();
         $this->get('/')->assertRedirect('/assess');
-        $this->get('/assess')->assertInertia(fn (AssertableInertia $page) => $page->component('Assess')->has('courses', 0));
+        $this->get('/assess')->assertInertia(
+            fn (AssertableInertia $page) => $page->component('Assess')->has('courses', 0),
+        );
     }
 
     public function test_a_forgotten_password_is_mailed_and_nobody_learns_who_has_an_account(): void
@@ -67,13 +72,22 @@ class SchoolTest extends TestCase
 
     public function test_roles_change_but_the_last_administrator_stays(): void
     {
-        $this->postJson("/school/people/{$this->administrator->id}/role", ['role' => 'instructor'])->assertUnprocessable();
+        $this->postJson(
+            "/school/people/{$this->administrator->id}/role",
+            ['role' => 'instructor'],
+        )->assertUnprocessable();
         $this->postJson("/school/people/{$this->administrator->id}/closed", ['closed' => true])->assertUnprocessable();
         $other = User::factory()->instructor()->create();
         $this->post("/school/people/$other->id/role", ['role' => 'administrator'])->assertSessionHasNoErrors();
-        $this->post("/school/people/{$this->administrator->id}/role", ['role' => 'instructor'])->assertSessionHasNoErrors();
+        $this->post(
+            "/school/people/{$this->administrator->id}/role",
+            ['role' => 'instructor'],
+        )->assertSessionHasNoErrors();
         $this->actingAs($this->administrator->fresh())->get('/school')->assertNotFound();
-        $this->actingAs($other->fresh())->postJson("/school/people/{$this->instructor->id}/role", ['role' => 'assessor'])
+        $this->actingAs($other->fresh())->postJson(
+            "/school/people/{$this->instructor->id}/role",
+            ['role' => 'assessor'],
+        )
             ->assertUnprocessable(); // leads a class
         $this->postJson("/school/people/{$this->trainee->id}/role", ['role' => 'instructor'])->assertUnprocessable();
     }
@@ -82,7 +96,10 @@ class SchoolTest extends TestCase
     {
         $this->post("/school/people/{$this->trainee->id}/closed", ['closed' => true])->assertSessionHasNoErrors();
         $this->actingAs($this->trainee->fresh())->get('/')->assertRedirect('/login');
-        $this->post('/login', ['email' => $this->trainee->email, 'password' => 'copper-lamp'])->assertSessionHasErrors('email');
+        $this->post(
+            '/login',
+            ['email' => $this->trainee->email, 'password' => 'copper-lamp'],
+        )->assertSessionHasErrors('email');
         $this->assertGuest();
         $this->actingAs($this->administrator)->withSession(['confirmed_at' => time()])
             ->post("/school/people/{$this->trainee->id}/closed", ['closed' => false]);
@@ -127,8 +144,12 @@ class SchoolTest extends TestCase
 
     public function test_names_go_when_their_time_is_over(): void
     {
-        DB::table('users')->where('id', $this->trainee->id)->update(['seen_at' => now()->subMonths(20), 'created_at' => now()->subYears(3)]);
-        DB::table('users')->where('id', $this->classmate->id)->update(['seen_at' => now()->subMonths(5), 'created_at' => now()->subYears(3)]);
+        DB::table('users')->where('id', $this->trainee->id)->update(
+            ['seen_at' => now()->subMonths(20), 'created_at' => now()->subYears(3)],
+        );
+        DB::table('users')->where('id', $this->classmate->id)->update(
+            ['seen_at' => now()->subMonths(5), 'created_at' => now()->subYears(3)],
+        );
         $this->assertSame(1, Persons::forgetOld(12));
         $this->assertStringStartsWith('Former trainee', $this->trainee->fresh()->name);
         $this->assertSame($this->classmate->name, $this->classmate->fresh()->name);
@@ -155,7 +176,12 @@ class SchoolTest extends TestCase
         $this->withSession(['seen_at' => time() - 19 * 60])->get('/people')->assertOk();
         $this->withSession(['seen_at' => time() - 21 * 60])->get('/people')->assertRedirect('/login');
         $this->assertGuest();
-        $this->get('/login')->assertInertia(fn (AssertableInertia $page) => $page->where('flash', 'You were signed out, since nothing was done for 20 minutes.'));
+        $this->get('/login')->assertInertia(
+            fn (AssertableInertia $page) => $page->where(
+                'flash',
+                'You were signed out, since nothing was done for 20 minutes.',
+            ),
+        );
     }
 
     public function test_whoever_is_signed_in_for_half_a_day_signs_in_again_and_both_are_in_the_audit_log(): void
@@ -177,9 +203,15 @@ class SchoolTest extends TestCase
     {
         Mail::fake();
         config(['spark.mail' => true]);
-        $this->actingAs($this->trainee)->post('/account/password', ['current_password' => 'copper-lamp', 'password' => 'seven grey herons'])
+        $this->actingAs($this->trainee)->post(
+            '/account/password',
+            ['current_password' => 'copper-lamp', 'password' => 'seven grey herons'],
+        )
             ->assertSessionHasNoErrors();
-        Mail::assertQueued(ChangeMail::class, fn (ChangeMail $mail) => str_contains($mail->render(), 'Your password was changed.'));
+        Mail::assertQueued(
+            ChangeMail::class,
+            fn (ChangeMail $mail) => str_contains($mail->render(), 'Your password was changed.'),
+        );
     }
 
     public function test_the_audit_log_is_read_and_exported_with_numbers_and_no_names(): void
@@ -189,7 +221,9 @@ class SchoolTest extends TestCase
         $this->assertStringContainsString('close account', $csv);
         $this->assertStringNotContainsString($this->trainee->name, $csv);
         $this->assertStringNotContainsString($this->trainee->email, $csv);
-        $this->get('/school')->assertInertia(fn (AssertableInertia $page) => $page->where('audit.0.act', 'export audit log'));
+        $this->get('/school')->assertInertia(
+            fn (AssertableInertia $page) => $page->where('audit.0.act', 'export audit log'),
+        );
     }
 
     public function test_a_colleague_teaches_and_an_assessor_marks_in_the_class_and_nothing_else(): void
@@ -199,7 +233,9 @@ class SchoolTest extends TestCase
         $job = $this->give();
         $attempt = $this->begin($job);
         $this->act($attempt, 'hand_back', 0)->assertOk();
-        $add = fn (User $user, string $part) => $this->actingAs($this->instructor)->withSession(['confirmed_at' => time()])
+        $add = fn (User $user, string $part) => $this->actingAs($this->instructor)->withSession(
+            ['confirmed_at' => time()],
+        )
             ->postJson("/courses/{$this->course->id}/staff", ['user' => $user->id, 'part' => $part]);
         $add($assessor, 'teaches')->assertUnprocessable();
         $add($this->trainee, 'marks')->assertNotFound();
@@ -209,7 +245,10 @@ class SchoolTest extends TestCase
             $this->actingAs($who)->get("/jobs/$job->id")->assertOk();
             $this->get("/courses/{$this->course->id}/record")->assertOk();
             $this->get("/attempts/$attempt->id/debrief")->assertOk();
-            $this->postJson("/attempts/$attempt->id/overrides", ['line' => 'none', 'points' => 0, 'reason' => 'x'])->assertUnprocessable();
+            $this->postJson(
+                "/attempts/$attempt->id/overrides",
+                ['line' => 'none', 'points' => 0, 'reason' => 'x'],
+            )->assertUnprocessable();
         }
         $this->actingAs($colleague)->postJson("/jobs/$job->id/window", [])->assertRedirect();
         $this->postJson("/courses/{$this->course->id}/staff", [])->assertNotFound();
@@ -218,7 +257,9 @@ class SchoolTest extends TestCase
         $this->get('/models')->assertNotFound();
         $this->get('/people')->assertNotFound();
         $this->post("/jobs/$job->id/attempt")->assertNotFound();
-        $this->actingAs($this->instructor)->delete("/courses/{$this->course->id}/staff/$assessor->id")->assertRedirect('/people');
+        $this->actingAs($this->instructor)->delete(
+            "/courses/{$this->course->id}/staff/$assessor->id",
+        )->assertRedirect('/people');
         $this->actingAs($assessor)->get("/jobs/$job->id")->assertNotFound();
     }
 }

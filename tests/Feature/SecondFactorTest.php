@@ -45,11 +45,19 @@ class SecondFactorTest extends TestCase
         $now = 1_800_000_000;
         $step = intdiv($now, 30);
         foreach ([-2 => false, -1 => true, 0 => true, 1 => true, 2 => false] as $off => $good) {
-            $this->assertSame($good, Totp::step($key, Totp::code($key, $step + $off), 0, $now) !== null, "$off steps off");
+            $this->assertSame(
+                $good,
+                Totp::step($key, Totp::code($key, $step + $off), 0, $now) !== null,
+                "$off steps off",
+            );
         }
         $this->assertNull(Totp::step($key, Totp::code($key, $step), $step, $now), 'used already');
         $this->assertNull(Totp::step($key, '', 0, $now));
-        $this->assertSame($step, Totp::step($key, wordwrap(Totp::code($key, $step), 3, ' ', true), 0, $now), 'as it is shown');
+        $this->assertSame(
+            $step,
+            Totp::step($key, wordwrap(Totp::code($key, $step), 3, ' ', true), 0, $now),
+            'as it is shown',
+        );
     }
 
     public function test_set_up_and_then_asked_for_after_the_password(): void
@@ -62,7 +70,9 @@ class SecondFactorTest extends TestCase
         $this->post('/login', ['email' => $user->email, 'password' => self::PASSWORD])->assertRedirect('/login/second');
         $this->assertGuest();
         $this->get('/people')->assertRedirect('/login');
-        $this->get('/login/second')->assertOk()->assertInertia(fn (AssertableInertia $page) => $page->component('SecondFactor'));
+        $this->get('/login/second')->assertOk()->assertInertia(
+            fn (AssertableInertia $page) => $page->component('SecondFactor'),
+        );
         $this->post('/login/second', ['code' => '000000'])->assertSessionHasErrors('code');
         $this->assertGuest();
         $this->travel(1)->minutes();
@@ -72,7 +82,8 @@ class SecondFactorTest extends TestCase
         $this->flushSession();
 
         $this->post('/login', ['email' => $user->email, 'password' => self::PASSWORD]);
-        $this->post('/login/second', ['code' => $this->code($key)])->assertSessionHasErrors('code'); // seen over a shoulder
+        // seen over a shoulder
+        $this->post('/login/second', ['code' => $this->code($key)])->assertSessionHasErrors('code');
         $this->post('/login/second', ['code' => strtoupper($codes[3])])->assertRedirect();
         $this->assertAuthenticatedAs($user);
         auth()->logout();
@@ -131,7 +142,10 @@ class SecondFactorTest extends TestCase
         $this->postJson('/account/second-factor')->assertNotFound();
         $this->flushSession();
         $this->actingAs(User::factory()->instructor()->create());
-        $this->postJson('/account/second-factor')->assertStatus(423)->assertJsonPath('message', 'Enter your password again for this.');
+        $this->postJson('/account/second-factor')->assertStatus(423)->assertJsonPath(
+            'message',
+            'Enter your password again for this.',
+        );
         $this->postJson('/account/confirm', ['current_password' => 'wrong'])->assertUnprocessable();
         $this->postJson('/account/second-factor')->assertStatus(423);
         $this->postJson('/account/confirm', ['current_password' => self::PASSWORD])->assertOk();
@@ -146,7 +160,10 @@ class SecondFactorTest extends TestCase
         $key = $this->postJson('/account/second-factor')->assertOk()->json('key');
         $this->postJson('/account/second-factor/prove', ['code' => '12'])->assertUnprocessable();
         $this->assertNull($user->fresh()->totp_since, 'not before it is proved');
-        $codes = $this->postJson('/account/second-factor/prove', ['code' => $this->code($key)])->assertOk()->json('codes');
+        $codes = $this->postJson(
+            '/account/second-factor/prove',
+            ['code' => $this->code($key)],
+        )->assertOk()->json('codes');
         $this->assertNotNull($user->fresh()->totp_since);
 
         return [$key, $codes];

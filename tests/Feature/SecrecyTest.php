@@ -76,7 +76,11 @@ class SecrecyTest extends TestCase
             }
         }
         // of 11 faults there are 55 pairs, of 19 there are 171
-        $this->assertGreaterThanOrEqual(getenv('SPARK_ALL_FAULTS') ? 20 : 7, $pairs, 'pairs that agree for a while and are then told apart');
+        $this->assertGreaterThanOrEqual(
+            getenv('SPARK_ALL_FAULTS') ? 20 : 7,
+            $pairs,
+            'pairs that agree for a while and are then told apart',
+        );
         $this->assertGreaterThan(100, $steps);
     }
 

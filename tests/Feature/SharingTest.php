@@ -33,7 +33,11 @@ class SharingTest extends TestCase
     public function test_a_model_is_its_makers_till_it_is_shared_and_no_longer_than_that(): void
     {
         $this->furnace();
-        $draft = app(DraftEditor::class)->begin($this->instructor, (new Library())->document('furnace-standing-pilot'), 'Begun.');
+        $draft = app(DraftEditor::class)->begin(
+            $this->instructor,
+            (new Library())->document('furnace-standing-pilot'),
+            'Begun.',
+        );
         $appliance = app(DraftEditor::class)->publish($draft);
         $sees = fn (): array => [
             $this->actingAs($this->other)->get("/drafts/$draft->id")->isOk(),
@@ -44,7 +48,9 @@ class SharingTest extends TestCase
         $this->get('/drafts')->assertInertia(fn (AssertableInertia $page) => $page->has('drafts', 0));
         $this->get('/models')->assertInertia(fn (AssertableInertia $page) => $page->has('models', 1));
         $give = [
-            'appliance' => $appliance->id, 'course' => Course::factory()->create(['instructor_id' => $this->other->id])->id,
+            'appliance' => $appliance->id, 'course' => Course::factory()->create(
+                ['instructor_id' => $this->other->id],
+            )->id,
             'trainees' => [], 'title' => 'X', 'fault' => 'healthy', 'visit' => 'cold', 'kind' => 'practice', 'complaint' => 'X',
         ];
         $this->postJson('/jobs', $give)->assertJsonValidationErrorFor('appliance');
@@ -65,21 +71,35 @@ class SharingTest extends TestCase
         $this->course->staff()->attach($this->other->id, ['part' => 'teaches']);
         $this->assertSame([true, false, true], $sees());
         $share($give['course'], 'read')->assertNotFound();
-        $this->actingAs($this->other)->postJson('/shares', ['of' => 'model', 'name' => $draft->name, 'may' => 'edit'])->assertNotFound();
+        $this->actingAs($this->other)->postJson(
+            '/shares',
+            ['of' => 'model', 'name' => $draft->name, 'may' => 'edit'],
+        )->assertNotFound();
         $this->postJson('/shares', ['of' => 'model', 'name' => 'furnace-80', 'may' => 'edit'])->assertNotFound();
     }
 
     public function test_house_rules_and_kinds_of_others_are_neither_seen_nor_written_over(): void
     {
         $own = ['title' => 'Yard rules'] + RuleSet::query()->where('name', 'journeyman')->firstOrFail()->document;
-        $this->actingAs($this->instructor)->postJson('/rules', ['document' => $own])->assertRedirect('/rules?set=yard-rules');
+        $this->actingAs($this->instructor)->postJson(
+            '/rules',
+            ['document' => $own],
+        )->assertRedirect('/rules?set=yard-rules');
         $sets = count(RuleSet::SHIPPED);
         $this->get('/rules')->assertInertia(fn (AssertableInertia $page) => $page->has('sets', $sets + 1));
-        $this->actingAs($this->other)->get('/rules')->assertInertia(fn (AssertableInertia $page) => $page->has('sets', $sets));
+        $this->actingAs($this->other)->get('/rules')->assertInertia(
+            fn (AssertableInertia $page) => $page->has('sets', $sets),
+        );
         $this->postJson('/rules', ['document' => $own])->assertUnprocessable()->assertJsonValidationErrorFor('title');
         Share::settle('rules', 'yard-rules', null, Share::EDIT);
-        $this->postJson('/rules', ['document' => ['name' => 'yard-rules'] + $own])->assertRedirect('/rules?set=yard-rules');
-        $this->assertSame([$this->instructor->id, $this->instructor->id], RuleSet::query()->where('name', 'yard-rules')->pluck('user_id')->all());
+        $this->postJson(
+            '/rules',
+            ['document' => ['name' => 'yard-rules'] + $own],
+        )->assertRedirect('/rules?set=yard-rules');
+        $this->assertSame(
+            [$this->instructor->id, $this->instructor->id],
+            RuleSet::query()->where('name', 'yard-rules')->pluck('user_id')->all(),
+        );
 
         $kind = [
             'name' => 'Damper end switch', 'title' => 'damper end switch',
@@ -88,7 +108,9 @@ class SharingTest extends TestCase
         ];
         $this->actingAs($this->instructor)->postJson('/kinds', $kind)->assertOk();
         $name = PartKind::query()->sole()->name;
-        $this->actingAs($this->other)->get('/kinds')->assertInertia(fn (AssertableInertia $page) => $page->has('kinds', 0));
+        $this->actingAs($this->other)->get('/kinds')->assertInertia(
+            fn (AssertableInertia $page) => $page->has('kinds', 0),
+        );
         $this->postJson('/kinds', $kind)->assertUnprocessable();
         $this->assertSame([], PartKind::catalogue($this->other));
         Share::settle('kind', $name, null, Share::READ);

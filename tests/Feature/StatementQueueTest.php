@@ -40,7 +40,10 @@ class StatementQueueTest extends TestCase
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'store');
         $port = $this->freePort();
-        $store = new Process([PHP_BINARY, '-S', "127.0.0.1:$port", base_path('ops/record-store.php')], env: ['SPARK_STORE_FILE' => $file]);
+        $store = new Process(
+            [PHP_BINARY, '-S', "127.0.0.1:$port", base_path('ops/record-store.php')],
+            env: ['SPARK_STORE_FILE' => $file],
+        );
         $store->start();
         try {
             config(['spark.lrs' => ['url' => "http://127.0.0.1:$port", 'key' => 'try', 'secret' => 'try']]);
@@ -65,7 +68,9 @@ class StatementQueueTest extends TestCase
         config(['spark.lrs' => ['url' => 'http://store.example', 'key' => 'a', 'secret' => 'b']]);
         $many = $this->work();
         $this->freezeSecond();
-        Http::fake(['store.example/*' => Http::sequence()->push('', 503)->push('', 503)->pushStatus(401)->push('[]', 200)]);
+        Http::fake(
+            ['store.example/*' => Http::sequence()->push('', 503)->push('', 503)->pushStatus(401)->push('[]', 200)],
+        );
         $waits = [];
         for ($i = 0; $i < 3; $i++) {
             $this->assertSame(0, StatementQueue::send());
@@ -84,9 +89,16 @@ class StatementQueueTest extends TestCase
         config(['spark.lrs' => ['url' => 'http://store.example', 'key' => 'a', 'secret' => 'b']]);
         $many = $this->work();
         $bad = DB::table('statement_queue')->skip(1)->value('statement_id');
-        Http::fake(fn ($request) => str_contains($request->body(), $bad) ? Http::response('{"error":"no"}', 400) : Http::response('[]', 200));
+        Http::fake(
+            fn ($request) => str_contains($request->body(), $bad)
+                ? Http::response('{"error":"no"}', 400)
+                : Http::response('[]', 200),
+        );
         $this->assertSame($many - 1, StatementQueue::send());
-        $this->assertSame([$bad => '{"error":"no"}'], DB::table('statement_queue')->pluck('refused', 'statement_id')->all());
+        $this->assertSame(
+            [$bad => '{"error":"no"}'],
+            DB::table('statement_queue')->pluck('refused', 'statement_id')->all(),
+        );
         $this->assertSame(0, StatementQueue::send());
     }
 

@@ -43,7 +43,9 @@ class AddStaff extends Command
 
             return Invitations::link($user, $user);
         });
-        $this->line("{$with['name']} signs in as {$with['mail']}. The password is set here, once, within ".AccessLink::DAYS.' days:');
+        $this->line(
+            "{$with['name']} signs in as {$with['mail']}. The password is set here, once, within ".AccessLink::DAYS.' days:',
+        );
         $this->line($link);
 
         return self::SUCCESS;

@@ -27,7 +27,13 @@ class VerifyPaper extends Command
             $paper['trainee']['name'],
             $paper['job']['title'],
             count($paper['entries']),
-            $paper['stands'] === null ? 'not marked' : sprintf('%.1f, %s', $paper['stands']['total'], $paper['stands']['passed'] ? 'passed' : 'not passed'),
+            $paper['stands'] === null
+                ? 'not marked'
+                : sprintf(
+                    '%.1f, %s',
+                    $paper['stands']['total'],
+                    $paper['stands']['passed'] ? 'passed' : 'not passed',
+                ),
         ));
 
         return self::SUCCESS;

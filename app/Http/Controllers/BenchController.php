@@ -28,7 +28,12 @@ use OddSpark\Words\Words;
 
 class BenchController extends Controller
 {
-    public function __construct(private readonly Workbench $workbench, private readonly Attempts $attempts, private readonly Plans $plans, private readonly Hints $hints) {}
+    public function __construct(
+        private readonly Workbench $workbench,
+        private readonly Attempts $attempts,
+        private readonly Plans $plans,
+        private readonly Hints $hints,
+    ) {}
 
     public function start(Request $request, Assignment $assignment): RedirectResponse
     {

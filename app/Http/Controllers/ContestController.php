@@ -18,7 +18,9 @@ class ContestController extends Controller
         DB::transaction(function () use ($request, $attempt): void {
             $attempt = Attempt::query()->lockForUpdate()->findOrFail($attempt->id);
             if ($attempt->mark === null || $attempt->contests()->whereNull('finished_at')->exists()) {
-                throw ValidationException::withMessages(['reason' => 'This mark cannot be contested now: it is not made yet, or contested already.']);
+                throw ValidationException::withMessages(
+                    ['reason' => 'This mark cannot be contested now: it is not made yet, or contested already.'],
+                );
             }
             $attempt->contests()->create([
                 'reason' => trim($this->text($request, 'reason')),

@@ -45,8 +45,14 @@ class CopyController extends Controller
                 'opens_at' => $a->opens_at?->toIso8601String(), 'closes_at' => $a->closes_at?->toIso8601String(),
                 'minutes' => $a->minutes, 'given_at' => (string) $a->created_at?->toIso8601String(),
                 'after' => $a->after?->title,
-                'trainees' => (int) $jobs->where('pool', $a->pool)->when($a->pool === null, fn ($j) => $j->where('id', $a->id))->sum('trainees_count'),
-                'done' => (int) $jobs->where('pool', $a->pool)->when($a->pool === null, fn ($j) => $j->where('id', $a->id))->sum('done'),
+                'trainees' => (int) $jobs->where('pool', $a->pool)->when(
+                    $a->pool === null,
+                    fn ($j) => $j->where('id', $a->id),
+                )->sum('trainees_count'),
+                'done' => (int) $jobs->where('pool', $a->pool)->when(
+                    $a->pool === null,
+                    fn ($j) => $j->where('id', $a->id),
+                )->sum('done'),
             ]),
         ]);
     }

@@ -79,7 +79,9 @@ class DebriefController extends Controller
                 'parts' => $this->parts($plan->model, $fault->part, array_column($fault->members, 'part')),
             ],
             'titles' => array_map(fn ($f) => $f->title, $universe->faults),
-            'mark' => self::withMaps(($second === null ? $attempt->mark : $judging->forSecond($attempt, $second)) + self::MARK),
+            'mark' => self::withMaps(
+                ($second === null ? $attempt->mark : $judging->forSecond($attempt, $second)) + self::MARK,
+            ),
             'noted' => $attempt->events()->with('user:id,name')->get()
                 ->map(fn (AttemptEvent $e) => $e->shown($request->user()->id)),
             'contest' => self::contest($contest, $second),
@@ -210,7 +212,15 @@ class DebriefController extends Controller
         if (array_is_list($debrief)) { // as it was kept before there were turning points
             $debrief = ['entries' => $debrief];
         }
-        $debrief += ['entries' => [], 'won' => [], 'lost' => [], 'same' => [], 'report' => [], 'bits' => 0, 'entered' => []];
+        $debrief += [
+            'entries' => [],
+            'won' => [],
+            'lost' => [],
+            'same' => [],
+            'report' => [],
+            'bits' => 0,
+            'entered' => [],
+        ];
         $debrief['entries'] = array_map(fn (array $row) => $row + self::ROW, $debrief['entries']);
 
         return $debrief;

@@ -71,6 +71,10 @@ class DraftFileController extends Controller
         $jobs = array_slice([...$document['jobs'] ?? [], ...$given], 0, self::JOBS);
         $document['jobs'] = array_values(array_column($jobs, null, 'title'));
 
-        return array_filter($document, fn (mixed $v, string $k): bool => $k !== 'jobs' || $v !== [], ARRAY_FILTER_USE_BOTH);
+        return array_filter(
+            $document,
+            fn (mixed $v, string $k): bool => $k !== 'jobs' || $v !== [],
+            ARRAY_FILTER_USE_BOTH,
+        );
     }
 }

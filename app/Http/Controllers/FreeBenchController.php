@@ -15,7 +15,9 @@ use OddSpark\Appliance\Model;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
 
-/** Models that a class can practise on at will: opened by its instructor, begun by its trainees, seen by nobody else. */
+/**
+ * Models that a class can practise on at will: opened by its instructor, begun by its trainees, seen by nobody else.
+ */
 class FreeBenchController extends Controller
 {
     /** Practised appliances that are kept for each. */
@@ -29,9 +31,8 @@ class FreeBenchController extends Controller
         $request->boolean('open')
             ? $course->freeBenches()->syncWithoutDetaching([$appliance->id])
             : $course->freeBenches()->detach($appliance->id);
-        AuditEntry::note($request->user(), $request->boolean('open') ? 'open free bench' : 'close free bench', $course, [
-            'appliance' => $appliance->id,
-        ]);
+        $act = $request->boolean('open') ? 'open free bench' : 'close free bench';
+        AuditEntry::note($request->user(), $act, $course, ['appliance' => $appliance->id]);
 
         return back();
     }

@@ -56,8 +56,18 @@ class HomeController extends Controller
                     'course' => $all->last()->course->name,
                     'faults' => $all->count(),
                     'given' => $all->sum(fn (Assignment $a) => $a->trainees->count()),
-                    'running' => $all->sum(fn (Assignment $a) => $a->attempts->whereIn('user_id', $a->trainees->modelKeys())->whereNull('handed_back_at')->count()),
-                    'done' => $all->sum(fn (Assignment $a) => $a->attempts->whereIn('user_id', $a->trainees->modelKeys())->whereNotNull('handed_back_at')->count()),
+                    'running' => $all->sum(
+                        fn (Assignment $a) => $a->attempts->whereIn(
+                            'user_id',
+                            $a->trainees->modelKeys(),
+                        )->whereNull('handed_back_at')->count(),
+                    ),
+                    'done' => $all->sum(
+                        fn (Assignment $a) => $a->attempts->whereIn(
+                            'user_id',
+                            $a->trainees->modelKeys(),
+                        )->whereNotNull('handed_back_at')->count(),
+                    ),
                 ]),
         ]);
     }

@@ -36,7 +36,10 @@ class LabController extends Controller
         return Inertia::render('Lab', [
             'model' => ['id' => $appliance->id, 'title' => $appliance->title],
             'readings' => $this->book->of($appliance)->map(fn (LabReading $r) => [
-                'id' => $r->id, 'mine' => $r->user_id === $request->user()->id, 'is_in' => self::unit($model, $r->row()),
+                'id' => $r->id, 'mine' => $r->user_id === $request->user()->id, 'is_in' => self::unit(
+                    $model,
+                    $r->row(),
+                ),
             ] + $r->row())->all(),
             'compared' => LabBook::COMPARED,
             'visits' => $model->visitTitles(),
@@ -49,7 +52,11 @@ class LabController extends Controller
                 LiveReadings::MODES,
             ),
             'taps' => array_map(
-                fn (string $tap) => ['tap' => $tap, 'title' => self::tap($model, $tap), 'unit' => self::unit($model, ['tap' => $tap])],
+                fn (string $tap) => [
+                    'tap' => $tap,
+                    'title' => self::tap($model, $tap),
+                    'unit' => self::unit($model, ['tap' => $tap]),
+                ],
                 array_map(strval(...), array_keys($model->taps())),
             ),
             'places' => self::places($model),
@@ -105,7 +112,9 @@ class LabController extends Controller
             throw ValidationException::withMessages(['unit' => $e->getMessage()]);
         }
         if ($draft === null) {
-            throw ValidationException::withMessages(['unit' => 'Nothing had to be changed: the model is as this unit is.']);
+            throw ValidationException::withMessages(
+                ['unit' => 'Nothing had to be changed: the model is as this unit is.'],
+            );
         }
 
         return redirect("/drafts/$draft->id");

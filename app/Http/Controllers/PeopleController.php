@@ -31,7 +31,9 @@ class PeopleController extends Controller
 
     public function index(Request $request): Response
     {
-        $courses = Course::query()->taughtBy($request->user())->with(['trainees', 'staff', 'instructor'])->orderBy('name')->get();
+        $courses = Course::query()->taughtBy($request->user())->with(
+            ['trainees', 'staff', 'instructor'],
+        )->orderBy('name')->get();
         $never = AccessLink::query()
             ->whereIn('user_id', $courses->flatMap(fn (Course $c) => $c->trainees->modelKeys()))
             ->whereNull('used_at')
@@ -111,10 +113,14 @@ class PeopleController extends Controller
     {
         $rows = Workbook::read((string) base64_decode($this->text($request, 'file'), true));
         if ($rows === null) {
-            throw ValidationException::withMessages(['file' => 'This is no workbook (.xlsx), or too large for a list. Save it as CSV and open that.']);
+            throw ValidationException::withMessages(
+                ['file' => 'This is no workbook (.xlsx), or too large for a list. Save it as CSV and open that.'],
+            );
         }
 
-        return response()->json(['csv' => Csv::write(array_values(array_filter($rows, fn (array $row) => implode('', $row) !== '')))]);
+        return response()->json(
+            ['csv' => Csv::write(array_values(array_filter($rows, fn (array $row) => implode('', $row) !== '')))],
+        );
     }
 
     /** A list before anybody of it is added: each line with what is wrong with it. */
@@ -143,10 +149,17 @@ class PeopleController extends Controller
         abort_if($user === null || ! $user->role->isStaff() || $user->id === $course->instructor_id, 404);
         $part = StaffPart::from($this->text($request, 'part'));
         if ($part === StaffPart::Teaches && ! $user->teaches()) {
-            throw ValidationException::withMessages(['part' => "$user->name is an assessor: marks, and teaches nothing."]);
+            throw ValidationException::withMessages(
+                ['part' => "$user->name is an assessor: marks, and teaches nothing."],
+            );
         }
         $course->staff()->syncWithoutDetaching([$user->id => ['part' => $part]]);
-        AuditEntry::note($request->user(), 'add to staff of class', $user, ['course' => $course->id, 'part' => $part->value]);
+        AuditEntry::note(
+            $request->user(),
+            'add to staff of class',
+            $user,
+            ['course' => $course->id, 'part' => $part->value],
+        );
 
         return redirect('/people');
     }

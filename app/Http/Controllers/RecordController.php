@@ -30,9 +30,14 @@ class RecordController extends Controller
         $shown = [['trainee', ...array_map(ucfirst(...), $of['competencies'])]];
         foreach ($of['people'] as $person) {
             $totals = array_column($person['marks'], 'total', 'job');
-            $marks[] = [$person['name'], ...array_map(fn (int $job) => $totals[$job] ?? null, array_column($of['jobs'], 'id'))];
+            $marks[] = [
+                $person['name'],
+                ...array_map(fn (int $job) => $totals[$job] ?? null, array_column($of['jobs'], 'id')),
+            ];
             $shown[] = [$person['name'], ...array_map(
-                fn (string $name) => isset($person['competencies'][$name]) ? round($person['competencies'][$name]['share'], 3) : null,
+                fn (string $name) => isset($person['competencies'][$name])
+                    ? round($person['competencies'][$name]['share'], 3)
+                    : null,
                 $of['competencies'],
             )];
         }

@@ -59,7 +59,10 @@ class SchoolController extends Controller
         $request->merge(['mail' => $mail]);
         $request->validate(
             ['mail' => ['required', 'email', 'max:200', 'unique:users,email']],
-            ['mail.email' => 'That is no mail address.', 'mail.unique' => 'Somebody signs in with that address already.'],
+            [
+                'mail.email' => 'That is no mail address.',
+                'mail.unique' => 'Somebody signs in with that address already.',
+            ],
         );
         $user = Persons::add(
             $request->user(), trim($this->text($request, 'name')), $mail, Role::from($this->text($request, 'role')),
@@ -84,7 +87,9 @@ class SchoolController extends Controller
 
     public function close(Request $request, User $user): RedirectResponse
     {
-        $request->boolean('closed') ? Persons::close($request->user(), $user) : Persons::reopen($request->user(), $user);
+        $request->boolean('closed')
+            ? Persons::close($request->user(), $user)
+            : Persons::reopen($request->user(), $user);
 
         return back();
     }
@@ -101,7 +106,10 @@ class SchoolController extends Controller
     {
         AuditEntry::note($request->user(), 'export person', $user);
 
-        return response()->json(Persons::data($user), options: JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)
+        return response()->json(
+            Persons::data($user),
+            options: JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        )
             ->withHeaders(['Content-Disposition' => "attachment; filename=\"person-$user->id.json\""]);
     }
 
@@ -147,7 +155,8 @@ class SchoolController extends Controller
         AuditEntry::note($request->user(), 'export audit log', $request->user());
 
         $rows = AuditEntry::query()->orderBy('id')->get()->map(fn (AuditEntry $e) => [
-            $e->id, $e->created_at->toIso8601String(), $e->actor_id ?? '', $e->act, $e->of, $e->of_id ?? '', self::more($e),
+            $e->id, $e->created_at->toIso8601String(), $e->actor_id ?? '', $e->act, $e->of, $e->of_id ?? '',
+            self::more($e),
         ]);
 
         return response(Csv::write([['number', 'when', 'who', 'did', 'of', 'which', 'more'], ...$rows]), 200, [

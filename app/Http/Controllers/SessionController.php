@@ -61,7 +61,9 @@ class SessionController extends Controller
 
     public function second(Request $request): Response|RedirectResponse
     {
-        return SignIn::waiting($request) === null ? redirect('/login') : Inertia::render('SecondFactor', ['digits' => Totp::DIGITS]);
+        return SignIn::waiting($request) === null
+            ? redirect('/login')
+            : Inertia::render('SecondFactor', ['digits' => Totp::DIGITS]);
     }
 
     /** The code of the second factor, or one of those on paper. */

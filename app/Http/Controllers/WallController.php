@@ -31,13 +31,20 @@ class WallController extends Controller
         ]);
     }
 
-    /** The suspects that are left to each, asked for where somebody has acted since; found as long as somebody looks. */
+    /**
+     * The suspects that are left to each, asked for where somebody has acted since; found as long as somebody looks.
+     */
     public function curves(Request $request, Course $course): JsonResponse
     {
         $rows = Wall::rows($course);
         foreach ($rows as $row) {
             if (! $row['done'] && count($row['curve']) - 1 < $row['entries']) {
-                Task::want($request->user(), 'curve', "attempt:{$row['attempt']}:{$row['entries']}", ['attempt' => $row['attempt']]);
+                Task::want(
+                    $request->user(),
+                    'curve',
+                    "attempt:{$row['attempt']}:{$row['entries']}",
+                    ['attempt' => $row['attempt']],
+                );
             }
         }
 
@@ -48,7 +55,12 @@ class WallController extends Controller
     {
         $stopped = $request->boolean('stopped');
         $benches = $this->supervision->stop($course, $request->user(), $stopped);
-        AuditEntry::note($request->user(), $stopped ? 'stop benches' : 'let benches go on', $course, ['benches' => $benches]);
+        AuditEntry::note(
+            $request->user(),
+            $stopped ? 'stop benches' : 'let benches go on',
+            $course,
+            ['benches' => $benches],
+        );
 
         return response()->json(['benches' => $benches]);
     }
@@ -72,7 +84,12 @@ class WallController extends Controller
     {
         $entries = $attempt->entries_count;
         $grade = $this->text($request, 'grade');
-        $task = Task::want($request->user(), 'tell-hint', "attempt:$attempt->id:$entries:$grade", ['attempt' => $attempt->id, 'grade' => $grade]);
+        $task = Task::want(
+            $request->user(),
+            'tell-hint',
+            "attempt:$attempt->id:$entries:$grade",
+            ['attempt' => $attempt->id, 'grade' => $grade],
+        );
         AuditEntry::note($request->user(), 'give hint', $attempt);
 
         return response()->json($task->shown() + ['goes' => null]);

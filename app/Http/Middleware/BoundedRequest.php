@@ -14,7 +14,11 @@ class BoundedRequest
     private const MOST_BYTES = 200_000;
 
     /** Where files come in, with what their JSON adds. */
-    private const LARGE = ['drafts' => DocumentFile::MAX_BYTES + 400_000, 'drafts/*/edits' => 1_000_000, 'courses/*/roster/read' => 1_000_000];
+    private const LARGE = [
+        'drafts' => DocumentFile::MAX_BYTES + 400_000,
+        'drafts/*/edits' => 1_000_000,
+        'courses/*/roster/read' => 1_000_000,
+    ];
 
     private const MOST_DEPTH = 40;
 

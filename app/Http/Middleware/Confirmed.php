@@ -19,6 +19,8 @@ class Confirmed
         if ($request->isMethod('GET')) {
             return redirect('/account/confirm?to='.rawurlencode($request->path()));
         }
-        throw ValidationException::withMessages(['current_password' => 'Enter your password again for this.'])->status(423);
+        throw ValidationException::withMessages(
+            ['current_password' => 'Enter your password again for this.'],
+        )->status(423);
     }
 }

@@ -9,7 +9,8 @@ use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Signs out whoever did nothing for longer than his role may; and keeps whoever must have a second factor, and has none,
+ * Signs out whoever did nothing for longer than his role may; and keeps whoever must have a second factor, and has
+ * none,
  * at his account till he has one.
  */
 class EndIdle

@@ -42,7 +42,10 @@ class MeetsContract
         };
         $fault = match (true) {
             $page !== null => Contract::unlikePage($page->component, $page->props),
-            $response instanceof JsonResponse => Contract::unlike($request, json_decode((string) $response->getContent())),
+            $response instanceof JsonResponse => Contract::unlike(
+                $request,
+                json_decode((string) $response->getContent()),
+            ),
             default => null,
         };
         if ($fault !== null) {

@@ -26,7 +26,11 @@ class GiveJobRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'appliance' => ['required', 'integer', Rule::in(Appliance::query()->readableBy($this->user())->pluck('id'))],
+            'appliance' => [
+                'required',
+                'integer',
+                Rule::in(Appliance::query()->readableBy($this->user())->pluck('id')),
+            ],
             'course' => [
                 'required',
                 'integer',
@@ -43,7 +47,11 @@ class GiveJobRequest extends FormRequest
             'kind' => ['required', Rule::enum(AssignmentKind::class)->only(AssignmentKind::given())],
             'pool' => ['nullable', 'array', 'max:12'],
             'band' => ['nullable', 'array', 'size:2'],
-            'after' => ['nullable', 'integer', Rule::exists('assignments', 'id')->where('course_id', $this->integer('course'))],
+            'after' => [
+                'nullable',
+                'integer',
+                Rule::exists('assignments', 'id')->where('course_id', $this->integer('course')),
+            ],
             'after_mark' => ['nullable', 'integer', 'between:0,100'],
             'rules' => ['nullable', 'integer', Rule::in(RuleSet::query()->readableBy($this->user())->pluck('id'))],
             'opens_at' => ['nullable', 'date'],
@@ -72,13 +80,19 @@ class GiveJobRequest extends FormRequest
         }
         $faults = Pools::within($hash, $this->string('visit')->value(), (int) $band[0], (int) $band[1]);
         if ($faults === null) {
-            $validator->errors()->add('band', 'The faults of this model are not analyzed for this visit yet. Have it analyzed first.');
+            $validator->errors()->add(
+                'band',
+                'The faults of this model are not analyzed for this visit yet. Have it analyzed first.',
+            );
         } elseif ($faults === []) {
             $validator->errors()->add('band', 'No fault of this model is of such a grade at this visit.');
         } else {
             // of many a dozen, spread over the band
             $step = max(1, count($faults) / self::MOST_OF_BAND);
-            $this->banded = array_map(fn (int $i) => $faults[(int) ($i * $step)], range(0, min(self::MOST_OF_BAND, count($faults)) - 1));
+            $this->banded = array_map(
+                fn (int $i) => $faults[(int) ($i * $step)],
+                range(0, min(self::MOST_OF_BAND, count($faults)) - 1),
+            );
         }
     }
 

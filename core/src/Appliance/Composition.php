@@ -46,7 +46,18 @@ final readonly class Composition
             foreach ($inner['ports'] ?? [] as $name => $port) {
                 $ports["{$include['id']}.$name"] = $port['at'];
             }
-            foreach (['parts', 'wires', 'pipes', 'joined', 'cables', 'doors', 'views', 'as_built', 'found', 'tape'] as $list) {
+            foreach ([
+                'parts',
+                'wires',
+                'pipes',
+                'joined',
+                'cables',
+                'doors',
+                'views',
+                'as_built',
+                'found',
+                'tape',
+            ] as $list) {
                 $document[$list] = [...($inner[$list] ?? []), ...($document[$list] ?? [])];
             }
             if (isset($inner['plate'])) {
@@ -186,7 +197,9 @@ final readonly class Composition
         );
 
         $named['compounds'] = array_map(
-            fn (array $c) => ['faults' => array_map(fn (string $fault) => "{$include['id']}.$fault", $c['faults'])] + $c,
+            fn (array $c) => [
+                'faults' => array_map(fn (string $fault) => "{$include['id']}.$fault", $c['faults']),
+            ] + $c,
             $d['compounds'] ?? [],
         );
 

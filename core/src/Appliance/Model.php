@@ -182,9 +182,11 @@ final readonly class Model
     {
         return Visit::of(
             $name,
-            $this->document['visits'][$name] ?? throw new \OutOfBoundsException(Words::say('appliance.model.this_model_has_no_visit', [
-                'name' => $name,
-            ])),
+            $this->document['visits'][$name] ?? throw new \OutOfBoundsException(
+                Words::say('appliance.model.this_model_has_no_visit', [
+                    'name' => $name,
+                ]),
+            ),
         );
     }
 

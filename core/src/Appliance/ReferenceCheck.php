@@ -81,9 +81,12 @@ final class ReferenceCheck
         }
         foreach ($d['process'] as $id => $element) {
             if (! isset(Primitives::TYPES[$element['type']])) {
-                throw new DocumentError("/process/$id/type", Words::say('appliance.reference_check.there_is_no_process_called', [
-                    'type' => $element['type'],
-                ]));
+                throw new DocumentError(
+                    "/process/$id/type",
+                    Words::say('appliance.reference_check.there_is_no_process_called', [
+                        'type' => $element['type'],
+                    ]),
+                );
             }
         }
         $place = function (string $pointer, string $at) use ($parts): void {
@@ -114,17 +117,23 @@ final class ReferenceCheck
         foreach ($d['wires'] as $i => $wire) {
             $id = $wire['id'];
             if (isset($wires[$id]) || isset($parts[$id])) {
-                throw new DocumentError("/wires/$i/id", Words::say('appliance.reference_check.something_else_is_called_already', [
-                    'id' => $id,
-                ]));
+                throw new DocumentError(
+                    "/wires/$i/id",
+                    Words::say('appliance.reference_check.something_else_is_called_already', [
+                        'id' => $id,
+                    ]),
+                );
             }
             $wires[$id] = true;
             $place("/wires/$i/from", $wire['from']);
             $place("/wires/$i/to", $wire['to']);
             if (isset($wire['cable']) && ! in_array($wire['cable'], array_column($d['cables'] ?? [], 'id'), true)) {
-                throw new DocumentError("/wires/$i/cable", Words::say('appliance.reference_check.there_is_no_cable_called', [
-                    'cable' => $wire['cable'],
-                ]));
+                throw new DocumentError(
+                    "/wires/$i/cable",
+                    Words::say('appliance.reference_check.there_is_no_cable_called', [
+                        'cable' => $wire['cable'],
+                    ]),
+                );
             }
             if (isset($wire['near'])) {
                 $place("/wires/$i/near", $wire['near']);
@@ -151,23 +160,32 @@ final class ReferenceCheck
         }
         foreach ($d['pipes'] ?? [] as $i => $pipe) {
             if (isset($wires[$pipe['id']]) || isset($parts[$pipe['id']])) {
-                throw new DocumentError("/pipes/$i/id", Words::say('appliance.reference_check.something_else_is_called_already', [
-                    'id' => $pipe['id'],
-                ]));
+                throw new DocumentError(
+                    "/pipes/$i/id",
+                    Words::say('appliance.reference_check.something_else_is_called_already', [
+                        'id' => $pipe['id'],
+                    ]),
+                );
             }
             $wires[$pipe['id']] = true;
         }
         foreach ($d['taps'] ?? [] as $id => $tap) {
             [$of, $felt] = Model::split($tap['of']);
             if (! isset($d['process'][$tap['of']]) && ! isset($parts[$of]['primitives'][$felt])) {
-                throw new DocumentError("/taps/$id/of", Words::say('appliance.reference_check.there_is_no_process_called_2', [
-                    'of' => $tap['of'],
-                ]));
+                throw new DocumentError(
+                    "/taps/$id/of",
+                    Words::say('appliance.reference_check.there_is_no_process_called_2', [
+                        'of' => $tap['of'],
+                    ]),
+                );
             }
             if (! isset($parts[$tap['part']])) {
-                throw new DocumentError("/taps/$id/part", Words::say('appliance.reference_check.there_is_no_part_called', [
-                    'part' => $tap['part'],
-                ]));
+                throw new DocumentError(
+                    "/taps/$id/part",
+                    Words::say('appliance.reference_check.there_is_no_part_called', [
+                        'part' => $tap['part'],
+                    ]),
+                );
             }
         }
         foreach ($d['percepts'] ?? [] as $name => $percept) {
@@ -220,9 +238,12 @@ final class ReferenceCheck
         foreach ($d['views'] ?? [] as $i => $view) {
             foreach ($view as $j => $part) {
                 if (! isset($parts[$part])) {
-                    throw new DocumentError("/views/$i/$j", Words::say('appliance.reference_check.there_is_no_part_called', [
-                        'part' => $part,
-                    ]));
+                    throw new DocumentError(
+                        "/views/$i/$j",
+                        Words::say('appliance.reference_check.there_is_no_part_called', [
+                            'part' => $part,
+                        ]),
+                    );
                 }
             }
         }

@@ -108,7 +108,9 @@ final readonly class Removal
                 $d['doors'][$i]['through'] = array_values(array_filter($door['through'], fn (string $l) => ! $at($l)));
             }
             if (isset($door['sight_glass'])) {
-                $d['doors'][$i]['sight_glass'] = array_values(array_filter($door['sight_glass'], fn (string $c) => ! $at($c)));
+                $d['doors'][$i]['sight_glass'] = array_values(
+                    array_filter($door['sight_glass'], fn (string $c) => ! $at($c)),
+                );
             }
             if (isset($door['interlock']) && $at($door['interlock'])) {
                 unset($d['doors'][$i]['interlock']);

@@ -45,7 +45,11 @@ final readonly class ShapeWriter
     /** The text of {@see Shapes}. */
     public static function file(): string
     {
-        $lines = ['/**', ' * Shapes of documents, for static analysis. Written by core/bin/schemas.php from core/schema.', ' *'];
+        $lines = [
+            '/**',
+            ' * Shapes of documents, for static analysis. Written by core/bin/schemas.php from core/schema.',
+            ' *',
+        ];
         $model = json_decode(Schema::text('model'), true, flags: JSON_THROW_ON_ERROR);
         foreach (self::of($model, 'ModelDocument') + ['Edit' => self::anyOf('edits')] as $name => $type) {
             array_push($lines, ...self::wrapped(" * @phpstan-type $name $type"));
@@ -69,7 +73,14 @@ final readonly class ShapeWriter
         unset($fields['do']);
 
         return 'array{do: string'.
-            implode('', array_map(fn (string $k, string $t): string => ", $k?: ".ltrim($t, '|'), array_keys($fields), $fields)).
+            implode(
+                '',
+                array_map(
+                    fn (string $k, string $t): string => ", $k?: ".ltrim($t, '|'),
+                    array_keys($fields),
+                    $fields,
+                ),
+            ).
             '}';
     }
 
@@ -105,7 +116,10 @@ final readonly class ShapeWriter
                 : get_debug_type($s['enum'][0]);
         }
 
-        return implode('|', array_map(fn (string $type): string => $this->typed($type, $s), (array) ($s['type'] ?? 'any')));
+        return implode(
+            '|',
+            array_map(fn (string $type): string => $this->typed($type, $s), (array) ($s['type'] ?? 'any')),
+        );
     }
 
     /** @param JsonSchema $s */
@@ -135,7 +149,9 @@ final readonly class ShapeWriter
     private function keyed(array $s): string
     {
         if (! isset($s['properties'])) {
-            return 'array<string, '.$this->type(is_array($s['additionalProperties'] ?? null) ? $s['additionalProperties'] : []).'>';
+            return 'array<string, '.$this->type(
+                is_array($s['additionalProperties'] ?? null) ? $s['additionalProperties'] : [],
+            ).'>';
         }
         if (($s['additionalProperties'] ?? true) !== false) {
             return self::OPEN; // more may stand in it than is named

@@ -202,7 +202,11 @@ final readonly class Usual
         foreach ($this->d['parts'] as $part) {
             $kind = $this->d['kinds'][$part['kind']];
             foreach ($kind['percepts'] ?? [] as $name => $percept) {
-                if (in_array($percept['from'], ['look', 'off'], true) || ! in_array($percept['sense'], ['sight', 'hearing'], true)) {
+                if (in_array($percept['from'], ['look', 'off'], true) || ! in_array(
+                    $percept['sense'],
+                    ['sight', 'hearing'],
+                    true,
+                )) {
                     continue;
                 }
                 $lanes[] = [

@@ -77,9 +77,12 @@ final class VisitCheck
             $taken[$door['id']] = true;
             foreach ($door['covers'] as $j => $part) {
                 if (! isset($parts[$part])) {
-                    throw new DocumentError("/doors/$i/covers/$j", Words::say('appliance.visit_check.there_is_no_part_called', [
-                        'part' => $part,
-                    ]));
+                    throw new DocumentError(
+                        "/doors/$i/covers/$j",
+                        Words::say('appliance.visit_check.there_is_no_part_called', [
+                            'part' => $part,
+                        ]),
+                    );
                 }
             }
             $levers = isset($door['interlock']) ? ['interlock' => $door['interlock']] : [];
@@ -89,9 +92,12 @@ final class VisitCheck
             foreach ($levers as $at => $lever) {
                 [$part, $name] = Model::split($lever);
                 if (! isset($parts[$part]['primitives'][$name])) {
-                    throw new DocumentError("/doors/$i/$at", Words::say('appliance.visit_check.there_is_no_switch_dial', [
-                        'lever' => $lever,
-                    ]));
+                    throw new DocumentError(
+                        "/doors/$i/$at",
+                        Words::say('appliance.visit_check.there_is_no_switch_dial', [
+                            'lever' => $lever,
+                        ]),
+                    );
                 }
             }
         }

@@ -54,7 +54,9 @@ final readonly class Preview
                         'from' => $tick,
                         'to' => $tick,
                         'state' => $now,
-                        'title' => $plan->primitives[$id]['spec']['table']['states'][$now]['title'] ?? Words::say('bench.preview.without_power'),
+                        'title' => $plan->primitives[$id]['spec']['table']['states'][$now]['title'] ?? Words::say(
+                            'bench.preview.without_power',
+                        ),
                     ];
                 }
             }

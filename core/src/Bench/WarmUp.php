@@ -77,7 +77,10 @@ final class WarmUp
                 'open' => $volts > 20 && $at('toggle.line', 'toggle.load'),
                 'meant' => $act->name === 'meant',
                 'on' => $act->name === 'set' && $act->get('part') === 'toggle' && $act->get('to') === 'on',
-                'closed' => $volts !== null && $volts < 1 && isset($done['on']) && ! $off && $at('toggle.line', 'toggle.load'),
+                'closed' => $volts !== null && $volts < 1 && isset($done['on']) && ! $off && $at(
+                    'toggle.line',
+                    'toggle.load',
+                ),
                 'ladder' => $volts > 20 && $at('relay.A', 'relay.B'),
                 'clamp' => $outcome->reading?->mode instanceof ClampMeter && $outcome->reading->value > 0.3,
                 'dead' => $off && $act->name === 'dial' && $act->get('mode') === 'ohm' || isset($done['dead']),

@@ -157,7 +157,9 @@ final class Difference
             if (($was['via'] ?? null) !== ($wire['via'] ?? null)) {
                 $words[] = Words::say('building.difference.led', [
                     'wire' => ucfirst($name($wire)),
-                    'words' => isset($wire['via']) ? Words::say('building.difference.by_hand') : Words::say('building.difference.by_rule_again'),
+                    'words' => isset($wire['via'])
+                        ? Words::say('building.difference.by_hand')
+                        : Words::say('building.difference.by_rule_again'),
                 ]);
             }
             $words = [

@@ -179,8 +179,14 @@ final readonly class Edits
         foreach (self::EDITS as $do => $fields) {
             $each[] = [
                 'type' => 'object',
-                'required' => ['do', ...array_keys(array_filter($fields, fn (string $t): bool => ! str_ends_with($t, '?')))],
-                'properties' => ['do' => ['const' => $do]] + array_map(fn (string $t): array|object => $of(rtrim($t, '?')), $fields),
+                'required' => [
+                    'do',
+                    ...array_keys(array_filter($fields, fn (string $t): bool => ! str_ends_with($t, '?'))),
+                ],
+                'properties' => ['do' => ['const' => $do]] + array_map(
+                    fn (string $t): array|object => $of(rtrim($t, '?')),
+                    $fields,
+                ),
                 'additionalProperties' => false,
             ];
         }

@@ -88,7 +88,12 @@ final readonly class FigureEdits extends OnParts
             $usual !== null &&
             (is_int($usual) || is_float($usual)) !== (is_int($value) || is_float($value))
         ) {
-            throw new EditError('/value', "\"{$e['key']}\" ".(is_string($usual) ? Words::say('building.figure_edits.is_a_word') : Words::say('building.figure_edits.is_a_number')));
+            throw new EditError(
+                '/value',
+                "\"{$e['key']}\" ".(is_string($usual) ? Words::say('building.figure_edits.is_a_word') : Words::say(
+                    'building.figure_edits.is_a_number',
+                )),
+            );
         }
         if (
             is_string($value) &&
@@ -177,14 +182,18 @@ final readonly class FigureEdits extends OnParts
         $lasts = isset($e['for_s']) ? ['for_s' => max(1, (int) $e['for_s'])] : [];
         [$flaw, $words] = match ($e['by']) {
             'taps' => [['taps' => $count], Words::say('building.figure_edits.loose_closes_after', [
-                'words' => $count === 1 ? Words::say('building.figure_edits.a_tap') : Words::say('building.figure_edits.taps', [
+                'words' => $count === 1 ? Words::say(
+                    'building.figure_edits.a_tap',
+                ) : Words::say('building.figure_edits.taps', [
                     'count' => $count,
                 ]),
             ])],
             'makes' => [['makes' => $count] + $lasts, Words::say('building.figure_edits.stays_open_after_makings', [
                 'count' => $count,
             ])],
-            default => [['after_s' => $count] + ($lasts ?: ['for_s' => 60]), Words::say('building.figure_edits.opens_again_s_after_it', [
+            default => [[
+                'after_s' => $count,
+            ] + ($lasts ?: ['for_s' => 60]), Words::say('building.figure_edits.opens_again_s_after_it', [
                 'count' => $count,
             ])],
         };

@@ -125,7 +125,10 @@ final readonly class Fit
             }
             $changes[] = [
                 'part' => $figure['part'], 'label' => $figure['label'], 'figure' => $figure['figure'],
-                'unit' => $figure['unit'], 'was' => $figure['value'], 'becomes' => $value, 'edit' => self::edit($figure, $value),
+                'unit' => $figure['unit'], 'was' => $figure['value'], 'becomes' => $value, 'edit' => self::edit(
+                    $figure,
+                    $value,
+                ),
             ];
             [$now, $misses] = [$changed, $left];
         }

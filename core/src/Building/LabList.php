@@ -49,7 +49,13 @@ final readonly class LabList
     {
         $rows = [];
         try {
-            foreach (Csv::named($csv, self::COLUMNS, ['unit', 'date', 'visit', 'at_s', 'value'], self::MOST, 'readings') as $line => $cells) {
+            foreach (Csv::named(
+                $csv,
+                self::COLUMNS,
+                ['unit', 'date', 'visit', 'at_s', 'value'],
+                self::MOST,
+                'readings',
+            ) as $line => $cells) {
                 try {
                     $rows[] = $this->checked($cells);
                 } catch (EditError $e) {
@@ -99,7 +105,10 @@ final readonly class LabList
             return $value;
         };
         $row = [
-            'unit' => $text('unit', true), 'date' => $text('date', true), 'by' => $text('by'), 'meter' => $text('meter'),
+            'unit' => $text(
+                'unit',
+                true,
+            ), 'date' => $text('date', true), 'by' => $text('by'), 'meter' => $text('meter'),
             'visit' => $text('visit', true), 'at_s' => self::number($said, 'at_s'), 'fault' => $text('fault'),
             'mode' => $text('mode'), 'red' => $text('red'), 'black' => $text('black'), 'tap' => $text('tap'),
             'value' => self::number($said, 'value'), 'note' => $text('note'),

@@ -62,9 +62,12 @@ final readonly class OwnKind
                 throw new EditError("/primitives/$id/type", Words::say('building.own_kind.choose_a_primitive'));
             }
             if (! Primitives::isOfPart($spec['type'])) {
-                throw new EditError("/primitives/$id/type", Words::say('building.own_kind.there_is_no_primitive_called', [
-                    'type' => $spec['type'],
-                ]));
+                throw new EditError(
+                    "/primitives/$id/type",
+                    Words::say('building.own_kind.there_is_no_primitive_called', [
+                        'type' => $spec['type'],
+                    ]),
+                );
             }
             if (is_string($spec['table'] ?? null)) {
                 $primitives[$id]['table'] = $this->library->table($spec['table']);

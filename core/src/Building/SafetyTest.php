@@ -76,7 +76,9 @@ final readonly class SafetyTest
                 $run->until($run->tickNow() + self::STAGES, $isSo);
                 $run->until($run->tickNow() + self::BURNS, fn (HealthyRun $r) => ! $lit($r));
             }
-            $safeties[] = $this->trial($run, ["$id.stuck" => 'open'], $burners, self::WITHIN, $part, Words::say('building.safety_test.opens', [
+            $safeties[] = $this->trial($run, [
+                "$id.stuck" => 'open',
+            ], $burners, self::WITHIN, $part, Words::say('building.safety_test.opens', [
                 'title' => $title,
             ]));
         }

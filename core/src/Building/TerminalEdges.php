@@ -32,7 +32,10 @@ final class TerminalEdges
                     'name' => $t['name'],
                 ]));
             }
-            isset($edges[$t['edge']]) || throw new EditError("/terminals/$i/edge", Words::say('building.own_kind.must_be_up_down_left'));
+            isset($edges[$t['edge']]) || throw new EditError(
+                "/terminals/$i/edge",
+                Words::say('building.own_kind.must_be_up_down_left'),
+            );
             $edges[$t['edge']][] = $t['name'];
         }
         $w = max(112, self::PITCH * (1 + max(count($edges['up']), count($edges['down']))));

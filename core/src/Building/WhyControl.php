@@ -50,7 +50,10 @@ final readonly class WhyControl
                     ? Words::say('building.why_control.no_state_of_its_table', ['output' => $output])
                     : Words::say('building.why_control.it_gives_only_in', [
                         'output' => $output,
-                        'giving' => implode(', ', array_map(fn (array $r) => "\"{$r['title']}\"", array_slice($giving, 0, 4))),
+                        'giving' => implode(
+                            ', ',
+                            array_map(fn (array $r) => "\"{$r['title']}\"", array_slice($giving, 0, 4)),
+                        ),
                     ]);
         }
         $words = array_column((new Table($table))->words(), 'lines', 'state')[$slot['state']] ?? [];

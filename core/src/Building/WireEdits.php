@@ -223,7 +223,9 @@ final readonly class WireEdits
             $isLeg =
                 array_filter(
                     $nets->supplies(),
-                    fn (array $s) => $s['class'] === 'line' && $nets->root($s['hot']) === $nets->root($supply['return']),
+                    fn (array $s) => $s['class'] === 'line' && $nets->root($s['hot']) === $nets->root(
+                        $supply['return'],
+                    ),
                 ) !== [];
             $isReturn = ! $isLeg && in_array($nets->root($supply['return']), $own, true);
             $isLive =

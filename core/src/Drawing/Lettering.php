@@ -179,7 +179,12 @@ final class Lettering
         foreach ([0.0, -6.0, 6.0, -9.0, 9.0] as $aside) {
             $cx = $x + $aside;
             $ways[] = [
-                ['x' => $cx, 'y' => $isUp ? $from : $from + $wide, 'anchor' => $isUp ? 'end' : 'start', 'upright' => true],
+                [
+                    'x' => $cx,
+                    'y' => $isUp ? $from : $from + $wide,
+                    'anchor' => $isUp ? 'end' : 'start',
+                    'upright' => true,
+                ],
                 [$cx - $half, $from, $cx + $half, $from + $wide],
             ];
         }

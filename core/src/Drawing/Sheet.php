@@ -60,7 +60,12 @@ final class Sheet
         foreach ($board['wires'] as $wire) {
             [$in, $out] = $wire['bundled'] ?? [null, null];
             if ($in !== null) {
-                $svg[] = self::run(array_slice($wire['points'], $in, $out - $in + 1), self::BUNDLE, 9, Words::say('drawing.sheet.wires_run_hidden'));
+                $svg[] = self::run(
+                    array_slice($wire['points'], $in, $out - $in + 1),
+                    self::BUNDLE,
+                    9,
+                    Words::say('drawing.sheet.wires_run_hidden'),
+                );
             }
         }
         foreach ($board['wires'] as $wire) {

@@ -15,6 +15,8 @@ final readonly class WaterGauge extends AtTap
 
     protected function made(bool $metric): Specification
     {
-        return $metric ? new Specification('bar', 6, 6, 0.015, 1, 0.02, 0.02, 900) : new Specification('psi', 60, 60, 0.015, 1, 0.02, 0.2, 900);
+        return $metric
+            ? new Specification('bar', 6, 6, 0.015, 1, 0.02, 0.02, 900)
+            : new Specification('psi', 60, 60, 0.015, 1, 0.02, 0.2, 900);
     }
 }

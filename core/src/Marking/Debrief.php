@@ -68,7 +68,9 @@ final readonly class Debrief
             ? $this->account->wording->entry(...$this->account->seen->entries[$i])
             : '';
         $rows = array_filter([
-            'cause' => $act->get('cause') === null ? Words::say('marking.debrief.nothing_found_wrong') : $part($act->get('cause')),
+            'cause' => $act->get('cause') === null
+                ? Words::say('marking.debrief.nothing_found_wrong')
+                : $part($act->get('cause')),
             'work_done' => implode(', ', array_map($part, $act->get('done') ?? [])),
             'read_before' => $read($act->get('before')),
             'read_after' => $read($act->get('after')),

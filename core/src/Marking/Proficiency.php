@@ -6,7 +6,8 @@ namespace OddSpark\Marking;
 
 /**
  * How far somebody has come in a competency, and how sure that is: the mean of what was shown, with Wilson's score
- * interval at 95 % (E. B. Wilson, "Probable inference, the law of succession, and statistical inference", Journal of the
+ * interval at 95 % (E. B. Wilson, "Probable inference, the law of succession, and statistical inference", Journal of
+ * the
  * American Statistical Association 22, 1927). A job that was shown in part counts as that part of a success.
  */
 final readonly class Proficiency

@@ -81,7 +81,10 @@ final class Burner extends Primitive implements Burns, NeedsPipes
         );
         $fed = isset($spec['orifice']) && (float) $now->follow($spec['orifice'], 'heat') > 0.0;
         if ($shut !== [] || isset($spec['orifice']) && ! $fed) {
-            return new Reason(Words::say('process.burner.has_no_fuel'), [...$shut, ...isset($spec['orifice']) ? [$spec['orifice']] : []]);
+            return new Reason(
+                Words::say('process.burner.has_no_fuel'),
+                [...$shut, ...isset($spec['orifice']) ? [$spec['orifice']] : []],
+            );
         }
 
         return new Reason(Words::say('process.burner.has_fuel_and_nothing_lights'), [

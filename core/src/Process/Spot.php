@@ -44,7 +44,11 @@ final class Spot extends Primitive implements IsWarm
 
     public function initial(): array
     {
-        return ['course' => Response::still(0, (float) $this->p['start']), 'aim' => (float) $this->p['start'], 'shows' => ''];
+        return [
+            'course' => Response::still(0, (float) $this->p['start']),
+            'aim' => (float) $this->p['start'],
+            'shows' => '',
+        ];
     }
 
     public function follows(): array

@@ -53,7 +53,12 @@ final class StreamHeat extends Primitive implements IsWarm, NeedsPipes
 
     public function initial(): array
     {
-        return ['course' => Response::still(0, (float) $this->p['around']), 'leader' => null, 'comes' => [], 'seen' => []];
+        return [
+            'course' => Response::still(0, (float) $this->p['around']),
+            'leader' => null,
+            'comes' => [],
+            'seen' => [],
+        ];
     }
 
     public function follows(): array

@@ -46,7 +46,9 @@ final class Answers
             'outside' => $outside === []
                 ? Words::say('senses.answers.i_see_no_light_on')
                 : implode(' ', array_map(fn (string $said): string => ucfirst($said).'.', $outside)),
-            'noise' => $lived->total($household->hum) > Complaint::HUM ? Words::say('senses.answers.something_hums') : Words::say('senses.answers.nothing_out_of_the_way'),
+            'noise' => $lived->total($household->hum) > Complaint::HUM
+                ? Words::say('senses.answers.something_hums')
+                : Words::say('senses.answers.nothing_out_of_the_way'),
             'smell' => match (true) {
                 $lived->total($household->fumes) > Complaint::FUMES => Words::say('senses.answers.yes_of_fumes'),
                 $lived->total($household->smell) > 0 => Words::say('senses.answers.there_was_a_smell_of', [
@@ -55,8 +57,12 @@ final class Answers
                 default => Words::say('senses.answers.no'),
             },
             'rooms' => self::rooms($lived->rooms),
-            'touched' => $touched === [] ? Words::say('senses.answers.nothing_i_have_not_been') : 'I '.implode(', then ', $touched).'.',
-            'filter' => $household->hasFilter ? Words::say('senses.answers.not_long_ago_i_think') : Words::say('senses.answers.i_know_of_no_filter'),
+            'touched' => $touched === []
+                ? Words::say('senses.answers.nothing_i_have_not_been')
+                : 'I '.implode(', then ', $touched).'.',
+            'filter' => $household->hasFilter
+                ? Words::say('senses.answers.not_long_ago_i_think')
+                : Words::say('senses.answers.i_know_of_no_filter'),
             'work' => Words::say('senses.answers.not_that_i_know_of'),
         ];
     }

@@ -17,6 +17,8 @@ use OddSpark\Words\Words;
  */
 final class Complaint
 {
+    use ComplainsOfAir;
+
     /** Degrees by which a room has to miss what is wanted before anybody says so. */
     private const COLD = 1.5;
 
@@ -145,7 +147,10 @@ final class Complaint
             $waits && $rests => ['quit-cooling', Words::say('senses.complaint.it_was_cooling_then_it')],
             $this->warm() !== [] => ['not-cool', Words::say('senses.complaint.it_runs_but_it_does')],
             $this->cold() !== [] => ['too-cool', Words::say('senses.complaint.it_does_not_stop_cooling')],
-            $this->lived->uncalled($cool) > self::UNCALLED => ['cools-uncalled', Words::say('senses.complaint.it_cools_even_when_we')],
+            $this->lived->uncalled($cool) > self::UNCALLED => [
+                'cools-uncalled',
+                Words::say('senses.complaint.it_cools_even_when_we'),
+            ],
             default => ['works', Words::say('senses.complaint.works_just_now')],
         };
         $this->say($id, $text);
@@ -196,7 +201,12 @@ final class Complaint
         $hotWater = $this->lived->hotWater;
         $isPool = ($this->household->hotWater['what'] ?? null) === 'pool';
         if ($hotWater !== null && $hotWater['now'] < $hotWater['wants'] * 0.8) {
-            $this->say(...($isPool ? ['cold-pool', Words::say('senses.complaint.the_pool_is_cold')] : ['no-hot-water', Words::say('senses.complaint.there_is_no_hot_water')]));
+            $this->say(
+                ...($isPool ? ['cold-pool', Words::say('senses.complaint.the_pool_is_cold')] : [
+                    'no-hot-water',
+                    Words::say('senses.complaint.there_is_no_hot_water'),
+                ]),
+            );
         } elseif ($hotWater !== null && $hotWater['now'] > $hotWater['wants'] * self::SCALDS) {
             $this->say('scalding', Words::say('senses.complaint.the_hot_water_is_far'));
         } elseif ($hotWater !== null && $this->lived->rooms === []) {
@@ -210,50 +220,6 @@ final class Complaint
                 $this->say('cold-radiators', Words::say('senses.complaint.the_boiler_is_hot_but'));
             }
         }
-    }
-
-    /** @param array<string, list<string>> $air */
-    private function air(array $air): void
-    {
-        $cools = $this->household->heat === [] && $this->household->cool !== [];
-        $heat = $cools ? $this->household->cool : $this->household->heat;
-        [$ran, $burned] = [$this->lived->total($air), $this->lived->total($heat)];
-        [$id, $text] = match (true) {
-            $this->lived->uncalled($air) > self::UNCALLED => ['fan-always', Words::say('senses.complaint.the_fan_never_stops')],
-            $cools && $ran > 3 * $burned + 600_000 => ['warm-air', Words::say('senses.complaint.the_fan_blows_but_the')],
-            $cools && $ran > 0 => [null, ''],
-            $ran > 0 && $burned === 0 => ['cold-air', Words::say('senses.complaint.the_fan_blows_but_the_air')],
-            $ran > 3 * $burned + 600_000 => ['cold-air', Words::say('senses.complaint.mostly_cold_air')],
-            $ran === 0, $this->stoppedBeforeTheFire($air) => ['no-fan', Words::say('senses.complaint.no_air')],
-            default => [null, ''],
-        };
-        if ($id !== null) {
-            $this->say($id, $text);
-        }
-    }
-
-    /**
-     * Whether the fan stopped while the burner went on, and has not come again.
-     *
-     * @param array<string, list<string>> $air
-     */
-    private function stoppedBeforeTheFire(array $air): bool
-    {
-        $blows = $this->lived->stretches($air);
-        $stopped = $blows[count($blows) - 1][1];
-        if ($stopped >= $this->lived->end($air)) {
-            return false;
-        }
-        $without = $starts = 0;
-        foreach ($this->lived->stretches($this->household->heat) as [$from, $to]) {
-            if ($from < $stopped && $to > $stopped + self::A_MOMENT) {
-                return true; // it was there, with the fire on
-            }
-            $without += max(0, $to - max($from, $stopped));
-            $starts += $from > $stopped ? 1 : 0;
-        }
-
-        return $without > self::FAN_WAITS || $starts >= 2;
     }
 
     private function senses(): void

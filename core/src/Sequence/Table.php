@@ -141,7 +141,10 @@ final readonly class Table
                     }
                 }
                 foreach (
-                    [...isset($guard['after']) ? [$guard['after']] : [], ...array_values($guard['timer'] ?? [])] as $time
+                    [
+                        ...isset($guard['after']) ? [$guard['after']] : [],
+                        ...array_values($guard['timer'] ?? []),
+                    ] as $time
                 ) {
                     if (! isset($t['times'][$time])) {
                         $fail($pointer, Words::say('sequence.table.there_is_no_time_called', ['time' => $time]));

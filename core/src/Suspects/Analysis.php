@@ -165,7 +165,9 @@ final readonly class Analysis
         return match (true) {
             $flaw !== [] => Words::say('suspects.analysis.it_is_intermittent_and_did'),
             $safety => Words::say('suspects.analysis.it_shows_only_when_this'),
-            in_array('closed', $fault->set, true) || $fault->jumpers !== [] => Words::say('suspects.analysis.it_shows_only_when_this_would'),
+            in_array('closed', $fault->set, true) || $fault->jumpers !== [] => Words::say(
+                'suspects.analysis.it_shows_only_when_this_would',
+            ),
             default => Words::say('suspects.analysis.what_it_changes_is_too'),
         };
     }

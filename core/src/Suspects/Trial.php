@@ -111,7 +111,9 @@ final readonly class Trial
             ]), [...$always, ...$allCold, ...$calls], $open);
             $open = [];
         }
-        $begin('all', self::ALL_S, count($warm) > 1 ? Words::say('suspects.trial.into_a_call_of_all') : Words::say('suspects.trial.into_a_call'), $allWarm, [
+        $begin('all', self::ALL_S, count($warm) > 1 ? Words::say(
+            'suspects.trial.into_a_call_of_all',
+        ) : Words::say('suspects.trial.into_a_call'), $allWarm, [
             ...$open,
             ...$resets,
         ]);
@@ -119,7 +121,13 @@ final readonly class Trial
         if ($fan !== []) {
             $begin('fan', self::FAN_S, Words::say('suspects.trial.with_the_fan_on'), $fan);
         }
-        $begin('tapped', self::TAPPED_S, Words::say('suspects.trial.after_tapping_into_a_call'), $allWarm, [...$taps, ...$resets]);
+        $begin(
+            'tapped',
+            self::TAPPED_S,
+            Words::say('suspects.trial.after_tapping_into_a_call'),
+            $allWarm,
+            [...$taps, ...$resets],
+        );
         $begin('off', 0, Words::say('suspects.trial.with_the_supply_off'), $off, [[0, 'hold', ['to' => 'released']]]);
         $this->phases = $phases;
     }

@@ -157,7 +157,12 @@ final class Sums
             ],
             'transformer' => [
                 $out('Load', $with['volts'] * $with['amps'], 'VA'),
-                $out(Words::say('trade.sums.of_its_rating'), (100 * $with['volts'] * $with['amps']) / $with['rating_va'], '%', 0),
+                $out(
+                    Words::say('trade.sums.of_its_rating'),
+                    (100 * $with['volts'] * $with['amps']) / $with['rating_va'],
+                    '%',
+                    0,
+                ),
             ],
             'wire' => [
                 $out(
@@ -169,7 +174,14 @@ final class Sums
                 $out(Words::say('trade.sums.left_at_its_end'), $with['volts'] - $lost, 'V', 2),
                 $out(Words::say('trade.sums.share_lost'), (100 * $lost) / $with['volts'], '%'),
             ],
-            default => [$out(Words::say('trade.sums.flame_current'), M_SQRT2 * $with['volts'] / (M_PI * $with['megohms']), 'µA', 2)],
+            default => [
+                $out(
+                    Words::say('trade.sums.flame_current'),
+                    M_SQRT2 * $with['volts'] / (M_PI * $with['megohms']),
+                    'µA',
+                    2,
+                ),
+            ],
         };
     }
 

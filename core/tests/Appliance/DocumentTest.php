@@ -87,7 +87,11 @@ final class DocumentTest extends TestCase
             'no model "moon"',
         ];
         yield 'include of what is kept and is none' => [
-            fn ($d) => self::at($d, ['includes'], [['id' => 'x', 'model' => 'oil-furnace', 'document' => ['parts' => 4]]]),
+            fn ($d) => self::at(
+                $d,
+                ['includes'],
+                [['id' => 'x', 'model' => 'oil-furnace', 'document' => ['parts' => 4]]],
+            ),
             '/includes/0/document',
             '',
         ];

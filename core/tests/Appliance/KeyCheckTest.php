@@ -12,10 +12,16 @@ use OddSpark\Appliance\Primitives;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** What is misspelt, missing or named in vain in a model is an error with its place: no silence, and no warning of PHP. */
+/**
+ * What is misspelt, missing or named in vain in a model is an error with its place: no silence, and no warning of
+ * PHP.
+ */
 final class KeyCheckTest extends TestCase
 {
-    /** @return iterable<string, array{callable, string, string}> what is changed in a kind of one's own; pointer; words */
+    /**
+     * @return iterable<string, array{callable, string, string}> what is changed in a kind of one's own; pointer;
+     *     words
+     */
     public static function kinds(): iterable
     {
         yield 'misspelt key of a primitive' => [
@@ -95,12 +101,17 @@ final class KeyCheckTest extends TestCase
         ];
         yield 'output that nothing follows' => [
             fn (array $d) => array_replace_recursive($d, ['parts' => [
-                $part($d, 'board') => ['params' => ['control' => ['overrides' => ['states.idle.outputs' => ['disco']]]]],
+                $part($d, 'board') => [
+                    'params' => ['control' => ['overrides' => ['states.idle.outputs' => ['disco']]]],
+                ],
             ]]),
             '/table/states/idle/outputs', 'follows the output "disco"',
         ];
         yield 'what a visit waits for' => [
-            fn (array $d) => array_replace_recursive($d, ['visits' => ['hot' => ['arrives' => ['unlike' => ['x.y' => 'on']]]]]),
+            fn (array $d) => array_replace_recursive(
+                $d,
+                ['visits' => ['hot' => ['arrives' => ['unlike' => ['x.y' => 'on']]]]],
+            ),
             '/visits/hot/arrives/unlike', '"x.y"',
         ];
         yield 'a lane of the tape' => [
@@ -111,11 +122,19 @@ final class KeyCheckTest extends TestCase
             '/household/heat', '"x.y"',
         ];
         yield 'a lever set to what it has not' => [
-            fn (array $d) => array_replace_recursive($d, ['visits' => ['cold' => ['household' => [0 => ['to' => 'up']]]]]),
+            fn (array $d) => array_replace_recursive(
+                $d,
+                ['visits' => ['cold' => ['household' => [0 => ['to' => 'up']]]]],
+            ),
             '/visits/cold/household/0/to', 'heat, off, cool',
         ];
         yield 'nothing at all' => [
-            fn (array $d) => ['parts' => [], 'wires' => [], 'pipes' => [], 'doors' => []] + $d, '/parts', 'nothing here yet',
+            fn (array $d) => [
+                'parts' => [],
+                'wires' => [],
+                'pipes' => [],
+                'doors' => [],
+            ] + $d, '/parts', 'nothing here yet',
         ];
     }
 

@@ -26,7 +26,10 @@ final class VersionOneTest extends TestCase
         $before = $s->value('room');
         self::assertGreaterThan($before + 1, $s->run(3600)->value('room'));
         self::assertGreaterThan(100, $s->value($warms));
-        self::assertNotContains('open port', array_column(array_map(fn ($f) => $f->toArray(), Checks::of($model)), 'rule'));
+        self::assertNotContains(
+            'open port',
+            array_column(array_map(fn ($f) => $f->toArray(), Checks::of($model)), 'rule'),
+        );
         self::assertArrayNotHasKey('burners.flame', $s->plan->percepts, 'what has no pipes shows nothing of them');
     }
 

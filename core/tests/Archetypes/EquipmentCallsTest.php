@@ -78,7 +78,10 @@ final class EquipmentCallsTest extends TestCase
         self::assertNotNull($s->until(fn (TestRig $s) => $s->isLit(), 120), 'it begins');
         self::assertNotNull($s->until(fn (TestRig $s) => ! $s->slot('float.contact', 'closed'), 3600));
         self::assertTrue($s->slot('pressure.diaphragm', 'made'));
-        $bridged = TestRig::of('furnace-condensing', $this->faults('furnace-condensing', 'drain:blocked', 'float:bridged'));
+        $bridged = TestRig::of(
+            'furnace-condensing',
+            $this->faults('furnace-condensing', 'drain:blocked', 'float:bridged'),
+        );
         self::assertNotNull($bridged->until(fn (TestRig $s) => $s->isLit(), 120));
         self::assertNotNull(
             $bridged->until(fn (TestRig $s) => ! $s->slot('pressure.diaphragm', 'made'), 7200),
@@ -98,7 +101,10 @@ final class EquipmentCallsTest extends TestCase
         self::assertFalse($s->isLit());
         self::assertLessThan(1, $s->volts('valve.MV', 'valve.COM'));
         $s->run(3600)->set('service.lever', 'off')->run(10)->set('service.lever', 'on');
-        self::assertNotNull($s->until(fn (TestRig $s) => $s->isLit(), 120), 'whoever cuts the power has no fault to find');
+        self::assertNotNull(
+            $s->until(fn (TestRig $s) => $s->isLit(), 120),
+            'whoever cuts the power has no fault to find',
+        );
     }
 
     public function test_low_water_puts_out_the_pilot_too_where_the_string_feeds_its_solenoid(): void

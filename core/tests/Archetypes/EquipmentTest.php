@@ -36,7 +36,11 @@ final class EquipmentTest extends TestCase
     {
         $s = TestRig::of('two-valve-230', $this->faults('two-valve-230', 'hw-valve:jammed-open', 'programmer:hw-dead'));
         $s->run(120);
-        self::assertGreaterThan(200, $s->volts('hw-valve.OG', 'hw-valve.BU'), 'hot water is made: nobody misses the switch');
+        self::assertGreaterThan(
+            200,
+            $s->volts('hw-valve.OG', 'hw-valve.BU'),
+            'hot water is made: nobody misses the switch',
+        );
         $repaired = TestRig::of('two-valve-230', $this->faults('two-valve-230', 'programmer:hw-dead'));
         $repaired->put('cylinder.store', 30)->run(120);
         self::assertLessThan(20, $repaired->volts('hw-valve.BN', 'hw-valve.BU'), 'with a new head it shows');

@@ -26,7 +26,12 @@ final class SafetiesTest extends TestCase
         yield '80 %: rollout' => ['furnace-80', 'burners.fire', fn (TestRig $s) => $s->put('burners.front', 380), 3];
         yield '80 %: hose off' => ['furnace-80', 'burners.fire', fn (TestRig $s) => $s->set('hose.end', 'off'), 5];
         yield '80 %: gas shut' => ['furnace-80', 'burners.fire', fn (TestRig $s) => $s->set('cock.handle', 'shut'), 1];
-        yield '80 %: door' => ['furnace-80', 'burners.fire', fn (TestRig $s) => $s->set('door-switch.plunger', 'out'), 1];
+        yield '80 %: door' => [
+            'furnace-80',
+            'burners.fire',
+            fn (TestRig $s) => $s->set('door-switch.plunger', 'out'),
+            1,
+        ];
         yield '80 %: blower lead lifted, limit within some four to five minutes' => [
             'furnace-80',
             'burners.fire',
@@ -63,12 +68,42 @@ final class SafetiesTest extends TestCase
             fn (TestRig $s) => $s->put('exchanger.felt', 230)->put('exchanger.metal', 230),
             3,
         ];
-        yield 'package: rollout' => ['package-direct-spark', 'burners.fire', fn (TestRig $s) => $s->put('burners.front', 380), 3];
-        yield 'package: hose off' => ['package-direct-spark', 'burners.fire', fn (TestRig $s) => $s->set('hose.end', 'off'), 5];
-        yield 'package: rod wire off' => ['package-direct-spark', 'burners.fire', fn (TestRig $s) => $s->lift('w30.a'), 3];
-        yield 'boiler: high limit' => ['boiler-hydronic', 'burners.fire', fn (TestRig $s) => $s->put('block.water', 224), 2];
-        yield 'boiler: low water' => ['boiler-hydronic', 'burners.fire', fn (TestRig $s) => $s->put('block.level', 0.3), 2];
-        yield 'boiler: operating aquastat' => ['boiler-hydronic', 'burners.fire', fn (TestRig $s) => $s->put('block.water', 188), 2];
+        yield 'package: rollout' => [
+            'package-direct-spark',
+            'burners.fire',
+            fn (TestRig $s) => $s->put('burners.front', 380),
+            3,
+        ];
+        yield 'package: hose off' => [
+            'package-direct-spark',
+            'burners.fire',
+            fn (TestRig $s) => $s->set('hose.end', 'off'),
+            5,
+        ];
+        yield 'package: rod wire off' => [
+            'package-direct-spark',
+            'burners.fire',
+            fn (TestRig $s) => $s->lift('w30.a'),
+            3,
+        ];
+        yield 'boiler: high limit' => [
+            'boiler-hydronic',
+            'burners.fire',
+            fn (TestRig $s) => $s->put('block.water', 224),
+            2,
+        ];
+        yield 'boiler: low water' => [
+            'boiler-hydronic',
+            'burners.fire',
+            fn (TestRig $s) => $s->put('block.level', 0.3),
+            2,
+        ];
+        yield 'boiler: operating aquastat' => [
+            'boiler-hydronic',
+            'burners.fire',
+            fn (TestRig $s) => $s->put('block.water', 188),
+            2,
+        ];
         yield 'boiler: pilot out' => ['boiler-hydronic', 'burners.fire', fn (TestRig $s) => $s->lift('w24.a'), 3];
         yield 'zones: high limit of the boiler' => [
             'zones-hydronic',
@@ -82,7 +117,12 @@ final class SafetiesTest extends TestCase
             fn (TestRig $s) => $s->put('boiler.block.level', 0.3),
             2,
         ];
-        yield '230 V: overheat' => ['boiler-simple-230', 'burners.fire', fn (TestRig $s) => $s->put('block.water', 104), 2];
+        yield '230 V: overheat' => [
+            'boiler-simple-230',
+            'burners.fire',
+            fn (TestRig $s) => $s->put('block.water', 104),
+            2,
+        ];
         yield '230 V: air lost' => ['boiler-simple-230', 'burners.fire', fn (TestRig $s) => $s->lift('w12.a'), 8];
         yield '230 V: flame lead off' => ['boiler-simple-230', 'burners.fire', fn (TestRig $s) => $s->lift('w16.a'), 3];
         yield 'mid-position: overheat' => [

@@ -59,7 +59,11 @@ final class SituationsOfFusesTest extends TestCase
         self::assertEqualsWithDelta(26, $s->volts('fuse.a', 'fuse.b'), 2);
         $s->set('stat.set', 50)->run(1);
         $meter = [$s->plan->places['fuse.a'], $s->plan->places['fuse.b'], 1e-7];
-        self::assertLessThan(2, $s->machine->solution($s->state, $meter)->acVolts($meter[0], $meter[1]), 'with a meter there, and nothing behind that calls');
+        self::assertLessThan(
+            2,
+            $s->machine->solution($s->state, $meter)->acVolts($meter[0], $meter[1]),
+            'with a meter there, and nothing behind that calls',
+        );
     }
 
     public function test_a_relay_that_breaks_its_own_coil_buzzes_in_time_and_is_heard(): void

@@ -118,7 +118,10 @@ final class SituationsTest extends TestCase
         self::assertLessThan(0.3, abs($s->dc('board.GND', 'board.FS') / 4.7), 'µA');
         $out = $s->until(fn (TestRig $s) => ! $s->isLit(), 20);
         self::assertEqualsWithDelta(6, $out, 1.5, 'the trial, and no flame seen');
-        self::assertGreaterThan(50, $s->until(fn (TestRig $s) => $s->slot('board.control', 'state') === 'lockout', 400));
+        self::assertGreaterThan(
+            50,
+            $s->until(fn (TestRig $s) => $s->slot('board.control', 'state') === 'lockout', 400),
+        );
     }
 
     public function test_the_burner_ground_lost_leaves_no_microamps_and_volts_to_the_burner(): void

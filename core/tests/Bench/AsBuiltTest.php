@@ -88,7 +88,10 @@ final class AsBuiltTest extends TestCase
         self::assertLessThan(3, $sound->volts('furnace.board.N', 'furnace.screw.sheet'));
 
         $crossed = TestRig::withFault('furnace-80-limit-in-r', 'outlet:swapped');
-        self::assertNotNull($crossed->until(fn (TestRig $s) => $s->isLit('furnace.burners.fire'), 200), 'gas and fire come');
+        self::assertNotNull(
+            $crossed->until(fn (TestRig $s) => $s->isLit('furnace.burners.fire'), 200),
+            'gas and fire come',
+        );
         self::assertEqualsWithDelta(120, $crossed->volts('furnace.board.N', 'furnace.screw.sheet'), 3);
         self::assertNotNull(
             $crossed->until(fn (TestRig $s) => ! $s->isLit('furnace.burners.fire'), 15),

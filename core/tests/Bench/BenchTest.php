@@ -178,7 +178,11 @@ final class BenchTest extends TestCase
         $kept = BenchState::fromArray(Snapshot::unpack($text));
         self::assertEquals($this->state, $kept);
         // as versions before wrote it: instruments at taps under their own names, and what is no longer kept
-        $old = ['gauge' => 'hose-tee', 'probe' => null, 'tapped' => []] + array_diff_key($this->state->toArray(), ['taps' => 1, 'unsaid' => 1]);
+        $old = [
+            'gauge' => 'hose-tee',
+            'probe' => null,
+            'tapped' => [],
+        ] + array_diff_key($this->state->toArray(), ['taps' => 1, 'unsaid' => 1]);
         self::assertEquals($this->state->with(taps: ['gauge' => 'hose-tee']), BenchState::fromArray($old));
         $this->do(400, 'wait');
         [$other] = Fixtures::bench('filter:blocked@nearly');

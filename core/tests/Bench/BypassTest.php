@@ -82,7 +82,9 @@ final class BypassTest extends TestCase
                 foreach ([[$e['a'], $e['b']], [$e['b'], $e['a']]] as [$end, $other]) {
                     $returns = $nets->reached($nets->root($supply['return']), [$nets->root($supply['hot'])]);
                     $isItsReturn = array_key_exists($nets->root($other), $returns);
-                    if ($model->isPlace($end) && $isItsReturn && $judged !== [] && $nets->root($end) !== $nets->root($supply['hot'])) {
+                    if ($model->isPlace($end) && $isItsReturn && $judged !== [] && $nets->root($end) !== $nets->root(
+                        $supply['hot'],
+                    )) {
                         self::assertNotSame([], Bypass::by($model, [], [$supply['hot'], $end]), "to $end");
                         $fed++;
                     }

@@ -52,7 +52,10 @@ final class CallsTest extends TestCase
                 self::assertStringContainsString($entry['sees'], implode(' ', $outcome->seen), $where);
             }
         }
-        self::assertTrue($state->slots[$call['heats']]['lit'] ?? $state->slots[$call['heats']]['band'] === 'full', 'it heats when it is handed back');
+        self::assertTrue(
+            $state->slots[$call['heats']]['lit'] ?? $state->slots[$call['heats']]['band'] === 'full',
+            'it heats when it is handed back',
+        );
         self::assertSame($state->wired, $state->jumpers);
     }
 

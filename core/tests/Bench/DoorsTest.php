@@ -217,7 +217,10 @@ final class DoorsTest extends TestCase
         yield 'two of one name' => [['doors' => [$door, $door]], '/doors/1/id'];
         yield 'covers what is not there' => [['doors' => [['covers' => ['no-part']] + $door]], '/doors/0/covers/0'];
         yield 'holds what is not there' => [['doors' => [$door + ['interlock' => 'valve.no']]], '/doors/0/interlock'];
-        yield 'lets through what is not there' => [['doors' => [$door + ['through' => ['no.no']]]], '/doors/0/through/0'];
+        yield 'lets through what is not there' => [
+            ['doors' => [$door + ['through' => ['no.no']]]],
+            '/doors/0/through/0',
+        ];
         $visits = fn (array $doing): array => ['visits' => ['v' => self::visit($doing)]];
         yield 'a door that is not there' => [$visits(['door' => 'no', 'to' => 'open']), '/visits/v/household/0'];
         yield 'a reset of what has none' => [$visits(['reset' => 'valve']), '/visits/v/household/0'];

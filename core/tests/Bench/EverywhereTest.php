@@ -50,6 +50,9 @@ final class EverywhereTest extends TestCase
         self::assertArrayNotHasKey('warmth', $this->do('feel', ['part' => 'cut-off'])->seen);
         self::assertArrayHasKey('warmth', $this->do('feel', ['part' => 'high'])->seen);
         $this->arrive('combi-230');
-        self::assertArrayNotHasKey('warmth', $this->do('feel', ['part' => 'plate-hx'])->seen + $this->do('feel', ['part' => 'tap'])->seen);
+        self::assertArrayNotHasKey(
+            'warmth',
+            $this->do('feel', ['part' => 'plate-hx'])->seen + $this->do('feel', ['part' => 'tap'])->seen,
+        );
     }
 }

@@ -27,7 +27,13 @@ final class FittedTest extends TestCase
     {
         $library = new Library();
         $document = $library->document('furnace-80');
-        $document['parts'][] = ['id' => 'rod-2', 'kind' => 'flame-rod', 'label' => 'Universal rod', 'at' => [900, 60], 'van' => true];
+        $document['parts'][] = [
+            'id' => 'rod-2',
+            'kind' => 'flame-rod',
+            'label' => 'Universal rod',
+            'at' => [900, 60],
+            'van' => true,
+        ];
         $document['parts'][] = [
             'id' => 'limit-2', 'kind' => 'limit-switch', 'label' => 'Universal limit', 'at' => [1060, 60], 'van' => true,
         ];
@@ -116,7 +122,10 @@ final class FittedTest extends TestCase
     public function test_a_wire_round_a_safety_is_what_a_jumper_is(): void
     {
         $this->arriveWith('healthy');
-        self::assertContains('safety-jumpered', $this->do('run_wire', ['from' => 'limit.a', 'to' => 'limit.b'])->dangers);
+        self::assertContains(
+            'safety-jumpered',
+            $this->do('run_wire', ['from' => 'limit.a', 'to' => 'limit.b'])->dangers,
+        );
         $this->do('unjump', ['from' => 'limit.a', 'to' => 'limit.b']);
         $round = ['from' => 'board.LIM-OUT', 'to' => 'board.LIM-IN'];
         self::assertContains('safety-jumpered', $this->do('run_wire', $round)->dangers);
@@ -166,7 +175,10 @@ final class FittedTest extends TestCase
         } catch (EditError $e) {
             self::assertStringContainsString('is in the van: no wire of the drawing goes to it.', $e->getMessage());
         }
-        $document = $edits->apply($document, ['do' => 'place', 'kind' => 'capacitor', 'label' => 'Spare', 'at' => [1060, 60]]);
+        $document = $edits->apply(
+            $document,
+            ['do' => 'place', 'kind' => 'capacitor', 'label' => 'Spare', 'at' => [1060, 60]],
+        );
         $document = $edits->apply($document, ['do' => 'stock', 'part' => 'spare', 'in' => 'van']);
         self::assertTrue(array_column($document['parts'], null, 'id')['spare']['van']);
         $document = $edits->apply($document, ['do' => 'stock', 'part' => 'spare', 'in' => 'appliance']);

@@ -109,7 +109,12 @@ final class FlueTest extends TestCase
         $this->do(0, 'set', ['part' => 'thermostat', 'lever' => 'set', 'to' => 80]);
         $read = [];
         foreach (
-            ['analyser' => 'flue-gas', 'smoke' => 'flue-smoke', 'draught' => 'breech', 'oil_gauge' => 'pump-port'] as $act => $tap
+            [
+                'analyser' => 'flue-gas',
+                'smoke' => 'flue-smoke',
+                'draught' => 'breech',
+                'oil_gauge' => 'pump-port',
+            ] as $act => $tap
         ) {
             $read[$act] = $this->do(200, $act, ['tap' => $tap])->reading->value ?? INF;
         }

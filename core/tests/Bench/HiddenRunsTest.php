@@ -27,7 +27,13 @@ final class HiddenRunsTest extends TestCase
     {
         $library = new Library();
         $document = $library->document('furnace-80');
-        $document['cables'][] = ['id' => 'loom', 'feet' => 4, 'pf_per_ft' => 25, 'leak_megohm' => 2000, 'hidden' => true];
+        $document['cables'][] = [
+            'id' => 'loom',
+            'feet' => 4,
+            'pf_per_ft' => 25,
+            'leak_megohm' => 2000,
+            'hidden' => true,
+        ];
         foreach ($document['wires'] as &$wire) {
             if (in_array($wire['id'], ['w27', 'w28'], true)) {
                 $wire['cable'] = 'loom';
@@ -54,13 +60,21 @@ final class HiddenRunsTest extends TestCase
         $this->arrive();
         self::assertSame(['other end' => 'the brown wire at Gas valve MV moves'], $this->do('tug', ['end' => 'w27.a']));
         $this->do('lift', ['end' => 'w27.b']);
-        self::assertSame(['other end' => 'a loose brown wire moves near Gas valve MV'], $this->do('tug', ['end' => 'w27.a']));
+        self::assertSame(
+            ['other end' => 'a loose brown wire moves near Gas valve MV'],
+            $this->do('tug', ['end' => 'w27.a']),
+        );
     }
 
     public function test_it_goes_by_what_was_built_and_not_by_the_drawing(): void
     {
-        $this->arrive(['as_built' => [['end' => 'w27.b', 'on' => 'valve.MVC'], ['end' => 'w28.b', 'on' => 'valve.MV']]]);
-        self::assertSame(['other end' => 'the brown wire at Gas valve MVC moves'], $this->do('tug', ['end' => 'w27.a']));
+        $this->arrive(
+            ['as_built' => [['end' => 'w27.b', 'on' => 'valve.MVC'], ['end' => 'w28.b', 'on' => 'valve.MV']]],
+        );
+        self::assertSame(
+            ['other end' => 'the brown wire at Gas valve MVC moves'],
+            $this->do('tug', ['end' => 'w27.a']),
+        );
     }
 
     public function test_nobody_sees_an_end_far_away_or_behind_a_door(): void
@@ -72,7 +86,7 @@ final class HiddenRunsTest extends TestCase
         self::assertSame(['other end' => 'is behind a door that is closed'], $this->do('tug', ['end' => 'w17.b']));
     }
 
-    public function test_a_conductor_broken_inside_moves_all_the_same_and_is_felt_where_its_way_of_failing_says_so(): void
+    public function test_a_conductor_broken_inside_moves_and_is_felt_where_its_way_of_failing_says_so(): void
     {
         $this->arrive([], 'w27:open');
         self::assertSame(

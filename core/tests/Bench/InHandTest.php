@@ -13,7 +13,9 @@ final class InHandTest extends TestCase
 {
     use AtTheBench;
 
-    /** @return iterable<string, array{string, string, string, float}> model, fault, what the element looks like, ohms */
+    /**
+     * @return iterable<string, array{string, string, string, float}> model, fault, what the element looks like, ohms
+     */
     public static function fuses(): iterable
     {
         yield 'blown by nothing' => ['furnace-80', 'fuse:blown', 'parted', INF];

@@ -28,7 +28,11 @@ final class LeadsTest extends TestCase
         self::assertGreaterThan($near + 2, $minutes('panel.L', 'burners.metal'));
         self::assertEqualsWithDelta($near, $minutes('panel.L', 'breaker.line'), 1e-9);
         self::assertEqualsWithDelta($near, $minutes('thermostat.R', 'thermostat.W'), 1e-9);
-        self::assertGreaterThan($near + 2, $minutes('w15.b', 'board.C'), 'the end of the wire that is at the thermostat');
+        self::assertGreaterThan(
+            $near + 2,
+            $minutes('w15.b', 'board.C'),
+            'the end of the wire that is at the thermostat',
+        );
         self::assertEqualsWithDelta($near, $minutes('w15.a', 'board.C'), 1e-9);
     }
 }

@@ -17,11 +17,26 @@ final class SafetyActsTest extends TestCase
     public static function supplies(): iterable
     {
         // model, fault, what is switched off before the work (part, lever), repair, with
-        yield 'breaker' => ['furnace-80', 'breaker:open', ['panel', 'main'], 'mend', ['part' => 'breaker', 'how' => 'replace']];
-        yield 'service switch' => [
-            'furnace-80', 'service:stuck-open', ['breaker', 'handle'], 'mend', ['part' => 'service', 'how' => 'replace'],
+        yield 'breaker' => [
+            'furnace-80',
+            'breaker:open',
+            ['panel', 'main'],
+            'mend',
+            ['part' => 'breaker', 'how' => 'replace'],
         ];
-        yield 'line and neutral' => ['furnace-80', 'panel:swapped', ['panel', 'main'], 'mend', ['part' => 'panel', 'how' => 'set']];
+        yield 'service switch' => [
+            'furnace-80', 'service:stuck-open', ['breaker', 'handle'], 'mend', [
+                'part' => 'service',
+                'how' => 'replace',
+            ],
+        ];
+        yield 'line and neutral' => [
+            'furnace-80',
+            'panel:swapped',
+            ['panel', 'main'],
+            'mend',
+            ['part' => 'panel', 'how' => 'set'],
+        ];
         yield 'spur' => ['boiler-simple-230', 'spur:blown', ['spur', 'lever'], 'fuse', ['part' => 'spur', 'amps' => 3]];
         yield 'disconnect' => [
             'package-direct-spark', 'disconnect:one-open', ['disconnect', 'lever'], 'fuse',
@@ -141,7 +156,10 @@ final class SafetyActsTest extends TestCase
     public function test_an_appliance_that_must_not_run_is_made_safe_tagged_and_told_of(): void
     {
         $this->arrive('furnace-80', 'exchanger:cracked');
-        self::assertStringContainsString('Make it safe first', (string) $this->do('tag_out', ['to' => 'tagged'])->refused);
+        self::assertStringContainsString(
+            'Make it safe first',
+            (string) $this->do('tag_out', ['to' => 'tagged'])->refused,
+        );
         $this->do('set', ['part' => 'cock', 'lever' => 'handle', 'to' => 'shut']);
         self::assertNotNull($this->do('tag_out', ['to' => 'tagged'])->refused, 'the power is on');
         $this->do('set', ['part' => 'service', 'lever' => 'lever', 'to' => 'off']);

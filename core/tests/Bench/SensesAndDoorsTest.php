@@ -79,14 +79,25 @@ final class SensesAndDoorsTest extends TestCase
     {
         $this->arrive('furnace-80', 'healthy', false);
         self::assertSame('runs', $this->do(10, 'listen', ['part' => 'inducer'])->seen['inducer']);
-        self::assertStringContainsString('behind the door', (string) $this->do(11, 'look', ['part' => 'inducer'])->refused);
+        self::assertStringContainsString(
+            'behind the door',
+            (string) $this->do(11, 'look', ['part' => 'inducer'])->refused,
+        );
     }
 
     public function test_a_hand_on_a_hot_igniter_or_a_live_rod_is_told_of(): void
     {
         $this->arrive('furnace-80', 'healthy');
-        self::assertSame(['igniter-touched'], $this->do(3, 'feel', ['part' => 'igniter'])->dangers, 'cold, and nothing on it');
-        self::assertSame(['live-work'], $this->do(4, 'feel', ['part' => 'rod'])->dangers, 'the control has its volts on it');
+        self::assertSame(
+            ['igniter-touched'],
+            $this->do(3, 'feel', ['part' => 'igniter'])->dangers,
+            'cold, and nothing on it',
+        );
+        self::assertSame(
+            ['live-work'],
+            $this->do(4, 'feel', ['part' => 'rod'])->dangers,
+            'the control has its volts on it',
+        );
         self::assertSame([], $this->do(5, 'feel', ['part' => 'limit'])->dangers);
         $hot = [];
         for ($t = 6; $t < 60; $t++) {

@@ -53,7 +53,10 @@ final class BuildsTest extends TestCase
         $s->run(7200);
         self::assertGreaterThan($before[0] + 1, $s->value('room1.air'));
         self::assertGreaterThan($before[1] + 1, $s->value('room2.air'));
-        self::assertSame(['in Room with radiators', 'in Room with radiators 2'], array_column($model->household()->rooms, 'name'));
+        self::assertSame(
+            ['in Room with radiators', 'in Room with radiators 2'],
+            array_column($model->household()->rooms, 'name'),
+        );
         self::assertNotSame([], $model->tape(), 'a tape follows from what is on the board');
 
         $cold = TestRig::ofModel($model, ['zv1.motor.open' => true])->run(7200);

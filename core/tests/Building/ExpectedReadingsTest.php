@@ -15,7 +15,13 @@ use PHPUnit\Framework\TestCase;
 /** Readings that an instructor expects of his model, run with the model as it is. */
 final class ExpectedReadingsTest extends TestCase
 {
-    private const VALVE = ['visit' => 'cold', 'at_s' => 60, 'mode' => 'vac', 'red' => 'valve.MV', 'black' => 'valve.MVC'];
+    private const VALVE = [
+        'visit' => 'cold',
+        'at_s' => 60,
+        'mode' => 'vac',
+        'red' => 'valve.MV',
+        'black' => 'valve.MVC',
+    ];
 
     public function test_what_is_right_holds_and_what_is_not_says_what_it_shows(): void
     {
@@ -54,7 +60,10 @@ final class ExpectedReadingsTest extends TestCase
     {
         $edits = new Edits(new Library());
         $document = (new Library())->document('furnace-80');
-        foreach ([self::VALVE + ['least' => 22], ['red' => 'limit.a', 'black' => 'limit.b', 'most' => 1] + self::VALVE] as $row) {
+        foreach ([
+            self::VALVE + ['least' => 22],
+            ['red' => 'limit.a', 'black' => 'limit.b', 'most' => 1] + self::VALVE,
+        ] as $row) {
             $document = $edits->apply($document, ['do' => 'set', 'path' => '/readings/-', 'value' => $row]);
         }
         self::assertSame([true, true], array_column(self::of($document), 'holds'));

@@ -13,13 +13,20 @@ use OddSpark\Instruments\Measured;
 use PHPUnit\Framework\TestCase;
 
 /**
- * A model fitted to readings of a unit whose figures are known, since a model gave them: what differs is found again, and
+ * A model fitted to readings of a unit whose figures are known, since a model gave them: what differs is found again,
+ * and
  * nothing else is touched.
  */
 final class FitTest extends TestCase
 {
     private const FURNACE = [
-        'igniter cold' => ['visit' => 'cold', 'at_s' => 1, 'mode' => 'ohm', 'red' => 'igniter.1', 'black' => 'igniter.2'],
+        'igniter cold' => [
+            'visit' => 'cold',
+            'at_s' => 1,
+            'mode' => 'ohm',
+            'red' => 'igniter.1',
+            'black' => 'igniter.2',
+        ],
         'flame' => ['visit' => 'cold', 'at_s' => 120, 'mode' => 'ua', 'red' => 'w29.b', 'black' => 'rod.rod'],
         'manifold' => ['visit' => 'cold', 'at_s' => 120, 'tap' => 'manifold'],
         'supply air' => ['visit' => 'cold', 'at_s' => 600, 'tap' => 'supply-duct'],
@@ -87,7 +94,10 @@ final class FitTest extends TestCase
             ['visit' => 'noon', 'at_s' => 1, 'tap' => 'manifold'],
             ['visit' => 'cold', 'at_s' => 1, 'mode' => 'vac', 'red' => 'board.R', 'black' => 'board.X9'],
         ];
-        $says = array_column((new Fit($library))->compared($library->document('furnace-80'), $rows, [1.0, 1.0, 1.0]), 'says');
+        $says = array_column(
+            (new Fit($library))->compared($library->document('furnace-80'), $rows, [1.0, 1.0, 1.0]),
+            'says',
+        );
         self::assertSame('There is no tap "moon" any more.', $says[0]);
         self::assertSame('There is no visit "noon" any more.', $says[1]);
         self::assertStringContainsString('board.X9', (string) $says[2]);
@@ -108,8 +118,13 @@ final class FitTest extends TestCase
     }
 
     /** @param array<string, mixed> $document */
-    private static function figure(Library $library, array $document, string $part, string $primitive, string $key): float
-    {
+    private static function figure(
+        Library $library,
+        array $document,
+        string $part,
+        string $primitive,
+        string $key,
+    ): float {
         $of = $library->resolve($document)->part($part) ?? self::fail($part);
 
         return (float) ($of->params[$primitive][$key] ?? $of->kind->primitives[$primitive]->get($key));

@@ -137,7 +137,7 @@ final class PapersTest extends TestCase
     }
 
     /** RFC 4180: a quoted cell may hold line breaks, and the separator. */
-    public function test_a_cell_over_several_lines_comes_back_as_it_was_and_a_mistake_after_it_is_told_by_its_line(): void
+    public function test_a_cell_over_several_lines_comes_back_and_a_mistake_after_it_is_told_by_its_line(): void
     {
         $library = new Library();
         $edits = new Edits($library);

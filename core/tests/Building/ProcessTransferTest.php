@@ -88,7 +88,12 @@ final class ProcessTransferTest extends TestCase
         $tape = function (Model $model, callable $names) use ($visit): array {
             $lanes = [];
             foreach (
-                Preview::of(Compiler::compile($model), Fault::none(), $visit, 600_000)->perceived as $channel => $stretches
+                Preview::of(
+                    Compiler::compile($model),
+                    Fault::none(),
+                    $visit,
+                    600_000,
+                )->perceived as $channel => $stretches
             ) {
                 $lanes[$names($channel)] = array_map(fn (array $s) => [$s[0] / 1000, $s[2]], $stretches);
             }

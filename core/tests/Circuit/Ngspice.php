@@ -9,7 +9,8 @@ final class Ngspice
 {
     /**
      * @param string $cards without analyses
-     * @return array{array<string, array{float, float}>, array<string, float>} AC phasors and DC volts by node, in lower case
+     * @return array{array<string, array{float, float}>, array<string, float>} AC phasors and DC volts by node, in
+     *     lower case
      */
     public static function acAndOp(string $cards, float $hertz): array
     {

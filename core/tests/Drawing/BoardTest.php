@@ -105,7 +105,10 @@ final class BoardTest extends TestCase
             fn (array $run): array => array_map(fn (array $p): string => "$p[0] $p[1]", $run),
             $between,
         )), 'they share their line');
-        $open = array_filter(Board::of((new Library())->model('furnace-80'))['wires'], fn (array $w): bool => $w['cable'] === null);
+        $open = array_filter(
+            Board::of((new Library())->model('furnace-80'))['wires'],
+            fn (array $w): bool => $w['cable'] === null,
+        );
         self::assertSame([], array_column($open, 'bundled'));
     }
 

@@ -41,7 +41,10 @@ final class LadderTest extends TestCase
         }
         $millivolts = array_merge(...array_map(
             fn (array $c): array => array_column($c['rungs'], 'load'),
-            array_filter(Ladder::of($model)['circuits'], fn (array $c): bool => str_contains($c['title'], 'millivolts')),
+            array_filter(
+                Ladder::of($model)['circuits'],
+                fn (array $c): bool => str_contains($c['title'], 'millivolts'),
+            ),
         ) ?: [[]]);
         foreach ($rungs as $rung) {
             $loads = array_keys(array_filter(array_column($rung['elements'], 'load')));

@@ -126,7 +126,10 @@ final class CheatsEverywhereTest extends TestCase
                 ...$name,
             ],
             'every hint' => [
-                ...array_map(fn (string $g): array => ['act' => 'hint', 'grade' => $g], ['where', 'circuit', 'reading']),
+                ...array_map(
+                    fn (string $g): array => ['act' => 'hint', 'grade' => $g],
+                    ['where', 'circuit', 'reading'],
+                ),
                 ...$name,
             ],
             'everything replaced' => [

@@ -36,7 +36,10 @@ final class CheatsTest extends TestCase
         ['at_s' => 401, 'act' => 'look', 'part' => 'registers'],
     ];
 
-    /** @return iterable<string, array{list<array<string, mixed>>, string}> what is done at the end, and what is lost by it */
+    /**
+     * @return iterable<string, array{list<array<string, mixed>>, string}> what is done at the end, and what is lost
+     *     by it
+     */
     public static function endings(): iterable
     {
         $set = fn (string $part, string $lever, string|int $to): array => [
@@ -69,7 +72,11 @@ final class CheatsTest extends TestCase
     public function test_a_safety_bridged_from_elsewhere_is_unsafe(): void
     {
         $before = array_slice(Fixtures::limitTrace(), 0, 6);
-        foreach ([['board.LIM-OUT', 'board.LIM-IN'], ['board.R', 'rollout-l.a'], ['fuse.b', 'limit.b']] as [$from, $to]) {
+        foreach ([
+            ['board.LIM-OUT', 'board.LIM-IN'],
+            ['board.R', 'rollout-l.a'],
+            ['fuse.b', 'limit.b'],
+        ] as [$from, $to]) {
             $bridge = [
                 ['at_s' => 13, 'act' => 'jump', 'from' => $from, 'to' => $to],
                 ['at_s' => 38, 'act' => 'unjump', 'from' => $from, 'to' => $to],

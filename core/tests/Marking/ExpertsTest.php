@@ -63,7 +63,9 @@ final class ExpertsTest extends TestCase
         $mark = Marker::of(Marking::account($plan, $faultSet, $call['fault'], $seen))->mark($rules);
         $why = '';
         foreach ($mark->lines as $line) {
-            $why .= $line->share < 1.0 ? "\n$line->id $line->share: ".implode(' | ', array_column($line->why, 'text')) : '';
+            $why .= $line->share < 1.0
+                ? "\n$line->id $line->share: ".implode(' | ', array_column($line->why, 'text'))
+                : '';
         }
         self::assertSame([], $mark->caps, $why);
         self::assertGreaterThanOrEqual(self::LEAST, $mark->total(), $why);

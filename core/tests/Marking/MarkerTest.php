@@ -166,7 +166,10 @@ final class MarkerTest extends TestCase
         }
         $seen = Attempt::run($plan, $faultSet->get($fault), Fixtures::log($entries), 'cold', new Memory())
             ->observations;
-        self::assertSame([null], array_values(array_unique(array_map(fn (array $e) => $e[1]->refused, $seen->entries))));
+        self::assertSame(
+            [null],
+            array_values(array_unique(array_map(fn (array $e) => $e[1]->refused, $seen->entries))),
+        );
         $mark = Marking::mark($plan, $faultSet, $fault, $seen);
         self::assertEqualsWithDelta($share, $this->share($mark, 'repair'), 1e-9);
     }
@@ -213,7 +216,10 @@ final class MarkerTest extends TestCase
         return $mark->line($line)->share;
     }
 
-    /** Whatever was done, the mark is made, under all rules: no act is one that some judge does not know what to do with. */
+    /**
+     * Whatever was done, the mark is made, under all rules: no act is one that some judge does not know what to do
+     * with.
+     */
     public function test_every_act_there_is_can_be_marked(): void
     {
         $places = ['valve.MV', 'valve.MVC', 'board.C', 'board.R'];

@@ -15,7 +15,8 @@ use PHPUnit\Framework\TestCase;
 final class ProficiencyTest extends TestCase
 {
     /**
-     * Examples of R. G. Newcombe, "Two-sided confidence intervals for the single proportion", Statistics in Medicine 17,
+     * Examples of R. G. Newcombe, "Two-sided confidence intervals for the single proportion", Statistics in Medicine
+     * 17,
      * 1998, table I, method 3; from memory.
      */
     #[TestWith([81, 263, 0.2553, 0.3662])]

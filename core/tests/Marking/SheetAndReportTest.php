@@ -48,8 +48,19 @@ final class SheetAndReportTest extends TestCase
      */
     private function account(array $entries): AttemptReview
     {
-        $few = ['healthy', 'igniter:cracked', 'igniter:aged', 'w30:open', 'w31:open', 'valve:coil-open', 'cock:shut', 'breaker:tripped'];
-        $faults = Fixtures::universe()->only(array_values(array_intersect($few, array_keys(Fixtures::universe()->faults))));
+        $few = [
+            'healthy',
+            'igniter:cracked',
+            'igniter:aged',
+            'w30:open',
+            'w31:open',
+            'valve:coil-open',
+            'cock:shut',
+            'breaker:tripped',
+        ];
+        $faults = Fixtures::universe()->only(
+            array_values(array_intersect($few, array_keys(Fixtures::universe()->faults))),
+        );
         $seen = Attempt::run(
             Fixtures::furnace(),
             $faults->get('igniter:cracked'),
@@ -78,7 +89,10 @@ final class SheetAndReportTest extends TestCase
             ['value' => '121.0', 'unit' => 'V AC', 'red' => 'valve.MV', 'black' => 'valve.MVC'],
             'Wrong place',
         ];
-        yield 'made up' => [['value' => '24.3', 'unit' => 'µA', 'red' => 'rod.rod', 'black' => 'screw.screw'], 'Nothing like'];
+        yield 'made up' => [
+            ['value' => '24.3', 'unit' => 'µA', 'red' => 'rod.rod', 'black' => 'screw.screw'],
+            'Nothing like',
+        ];
     }
 
     /** @param array<string, mixed> $row */
@@ -122,7 +136,9 @@ final class SheetAndReportTest extends TestCase
             ->line('report');
     }
 
-    /** @return iterable<string, array{array<string, mixed>, string}> what is wrong in a report, and what is said of it */
+    /**
+     * @return iterable<string, array{array<string, mixed>, string}> what is wrong in a report, and what is said of it
+     */
     public static function faulty(): iterable
     {
         yield 'another cause' => [['cause' => 'valve'], 'The cause that it names was not the cause.'];
@@ -131,8 +147,14 @@ final class SheetAndReportTest extends TestCase
         yield 'work made up' => [['done' => ['igniter', 'valve']], 'It tells of work that was not done: Gas valve.'];
         yield 'nothing before' => [['before' => null], 'It gives nothing that was read before the work.'];
         yield 'a reading that says nothing' => [['before' => 0], 'What it gives as read before shows nothing wrong.'];
-        yield 'before, read after' => [['before' => self::NEW_ONE], 'What it gives as read before the work was read after it.'];
-        yield 'after, read before' => [['after' => self::FED], 'What it gives as read after the work was read before it.'];
+        yield 'before, read after' => [
+            ['before' => self::NEW_ONE],
+            'What it gives as read before the work was read after it.',
+        ];
+        yield 'after, read before' => [
+            ['after' => self::FED],
+            'What it gives as read after the work was read before it.',
+        ];
         yield 'no reading at all' => [['after' => 13], 'What it gives as read after the work is no reading.'];
         yield 'more parts' => [['parts' => 2], '1 parts were put in, and it says 2.'];
         yield 'hours' => [['minutes' => 180], 'it says 180.'];
@@ -163,7 +185,10 @@ final class SheetAndReportTest extends TestCase
     public function test_without_a_report_the_line_is_lost_where_the_house_has_it(): void
     {
         $mark = Marker::of($this->account(self::WORK));
-        self::assertSame(0.0, $mark->mark(Marking::rules(with: ['weights' => ['report' => 10]]))->line('report')->share);
+        self::assertSame(
+            0.0,
+            $mark->mark(Marking::rules(with: ['weights' => ['report' => 10]]))->line('report')->share,
+        );
         $this->expectException(\OutOfBoundsException::class);
         $mark->mark(Marking::rules())->line('report');
     }
@@ -183,7 +208,11 @@ final class SheetAndReportTest extends TestCase
             ...$open, ['at_s' => 5, 'act' => 'dial', 'mode' => 'ohm'], $leads(6, 'igniter.1', 'igniter.1'),
         ]];
         yield 'live, nothing, live' => ['leads-proved', [
-            ...$open, $leads(6, 'board.R', 'board.C'), $leads(8, 'valve.MV', 'valve.MVC'), $leads(10, 'board.R', 'board.C'),
+            ...$open, $leads(6, 'board.R', 'board.C'), $leads(
+                8,
+                'valve.MV',
+                'valve.MVC',
+            ), $leads(10, 'board.R', 'board.C'),
         ]];
         yield 'watched twice' => ['watched-twice', [
             ...$open, $leads(6, 'inducer.L', 'inducer.N'), ['at_s' => 60, 'act' => 'read'],

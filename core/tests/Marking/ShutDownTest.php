@@ -58,7 +58,10 @@ final class ShutDownTest extends TestCase
             ...self::SHUT_DOWN,
         ]);
         self::assertContains('fault_left', $mark->caps);
-        self::assertStringContainsString('could have been repaired', implode(' ', array_column($mark->line('repair')->why, 'text')));
+        self::assertStringContainsString(
+            'could have been repaired',
+            implode(' ', array_column($mark->line('repair')->why, 'text')),
+        );
     }
 
     /** @param list<array<string, mixed>> $entries */

@@ -69,7 +69,13 @@ final class CrossingTest extends TestCase
             $travel = 5 + $i / 97;
             $valve = new MidPosition(
                 ['white' => 'W', 'grey' => 'G', 'neutral' => 'N', 'ohm' => 1000, 'run_v' => 150, 'travel_s' => $travel],
-                new Fittings(['W' => 0, 'G' => 1, 'N' => 2, 'white' => 0, 'grey' => 1, 'neutral' => 2], [0, 1], [], [], 314.0),
+                new Fittings(
+                    ['W' => 0, 'G' => 1, 'N' => 2, 'white' => 0, 'grey' => 1, 'neutral' => 2],
+                    [0, 1],
+                    [],
+                    [],
+                    314.0,
+                ),
             );
             $slot = ['course' => Response::still(0, 1.0), 'target' => 1.0, 'full' => true];
             $tick = 0;

@@ -253,7 +253,10 @@ final class SourcesTest extends TestCase
     public function test_a_supply_follows_the_volts_of_its_model(): void
     {
         $library = new \OddSpark\Appliance\Library();
-        $of = ['furnace-80' => [108, 'panel.L', 121 * 0.9], 'package-direct-spark' => [208, 'panel.L1', 121 * 208 / 240]];
+        $of = [
+            'furnace-80' => [108, 'panel.L', 121 * 0.9],
+            'package-direct-spark' => [208, 'panel.L1', 121 * 208 / 240],
+        ];
         foreach ($of as $name => [$volts, $place, $shows]) {
             $document = $library->document($name);
             $document['supply']['volts'] = $volts;

@@ -89,7 +89,10 @@ final class SparkLeadTest extends TestCase
         }
         self::assertSame([], $this->whileItFires('leads', ['red' => 'module.TH', 'black' => 'module.TR'])->dangers);
         [$bench, $state] = $this->bench('healthy');
-        [, $outcome] = $bench->do($state, Fixtures::act(1, 'leads', ['red' => 'module.SPARK', 'black' => 'module.GND']));
+        [, $outcome] = $bench->do(
+            $state,
+            Fixtures::act(1, 'leads', ['red' => 'module.SPARK', 'black' => 'module.GND']),
+        );
         self::assertSame([], $outcome->dangers, 'it does not fire yet');
     }
 

@@ -126,7 +126,10 @@ final class ThermostatsTest extends TestCase
         $slot = $thermostat->react($lit, $this->at(0, $slots(74.5), 27));
         self::assertSame([false, true, true], [$slot['heat'], $slot['cool'], $slot['fan']]);
         self::assertSame('cool on', $thermostat->shows($slot));
-        self::assertTrue($thermostat->react($slot, $this->at(1, $slots(73.6), 27))['cool'], 'until half a degree below');
+        self::assertTrue(
+            $thermostat->react($slot, $this->at(1, $slots(73.6), 27))['cool'],
+            'until half a degree below',
+        );
         self::assertFalse($thermostat->react($slot, $this->at(1, $slots(73.5), 27))['cool']);
         self::assertSame('', $thermostat->react($lit, $this->at(0, $slots(60), 27))['calls'], 'it heats nothing');
     }

@@ -81,7 +81,14 @@ final class AirAndWaterPhysicsTest extends TestCase
 
     public function test_water_boils_at_its_pressure_and_gets_no_hotter(): void
     {
-        $s = TestRig::of('boiler-hydronic', ['high.contact.stuck' => 'closed', 'operating.contact.stuck' => 'closed', 'circulator.motor.seized' => true]);
+        $s = TestRig::of(
+            'boiler-hydronic',
+            [
+                'high.contact.stuck' => 'closed',
+                'operating.contact.stuck' => 'closed',
+                'circulator.motor.seized' => true,
+            ],
+        );
         $s->run(7200);
         self::assertEqualsWithDelta(250, $s->value('supply-pipe'), 0.1);
         self::assertSame('boils', $s->machine->shows($s->state, 'block.water'), 'and its relief valve is heard');
@@ -94,7 +101,11 @@ final class AirAndWaterPhysicsTest extends TestCase
         self::assertSame(0.0, self::at($s, 'loop-1.body', 'q'));
         self::assertSame(0.0, self::at($s, 'zv2.body', 'q'));
         self::assertGreaterThan(2, self::at($s, 'zv3.body', 'q'));
-        self::assertEqualsWithDelta(self::at($s, 'boiler.circulator.impeller', 'q'), self::at($s, 'zv3.body', 'q'), 0.01);
+        self::assertEqualsWithDelta(
+            self::at($s, 'boiler.circulator.impeller', 'q'),
+            self::at($s, 'zv3.body', 'q'),
+            0.01,
+        );
         $s->run(1200);
         self::assertGreaterThan($s->value('behind') + 40, $s->value('before'), 'clamps on both sides of the shut one');
         self::assertEqualsWithDelta($s->value('before-zv3'), $s->value('behind-zv3'), 2, 'and of the open one');
@@ -123,7 +134,11 @@ final class AirAndWaterPhysicsTest extends TestCase
     public function test_boiler_radiators_and_cylinder_stand_at_their_own_temperatures(): void
     {
         $s = TestRig::of('mid-position-230')->run(400);
-        [$boiler, $radiators, $cylinder] = [$s->value('boiler.block.water'), $s->value('radiators.iron'), $s->value('cylinder.store')];
+        [$boiler, $radiators, $cylinder] = [
+            $s->value('boiler.block.water'),
+            $s->value('radiators.iron'),
+            $s->value('cylinder.store'),
+        ];
         self::assertGreaterThan($radiators + 3, $boiler);
         self::assertGreaterThan($cylinder + 3, $boiler);
         self::assertGreaterThan(1, abs($radiators - $cylinder));
@@ -159,7 +174,11 @@ final class AirAndWaterPhysicsTest extends TestCase
         yield 'oil' => ['oil-furnace', ['fan-limit.limit.stuck' => 'closed', 'blower.motor.seized' => true]];
         yield 'boiler' => [
             'boiler-hydronic',
-            ['high.contact.stuck' => 'closed', 'operating.contact.stuck' => 'closed', 'circulator.motor.seized' => true],
+            [
+                'high.contact.stuck' => 'closed',
+                'operating.contact.stuck' => 'closed',
+                'circulator.motor.seized' => true,
+            ],
         ];
     }
 }

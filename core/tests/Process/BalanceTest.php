@@ -49,7 +49,11 @@ final class BalanceTest extends TestCase
     {
         $loop = fn (float $valve): array => Balance::of(
             3,
-            [[0, 1, 4.0, 5.0, null, false, 0.0], [1, 2, 6.0, 0.0, null, false, 0.0], [2, 0, $valve, 0.0, null, false, 0.0]],
+            [
+                [0, 1, 4.0, 5.0, null, false, 0.0],
+                [1, 2, 6.0, 0.0, null, false, 0.0],
+                [2, 0, $valve, 0.0, null, false, 0.0],
+            ],
             12.0,
         );
         // by hand: q² (1/16 + 1/36 + 1/9) = 5
@@ -95,7 +99,12 @@ final class BalanceTest extends TestCase
                     $left[$b] += $q[$i];
                 }
                 $across = $p[$a] - ($b < 0 ? $runs[$i][6] : $p[$b]) + $adds;
-                self::assertEqualsWithDelta($k * ($across <=> 0) * sqrt(abs($across)), $q[$i], 0.02, "try $try, run $i");
+                self::assertEqualsWithDelta(
+                    $k * ($across <=> 0) * sqrt(abs($across)),
+                    $q[$i],
+                    0.02,
+                    "try $try, run $i",
+                );
             }
             self::assertEqualsWithDelta(array_fill(0, $n, 0.0), $left, 0.01, "try $try");
         }

@@ -18,9 +18,15 @@ final class PhysicsTest extends TestCase
 
     /** Bernoulli: flow goes with the root of the pressure across the orifice. */
     #[DataProvider('manifolds')]
-    public function test_gas_flow_goes_with_the_root_of_the_manifold_pressure(float $manifold, float $share, int $clock): void
-    {
-        $s = self::burning(['valve.body.set' => $manifold, 'meter.main.pressure' => 14, 'limit.contact.stuck' => 'closed'], 90);
+    public function test_gas_flow_goes_with_the_root_of_the_manifold_pressure(
+        float $manifold,
+        float $share,
+        int $clock,
+    ): void {
+        $s = self::burning(
+            ['valve.body.set' => $manifold, 'meter.main.pressure' => 14, 'limit.contact.stuck' => 'closed'],
+            90,
+        );
         self::assertEqualsWithDelta($share, self::at($s, 'burners.orifice', 'share'), 0.01);
         self::assertEqualsWithDelta($share * 80000, self::at($s, 'burners.fire', 'heat'), 900);
         self::assertEqualsWithDelta($clock, $s->value('meter.dial'), 1.0, 'seconds a cubic foot of 1020 Btu');
@@ -37,7 +43,10 @@ final class PhysicsTest extends TestCase
     public function test_an_overfired_furnace_warms_its_air_accordingly(): void
     {
         $rise = function (float $set): float {
-            $s = self::burning(['valve.body.set' => $set, 'meter.main.pressure' => 14, 'limit.contact.stuck' => 'closed'], 800);
+            $s = self::burning(
+                ['valve.body.set' => $set, 'meter.main.pressure' => 14, 'limit.contact.stuck' => 'closed'],
+                800,
+            );
 
             return $s->value('supply-duct') - $s->value('return-duct');
         };
@@ -52,7 +61,11 @@ final class PhysicsTest extends TestCase
         $heat = 1.08 * self::at($s, 'exchanger.air_side', 'q') * ($s->value('supply-duct') - $s->value('return-duct'));
         self::assertEqualsWithDelta(64000, $heat, 4000);
         self::assertEqualsWithDelta(45.6, $s->value('supply-duct') - $s->value('return-duct'), 3.0);
-        self::assertGreaterThan($s->value('supply-duct') + 10, $s->value('supply-air'), 'at the limit the hot wall is felt');
+        self::assertGreaterThan(
+            $s->value('supply-duct') + 10,
+            $s->value('supply-air'),
+            'at the limit the hot wall is felt',
+        );
     }
 
     public function test_inlet_low_orifice_webbed_and_regulator_high_show_where_they_should(): void
@@ -71,7 +84,12 @@ final class PhysicsTest extends TestCase
     {
         foreach ([[3.5, 1.5], [10.5, 2.7]] as [$manifold, $times]) {
             $s = self::burning(
-                ['meter.main.fuel' => 'propane', 'meter.main.pressure' => 13, 'valve.body.set' => $manifold, 'limit.contact.stuck' => 'closed'],
+                [
+                    'meter.main.fuel' => 'propane',
+                    'meter.main.pressure' => 13,
+                    'valve.body.set' => $manifold,
+                    'limit.contact.stuck' => 'closed',
+                ],
                 60,
             );
             self::assertEqualsWithDelta($times * 80000, self::at($s, 'burners.fire', 'heat'), 0.06 * $times * 80000);
@@ -116,7 +134,11 @@ final class PhysicsTest extends TestCase
             foreach ([1.1, 1.5, 2.2] as $air) {
                 $gas = $fuel->flueGas($air);
                 // oxygen and carbon dioxide tell the same air: CO2 = most × (20.95 − O2) ÷ 20.95
-                self::assertEqualsWithDelta($fuel->flueGas(1.0)['co2'] * (20.95 - $gas['oxygen']) / 20.95, $gas['co2'], 0.45);
+                self::assertEqualsWithDelta(
+                    $fuel->flueGas(1.0)['co2'] * (20.95 - $gas['oxygen']) / 20.95,
+                    $gas['co2'],
+                    0.45,
+                );
             }
         }
     }
@@ -162,8 +184,10 @@ final class PhysicsTest extends TestCase
 
     /** @param array<string, mixed> $set */
     #[DataProvider('chokes')]
-    public function test_what_starves_a_burner_of_air_takes_its_oxygen_and_makes_carbon_monoxide(string $model, array $set): void
-    {
+    public function test_what_starves_a_burner_of_air_takes_its_oxygen_and_makes_carbon_monoxide(
+        string $model,
+        array $set,
+    ): void {
         $fuel = $model === 'oil-furnace' ? 'nozzle' : 'burners';
         $sound = TestRig::of($model)->run(600);
         $choked = TestRig::of($model, $set)->run(600);

@@ -41,7 +41,10 @@ final class ProcessesTest extends TestCase
     {
         foreach ([0, 1] as $bad) {
             try {
-                Processes::share(2, fn (int $share) => $share === $bad ? throw new RuntimeException("share $bad") : $share);
+                Processes::share(
+                    2,
+                    fn (int $share) => $share === $bad ? throw new RuntimeException("share $bad") : $share,
+                );
                 self::fail('nothing was said');
             } catch (RuntimeException $e) {
                 self::assertSame("share $bad", $e->getMessage());

@@ -57,7 +57,10 @@ final class ComplaintsTest extends TestCase
         self::assertSame($kept[$name] ?? [], $said);
     }
 
-    /** @return iterable<string, array{string, string, string, list<string>, list<string>}> model, visit, fault, says, not */
+    /**
+     * @return iterable<string, array{string, string, string, list<string>, list<string>}> model, visit, fault, says,
+     *     not
+     */
     public static function facts(): iterable
     {
         yield 'a fan that runs with nobody calling' => [
@@ -116,9 +119,16 @@ final class ComplaintsTest extends TestCase
 
     public function test_of_a_filter_only_he_can_say_something_who_has_one(): void
     {
-        foreach (['furnace-80' => 'Not long ago, I think.', 'boiler-hydronic' => 'I know of no filter.'] as $name => $says) {
+        foreach ([
+            'furnace-80' => 'Not long ago, I think.',
+            'boiler-hydronic' => 'I know of no filter.',
+        ] as $name => $says) {
             $plan = TestRig::plan($name);
-            $state = (new Bench($plan, FaultSet::of($plan->model)->get('healthy'), new Memory()))->arrive('cold')->state;
+            $state = (new Bench(
+                $plan,
+                FaultSet::of($plan->model)->get('healthy'),
+                new Memory(),
+            ))->arrive('cold')->state;
             self::assertSame($says, $state->answers['filter']);
         }
     }

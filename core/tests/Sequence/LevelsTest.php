@@ -23,7 +23,13 @@ final class LevelsTest extends TestCase
     {
         foreach ([['LO', 1.7], ['HI', 0.0], ['LO HI', 3.5]] as [$coils, $inches]) {
             $rig = TestRig::ofModel(Fixtures::small(
-                ['panel' => 'supply', 'tr' => 'transformer-120-24', 'gas' => 'gas-meter', 'valve' => 'gas-valve-2-stage', 'burners' => 'burners'],
+                [
+                    'panel' => 'supply',
+                    'tr' => 'transformer-120-24',
+                    'gas' => 'gas-meter',
+                    'valve' => 'gas-valve-2-stage',
+                    'burners' => 'burners',
+                ],
                 [
                     ['panel.L', 'tr.H1'],
                     ['panel.N', 'tr.H2'],
@@ -169,7 +175,14 @@ final class LevelsTest extends TestCase
             ],
             ['water' => ['type' => 'still', 'value' => 120]],
             [
-                'taps' => ['reads' => ['of' => 'water', 'instrument' => 'display', 'part' => 'board', 'label' => 'its display']],
+                'taps' => [
+                    'reads' => [
+                        'of' => 'water',
+                        'instrument' => 'display',
+                        'part' => 'board',
+                        'label' => 'its display',
+                    ],
+                ],
                 'kinds' => ['letter-board' => [
                     'kind' => 'letter-board',
                     'version' => 1,
@@ -197,16 +210,49 @@ final class LevelsTest extends TestCase
                                 'start' => 'purge',
                                 'times' => ['purge_s' => 10],
                                 'states' => [
-                                    'purge' => $state('Purges', $levels, 'shows 3A', [['after' => 'purge_s', 'go' => 'run']]),
-                                    'run' => $state('Runs', ['fan' => $along], 'shows 3H', [['if' => ['water' => true], 'go' => 'purge']]),
+                                    'purge' => $state(
+                                        'Purges',
+                                        $levels,
+                                        'shows 3A',
+                                        [['after' => 'purge_s', 'go' => 'run']],
+                                    ),
+                                    'run' => $state(
+                                        'Runs',
+                                        ['fan' => $along],
+                                        'shows 3H',
+                                        [['if' => ['water' => true], 'go' => 'purge']],
+                                    ),
                                 ],
                             ],
                         ],
-                        'signal' => ['type' => 'signal', 'between' => ['SIG', 'SIGC'], 'follows' => 'control', 'key' => 'level.fan', 'volts' => 10, 'ohm' => 100],
-                        'fan' => ['type' => 'electronic-motor', 'line' => 'L', 'common' => 'N', 'signal' => ['FAN', 'FANC'], 'signal_v' => [0, 10], 'run' => [60, 20], 'run_v' => 80, 'tau_s' => 2],
+                        'signal' => [
+                            'type' => 'signal',
+                            'between' => ['SIG', 'SIGC'],
+                            'follows' => 'control',
+                            'key' => 'level.fan',
+                            'volts' => 10,
+                            'ohm' => 100,
+                        ],
+                        'fan' => [
+                            'type' => 'electronic-motor',
+                            'line' => 'L',
+                            'common' => 'N',
+                            'signal' => ['FAN', 'FANC'],
+                            'signal_v' => [0, 10],
+                            'run' => [60, 20],
+                            'run_v' => 80,
+                            'tau_s' => 2,
+                        ],
                     ],
                     'controls' => ['menu' => ['label' => 'purge, in its menu']],
-                    'modes' => ['dead' => ['title' => 'dead', 'set' => ['control.inputs.supply.dead' => true], 'weight' => 1, 'repair' => 'control']],
+                    'modes' => [
+                        'dead' => [
+                            'title' => 'dead',
+                            'set' => ['control.inputs.supply.dead' => true],
+                            'weight' => 1,
+                            'repair' => 'control',
+                        ],
+                    ],
                 ]],
             ],
         );

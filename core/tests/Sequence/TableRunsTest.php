@@ -30,7 +30,10 @@ final class TableRunsTest extends TestCase
     private const RUNS = [
         'furnace-two-stage' => ['furnace-two-stage', 'board.control', [
             ['limit:opens-low', 400], ['meter:no-gas', 400], ['valve:low-open', 40], ['exchanger:cracked', 400],
-            ['flue:blocked', 200], ['board:inducer-high-dead', 400], ['board:second-input-dead', 200], ['low:stuck-closed', 40],
+            ['flue:blocked', 200], [
+                'board:inducer-high-dead',
+                400,
+            ], ['board:second-input-dead', 200], ['low:stuck-closed', 40],
             ['board:valve-relay-welded', 400], ['hose-high:off', 400],
             ['healthy', 400, self::OFF, 60, self::HEAT, 5, ['thermostat.fan', 'on'], self::OFF, 220],
             ['healthy', 100, ['cock.handle', 'shut'], 4], ['healthy', 100, ['hose-low.end', 'off'], 4],
@@ -39,7 +42,14 @@ final class TableRunsTest extends TestCase
             ['limit:opens-low', 400], ['meter:no-gas', 400], ['valve:coil-shorted', 100], ['exchanger:cracked', 400],
             ['flue:blocked', 200], ['pressure:stuck-closed', 40], ['healthy', 100, ['hose.end', 'off'], 4],
             ['healthy', self::OFF, 10],
-            ['healthy', 150, self::OFF, 60, ['thermostat.fan', 'on'], 220], ['healthy', 100, ['cock.handle', 'shut'], 4],
+            [
+                'healthy',
+                150,
+                self::OFF,
+                60,
+                ['thermostat.fan', 'on'],
+                220,
+            ], ['healthy', 100, ['cock.handle', 'shut'], 4],
             [['valve.seat.stuck' => 'open'], 90, self::OFF, 40, self::HEAT, 10],
         ]],
         'surface-module' => ['furnace-surface-module', 'module.control', [
@@ -49,7 +59,11 @@ final class TableRunsTest extends TestCase
         'constant-pilot' => ['boiler-constant-pilot', 'module.control', [['healthy', 60], ['pilot:gap', 120]]],
         'tube-heater' => ['tube-heater', 'board.control', [['healthy', 100], ['cord:swapped', 400]]],
         'thermopile-control' => ['water-heater-thermopile', 'valve.control', [
-            ['healthy', ...self::LIT, 40], [['valve.control.inputs.over.on' => 100, 'valve.control.inputs.over.off' => 90], ...self::LIT, 40],
+            ['healthy', ...self::LIT, 40], [
+                ['valve.control.inputs.over.on' => 100, 'valve.control.inputs.over.off' => 90],
+                ...self::LIT,
+                40,
+            ],
         ]],
         'combi' => ['combi-230', 'board.control', [
             ['healthy', 400, ['stat.set', 5], 90, ['tap.flow', 'open'], 400, ['tap.flow', 'shut'], 30],

@@ -172,7 +172,10 @@ final class TableTest extends TestCase
 
         $table['states']['trial']['guards'][2] = ['after' => 'trial_s', 'go' => 'opening']; // round and round
         unset($table['states']['trial']['guards'][3]);
-        $without = array_filter((new Table($table))->remarks(), fn (array $r) => str_contains($r['text'], 'without end'));
+        $without = array_filter(
+            (new Table($table))->remarks(),
+            fn (array $r) => str_contains($r['text'], 'without end'),
+        );
         self::assertCount(2, $without);
     }
 

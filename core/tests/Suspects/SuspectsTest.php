@@ -106,7 +106,12 @@ final class SuspectsTest extends TestCase
                 kit: $kit,
             )->observations;
             foreach (
-                (new Tracker(Fixtures::furnace(), Fixtures::universe()->only([$fault]), $visit, $memory))->follow($seen) as $i => $step
+                (new Tracker(
+                    Fixtures::furnace(),
+                    Fixtures::universe()->only([$fault]),
+                    $visit,
+                    $memory,
+                ))->follow($seen) as $i => $step
             ) {
                 self::assertTrue(
                     $step->has($fault),
@@ -146,7 +151,12 @@ final class SuspectsTest extends TestCase
                 $memory,
             )->observations;
             foreach (
-                (new Tracker(Fixtures::furnace(), Fixtures::universe()->only([$fault]), 'cold', $memory))->follow($seen) as $step
+                (new Tracker(
+                    Fixtures::furnace(),
+                    Fixtures::universe()->only([$fault]),
+                    'cold',
+                    $memory,
+                ))->follow($seen) as $step
             ) {
                 self::assertTrue($step->has($fault), $fault);
             }

@@ -15,7 +15,10 @@ use PHPUnit\Framework\TestCase;
  */
 final class FactsTest extends TestCase
 {
-    /** @return iterable<string, array{string, string, list<array{0: string, 1: string|int|float, 2?: mixed}>, list<array{0: string, 1: string, 2: list<string>, 3: float|bool, 4?: float, 5?: string}>}> */
+    /**
+     * @return iterable<string, array{string, string, list<array{0: string, 1: string|int|float, 2?: mixed}>,
+     *     list<array{0: string, 1: string, 2: list<string>, 3: float|bool, 4?: float, 5?: string}>}>
+     */
     public static function states(): iterable
     {
         foreach (require __DIR__.'/facts.php' as $title => [$model, $fault, $steps, $facts]) {
@@ -26,7 +29,8 @@ final class FactsTest extends TestCase
     /**
      * @param list<array{0: string, 1: string|int|float, 2?: mixed}> $steps set LEVER TO, lift END, run SECONDS, until
      *     BURNER SECONDS
-     * @param list<array{0: string, 1: string, 2: list<string>, 3: float|bool, 4?: float, 5?: string}> $facts words; vac,
+     * @param list<array{0: string, 1: string, 2: list<string>, 3: float|bool, 4?: float, 5?: string}> $facts words;
+     *     vac,
      *     vdc, ohm, ua, tap, lit, shows; of what; from, to; source
      */
     #[DataProvider('states')]
@@ -50,7 +54,17 @@ final class FactsTest extends TestCase
             [$words, $what, $of, $from] = $fact;
             $is = $this->value($rig, $what, $of);
             if (getenv('SPARK_FACTS') !== false) {
-                fwrite(STDOUT, sprintf("%s; %s: %s %s (%s)\n", $model, $words, json_encode($is), $what, $fact[5] ?? 'common practice, no source'));
+                fwrite(
+                    STDOUT,
+                    sprintf(
+                        "%s; %s: %s %s (%s)\n",
+                        $model,
+                        $words,
+                        json_encode($is),
+                        $what,
+                        $fact[5] ?? 'common practice, no source',
+                    ),
+                );
             }
             if (! is_float($from) && ! is_int($from)) {
                 self::assertSame($from, $is, $words);

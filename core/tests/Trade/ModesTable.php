@@ -16,7 +16,8 @@ use OddSpark\Suspects\UsualPairs;
 use OddSpark\Tests\TestRig;
 
 /**
- * Every way of failing of every kind on a shipped model: what the customer says, what one look, hands and ears find, and
+ * Every way of failing of every kind on a shipped model: what the customer says, what one look, hands and ears find,
+ * and
  * the three readings that stand furthest from a sound appliance's. docs/modes.md, written by `php core/bin/modes.php`.
  */
 final class ModesTable

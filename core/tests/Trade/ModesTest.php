@@ -25,6 +25,10 @@ final class ModesTest extends TestCase
     {
         $page = (string) file_get_contents(__DIR__.'/../../../docs/modes.md');
         $section = implode("\n", ModesTable::section($model));
-        self::assertStringContainsString(trim($section), $page, "write it anew and read it: php core/bin/modes.php $model");
+        self::assertStringContainsString(
+            trim($section),
+            $page,
+            "write it anew and read it: php core/bin/modes.php $model",
+        );
     }
 }

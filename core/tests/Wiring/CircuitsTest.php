@@ -63,7 +63,13 @@ final class CircuitsTest extends TestCase
         };
         self::assertContains('fan-limit.limit', $of('furnace-standing-pilot', 'valve.coil'), 'before the transformer');
         foreach (
-            ['limit.contact', 'rollout-l.contact', 'rollout-r.contact', 'pressure.contact', 'service.contact'] as $switch
+            [
+                'limit.contact',
+                'rollout-l.contact',
+                'rollout-r.contact',
+                'pressure.contact',
+                'service.contact',
+            ] as $switch
         ) {
             self::assertContains($switch, $of('furnace-80', 'valve.coil'), 'by the inputs of the control');
         }

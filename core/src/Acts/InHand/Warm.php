@@ -45,6 +45,8 @@ final readonly class Warm extends Act
 
     public function said(Names $names): string
     {
-        return ($this->get('to') === 'hot' ? Words::say('acts.warm.warmed') : Words::say('acts.warm.let_cool')).$names->part($this->part());
+        return Words::say($this->get('to') === 'hot' ? 'acts.warm.warmed' : 'acts.warm.let_cool', [
+            'part' => $names->part($this->part()),
+        ]);
     }
 }

@@ -33,7 +33,11 @@ final readonly class HoldTester extends Act
 
     public function shows(Situation $now): array
     {
-        return ['tester' => FieldTester::lights($now->site(), $this->get('place')) ? 'lights' : Words::say('acts.hold_tester.stays_dark')];
+        return [
+            'tester' => FieldTester::lights($now->site(), $this->get('place'))
+                ? 'lights'
+                : Words::say('acts.hold_tester.stays_dark'),
+        ];
     }
 
     public function said(Names $names): string

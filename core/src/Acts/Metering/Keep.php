@@ -37,6 +37,8 @@ final readonly class Keep extends Act
 
     public function said(Names $names): string
     {
-        return $this->get('to') === 'on' ? Words::say('acts.keep.set_the_meter_to_hold') : Words::say('acts.keep.cleared_min_and_max_of');
+        return $this->get('to') === 'on'
+            ? Words::say('acts.keep.set_the_meter_to_hold')
+            : Words::say('acts.keep.cleared_min_and_max_of');
     }
 }

@@ -62,7 +62,9 @@ final readonly class PutToTap extends Act
     public function said(Names $names): string
     {
         return Bag::atTap($this->name)::title().
-            ($this->get('tap') === null ? Words::say('acts.put_to_tap.put_away') : Words::say('acts.put_to_tap.at_the', [
+            ($this->get('tap') === null ? Words::say(
+                'acts.put_to_tap.put_away',
+            ) : Words::say('acts.put_to_tap.at_the', [
                 'tap' => $names->tap($this->get('tap')),
             ]));
     }

@@ -34,7 +34,9 @@ final readonly class Read extends Act
             return null;
         }
 
-        return $of === Multimeter::KEY ? Words::say('acts.read.the_leads_are_not_on') : Words::say('acts.read.that_instrument_is_not_on');
+        return $of === Multimeter::KEY
+            ? Words::say('acts.read.the_leads_are_not_on')
+            : Words::say('acts.read.that_instrument_is_not_on');
     }
 
     public function placesLeads(): bool

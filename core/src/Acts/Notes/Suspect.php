@@ -34,7 +34,9 @@ final readonly class Suspect extends Act
                 default => Words::say('acts.suspect.took_back'),
             },
             'fault' => $names->fault($this->get('fault')),
-            'words_2' => $this->get('why') === null ? '' : Words::say('acts.suspect.because', ['why' => $this->get('why')]),
+            'words_2' => $this->get('why') === null
+                ? ''
+                : Words::say('acts.suspect.because', ['why' => $this->get('why')]),
         ]);
     }
 }

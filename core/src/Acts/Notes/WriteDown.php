@@ -38,7 +38,9 @@ final readonly class WriteDown extends Act
     {
         $where = match (true) {
             $this->get('tap') !== null => $names->tap($this->get('tap')),
-            $this->get('red') === null && $this->get('black') === null => Words::say('acts.write_down.nowhere_in_particular'),
+            $this->get('red') === null && $this->get('black') === null => Words::say(
+                'acts.write_down.nowhere_in_particular',
+            ),
             default => implode(' to ', array_map(
                 $names->place(...),
                 array_filter([$this->get('red'), $this->get('black')], fn (?string $place): bool => $place !== null),

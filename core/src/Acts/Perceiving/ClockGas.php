@@ -38,7 +38,9 @@ final readonly class ClockGas extends Act
 
     public function shows(Situation $now): array
     {
-        $each = $now->model->region() === 'EU' ? Words::say('acts.clock_gas.ten_litres') : Words::say('acts.clock_gas.one_cubic_foot');
+        $each = $now->model->region() === 'EU'
+            ? Words::say('acts.clock_gas.ten_litres')
+            : Words::say('acts.clock_gas.one_cubic_foot');
         foreach (array_keys($now->model->kindOf($this->part())?->those(MeterDial::class) ?? []) as $name) {
             if ($now->plan->isJoined("{$this->part()}.$name")) {
                 $seconds = $now->state->value("{$this->part()}.$name");

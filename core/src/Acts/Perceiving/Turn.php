@@ -65,7 +65,9 @@ final readonly class Turn extends Act
 
         return ['spindle' => match (true) {
             isset($set["$head.seized"]) => Words::say('acts.turn.does_not_turn'),
-            ($set["$head.travel_s"] ?? 0.0) > self::STIFF * $now->plan->given("$head.travel_s") => Words::say('acts.turn.turns_stiffly'),
+            ($set["$head.travel_s"] ?? 0.0) > self::STIFF * $now->plan->given("$head.travel_s") => Words::say(
+                'acts.turn.turns_stiffly',
+            ),
             default => Words::say('acts.turn.turns_freely'),
         }];
     }

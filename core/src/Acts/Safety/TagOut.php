@@ -43,6 +43,8 @@ final readonly class TagOut extends Act
 
     public function said(Names $names): string
     {
-        return $this->get('to') === 'tagged' ? Words::say('acts.tag_out.tagged_it_not_to_be') : Words::say('acts.tag_out.took_the_tag_off');
+        return $this->get('to') === 'tagged'
+            ? Words::say('acts.tag_out.tagged_it_not_to_be')
+            : Words::say('acts.tag_out.took_the_tag_off');
     }
 }

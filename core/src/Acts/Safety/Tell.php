@@ -43,6 +43,9 @@ final readonly class Tell extends Act
 
     public function said(Names $names): string
     {
-        return Words::say('acts.tell.told_the_customer', ['about' => Words::say('acts.tell.about.'.$this->get('about'))]);
+        return Words::say(
+            'acts.tell.told_the_customer',
+            ['about' => Words::say('acts.tell.about.'.$this->get('about'))],
+        );
     }
 }

@@ -52,6 +52,8 @@ final readonly class Door extends Act
     {
         $door = $names->door($this->get('door'));
 
-        return $this->get('to') === 'open' ? Words::say('acts.door.took_off', ['door' => $door]) : Words::say('acts.door.put_on', ['door' => $door]);
+        return $this->get('to') === 'open'
+            ? Words::say('acts.door.took_off', ['door' => $door])
+            : Words::say('acts.door.put_on', ['door' => $door]);
     }
 }

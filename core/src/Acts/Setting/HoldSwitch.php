@@ -52,7 +52,9 @@ final readonly class HoldSwitch extends Act
 
     public function said(Names $names): string
     {
-        $switch = $this->get('door') === null ? Words::say('acts.hold_switch.the_door_switch') : Words::say('acts.hold_switch.the_switch_of', [
+        $switch = $this->get('door') === null ? Words::say(
+            'acts.hold_switch.the_door_switch',
+        ) : Words::say('acts.hold_switch.the_switch_of', [
             'door' => $names->door($this->get('door')),
         ]);
 

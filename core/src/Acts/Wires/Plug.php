@@ -49,7 +49,9 @@ final readonly class Plug extends Act
 
     public function said(Names $names): string
     {
-        return ($this->get('to') === 'off' ? Words::say('acts.plug.pulled_the_plug_of') : Words::say('acts.plug.put_the_plug_back_on')).
-            $names->part($this->part());
+        return Words::say(
+            $this->get('to') === 'off' ? 'acts.plug.pulled_the_plug_of' : 'acts.plug.put_the_plug_back_on',
+            ['part' => $names->part($this->part())],
+        );
     }
 }

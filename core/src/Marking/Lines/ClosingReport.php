@@ -24,7 +24,11 @@ final readonly class ClosingReport implements Judge
     {
         $entries = $account->entries([Report::NAME]);
         if ($entries === []) {
-            return new Line('report', 0.0, [Line::say(Words::say('marking.closing_report.no_closing_report_was_written'))]);
+            return new Line(
+                'report',
+                0.0,
+                [Line::say(Words::say('marking.closing_report.no_closing_report_was_written'))],
+            );
         }
         $i = $entries[count($entries) - 1];
         $wrong = array_filter([
@@ -32,12 +36,18 @@ final readonly class ClosingReport implements Judge
             'done' => $this->done($account, $i),
             'before' => $this->before($account, $i),
             'after' => $this->after($account, $i),
-            'told' => $account->entries([Tell::NAME]) === [] ? Words::say('marking.closing_report.the_customer_was_told_nothing') : null,
+            'told' => $account->entries([Tell::NAME]) === []
+                ? Words::say('marking.closing_report.the_customer_was_told_nothing')
+                : null,
             'time' => $this->partsAndTime($account, $i),
         ]);
         $why = array_map(fn (string $text): array => Line::say($text, $i), array_values($wrong));
 
-        return new Line('report', 1 - count($wrong) / 6, $why === [] ? [Line::say(Words::say('marking.closing_report.it_is_as_it_was'), $i)] : $why);
+        return new Line(
+            'report',
+            1 - count($wrong) / 6,
+            $why === [] ? [Line::say(Words::say('marking.closing_report.it_is_as_it_was'), $i)] : $why,
+        );
     }
 
     /** @return string|null what is wrong with it, in words; likewise the others */
@@ -141,7 +151,9 @@ final readonly class ClosingReport implements Judge
                 'replaced' => count($replaced),
                 'parts' => $act->get('parts'),
             ]),
-            $said === null || $act->get('parts') === null => Words::say('marking.closing_report.it_leaves_out_parts_or'),
+            $said === null || $act->get('parts') === null => Words::say(
+                'marking.closing_report.it_leaves_out_parts_or',
+            ),
             abs($said - $minutes) > max(self::MINUTES, self::TIME * $minutes) => Words::say(
                 'marking.closing_report.wrong_minutes',
                 ['minutes' => round($minutes), 'said' => round($said)],

@@ -43,7 +43,11 @@ final readonly class Money implements Judge
                     'parts_2' => $rules->budget['parts'],
                 ]),
             ),
-            Line::say($this->calledBack ? Words::say('marking.money.the_customer_calls_back') : Words::say('marking.money.no_call_back')),
+            Line::say(
+                $this->calledBack
+                    ? Words::say('marking.money.the_customer_calls_back')
+                    : Words::say('marking.money.no_call_back'),
+            ),
         ]);
     }
 }

@@ -56,7 +56,11 @@ final readonly class Repair implements Judge
             $why[] = Line::say(Words::say('marking.repair.it_was_shut_down_and'));
         }
         if ($account->repairs->isLeft()) {
-            return new Line('repair', 0.0, [...$why, Line::say(Words::say('marking.repair.the_fault_was_not_repaired'))]);
+            return new Line(
+                'repair',
+                0.0,
+                [...$why, Line::say(Words::say('marking.repair.the_fault_was_not_repaired'))],
+            );
         }
         foreach ($account->repairs->spoilt() as $part) {
             $lost = 1.0;

@@ -65,14 +65,22 @@ final readonly class Technique implements Judge
     {
         return match ($flaw) {
             'chassis' => $rules->schools->is('reference', 'own_common'),
-            'moment' => ! $this->isReadAgain($account, $i, fn (int $j) => ! isset($account->steps[$j]->flaws['moment'])),
+            'moment' => ! $this->isReadAgain(
+                $account,
+                $i,
+                fn (int $j) => ! isset($account->steps[$j]->flaws['moment']),
+            ),
             'loose' => ! $this->isReadAgain($account, $i, fn (int $j) => ! isset($account->steps[$j]->flaws['loose'])),
             'ghost' => ! $this->isReadAgain(
                 $account,
                 $i,
                 fn (int $j) => $account->outcome($j)->reading?->mode->key() === 'vlz',
             ),
-            'series' => ! $this->isReadAgain($account, $i, fn (int $j) => ! isset($account->steps[$j]->flaws['series'])),
+            'series' => ! $this->isReadAgain(
+                $account,
+                $i,
+                fn (int $j) => ! isset($account->steps[$j]->flaws['series']),
+            ),
             default => true,
         };
     }

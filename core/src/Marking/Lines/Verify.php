@@ -188,7 +188,12 @@ final class Verify implements Judge
             return 0.0;
         }
         $fine = $account->outcome($back[0])->dangers === [];
-        $why[] = Line::say($fine ? Words::say('marking.verify.everything_was_put_back') : Words::say('marking.verify.not_everything_was_put_back'), $back[0]);
+        $why[] = Line::say(
+            $fine
+                ? Words::say('marking.verify.everything_was_put_back')
+                : Words::say('marking.verify.not_everything_was_put_back'),
+            $back[0],
+        );
 
         return $fine ? 1.0 : 0.0;
     }

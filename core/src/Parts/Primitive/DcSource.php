@@ -27,7 +27,13 @@ final class DcSource extends Primitive implements RunsDown
     public static function wiring(array $spec): array
     {
         return [
-            Wired::supply($spec['between'][0], $spec['between'][1], (float) $spec['volts'], Words::say('parts.dc_source.its_battery'), 'battery'),
+            Wired::supply(
+                $spec['between'][0],
+                $spec['between'][1],
+                (float) $spec['volts'],
+                Words::say('parts.dc_source.its_battery'),
+                'battery',
+            ),
         ];
     }
 

@@ -72,7 +72,12 @@ final class ElectronicMotor extends Primitive implements Turns
     public static function faults(array $spec): array
     {
         return [
-            new NaturalFault('module-dead', Words::say('parts.electronic_motor.its_module_dead'), ['dead' => true], 0.9),
+            new NaturalFault(
+                'module-dead',
+                Words::say('parts.electronic_motor.its_module_dead'),
+                ['dead' => true],
+                0.9,
+            ),
             new NaturalFault('seized', 'seized', ['seized' => true], 0.3),
         ];
     }

@@ -95,7 +95,10 @@ final class Fuse extends Primitive implements Blows, GoesAlong
 
     public static function why(array $spec, array $slot, Surroundings $now): Reason
     {
-        return new Reason($slot['tripped'] ? Words::say('parts.fuse.is_tripped') : Words::say('parts.fuse.is_open'), isset($spec['lever']) ? [$spec['lever']] : []);
+        return new Reason(
+            $slot['tripped'] ? Words::say('parts.fuse.is_tripped') : Words::say('parts.fuse.is_open'),
+            isset($spec['lever']) ? [$spec['lever']] : [],
+        );
     }
 
     public static function joins(array $spec): array

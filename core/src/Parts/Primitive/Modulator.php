@@ -41,14 +41,28 @@ final class Modulator extends Primitive
 
     public static function figures(array $spec): array
     {
-        return [new Figure('ohm', 'Ω', 1.0, 1e6), new Figure('zero_v', 'V', 0.0, 50.0), new Figure('full_v', 'V', 0.1, 50.0)];
+        return [
+            new Figure('ohm', 'Ω', 1.0, 1e6),
+            new Figure('zero_v', 'V', 0.0, 50.0),
+            new Figure('full_v', 'V', 0.1, 50.0),
+        ];
     }
 
     public static function faults(array $spec): array
     {
         return [
-            new NaturalFault('modulator-open', Words::say('parts.modulator.modulating_coil_open'), ['open' => true], 0.4),
-            new NaturalFault('modulator-stuck', Words::say('parts.modulator.does_not_modulate_stays_low'), ['stuck' => 0.0], 0.3),
+            new NaturalFault(
+                'modulator-open',
+                Words::say('parts.modulator.modulating_coil_open'),
+                ['open' => true],
+                0.4,
+            ),
+            new NaturalFault(
+                'modulator-stuck',
+                Words::say('parts.modulator.does_not_modulate_stays_low'),
+                ['stuck' => 0.0],
+                0.3,
+            ),
         ];
     }
 

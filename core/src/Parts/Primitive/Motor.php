@@ -152,7 +152,10 @@ final class Motor extends Primitive implements Turns
         }
         $left = max(0.0, min(1.0, $torque)) ** self::COLLAPSES;
         $share = $band === 'stopped' ? 0.0 : self::SLOWEST + (1 - self::SLOWEST) * $left;
-        $speed = round($share * ($p['drag'] ?? 1.0) * ($p['slips'] ?? 1.0) * min(1.0, $volts / ($p['full_v'] ?? 112)), 2);
+        $speed = round(
+            $share * ($p['drag'] ?? 1.0) * ($p['slips'] ?? 1.0) * min(1.0, $volts / ($p['full_v'] ?? 112)),
+            2,
+        );
         if ($speed !== $slot['target']) {
             $slot['course'] = Response::towards(
                 $now->tick,

@@ -71,7 +71,9 @@ final class Passage extends Primitive
     public function initial(): array
     {
         return [
-            'free' => (isset($this->p['follows']) && ! isset($this->p['clear_when'])) || ($this->p['stuck'] ?? '') === 'shut'
+            'free' => (isset($this->p['follows']) && ! isset(
+                $this->p['clear_when'],
+            )) || ($this->p['stuck'] ?? '') === 'shut'
                     ? 0.0
                     : $this->free,
         ];

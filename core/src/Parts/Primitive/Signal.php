@@ -37,17 +37,36 @@ final class Signal extends Primitive
 
     public static function wiring(array $spec): array
     {
-        return [Wired::supply($spec['between'][0], $spec['between'][1], (float) $spec['volts'], Words::say('parts.signal.its_signal'), 'sensing')];
+        return [
+            Wired::supply(
+                $spec['between'][0],
+                $spec['between'][1],
+                (float) $spec['volts'],
+                Words::say('parts.signal.its_signal'),
+                'sensing',
+            ),
+        ];
     }
 
     public static function figures(array $spec): array
     {
-        return [new Figure('volts', 'V', 0.0, 50.0), new Figure('ohm', 'Ω', 1.0, 1e6), new Figure('zero_v', 'V', 0.0, 50.0)];
+        return [
+            new Figure('volts', 'V', 0.0, 50.0),
+            new Figure('ohm', 'Ω', 1.0, 1e6),
+            new Figure('zero_v', 'V', 0.0, 50.0),
+        ];
     }
 
     public static function faults(array $spec): array
     {
-        return [new NaturalFault('signal-dead', Words::say('parts.signal.its_signal_stays_at_nought'), ['dead' => true], 0.4)];
+        return [
+            new NaturalFault(
+                'signal-dead',
+                Words::say('parts.signal.its_signal_stays_at_nought'),
+                ['dead' => true],
+                0.4,
+            ),
+        ];
     }
 
     public static function joins(array $spec): array

@@ -42,7 +42,12 @@ final class Windings extends Primitive implements Transforms
     {
         return [
             Wired::load(...$spec['primary']),
-            Wired::supply($spec['secondary'][0], $spec['secondary'][1], self::SECONDARY_V, Words::say('parts.windings.its_secondary_24_v')),
+            Wired::supply(
+                $spec['secondary'][0],
+                $spec['secondary'][1],
+                self::SECONDARY_V,
+                Words::say('parts.windings.its_secondary_24_v'),
+            ),
         ];
     }
 
@@ -63,7 +68,12 @@ final class Windings extends Primitive implements Transforms
     {
         return [
             new NaturalFault('primary-open', Words::say('parts.windings.primary_open'), ['primary_open' => true], 0.6),
-            new NaturalFault('secondary-open', Words::say('parts.windings.secondary_open'), ['secondary_open' => true], 0.6),
+            new NaturalFault(
+                'secondary-open',
+                Words::say('parts.windings.secondary_open'),
+                ['secondary_open' => true],
+                0.6,
+            ),
         ];
     }
 

@@ -72,7 +72,9 @@ abstract class Run extends Primitive implements Carries, NeedsPipes
             array_filter($spec['ways'] ?? [], fn (string $way) => ($now->follow($way, 'free') ?? 1.0) < self::SOME),
         );
 
-        return $shut === [] ? new Reason(Words::say('process.run.is_open_and_next_to')) : new Reason(Words::say('process.run.is_shut'), $shut);
+        return $shut === []
+            ? new Reason(Words::say('process.run.is_open_and_next_to'))
+            : new Reason(Words::say('process.run.is_shut'), $shut);
     }
 
     public function initial(): array

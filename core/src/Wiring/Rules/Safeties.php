@@ -29,7 +29,9 @@ final class Safeties extends Rule
                 $part = Model::split($valve)[0];
                 if (! isset($on["{$e['part']}.{$e['name']}"])) {
                     $found[] = new Finding(
-                        Words::plain('wiring.safeties.safety_not_in_the_valve'), Finding::WRONG, [$e['part'], $part], [],
+                        Words::plain(
+                            'wiring.safeties.safety_not_in_the_valve',
+                        ), Finding::WRONG, [$e['part'], $part], [],
                         Words::say('wiring.safeties.can_be_fed_with_open', [
                             'part' => $this->nets->label($part),
                             'e' => $this->nets->title($e),
