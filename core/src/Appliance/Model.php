@@ -41,6 +41,11 @@ final readonly class Model
     /** @var array<string, string> tags as they hang on wires, whatever the drawing says */
     private array $tags;
 
+    private ?RatingPlate $plate;
+
+    /** @var array<string, string> parts by the end of a wire that goes to them */
+    private array $ends;
+
     /** @param ModelDocument $document */
     public function __construct(public array $document)
     {
@@ -62,6 +67,13 @@ final readonly class Model
             $taps[(string) $id] = Tap::of((string) $id, $json);
         }
         $this->taps = $taps;
+        $ends = [];
+        foreach ($this->wires as $id => $wire) {
+            $ends["$id.a"] = self::split($wire->from)[0];
+            $ends["$id.b"] = self::split($wire->to)[0];
+        }
+        $this->ends = $ends;
+        $this->plate = isset($document['plate']) ? RatingPlate::of($document['plate'], $this->region()) : null;
         $this->tags = array_column($document['as_built'] ?? [], 'tag', 'wire');
     }
 
@@ -143,9 +155,7 @@ final readonly class Model
     /** What is stamped on it; null where nothing is. */
     public function plate(): ?RatingPlate
     {
-        return isset($this->document['plate'])
-            ? RatingPlate::of($this->document['plate'], $this->region())
-            : null;
+        return $this->plate;
     }
 
     /** @return list<ExpectedDocument> readings that an instructor expects of it */

@@ -27,10 +27,7 @@ trait NamesPlaces
     /** The part that a place is at: of a wire end, the one that it goes to. */
     public function partAt(string $place): string
     {
-        [$owner, $end] = self::split($place);
-        $wire = $this->wire($owner);
-
-        return $wire === null ? $owner : self::split($wire->at($end))[0];
+        return $this->ends[$place] ?? self::split($place)[0];
     }
 
     /** Whether a lead can be put there: a terminal, or the end of a wire. */
