@@ -238,6 +238,15 @@ test('dark, more contrast, other units: kept on this device, and nothing serious
     await page.keyboard.press('Escape')
     await expect(page.getByLabel('Theme')).toBeHidden()
     await clean(page, 'ladder, dark, more contrast')
+    await page.getByRole('button', { name: 'How it looks, and units' }).click()
+    await page.getByText('Open the tape while time runs').click()
+    await page.keyboard.press('Escape')
+    const tape = page.getByRole('img', { name: /^Tape/ })
+    const strip = (await tape.boundingBox())!.height
+    await page.getByRole('button', { name: 'Run', exact: true }).click()
+    await expect.poll(async () => (await tape.boundingBox())!.height).toBeGreaterThan(2 * strip)
+    await page.getByRole('button', { name: 'Pause', exact: true }).click()
+    await expect.poll(async () => (await tape.boundingBox())!.height).toBe(strip)
 })
 
 test('bench and meter in Spanish: longer words push nothing away, and the choice stays on this device', async ({

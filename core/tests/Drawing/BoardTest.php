@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace OddSpark\Tests\Drawing;
 
 use OddSpark\Appliance\Library;
-use OddSpark\Drawing\Board;
 use OddSpark\Drawing\Lettering;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -24,7 +23,7 @@ final class BoardTest extends TestCase
     public function test_parts_lie_apart_and_wires_run_squarely_round_them(string $name): void
     {
         $model = (new Library())->model($name);
-        $board = Board::of($model);
+        $board = Boards::of($name);
         foreach ($board['parts'] as $i => $p) {
             self::assertLessThanOrEqual($board['width'], $p['x'] + $p['w'], $p['id']);
             self::assertLessThanOrEqual($board['height'], $p['y'] + $p['h'], $p['id']);
@@ -58,7 +57,7 @@ final class BoardTest extends TestCase
     #[DataProvider('models')]
     public function test_no_wire_runs_upon_another(string $name): void
     {
-        $wires = Board::of((new Library())->model($name))['wires'];
+        $wires = Boards::of($name)['wires'];
         $runs = function (array $wire): array { // without what runs hidden in one line with others
             $runs = array_map(null, array_slice($wire['points'], 0, -1), array_slice($wire['points'], 1));
             [$in, $out] = $wire['bundled'] ?? [0, 0];
@@ -89,7 +88,7 @@ final class BoardTest extends TestCase
     public function test_wires_that_run_hidden_are_one_bundle(): void
     {
         $wires = array_filter(
-            Board::of((new Library())->model('furnace-80'))['wires'],
+            Boards::of('furnace-80')['wires'],
             fn (array $w): bool => $w['cable'] === 'thermostat',
         );
         self::assertCount(5, $wires);
@@ -106,7 +105,7 @@ final class BoardTest extends TestCase
             $between,
         )), 'they share their line');
         $open = array_filter(
-            Board::of((new Library())->model('furnace-80'))['wires'],
+            Boards::of('furnace-80')['wires'],
             fn (array $w): bool => $w['cable'] === null,
         );
         self::assertSame([], array_column($open, 'bundled'));
@@ -115,7 +114,7 @@ final class BoardTest extends TestCase
     #[DataProvider('models')]
     public function test_everything_lies_on_the_paper_and_labels_within_their_parts(string $name): void
     {
-        $board = Board::of((new Library())->model($name));
+        $board = Boards::of($name);
         foreach ($board['wires'] as $wire) {
             foreach ($wire['points'] as [$x, $y]) {
                 self::assertTrue($x >= 0 && $y >= 0 && $x <= $board['width'] && $y <= $board['height'], $wire['id']);

@@ -28,7 +28,7 @@ final class LetteringTest extends TestCase
     #[DataProvider('models')]
     public function test_letters_lie_within_their_part_and_upon_nothing_else(string $name): void
     {
-        foreach (Board::of((new Library())->model($name))['parts'] as $part) {
+        foreach (Boards::of($name)['parts'] as $part) {
             $boxes = $this->boxes($part);
             foreach ($boxes as $what => [$l, $t, $r, $b]) {
                 self::assertGreaterThanOrEqual($part['x'], $l, "{$part['id']}: $what");
@@ -49,7 +49,7 @@ final class LetteringTest extends TestCase
 
     public function test_what_moves_in_a_part_is_drawn_there_by_what_it_is(): void
     {
-        $board = Board::of((new Library())->model('furnace-80'));
+        $board = Boards::of('furnace-80');
         $moves = array_column($board['parts'], 'moves', 'id');
         self::assertSame([['channel' => 'inducer.sound', 'as' => Motion::Shaft->value]], $moves['inducer']);
         self::assertSame('glow', $moves['igniter'][0]['as']);

@@ -40,7 +40,7 @@ final class PipesTest extends TestCase
     public function test_every_pipe_runs_from_its_port_to_its_port(string $name): void
     {
         $model = (new Library())->model($name);
-        $board = Board::of($model);
+        $board = Boards::of($name);
         $ports = array_column(array_merge(...array_column($board['parts'], 'ports')), null, 'place');
         self::assertCount(count($model->pipes()), $board['pipes']);
         foreach ($board['pipes'] as $pipe) {

@@ -26,6 +26,9 @@ final class Marking
     /** @var array<string, array<string, Arrival>> by model and visit: the same for every attempt */
     private static array $arrivals = [];
 
+    /** @var \WeakMap<Plan, Memory>|null solved states of each plan, which are the same for every attempt on it */
+    private static ?\WeakMap $memories = null;
+
     /** @param array<string, mixed> $with what differs from the shipped rules */
     public static function rules(string $name = 'first-year', array $with = []): Rules
     {
@@ -64,7 +67,8 @@ final class Marking
 
     public static function account(Plan $plan, FaultSet $faultSet, string $fault, Observations $seen): AttemptReview
     {
-        $memory = new Memory();
+        self::$memories ??= new \WeakMap();
+        $memory = self::$memories[$plan] ??= new Memory();
         $key = "$plan->hash $seen->visit ".hash('xxh3', implode(' ', array_keys($faultSet->faults)));
         self::$arrivals[$key] ??= (new Tracker($plan, $faultSet, $seen->visit, $memory))->arrivals();
 

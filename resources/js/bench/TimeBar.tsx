@@ -23,11 +23,26 @@ interface Props {
     /** what is heard is played */
     sound: boolean
     onSound: (on: boolean) => void
+    /** the tape is open while time runs, and not only when it is asked for */
+    tapeRuns?: boolean
 }
 
 /** Time: run, the next event, how fast, what is perceived just now, and the tape. */
-export function TimeBar({ bench, lanes, marks, labour, eyes, scrub, onScrub, narrow = false, sound, onSound }: Props) {
-    const [tapeOpen, setTapeOpen] = useState(false)
+export function TimeBar({
+    bench,
+    lanes,
+    marks,
+    labour,
+    eyes,
+    scrub,
+    onScrub,
+    narrow = false,
+    sound,
+    onSound,
+    tapeRuns = false,
+}: Props) {
+    const [asked, setAsked] = useState(false)
+    const tapeOpen = asked || (tapeRuns && bench.playing)
     const back =
         scrub === null
             ? null
@@ -69,7 +84,7 @@ export function TimeBar({ bench, lanes, marks, labour, eyes, scrub, onScrub, nar
                         {clock(bench.time)}
                     </Text>
                     <Box flex="1" />
-                    <ToolButton px="2" on={tapeOpen} onClick={() => setTapeOpen(!tapeOpen)}>
+                    <ToolButton px="2" on={asked} onClick={() => setAsked(!asked)}>
                         {t('Tape')}
                     </ToolButton>
                 </HStack>
@@ -120,7 +135,7 @@ export function TimeBar({ bench, lanes, marks, labour, eyes, scrub, onScrub, nar
                 <ToolButton px="2" on={sound} onClick={() => onSound(!sound)}>
                     {t('Sound')}
                 </ToolButton>
-                <ToolButton px="2" on={tapeOpen} onClick={() => setTapeOpen(!tapeOpen)}>
+                <ToolButton px="2" on={asked} onClick={() => setAsked(!asked)}>
                     {t('Tape')}
                 </ToolButton>
                 <Text fontSize="text" color="faint" flexShrink={0}>

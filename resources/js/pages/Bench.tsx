@@ -16,6 +16,7 @@ import { Notices } from '@/bench/Notices'
 import { Papers } from '@/bench/Papers'
 import { PartBar } from '@/bench/PartBar'
 import { PartPanel } from '@/bench/PartPanel'
+import { tabsOf } from '@/bench/tabsOf'
 import { TimeBar } from '@/bench/TimeBar'
 import { UprightBench } from '@/bench/UprightBench'
 import { useBench } from '@/bench/useBench'
@@ -278,6 +279,7 @@ function TheBench(page: BenchPage) {
                             narrow={isUpright}
                             sound={look.sound}
                             onSound={(sound) => setLook({ sound })}
+                            tapeRuns={look.tape}
                         />
                     }
                     meterBar={<MeterBar {...meterProps} onDial={toDial} />}
@@ -288,13 +290,3 @@ function TheBench(page: BenchPage) {
         </Frame>
     )
 }
-
-/** The papers beside the appliance, each with its name. */
-const tabsOf = ({ steps, job }: BenchPage, many: number): (readonly [string, string])[] => [
-    ['call', steps ? t('Steps') : t('Call')],
-    ['log', t('Log ({{many}})', { many })],
-    ['suspects', t('Suspects')],
-    ['list', t('List')],
-    ...(job.rules.own_sheet ? [['sheet', t('Sheet')] as const] : []),
-    ...(job.rules.report ? [['report', t('Report')] as const] : []),
-]

@@ -54,18 +54,16 @@ export function LookMenu() {
                                 ]}
                                 onChange={(v) => change({ units: v as Look['units'] })}
                             />
-                            <Checkbox.Root
+                            <Yes
+                                label={t('More contrast')}
                                 checked={look.contrast}
-                                minH="touch"
-                                onCheckedChange={({ checked }) => change({ contrast: checked === true })}
-                            >
-                                <Checkbox.HiddenInput />
-                                <Checkbox.Control
-                                    borderColor="faint"
-                                    _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }}
-                                />
-                                <Checkbox.Label fontSize="text">{t('More contrast')}</Checkbox.Label>
-                            </Checkbox.Root>
+                                onChange={(contrast) => change({ contrast })}
+                            />
+                            <Yes
+                                label={t('Open the tape while time runs')}
+                                checked={look.tape}
+                                onChange={(tape) => change({ tape })}
+                            />
                         </Stack>
                     </Popover.Content>
                 </Popover.Positioner>
@@ -90,5 +88,18 @@ function Choice({
             <Text fontSize="text">{label}</Text>
             <Select label={label} value={value} options={options} onChange={onChange} />
         </Box>
+    )
+}
+
+function Yes({ label, checked, onChange }: { label: string; checked: boolean; onChange: (yes: boolean) => void }) {
+    return (
+        <Checkbox.Root checked={checked} minH="touch" onCheckedChange={(e) => onChange(e.checked === true)}>
+            <Checkbox.HiddenInput />
+            <Checkbox.Control
+                borderColor="faint"
+                _checked={{ bg: 'copper', borderColor: 'copper', color: 'onCopper' }}
+            />
+            <Checkbox.Label fontSize="text">{label}</Checkbox.Label>
+        </Checkbox.Root>
     )
 }

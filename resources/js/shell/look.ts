@@ -8,10 +8,12 @@ export interface Look {
     language: 'en-US' | 'en-GB' | 'es'
     /** what is heard at the bench is played */
     sound: boolean
+    /** the tape opens by itself while time runs */
+    tape: boolean
 }
 
 const KEY = 'odd-spark-look'
-const PLAIN: Look = { theme: 'device', contrast: false, units: 'given', language: 'en-US', sound: false }
+const PLAIN: Look = { theme: 'device', contrast: false, units: 'given', language: 'en-US', sound: false, tape: false }
 const listeners = new Set<() => void>()
 
 export function readLook(): Look {
