@@ -7,24 +7,28 @@ run_tests() { # all of them, or: core | feature | front | browser, with the runn
     local failed=0 beside
     trap 'stop_instance test' EXIT
     start_supervisor test odd_spark_browser "$((WEB_PORT + 1))"; create_db test odd_spark_test
+    rm -f "$VAR/run/feature-done"
     beside_the_browser >"$VAR/log/beside.log" 2>&1 9>&- &
     beside=$!
     start_browser_site
     say 'Browser'; browser_tests || failed=1
-    wait "$beside" || failed=1
-    cat "$VAR/log/beside.log"
+    # the feature tests need the database that is killed now
+    while kill -0 "$beside" 2>/dev/null && [ ! -e "$VAR/run/feature-done" ]; do sleep 1; done
     start_browser_site # with the demo data as it comes; what is killed now nobody else uses
     KILL_ROUNDS=1 sample_of_trials asked races kills files || failed=1
+    wait "$beside" || failed=1
+    cat "$VAR/log/beside.log"
     stop_instance test; trap - EXIT
     php bench/totals.php "$VAR/results" "$failed"
 }
 
-beside_the_browser() { # none of these asks for a service but the feature tests, and they for the database alone
+beside_the_browser() { # the core asks for no service, and the feature tests for the database alone
     local failed=0
     say 'Style'; vendor/bin/pint --test --quiet && styled || failed=1
     say 'Front end'; npx vitest run --reporter=default --reporter=json --outputFile.json="$VAR/results/front.json" 9>&- || failed=1
-    say 'Core'; as_service php "${JIT[@]}" core/vendor/bin/phpunit -c core/phpunit.xml --no-progress --log-junit "$VAR/results/core.xml" || failed=1
     say 'Feature'; feature_tests || failed=1
+    : >"$VAR/run/feature-done"
+    say 'Core'; as_service php "${JIT[@]}" core/vendor/bin/phpunit -c core/phpunit.xml --no-progress --log-junit "$VAR/results/core.xml" || failed=1
     return "$failed"
 }
 

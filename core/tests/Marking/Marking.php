@@ -26,6 +26,9 @@ final class Marking
     /** @var array<string, array<string, Arrival>> by model and visit: the same for every attempt */
     private static array $arrivals = [];
 
+    /** States that are kept of each plan, so that thirty plans have room. */
+    private const KEPT = 1000;
+
     /** @var \WeakMap<Plan, Memory>|null solved states of each plan, which are the same for every attempt on it */
     private static ?\WeakMap $memories = null;
 
@@ -68,7 +71,7 @@ final class Marking
     public static function account(Plan $plan, FaultSet $faultSet, string $fault, Observations $seen): AttemptReview
     {
         self::$memories ??= new \WeakMap();
-        $memory = self::$memories[$plan] ??= new Memory();
+        $memory = self::$memories[$plan] ??= new Memory(self::KEPT);
         $key = "$plan->hash $seen->visit ".hash('xxh3', implode(' ', array_keys($faultSet->faults)));
         self::$arrivals[$key] ??= (new Tracker($plan, $faultSet, $seen->visit, $memory))->arrivals();
 
