@@ -74,6 +74,7 @@ class BenchController extends Controller
     private function page(Attempt $attempt, ?string $watched): Response
     {
         $plan = $this->plans->ofAssignment($attempt->assignment);
+        $now = $this->workbench->look($attempt); // what is computed, and may be kept, is in no reader's language
 
         return Words::in(Reader::languageOf(request(), $plan->model), fn () => Inertia::render('Bench', [
             'watched' => $watched,
@@ -97,7 +98,7 @@ class BenchController extends Controller
                 $this->attempts->bench($attempt->assignment, null),
                 $this->attempts->observations($attempt)->perceived,
             ),
-            'now' => $this->workbench->look($attempt),
+            'now' => $now,
             'told' => $attempt->set_aside !== null && $attempt->entries->isEmpty() ? Attempts::GIVEN_ANEW : null,
         ]));
     }
