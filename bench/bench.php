@@ -50,6 +50,10 @@ function median(array $x): float
     return $x[intdiv(count($x), 2)];
 }
 
+if (($argv[1] ?? '') === 'load') { // ./spark bench load [PEOPLE] [SECONDS]
+    report((require __DIR__.'/load.php')((int) ($argv[2] ?? 100), (int) ($argv[3] ?? 60)), $argv);
+    exit;
+}
 if (getenv('SPARK_BENCH_ONLY') === 'marks') {
     report((require __DIR__.'/marks.php')(), $argv);
     exit;

@@ -31,6 +31,10 @@ install_debian() {
         [ -x /usr/bin/chromium ] || missing+=(chromium)
         command -v ngspice >/dev/null || missing+=(ngspice)
     fi
+    if [ "${1:-}" = scale ]; then
+        [ -x /usr/sbin/haproxy ] || missing+=(haproxy)
+        [ -e /usr/lib/galera/libgalera_smm.so ] || missing+=(galera-4)
+    fi
     # the module looks for the folders that nginx itself makes when it is first begun as root
     local folders=(/var/lib/nginx/{body,fastcgi,proxy,scgi,uwsgi}) bare=''
     for folder in "${folders[@]}"; do [ -d "$folder" ] || bare=yes; done

@@ -9,8 +9,8 @@ is_running() { [[ $(supervise "$1" status "$2") == *RUNNING* ]]; }
 
 # The environment of everything that runs the application, in the supervisor's way of writing it.
 app_environment() { # instance database web-port
-    printf 'DB_SOCKET="%s",DB_PORT="%s",DB_DATABASE="%s",DB_QUEUE_RETRY_AFTER="1800",APP_URL="%s",APP_CONFIG_CACHE="%s",SPARK_INSTANCE="%s",SPARK_BENCH="%s",SPARK_PUSH="%s",TMPDIR="%s"' \
-        "$(db_socket "$1")" "$(db_port "$1")" "$2" "$(public_url "$1" "$3")" "$VAR/run/$1-config.php" "$TAG-$1" "${SPARK_BENCH:-0}" "$SOCKETS/$1-push.sock" "$VAR/tmp"
+    printf 'DB_SOCKET="%s",DB_PORT="%s",DB_DATABASE="%s",DB_QUEUE_RETRY_AFTER="1800",APP_URL="%s",APP_CONFIG_CACHE="%s",APP_ROUTES_CACHE="%s",SPARK_INSTANCE="%s",SPARK_BENCH="%s",SPARK_PUSH="%s",TMPDIR="%s"' \
+        "$(db_socket "$1")" "$(db_port "$1")" "$2" "$(public_url "$1" "$3")" "$VAR/run/$1-config.php" "$VAR/run/$1-routes.php" "$TAG-$1" "${SPARK_BENCH:-0}" "$SOCKETS/$1-push.sock" "$VAR/tmp"
 }
 # The address that people use; the tests' instance is for the tests alone.
 public_url() { if [ "$1" = app ]; then echo "${SPARK_PUBLIC_URL:-http://127.0.0.1:$2}"; else echo "http://127.0.0.1:$2"; fi; }
@@ -22,7 +22,7 @@ as_owner() { local OWNER=("DB_USERNAME=$SERVICE_USER" DB_PASSWORD=); "$@"; }
 
 # Artisan, as the service user, on the database of an instance.
 artisan() { # instance database, then the command
-    as_service env "${OWNER[@]}" DB_SOCKET="$(db_socket "$1")" DB_PORT="$(db_port "$1")" DB_DATABASE="$2" DB_QUEUE_RETRY_AFTER=1800 APP_CONFIG_CACHE="${ARTISAN_CONFIG:-/nonexistent}" TMPDIR="$VAR/tmp" \
+    as_service env "${OWNER[@]}" DB_SOCKET="$(db_socket "$1")" DB_PORT="$(db_port "$1")" DB_DATABASE="$2" DB_QUEUE_RETRY_AFTER=1800 APP_CONFIG_CACHE="${ARTISAN_CONFIG:-/nonexistent}" APP_ROUTES_CACHE="${ARTISAN_ROUTES:-/nonexistent}" TMPDIR="$VAR/tmp" \
         APP_URL="$(public_url "$1" "$([ "$1" = app ] && echo "$WEB_PORT" || echo "$((WEB_PORT + 1))")")" \
         SPARK_INSTANCE="$TAG-$1" php "${JIT[@]}" artisan "${@:3}"
 }
@@ -81,9 +81,18 @@ CONF
         program "$name" worker-marks 10 TERM 5 "$env" "nice -n 10 $worker --queue=marks,asked --name=marks"
         program "$name" worker-analyses 10 TERM 5 "$env" "nice -n 12 $worker --queue=default,asked,marks --name=analyses"
     } | sed 's/%/%%/g' >"$run/$name-supervisor.conf"
-    cat >"$run/$name-php.ini" <<CONF
+    php_settings >"$run/$name-php.ini"
+    fpm_configuration "$name" bench >"$run/$name-fpm-bench.conf"
+    fpm_configuration "$name" pages >"$run/$name-fpm-pages.conf"
+    nginx_configuration "$name" "$3" >"$run/$name-nginx.conf"
+    [ "$(id -u)" -ne 0 ] || chown "$SERVICE_USER:" "$run/$name"-{supervisor.conf,php.ini,fpm-bench.conf,fpm-pages.conf,nginx.conf}
+}
+
+php_settings() {
+    cat <<CONF
 $(printf '%s\n' "${JIT_SETTINGS[@]}")
-opcache.revalidate_freq = 0
+# what is new comes with ./spark up, which begins php-fpm anew: nothing is looked at again with every request
+opcache.validate_timestamps = 0
 memory_limit = 512M
 max_execution_time = 30
 post_max_size = 9M
@@ -94,10 +103,6 @@ display_errors = 0
 log_errors_max_len = 4096
 sys_temp_dir = $VAR/tmp
 CONF
-    fpm_configuration "$name" bench >"$run/$name-fpm-bench.conf"
-    fpm_configuration "$name" pages >"$run/$name-fpm-pages.conf"
-    nginx_configuration "$name" "$3" >"$run/$name-nginx.conf"
-    [ "$(id -u)" -ne 0 ] || chown "$SERVICE_USER:" "$run/$name"-{supervisor.conf,php.ini,fpm-bench.conf,fpm-pages.conf,nginx.conf}
 }
 
 fpm_configuration() { # instance pool
@@ -273,8 +278,9 @@ start_site() { # instance database web-port
         end_group "$VAR/run/$name-nginx.group" QUIT 10
         answers "$port" && die "port $port is taken by another program. Stop it, or choose another with SPARK_PORT."
     fi
-    rm -f "$VAR/run/$name-config.php"
+    rm -f "$VAR/run/$name-config.php" "$VAR/run/$name-routes.php"
     ARTISAN_CONFIG=$VAR/run/$name-config.php SESSION_SECURE_COOKIE=$([[ $(public_url "$name" "$port") == https:* ]] && echo true || echo false) SESSION_COOKIE=$([[ $(public_url "$name" "$port") == https:* ]] && echo __Host-odd_spark || echo odd_spark) APP_URL=$(public_url "$name" "$port") SPARK_BENCH=${SPARK_BENCH:-0} SPARK_PUSH=$SOCKETS/$name-push.sock artisan "$name" "$2" config:cache >/dev/null || die 'the configuration cannot be read. See the message above.'
+    ARTISAN_CONFIG=$VAR/run/$name-config.php ARTISAN_ROUTES=$VAR/run/$name-routes.php artisan "$name" "$2" route:cache >/dev/null || die 'the addresses cannot be read. See the message above.'
     supervise "$name" restart fpm-bench fpm-pages nginx worker-marks worker-analyses >"$VAR/log/$name-start.log"
     for i in $(seq 1 160); do
         is_own "$name" "$port" && return 0

@@ -62,7 +62,7 @@ Route::middleware('throttle:join')->group(function () {
     Route::post('/link/{token}', [JoinController::class, 'open']);
 });
 
-Route::middleware(['auth', 'throttle:work', EndIdle::class, OneAtATime::class])->group(function () {
+Route::middleware(['auth', EndIdle::class, OneAtATime::class])->group(function () {
     Route::post('/logout', [SessionController::class, 'destroy']);
     Route::get('/', HomeController::class);
 

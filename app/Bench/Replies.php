@@ -26,7 +26,7 @@ class Replies
         $past = $bench->record;
         $passed = Told::after($past->until($now), $before);
         $bench->record = new Record();
-        $state = $bench->resume($state);
+        $bench->record->see($now, $bench->now($state));
         $bench->advance($state, $until);
         $ahead = $bench->record->until($until);
         $bench->record = $past;

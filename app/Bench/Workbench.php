@@ -12,7 +12,6 @@ use OddSpark\Acts\Catalogue;
 use OddSpark\Acts\References;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Wording;
-use OddSpark\Marking\Rules;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Snapshot;
 use OddSpark\Senses\Record;
@@ -132,7 +131,7 @@ class Workbench
         if ($act->name === 'hint' && ! $attempt->assignment->kind->hasHints()) {
             throw new ActError('/act', 'There are no hints in an examination.');
         }
-        if (in_array($act->name, Rules::of($attempt->assignment->rules)->barred, true)) {
+        if (in_array($act->name, $attempt->assignment->rules['barred'] ?? [], true)) {
             throw new ActError('/act', 'The house rules of this job do not allow that.');
         }
         if ($attempt->entries_count >= self::MOST_ENTRIES && $act->name !== 'hand_back') {
@@ -194,12 +193,15 @@ class Workbench
      */
     private function at(Attempt $attempt, callable $do, ?callable $again = null, bool $closes = false): array
     {
-        return DB::transaction(function () use ($attempt, $do, $again, $closes): array {
+        $asked = $attempt;
+
+        return DB::transaction(function () use ($asked, $do, $again, $closes): array {
             $attempt = Attempt::query()
                 ->select(self::KEPT)
                 ->with('assignment')
                 ->lockForUpdate()
-                ->findOrFail($attempt->id);
+                ->findOrFail($asked->id);
+            $asked->setRelation('assignment', $attempt->assignment); // who asked reads it next
             $entry = $attempt->isOpen() || $again === null ? null : $again($attempt);
             if (! $attempt->isOpen() && $entry === null) {
                 throw new StaleAttempt('This call is closed. Its debrief is open to you.');

@@ -22,10 +22,10 @@ use Throwable;
 class Failures
 {
     /**
-     * Error numbers of MariaDB (its manual, "Error Codes"): too many connections, shutting down, two that waited for
-     * each other, server gone or lost.
+     * Error numbers of MariaDB (its manual, "Error Codes"): too many connections, not (yet) part of its cluster, shutting
+     * down, two that waited for each other, server gone or lost.
      */
-    private const AWAY = [1040, 1053, 1205, 1213, 1927, 2002, 2003, 2006, 2013];
+    private const AWAY = [1040, 1047, 1053, 1205, 1213, 1927, 2002, 2003, 2006, 2013];
 
     /** Disk full, file or table full, error writing a file. */
     private const FULL = [3, 1021, 1026, 1114];

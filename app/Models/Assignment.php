@@ -47,6 +47,8 @@ class Assignment extends Model
     /** The version of the computation that a job was given under. */
     public const ENGINE = 10;
 
+    protected $table = 'assignments'; // said, so that nobody works it out with every request
+
     protected $fillable = [
         'appliance_id',
         'instructor_id',

@@ -35,6 +35,8 @@ use Illuminate\Support\Carbon;
  */
 class Attempt extends Model
 {
+    protected $table = 'attempts'; // said, so that nobody works it out with every request
+
     protected $fillable = [
         'assignment_id',
         'user_id',

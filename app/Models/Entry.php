@@ -25,6 +25,8 @@ class Entry extends Row
 {
     public const UPDATED_AT = null;
 
+    protected $table = 'entries'; // said, so that nobody works it out with every request
+
     protected $fillable = ['attempt_id', 'client_id', 'tick', 'act', 'outcome', 'sentence'];
 
     protected function casts(): array

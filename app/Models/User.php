@@ -26,6 +26,8 @@ class User extends Authenticatable
     /** @use HasFactory<UserFactory> */
     use HasFactory;
 
+    protected $table = 'users'; // said, so that nobody works it out with every request
+
     protected $fillable = ['name', 'email', 'role', 'password'];
 
     protected $hidden = ['password', 'remember_token', 'totp_secret', 'recovery_codes'];

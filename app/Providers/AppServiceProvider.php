@@ -2,6 +2,7 @@
 
 namespace App\Providers;
 
+use App\Auth\SessionRows;
 use App\Auth\SignIn;
 use App\Bench\Plans;
 use App\Live\Push;
@@ -12,6 +13,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 
 class AppServiceProvider extends ServiceProvider
@@ -25,14 +27,15 @@ class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         TrustProxies::at(config('spark.proxies'));
+        Session::extend('database', fn () => new SessionRows(
+            $this->app->make('db')->connection(config('session.connection')),
+            config('session.table'),
+            config('session.lifetime'),
+            $this->app,
+        ));
         foreach (['appliance', 'assignment', 'attempt', 'course', 'draft', 'task', 'user'] as $id) {
             Route::pattern($id, '[1-9][0-9]{0,17}');
         }
-        // an attentive trainee makes some sixty requests a minute
-        RateLimiter::for(
-            'work',
-            fn (Request $request) => Limit::perMinute(1200)->by((string) $request->user()?->getAuthIdentifier()),
-        );
         // a whole class comes in at once from one address; a code has 31^8 forms, a link more
         RateLimiter::for('join', fn (Request $request) => Limit::perMinute(300)->by((string) $request->ip()));
         // a mailbox is not filled by others, and a link that is on its way not put out of use over and over

@@ -188,23 +188,6 @@ class WebTest extends TestCase
         $this->act($attempt, 'look', 2, ['part' => 'thermostat'])->assertConflict();
     }
 
-    public function test_of_one_persons_requests_a_few_wait_and_more_are_turned_away(): void
-    {
-        $turns = [];
-        foreach (['pages', ...array_map(fn (int $i) => "pages-$i", range(0, 9))] as $name) {
-            $turns[] = $turn = fopen(storage_path("framework/slots/{$this->trainee->id}-$name"), 'c');
-            flock($turn, LOCK_EX);
-        }
-        $this->actingAs($this->trainee)
-            ->getJson('/reference')
-            ->assertTooManyRequests()
-            ->assertHeader('Retry-After', 1)
-            ->assertJsonPath('message', 'Too many requests at once. Wait a second, then try again.');
-        $this->actingAs($this->classmate)->getJson('/reference')->assertOk();
-        array_map(fclose(...), $turns);
-        $this->actingAs($this->trainee)->getJson('/reference')->assertOk();
-    }
-
     public function test_an_edit_that_is_sent_twice_is_made_once(): void
     {
         $draft = app(DraftEditor::class)->begin(

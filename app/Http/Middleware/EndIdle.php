@@ -18,6 +18,9 @@ class EndIdle
     /** Seconds after which everybody signs in again, however busy he was (ASVS 4.0.3, 3.3.2). */
     private const LONGEST_S = 12 * 3600;
 
+    /** Seconds in which it is noted once that he is here. */
+    private const SEEN_EVERY_S = 20;
+
     private const ALWAYS = ['account', 'account/*', 'logout'];
 
     public function handle(Request $request, Closure $next): Response
@@ -41,7 +44,9 @@ class EndIdle
             $session->invalidate();
             throw new AuthenticationException(redirectTo: '/login');
         }
-        $session->put('seen_at', time());
+        if (time() - $session->get('seen_at', 0) >= self::SEEN_EVERY_S) {
+            $session->put('seen_at', time());
+        }
         if ($session->get('asks_second_factor') === true && ! $request->is(...self::ALWAYS)) {
             $session->flash('flash', 'This school asks its staff for a second factor. Set it up here first.');
 

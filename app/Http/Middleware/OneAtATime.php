@@ -11,7 +11,8 @@ use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
  * Of one person's requests one is worked on at a time on each side of the site (the bench, and all other pages), a few
  * wait for it, and more are turned away: whatever he does, he has no more than his share of the machine.
  *
- * Held by a lock of the operating system on a file, which is free again when the process ends, however it ends.
+ * Held by a lock of the operating system on a file, which is free again when the process ends, however it ends; in the
+ * file stands how his last request went, and how many there were this minute: nobody asks the database for that.
  */
 class OneAtATime
 {
@@ -25,6 +26,11 @@ class OneAtATime
 
     private const LONGEST_REST_S = 0.5;
 
+    /** An attentive trainee makes some sixty. */
+    private const MOST_A_MINUTE = 1200;
+
+    private const LINE = '%015.3f %08.3f %010d %06d';
+
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user()?->getAuthIdentifier();
@@ -37,33 +43,55 @@ class OneAtATime
             default => 'pages',
         };
         $turn = $this->open("$user-$side");
-        if (! flock($turn, LOCK_EX | LOCK_NB)) {
+        $isFree = flock($turn, LOCK_EX | LOCK_NB);
+        if (! $isFree) {
             $this->wait($turn, "$user-$side");
-            $this->pause($turn);
+        }
+        [$done, $took, $minute, $count] = $this->last($turn);
+        if (! $isFree) {
+            $this->pause($done, $took);
         }
         $begun = microtime(true);
+        $now = now()->getTimestamp();
+        $count = $minute === intdiv($now, 60) ? $count : 0;
+        if ($count >= self::MOST_A_MINUTE) {
+            throw new TooManyRequestsHttpException(
+                60 - $now % 60,
+                'Too many requests in one minute. Wait till it is over, then try again.',
+            );
+        }
         try {
             return $next($request);
         } finally {
             rewind($turn);
+            $done = microtime(true);
             // on a full disk what was done is done all the same
-            @fwrite($turn, sprintf('%015.3f %08.3f', microtime(true), microtime(true) - $begun));
+            @fwrite($turn, sprintf(self::LINE, $done, $done - $begun, intdiv($now, 60), $count + 1));
             flock($turn, LOCK_UN);
             fclose($turn);
         }
     }
 
     /**
-     * Who sends more than can be done one after the other lets the machine rest between: of it he has a quarter at
-     * most.
-     *
-     * @param resource $turn when his last was done, and how long it took, s
+     * @param resource $turn
+     * @return array{float, float, int, int} when his last was done, how long it took, s; the minute in which it was
+     *     begun, since 1970, and how many it was then
      */
-    private function pause($turn): void
+    private function last($turn): array
     {
         rewind($turn);
-        [$done, $took] = sscanf((string) fread($turn, 24), '%f %f') + [0.0, 0.0];
-        $rest = min(self::REST * (float) $took, self::LONGEST_REST_S) - (microtime(true) - (float) $done);
+        [$done, $took, $minute, $count] = (array) sscanf((string) fread($turn, 64), '%f %f %d %d') + [0, 0, 0, 0];
+
+        return [(float) $done, (float) $took, (int) $minute, (int) $count];
+    }
+
+    /**
+     * Who sends more than can be done one after the other lets the machine rest between: of it he has a quarter at
+     * most.
+     */
+    private function pause(float $done, float $took): void
+    {
+        $rest = min(self::REST * $took, self::LONGEST_REST_S) - (microtime(true) - $done);
         if ($rest > 0) {
             usleep((int) (1e6 * $rest));
         }

@@ -31,7 +31,19 @@ trait CanBeAsked
      */
     public function glance(BenchState $state, string $part): ?array
     {
-        return $this->reach->isInSight($state, $part) ? $this->noticing->look($this->machine, $state, $part) : null;
+        return $this->isInSight($state, $part) ? $this->look($state, $part) : null;
+    }
+
+    /** Whether anything of a part is in sight. */
+    public function isInSight(BenchState $state, string $part): bool
+    {
+        return $this->reach->isInSight($state, $part);
+    }
+
+    /** @return array<string, string> what a look at a part that is in sight shows: thing => how it is */
+    public function look(BenchState $state, string $part): array
+    {
+        return $this->noticing->look($this->machine, $state, $part);
     }
 
     /**

@@ -25,11 +25,15 @@ final class Surroundings
     ) {}
 
     /** A value within a slot, by a path such as "board.control.out.inducer"; null when it is not there. */
-    public function follow(string $id, string ...$keys): mixed
+    public function follow(string $id, string $key, ?string $inner = null, string ...$more): mixed
     {
-        $at = $this->slots[$id] ?? null;
-        foreach ($keys as $key) {
-            $at = $at[$key] ?? null;
+        $at = $this->slots[$id][$key] ?? null;
+        if ($inner === null) {
+            return $at; // nearly always
+        }
+        $at = $at[$inner] ?? null;
+        foreach ($more as $further) {
+            $at = $at[$further] ?? null;
         }
 
         return $at;

@@ -15,11 +15,13 @@ use OddSpark\Parts\Primitive;
  *
  * Written and read again by {@see toArray} and {@see fromArray}, and nowhere else.
  *
+ * @immutable
+ *
  * @phpstan-import-type Slot from Primitive
  * @phpstan-import-type Changes from Primitive
  * @phpstan-import-type Joint from MachineState
  */
-final readonly class BenchState extends MachineState
+final class BenchState extends MachineState
 {
     /** Instruments whose tap stood under their own name before there were others. */
     private const ONCE = ['gauge' => 1, 'probe' => 1, 'draught' => 1, 'analyser' => 1, 'smoke' => 1, 'oil_gauge' => 1];
@@ -118,7 +120,7 @@ final readonly class BenchState extends MachineState
     /** The same person, with the appliance as it stands by now. */
     public function on(MachineState $machine): self
     {
-        return $this->with(tick: $machine->tick, slots: $machine->slots);
+        return $this->moved($machine->tick, $machine->slots);
     }
 
     /** The appliance alone. */

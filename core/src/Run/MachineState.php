@@ -13,9 +13,14 @@ use OddSpark\Trade\Response;
  * A joint is two nodes and the siemens between them.
  *
  * @phpstan-type Joint array{int, int, float}
+ * Immutable, and not readonly to PHP: a copy with some of it otherwise is made thousands of times a second, and what is
+ * readonly cannot be changed in a copy.
+ *
+ * @immutable
+ *
  * @phpstan-import-type Slot from Primitive
  */
-readonly class MachineState
+class MachineState
 {
     /**
      * @param array<string, Slot> $slots by primitive id
@@ -60,7 +65,32 @@ readonly class MachineState
     /** @return static with some of it otherwise */
     public function with(mixed ...$changes): self
     {
-        // @phpstan-ignore new.static (the fields of a state are what it is made of, in whoever extends it too)
-        return new static(...array_replace(get_object_vars($this), $changes));
+        $copy = clone $this;
+        foreach ($changes as $field => $value) {
+            $copy->$field = $value;
+        }
+
+        return $copy;
+    }
+
+    /**
+     * @param array<string, Slot> $slots
+     * @return static at another moment
+     */
+    protected function moved(int $tick, array $slots): self
+    {
+        $copy = clone $this;
+        // @phpstan-ignore property.readOnlyByPhpDocAssignNotInConstructor (it is not handed out yet)
+        $copy->tick = $tick;
+        // @phpstan-ignore property.readOnlyByPhpDocAssignNotInConstructor
+        $copy->slots = $slots;
+
+        return $copy;
+    }
+
+    /** A state has the fields that it is made of, and no others. */
+    public function __set(string $field, mixed $value): never
+    {
+        throw new \LogicException("A state has no $field.");
     }
 }

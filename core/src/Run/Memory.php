@@ -10,12 +10,15 @@ use OddSpark\Circuit\StaticPart;
 /**
  * Solved states, by what they electrically are; shared by all candidates of one plan.
  *
- * Bounded: when full it is emptied, which costs time and nothing else.
+ * Bounded: what has not been asked for since half as many others came is let go, which costs time and nothing else.
  */
 final class Memory
 {
     /** @var array<string, Solution> */
     private array $solutions = [];
+
+    /** @var array<string, Solution> those of before, which are kept when they are asked for again */
+    private array $former = [];
 
     /** @var array<string, StaticPart> by what states have in common */
     private array $static = [];
@@ -52,15 +55,26 @@ final class Memory
     {
         $this->asked++;
 
-        return $this->solutions[$key] ?? null;
+        if (isset($this->solutions[$key])) {
+            return $this->solutions[$key];
+        }
+
+        return isset($this->former[$key]) ? $this->put($key, $this->former[$key]) : null;
     }
 
     public function keep(string $key, Solution $solution): Solution
     {
-        if (count($this->solutions) >= $this->most) {
+        $this->solved++;
+
+        return $this->put($key, $solution);
+    }
+
+    private function put(string $key, Solution $solution): Solution
+    {
+        if (count($this->solutions) >= $this->most / 2) {
+            $this->former = $this->solutions;
             $this->solutions = $this->static = [];
         }
-        $this->solved++;
 
         return $this->solutions[$key] = $solution;
     }

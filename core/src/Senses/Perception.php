@@ -30,6 +30,12 @@ final class Perception
     /** @var array<string, list<string>> parts that are seen together, by each of them */
     private readonly array $together;
 
+    /** @var array{list<string>, string|null}|null doors and eyes for which {@see channels} was worked out */
+    private ?array $from = null;
+
+    /** @var array<string, string> what is perceived so, by channel: the primitive that it is of */
+    private array $channels = [];
+
     public function __construct(private readonly Plan $plan)
     {
         $sights = [];
@@ -63,17 +69,35 @@ final class Perception
      */
     public function at(Machine $machine, MachineState $state, array $open, ?string $eyes): array
     {
+        if ($this->from !== [$open, $eyes]) {
+            $this->channels = $this->channels($open, $eyes);
+            $this->from = [$open, $eyes];
+        }
         $now = [];
+        foreach ($this->channels as $channel => $of) {
+            $now[$channel] = $machine->shows($state, $of);
+        }
+
+        return $now;
+    }
+
+    /**
+     * @param list<string> $open doors
+     * @return array<string, string> the primitive that each channel is of which is perceived so
+     */
+    private function channels(array $open, ?string $eyes): array
+    {
+        $channels = [];
         foreach ($this->ambient as $channel => $percept) {
             if (
                 $this->isFree($percept, $open) &&
                 ($percept['sense'] !== 'sight' || $this->sees($eyes, $percept['part']))
             ) {
-                $now[$channel] = $machine->shows($state, $percept['of']);
+                $channels[$channel] = $percept['of'];
             }
         }
 
-        return $now;
+        return $channels;
     }
 
     /**

@@ -53,6 +53,27 @@ final class Record
     }
 
     /**
+     * @param array<string, list<array{int, int, mixed}>> $stretches each channel's in their order
+     * @return array<string, list<array{int, int, mixed}>> what of them there was by that tick, as one knew it then
+     */
+    public static function upTo(array $stretches, int $tick): array
+    {
+        foreach ($stretches as $channel => $list) {
+            $last = count($list) - 1;
+            while ($last >= 0 && $list[$last][0] > $tick) {
+                unset($stretches[$channel][$last--]);
+            }
+            if ($last < 0) {
+                unset($stretches[$channel]);
+            } elseif ($list[$last][1] > $tick) {
+                $stretches[$channel][$last][1] = $tick;
+            }
+        }
+
+        return $stretches;
+    }
+
+    /**
      * @return array{stretches: array<string, list<array{int, int, mixed}>>, open: array<string, array{int,
      *     mixed}>} to go on from later
      */

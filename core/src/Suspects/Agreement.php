@@ -71,22 +71,4 @@ final readonly class Agreement
     {
         return $observed->reading?->unsteady === true ? 'red' : null;
     }
-
-    /**
-     * @param array<string, list<array{int, int, mixed}>> $stretches
-     * @return array<string, list<array{int, int, mixed}>>
-     */
-    public static function cut(array $stretches, int $until): array
-    {
-        $cut = [];
-        foreach ($stretches as $channel => $list) {
-            foreach ($list as [$from, $to, $value]) {
-                if ($from <= $until) {
-                    $cut[$channel][] = [$from, min($to, $until), $value];
-                }
-            }
-        }
-
-        return $cut;
-    }
 }

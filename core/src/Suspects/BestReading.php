@@ -147,9 +147,12 @@ final class BestReading
             }
         }
         foreach ($this->plan->model->parts() as $part) {
+            if (! $anyBench->isInSight($anyState, $part->id)) {
+                continue;
+            }
             $bins = [];
             foreach ($candidates as $id => [$bench, $state]) {
-                $bins[(string) json_encode($bench->glance($state, $part->id))][] = (string) $id;
+                $bins[(string) json_encode($bench->look($state, $part->id))][] = (string) $id;
             }
             $bits = InformationGain::bits($bins, $weights);
             if ($bits >= $least) {

@@ -202,11 +202,11 @@ final class Tracker
     /** Every candidate goes on to a tick; those that would have shown something else up to another fall out. */
     private function goOn(Observations $seen, Comparison $comparison, int $tick, int $compared): void
     {
-        $observed = Agreement::cut($seen->perceived, $compared);
+        $observed = Record::upTo($seen->perceived, $compared);
         $weighed = $this->weighed();
         foreach ($this->states as $id => $state) {
             $this->states[$id] = $this->benches[$id]->advance($state, $tick);
-            $expected = Agreement::cut($this->benches[$id]->record->until($tick), $compared);
+            $expected = Record::upTo($this->benches[$id]->record->until($tick), $compared);
             if (! $comparison->agrees($observed, $expected, $this->since)) {
                 foreach (array_keys($this->watched) as $by) {
                     $rest = fn (array $channels): array => array_filter(
@@ -290,7 +290,7 @@ final class Tracker
         $this->unknown = self::UNKNOWN * array_sum($this->weighed());
         // what strikes one on entering is seen before anything is done
         $comparison = new Comparison([]);
-        $first = array_map(fn (array $list) => [$list[0]], Agreement::cut($seen->perceived, 0));
+        $first = array_map(fn (array $list) => [$list[0]], Record::upTo($seen->perceived, 0));
         foreach ($this->benches as $id => $bench) {
             if (! $comparison->agrees($first, $bench->record->until(0))) {
                 unset($this->states[$id], $this->benches[$id]);

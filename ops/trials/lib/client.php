@@ -48,10 +48,16 @@ final class Person
         return $reply;
     }
 
-    public function prepare(string $method, string $path, ?array $body, int $timeout): CurlHandle
+    public function prepare(
+        string $method,
+        string $path,
+        ?array $body,
+        int $timeout,
+        string $accept = 'application/json',
+    ): CurlHandle
     {
         $curl = curl_init();
-        $headers = ['Accept: application/json', 'X-Requested-With: XMLHttpRequest', 'Expect:'];
+        $headers = ["Accept: $accept", 'X-Requested-With: XMLHttpRequest', 'Expect:'];
         if (isset($this->cookies['XSRF-TOKEN'])) {
             $headers[] = 'X-XSRF-TOKEN: '.urldecode($this->cookies['XSRF-TOKEN']);
         }

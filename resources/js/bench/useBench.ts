@@ -9,8 +9,8 @@ import type { Channels, Entry, Reply, Scene } from '@/lib/types'
 import { nextChange, played, settlesAt } from '@/tape/stretches'
 import { forget, recall, remember } from './waiting'
 
-/** Seconds before the end of what is known at which more is asked for. */
-const ASK_AHEAD = 1.2
+/** Seconds before the end of what is known at which more is asked for: later where answers come soon. */
+const ASK_AHEAD = { least: 0.5, most: 1.2, trips: 3 }
 
 /** Milliseconds between one look whether a hint has come and the next. */
 const HINT_MS = 900
@@ -65,6 +65,8 @@ export function useBench(start: Start) {
         past: start.past,
         ahead: start.now.ahead,
         asking: 0,
+        /** how long an answer takes by now, s */
+        trip: ASK_AHEAD.most / ASK_AHEAD.trips,
     })
     const isHere = useRef(true)
 
@@ -111,7 +113,12 @@ export function useBench(start: Start) {
     const { mutateAsync } = useMutation<Reply, Error, { path: string; body: () => unknown }>({
         mutationKey: ['attempt', start.attempt],
         scope: { id: `attempt ${start.attempt}` },
-        mutationFn: ({ path, body }) => send<Reply>('POST', `${url}/${path}`, body()),
+        mutationFn: async ({ path, body }) => {
+            const begun = performance.now()
+            const reply = await send<Reply>('POST', `${url}/${path}`, body())
+            live.current.trip = 0.7 * live.current.trip + (0.3 * (performance.now() - begun)) / 1000
+            return reply
+        },
         onSuccess: (reply, { path }) => {
             if (path === 'acts') forget(start.attempt)
             take(reply)
@@ -166,7 +173,8 @@ export function useBench(start: Start) {
             before = t
             if (l.playing) {
                 l.time = Math.min(l.until, l.time + wall * l.speed)
-                if (l.until - l.time < ASK_AHEAD * l.speed && l.asking === 0)
+                const ahead = Math.min(ASK_AHEAD.most, Math.max(ASK_AHEAD.least, ASK_AHEAD.trips * l.trip))
+                if (l.until - l.time < ahead * l.speed && l.asking === 0)
                     void ask('play', () => ({ to_s: Number(l.time.toFixed(3)) }))
                 if (t - shown > 90) {
                     shown = t
