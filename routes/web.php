@@ -23,6 +23,7 @@ use App\Http\Controllers\OverrideController;
 use App\Http\Controllers\PairsController;
 use App\Http\Controllers\PartKindController;
 use App\Http\Controllers\PeopleController;
+use App\Http\Controllers\PredictionController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\RuleSetController;
@@ -232,6 +233,9 @@ Route::middleware(['auth', EndIdle::class, OneAtATime::class])->group(function (
     Route::post('/attempts/{attempt}/end', [WallController::class, 'end'])->can('supervise', 'attempt');
     Route::post('/attempts/{attempt}/hand', [WallController::class, 'hand'])->can('talk', 'attempt');
     Route::post('/attempts/{attempt}/away', [WallController::class, 'away'])->can('work', 'attempt');
+    Route::get('/attempts/{attempt}/sheet', [PredictionController::class, 'show'])->can('work', 'attempt');
+    Route::post('/attempts/{attempt}/predictions', [PredictionController::class, 'store'])->can('work', 'attempt');
+    Route::post('/attempts/{attempt}/sheet', [PredictionController::class, 'close'])->can('work', 'attempt');
     Route::get('/attempts/{attempt}/debrief', [DebriefController::class, 'show'])->can('debrief', 'attempt');
     Route::get('/attempts/{attempt}/debrief.pdf', [DebriefController::class, 'pdf'])->can('debrief', 'attempt');
     Route::get('/attempts/{attempt}/paper.json', [DebriefController::class, 'paper'])->can('debrief', 'attempt');

@@ -6,6 +6,7 @@ use App\Building\Running;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
+use App\Models\AssignmentWork;
 use App\Models\Course;
 use App\Models\RuleSet;
 use App\Models\User;
@@ -29,6 +30,7 @@ class AssignJob
      * @param bool $stops whatever would hurt is stopped, more than the rules stop by themselves
      * @param RuleSet|null $rules house rules; null for those of a first year
      * @param array{opens_at?: Carbon|null, closes_at?: Carbon|null, minutes?: int|null} $window
+     * @param int $predictions readings that are asked to be said before they are taken; 0: the fault is traced
      */
     public function give(
         User $instructor,
@@ -45,6 +47,7 @@ class AssignJob
         bool $stops = false,
         ?RuleSet $rules = null,
         array $window = [],
+        int $predictions = 0,
     ): Assignment {
         $plan = $this->plans->ofAppliance($appliance);
         $arrivals = $this->plans->arrivals($plan, $visit);
@@ -53,6 +56,10 @@ class AssignJob
         if ($stops) {
             $document['stops'] = array_keys(Danger::stoppable());
         }
+
+        $sheet = $predictions === 0
+            ? null
+            : Predictions::choose($plan, FaultSet::of($plan->model)->get($fault), $visit, $predictions, $seed);
 
         return DB::transaction(function () use (
             $instructor,
@@ -70,6 +77,7 @@ class AssignJob
             $found,
             $document,
             $window,
+            $sheet,
         ): Assignment {
             $assignment = Assignment::query()->create([
                 'appliance_id' => $appliance->id, 'instructor_id' => $instructor->id, 'course_id' => $course->id,
@@ -79,6 +87,7 @@ class AssignJob
                 'engine' => Assignment::ENGINE, 'hash' => $appliance->hash, 'rules' => $document, 'kit' => $kit,
                 'document' => $appliance->document, 'board' => $appliance->board,
                 'arrivals' => Plans::packArrivals($arrivals), ...$window,
+                'work' => $sheet === null ? AssignmentWork::Trace : AssignmentWork::Predict, 'sheet' => $sheet,
             ]);
             $assignment->trainees()->sync($trainees);
 

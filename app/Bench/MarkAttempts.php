@@ -3,6 +3,7 @@
 namespace App\Bench;
 
 use App\Models\Assignment;
+use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\Contest;
 use App\Models\Mark;
@@ -35,14 +36,14 @@ class MarkAttempts
     public function mark(Attempt $attempt, ?callable $progress = null): void
     {
         $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
-        [$account, $marker] = $this->account($attempt, $assignment, $progress);
+        [$mark, $debrief] = $this->account($attempt, $assignment, $progress);
         $rules = Rules::of($assignment->rules);
-        DB::transaction(function () use ($attempt, $account, $marker, $rules): void {
+        DB::transaction(function () use ($attempt, $mark, $debrief, $rules): void {
             $attempt = Attempt::query()->lockForUpdate()->findOrFail($attempt->id);
             if ($attempt->mark === null) {
-                $this->keep($attempt, $marker, $rules, null);
+                $this->keep($attempt, $mark($rules), $rules, null);
             }
-            $attempt->update(['debrief' => (new Debrief($account))->toArray()]);
+            $attempt->update(['debrief' => $debrief()]);
             $this->stand($attempt);
             StatementQueue::add($attempt->refresh());
         });
@@ -56,8 +57,8 @@ class MarkAttempts
     public function again(Attempt $attempt, Rules $rules, User $by, ?callable $progress = null): void
     {
         $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
-        [, $marker] = $this->account($attempt, $assignment, $progress);
-        DB::transaction(function () use ($attempt, $marker, $rules, $by): void {
+        [$mark] = $this->account($attempt, $assignment, $progress);
+        DB::transaction(function () use ($attempt, $mark, $rules, $by): void {
             $attempt = Attempt::query()->lockForUpdate()->findOrFail($attempt->id);
             $isThere = $attempt
                 ->marks()
@@ -68,7 +69,7 @@ class MarkAttempts
                     fn (Mark $m) => $m->rules['name'] === $rules->name && $m->rules['version'] === $rules->version,
                 );
             if (! $isThere) {
-                $this->keep($attempt, $marker, $rules, $by);
+                $this->keep($attempt, $mark($rules), $rules, $by);
             }
         });
     }
@@ -82,7 +83,7 @@ class MarkAttempts
     {
         $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
 
-        return $this->account($attempt, $assignment, null)[1]->mark($rules)->toArray();
+        return $this->account($attempt, $assignment, null)[0]($rules)->toArray();
     }
 
     /**
@@ -184,10 +185,15 @@ class MarkAttempts
 
     /**
      * @param (callable(int, int): void)|null $progress
-     * @return array{AttemptReview, Marker}
+     * @return array{\Closure(Rules): Computed, \Closure(): array<string, mixed>} its mark under rules, and its debrief
      */
     private function account(Attempt $attempt, Assignment $assignment, ?callable $progress): array
     {
+        if ($assignment->work === AssignmentWork::Predict) {
+            $sheet = Predictions::filled($attempt, $assignment);
+
+            return [$sheet->mark(...), fn (): array => PredictionDebrief::of($sheet, $assignment)];
+        }
         $plan = $this->plans->ofAssignment($assignment);
         $universe = FaultSet::of($plan->model);
         $memory = new Memory();
@@ -208,14 +214,14 @@ class MarkAttempts
             $progress,
         );
 
-        return [$account, Marker::of($account, $memory)];
+        return [Marker::of($account, $memory)->mark(...), fn (): array => (new Debrief($account))->toArray()];
     }
 
-    private function keep(Attempt $attempt, Marker $marker, Rules $rules, ?User $by): void
+    private function keep(Attempt $attempt, Computed $mark, Rules $rules, ?User $by): void
     {
         Mark::query()->create([
             'attempt_id' => $attempt->id, 'user_id' => $by?->id, 'engine' => Assignment::ENGINE,
-            'rules' => $rules->toArray(), 'result' => $marker->mark($rules)->toArray(),
+            'rules' => $rules->toArray(), 'result' => $mark->toArray(),
         ]);
     }
 }

@@ -3,6 +3,7 @@
 namespace App\Bench;
 
 use App\Live\Push;
+use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\Entry;
 use Illuminate\Support\Facades\DB;
@@ -42,7 +43,7 @@ class Workbench
      */
     private const NOT_HE = 'clock';
 
-    private const STOPPED = 'Your instructor has stopped all benches. Nothing is lost: wait until they go on.';
+    public const STOPPED = 'Your instructor has stopped all benches. Nothing is lost: wait until they go on.';
 
     /** Grace for a client whose clock runs a little ahead of the horizon, ms. */
     private const GRACE = 1500;
@@ -193,21 +194,23 @@ class Workbench
      */
     private function at(Attempt $attempt, callable $do, ?callable $again = null, bool $closes = false): array
     {
-        $asked = $attempt;
-
-        return DB::transaction(function () use ($asked, $do, $again, $closes): array {
+        return DB::transaction(function () use ($attempt, $do, $again, $closes): array {
+            $given = $attempt;
             $attempt = Attempt::query()
                 ->select(self::KEPT)
                 ->with('assignment')
                 ->lockForUpdate()
-                ->findOrFail($asked->id);
-            $asked->setRelation('assignment', $attempt->assignment); // who asked reads it next
+                ->findOrFail($given->id);
+            $given->setRelation('assignment', $attempt->assignment); // who asked reads it next
             $entry = $attempt->isOpen() || $again === null ? null : $again($attempt);
             if (! $attempt->isOpen() && $entry === null) {
                 throw new StaleAttempt('This call is closed. Its debrief is open to you.');
             }
             if (! $attempt->isOfToday()) {
                 throw new StaleAttempt(Attempts::GIVEN_ANEW);
+            }
+            if ($attempt->assignment->work !== AssignmentWork::Trace) {
+                throw new ActError('/act', 'This job is done on its sheet, and not at the bench.');
             }
             $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
             $bench = $this->attempts->bench($attempt->assignment, $attempt->seed);
@@ -264,6 +267,9 @@ class Workbench
     {
         if (! $attempt->isOpen() || ! $attempt->isOfToday()) {
             return false;
+        }
+        if ($attempt->assignment->work === AssignmentWork::Predict) {
+            return Predictions::close($attempt);
         }
         $isOver = JobClock::isOver($attempt);
         try {

@@ -22,8 +22,8 @@ use Throwable;
 class Failures
 {
     /**
-     * Error numbers of MariaDB (its manual, "Error Codes"): too many connections, not (yet) part of its cluster, shutting
-     * down, two that waited for each other, server gone or lost.
+     * Error numbers of MariaDB (its manual, "Error Codes"): too many connections, not yet part of its cluster,
+     * shutting down, two that waited for each other, server gone or lost.
      */
     private const AWAY = [1040, 1047, 1053, 1205, 1213, 1927, 2002, 2003, 2006, 2013];
 

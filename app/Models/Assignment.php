@@ -38,6 +38,9 @@ use OddSpark\Words\Words;
  * @property string|null $pool of jobs whose fault is drawn for each trainee: the same for all of them
  * @property int|null $after_id the job that must be passed before
  * @property int|null $after_mark with at least this mark; null: passed
+ * @property AssignmentWork $work
+ * @property array{fault: string|null, asked: list<array<string, mixed>>}|null $sheet what is asked, with its answers;
+ *     see Predictions
  * @property string $document
  * @property string $board
  * @property string $arrivals
@@ -73,9 +76,13 @@ class Assignment extends Model
         'pool',
         'after_id',
         'after_mark',
+        'work',
+        'sheet',
     ];
 
-    protected $hidden = ['fault', 'seed', 'document', 'board', 'arrivals', 'said', 'visit'];
+    protected $attributes = ['work' => 'trace'];
+
+    protected $hidden = ['fault', 'seed', 'document', 'board', 'arrivals', 'said', 'visit', 'sheet'];
 
     /** Schools that a trainee is told whichever was chosen: they say what is allowed. */
     private const ALWAYS_TOLD = ['safety_jumper', 'valve_jumper', 'flue_aside'];
@@ -104,13 +111,14 @@ class Assignment extends Model
         'pool',
         'after_id',
         'after_mark',
+        'work',
     ];
 
     protected function casts(): array
     {
         return [
             'kind' => AssignmentKind::class, 'rules' => 'array', 'kit' => 'array', 'said' => 'array',
-            'opens_at' => 'datetime', 'closes_at' => 'datetime',
+            'opens_at' => 'datetime', 'closes_at' => 'datetime', 'work' => AssignmentWork::class, 'sheet' => 'array',
         ];
     }
 
@@ -171,7 +179,7 @@ class Assignment extends Model
             'stops' => $rules->stops !== [],
             'own_sheet' => $rules->ownSheet,
             'report' => $rules->weights['report'] > 0,
-            'hints' => $this->kind->hasHints() ? $rules->hints : null,
+            'hints' => $this->work === AssignmentWork::Trace && $this->kind->hasHints() ? $rules->hints : null,
         ];
     }
 
@@ -183,6 +191,7 @@ class Assignment extends Model
             'title' => $this->title,
             'complaint' => $this->complaint,
             'kind' => $this->kind,
+            'work' => $this->work,
             'rules' => $this->told(),
             'opens_at' => $this->opens_at?->toIso8601String(),
             'closes_at' => $this->closes_at?->toIso8601String(),

@@ -27,6 +27,7 @@ final class ArchitectureTest extends TestCase
         'Bench',
         'Suspects',
         'Marking',
+        'Predicting',
         'Building',
         'Verbs',
     ];

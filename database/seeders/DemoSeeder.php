@@ -5,6 +5,7 @@ namespace Database\Seeders;
 use App\Bench\AssignJob;
 use App\Bench\Attempts;
 use App\Bench\MarkAttempts;
+use App\Bench\Predictions;
 use App\Bench\Workbench;
 use App\Building\DraftEditor;
 use App\Building\LabBook;
@@ -121,6 +122,19 @@ class DemoSeeder extends Seeder
             AssignmentKind::Practice,
             'It gets too warm in the practice rooms, and the boiler never rests.',
             45,
+        );
+        $this->giving->give(
+            $instructor,
+            $furnace,
+            $course,
+            $all,
+            'Paper mill office: say it before you read it',
+            'healthy',
+            'cold',
+            AssignmentKind::Practice,
+            'It heats. What would a meter show, and when?',
+            46,
+            predictions: Predictions::USUAL,
         );
 
         $this->attempt($bindery, 'brannoc', $this->good());

@@ -141,6 +141,9 @@ trait WhoMay
             'POST attempts/{attempt}/play',
             'GET attempts/{attempt}/waiting',
             'POST attempts/{attempt}/next',
+            'GET attempts/{attempt}/sheet',
+            'POST attempts/{attempt}/predictions',
+            'POST attempts/{attempt}/sheet',
         ] as $route) {
             $rows[$route] = ['open' => ['worker'], 'finished' => ['worker']];
         }

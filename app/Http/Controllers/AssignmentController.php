@@ -43,6 +43,7 @@ class AssignmentController extends Controller
                     'worn_leads' => $request->boolean('worn_leads'),
                 ],
                 'stops' => $request->boolean('stops'),
+                'predictions' => $request->integer('predictions'),
                 'rules' => $request->integer('rules'),
                 'window' => [
                     'opens_at' => JobTimeController::moment($request, 'opens_at')?->toIso8601String(),

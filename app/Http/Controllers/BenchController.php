@@ -8,8 +8,10 @@ use App\Bench\JobClock;
 use App\Bench\Plans;
 use App\Bench\Told;
 use App\Bench\Workbench;
+use App\Http\Board;
 use App\Http\Reader;
 use App\Models\Assignment;
+use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\Entry;
 use App\Models\Task;
@@ -23,7 +25,6 @@ use OddSpark\Bench\WarmUp;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
 use OddSpark\Instruments\Bag;
-use OddSpark\Marking\Rules;
 use OddSpark\Words\Words;
 
 class BenchController extends Controller
@@ -59,13 +60,17 @@ class BenchController extends Controller
             );
         }
 
+        if ($attempt->assignment->work === AssignmentWork::Predict) {
+            return redirect("/attempts/$attempt->id/sheet");
+        }
+
         return $this->page($this->attempts->current($attempt), null);
     }
 
     /** The bench as whom is at it sees it: to be looked at by his instructor, and nothing is done there. */
     public function lookOver(Attempt $attempt): Response
     {
-        abort_unless($attempt->isOfToday(), 404);
+        abort_unless($attempt->isOfToday() && $attempt->assignment->work === AssignmentWork::Trace, 404);
 
         return $this->page($attempt, $attempt->user->name);
     }
@@ -84,7 +89,7 @@ class BenchController extends Controller
             'attempt' => $attempt->id,
             'left_s' => JobClock::left($attempt),
             'job' => $attempt->assignment->briefing(),
-            'board' => $this->board($attempt->assignment),
+            'board' => Board::of($attempt->assignment),
             'doors' => $plan->model->document['doors'] ?? [],
             'faults' => array_values(array_map(
                 fn (Fault $f) => ['id' => $f->id, 'title' => $f->title, 'part' => $f->part, 'family' => $f->family],
@@ -101,25 +106,6 @@ class BenchController extends Controller
             'now' => $now,
             'told' => $attempt->set_aside !== null && $attempt->entries->isEmpty() ? Attempts::GIVEN_ANEW : null,
         ]));
-    }
-
-    /**
-     * The board with what the house rules let a trainee look up.
-     *
-     * @return array<string, mixed>
-     */
-    private function board(Assignment $assignment): array
-    {
-        $board = json_decode((string) Assignment::query()->whereKey($assignment->id)->value('board'), true);
-        $papers = Rules::of($assignment->rules)->papers;
-        if (! in_array('ladder', $papers, true)) {
-            unset($board['ladder']);
-        }
-        if (! in_array('card', $papers, true)) {
-            $board['parts'] = array_map(fn (array $part) => ['card' => null] + $part, $board['parts']);
-        }
-
-        return $board;
     }
 
     /** What an act must have is said by the core's catalogue of acts. */

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Bench\Predictions;
 use App\Models\Appliance;
 use App\Models\AssignmentKind;
 use App\Models\JobTemplate;
@@ -36,6 +37,7 @@ class JobTemplateController extends Controller
             'stops' => ['required', 'boolean'],
             'rules' => ['required', 'integer', Rule::in($sets->pluck('id'))],
             'minutes' => ['nullable', 'integer', 'min:1', 'max:600'],
+            'predictions' => ['nullable', 'integer', 'min:0', 'max:'.Predictions::MOST],
         ], [
             'fault.in' => 'This model has no such fault. Pick one from its list.',
             'pool.*.in' => 'This model has no fault ":input".',
@@ -48,7 +50,7 @@ class JobTemplateController extends Controller
                 'title' => 'You keep '.self::MOST.' templates of this model. Take one out first.',
             ]);
         }
-        $job = ['rules' => $sets->firstOrFail('id', $with['rules'])->name] + $with + ['minutes' => null];
+        $job = ['rules' => $sets->firstOrFail('id', $with['rules'])->name] + $with + ['minutes' => null, 'predictions' => 0];
         $template = JobTemplate::query()->firstOrNew($title, ['name' => (string) Str::uuid()]);
         $template->fill(['job' => array_diff_key($job, ['title' => 0])])->save();
 

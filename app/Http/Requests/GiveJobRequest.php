@@ -3,6 +3,7 @@
 namespace App\Http\Requests;
 
 use App\Bench\Pools;
+use App\Bench\Predictions;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
@@ -58,6 +59,7 @@ class GiveJobRequest extends FormRequest
             'closes_at' => ['nullable', 'date', 'after:opens_at'],
             'minutes' => ['nullable', 'integer', 'min:1', 'max:600'],
             'complaint' => ['required', 'string', 'max:1000'],
+            'predictions' => ['nullable', 'integer', 'min:0', 'max:'.Predictions::MOST],
         ];
     }
 

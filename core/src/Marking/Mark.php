@@ -34,7 +34,7 @@ final readonly class Mark
             array_map(fn (Line $l) => $l->share, $this->lines),
         );
 
-        return self::sum($shares, $this->rules->weights, $this->paid());
+        return self::sum($shares, array_intersect_key($this->rules->weights, $shares), $this->paid());
     }
 
     /**

@@ -29,6 +29,9 @@ final readonly class Rules
         'report',
     ];
 
+    /** Lines of a sheet of predictions, with what each weighs where a document does not say. */
+    public const PREDICTED = ['predicted' => 70, 'live' => 30];
+
     /** What a mark cannot be passed with, whatever its sum. */
     public const CAPS = [
         'unsafe',
@@ -118,10 +121,16 @@ final readonly class Rules
         foreach (self::LINES as $line) {
             $weights[$line] = self::number($json['weights'][$line] ?? 0, "/weights/$line", 0, 100);
         }
-        foreach (array_diff(array_keys($json['weights'] ?? []), self::LINES) as $line) {
+        foreach (self::PREDICTED as $line => $weight) {
+            $weights[$line] = self::number($json['weights'][$line] ?? $weight, "/weights/$line", 0, 100);
+        }
+        foreach (array_diff(array_keys($json['weights'] ?? []), array_keys($weights)) as $line) {
             throw new RulesError("/weights/$line", Words::say('marking.rules.there_is_no_such_line'));
         }
-        if (array_sum($weights) <= 0) {
+        if (array_sum(array_intersect_key($weights, self::PREDICTED)) <= 0) {
+            $weights = array_map(floatval(...), self::PREDICTED) + $weights; // who never gives a sheet need not say
+        }
+        if (array_sum(array_intersect_key($weights, array_flip(self::LINES))) <= 0) {
             throw new RulesError('/weights', Words::say('marking.rules.at_least_one_line_must'));
         }
         $caps = $json['not_passed'] ?? ($json['unsafe_never_passes'] ?? false ? ['unsafe'] : []);

@@ -18,12 +18,13 @@ final class Shown
 
     private const OF_A_LINE = [
         'technique' => Competency::Meter, 'safety' => Competency::Safety, 'verify' => Competency::Verification,
+        'predicted' => Competency::Meter, 'live' => Competency::Safety,
     ];
 
     /** @return list<Competency> what the lines of any job show, whatever had failed */
     public static function byEveryJob(): array
     {
-        return array_values(self::OF_A_LINE);
+        return array_values(array_unique(self::OF_A_LINE, SORT_REGULAR));
     }
 
     /** What finding a fault of a family shows; null when it says nothing of one. */

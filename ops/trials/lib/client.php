@@ -54,8 +54,7 @@ final class Person
         ?array $body,
         int $timeout,
         string $accept = 'application/json',
-    ): CurlHandle
-    {
+    ): CurlHandle {
         $curl = curl_init();
         $headers = ["Accept: $accept", 'X-Requested-With: XMLHttpRequest', 'Expect:'];
         if (isset($this->cookies['XSRF-TOKEN'])) {

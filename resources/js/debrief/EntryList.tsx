@@ -10,10 +10,13 @@ const SAID = ['meant', 'suspect', 'todo']
 export function EntryList({
     entries,
     open,
+    suspects,
     onOpen,
 }: {
     entries: Row[]
     open: number
+    /** whether there were any to leave */
+    suspects: boolean
     onOpen: (entry: number) => void
 }) {
     return (
@@ -52,7 +55,7 @@ export function EntryList({
                                 </Text>
                             ))}
                         </Box>
-                        {!SAID.includes(r.act) && (
+                        {suspects && !SAID.includes(r.act) && (
                             <Text
                                 className="reading"
                                 fontSize="note"

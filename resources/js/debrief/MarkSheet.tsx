@@ -18,6 +18,8 @@ interface Props {
     report: { label: string; text: string }[]
     others: OtherMark[]
     pairs: PairsState | null
+    /** a sheet of predictions: nothing was looked for */
+    predicts: boolean
     engine: { then: number; now: number }
     judges: boolean
     contest: DebriefPage['contest']
@@ -36,6 +38,7 @@ export function MarkSheet({
     report,
     others,
     pairs,
+    predicts,
     engine,
     judges,
     contest,
@@ -157,7 +160,7 @@ export function MarkSheet({
                 </Box>
             ))}
             {engine.then !== engine.now && <Drifted attempt={attempt} engine={engine} onEntry={onEntry} />}
-            <TwoAtOnce attempt={attempt} known={pairs} />
+            {!predicts && <TwoAtOnce attempt={attempt} known={pairs} />}
             <Text fontSize="note" color="faint">
                 {t('House rules: {{title}}, version {{version}}, pass mark {{pass_mark}}.', {
                     title: mark.rules.title,

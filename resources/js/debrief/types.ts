@@ -16,6 +16,15 @@ export const VERDICTS: Record<string, string> = {
     guess: 'A guess',
     contradicted: 'Contradicted by what was seen',
     none: 'No fault was named',
+    // of a sheet of predictions: the mistake that was made most
+    sound: 'All as the meter shows it',
+    unsure: 'None of the usual mistakes stands out',
+    switch: 'Switches taken for loads',
+    phase: 'Legs of a supply taken for one',
+    fault: 'The fault was forgotten',
+    moment: 'Moments of the sequence confused',
+    reference: 'Commons confused',
+    stray: 'Stray volts believed',
 }
 /** Acts that change nothing on the appliance and ask nothing of it. */
 export const ASIDE = ['meant', 'suspect', 'todo', 'dial', 'wait']

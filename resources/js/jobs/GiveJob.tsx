@@ -26,6 +26,8 @@ export interface Job {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
+    /** readings to be said before they are taken; 0: the fault is traced */
+    predictions: number
     pool: string[]
     band: number[] | null
     after: number | null
@@ -123,6 +125,20 @@ export function GiveJob({
                     borderColor="line"
                     value={form.data.title}
                     onChange={(e) => form.setData('title', e.target.value)}
+                />
+            </Row>
+            <Row label={t('What is done')} error={form.errors.predictions}>
+                <Select
+                    label={t('What is done')}
+                    value={String(form.data.predictions)}
+                    onChange={(v) => form.setData('predictions', Number(v))}
+                    options={[
+                        ['0', t('Trace the fault at the bench')],
+                        ...[6, 8, 12, 16].map((many): [string, string] => [
+                            String(many),
+                            t('Predict {{many}} readings', { many }),
+                        ]),
+                    ]}
                 />
             </Row>
             <Row label={t('Kind')} error={form.errors.kind}>

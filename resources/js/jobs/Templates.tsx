@@ -27,13 +27,19 @@ export function Templates({ form, templates, courses, onStart }: Props) {
     const of = `/models/${form.data.appliance}/templates`
     const stay = { preserveState: true, preserveScroll: true }
     const keep = () => {
-        const { title, fault, pool, visit, kind, complaint, low_battery, worn_leads, stops, rules, minutes } = form.data
+        const d = form.data
+        const { title, fault, pool, visit, kind, complaint, low_battery, worn_leads, stops, rules, minutes } = d
         const job = { title, fault, pool, visit, kind, complaint, low_battery, worn_leads, stops, rules, minutes }
-        router.post(of, job, {
-            ...stay,
-            onSuccess: () => setError(null),
-            onError: (errors) => setError(Object.values(errors)[0] ?? null),
-        })
+        const predictions = d.predictions
+        router.post(
+            of,
+            { ...job, predictions },
+            {
+                ...stay,
+                onSuccess: () => setError(null),
+                onError: (errors) => setError(Object.values(errors)[0] ?? null),
+            },
+        )
     }
     return (
         <>

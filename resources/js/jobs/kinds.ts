@@ -1,5 +1,10 @@
 import { t } from '@/words'
 
+/** What a job is given for, and what is done in it where that is not to trace a fault, in a word or two. */
+export function jobName(job: { kind: string; work: string }): string {
+    return job.work === 'predict' ? `${kindName(job.kind)}, ${t('predictions')}` : kindName(job.kind)
+}
+
 /** What a job is given for, in a word. */
 export function kindName(kind: string): string {
     switch (kind) {

@@ -3,6 +3,7 @@ import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
 import { Board } from '@/board/Board'
 import { PerceivedAt } from '@/board/perceived'
 import { EntryList } from '@/debrief/EntryList'
+import { Foretold } from '@/debrief/Foretold'
 import { Known } from '@/debrief/Known'
 import { MarkSheet } from '@/debrief/MarkSheet'
 import { entryAt, pause, standingAt } from '@/debrief/replay'
@@ -44,6 +45,7 @@ export default function Debrief({
     may_contest,
 }: DebriefPage) {
     const [look] = useLook()
+    const predicts = job.work === 'predict'
     const debrief = useMemo(
         () => ({ ...given, entries: given.entries.map((r) => ({ ...r, text: inUnits(r.text, look.units) })) }),
         [given, look.units],
@@ -121,6 +123,7 @@ export default function Debrief({
                                 report={debrief.report}
                                 others={others}
                                 pairs={pairs}
+                                predicts={predicts}
                                 engine={engine}
                                 judges={judges}
                                 contest={contest}
@@ -130,7 +133,7 @@ export default function Debrief({
                             />
                         </Tabs.Content>
                         <Tabs.Content value="entries" flex="1" minH="0" pt="2">
-                            <EntryList entries={entries} open={open} onOpen={go} />
+                            <EntryList entries={entries} open={open} suspects={!predicts} onOpen={go} />
                         </Tabs.Content>
                     </Tabs.Root>
                 </Box>
@@ -205,10 +208,13 @@ export default function Debrief({
                     tabIndex={0}
                     aria-label={t('What was known')}
                 >
-                    <Suspense fallback={<Box h="150px" />}>
-                        <SuspectCurve width={282} left={left} perfect={perfect} cursor={open} />
-                    </Suspense>
-                    {row && (
+                    {!predicts && (
+                        <Suspense fallback={<Box h="150px" />}>
+                            <SuspectCurve width={282} left={left} perfect={perfect} cursor={open} />
+                        </Suspense>
+                    )}
+                    {row && predicts && <Foretold row={row} index={open} />}
+                    {row && !predicts && (
                         <Known
                             row={row}
                             index={open}
@@ -221,16 +227,18 @@ export default function Debrief({
                     )}
                 </Stack>
                 <Box gridColumn="1 / -1">
-                    <Tape
-                        lanes={lanes}
-                        channels={past}
-                        marks={marks}
-                        now={end}
-                        span={end / 0.94}
-                        height={132}
-                        cursor={row?.at_s ?? null}
-                        onScrub={(s) => go(entryAt(entries, s))}
-                    />
+                    {!predicts && (
+                        <Tape
+                            lanes={lanes}
+                            channels={past}
+                            marks={marks}
+                            now={end}
+                            span={end / 0.94}
+                            height={132}
+                            cursor={row?.at_s ?? null}
+                            onScrub={(s) => go(entryAt(entries, s))}
+                        />
+                    )}
                     <Text fontSize="fine" color="faint">
                         {t(
                             "Simulation: on real equipment follow the maker's instructions, local codes, and work under a licensed person.",

@@ -1,22 +1,15 @@
 import { Box, Flex, Heading, HStack, Stack, Table, Text } from '@chakra-ui/react'
 import { Link, router } from '@inertiajs/react'
+import { VERDICTS } from '@/debrief/types'
 import { CopyTo } from '@/jobs/CopyTo'
 import { JobTime } from '@/jobs/JobTime'
 import { MoreForOne } from '@/jobs/MoreForOne'
 import { MarkAgain } from '@/marks/MarkAgain'
-import { kindName } from '@/jobs/kinds'
+import { jobName } from '@/jobs/kinds'
 import { Frame } from '@/shell/Frame'
 import type { JobPage } from '@/lib/types'
 import { MainButton, ToolButton } from '@/theme/buttons'
 import { t } from '@/words'
-
-const VERDICTS: Record<string, string> = {
-    proved: 'proved',
-    supported: 'likely, not proved',
-    guess: 'a guess',
-    contradicted: 'contradicted',
-    none: 'nothing named',
-}
 
 /** One job: what was given, and how each trainee fared. */
 export default function Job({ job, rows, own, sets, may_set, pool, after, classes }: JobPage) {
@@ -29,7 +22,7 @@ export default function Job({ job, rows, own, sets, may_set, pool, after, classe
                             {job.title}
                         </Heading>
                         <Text fontSize="text" color="faint">
-                            {job.course} · {kindName(job.kind)} {t('· house rules:')} {job.rules.title}
+                            {job.course} · {jobName(job)} {t('· house rules:')} {job.rules.title}
                             {t(', version')} {job.rules.version}
                         </Text>
                     </Box>

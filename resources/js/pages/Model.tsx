@@ -49,6 +49,7 @@ export default function Model({
         kind: 'practice',
         complaint: '',
         low_battery: false,
+        predictions: 0,
         worn_leads: false,
         stops: false,
         rules: rules[0]?.id ?? 0,

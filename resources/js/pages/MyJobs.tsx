@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { FreeBench } from '@/jobs/FreeBench'
 import { timeOf } from '@/jobs/moments'
 import { FirstSteps } from '@/shell/FirstSteps'
-import { kindName } from '@/jobs/kinds'
+import { jobName } from '@/jobs/kinds'
 import { Frame } from '@/shell/Frame'
 import type { MyJobsPage } from '@/lib/types'
 import { MainButton, ToolButton } from '@/theme/buttons'
@@ -65,7 +65,7 @@ export default function MyJobs({ jobs, open }: MyJobsPage) {
                             )}
                         </Box>
                         <Badge bg={j.kind === 'exam' ? 'copperWash' : 'ground'} color="ink">
-                            {kindName(j.kind)}
+                            {jobName(j)}
                         </Badge>
                         {j.handed_back ? (
                             <>

@@ -14,6 +14,7 @@ export default function Rules({
     sets,
     chosen,
     lines,
+    predicted,
     caps,
     dangers,
     barrable,
@@ -72,6 +73,7 @@ export default function Rules({
                     key={set.id}
                     set={set}
                     lines={lines}
+                    predicted={predicted}
                     caps={caps}
                     dangers={dangers}
                     barrable={barrable}

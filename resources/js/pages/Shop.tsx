@@ -1,7 +1,7 @@
 import { Badge, Box, Flex, Heading, Stack, Table, Text } from '@chakra-ui/react'
 import { Link } from '@inertiajs/react'
 import { FirstSteps } from '@/shell/FirstSteps'
-import { kindName } from '@/jobs/kinds'
+import { jobName } from '@/jobs/kinds'
 import { Frame } from '@/shell/Frame'
 import type { ShopPage } from '@/lib/types'
 import { MainButton } from '@/theme/buttons'
@@ -95,7 +95,7 @@ export default function Shop({ courses, models, jobs, growing }: ShopPage) {
                                     </Table.Cell>
                                     <Table.Cell>
                                         <Badge bg={j.kind === 'exam' ? 'copperWash' : 'ground'} color="ink">
-                                            {kindName(j.kind)}
+                                            {jobName(j)}
                                         </Badge>
                                     </Table.Cell>
                                     <Table.Cell>{j.course}</Table.Cell>

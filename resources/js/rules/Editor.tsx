@@ -18,6 +18,7 @@ const HINTS: Record<string, string> = {
 export function Editor({
     set,
     lines,
+    predicted,
     caps,
     dangers,
     barrable,
@@ -27,7 +28,23 @@ export function Editor({
     const form = useForm<{ document: RulesDocument }>({ document: set.document })
     const d = form.data.document
     const change = (with_: Partial<RulesDocument>) => form.setData('document', { ...d, ...with_ })
-    const sum = useMemo(() => Object.values(d.weights).reduce((a, b) => a + b, 0), [d.weights])
+    const share = useMemo(() => {
+        const sums = [lines, predicted].map((of) => Object.keys(of).reduce((sum, id) => sum + (d.weights[id] ?? 0), 0))
+        return (id: string) => {
+            const sum = (id in lines ? sums[0] : sums[1]) ?? 0
+            return sum > 0 ? `${Math.round((100 * (d.weights[id] ?? 0)) / sum)} %` : ''
+        }
+    }, [d.weights, lines, predicted])
+    const weights = (of: Record<string, string>) =>
+        Object.entries(of).map(([id, title]) => (
+            <Figure
+                key={id}
+                label={title}
+                value={d.weights[id] ?? 0}
+                hint={share(id)}
+                onChange={(v) => change({ weights: { ...d.weights, [id]: v } })}
+            />
+        ))
     const toggle = (list: string[], id: string, on: boolean) => (on ? [...list, id] : list.filter((x) => x !== id))
     const errors = Object.entries(form.errors)
     return (
@@ -66,15 +83,11 @@ export function Editor({
                     <Heading as="h2" size="sm" mt="2">
                         {t('What each line weighs')}
                     </Heading>
-                    {Object.entries(lines).map(([id, title]) => (
-                        <Figure
-                            key={id}
-                            label={title}
-                            value={d.weights[id] ?? 0}
-                            hint={sum > 0 ? `${Math.round((100 * (d.weights[id] ?? 0)) / sum)} %` : ''}
-                            onChange={(v) => change({ weights: { ...d.weights, [id]: v } })}
-                        />
-                    ))}
+                    {weights(lines)}
+                    <Heading as="h2" size="sm" mt="2">
+                        {t('On a sheet of predictions')}
+                    </Heading>
+                    {weights(predicted)}
                     <Heading as="h2" size="sm" mt="2">
                         {t('Not passed, whatever the sum, when')}
                     </Heading>

@@ -415,6 +415,7 @@ export interface Briefing {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
+    work: 'trace' | 'predict'
 }
 /**
  * What a trainee is told of the house rules of a job.
@@ -1332,6 +1333,7 @@ export interface GivenJob {
     closes_at: string | null
     minutes: number | null
     faults: number
+    work: 'trace' | 'predict'
 }
 export interface GradebookPage {
     course: {
@@ -1410,6 +1412,7 @@ export interface JobInFull {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
+    work: 'trace' | 'predict'
 }
 export interface JobPage {
     job: JobInFull
@@ -1659,6 +1662,7 @@ export interface ModelPage {
             stops: boolean
             rules: number | null
             minutes: number | null
+            predictions?: number
         }
     }[]
 }
@@ -1732,6 +1736,7 @@ export interface OwnJob {
      */
     can_begin: boolean
     why_not: string | null
+    work: 'trace' | 'predict'
 }
 export interface OpenLinkPage {
     token: string
@@ -1935,6 +1940,12 @@ export interface RulesPage {
         [k: string]: string
     }
     courses: SharingCourse[]
+    /**
+     * lines of a sheet of predictions
+     */
+    predicted: {
+        [k: string]: string
+    }
 }
 export interface RulesPreview {
     id: number
@@ -2114,4 +2125,50 @@ export interface WorkingPage {
     isFile: boolean
     task: TaskTold
     title: string
+}
+/**
+ * What was said of a reading; what became of it is told at once in practice, and after the hand-in in an examination.
+ */
+export interface Foretold {
+    /**
+     * null: OL
+     */
+    figure: number | null
+    right: boolean | null
+    shown: string | null
+    why: string | null
+}
+export interface Predicted {
+    item: number
+    said: Foretold
+}
+export interface SheetClosed {
+    goes: string
+}
+export interface AskedRow {
+    at_s: number
+    when: string
+    /**
+     * what can be seen and heard then
+     */
+    told: string[]
+    mode: string
+    red: string
+    black: string
+    red_name: string
+    black_name: string
+    said: Foretold | null
+}
+export interface PredictPage {
+    attempt: number
+    job: Briefing
+    left_s: number | null
+    stopped: boolean
+    /**
+     * what is wrong with it; null: nothing
+     */
+    fault: string | null
+    board: BoardData
+    doors: DoorShown[]
+    rows: AskedRow[]
 }

@@ -119,6 +119,10 @@ export interface JobRequest {
     band?: [number, number] | null
     after?: number | null
     after_mark?: number | null
+    /**
+     * readings to be said before they are taken; none: the fault is traced
+     */
+    predictions?: number | null
 }
 export interface JobWindowRequest {
     /**
@@ -316,4 +320,12 @@ export interface JobTemplateRequest {
     stops: boolean
     rules: number
     minutes?: number | null
+    predictions?: number | null
+}
+export interface PredictionRequest {
+    item: number
+    /**
+     * in the unit that is asked for; null: OL
+     */
+    said?: number | null
 }
