@@ -20,6 +20,10 @@ test('readings are said before they are taken: with the keys, judged at once, ha
     await expect(page.getByRole('button', { name: /^Reading 2:/ })).toHaveAttribute('aria-pressed', 'true')
     await expect(page.getByRole('group', { name: 'Readings' })).toBeVisible()
 
+    // a hint tells what lies between, and what the next costs
+    await page.getByRole('button', { name: 'A hint at reading 1' }).click()
+    await expect(page.getByText(/^(Between the leads lies|Nothing lies between the leads)/)).toBeVisible()
+
     // what is no figure cannot be said
     await figures.first().fill('much')
     await expect(page.getByRole('button', { name: 'Say it' }).first()).toBeDisabled()
@@ -50,7 +54,8 @@ test('readings are said before they are taken: with the keys, judged at once, ha
         .getByRole('button', { name: /nothing said, shows/ })
         .first()
         .click()
-    await expect(page.getByText('Nothing was said.').first()).toBeVisible()
+    await expect(page.getByLabel('What was known').getByText('Nothing was said.')).toBeVisible()
+    await expect(page.getByRole('img', { name: /seconds since the arrival/ })).toBeVisible()
     await clean(page, 'the debrief of a sheet')
 })
 

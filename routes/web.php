@@ -235,6 +235,7 @@ Route::middleware(['auth', EndIdle::class, OneAtATime::class])->group(function (
     Route::post('/attempts/{attempt}/away', [WallController::class, 'away'])->can('work', 'attempt');
     Route::get('/attempts/{attempt}/sheet', [PredictionController::class, 'show'])->can('work', 'attempt');
     Route::post('/attempts/{attempt}/predictions', [PredictionController::class, 'store'])->can('work', 'attempt');
+    Route::post('/attempts/{attempt}/predictions/hint', [PredictionController::class, 'hint'])->can('work', 'attempt');
     Route::post('/attempts/{attempt}/sheet', [PredictionController::class, 'close'])->can('work', 'attempt');
     Route::get('/attempts/{attempt}/debrief', [DebriefController::class, 'show'])->can('debrief', 'attempt');
     Route::get('/attempts/{attempt}/debrief.pdf', [DebriefController::class, 'pdf'])->can('debrief', 'attempt');

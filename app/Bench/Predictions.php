@@ -8,11 +8,14 @@ use App\Models\Prediction;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Acts\ActError;
 use OddSpark\Appliance\Plan;
+use OddSpark\Bench\Bench;
 use OddSpark\Faults\Fault;
+use OddSpark\Marking\Rules;
 use OddSpark\Predicting\Answer;
 use OddSpark\Predicting\Judge;
 use OddSpark\Predicting\Proposal;
 use OddSpark\Predicting\Sheet;
+use OddSpark\Run\Memory;
 
 /**
  * Sheets of readings that are said before they are taken: chosen and frozen with a job, filled in, judged.
@@ -20,7 +23,7 @@ use OddSpark\Predicting\Sheet;
  * What a meter shows is in the job and goes to nobody before he has said what it will; in an examination not before he
  * has handed the sheet in.
  *
- * @phpstan-type Frozen array{fault: string|null, asked: list<array<string, mixed>>}
+ * @phpstan-type Frozen array{fault: string|null, asked: list<array<string, mixed>>, past: array<string, mixed>}
  */
 class Predictions
 {
@@ -52,7 +55,12 @@ class Predictions
             ];
         }
 
-        return ['fault' => $fault->id === Fault::HEALTHY ? null : $fault->title, 'asked' => $asked];
+        $past = Told::channels(new Bench($plan, $fault, new Memory()), $judge->now->perceived);
+
+        return [
+            'fault' => $fault->id === Fault::HEALTHY ? null : $fault->title, 'asked' => $asked,
+            'past' => json_decode((string) json_encode($past), true),
+        ];
     }
 
     /**
@@ -65,7 +73,51 @@ class Predictions
      */
     public function say(Attempt $attempt, int $item, ?float $figure): Prediction
     {
-        return DB::transaction(function () use ($attempt, $item, $figure): Prediction {
+        if ($figure !== null && abs($figure) > self::LARGEST) {
+            throw new ActError('/said', 'No meter shows that much. Say it in the unit that is asked for.');
+        }
+
+        return $this->at($attempt, $item, function (Attempt $attempt, Prediction $is, Answer $answer) use (
+            $figure,
+        ): void {
+            if ($is->judgement === null) { // said twice is said once, as it was first
+                $attempt->increment('entries_count');
+                $is->judgement = $answer->judge($figure ?? INF)->toArray();
+            }
+        });
+    }
+
+    /**
+     * The next hint at a reading, each grade telling more; once all are given the last again.
+     *
+     * @return array{Prediction, string} with what it says
+     *
+     * @throws ActError when there are none in this job, or the reading was said already
+     * @throws StaleAttempt when the sheet is handed in
+     */
+    public function hint(Attempt $attempt, int $item): array
+    {
+        $text = '';
+        $prediction = $this->at($attempt, $item, function (Attempt $attempt, Prediction $is, Answer $answer) use (
+            &$text,
+        ): void {
+            if (! $attempt->assignment->kind->hasHints()) {
+                throw new ActError('/', 'There are no hints in an examination.');
+            }
+            if ($is->judgement !== null) {
+                throw new ActError('/item', 'This reading was said already.');
+            }
+            $is->hints = min($is->hints + 1, count(Rules::HINTS));
+            $text = $answer->hints[Rules::HINTS[$is->hints - 1]];
+        });
+
+        return [$prediction, $text];
+    }
+
+    /** @param callable(Attempt, Prediction, Answer): void $do */
+    private function at(Attempt $attempt, int $item, callable $do): Prediction
+    {
+        return DB::transaction(function () use ($attempt, $item, $do): Prediction {
             $attempt = Attempt::query()->with('assignment')->lockForUpdate()->findOrFail($attempt->id);
             if (! $attempt->isOpen()) {
                 throw new StaleAttempt('This sheet is handed in. Its debrief is open to you.');
@@ -77,19 +129,12 @@ class Predictions
             if ($asked === null) {
                 throw new ActError('/item', 'There is no such reading on this sheet.');
             }
-            if ($figure !== null && abs($figure) > self::LARGEST) {
-                throw new ActError('/said', 'No meter shows that much. Say it in the unit that is asked for.');
-            }
-            $there = Prediction::query()->where('attempt_id', $attempt->id)->where('item', $item)->first();
-            if ($there !== null) {
-                return $there; // said twice is said once, as it was first
-            }
-            $attempt->increment('entries_count');
+            $of = ['attempt_id' => $attempt->id, 'item' => $item];
+            $prediction = Prediction::query()->firstOrNew($of, ['hints' => 0]);
+            $do($attempt, $prediction, Answer::of($asked));
+            $prediction->save();
 
-            return Prediction::query()->create([
-                'attempt_id' => $attempt->id, 'item' => $item,
-                'judgement' => Answer::of($asked)->judge($figure ?? INF)->toArray(),
-            ]);
+            return $prediction;
         });
     }
 
@@ -97,7 +142,7 @@ class Predictions
     public static function sheet(Attempt $attempt): array
     {
         return Assignment::query()->select(['id', 'sheet'])->findOrFail($attempt->assignment_id)->sheet
-            ?? ['fault' => null, 'asked' => []];
+            ?? ['fault' => null, 'asked' => [], 'past' => ['perceived' => [], 'meter' => []]];
     }
 
     /** Hands the sheet in as it stands; tells whether that was done now. */
@@ -118,6 +163,13 @@ class Predictions
             $judged[] = Answer::of($asked)->judge($figure === null ? null : (float) $figure);
         }
 
-        return new Sheet($judged);
+        $hints = [];
+        foreach ($said as $prediction) {
+            foreach (array_slice(Rules::HINTS, 0, $prediction->hints) as $grade) {
+                $hints[$grade] = ($hints[$grade] ?? 0) + 1;
+            }
+        }
+
+        return new Sheet($judged, $hints);
     }
 }

@@ -39,8 +39,7 @@ use OddSpark\Words\Words;
  * @property int|null $after_id the job that must be passed before
  * @property int|null $after_mark with at least this mark; null: passed
  * @property AssignmentWork $work
- * @property array{fault: string|null, asked: list<array<string, mixed>>}|null $sheet what is asked, with its answers;
- *     see Predictions
+ * @property array<string, mixed>|null $sheet what is asked, with its answers: {@see \App\Bench\Predictions}
  * @property string $document
  * @property string $board
  * @property string $arrivals
@@ -179,7 +178,7 @@ class Assignment extends Model
             'stops' => $rules->stops !== [],
             'own_sheet' => $rules->ownSheet,
             'report' => $rules->weights['report'] > 0,
-            'hints' => $this->work === AssignmentWork::Trace && $this->kind->hasHints() ? $rules->hints : null,
+            'hints' => $this->kind->hasHints() ? $rules->hints : null,
         ];
     }
 

@@ -10,13 +10,14 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $id
  * @property int $attempt_id
  * @property int $item of the sheet, from 0
- * @property array<string, mixed> $judgement {@see \OddSpark\Predicting\Judgement::toArray}
+ * @property int $hints grades of hints that were taken, from the least
+ * @property array<string, mixed>|null $judgement {@see \OddSpark\Predicting\Judgement::toArray}
  */
 class Prediction extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['attempt_id', 'item', 'judgement'];
+    protected $fillable = ['attempt_id', 'item', 'judgement', 'hints'];
 
     protected function casts(): array
     {

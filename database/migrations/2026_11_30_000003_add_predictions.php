@@ -16,7 +16,8 @@ return new class() extends Migration {
             $table->id();
             $table->foreignId('attempt_id')->constrained()->cascadeOnDelete();
             $table->unsignedSmallInteger('item'); // of the sheet, from 0
-            $table->json('judgement'); // as it was told, kept as fact
+            $table->json('judgement')->nullable(); // as it was told, kept as fact; null: only hints were taken
+            $table->unsignedTinyInteger('hints')->default(0); // grades that were taken, from the least
             $table->timestamp('created_at')->nullable();
             $table->unique(['attempt_id', 'item']);
         });

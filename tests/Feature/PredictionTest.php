@@ -120,12 +120,48 @@ class PredictionTest extends TestCase
             foreach (['exact', 'mistaken', 'stray', 'judgement'] as $word) {
                 $this->assertStringNotContainsString("&quot;$word&quot;", $page);
             }
-            $this->assertStringContainsString('Limit: stuck open', $page, 'what is wrong is told: it is what one goes by');
+            $this->assertStringContainsString('Limit: stuck open', $page, 'what is wrong is told: one goes by it');
             $said = $this->say($attempt, 0, 3.0)->assertOk()->json('said');
             $isTold = $kind === AssignmentKind::Practice;
             $this->assertSame([3, $isTold], [$said['figure'], $said['shown'] !== null]);
             $this->assertSame($isTold, $said['right'] !== null);
         }
+    }
+
+    public function test_hints_tell_more_each_time_and_cost_what_the_rules_say(): void
+    {
+        $job = $this->sheet();
+        $attempt = $this->begun($job);
+        $hint = fn (int $item): TestResponse => $this
+            ->postJson("/attempts/$attempt->id/predictions/hint", ['item' => $item]);
+        $told = [];
+        foreach ([1, 2, 3, 3] as $taken) { // the last again once there is no more
+            $told[] = $hint(0)->assertOk()->assertJsonPath('taken', $taken)->json('text');
+        }
+        $this->assertCount(3, array_unique($told));
+        $hint(1)->assertOk();
+        $this->get("/attempts/$attempt->id/sheet")->assertInertia(fn (AssertableInertia $page) => $page
+            ->where('rows.0.hints', array_slice($told, 0, 3))->where('rows.0.said', null)->where('rows.2.hints', []));
+        foreach ($this->shown($job) as $i => $figure) {
+            $this->say($attempt, $i, $figure)->assertOk();
+        }
+        $hint(2)->assertUnprocessable();
+        $this->postJson("/attempts/$attempt->id/sheet")->assertOk();
+        $mark = $attempt->refresh()->mark;
+        $this->assertEquals(['where' => 2, 'circuit' => 1, 'reading' => 1], $mark['hints']['taken']);
+        $this->assertEquals(100 - $mark['hints']['points'], $mark['total']);
+        $this->assertGreaterThan(0, $mark['hints']['points']);
+
+        $exam = $this->begun($this->sheet(AssignmentKind::Exam));
+        $this->postJson("/attempts/$exam->id/predictions/hint", ['item' => 0])->assertUnprocessable();
+    }
+
+    public function test_the_debrief_has_the_tape_of_what_was_asked_about(): void
+    {
+        $attempt = $this->begun($this->sheet());
+        $this->postJson("/attempts/$attempt->id/sheet")->assertOk();
+        $this->get("/attempts/$attempt->id/debrief")->assertOk()->assertInertia(fn (AssertableInertia $page) => $page
+            ->has('past.perceived')->where('past.perceived', fn ($channels) => count($channels) > 3));
     }
 
     public function test_what_is_not_a_figure_is_told_and_changes_nothing(): void

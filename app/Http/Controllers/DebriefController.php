@@ -90,10 +90,12 @@ class DebriefController extends Controller
             'board' => json_decode($assignment->board, true),
             'doors' => $plan->model->document['doors'],
             'lanes' => $plan->model->tape(),
-            'past' => Told::channels(
-                $attempts->bench($attempt->assignment, null),
-                $attempts->observations($attempt)->perceived,
-            ),
+            'past' => $assignment->sheet === null
+                ? Told::channels(
+                    $attempts->bench($attempt->assignment, null),
+                    $attempts->observations($attempt)->perceived,
+                )
+                : ['perceived' => (object) $assignment->sheet['past']['perceived']] + $assignment->sheet['past'],
             'perfect' => Analysis::find($assignment->hash, $assignment->visit)?->left(
                 $assignment->fault,
                 self::debrief($attempt)['entered'],

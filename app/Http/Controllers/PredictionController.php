@@ -17,6 +17,7 @@ use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
 use OddSpark\Acts\ActError;
+use OddSpark\Marking\Rules;
 
 /** A sheet of readings that are said before they are taken. */
 class PredictionController extends Controller
@@ -55,6 +56,10 @@ class PredictionController extends Controller
                 'red' => $asked['red'], 'black' => $asked['black'],
                 'red_name' => $asked['red_name'], 'black_name' => $asked['black_name'],
                 'said' => isset($said[$item]) ? $this->told($attempt, $said[$item]) : null,
+                'hints' => array_map(
+                    fn (string $grade): string => $asked['hints'][$grade],
+                    array_slice(Rules::HINTS, 0, $said[$item]->hints ?? 0),
+                ),
             ], $sheet['asked'], array_keys($sheet['asked'])),
         ]);
     }
@@ -75,6 +80,14 @@ class PredictionController extends Controller
         return response()->json(['item' => $said->item, 'said' => $this->told($attempt, $said)]);
     }
 
+    public function hint(Request $request, Attempt $attempt): JsonResponse
+    {
+        $this->onSheet($attempt);
+        [$prediction, $text] = $this->predictions->hint($attempt, (int) $request->json('item'));
+
+        return response()->json(['item' => $prediction->item, 'taken' => $prediction->hints, 'text' => $text]);
+    }
+
     public function close(Attempt $attempt): JsonResponse
     {
         $this->onSheet($attempt);
@@ -87,11 +100,14 @@ class PredictionController extends Controller
     /**
      * What was said; in an examination what became of it is told when the sheet is handed in.
      *
-     * @return array<string, mixed>
+     * @return array<string, mixed>|null
      */
-    private function told(Attempt $attempt, Prediction $prediction): array
+    private function told(Attempt $attempt, Prediction $prediction): ?array
     {
         $judgement = $prediction->judgement;
+        if ($judgement === null) {
+            return null;
+        }
         $isTold = $attempt->assignment->kind->hasHints();
 
         return [

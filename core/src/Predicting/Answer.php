@@ -16,12 +16,14 @@ final readonly class Answer
      * @param bool $isStray it comes through the insulation of a cable
      * @param list<array{string, float, string}> $mistaken id of a mistake, the figure that it leads to, what that is;
      *     what lies nearest first
+     * @param array{where: string, circuit: string, reading: string} $hints by grade
      */
     public function __construct(
         public AskedReading $asked,
         public float $exact,
         public bool $isStray,
         public array $mistaken,
+        public array $hints,
     ) {}
 
     /** @param float|null $said INF for OL; null where nothing was said */
@@ -73,6 +75,7 @@ final readonly class Answer
     {
         return $this->asked->toArray() + [
             'exact' => $this->exact, 'stray' => $this->isStray, 'mistaken' => $this->mistaken,
+            'hints' => $this->hints,
         ];
     }
 
@@ -84,6 +87,7 @@ final readonly class Answer
             (float) $array['exact'],
             (bool) $array['stray'],
             array_map(fn (array $m): array => [(string) $m[0], (float) $m[1], (string) $m[2]], $array['mistaken']),
+            $array['hints'],
         );
     }
 }

@@ -63,6 +63,7 @@ final readonly class Judge
             $standing->reads($asked->mode, $asked->red, $asked->black),
             $standing->isStray($asked->mode, $asked->red, $asked->black),
             $mistaken,
+            (new Help($this->now->nets, $standing))->at($asked),
         );
     }
 }

@@ -52,7 +52,8 @@ final readonly class Proposal
             $best = null;
             foreach ($offers as $i => $o) {
                 $pair = "{$o['asked']->red} {$o['asked']->black}";
-                $worth = -self::SAME_PAIR * ($pairs[$pair] ?? 0) - self::SAME_MOMENT * ($moments[$o['asked']->tick] ?? 0) -
+                $worth = -self::SAME_PAIR * ($pairs[$pair] ?? 0) -
+                    self::SAME_MOMENT * ($moments[$o['asked']->tick] ?? 0) -
                     self::SAME_ANSWER * $answers[(int) $o['nothing']];
                 foreach ($o['mistakes'] as $id) {
                     $worth += isset($mistakes[$id]) ? self::AGAIN : self::NEW;
@@ -108,7 +109,7 @@ final readonly class Proposal
         return $offers;
     }
 
-    /** Whether one says what is at a place: a terminal of a circuit, and neither a frame nor what only starts a motor. */
+    /** Whether one says what is at a place: a terminal of a circuit; no frame, nor what only starts a motor. */
     private function isAsked(string $place): bool
     {
         $now = $this->judge->now;

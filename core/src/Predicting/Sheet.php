@@ -12,8 +12,11 @@ use OddSpark\Words\Words;
 /** A sheet of predictions, filled in and judged: its mark under house rules. */
 final readonly class Sheet
 {
-    /** @param non-empty-list<Judgement> $judged in the order in which they were asked */
-    public function __construct(public array $judged) {}
+    /**
+     * @param non-empty-list<Judgement> $judged in the order in which they were asked
+     * @param array<string, int> $hints how many were taken, by grade
+     */
+    public function __construct(public array $judged, private array $hints = []) {}
 
     public function mark(Rules $rules): Mark
     {
@@ -22,7 +25,7 @@ final readonly class Sheet
             fn (Line $line): bool => $rules->weights[$line->id] > 0,
         );
 
-        return new Mark(array_values($lines), $this->verdict(), [], [], ['hours' => 0, 'said' => []], $rules);
+        return new Mark(array_values($lines), $this->verdict(), [], $this->hints, ['hours' => 0, 'said' => []], $rules);
     }
 
     /** The share that a meter would show so. */

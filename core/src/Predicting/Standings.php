@@ -12,6 +12,7 @@ use OddSpark\Instruments\Site;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Perception;
+use OddSpark\Senses\Record;
 use OddSpark\Suspects\Trial;
 use OddSpark\Wiring\Nets;
 
@@ -25,6 +26,9 @@ final readonly class Standings
 
     /** @var array<int, Standing> by tick */
     public array $at;
+
+    /** @var array<string, list<array{int, int, mixed}>> what was perceived meanwhile, by channel */
+    public array $perceived;
 
     /** @var array<int, string> by tick, how a person would say it: "30 s into a call" */
     public array $titles;
@@ -43,19 +47,29 @@ final readonly class Standings
             $bench->arrive($visit)->state->with(open: Doors::ALL, held: Doors::ALL, eyes: Perception::EVERYWHERE),
         );
         $at = [];
+        $record = new Record();
+        $see = function (BenchState $s) use ($bench, $record): bool {
+            $record->see($s->now(), $bench->now($s));
+
+            return false;
+        };
+        $see($state);
         $acts = $trial->acts();
         foreach (array_keys($this->titles) as $tick) {
             while ($acts !== [] && $acts[0]->tick <= $tick) {
-                [$state] = $bench->do($state, array_shift($acts));
+                $act = array_shift($acts);
+                [$state] = $bench->do($bench->watch($state, $act->tick, $see), $act);
                 $state = $state->with(eyes: Perception::EVERYWHERE);
+                $see($state);
             }
-            $state = $bench->watch($state, $tick, fn () => false);
+            $state = $bench->watch($state, $tick, $see);
             $at[$tick] = new Standing(
                 new Site($plan, $bench->machine(), $bench->withoutMeter($state)),
                 self::told($bench, $state),
             );
         }
         $this->at = $at;
+        $this->perceived = $record->until($state->now());
     }
 
     /** @return list<string> what shows that something goes on: "inducer runs" */

@@ -21,7 +21,9 @@ final class SheetTest extends TestCase
     {
         $document = (new Library())->rules('first-year');
 
-        return Rules::of(['weights' => ['predicted' => $predicted, 'live' => $live] + $document['weights']] + $document);
+        $weights = ['predicted' => $predicted, 'live' => $live] + $document['weights'];
+
+        return Rules::of(['weights' => $weights] + $document);
     }
 
     /** @param list<float|null> $said */

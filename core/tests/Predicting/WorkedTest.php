@@ -26,7 +26,8 @@ final class WorkedTest extends TestCase
                 ->judge($e['said']);
             $hand = $e['computed'] ?? $e; // where the hand was wrong, it says why
             if ([$of->isRight, $of->mistake] !== [$hand['right'], $hand['mistake']]) {
-                $apart[] = "{$e['id']}: shows {$of->shown->text()}, ".($of->isRight ? 'right' : "wrong ($of->mistake): $of->why");
+                $is = $of->isRight ? 'right' : "wrong ($of->mistake): $of->why";
+                $apart[] = "{$e['id']}: shows {$of->shown->text()}, $is";
             }
         }
         self::assertSame([], $apart);

@@ -1,6 +1,16 @@
 <?php
 
 return [
+    'predicting.hint.all_made' => 'Every switch on its way to a supply is made.',
+    'predicting.hint.both' => 'Ask of each lead by itself what feeds it just now, and where that returns.',
+    'predicting.hint.follow' => 'Nothing lies between the leads by itself. Follow the red one back to what feeds it, and the black one to where it returns.',
+    'predicting.hint.load' => 'Between the leads lies a load: {what}.',
+    'predicting.hint.made' => 'Made just now: {what}.',
+    'predicting.hint.nothing' => 'There is nothing to read.',
+    'predicting.hint.open' => 'Open just now: {what}.',
+    'predicting.hint.open_on_its_way' => 'Open on its way to a supply: {what}.',
+    'predicting.hint.something' => 'There is something to read.',
+    'predicting.hint.switches' => 'Between the leads lies a switch: {what}.',
     'predicting.judge.none_of_the_usual' => 'None of the usual mistakes leads to this figure.',
     'predicting.judge.nothing_was_said' => 'Nothing was said.',
     'predicting.judge.right' => 'As the meter shows it.',

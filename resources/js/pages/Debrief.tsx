@@ -227,18 +227,16 @@ export default function Debrief({
                     )}
                 </Stack>
                 <Box gridColumn="1 / -1">
-                    {!predicts && (
-                        <Tape
-                            lanes={lanes}
-                            channels={past}
-                            marks={marks}
-                            now={end}
-                            span={end / 0.94}
-                            height={132}
-                            cursor={row?.at_s ?? null}
-                            onScrub={(s) => go(entryAt(entries, s))}
-                        />
-                    )}
+                    <Tape
+                        lanes={lanes}
+                        channels={past}
+                        marks={marks}
+                        now={end}
+                        span={end / 0.94}
+                        height={132}
+                        cursor={row?.at_s ?? null}
+                        onScrub={(s) => go(entryAt(entries, s))}
+                    />
                     <Text fontSize="fine" color="faint">
                         {t(
                             "Simulation: on real equipment follow the maker's instructions, local codes, and work under a licensed person.",

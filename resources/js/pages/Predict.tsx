@@ -6,7 +6,7 @@ import { TimeLeft } from '@/bench/TimeLeft'
 import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
 import { kindName } from '@/jobs/kinds'
-import type { Predicted, PredictPage, SheetClosed } from '@/lib/generated/replies'
+import type { Predicted, PredictionHint, PredictPage, SheetClosed } from '@/lib/generated/replies'
 import { Refusal, send } from '@/lib/send'
 import { AskedRow } from '@/predict/AskedRow'
 import { Frame } from '@/shell/Frame'
@@ -38,6 +38,14 @@ export default function Predict({ attempt, job, left_s, stopped, fault, board, d
         onSuccess: ({ item, said }) => {
             setRefused(null)
             setRows((all) => all.map((r, i) => (i === item ? { ...r, said } : r)))
+        },
+        onError: fail,
+    })
+    const hint = useMutation({
+        mutationFn: (item: number) => send<PredictionHint>('POST', `/attempts/${attempt}/predictions/hint`, { item }),
+        onSuccess: ({ item, text }) => {
+            setRefused(null)
+            setRows((all) => all.map((r, i) => (i === item ? { ...r, hints: [...r.hints, text] } : r)))
         },
         onError: fail,
     })
@@ -130,7 +138,7 @@ export default function Predict({ attempt, job, left_s, stopped, fault, board, d
                     <Box flex="1" minH="0" overflowY="auto" tabIndex={0} role="group" aria-label={t('Readings')}>
                         <Stack as="ol" gap="2">
                             {rows.map((r, i) => (
-                                <Stack key={i} gap="1">
+                                <Stack as="li" listStyleType="none" key={i} gap="1">
                                     {r.when !== rows[i - 1]?.when && (
                                         <Heading as="h2" size="sm">
                                             {r.when}
@@ -140,7 +148,9 @@ export default function Predict({ attempt, job, left_s, stopped, fault, board, d
                                         row={r}
                                         number={i + 1}
                                         open={i === open}
-                                        busy={say.isPending || stopped}
+                                        busy={say.isPending || hint.isPending || stopped}
+                                        prices={job.rules.hints}
+                                        onHint={() => hint.mutate(i)}
                                         onOpen={() => setOpen(i)}
                                         onSay={(said) => say.mutate({ item: i, said })}
                                     />

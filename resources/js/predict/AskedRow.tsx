@@ -6,19 +6,25 @@ import { t } from '@/words'
 
 const UNITS: Record<string, string> = { vac: 'V AC', vdc: 'V DC', mvdc: 'mV DC' }
 
+/** Grades of a hint, from the least. */
+const GRADES = ['where', 'circuit', 'reading'] as const
+
 interface Props {
     row: Asked
     number: number
     /** whether its places lie under the leads on the board */
     open: boolean
     busy: boolean
+    /** what hints cost, from the least; null: there are none */
+    prices: Record<'where' | 'circuit' | 'reading', number> | null
+    onHint: () => void
     onOpen: () => void
     /** null: OL */
     onSay: (figure: number | null) => void
 }
 
 /** One reading that is asked for: where the leads go, what somebody says it will be, what became of that. */
-export function AskedRow({ row, number, open, busy, onOpen, onSay }: Props) {
+export function AskedRow({ row, number, open, busy, prices, onHint, onOpen, onSay }: Props) {
     const [text, setText] = useState('')
     const unit = UNITS[row.mode] ?? row.mode
     const figure = text.trim() === '' ? NaN : Number(text.replace(',', '.'))
@@ -26,8 +32,6 @@ export function AskedRow({ row, number, open, busy, onOpen, onSay }: Props) {
     const { said } = row
     return (
         <Box
-            as="li"
-            listStyleType="none"
             p="2"
             borderWidth="1px"
             borderColor={open ? 'copper' : 'line'}
@@ -46,6 +50,11 @@ export function AskedRow({ row, number, open, busy, onOpen, onSay }: Props) {
             >
                 <b>{number}.</b> {places}
             </Text>
+            {row.hints.map((hint) => (
+                <Text key={hint} fontSize="text" role="status" mb="1">
+                    {hint}
+                </Text>
+            ))}
             {said === null ? (
                 <HStack
                     as="form"
@@ -80,6 +89,16 @@ export function AskedRow({ row, number, open, busy, onOpen, onSay }: Props) {
                     >
                         OL
                     </ToolButton>
+                    {prices && row.hints.length < GRADES.length && (
+                        <ToolButton
+                            px="2"
+                            disabled={busy}
+                            aria-label={t('A hint at reading {{number}}', { number })}
+                            onClick={onHint}
+                        >
+                            {t('Hint')} <span className="reading">−{prices[GRADES[row.hints.length]!]}</span>
+                        </ToolButton>
+                    )}
                 </HStack>
             ) : (
                 <Stack gap="0" aria-live="polite">

@@ -2158,6 +2158,7 @@ export interface AskedRow {
     red_name: string
     black_name: string
     said: Foretold | null
+    hints: string[]
 }
 export interface PredictPage {
     attempt: number
@@ -2171,4 +2172,12 @@ export interface PredictPage {
     board: BoardData
     doors: DoorShown[]
     rows: AskedRow[]
+}
+export interface PredictionHint {
+    item: number
+    /**
+     * grades that were taken of this reading
+     */
+    taken: number
+    text: string
 }

@@ -329,3 +329,6 @@ export interface PredictionRequest {
      */
     said?: number | null
 }
+export interface PredictionHintRequest {
+    item: number
+}
