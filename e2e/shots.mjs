@@ -123,12 +123,11 @@ await as('wendell', async (page, shot) => {
     await page.goto(base)
     const sheet = page.getByText(/say it before you read it/).locator('xpath=ancestor::div[2]')
     await sheet.getByRole('button', { name: /Begin|Continue/ }).click()
-    for (const figure of ['120', '24', '0']) {
+    for (const [i, figure] of ['120', '24', '0'].entries()) {
         const field = page.getByRole('textbox', { name: /What the meter will show/ }).first()
-        const left = await page.getByRole('textbox', { name: /What the meter will show/ }).count()
         await field.fill(figure)
         await field.press('Enter')
-        await page.waitForFunction((n) => document.querySelectorAll('ol input').length < n, left)
+        await page.getByText('You said').nth(i).waitFor()
     }
     await shot('predict')
     await page.goto(`${base}/reference`)
