@@ -3,6 +3,7 @@
 namespace App\Live;
 
 use App\Models\AssignmentKind;
+use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\AttemptEvent;
 use App\Models\AttemptEventKind;
@@ -16,8 +17,9 @@ use Illuminate\Support\Facades\DB;
  * that
  * left him, and who needs somebody.
  *
- * @phpstan-type Row array{attempt: int, user: int, name: string, job: string, exam: bool, entries: int, last: string|null,
- *     last_s: int, unsafe: string|null, hand_s: int|null, stopped: bool, left_page: int, curve: list<int>, done: bool}
+ * @phpstan-type Row array{attempt: int, user: int, name: string, job: string, exam: bool, sheet: bool, entries: int,
+ *     last: string|null, last_s: int, unsafe: string|null, hand_s: int|null, stopped: bool, left_page: int,
+ *     curve: list<int>, done: bool}
  */
 class Wall
 {
@@ -63,8 +65,9 @@ class Wall
             ->map(fn (Attempt $a) => [
                 'attempt' => $a->id, 'user' => $a->user_id, 'name' => $a->user->name, 'job' => $a->assignment->title,
                 'exam' => ! $a->assignment->kind->hasHints(),
+                'sheet' => $a->assignment->work === AssignmentWork::Predict,
                 'entries' => $a->entries_count,
-                'last' => $last[$a->id]->sentence ?? null,
+                'last' => $last[$a->id]->sentence ?? self::onSheet($a),
                 'last_s' => self::since($last[$a->id]->created_at ?? $a->begun_at ?? $a->updated_at),
                 'unsafe' => $unsafe[$a->id] ?? null,
                 'hand_s' => $a->hand_at === null ? null : self::since($a->hand_at),
@@ -74,6 +77,14 @@ class Wall
                 'done' => $a->handed_back_at !== null,
             ])
             ->values()->all();
+    }
+
+    /** How far somebody is who is at no bench. */
+    private static function onSheet(Attempt $attempt): ?string
+    {
+        return $attempt->assignment->work === AssignmentWork::Predict && $attempt->entries_count > 0
+            ? "Readings said: $attempt->entries_count."
+            : null;
     }
 
     /**

@@ -8,6 +8,7 @@ use App\Models\AssignmentKind;
 use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\Prediction;
+use App\Models\Task;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
@@ -154,6 +155,20 @@ class PredictionTest extends TestCase
 
         $exam = $this->begun($this->sheet(AssignmentKind::Exam));
         $this->postJson("/attempts/$exam->id/predictions/hint", ['item' => 0])->assertUnprocessable();
+    }
+
+    public function test_the_wall_says_how_far_it_is_and_asks_for_no_suspects(): void
+    {
+        $attempt = $this->begun($this->sheet());
+        $this->say($attempt, 0, 24)->assertOk();
+        $this->actingAs($this->instructor)->getJson("/courses/{$this->course->id}/wall/curves")->assertOk()
+            ->assertJsonPath('rows.0.sheet', true)
+            ->assertJsonPath('rows.0.last', 'Readings said: 1.');
+        $this->assertSame(0, Task::query()->where('kind', 'curve')->count());
+        $this->postJson("/attempts/$attempt->id/hint", ['grade' => 'where'])->assertUnprocessable();
+        $this->get("/attempts/$attempt->id/look")->assertNotFound();
+        $this->postJson("/attempts/$attempt->id/end")->assertOk();
+        $this->assertNotNull($attempt->refresh()->mark);
     }
 
     public function test_the_debrief_has_the_tape_of_what_was_asked_about(): void

@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Bench\JobClock;
 use App\Live\Supervision;
 use App\Live\Wall;
+use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\AttemptEvent;
 use App\Models\AuditEntry;
@@ -15,6 +16,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
 use Inertia\Inertia;
 use Inertia\Response;
+use OddSpark\Acts\ActError;
 
 /** A class at work: seen as a whole, and what its instructor does to it. */
 class WallController extends Controller
@@ -38,7 +40,7 @@ class WallController extends Controller
     {
         $rows = Wall::rows($course);
         foreach ($rows as $row) {
-            if (! $row['done'] && count($row['curve']) - 1 < $row['entries']) {
+            if (! $row['done'] && ! $row['sheet'] && count($row['curve']) - 1 < $row['entries']) {
                 Task::want(
                     $request->user(),
                     'curve',
@@ -82,6 +84,9 @@ class WallController extends Controller
 
     public function hint(Request $request, Attempt $attempt): JsonResponse
     {
+        if ($attempt->assignment->work === AssignmentWork::Predict) {
+            throw new ActError('/', 'There are no hints at a sheet but those that are taken there.');
+        }
         $entries = $attempt->entries_count;
         $grade = $this->text($request, 'grade');
         $task = Task::want(

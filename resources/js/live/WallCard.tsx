@@ -66,12 +66,16 @@ export function WallCard({ row, now, mayAct }: { row: Row; now: number; mayAct: 
             </Text>
             {mayAct && !row.done && (
                 <HStack gap="1" wrap="wrap">
-                    <ToolButton size="sm" aria-expanded={talks} onClick={() => setTalks(!talks)}>
-                        {t('Talk')}
-                    </ToolButton>
-                    <ToolButton size="sm" asChild>
-                        <Link href={`/attempts/${row.attempt}/look`}>{t('Look')}</Link>
-                    </ToolButton>
+                    {!row.sheet && (
+                        <>
+                            <ToolButton size="sm" aria-expanded={talks} onClick={() => setTalks(!talks)}>
+                                {t('Talk')}
+                            </ToolButton>
+                            <ToolButton size="sm" asChild>
+                                <Link href={`/attempts/${row.attempt}/look`}>{t('Look')}</Link>
+                            </ToolButton>
+                        </>
+                    )}
                     <End row={row} />
                 </HStack>
             )}

@@ -3,6 +3,7 @@ import type { WallRow } from '@/lib/types'
 import { after, idleMin, rowsOf, stuck } from './wall'
 
 const ROW: WallRow = {
+    sheet: false,
     attempt: 7,
     user: 1,
     name: 'Tova',

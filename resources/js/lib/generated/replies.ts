@@ -2109,6 +2109,10 @@ export interface WallRow {
     left_page: number
     curve: number[]
     done: boolean
+    /**
+     * at a sheet of predictions, and at no bench
+     */
+    sheet: boolean
 }
 export interface WallPage {
     course: {
