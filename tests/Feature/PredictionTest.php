@@ -3,6 +3,7 @@
 namespace Tests\Feature;
 
 use App\Bench\AssignJob;
+use App\Http\Controllers\DebriefController;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
 use App\Models\AssignmentWork;
@@ -13,6 +14,7 @@ use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
 use OddSpark\Predicting\Answer;
+use OddSpark\Verbs\Sheet as DebriefSheet;
 use Tests\School;
 use Tests\TestCase;
 
@@ -155,6 +157,25 @@ class PredictionTest extends TestCase
 
         $exam = $this->begun($this->sheet(AssignmentKind::Exam));
         $this->postJson("/attempts/$exam->id/predictions/hint", ['item' => 0])->assertUnprocessable();
+    }
+
+    public function test_it_is_printed_with_why_and_without_suspects(): void
+    {
+        $attempt = $this->begun($this->sheet());
+        $this->say($attempt, 0, 7)->assertOk();
+        $this->postJson("/attempts/$attempt->id/sheet")->assertOk();
+        $attempt->refresh();
+        $html = DebriefSheet::html(
+            ['title' => 'A sheet', 'who' => 'Somebody', 'model' => 'Furnace', 'fault' => 'nothing wrong', 'when' => ''],
+            $attempt->mark + DebriefController::MARK,
+            DebriefController::debrief($attempt),
+        );
+        foreach (['Predictions', 'Said and shown', 'said 7', 'Nothing was said.'] as $text) {
+            $this->assertStringContainsString($text, $html);
+        }
+        foreach (['Suspects', 'more hours', 'trace was won'] as $text) {
+            $this->assertStringNotContainsString($text, $html);
+        }
     }
 
     public function test_the_wall_says_how_far_it_is_and_asks_for_no_suspects(): void

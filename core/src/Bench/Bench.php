@@ -159,9 +159,11 @@ final class Bench
      */
     public function watch(BenchState $state, int $tick, callable $seen): BenchState
     {
-        return $state->on(
-            $this->machine()->advance($state, $state->zero + $tick, fn (MachineState $s): bool => $seen($state->on($s))),
-        );
+        return $state->on($this->machine()->advance(
+            $state,
+            $state->zero + $tick,
+            fn (MachineState $s): bool => $seen($state->on($s)),
+        ));
     }
 
     /**

@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 namespace OddSpark\Verbs;
 
+use OddSpark\Marking\Rules;
+
 /** A debrief as a sheet to print: one HTML page without scripts, from plain data. */
 final class Sheet
 {
     private const VERDICTS = [
         'proved' => 'Proved, among single faults', 'supported' => 'The likeliest, but not proved', 'guess' => 'A guess',
         'contradicted' => 'Contradicted by what was seen', 'none' => 'No fault was named',
+        // of a sheet of predictions: the mistake that was made most
+        'sound' => 'All as the meter shows it', 'unsure' => 'None of the usual mistakes stands out',
+        'switch' => 'Switches taken for loads', 'phase' => 'Legs of a supply taken for one',
+        'fault' => 'The fault was forgotten', 'moment' => 'Moments of the sequence confused',
+        'reference' => 'Commons confused', 'stray' => 'Stray volts believed',
     ];
 
     /**
@@ -21,6 +28,8 @@ final class Sheet
     {
         $e = fn (string|float|int $text): string => htmlspecialchars((string) $text, ENT_QUOTES | ENT_SUBSTITUTE);
         $lines = $entries = '';
+        // a sheet of predictions has no suspects, and nothing ran on after it
+        $isTraced = array_intersect(array_column($mark['lines'], 'id'), array_keys(Rules::PREDICTED)) === [];
         foreach ($mark['lines'] as $line) {
             $why = implode(
                 '<br>',
@@ -43,13 +52,14 @@ final class Sheet
             )}</td><td>$why$changed</td></tr>";
         }
         foreach ($debrief['entries'] as $i => $row) {
-            $best =
-                $row['best'] === [] || $row['share'] === null || $row['share'] >= 0.9
+            $best = ! $isTraced
+                ? implode('<br>', array_map($e, $row['flaws']))
+                : ($row['best'] === [] || $row['share'] === null || $row['share'] >= 0.9
                     ? ''
                     : $e($row['best'][0]['text']).
                         ' <span class="n">would have '.
                         $e($row['best'][0]['splits']).
-                        '</span>';
+                        '</span>');
             $danger = implode('', array_map(fn (string $d) => '<br><b>'.$e($d).'</b>', $row['dangers']));
             $entries .=
                 '<tr><td class="f">'.
@@ -58,7 +68,9 @@ final class Sheet
                 self::clock($row['at_s']).
                 "</td><td>{$e(
                     $row['text'],
-                )}$danger</td><td class=\"f\">{$row['before']} → {$row['after']}</td><td>$best</td></tr>";
+                )}$danger</td>".
+                ($isTraced ? "<td class=\"f\">{$row['before']} → {$row['after']}</td>" : '').
+                "<td>$best</td></tr>";
         }
         $turns = fn (array $list): string => $list === []
             ? '<li>None stands out.</li>'
@@ -77,14 +89,13 @@ final class Sheet
                 : '<p><b>Would have shown the same as what was named:</b> '.
                     $e(implode('; ', $debrief['same'])).
                     '.</p>';
-        $calls =
-            $mark['call_back']['said'] === []
+        $calls = $mark['call_back']['hours'] == 0 ? '' : ($mark['call_back']['said'] === []
                 ? 'Ran '.$e($mark['call_back']['hours']).' more hours as you left it: no callback.'
                 : 'Ran '.
                     $e($mark['call_back']['hours']).
                     ' more hours as you left it, and the customer calls back: “'.
                     $e(implode(' ', $mark['call_back']['said'])).
-                    '”';
+                    '”');
         $not = $mark['not_passed'] === [] ? '' : ' ('.$e(implode(', ', $mark['not_passed'])).')';
         $total = number_format($mark['total'], 1);
         $passed = $mark['passed'] ? 'passed' : 'not passed';
@@ -104,6 +115,13 @@ final class Sheet
         $report = $rows === '' ? '' : "<h2>Closing report</h2><table>$rows</table>";
         $habits = implode('', array_map(fn (array $h): string => "<li>{$e($h['text'])}</li>", $mark['habits'] ?? []));
         $habits = $habits === '' ? '' : "<h2>Good habits</h2><ul>$habits</ul>";
+        $turning = $isTraced
+            ? "<h2>Where the trace was won</h2><ul>{$turns($debrief['won'])}</ul>".
+                "<h2>Where it was lost</h2><ul>{$turns($debrief['lost'])}</ul>"
+            : '';
+        $columns = $isTraced
+            ? '<th>Done and shown</th><th class="f">Suspects</th><th>Would have told more</th>'
+            : '<th>Said and shown</th><th>Why</th>';
 
         return <<<HTML
         <!doctype html>
@@ -128,11 +146,10 @@ final class Sheet
             $mark['rules']['title'],
         )}, version {$e($mark['rules']['version'])}, pass mark {$e($mark['rules']['pass_mark'])}.</p>
         $habits
-        <h2>Where the trace was won</h2><ul>{$turns($debrief['won'])}</ul>
-        <h2>Where it was lost</h2><ul>{$turns($debrief['lost'])}</ul>
+        $turning
         <h2>Entry by entry</h2>
         <table>
-        <tr><th>No</th><th>At</th><th>Done and shown</th><th class="f">Suspects</th><th>Would have told more</th></tr>
+        <tr><th>No</th><th>At</th>$columns</tr>
         $entries</table>
         <p class="note">Simulation: on real equipment follow the maker's instructions, local codes,
         and work under a licensed person.</p>
