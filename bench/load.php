@@ -66,7 +66,7 @@ return function (int $people, int $seconds): array {
             ['act' => 'leads', 'red' => 'board.W', 'black' => 'board.C'],
             ['act' => 'look', 'part' => 'board'],
             ['act' => 'leads', 'red' => 'limit.a', 'black' => 'board.C'],
-            ['act' => 'listen'],
+            ['act' => 'look', 'part' => 'thermostat'],
         ]],
         'zones-hydronic' => ['zv1:end-open', [
             ['act' => 'leads', 'red' => 'panel.R', 'black' => 'panel.C'],
