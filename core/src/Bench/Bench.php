@@ -40,8 +40,7 @@ final class Bench
 {
     use CanBeAsked;
 
-    /** Made when it is first asked for: whoever goes on with a state makes another. */
-    private ?Machine $machine = null;
+    private Machine $machine;
 
     private readonly Perception $perception;
 
@@ -73,6 +72,7 @@ final class Bench
         $this->risk = new Risk($plan);
         $this->noticing = new Noticing($plan, $fault, $this->perception, $this->reach);
         $this->hookup = new Hookup($plan, $fault, $memory, $seed, $this->meter);
+        $this->machine = $this->hookup->machineWith([], []);
         $this->record = new Record();
     }
 
@@ -82,7 +82,7 @@ final class Bench
         $arrival = (new PreVisitRun(
             $this->plan,
             $this->fault,
-            $this->machine(),
+            $this->machine,
             $this->perception,
             $this->memory,
             Machine::jumpers($this->hookup->pairs($this->fault->jumpers)),
@@ -113,7 +113,7 @@ final class Bench
         $until = $state->zero + $tick;
         do {
             $blown = $changed = false;
-            $run = $this->machine()->advance($state, $until, function (MachineState $s) use (
+            $run = $this->machine->advance($state, $until, function (MachineState $s) use (
                 &$state,
                 &$blown,
                 &$changed,
@@ -147,7 +147,7 @@ final class Bench
     {
         $found = in_array('spark-lead', $state->unsaid, true)
             ? []
-            : $this->risk->sparked($this->machine(), $state, array_values(array_filter([$state->red, $state->black])));
+            : $this->risk->sparked($this->machine, $state, array_values(array_filter([$state->red, $state->black])));
 
         return $found === [] ? $state : $state->with(unsaid: [...$state->unsaid, ...$found]);
     }
@@ -159,11 +159,9 @@ final class Bench
      */
     public function watch(BenchState $state, int $tick, callable $seen): BenchState
     {
-        return $state->on($this->machine()->advance(
-            $state,
-            $state->zero + $tick,
-            fn (MachineState $s): bool => $seen($state->on($s)),
-        ));
+        return $state->on(
+            $this->machine->advance($state, $state->zero + $tick, fn (MachineState $s): bool => $seen($state->on($s))),
+        );
     }
 
     /**
@@ -212,7 +210,7 @@ final class Bench
 
     private function site(BenchState $state): Site
     {
-        return new Site($this->plan, $this->machine(), $state, $this->seed);
+        return new Site($this->plan, $this->machine, $state, $this->seed);
     }
 
     private function situation(BenchState $state): Situation
@@ -220,7 +218,7 @@ final class Bench
         return new Situation(
             $this->plan,
             $this->fault,
-            $this->machine(),
+            $this->machine,
             $state,
             $this->reach,
             $this->risk,
@@ -295,7 +293,7 @@ final class Bench
     private function settle(BenchState $state, bool $onlyCircuit = false): BenchState
     {
         $state = $this->hookup->connected($state);
-        $state = $state->on($this->machine()->settle($state, $onlyCircuit));
+        $state = $state->on($this->machine->settle($state, $onlyCircuit));
 
         return $state->with(display: $this->meter->follow($this->site($state)));
     }

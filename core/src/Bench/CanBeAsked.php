@@ -43,7 +43,7 @@ trait CanBeAsked
     /** @return array<string, string> what a look at a part that is in sight shows: thing => how it is */
     public function look(BenchState $state, string $part): array
     {
-        return $this->noticing->look($this->machine(), $state, $part);
+        return $this->noticing->look($this->machine, $state, $part);
     }
 
     /**
@@ -61,7 +61,7 @@ trait CanBeAsked
         }
         if ($kind?->comesOff() === true) {
             $off = $state->with(off: $state->off + [$part => []]);
-            $found['take'] = $this->noticing->look($this->machine(), $off, $part)['condition'];
+            $found['take'] = $this->noticing->look($this->machine, $off, $part)['condition'];
         }
         $turns = $kind?->hands()->turn === true || $kind?->hands()->head === true; // with its head off
         foreach (['feel' => $kind?->isTried(), 'turn' => $turns] as $act => $can) {
@@ -108,7 +108,7 @@ trait CanBeAsked
      */
     public function now(BenchState $state): array
     {
-        $now = $this->perception->at($this->machine(), $state, $state->open, $state->eyes);
+        $now = $this->perception->at($this->machine, $state, $state->open, $state->eyes);
         if ($state->isMetered()) {
             $now["meter {$state->mode->value} $state->red $state->black"] = $this->meter->recorded($this->site($state));
         }
@@ -123,6 +123,6 @@ trait CanBeAsked
 
     public function machine(): Machine
     {
-        return $this->machine ??= $this->hookup->machineWith([], []);
+        return $this->machine;
     }
 }

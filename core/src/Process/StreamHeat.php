@@ -118,9 +118,7 @@ final class StreamHeat extends Primitive implements IsWarm, NeedsPipes
         }
         foreach ($parts as [$from, $share]) {
             if (! str_starts_with($from, '=')) {
-                $course = $seen[$from];
-                $isThere = $course[0] === $leader[0]; // as it is where one alone comes: counted from its own tick
-                foreach ($isThere ? $course[2] : Response::anchored($course, $leader[0])[2] as [$a, $tau]) {
+                foreach (Response::anchored($now->course($from), $leader[0])[2] as [$a, $tau]) {
                     $leader[2][] = [$share * $a, $tau];
                 }
             }
