@@ -10,7 +10,7 @@ test('readings are said before they are taken: with the keys, judged at once, ha
     const row = page.getByText(TITLE).locator('xpath=ancestor::div[2]')
     await expect(row.getByText('practice, predictions')).toBeVisible()
     await row.getByRole('button', { name: 'Begin' }).click()
-    await expect(page.getByText('Nothing is wrong with it.')).toBeVisible()
+    await expect(page.getByText(/No fault: everything works/)).toBeVisible()
     const figures = page.getByRole('textbox', { name: /What the meter will show/ })
     await expect(figures).toHaveCount(8)
     await clean(page, 'a sheet of predictions')
@@ -22,7 +22,7 @@ test('readings are said before they are taken: with the keys, judged at once, ha
 
     // a hint tells what lies between, and what the next costs
     await page.getByRole('button', { name: 'A hint at reading 1' }).click()
-    await expect(page.getByText(/^(Between the leads lies|Nothing lies between the leads)/)).toBeVisible()
+    await expect(page.getByText(/^(Between the leads is|No single part is between the leads)/)).toBeVisible()
 
     // what is no figure cannot be said
     await figures.first().fill('much')
@@ -31,7 +31,7 @@ test('readings are said before they are taken: with the keys, judged at once, ha
     await figures.first().fill('0')
     await figures.first().press('Enter')
     await expect(page.getByText(/^You said 0 V AC\. The meter shows/)).toBeVisible()
-    await expect(page.getByText(/^(Right|Not so)\./).first()).toBeVisible()
+    await expect(page.getByText(/^(Right|Wrong)\./).first()).toBeVisible()
     await expect(figures).toHaveCount(7)
     await page
         .getByRole('button', { name: /^Say OL/ })
@@ -45,8 +45,8 @@ test('readings are said before they are taken: with the keys, judged at once, ha
     await expect(figures).toHaveCount(6)
 
     await page.getByRole('button', { name: 'Hand the sheet in' }).click()
-    await expect(page.getByText('6 readings are not said yet. They count as wrong.')).toBeVisible()
-    await page.getByRole('button', { name: 'Hand it in all the same' }).click()
+    await expect(page.getByText('6 readings have no answer. They count as wrong.')).toBeVisible()
+    await page.getByRole('button', { name: 'Hand it in anyway' }).click()
     await expect(page.getByTestId('total')).toBeVisible()
     await expect(page.getByText('Nothing live called dead').first()).toBeVisible()
     await page.getByRole('tab', { name: 'Entries (8)' }).click()
@@ -54,7 +54,7 @@ test('readings are said before they are taken: with the keys, judged at once, ha
         .getByRole('button', { name: /nothing said, shows/ })
         .first()
         .click()
-    await expect(page.getByLabel('What was known').getByText('Nothing was said.')).toBeVisible()
+    await expect(page.getByLabel('What was known').getByText('No answer.')).toBeVisible()
     await expect(page.getByRole('img', { name: /seconds since the arrival/ })).toBeVisible()
     await clean(page, 'the debrief of a sheet')
 })

@@ -27,8 +27,6 @@ use OddSpark\Run\Memory;
  */
 class Predictions
 {
-    public const LEAST = 4;
-
     public const MOST = 24;
 
     public const USUAL = 8;

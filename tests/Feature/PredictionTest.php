@@ -170,7 +170,7 @@ class PredictionTest extends TestCase
             $attempt->mark + DebriefController::MARK,
             DebriefController::debrief($attempt),
         );
-        foreach (['Predictions', 'Said and shown', 'said 7', 'Nothing was said.'] as $text) {
+        foreach (['Predictions', 'Predicted and read', 'said 7', 'No answer.'] as $text) {
             $this->assertStringContainsString($text, $html);
         }
         foreach (['Suspects', 'more hours', 'trace was won'] as $text) {

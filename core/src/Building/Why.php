@@ -150,16 +150,7 @@ final class Why
                 'volts' => $this->volts($volts),
             ]), $id);
         }
-        $best = null;
-        foreach ($this->nets->supplies() as $supply) {
-            $paths = $this->nets->paths($this->nets->root($supply['hot']), $this->nets->root($supply['return']));
-            foreach ($paths[$id] ?? [] as $way) {
-                $open = array_values(array_filter($way, fn (array $e) => ! $e['load'] && ! $this->isClosed($e)));
-                if ($best === null || count($open) < count($best[1])) {
-                    $best = [$supply, $open];
-                }
-            }
-        }
+        $best = $this->nets->leastOpen($id, $this->isClosed(...));
         if ($best === null) {
             return $this->say(Words::say('building.why.has_no_complete_path_from', ['title' => $title]), $id);
         }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace OddSpark\Predicting;
 
-use OddSpark\Predicting\Mistakes\SwitchTurnedRound;
 use OddSpark\Wiring\Nets;
 use OddSpark\Words\Words;
 
@@ -21,7 +20,7 @@ final readonly class Help
     /** @return array{where: string, circuit: string, reading: string} by grade, as house rules have them */
     public function at(AskedReading $asked): array
     {
-        $switches = SwitchTurnedRound::between($this->nets, $asked->red, $asked->black);
+        $switches = $this->nets->switchesBetween($asked->red, $asked->black);
         $load = $this->load($asked->red, $asked->black);
         $exact = $this->standing->reads($asked->mode, $asked->red, $asked->black);
         $isNothing = Closeness::isNothing($asked->mode, $exact) ||
@@ -67,7 +66,7 @@ final readonly class Help
     /** @param list<Element> $switches */
     private function stands(array $switches): string
     {
-        $open = $this->open($switches);
+        $open = array_values(array_filter($switches, fn (array $e): bool => ! $this->isClosed($e)));
 
         return $open === []
             ? Words::say('predicting.hint.made', ['what' => $this->named($switches)])
@@ -81,35 +80,20 @@ final readonly class Help
      */
     private function way(array $load): string
     {
-        $id = "{$load['part']}.{$load['name']}";
-        $best = null;
-        foreach ($this->nets->supplies() as $supply) {
-            $ways = $this->nets->paths($this->nets->root($supply['hot']), $this->nets->root($supply['return']));
-            foreach ($ways[$id] ?? [] as $way) {
-                $open = $this->open($way);
-                $best = $best === null || count($open) < count($best) ? $open : $best;
-            }
-        }
+        $best = $this->nets->leastOpen("{$load['part']}.{$load['name']}", $this->isClosed(...));
 
         return match (true) {
             $best === null => Words::say('predicting.hint.both'),
-            $best === [] => Words::say('predicting.hint.all_made'),
-            default => Words::say('predicting.hint.open_on_its_way', ['what' => $this->named($best)]),
+            $best[1] === [] => Words::say('predicting.hint.all_made'),
+            default => Words::say('predicting.hint.open_on_its_way', ['what' => $this->named($best[1])]),
         };
     }
 
-    /**
-     * @param list<Element> $elements
-     * @return list<Element> those that are switches and open
-     */
-    private function open(array $elements): array
+    /** @param Element $e */
+    private function isClosed(array $e): bool
     {
-        $state = $this->standing->site->state;
+        $slot = $this->standing->site->state->slots["{$e['part']}.{$e['name']}"] ?? [];
 
-        return array_values(array_filter($elements, function (array $e) use ($state): bool {
-            $slot = $state->slots["{$e['part']}.{$e['name']}"] ?? [];
-
-            return ! $e['load'] && ($slot['closed'] ?? $slot['whole'] ?? true) === false;
-        }));
+        return $slot['closed'] ?? $slot['whole'] ?? true;
     }
 }

@@ -13,7 +13,7 @@ final class Sheet
         'proved' => 'Proved, among single faults', 'supported' => 'The likeliest, but not proved', 'guess' => 'A guess',
         'contradicted' => 'Contradicted by what was seen', 'none' => 'No fault was named',
         // of a sheet of predictions: the mistake that was made most
-        'sound' => 'All as the meter shows it', 'unsure' => 'None of the usual mistakes stands out',
+        'sound' => 'All match the meter', 'unsure' => 'No usual mistake stands out',
         'switch' => 'Switches taken for loads', 'phase' => 'Legs of a supply taken for one',
         'fault' => 'The fault was forgotten', 'moment' => 'Moments of the sequence confused',
         'reference' => 'Commons confused', 'stray' => 'Stray volts believed',
@@ -121,7 +121,7 @@ final class Sheet
             : '';
         $columns = $isTraced
             ? '<th>Done and shown</th><th class="f">Suspects</th><th>Would have told more</th>'
-            : '<th>Said and shown</th><th>Why</th>';
+            : '<th>Predicted and read</th><th>Why</th>';
 
         return <<<HTML
         <!doctype html>

@@ -173,6 +173,38 @@ final class Nets
         return $this->ways->paths($hot, $return);
     }
 
+    /** @return list<Element> the fewest switches between two places; none where there is no such way */
+    public function switchesBetween(string $a, string $b): array
+    {
+        $ways = $this->ways->switched($this->root($a), $this->root($b), []);
+        usort($ways, fn (array $x, array $y) => count($x) <=> count($y));
+
+        return $ways[0] ?? [];
+    }
+
+    /**
+     * What is open on the way to a load on which least is, and the supply that it comes from; null where none leads
+     * there.
+     *
+     * @param string $load "part.name"
+     * @param callable(Element): bool $isClosed
+     * @return array{Supply, list<Element>}|null
+     */
+    public function leastOpen(string $load, callable $isClosed): ?array
+    {
+        $best = null;
+        foreach ($this->supplies as $supply) {
+            foreach ($this->paths($this->root($supply['hot']), $this->root($supply['return']))[$load] ?? [] as $way) {
+                $open = array_values(array_filter($way, fn (array $e): bool => ! $e['load'] && ! $isClosed($e)));
+                if ($best === null || count($open) < count($best[1])) {
+                    $best = [$supply, $open];
+                }
+            }
+        }
+
+        return $best;
+    }
+
     /**
      * What an element is called: its part, and which of its several.
      *

@@ -24,18 +24,18 @@ final class HelpTest extends TestCase
             ->hints;
 
         self::assertSame([
-            'where' => 'Between the leads lies a switch: Limit.',
-            'circuit' => 'Made just now: Limit.',
+            'where' => 'Between the leads is a switch: Limit.',
+            'circuit' => 'Closed now: Limit.',
             'reading' => 'There is nothing to read.',
         ], $of(300_000, 'limit.a', 'limit.b'));
         self::assertSame([
-            'where' => 'Between the leads lies a load: Gas valve.',
-            'circuit' => 'Every switch on its way to a supply is made.',
+            'where' => 'Between the leads is a load: Gas valve.',
+            'circuit' => 'Every switch between it and the supply is closed.',
             'reading' => 'There is something to read.',
         ], $of(300_000, 'valve.MV', 'valve.MVC'));
         $off = $of(930_000, 'valve.MV', 'valve.MVC');
-        self::assertStringStartsWith('Open on its way to a supply: ', $off['circuit']);
+        self::assertStringStartsWith('Open between it and the supply: ', $off['circuit']);
         self::assertSame('There is nothing to read.', $off['reading']);
-        self::assertStringStartsWith('Nothing lies between the leads', $of(300_000, 'inducer.L', 'limit.a')['where']);
+        self::assertStringStartsWith('No single part is between the leads', $of(300_000, 'inducer.L', 'limit.a')['where']);
     }
 }

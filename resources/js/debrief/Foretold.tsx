@@ -11,7 +11,7 @@ export function Foretold({ row, index }: { row: Row; index: number }) {
             </Text>
             <Text fontWeight={700}>{row.text}</Text>
             <Text fontSize="text" fontWeight={700} color={row.share === 1 ? 'good' : 'danger'} mt="2">
-                {row.share === 1 ? t('As the meter shows it.') : t('Not so.')}
+                {row.share === 1 ? t('Matches the meter.') : t('Wrong.')}
             </Text>
             {[...row.flaws, ...row.dangers].map((why) => (
                 <Text key={why} fontSize="text" mt="1">

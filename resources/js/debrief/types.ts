@@ -17,8 +17,8 @@ export const VERDICTS: Record<string, string> = {
     contradicted: 'Contradicted by what was seen',
     none: 'No fault was named',
     // of a sheet of predictions: the mistake that was made most
-    sound: 'All as the meter shows it',
-    unsure: 'None of the usual mistakes stands out',
+    sound: 'All match the meter',
+    unsure: 'No usual mistake stands out',
     switch: 'Switches taken for loads',
     phase: 'Legs of a supply taken for one',
     fault: 'The fault was forgotten',

@@ -67,9 +67,7 @@ export default function Predict({ attempt, job, left_s, stopped, fault, board, d
                     <HStack gap="2" minH="touch">
                         <Text fontSize="text" flex="1">
                             {row?.when && <b>{row.when}. </b>}
-                            {row && row.told.length > 0
-                                ? `${row.told.join(', ')}.`
-                                : t('Nothing is seen or heard to move.')}
+                            {row && row.told.length > 0 ? `${row.told.join(', ')}.` : t('Nothing is running.')}
                         </Text>
                         {board.ladder && (
                             <ToolButton on={drawing} onClick={() => setDrawing(!drawing)}>
@@ -120,10 +118,8 @@ export default function Predict({ attempt, job, left_s, stopped, fault, board, d
                         {left_s !== null && <TimeLeft seconds={left_s} />}
                     </HStack>
                     <Text fontSize="text">
-                        {fault === null
-                            ? t('Nothing is wrong with it.')
-                            : t('What is wrong with it: {{fault}}.', { fault })}{' '}
-                        {t('Say each reading before it is taken. What you have said stands.')}
+                        {fault === null ? t('No fault: everything works.') : t('The fault: {{fault}}.', { fault })}{' '}
+                        {t('Enter what the meter will read. You cannot change an answer.')}
                     </Text>
                     {stopped && (
                         <Text color="danger">
@@ -160,14 +156,14 @@ export default function Predict({ attempt, job, left_s, stopped, fault, board, d
                     </Box>
                     {sure && left > 0 && (
                         <Text fontSize="text" role="alert">
-                            {t('{{left}} readings are not said yet. They count as wrong.', { left })}
+                            {t('{{left}} readings have no answer. They count as wrong.', { left })}
                         </Text>
                     )}
                     <MainButton
                         disabled={close.isPending}
                         onClick={() => (left === 0 || sure ? close.mutate() : setSure(true))}
                     >
-                        {sure && left > 0 ? t('Hand it in all the same') : t('Hand the sheet in')}
+                        {sure && left > 0 ? t('Hand it in anyway') : t('Hand the sheet in')}
                     </MainButton>
                 </Stack>
             </Grid>

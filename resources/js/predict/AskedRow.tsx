@@ -112,7 +112,7 @@ export function AskedRow({ row, number, open, busy, prices, onHint, onOpen, onSa
                     </Text>
                     {said.right !== null && (
                         <Text fontSize="text" fontWeight={700} color={said.right ? 'good' : 'danger'}>
-                            {said.right ? t('Right.') : t('Not so.')}{' '}
+                            {said.right ? t('Right.') : t('Wrong.')}{' '}
                             <Text as="span" fontWeight={400} color="ink">
                                 {said.why}
                             </Text>

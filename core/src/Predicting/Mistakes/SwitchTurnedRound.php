@@ -6,19 +6,14 @@ namespace OddSpark\Predicting\Mistakes;
 
 use OddSpark\Predicting\AskedReading;
 use OddSpark\Predicting\Standings;
-use OddSpark\Wiring\Nets;
 use OddSpark\Words\Words;
 
-/**
- * A switch taken for a load: volts expected across one that is made, and none across one that is open.
- *
- * @phpstan-import-type Element from Nets
- */
+/** A switch taken for a load: volts expected across one that is made, and none across one that is open. */
 final readonly class SwitchTurnedRound implements Mistake
 {
     public function figures(AskedReading $asked, Standings $now, Standings $sound): array
     {
-        $way = self::between($now->nets, $asked->red, $asked->black);
+        $way = $now->nets->switchesBetween($asked->red, $asked->black);
         $standing = $now->at[$asked->tick];
         $open = $made = [];
         foreach ($way as $e) {
@@ -46,33 +41,5 @@ final readonly class SwitchTurnedRound implements Mistake
                 ? Words::say('predicting.mistake.switch_made', $title)
                 : Words::say('predicting.mistake.switch_open', $title),
         ]];
-    }
-
-    /** @return list<Element> the switches between two conductors, the fewest; none where there is no such way */
-    public static function between(Nets $nets, string $red, string $black): array
-    {
-        [$from, $to] = [$nets->root($red), $nets->root($black)];
-        if ($from === $to) {
-            return [];
-        }
-        $ways = [$from => []];
-        $queue = [$from];
-        while ($queue !== []) {
-            $at = array_shift($queue);
-            foreach ($nets->elements() as $e) {
-                [$a, $b] = [$nets->root($e['a']), $nets->root($e['b'])];
-                $next = $a === $at ? $b : ($b === $at ? $a : null);
-                if ($e['load'] || $next === null || isset($ways[$next])) {
-                    continue;
-                }
-                $ways[$next] = [...$ways[$at], $e];
-                if ($next === $to) {
-                    return $ways[$next];
-                }
-                $queue[] = $next;
-            }
-        }
-
-        return [];
     }
 }
