@@ -50,7 +50,6 @@ await as('ines', async (page, shot) => {
     await page.getByLabel('Tree of questions', { exact: true }).waitFor({ timeout: 120_000 })
     await page.getByRole('button', { name: /Igniter: cracked/ }).click()
     await page.getByRole('img', { name: /Tape with the fault/ }).waitFor()
-    await shot('model-trouble')
     await page.getByRole('button', { name: 'Board', exact: true }).click()
     await page.getByRole('button', { name: /Capacitor: weak \(3.5/ }).click()
     await page.getByRole('img', { name: /Tape with the fault/ }).waitFor()
@@ -130,6 +129,24 @@ await as('wendell', async (page, shot) => {
         await page.getByText('You said').nth(i).waitFor()
     }
     await shot('predict')
+    await page.goto(base)
+    const wiring = page.getByText(/wire the boiler/).locator('xpath=ancestor::div[2]')
+    await wiring.getByRole('button', { name: /Begin|Continue/ }).click()
+    await page.getByRole('button', { name: 'Door off' }).click()
+    await page.getByRole('tab', { name: 'Wiring' }).click()
+    for (const [colour, from, to] of [
+        ['red', 'transformer.X1', 'module.24V'],
+        ['blue', 'transformer.X2', 'module.COM'],
+        ['brown', 'module.PV', 'valve.PV'],
+        ['violet', 'module.MV', 'valve.MV'],
+    ]) {
+        await page.getByLabel('Color of the wire').selectOption(colour)
+        await pick(from)
+        await pick(to)
+        await page.getByText(/^Wires you ran/).waitFor()
+    }
+    await page.getByRole('button', { name: /^The whole appliance/ }).click()
+    await shot('wiring')
     await page.goto(`${base}/reference`)
     await page.getByRole('heading', { name: 'Reference' }).first().waitFor()
     await shot('reference')

@@ -30,7 +30,9 @@ class AssignJob
      * @param bool $stops whatever would hurt is stopped, more than the rules stop by themselves
      * @param RuleSet|null $rules house rules; null for those of a first year
      * @param array{opens_at?: Carbon|null, closes_at?: Carbon|null, minutes?: int|null} $window
-     * @param int $predictions readings that are asked to be said before they are taken; 0: the fault is traced
+     * @param array{predictions?: int|null, wires?: string|null, shown?: string|null} $asked what is to be done: so
+     *     many readings said before they are taken, or those wires run, with what is shown of the drawing; neither: the
+     *     fault is traced
      */
     public function give(
         User $instructor,
@@ -47,19 +49,15 @@ class AssignJob
         bool $stops = false,
         ?RuleSet $rules = null,
         array $window = [],
-        int $predictions = 0,
+        array $asked = [],
     ): Assignment {
         $plan = $this->plans->ofAppliance($appliance);
-        $arrivals = $this->plans->arrivals($plan, $visit);
-        $found = $arrivals[$fault];
+        $work = AssignmentWork::asked($asked);
+        $frozen = $work->kind()->freeze($appliance, $plan, $fault, $visit, $asked, $seed);
         $document = $rules->document ?? Rules::of((new Library())->rules('first-year'))->toArray();
         if ($stops) {
             $document['stops'] = array_keys(Danger::stoppable());
         }
-
-        $sheet = $predictions === 0
-            ? null
-            : Predictions::choose($plan, FaultSet::of($plan->model)->get($fault), $visit, $predictions, $seed);
 
         return DB::transaction(function () use (
             $instructor,
@@ -73,21 +71,20 @@ class AssignJob
             $complaint,
             $seed,
             $kit,
-            $arrivals,
-            $found,
             $document,
             $window,
-            $sheet,
+            $work,
+            $frozen,
         ): Assignment {
             $assignment = Assignment::query()->create([
                 'appliance_id' => $appliance->id, 'instructor_id' => $instructor->id, 'course_id' => $course->id,
                 'title' => $title, 'fault' => $fault, 'visit' => $visit, 'kind' => $kind, 'seed' => $seed,
-                'complaint' => $complaint ?? self::worded($found),
-                'said' => array_column($found->complaint, 'id'),
-                'engine' => Assignment::ENGINE, 'hash' => $appliance->hash, 'rules' => $document, 'kit' => $kit,
-                'document' => $appliance->document, 'board' => $appliance->board,
-                'arrivals' => Plans::packArrivals($arrivals), ...$window,
-                'work' => $sheet === null ? AssignmentWork::Trace : AssignmentWork::Predict, 'sheet' => $sheet,
+                'complaint' => $complaint ?? self::worded($frozen->found),
+                'said' => array_column($frozen->found->complaint, 'id'),
+                'engine' => Assignment::ENGINE, 'hash' => $frozen->hash, 'rules' => $document, 'kit' => $kit,
+                'document' => $frozen->document, 'board' => $frozen->board,
+                'arrivals' => Plans::packArrivals($frozen->arrivals), ...$window,
+                'work' => $work, 'sheet' => $frozen->sheet,
             ]);
             $assignment->trainees()->sync($trainees);
 

@@ -3,7 +3,6 @@
 namespace App\Bench;
 
 use App\Models\Assignment;
-use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\Contest;
 use App\Models\Mark;
@@ -14,14 +13,9 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Bench\Kit;
 use OddSpark\Faults\FaultSet;
-use OddSpark\Marking\AttemptReview;
-use OddSpark\Marking\Debrief;
 use OddSpark\Marking\Drift;
 use OddSpark\Marking\Mark as Computed;
-use OddSpark\Marking\Marker;
 use OddSpark\Marking\Rules;
-use OddSpark\Run\Memory;
-use OddSpark\Suspects\Tracker;
 
 /** Marks attempts, keeps every mark that was made, and what an instructor set otherwise. */
 class MarkAttempts
@@ -189,32 +183,7 @@ class MarkAttempts
      */
     private function account(Attempt $attempt, Assignment $assignment, ?callable $progress): array
     {
-        if ($assignment->work === AssignmentWork::Predict) {
-            $sheet = Predictions::filled($attempt, $assignment);
-
-            return [$sheet->mark(...), fn (): array => PredictionDebrief::of($sheet, $assignment)];
-        }
-        $plan = $this->plans->ofAssignment($assignment);
-        $universe = FaultSet::of($plan->model);
-        $memory = new Memory();
-        $tracker = new Tracker(
-            $plan,
-            $universe,
-            $assignment->visit,
-            $memory,
-            Plans::unpackArrivals($assignment->arrivals),
-        );
-        $account = new AttemptReview(
-            $plan,
-            $universe,
-            $universe->get($assignment->fault),
-            $this->attempts->observations($attempt),
-            $tracker,
-            $memory,
-            $progress,
-        );
-
-        return [Marker::of($account, $memory)->mark(...), fn (): array => (new Debrief($account))->toArray()];
+        return $assignment->work->kind()->account($attempt, $assignment, $progress);
     }
 
     private function keep(Attempt $attempt, Computed $mark, Rules $rules, ?User $by): void

@@ -3,7 +3,6 @@
 namespace App\Bench;
 
 use App\Live\Push;
-use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\Entry;
 use Illuminate\Support\Facades\DB;
@@ -209,7 +208,7 @@ class Workbench
             if (! $attempt->isOfToday()) {
                 throw new StaleAttempt(Attempts::GIVEN_ANEW);
             }
-            if ($attempt->assignment->work !== AssignmentWork::Trace) {
+            if (! $attempt->assignment->work->kind()->isAtBench()) {
                 throw new ActError('/act', 'This job is done on its sheet, and not at the bench.');
             }
             $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
@@ -268,8 +267,8 @@ class Workbench
         if (! $attempt->isOpen() || ! $attempt->isOfToday()) {
             return false;
         }
-        if ($attempt->assignment->work === AssignmentWork::Predict) {
-            return Predictions::close($attempt);
+        if (! $attempt->assignment->work->kind()->isAtBench()) {
+            return $attempt->assignment->work->kind()->close($attempt);
         }
         $isOver = JobClock::isOver($attempt);
         try {

@@ -3,7 +3,6 @@
 namespace App\Live;
 
 use App\Models\AssignmentKind;
-use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\AttemptEvent;
 use App\Models\AttemptEventKind;
@@ -17,9 +16,9 @@ use Illuminate\Support\Facades\DB;
  * that
  * left him, and who needs somebody.
  *
- * @phpstan-type Row array{attempt: int, user: int, name: string, job: string, exam: bool, sheet: bool, entries: int,
+ * @phpstan-type Row array{attempt: int, user: int, name: string, job: string, exam: bool, entries: int,
  *     last: string|null, last_s: int, unsafe: string|null, hand_s: int|null, stopped: bool, left_page: int,
- *     curve: list<int>, done: bool}
+ *     curve: list<int>, done: bool, at_bench: bool, suspects: bool}
  */
 class Wall
 {
@@ -65,9 +64,10 @@ class Wall
             ->map(fn (Attempt $a) => [
                 'attempt' => $a->id, 'user' => $a->user_id, 'name' => $a->user->name, 'job' => $a->assignment->title,
                 'exam' => ! $a->assignment->kind->hasHints(),
-                'sheet' => $a->assignment->work === AssignmentWork::Predict,
+                'at_bench' => $a->assignment->work->kind()->isAtBench(),
+                'suspects' => $a->assignment->work->kind()->hasSuspects(),
                 'entries' => $a->entries_count,
-                'last' => $last[$a->id]->sentence ?? self::onSheet($a),
+                'last' => $last[$a->id]->sentence ?? $a->assignment->work->kind()->soFar($a),
                 'last_s' => self::since($last[$a->id]->created_at ?? $a->begun_at ?? $a->updated_at),
                 'unsafe' => $unsafe[$a->id] ?? null,
                 'hand_s' => $a->hand_at === null ? null : self::since($a->hand_at),
@@ -77,14 +77,6 @@ class Wall
                 'done' => $a->handed_back_at !== null,
             ])
             ->values()->all();
-    }
-
-    /** How far somebody is who is at no bench. */
-    private static function onSheet(Attempt $attempt): ?string
-    {
-        return $attempt->assignment->work === AssignmentWork::Predict && $attempt->entries_count > 0
-            ? "Readings said: $attempt->entries_count."
-            : null;
     }
 
     /**

@@ -81,7 +81,7 @@ class Appliance extends Model
     }
 
     /** @param array<string, mixed> $value */
-    private static function encode(array $value): string
+    public static function encode(array $value): string
     {
         return json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
     }

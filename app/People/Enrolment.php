@@ -8,6 +8,7 @@ use App\Models\Course;
 use App\Models\Role;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
@@ -43,15 +44,17 @@ class Enrolment
             ]);
         }
         $batch = (string) Str::uuid();
+        // nobody knows it: the link sets the first that is used. Hashed once: a hash is slow by design, and a list long
+        $unknown = Hash::make(Str::random(40));
 
-        return DB::transaction(function () use ($rows, $course, $by, $batch): array {
+        return DB::transaction(function () use ($rows, $course, $by, $batch, $unknown): array {
             $people = [];
             foreach ($rows as $row) {
                 $user = User::query()->create([
                     'name' => $row['name'],
                     'email' => $row['mail'] !== '' ? $row['mail'] : $this->signInName($row['name']),
                     'role' => Role::Trainee,
-                    'password' => Str::random(40), // nobody knows it: the link sets the first that is used
+                    'password' => $unknown,
                 ]);
                 $course->trainees()->attach($user->id);
                 $people[] = [

@@ -21,7 +21,7 @@ class FollowSuspects implements Work
     public function do(Task $task): ?array
     {
         $attempt = Attempt::query()->find($task->payload['attempt']);
-        if ($attempt === null || ! $attempt->isOpen()) {
+        if ($attempt === null || ! $attempt->isOpen() || ! $attempt->assignment->work->kind()->hasSuspects()) {
             return null;
         }
         $assignment = Assignment::query()->findOrFail($attempt->assignment_id);

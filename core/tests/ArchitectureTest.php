@@ -28,6 +28,7 @@ final class ArchitectureTest extends TestCase
         'Suspects',
         'Marking',
         'Predicting',
+        'WiringUp',
         'Building',
         'Verbs',
     ];

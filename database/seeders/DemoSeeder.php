@@ -134,7 +134,20 @@ class DemoSeeder extends Seeder
             AssignmentKind::Practice,
             'It heats. What would a meter show, and when?',
             46,
-            predictions: Predictions::USUAL,
+            asked: ['predictions' => Predictions::USUAL],
+        );
+        $this->giving->give(
+            $instructor,
+            Appliance::ship('boiler-hydronic'),
+            $course,
+            $all,
+            'Dye house annex: wire the boiler',
+            'healthy',
+            'cold',
+            AssignmentKind::Practice,
+            'The boiler stands and its parts are mounted. Wire its control circuit and put it into service.',
+            47,
+            asked: ['wires' => 'control', 'shown' => 'drawing'],
         );
 
         $this->attempt($bindery, 'brannoc', $this->good());

@@ -37,7 +37,7 @@ class PredictionTest extends TestCase
     ): Assignment {
         return app(AssignJob::class)->give(
             $this->instructor, $this->furnace(), $this->course, [$this->trainee->id, $this->classmate->id], 'A sheet',
-            $fault, 'cold', $kind, 'It heats.', 7, window: $window, predictions: 6,
+            $fault, 'cold', $kind, 'It heats.', 7, window: $window, asked: ['predictions' => 6],
         );
     }
 
@@ -183,7 +183,7 @@ class PredictionTest extends TestCase
         $attempt = $this->begun($this->sheet());
         $this->say($attempt, 0, 24)->assertOk();
         $this->actingAs($this->instructor)->getJson("/courses/{$this->course->id}/wall/curves")->assertOk()
-            ->assertJsonPath('rows.0.sheet', true)
+            ->assertJsonPath('rows.0.at_bench', false)
             ->assertJsonPath('rows.0.last', 'Readings said: 1.');
         $this->assertSame(0, Task::query()->where('kind', 'curve')->count());
         $this->postJson("/attempts/$attempt->id/hint", ['grade' => 'where'])->assertUnprocessable();

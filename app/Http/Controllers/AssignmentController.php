@@ -44,6 +44,8 @@ class AssignmentController extends Controller
                 ],
                 'stops' => $request->boolean('stops'),
                 'predictions' => $request->integer('predictions'),
+                'wires' => $request->input('wires'),
+                'shown' => $request->input('shown') ?? 'drawing',
                 'rules' => $request->integer('rules'),
                 'window' => [
                     'opens_at' => JobTimeController::moment($request, 'opens_at')?->toIso8601String(),

@@ -11,10 +11,10 @@ use App\Bench\Workbench;
 use App\Http\Board;
 use App\Http\Reader;
 use App\Models\Assignment;
-use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\Entry;
 use App\Models\Task;
+use App\Work\WiringUp;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -60,7 +60,7 @@ class BenchController extends Controller
             );
         }
 
-        if ($attempt->assignment->work === AssignmentWork::Predict) {
+        if (! $attempt->assignment->work->kind()->isAtBench()) {
             return redirect("/attempts/$attempt->id/sheet");
         }
 
@@ -70,7 +70,7 @@ class BenchController extends Controller
     /** The bench as whom is at it sees it: to be looked at by his instructor, and nothing is done there. */
     public function lookOver(Attempt $attempt): Response
     {
-        abort_unless($attempt->isOfToday() && $attempt->assignment->work === AssignmentWork::Trace, 404);
+        abort_unless($attempt->isOfToday() && $attempt->assignment->work->kind()->isAtBench(), 404);
 
         return $this->page($attempt, $attempt->user->name);
     }
@@ -91,10 +91,11 @@ class BenchController extends Controller
             'job' => $attempt->assignment->briefing(),
             'board' => Board::of($attempt->assignment),
             'doors' => $plan->model->document['doors'] ?? [],
-            'faults' => array_values(array_map(
+            'faults' => ! $attempt->assignment->work->kind()->hasSuspects() ? [] : array_values(array_map(
                 fn (Fault $f) => ['id' => $f->id, 'title' => $f->title, 'part' => $f->part, 'family' => $f->family],
                 FaultSet::of($plan->model)->faults,
             )),
+            'wiring' => WiringUp::told($attempt->assignment),
             'steps' => $attempt->assignment->kind->isMarked() ? null : WarmUp::steps(),
             'units' => Bag::units(),
             'questions' => array_map(ucfirst(...), Words::each('acts.ask.question', Ask::QUESTIONS)),

@@ -2,10 +2,8 @@
 
 namespace App\Http\Controllers;
 
-use App\Bench\Attempts;
 use App\Bench\MarkAttempts;
 use App\Bench\Plans;
-use App\Bench\Told;
 use App\Http\Paper;
 use App\Models\Analysis;
 use App\Models\Assignment;
@@ -48,7 +46,6 @@ class DebriefController extends Controller
     public function show(
         Request $request,
         Attempt $attempt,
-        Attempts $attempts,
         Plans $plans,
         MarkAttempts $judging,
     ): Response|RedirectResponse {
@@ -87,15 +84,10 @@ class DebriefController extends Controller
             'contest' => self::contest($contest, $second),
             'may_contest' => $request->user()->can('contest', $attempt) && ($contest === null || ! $contest->isOpen()),
             'debrief' => self::told(self::debrief($attempt)),
-            'board' => json_decode($assignment->board, true),
+            'board' => $attempt->debrief['board'] ?? json_decode($assignment->board, true),
             'doors' => $plan->model->document['doors'],
             'lanes' => $plan->model->tape(),
-            'past' => $assignment->sheet === null
-                ? Told::channels(
-                    $attempts->bench($attempt->assignment, null),
-                    $attempts->observations($attempt)->perceived,
-                )
-                : ['perceived' => (object) $assignment->sheet['past']['perceived']] + $assignment->sheet['past'],
+            'past' => $assignment->work->kind()->past($attempt, $assignment),
             'perfect' => Analysis::find($assignment->hash, $assignment->visit)?->left(
                 $assignment->fault,
                 self::debrief($attempt)['entered'],
@@ -210,7 +202,8 @@ class DebriefController extends Controller
     /** @return array<string, mixed> */
     public static function debrief(Attempt $attempt): array
     {
-        $debrief = $attempt->debrief ?? [];
+        // of a wiring it has a board and a past of its own
+        $debrief = array_diff_key($attempt->debrief ?? [], ['board' => 1, 'past' => 1]);
         if (array_is_list($debrief)) { // as it was kept before there were turning points
             $debrief = ['entries' => $debrief];
         }

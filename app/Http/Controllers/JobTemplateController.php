@@ -12,6 +12,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use OddSpark\Faults\FaultSet;
+use OddSpark\WiringUp\Task as WiringTask;
 
 /** Jobs kept to be given again. */
 class JobTemplateController extends Controller
@@ -38,6 +39,8 @@ class JobTemplateController extends Controller
             'rules' => ['required', 'integer', Rule::in($sets->pluck('id'))],
             'minutes' => ['nullable', 'integer', 'min:1', 'max:600'],
             'predictions' => ['nullable', 'integer', 'min:0', 'max:'.Predictions::MOST],
+            'wires' => ['nullable', Rule::in(WiringTask::PORTIONS)],
+            'shown' => ['nullable', Rule::in(WiringTask::SHOWN)],
         ], [
             'fault.in' => 'This model has no such fault. Pick one from its list.',
             'pool.*.in' => 'This model has no fault ":input".',
@@ -50,7 +53,8 @@ class JobTemplateController extends Controller
                 'title' => 'You keep '.self::MOST.' templates of this model. Take one out first.',
             ]);
         }
-        $job = ['rules' => $sets->firstOrFail('id', $with['rules'])->name] + $with + ['minutes' => null, 'predictions' => 0];
+        $usual = ['minutes' => null, 'predictions' => 0, 'wires' => null, 'shown' => 'drawing'];
+        $job = ['rules' => $sets->firstOrFail('id', $with['rules'])->name] + $with + $usual;
         $template = JobTemplate::query()->firstOrNew($title, ['name' => (string) Str::uuid()]);
         $template->fill(['job' => array_diff_key($job, ['title' => 0])])->save();
 

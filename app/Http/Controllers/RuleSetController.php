@@ -48,7 +48,7 @@ class RuleSetController extends Controller
             'courses' => Sharing::courses($request->user()),
             'chosen' => $this->text($request, 'set'),
             'lines' => Words::each('marking.line', Rules::LINES),
-            'predicted' => Words::each('marking.line', array_keys(Rules::PREDICTED)),
+            'other_work' => Rules::otherWork(),
             'caps' => Words::each('marking.cap', Rules::CAPS),
             'dangers' => Danger::stoppable(),
             'barrable' => Catalogue::barrable(),

@@ -5,7 +5,6 @@ namespace App\Http\Controllers;
 use App\Bench\JobClock;
 use App\Live\Supervision;
 use App\Live\Wall;
-use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\AttemptEvent;
 use App\Models\AuditEntry;
@@ -40,7 +39,7 @@ class WallController extends Controller
     {
         $rows = Wall::rows($course);
         foreach ($rows as $row) {
-            if (! $row['done'] && ! $row['sheet'] && count($row['curve']) - 1 < $row['entries']) {
+            if (! $row['done'] && $row['suspects'] && count($row['curve']) - 1 < $row['entries']) {
                 Task::want(
                     $request->user(),
                     'curve',
@@ -84,7 +83,7 @@ class WallController extends Controller
 
     public function hint(Request $request, Attempt $attempt): JsonResponse
     {
-        if ($attempt->assignment->work === AssignmentWork::Predict) {
+        if (! $attempt->assignment->work->kind()->isAtBench()) {
             throw new ActError('/', 'There are no hints at a sheet but those that are taken there.');
         }
         $entries = $attempt->entries_count;

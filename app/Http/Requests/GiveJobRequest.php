@@ -12,7 +12,9 @@ use App\Models\RuleSet;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
+use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
+use OddSpark\WiringUp\Task;
 
 class GiveJobRequest extends FormRequest
 {
@@ -60,6 +62,8 @@ class GiveJobRequest extends FormRequest
             'minutes' => ['nullable', 'integer', 'min:1', 'max:600'],
             'complaint' => ['required', 'string', 'max:1000'],
             'predictions' => ['nullable', 'integer', 'min:0', 'max:'.Predictions::MOST],
+            'wires' => ['nullable', Rule::in(Task::PORTIONS)],
+            'shown' => ['nullable', Rule::in(Task::SHOWN)],
         ];
     }
 
@@ -113,6 +117,12 @@ class GiveJobRequest extends FormRequest
                 if (! isset(FaultSet::of($model)->faults[$fault])) {
                     $validator->errors()->add('pool', "This model has no fault \"$fault\".");
                 }
+            }
+            if ($this->filled('wires') && ($this->faults() !== [Fault::HEALTHY] || $this->filled('band'))) {
+                $validator->errors()->add('fault', 'What is to be wired has no fault: pick “Healthy”, and no pool.');
+            }
+            if ($this->filled('wires') && $model->wires() === []) {
+                $validator->errors()->add('wires', 'This model has no wires.');
             }
             $this->drawFromBand($validator, $model->hash());
             if (! in_array($this->string('visit')->value(), $model->visits(), true)) {

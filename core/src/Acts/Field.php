@@ -99,6 +99,14 @@ final readonly class Field
         return new self(['type' => 'number'], Words::say('acts.field.must_be_a_number'));
     }
 
+    public static function between(float $least, float $most): self
+    {
+        return new self(
+            ['type' => 'number', 'minimum' => $least, 'maximum' => $most],
+            Words::say('acts.field.must_be_between', ['least' => $least, 'most' => $most]),
+        );
+    }
+
     public static function whole(int $least, int $most): self
     {
         return new self(

@@ -29,8 +29,11 @@ final readonly class Rules
         'report',
     ];
 
-    /** Lines of a sheet of predictions, with what each weighs where a document does not say. */
-    public const PREDICTED = ['predicted' => 70, 'live' => 30];
+    /** Lines of other work than tracing a fault, by work, with what each weighs where a document does not say. */
+    public const OTHER_WORK = [
+        'predict' => ['predicted' => 70, 'live' => 30],
+        'wire' => ['works' => 40, 'guards' => 30, 'code' => 20, 'care' => 10],
+    ];
 
     /** What a mark cannot be passed with, whatever its sum. */
     public const CAPS = [
@@ -121,14 +124,18 @@ final readonly class Rules
         foreach (self::LINES as $line) {
             $weights[$line] = self::number($json['weights'][$line] ?? 0, "/weights/$line", 0, 100);
         }
-        foreach (self::PREDICTED as $line => $weight) {
-            $weights[$line] = self::number($json['weights'][$line] ?? $weight, "/weights/$line", 0, 100);
+        foreach (self::OTHER_WORK as $lines) {
+            foreach ($lines as $line => $weight) {
+                $weights[$line] = self::number($json['weights'][$line] ?? $weight, "/weights/$line", 0, 100);
+            }
         }
         foreach (array_diff(array_keys($json['weights'] ?? []), array_keys($weights)) as $line) {
             throw new RulesError("/weights/$line", Words::say('marking.rules.there_is_no_such_line'));
         }
-        if (array_sum(array_intersect_key($weights, self::PREDICTED)) <= 0) {
-            $weights = array_map(floatval(...), self::PREDICTED) + $weights; // who never gives a sheet need not say
+        foreach (self::OTHER_WORK as $lines) {
+            if (array_sum(array_intersect_key($weights, $lines)) <= 0) {
+                $weights = array_map(floatval(...), $lines) + $weights; // who never gives such work need not say
+            }
         }
         if (array_sum(array_intersect_key($weights, array_flip(self::LINES))) <= 0) {
             throw new RulesError('/weights', Words::say('marking.rules.at_least_one_line_must'));
@@ -182,6 +189,20 @@ final readonly class Rules
             ),
             $json['own_sheet'] ?? false,
         );
+    }
+
+    /** @return list<array{title: string, lines: array<string, string>}> the lines of each other work, with titles */
+    public static function otherWork(): array
+    {
+        return array_map(fn (string $work, array $lines): array => [
+            'title' => Words::say("marking.work.$work"), 'lines' => Words::each('marking.line', array_keys($lines)),
+        ], array_keys(self::OTHER_WORK), array_values(self::OTHER_WORK));
+    }
+
+    /** @return list<string> lines of other work than tracing a fault */
+    public static function linesOfOtherWork(): array
+    {
+        return array_merge(...array_values(array_map(array_keys(...), self::OTHER_WORK)));
     }
 
     /** @return array<string, mixed> the rules document */

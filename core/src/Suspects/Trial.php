@@ -138,6 +138,14 @@ final readonly class Trial
         return array_merge(...array_column($this->phases, 3));
     }
 
+    /** The last moment after the call has ended, with nothing that calls. */
+    public function rested(): int
+    {
+        $phases = array_column($this->phases, 1, 0);
+
+        return $phases['ended'] + 1000 * self::MOMENTS_S['ended'][count(self::MOMENTS_S['ended']) - 1];
+    }
+
     /** Tick at which the supply goes off. */
     public function end(): int
     {

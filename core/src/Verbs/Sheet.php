@@ -12,6 +12,9 @@ final class Sheet
     private const VERDICTS = [
         'proved' => 'Proved, among single faults', 'supported' => 'The likeliest, but not proved', 'guess' => 'A guess',
         'contradicted' => 'Contradicted by what was seen', 'none' => 'No fault was named',
+        // of a wiring
+        'wired' => 'It does all that it should', 'miswired' => 'It does not do all that it should',
+        'unguarded' => 'A safety does not stop what it guards',
         // of a sheet of predictions: the mistake that was made most
         'sound' => 'All match the meter', 'unsure' => 'No usual mistake stands out',
         'switch' => 'Switches taken for loads', 'phase' => 'Legs of a supply taken for one',
@@ -28,8 +31,8 @@ final class Sheet
     {
         $e = fn (string|float|int $text): string => htmlspecialchars((string) $text, ENT_QUOTES | ENT_SUBSTITUTE);
         $lines = $entries = '';
-        // a sheet of predictions has no suspects, and nothing ran on after it
-        $isTraced = array_intersect(array_column($mark['lines'], 'id'), array_keys(Rules::PREDICTED)) === [];
+        // other work has no suspects, and nothing ran on after it
+        $isTraced = array_intersect(array_column($mark['lines'], 'id'), Rules::linesOfOtherWork()) === [];
         foreach ($mark['lines'] as $line) {
             $why = implode(
                 '<br>',

@@ -38,6 +38,19 @@ final class Checks
         Plate::class,
     ];
 
+    /** Those that say how a wiring is made, and not what it does. */
+    private const OF_THE_MAKING = [Returns::class, Separation::class, Loading::class, Bonds::class, Colours::class];
+
+    /** @return list<Finding> what is against the usual way of wiring, whatever it does */
+    public static function ofTheMaking(Model $model): array
+    {
+        $nets = new Nets($model);
+
+        return Words::in($model->language(), fn (): array => array_merge(
+            ...array_map(fn (string $rule) => (new $rule($nets))->find(), self::OF_THE_MAKING),
+        ));
+    }
+
     /** @return list<Finding> what is wrong first, and what somebody has put aside last */
     public static function of(Model $model): array
     {

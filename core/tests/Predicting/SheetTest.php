@@ -78,9 +78,9 @@ final class SheetTest extends TestCase
     public function test_rules_of_before_there_were_sheets_weigh_them_as_usual(): void
     {
         $document = (new Library())->rules('first-year');
-        $weights = array_diff_key($document['weights'], Rules::PREDICTED);
+        $weights = array_diff_key($document['weights'], Rules::OTHER_WORK['predict']);
         foreach ([Rules::of(['weights' => $weights] + $document), self::rules(0, 0)] as $rules) {
-            self::assertEquals(Rules::PREDICTED, array_intersect_key($rules->weights, Rules::PREDICTED));
+            self::assertEquals(Rules::OTHER_WORK['predict'], array_intersect_key($rules->weights, Rules::OTHER_WORK['predict']));
         }
     }
 }

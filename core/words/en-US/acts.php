@@ -95,6 +95,7 @@ return [
     'acts.field.must_be_a_list_of' => 'Must be a list of at most {most} names.',
     'acts.field.must_be_a_number' => 'Must be a number.',
     'acts.field.must_be_a_whole_number' => 'Must be a whole number, {least} to {most}.',
+    'acts.field.must_be_between' => 'Must be a number, {least} to {most}.',
     'acts.field.must_be_one_of' => 'Must be one of {all}.',
     'acts.field.must_be_said_in_at' => 'Must be said, in at most {longest_words} letters.',
     'acts.field.needs_a' => '"{act}" needs a {what}.',

@@ -10,6 +10,8 @@ export function Appliance({
     scene,
     doors,
     drawing,
+    picture,
+    runs,
     cursor,
     part,
     seek,
@@ -23,6 +25,10 @@ export function Appliance({
     scene: BenchState['scene']
     doors: BenchPage['doors']
     drawing: boolean
+    /** how it was wired before, where that is what there is to wire by */
+    picture: BenchPage['board'] | null
+    /** colors of wires that were run, by their two places */
+    runs: Record<string, string>
     cursor: string | null
     part: string | null
     /** what was searched for, and is to be brought into view */
@@ -50,9 +56,11 @@ export function Appliance({
             />
         )
     }
+    if (drawing && picture) return <Board board={picture} doors={doors} open={doors.map((d) => d.id)} readable />
     return (
         <Board
             board={board}
+            runs={runs}
             red={scene.red}
             black={scene.black}
             cursor={cursor}

@@ -10,19 +10,21 @@ interface Props {
     doors: DoorShown[]
     scene: Scene
     drawing: boolean
+    /** there is a picture of how it was wired */
+    pictured: boolean
     act: DoAct
     onDrawing: (on: boolean) => void
     onFound: (part: string, place: string | null) => void
 }
 
 /** What one does to see: doors, the ladder, a part by its name. */
-export function BenchTools({ board, doors, scene, drawing, act, onDrawing, onFound }: Props) {
+export function BenchTools({ board, doors, scene, drawing, pictured, act, onDrawing, onFound }: Props) {
     return (
         <>
             <Doors doors={doors} scene={scene} act={act} />
-            {board.ladder && (
+            {(board.ladder || pictured) && (
                 <ToolButton on={drawing} onClick={() => onDrawing(!drawing)}>
-                    {t('Ladder')}
+                    {board.ladder ? t('Ladder') : t('As it was wired')}
                 </ToolButton>
             )}
             <Find board={board} onFound={onFound} />

@@ -7,6 +7,7 @@ import { OwnList } from './OwnList'
 import { ReportForm } from './ReportForm'
 import { Sheet } from './Sheet'
 import { SuspectList } from './SuspectList'
+import { WiringPaper } from './WiringPaper'
 import { WarmUpSteps } from './WarmUpSteps'
 
 interface Props {
@@ -17,11 +18,13 @@ interface Props {
     /** the log in the units that are chosen */
     spoken: Entry[]
     tagged: boolean
+    /** wires that were run */
+    wires: [string, string][]
     act: DoAct
 }
 
 /** What lies beside the appliance: call, log, suspects, one's own list, sheet and report. */
-export function Papers({ page, tried, log, spoken, tagged, act }: Props) {
+export function Papers({ page, tried, log, spoken, tagged, wires, act }: Props) {
     const { job, board, faults, steps, units, questions } = page
     const ownSheet = job.rules.own_sheet
     return (
@@ -33,6 +36,11 @@ export function Papers({ page, tried, log, spoken, tagged, act }: Props) {
                     <CallSheet job={job} questions={questions} board={board} log={log} tagged={tagged} act={act} />
                 )}
             </Tabs.Content>
+            {page.wiring && (
+                <Tabs.Content value="wiring" h="100%" p="0">
+                    <WiringPaper board={board} job={page.wiring} wires={wires} act={act} />
+                </Tabs.Content>
+            )}
             <Tabs.Content value="log" h="100%" p="0">
                 <Log log={spoken} bare={ownSheet} />
             </Tabs.Content>

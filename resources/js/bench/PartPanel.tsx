@@ -52,6 +52,10 @@ const MENDS: { how: Fields<'mend'>['how']; with?: Fields<'mend'>['with']; word: 
     { how: 'clean', with: 'wire', word: 'Clean with a wire' },
 ]
 
+/** More jumpers than the van has clips for are wires: those at other parts are not told here. */
+const jumpersHere = (part: Part, all: [string, string][]) =>
+    all.length <= 6 ? all : all.filter((ends) => part.terminals.some((t) => ends.includes(t.place)))
+
 /** As long as a maker's sheet asks at most. */
 const HELD_S = 45
 
@@ -206,7 +210,7 @@ export function PartPanel({
                     })}
                 </ToolButton>
             )}
-            {jumper.all.map(([from, to]) => (
+            {jumpersHere(part, jumper.all).map(([from, to]) => (
                 <Button
                     key={`${from} ${to}`}
                     h="touch"

@@ -74,3 +74,13 @@ export const hosesOff = (board: BoardData, log: Entry[]): string[] =>
     board.parts
         .filter((p) => p.symbol === 'hose' && p.controls.some((c) => knownLever(log, p.id, c.lever, c.label) === 'off'))
         .map((p) => p.id)
+
+/** Colors of the wires that were run and are still there, by their two places. */
+export function runsOf(wired: readonly [string, string][], log: readonly Entry[]): Record<string, string> {
+    const runs = Object.fromEntries(wired.map(([from, to]) => [`${from} ${to}`, 'black']))
+    for (const { act } of log) {
+        const wire = `${act['from'] as string} ${act['to'] as string}`
+        if (act.act === 'run_wire' && wire in runs && act['colour']) runs[wire] = act['colour'] as string
+    }
+    return runs
+}

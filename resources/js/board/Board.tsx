@@ -11,7 +11,7 @@ import { MiniMap } from './MiniMap'
 import { PartBox } from './PartBox'
 import { PipePath } from './PipePath'
 import { PortMark } from './PortMark'
-import { Across, AtTaps, ClampJaw, InSeries, Jumper, Lead, Volts } from './Tools'
+import { Across, AtTaps, ClampJaw, InSeries, Jumper, Lead, RunWire, Volts } from './Tools'
 import { useHand } from './useHand'
 import { buildable, legible, middle, shown, zoomed, type View } from './view'
 import { extent, nearestWire, placeAt, reaches } from './walk'
@@ -34,6 +34,8 @@ interface Props {
     /** parts from the van that were fitted */
     installed?: string[]
     jumpers?: [string, string][]
+    /** those of the jumpers that are wires run to stay: their colors, by their two places */
+    runs?: Record<string, string>
     /** wires in the jaw of the clamp */
     jaw?: string[]
     /** the meter is on a current range */
@@ -162,6 +164,8 @@ export function Board(props: Props) {
         }
         return [...byCable]
     }, [board])
+    const isRun = ([from, to]: [string, string]) => props.runs?.[`${from} ${to}`] !== undefined
+    const [runs, jumpers] = [(props.jumpers ?? []).filter(isRun), (props.jumpers ?? []).filter((j) => !isRun(j))]
     const joined = useMemo(() => new Set(pipes.flatMap((p) => [p.from, p.to])), [pipes])
     const hidden = useMemo(
         () => new Set(doors.filter((d) => open && !open.includes(d.id)).flatMap((d) => d.covers)),
@@ -220,6 +224,15 @@ export function Board(props: Props) {
                         onWire={props.onWire && pressWire}
                     />
                 ))}
+                {runs.map(([from, to]) => (
+                    <RunWire
+                        key={`${from} ${to}`}
+                        board={board}
+                        from={from}
+                        to={to}
+                        colour={props.runs![`${from} ${to}`]!}
+                    />
+                ))}
                 {board.parts.map((part) => (
                     <PartBox
                         key={part.id}
@@ -260,7 +273,7 @@ export function Board(props: Props) {
                             />
                         )),
                     )}
-                {(props.jumpers ?? []).map(([from, to]) => (
+                {jumpers.map(([from, to]) => (
                     <Jumper key={`${from} ${to}`} board={board} from={from} to={to} />
                 ))}
                 {(props.jaw ?? []).map((wire) => (

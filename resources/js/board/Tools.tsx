@@ -3,6 +3,7 @@ import type { AtTap } from '@/lib/acts'
 import type { BoardData } from '@/lib/types'
 import { useInstruments } from '@/lib/useInstruments'
 import { middleOf, placeAt, placeName, wireName } from './walk'
+import { wireColours } from '@/theme/wires'
 import { t } from '@/words'
 
 const SvgText = chakra('text')
@@ -11,29 +12,41 @@ const Path = chakra('path')
 
 /** A clip lead hanging between two places. */
 export function Jumper({ board, from, to }: { board: BoardData; from: string; to: string }) {
-    const a = placeAt(board, from)
-    const b = placeAt(board, to)
-    if (!a || !b) return null
-    const sag = Math.max(a.y, b.y) + 40
+    const ends = endsOf(board, from, to)
+    if (!ends) return null
+    const { a, b, d, names } = ends
     return (
-        <g
-            pointerEvents="none"
-            aria-label={t('Jumper from {{placeName}} to {{placeName2}}', {
-                placeName: placeName(board, from),
-                placeName2: placeName(board, to),
-            })}
-        >
-            <Path
-                d={`M${a.x} ${a.y}C${a.x} ${sag} ${b.x} ${sag} ${b.x} ${b.y}`}
-                fill="none"
-                stroke="danger"
-                strokeWidth={4}
-                strokeDasharray="9 4"
-            />
+        <g pointerEvents="none" aria-label={t('Jumper from {{placeName}} to {{placeName2}}', names)}>
+            <Path d={d} fill="none" stroke="danger" strokeWidth={4} strokeDasharray="9 4" />
             <Circle cx={a.x} cy={a.y} r={8} fill="danger" />
             <Circle cx={b.x} cy={b.y} r={8} fill="danger" />
         </g>
     )
+}
+
+/** A wire that somebody ran, in its colour; it lies under the parts, so that their names can be read. */
+export function RunWire({ board, from, to, colour }: { board: BoardData; from: string; to: string; colour: string }) {
+    const ends = endsOf(board, from, to)
+    if (!ends) return null
+    const { stroke, dash } = (wireColours[colour] ?? wireColours['black'])!
+    return (
+        <g
+            pointerEvents="none"
+            aria-label={t('{{colour}} wire from {{placeName}} to {{placeName2}}', { colour: t(colour), ...ends.names })}
+        >
+            <Path d={ends.d} fill="none" stroke="underWire" strokeWidth={6} />
+            <path d={ends.d} fill="none" stroke={stroke} strokeWidth={3.5} strokeDasharray={dash} />
+        </g>
+    )
+}
+
+function endsOf(board: BoardData, from: string, to: string) {
+    const a = placeAt(board, from)
+    const b = placeAt(board, to)
+    if (!a || !b) return null
+    const sag = Math.max(a.y, b.y) + 40
+    const names = { placeName: placeName(board, from), placeName2: placeName(board, to) }
+    return { a, b, names, d: `M${a.x} ${a.y}C${a.x} ${sag} ${b.x} ${sag} ${b.x} ${b.y}` }
 }
 
 /** A probe standing on a place, leaning away from the other. */

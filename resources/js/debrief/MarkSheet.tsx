@@ -12,14 +12,16 @@ import { t } from '@/words'
 interface Props {
     attempt: number
     trainee: string
-    fault: string
+    /** null: there was none to be found */
+    fault: string | null
     mark: MarkData
     same: string[]
     report: { label: string; text: string }[]
     others: OtherMark[]
     pairs: PairsState | null
     /** a sheet of predictions: nothing was looked for */
-    predicts: boolean
+    /** a fault was traced: not so on a sheet of predictions, or when an appliance was wired */
+    traced: boolean
     engine: { then: number; now: number }
     judges: boolean
     contest: DebriefPage['contest']
@@ -38,7 +40,7 @@ export function MarkSheet({
     report,
     others,
     pairs,
-    predicts,
+    traced,
     engine,
     judges,
     contest,
@@ -66,10 +68,12 @@ export function MarkSheet({
                 {mark.passed ? t('Passed') : t('Not passed')}
                 {mark.not_passed.length > 0 && `: ${mark.not_passed.join(', ')}`} · {VERDICTS[mark.verdict]}
             </Text>
-            <Box bg="copperWash" borderRadius="sm" p="2">
-                <Text>
-                    <b>{t('It was:')}</b> {fault}
-                </Text>
+            <Box bg="copperWash" borderRadius="sm" p="2" hidden={fault === null}>
+                {fault !== null && (
+                    <Text>
+                        <b>{t('It was:')}</b> {fault}
+                    </Text>
+                )}
                 {mark.call_back.hours > 0 && (
                     <Text fontSize="text" mt="1">
                         {mark.call_back.said.length > 0 ? (
@@ -160,7 +164,7 @@ export function MarkSheet({
                 </Box>
             ))}
             {engine.then !== engine.now && <Drifted attempt={attempt} engine={engine} onEntry={onEntry} />}
-            {!predicts && <TwoAtOnce attempt={attempt} known={pairs} />}
+            {traced && <TwoAtOnce attempt={attempt} known={pairs} />}
             <Text fontSize="note" color="faint">
                 {t('House rules: {{title}}, version {{version}}, pass mark {{pass_mark}}.', {
                     title: mark.rules.title,

@@ -16,6 +16,10 @@ export const VERDICTS: Record<string, string> = {
     guess: 'A guess',
     contradicted: 'Contradicted by what was seen',
     none: 'No fault was named',
+    // of a wiring
+    wired: 'It does all that it should',
+    miswired: 'It does not do all that it should',
+    unguarded: 'A safety does not stop what it guards',
     // of a sheet of predictions: the mistake that was made most
     sound: 'All match the meter',
     unsure: 'No usual mistake stands out',

@@ -5,6 +5,7 @@ import { Drawn } from './Drawn'
 import { forField, fromField } from './moments'
 import { type Template, Templates } from './Templates'
 import { TimeFields } from './TimeFields'
+import { WorkFields } from './WorkFields'
 import { Select } from '@/shell/Select'
 import { Tick } from '@/shell/Tick'
 import { MainButton, ToolButton } from '@/theme/buttons'
@@ -28,6 +29,10 @@ export interface Job {
     minutes: number | null
     /** readings to be said before they are taken; 0: the fault is traced */
     predictions: number
+    /** wires that are to be run; null: there are none */
+    wires: 'all' | 'control' | 'some' | null
+    /** what there is to wire by */
+    shown: 'drawing' | 'picture' | 'sequence'
     pool: string[]
     band: number[] | null
     after: number | null
@@ -127,20 +132,7 @@ export function GiveJob({
                     onChange={(e) => form.setData('title', e.target.value)}
                 />
             </Row>
-            <Row label={t('What is done')} error={form.errors.predictions}>
-                <Select
-                    label={t('What is done')}
-                    value={String(form.data.predictions)}
-                    onChange={(v) => form.setData('predictions', Number(v))}
-                    options={[
-                        ['0', t('Trace the fault at the bench')],
-                        ...[6, 8, 12, 16].map((many): [string, string] => [
-                            String(many),
-                            t('Predict {{many}} readings', { many }),
-                        ]),
-                    ]}
-                />
-            </Row>
+            <WorkFields form={form} />
             <Row label={t('Kind')} error={form.errors.kind}>
                 <Select
                     label={t('Kind')}

@@ -66,7 +66,7 @@ export function WallCard({ row, now, mayAct }: { row: Row; now: number; mayAct: 
             </Text>
             {mayAct && !row.done && (
                 <HStack gap="1" wrap="wrap">
-                    {!row.sheet && (
+                    {row.at_bench && (
                         <>
                             <ToolButton size="sm" aria-expanded={talks} onClick={() => setTalks(!talks)}>
                                 {t('Talk')}

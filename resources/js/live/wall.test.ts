@@ -3,7 +3,8 @@ import type { WallRow } from '@/lib/types'
 import { after, idleMin, rowsOf, stuck } from './wall'
 
 const ROW: WallRow = {
-    sheet: false,
+    at_bench: true,
+    suspects: true,
     attempt: 7,
     user: 1,
     name: 'Tova',

@@ -6,7 +6,7 @@ import { Appliance } from '@/bench/Appliance'
 import { BeginHere } from '@/bench/BeginHere'
 import { BenchTools } from '@/bench/BenchTools'
 import { Ending } from '@/bench/Ending'
-import { allStruck, hosesOff, knownLever, suspectMarks, unsaid } from '@/bench/known'
+import { allStruck, hosesOff, knownLever, runsOf, suspectMarks, unsaid } from '@/bench/known'
 import { Instruments } from '@/bench/Instruments'
 import type { Meant } from '@/bench/Meaning'
 import { logMarks } from '@/bench/logMarks'
@@ -22,6 +22,8 @@ import { UprightBench } from '@/bench/UprightBench'
 import { useBench } from '@/bench/useBench'
 import { useBenchKeys } from '@/bench/useBenchKeys'
 import { WideBench } from '@/bench/WideBench'
+import { useWireInHand } from '@/bench/useWireInHand'
+import { WireTools } from '@/bench/WireTools'
 import type { BenchPage } from '@/lib/types'
 import { inUnits } from '@/lib/units'
 import { Frame } from '@/shell/Frame'
@@ -65,10 +67,14 @@ function TheBench(page: BenchPage) {
     /** the part itself was pressed, and not a terminal: hands are beside it */
     const [byHand, setByHand] = useState(false)
 
+    const { wiring } = page
+    const { wire, setWire, press } = useWireInHand(wiring, act)
+
     const place = async (at: string) => {
         setPart(ownerOf(at))
         setByHand(false)
         setCursor(at)
+        if (await press(at)) return
         const leads = { red: scene.red, black: scene.black, [hand]: at }
         const entry = await act('leads', leads)
         if (entry && !entry.refused && hand === 'red' && !leads.black) setHand('black')
@@ -111,6 +117,7 @@ function TheBench(page: BenchPage) {
 
     // Time goes on many times a second; what does not change with it is not drawn anew.
     const off = useMemo(() => hosesOff(board, bench.log), [board, bench.log])
+    const runs = useMemo(() => runsOf(scene.wired, bench.log), [scene.wired, bench.log])
     const suspects = useMemo(() => suspectMarks(bench.log), [bench.log])
     const ruledOut = useMemo(() => allStruck(page.faults, suspects), [page.faults, suspects])
     const picked = board.parts.find((p) => p.id === part)
@@ -129,9 +136,17 @@ function TheBench(page: BenchPage) {
     )
     const papers = useMemo(
         () => (
-            <Papers page={page} tried={bench.tried} log={bench.log} spoken={spoken} tagged={scene.tagged} act={act} />
+            <Papers
+                page={page}
+                tried={bench.tried}
+                log={bench.log}
+                spoken={spoken}
+                tagged={scene.tagged}
+                wires={scene.wired}
+                act={act}
+            />
         ),
-        [page, bench.tried, bench.log, spoken, scene.tagged, act],
+        [page, bench.tried, bench.log, spoken, scene.tagged, scene.wired, act],
     )
     const many = bench.log.length
     const tabs = useMemo(() => tabsOf(page, many), [page, many])
@@ -145,15 +160,33 @@ function TheBench(page: BenchPage) {
     const appliance = useMemo(
         () => (
             <Appliance
-                {...{ board, scene, doors, drawing, cursor, part, seek, off, onPlace }}
+                {...{ board, scene, doors, drawing, runs, part, seek, off, onPlace }}
+                cursor={wire.from ?? cursor}
+                picture={wiring?.picture ?? null}
                 onPart={drawing ? setPart : onPart}
                 faint={ruledOut}
                 beside={beside || undefined}
             />
         ),
-        [scene, off, doors, drawing, board, cursor, part, seek, onPlace, onPart, ruledOut, beside],
+        [
+            scene,
+            off,
+            doors,
+            drawing,
+            runs,
+            wiring,
+            wire.from,
+            board,
+            cursor,
+            part,
+            seek,
+            onPlace,
+            onPart,
+            ruledOut,
+            beside,
+        ],
     )
-    const asks = told !== undefined
+    const asks = told !== undefined && !wiring
     const meterProps = useMemo(
         () => ({
             scene,
@@ -235,19 +268,25 @@ function TheBench(page: BenchPage) {
                     aside={aside}
                     onAside={setAside}
                     tools={
-                        <BenchTools
-                            board={board}
-                            doors={doors}
-                            scene={scene}
-                            drawing={drawing}
-                            act={act}
-                            onDrawing={setDrawing}
-                            onFound={(id, at) => {
-                                setPart(id)
-                                setSeek(at ?? id)
-                                if (at) setCursor(at)
-                            }}
-                        />
+                        <>
+                            {wiring && page.watched === null && (
+                                <WireTools board={board} job={wiring} wire={wire} onChange={setWire} />
+                            )}
+                            <BenchTools
+                                pictured={wiring?.picture != null}
+                                board={board}
+                                doors={doors}
+                                scene={scene}
+                                drawing={drawing}
+                                act={act}
+                                onDrawing={setDrawing}
+                                onFound={(id, at) => {
+                                    setPart(id)
+                                    setSeek(at ?? id)
+                                    if (at) setCursor(at)
+                                }}
+                            />
+                        </>
                     }
                     close={
                         <Ending

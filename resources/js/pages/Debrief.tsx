@@ -6,6 +6,7 @@ import { EntryList } from '@/debrief/EntryList'
 import { Foretold } from '@/debrief/Foretold'
 import { Known } from '@/debrief/Known'
 import { MarkSheet } from '@/debrief/MarkSheet'
+import { TriedRow } from '@/debrief/TriedRow'
 import { entryAt, pause, standingAt } from '@/debrief/replay'
 import { ASIDE, type Best } from '@/debrief/types'
 import type { DebriefPage } from '@/lib/types'
@@ -45,7 +46,7 @@ export default function Debrief({
     may_contest,
 }: DebriefPage) {
     const [look] = useLook()
-    const predicts = job.work === 'predict'
+    const traced = job.work === 'trace'
     const debrief = useMemo(
         () => ({ ...given, entries: given.entries.map((r) => ({ ...r, text: inUnits(r.text, look.units) })) }),
         [given, look.units],
@@ -117,13 +118,13 @@ export default function Debrief({
                             <MarkSheet
                                 attempt={attempt}
                                 trainee={trainee}
-                                fault={fault.title}
+                                fault={job.work === 'wire' ? null : fault.title}
                                 mark={mark}
                                 same={debrief.same}
                                 report={debrief.report}
                                 others={others}
                                 pairs={pairs}
-                                predicts={predicts}
+                                traced={traced}
                                 engine={engine}
                                 judges={judges}
                                 contest={contest}
@@ -133,7 +134,7 @@ export default function Debrief({
                             />
                         </Tabs.Content>
                         <Tabs.Content value="entries" flex="1" minH="0" pt="2">
-                            <EntryList entries={entries} open={open} suspects={!predicts} onOpen={go} />
+                            <EntryList entries={entries} open={open} suspects={traced} onOpen={go} />
                         </Tabs.Content>
                     </Tabs.Root>
                 </Box>
@@ -208,13 +209,14 @@ export default function Debrief({
                     tabIndex={0}
                     aria-label={t('What was known')}
                 >
-                    {!predicts && (
+                    {traced && (
                         <Suspense fallback={<Box h="150px" />}>
                             <SuspectCurve width={282} left={left} perfect={perfect} cursor={open} />
                         </Suspense>
                     )}
-                    {row && predicts && <Foretold row={row} index={open} />}
-                    {row && !predicts && (
+                    {row && job.work === 'predict' && <Foretold row={row} index={open} />}
+                    {row && job.work === 'wire' && <TriedRow row={row} />}
+                    {row && traced && (
                         <Known
                             row={row}
                             index={open}

@@ -6,7 +6,7 @@ import { Ladder } from '@/board/Ladder'
 import { Sequence } from '@/board/Sequence'
 import { Findings, Trouble } from '@/board/Trouble'
 import { FreeBenches } from '@/jobs/FreeBenches'
-import { GiveJob } from '@/jobs/GiveJob'
+import { GiveJob, type Job } from '@/jobs/GiveJob'
 import type { Template } from '@/jobs/Templates'
 import { useAnalysis } from '@/board/useAnalysis'
 import { useTold } from '@/lib/query'
@@ -50,6 +50,8 @@ export default function Model({
         complaint: '',
         low_battery: false,
         predictions: 0,
+        wires: null as Job['wires'],
+        shown: 'drawing' as Job['shown'],
         worn_leads: false,
         stops: false,
         rules: rules[0]?.id ?? 0,
@@ -75,7 +77,8 @@ export default function Model({
     const [kept, setKept] = useState<Template['job'] | null>(null)
     useEffect(() => {
         const isKept = kept?.fault === fault && kept.visit === visit
-        if (told) form.setData('complaint', isKept ? kept.complaint : told.map((c) => c.text).join(' '))
+        if (told && !form.data.wires)
+            form.setData('complaint', isKept ? kept.complaint : told.map((c) => c.text).join(' '))
         // the form is the same object for this page's life, and what was kept is laid over it when it is chosen
         // eslint-disable-next-line react-hooks/exhaustive-deps
     }, [told])

@@ -14,7 +14,7 @@ export default function Rules({
     sets,
     chosen,
     lines,
-    predicted,
+    other_work,
     caps,
     dangers,
     barrable,
@@ -73,7 +73,7 @@ export default function Rules({
                     key={set.id}
                     set={set}
                     lines={lines}
-                    predicted={predicted}
+                    other_work={other_work}
                     caps={caps}
                     dangers={dangers}
                     barrable={barrable}

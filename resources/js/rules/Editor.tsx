@@ -18,7 +18,7 @@ const HINTS: Record<string, string> = {
 export function Editor({
     set,
     lines,
-    predicted,
+    other_work: otherWork,
     caps,
     dangers,
     barrable,
@@ -29,12 +29,13 @@ export function Editor({
     const d = form.data.document
     const change = (with_: Partial<RulesDocument>) => form.setData('document', { ...d, ...with_ })
     const share = useMemo(() => {
-        const sums = [lines, predicted].map((of) => Object.keys(of).reduce((sum, id) => sum + (d.weights[id] ?? 0), 0))
+        const groups = [lines, ...otherWork.map((work) => work.lines)]
         return (id: string) => {
-            const sum = (id in lines ? sums[0] : sums[1]) ?? 0
+            const of = groups.find((group) => id in group) ?? {}
+            const sum = Object.keys(of).reduce((all, other) => all + (d.weights[other] ?? 0), 0)
             return sum > 0 ? `${Math.round((100 * (d.weights[id] ?? 0)) / sum)} %` : ''
         }
-    }, [d.weights, lines, predicted])
+    }, [d.weights, lines, otherWork])
     const weights = (of: Record<string, string>) =>
         Object.entries(of).map(([id, title]) => (
             <Figure
@@ -84,10 +85,14 @@ export function Editor({
                         {t('What each line weighs')}
                     </Heading>
                     {weights(lines)}
-                    <Heading as="h2" size="sm" mt="2">
-                        {t('On a sheet of predictions')}
-                    </Heading>
-                    {weights(predicted)}
+                    {otherWork.map((work) => (
+                        <Stack key={work.title} gap="2">
+                            <Heading as="h2" size="sm" mt="2">
+                                {work.title}
+                            </Heading>
+                            {weights(work.lines)}
+                        </Stack>
+                    ))}
                     <Heading as="h2" size="sm" mt="2">
                         {t('Not passed, whatever the sum, when')}
                     </Heading>

@@ -9,6 +9,7 @@ use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
+use OddSpark\Appliance\Schema;
 use OddSpark\Run\BenchState;
 use OddSpark\Words\Words;
 
@@ -24,11 +25,17 @@ final readonly class RunWire extends Act
     ];
 
     /** Wires that a person puts in on one visit. */
-    private const MOST = 40;
+    private const MOST = 200;
 
     public static function fields(): array
     {
-        return ['from' => Field::place(), 'to' => Field::place()];
+        return [
+            'from' => Field::place(),
+            'to' => Field::place(),
+            'colour' => Field::oneOf(...Schema::wireColours())->optional(),
+            'awg' => Field::whole(4, 24)->optional(),
+            'mm2' => Field::between(0.2, 25)->optional(),
+        ];
     }
 
     public function refusal(Situation $now): ?string

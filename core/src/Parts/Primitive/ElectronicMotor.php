@@ -159,6 +159,11 @@ final class ElectronicMotor extends Primitive implements Turns
         return $asked;
     }
 
+    public static function speed(array $slot): float
+    {
+        return (float) $slot['target'];
+    }
+
     public function shows(array $slot): string
     {
         return match (true) {

@@ -187,6 +187,11 @@ final class Motor extends Primitive implements Turns
         return $slot['due'] ?? self::NEVER;
     }
 
+    public static function speed(array $slot): float
+    {
+        return (float) $slot['target'];
+    }
+
     public function shows(array $slot): string
     {
         return match (true) {

@@ -12,7 +12,7 @@ use OddSpark\Words\Words;
 final class Bonds extends Rule
 {
     /** Terminals that are the metal of a part. */
-    private const METAL = ['frame', 'metal', 'PE', 'GNYE', 'case'];
+    private const METAL = ['frame', 'metal', 'PE', 'GNYE', 'case', 'shell'];
 
     public function find(): array
     {

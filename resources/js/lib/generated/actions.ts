@@ -168,6 +168,21 @@ export interface ActionLog {
               id?: string
               from: string
               to: string
+              colour?:
+                  | 'black'
+                  | 'white'
+                  | 'red'
+                  | 'blue'
+                  | 'yellow'
+                  | 'green'
+                  | 'orange'
+                  | 'brown'
+                  | 'violet'
+                  | 'grey'
+                  | 'bare'
+                  | 'green-yellow'
+              awg?: number
+              mm2?: number
           }
         | {
               act: 'listen'

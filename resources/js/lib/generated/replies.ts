@@ -177,6 +177,10 @@ export interface BenchPage {
     course: number
     stopped: boolean
     hand_up: boolean
+    /**
+     * what there is to wire by, where the job is to wire
+     */
+    wiring: WiringJob | null
 }
 export interface BoardData {
     height: number
@@ -415,7 +419,7 @@ export interface Briefing {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
-    work: 'trace' | 'predict'
+    work: 'trace' | 'predict' | 'wire'
 }
 /**
  * What a trainee is told of the house rules of a job.
@@ -545,6 +549,29 @@ export interface Scene {
 export interface Jaw {
     turns: number
     wires: string[]
+}
+/**
+ * A job of wiring.
+ */
+export interface WiringJob {
+    /**
+     * the sequence in sentences
+     */
+    described: string[]
+    /**
+     * how it was wired before
+     */
+    picture: BoardData | null
+    colours: string[]
+    gauges: number[]
+    /**
+     * gauges are mm², and not AWG
+     */
+    metric: boolean
+    /**
+     * wires of the drawing that are not there
+     */
+    missing: number
 }
 export interface BenchesStopped {
     benches: number
@@ -1333,7 +1360,7 @@ export interface GivenJob {
     closes_at: string | null
     minutes: number | null
     faults: number
-    work: 'trace' | 'predict'
+    work: 'trace' | 'predict' | 'wire'
 }
 export interface GradebookPage {
     course: {
@@ -1412,7 +1439,7 @@ export interface JobInFull {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
-    work: 'trace' | 'predict'
+    work: 'trace' | 'predict' | 'wire'
 }
 export interface JobPage {
     job: JobInFull
@@ -1736,7 +1763,7 @@ export interface OwnJob {
      */
     can_begin: boolean
     why_not: string | null
-    work: 'trace' | 'predict'
+    work: 'trace' | 'predict' | 'wire'
 }
 export interface OpenLinkPage {
     token: string
@@ -1941,9 +1968,16 @@ export interface RulesPage {
     }
     courses: SharingCourse[]
     /**
-     * lines of a sheet of predictions
+     * lines of other work than tracing a fault
      */
-    predicted: {
+    other_work: WorkLines[]
+}
+/**
+ * Judged lines of one kind of work.
+ */
+export interface WorkLines {
+    title: string
+    lines: {
         [k: string]: string
     }
 }
@@ -2110,9 +2144,13 @@ export interface WallRow {
     curve: number[]
     done: boolean
     /**
-     * at a sheet of predictions, and at no bench
+     * at a bench that can be looked at; else at a sheet
      */
-    sheet: boolean
+    at_bench: boolean
+    /**
+     * a fault is looked for, so there are suspects
+     */
+    suspects: boolean
 }
 export interface WallPage {
     course: {

@@ -123,6 +123,14 @@ export interface JobRequest {
      * readings to be said before they are taken; none: the fault is traced
      */
     predictions?: number | null
+    /**
+     * wires that are to be run; none: there are none
+     */
+    wires?: 'all' | 'control' | 'some' | null
+    /**
+     * what there is to wire by
+     */
+    shown?: 'drawing' | 'picture' | 'sequence' | null
 }
 export interface JobWindowRequest {
     /**
@@ -321,6 +329,14 @@ export interface JobTemplateRequest {
     rules: number
     minutes?: number | null
     predictions?: number | null
+    /**
+     * wires that are to be run; none: there are none
+     */
+    wires?: 'all' | 'control' | 'some' | null
+    /**
+     * what there is to wire by
+     */
+    shown?: 'drawing' | 'picture' | 'sequence' | null
 }
 export interface PredictionRequest {
     item: number

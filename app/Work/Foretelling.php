@@ -1,0 +1,80 @@
+<?php
+
+namespace App\Work;
+
+use App\Bench\Plans;
+use App\Bench\PredictionDebrief;
+use App\Bench\Predictions;
+use App\Models\Appliance;
+use App\Models\Assignment;
+use App\Models\Attempt;
+use App\Models\Entry;
+use OddSpark\Acts\ActError;
+use OddSpark\Appliance\Plan;
+use OddSpark\Faults\FaultSet;
+
+/** Readings are said before they are taken, on a sheet. */
+class Foretelling implements KindOfWork
+{
+    public function __construct(private readonly Plans $plans) {}
+
+    public function freeze(
+        Appliance $appliance,
+        Plan $plan,
+        string $fault,
+        string $visit,
+        array $asked,
+        int $seed,
+    ): Frozen {
+        $arrivals = $this->plans->arrivals($plan, $visit);
+        $is = FaultSet::of($plan->model)->get($fault);
+
+        return new Frozen(
+            $appliance->hash,
+            $appliance->document,
+            $appliance->board,
+            $arrivals,
+            $arrivals[$fault],
+            Predictions::choose($plan, $is, $visit, $asked['predictions'], $seed),
+        );
+    }
+
+    public function isAtBench(): bool
+    {
+        return false;
+    }
+
+    public function hasSuspects(): bool
+    {
+        return false;
+    }
+
+    public function close(Attempt $attempt): bool
+    {
+        return Predictions::close($attempt);
+    }
+
+    public function soFar(Attempt $attempt): ?string
+    {
+        return $attempt->entries_count > 0 ? "Readings said: $attempt->entries_count." : null;
+    }
+
+    public function hint(Attempt $attempt, string $grade, ?Entry $before, callable $tell): string
+    {
+        throw new ActError('/', 'There are no hints at a sheet but those that are taken there.');
+    }
+
+    public function account(Attempt $attempt, Assignment $assignment, ?callable $progress): array
+    {
+        $sheet = Predictions::filled($attempt, $assignment);
+
+        return [$sheet->mark(...), fn (): array => PredictionDebrief::of($sheet, $assignment)];
+    }
+
+    public function past(Attempt $attempt, Assignment $assignment): array
+    {
+        $past = $assignment->sheet['past'] ?? ['perceived' => [], 'meter' => []];
+
+        return ['perceived' => (object) $past['perceived']] + $past;
+    }
+}

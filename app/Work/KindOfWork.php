@@ -1,0 +1,65 @@
+<?php
+
+namespace App\Work;
+
+use App\Models\Appliance;
+use App\Models\Assignment;
+use App\Models\Attempt;
+use App\Models\Entry;
+use OddSpark\Acts\ActError;
+use OddSpark\Appliance\Plan;
+use OddSpark\Marking\Mark;
+use OddSpark\Marking\Rules;
+
+/** A kind of work that a job can be: what is frozen with it, where it is done, how it is marked and gone over. */
+interface KindOfWork
+{
+    /**
+     * What of an appliance a job keeps.
+     *
+     * @param array<string, mixed> $asked as {@see \App\Models\AssignmentWork::asked} has it
+     */
+    public function freeze(
+        Appliance $appliance,
+        Plan $plan,
+        string $fault,
+        string $visit,
+        array $asked,
+        int $seed,
+    ): Frozen;
+
+    /** Whether it is done at the bench; else on a page of its own. */
+    public function isAtBench(): bool;
+
+    /** Whether a fault is looked for, so that there are suspects. */
+    public function hasSuspects(): bool;
+
+    /** Ends an attempt that is not at the bench as it stands; tells whether that was done now. */
+    public function close(Attempt $attempt): bool;
+
+    /** How far somebody is who does nothing that is logged; null where nothing is to be said. */
+    public function soFar(Attempt $attempt): ?string;
+
+    /**
+     * The hint of a grade, as things stand.
+     *
+     * @param Entry|null $before only what came before this entry
+     * @param callable(float): void $tell how far it is, 0 to 1
+     *
+     * @throws ActError when there are none
+     */
+    public function hint(Attempt $attempt, string $grade, ?Entry $before, callable $tell): string;
+
+    /**
+     * @param (callable(int, int): void)|null $progress entries done, of how many
+     * @return array{\Closure(Rules): Mark, \Closure(): array<string, mixed>} its mark under rules, and its debrief
+     */
+    public function account(Attempt $attempt, Assignment $assignment, ?callable $progress): array;
+
+    /**
+     * What was perceived in it, for its debrief.
+     *
+     * @return array<string, mixed> {@see \App\Bench\Told::channels}
+     */
+    public function past(Attempt $attempt, Assignment $assignment): array;
+}

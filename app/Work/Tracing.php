@@ -1,0 +1,117 @@
+<?php
+
+namespace App\Work;
+
+use App\Bench\Attempts;
+use App\Bench\Following;
+use App\Bench\Plans;
+use App\Bench\Told;
+use App\Models\Appliance;
+use App\Models\Assignment;
+use App\Models\Attempt;
+use App\Models\Entry;
+use OddSpark\Appliance\Plan;
+use OddSpark\Faults\FaultSet;
+use OddSpark\Marking\AttemptReview;
+use OddSpark\Marking\Debrief;
+use OddSpark\Marking\Hint;
+use OddSpark\Marking\Marker;
+use OddSpark\Run\Memory;
+use OddSpark\Suspects\Tracker;
+
+/** A fault is traced at the bench, and mended. */
+class Tracing implements KindOfWork
+{
+    public function __construct(
+        private readonly Plans $plans,
+        private readonly Attempts $attempts,
+        private readonly Following $following,
+    ) {}
+
+    public function freeze(
+        Appliance $appliance,
+        Plan $plan,
+        string $fault,
+        string $visit,
+        array $asked,
+        int $seed,
+    ): Frozen {
+        $arrivals = $this->plans->arrivals($plan, $visit);
+
+        return new Frozen(
+            $appliance->hash,
+            $appliance->document,
+            $appliance->board,
+            $arrivals,
+            $arrivals[$fault],
+            null,
+        );
+    }
+
+    public function isAtBench(): bool
+    {
+        return true;
+    }
+
+    public function hasSuspects(): bool
+    {
+        return true;
+    }
+
+    public function close(Attempt $attempt): bool
+    {
+        throw new \LogicException('What is done at the bench is closed there.');
+    }
+
+    public function soFar(Attempt $attempt): ?string
+    {
+        return null;
+    }
+
+    public function hint(Attempt $attempt, string $grade, ?Entry $before, callable $tell): string
+    {
+        $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
+        $seen = $this->attempts->observations($attempt, $before);
+        $tracker = $this->following->tracker($assignment);
+        foreach ($tracker->moments($seen) as $moment) {
+            if ($moment->isAfter && $moment->entry >= 0) {
+                $tell($moment->entry / max(1, count($seen->entries)));
+            }
+        }
+
+        return (new Hint($this->plans->ofAssignment($assignment)))->of($grade, $tracker);
+    }
+
+    public function account(Attempt $attempt, Assignment $assignment, ?callable $progress): array
+    {
+        $plan = $this->plans->ofAssignment($assignment);
+        $universe = FaultSet::of($plan->model);
+        $memory = new Memory();
+        $tracker = new Tracker(
+            $plan,
+            $universe,
+            $assignment->visit,
+            $memory,
+            Plans::unpackArrivals($assignment->arrivals),
+        );
+        $account = new AttemptReview(
+            $plan,
+            $universe,
+            $universe->get($assignment->fault),
+            $this->attempts->observations($attempt),
+            $tracker,
+            $memory,
+            $progress,
+        );
+
+        return [Marker::of($account, $memory)->mark(...), fn (): array => (new Debrief($account))->toArray()];
+    }
+
+    public function past(Attempt $attempt, Assignment $assignment): array
+    {
+        return Told::channels(
+            $this->attempts->bench($attempt->assignment, null),
+            $this->attempts->observations($attempt)->perceived,
+        );
+    }
+}
