@@ -30,9 +30,9 @@ class AssignJob
      * @param bool $stops whatever would hurt is stopped, more than the rules stop by themselves
      * @param RuleSet|null $rules house rules; null for those of a first year
      * @param array{opens_at?: Carbon|null, closes_at?: Carbon|null, minutes?: int|null} $window
-     * @param array{predictions?: int|null, wires?: string|null, shown?: string|null} $asked what is to be done: so
-     *     many readings said before they are taken, or those wires run, with what is shown of the drawing; neither: the
-     *     fault is traced
+     * @param array{predictions?: int|null, explanations?: int|null, wires?: string|null, shown?: string|null} $asked
+     *     what is to be done: so many readings said before they are taken, so many loads explained, or those wires run,
+     *     with what is shown of the drawing; none of it: the fault is traced
      */
     public function give(
         User $instructor,

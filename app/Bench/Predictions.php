@@ -5,6 +5,7 @@ namespace App\Bench;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Prediction;
+use App\Work\OnSheet;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Acts\ActError;
 use OddSpark\Appliance\Plan;
@@ -23,7 +24,7 @@ use OddSpark\Run\Memory;
  * What a meter shows is in the job and goes to nobody before he has said what it will; in an examination not before he
  * has handed the sheet in.
  *
- * @phpstan-type Frozen array{fault: string|null, asked: list<array<string, mixed>>, past: array<string, mixed>}
+ * @phpstan-type Frozen array{fault: string|null, asked: list<array<string, mixed>>, past: array<string, mixed>, ...}
  */
 class Predictions
 {
@@ -75,12 +76,12 @@ class Predictions
             throw new ActError('/said', 'No meter shows that much. Say it in the unit that is asked for.');
         }
 
-        return $this->at($attempt, $item, function (Attempt $attempt, Prediction $is, Answer $answer) use (
+        return $this->at($attempt, $item, function (Attempt $attempt, Prediction $is, array $asked) use (
             $figure,
         ): void {
             if ($is->judgement === null) { // said twice is said once, as it was first
                 $attempt->increment('entries_count');
-                $is->judgement = $answer->judge($figure ?? INF)->toArray();
+                $is->judgement = Answer::of($asked)->judge($figure ?? INF)->toArray();
             }
         });
     }
@@ -96,24 +97,32 @@ class Predictions
     public function hint(Attempt $attempt, int $item): array
     {
         $text = '';
-        $prediction = $this->at($attempt, $item, function (Attempt $attempt, Prediction $is, Answer $answer) use (
+        $prediction = $this->at($attempt, $item, function (Attempt $attempt, Prediction $is, array $asked) use (
             &$text,
         ): void {
             if (! $attempt->assignment->kind->hasHints()) {
                 throw new ActError('/', 'There are no hints in an examination.');
             }
             if ($is->judgement !== null) {
-                throw new ActError('/item', 'This reading was said already.');
+                throw new ActError('/item', 'This was answered already.');
             }
             $is->hints = min($is->hints + 1, count(Rules::HINTS));
-            $text = $answer->hints[Rules::HINTS[$is->hints - 1]];
+            $kind = $attempt->assignment->work->kind();
+            $text = $kind instanceof OnSheet ? $kind->hintsAt($asked)[Rules::HINTS[$is->hints - 1]] : '';
         });
 
         return [$prediction, $text];
     }
 
-    /** @param callable(Attempt, Prediction, Answer): void $do */
-    private function at(Attempt $attempt, int $item, callable $do): Prediction
+    /**
+     * Something done at an item of a sheet that is open.
+     *
+     * @param callable(Attempt, Prediction, array<string, mixed>): void $do with the item as the job keeps it
+     *
+     * @throws ActError when there is no such item
+     * @throws StaleAttempt when the sheet is handed in
+     */
+    public function at(Attempt $attempt, int $item, callable $do): Prediction
     {
         return DB::transaction(function () use ($attempt, $item, $do): Prediction {
             $attempt = Attempt::query()->with('assignment')->lockForUpdate()->findOrFail($attempt->id);
@@ -125,11 +134,11 @@ class Predictions
             }
             $asked = self::sheet($attempt)['asked'][$item] ?? null;
             if ($asked === null) {
-                throw new ActError('/item', 'There is no such reading on this sheet.');
+                throw new ActError('/item', 'There is no such item on this sheet.');
             }
             $of = ['attempt_id' => $attempt->id, 'item' => $item];
             $prediction = Prediction::query()->firstOrNew($of, ['hints' => 0]);
-            $do($attempt, $prediction, Answer::of($asked));
+            $do($attempt, $prediction, $asked);
             $prediction->save();
 
             return $prediction;

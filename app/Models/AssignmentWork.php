@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use App\Work\Explaining;
 use App\Work\Foretelling;
 use App\Work\KindOfWork;
 use App\Work\Tracing;
@@ -14,6 +15,8 @@ enum AssignmentWork: string
     case Trace = 'trace';
     /** Readings are said before they are taken, on a sheet. */
     case Predict = 'predict';
+    /** It is explained why loads are off, on a sheet. */
+    case Explain = 'explain';
     /** Wires are run at the bench, where some are missing, or all. */
     case Wire = 'wire';
 
@@ -21,6 +24,7 @@ enum AssignmentWork: string
     private const KINDS = [
         'trace' => Tracing::class,
         'predict' => Foretelling::class,
+        'explain' => Explaining::class,
         'wire' => WiringUp::class,
     ];
 
@@ -32,12 +36,13 @@ enum AssignmentWork: string
     /**
      * What kind is asked for by the fields of a form.
      *
-     * @param array{predictions?: int|null, wires?: string|null, shown?: string|null, ...} $asked
+     * @param array{predictions?: int|null, explanations?: int|null, wires?: string|null, ...} $asked
      */
     public static function asked(array $asked): self
     {
         return match (true) {
             ($asked['predictions'] ?? 0) > 0 => self::Predict,
+            ($asked['explanations'] ?? 0) > 0 => self::Explain,
             ($asked['wires'] ?? '') !== '' => self::Wire,
             default => self::Trace,
         };

@@ -85,7 +85,7 @@ class GiveJob implements Work
                     fn (mixed $v) => is_string($v) ? Carbon::parse($v) : $v,
                     $with['window'] ?? [], // of a task of before there were any
                 ),
-                array_intersect_key($with, ['predictions' => 1, 'wires' => 1, 'shown' => 1]),
+                array_intersect_key($with, ['predictions' => 1, 'explanations' => 1, 'wires' => 1, 'shown' => 1]),
             );
             $job->update(
                 ['pool' => $pool, 'after_id' => $with['after'] ?? null, 'after_mark' => $with['after_mark'] ?? null],

@@ -9,12 +9,13 @@ use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Entry;
+use App\Models\Prediction;
 use OddSpark\Acts\ActError;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\FaultSet;
 
 /** Readings are said before they are taken, on a sheet. */
-class Foretelling implements KindOfWork
+class Foretelling implements OnSheet
 {
     public function __construct(private readonly Plans $plans) {}
 
@@ -62,6 +63,49 @@ class Foretelling implements KindOfWork
     public function hint(Attempt $attempt, string $grade, ?Entry $before, callable $tell): string
     {
         throw new ActError('/', 'There are no hints at a sheet but those that are taken there.');
+    }
+
+    public function hintsAt(array $asked): array
+    {
+        return $asked['hints'];
+    }
+
+    public function page(Attempt $attempt): array
+    {
+        $sheet = Predictions::sheet($attempt);
+        $said = Prediction::query()->where('attempt_id', $attempt->id)->get()->keyBy('item');
+
+        return ['Predict', [
+            'fault' => $sheet['fault'],
+            'rows' => array_map(fn (array $asked, int $item): array => [
+                'at_s' => $asked['at_s'], 'when' => $asked['when'], 'told' => $asked['told'], 'mode' => $asked['mode'],
+                'red' => $asked['red'], 'black' => $asked['black'],
+                'red_name' => $asked['red_name'], 'black_name' => $asked['black_name'],
+                'said' => isset($said[$item]) ? self::told($attempt, $said[$item]) : null,
+                'hints' => array_values(array_slice($asked['hints'], 0, $said[$item]->hints ?? 0)),
+            ], $sheet['asked'], array_keys($sheet['asked'])),
+        ]];
+    }
+
+    /**
+     * What was said; in an examination what became of it is told when the sheet is handed in.
+     *
+     * @return array<string, mixed>|null
+     */
+    public static function told(Attempt $attempt, Prediction $prediction): ?array
+    {
+        $judgement = $prediction->judgement;
+        if ($judgement === null) {
+            return null;
+        }
+        $isTold = $attempt->assignment->kind->hasHints();
+
+        return [
+            'figure' => $judgement['said'],
+            'right' => $isTold ? $judgement['right'] : null,
+            'shown' => $isTold ? $judgement['shown']['text'] : null,
+            'why' => $isTold ? $judgement['why'] : null,
+        ];
     }
 
     public function account(Attempt $attempt, Assignment $assignment, ?callable $progress): array

@@ -30,6 +30,7 @@ final class ArchitectureTest extends TestCase
         'Predicting',
         'WiringUp',
         'Building',
+        'Explaining',
         'Verbs',
     ];
 

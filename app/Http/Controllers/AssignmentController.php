@@ -44,6 +44,7 @@ class AssignmentController extends Controller
                 ],
                 'stops' => $request->boolean('stops'),
                 'predictions' => $request->integer('predictions'),
+                'explanations' => $request->integer('explanations'),
                 'wires' => $request->input('wires'),
                 'shown' => $request->input('shown') ?? 'drawing',
                 'rules' => $request->integer('rules'),

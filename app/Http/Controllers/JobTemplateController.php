@@ -7,6 +7,7 @@ use App\Models\Appliance;
 use App\Models\AssignmentKind;
 use App\Models\JobTemplate;
 use App\Models\RuleSet;
+use App\Work\Explaining;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
@@ -39,6 +40,7 @@ class JobTemplateController extends Controller
             'rules' => ['required', 'integer', Rule::in($sets->pluck('id'))],
             'minutes' => ['nullable', 'integer', 'min:1', 'max:600'],
             'predictions' => ['nullable', 'integer', 'min:0', 'max:'.Predictions::MOST],
+            'explanations' => ['nullable', 'integer', 'min:0', 'max:'.Explaining::MOST],
             'wires' => ['nullable', Rule::in(WiringTask::PORTIONS)],
             'shown' => ['nullable', Rule::in(WiringTask::SHOWN)],
         ], [
@@ -53,7 +55,7 @@ class JobTemplateController extends Controller
                 'title' => 'You keep '.self::MOST.' templates of this model. Take one out first.',
             ]);
         }
-        $usual = ['minutes' => null, 'predictions' => 0, 'wires' => null, 'shown' => 'drawing'];
+        $usual = ['minutes' => null, 'predictions' => 0, 'explanations' => 0, 'wires' => null, 'shown' => 'drawing'];
         $job = ['rules' => $sets->firstOrFail('id', $with['rules'])->name] + $with + $usual;
         $template = JobTemplate::query()->firstOrNew($title, ['name' => (string) Str::uuid()]);
         $template->fill(['job' => array_diff_key($job, ['title' => 0])])->save();

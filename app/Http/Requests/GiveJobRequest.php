@@ -9,6 +9,7 @@ use App\Models\Assignment;
 use App\Models\AssignmentKind;
 use App\Models\Course;
 use App\Models\RuleSet;
+use App\Work\Explaining;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
@@ -62,6 +63,7 @@ class GiveJobRequest extends FormRequest
             'minutes' => ['nullable', 'integer', 'min:1', 'max:600'],
             'complaint' => ['required', 'string', 'max:1000'],
             'predictions' => ['nullable', 'integer', 'min:0', 'max:'.Predictions::MOST],
+            'explanations' => ['nullable', 'integer', 'min:0', 'max:'.Explaining::MOST],
             'wires' => ['nullable', Rule::in(Task::PORTIONS)],
             'shown' => ['nullable', Rule::in(Task::SHOWN)],
         ];

@@ -17,7 +17,8 @@ use OddSpark\Senses\Perception;
 use OddSpark\Wiring\Nets;
 
 /**
- * An appliance that nothing is wrong with, as it stands at a moment after the arrival of a visit.
+ * An appliance as it stands at a moment after the arrival of a visit: one that nothing is wrong with, where no fault is
+ * given.
  *
  * @phpstan-import-type Slot from Primitive
  * @phpstan-import-type Changes from Primitive
@@ -37,9 +38,10 @@ final class HealthyRun
         string $visit,
         int $tick,
         private readonly Memory $memory = new Memory(),
+        ?Fault $fault = null,
     ) {
         $this->nets = new Nets($plan->model);
-        $this->bench = new Bench($plan, Fault::none(), $memory);
+        $this->bench = new Bench($plan, $fault ?? Fault::none(), $memory);
         $state = $this->bench
             ->arrive($visit)
             ->state->with(open: Doors::ALL, held: Doors::ALL, eyes: Perception::EVERYWHERE);

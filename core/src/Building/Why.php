@@ -19,7 +19,7 @@ use OddSpark\Words\Words;
  * a control waits for. Read off a run and the wiring; nothing of it is written down in advance.
  *
  * @phpstan-import-type Element from Nets
- * @phpstan-type Reason array{text: string, part: string|null, because: list<mixed>}
+ * @phpstan-type Reason array{text: string, part: string|null, id: string|null, because: list<mixed>}
  * @phpstan-import-type Supply from Nets
  */
 final class Why
@@ -282,6 +282,7 @@ final class Why
         return [
             'text' => $text,
             'part' => $part !== null && isset($this->run->plan->model->parts()[$part]) ? $part : null,
+            'id' => $id,
             'because' => $because,
         ];
     }

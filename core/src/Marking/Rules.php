@@ -32,6 +32,7 @@ final readonly class Rules
     /** Lines of other work than tracing a fault, by work, with what each weighs where a document does not say. */
     public const OTHER_WORK = [
         'predict' => ['predicted' => 70, 'live' => 30],
+        'explain' => ['explained' => 70, 'root' => 30],
         'wire' => ['works' => 40, 'guards' => 30, 'code' => 20, 'care' => 10],
     ];
 

@@ -19,6 +19,7 @@ final class Shown
     private const OF_A_LINE = [
         'technique' => Competency::Meter, 'safety' => Competency::Safety, 'verify' => Competency::Verification,
         'predicted' => Competency::Meter, 'live' => Competency::Safety,
+        'explained' => Competency::Control, 'root' => Competency::Control,
         'works' => Competency::Control, 'guards' => Competency::Safety, 'care' => Competency::Safety,
     ];
 

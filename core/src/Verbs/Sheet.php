@@ -12,6 +12,8 @@ final class Sheet
     private const VERDICTS = [
         'proved' => 'Proved, among single faults', 'supported' => 'The likeliest, but not proved', 'guess' => 'A guess',
         'contradicted' => 'Contradicted by what was seen', 'none' => 'No fault was named',
+        // of explanations
+        'explained' => 'All chains are whole', 'unexplained' => 'Not all chains are whole',
         // of a wiring
         'wired' => 'It does all that it should', 'miswired' => 'It does not do all that it should',
         'unguarded' => 'A safety does not stop what it guards',

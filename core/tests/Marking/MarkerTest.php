@@ -236,7 +236,7 @@ final class MarkerTest extends TestCase
                     $asked->names === 'place' => $places[$field === 'black' || $field === 'to' ? 1 : 0],
                     $asked->names === 'end' => 'w27.b',
                     $asked->names === 'tap' => 'hose-tee',
-                    in_array($type, ['number', 'integer'], true) => 3,
+                    in_array($type, ['number', 'integer'], true) => max(3, $asked->schema['minimum'] ?? 3),
                     $field === 'fault' => 'valve:coil-open',
                     default => 'x',
                 };

@@ -73,6 +73,7 @@ return [
     'marking.line.basics' => 'Basics first',
     'marking.line.care' => 'Care while wiring',
     'marking.line.code' => 'Colors, gauges, neutral and ground',
+    'marking.line.explained' => 'Chains explained',
     'marking.line.finding' => 'Finding',
     'marking.line.guards' => 'Safeties and switches act',
     'marking.line.habits' => 'Good habits',
@@ -82,6 +83,7 @@ return [
     'marking.line.reasoning' => 'Reasoning',
     'marking.line.repair' => 'Repair',
     'marking.line.report' => 'Closing report',
+    'marking.line.root' => 'Where the chain begins',
     'marking.line.safety' => 'Safety',
     'marking.line.technique' => 'Technique',
     'marking.line.trace' => 'Trace',
@@ -226,6 +228,7 @@ return [
     'marking.verify.not_tried' => 'Not tried: {left}.',
     'marking.verify.the_call_was_not_closed' => 'The call was not closed.',
     'marking.verify.was_made_to_act_and' => '{id} was made to act, and the fuel stopped.',
+    'marking.work.explain' => 'When it is explained why a load is off',
     'marking.work.predict' => 'On a sheet of predictions',
     'marking.work.wire' => 'When an appliance is wired',
 ];

@@ -24,7 +24,13 @@ interface Props {
 /** Wires instead of leads: press one terminal, then the other. */
 export function WireTools({ board, job, wire, onChange }: Props) {
     return (
-        <HStack gap="1" wrap="wrap" role="group" aria-label={t('Wires to run')}>
+        <HStack
+            gap="1"
+            wrap={{ base: 'nowrap', lg: 'wrap' }}
+            flexShrink={0}
+            role="group"
+            aria-label={t('Wires to run')}
+        >
             <ToolButton on={wire.on} onClick={() => onChange({ ...wire, on: !wire.on, from: null })}>
                 {t('Wire in hand')}
             </ToolButton>

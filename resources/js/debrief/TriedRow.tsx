@@ -8,7 +8,7 @@ export function TriedRow({ row }: { row: Row }) {
         <Box>
             <Text fontWeight={700}>{row.text}</Text>
             <Text fontSize="text" fontWeight={700} color={row.share === 1 ? 'good' : 'danger'} mt="2">
-                {row.share === 1 ? t('As it should be, all the time.') : t('Not as it should be.')}
+                {row.share === 1 ? t('As it should be.') : t('Not as it should be.')}
             </Text>
             {[...row.dangers, ...row.flaws].map((why) => (
                 <Text key={why} fontSize="text" mt="1">

@@ -16,6 +16,9 @@ export const VERDICTS: Record<string, string> = {
     guess: 'A guess',
     contradicted: 'Contradicted by what was seen',
     none: 'No fault was named',
+    // of explanations
+    explained: 'All chains are whole',
+    unexplained: 'Not all chains are whole',
     // of a wiring
     wired: 'It does all that it should',
     miswired: 'It does not do all that it should',

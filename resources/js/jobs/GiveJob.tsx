@@ -29,6 +29,8 @@ export interface Job {
     minutes: number | null
     /** readings to be said before they are taken; 0: the fault is traced */
     predictions: number
+    /** loads of which it is explained why they are off; 0: none */
+    explanations: number
     /** wires that are to be run; null: there are none */
     wires: 'all' | 'control' | 'some' | null
     /** what there is to wire by */

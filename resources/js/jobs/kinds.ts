@@ -2,7 +2,7 @@ import { t } from '@/words'
 
 /** What a job is given for, and what is done in it where that is not to trace a fault, in a word or two. */
 export function jobName(job: { kind: string; work: string }): string {
-    const works: Record<string, string> = { predict: t('predictions'), wire: t('wiring') }
+    const works: Record<string, string> = { predict: t('predictions'), explain: t('explanations'), wire: t('wiring') }
     const work = works[job.work]
     return work ? `${kindName(job.kind)}, ${work}` : kindName(job.kind)
 }

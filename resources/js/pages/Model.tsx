@@ -21,6 +21,8 @@ import { t } from '@/words'
 
 const HEALTHY = 'healthy'
 
+const NO_OTHER_WORK = { predictions: 0, explanations: 0, wires: null }
+
 /** A model running healthy; a fault chosen, what it does beside it, and the job given. */
 export default function Model({
     model,
@@ -50,6 +52,7 @@ export default function Model({
         complaint: '',
         low_battery: false,
         predictions: 0,
+        explanations: 0,
         wires: null as Job['wires'],
         shown: 'drawing' as Job['shown'],
         worn_leads: false,
@@ -84,7 +87,14 @@ export default function Model({
     }, [told])
     const start = ({ title, job }: Template) => {
         setKept(job)
-        form.setData((now) => ({ ...now, ...job, title, band: null, rules: job.rules ?? now.rules }))
+        form.setData((now) => ({
+            ...now,
+            ...NO_OTHER_WORK, // one kept before there was other work says nothing of it
+            ...job,
+            title,
+            band: null,
+            rules: job.rules ?? now.rules,
+        }))
     }
 
     const analysis = useAnalysis(model.id, visit)

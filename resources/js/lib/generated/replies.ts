@@ -419,7 +419,7 @@ export interface Briefing {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
-    work: 'trace' | 'predict' | 'wire'
+    work: 'trace' | 'predict' | 'explain' | 'wire'
 }
 /**
  * What a trainee is told of the house rules of a job.
@@ -1360,7 +1360,7 @@ export interface GivenJob {
     closes_at: string | null
     minutes: number | null
     faults: number
-    work: 'trace' | 'predict' | 'wire'
+    work: 'trace' | 'predict' | 'explain' | 'wire'
 }
 export interface GradebookPage {
     course: {
@@ -1439,7 +1439,7 @@ export interface JobInFull {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
-    work: 'trace' | 'predict' | 'wire'
+    work: 'trace' | 'predict' | 'explain' | 'wire'
 }
 export interface JobPage {
     job: JobInFull
@@ -1690,6 +1690,9 @@ export interface ModelPage {
             rules: number | null
             minutes: number | null
             predictions?: number
+            explanations?: number
+            wires?: 'all' | 'control' | 'some' | null
+            shown?: 'drawing' | 'picture' | 'sequence'
         }
     }[]
 }
@@ -1763,7 +1766,7 @@ export interface OwnJob {
      */
     can_begin: boolean
     why_not: string | null
-    work: 'trace' | 'predict' | 'wire'
+    work: 'trace' | 'predict' | 'explain' | 'wire'
 }
 export interface OpenLinkPage {
     token: string
@@ -1850,6 +1853,10 @@ export interface ReadingsRun {
 }
 export interface Reason {
     because: Reason[]
+    /**
+     * what of the part, as a plan has it
+     */
+    id: string | null
     part: string | null
     text: string
 }
@@ -2222,4 +2229,46 @@ export interface PredictionHint {
      */
     taken: number
     text: string
+}
+export interface ExplainPage {
+    attempt: number
+    job: Briefing
+    left_s: number | null
+    stopped: boolean
+    /**
+     * what is wrong with it; null: nothing
+     */
+    fault: string | null
+    board: BoardData
+    doors: DoorShown[]
+    pickable: Pickable[]
+    past: Channels
+    rows: AskedLoad[]
+}
+/**
+ * Something that a part is made of.
+ */
+export interface Pickable {
+    id: string
+    part: string
+    title: string
+}
+/**
+ * A load that is off, and why is asked.
+ */
+export interface AskedLoad {
+    at_s: number
+    load: string
+    title: string
+    said: Explanation | null
+    hints: string[]
+}
+export interface Explanation {
+    picked: string[]
+    right: boolean | null
+    why: string | null
+}
+export interface Explained {
+    item: number
+    said: Explanation
 }

@@ -131,6 +131,10 @@ export interface JobRequest {
      * what there is to wire by
      */
     shown?: 'drawing' | 'picture' | 'sequence' | null
+    /**
+     * loads of which it is explained why they are off
+     */
+    explanations?: number | null
 }
 export interface JobWindowRequest {
     /**
@@ -337,6 +341,10 @@ export interface JobTemplateRequest {
      * what there is to wire by
      */
     shown?: 'drawing' | 'picture' | 'sequence' | null
+    /**
+     * loads of which it is explained why they are off
+     */
+    explanations?: number | null
 }
 export interface PredictionRequest {
     item: number
@@ -347,4 +355,13 @@ export interface PredictionRequest {
 }
 export interface PredictionHintRequest {
     item: number
+}
+export interface ExplanationRequest {
+    item: number
+    /**
+     * from the load on
+     *
+     * @maxItems 20
+     */
+    picked: string[]
 }

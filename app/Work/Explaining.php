@@ -1,0 +1,188 @@
+<?php
+
+namespace App\Work;
+
+use App\Bench\Plans;
+use App\Bench\Predictions;
+use App\Bench\Told;
+use App\Models\Appliance;
+use App\Models\Assignment;
+use App\Models\Attempt;
+use App\Models\Entry;
+use App\Models\Prediction;
+use OddSpark\Acts\ActError;
+use OddSpark\Appliance\Plan;
+use OddSpark\Bench\Preview;
+use OddSpark\Explaining\Asking;
+use OddSpark\Explaining\Judgement;
+use OddSpark\Explaining\Question;
+use OddSpark\Explaining\Sheet;
+use OddSpark\Faults\Fault;
+use OddSpark\Faults\FaultSet;
+use OddSpark\Marking\Rules;
+
+/** It is explained why loads are off: the chain of conditions is picked, from the load to where it begins. */
+class Explaining implements OnSheet
+{
+    public const MOST = 8;
+
+    private const LONGEST = 20;
+
+    public function __construct(private readonly Plans $plans, private readonly Predictions $sheets) {}
+
+    public function freeze(
+        Appliance $appliance,
+        Plan $plan,
+        string $fault,
+        string $visit,
+        array $asked,
+        int $seed,
+    ): Frozen {
+        $arrivals = $this->plans->arrivals($plan, $visit);
+        $is = FaultSet::of($plan->model)->get($fault);
+        $asking = new Asking($plan, $is, $visit);
+        $questions = $asking->questions($asked['explanations'], $seed);
+        if ($questions === []) {
+            throw new ActError('/explanations', 'Nothing is off in it that could be explained. Pick a fault.');
+        }
+        $last = $questions[count($questions) - 1]->tick;
+        $sheet = [
+            'fault' => $is->id === Fault::HEALTHY ? null : $is->title,
+            'asked' => array_map(fn (Question $q): array => $q->toArray(), $questions),
+            'pickable' => $asking->pickable(),
+            'past' => self::perceived($plan, $is, $visit, $last),
+        ];
+
+        return new Frozen(
+            $appliance->hash,
+            $appliance->document,
+            $appliance->board,
+            $arrivals,
+            $arrivals[$fault],
+            $sheet,
+        );
+    }
+
+    public function isAtBench(): bool
+    {
+        return false;
+    }
+
+    public function hasSuspects(): bool
+    {
+        return false;
+    }
+
+    public function close(Attempt $attempt): bool
+    {
+        return Predictions::close($attempt);
+    }
+
+    public function soFar(Attempt $attempt): ?string
+    {
+        return $attempt->entries_count > 0 ? "Explanations given: $attempt->entries_count." : null;
+    }
+
+    public function hint(Attempt $attempt, string $grade, ?Entry $before, callable $tell): string
+    {
+        throw new ActError('/', 'There are no hints at a sheet but those that are taken there.');
+    }
+
+    public function hintsAt(array $asked): array
+    {
+        return Question::of($asked)->hints();
+    }
+
+    /**
+     * Gives a chain; what was given stands.
+     *
+     * @param list<string> $picked
+     *
+     * @throws ActError when it cannot be picked, or there is no such question
+     */
+    public function say(Attempt $attempt, int $item, array $picked): Prediction
+    {
+        $known = array_column(Predictions::sheet($attempt)['pickable'] ?? [], 'id');
+        if (array_diff($picked, $known) !== [] || count($picked) > self::LONGEST) {
+            throw new ActError('/picked', 'A chain is picked of what this appliance is made of, '.self::LONGEST.' at most.');
+        }
+
+        return $this->sheets->at($attempt, $item, function (Attempt $attempt, Prediction $is, array $asked) use (
+            $picked,
+        ): void {
+            if ($is->judgement === null) {
+                $attempt->increment('entries_count');
+                $is->judgement = Question::of($asked)->judge($picked)->toArray();
+            }
+        });
+    }
+
+    public function page(Attempt $attempt): array
+    {
+        $sheet = Predictions::sheet($attempt);
+        $said = Prediction::query()->where('attempt_id', $attempt->id)->get()->keyBy('item');
+
+        return ['Explain', [
+            'fault' => $sheet['fault'],
+            'pickable' => $sheet['pickable'] ?? [],
+            'past' => ['perceived' => (object) $sheet['past']['perceived']] + $sheet['past'],
+            'rows' => array_map(fn (array $asked, int $item): array => [
+                'at_s' => $asked['tick'] / 1000, 'load' => $asked['load'], 'title' => $asked['title'],
+                'said' => isset($said[$item]) ? self::told($attempt, $said[$item]) : null,
+                'hints' => array_values(array_slice($this->hintsAt($asked), 0, $said[$item]->hints ?? 0)),
+            ], $sheet['asked'], array_keys($sheet['asked'])),
+        ]];
+    }
+
+    /**
+     * What was given; in an examination what became of it is told when the sheet is handed in.
+     *
+     * @return array<string, mixed>|null
+     */
+    public static function told(Attempt $attempt, Prediction $prediction): ?array
+    {
+        $judgement = $prediction->judgement;
+        $isTold = $attempt->assignment->kind->hasHints();
+
+        return $judgement === null ? null : [
+            'picked' => $judgement['picked'],
+            'right' => $isTold ? $judgement['right'] : null,
+            'why' => $isTold ? $judgement['why'] : null,
+        ];
+    }
+
+    public function account(Attempt $attempt, Assignment $assignment, ?callable $progress): array
+    {
+        $said = Prediction::query()->where('attempt_id', $attempt->id)->get()->keyBy('item');
+        $questions = array_map(Question::of(...), $assignment->sheet['asked'] ?? []);
+        $judged = array_map(
+            fn (Question $q, int $i): Judgement => $q->judge($said[$i]->judgement['picked'] ?? []),
+            $questions,
+            array_keys($questions),
+        );
+        $hints = [];
+        foreach ($said as $prediction) {
+            foreach (array_slice(Rules::HINTS, 0, $prediction->hints) as $grade) {
+                $hints[$grade] = ($hints[$grade] ?? 0) + 1;
+            }
+        }
+        $sheet = new Sheet($judged === [] ? throw new \LogicException('A sheet without questions.') : $judged, $hints);
+
+        return [$sheet->mark(...), fn (): array => ExplanationDebrief::of($sheet, $questions, $assignment)];
+    }
+
+    public function past(Attempt $attempt, Assignment $assignment): array
+    {
+        $past = $assignment->sheet['past'] ?? ['perceived' => [], 'meter' => []];
+
+        return ['perceived' => (object) $past['perceived']] + $past;
+    }
+
+    /** @return array<string, mixed> what there is to see and hear up to the last question */
+    private static function perceived(Plan $plan, Fault $fault, string $visit, int $until): array
+    {
+        $preview = Preview::of($plan, $fault, $visit, $until);
+
+        return json_decode((string) json_encode(Told::channels($preview->bench, $preview->perceived)), true);
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+namespace App\Work;
+
+use App\Models\Attempt;
+
+/** Work that is done on a page of its own, item by item, and handed in. */
+interface OnSheet extends KindOfWork
+{
+    /**
+     * The page, and what it shows of its own.
+     *
+     * @return array{string, array<string, mixed>}
+     */
+    public function page(Attempt $attempt): array;
+
+    /**
+     * What hints say at an item.
+     *
+     * @param array<string, mixed> $asked the item, as the job keeps it
+     * @return array<string, string> by grade
+     */
+    public function hintsAt(array $asked): array;
+}
