@@ -134,6 +134,7 @@ await as('wendell', async (page, shot) => {
     await wiring.getByRole('button', { name: /Begin|Continue/ }).click()
     await page.getByRole('button', { name: 'Door off' }).click()
     await page.getByRole('tab', { name: 'Wiring' }).click()
+    await page.getByRole('button', { name: /^The whole appliance/ }).click()
     for (const [colour, from, to] of [
         ['red', 'transformer.X1', 'module.24V'],
         ['blue', 'transformer.X2', 'module.COM'],
@@ -145,7 +146,6 @@ await as('wendell', async (page, shot) => {
         await pick(to)
         await page.getByText(/^Wires you ran/).waitFor()
     }
-    await page.getByRole('button', { name: /^The whole appliance/ }).click()
     await shot('wiring')
     await page.goto(`${base}/reference`)
     await page.getByRole('heading', { name: 'Reference' }).first().waitFor()

@@ -10,6 +10,7 @@ use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Entry;
 use App\Models\Prediction;
+use App\Tasks\WorkError;
 use OddSpark\Acts\ActError;
 use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Preview;
@@ -43,7 +44,7 @@ class Explaining implements OnSheet
         $asking = new Asking($plan, $is, $visit);
         $questions = $asking->questions($asked['explanations'], $seed);
         if ($questions === []) {
-            throw new ActError('/explanations', 'Nothing is off in it that could be explained. Pick a fault.');
+            throw new WorkError('Nothing is off in this appliance that could be explained. Pick a fault.');
         }
         $last = $questions[count($questions) - 1]->tick;
         $sheet = [

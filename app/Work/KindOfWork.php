@@ -6,6 +6,7 @@ use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Entry;
+use App\Tasks\WorkError;
 use OddSpark\Acts\ActError;
 use OddSpark\Appliance\Plan;
 use OddSpark\Marking\Mark;
@@ -17,7 +18,9 @@ interface KindOfWork
     /**
      * What of an appliance a job keeps.
      *
+     *
      * @param array<string, mixed> $asked as {@see \App\Models\AssignmentWork::asked} has it
+     * @throws WorkError when there is no such job to be had of it
      */
     public function freeze(
         Appliance $appliance,

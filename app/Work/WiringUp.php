@@ -7,6 +7,7 @@ use App\Models\Assignment;
 use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\Entry;
+use App\Tasks\WorkError;
 use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
@@ -35,6 +36,9 @@ class WiringUp implements KindOfWork
     /** Gauges in the van. */
     private const AWG = [18, 16, 14, 12, 10];
 
+    /** Fewer wires of a control circuit are no job. */
+    private const LEAST = 4;
+
     private const MM2 = [0.5, 0.75, 1, 1.5, 2.5];
 
     public function freeze(
@@ -46,6 +50,9 @@ class WiringUp implements KindOfWork
         int $seed,
     ): Frozen {
         $task = Task::of($plan->model, $asked['wires'], $seed);
+        if ($asked['wires'] === 'control' && count($task->missing) < self::LEAST) {
+            throw new WorkError('Nearly all of this appliance is wired for the line. Take all wires, or a third.');
+        }
         $bare = $task->bare();
         $board = json_decode($appliance->board, true);
         $drawn = Board::of($bare, $board);

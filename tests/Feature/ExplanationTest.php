@@ -9,6 +9,7 @@ use App\Models\AssignmentKind;
 use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\Prediction;
+use App\Models\Task;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
@@ -132,5 +133,6 @@ class ExplanationTest extends TestCase
             'kind' => 'practice', 'complaint' => 'It heats.', 'explanations' => 3,
         ]);
         $this->assertSame(0, Assignment::query()->count());
+        $this->assertStringContainsString('Pick a fault', (string) Task::query()->where('kind', 'give')->value('error'));
     }
 }

@@ -174,6 +174,18 @@ class WiringTest extends TestCase
         $this->assertSame(0, Assignment::query()->count());
     }
 
+    public function test_where_all_is_line_voltage_the_control_circuit_is_no_job(): void
+    {
+        $boiler = Appliance::ship('boiler-simple-230');
+        $this->actingAs($this->instructor)->post('/jobs', [
+            'appliance' => $boiler->id, 'course' => $this->course->id, 'trainees' => [$this->trainee->id],
+            'title' => 'Wire it', 'fault' => 'healthy', 'visit' => $boiler->model()->visits()[0],
+            'kind' => 'practice', 'complaint' => 'Wire it.', 'wires' => 'control',
+        ]);
+        $this->assertSame(0, Assignment::query()->count());
+        $this->assertStringContainsString('Take all wires', (string) Task::query()->where('kind', 'give')->value('error'));
+    }
+
     public function test_the_wall_looks_at_its_bench_and_asks_for_no_suspects(): void
     {
         $job = $this->job();
