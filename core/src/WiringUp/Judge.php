@@ -114,26 +114,30 @@ final class Judge
     {
         $here = $state === null ? null : $trying->with($run, $state);
         $stood = $state === null ? [] : $run->at($state);
-        $otherwise = [];
-        $counts = $isUnsafe = false;
+        $unsafe = $after = $already = [];
+        $counts = false;
         foreach ($before as $id => $how) {
             $moves = array_filter($track->of($id), fn (array $s): bool => ! Loads::areAlike($s[2], $how)) !== [];
             $counts = $counts || $moves;
             $wasRight = isset($stood[$id]) && Loads::areAlike($stood[$id], $how);
             if ($moves && ! $wasRight) { // nothing is shown by what was so before
-                $otherwise[] = $this->otherwise($id, 0, $how, $stood[$id] ?? $how);
+                $already[] = $this->otherwise($id, 0, $how, $stood[$id] ?? $how);
             } elseif ($wasRight && $here !== null) {
                 $parts = $track->parts($here, $id);
                 if ($parts !== null) {
-                    $otherwise[] = $this->otherwise($id, ...$parts);
                     $stops = $trying->stop === MustStop::All ||
                         $trying->stop === MustStop::Fuel && $this->sound->loads->isOfFuel($id);
-                    $isUnsafe = $isUnsafe || $stops && $moves && Loads::isOn($parts[2]);
+                    if ($stops && $moves && Loads::isOn($parts[2])) {
+                        $unsafe[] = $this->otherwise($id, ...$parts);
+                    } else {
+                        $after[] = $this->otherwise($id, ...$parts);
+                    }
                 }
             }
         }
 
-        return new Tried($trying, $trying->title, $counts, $otherwise, $isUnsafe);
+        // what is unsafe is told first
+        return new Tried($trying, $trying->title, $counts, [...$unsafe, ...$after, ...$already], $unsafe !== []);
     }
 
     /** @return array{load: string, title: string, fire: bool, at: int, sound: float|string, here: float|string} */

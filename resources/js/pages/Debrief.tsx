@@ -52,7 +52,7 @@ export default function Debrief({
         [given, look.units],
     )
     const { entries } = debrief
-    const telling = entries.findIndex((r) => r.before > 1 && r.best.length > 0)
+    const telling = entries.findIndex((r) => (traced ? r.before > 1 && r.best.length > 0 : r.share !== 1))
     const [open, setOpen] = useState(Math.max(0, telling))
     const [shown, setShown] = useState<Best | null>(null)
     const [bare, setBare] = useState(true)

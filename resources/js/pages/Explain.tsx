@@ -4,7 +4,9 @@ import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import { TimeLeft } from '@/bench/TimeLeft'
 import { Board } from '@/board/Board'
+import { Ladder } from '@/board/Ladder'
 import { PerceivedAt } from '@/board/perceived'
+import { ownerOf } from '@/board/walk'
 import { ChainRow } from '@/explain/ChainRow'
 import { kindName } from '@/jobs/kinds'
 import type { Explained, ExplainPage, PredictionHint, SheetClosed } from '@/lib/generated/replies'
@@ -38,6 +40,7 @@ export default function Explain({
     )
     const [refused, setRefused] = useState<string | null>(null)
     const [sure, setSure] = useState(false)
+    const [drawing, setDrawing] = useState(false)
     const row = rows[open]
     const left = rows.filter((r) => r.said === null).length
     const labelOf = (id: string) => board.parts.find((p) => p.id === id)?.label ?? id
@@ -103,6 +106,11 @@ export default function Explain({
                                     .map((p): [string, string] => [p.id, p.label]),
                             ]}
                         />
+                        {board.ladder && (
+                            <ToolButton flexShrink={0} on={drawing} onClick={() => setDrawing(!drawing)}>
+                                {t('Ladder')}
+                            </ToolButton>
+                        )}
                         {row?.said === null &&
                             pickable
                                 .filter((p) => p.part === part)
@@ -114,15 +122,28 @@ export default function Explain({
                     </HStack>
                     <Box flex="1" minH="0">
                         <PerceivedAt channels={past} time={row?.at_s ?? 0} runs={false}>
-                            <Board
-                                board={board}
-                                doors={doors}
-                                open={doors.map((d) => d.id)}
-                                part={part}
-                                markedAll={row ? [row.load.slice(0, row.load.lastIndexOf('.'))] : []}
-                                onPart={setPart}
-                                readable
-                            />
+                            {drawing && board.ladder ? (
+                                <Ladder
+                                    ladder={board.ladder}
+                                    board={board}
+                                    red={null}
+                                    black={null}
+                                    cursor={null}
+                                    part={part}
+                                    onPlace={(place) => setPart(ownerOf(place))}
+                                    onPart={setPart}
+                                />
+                            ) : (
+                                <Board
+                                    board={board}
+                                    doors={doors}
+                                    open={doors.map((d) => d.id)}
+                                    part={part}
+                                    markedAll={row ? [row.load.slice(0, row.load.lastIndexOf('.'))] : []}
+                                    onPart={setPart}
+                                    readable
+                                />
+                            )}
                         </PerceivedAt>
                     </Box>
                     <Text fontSize="fine" color="faint">
