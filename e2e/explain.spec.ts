@@ -19,9 +19,9 @@ test('it is explained why a load is off: a chain picked on the board, judged, ha
     await expect(page.getByRole('group', { name: 'Questions' }).getByRole('status')).toBeVisible()
 
     // the drawing shows the same part that is pressed
-    await page.getByRole('button', { name: 'Ladder' }).click()
-    await expect(page.getByRole('button', { name: 'Ladder' })).toHaveAttribute('aria-pressed', 'true')
-    await page.getByRole('button', { name: 'Ladder' }).click()
+    await page.getByRole('button', { name: 'Ladder', exact: true }).click()
+    await expect(page.getByRole('button', { name: 'Ladder', exact: true })).toHaveAttribute('aria-pressed', 'true')
+    await page.getByRole('button', { name: 'Ladder', exact: true }).click()
 
     // one pick taken back, another by the list of parts as by the board
     const items = page.getByRole('group', { name: 'What of the part is in the chain' })
