@@ -188,6 +188,12 @@ class PredictionTest extends TestCase
         $this->assertSame(0, Task::query()->where('kind', 'curve')->count());
         $this->postJson("/attempts/$attempt->id/hint", ['grade' => 'where'])->assertUnprocessable();
         $this->get("/attempts/$attempt->id/look")->assertNotFound();
+        $this->postJson("/attempts/$attempt->id/said", ['text' => 'Mind the moment.'])->assertOk();
+        $this->actingAs($this->trainee)->postJson("/attempts/$attempt->id/hand", ['up' => true])->assertOk();
+        $this->get("/attempts/$attempt->id/sheet")->assertOk()->assertInertia(fn (AssertableInertia $page) => $page
+            ->where('hand_up', true)->where('stopped', false));
+        $this->getJson("/attempts/$attempt->id/said")->assertOk()->assertJsonPath('events.0.text', 'Mind the moment.');
+        $this->actingAs($this->instructor);
         $this->postJson("/attempts/$attempt->id/end")->assertOk();
         $this->assertNotNull($attempt->refresh()->mark);
     }

@@ -49,6 +49,7 @@ class SheetController extends Controller
             'job' => $attempt->assignment->briefing(),
             'left_s' => JobClock::left($attempt),
             'stopped' => $attempt->stopped_at !== null,
+            'hand_up' => $attempt->hand_at !== null,
             'board' => Board::of($attempt->assignment),
             'doors' => $plan->model->document['doors'] ?? [],
         ] + $props);

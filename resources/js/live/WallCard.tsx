@@ -66,15 +66,13 @@ export function WallCard({ row, now, mayAct }: { row: Row; now: number; mayAct: 
             </Text>
             {mayAct && !row.done && (
                 <HStack gap="1" wrap="wrap">
+                    <ToolButton size="sm" aria-expanded={talks} onClick={() => setTalks(!talks)}>
+                        {t('Talk')}
+                    </ToolButton>
                     {row.at_bench && (
-                        <>
-                            <ToolButton size="sm" aria-expanded={talks} onClick={() => setTalks(!talks)}>
-                                {t('Talk')}
-                            </ToolButton>
-                            <ToolButton size="sm" asChild>
-                                <Link href={`/attempts/${row.attempt}/look`}>{t('Look')}</Link>
-                            </ToolButton>
-                        </>
+                        <ToolButton size="sm" asChild>
+                            <Link href={`/attempts/${row.attempt}/look`}>{t('Look')}</Link>
+                        </ToolButton>
                     )}
                     <End row={row} />
                 </HStack>
@@ -137,12 +135,20 @@ function Talk({ row, onDone }: { row: Row; onDone: () => void }) {
                 <ToolButton size="sm" type="submit" disabled={text.trim() === '' || say.isPending}>
                     {t('Say it')}
                 </ToolButton>
-                <ToolButton size="sm" onClick={() => hint.mutate({ grade: 'where' })} disabled={hint.isPending}>
-                    {t('Hint: where')}
-                </ToolButton>
-                <ToolButton size="sm" onClick={() => hint.mutate({ grade: 'reading' })} disabled={hint.isPending}>
-                    {t('Hint: which reading')}
-                </ToolButton>
+                {row.at_bench && (
+                    <>
+                        <ToolButton size="sm" onClick={() => hint.mutate({ grade: 'where' })} disabled={hint.isPending}>
+                            {t('Hint: where')}
+                        </ToolButton>
+                        <ToolButton
+                            size="sm"
+                            onClick={() => hint.mutate({ grade: 'reading' })}
+                            disabled={hint.isPending}
+                        >
+                            {t('Hint: which reading')}
+                        </ToolButton>
+                    </>
+                )}
                 {row.hand_s !== null && (
                     <ToolButton size="sm" onClick={() => hand.mutate({ up: false })}>
                         {t('Lower the hand')}

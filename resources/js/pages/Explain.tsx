@@ -2,7 +2,6 @@ import { Box, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react'
 import { router } from '@inertiajs/react'
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
-import { TimeLeft } from '@/bench/TimeLeft'
 import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
 import { PerceivedAt } from '@/board/perceived'
@@ -11,6 +10,7 @@ import { ChainRow } from '@/explain/ChainRow'
 import { kindName } from '@/jobs/kinds'
 import type { Explained, ExplainPage, PredictionHint, SheetClosed } from '@/lib/generated/replies'
 import { Refusal, send } from '@/lib/send'
+import { SheetLine } from '@/live/SheetLine'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
 import { MainButton, ToolButton } from '@/theme/buttons'
@@ -21,7 +21,8 @@ export default function Explain({
     attempt,
     job,
     left_s,
-    stopped,
+    stopped: isStopped,
+    hand_up,
     fault,
     board,
     doors,
@@ -40,6 +41,8 @@ export default function Explain({
     )
     const [refused, setRefused] = useState<string | null>(null)
     const [sure, setSure] = useState(false)
+    const [standing, setStanding] = useState({ stopped: isStopped, leftS: left_s })
+    const { stopped } = standing
     const [drawing, setDrawing] = useState(false)
     const row = rows[open]
     const left = rows.filter((r) => r.said === null).length
@@ -162,7 +165,13 @@ export default function Explain({
                                 {kindName(job.kind)}
                             </Text>
                         </Box>
-                        {left_s !== null && <TimeLeft seconds={left_s} />}
+                        <SheetLine
+                            attempt={attempt}
+                            job={job}
+                            handUp={hand_up}
+                            standing={standing}
+                            onStanding={setStanding}
+                        />
                     </HStack>
                     <Text fontSize="text">
                         {fault === null ? t('No fault: everything works.') : t('The fault: {{fault}}.', { fault })}{' '}

@@ -2,19 +2,29 @@ import { Box, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react'
 import { router } from '@inertiajs/react'
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
-import { TimeLeft } from '@/bench/TimeLeft'
 import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
 import { kindName } from '@/jobs/kinds'
 import type { Predicted, PredictionHint, PredictPage, SheetClosed } from '@/lib/generated/replies'
 import { Refusal, send } from '@/lib/send'
+import { SheetLine } from '@/live/SheetLine'
 import { AskedRow } from '@/predict/AskedRow'
 import { Frame } from '@/shell/Frame'
 import { MainButton, ToolButton } from '@/theme/buttons'
 import { t } from '@/words'
 
 /** A sheet of readings, each said before it is taken: the board with the leads where they would go, and the sheet. */
-export default function Predict({ attempt, job, left_s, stopped, fault, board, doors, rows: given }: PredictPage) {
+export default function Predict({
+    attempt,
+    job,
+    left_s,
+    stopped: isStopped,
+    hand_up,
+    fault,
+    board,
+    doors,
+    rows: given,
+}: PredictPage) {
     const [rows, setRows] = useState(given)
     const [open, setOpen] = useState(
         Math.max(
@@ -25,6 +35,8 @@ export default function Predict({ attempt, job, left_s, stopped, fault, board, d
     const [drawing, setDrawing] = useState(false)
     const [refused, setRefused] = useState<string | null>(null)
     const [sure, setSure] = useState(false)
+    const [standing, setStanding] = useState({ stopped: isStopped, leftS: left_s })
+    const { stopped } = standing
     const row = rows[open]
     const left = rows.filter((r) => r.said === null).length
     const fail = (error: unknown) => {
@@ -115,7 +127,13 @@ export default function Predict({ attempt, job, left_s, stopped, fault, board, d
                                 {kindName(job.kind)}
                             </Text>
                         </Box>
-                        {left_s !== null && <TimeLeft seconds={left_s} />}
+                        <SheetLine
+                            attempt={attempt}
+                            job={job}
+                            handUp={hand_up}
+                            standing={standing}
+                            onStanding={setStanding}
+                        />
                     </HStack>
                     <Text fontSize="text">
                         {fault === null ? t('No fault: everything works.') : t('The fault: {{fault}}.', { fault })}{' '}

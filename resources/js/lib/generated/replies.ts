@@ -2221,6 +2221,7 @@ export interface PredictPage {
     board: BoardData
     doors: DoorShown[]
     rows: AskedRow[]
+    hand_up: boolean
 }
 export interface PredictionHint {
     item: number
@@ -2244,6 +2245,7 @@ export interface ExplainPage {
     pickable: Pickable[]
     past: Channels
     rows: AskedLoad[]
+    hand_up: boolean
 }
 /**
  * Something that a part is made of.
