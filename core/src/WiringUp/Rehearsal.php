@@ -58,7 +58,11 @@ final class Rehearsal
         foreach (array_keys($trial->moments()) as $tick) {
             while ($acts !== [] && $acts[0]->tick <= $tick) {
                 $act = array_shift($acts);
-                [$state] = $bench->do($bench->watch($state, $act->tick, $see), $act);
+                $state = $bench->watch($state, $act->tick, $see);
+                if ($this->visit->chatters) {
+                    break 2;
+                }
+                [$state] = $bench->do($state, $act);
                 $state = $state->with(eyes: Perception::EVERYWHERE);
                 $see($state);
             }
