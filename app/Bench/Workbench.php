@@ -5,6 +5,7 @@ namespace App\Bench;
 use App\Live\Push;
 use App\Models\Attempt;
 use App\Models\Entry;
+use App\Work\OnSheet;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Acts\Act;
 use OddSpark\Acts\ActError;
@@ -135,10 +136,8 @@ class Workbench
             throw new ActError('/act', 'The house rules of this job do not allow that.');
         }
         if ($attempt->entries_count >= self::MOST_ENTRIES && $act->name !== 'hand_back') {
-            throw new ActError(
-                '/act',
-                'This attempt has '.self::MOST_ENTRIES.' entries, the most allowed. Close the call.',
-            );
+            $most = 'This attempt has '.self::MOST_ENTRIES.' entries, the most allowed. Close the call.';
+            throw new ActError('/act', $most);
         }
     }
 
@@ -208,7 +207,7 @@ class Workbench
             if (! $attempt->isOfToday()) {
                 throw new StaleAttempt(Attempts::GIVEN_ANEW);
             }
-            if (! $attempt->assignment->work->kind()->isAtBench()) {
+            if (! $attempt->assignment->work->isAtBench()) {
                 throw new ActError('/act', 'This job is done on its sheet, and not at the bench.');
             }
             $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
@@ -267,8 +266,9 @@ class Workbench
         if (! $attempt->isOpen() || ! $attempt->isOfToday()) {
             return false;
         }
-        if (! $attempt->assignment->work->kind()->isAtBench()) {
-            return $attempt->assignment->work->kind()->close($attempt);
+        $kind = $attempt->assignment->work->kind();
+        if ($kind instanceof OnSheet) {
+            return $kind->close($attempt);
         }
         $isOver = JobClock::isOver($attempt);
         try {

@@ -8,6 +8,7 @@ use App\Models\AttemptEvent;
 use App\Models\AttemptEventKind;
 use App\Models\Course;
 use App\Models\Entry;
+use App\Work\OnSheet;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -64,10 +65,10 @@ class Wall
             ->map(fn (Attempt $a) => [
                 'attempt' => $a->id, 'user' => $a->user_id, 'name' => $a->user->name, 'job' => $a->assignment->title,
                 'exam' => ! $a->assignment->kind->hasHints(),
-                'at_bench' => $a->assignment->work->kind()->isAtBench(),
+                'at_bench' => $a->assignment->work->isAtBench(),
                 'suspects' => $a->assignment->work->kind()->hasSuspects(),
                 'entries' => $a->entries_count,
-                'last' => $last[$a->id]->sentence ?? $a->assignment->work->kind()->soFar($a),
+                'last' => $last[$a->id]->sentence ?? self::onSheet($a),
                 'last_s' => self::since($last[$a->id]->created_at ?? $a->begun_at ?? $a->updated_at),
                 'unsafe' => $unsafe[$a->id] ?? null,
                 'hand_s' => $a->hand_at === null ? null : self::since($a->hand_at),
@@ -77,6 +78,14 @@ class Wall
                 'done' => $a->handed_back_at !== null,
             ])
             ->values()->all();
+    }
+
+    /** How far somebody is who is at no bench. */
+    private static function onSheet(Attempt $attempt): ?string
+    {
+        $kind = $attempt->assignment->work->kind();
+
+        return $kind instanceof OnSheet ? $kind->soFar($attempt) : null;
     }
 
     /**

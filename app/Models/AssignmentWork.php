@@ -5,6 +5,7 @@ namespace App\Models;
 use App\Work\Explaining;
 use App\Work\Foretelling;
 use App\Work\KindOfWork;
+use App\Work\OnSheet;
 use App\Work\Tracing;
 use App\Work\WiringUp;
 
@@ -31,6 +32,12 @@ enum AssignmentWork: string
     public function kind(): KindOfWork
     {
         return app(self::KINDS[$this->value]);
+    }
+
+    /** Whether it is done at the bench; else on a page of its own. */
+    public function isAtBench(): bool
+    {
+        return ! is_a(self::KINDS[$this->value], OnSheet::class, true);
     }
 
     /**

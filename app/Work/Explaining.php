@@ -64,11 +64,6 @@ class Explaining implements OnSheet
         );
     }
 
-    public function isAtBench(): bool
-    {
-        return false;
-    }
-
     public function hasSuspects(): bool
     {
         return false;

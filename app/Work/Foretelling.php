@@ -40,11 +40,6 @@ class Foretelling implements OnSheet
         );
     }
 
-    public function isAtBench(): bool
-    {
-        return false;
-    }
-
     public function hasSuspects(): bool
     {
         return false;

@@ -12,7 +12,7 @@ use OddSpark\Appliance\Plan;
 use OddSpark\Marking\Mark;
 use OddSpark\Marking\Rules;
 
-/** A kind of work that a job can be: what is frozen with it, where it is done, how it is marked and gone over. */
+/** A kind of work that a job can be: what is frozen with it, its hints, how it is marked and gone over. */
 interface KindOfWork
 {
     /**
@@ -31,17 +31,8 @@ interface KindOfWork
         int $seed,
     ): Frozen;
 
-    /** Whether it is done at the bench; else on a page of its own. */
-    public function isAtBench(): bool;
-
     /** Whether a fault is looked for, so that there are suspects. */
     public function hasSuspects(): bool;
-
-    /** Ends an attempt that is not at the bench as it stands; tells whether that was done now. */
-    public function close(Attempt $attempt): bool;
-
-    /** How far somebody is who does nothing that is logged; null where nothing is to be said. */
-    public function soFar(Attempt $attempt): ?string;
 
     /**
      * The hint of a grade, as things stand.

@@ -4,7 +4,7 @@ namespace App\Work;
 
 use App\Models\Attempt;
 
-/** Work that is done on a page of its own, item by item, and handed in. */
+/** Work that is done on a page of its own and not at the bench, item by item, and handed in. */
 interface OnSheet extends KindOfWork
 {
     /**
@@ -13,6 +13,12 @@ interface OnSheet extends KindOfWork
      * @return array{string, array<string, mixed>}
      */
     public function page(Attempt $attempt): array;
+
+    /** Hands it in as it stands; tells whether that was done now. */
+    public function close(Attempt $attempt): bool;
+
+    /** How far somebody is; null where nothing is done yet. */
+    public function soFar(Attempt $attempt): ?string;
 
     /**
      * What hints say at an item.

@@ -48,24 +48,9 @@ class Tracing implements KindOfWork
         );
     }
 
-    public function isAtBench(): bool
-    {
-        return true;
-    }
-
     public function hasSuspects(): bool
     {
         return true;
-    }
-
-    public function close(Attempt $attempt): bool
-    {
-        throw new \LogicException('What is done at the bench is closed there.');
-    }
-
-    public function soFar(Attempt $attempt): ?string
-    {
-        return null;
     }
 
     public function hint(Attempt $attempt, string $grade, ?Entry $before, callable $tell): string

@@ -60,7 +60,7 @@ class BenchController extends Controller
             );
         }
 
-        if (! $attempt->assignment->work->kind()->isAtBench()) {
+        if (! $attempt->assignment->work->isAtBench()) {
             return redirect("/attempts/$attempt->id/sheet");
         }
 
@@ -70,7 +70,7 @@ class BenchController extends Controller
     /** The bench as whom is at it sees it: to be looked at by his instructor, and nothing is done there. */
     public function lookOver(Attempt $attempt): Response
     {
-        abort_unless($attempt->isOfToday() && $attempt->assignment->work->kind()->isAtBench(), 404);
+        abort_unless($attempt->isOfToday() && $attempt->assignment->work->isAtBench(), 404);
 
         return $this->page($attempt, $attempt->user->name);
     }

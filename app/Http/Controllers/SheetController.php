@@ -31,7 +31,7 @@ class SheetController extends Controller
 
     public function show(Attempt $attempt): Response|RedirectResponse
     {
-        if ($attempt->assignment->work->kind()->isAtBench()) {
+        if ($attempt->assignment->work->isAtBench()) {
             return redirect("/attempts/$attempt->id");
         }
         if ($this->workbench->closeIfOver($attempt)) {

@@ -83,7 +83,7 @@ class WallController extends Controller
 
     public function hint(Request $request, Attempt $attempt): JsonResponse
     {
-        if (! $attempt->assignment->work->kind()->isAtBench()) {
+        if (! $attempt->assignment->work->isAtBench()) {
             throw new ActError('/', 'There are no hints at a sheet but those that are taken there.');
         }
         $entries = $attempt->entries_count;
