@@ -103,7 +103,7 @@ class GivingTest extends TestCase
                     ->where('job.fault', 'Limit: stuck open')
                     ->has('rows', 1)
                     ->where('rows.0.handed_back', true)
-                    ->where('rows.0.verdict', 'none'),
+                    ->where('rows.0.verdict', 'No fault was named'),
             );
         $this->get('/')->assertInertia(
             fn (AssertableInertia $page) => $page->component('Shop')->where('jobs.0.done', 1),

@@ -17,6 +17,7 @@ use Inertia\Inertia;
 use Inertia\Response;
 use OddSpark\Appliance\Model;
 use OddSpark\Faults\FaultSet;
+use OddSpark\Marking\Mark as ComputedMark;
 
 class AssignmentController extends Controller
 {
@@ -88,7 +89,7 @@ class AssignmentController extends Controller
                         ->all(),
             'total' => $a?->mark['total'] ?? null,
             'passed' => $a?->mark['passed'] ?? null,
-            'verdict' => $a?->mark['verdict'] ?? null,
+            'verdict' => isset($a?->mark['verdict']) ? ComputedMark::verdictText($a->mark['verdict']) : null,
         ];
         $model = new Model(json_decode($assignment->document, true));
         $universe = FaultSet::of($model);

@@ -21,6 +21,7 @@ use Inertia\Inertia;
 use Inertia\Response;
 use OddSpark\Appliance\Model;
 use OddSpark\Faults\FaultSet;
+use OddSpark\Marking\Mark as ComputedMark;
 
 /** An attempt gone over: on the screen, on paper, and whether it would read the same today. */
 class DebriefController extends Controller
@@ -76,6 +77,7 @@ class DebriefController extends Controller
                 'parts' => $this->parts($plan->model, $fault->part, array_column($fault->members, 'part')),
             ],
             'titles' => array_map(fn ($f) => $f->title, $universe->faults),
+            'verdict' => ComputedMark::verdictText($attempt->mark['verdict']),
             'mark' => self::withMaps(
                 ($second === null ? $attempt->mark : $judging->forSecond($attempt, $second)) + self::MARK,
             ),

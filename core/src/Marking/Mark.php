@@ -52,6 +52,12 @@ final readonly class Mark
         return max(0.0, 100 * $points / array_sum($weights) - $paid);
     }
 
+    /** What a verdict says, by its id. */
+    public static function verdictText(string $id): string
+    {
+        return Words::say("marking.verdict.$id");
+    }
+
     public function passed(): bool
     {
         return $this->total() >= $this->rules->passMark && $this->caps === [];

@@ -4,26 +4,12 @@ declare(strict_types=1);
 
 namespace OddSpark\Verbs;
 
+use OddSpark\Marking\Mark;
 use OddSpark\Marking\Rules;
 
 /** A debrief as a sheet to print: one HTML page without scripts, from plain data. */
 final class Sheet
 {
-    private const VERDICTS = [
-        'proved' => 'Proved, among single faults', 'supported' => 'The likeliest, but not proved', 'guess' => 'A guess',
-        'contradicted' => 'Contradicted by what was seen', 'none' => 'No fault was named',
-        // of explanations
-        'explained' => 'All chains are whole', 'unexplained' => 'Not all chains are whole',
-        // of a wiring
-        'wired' => 'It does all that it should', 'miswired' => 'It does not do all that it should',
-        'unguarded' => 'A safety does not stop what it guards',
-        // of a sheet of predictions: the mistake that was made most
-        'sound' => 'All match the meter', 'unsure' => 'No usual mistake stands out',
-        'switch' => 'Switches taken for loads', 'phase' => 'Legs of a supply taken for one',
-        'fault' => 'The fault was forgotten', 'moment' => 'Moments of the sequence confused',
-        'reference' => 'Commons confused', 'stray' => 'Stray volts believed',
-    ];
-
     /**
      * @param array{title: string, who: string, model: string, fault: string, when: string} $head
      * @param array<string, mixed> $mark as {@see \OddSpark\Marking\Mark::toArray}
@@ -142,7 +128,7 @@ final class Sheet
         </style></head><body>
         <h1>{$e($head['title'])}</h1>
         <p>{$e($head['who'])} · {$e($head['model'])} · {$e($head['when'])}</p>
-        <p class="total"><b>$total</b> of 100, $passed$not. {$e(self::VERDICTS[$mark['verdict']])}.</p>
+        <p class="total"><b>$total</b> of 100, $passed$not. {$e(Mark::verdictText($mark['verdict']))}.</p>
         <p><b>It was:</b> {$e($head['fault'])}. $calls</p>
         $same$hints
         $report

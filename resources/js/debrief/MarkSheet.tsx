@@ -4,7 +4,7 @@ import { TwoAtOnce } from './TwoAtOnce'
 import { Drifted } from './Drifted'
 import { LineRow } from './LineRow'
 import { Noted } from './Noted'
-import { VERDICTS, type MarkData, type OtherMark } from './types'
+import type { MarkData, OtherMark } from './types'
 import type { DebriefPage, PairsState } from '@/lib/types'
 import { Contested, ContestMark } from './Contest'
 import { t } from '@/words'
@@ -14,6 +14,7 @@ interface Props {
     trainee: string
     /** null: there was none to be found */
     fault: string | null
+    verdict: string
     mark: MarkData
     same: string[]
     report: { label: string; text: string }[]
@@ -35,6 +36,7 @@ export function MarkSheet({
     attempt,
     trainee,
     fault,
+    verdict,
     mark,
     same,
     report,
@@ -66,7 +68,7 @@ export function MarkSheet({
             </Flex>
             <Text>
                 {mark.passed ? t('Passed') : t('Not passed')}
-                {mark.not_passed.length > 0 && `: ${mark.not_passed.join(', ')}`} · {VERDICTS[mark.verdict]}
+                {mark.not_passed.length > 0 && `: ${mark.not_passed.join(', ')}`} · {verdict}
             </Text>
             <Box bg="copperWash" borderRadius="sm" p="2" hidden={fault === null}>
                 {fault !== null && (

@@ -31,6 +31,7 @@ export default function Debrief({
     trainee,
     fault,
     titles,
+    verdict,
     mark,
     debrief: given,
     board,
@@ -119,6 +120,7 @@ export default function Debrief({
                                 attempt={attempt}
                                 trainee={trainee}
                                 fault={job.work === 'wire' ? null : fault.title}
+                                verdict={verdict}
                                 mark={mark}
                                 same={debrief.same}
                                 report={debrief.report}

@@ -1,6 +1,5 @@
 import { Box, Flex, Heading, HStack, Stack, Table, Text } from '@chakra-ui/react'
 import { Link, router } from '@inertiajs/react'
-import { VERDICTS } from '@/debrief/types'
 import { CopyTo } from '@/jobs/CopyTo'
 import { JobTime } from '@/jobs/JobTime'
 import { MoreForOne } from '@/jobs/MoreForOne'
@@ -124,7 +123,7 @@ export default function Job({ job, rows, own, sets, may_set, pool, after, classe
                                         {r.handed_back ? t('closed') : r.attempt ? t('at the bench') : t('not started')}
                                     </Table.Cell>
                                     <Table.Cell className="reading">{r.entries}</Table.Cell>
-                                    <Table.Cell>{r.verdict ? VERDICTS[r.verdict] : '–'}</Table.Cell>
+                                    <Table.Cell>{r.verdict ?? '–'}</Table.Cell>
                                     <Table.Cell>
                                         <Text
                                             className="reading"

@@ -1079,6 +1079,10 @@ export interface DebriefPage {
     } | null
     may_contest: boolean
     noted: AttemptEvent[]
+    /**
+     * what the verdict of the mark says
+     */
+    verdict: string
 }
 export interface MarkData {
     call_back: {
