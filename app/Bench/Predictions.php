@@ -170,13 +170,6 @@ class Predictions
             $judged[] = Answer::of($asked)->judge($figure === null ? null : (float) $figure);
         }
 
-        $hints = [];
-        foreach ($said as $prediction) {
-            foreach (array_slice(Rules::HINTS, 0, $prediction->hints) as $grade) {
-                $hints[$grade] = ($hints[$grade] ?? 0) + 1;
-            }
-        }
-
-        return new Sheet($judged, $hints);
+        return new Sheet($judged, Prediction::hintsTaken($said));
     }
 }

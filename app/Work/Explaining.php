@@ -8,7 +8,6 @@ use App\Bench\Told;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Attempt;
-use App\Models\Entry;
 use App\Models\Prediction;
 use App\Tasks\WorkError;
 use OddSpark\Acts\ActError;
@@ -17,19 +16,21 @@ use OddSpark\Bench\Preview;
 use OddSpark\Explaining\Asking;
 use OddSpark\Explaining\Judgement;
 use OddSpark\Explaining\Question;
-use OddSpark\Explaining\Sheet;
+use OddSpark\Explaining\Sheet as Explanations;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
-use OddSpark\Marking\Rules;
 
 /** It is explained why loads are off: the chain of conditions is picked, from the load to where it begins. */
-class Explaining implements OnSheet
+class Explaining extends Sheet
 {
     public const MOST = 8;
 
     private const LONGEST = 20;
 
-    public function __construct(private readonly Plans $plans, private readonly Predictions $sheets) {}
+    public function __construct(Plans $plans, private readonly Predictions $sheets)
+    {
+        parent::__construct($plans);
+    }
 
     public function freeze(
         Appliance $appliance,
@@ -54,34 +55,12 @@ class Explaining implements OnSheet
             'past' => self::perceived($plan, $is, $visit, $last),
         ];
 
-        return new Frozen(
-            $appliance->hash,
-            $appliance->document,
-            $appliance->board,
-            $arrivals,
-            $arrivals[$fault],
-            $sheet,
-        );
-    }
-
-    public function hasSuspects(): bool
-    {
-        return false;
-    }
-
-    public function close(Attempt $attempt): bool
-    {
-        return Predictions::close($attempt);
+        return Frozen::of($appliance, $arrivals, $fault, $sheet);
     }
 
     public function soFar(Attempt $attempt): ?string
     {
         return $attempt->entries_count > 0 ? "Explanations given: $attempt->entries_count." : null;
-    }
-
-    public function hint(Attempt $attempt, string $grade, ?Entry $before, callable $tell): string
-    {
-        throw new ActError('/', 'There are no hints at a sheet but those that are taken there.');
     }
 
     public function hintsAt(array $asked): array
@@ -156,22 +135,10 @@ class Explaining implements OnSheet
             $questions,
             array_keys($questions),
         );
-        $hints = [];
-        foreach ($said as $prediction) {
-            foreach (array_slice(Rules::HINTS, 0, $prediction->hints) as $grade) {
-                $hints[$grade] = ($hints[$grade] ?? 0) + 1;
-            }
-        }
-        $sheet = new Sheet($judged === [] ? throw new \LogicException('A sheet without questions.') : $judged, $hints);
+        assert($judged !== []); // a job without questions is not given
+        $sheet = new Explanations($judged, Prediction::hintsTaken($said));
 
         return [$sheet->mark(...), fn (): array => ExplanationDebrief::of($sheet, $questions, $assignment)];
-    }
-
-    public function past(Attempt $attempt, Assignment $assignment): array
-    {
-        $past = $assignment->sheet['past'] ?? ['perceived' => [], 'meter' => []];
-
-        return ['perceived' => (object) $past['perceived']] + $past;
     }
 
     /** @return array<string, mixed> what there is to see and hear up to the last question */

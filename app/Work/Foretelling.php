@@ -2,23 +2,18 @@
 
 namespace App\Work;
 
-use App\Bench\Plans;
 use App\Bench\PredictionDebrief;
 use App\Bench\Predictions;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Attempt;
-use App\Models\Entry;
 use App\Models\Prediction;
-use OddSpark\Acts\ActError;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\FaultSet;
 
 /** Readings are said before they are taken, on a sheet. */
-class Foretelling implements OnSheet
+class Foretelling extends Sheet
 {
-    public function __construct(private readonly Plans $plans) {}
-
     public function freeze(
         Appliance $appliance,
         Plan $plan,
@@ -30,34 +25,14 @@ class Foretelling implements OnSheet
         $arrivals = $this->plans->arrivals($plan, $visit);
         $is = FaultSet::of($plan->model)->get($fault);
 
-        return new Frozen(
-            $appliance->hash,
-            $appliance->document,
-            $appliance->board,
-            $arrivals,
-            $arrivals[$fault],
-            Predictions::choose($plan, $is, $visit, $asked['predictions'], $seed),
-        );
-    }
+        $sheet = Predictions::choose($plan, $is, $visit, $asked['predictions'], $seed);
 
-    public function hasSuspects(): bool
-    {
-        return false;
-    }
-
-    public function close(Attempt $attempt): bool
-    {
-        return Predictions::close($attempt);
+        return Frozen::of($appliance, $arrivals, $fault, $sheet);
     }
 
     public function soFar(Attempt $attempt): ?string
     {
         return $attempt->entries_count > 0 ? "Readings said: $attempt->entries_count." : null;
-    }
-
-    public function hint(Attempt $attempt, string $grade, ?Entry $before, callable $tell): string
-    {
-        throw new ActError('/', 'There are no hints at a sheet but those that are taken there.');
     }
 
     public function hintsAt(array $asked): array
@@ -108,12 +83,5 @@ class Foretelling implements OnSheet
         $sheet = Predictions::filled($attempt, $assignment);
 
         return [$sheet->mark(...), fn (): array => PredictionDebrief::of($sheet, $assignment)];
-    }
-
-    public function past(Attempt $attempt, Assignment $assignment): array
-    {
-        $past = $assignment->sheet['past'] ?? ['perceived' => [], 'meter' => []];
-
-        return ['perceived' => (object) $past['perceived']] + $past;
     }
 }

@@ -2,6 +2,7 @@
 
 namespace App\Work;
 
+use App\Models\Appliance;
 use OddSpark\Bench\Arrival;
 
 /** What of an appliance a job keeps. */
@@ -23,4 +24,22 @@ final readonly class Frozen
         public Arrival $found,
         public ?array $sheet,
     ) {}
+
+    /**
+     * The appliance as it is kept.
+     *
+     * @param array<string, Arrival> $arrivals by fault
+     * @param array<string, mixed>|null $sheet
+     */
+    public static function of(Appliance $appliance, array $arrivals, string $fault, ?array $sheet): self
+    {
+        return new self(
+            $appliance->hash,
+            $appliance->document,
+            $appliance->board,
+            $arrivals,
+            $arrivals[$fault],
+            $sheet,
+        );
+    }
 }

@@ -38,14 +38,7 @@ class Tracing implements KindOfWork
     ): Frozen {
         $arrivals = $this->plans->arrivals($plan, $visit);
 
-        return new Frozen(
-            $appliance->hash,
-            $appliance->document,
-            $appliance->board,
-            $arrivals,
-            $arrivals[$fault],
-            null,
-        );
+        return Frozen::of($appliance, $arrivals, $fault, null);
     }
 
     public function hasSuspects(): bool

@@ -43,7 +43,7 @@ final class Rehearsal
         public readonly Loads $loads,
         Trial $trial,
         string $visit,
-        public readonly Record $record = new Record(),
+        public readonly ?Record $record = null,
     ) {
         $this->memory = new Memory();
         $bench = new Bench($plan, Fault::none(), $this->memory);

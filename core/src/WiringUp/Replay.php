@@ -28,7 +28,7 @@ final class Replay
     {
         $run = $verdict->run;
         $end = $judge->end();
-        $this->perceived = $run->record->until($end);
+        $this->perceived = $run->record?->until($end) ?? [];
         foreach ($verdict->tried as $i => $tried) {
             $trying = $tried->isRight() || count($this->begins) >= self::MOST ? null : $tried->trying;
             $state = $trying?->station->of($run, Program::THROWN);

@@ -1,19 +1,16 @@
-import { Box, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react'
-import { router } from '@inertiajs/react'
-import { useMutation } from '@tanstack/react-query'
+import { Box, Grid, HStack, Stack, Text } from '@chakra-ui/react'
 import { useState } from 'react'
 import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
 import { PerceivedAt } from '@/board/perceived'
 import { ownerOf } from '@/board/walk'
 import { ChainRow } from '@/explain/ChainRow'
-import { kindName } from '@/jobs/kinds'
-import type { Explained, ExplainPage, PredictionHint, SheetClosed } from '@/lib/generated/replies'
-import { Refusal, send } from '@/lib/send'
-import { SheetLine } from '@/live/SheetLine'
+import type { AskedLoad, Explanation, ExplainPage } from '@/lib/generated/replies'
+import { SheetPanel } from '@/sheet/SheetPanel'
+import { useSheet } from '@/sheet/useSheet'
 import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
-import { MainButton, ToolButton } from '@/theme/buttons'
+import { ToolButton } from '@/theme/buttons'
 import { t } from '@/words'
 
 /** Why loads are off: for each the chain of conditions is picked on the board, from the load to where it begins. */
@@ -30,17 +27,13 @@ export default function Explain({
     pickable,
     rows: given,
 }: ExplainPage) {
-    const [rows, setRows] = useState(given)
+    const { rows, open, setOpen, refused, say, hint, close } = useSheet<Explanation, AskedLoad, { picked: string[] }>(
+        attempt,
+        'explanations',
+        given,
+    )
     const [chains, setChains] = useState<Record<number, string[]>>({})
     const [part, setPart] = useState<string | null>(null)
-    const [open, setOpen] = useState(
-        Math.max(
-            0,
-            given.findIndex((r) => r.said === null),
-        ),
-    )
-    const [refused, setRefused] = useState<string | null>(null)
-    const [sure, setSure] = useState(false)
     const [standing, setStanding] = useState({ stopped: isStopped, leftS: left_s })
     const { stopped } = standing
     const [drawing, setDrawing] = useState(false)
@@ -52,33 +45,6 @@ export default function Explain({
         return one ? `${labelOf(one.part)}: ${one.title}` : id
     }
     const picks = (item: number) => rows[item]?.said?.picked ?? chains[item] ?? []
-    const fail = (error: unknown) => {
-        const status = error instanceof Refusal ? error.status : 0
-        if ([401, 409, 419].includes(status)) router.visit(`/attempts/${attempt}/sheet`, { replace: true })
-        setRefused(error instanceof Error ? error.message : t('Something went wrong on this page. Load it again.'))
-    }
-    const say = useMutation({
-        mutationFn: (body: { item: number; picked: string[] }) =>
-            send<Explained>('POST', `/attempts/${attempt}/explanations`, body),
-        onSuccess: ({ item, said }) => {
-            setRefused(null)
-            setRows((all) => all.map((r, i) => (i === item ? { ...r, said } : r)))
-        },
-        onError: fail,
-    })
-    const hint = useMutation({
-        mutationFn: (item: number) => send<PredictionHint>('POST', `/attempts/${attempt}/predictions/hint`, { item }),
-        onSuccess: ({ item, text }) => {
-            setRefused(null)
-            setRows((all) => all.map((r, i) => (i === item ? { ...r, hints: [...r.hints, text] } : r)))
-        },
-        onError: fail,
-    })
-    const close = useMutation({
-        mutationFn: () => send<SheetClosed>('POST', `/attempts/${attempt}/sheet`, {}),
-        onSuccess: ({ goes }) => router.visit(goes),
-        onError: fail,
-    })
     const pick = (id: string) => setChains((all) => ({ ...all, [open]: [...(all[open] ?? []), id] }))
     const busy = say.isPending || hint.isPending || stopped
     return (
@@ -155,72 +121,42 @@ export default function Explain({
                         )}
                     </Text>
                 </Stack>
-                <Stack layerStyle="panel" minH="0" p="3" gap="2">
-                    <HStack justify="space-between" align="start">
-                        <Box>
-                            <Heading as="h1" size="md">
-                                {job.title}
-                            </Heading>
-                            <Text fontSize="note" color="faint">
-                                {kindName(job.kind)}
-                            </Text>
-                        </Box>
-                        <SheetLine
-                            attempt={attempt}
-                            job={job}
-                            handUp={hand_up}
-                            standing={standing}
-                            onStanding={setStanding}
-                        />
-                    </HStack>
-                    <Text fontSize="text">
-                        {fault === null ? t('No fault: everything works.') : t('The fault: {{fault}}.', { fault })}{' '}
-                        {t('Pick the chain from the load to where it begins. You cannot change an answer.')}
-                    </Text>
-                    {stopped && (
-                        <Text color="danger">
-                            {t('Your instructor has stopped all benches. Wait until they go on.')}
-                        </Text>
-                    )}
-                    {refused && (
-                        <Text role="alert" color="danger" fontSize="text">
-                            {refused}
-                        </Text>
-                    )}
-                    <Box flex="1" minH="0" overflowY="auto" tabIndex={0} role="group" aria-label={t('Questions')}>
-                        <Stack gap="2">
-                            {rows.map((r, i) => (
-                                <ChainRow
-                                    key={`${r.load} ${r.at_s}`}
-                                    row={r}
-                                    number={i + 1}
-                                    open={i === open}
-                                    busy={busy}
-                                    picked={picks(i)}
-                                    nameOf={nameOf}
-                                    prices={job.rules.hints}
-                                    onOpen={() => setOpen(i)}
-                                    onDrop={(at) =>
-                                        setChains((all) => ({ ...all, [i]: (all[i] ?? []).filter((_, j) => j !== at) }))
-                                    }
-                                    onHint={() => hint.mutate(i)}
-                                    onSay={() => say.mutate({ item: i, picked: picks(i) })}
-                                />
-                            ))}
-                        </Stack>
-                    </Box>
-                    {sure && left > 0 && (
-                        <Text fontSize="text" role="alert">
-                            {t('{{left}} questions have no answer. They count as wrong.', { left })}
-                        </Text>
-                    )}
-                    <MainButton
-                        disabled={close.isPending}
-                        onClick={() => (left === 0 || sure ? close.mutate() : setSure(true))}
-                    >
-                        {sure && left > 0 ? t('Hand it in anyway') : t('Hand the sheet in')}
-                    </MainButton>
-                </Stack>
+                <SheetPanel
+                    attempt={attempt}
+                    job={job}
+                    handUp={hand_up}
+                    standing={standing}
+                    onStanding={setStanding}
+                    fault={fault}
+                    asks={t('Pick the chain from the load to where it begins. You cannot change an answer.')}
+                    refused={refused}
+                    label={t('Questions')}
+                    left={left}
+                    leftSays={t('{{left}} questions have no answer. They count as wrong.', { left })}
+                    closing={close.isPending}
+                    onClose={() => close.mutate()}
+                >
+                    <Stack gap="2">
+                        {rows.map((r, i) => (
+                            <ChainRow
+                                key={`${r.load} ${r.at_s}`}
+                                row={r}
+                                number={i + 1}
+                                open={i === open}
+                                busy={busy}
+                                picked={picks(i)}
+                                nameOf={nameOf}
+                                prices={job.rules.hints}
+                                onOpen={() => setOpen(i)}
+                                onDrop={(at) =>
+                                    setChains((all) => ({ ...all, [i]: (all[i] ?? []).filter((_, j) => j !== at) }))
+                                }
+                                onHint={() => hint.mutate(i)}
+                                onSay={() => say.mutate({ item: i, picked: picks(i) })}
+                            />
+                        ))}
+                    </Stack>
+                </SheetPanel>
             </Grid>
         </Frame>
     )
