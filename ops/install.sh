@@ -44,9 +44,21 @@ install_debian() {
         command -v sudo >/dev/null || die "Debian packages are missing (${missing[*]}) and there is neither root nor sudo. Have them installed, then run this again."
         sudo=(sudo)
     fi
-    [ ${#missing[@]} -eq 0 ] || step "Installing Debian packages: ${missing[*]}" "${sudo[@]}" bash -c \
-        'apt-get update -q && DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends -q "$@"' _ "${missing[@]}"
+    [ ${#missing[@]} -eq 0 ] || step "Installing Debian packages: ${missing[*]}" debian_packages "${missing[@]}"
     "${sudo[@]}" mkdir -p "${folders[@]}" || die "the folders of nginx cannot be made: ${folders[*]}."
+}
+
+# A machine that has just begun looks for updates by itself, and another folder may install too: whoever holds apt's
+# locks is waited for, ten minutes at most.
+debian_packages() { # names; "sudo" is the caller's
+    local said tries=0
+    until said=$("${sudo[@]}" env DEBIAN_FRONTEND=noninteractive LC_ALL=C bash -c \
+        'apt-get update -q && apt-get install -y --no-install-recommends -q "$@"' _ "$@" 2>&1); do
+        case $said in *'Could not get lock'* | *'Unable to acquire the dpkg frontend lock'*) ;; *) tries=120 ;; esac
+        [ "$((tries++))" -lt 120 ] || { printf '%s\n' "$said"; return 1; }
+        sleep 5
+    done
+    printf '%s\n' "$said"
 }
 
 # Runs a command unless the files it depends on are as they were when it last succeeded.
