@@ -235,7 +235,7 @@ Route::middleware(['auth', EndIdle::class, OneAtATime::class])->group(function (
     Route::post('/attempts/{attempt}/away', [WallController::class, 'away'])->can('work', 'attempt');
     Route::get('/attempts/{attempt}/sheet', [SheetController::class, 'show'])->can('work', 'attempt');
     Route::post('/attempts/{attempt}/predictions', [SheetController::class, 'predict'])->can('work', 'attempt');
-    Route::post('/attempts/{attempt}/explanations', [SheetController::class, 'explain'])->can('work', 'attempt');
+    Route::post('/attempts/{attempt}/answers', [SheetController::class, 'answer'])->can('work', 'attempt');
     Route::post('/attempts/{attempt}/predictions/hint', [SheetController::class, 'hint'])->can('work', 'attempt');
     Route::post('/attempts/{attempt}/sheet', [SheetController::class, 'close'])->can('work', 'attempt');
     Route::get('/attempts/{attempt}/debrief', [DebriefController::class, 'show'])->can('debrief', 'attempt');

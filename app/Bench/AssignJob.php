@@ -6,10 +6,10 @@ use App\Building\Running;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
-use App\Models\AssignmentWork;
 use App\Models\Course;
 use App\Models\RuleSet;
 use App\Models\User;
+use App\Work\Asked;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use OddSpark\Acts\Danger;
@@ -30,9 +30,6 @@ class AssignJob
      * @param bool $stops whatever would hurt is stopped, more than the rules stop by themselves
      * @param RuleSet|null $rules house rules; null for those of a first year
      * @param array{opens_at?: Carbon|null, closes_at?: Carbon|null, minutes?: int|null} $window
-     * @param array{predictions?: int|null, explanations?: int|null, wires?: string|null, shown?: string|null} $asked
-     *     what is to be done: so many readings said before they are taken, so many loads explained, or those wires run,
-     *     with what is shown of the drawing; none of it: the fault is traced
      */
     public function give(
         User $instructor,
@@ -49,10 +46,10 @@ class AssignJob
         bool $stops = false,
         ?RuleSet $rules = null,
         array $window = [],
-        array $asked = [],
+        Asked $asked = new Asked(),
     ): Assignment {
         $plan = $this->plans->ofAppliance($appliance);
-        $work = AssignmentWork::asked($asked);
+        $work = $asked->work;
         $frozen = $work->kind()->freeze($appliance, $plan, $fault, $visit, $asked, $seed);
         $document = $rules->document ?? Rules::of((new Library())->rules('first-year'))->toArray();
         if ($stops) {

@@ -2,10 +2,12 @@
 
 namespace App\Models;
 
+use App\Work\Commissioning;
 use App\Work\Explaining;
 use App\Work\Foretelling;
 use App\Work\KindOfWork;
 use App\Work\OnSheet;
+use App\Work\Ordering;
 use App\Work\Tracing;
 use App\Work\WiringUp;
 
@@ -18,6 +20,10 @@ enum AssignmentWork: string
     case Predict = 'predict';
     /** It is explained why loads are off, on a sheet. */
     case Explain = 'explain';
+    /** A sequence is put in order, on a sheet. */
+    case Order = 'order';
+    /** An appliance is measured and put into service at the bench. */
+    case Commission = 'commission';
     /** Wires are run at the bench, where some are missing, or all. */
     case Wire = 'wire';
 
@@ -26,6 +32,8 @@ enum AssignmentWork: string
         'trace' => Tracing::class,
         'predict' => Foretelling::class,
         'explain' => Explaining::class,
+        'order' => Ordering::class,
+        'commission' => Commissioning::class,
         'wire' => WiringUp::class,
     ];
 
@@ -38,20 +46,5 @@ enum AssignmentWork: string
     public function isAtBench(): bool
     {
         return ! is_a(self::KINDS[$this->value], OnSheet::class, true);
-    }
-
-    /**
-     * What kind is asked for by the fields of a form.
-     *
-     * @param array{predictions?: int|null, explanations?: int|null, wires?: string|null, ...} $asked
-     */
-    public static function asked(array $asked): self
-    {
-        return match (true) {
-            ($asked['predictions'] ?? 0) > 0 => self::Predict,
-            ($asked['explanations'] ?? 0) > 0 => self::Explain,
-            ($asked['wires'] ?? '') !== '' => self::Wire,
-            default => self::Trace,
-        };
     }
 }

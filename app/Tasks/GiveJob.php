@@ -12,6 +12,7 @@ use App\Models\Course;
 use App\Models\RuleSet;
 use App\Models\Task;
 use App\Models\User;
+use App\Work\Asked;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -85,7 +86,7 @@ class GiveJob implements Work
                     fn (mixed $v) => is_string($v) ? Carbon::parse($v) : $v,
                     $with['window'] ?? [], // of a task of before there were any
                 ),
-                array_intersect_key($with, ['predictions' => 1, 'explanations' => 1, 'wires' => 1, 'shown' => 1]),
+                Asked::of($with),
             );
             $job->update(
                 ['pool' => $pool, 'after_id' => $with['after'] ?? null, 'after_mark' => $with['after_mark'] ?? null],

@@ -2,7 +2,6 @@
 
 namespace App\Work;
 
-use App\Bench\Plans;
 use App\Bench\Predictions;
 use App\Bench\Told;
 use App\Models\Appliance;
@@ -21,15 +20,13 @@ use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
 
 /** It is explained why loads are off: the chain of conditions is picked, from the load to where it begins. */
-class Explaining extends Sheet
+class Explaining extends Picking
 {
-    public const MOST = 8;
-
     private const LONGEST = 20;
 
-    public function __construct(Plans $plans, private readonly Predictions $sheets)
+    public function most(): int
     {
-        parent::__construct($plans);
+        return 8;
     }
 
     public function freeze(
@@ -37,13 +34,13 @@ class Explaining extends Sheet
         Plan $plan,
         string $fault,
         string $visit,
-        array $asked,
+        Asked $asked,
         int $seed,
     ): Frozen {
         $arrivals = $this->plans->arrivals($plan, $visit);
         $is = FaultSet::of($plan->model)->get($fault);
         $asking = new Asking($plan, $is, $visit);
-        $questions = $asking->questions($asked['explanations'], $seed);
+        $questions = $asking->questions($asked->many, $seed);
         if ($questions === []) {
             throw new WorkError('Nothing is off in this appliance that could be explained. Pick a fault.');
         }
@@ -68,28 +65,14 @@ class Explaining extends Sheet
         return Question::of($asked)->hints();
     }
 
-    /**
-     * Gives a chain; what was given stands.
-     *
-     * @param list<string> $picked
-     *
-     * @throws ActError when it cannot be picked, or there is no such question
-     */
-    public function say(Attempt $attempt, int $item, array $picked): Prediction
+    protected function judge(array $sheet, array $asked, array $picked): array
     {
-        $known = array_column(Predictions::sheet($attempt)['pickable'] ?? [], 'id');
+        $known = array_column($sheet['pickable'] ?? [], 'id');
         if (array_diff($picked, $known) !== [] || count($picked) > self::LONGEST) {
             throw new ActError('/picked', 'A chain is picked of what this appliance is made of, '.self::LONGEST.' at most.');
         }
 
-        return $this->sheets->at($attempt, $item, function (Attempt $attempt, Prediction $is, array $asked) use (
-            $picked,
-        ): void {
-            if ($is->judgement === null) {
-                $attempt->increment('entries_count');
-                $is->judgement = Question::of($asked)->judge($picked)->toArray();
-            }
-        });
+        return Question::of($asked)->judge($picked)->toArray();
     }
 
     public function page(Attempt $attempt): array
@@ -107,23 +90,6 @@ class Explaining extends Sheet
                 'hints' => array_values(array_slice($this->hintsAt($asked), 0, $said[$item]->hints ?? 0)),
             ], $sheet['asked'], array_keys($sheet['asked'])),
         ]];
-    }
-
-    /**
-     * What was given; in an examination what became of it is told when the sheet is handed in.
-     *
-     * @return array<string, mixed>|null
-     */
-    public static function told(Attempt $attempt, Prediction $prediction): ?array
-    {
-        $judgement = $prediction->judgement;
-        $isTold = $attempt->assignment->kind->hasHints();
-
-        return $judgement === null ? null : [
-            'picked' => $judgement['picked'],
-            'right' => $isTold ? $judgement['right'] : null,
-            'why' => $isTold ? $judgement['why'] : null,
-        ];
     }
 
     public function account(Attempt $attempt, Assignment $assignment, ?callable $progress): array

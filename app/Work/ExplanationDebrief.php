@@ -24,20 +24,15 @@ class ExplanationDebrief
         foreach ($sheet->judged as $i => $judged) {
             $question = $questions[$i];
             $picked = implode(', ', array_map(fn (string $id): string => $names[$id] ?? $id, $judged->picked));
-            $rows[] = [
-                'at_s' => $question->tick / 1000,
-                'text' => "Why is it off: $question->title. ".($picked === '' ? 'Nothing was picked.' : "Picked: $picked."),
-                'act' => 'look',
-                'done' => ['at_s' => $question->tick / 1000, 'act' => 'look', 'part' => explode('.', $question->load)[0]],
-                'before' => 0, 'after' => 0, 'bits_before' => 0, 'bits_after' => 0, 'gained' => 0, 'watched' => 0,
-                'worth' => 0, 'share' => round($judged->share, 3), 'left' => [], 'families' => [], 'best' => [],
-                'flaws' => $judged->isRight()
-                    ? []
-                    : [$judged->why, ...array_column($question->chains[0], 'text')],
-                'dangers' => [],
-            ];
+            $rows[] = DebriefRow::of(
+                $question->tick / 1000,
+                "Why is it off: $question->title. ".($picked === '' ? 'Nothing was picked.' : "Picked: $picked."),
+                ['act' => 'look', 'part' => explode('.', $question->load)[0]],
+                $judged->share,
+                $judged->isRight() ? [] : [$judged->why, ...array_column($question->chains[0], 'text')],
+            );
         }
 
-        return ['entries' => $rows, 'won' => [], 'lost' => [], 'same' => [], 'report' => [], 'entered' => [], 'bits' => 0];
+        return DebriefRow::debrief($rows);
     }
 }

@@ -14,18 +14,23 @@ use OddSpark\Faults\FaultSet;
 /** Readings are said before they are taken, on a sheet. */
 class Foretelling extends Sheet
 {
+    public function most(): int
+    {
+        return Predictions::MOST;
+    }
+
     public function freeze(
         Appliance $appliance,
         Plan $plan,
         string $fault,
         string $visit,
-        array $asked,
+        Asked $asked,
         int $seed,
     ): Frozen {
         $arrivals = $this->plans->arrivals($plan, $visit);
         $is = FaultSet::of($plan->model)->get($fault);
 
-        $sheet = Predictions::choose($plan, $is, $visit, $asked['predictions'], $seed);
+        $sheet = Predictions::choose($plan, $is, $visit, $asked->many, $seed);
 
         return Frozen::of($appliance, $arrivals, $fault, $sheet);
     }

@@ -18,8 +18,6 @@ interface KindOfWork
     /**
      * What of an appliance a job keeps.
      *
-     *
-     * @param array<string, mixed> $asked as {@see \App\Models\AssignmentWork::asked} has it
      * @throws WorkError when there is no such job to be had of it
      */
     public function freeze(
@@ -27,7 +25,7 @@ interface KindOfWork
         Plan $plan,
         string $fault,
         string $visit,
-        array $asked,
+        Asked $asked,
         int $seed,
     ): Frozen;
 

@@ -14,6 +14,9 @@ interface OnSheet extends KindOfWork
      */
     public function page(Attempt $attempt): array;
 
+    /** Of how many items a sheet is at most. */
+    public function most(): int;
+
     /** Hands it in as it stands; tells whether that was done now. */
     public function close(Attempt $attempt): bool;
 

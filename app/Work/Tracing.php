@@ -33,7 +33,7 @@ class Tracing implements KindOfWork
         Plan $plan,
         string $fault,
         string $visit,
-        array $asked,
+        Asked $asked,
         int $seed,
     ): Frozen {
         $arrivals = $this->plans->arrivals($plan, $visit);

@@ -30,8 +30,7 @@ class WiringDebrief
             $rows[] = self::row($tried, ($begins + ($tried->otherwise[0]['at'] ?? 0) + self::SEEN) / 1000, $verdict);
         }
 
-        return [
-            'entries' => $rows, 'won' => [], 'lost' => [], 'same' => [], 'report' => [], 'entered' => [], 'bits' => 0,
+        return DebriefRow::debrief($rows) + [
             'board' => Board::of($verdict->wired),
             'past' => json_decode((string) json_encode(Told::channels($bench, $replay->perceived)), true),
         ];
@@ -43,17 +42,13 @@ class WiringDebrief
         $load = $tried->otherwise[0]['load'] ?? null;
         $terminals = $load === null ? null : $verdict->run->loads->terminals($load);
 
-        return [
-            'at_s' => $at,
-            'text' => $tried->title,
-            'act' => 'leads',
-            'done' => [
-                'at_s' => $at, 'act' => 'leads', 'red' => $terminals[0] ?? null, 'black' => $terminals[1] ?? null,
-            ],
-            'before' => 0, 'after' => 0, 'bits_before' => 0, 'bits_after' => 0, 'gained' => 0, 'watched' => 0,
-            'worth' => 0, 'share' => $tried->isRight() ? 1 : 0, 'left' => [], 'families' => [], 'best' => [],
-            'flaws' => $tried->sentences(),
-            'dangers' => $tried->isUnsafe ? ['Something goes on that this safety should stop.'] : [],
-        ];
+        return DebriefRow::of(
+            $at,
+            $tried->title,
+            ['act' => 'leads', 'red' => $terminals[0] ?? null, 'black' => $terminals[1] ?? null],
+            $tried->isRight() ? 1.0 : 0.0,
+            $tried->sentences(),
+            $tried->isUnsafe ? ['Something goes on that this safety should stop.'] : [],
+        );
     }
 }

@@ -46,24 +46,24 @@ class WiringUp implements KindOfWork
         Plan $plan,
         string $fault,
         string $visit,
-        array $asked,
+        Asked $asked,
         int $seed,
     ): Frozen {
-        $task = Task::of($plan->model, $asked['wires'], $seed);
-        if ($asked['wires'] === 'control' && count($task->missing) < self::LEAST) {
+        $task = Task::of($plan->model, $asked->wires, $seed);
+        if ($asked->wires === 'control' && count($task->missing) < self::LEAST) {
             throw new WorkError('Nearly all of this appliance is wired for the line. Take all wires, or a third.');
         }
         $bare = $task->bare();
         $board = json_decode($appliance->board, true);
         $drawn = Board::of($bare, $board);
-        if ($asked['shown'] === 'drawing') {
+        if ($asked->shown === 'drawing') {
             $drawn['ladder'] = $board['ladder'];
         }
         $found = (new Bench(Compiler::compile($bare), Fault::none(), new Memory()))->arrive($visit);
         $sheet = [
             'sound' => json_decode($appliance->document, true),
             'missing' => $task->missing,
-            'picture' => $asked['shown'] === 'picture' ? array_diff_key($board, ['ladder' => 1]) : null,
+            'picture' => $asked->shown === 'picture' ? array_diff_key($board, ['ladder' => 1]) : null,
             'described' => (new Judge($plan, $visit))->described(),
         ];
 
@@ -98,13 +98,7 @@ class WiringUp implements KindOfWork
         $judge = new Judge(Compiler::compile($task->sound), $assignment->visit);
         $wired = $this->wired($task, $attempt);
         $verdict = $judge->of($wired);
-        $dangers = $hints = [];
-        foreach ($attempt->entries as $entry) {
-            array_push($dangers, ...array_map(strval(...), array_keys((array) ($entry->outcome['dangers'] ?? []))));
-            if ($entry->act['act'] === 'hint') {
-                $hints[$entry->act['grade']] = ($hints[$entry->act['grade']] ?? 0) + 1;
-            }
-        }
+        [$dangers, $hints] = AtBench::counted($attempt);
 
         return [
             fn (Rules $rules) => $verdict->mark($rules, $dangers, $hints),

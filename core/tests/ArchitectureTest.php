@@ -31,6 +31,8 @@ final class ArchitectureTest extends TestCase
         'WiringUp',
         'Building',
         'Explaining',
+        'Ordering',
+        'Commissioning',
         'Verbs',
     ];
 

@@ -12,12 +12,14 @@ use App\Building\LabBook;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
+use App\Models\AssignmentWork;
 use App\Models\Course;
 use App\Models\Draft;
 use App\Models\Role;
 use App\Models\RuleSet;
 use App\Models\Share;
 use App\Models\User;
+use App\Work\Asked;
 use Illuminate\Database\Seeder;
 use OddSpark\Appliance\Library;
 use OddSpark\Building\LabList;
@@ -134,7 +136,7 @@ class DemoSeeder extends Seeder
             AssignmentKind::Practice,
             'It heats. What would a meter show, and when?',
             46,
-            asked: ['predictions' => Predictions::USUAL],
+            asked: new Asked(AssignmentWork::Predict, Predictions::USUAL),
         );
         $this->giving->give(
             $instructor,
@@ -147,7 +149,20 @@ class DemoSeeder extends Seeder
             AssignmentKind::Practice,
             'It does not heat. You know why: say what follows from what.',
             48,
-            asked: ['explanations' => 3],
+            asked: new Asked(AssignmentWork::Explain, 3),
+        );
+        $this->giving->give(
+            $instructor,
+            $furnace,
+            $course,
+            $all,
+            'Paper mill office: what comes after what?',
+            'healthy',
+            'cold',
+            AssignmentKind::Practice,
+            'It heats. Say how it gets there, and where other calls of it stopped.',
+            49,
+            asked: new Asked(AssignmentWork::Order, 10),
         );
         $this->giving->give(
             $instructor,
@@ -160,7 +175,7 @@ class DemoSeeder extends Seeder
             AssignmentKind::Practice,
             'The boiler stands and its parts are mounted. Wire its control circuit and put it into service.',
             47,
-            asked: ['wires' => 'control', 'shown' => 'drawing'],
+            asked: new Asked(AssignmentWork::Wire, wires: 'control'),
         );
 
         $this->attempt($bindery, 'brannoc', $this->good());

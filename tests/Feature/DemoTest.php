@@ -24,16 +24,16 @@ class DemoTest extends TestCase
     public function test_the_demo_grows_from_a_class_of_eight_to_a_school_and_what_is_added_is_known(): void
     {
         $this->app->make(DemoSeeder::class)->run();
-        $this->aClassOfEightWithEightJobs();
+        $this->aClassOfEightWithItsJobs();
         DemoData::remember();
         $this->whatIsTheSchoolsOwnIsNamedBeforeItIsLost();
         $this->itGrowsToTwoClassesAndAllOfItIsTheDemos();
     }
 
-    private function aClassOfEightWithEightJobs(): void
+    private function aClassOfEightWithItsJobs(): void
     {
         $this->assertSame(8, User::query()->where('role', Role::Trainee)->count());
-        $this->assertSame(8, Assignment::query()->count());
+        $this->assertSame(9, Assignment::query()->count());
         $marks = Attempt::query()
             ->whereNotNull('handed_back_at')
             ->get()
@@ -76,7 +76,7 @@ class DemoTest extends TestCase
             app(DemoSchool::class)->grow(fn () => null, 1);
             $this->assertSame(24, User::query()->where('role', Role::Trainee)->count(), "time $time");
             $this->assertSame(2, Course::query()->count());
-            $this->assertSame(8 + 2, Assignment::query()->count());
+            $this->assertSame(9 + 2, Assignment::query()->count());
             $this->assertGreaterThan(15, Attempt::query()->whereNotNull('mark')->count());
             $this->assertSame([], DemoData::others());
         }

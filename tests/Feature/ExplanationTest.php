@@ -10,6 +10,7 @@ use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\Prediction;
 use App\Models\Task;
+use App\Work\Asked;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
@@ -33,7 +34,7 @@ class ExplanationTest extends TestCase
         return app(AssignJob::class)->give(
             $this->instructor, Appliance::ship('boiler-hydronic'), $this->course,
             [$this->trainee->id, $this->classmate->id], 'Why', 'high:stuck-open', 'cold', $kind, 'It does not heat.', 7,
-            asked: ['explanations' => 3],
+            asked: new Asked(AssignmentWork::Explain, 3),
         );
     }
 
@@ -47,7 +48,7 @@ class ExplanationTest extends TestCase
     private function say(Attempt $attempt, int $item, array $picked): TestResponse
     {
         return $this->actingAs($this->trainee)
-            ->postJson("/attempts/$attempt->id/explanations", ['item' => $item, 'picked' => $picked]);
+            ->postJson("/attempts/$attempt->id/answers", ['item' => $item, 'picked' => $picked]);
     }
 
     /** @return list<list<string>> a chain for each question */
@@ -61,7 +62,7 @@ class ExplanationTest extends TestCase
         $this->actingAs($this->instructor)->post('/jobs', [
             'appliance' => Appliance::ship('boiler-hydronic')->id, 'course' => $this->course->id,
             'trainees' => [$this->trainee->id], 'title' => 'Why', 'fault' => 'high:stuck-open', 'visit' => 'cold',
-            'kind' => 'practice', 'complaint' => 'It does not heat.', 'explanations' => 3,
+            'kind' => 'practice', 'complaint' => 'It does not heat.', 'work' => 'explain', 'many' => 3,
         ])->assertRedirect();
         $job = Assignment::query()->sole();
         $this->assertSame(AssignmentWork::Explain, $job->work);
@@ -130,7 +131,7 @@ class ExplanationTest extends TestCase
             'appliance' => Appliance::ship('wall-heater-millivolt')->id, 'course' => $this->course->id,
             'trainees' => [$this->trainee->id], 'title' => 'Why', 'fault' => 'healthy',
             'visit' => Appliance::ship('wall-heater-millivolt')->model()->visits()[0],
-            'kind' => 'practice', 'complaint' => 'It heats.', 'explanations' => 3,
+            'kind' => 'practice', 'complaint' => 'It heats.', 'work' => 'explain', 'many' => 3,
         ]);
         $this->assertSame(0, Assignment::query()->count());
         $this->assertStringContainsString('Pick a fault', (string) Task::query()->where('kind', 'give')->value('error'));

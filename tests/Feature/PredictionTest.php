@@ -10,6 +10,7 @@ use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\Prediction;
 use App\Models\Task;
+use App\Work\Asked;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
@@ -37,7 +38,7 @@ class PredictionTest extends TestCase
     ): Assignment {
         return app(AssignJob::class)->give(
             $this->instructor, $this->furnace(), $this->course, [$this->trainee->id, $this->classmate->id], 'A sheet',
-            $fault, 'cold', $kind, 'It heats.', 7, window: $window, asked: ['predictions' => 6],
+            $fault, 'cold', $kind, 'It heats.', 7, window: $window, asked: new Asked(AssignmentWork::Predict, 6),
         );
     }
 
@@ -69,7 +70,7 @@ class PredictionTest extends TestCase
         $this->actingAs($this->instructor)->post('/jobs', [
             'appliance' => $appliance->id, 'course' => $this->course->id, 'trainees' => [$this->trainee->id],
             'title' => 'Say it first', 'fault' => 'healthy', 'visit' => 'cold', 'kind' => 'practice',
-            'complaint' => 'It heats.', 'predictions' => 6,
+            'complaint' => 'It heats.', 'work' => 'predict', 'many' => 6,
         ])->assertRedirect();
         $job = Assignment::query()->sole();
         $this->assertSame(AssignmentWork::Predict, $job->work);

@@ -143,7 +143,7 @@ trait WhoMay
             'POST attempts/{attempt}/next',
             'GET attempts/{attempt}/sheet',
             'POST attempts/{attempt}/predictions',
-            'POST attempts/{attempt}/explanations',
+            'POST attempts/{attempt}/answers',
             'POST attempts/{attempt}/predictions/hint',
             'POST attempts/{attempt}/sheet',
         ] as $route) {

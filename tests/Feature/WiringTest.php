@@ -9,6 +9,7 @@ use App\Models\AssignmentKind;
 use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\Task;
+use App\Work\Asked;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
@@ -39,7 +40,7 @@ class WiringTest extends TestCase
         return app(AssignJob::class)->give(
             $this->instructor, $heater, $this->course, [$this->trainee->id, $this->classmate->id], 'Wire it',
             'healthy', $heater->model()->visits()[0], $kind, 'Wire it.', 7,
-            asked: ['wires' => 'all', 'shown' => $shown],
+            asked: new Asked(AssignmentWork::Wire, wires: 'all', shown: $shown),
         );
     }
 
@@ -83,7 +84,7 @@ class WiringTest extends TestCase
         $form = [
             'appliance' => $heater->id, 'course' => $this->course->id, 'trainees' => [$this->trainee->id],
             'title' => 'Wire it', 'fault' => 'healthy', 'visit' => $heater->model()->visits()[0], 'kind' => 'practice',
-            'complaint' => 'Wire it.', 'wires' => 'all', 'shown' => 'drawing',
+            'complaint' => 'Wire it.', 'work' => 'wire', 'wires' => 'all', 'shown' => 'drawing',
         ];
         $this->actingAs($this->instructor)->post('/jobs', $form)->assertRedirect();
         $job = Assignment::query()->sole();
@@ -169,7 +170,7 @@ class WiringTest extends TestCase
         $this->actingAs($this->instructor)->post('/jobs', [
             'appliance' => $heater->id, 'course' => $this->course->id, 'trainees' => [$this->trainee->id],
             'title' => 'Wire it', 'fault' => 'limit:stuck-open', 'visit' => $heater->model()->visits()[0],
-            'kind' => 'practice', 'complaint' => 'Wire it.', 'wires' => 'all',
+            'kind' => 'practice', 'complaint' => 'Wire it.', 'work' => 'wire', 'wires' => 'all',
         ])->assertSessionHasErrors('fault');
         $this->assertSame(0, Assignment::query()->count());
     }
@@ -180,7 +181,7 @@ class WiringTest extends TestCase
         $this->actingAs($this->instructor)->post('/jobs', [
             'appliance' => $boiler->id, 'course' => $this->course->id, 'trainees' => [$this->trainee->id],
             'title' => 'Wire it', 'fault' => 'healthy', 'visit' => $boiler->model()->visits()[0],
-            'kind' => 'practice', 'complaint' => 'Wire it.', 'wires' => 'control',
+            'kind' => 'practice', 'complaint' => 'Wire it.', 'work' => 'wire', 'wires' => 'control',
         ]);
         $this->assertSame(0, Assignment::query()->count());
         $this->assertStringContainsString('Take all wires', (string) Task::query()->where('kind', 'give')->value('error'));

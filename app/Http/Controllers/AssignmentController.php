@@ -10,6 +10,7 @@ use App\Models\Course;
 use App\Models\Mark;
 use App\Models\RuleSet;
 use App\Models\Task;
+use App\Work\Asked;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
@@ -44,10 +45,7 @@ class AssignmentController extends Controller
                     'worn_leads' => $request->boolean('worn_leads'),
                 ],
                 'stops' => $request->boolean('stops'),
-                'predictions' => $request->integer('predictions'),
-                'explanations' => $request->integer('explanations'),
-                'wires' => $request->input('wires'),
-                'shown' => $request->input('shown') ?? 'drawing',
+                ...Asked::by($request)->toArray(),
                 'rules' => $request->integer('rules'),
                 'window' => [
                     'opens_at' => JobTimeController::moment($request, 'opens_at')?->toIso8601String(),

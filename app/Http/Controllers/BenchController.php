@@ -14,6 +14,7 @@ use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Entry;
 use App\Models\Task;
+use App\Work\Commissioning;
 use App\Work\WiringUp;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -96,6 +97,7 @@ class BenchController extends Controller
                 FaultSet::of($plan->model)->faults,
             )),
             'wiring' => WiringUp::told($attempt->assignment),
+            'commissioning' => Commissioning::told($attempt->assignment),
             'steps' => $attempt->assignment->kind->isMarked() ? null : WarmUp::steps(),
             'units' => Bag::units(),
             'questions' => array_map(ucfirst(...), Words::each('acts.ask.question', Ask::QUESTIONS)),

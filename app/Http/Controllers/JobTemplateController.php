@@ -2,18 +2,16 @@
 
 namespace App\Http\Controllers;
 
-use App\Bench\Predictions;
 use App\Models\Appliance;
 use App\Models\AssignmentKind;
 use App\Models\JobTemplate;
 use App\Models\RuleSet;
-use App\Work\Explaining;
+use App\Work\Asked;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use OddSpark\Faults\FaultSet;
-use OddSpark\WiringUp\Task as WiringTask;
 
 /** Jobs kept to be given again. */
 class JobTemplateController extends Controller
@@ -39,10 +37,7 @@ class JobTemplateController extends Controller
             'stops' => ['required', 'boolean'],
             'rules' => ['required', 'integer', Rule::in($sets->pluck('id'))],
             'minutes' => ['nullable', 'integer', 'min:1', 'max:600'],
-            'predictions' => ['nullable', 'integer', 'min:0', 'max:'.Predictions::MOST],
-            'explanations' => ['nullable', 'integer', 'min:0', 'max:'.Explaining::MOST],
-            'wires' => ['nullable', Rule::in(WiringTask::PORTIONS)],
-            'shown' => ['nullable', Rule::in(WiringTask::SHOWN)],
+            ...Asked::rules(),
         ], [
             'fault.in' => 'This model has no such fault. Pick one from its list.',
             'pool.*.in' => 'This model has no fault ":input".',
@@ -55,8 +50,8 @@ class JobTemplateController extends Controller
                 'title' => 'You keep '.self::MOST.' templates of this model. Take one out first.',
             ]);
         }
-        $usual = ['minutes' => null, 'predictions' => 0, 'explanations' => 0, 'wires' => null, 'shown' => 'drawing'];
-        $job = ['rules' => $sets->firstOrFail('id', $with['rules'])->name] + $with + $usual;
+        $job = ['rules' => $sets->firstOrFail('id', $with['rules'])->name, ...Asked::by($request)->toArray()] + $with +
+            ['minutes' => null];
         $template = JobTemplate::query()->firstOrNew($title, ['name' => (string) Str::uuid()]);
         $template->fill(['job' => array_diff_key($job, ['title' => 0])])->save();
 

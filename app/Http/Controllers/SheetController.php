@@ -10,9 +10,9 @@ use App\Http\Board;
 use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\Task;
-use App\Work\Explaining;
 use App\Work\Foretelling;
 use App\Work\OnSheet;
+use App\Work\Picking;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -57,7 +57,9 @@ class SheetController extends Controller
 
     public function predict(Request $request, Attempt $attempt): JsonResponse
     {
-        $this->onSheet($attempt, AssignmentWork::Predict);
+        if ($attempt->assignment->work !== AssignmentWork::Predict) {
+            throw new ActError('/', 'That is no answer to what this job asks.');
+        }
         if ($this->workbench->closeIfOver($attempt)) {
             $this->marked($attempt);
         }
@@ -71,16 +73,19 @@ class SheetController extends Controller
         return response()->json(['item' => $said->item, 'said' => Foretelling::told($attempt, $said)]);
     }
 
-    public function explain(Request $request, Attempt $attempt, Explaining $explaining): JsonResponse
+    public function answer(Request $request, Attempt $attempt): JsonResponse
     {
-        $this->onSheet($attempt, AssignmentWork::Explain);
+        $kind = $this->kind($attempt);
+        if (! $kind instanceof Picking) {
+            throw new ActError('/', 'That is no answer to what this job asks.');
+        }
         if ($this->workbench->closeIfOver($attempt)) {
             $this->marked($attempt);
         }
         $picked = array_map(strval(...), (array) $request->json('picked'));
-        $said = $explaining->say($attempt, (int) $request->json('item'), array_values($picked));
+        $said = $kind->say($attempt, (int) $request->json('item'), array_values($picked));
 
-        return response()->json(['item' => $said->item, 'said' => Explaining::told($attempt, $said)]);
+        return response()->json(['item' => $said->item, 'said' => Picking::told($attempt, $said)]);
     }
 
     public function hint(Request $request, Attempt $attempt): JsonResponse
@@ -98,14 +103,6 @@ class SheetController extends Controller
         $this->marked($attempt);
 
         return response()->json(['goes' => "/attempts/$attempt->id/debrief"]);
-    }
-
-    /** @throws ActError when it is a job of another sort */
-    private function onSheet(Attempt $attempt, AssignmentWork $work): void
-    {
-        if ($attempt->assignment->work !== $work) {
-            throw new ActError('/', 'That is no answer to what this job asks.');
-        }
     }
 
     /** @throws ActError when it is done at the bench */

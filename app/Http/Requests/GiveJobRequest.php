@@ -3,19 +3,18 @@
 namespace App\Http\Requests;
 
 use App\Bench\Pools;
-use App\Bench\Predictions;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
+use App\Models\AssignmentWork;
 use App\Models\Course;
 use App\Models\RuleSet;
-use App\Work\Explaining;
+use App\Work\Asked;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
-use OddSpark\WiringUp\Task;
 
 class GiveJobRequest extends FormRequest
 {
@@ -62,10 +61,7 @@ class GiveJobRequest extends FormRequest
             'closes_at' => ['nullable', 'date', 'after:opens_at'],
             'minutes' => ['nullable', 'integer', 'min:1', 'max:600'],
             'complaint' => ['required', 'string', 'max:1000'],
-            'predictions' => ['nullable', 'integer', 'min:0', 'max:'.Predictions::MOST],
-            'explanations' => ['nullable', 'integer', 'min:0', 'max:'.Explaining::MOST],
-            'wires' => ['nullable', Rule::in(Task::PORTIONS)],
-            'shown' => ['nullable', Rule::in(Task::SHOWN)],
+            ...Asked::rules(),
         ];
     }
 
@@ -120,11 +116,16 @@ class GiveJobRequest extends FormRequest
                     $validator->errors()->add('pool', "This model has no fault \"$fault\".");
                 }
             }
-            if ($this->filled('wires') && ($this->faults() !== [Fault::HEALTHY] || $this->filled('band'))) {
+            $asked = Asked::by($this);
+            if ($asked->error() !== null) {
+                $validator->errors()->add('many', $asked->error());
+            }
+            $isWiring = $asked->work === AssignmentWork::Wire;
+            if ($isWiring && ($this->faults() !== [Fault::HEALTHY] || $this->filled('band'))) {
                 $validator->errors()->add('fault', 'What is to be wired has no fault: pick “Healthy”, and no pool.');
             }
-            if ($this->filled('wires') && $model->wires() === []) {
-                $validator->errors()->add('wires', 'This model has no wires.');
+            if ($isWiring && $model->wires() === []) {
+                $validator->errors()->add('work', 'This model has no wires.');
             }
             $this->drawFromBand($validator, $model->hash());
             if (! in_array($this->string('visit')->value(), $model->visits(), true)) {

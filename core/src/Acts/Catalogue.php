@@ -81,6 +81,8 @@ final class Catalogue
         N\Expect::class,
         N\WriteDown::class,
         N\Report::class,
+        N\FillIn::class,
+        N\Sign::class,
         N\Wait::class,
         N\Hint::class,
         N\NameFault::class,

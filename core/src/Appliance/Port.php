@@ -19,7 +19,7 @@ final readonly class Port
      * @param ?string $of primitive of the part that tells what is felt there
      * @param ?string $link what of the part asks for what is felt there, by name
      * @param Requirement|null $lights what of it lights a burner
-     * @param list<array{name: string, instrument: string, label: string}> $taps what can be put there
+     * @param list<array{name: string, instrument: string, label: string, row?: string}> $taps what can be put there
      * @param bool $suction whether what pulls is felt as above zero
      * @param ?string $frame terminal of its metal, and what sits there asks for that by the name of frameLink
      * @param ?string $terminal where a lead ends, and what sits there asks for that by the name of terminalLink

@@ -33,7 +33,8 @@ namespace OddSpark\Appliance;
  * @phpstan-type PortDocument array{medium: string, at: array{int|float, int|float}, label?: string,
  *     of?: string, link?: string, lights?: array<string, mixed>, suction?: bool, frame?: string,
  *     frame_link?: string, terminal?: string, terminal_link?: string, taps?: list<array{name: string,
- *     instrument: string, label: string}>, emits?: string}
+ *     row?: 'inlet'|'manifold'|'supply_air'|'return_air'|'supply_static'|'return_static', instrument: string,
+ *     label: string}>, emits?: string}
  * @phpstan-type CableDocument array{id: string, feet: int|float, pf_per_ft: int|float,
  *     leak_megohm: int|float, hidden?: bool}
  * @phpstan-type HouseholdDocument array{rooms: list<array{name?: string, of: string, wants: int|float,
@@ -45,7 +46,9 @@ namespace OddSpark\Appliance;
  * @phpstan-type IncludeDocument array{id: string, model: string, by?: array{int|float, int|float},
  *     without?: list<string>, params?: array<string, mixed>, process?: array<string, mixed>,
  *     document?: array<string, mixed>}
- * @phpstan-type TapDocument array{of: string, instrument: string, part: string, label: string}
+ * @phpstan-type TapDocument array{of: string,
+ *     row?: 'inlet'|'manifold'|'supply_air'|'return_air'|'supply_static'|'return_static', instrument: string,
+ *     part: string, label: string}
  * @phpstan-type DoorDocument array{id: string, label: string, sealed?: bool, interlock?: string,
  *     covers: list<string>, sight_glass?: list<string>, through?: list<string>}
  * @phpstan-type FoundDocument array{part: string, mode: string, weight: int|float, jumper?: array{string,

@@ -33,6 +33,8 @@ final readonly class Rules
     public const OTHER_WORK = [
         'predict' => ['predicted' => 70, 'live' => 30],
         'explain' => ['explained' => 70, 'root' => 30],
+        'order' => ['sequence' => 60, 'proof' => 40],
+        'commission' => ['measured' => 40, 'acted' => 25, 'put_right' => 25, 'care' => 10],
         'wire' => ['works' => 40, 'guards' => 30, 'code' => 20, 'care' => 10],
     ];
 
@@ -203,7 +205,9 @@ final readonly class Rules
     /** @return list<string> lines of other work than tracing a fault */
     public static function linesOfOtherWork(): array
     {
-        return array_merge(...array_values(array_map(array_keys(...), self::OTHER_WORK)));
+        return array_values(array_unique(
+            array_merge(...array_values(array_map(array_keys(...), self::OTHER_WORK))),
+        ));
     }
 
     /** @return array<string, mixed> the rules document */

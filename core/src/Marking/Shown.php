@@ -20,6 +20,8 @@ final class Shown
         'technique' => Competency::Meter, 'safety' => Competency::Safety, 'verify' => Competency::Verification,
         'predicted' => Competency::Meter, 'live' => Competency::Safety,
         'explained' => Competency::Control, 'root' => Competency::Control,
+        'sequence' => Competency::Control, 'proof' => Competency::Safety,
+        'measured' => Competency::Meter, 'acted' => Competency::Safety, 'put_right' => Competency::Verification,
         'works' => Competency::Control, 'guards' => Competency::Safety, 'care' => Competency::Safety,
     ];
 

@@ -15,6 +15,8 @@ use OddSpark\Words\Words;
  * where there are several, then, with everything reset, all of them and the programmers till it is warm; the call
  * ended; the fan alone;
  * what yields to a tap tapped, all reset, and a call again; at the end the supply switched off.
+ *
+ * @phpstan-import-type Fields from Act
  */
 final readonly class Trial
 {
@@ -44,6 +46,15 @@ final readonly class Trial
      *     what is done there
      */
     private array $phases;
+
+    /** @var list<Fields> settings that make every call */
+    private array $calls;
+
+    /** @var list<Fields> settings that end them */
+    private array $ends;
+
+    /** @var list<array{int, string, Fields}> ms, act, with: what puts everything back that has tripped */
+    private array $resets;
 
     public function __construct(Model $model)
     {
@@ -85,6 +96,8 @@ final readonly class Trial
         unset($warm['']);
         $allWarm = array_merge($always, ...array_values($warm));
         $allCold = array_merge([], ...array_values($cold));
+        $this->calls = $allWarm;
+        $this->ends = $allCold;
         $phases = [];
         $tick = 0;
         $begin = function (string $kind, int $seconds, string $title, array $sets, array $more = []) use (
@@ -104,6 +117,7 @@ final readonly class Trial
             $tick += 1000 * $seconds;
         };
         usort($resets, fn (array $a, array $b) => $a[0] <=> $b[0]);
+        $this->resets = $resets;
         $open = [[0, 'door', ['to' => 'open']], [0, 'hold', ['to' => 'held']]];
         foreach (count($warm) > 1 ? $warm : [] as $label => $calls) {
             $begin('alone', self::ALONE_S, Words::say('suspects.trial.into_a_call_of_alone', [
@@ -136,6 +150,24 @@ final readonly class Trial
     public function acts(): array
     {
         return array_merge(...array_column($this->phases, 3));
+    }
+
+    /** @return list<Act> every call made at a tick */
+    public function calls(int $tick): array
+    {
+        return array_map(fn (array $with): Act => Catalogue::make($tick, 'set', $with), $this->calls);
+    }
+
+    /** @return list<Act> every call ended at a tick */
+    public function ends(int $tick): array
+    {
+        return array_map(fn (array $with): Act => Catalogue::make($tick, 'set', $with), $this->ends);
+    }
+
+    /** @return list<Act> everything reset that has tripped, from a tick on */
+    public function resets(int $tick): array
+    {
+        return array_map(fn (array $r): Act => Catalogue::make($tick + $r[0], $r[1], $r[2]), $this->resets);
     }
 
     /** The last moment after the call has ended, with nothing that calls. */

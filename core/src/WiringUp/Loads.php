@@ -11,6 +11,7 @@ use OddSpark\Parts\Ability\Burns;
 use OddSpark\Parts\Ability\Turns;
 use OddSpark\Run\Machine;
 use OddSpark\Run\MachineState;
+use OddSpark\Wiring\Feeds;
 use OddSpark\Wiring\Nets;
 
 /**
@@ -59,12 +60,7 @@ final readonly class Loads
     public static function of(Plan $plan): self
     {
         $nets = new Nets($plan->model);
-        $feeds = [];
-        foreach ($nets->supplies() as $supply) {
-            foreach (array_keys($nets->paths($nets->root($supply['hot']), $nets->root($supply['return']))) as $load) {
-                $feeds[$load] = min($feeds[$load] ?? INF, $supply['volts']);
-            }
-        }
+        $feeds = Feeds::of($nets);
         $loads = $fuel = [];
         foreach ($nets->elements() as $i => $e) {
             $id = "{$e['part']}.{$e['name']}";
@@ -165,6 +161,12 @@ final readonly class Loads
     public function isFire(string $id): bool
     {
         return isset($this->fires[$id]);
+    }
+
+    /** Whether it is what a motor does, and not what it is fed with. */
+    public function isMotor(string $id): bool
+    {
+        return isset($this->motors[$id]);
     }
 
     /** Whether fuel flows or burns by it. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\WiringUp;
 
-use OddSpark\Acts\Danger;
 use OddSpark\Appliance\Model;
+use OddSpark\Marking\Care;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Mark;
 use OddSpark\Marking\Rules;
@@ -19,11 +19,6 @@ final readonly class Verdict
     private const WRONG = 0.25;
 
     private const ODD = 0.1;
-
-    /** What an unsafe act while wiring costs of its line. Ours. */
-    private const GRAVE = 0.5;
-
-    private const SLIGHT = 0.2;
 
     /** What is left of a line whose safety does nothing, at most. Ours. */
     private const UNGUARDED = 0.25;
@@ -57,16 +52,16 @@ final readonly class Verdict
     }
 
     /**
-     * @param list<string> $dangers what was unsafe while it was wired; ids of {@see Danger}
+     * @param list<string> $dangers what was unsafe while it was wired; ids of {@see \OddSpark\Acts\Danger}
      * @param array<string, int> $hints how many were taken, by grade
      */
     public function mark(Rules $rules, array $dangers = [], array $hints = []): Mark
     {
         $lines = array_filter(
-            [$this->works(), $this->guards(), $this->code(), $this->care($dangers)],
+            [$this->works(), $this->guards(), $this->code(), Care::line($dangers, self::share($this->visited))],
             fn (Line $line): bool => $rules->weights[$line->id] > 0,
         );
-        $isGrave = array_diff($dangers, Danger::SLIGHT) !== [];
+        $isGrave = Care::isGrave($dangers);
         $caps = [
             ...$this->isUnguarded() ? ['unguarded'] : [],
             ...$isGrave && in_array('unsafe', $rules->caps, true) ? ['unsafe'] : [],
@@ -115,25 +110,6 @@ final readonly class Verdict
 
         return new Line('code', max(0.0, 1 - $lost) * self::share($this->visited), $why === []
             ? [Line::say(Words::say('wiring_up.verdict.nothing_against'))]
-            : $why);
-    }
-
-    /**
-     * Of how it was worked; as much of it counts as runs.
-     *
-     * @param list<string> $dangers
-     */
-    private function care(array $dangers): Line
-    {
-        $lost = 0.0;
-        $why = [];
-        foreach ($dangers as $danger) {
-            $lost += in_array($danger, Danger::SLIGHT, true) ? self::SLIGHT : self::GRAVE;
-            $why[] = Line::say(Danger::text($danger));
-        }
-
-        return new Line('care', max(0.0, 1 - $lost) * self::share($this->visited), $why === []
-            ? [Line::say(Words::say('wiring_up.verdict.nothing_unsafe'))]
             : $why);
     }
 

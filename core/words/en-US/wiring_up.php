@@ -27,6 +27,5 @@ return [
     'wiring_up.turning.stands' => 'stopped',
     'wiring_up.verdict.guards' => '{right, number} of {of, number} switches, safeties and flames act as they should.',
     'wiring_up.verdict.nothing_against' => 'Nothing against the usual way of wiring.',
-    'wiring_up.verdict.nothing_unsafe' => 'Nothing unsafe was done.',
     'wiring_up.verdict.works' => '{right, number} of {of, number} loads are right through the whole sequence.',
 ];

@@ -2,6 +2,7 @@ import { Tabs } from '@chakra-ui/react'
 import type { DoAct } from '@/lib/acts'
 import type { BenchPage, Entry } from '@/lib/types'
 import { CallSheet } from './CallSheet'
+import { CommissioningPaper } from './CommissioningPaper'
 import { Log } from './Log'
 import { OwnList } from './OwnList'
 import { ReportForm } from './ReportForm'
@@ -39,6 +40,11 @@ export function Papers({ page, tried, log, spoken, tagged, wires, act }: Props) 
             {page.wiring && (
                 <Tabs.Content value="wiring" h="100%" p="0">
                     <WiringPaper board={board} job={page.wiring} wires={wires} act={act} />
+                </Tabs.Content>
+            )}
+            {page.commissioning && (
+                <Tabs.Content value="commissioning" h="100%" p="0">
+                    <CommissioningPaper job={page.commissioning} log={log} act={act} />
                 </Tabs.Content>
             )}
             <Tabs.Content value="log" h="100%" p="0">

@@ -27,12 +27,12 @@ export interface Job {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
-    /** readings to be said before they are taken; 0: the fault is traced */
-    predictions: number
-    /** loads of which it is explained why they are off; 0: none */
-    explanations: number
-    /** wires that are to be run; null: there are none */
-    wires: 'all' | 'control' | 'some' | null
+    /** what is done */
+    work: Template['job']['work']
+    /** of a sheet how many items */
+    many: number
+    /** which wires are to be run */
+    wires: 'all' | 'control' | 'some'
     /** what there is to wire by */
     shown: 'drawing' | 'picture' | 'sequence'
     pool: string[]

@@ -30,10 +30,10 @@ export function Templates({ form, templates, courses, onStart }: Props) {
         const d = form.data
         const { title, fault, pool, visit, kind, complaint, low_battery, worn_leads, stops, rules, minutes } = d
         const job = { title, fault, pool, visit, kind, complaint, low_battery, worn_leads, stops, rules, minutes }
-        const { predictions, explanations, wires, shown } = d
+        const { work, many, wires, shown } = d
         router.post(
             of,
-            { ...job, predictions, explanations, wires, shown },
+            { ...job, work, many, wires, shown },
             {
                 ...stay,
                 onSuccess: () => setError(null),

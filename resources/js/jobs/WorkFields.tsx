@@ -6,23 +6,40 @@ import { t } from '@/words'
 
 const HEALTHY = 'healthy'
 
-const valueOf = ({ predictions, explanations, wires }: Job) => {
-    if (wires) return `wire ${wires}`
-    if (explanations > 0) return `explain ${explanations}`
-    return predictions > 0 ? `predict ${predictions}` : 'trace'
+/** Kinds of work with all that can be asked of each, as one list: what is chosen, and what it says. */
+const offered = (): [string, string][] => [
+    ['trace', t('Trace the fault at the bench')],
+    ...[6, 8, 12, 16].map((many): [string, string] => [`predict ${many}`, t('Predict {{many}} readings', { many })]),
+    ...[3, 5].map((many): [string, string] => [`explain ${many}`, t('Explain why {{many}} loads are off', { many })]),
+    ...[6, 10].map((many): [string, string] => [
+        `order ${many}`,
+        t('Put the sequence in order: {{many}} questions', { many }),
+    ]),
+    ['commission', t('Commission it: measured, every safety made to act, its sheet signed')],
+    ['wire all', t('Wire it: all wires are missing')],
+    ['wire control', t('Wire it: the control circuit is missing')],
+    ['wire some', t('Wire it: a third of the wires is missing')],
+]
+
+const valueOf = ({ work, many, wires }: Job) => {
+    if (work === 'wire') return `wire ${wires}`
+    return many === 0 ? work : `${work} ${many}`
 }
 
-/** What is done in a job: the fault traced, readings said before they are taken, or the appliance wired. */
+/** What is done in a job: the fault traced, a sheet worked, or the appliance wired. */
 export function WorkFields({ form }: { form: InertiaFormProps<Job> }) {
-    const { wires, shown } = form.data
+    const { work, shown } = form.data
     const change = (to: string) => {
-        const [work, how] = to.split(' ') as [string, string]
+        const [work, how] = to.split(' ') as [Job['work'], string | undefined]
         form.setData((d) => ({
             ...d,
-            predictions: work === 'predict' ? Number(how) : 0,
-            explanations: work === 'explain' ? Number(how) : 0,
-            wires: work === 'wire' ? (how as Job['wires']) : null,
+            work,
+            many: Number(how) || 0,
+            ...(work === 'commission' && {
+                complaint: t('It has been set up, or overhauled. Prove it, put it right, and sign its sheet.'),
+            }),
             ...(work === 'wire' && {
+                wires: how as Job['wires'],
                 fault: HEALTHY,
                 pool: [],
                 band: null,
@@ -30,33 +47,16 @@ export function WorkFields({ form }: { form: InertiaFormProps<Job> }) {
             }),
         }))
     }
+    const error = form.errors.work ?? form.errors.many ?? form.errors.wires
     return (
         <>
-            <Field.Root invalid={!!(form.errors.predictions ?? form.errors.explanations)} gap="1">
+            <Field.Root invalid={!!error} gap="1">
                 <Field.Label fontSize="text">{t('What is done')}</Field.Label>
-                <Select
-                    label={t('What is done')}
-                    value={valueOf(form.data)}
-                    onChange={change}
-                    options={[
-                        ['trace', t('Trace the fault at the bench')],
-                        ...[6, 8, 12, 16].map((many): [string, string] => [
-                            `predict ${many}`,
-                            t('Predict {{many}} readings', { many }),
-                        ]),
-                        ...[3, 5].map((many): [string, string] => [
-                            `explain ${many}`,
-                            t('Explain why {{many}} loads are off', { many }),
-                        ]),
-                        ['wire all', t('Wire it: all wires are missing')],
-                        ['wire control', t('Wire it: the control circuit is missing')],
-                        ['wire some', t('Wire it: a third of the wires is missing')],
-                    ]}
-                />
-                <Field.ErrorText color="danger">{form.errors.predictions ?? form.errors.explanations}</Field.ErrorText>
+                <Select label={t('What is done')} value={valueOf(form.data)} onChange={change} options={offered()} />
+                <Field.ErrorText color="danger">{error}</Field.ErrorText>
             </Field.Root>
-            {wires && (
-                <Field.Root invalid={!!form.errors.wires} gap="1">
+            {work === 'wire' && (
+                <Field.Root invalid={!!form.errors.shown} gap="1">
                     <Field.Label fontSize="text">{t('What there is to wire by')}</Field.Label>
                     <Select
                         label={t('What there is to wire by')}
@@ -68,7 +68,7 @@ export function WorkFields({ form }: { form: InertiaFormProps<Job> }) {
                             ['sequence', t('The sequence in sentences alone')],
                         ]}
                     />
-                    <Field.ErrorText color="danger">{form.errors.wires}</Field.ErrorText>
+                    <Field.ErrorText color="danger">{form.errors.shown}</Field.ErrorText>
                 </Field.Root>
             )}
         </>

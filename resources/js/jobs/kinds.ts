@@ -2,7 +2,13 @@ import { t } from '@/words'
 
 /** What a job is given for, and what is done in it where that is not to trace a fault, in a word or two. */
 export function jobName(job: { kind: string; work: string }): string {
-    const works: Record<string, string> = { predict: t('predictions'), explain: t('explanations'), wire: t('wiring') }
+    const works: Record<string, string> = {
+        predict: t('predictions'),
+        explain: t('explanations'),
+        order: t('sequence'),
+        commission: t('commissioning'),
+        wire: t('wiring'),
+    }
     const work = works[job.work]
     return work ? `${kindName(job.kind)}, ${work}` : kindName(job.kind)
 }

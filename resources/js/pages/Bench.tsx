@@ -186,7 +186,7 @@ function TheBench(page: BenchPage) {
             beside,
         ],
     )
-    const asks = told !== undefined && !wiring
+    const asks = told !== undefined && job.work === 'trace'
     const meterProps = useMemo(
         () => ({
             scene,

@@ -217,7 +217,7 @@ export default function Debrief({
                         </Suspense>
                     )}
                     {row && job.work === 'predict' && <Foretold row={row} index={open} />}
-                    {row && (job.work === 'wire' || job.work === 'explain') && <TriedRow row={row} />}
+                    {row && job.work !== 'trace' && job.work !== 'predict' && <TriedRow row={row} />}
                     {row && traced && (
                         <Known
                             row={row}

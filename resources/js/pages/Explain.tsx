@@ -5,7 +5,7 @@ import { Ladder } from '@/board/Ladder'
 import { PerceivedAt } from '@/board/perceived'
 import { ownerOf } from '@/board/walk'
 import { ChainRow } from '@/explain/ChainRow'
-import type { AskedLoad, Explanation, ExplainPage } from '@/lib/generated/replies'
+import type { AskedLoad, ExplainPage, PickedAnswer } from '@/lib/generated/replies'
 import { SheetPanel } from '@/sheet/SheetPanel'
 import { useSheet } from '@/sheet/useSheet'
 import { Frame } from '@/shell/Frame'
@@ -27,9 +27,9 @@ export default function Explain({
     pickable,
     rows: given,
 }: ExplainPage) {
-    const { rows, open, setOpen, refused, say, hint, close } = useSheet<Explanation, AskedLoad, { picked: string[] }>(
+    const { rows, open, setOpen, refused, say, hint, close } = useSheet<PickedAnswer, AskedLoad, { picked: string[] }>(
         attempt,
-        'explanations',
+        'answers',
         given,
     )
     const [chains, setChains] = useState<Record<number, string[]>>({})

@@ -21,8 +21,6 @@ import { t } from '@/words'
 
 const HEALTHY = 'healthy'
 
-const NO_OTHER_WORK = { predictions: 0, explanations: 0, wires: null }
-
 /** A model running healthy; a fault chosen, what it does beside it, and the job given. */
 export default function Model({
     model,
@@ -51,9 +49,9 @@ export default function Model({
         kind: 'practice',
         complaint: '',
         low_battery: false,
-        predictions: 0,
-        explanations: 0,
-        wires: null as Job['wires'],
+        work: 'trace' as Job['work'],
+        many: 0,
+        wires: 'all' as Job['wires'],
         shown: 'drawing' as Job['shown'],
         worn_leads: false,
         stops: false,
@@ -80,7 +78,7 @@ export default function Model({
     const [kept, setKept] = useState<Template['job'] | null>(null)
     useEffect(() => {
         const isKept = kept?.fault === fault && kept.visit === visit
-        if (told && !form.data.wires)
+        if (told && !['wire', 'commission'].includes(form.data.work))
             form.setData('complaint', isKept ? kept.complaint : told.map((c) => c.text).join(' '))
         // the form is the same object for this page's life, and what was kept is laid over it when it is chosen
         // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -89,7 +87,6 @@ export default function Model({
         setKept(job)
         form.setData((now) => ({
             ...now,
-            ...NO_OTHER_WORK, // one kept before there was other work says nothing of it
             ...job,
             title,
             band: null,

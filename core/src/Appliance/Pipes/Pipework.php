@@ -137,13 +137,14 @@ final class Pipework
         }
     }
 
-    /** @param array{name: string, instrument: string, label: string} $tap */
+    /** @param array{name: string, instrument: string, label: string, row?: string} $tap */
     private function tap(string $part, array $tap, string $of): void
     {
         [$within, $local] = strrpos($part, '.') === false
             ? ['', $part]
             : [substr($part, 0, strrpos($part, '.') + 1), substr($part, strrpos($part, '.') + 1)];
-        $made = ['of' => $of, 'instrument' => $tap['instrument'], 'part' => $part, 'label' => $tap['label']];
+        $made = ['of' => $of, 'instrument' => $tap['instrument'], 'part' => $part, 'label' => $tap['label']] +
+            array_intersect_key($tap, ['row' => 1]);
         $id = $within.$tap['name'];
         if (($this->d['taps'][$id]['part'] ?? $part) !== $part) {
             $id .= "-$local"; // another part has one of that name

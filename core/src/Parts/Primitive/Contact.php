@@ -6,6 +6,7 @@ namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
 use OddSpark\Parts\Ability\ComesAndGoes;
+use OddSpark\Parts\Ability\Proves;
 use OddSpark\Parts\Ability\Scorches;
 use OddSpark\Parts\Condition;
 use OddSpark\Parts\Figure;
@@ -31,7 +32,7 @@ use OddSpark\Words\Words;
  * @phpstan-import-type Slot from Primitive
  * @phpstan-import-type Requirement from Condition
  */
-final class Contact extends Primitive implements ComesAndGoes, Scorches
+final class Contact extends Primitive implements ComesAndGoes, Proves, Scorches
 {
     public const DOES = 'opens closes switches';
 

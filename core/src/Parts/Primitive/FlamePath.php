@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Ability\Proves;
 use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
@@ -19,7 +20,7 @@ use OddSpark\Parts\Surroundings;
  *
  * @phpstan-import-type Figures from Primitive
  */
-final class FlamePath extends Primitive
+final class FlamePath extends Primitive implements Proves
 {
     public const SCATTERS = ['forward_ohm'];
 

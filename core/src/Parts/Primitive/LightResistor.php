@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Parts\Primitive;
 
 use OddSpark\Circuit\Values;
+use OddSpark\Parts\Ability\Proves;
 use OddSpark\Parts\Figure;
 use OddSpark\Parts\Fittings;
 use OddSpark\Parts\Primitive;
@@ -16,7 +17,7 @@ use OddSpark\Parts\Wired;
  *
  * @phpstan-import-type Figures from Primitive
  */
-final class LightResistor extends Primitive
+final class LightResistor extends Primitive implements Proves
 {
     public const VARIES = true;
 

@@ -428,6 +428,20 @@ export interface ActionLog {
               words?: string
           }
         | {
+              act: 'fill_in'
+              at_s: number
+              id?: string
+              row: string
+              figure?: number
+              found: 'in_order' | 'out_of_order'
+          }
+        | {
+              act: 'sign'
+              at_s: number
+              id?: string
+              as: 'in_service' | 'out_of_service'
+          }
+        | {
               act: 'wait'
               at_s: number
               id?: string

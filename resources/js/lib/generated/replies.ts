@@ -181,6 +181,10 @@ export interface BenchPage {
      * what there is to wire by, where the job is to wire
      */
     wiring: WiringJob | null
+    /**
+     * the sheet, where the job is to commission
+     */
+    commissioning: CommissioningJob | null
 }
 export interface BoardData {
     height: number
@@ -419,7 +423,7 @@ export interface Briefing {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
-    work: 'trace' | 'predict' | 'explain' | 'wire'
+    work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire'
 }
 /**
  * What a trainee is told of the house rules of a job.
@@ -572,6 +576,21 @@ export interface WiringJob {
      * wires of the drawing that are not there
      */
     missing: number
+}
+/**
+ * A commissioning sheet.
+ */
+export interface CommissioningJob {
+    rows: {
+        id: string
+        title: string
+        unit: string
+        range: string
+    }[]
+    safeties: {
+        id: string
+        title: string
+    }[]
 }
 export interface BenchesStopped {
     benches: number
@@ -1364,7 +1383,7 @@ export interface GivenJob {
     closes_at: string | null
     minutes: number | null
     faults: number
-    work: 'trace' | 'predict' | 'explain' | 'wire'
+    work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire'
 }
 export interface GradebookPage {
     course: {
@@ -1443,7 +1462,7 @@ export interface JobInFull {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
-    work: 'trace' | 'predict' | 'explain' | 'wire'
+    work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire'
 }
 export interface JobPage {
     job: JobInFull
@@ -1693,10 +1712,10 @@ export interface ModelPage {
             stops: boolean
             rules: number | null
             minutes: number | null
-            predictions?: number
-            explanations?: number
-            wires?: 'all' | 'control' | 'some' | null
-            shown?: 'drawing' | 'picture' | 'sequence'
+            wires: 'all' | 'control' | 'some'
+            shown: 'drawing' | 'picture' | 'sequence'
+            work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire'
+            many: number
         }
     }[]
 }
@@ -1770,7 +1789,7 @@ export interface OwnJob {
      */
     can_begin: boolean
     why_not: string | null
-    work: 'trace' | 'predict' | 'explain' | 'wire'
+    work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire'
 }
 export interface OpenLinkPage {
     token: string
@@ -2266,15 +2285,47 @@ export interface AskedLoad {
     at_s: number
     load: string
     title: string
-    said: Explanation | null
+    said: PickedAnswer | null
     hints: string[]
 }
-export interface Explanation {
+export interface PickedAnswer {
     picked: string[]
     right: boolean | null
     why: string | null
 }
-export interface Explained {
+export interface Answered {
     item: number
-    said: Explanation
+    said: PickedAnswer
+}
+export interface OrderPage {
+    attempt: number
+    job: Briefing
+    left_s: number | null
+    stopped: boolean
+    board: BoardData
+    doors: DoorShown[]
+    rows: AskedOfSequence[]
+    hand_up: boolean
+}
+/**
+ * Something asked of a sequence: choices to be picked from, or to be put in order.
+ */
+export interface AskedOfSequence {
+    sort: 'order' | 'proof' | 'next' | 'if' | 'chart' | 'stopped' | 'why'
+    prompt: string
+    choices: {
+        id: string
+        text: string
+    }[]
+    lanes: SequenceLane[]
+    until_s: number
+    said: PickedAnswer | null
+    hints: string[]
+}
+export interface SequenceLane {
+    title: string
+    /**
+     * ms from and to
+     */
+    stretches: number[][]
 }

@@ -120,11 +120,7 @@ export interface JobRequest {
     after?: number | null
     after_mark?: number | null
     /**
-     * readings to be said before they are taken; none: the fault is traced
-     */
-    predictions?: number | null
-    /**
-     * wires that are to be run; none: there are none
+     * which wires are to be run
      */
     wires?: 'all' | 'control' | 'some' | null
     /**
@@ -132,9 +128,13 @@ export interface JobRequest {
      */
     shown?: 'drawing' | 'picture' | 'sequence' | null
     /**
-     * loads of which it is explained why they are off
+     * what is done; none: the fault is traced
      */
-    explanations?: number | null
+    work?: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | null
+    /**
+     * of a sheet how many items
+     */
+    many?: number | null
 }
 export interface JobWindowRequest {
     /**
@@ -332,9 +332,8 @@ export interface JobTemplateRequest {
     stops: boolean
     rules: number
     minutes?: number | null
-    predictions?: number | null
     /**
-     * wires that are to be run; none: there are none
+     * which wires are to be run
      */
     wires?: 'all' | 'control' | 'some' | null
     /**
@@ -342,9 +341,13 @@ export interface JobTemplateRequest {
      */
     shown?: 'drawing' | 'picture' | 'sequence' | null
     /**
-     * loads of which it is explained why they are off
+     * what is done; none: the fault is traced
      */
-    explanations?: number | null
+    work?: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | null
+    /**
+     * of a sheet how many items
+     */
+    many?: number | null
 }
 export interface PredictionRequest {
     item: number
@@ -356,10 +359,10 @@ export interface PredictionRequest {
 export interface PredictionHintRequest {
     item: number
 }
-export interface ExplanationRequest {
+export interface AnswerRequest {
     item: number
     /**
-     * from the load on
+     * ids of what is picked: of a chain from the load on, of an order all of it
      *
      * @maxItems 20
      */
