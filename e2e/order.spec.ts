@@ -54,6 +54,6 @@ test('a sequence is put in order by hand and keys: steps, a chart, answers, hand
         .getByRole('button', { name: /No answer/ })
         .first()
         .click()
-    await expect(page.getByLabel('What was known').getByText('No answer.')).toBeVisible()
+    await expect(page.getByLabel('What was known').getByText('No answer.', { exact: true })).toBeVisible()
     await clean(page, 'the debrief of a sequence')
 })

@@ -125,62 +125,39 @@ class DemoSeeder extends Seeder
             'It gets too warm in the practice rooms, and the boiler never rests.',
             45,
         );
-        $this->giving->give(
-            $instructor,
-            $furnace,
-            $course,
-            $all,
-            'Paper mill office: say it before you read it',
-            'healthy',
-            'cold',
-            AssignmentKind::Practice,
-            'It heats. What would a meter show, and when?',
-            46,
-            asked: new Asked(AssignmentWork::Predict, Predictions::USUAL),
-        );
-        $this->giving->give(
-            $instructor,
-            Appliance::ship('boiler-hydronic'),
-            $course,
-            $all,
-            'Seed store: why is it off?',
-            'high:stuck-open',
-            'cold',
-            AssignmentKind::Practice,
-            'It does not heat. You know why: say what follows from what.',
-            48,
-            asked: new Asked(AssignmentWork::Explain, 3),
-        );
-        $this->giving->give(
-            $instructor,
-            $furnace,
-            $course,
-            $all,
-            'Paper mill office: what comes after what?',
-            'healthy',
-            'cold',
-            AssignmentKind::Practice,
-            'It heats. Say how it gets there, and where other calls of it stopped.',
-            49,
-            asked: new Asked(AssignmentWork::Order, 10),
-        );
-        $this->giving->give(
-            $instructor,
-            Appliance::ship('boiler-hydronic'),
-            $course,
-            $all,
-            'Dye house annex: wire the boiler',
-            'healthy',
-            'cold',
-            AssignmentKind::Practice,
-            'The boiler stands and its parts are mounted. Wire its control circuit and put it into service.',
-            47,
-            asked: new Asked(AssignmentWork::Wire, wires: 'control'),
-        );
+        $this->otherWork($instructor, $course, $all);
 
         $this->attempt($bindery, 'brannoc', $this->good());
         $this->attempt($bindery, 'isolde', $this->hasty());
         $this->making($instructor, $this->person('Oona Tarrant', 'oona', Role::Instructor));
+    }
+
+    /**
+     * A job of each kind that is not to trace a fault.
+     *
+     * @param list<int> $trainees
+     */
+    private function otherWork(User $instructor, Course $course, array $trainees): void
+    {
+        $jobs = [
+            ['furnace-80', 'healthy', 46, new Asked(AssignmentWork::Predict, Predictions::USUAL),
+                'Paper mill office: say it before you read it', 'It heats. What would a meter show, and when?'],
+            ['boiler-hydronic', 'healthy', 47, new Asked(AssignmentWork::Wire, wires: 'control'),
+                'Dye house annex: wire the boiler',
+                'The boiler stands and its parts are mounted. Wire its control circuit and put it into service.'],
+            ['boiler-hydronic', 'high:stuck-open', 48, new Asked(AssignmentWork::Explain, 3),
+                'Seed store: why is it off?', 'It does not heat. You know why: say what follows from what.'],
+            ['furnace-80', 'healthy', 49, new Asked(AssignmentWork::Order, 10),
+                'Paper mill office: what comes after what?',
+                'It heats. Say how it gets there, and where other calls of it stopped.'],
+            ['furnace-80', 'valve:set-high@some', 50, new Asked(AssignmentWork::Commission),
+                'Paper mill archive: put it into service',
+                'It was overhauled last week. Measure it, put it right, and sign its sheet.'],
+        ];
+        foreach ($jobs as [$model, $fault, $seed, $asked, $title, $complaint]) {
+            $this->giving->give($instructor, Appliance::ship($model), $course, $trainees, $title, $fault, 'cold',
+                AssignmentKind::Practice, $complaint, $seed, asked: $asked);
+        }
     }
 
     /** A model being built, by two hands: it runs, and its checks have something to say. */

@@ -98,7 +98,8 @@ class OrderTest extends TestCase
         $job = $this->job();
         $attempt = $this->begun($job);
         $right = $this->right($job);
-        $this->say($attempt, 0, array_slice($right[0], 1))->assertUnprocessable()->assertSee('Put all the steps in order.');
+        $this->say($attempt, 0, array_slice($right[0], 1))->assertUnprocessable()
+            ->assertSee('Put all the steps in order.');
         $this->say($attempt, 1, ['c0', 'c1'])->assertUnprocessable();
         $this->say($attempt, 1, ['nothing'])->assertUnprocessable();
         $this->say($attempt, 9, ['c0'])->assertUnprocessable();

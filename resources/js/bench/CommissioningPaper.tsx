@@ -26,7 +26,7 @@ function writtenIn(log: readonly Entry[]) {
     return written
 }
 
-/** The commissioning sheet: each figure with whether it is in order, each safety that was made to act, and the name under it. */
+/** The commissioning sheet: each figure, whether it is in order, each safety that was made to act; signed below. */
 export function CommissioningPaper({ job, log, act }: Props) {
     const written = writtenIn(log)
     const signed = log.findLast((e) => e.act.act === 'sign' && !e.refused)?.act.as

@@ -2,7 +2,10 @@ import type { BenchPage } from '@/lib/types'
 import { t } from '@/words'
 
 /** The papers beside the appliance, each with its name. */
-export const tabsOf = ({ steps, job, wiring, commissioning }: BenchPage, many: number): (readonly [string, string])[] => [
+export const tabsOf = (
+    { steps, job, wiring, commissioning }: BenchPage,
+    many: number,
+): (readonly [string, string])[] => [
     ['call', steps ? t('Steps') : t('Call')],
     ...(wiring ? [['wiring', t('Wiring')] as const] : []),
     ...(commissioning ? [['commissioning', t('Sheet')] as const] : []),
