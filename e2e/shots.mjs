@@ -19,6 +19,8 @@ const browser = await chromium.launch({
 })
 
 async function as(mailbox, look, device = { viewport: { width: 1280, height: 800 } }) {
+    const shown = [...String(look).matchAll(/shot\('([a-z-]+)'\)/g)].map(([, name]) => name)
+    if (only.length && !shown.some((name) => only.includes(name))) return
     const context = await browser.newContext(device)
     const page = await context.newPage()
     page.on('pageerror', (e) => console.error('page error', e.message))
@@ -42,7 +44,6 @@ async function as(mailbox, look, device = { viewport: { width: 1280, height: 800
 await as('ines', async (page, shot) => {
     await shot('shop')
     await page.goto(`${base}/models`)
-    await shot('models')
     await page.getByRole('link', { name: /80 % furnace, hot/ }).click()
     await page.getByRole('heading', { name: 'Give it as a job' }).waitFor()
     await page.getByRole('button', { name: 'Faults', exact: true }).click()
@@ -83,12 +84,6 @@ await as('ines', async (page, shot) => {
     await page.getByRole('link', { name: /Bookbinder/ }).click()
     await page.getByRole('heading', { name: /Bookbinder/ }).waitFor()
     await shot('job')
-    await page.goto(`${base}/people`)
-    await page.getByRole('heading', { name: 'People' }).waitFor()
-    const code = page.getByRole('button', { name: '7 days' })
-    if (await code.count()) await code.click()
-    await page.getByTestId('join-code').waitFor()
-    await shot('people')
     await page.goto(`${base}/`)
     await page.getByRole('link', { name: 'record' }).first().click()
     await page.getByRole('button', { name: 'Competencies' }).click()
@@ -147,6 +142,27 @@ await as('wendell', async (page, shot) => {
         await page.getByText(/^Wires you ran/).waitFor()
     }
     await shot('wiring')
+})
+
+await as('wendell', async (page, shot) => {
+    const order = page.getByText(/what comes after what/).locator('xpath=ancestor::div[2]')
+    await order.getByRole('button', { name: /Begin|Continue/ }).click()
+    await page
+        .getByRole('button', { name: /This is the record/ })
+        .first()
+        .click()
+    await page.getByRole('group', { name: 'Chart of one call' }).waitFor()
+    await shot('sequence')
+    await page.goto(base)
+    const commission = page.getByText(/Paper mill archive/).locator('xpath=ancestor::div[2]')
+    await commission.getByRole('button', { name: /Begin|Continue/ }).click()
+    await page.getByRole('button', { name: 'Door off' }).click()
+    await page.getByRole('tab', { name: 'Sheet' }).click()
+    const manifold = 'Manifold, outlet tap of the gas valve'
+    await page.getByLabel(`${manifold}, in in. w.c.`).fill('4.6')
+    await page.getByRole('button', { name: `${manifold}: Out` }).click()
+    await page.waitForTimeout(500)
+    await shot('commissioning')
     await page.goto(`${base}/reference`)
     await page.getByRole('heading', { name: 'Reference' }).first().waitFor()
     await shot('reference')
