@@ -19,8 +19,8 @@ use OddSpark\Meter\Mode;
 /** What the log of an attempt shows of a sheet: what was read after the last repair, and what was written down. */
 final class Evidence
 {
-    /** @var array<string, true> what was read: "gauge manifold", "clock", "clamp part", "ua", "ohm" */
-    private array $read = [];
+    /** @var array<string, list<float>> what was shown: at "gauge manifold", "clock" (s), "clamp part", "ua", "ohm" */
+    private array $shown = [];
 
     /** @var array<string, array{float|null, string, int}> figure, how it was found, entry; by row */
     private array $written = [];
@@ -60,22 +60,52 @@ final class Evidence
         return $this->written[$row] ?? null;
     }
 
-    public function isRead(Row $row): bool
+    /** Whether an instrument has shown what is written in a row, there and since the last repair. */
+    public function isRead(Row $row, float $said): bool
     {
-        $taps = fn (string $instrument): bool => array_filter(
-            $row->of,
-            fn (string $tap): bool => ! isset($this->read["$instrument $tap"]),
-        ) === [];
+        foreach ($this->figures($row) as $figure) {
+            if ($row->isNear($said, $figure)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<float> what the readings of a row come to */
+    private function figures(Row $row): array
+    {
+        $at = fn (int $i, string $instrument): array => $this->shown["$instrument {$row->of[$i]}"] ?? [];
 
         return match ($row->sort) {
-            'rise' => $taps('probe'),
-            'static' => $taps('gauge'),
-            'input' => isset($this->read[ClockGas::NAME]),
-            'amps' => isset($this->read[ClampMeter::KEY.' '.Model::split($row->of[0])[0]]),
-            'flame' => isset($this->read[Mode::Microamps->value]),
-            'eye' => isset($this->read[Mode::Ohms->value]),
-            default => $taps($row->sort),
+            'rise' => self::less($at(0, 'probe'), $at(1, 'probe')),
+            'static' => self::less($at(0, 'gauge'), $at(1, 'gauge')),
+            'input' => array_map(
+                fn (float $seconds): float => Figures::input($seconds, $this->model),
+                $this->shown[ClockGas::NAME] ?? [],
+            ),
+            'amps' => $this->shown[ClampMeter::KEY.' '.Model::split($row->of[0])[0]] ?? [],
+            'flame' => array_map(abs(...), $this->shown[Mode::Microamps->value] ?? []),
+            'eye' => $this->shown[Mode::Ohms->value] ?? [],
+            default => $at(0, $row->sort),
         };
+    }
+
+    /**
+     * @param list<float> $more
+     * @param list<float> $less
+     * @return list<float>
+     */
+    private static function less(array $more, array $less): array
+    {
+        $between = [];
+        foreach ($more as $x) {
+            foreach ($less as $y) {
+                $between[] = $x - $y;
+            }
+        }
+
+        return $between;
     }
 
     /**
@@ -92,21 +122,25 @@ final class Evidence
         if ($i <= $this->mended) {
             return; // what was read before says nothing of how it was left
         }
-        if ($act->name === ClockGas::NAME && $outcome->seen !== []) {
-            $this->read[ClockGas::NAME] = true;
+        if ($act->name === ClockGas::NAME && preg_match('/(\d+) s\b/', $outcome->seen['dial'] ?? '', $seconds) === 1) {
+            $this->shown[ClockGas::NAME][] = (float) $seconds[1];
         }
         $key = $outcome->reading?->mode->key();
         if ($key === null || $outcome->reading->unsteady) {
             return;
         }
         $key = str_replace(AtTap::METRIC, '', $key);
-        $this->read[$key] = true;
+        $value = abs($outcome->reading->value) === INF ? null : $outcome->reading->value;
+        if ($value === null || $outcome->reading->live) {
+            return;
+        }
+        $this->shown[$key][] = $value;
         if (($taps[$key] ?? null) !== null) {
-            $this->read["$key $taps[$key]"] = true;
+            $this->shown["$key $taps[$key]"][] = $value;
         }
         foreach ($key === ClampMeter::KEY ? $wires : [] as $wire) {
             foreach ([$this->model->wire($wire)?->from, $this->model->wire($wire)?->to] as $place) {
-                $this->read["$key ".Model::split((string) $place)[0]] = true;
+                $this->shown["$key ".Model::split((string) $place)[0]][] = $value;
             }
         }
     }

@@ -99,7 +99,7 @@ final readonly class Figures
         return match ($row->sort) {
             'rise' => $at(0, 'probe') - $at(1, 'probe'),
             'static' => $at(0, 'gauge') - $at(1, 'gauge'),
-            'input' => $this->input($site->state->value($row->of[0]), $row->unit === 'W'),
+            'input' => self::input($site->state->value($row->of[0]), $this->plan->model),
             'amps' => $this->amps($row->of[0], $site),
             'flame' => 1e6 * abs($site->machine->solution($site->state)->flameAmps(
                 $this->plan->primitives[$row->of[0]]['flames'][0],
@@ -111,15 +111,21 @@ final readonly class Figures
         };
     }
 
-    /** @param float $seconds for one turn of the small hand; 0: it stands */
-    private function input(float $seconds, bool $isMetric): float
+    /**
+     * What burns by the dial of the gas meter: Btu/h, W where the supply is European.
+     *
+     * @param float $seconds for one turn of the small hand; 0: it stands
+     */
+    public static function input(float $seconds, Model $model): float
     {
         if ($seconds <= 0.0) {
             return 0.0;
         }
-        $fuel = $this->plan->model->plate()->fuel ?? Fuel::NaturalGas;
+        $fuel = $model->plate()->fuel ?? Fuel::NaturalGas;
 
-        return $isMetric ? 3600 * self::WH_PER_TEN_LITRES / $seconds : 3600 * $fuel->heatingValue() / $seconds;
+        return $model->region() === 'EU'
+            ? 3600 * self::WH_PER_TEN_LITRES / $seconds
+            : 3600 * $fuel->heatingValue() / $seconds;
     }
 
     private function amps(string $motor, Site $site): float

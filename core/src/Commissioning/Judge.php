@@ -37,14 +37,15 @@ final readonly class Judge
         $judged = [];
         foreach ($this->rows as $row) {
             $is = $now[$row->id] ?? $found[$row->id] ?? null;
+            $written = $evidence->of($row->id);
             if ($is !== null) {
                 $judged[] = RowJudged::figure(
                     $row,
                     $found[$row->id] ?? null,
                     $now[$row->id] ?? null,
                     $is,
-                    $evidence->of($row->id),
-                    $evidence->isRead($row),
+                    $written,
+                    $evidence->isRead($row, $written[0] ?? INF),
                 );
             }
         }
@@ -55,7 +56,17 @@ final readonly class Judge
             $judged[] = RowJudged::safety($id, $trials->label($id), $tried[$id] ?? null, $as, $entry);
         }
 
-        return new Sheet($judged, $evidence->signed, $found !== null, $now !== null, $this->isShutDown($left));
+        $mustNotRun = $this->fault->mustNotRun &&
+            (new Bench($this->plan, $this->fault, $this->memory))->isFaulty($left);
+
+        return new Sheet(
+            $judged,
+            $evidence->signed,
+            $found !== null,
+            $now !== null,
+            $this->isShutDown($left),
+            $mustNotRun,
+        );
     }
 
     /** Made safe, tagged out, and the customer told. */

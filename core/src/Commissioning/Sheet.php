@@ -19,6 +19,7 @@ final readonly class Sheet
      * @param bool $ranFirst a fire burned as it was found
      * @param bool $runs it runs as it was left
      * @param bool $isShutDown it was made safe and tagged out, and the customer told
+     * @param bool $mustNotRun what is wrong with it, and left, lets nobody run it, whatever its figures
      */
     public function __construct(
         public array $judged,
@@ -26,6 +27,7 @@ final readonly class Sheet
         public bool $ranFirst,
         public bool $runs,
         public bool $isShutDown,
+        public bool $mustNotRun = false,
     ) {}
 
     /**
@@ -36,11 +38,11 @@ final readonly class Sheet
     {
         $figures = array_values(array_filter($this->judged, fn (RowJudged $r): bool => $r->row !== null));
         $safeties = array_values(array_filter($this->judged, fn (RowJudged $r): bool => $r->row === null));
-        $lines = [
-            self::line('measured', $figures, Words::say('commissioning.sheet.no_figure')),
-            ...$safeties === [] ? [] : [self::line('acted', $safeties, '')],
-            $this->putRight(self::share($figures)),
-            Care::line($dangers, self::share($this->judged)),
+        $lines = [ // where no fire burned there was nothing to measure, and nothing that could act
+            ...$figures === [] ? [] : [self::line('measured', $figures)],
+            ...$safeties === [] ? [] : [self::line('acted', $safeties)],
+            $this->putRight($figures === [] ? 1.0 : self::share($figures)),
+            Care::line($dangers, $this->judged === [] ? (float) ($this->signed !== null) : self::share($this->judged)),
         ];
         $caps = [
             ...$this->isSignedWrong() ? ['signed_wrong'] : [],
@@ -60,7 +62,7 @@ final readonly class Sheet
     /** Whether it was signed into service with something of it out of order. */
     public function isSignedWrong(): bool
     {
-        return $this->signed === 'in_service' && (! $this->runs || $this->out() !== []);
+        return $this->signed === 'in_service' && (! $this->runs || $this->mustNotRun || $this->out() !== []);
     }
 
     /** @return list<RowJudged> what is out of order as it was left, as far as anybody can know */
@@ -87,7 +89,7 @@ final readonly class Sheet
     {
         $wasOut = array_filter($this->judged, fn (RowJudged $r): bool => $this->wasOut($r)) !== [];
 
-        return $this->isShutDown && (! $this->ranFirst || $wasOut);
+        return $this->isShutDown && (! $this->ranFirst || $this->mustNotRun || $wasOut);
     }
 
     private function wasOut(RowJudged $r): bool
@@ -111,6 +113,9 @@ final readonly class Sheet
                 : Words::say('commissioning.sheet.made_worse', ['title' => $r->title]);
             $why[] = Line::say($text, $r->entry);
         }
+        if ($this->mustNotRun && ! $isKept) {
+            $why[] = Line::say(Words::say('commissioning.sheet.must_not_run'));
+        }
         if (! $this->runs && ! $isKept) {
             $why[] = Line::say(Words::say('commissioning.sheet.does_not_run'));
         }
@@ -120,23 +125,21 @@ final readonly class Sheet
                 ? Words::say('commissioning.sheet.not_signed')
                 : Words::say('commissioning.sheet.no_reason_to_be_out'));
         }
-        $share = $why === [] ? 1.0 : ($isSigned && count($why) === 1 && $this->runs ? 0.4 : 0.0);
+        $share = $why === [] ? 1.0 : ($isSigned && count($why) === 1 && $this->runs && ! $this->mustNotRun ? 0.4 : 0.0);
         $said = $isKept
             ? Words::say('commissioning.sheet.kept_out')
             : Words::say('commissioning.sheet.all_in_order');
 
-        return new Line('put_right', $share * ($isKept && $measured === 0.0 ? 1.0 : $measured), $why === []
+        return new Line('put_right', $share * $measured, $why === []
             ? [Line::say($said)]
             : $why);
     }
 
     /** @param list<RowJudged> $rows */
-    private static function line(string $id, array $rows, string $none): Line
+    private static function line(string $id, array $rows): Line
     {
         $right = count(array_filter($rows, fn (RowJudged $r): bool => $r->isRight()));
-        $why = [Line::say($rows === []
-            ? $none
-            : Words::say('commissioning.sheet.right', ['right' => $right, 'of' => count($rows)]))];
+        $why = [Line::say(Words::say('commissioning.sheet.right', ['right' => $right, 'of' => count($rows)]))];
         foreach ($rows as $r) {
             if (! $r->isRight()) {
                 $why[] = Line::say($r->why, $r->entry);

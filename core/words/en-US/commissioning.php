@@ -39,7 +39,7 @@ return [
     'commissioning.sheet.does_not_run' => 'It does not run as it was left.',
     'commissioning.sheet.kept_out' => 'It was out of order, and is made safe, tagged, told of and signed so.',
     'commissioning.sheet.made_worse' => 'Out of order since it was worked on: {title}.',
-    'commissioning.sheet.no_figure' => 'No fire burned: there was no figure to read.',
+    'commissioning.sheet.must_not_run' => 'It has a fault with which nobody may run it.',
     'commissioning.sheet.no_reason_to_be_out' => 'Signed out of service, and not rightly: nothing is out of order, or it is not made safe, tagged and told of.',
     'commissioning.sheet.not_signed' => 'The sheet is not signed.',
     'commissioning.sheet.right' => '{right, number} of {of, number} are as the appliance has them.',
