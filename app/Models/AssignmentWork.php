@@ -8,6 +8,7 @@ use App\Work\Foretelling;
 use App\Work\KindOfWork;
 use App\Work\OnSheet;
 use App\Work\Ordering;
+use App\Work\Swapping;
 use App\Work\Tracing;
 use App\Work\WiringUp;
 
@@ -26,6 +27,8 @@ enum AssignmentWork: string
     case Commission = 'commission';
     /** Wires are run at the bench, where some are missing, or all. */
     case Wire = 'wire';
+    /** A control is swapped for another make at the bench. */
+    case Swap = 'swap';
 
     /** Each kind of work, and what it does: one line each. */
     private const KINDS = [
@@ -35,6 +38,7 @@ enum AssignmentWork: string
         'order' => Ordering::class,
         'commission' => Commissioning::class,
         'wire' => WiringUp::class,
+        'swap' => Swapping::class,
     ];
 
     public function kind(): KindOfWork

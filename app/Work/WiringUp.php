@@ -85,18 +85,18 @@ class WiringUp implements KindOfWork
     public function hint(Attempt $attempt, string $grade, ?Entry $before, callable $tell): string
     {
         $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
-        $task = self::task($assignment);
+        $task = $this->task($assignment);
         $judge = new Judge(Compiler::compile($task->sound), $assignment->visit);
         $tell(0.5);
 
-        return (new Advice($task))->of($grade, $judge->of($this->wired($task, $attempt)));
+        return (new Advice($task))->of($grade, $judge->of($this->wired($assignment, $attempt)));
     }
 
     public function account(Attempt $attempt, Assignment $assignment, ?callable $progress): array
     {
-        $task = self::task($assignment);
+        $task = $this->task($assignment);
         $judge = new Judge(Compiler::compile($task->sound), $assignment->visit);
-        $wired = $this->wired($task, $attempt);
+        $wired = $this->wired($assignment, $attempt);
         $verdict = $judge->of($wired);
         [$dangers, $hints] = AtBench::counted($attempt);
 
@@ -120,7 +120,7 @@ class WiringUp implements KindOfWork
      */
     public static function told(Assignment $job): ?array
     {
-        if ($job->work !== AssignmentWork::Wire) {
+        if (! in_array($job->work, [AssignmentWork::Wire, AssignmentWork::Swap], true)) {
             return null;
         }
         $sheet = Assignment::query()->select(['id', 'sheet'])->findOrFail($job->id)->sheet ?? [];
@@ -133,29 +133,40 @@ class WiringUp implements KindOfWork
             'gauges' => $metric ? self::MM2 : self::AWG,
             'metric' => $metric,
             'missing' => count($sheet['missing']),
+            'leaflet' => $sheet['leaflet'] ?? null,
+            'part' => $sheet['part'] ?? null,
         ];
     }
 
-    private static function task(Assignment $assignment): Task
+    protected function task(Assignment $assignment): Task
     {
         return new Task(new Model($assignment->sheet['sound'] ?? []), $assignment->sheet['missing'] ?? []);
     }
 
     /** The appliance as somebody has wired it by now: what is clipped on counts as what it does. */
-    private function wired(Task $task, Attempt $attempt): Model
+    protected function wired(Assignment $assignment, Attempt $attempt): Model
     {
+        $task = $this->task($assignment);
         $state = BenchState::fromArray(Snapshot::unpack($attempt->refresh()->state));
-        $laid = [];
-        foreach ($state->jumpers as [$from, $to]) {
-            $laid[] = ['from' => $from, 'to' => $to] + self::chosen($attempt, $from, $to);
-        }
-        $bare = $task->bare();
-        $off = array_filter(
+
+        return $task->with(self::laid($state, $attempt), self::loose($state, $task->bare()));
+    }
+
+    /** @return list<Laid> wires that were run */
+    protected static function laid(BenchState $state, Attempt $attempt): array
+    {
+        return array_map(fn (array $run): array => [
+            'from' => $run[0], 'to' => $run[1],
+        ] + self::chosen($attempt, $run[0], $run[1]), array_values($state->jumpers));
+    }
+
+    /** @return list<string> wires of those it was found with that hang loose */
+    protected static function loose(BenchState $state, Model $bare): array
+    {
+        return array_values(array_filter(
             array_map(strval(...), array_keys($bare->wires())),
             fn (string $id): bool => ! $state->isLanded("$id.a") || ! $state->isLanded("$id.b"),
-        );
-
-        return $task->with($laid, array_values($off));
+        ));
     }
 
     /** @return array{colour?: string, awg?: int, mm2?: float} what was chosen for a wire when it was run */

@@ -153,6 +153,8 @@ class DemoSeeder extends Seeder
             ['furnace-80', 'valve:set-high@some', 50, new Asked(AssignmentWork::Commission),
                 'Paper mill archive: put it into service',
                 'It was overhauled last week. Measure it, put it right, and sign its sheet.'],
+            ['tube-heater', 'healthy', 51, new Asked(AssignmentWork::Swap),
+                'Net store: another make of control', 'The old control is off. Fit the new one, and put it into service.'],
         ];
         foreach ($jobs as [$model, $fault, $seed, $asked, $title, $complaint]) {
             $this->giving->give($instructor, Appliance::ship($model), $course, $trainees, $title, $fault, 'cold',

@@ -120,7 +120,7 @@ class GiveJobRequest extends FormRequest
             if ($asked->error() !== null) {
                 $validator->errors()->add('many', $asked->error());
             }
-            $isWiring = $asked->work === AssignmentWork::Wire;
+            $isWiring = in_array($asked->work, [AssignmentWork::Wire, AssignmentWork::Swap], true);
             if ($isWiring && ($this->faults() !== [Fault::HEALTHY] || $this->filled('band'))) {
                 $validator->errors()->add('fault', 'What is to be wired has no fault: pick “Healthy”, and no pool.');
             }

@@ -23,7 +23,24 @@ export function WiringPaper({ board, job, wires, act }: Props) {
                     { many: job.missing },
                 )}
             </Text>
-            <details open>
+            {job.leaflet && (
+                <details open>
+                    <summary>{t('Leaflet of the new control')}</summary>
+                    <Text fontSize="text" my="1">
+                        {t(
+                            'For several makes. As it comes: its links are on, its switch stands where the factory left it. What the appliance has of its own is not linked. Read the old one by its picture.',
+                        )}
+                    </Text>
+                    <Box as="ul" pl="4" columnCount={2}>
+                        {job.leaflet.map(({ to, from }) => (
+                            <Text as="li" key={to} fontSize="text">
+                                {t('{{to}}: what was on {{from}}', { to, from })}
+                            </Text>
+                        ))}
+                    </Box>
+                </details>
+            )}
+            <details open={job.leaflet === null}>
                 <summary>{t('What it is to do')}</summary>
                 <Box as="ul" pl="4" mt="1">
                     {job.described.map((step) => (

@@ -19,6 +19,7 @@ const offered = (): [string, string][] => [
     ['wire all', t('Wire it: all wires are missing')],
     ['wire control', t('Wire it: the control circuit is missing')],
     ['wire some', t('Wire it: a third of the wires is missing')],
+    ['swap', t('Swap its control: another make, moved over, set and proved')],
 ]
 
 const valueOf = ({ work, many, wires }: Job) => {
@@ -38,12 +39,15 @@ export function WorkFields({ form }: { form: InertiaFormProps<Job> }) {
             ...(work === 'commission' && {
                 complaint: t('It has been set up, or overhauled. Prove it, put it right, and sign its sheet.'),
             }),
-            ...(work === 'wire' && {
-                wires: how as Job['wires'],
+            ...(work === 'wire' && { wires: how as Job['wires'] }),
+            ...((work === 'wire' || work === 'swap') && {
                 fault: HEALTHY,
                 pool: [],
                 band: null,
-                complaint: t('The parts are mounted. Wire them, and put the appliance into service.'),
+                complaint:
+                    work === 'swap'
+                        ? t('The old control is off. Fit the new one, and put the appliance into service.')
+                        : t('The parts are mounted. Wire them, and put the appliance into service.'),
             }),
         }))
     }

@@ -8,6 +8,7 @@ export function jobName(job: { kind: string; work: string }): string {
         order: t('sequence'),
         commission: t('commissioning'),
         wire: t('wiring'),
+        swap: t('a control swapped'),
     }
     const work = works[job.work]
     return work ? `${kindName(job.kind)}, ${work}` : kindName(job.kind)

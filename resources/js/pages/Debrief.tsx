@@ -119,7 +119,7 @@ export default function Debrief({
                             <MarkSheet
                                 attempt={attempt}
                                 trainee={trainee}
-                                fault={job.work === 'wire' ? null : fault.title}
+                                fault={job.work === 'wire' || job.work === 'swap' ? null : fault.title}
                                 verdict={verdict}
                                 mark={mark}
                                 same={debrief.same}

@@ -78,7 +78,7 @@ export default function Model({
     const [kept, setKept] = useState<Template['job'] | null>(null)
     useEffect(() => {
         const isKept = kept?.fault === fault && kept.visit === visit
-        if (told && !['wire', 'commission'].includes(form.data.work))
+        if (told && !['wire', 'swap', 'commission'].includes(form.data.work))
             form.setData('complaint', isKept ? kept.complaint : told.map((c) => c.text).join(' '))
         // the form is the same object for this page's life, and what was kept is laid over it when it is chosen
         // eslint-disable-next-line react-hooks/exhaustive-deps

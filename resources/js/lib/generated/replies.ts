@@ -423,7 +423,7 @@ export interface Briefing {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
-    work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire'
+    work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
 }
 /**
  * What a trainee is told of the house rules of a job.
@@ -576,6 +576,19 @@ export interface WiringJob {
      * wires of the drawing that are not there
      */
     missing: number
+    /**
+     * of a new control which terminal takes the place of which; null: nothing is swapped
+     */
+    leaflet:
+        | {
+              to: string
+              from: string
+          }[]
+        | null
+    /**
+     * the new control
+     */
+    part: string | null
 }
 /**
  * A commissioning sheet.
@@ -1383,7 +1396,7 @@ export interface GivenJob {
     closes_at: string | null
     minutes: number | null
     faults: number
-    work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire'
+    work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
 }
 export interface GradebookPage {
     course: {
@@ -1462,7 +1475,7 @@ export interface JobInFull {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
-    work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire'
+    work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
 }
 export interface JobPage {
     job: JobInFull
@@ -1714,7 +1727,7 @@ export interface ModelPage {
             minutes: number | null
             wires: 'all' | 'control' | 'some'
             shown: 'drawing' | 'picture' | 'sequence'
-            work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire'
+            work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
             many: number
         }
     }[]
@@ -1789,7 +1802,7 @@ export interface OwnJob {
      */
     can_begin: boolean
     why_not: string | null
-    work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire'
+    work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
 }
 export interface OpenLinkPage {
     token: string

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OddSpark\Tests\WiringUp;
+
+use OddSpark\Appliance\Compiler;
+use OddSpark\Appliance\Library;
+use OddSpark\Marking\Rules;
+use OddSpark\WiringUp\Judge;
+use OddSpark\WiringUp\Swap;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Controls swapped for another make: on every model the rightly fitted one does what the old one did. */
+final class SwapTest extends TestCase
+{
+    private const SEED = 5;
+
+    /** @var array<string, array{Swap, Judge}> by model */
+    private static array $swaps = [];
+
+    /** @return iterable<string, array{string}> */
+    public static function models(): iterable
+    {
+        foreach ((new Library())->names() as $name) {
+            yield $name => [$name];
+        }
+    }
+
+    /** @return array{Swap, Judge}|null */
+    private static function swap(string $name): ?array
+    {
+        $model = (new Library())->model($name);
+        $visit = $model->visits()[0];
+        $swap = Swap::of($model, $visit, self::SEED);
+
+        return $swap === null
+            ? null
+            : self::$swaps[$name] ??= [$swap, new Judge(Compiler::compile($swap->task->sound), $visit)];
+    }
+
+    private static function verdict(Judge $judge, \OddSpark\Appliance\Model $fitted): string
+    {
+        return $judge->of($fitted)->mark(Rules::of((new Library())->rules('first-year')))->verdict;
+    }
+
+    #[DataProvider('models')]
+    public function test_rightly_fitted_it_does_what_the_old_one_did_and_as_it_comes_it_does_not(string $name): void
+    {
+        [$swap, $judge] = self::swap($name) ?? [null, null];
+        if ($swap === null) {
+            self::assertContains($name, [
+                'boiler-standing-pilot', 'furnace-standing-pilot', 'wall-heater-millivolt', 'water-heater-thermopile',
+            ], 'these have no control with six wires');
+
+            return;
+        }
+        $kept = Swap::from(json_decode((string) json_encode($swap->toArray()), true));
+        $links = array_column($kept->links, 'id');
+        self::assertSame('wired', self::verdict($judge, $kept->fitted($kept->task->drawn(), $links, $kept->option)));
+        self::assertNotSame('wired', self::verdict($judge, $kept->bare()));
+        if ($kept->option !== null) {
+            $left = $kept->fitted($kept->task->drawn(), $links, $kept->factory);
+            self::assertNotSame('wired', self::verdict($judge, $left), 'its time as it comes');
+        }
+        if ($links !== []) {
+            $left = $kept->fitted($kept->task->drawn(), [], $kept->option);
+            self::assertNotSame('wired', self::verdict($judge, $left), 'its link as it comes');
+        }
+        self::assertCount(count($kept->leaflet), array_unique(array_column($kept->leaflet, 'to')));
+    }
+
+    public function test_what_was_judged_by_hand_is_judged_the_same(): void
+    {
+        $apart = [];
+        foreach (json_decode((string) file_get_contents(__DIR__.'/swaps.json'), true) as $i => $e) {
+            [$swap, $judge] = self::swap($e['model']) ?? self::fail($e['model']);
+            $new = array_column($swap->leaflet, 'to', 'from');
+            $turned = [];
+            foreach ($e['exchanged'] ?? [] as $j => $was) {
+                $turned["$swap->part.$new[$was]"] = "$swap->part.".$new[$e['exchanged'][1 - $j]];
+            }
+            $laid = array_map(fn (array $wire): array => [
+                'from' => $turned[$wire['from']] ?? $wire['from'], 'to' => $turned[$wire['to']] ?? $wire['to'],
+            ] + $wire, $swap->task->drawn());
+            $off = ($e['link'] ?? false) ? [] : array_column($swap->links, 'id');
+            $at = ($e['option'] ?? false) ? $swap->factory : $swap->option;
+            $is = self::verdict($judge, $swap->fitted($laid, $off, $at));
+            if ($is !== ($e['computed']['verdict'] ?? $e['verdict'])) { // where the hand was wrong, it says why
+                $apart[] = "$i {$e['model']} ".json_encode($e['exchanged'] ?? '').": $is";
+            }
+        }
+        self::assertSame([], $apart);
+    }
+}
