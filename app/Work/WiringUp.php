@@ -135,6 +135,7 @@ class WiringUp implements KindOfWork
             'missing' => count($sheet['missing']),
             'leaflet' => $sheet['leaflet'] ?? null,
             'part' => $sheet['part'] ?? null,
+            'card' => $sheet['card'] ?? [],
         ];
     }
 

@@ -78,7 +78,7 @@ class SwapTest extends TestCase
         $attempt = $job->attempts()->sole();
         $this->get("/attempts/$attempt->id")->assertOk()->assertInertia(fn (AssertableInertia $page) => $page
             ->component('Bench')->where('wiring.missing', 12)->has('wiring.leaflet.9')->has('wiring.picture.parts')
-            ->where('wiring.part', 'board')->missing('wiring.option')->where('faults', []));
+            ->where('wiring.part', 'board')->missing('wiring.option')->has('wiring.card.2')->where('faults', []));
         $this->moved($attempt);
         $this->do($attempt, 'lift', ['end' => 'link-1.a'])->assertJsonPath('entry.refused', null);
         $this->do($attempt, 'set', ['part' => 'board', 'lever' => 'option', 'to' => $job->sheet['option']])

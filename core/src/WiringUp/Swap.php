@@ -4,31 +4,24 @@ declare(strict_types=1);
 
 namespace OddSpark\WiringUp;
 
-use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Part;
 use OddSpark\Appliance\Shapes;
 use OddSpark\Parts\Ability\Decides;
-use OddSpark\Suspects\Trial;
 use OddSpark\Wiring\Nets;
 
 /**
  * A control swapped for another make: it does the same, its terminals are numbered and stand elsewhere, one of its
  * times is chosen by an option switch, and links of the factory bridge what some appliances have no switch for.
  *
+ * @phpstan-import-type ModelDocument from Shapes
  * @phpstan-import-type WireDocument from Shapes
- * @phpstan-type Kept array{sound: array<string, mixed>, missing: list<string>, part: string, links: list<WireDocument>,
- *     option: string|null, factory: string|null, leaflet: list<array{to: string, from: string}>}
+ * @phpstan-type Kept array{sound: ModelDocument, missing: list<string>, part: string, links: list<WireDocument>,
+ *     option: string|null, factory: string|null, leaflet: list<array{to: string, from: string}>, card: list<string>}
  */
 final readonly class Swap
 {
-    /** What its lever is called among its primitives, and the kind that it is of. */
-    private const OPTION = 'option';
-
     private const KIND = 'replacement-control';
-
-    /** Times of a table beside the right one: shares of it. The first is how it leaves the factory. */
-    private const TIMES = [2.0, 1.0, 0.5];
 
     /** A control with fewer wires is not worth the swap. */
     private const LEAST = 6;
@@ -43,6 +36,7 @@ final readonly class Swap
      * @param string|null $option label of the option switch's right position; null: there is no switch
      * @param string|null $factory its position when it comes
      * @param list<array{to: string, from: string}> $leaflet which terminal takes the place of which
+     * @param list<string> $card times of the old one, as they are printed on it
      */
     private function __construct(
         public Task $task,
@@ -51,6 +45,7 @@ final readonly class Swap
         public ?string $option,
         public ?string $factory,
         public array $leaflet,
+        public array $card,
     ) {}
 
     /** @param int $seed another numbers the terminals otherwise; null where no control is worth it */
@@ -61,12 +56,12 @@ final readonly class Swap
             return null;
         }
         $document = $old->document;
-        $names = self::names($part, $seed);
-        $kind = self::renamed($document['kinds'][$part->kind->name], $names);
-        $time = self::timeThatShows($old, $part, $visit);
+        $names = Replacement::names($part, $seed);
+        $kind = Replacement::renamed($document['kinds'][$part->kind->name], $names);
+        $time = Replacement::timeThatShows($old, $part, $visit);
         [$option, $factory] = [null, null];
         if ($time !== null) {
-            [$kind, $option, $factory] = self::withOption($kind, $time);
+            [$kind, $option, $factory] = Replacement::withOption($kind, $time);
         }
         $document['kinds'][self::KIND] = ['kind' => self::KIND] + $kind;
         foreach ($document['parts'] as $i => $p) {
@@ -78,7 +73,7 @@ final readonly class Swap
         foreach ($names as $was => $is) {
             $places["$part->id.$was"] = "$part->id.$is";
         }
-        $sound = new Model(self::placed($document, $places));
+        $sound = new Model(Replacement::placed($document, $places));
         $missing = [];
         foreach ($sound->wires() as $id => $wire) {
             if ($wire->goesTo($part->id)) {
@@ -99,6 +94,7 @@ final readonly class Swap
             $option,
             $factory,
             $leaflet,
+            Replacement::card($part),
         );
     }
 
@@ -124,7 +120,7 @@ final readonly class Swap
             }
         }
         if ($position !== null) {
-            $document['kinds'][self::KIND]['primitives'][self::OPTION]['at'] = $position;
+            $document['kinds'][self::KIND]['primitives'][Replacement::OPTION]['at'] = $position;
         }
 
         return new Model($document);
@@ -133,7 +129,7 @@ final readonly class Swap
     /** The option switch as it is called among what can be set; null where there is none. */
     public function lever(): ?string
     {
-        return $this->option === null ? null : "$this->part.".self::OPTION;
+        return $this->option === null ? null : "$this->part.".Replacement::OPTION;
     }
 
     /** The control with the most wires. */
@@ -148,137 +144,6 @@ final readonly class Swap
         }
 
         return $best[1] ?? null;
-    }
-
-    /** @return array<string, string> new terminal by old */
-    private static function names(Part $part, int $seed): array
-    {
-        $terminals = array_map(strval(...), array_keys($part->kind->terminals));
-        $numbers = array_map(strval(...), range(1, count($terminals)));
-        usort($numbers, fn (string $x, string $y): int => crc32("$seed/$x") <=> crc32("$seed/$y"));
-
-        return array_combine($terminals, $numbers);
-    }
-
-    /**
-     * @param array<string, mixed> $kind
-     * @param array<string, string> $names
-     * @return array<string, mixed>
-     */
-    private static function renamed(array $kind, array $names): array
-    {
-        $places = array_column($kind['terminals'], 'at');
-        $terminals = [];
-        foreach ($kind['terminals'] as $was => $terminal) { // in the order of their numbers round the board
-            $terminals[$names[$was]] = ['at' => $places[(int) $names[$was] - 1]] + $terminal;
-        }
-        ksort($terminals);
-        $kind['terminals'] = $terminals;
-        $kind['title'] = 'replacement control';
-        foreach ($kind['primitives'] as $name => $primitive) {
-            $table = $primitive['table'] ?? null;
-            unset($primitive['table']);
-            $kind['primitives'][$name] = self::placed($primitive, $names) + ($table === null ? [] : ['table' => $table]);
-        }
-        foreach (array_intersect(['joined', 'references'], array_keys($kind)) as $key) {
-            $kind[$key] = self::placed($kind[$key], $names);
-        }
-        foreach ($kind['ports'] ?? [] as $name => $port) {
-            $kind['ports'][$name] = self::placed($port, array_diff_key($names, ['in' => 1, 'out' => 1]));
-        }
-
-        return $kind;
-    }
-
-    /**
-     * @param array<string, mixed> $in
-     * @param array<string, string> $names
-     * @return array<string, mixed> with every text that is one of the names as the other
-     */
-    private static function placed(array $in, array $names): array
-    {
-        array_walk_recursive($in, function (mixed &$value) use ($names): void {
-            $value = is_string($value) ? $names[$value] ?? $value : $value;
-        });
-
-        return $in;
-    }
-
-    /** A time of the control's table that shows when it is another; null where none does. */
-    private static function timeThatShows(Model $old, Part $part, string $visit): ?string
-    {
-        $control = array_key_first($part->kind->those(Decides::class));
-        $loads = Loads::of(Compiler::compile($old));
-        $trial = new Trial($old);
-        $sound = (new Rehearsal(Compiler::compile($old), $loads, $trial, $visit))->visit;
-        $kind = $part->kind->name;
-        foreach (array_reverse(array_keys($part->kind->primitives[$control]->get('table')['times'])) as $time) {
-            $document = $old->document;
-            $document['kinds'][$kind]['primitives'][$control]['table']['times'][$time] *= self::TIMES[0];
-            $plan = Compiler::compile(new Model($document));
-            $other = (new Rehearsal($plan, $loads, $trial, $visit))->visit;
-            foreach ($loads->ids() as $id) {
-                if ($sound->parts($other, $id) !== null) {
-                    return (string) $time;
-                }
-            }
-        }
-
-        return null;
-    }
-
-    /**
-     * One of its times by a switch: each of its positions counts another.
-     *
-     * @param array<string, mixed> $kind
-     * @return array{array<string, mixed>, string, string} the kind, the right position, that of the factory
-     */
-    private static function withOption(array $kind, string $time): array
-    {
-        $control = self::deciding($kind);
-        $table = $kind['primitives'][$control]['table'];
-        $positions = [];
-        foreach (self::TIMES as $i => $share) {
-            $seconds = round($share * $table['times'][$time], 1);
-            $positions[$i] = "$seconds s";
-            $table['times']["{$time}_option_$i"] = $seconds;
-            $kind['primitives'][$control]['inputs']["option_$i"] = [
-                'by' => self::OPTION, 'key' => 'at', 'when' => $positions[$i],
-            ];
-        }
-        foreach ($table['states'] as $state => $is) {
-            $guards = [];
-            foreach ($is['guards'] ?? [] as $guard) {
-                foreach (($guard['after'] ?? null) === $time ? array_keys(self::TIMES) : [null] as $i) {
-                    $guards[] = $i === null ? $guard : [
-                        'if' => ($guard['if'] ?? []) + ["option_$i" => true],
-                        'after' => "{$time}_option_$i",
-                    ] + $guard;
-                }
-            }
-            $table['states'][$state]['guards'] = $guards;
-        }
-        $kind['primitives'][$control]['table'] = $table;
-        $kind['primitives'][self::OPTION] = ['type' => 'lever', 'positions' => $positions, 'at' => $positions[1]];
-        $kind['controls'][self::OPTION] = ['label' => 'option switch: '.self::words($time), 'minutes' => 0.5];
-
-        return [$kind, $positions[1], $positions[0]];
-    }
-
-    private static function words(string $time): string
-    {
-        return str_replace('_', ' ', (string) preg_replace('/_s$/', '', $time));
-    }
-
-    /** @param array<string, mixed> $kind */
-    private static function deciding(array $kind): string
-    {
-        foreach ($kind['primitives'] as $name => $primitive) {
-            if (isset($primitive['table'])) {
-                return (string) $name;
-            }
-        }
-        throw new \LogicException('a control without a table');
     }
 
     /**
@@ -313,7 +178,7 @@ final readonly class Swap
         return [
             'sound' => $this->task->sound->document, 'missing' => $this->task->missing, 'part' => $this->part,
             'links' => $this->links, 'option' => $this->option, 'factory' => $this->factory,
-            'leaflet' => $this->leaflet,
+            'leaflet' => $this->leaflet, 'card' => $this->card,
         ];
     }
 
@@ -327,6 +192,7 @@ final readonly class Swap
             $array['option'],
             $array['factory'],
             $array['leaflet'],
+            $array['card'],
         );
     }
 }

@@ -23,7 +23,7 @@ export function Lever({
                 {known === undefined ? t(' (not looked at yet)') : ''}
             </Text>
             {control.positions ? (
-                <HStack gap="1">
+                <HStack gap="1" role="group" aria-label={control.label}>
                     {control.positions.map((p) => (
                         <ToolButton key={p} flex="1" px="1" on={known === p} onClick={() => onSet(p)}>
                             {p}

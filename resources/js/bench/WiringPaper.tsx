@@ -38,6 +38,9 @@ export function WiringPaper({ board, job, wires, act }: Props) {
                             </Text>
                         ))}
                     </Box>
+                    <Text fontSize="text" mt="1">
+                        {t('Printed on the old one: {{times}}.', { times: job.card.join(', ') })}
+                    </Text>
                 </details>
             )}
             <details open={job.leaflet === null}>

@@ -589,6 +589,10 @@ export interface WiringJob {
      * the new control
      */
     part: string | null
+    /**
+     * times of the control that was taken off, as they are printed on it
+     */
+    card: string[]
 }
 /**
  * A commissioning sheet.
