@@ -207,6 +207,7 @@ class MatrixTest extends TestCase
             'appliance_id' => $appliance->id, 'user_id' => $this->instructor->id, 'name' => 'x', 'title' => 'x', 'job' => [
                 'fault' => 'healthy', 'pool' => [], 'visit' => 'cold', 'kind' => 'practice', 'complaint' => 'x', 'rules' => 'first-year',
                 'low_battery' => false, 'worn_leads' => false, 'stops' => false, 'minutes' => null,
+                'work' => 'trace', 'many' => 0, 'wires' => 'all', 'shown' => 'drawing',
             ],
         ]);
         $task = Task::want($this->instructor, 'give', 'matrix', ['title' => 'x', 'back' => '/', 'job' => []]);

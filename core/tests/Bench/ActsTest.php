@@ -248,6 +248,7 @@ final class ActsTest extends TestCase
             'amps' => 3,
             'spare' => 'one',
             'known' => 'panel.L',
+            'row' => 'manifold',
             'about' => 'found',
         ];
         $sentences = [];
