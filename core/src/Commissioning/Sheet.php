@@ -38,11 +38,12 @@ final readonly class Sheet
     {
         $figures = array_values(array_filter($this->judged, fn (RowJudged $r): bool => $r->row !== null));
         $safeties = array_values(array_filter($this->judged, fn (RowJudged $r): bool => $r->row === null));
-        $lines = [ // where no fire burned there was nothing to measure, and nothing that could act
-            ...$figures === [] ? [] : [self::line('measured', $figures)],
-            ...$safeties === [] ? [] : [self::line('acted', $safeties)],
-            $this->putRight($figures === [] ? 1.0 : self::share($figures)),
-            Care::line($dangers, $this->judged === [] ? (float) ($this->signed !== null) : self::share($this->judged)),
+        // what nobody may run, and does not burn, has nothing to measure; else to make it burn is part of the work
+        $isNone = $this->judged === [] && $this->mustNotRun;
+        $lines = [
+            ...$isNone ? [] : [self::line('measured', $figures), self::line('acted', $safeties)],
+            $this->putRight($isNone ? 1.0 : self::share($figures)),
+            Care::line($dangers, $isNone ? (float) ($this->signed !== null) : self::share($this->judged)),
         ];
         $caps = [
             ...$this->isSignedWrong() ? ['signed_wrong'] : [],

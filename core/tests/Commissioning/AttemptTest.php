@@ -142,6 +142,14 @@ final class AttemptTest extends TestCase
         self::assertTrue($sheet->isSignedWrong());
     }
 
+    public function test_who_tags_out_what_he_could_have_mended_does_not_pass(): void
+    {
+        $rules = $this->rules();
+        $tagged = fn (bool $mustNotRun): Sheet => new Sheet([], 'out_of_service', false, false, true, $mustNotRun);
+        self::assertFalse($tagged(false)->mark($rules)->passed(), 'to make it burn was the work');
+        self::assertTrue($tagged(true)->mark($rules)->passed(), 'nobody may run it');
+    }
+
     public function test_a_sound_one_that_is_signed_out_of_service_is_not_rightly_so(): void
     {
         $mark = $this->sheet('healthy', [...self::OPEN, ['sign', ['as' => 'out_of_service']]])->mark($this->rules());
