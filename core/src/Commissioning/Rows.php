@@ -224,9 +224,11 @@ final readonly class Rows
             if ($spec?->class === FlamePath::class) {
                 $isPilot = Model::split($entry['spec']['lit_by'])[0] === $part;
                 $least = $isPilot ? self::PILOT : self::FLAME;
-                $rows[] = new Row("flame $id", 'flame', [(string) $id], Words::say('commissioning.rows.flame', $label), 'µA', $least, null, false);
+                $title = Words::say('commissioning.rows.flame', $label);
+                $rows[] = new Row("flame $id", 'flame', [(string) $id], $title, 'µA', $least, null, false);
             } elseif ($spec?->class === LightResistor::class) {
-                $rows[] = new Row("eye $id", 'eye', [(string) $id], Words::say('commissioning.rows.eye', $label), 'Ω', null, self::EYE, false);
+                $title = Words::say('commissioning.rows.eye', $label);
+                $rows[] = new Row("eye $id", 'eye', [(string) $id], $title, 'Ω', null, self::EYE, false);
             }
         }
 
