@@ -10,6 +10,7 @@ use OddSpark\Appliance\Part;
 use OddSpark\Appliance\Shapes;
 use OddSpark\Parts\Ability\Decides;
 use OddSpark\Suspects\Trial;
+use OddSpark\Words\Words;
 
 /**
  * A control of another make, made from one that there is: the same kind with its terminals numbered anew, and one of
@@ -49,7 +50,7 @@ final class Replacement
         }
         ksort($terminals);
         $kind['terminals'] = $terminals;
-        $kind['title'] = 'replacement control';
+        $kind['title'] = Words::say('wiring_up.replacement.title');
         foreach ($kind['primitives'] as $name => $primitive) {
             $table = $primitive['table'] ?? null;
             unset($primitive['table']);
@@ -136,7 +137,7 @@ final class Replacement
         }
         $kind['primitives'][$control]['table'] = $table;
         $kind['primitives'][self::OPTION] = ['type' => 'lever', 'positions' => $positions, 'at' => $positions[1]];
-        $kind['controls'][self::OPTION] = ['label' => 'option switch: '.self::words($time), 'minutes' => 0.5];
+        $kind['controls'][self::OPTION] = ['label' => Words::say('wiring_up.replacement.option', ['time' => self::words($time)]), 'minutes' => 0.5];
 
         return [$kind, $positions[1], $positions[0]];
     }

@@ -15,6 +15,8 @@ return [
     'wiring_up.program.flame' => 'The flame goes out, {when}',
     'wiring_up.program.lever' => '{part}, {lever}: {to}, {when}',
     'wiring_up.program.opened' => '{switch} opened, {when}',
+    'wiring_up.replacement.option' => 'option switch: {time}',
+    'wiring_up.replacement.title' => 'replacement control',
     'wiring_up.tried.burns' => '{load} burns, and should not.',
     'wiring_up.tried.burns_not' => '{load} does not burn, and should.',
     'wiring_up.tried.dead' => '{load} has no volts, and should have {sound}.',
