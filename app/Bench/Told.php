@@ -6,6 +6,7 @@ use OddSpark\Bench\Bench;
 use OddSpark\Bench\Outcome;
 use OddSpark\Bench\Preview;
 use OddSpark\Instruments\Bag;
+use OddSpark\Instruments\Logger;
 use OddSpark\Run\BenchState;
 use OddSpark\Words\Words;
 
@@ -33,6 +34,8 @@ final class Told
             'blown' => $state->blown,
             'battery' => $state->battery,
             'clamp' => $state->clamp,
+            'logged' => $state->logged,
+            'logger_mode' => $state->loggerMode->value,
             'jumpers' => $state->jumpers,
             'wired' => $state->wired,
             'installed' => $state->installed,
@@ -88,6 +91,10 @@ final class Told
                         'reading' => $value,
                         'of' => substr($channel, 6),
                         'settles_s' => $mode->specification()->settles / 1000,
+                    ];
+                } elseif (Logger::isOf($channel)) { // a chart, with nothing to strike anybody
+                    $perceived[$channel][] = [
+                        'from' => $from / 1000, 'to' => $to / 1000, 'value' => $value, 'say' => '',
                     ];
                 } else {
                     $perceived[$channel][] = [

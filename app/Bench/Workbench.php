@@ -3,6 +3,7 @@
 namespace App\Bench;
 
 use App\Live\Push;
+use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\Entry;
 use App\Work\OnSheet;
@@ -42,6 +43,9 @@ class Workbench
      * it.
      */
     private const NOT_HE = 'clock';
+
+    /** A logger, and a night for it. */
+    private const OF_RETURNING = ['logger', 'come_back'];
 
     public const STOPPED = 'Your instructor has stopped all benches. Nothing is lost: wait until they go on.';
 
@@ -84,6 +88,9 @@ class Workbench
                 $this->allowed($attempt, $act);
                 References::check($act, $bench->plan->model);
                 [$state, $outcome] = $bench->do($state, $act);
+                if ($outcome->refused === null && $act->passes() > 0) {
+                    $state = $bench->advance($state, $act->tick + $act->passes());
+                }
                 $entry = $attempt->entries()->create([
                     'client_id' => $clientId,
                     'tick' => $act->tick,
@@ -131,6 +138,9 @@ class Workbench
     {
         if ($act->name === 'hint' && ! $attempt->assignment->kind->hasHints()) {
             throw new ActError('/act', 'There are no hints in an examination.');
+        }
+        if (in_array($act->name, self::OF_RETURNING, true) && $attempt->assignment->work !== AssignmentWork::Return) {
+            throw new ActError('/act', 'That belongs to a return visit, and this job is none.');
         }
         if (in_array($act->name, $attempt->assignment->rules['barred'] ?? [], true)) {
             throw new ActError('/act', 'The house rules of this job do not allow that.');

@@ -191,6 +191,7 @@ class Assignment extends Model
             'complaint' => $this->complaint,
             'kind' => $this->kind,
             'work' => $this->work,
+            'is_traced' => $this->work->kind()->hasSuspects(),
             'rules' => $this->told(),
             'opens_at' => $this->opens_at?->toIso8601String(),
             'closes_at' => $this->closes_at?->toIso8601String(),

@@ -8,6 +8,7 @@ use App\Work\Foretelling;
 use App\Work\KindOfWork;
 use App\Work\OnSheet;
 use App\Work\Ordering;
+use App\Work\Returning;
 use App\Work\Swapping;
 use App\Work\Tracing;
 use App\Work\WiringUp;
@@ -17,6 +18,8 @@ enum AssignmentWork: string
 {
     /** The fault is traced at the bench, and mended. */
     case Trace = 'trace';
+    /** A fault is traced where somebody else has been before, and a logger may be left for the night. */
+    case Return = 'return';
     /** Readings are said before they are taken, on a sheet. */
     case Predict = 'predict';
     /** It is explained why loads are off, on a sheet. */
@@ -33,6 +36,7 @@ enum AssignmentWork: string
     /** Each kind of work, and what it does: one line each. */
     private const KINDS = [
         'trace' => Tracing::class,
+        'return' => Returning::class,
         'predict' => Foretelling::class,
         'explain' => Explaining::class,
         'order' => Ordering::class,

@@ -23,7 +23,7 @@ use OddSpark\Suspects\Tracker;
 class Tracing implements KindOfWork
 {
     public function __construct(
-        private readonly Plans $plans,
+        protected readonly Plans $plans,
         private readonly Attempts $attempts,
         private readonly Following $following,
     ) {}
@@ -57,7 +57,7 @@ class Tracing implements KindOfWork
             }
         }
 
-        return (new Hint($this->plans->ofAssignment($assignment)))->of($grade, $tracker);
+        return $this->helper($this->plans->ofAssignment($assignment))->of($grade, $tracker);
     }
 
     public function account(Attempt $attempt, Assignment $assignment, ?callable $progress): array
@@ -82,7 +82,19 @@ class Tracing implements KindOfWork
             $progress,
         );
 
-        return [Marker::of($account, $memory)->mark(...), fn (): array => (new Debrief($account))->toArray()];
+        return [Marker::of($account, $memory, $this->linesBeside())->mark(...), fn (): array => (new Debrief($account))->toArray()];
+    }
+
+    /** Who gives hints of an appliance. */
+    protected function helper(Plan $plan): Hint
+    {
+        return new Hint($plan);
+    }
+
+    /** Of which work lines come beside those of tracing; null: of none. */
+    protected function linesBeside(): ?string
+    {
+        return null;
     }
 
     public function past(Attempt $attempt, Assignment $assignment): array

@@ -26,6 +26,7 @@ final class ArchitectureTest extends TestCase
         'Acts',
         'Bench',
         'Suspects',
+        'Returning',
         'Marking',
         'Predicting',
         'WiringUp',

@@ -153,6 +153,8 @@ class DemoSeeder extends Seeder
             ['furnace-80', 'valve:set-high@some', 50, new Asked(AssignmentWork::Commission),
                 'Paper mill archive: put it into service',
                 'It was overhauled last week. Measure it, put it right, and sign its sheet.'],
+            ['package-direct-spark', 'inducer-relay:tired', 52, new Asked(AssignmentWork::Return),
+                'Sail loft: cold every morning', 'It runs while you look at it. In the morning it is cold again.'],
             ['tube-heater', 'healthy', 51, new Asked(AssignmentWork::Swap),
                 'Net store: another make of control', 'The old control is off. Fit the new one, and put it into service.'],
         ];

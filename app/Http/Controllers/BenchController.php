@@ -15,6 +15,7 @@ use App\Models\Attempt;
 use App\Models\Entry;
 use App\Models\Task;
 use App\Work\Commissioning;
+use App\Work\Returning;
 use App\Work\WiringUp;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -98,6 +99,7 @@ class BenchController extends Controller
             )),
             'wiring' => WiringUp::told($attempt->assignment),
             'commissioning' => Commissioning::told($attempt->assignment),
+            'returning' => Returning::told($attempt->assignment),
             'steps' => $attempt->assignment->kind->isMarked() ? null : WarmUp::steps(),
             'units' => Bag::units(),
             'questions' => array_map(ucfirst(...), Words::each('acts.ask.question', Ask::QUESTIONS)),

@@ -91,6 +91,12 @@ abstract readonly class Act
         return new static($tick, $this->with, $this->name);
     }
 
+    /** Bench time that goes by with it, ms: most acts take none that matters. */
+    public function passes(): int
+    {
+        return 0;
+    }
+
     /** Why it cannot be done here and now; null when it can. */
     public function refusal(Situation $now): ?string
     {

@@ -69,6 +69,15 @@ final readonly class Field
         );
     }
 
+    public static function places(int $most): self
+    {
+        return new self(
+            ['type' => 'array', 'maxItems' => $most, 'items' => self::name()],
+            Words::say('acts.field.must_be_a_list_of_places', ['most' => $most]),
+            'place',
+        );
+    }
+
     /** Parts or wires. */
     public static function parts(int $most): self
     {

@@ -13,6 +13,7 @@ use OddSpark\Acts\Situation;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
 use OddSpark\Instruments\Bag;
+use OddSpark\Instruments\Logger;
 use OddSpark\Instruments\Measured;
 use OddSpark\Instruments\Multimeter;
 use OddSpark\Instruments\Site;
@@ -203,7 +204,7 @@ final class Bench
     {
         return array_filter(
             $now,
-            fn (string $channel): bool => ! str_starts_with($channel, 'meter '),
+            fn (string $channel): bool => ! str_starts_with($channel, 'meter ') && ! Logger::isOf($channel),
             ARRAY_FILTER_USE_KEY,
         );
     }
@@ -268,11 +269,9 @@ final class Bench
     /** What an act reads, if it reads. */
     private function measured(BenchState $state, Act $act): ?Measured
     {
-        $instrument = Bag::all()[$act->reads() ?? ''] ?? null;
+        $of = Bag::all()[$act->reads() ?? ''] ?? null;
 
-        return $instrument?->isOn($state) === true
-            ? $instrument->read($this->site($state))
-            : $act->measures($this->situation($state));
+        return $of?->isOn($state) === true ? $of->read($this->site($state)) : $act->measures($this->situation($state));
     }
 
     private function apply(BenchState $was, Act $act): BenchState

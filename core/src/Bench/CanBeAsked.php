@@ -6,6 +6,7 @@ namespace OddSpark\Bench;
 
 use OddSpark\Acts\Catalogue;
 use OddSpark\Instruments\Bag;
+use OddSpark\Instruments\Logger;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Machine;
 use OddSpark\Senses\Perception;
@@ -83,7 +84,7 @@ trait CanBeAsked
     /** The same with the meter off the circuit, its leads where they are: to ask what another load would show. */
     public function withoutMeter(BenchState $state): BenchState
     {
-        return $state->with(joined: $this->hookup->jumpers($state));
+        return $this->hookup->unmetered($state);
     }
 
     /**
@@ -108,7 +109,11 @@ trait CanBeAsked
      */
     public function now(BenchState $state): array
     {
-        $now = $this->perception->at($this->machine, $state, $state->open, $state->eyes);
+        $now = $state->isAlone() ? [] : $this->perception->at($this->machine, $state, $state->open, $state->eyes);
+        $chart = Logger::channel($state);
+        if ($chart !== null) {
+            $now[$chart] = Logger::writes($this->site($state));
+        }
         if ($state->isMetered()) {
             $now["meter {$state->mode->value} $state->red $state->black"] = $this->meter->recorded($this->site($state));
         }

@@ -7,6 +7,7 @@ namespace OddSpark\Bench;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Plan;
 use OddSpark\Faults\Fault;
+use OddSpark\Instruments\Logger;
 use OddSpark\Instruments\Multimeter;
 use OddSpark\Parts\Ability\IsMains;
 use OddSpark\Parts\Primitive;
@@ -42,6 +43,8 @@ final readonly class Hookup
             $state->blown,
             $state->jumpers,
             $state->earlier,
+            $state->logged,
+            $state->loggerMode,
         ];
     }
 
@@ -50,7 +53,13 @@ final readonly class Hookup
     {
         $meter = $this->meter->load($this->plan, $state);
 
-        return $state->with(joined: [...$this->jumpers($state), ...$meter === null ? [] : [$meter]]);
+        return $state->with(joined: [...$this->unmetered($state)->joined, ...$meter === null ? [] : [$meter]]);
+    }
+
+    /** The jumpers and a logger on the circuit, and the meter off it, its leads where they are. */
+    public function unmetered(BenchState $state): BenchState
+    {
+        return $state->with(joined: [...$this->jumpers($state), ...Logger::load($this->plan, $state)]);
     }
 
     /** @return list<Joint> */

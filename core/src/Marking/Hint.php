@@ -10,6 +10,7 @@ use OddSpark\Bench\Bench;
 use OddSpark\Bench\Wording;
 use OddSpark\Parts\Ability\Decides;
 use OddSpark\Suspects\BestReading;
+use OddSpark\Suspects\Overnight;
 use OddSpark\Suspects\Tracker;
 use OddSpark\Words\Words;
 
@@ -24,7 +25,8 @@ final readonly class Hint
 
     private const CONTROL_V = 4.0;
 
-    public function __construct(private Plan $plan) {}
+    /** @param bool $nights whether a logger can be left for the night */
+    public function __construct(private Plan $plan, private bool $nights = false) {}
 
     /** @param Tracker $tracker that has followed all that was seen */
     public function of(string $grade, Tracker $tracker): string
@@ -108,9 +110,25 @@ final readonly class Hint
             (new BestReading($this->plan))->rank($tracker->candidates(), $tracker->suspects()->weights, 1)[0] ?? null;
 
         return $best === null || $best->bits <= AttemptReview::SETTLED_BITS
-            ? Words::say('marking.hint.nothing_within_reach_tells_much')
+            ? $this->night($tracker) ?? Words::say('marking.hint.nothing_within_reach_tells_much')
             : Words::say('marking.hint.would_tell_you_the_most', [
                 'what' => ucfirst($best->said(new Wording($this->plan->model))),
+            ]);
+    }
+
+    /** Where a logger would tell most; null where none can be left, or none would tell anything. */
+    private function night(Tracker $tracker): ?string
+    {
+        $best = $this->nights
+            ? (new Overnight($this->plan, $tracker->candidates(), $tracker->suspects()->weights))->best()
+            : null;
+        $wording = new Wording($this->plan->model);
+
+        return $best === null || $best['bits'] <= AttemptReview::SETTLED_BITS
+            ? null
+            : Words::say('marking.hint.leave_a_logger', [
+                'from' => $wording->place($best['from']),
+                'to' => $wording->place($best['to']),
             ]);
     }
 

@@ -10,6 +10,7 @@ use OddSpark\Marking\Lines\Finding;
 use OddSpark\Marking\Lines\Habits;
 use OddSpark\Marking\Lines\Judge;
 use OddSpark\Marking\Lines\Money;
+use OddSpark\Marking\Lines\Night;
 use OddSpark\Marking\Lines\Reasoning;
 use OddSpark\Marking\Lines\Repair;
 use OddSpark\Marking\Lines\Safety;
@@ -22,14 +23,22 @@ use OddSpark\Suspects\Tracker;
 /** A mark from an account, under house rules: the same account and rules always give the same mark. */
 final readonly class Marker
 {
-    /** @param CallbackSimulation|null $after null when the appliance was not handed back */
-    private function __construct(private AttemptReview $account, private ?CallbackSimulation $after) {}
+    /**
+     * @param CallbackSimulation|null $after null when the appliance was not handed back
+     * @param string|null $work of {@see Rules::OTHER_WORK}, whose lines come beside those of tracing
+     */
+    private function __construct(
+        private AttemptReview $account,
+        private ?CallbackSimulation $after,
+        private ?string $work,
+    ) {}
 
-    public static function of(AttemptReview $account, Memory $memory = new Memory()): self
+    /** @param string|null $work of {@see Rules::OTHER_WORK}, whose lines come beside those of tracing */
+    public static function of(AttemptReview $account, Memory $memory = new Memory(), ?string $work = null): self
     {
         $last = $account->repairs->last();
         if ($last === null || $account->entries(['hand_back']) === []) {
-            return new self($account, null);
+            return new self($account, null, $work);
         }
         $sound = (new Tracker(
             $account->plan,
@@ -38,13 +47,16 @@ final readonly class Marker
             $memory,
         ))->arrivals()['healthy']->state;
 
-        return new self($account, CallbackSimulation::of($account->plan, $account->fault, $last, $sound, $memory));
+        $after = CallbackSimulation::of($account->plan, $account->fault, $last, $sound, $memory);
+
+        return new self($account, $after, $work);
     }
 
     public function mark(Rules $rules): Mark
     {
         $lines = [];
-        foreach ($this->judges() as $id => $judge) {
+        $wanted = [...Rules::LINES, ...array_keys(Rules::OTHER_WORK[$this->work ?? ''] ?? [])];
+        foreach (array_intersect_key($this->judges(), array_flip($wanted)) as $id => $judge) {
             if ($rules->weights[$id] > 0) {
                 $lines[] = $judge->judge($this->account, $rules);
             }
@@ -92,6 +104,7 @@ final readonly class Marker
             'money' => new Money($this->after?->isCalledBack() ?? false),
             'habits' => new Habits(),
             'report' => new ClosingReport(),
+            'night' => new Night(),
         ];
     }
 }

@@ -35,6 +35,7 @@ final readonly class Rules
         'explain' => ['explained' => 70, 'root' => 30],
         'order' => ['sequence' => 60, 'proof' => 40],
         'commission' => ['measured' => 40, 'acted' => 25, 'put_right' => 25, 'care' => 10],
+        'return' => ['night' => 10],
         'wire' => ['works' => 40, 'guards' => 30, 'code' => 20, 'care' => 10],
     ];
 

@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace OddSpark\Marking;
 
 use OddSpark\Acts\Metering\Dial;
+use OddSpark\Acts\Metering\LeaveLogger;
+use OddSpark\Acts\Notes\ComeBack;
 use OddSpark\Acts\Notes\NameFault;
 use OddSpark\Acts\Quality;
 use OddSpark\Bench\Outcome;
 use OddSpark\Meter\Meter;
+use OddSpark\Meter\Mode;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\BestReading;
 use OddSpark\Suspects\Choice;
 use OddSpark\Suspects\InformationGain;
+use OddSpark\Suspects\Overnight;
 use OddSpark\Suspects\Suspects;
 use OddSpark\Suspects\Tracker;
 
@@ -37,8 +41,8 @@ final readonly class Walk
     {
         $ranking = new BestReading($this->review->plan);
         $scrutiny = new ReadingTechnique($this->review->plan, $this->review->seen->visit, $this->memory);
-        $before = $after = $best = $worth = $flaws = $watched = [];
-        $on = ['meter' => null, 'sight' => null];
+        $before = $after = $best = $worth = $flaws = $watched = $nights = [];
+        $on = ['meter' => null, 'sight' => null, 'logger' => null];
         foreach ($this->tracker->moments($this->review->seen) as $moment) {
             $now = $moment->suspects;
             if ($moment->isAfter) {
@@ -79,6 +83,9 @@ final readonly class Walk
                 $outcome->reading === null
                     ? []
                     : $scrutiny->of($act, $outcome->reading, $this->tracker->candidates(), $now->weights);
+            if ($act->name === ComeBack::NAME && $outcome->refused === null) {
+                $nights[$i] = $this->night($now);
+            }
             $this->review->repairs->before($i, $act, $this->tracker->candidates());
             if ($this->progress !== null) {
                 ($this->progress)($i, count($this->review->seen->entries));
@@ -101,17 +108,34 @@ final readonly class Walk
                 $worth[$i] ?? 0.0,
                 $watched[$i] ?? 0.0,
                 $flaws[$i],
+                $nights[$i] ?? null,
             );
         }
 
         return $steps;
     }
 
+    /** @return array{told: float, best: array{from: string, to: string, mode: Mode, bits: float}|null} */
+    private function night(Suspects $now): array
+    {
+        $candidates = $this->tracker->candidates();
+        [, $any] = reset($candidates) ?: [null, null];
+        $overnight = new Overnight(
+            $this->review->plan,
+            $candidates,
+            $now->weights,
+            $any->logged ?? [],
+            $any->loggerMode ?? Mode::VoltsAc,
+        );
+
+        return ['told' => $overnight->told(), 'best' => $overnight->best()];
+    }
+
     /**
-     * The entries by which the meter, and the eyes, are on something from now on.
+     * The entries by which the meter, the eyes, and a logger are on something from now on.
      *
-     * @param array{meter: ?int, sight: ?int} $on
-     * @return array{meter: ?int, sight: ?int}
+     * @param array{meter: ?int, sight: ?int, logger: ?int} $on
+     * @return array{meter: ?int, sight: ?int, logger: ?int}
      */
     private function watches(array $on, int $i): array
     {
@@ -125,7 +149,11 @@ final readonly class Walk
             $on['meter'] = null;
         }
 
-        return $act->name === 'look' ? ['sight' => $i] + $on : $on;
+        return match ($act->name) {
+            'look' => ['sight' => $i] + $on,
+            LeaveLogger::NAME => ['logger' => $act->get('on') === [] ? null : $i] + $on,
+            default => $on,
+        };
     }
 
     /**

@@ -57,6 +57,9 @@ final class BenchState extends MachineState
      * @param list<string> $blown fuses of the meter
      * @param string $battery of the meter: good | low
      * @param array{wires: list<string>, turns: int}|null $clamp
+     * @param list<array{string, string}> $logged places between which a logger was left
+     * @param Mode $loggerMode what it writes down
+     * @param int $away ticks after the arrival up to which nobody is there
      * @param array<string, string> $taps where instruments are put, by instrument
      * @param list<Joint> $joined {@see MachineState}
      */
@@ -95,6 +98,9 @@ final class BenchState extends MachineState
         public string $battery = 'good',
         public ?array $clamp = null,
         public array $taps = [],
+        public array $logged = [],
+        public Mode $loggerMode = Mode::VoltsAc,
+        public int $away = 0,
         array $joined = [],
     ) {
         parent::__construct($tick, $slots, $joined);
@@ -109,6 +115,12 @@ final class BenchState extends MachineState
     public function isAnyDoorOpen(): bool
     {
         return $this->open !== [];
+    }
+
+    /** Whether nobody is there. */
+    public function isAlone(): bool
+    {
+        return $this->now() < $this->away;
     }
 
     /** Whether both leads are on something. */
@@ -132,7 +144,7 @@ final class BenchState extends MachineState
     /** @return array<string, mixed> plain data, for {@see fromArray} */
     public function toArray(): array
     {
-        $kept = ['mode' => $this->mode->value, 'display' => $this->display?->toArray()] + get_object_vars($this);
+        $kept = ['mode' => $this->mode->value, 'loggerMode' => $this->loggerMode->value, 'display' => $this->display?->toArray()] + get_object_vars($this);
 
         return array_diff_key($kept, ['joined' => 1]); // nodes: they follow from where leads and jumpers are
 
@@ -145,6 +157,7 @@ final class BenchState extends MachineState
         $array = array_diff_key($array, self::ONCE);
         $array['taps'] = ($array['taps'] ?? []) + $once;
         $array['mode'] = Mode::from($array['mode'] ?? Mode::VoltsAc->value);
+        $array['loggerMode'] = Mode::from($array['loggerMode'] ?? Mode::VoltsAc->value);
         $array['display'] = isset($array['display']) ? Display::fromArray($array['display']) : null;
 
         if (isset($array['door'])) { // when there was one for all

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Suspects;
 
 use OddSpark\Instruments\Bag;
+use OddSpark\Instruments\Logger;
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Reading;
 
@@ -39,6 +40,13 @@ final class Comparison
             if ($stretches === ($expected[$channel] ?? null)) {
                 unset($observed[$channel], $expected[$channel]);
             }
+        }
+        $channels = array_map(strval(...), array_keys($observed + $expected));
+        foreach (array_filter($channels, Logger::isOf(...)) as $channel) {
+            if (! LoggerChart::agree($channel, $observed[$channel] ?? [], $expected[$channel] ?? [])) {
+                return false;
+            }
+            unset($observed[$channel], $expected[$channel]);
         }
 
         return $this->agreesBy($observed, $expected, fn (string $channel) => str_starts_with($channel, 'meter ')

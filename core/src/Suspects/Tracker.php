@@ -10,6 +10,7 @@ use OddSpark\Bench\Arrival;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Observations;
 use OddSpark\Faults\FaultSet;
+use OddSpark\Instruments\Logger;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Senses\Record;
@@ -19,6 +20,8 @@ use OddSpark\Senses\Record;
  * that was observed could have come from it.
  *
  * Candidates carry no noise and no scatter; the tolerance of the comparison allows for both.
+ *
+ * @phpstan-type Watched array{meter: array<string, float>, sight: array<string, float>, logger: array<string, float>}
  */
 final class Tracker
 {
@@ -48,8 +51,8 @@ final class Tracker
     /** @var array<string, true> those that something speaks against that was said */
     private array $contrary = [];
 
-    /** @var array{meter: array<string, float>, sight: array<string, float>} weights of what fell by watching alone */
-    private array $watched = ['meter' => [], 'sight' => []];
+    /** @var Watched of what fell by watching alone */
+    private array $watched = ['meter' => [], 'sight' => [], 'logger' => []];
 
     /** @param array<string, Arrival> $arrivals by fault id, when they were computed before; else they are now */
     public function __construct(
@@ -96,14 +99,9 @@ final class Tracker
     /** @return list<Suspects> after the arrival, and after each entry */
     public function follow(Observations $seen): array
     {
-        $steps = [];
-        foreach ($this->moments($seen) as $moment) {
-            if ($moment->isAfter) {
-                $steps[] = $moment->suspects;
-            }
-        }
+        $after = array_filter(iterator_to_array($this->moments($seen), false), fn (Moment $m): bool => $m->isAfter);
 
-        return $steps;
+        return array_values(array_map(fn (Moment $m): Suspects => $m->suspects, $after));
     }
 
     /** One entry more, after those before it. */
@@ -123,7 +121,7 @@ final class Tracker
         $comparison = new Comparison(array_map(fn ($e) => $e[0]->tick, array_slice($seen->entries, 0, $i + 1)));
         $earlier = $this->states;
         $stood = count($this->states);
-        $this->watched = ['meter' => [], 'sight' => []];
+        $this->watched = ['meter' => [], 'sight' => [], 'logger' => []];
         $this->goOn($seen, $comparison, $act->tick, $act->tick - 1);
         yield new Moment($i, false, $this->suspects());
         $all = [];
@@ -190,9 +188,9 @@ final class Tracker
 
     /**
      * Those that fell out between the entry before and this one, and by nothing but what the meter went on to
-     * show, or what the eyes were on.
+     * show, the logger wrote down, or the eyes were on.
      *
-     * @return array{meter: array<string, float>, sight: array<string, float>} weights by fault
+     * @return Watched
      */
     public function fellByWatching(): array
     {
@@ -224,12 +222,14 @@ final class Tracker
         }
     }
 
-    /** Whether a channel is the meter's, or of a sight that is seen by looking there. */
+    /** Whether a channel is the meter's, the logger's, or of a sight that is seen by looking there. */
     private function isWatched(string $channel, string $by): bool
     {
-        return str_starts_with($channel, 'meter ')
-            ? $by === 'meter'
-            : $by === 'sight' && ($this->plan->percepts[$channel]['sense'] ?? '') === 'sight';
+        return match (true) {
+            str_starts_with($channel, 'meter ') => $by === 'meter',
+            Logger::isOf($channel) => $by === 'logger',
+            default => $by === 'sight' && ($this->plan->percepts[$channel]['sense'] ?? '') === 'sight',
+        };
     }
 
     /** Those still in, as they stand. */

@@ -238,6 +238,7 @@ final class ActsTest extends TestCase
             'wires' => ['w01'],
             'tap' => 'hose-tee',
             'place' => 'board.R',
+            'on' => ['board.W', 'board.C'],
             'meaning' => 'good',
             'fault' => 'limit:stuck-open',
             'mark' => 'star',

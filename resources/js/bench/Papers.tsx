@@ -1,8 +1,9 @@
 import { Tabs } from '@chakra-ui/react'
 import type { DoAct } from '@/lib/acts'
-import type { BenchPage, Entry } from '@/lib/types'
+import type { BenchPage, Channels, Entry, Scene } from '@/lib/types'
 import { CallSheet } from './CallSheet'
 import { CommissioningPaper } from './CommissioningPaper'
+import { LoggerPaper } from './LoggerPaper'
 import { Log } from './Log'
 import { OwnList } from './OwnList'
 import { ReportForm } from './ReportForm'
@@ -18,14 +19,14 @@ interface Props {
     log: Entry[]
     /** the log in the units that are chosen */
     spoken: Entry[]
-    tagged: boolean
-    /** wires that were run */
-    wires: [string, string][]
+    scene: Scene
+    /** what was perceived up to now */
+    past: Channels
     act: DoAct
 }
 
 /** What lies beside the appliance: call, log, suspects, one's own list, sheet and report. */
-export function Papers({ page, tried, log, spoken, tagged, wires, act }: Props) {
+export function Papers({ page, tried, log, spoken, scene, past, act }: Props) {
     const { job, board, faults, steps, units, questions } = page
     const ownSheet = job.rules.own_sheet
     return (
@@ -34,17 +35,29 @@ export function Papers({ page, tried, log, spoken, tagged, wires, act }: Props) 
                 {steps ? (
                     <WarmUpSteps steps={steps} done={tried} />
                 ) : (
-                    <CallSheet job={job} questions={questions} board={board} log={log} tagged={tagged} act={act} />
+                    <CallSheet
+                        job={job}
+                        questions={questions}
+                        board={board}
+                        log={log}
+                        tagged={scene.tagged}
+                        act={act}
+                    />
                 )}
             </Tabs.Content>
             {page.wiring && (
                 <Tabs.Content value="wiring" h="100%" p="0">
-                    <WiringPaper board={board} job={page.wiring} wires={wires} act={act} />
+                    <WiringPaper board={board} job={page.wiring} wires={scene.wired} act={act} />
                 </Tabs.Content>
             )}
             {page.commissioning && (
                 <Tabs.Content value="commissioning" h="100%" p="0">
                     <CommissioningPaper job={page.commissioning} log={log} act={act} />
+                </Tabs.Content>
+            )}
+            {page.returning && (
+                <Tabs.Content value="logger" h="100%" p="0">
+                    <LoggerPaper board={board} scene={scene} last={page.returning.last} past={past} act={act} />
                 </Tabs.Content>
             )}
             <Tabs.Content value="log" h="100%" p="0">

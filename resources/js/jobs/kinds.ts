@@ -3,6 +3,7 @@ import { t } from '@/words'
 /** What a job is given for, and what is done in it where that is not to trace a fault, in a word or two. */
 export function jobName(job: { kind: string; work: string }): string {
     const works: Record<string, string> = {
+        return: t('return visit'),
         predict: t('predictions'),
         explain: t('explanations'),
         order: t('sequence'),

@@ -141,12 +141,12 @@ function TheBench(page: BenchPage) {
                 tried={bench.tried}
                 log={bench.log}
                 spoken={spoken}
-                tagged={scene.tagged}
-                wires={scene.wired}
+                scene={scene}
+                past={bench.past}
                 act={act}
             />
         ),
-        [page, bench.tried, bench.log, spoken, scene.tagged, scene.wired, act],
+        [page, bench.tried, bench.log, spoken, scene, bench.past, act],
     )
     const many = bench.log.length
     const tabs = useMemo(() => tabsOf(page, many), [page, many])
@@ -186,7 +186,7 @@ function TheBench(page: BenchPage) {
             beside,
         ],
     )
-    const asks = told !== undefined && job.work === 'trace'
+    const asks = told !== undefined && job.is_traced
     const meterProps = useMemo(
         () => ({
             scene,

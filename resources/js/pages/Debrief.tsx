@@ -47,7 +47,7 @@ export default function Debrief({
     may_contest,
 }: DebriefPage) {
     const [look] = useLook()
-    const traced = job.work === 'trace'
+    const traced = job.is_traced
     const debrief = useMemo(
         () => ({ ...given, entries: given.entries.map((r) => ({ ...r, text: inUnits(r.text, look.units) })) }),
         [given, look.units],
@@ -217,7 +217,7 @@ export default function Debrief({
                         </Suspense>
                     )}
                     {row && job.work === 'predict' && <Foretold row={row} index={open} />}
-                    {row && job.work !== 'trace' && job.work !== 'predict' && <TriedRow row={row} />}
+                    {row && !traced && job.work !== 'predict' && <TriedRow row={row} />}
                     {row && traced && (
                         <Known
                             row={row}

@@ -103,6 +103,16 @@ export interface ActionLog {
                   | 'display'
           }
         | {
+              act: 'logger'
+              at_s: number
+              id?: string
+              /**
+               * @maxItems 8
+               */
+              on: string[]
+              mode: 'vac' | 'vdc' | 'mvdc'
+          }
+        | {
               act: 'meant'
               at_s: number
               id?: string
@@ -443,6 +453,11 @@ export interface ActionLog {
           }
         | {
               act: 'wait'
+              at_s: number
+              id?: string
+          }
+        | {
+              act: 'come_back'
               at_s: number
               id?: string
           }

@@ -152,39 +152,42 @@ export interface AwayReply {
 export interface BenchPage {
     attempt: number
     board: BoardData
+    /**
+     * the sheet, where the job is to commission
+     */
+    commissioning: CommissioningJob | null
+    course: number
     doors: DoorShown[]
     faults: FaultName[]
+    hand_up: boolean
     job: Briefing
+    /**
+     * seconds that this attempt still has
+     */
+    left_s: number | null
     log: Entry[]
     now: Reply
     past: Channels
+    questions: {
+        [k: string]: string
+    }
+    returning: {
+        last: string[]
+    } | null
     steps:
         | {
               id: string
               text: string
           }[]
         | null
+    stopped: boolean
     told: string | null
     units: string[]
-    questions: {
-        [k: string]: string
-    }
-    /**
-     * seconds that this attempt still has
-     */
-    left_s: number | null
     watched: string | null
-    course: number
-    stopped: boolean
-    hand_up: boolean
     /**
      * what there is to wire by, where the job is to wire
      */
     wiring: WiringJob | null
-    /**
-     * the sheet, where the job is to commission
-     */
-    commissioning: CommissioningJob | null
 }
 export interface BoardData {
     height: number
@@ -398,6 +401,21 @@ export interface Pipe {
     medium: 'gas' | 'oil' | 'air' | 'flue' | 'water' | 'heat' | 'flame'
     points: [number, number][]
 }
+/**
+ * A commissioning sheet.
+ */
+export interface CommissioningJob {
+    rows: {
+        id: string
+        title: string
+        unit: string
+        range: string
+    }[]
+    safeties: {
+        id: string
+        title: string
+    }[]
+}
 export interface DoorShown {
     covers: string[]
     id: string
@@ -415,15 +433,16 @@ export interface FaultName {
     weight?: number
 }
 export interface Briefing {
+    closes_at: string | null
     complaint: string
     id: number
+    is_traced: boolean
     kind: 'practice' | 'exam' | 'warm-up' | 'demonstration' | 'free'
+    minutes: number | null
+    opens_at: string | null
     rules: ToldRules
     title: string
-    opens_at: string | null
-    closes_at: string | null
-    minutes: number | null
-    work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+    work: 'trace' | 'return' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
 }
 /**
  * What a trainee is told of the house rules of a job.
@@ -542,6 +561,8 @@ export interface Scene {
     labour: number
     lifted: string[]
     locked: string[]
+    logged: [string, string][]
+    logger_mode: string
     mode: Mode
     off: string[]
     open: string[]
@@ -593,21 +614,6 @@ export interface WiringJob {
      * times of the control that was taken off, as they are printed on it
      */
     card: string[]
-}
-/**
- * A commissioning sheet.
- */
-export interface CommissioningJob {
-    rows: {
-        id: string
-        title: string
-        unit: string
-        range: string
-    }[]
-    safeties: {
-        id: string
-        title: string
-    }[]
 }
 export interface BenchesStopped {
     benches: number
@@ -1400,7 +1406,7 @@ export interface GivenJob {
     closes_at: string | null
     minutes: number | null
     faults: number
-    work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+    work: 'trace' | 'return' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
 }
 export interface GradebookPage {
     course: {
@@ -1479,7 +1485,7 @@ export interface JobInFull {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
-    work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+    work: 'trace' | 'return' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
 }
 export interface JobPage {
     job: JobInFull
@@ -1731,7 +1737,7 @@ export interface ModelPage {
             minutes: number | null
             wires: 'all' | 'control' | 'some'
             shown: 'drawing' | 'picture' | 'sequence'
-            work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+            work: 'trace' | 'return' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
             many: number
         }
     }[]
@@ -1806,7 +1812,7 @@ export interface OwnJob {
      */
     can_begin: boolean
     why_not: string | null
-    work: 'trace' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+    work: 'trace' | 'return' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
 }
 export interface OpenLinkPage {
     token: string
