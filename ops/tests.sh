@@ -16,6 +16,7 @@ run_tests() { # all of them, or: core | feature | front | browser, with the runn
     while kill -0 "$beside" 2>/dev/null && [ ! -e "$VAR/run/feature-done" ]; do sleep 1; done
     start_browser_site # with the demo data as it comes; what is killed now nobody else uses
     KILL_ROUNDS=1 sample_of_trials asked races kills files || failed=1
+    say 'Core: marking'; core_tests marking || failed=1 # the browser is done before the rest of the core
     wait "$beside" || failed=1
     cat "$VAR/log/beside.log"
     stop_instance test; trap - EXIT
@@ -28,8 +29,12 @@ beside_the_browser() { # the core asks for no service, and the feature tests for
     say 'Front end'; npx vitest run --reporter=default --reporter=json --outputFile.json="$VAR/results/front.json" 9>&- || failed=1
     say 'Feature'; feature_tests || failed=1
     : >"$VAR/run/feature-done"
-    say 'Core'; as_service php "${JIT[@]}" core/vendor/bin/phpunit -c core/phpunit.xml --no-progress --log-junit "$VAR/results/core.xml" || failed=1
+    say 'Core'; core_tests core || failed=1
     return "$failed"
+}
+
+core_tests() { # a suite of core/phpunit.xml
+    as_service php "${JIT[@]}" core/vendor/bin/phpunit -c core/phpunit.xml --testsuite "$1" --no-progress --log-junit "$VAR/results/$1.xml"
 }
 
 sample_of_trials() { # names
@@ -93,7 +98,7 @@ measure() {
 check() {
     lock; environment; install_debian tests; install_packages; build; core_packages
     vendor/bin/pint --test && vendor/bin/phpstan analyse --memory-limit=1G --no-progress && npx tsc --noEmit && styled && record &&
-        SPARK_ALL_FAULTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter "EveryState|HealthyCycle|Nuisance|TreeTest|OracleTest|ComplaintsTest|ModesTest|EditsTest|EditsAtRandom|FairnessTest|ExpertsTest|CheatsEverywhere" &&
+        SPARK_ALL_FAULTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter "EveryState|HealthyCycle|Nuisance|TreeTest|OracleTest|ComplaintsTest|ModesTest|EditsTest|EditsAtRandom|FairnessTest|ExpertsTest|CheatsEverywhere|EveryModelTest|SwapTest|SheetTest|FarOffTest|BoardTest|BuildsTest|NightTest" &&
         SPARK_FACTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter FactsTest &&
         SPARK_ALL_FAULTS=1 with_browser_site browser_tests -g 'every shipped model|from an empty board with nothing' &&
         with_browser_site trials

@@ -6,6 +6,7 @@ namespace OddSpark\Tests\Drawing;
 
 use OddSpark\Appliance\Library;
 use OddSpark\Drawing\Lettering;
+use OddSpark\Tests\Models;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -14,9 +15,7 @@ final class BoardTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function models(): iterable
     {
-        foreach ((new Library())->names() as $name) {
-            yield $name => [$name];
-        }
+        return Models::some(2);
     }
 
     #[DataProvider('models')]

@@ -11,6 +11,7 @@ use OddSpark\Explaining\Question;
 use OddSpark\Explaining\Sheet;
 use OddSpark\Faults\FaultSet;
 use OddSpark\Marking\Rules;
+use OddSpark\Tests\Models;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -20,9 +21,7 @@ final class SheetTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function models(): iterable
     {
-        foreach ((new Library())->names() as $name) {
-            yield $name => [$name];
-        }
+        return Models::some(2);
     }
 
     #[DataProvider('models')]
