@@ -3,6 +3,7 @@
 namespace App\Bench;
 
 use App\Models\Assignment;
+use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\Entry;
 use App\Models\Mark;
@@ -11,6 +12,7 @@ use Illuminate\Support\Facades\DB;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Kit;
 use OddSpark\Bench\Observations;
+use OddSpark\Bench\PairedBench;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Run\Snapshot;
@@ -104,7 +106,7 @@ class Attempts
         return [
             'engine' => Assignment::ENGINE,
             'state' => Snapshot::pack($state->toArray()),
-            'record' => Snapshot::pack($bench->record->kept()),
+            'record' => Snapshot::pack($bench->kept()),
         ];
     }
 
@@ -134,7 +136,9 @@ class Attempts
     /** The bench of a job, with the meter that the trainee comes with. */
     public function bench(Assignment $assignment, ?int $seed): Bench
     {
-        return new Bench(
+        $at = $assignment->work === AssignmentWork::Compare ? PairedBench::class : Bench::class;
+
+        return new $at(
             $this->plans->ofAssignment($assignment),
             $this->plans->faultOf($assignment),
             new Memory(),

@@ -7,7 +7,6 @@ use App\Models\Entry;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\WarmUp;
 use OddSpark\Run\BenchState;
-use OddSpark\Senses\Record;
 
 /**
  * What the browser is told after an act, or after time has gone on: how it stands, and what comes within the horizon.
@@ -23,13 +22,12 @@ class Replies
     {
         $now = $state->now();
         $until = $now + $attempt->assignment->kind->horizon() * 1000;
-        $past = $bench->record;
-        $passed = Told::after($past->until($now), $before);
-        $bench->record = new Record();
-        $bench->record->see($now, $bench->now($state));
+        $passed = Told::after($bench->perceived($now), $before);
+        $past = $bench->kept();
+        $bench->anew($state);
         $bench->advance($state, $until);
-        $ahead = $bench->record->until($until);
-        $bench->record = $past;
+        $ahead = $bench->perceived($until);
+        $bench->goOnFrom($past);
 
         return [
             'entry' => $entry?->shown(),

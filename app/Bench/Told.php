@@ -4,6 +4,7 @@ namespace App\Bench;
 
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Outcome;
+use OddSpark\Bench\PairedBench;
 use OddSpark\Bench\Preview;
 use OddSpark\Instruments\Bag;
 use OddSpark\Instruments\Logger;
@@ -46,6 +47,10 @@ final class Told
             'tagged' => $state->tagged,
             'off' => array_map(strval(...), array_keys($state->off)),
             'labour' => round($state->labour, 1),
+            'twin' => $state->twin === null ? null : [
+                'eyes' => $state->twin->eyes, 'red' => $state->twin->red, 'black' => $state->twin->black,
+                'open' => $doors->named($state->twin->open), 'held' => $doors->named($state->twin->held),
+            ],
         ];
     }
 
@@ -83,8 +88,9 @@ final class Told
         $meter = [];
         foreach ($record as $channel => $stretches) {
             foreach ($stretches as [$from, $to, $value]) {
-                if (str_starts_with($channel, 'meter ')) {
-                    $mode = Bag::scale(explode(' ', $channel, 3)[1]);
+                $of = self::ofUnit($channel);
+                if (str_starts_with($of, 'meter ')) {
+                    $mode = Bag::scale(explode(' ', $of, 3)[1]);
                     $meter[] = [
                         'from' => $from / 1000,
                         'to' => $to / 1000,
@@ -101,7 +107,7 @@ final class Told
                         'from' => $from / 1000,
                         'to' => $to / 1000,
                         'value' => $value,
-                        'say' => $bench->perception()->say($channel, $value),
+                        'say' => $of === $channel ? $bench->perception()->say($channel, $value) : '',
                     ];
                 }
             }
@@ -110,6 +116,14 @@ final class Told
         usort($meter, fn ($a, $b) => $a['from'] <=> $b['from']);
 
         return ['perceived' => (object) $perceived, 'meter' => $meter];
+    }
+
+    /** A channel as it is called of the unit itself: the meter is one, whichever of two it is on. */
+    private static function ofUnit(string $channel): string
+    {
+        return str_starts_with($channel, PairedBench::PREFIX)
+            ? substr($channel, strlen(PairedBench::PREFIX))
+            : $channel;
     }
 
     /**

@@ -16,7 +16,6 @@ use OddSpark\Bench\Bench;
 use OddSpark\Bench\Wording;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Snapshot;
-use OddSpark\Senses\Record;
 
 /**
  * An attempt between requests: the core's bench taken from its snapshot, one thing done, and put back.
@@ -43,9 +42,6 @@ class Workbench
      * it.
      */
     private const NOT_HE = 'clock';
-
-    /** A logger, and a night for it. */
-    private const OF_RETURNING = ['logger', 'come_back'];
 
     public const STOPPED = 'Your instructor has stopped all benches. Nothing is lost: wait until they go on.';
 
@@ -139,8 +135,9 @@ class Workbench
         if ($act->name === 'hint' && ! $attempt->assignment->kind->hasHints()) {
             throw new ActError('/act', 'There are no hints in an examination.');
         }
-        if (in_array($act->name, self::OF_RETURNING, true) && $attempt->assignment->work !== AssignmentWork::Return) {
-            throw new ActError('/act', 'That belongs to a return visit, and this job is none.');
+        $of = AssignmentWork::ofActs()[$act->name] ?? $attempt->assignment->work;
+        if ($of !== $attempt->assignment->work) {
+            throw new ActError('/act', 'That belongs to another kind of job than this one.');
         }
         if (in_array($act->name, $attempt->assignment->rules['barred'] ?? [], true)) {
             throw new ActError('/act', 'The house rules of this job do not allow that.');
@@ -222,7 +219,7 @@ class Workbench
             }
             $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
             $bench = $this->attempts->bench($attempt->assignment, $attempt->seed);
-            $bench->record = Record::resumed(Snapshot::unpack($attempt->record));
+            $bench->goOnFrom(Snapshot::unpack($attempt->record));
             $state = $bench->resume($state);
             $before = $state->now();
             if ($entry !== null) {
@@ -235,7 +232,7 @@ class Workbench
                 default => $do($attempt, $bench, $state),
             };
             $attempt->state = Snapshot::pack($state->toArray());
-            $attempt->record = Snapshot::pack($bench->record->kept());
+            $attempt->record = Snapshot::pack($bench->kept());
             $attempt->save();
 
             return $this->replies->of($attempt, $bench, $state, $entry, $before);

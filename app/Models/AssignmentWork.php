@@ -3,6 +3,7 @@
 namespace App\Models;
 
 use App\Work\Commissioning;
+use App\Work\Comparing;
 use App\Work\Explaining;
 use App\Work\Foretelling;
 use App\Work\KindOfWork;
@@ -20,6 +21,8 @@ enum AssignmentWork: string
     case Trace = 'trace';
     /** A fault is traced where somebody else has been before, and a logger may be left for the night. */
     case Return = 'return';
+    /** A fault is traced with the sound twin of the failed unit beside it. */
+    case Compare = 'compare';
     /** Readings are said before they are taken, on a sheet. */
     case Predict = 'predict';
     /** It is explained why loads are off, on a sheet. */
@@ -37,6 +40,7 @@ enum AssignmentWork: string
     private const KINDS = [
         'trace' => Tracing::class,
         'return' => Returning::class,
+        'compare' => Comparing::class,
         'predict' => Foretelling::class,
         'explain' => Explaining::class,
         'order' => Ordering::class,
@@ -48,6 +52,16 @@ enum AssignmentWork: string
     public function kind(): KindOfWork
     {
         return app(self::KINDS[$this->value]);
+    }
+
+    /**
+     * The acts that belong to it alone.
+     *
+     * @return array<string, self> work by act
+     */
+    public static function ofActs(): array
+    {
+        return ['logger' => self::Return, 'come_back' => self::Return, 'twin' => self::Compare];
     }
 
     /** Whether it is done at the bench; else on a page of its own. */

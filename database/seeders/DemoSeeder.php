@@ -155,6 +155,8 @@ class DemoSeeder extends Seeder
                 'It was overhauled last week. Measure it, put it right, and sign its sheet.'],
             ['package-direct-spark', 'inducer-relay:tired', 52, new Asked(AssignmentWork::Return),
                 'Sail loft: cold every morning', 'It runs while you look at it. In the morning it is cold again.'],
+            ['unit-heater', 'valve:main-coil-open', 53, new Asked(AssignmentWork::Compare),
+                'Bottling hall: the left heater', 'The left one stays cold. The right one, of the same make, heats.'],
             ['tube-heater', 'healthy', 51, new Asked(AssignmentWork::Swap),
                 'Net store: another make of control', 'The old control is off. Fit the new one, and put it into service.'],
         ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts;
 
+use OddSpark\Acts\Comparing\OnTwin;
 use OddSpark\Acts\InHand as H;
 use OddSpark\Acts\Metering as M;
 use OddSpark\Acts\Notes as N;
@@ -40,6 +41,7 @@ final class Catalogue
         M\HoldTester::class,
         M\Read::class,
         M\LeaveLogger::class,
+        OnTwin::class,
         N\Meant::class,
         N\Suspect::class,
         N\Todo::class,
@@ -183,7 +185,7 @@ final class Catalogue
             }
             $with[$field] = $value;
         }
-        $unknown = array_diff(array_keys($json), array_keys($with), ['at_s', 'act', 'id']);
+        $unknown = array_diff(array_keys($json), array_keys(self::all()[$name]::fields()), ['at_s', 'act', 'id']);
         if ($unknown !== []) {
             throw new ActError("$pointer/".reset($unknown), Words::say('acts.catalogue.takes_no_such_thing', [
                 'name' => $name,

@@ -28,6 +28,9 @@ enum Quality
     /** Can bring the appliance back to work, mending or not. */
     case Restores;
 
+    /** Is done to the sound twin as well, where there is one. */
+    case OnBoth;
+
     /** House rules can do without it. */
     case Barrable;
 }

@@ -23,6 +23,7 @@ final readonly class Attempt
     /**
      * @param int|null $until tick after the arrival to go on to when the last act is done
      * @param list<string> $stops dangers that the house rules stop
+     * @param class-string<Bench> $at where it is worked
      */
     public static function run(
         Plan $plan,
@@ -33,8 +34,9 @@ final readonly class Attempt
         ?int $until = null,
         Kit $kit = new Kit(),
         array $stops = [],
+        string $at = Bench::class,
     ): self {
-        $bench = new Bench($plan, $fault, $memory, $log->seed, $kit, $stops);
+        $bench = new $at($plan, $fault, $memory, $log->seed, $kit, $stops);
         $arrival = $bench->arrive($visit);
         $state = $arrival->state;
         $state = $bench->resume($state);

@@ -35,9 +35,10 @@ use OddSpark\Words\Words;
  *
  * @phpstan-import-type Changes from Primitive
  * @phpstan-import-type Perceived from Record
+ * @phpstan-import-type Kept from Record
  * @phpstan-import-type Joint from MachineState
  */
-final class Bench
+class Bench
 {
     use CanBeAsked;
 

@@ -16,6 +16,7 @@ use OddSpark\Senses\Record;
  * What a bench can be asked without anything being done at it: of every suspect, what it would show.
  *
  * @phpstan-import-type Perceived from Record
+ * @phpstan-import-type Kept from Record
  */
 trait CanBeAsked
 {
@@ -119,6 +120,35 @@ trait CanBeAsked
         }
 
         return $now;
+    }
+
+    /**
+     * What was perceived up to a tick.
+     *
+     * @return array<string, list<array{int, int, mixed}>> stretches by channel
+     */
+    public function perceived(int $tick): array
+    {
+        return $this->record->until($tick);
+    }
+
+    /** @return Kept what was perceived, to be kept for {@see goOnFrom} */
+    public function kept(): array
+    {
+        return $this->record->kept();
+    }
+
+    /** @param Kept $kept */
+    public function goOnFrom(array $kept): void
+    {
+        $this->record = Record::resumed($kept);
+    }
+
+    /** Forgets what was perceived, but for what is now. */
+    public function anew(BenchState $state): void
+    {
+        $this->record = new Record();
+        $this->record->see($state->now(), $this->now($state));
     }
 
     public function perception(): Perception

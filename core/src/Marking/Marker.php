@@ -6,6 +6,7 @@ namespace OddSpark\Marking;
 
 use OddSpark\Marking\Lines\Basics;
 use OddSpark\Marking\Lines\ClosingReport;
+use OddSpark\Marking\Lines\Compared;
 use OddSpark\Marking\Lines\Finding;
 use OddSpark\Marking\Lines\Habits;
 use OddSpark\Marking\Lines\Judge;
@@ -105,6 +106,7 @@ final readonly class Marker
             'habits' => new Habits(),
             'report' => new ClosingReport(),
             'night' => new Night(),
+            'compared' => new Compared(),
         ];
     }
 }

@@ -60,6 +60,7 @@ final class BenchState extends MachineState
      * @param list<array{string, string}> $logged places between which a logger was left
      * @param Mode $loggerMode what it writes down
      * @param int $away ticks after the arrival up to which nobody is there
+     * @param self|null $twin how the sound one stands beside it, where there is one
      * @param array<string, string> $taps where instruments are put, by instrument
      * @param list<Joint> $joined {@see MachineState}
      */
@@ -101,6 +102,7 @@ final class BenchState extends MachineState
         public array $logged = [],
         public Mode $loggerMode = Mode::VoltsAc,
         public int $away = 0,
+        public ?self $twin = null,
         array $joined = [],
     ) {
         parent::__construct($tick, $slots, $joined);
@@ -146,6 +148,8 @@ final class BenchState extends MachineState
     {
         $kept = ['mode' => $this->mode->value, 'loggerMode' => $this->loggerMode->value, 'display' => $this->display?->toArray()] + get_object_vars($this);
 
+        $kept['twin'] = $this->twin?->toArray();
+
         return array_diff_key($kept, ['joined' => 1]); // nodes: they follow from where leads and jumpers are
 
     }
@@ -158,6 +162,7 @@ final class BenchState extends MachineState
         $array['taps'] = ($array['taps'] ?? []) + $once;
         $array['mode'] = Mode::from($array['mode'] ?? Mode::VoltsAc->value);
         $array['loggerMode'] = Mode::from($array['loggerMode'] ?? Mode::VoltsAc->value);
+        $array['twin'] = isset($array['twin']) ? self::fromArray($array['twin']) : null;
         $array['display'] = isset($array['display']) ? Display::fromArray($array['display']) : null;
 
         if (isset($array['door'])) { // when there was one for all

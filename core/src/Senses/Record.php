@@ -11,6 +11,9 @@ namespace OddSpark\Senses;
  * could have been broken is a stretch of ''.
  *
  * @phpstan-type Perceived array<string, string|float|null>
+ * @phpstan-type Stretches array<string, list<array{int, int, mixed}>>
+ * @phpstan-type Open array<string, array{int, mixed}>
+ * @phpstan-type Kept array{stretches: Stretches, open: Open, twin?: array{stretches: Stretches, open: Open}}
  */
 final class Record
 {
@@ -74,8 +77,7 @@ final class Record
     }
 
     /**
-     * @return array{stretches: array<string, list<array{int, int, mixed}>>, open: array<string, array{int,
-     *     mixed}>} to go on from later
+     * @return array{stretches: Stretches, open: Open} to go on from later
      */
     public function kept(): array
     {
@@ -83,8 +85,7 @@ final class Record
     }
 
     /**
-     * @param array{stretches: array<string, list<array{int, int, mixed}>>, open: array<string, array{int,
-     *     mixed}>} $kept from {@see kept}
+     * @param array{stretches: Stretches, open: Open, ...} $kept from {@see kept}
      */
     public static function resumed(array $kept): self
     {

@@ -239,6 +239,7 @@ final class ActsTest extends TestCase
             'tap' => 'hose-tee',
             'place' => 'board.R',
             'on' => ['board.W', 'board.C'],
+            'does' => 'look',
             'meaning' => 'good',
             'fault' => 'limit:stuck-open',
             'mark' => 'star',

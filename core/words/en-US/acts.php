@@ -209,6 +209,8 @@ return [
     'acts.noticing.insulation_good_both_ends_tight' => 'Insulation good, both ends tight.',
     'acts.noticing.nothing_wrong_in_the_hand' => 'Nothing wrong to be seen on it.',
     'acts.noticing.this_end_is_on_the' => 'This end is on {place_name}; the drawing has it on {place_name_2}.',
+    'acts.on_twin.lacks' => 'To {does} on the twin needs a {field}.',
+    'acts.on_twin.on_the_twin' => 'On the sound twin: {what}',
     'acts.plug.it_is_off_put_it' => 'It is off: put it back first.',
     'acts.plug.pulled_the_plug_of' => 'Pulled the plug of {part}',
     'acts.plug.put_the_plug_back_on' => 'Put the plug back on {part}',

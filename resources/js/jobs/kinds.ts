@@ -4,6 +4,7 @@ import { t } from '@/words'
 export function jobName(job: { kind: string; work: string }): string {
     const works: Record<string, string> = {
         return: t('return visit'),
+        compare: t('compared with a sound one'),
         predict: t('predictions'),
         explain: t('explanations'),
         order: t('sequence'),

@@ -20,8 +20,11 @@ import { tabsOf } from '@/bench/tabsOf'
 import { TimeBar } from '@/bench/TimeBar'
 import { UprightBench } from '@/bench/UprightBench'
 import { useBench } from '@/bench/useBench'
+import { TwinPart } from '@/bench/TwinPart'
+import { TwinSwitch } from '@/bench/TwinSwitch'
 import { useBenchKeys } from '@/bench/useBenchKeys'
 import { WideBench } from '@/bench/WideBench'
+import { useTwin } from '@/bench/useTwin'
 import { useWireInHand } from '@/bench/useWireInHand'
 import { WireTools } from '@/bench/WireTools'
 import type { BenchPage } from '@/lib/types'
@@ -42,7 +45,8 @@ export default function Bench(page: BenchPage) {
 function TheBench(page: BenchPage) {
     const { attempt, job, board, doors, log, past, now, steps, told: given } = page
     const bench = useBench({ attempt, log, past, now, told: given, onlyLooked: page.watched !== null })
-    const { scene, act } = bench
+    const twin = useTwin(bench.scene, bench.seen, bench.act)
+    const { scene, act, onTwin } = twin
     const [hand, setHand] = useState<'red' | 'black'>('red')
     const [part, setPart] = useState<string | null>(null)
     const [cursor, setCursor] = useState<string | null>(null)
@@ -92,7 +96,17 @@ function TheBench(page: BenchPage) {
         setByHand(true)
     }, [])
 
-    useBenchKeys({ bench, board, hand, part, cursor, drawing, onHand: setHand, onCursor: setCursor, onPlace })
+    useBenchKeys({
+        bench: { ...bench, act },
+        board,
+        hand,
+        part,
+        cursor,
+        drawing,
+        onHand: setHand,
+        onCursor: setCursor,
+        onPlace,
+    })
 
     const reading = readingAt(bench.seen, bench.time)
     const moving = settlesAt(bench.seen, bench.time) !== undefined
@@ -124,7 +138,8 @@ function TheBench(page: BenchPage) {
     const beside = useMemo(
         () =>
             picked &&
-            byHand && (
+            byHand &&
+            !onTwin && (
                 <PartBar
                     part={picked}
                     known={(lever, label) => knownLever(bench.log, picked.id, lever, label)}
@@ -132,7 +147,7 @@ function TheBench(page: BenchPage) {
                     act={act}
                 />
             ),
-        [picked, byHand, bench.log, scene.installed, act],
+        [picked, byHand, onTwin, bench.log, scene.installed, act],
     )
     const papers = useMemo(
         () => (
@@ -207,32 +222,35 @@ function TheBench(page: BenchPage) {
     }, [act])
     const toDial = useCallback(() => setAside((open) => (open === 'meter' ? null : 'meter')), [])
     const hands = useMemo(
-        () => (
-            <>
-                {bench.log.length === 0 && aside === null && (
-                    <BeginHere steps={steps} complaint={job.complaint} onCall={() => setAside('call')} />
-                )}
-                <PartPanel
-                    board={board}
-                    part={picked}
-                    place={cursor}
-                    log={bench.log}
-                    say={say}
-                    lifted={scene.lifted}
-                    off={scene.off}
-                    locked={scene.locked}
-                    heads={scene.heads}
-                    jaw={scene.clamp?.wires ?? []}
-                    jumper={{ from: jumpFrom, all: scene.jumpers, wires: scene.wired, onFrom: setJumpFrom }}
-                    installed={scene.installed}
-                    faults={page.faults}
-                    marks={suspects}
-                    act={act}
-                    onPlace={onPlace}
-                />
-                <Instruments board={board} scene={scene} log={spoken} act={act} />
-            </>
-        ),
+        () =>
+            onTwin ? (
+                <TwinPart part={picked} log={bench.log} act={act} />
+            ) : (
+                <>
+                    {bench.log.length === 0 && aside === null && (
+                        <BeginHere steps={steps} complaint={job.complaint} onCall={() => setAside('call')} />
+                    )}
+                    <PartPanel
+                        board={board}
+                        part={picked}
+                        place={cursor}
+                        log={bench.log}
+                        say={say}
+                        lifted={scene.lifted}
+                        off={scene.off}
+                        locked={scene.locked}
+                        heads={scene.heads}
+                        jaw={scene.clamp?.wires ?? []}
+                        jumper={{ from: jumpFrom, all: scene.jumpers, wires: scene.wired, onFrom: setJumpFrom }}
+                        installed={scene.installed}
+                        faults={page.faults}
+                        marks={suspects}
+                        act={act}
+                        onPlace={onPlace}
+                    />
+                    <Instruments board={board} scene={scene} log={spoken} act={act} />
+                </>
+            ),
         [
             scene,
             board,
@@ -249,6 +267,7 @@ function TheBench(page: BenchPage) {
             page.faults,
             suspects,
             picked,
+            onTwin,
         ],
     )
     return (
@@ -272,6 +291,7 @@ function TheBench(page: BenchPage) {
                             {wiring && page.watched === null && (
                                 <WireTools board={board} job={wiring} wire={wire} onChange={setWire} />
                             )}
+                            {scene.twin && <TwinSwitch onTwin={onTwin} onChange={twin.setOnTwin} />}
                             <BenchTools
                                 pictured={wiring?.picture != null}
                                 board={board}
@@ -300,7 +320,7 @@ function TheBench(page: BenchPage) {
                     }
                     notices={<Notices away={bench.away} notice={bench.notice} onClear={bench.clear} />}
                     appliance={
-                        <PerceivedAt channels={bench.seen} time={scrub ?? bench.time} runs={bench.playing}>
+                        <PerceivedAt channels={twin.seen} time={scrub ?? bench.time} runs={bench.playing}>
                             {appliance}
                             <Heard board={board} isWanted={look.sound} />
                         </PerceivedAt>

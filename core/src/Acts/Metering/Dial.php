@@ -7,6 +7,7 @@ namespace OddSpark\Acts\Metering;
 use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Instruments\Multimeter;
 use OddSpark\Meter\Mode;
@@ -19,6 +20,8 @@ final readonly class Dial extends Act
     public const NAME = 'dial';
 
     public const MINUTES = 0.0;
+
+    public const QUALITIES = [Quality::OnBoth];
 
     public static function fields(): array
     {

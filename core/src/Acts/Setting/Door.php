@@ -7,6 +7,7 @@ namespace OddSpark\Acts\Setting;
 use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Appliance\Door as Shut;
 use OddSpark\Run\BenchState;
@@ -18,6 +19,8 @@ final readonly class Door extends Act
     public const NAME = 'door';
 
     public const MINUTES = 0.5;
+
+    public const QUALITIES = [Quality::OnBoth];
 
     public static function fields(): array
     {

@@ -7,6 +7,7 @@ namespace OddSpark\Acts\Setting;
 use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
+use OddSpark\Acts\Quality;
 use OddSpark\Acts\Situation;
 use OddSpark\Run\BenchState;
 use OddSpark\Words\Words;
@@ -17,6 +18,8 @@ final readonly class HoldSwitch extends Act
     public const NAME = 'hold';
 
     public const MINUTES = 0.2;
+
+    public const QUALITIES = [Quality::OnBoth];
 
     public static function fields(): array
     {

@@ -25,7 +25,7 @@ final readonly class Reset extends Act
 
     private const LONGEST_S = 120;
 
-    public const QUALITIES = [Quality::Touches, Quality::Restores];
+    public const QUALITIES = [Quality::Touches, Quality::Restores, Quality::OnBoth];
 
     public static function fields(): array
     {

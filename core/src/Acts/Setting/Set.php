@@ -19,7 +19,7 @@ final readonly class Set extends Act
 
     public const MINUTES = 0.5;
 
-    public const QUALITIES = [Quality::Restores];
+    public const QUALITIES = [Quality::Restores, Quality::OnBoth];
 
     public static function fields(): array
     {

@@ -113,6 +113,17 @@ export interface ActionLog {
               mode: 'vac' | 'vdc' | 'mvdc'
           }
         | {
+              act: 'twin'
+              at_s: number
+              id?: string
+              does: 'leads' | 'dial' | 'read' | 'keep' | 'look'
+              red?: string | null
+              black?: string | null
+              mode?: 'vac' | 'vlz' | 'vdc' | 'mvdc' | 'ohm' | 'beep' | 'uf' | 'hz' | 'ua' | 'ma' | 'aac'
+              part?: string
+              to?: 'on' | 'off'
+          }
+        | {
               act: 'meant'
               at_s: number
               id?: string

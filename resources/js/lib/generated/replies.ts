@@ -442,7 +442,7 @@ export interface Briefing {
     opens_at: string | null
     rules: ToldRules
     title: string
-    work: 'trace' | 'return' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+    work: 'trace' | 'return' | 'compare' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
 }
 /**
  * What a trainee is told of the house rules of a job.
@@ -570,6 +570,16 @@ export interface Scene {
     red: string | null
     tagged: boolean
     wired: [string, string][]
+    /**
+     * what is on the sound twin, where there is one
+     */
+    twin?: {
+        black: string | null
+        eyes: string | null
+        held: string[]
+        open: string[]
+        red: string | null
+    } | null
 }
 export interface Jaw {
     turns: number
@@ -1406,7 +1416,7 @@ export interface GivenJob {
     closes_at: string | null
     minutes: number | null
     faults: number
-    work: 'trace' | 'return' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+    work: 'trace' | 'return' | 'compare' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
 }
 export interface GradebookPage {
     course: {
@@ -1485,7 +1495,7 @@ export interface JobInFull {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
-    work: 'trace' | 'return' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+    work: 'trace' | 'return' | 'compare' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
 }
 export interface JobPage {
     job: JobInFull
@@ -1737,7 +1747,7 @@ export interface ModelPage {
             minutes: number | null
             wires: 'all' | 'control' | 'some'
             shown: 'drawing' | 'picture' | 'sequence'
-            work: 'trace' | 'return' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+            work: 'trace' | 'return' | 'compare' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
             many: number
         }
     }[]
@@ -1812,7 +1822,7 @@ export interface OwnJob {
      */
     can_begin: boolean
     why_not: string | null
-    work: 'trace' | 'return' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+    work: 'trace' | 'return' | 'compare' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
 }
 export interface OpenLinkPage {
     token: string

@@ -130,7 +130,7 @@ export interface JobRequest {
     /**
      * what is done; none: the fault is traced
      */
-    work?: 'trace' | 'return' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap' | null
+    work?: 'trace' | 'return' | 'compare' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap' | null
     /**
      * of a sheet how many items
      */
@@ -343,7 +343,7 @@ export interface JobTemplateRequest {
     /**
      * what is done; none: the fault is traced
      */
-    work?: 'trace' | 'return' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap' | null
+    work?: 'trace' | 'return' | 'compare' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap' | null
     /**
      * of a sheet how many items
      */
