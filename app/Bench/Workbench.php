@@ -3,7 +3,6 @@
 namespace App\Bench;
 
 use App\Live\Push;
-use App\Models\AssignmentWork;
 use App\Models\Attempt;
 use App\Models\Entry;
 use App\Work\OnSheet;
@@ -81,7 +80,7 @@ class Workbench
                     return [$state, $done];
                 }
                 $this->inStep($attempt, $state, $act->tick);
-                $this->allowed($attempt, $act);
+                Allowed::check($attempt, $act);
                 References::check($act, $bench->plan->model);
                 [$state, $outcome] = $bench->do($state, $act);
                 if ($outcome->refused === null && $act->passes() > 0) {
@@ -127,25 +126,6 @@ class Workbench
             'attempt' => $attempt->id, 'last' => $reply['entry']['text'], 'done' => $reply['handed_back'],
             'unsafe' => array_values((array) $reply['entry']['dangers'])[0] ?? null,
         ]);
-    }
-
-    /** @throws ActError */
-    private function allowed(Attempt $attempt, Act $act): void
-    {
-        if ($act->name === 'hint' && ! $attempt->assignment->kind->hasHints()) {
-            throw new ActError('/act', 'There are no hints in an examination.');
-        }
-        $of = AssignmentWork::ofActs()[$act->name] ?? $attempt->assignment->work;
-        if ($of !== $attempt->assignment->work) {
-            throw new ActError('/act', 'That belongs to another kind of job than this one.');
-        }
-        if (in_array($act->name, $attempt->assignment->rules['barred'] ?? [], true)) {
-            throw new ActError('/act', 'The house rules of this job do not allow that.');
-        }
-        if ($attempt->entries_count >= self::MOST_ENTRIES && $act->name !== 'hand_back') {
-            $most = 'This attempt has '.self::MOST_ENTRIES.' entries, the most allowed. Close the call.';
-            throw new ActError('/act', $most);
-        }
     }
 
     /**

@@ -82,7 +82,9 @@ class Tracing implements KindOfWork
             $progress,
         );
 
-        return [Marker::of($account, $memory, $this->linesBeside())->mark(...), fn (): array => (new Debrief($account))->toArray()];
+        $marker = Marker::of($account, $memory, $this->linesBeside());
+
+        return [$marker->mark(...), fn (): array => (new Debrief($account))->toArray()];
     }
 
     /** Who gives hints of an appliance. */

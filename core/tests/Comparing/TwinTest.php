@@ -123,7 +123,8 @@ final class TwinTest extends TestCase
         $plan = TestRig::plan('furnace-80');
         $all = FaultSet::of($plan->model)->only(['limit:stuck-open', 'healthy', 'w27:open']);
         $seen = self::worked('furnace-80', 'limit:stuck-open', $acts)->observations;
-        $review = new AttemptReview($plan, $all, $all->get('limit:stuck-open'), $seen, new Tracker($plan, $all, $seen->visit));
+        $tracker = new Tracker($plan, $all, $seen->visit);
+        $review = new AttemptReview($plan, $all, $all->get('limit:stuck-open'), $seen, $tracker);
         $rules = Rules::of(json_decode((string) file_get_contents(__DIR__.'/../../rules/journeyman.json'), true));
         $line = (new Compared())->judge($review, $rules);
 
@@ -137,11 +138,14 @@ final class TwinTest extends TestCase
         $tick = 0;
         $log = [];
         foreach ($acts as [$name, $with]) {
-            $log[] = Catalogue::make($tick += $name === 'wait' ? 60_000 : 4_000, $name === 'pause' ? 'wait' : $name, $with);
+            $tick += $name === 'wait' ? 60_000 : 4_000;
+            $log[] = Catalogue::make($tick, $name === 'pause' ? 'wait' : $name, $with);
         }
         $visit = $plan->model->visits()[0];
         $all = FaultSet::of($plan->model);
 
-        return Attempt::run($plan, $all->get($fault), new ActionLog($log, seed: 5), $visit, new Memory(), at: PairedBench::class);
+        $done = new ActionLog($log, seed: 5);
+
+        return Attempt::run($plan, $all->get($fault), $done, $visit, new Memory(), at: PairedBench::class);
     }
 }

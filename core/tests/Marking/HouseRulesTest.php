@@ -22,6 +22,16 @@ final class HouseRulesTest extends TestCase
     /** The line to the control, lifted with the service switch on. */
     private const LIVE = ['at_s' => 52, 'act' => 'lift', 'end' => 'w07.a'];
 
+    public function test_every_other_work_and_each_of_its_lines_has_a_title(): void
+    {
+        $titles = Rules::otherWork();
+        self::assertSame(array_map(array_keys(...), array_values(Rules::OTHER_WORK)), array_map(
+            fn (array $work): array => array_keys($work['lines']),
+            $titles,
+        ));
+        self::assertSame(count($titles), count(array_unique(array_column($titles, 'title'))));
+    }
+
     public function test_a_dangerous_act_is_stopped_says_why_and_changes_nothing(): void
     {
         $entries = [...Fixtures::limitTrace(), self::LIVE, ['at_s' => 54, 'act' => 'read']];

@@ -52,7 +52,8 @@ final class LastVisitTest extends TestCase
         $seen = new \OddSpark\Bench\Observations('cold', [], $bench->record->until(0), 0, $said);
         $tracker->begin($seen);
         $shares = $tracker->suspects()->ranked();
-        $inIt = array_filter($shares, fn (string $id): bool => $all->get($id)->in((string) $last->replaced) !== null, ARRAY_FILTER_USE_KEY);
+        $isIn = fn (string $id): bool => $all->get($id)->in((string) $last->replaced) !== null;
+        $inIt = array_filter($shares, $isIn, ARRAY_FILTER_USE_KEY);
         self::assertNotSame([], $inIt);
         self::assertLessThan(0.11, array_sum($inIt));
         self::assertGreaterThan(0.0, array_sum($inIt));

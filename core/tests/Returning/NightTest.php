@@ -179,7 +179,8 @@ final class NightTest extends TestCase
     private static function evening(string $model): array
     {
         $trial = new Trial(TestRig::plan($model)->model);
-        $acts = array_map(fn (Act $act): array => [$act->name, $act->with], [...$trial->calls(0), ...$trial->resets(0)]);
+        $acts = [...$trial->calls(0), ...$trial->resets(0)];
+        $acts = array_map(fn (Act $act): array => [$act->name, $act->with], $acts);
 
         return [['door', ['to' => 'open']], ['hold', ['to' => 'held']], ...$acts, ['wait', []]];
     }

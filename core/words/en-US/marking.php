@@ -274,8 +274,10 @@ return [
     'marking.verify.the_call_was_not_closed' => 'The call was not closed.',
     'marking.verify.was_made_to_act_and' => '{id} was made to act, and the fuel stopped.',
     'marking.work.commission' => 'When an appliance is commissioned',
+    'marking.work.compare' => 'With a sound twin, beside the lines of tracing',
     'marking.work.explain' => 'When it is explained why a load is off',
     'marking.work.order' => 'When a sequence is put in order',
     'marking.work.predict' => 'On a sheet of predictions',
+    'marking.work.return' => 'On a return visit, beside the lines of tracing',
     'marking.work.wire' => 'When an appliance is wired',
 ];

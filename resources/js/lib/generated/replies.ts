@@ -1417,6 +1417,7 @@ export interface GivenJob {
     minutes: number | null
     faults: number
     work: 'trace' | 'return' | 'compare' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+    is_traced: boolean
 }
 export interface GradebookPage {
     course: {
@@ -1496,6 +1497,7 @@ export interface JobInFull {
     closes_at: string | null
     minutes: number | null
     work: 'trace' | 'return' | 'compare' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+    is_traced: boolean
 }
 export interface JobPage {
     job: JobInFull
@@ -1823,6 +1825,7 @@ export interface OwnJob {
     can_begin: boolean
     why_not: string | null
     work: 'trace' | 'return' | 'compare' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+    is_traced: boolean
 }
 export interface OpenLinkPage {
     token: string
