@@ -12,7 +12,6 @@ use Illuminate\Support\Facades\DB;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Kit;
 use OddSpark\Bench\Observations;
-use OddSpark\Bench\PairedBench;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
 use OddSpark\Run\Snapshot;
@@ -117,9 +116,11 @@ class Attempts
      */
     public function observations(Attempt $attempt, ?Entry $before = null): Observations
     {
+        $line = $this->telephone($attempt);
         $entries = [];
         foreach ($before === null ? $attempt->entries : $attempt->entries->where('id', '<', $before->id) as $entry) {
-            $entries[] = $entry->done();
+            [$act, $outcome] = $entry->done();
+            $entries[] = [$line?->does($act, count($entries)) ?? $act, $outcome];
         }
         $state = BenchState::fromArray(Snapshot::unpack($attempt->state));
         $until = $before->tick ?? $state->now();
@@ -133,12 +134,18 @@ class Attempts
         );
     }
 
+    /** The customer who does what is asked in an attempt; null where its trainee is there himself. */
+    public function telephone(Attempt $attempt): ?AtTelephone
+    {
+        return $attempt->assignment->work === AssignmentWork::Remote
+            ? new AtTelephone($this->plans->ofAssignment($attempt->assignment)->model, $attempt->seed)
+            : null;
+    }
+
     /** The bench of a job, with the meter that the trainee comes with. */
     public function bench(Assignment $assignment, ?int $seed): Bench
     {
-        $at = $assignment->work === AssignmentWork::Compare ? PairedBench::class : Bench::class;
-
-        return new $at(
+        return new ($assignment->work->bench())(
             $this->plans->ofAssignment($assignment),
             $this->plans->faultOf($assignment),
             new Memory(),

@@ -20,6 +20,7 @@ class Replies
      */
     public function of(Attempt $attempt, Bench $bench, BenchState $state, ?Entry $entry, int $before): array
     {
+        $line = $this->attempts->telephone($attempt);
         $now = $state->now();
         $until = $now + $attempt->assignment->kind->horizon() * 1000;
         $passed = Told::after($bench->perceived($now), $before);
@@ -33,7 +34,7 @@ class Replies
             'entry' => $entry?->shown(),
             'now_s' => $now / 1000,
             'until_s' => $until / 1000,
-            'scene' => Told::scene($bench, $state),
+            'scene' => ($line?->believed($attempt->entries()->get()) ?? []) + Told::scene($bench, $state),
             'passed' => Told::channels($bench, $passed),
             'ahead' => Told::channels($bench, $ahead),
             'handed_back' => ! $attempt->isOpen(),

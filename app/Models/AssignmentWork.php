@@ -11,8 +11,12 @@ use App\Work\OnSheet;
 use App\Work\Ordering;
 use App\Work\Returning;
 use App\Work\Swapping;
+use App\Work\Telephoning;
 use App\Work\Tracing;
 use App\Work\WiringUp;
+use OddSpark\Bench\Bench;
+use OddSpark\Bench\PairedBench;
+use OddSpark\Remote\PhoneBench;
 
 /** What is done in a job. */
 enum AssignmentWork: string
@@ -23,6 +27,8 @@ enum AssignmentWork: string
     case Return = 'return';
     /** A fault is traced with the sound twin of the failed unit beside it. */
     case Compare = 'compare';
+    /** A fault is traced by telephone: a customer holds the meter. */
+    case Remote = 'remote';
     /** Readings are said before they are taken, on a sheet. */
     case Predict = 'predict';
     /** It is explained why loads are off, on a sheet. */
@@ -41,6 +47,7 @@ enum AssignmentWork: string
         'trace' => Tracing::class,
         'return' => Returning::class,
         'compare' => Comparing::class,
+        'remote' => Telephoning::class,
         'predict' => Foretelling::class,
         'explain' => Explaining::class,
         'order' => Ordering::class,
@@ -54,6 +61,16 @@ enum AssignmentWork: string
         return app(self::KINDS[$this->value]);
     }
 
+    /** @return class-string<Bench> where it is worked */
+    public function bench(): string
+    {
+        return match ($this) {
+            self::Compare => PairedBench::class,
+            self::Remote => PhoneBench::class,
+            default => Bench::class,
+        };
+    }
+
     /**
      * The acts that belong to it alone.
      *
@@ -61,7 +78,8 @@ enum AssignmentWork: string
      */
     public static function ofActs(): array
     {
-        return ['logger' => self::Return, 'come_back' => self::Return, 'twin' => self::Compare];
+        return ['logger' => self::Return, 'come_back' => self::Return, 'twin' => self::Compare,
+            'read_out' => self::Remote];
     }
 
     /** Whether it is done at the bench; else on a page of its own. */

@@ -15,6 +15,7 @@ use OddSpark\Faults\FaultSet;
 use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Debrief;
 use OddSpark\Marking\Hint;
+use OddSpark\Marking\Lines\Judge;
 use OddSpark\Marking\Marker;
 use OddSpark\Run\Memory;
 use OddSpark\Suspects\Tracker;
@@ -82,7 +83,8 @@ class Tracing implements KindOfWork
             $progress,
         );
 
-        $marker = Marker::of($account, $memory, $this->linesBeside());
+        $beside = $this->judgesBeside($attempt, $assignment);
+        $marker = Marker::of($account, $memory, $this->linesBeside(), $beside);
 
         return [$marker->mark(...), fn (): array => (new Debrief($account))->toArray()];
     }
@@ -97,6 +99,16 @@ class Tracing implements KindOfWork
     protected function linesBeside(): ?string
     {
         return null;
+    }
+
+    /**
+     * Judges of those lines, by what else than the account they judge.
+     *
+     * @return array<string, Judge> by line
+     */
+    protected function judgesBeside(Attempt $attempt, Assignment $assignment): array
+    {
+        return [];
     }
 
     public function past(Attempt $attempt, Assignment $assignment): array

@@ -25,6 +25,7 @@ final class ArchitectureTest extends TestCase
         'Instruments',
         'Acts',
         'Bench',
+        'Remote',
         'Suspects',
         'Returning',
         'Marking',

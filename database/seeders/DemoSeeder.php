@@ -157,6 +157,8 @@ class DemoSeeder extends Seeder
                 'Sail loft: cold every morning', 'It runs while you look at it. In the morning it is cold again.'],
             ['unit-heater', 'valve:main-coil-open', 53, new Asked(AssignmentWork::Compare),
                 'Bottling hall: the left heater', 'The left one stays cold. The right one, of the same make, heats.'],
+            ['boiler-hydronic', 'high:stuck-open', 54, new Asked(AssignmentWork::Remote),
+                'Ferry office, by telephone', 'It is cold here. I have a meter, if you tell me where to put it.'],
             ['tube-heater', 'healthy', 51, new Asked(AssignmentWork::Swap),
                 'Net store: another make of control', 'The old control is off. Fit the new one, and put it into service.'],
         ];

@@ -33,7 +33,7 @@ class DemoTest extends TestCase
     private function aClassOfEightWithItsJobs(): void
     {
         $this->assertSame(8, User::query()->where('role', Role::Trainee)->count());
-        $this->assertSame(13, Assignment::query()->count());
+        $this->assertSame(14, Assignment::query()->count());
         $marks = Attempt::query()
             ->whereNotNull('handed_back_at')
             ->get()
@@ -76,7 +76,7 @@ class DemoTest extends TestCase
             app(DemoSchool::class)->grow(fn () => null, 1);
             $this->assertSame(24, User::query()->where('role', Role::Trainee)->count(), "time $time");
             $this->assertSame(2, Course::query()->count());
-            $this->assertSame(13 + 2, Assignment::query()->count());
+            $this->assertSame(14 + 2, Assignment::query()->count());
             $this->assertGreaterThan(15, Attempt::query()->whereNotNull('mark')->count());
             $this->assertSame([], DemoData::others());
         }

@@ -58,6 +58,7 @@ final class Catalogue
         P\Ask::class,
         P\Turn::class,
         P\Recall::class,
+        P\ReadOut::class,
         P\ClockGas::class,
         S\Push::class,
         S\Suck::class,

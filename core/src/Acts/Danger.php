@@ -13,6 +13,7 @@ final class Danger
         'ohms-on-live',
         'meter-fuse',
         'live-work',
+        'customer-live',
         'charged-capacitor',
         'shorted-capacitor',
         'igniter-knocked',

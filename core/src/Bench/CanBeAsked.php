@@ -115,7 +115,7 @@ trait CanBeAsked
         if ($chart !== null) {
             $now[$chart] = Logger::writes($this->site($state));
         }
-        if ($state->isMetered()) {
+        if ($state->isMetered() && ! $state->isAlone()) {
             $now["meter {$state->mode->value} $state->red $state->black"] = $this->meter->recorded($this->site($state));
         }
 

@@ -24,22 +24,37 @@ use OddSpark\Suspects\Tracker;
 /** A mark from an account, under house rules: the same account and rules always give the same mark. */
 final readonly class Marker
 {
+    /** Where nothing is repaired, as nobody is there who could: what is judged of a trace, and what it fails by. */
+    private const FROM_AFAR = ['remote' => [
+        'lines' => ['safety', 'trace', 'reasoning', 'finding'],
+        'caps' => ['unsafe', 'guess', 'swept'],
+    ]];
+
     /**
      * @param CallbackSimulation|null $after null when the appliance was not handed back
      * @param string|null $work of {@see Rules::OTHER_WORK}, whose lines come beside those of tracing
+     * @param array<string, Judge> $beside of those lines, by what else than the account they judge
      */
     private function __construct(
         private AttemptReview $account,
         private ?CallbackSimulation $after,
         private ?string $work,
+        private array $beside,
     ) {}
 
-    /** @param string|null $work of {@see Rules::OTHER_WORK}, whose lines come beside those of tracing */
-    public static function of(AttemptReview $account, Memory $memory = new Memory(), ?string $work = null): self
-    {
+    /**
+     * @param string|null $work of {@see Rules::OTHER_WORK}, whose lines come beside those of tracing
+     * @param array<string, Judge> $beside of those lines, by what else than the account they judge
+     */
+    public static function of(
+        AttemptReview $account,
+        Memory $memory = new Memory(),
+        ?string $work = null,
+        array $beside = [],
+    ): self {
         $last = $account->repairs->last();
         if ($last === null || $account->entries(['hand_back']) === []) {
-            return new self($account, null, $work);
+            return new self($account, null, $work, $beside);
         }
         $sound = (new Tracker(
             $account->plan,
@@ -50,13 +65,14 @@ final readonly class Marker
 
         $after = CallbackSimulation::of($account->plan, $account->fault, $last, $sound, $memory);
 
-        return new self($account, $after, $work);
+        return new self($account, $after, $work, $beside);
     }
 
     public function mark(Rules $rules): Mark
     {
         $lines = [];
-        $wanted = [...Rules::LINES, ...array_keys(Rules::OTHER_WORK[$this->work ?? ''] ?? [])];
+        $of = self::FROM_AFAR[$this->work ?? ''] ?? ['lines' => Rules::LINES, 'caps' => Rules::CAPS];
+        $wanted = [...$of['lines'], ...array_keys(Rules::OTHER_WORK[$this->work ?? ''] ?? [])];
         foreach (array_intersect_key($this->judges(), array_flip($wanted)) as $id => $judge) {
             if ($rules->weights[$id] > 0) {
                 $lines[] = $judge->judge($this->account, $rules);
@@ -82,7 +98,7 @@ final readonly class Marker
         return new Mark(
             $lines,
             $this->account->verdict(),
-            array_values(array_intersect($rules->caps, $caps)),
+            array_values(array_intersect($rules->caps, $of['caps'], $caps)),
             $hints,
             ['hours' => CallbackSimulation::HOURS, 'said' => $this->after === null ? [] : $this->after->said],
             $rules,
@@ -107,6 +123,7 @@ final readonly class Marker
             'report' => new ClosingReport(),
             'night' => new Night(),
             'compared' => new Compared(),
+            ...$this->beside,
         ];
     }
 }

@@ -36,6 +36,7 @@ final readonly class Rules
         'order' => ['sequence' => 60, 'proof' => 40],
         'commission' => ['measured' => 40, 'acted' => 25, 'put_right' => 25, 'care' => 10],
         'return' => ['night' => 10],
+        'remote' => ['guided' => 25],
         'compare' => ['compared' => 10],
         'wire' => ['works' => 40, 'guards' => 30, 'code' => 20, 'care' => 10],
     ];

@@ -25,6 +25,8 @@ interface Props {
     onSound: (on: boolean) => void
     /** the tape is open while time runs, and not only when it is asked for */
     tapeRuns?: boolean
+    /** nothing is perceived, so that there is no next event */
+    isBlind?: boolean
 }
 
 /** Time: run, the next event, how fast, what is perceived just now, and the tape. */
@@ -40,6 +42,7 @@ export function TimeBar({
     sound,
     onSound,
     tapeRuns = false,
+    isBlind = false,
 }: Props) {
     const [asked, setAsked] = useState(false)
     const tapeOpen = asked || (tapeRuns && bench.playing)
@@ -69,7 +72,7 @@ export function TimeBar({
                     <MainButton px="3" onClick={() => bench.play(!bench.playing)}>
                         {bench.playing ? t('Pause') : t('Run')}
                     </MainButton>
-                    <ToolButton px="2" disabled={bench.busy} onClick={() => void bench.next()}>
+                    <ToolButton px="2" disabled={bench.busy || isBlind} onClick={() => void bench.next()}>
                         {t('Next event')}
                     </ToolButton>
                     <ToolButton
@@ -110,7 +113,7 @@ export function TimeBar({
                 <MainButton w="96px" onClick={() => bench.play(!bench.playing)}>
                     {bench.playing ? t('Pause') : t('Run')}
                 </MainButton>
-                <ToolButton disabled={bench.busy} onClick={() => void bench.next()}>
+                <ToolButton disabled={bench.busy || isBlind} onClick={() => void bench.next()}>
                     {t('Next event')}
                 </ToolButton>
                 <HStack gap="1" role="group" aria-label={t('Speed')}>

@@ -11,6 +11,7 @@ const offered = (): [string, string][] => [
     ['trace', t('Trace the fault at the bench')],
     ['return', t('Return visit: trace it with a record of the last visit and a logger')],
     ['compare', t('Compare: trace it with its sound twin beside it')],
+    ['remote', t('By telephone: a customer holds the meter, and may get it wrong')],
     ...[6, 8, 12, 16].map((many): [string, string] => [`predict ${many}`, t('Predict {{many}} readings', { many })]),
     ...[3, 5].map((many): [string, string] => [`explain ${many}`, t('Explain why {{many}} loads are off', { many })]),
     ...[6, 10].map((many): [string, string] => [

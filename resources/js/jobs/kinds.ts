@@ -5,6 +5,7 @@ export function jobName(job: { kind: string; work: string }): string {
     const works: Record<string, string> = {
         return: t('return visit'),
         compare: t('compared with a sound one'),
+        remote: t('by telephone'),
         predict: t('predictions'),
         explain: t('explanations'),
         order: t('sequence'),

@@ -14,6 +14,7 @@ import { MeterBar } from '@/bench/MeterBar'
 import { MeterPanel } from '@/bench/MeterPanel'
 import { Notices } from '@/bench/Notices'
 import { Papers } from '@/bench/Papers'
+import { PhonePanel } from '@/bench/PhonePanel'
 import { PartBar } from '@/bench/PartBar'
 import { PartPanel } from '@/bench/PartPanel'
 import { tabsOf } from '@/bench/tabsOf'
@@ -47,6 +48,7 @@ function TheBench(page: BenchPage) {
     const bench = useBench({ attempt, log, past, now, told: given, onlyLooked: page.watched !== null })
     const twin = useTwin(bench.scene, bench.seen, bench.act)
     const { scene, act, onTwin } = twin
+    const isByPhone = job.work === 'remote' && page.watched === null
     const [hand, setHand] = useState<'red' | 'black'>('red')
     const [part, setPart] = useState<string | null>(null)
     const [cursor, setCursor] = useState<string | null>(null)
@@ -230,6 +232,7 @@ function TheBench(page: BenchPage) {
                     {bench.log.length === 0 && aside === null && (
                         <BeginHere steps={steps} complaint={job.complaint} onCall={() => setAside('call')} />
                     )}
+                    {isByPhone && <PhonePanel log={spoken} act={act} />}
                     <PartPanel
                         board={board}
                         part={picked}
@@ -268,6 +271,7 @@ function TheBench(page: BenchPage) {
             suspects,
             picked,
             onTwin,
+            isByPhone,
         ],
     )
     return (
@@ -329,6 +333,7 @@ function TheBench(page: BenchPage) {
                     time={
                         <TimeBar
                             bench={bench}
+                            isBlind={isByPhone}
                             lanes={board.lanes}
                             marks={marks}
                             labour={scene.labour}

@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts\Notes;
 
-use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Tells;
 use OddSpark\Words\Words;
 
 /** What the next reading should be if all is sound, said before it is taken. */
-final readonly class Expect extends Act
+final readonly class Expect extends Note
 {
     public const NAME = 'expect';
 

@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts\Notes;
 
-use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Tells;
 use OddSpark\Words\Words;
 
 /** A row of the commissioning sheet: its figure, and whether it is in order. The last one of a row counts. */
-final readonly class FillIn extends Act
+final readonly class FillIn extends Note
 {
     public const NAME = 'fill_in';
 

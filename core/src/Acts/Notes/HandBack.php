@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts\Notes;
 
-use OddSpark\Acts\Act;
 use OddSpark\Acts\Leaving;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Situation;
 use OddSpark\Words\Words;
 
 /** The appliance handed back to the household. */
-final readonly class HandBack extends Act
+final readonly class HandBack extends Note
 {
     public const NAME = 'hand_back';
 

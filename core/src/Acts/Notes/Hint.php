@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts\Notes;
 
-use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Tells;
 use OddSpark\Words\Words;
 
 /** Help asked for, of some grade. */
-final readonly class Hint extends Act
+final readonly class Hint extends Note
 {
     public const NAME = 'hint';
 

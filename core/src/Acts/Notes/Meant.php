@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts\Notes;
 
-use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Words\Words;
 
 /** What the last reading meant to the person. */
-final readonly class Meant extends Act
+final readonly class Meant extends Note
 {
     public const NAME = 'meant';
 

@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts\Notes;
 
-use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Words\Words;
 
 /** The fault named. */
-final readonly class NameFault extends Act
+final readonly class NameFault extends Note
 {
     public const NAME = 'name';
 

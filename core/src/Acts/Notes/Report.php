@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts\Notes;
 
-use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Tells;
 use OddSpark\Words\Words;
 
 /** The closing report: cause, work, what was read before and after it, parts and time. The last one counts. */
-final readonly class Report extends Act
+final readonly class Report extends Note
 {
     public const NAME = 'report';
 

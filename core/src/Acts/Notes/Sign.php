@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts\Notes;
 
-use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Tells;
 use OddSpark\Words\Words;
 
 /** The commissioning sheet signed: the appliance goes into service, or it does not. The last one counts. */
-final readonly class Sign extends Act
+final readonly class Sign extends Note
 {
     public const NAME = 'sign';
 

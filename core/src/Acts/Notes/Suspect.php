@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts\Notes;
 
-use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Words\Words;
 
 /** A mark on one's own list of suspects. */
-final readonly class Suspect extends Act
+final readonly class Suspect extends Note
 {
     public const NAME = 'suspect';
 

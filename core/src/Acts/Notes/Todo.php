@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts\Notes;
 
-use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Words\Words;
 
 /** Something to be done before leaving. */
-final readonly class Todo extends Act
+final readonly class Todo extends Note
 {
     public const NAME = 'todo';
 

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts\Notes;
 
-use OddSpark\Acts\Act;
 use OddSpark\Acts\Names;
 
 /** Nothing done but waiting. */
-final readonly class Wait extends Act
+final readonly class Wait extends Note
 {
     public const NAME = 'wait';
 

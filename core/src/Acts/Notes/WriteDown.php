@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace OddSpark\Acts\Notes;
 
-use OddSpark\Acts\Act;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Tells;
@@ -12,7 +11,7 @@ use OddSpark\Instruments\Bag;
 use OddSpark\Words\Words;
 
 /** A row of one's own sheet: what was read, in what, and where, as the person has it. */
-final readonly class WriteDown extends Act
+final readonly class WriteDown extends Note
 {
     public const NAME = 'write_down';
 

@@ -241,6 +241,11 @@ export interface ActionLog {
               part: string
           }
         | {
+              act: 'read_out'
+              at_s: number
+              id?: string
+          }
+        | {
               act: 'clock'
               at_s: number
               id?: string

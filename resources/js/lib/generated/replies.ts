@@ -442,7 +442,7 @@ export interface Briefing {
     opens_at: string | null
     rules: ToldRules
     title: string
-    work: 'trace' | 'return' | 'compare' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+    work: 'trace' | 'return' | 'compare' | 'remote' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
 }
 /**
  * What a trainee is told of the house rules of a job.
@@ -1416,7 +1416,7 @@ export interface GivenJob {
     closes_at: string | null
     minutes: number | null
     faults: number
-    work: 'trace' | 'return' | 'compare' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+    work: 'trace' | 'return' | 'compare' | 'remote' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
     is_traced: boolean
 }
 export interface GradebookPage {
@@ -1496,7 +1496,7 @@ export interface JobInFull {
     opens_at: string | null
     closes_at: string | null
     minutes: number | null
-    work: 'trace' | 'return' | 'compare' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+    work: 'trace' | 'return' | 'compare' | 'remote' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
     is_traced: boolean
 }
 export interface JobPage {
@@ -1749,7 +1749,17 @@ export interface ModelPage {
             minutes: number | null
             wires: 'all' | 'control' | 'some'
             shown: 'drawing' | 'picture' | 'sequence'
-            work: 'trace' | 'return' | 'compare' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+            work:
+                | 'trace'
+                | 'return'
+                | 'compare'
+                | 'remote'
+                | 'predict'
+                | 'explain'
+                | 'order'
+                | 'commission'
+                | 'wire'
+                | 'swap'
             many: number
         }
     }[]
@@ -1824,7 +1834,7 @@ export interface OwnJob {
      */
     can_begin: boolean
     why_not: string | null
-    work: 'trace' | 'return' | 'compare' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
+    work: 'trace' | 'return' | 'compare' | 'remote' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap'
     is_traced: boolean
 }
 export interface OpenLinkPage {

@@ -130,7 +130,18 @@ export interface JobRequest {
     /**
      * what is done; none: the fault is traced
      */
-    work?: 'trace' | 'return' | 'compare' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap' | null
+    work?:
+        | 'trace'
+        | 'return'
+        | 'compare'
+        | 'remote'
+        | 'predict'
+        | 'explain'
+        | 'order'
+        | 'commission'
+        | 'wire'
+        | 'swap'
+        | null
     /**
      * of a sheet how many items
      */
@@ -343,7 +354,18 @@ export interface JobTemplateRequest {
     /**
      * what is done; none: the fault is traced
      */
-    work?: 'trace' | 'return' | 'compare' | 'predict' | 'explain' | 'order' | 'commission' | 'wire' | 'swap' | null
+    work?:
+        | 'trace'
+        | 'return'
+        | 'compare'
+        | 'remote'
+        | 'predict'
+        | 'explain'
+        | 'order'
+        | 'commission'
+        | 'wire'
+        | 'swap'
+        | null
     /**
      * of a sheet how many items
      */
