@@ -9,7 +9,7 @@ use OddSpark\Acts\Catalogue;
 use OddSpark\Appliance\Model;
 use OddSpark\Remote\Customer;
 
-/** A customer at the telephone in an attempt: what he was asked stands in its entries, what he did follows from its seed. */
+/** A customer at the telephone in an attempt: its entries have what he was asked; what he did follows from its seed. */
 final class AtTelephone
 {
     private readonly Customer $customer;
@@ -64,7 +64,8 @@ final class AtTelephone
                 continue;
             }
             $asked = Catalogue::act($entry->act);
-            $known = array_intersect_key($asked->with + ($asked->name === 'leads' ? ['red' => null, 'black' => null] : []), $believed);
+            $all = $asked->name === 'leads' ? $asked->with + ['red' => null, 'black' => null] : $asked->with;
+            $known = array_intersect_key($all, $believed);
             if (in_array($asked->name, ['leads', 'dial'], true)) {
                 $believed = $known + $believed;
                 $really = array_intersect_key($this->does($asked, $nth)->with, $really) + $known + $really;

@@ -39,7 +39,8 @@ class TelephoneTest extends TestCase
     {
         $job = app(AssignJob::class)->give(
             $this->instructor, Appliance::ship('boiler-hydronic'), $this->course, [$this->trainee->id], 'By telephone',
-            self::FAULT, 'cold', AssignmentKind::Practice, 'It is cold.', $seed, asked: new Asked(AssignmentWork::Remote),
+            self::FAULT, 'cold', AssignmentKind::Practice, 'It is cold.', $seed,
+            asked: new Asked(AssignmentWork::Remote),
         );
         $this->actingAs($this->trainee)->post("/jobs/$job->id/attempt")->assertRedirect();
 

@@ -32,7 +32,8 @@ final class CustomerTest extends TestCase
         $customer = new Customer(TestRig::plan('furnace-80')->model, 1);
         foreach (['mend' => ['part' => 'limit', 'how' => 'replace'], 'jump' => ['from' => 'limit.a', 'to' => 'limit.b'],
             'lift' => ['end' => 'w01.a'], 'hold' => ['to' => 'held'], 'take' => ['part' => 'limit']] as $act => $with) {
-            self::assertStringContainsString('trained', (string) $customer->refusal(Catalogue::make(0, $act, $with)), $act);
+            $refusal = $customer->refusal(Catalogue::make(0, $act, $with));
+            self::assertStringContainsString('trained', (string) $refusal, $act);
         }
         $notes = ['leads' => self::LIMIT, 'dial' => ['mode' => 'vac'], 'suspect' => [], 'name' => [], 'read_out' => []];
         foreach ($notes as $act => $with) {
@@ -114,8 +115,9 @@ final class CustomerTest extends TestCase
                 $acts[] = ['leads', $customer->does($asked, $nth)->with];
             }
             $seen = self::worked($model, $fault, $acts, 9)->observations;
-            $arrivals = array_map(PhoneBench::alone(...), (new Tracker($plan, $all->only([$fault]), $seen->visit))->arrivals());
-            $tracker = new Tracker($plan, $all->only([$fault]), $seen->visit, new Memory(), $arrivals);
+            $one = $all->only([$fault]);
+            $arrivals = array_map(PhoneBench::alone(...), (new Tracker($plan, $one, $seen->visit))->arrivals());
+            $tracker = new Tracker($plan, $one, $seen->visit, new Memory(), $arrivals);
             $tracker->follow($seen);
             self::assertTrue($tracker->suspects()->has($fault), $fault);
         }
@@ -126,7 +128,8 @@ final class CustomerTest extends TestCase
         $asked = Catalogue::make(8000, 'leads', ['red' => 'thermostat.R', 'black' => 'thermostat.W']);
         $done = [['door', ['to' => 'open']], ['leads', ['red' => 'thermostat.R', 'black' => 'thermostat.Y']]];
         [$found] = self::guided([...$done, ['read_out', []], ['name', ['fault' => 'limit:stuck-open']]], [1 => $asked]);
-        [$missed, $why] = self::guided([...$done, ['name', ['fault' => 'limit:stuck-open']], ['read_out', []]], [1 => $asked]);
+        $late = [...$done, ['name', ['fault' => 'limit:stuck-open']], ['read_out', []]];
+        [$missed, $why] = self::guided($late, [1 => $asked]);
         [$none] = self::guided([...$done, ['name', ['fault' => 'limit:stuck-open']]], []);
         self::assertEqualsWithDelta([1.0, 0.4, 1.0], [$found, $missed, $none], 1e-9);
         self::assertStringContainsString('Thermostat Y', $why);
