@@ -59,6 +59,7 @@ final class BenchState extends MachineState
      * @param array{wires: list<string>, turns: int}|null $clamp
      * @param list<array{string, string}> $logged places between which a logger was left
      * @param Mode $loggerMode what it writes down
+     * @param int $nights for which it was left
      * @param int $away ticks after the arrival up to which nobody is there
      * @param self|null $twin how the sound one stands beside it, where there is one
      * @param array<string, string> $taps where instruments are put, by instrument
@@ -102,6 +103,7 @@ final class BenchState extends MachineState
         public array $logged = [],
         public Mode $loggerMode = Mode::VoltsAc,
         public int $away = 0,
+        public int $nights = 0,
         public ?self $twin = null,
         array $joined = [],
     ) {

@@ -65,6 +65,16 @@ final class NightTest extends TestCase
         self::assertEqualsCanonicalizing(['door-open', 'door-switch-held'], $this->do('come_back')->dangers);
     }
 
+    public function test_it_can_be_left_for_three_nights_and_no_more(): void
+    {
+        $this->arrive('furnace-80');
+        foreach ([1, 2, 3] as $night) {
+            self::assertNull($this->do('come_back')->refused, "night $night");
+            $this->wait(ComeBack::NIGHT / 1000);
+        }
+        self::assertStringContainsString('3 nights', (string) $this->do('come_back')->refused);
+    }
+
     public function test_a_logger_loads_the_circuit_as_a_meter_does(): void
     {
         $this->arrive('furnace-80');

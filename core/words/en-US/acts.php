@@ -39,6 +39,7 @@ return [
     'acts.clock_gas.stands_still' => 'stands still',
     'acts.clock_gas.ten_litres' => 'ten litres',
     'acts.come_back.came_back_the_next_morning' => 'Left it for the night and came back the next morning',
+    'acts.come_back.no_more_nights' => 'It has been left for {most} nights already. The customer wants it mended today.',
     'acts.come_back.take_your_instruments_off' => 'Take your leads, clamp, and other instruments off first: you take them with you. A logger stays.',
     'acts.danger.casing-opened' => 'A room-sealed casing was opened: that is for those licensed for it, and its seal is proved before it burns again.',
     'acts.danger.charged-capacitor' => 'Hands on a capacitor that still holds its charge. Discharge it through a resistor first, and prove it with a meter.',

@@ -22,6 +22,9 @@ final readonly class ComeBack extends Act
     /** From the evening to the morning, ms. */
     public const NIGHT = 14 * 3_600_000;
 
+    /** Nights in one job: every suspect is run through each. */
+    private const MOST = 3;
+
     /** What may stay so for a night: the household knows. */
     private const AGREED = ['setting-left'];
 
@@ -33,6 +36,9 @@ final readonly class ComeBack extends Act
     public function refusal(Situation $now): ?string
     {
         $state = $now->state;
+        if ($state->nights >= self::MOST) {
+            return Words::say('acts.come_back.no_more_nights', ['most' => self::MOST]);
+        }
 
         return $state->red !== null || $state->black !== null || $state->clamp !== null || $state->taps !== []
             ? Words::say('acts.come_back.take_your_instruments_off')
@@ -46,7 +52,7 @@ final readonly class ComeBack extends Act
 
     public function apply(Situation $now): BenchState
     {
-        return $now->state->with(eyes: null, away: $now->state->now() + self::NIGHT);
+        return $now->state->with(eyes: null, away: $now->state->now() + self::NIGHT, nights: $now->state->nights + 1);
     }
 
     public function passes(): int
