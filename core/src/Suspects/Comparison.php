@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OddSpark\Suspects;
 
+use OddSpark\Acts\Act;
+use OddSpark\Bench\Outcome;
 use OddSpark\Instruments\Bag;
 use OddSpark\Instruments\Logger;
 use OddSpark\Meter\Meter;
@@ -28,6 +30,19 @@ final class Comparison
 
     /** @param list<int> $acts ticks of the acts, ascending */
     public function __construct(private readonly array $acts) {}
+
+    /**
+     * Of one who did some acts: a moment is known to him from the last of them, or from when he was there again.
+     *
+     * @param list<array{Act, Outcome}> $entries
+     */
+    public static function after(array $entries): self
+    {
+        return new self(array_map(
+            fn (array $e): int => $e[0]->tick + ($e[1]->refused === null ? $e[0]->passes() : 0),
+            $entries,
+        ));
+    }
 
     /**
      * @param array<string, list<array{int, int, mixed}>> $observed

@@ -118,7 +118,7 @@ final class Tracker
     private function through(Observations $seen, int $i): \Generator
     {
         [$act, $outcome] = $seen->entries[$i];
-        $comparison = new Comparison(array_map(fn ($e) => $e[0]->tick, array_slice($seen->entries, 0, $i + 1)));
+        $comparison = Comparison::after(array_slice($seen->entries, 0, $i + 1));
         $earlier = $this->states;
         $stood = count($this->states);
         $this->watched = ['meter' => [], 'sight' => [], 'logger' => []];

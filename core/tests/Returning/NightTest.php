@@ -9,12 +9,14 @@ use OddSpark\Acts\ActionLog;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Acts\Notes\ComeBack;
 use OddSpark\Bench\Attempt;
+use OddSpark\Bench\Outcome;
 use OddSpark\Faults\FaultSet;
 use OddSpark\Instruments\Logger;
 use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Lines\Night;
 use OddSpark\Marking\Rules;
 use OddSpark\Run\Memory;
+use OddSpark\Suspects\Comparison;
 use OddSpark\Suspects\LoggerChart;
 use OddSpark\Suspects\Overnight;
 use OddSpark\Suspects\Tracker;
@@ -63,6 +65,15 @@ final class NightTest extends TestCase
         self::assertStringContainsString('instruments off', (string) $this->do('come_back')->refused);
         $this->do('leads', ['red' => null, 'black' => null]);
         self::assertEqualsCanonicalizing(['door-open', 'door-switch-held'], $this->do('come_back')->dangers);
+    }
+
+    public function test_the_next_morning_a_moment_is_known_from_the_coming_back(): void
+    {
+        $left = [[Catalogue::make(5000, 'come_back'), new Outcome()]];
+        $morning = 5000 + ComeBack::NIGHT;
+        self::assertSame(2000.0, (float) Comparison::after($left)->tolerance($morning + 3000));
+        $stayed = [[Catalogue::make(5000, 'come_back'), Outcome::refuse('no')]];
+        self::assertGreaterThan(3_000_000, Comparison::after($stayed)->tolerance($morning + 3000));
     }
 
     public function test_it_can_be_left_for_three_nights_and_no_more(): void
