@@ -11,7 +11,7 @@ use OddSpark\Acts\ActError;
 final class Allowed
 {
     /** @throws ActError */
-    public static function check(Attempt $attempt, Act $act): void
+    public static function check(Attempt $attempt, Act $act, ?AtTelephone $line): void
     {
         if ($act->name === 'hint' && ! $attempt->assignment->kind->hasHints()) {
             throw new ActError('/act', 'There are no hints in an examination.');
@@ -22,6 +22,10 @@ final class Allowed
         }
         if (in_array($act->name, $attempt->assignment->rules['barred'] ?? [], true)) {
             throw new ActError('/act', 'The house rules of this job do not allow that.');
+        }
+        $refusal = $line?->refusal($act);
+        if ($refusal !== null) { // nothing was done, so nothing is logged
+            throw new ActError('', $refusal);
         }
         if ($attempt->entries_count >= Workbench::MOST_ENTRIES && $act->name !== 'hand_back') {
             $most = 'This attempt has '.Workbench::MOST_ENTRIES.' entries, the most allowed. Close the call.';

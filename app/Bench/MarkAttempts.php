@@ -11,8 +11,6 @@ use App\Models\User;
 use App\Records\StatementQueue;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use OddSpark\Bench\Kit;
-use OddSpark\Faults\FaultSet;
 use OddSpark\Marking\Drift;
 use OddSpark\Marking\Mark as Computed;
 use OddSpark\Marking\Rules;
@@ -20,7 +18,7 @@ use OddSpark\Marking\Rules;
 /** Marks attempts, keeps every mark that was made, and what an instructor set otherwise. */
 class MarkAttempts
 {
-    public function __construct(private readonly Plans $plans, private readonly Attempts $attempts) {}
+    public function __construct(private readonly Attempts $attempts) {}
 
     /**
      * Marks an attempt that was handed back under the rules of its job; that mark stays its own.
@@ -165,15 +163,10 @@ class MarkAttempts
     public function drift(Attempt $attempt): array
     {
         $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
-        $plan = $this->plans->ofAssignment($assignment);
 
         return Drift::of(
-            $plan,
-            FaultSet::of($plan->model)->get($assignment->fault),
-            $attempt->seed,
+            $this->attempts->bench($assignment, $attempt->seed),
             $this->attempts->observations($attempt),
-            Kit::of($assignment->kit ?? []),
-            $assignment->rules['stops'] ?? [],
         );
     }
 

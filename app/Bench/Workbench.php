@@ -12,7 +12,6 @@ use OddSpark\Acts\ActError;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Acts\References;
 use OddSpark\Bench\Bench;
-use OddSpark\Bench\Outcome;
 use OddSpark\Bench\Wording;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Snapshot;
@@ -81,13 +80,10 @@ class Workbench
                     return [$state, $done];
                 }
                 $this->inStep($attempt, $state, $act->tick);
-                Allowed::check($attempt, $act);
-                References::check($act, $bench->plan->model);
                 $line = $this->attempts->telephone($attempt);
-                $refusal = $line?->refusal($act);
-                [$state, $outcome] = $refusal === null
-                    ? $bench->do($state, $line?->does($act, $attempt->entries_count) ?? $act)
-                    : [$state, Outcome::refuse($refusal)];
+                Allowed::check($attempt, $act, $line);
+                References::check($act, $bench->plan->model);
+                [$state, $outcome] = $bench->do($state, $line?->does($act, $attempt->entries_count) ?? $act);
                 if ($outcome->refused === null && $act->passes() > 0) {
                     $state = $bench->advance($state, $act->tick + $act->passes());
                 }

@@ -3,6 +3,7 @@
 namespace Tests\Feature;
 
 use App\Bench\AssignJob;
+use App\Bench\MarkAttempts;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
@@ -85,6 +86,7 @@ class CompareTest extends TestCase
         $this->assertSame(1, $lines['compared']['share'], json_encode($lines['compared']));
         $this->assertArrayNotHasKey('night', $lines);
         $this->get("/attempts/$attempt->id/debrief")->assertOk();
+        $this->assertSame([], app(MarkAttempts::class)->drift($attempt));
         $this->get("/attempts/$attempt->id/debrief.pdf")->assertOk();
     }
 

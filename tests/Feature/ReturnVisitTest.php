@@ -3,6 +3,7 @@
 namespace Tests\Feature;
 
 use App\Bench\AssignJob;
+use App\Bench\MarkAttempts;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
@@ -93,6 +94,7 @@ class ReturnVisitTest extends TestCase
         $lines = array_column($mark['lines'], null, 'id');
         $this->assertArrayHasKey('trace', $lines);
         $this->assertSame(1, $lines['night']['share'], json_encode($lines['night']));
+        $this->assertSame([], app(MarkAttempts::class)->drift($attempt));
         $this->get("/attempts/$attempt->id/debrief")->assertOk()->assertInertia(fn (AssertableInertia $page) => $page
             ->component('Debrief')->where('job.work', 'return')->where('job.is_traced', true)
             ->where('past.perceived', fn ($of): bool => isset(collect($of)['logger vac valve.MV valve.MVC'])));

@@ -4,6 +4,7 @@ namespace Tests\Feature;
 
 use App\Bench\AssignJob;
 use App\Bench\AtTelephone;
+use App\Bench\MarkAttempts;
 use App\Bench\Plans;
 use App\Models\Appliance;
 use App\Models\Assignment;
@@ -80,8 +81,9 @@ class TelephoneTest extends TestCase
         $reply = $this->do($attempt, 'look', ['part' => 'thermostat'])->assertOk();
         $this->assertNotSame([], $reply->json('entry.seen'));
         $this->assertSame([[], []], [$reply->json('ahead.perceived'), $reply->json('ahead.meter')]);
-        $trained = $this->do($attempt, 'mend', ['part' => 'high', 'how' => 'replace'])->assertOk();
-        $this->assertStringContainsString('trained', $trained->json('entry.refused'));
+        $trained = $this->do($attempt, 'mend', ['part' => 'high', 'how' => 'replace'])->assertUnprocessable();
+        $this->assertStringContainsString('trained', (string) $trained->getContent());
+        $this->assertSame(1, $attempt->entries()->count());
         $this->get("/attempts/$attempt->id")->assertOk()->assertInertia(fn (AssertableInertia $page) => $page
             ->component('Bench')->where('job.work', 'remote')->where('job.is_traced', true)->has('past.meter', 0));
     }
@@ -122,6 +124,7 @@ class TelephoneTest extends TestCase
         $this->assertSame(1, $guided['share'], json_encode($guided));
         $this->assertStringContainsString('found out', json_encode($guided));
         $this->get("/attempts/$slipped->id/debrief")->assertOk();
+        $this->assertSame([], app(MarkAttempts::class)->drift($slipped));
         $this->get("/attempts/$slipped->id/debrief.pdf")->assertOk();
     }
 }

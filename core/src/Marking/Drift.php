@@ -4,14 +4,10 @@ declare(strict_types=1);
 
 namespace OddSpark\Marking;
 
-use OddSpark\Appliance\Plan;
 use OddSpark\Bench\Bench;
-use OddSpark\Bench\Kit;
 use OddSpark\Bench\Observations;
 use OddSpark\Bench\Outcome;
 use OddSpark\Bench\Wording;
-use OddSpark\Faults\Fault;
-use OddSpark\Run\Memory;
 
 /**
  * Whether today's computation would show an old attempt what it was shown: the log is run again, and every entry
@@ -20,21 +16,14 @@ use OddSpark\Run\Memory;
 final readonly class Drift
 {
     /**
-     * @param list<string> $stops
+     * @param Bench $bench as it was worked at, with its seed
      * @return list<array{entry: int, shown: string, now: string}>
      */
-    public static function of(
-        Plan $plan,
-        Fault $fault,
-        int $seed,
-        Observations $seen,
-        Kit $kit = new Kit(),
-        array $stops = [],
-    ): array {
-        $bench = new Bench($plan, $fault, new Memory(), $seed, $kit, $stops);
+    public static function of(Bench $bench, Observations $seen): array
+    {
         $state = $bench->arrive($seen->visit)->state;
         $state = $bench->resume($state);
-        $wording = new Wording($plan->model);
+        $wording = new Wording($bench->plan->model);
         $apart = [];
         foreach ($seen->entries as $i => [$act, $shown]) {
             [$state, $now] = $bench->do($state, $act);

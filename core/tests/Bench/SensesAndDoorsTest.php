@@ -170,7 +170,7 @@ final class SensesAndDoorsTest extends TestCase
     public static function nowhere(): iterable
     {
         $with = ['part' => 'flux', 'lever' => 'x', 'how' => 'replace', 'amps' => 3, 'spare' => 'x'];
-        $with += ['red' => 'board.R', 'black' => 'board.C', 'seconds' => 1];
+        $with += ['red' => 'board.R', 'black' => 'board.C', 'seconds' => 1, 'does' => 'look'];
         foreach (Catalogue::all() as $act => $class) {
             $fields = $class::fields();
             if (isset($fields['part'])) {

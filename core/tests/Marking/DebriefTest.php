@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Tests\Marking;
 
 use OddSpark\Bench\Attempt;
+use OddSpark\Bench\Bench;
 use OddSpark\Bench\Observations;
 use OddSpark\Bench\Outcome;
 use OddSpark\Marking\Debrief;
@@ -126,12 +127,13 @@ final class DebriefTest extends TestCase
             new Memory(),
         )->observations;
         $fault = Fixtures::universe()->get('limit:stuck-open');
-        self::assertSame([], Drift::of(Fixtures::furnace(), $fault, 9, $seen));
+        $bench = fn (): Bench => new Bench(Fixtures::furnace(), $fault, new Memory(), 9);
+        self::assertSame([], Drift::of($bench(), $seen));
         $entries = $seen->entries;
         // as an engine that flashed otherwise had shown it
         $entries[3] = [$entries[3][0], new Outcome(['board lamp' => '3 flashes'])];
         $old = new Observations($seen->visit, $entries, $seen->perceived, $seen->until, $seen->complaint);
-        $drift = Drift::of(Fixtures::furnace(), $fault, 9, $old);
+        $drift = Drift::of($bench(), $old);
         self::assertSame([3], array_column($drift, 'entry'));
         self::assertStringContainsString('3 flashes', $drift[0]['shown']);
         self::assertStringContainsString('4 flashes', $drift[0]['now']);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Acts\Comparing;
 
 use OddSpark\Acts\Act;
+use OddSpark\Acts\ActError;
 use OddSpark\Acts\Catalogue;
 use OddSpark\Acts\Field;
 use OddSpark\Acts\Metering\Dial;
@@ -13,6 +14,7 @@ use OddSpark\Acts\Metering\Leads;
 use OddSpark\Acts\Metering\Read;
 use OddSpark\Acts\Names;
 use OddSpark\Acts\Perceiving\Look;
+use OddSpark\Acts\References;
 use OddSpark\Acts\Situation;
 use OddSpark\Acts\Tells;
 use OddSpark\Appliance\Model;
@@ -64,6 +66,11 @@ final readonly class OnTwin extends Act
 
     public function refusal(Situation $now): ?string
     {
+        try {
+            References::check($this->there(), $now->model);
+        } catch (ActError $e) {
+            return $e->getMessage();
+        }
         foreach (self::asked($this->there()) as $field) {
             if ($this->get($field) === null) {
                 return Words::say('acts.on_twin.lacks', ['does' => $this->get('does'), 'field' => $field]);

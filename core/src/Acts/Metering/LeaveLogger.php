@@ -64,7 +64,7 @@ final readonly class LeaveLogger extends Act
     public function said(Names $names): string
     {
         $pairs = array_map(fn (array $pair): string => Words::say('acts.leave_logger.pair', [
-            'from' => $names->place($pair[0]), 'to' => $names->place($pair[1]),
+            'from' => $names->place($pair[0]), 'to' => isset($pair[1]) ? $names->place($pair[1]) : '?',
         ]), array_chunk($this->get('on'), 2));
 
         return $pairs === []
