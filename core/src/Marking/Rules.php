@@ -41,6 +41,9 @@ final readonly class Rules
         'wire' => ['works' => 40, 'guards' => 30, 'code' => 20, 'care' => 10],
     ];
 
+    /** Of that, what has every line of tracing beside its own, which can therefore weigh nothing. */
+    private const BESIDE_ALL = ['return', 'compare'];
+
     /** What a mark cannot be passed with, whatever its sum. */
     public const CAPS = [
         'unsafe',
@@ -138,7 +141,7 @@ final readonly class Rules
         foreach (array_diff(array_keys($json['weights'] ?? []), array_keys($weights)) as $line) {
             throw new RulesError("/weights/$line", Words::say('marking.rules.there_is_no_such_line'));
         }
-        foreach (self::OTHER_WORK as $lines) {
+        foreach (array_diff_key(self::OTHER_WORK, array_flip(self::BESIDE_ALL)) as $lines) {
             if (array_sum(array_intersect_key($weights, $lines)) <= 0) {
                 $weights = array_map(floatval(...), $lines) + $weights; // who never gives such work need not say
             }

@@ -32,6 +32,16 @@ final class HouseRulesTest extends TestCase
         self::assertSame(count($titles), count(array_unique(array_column($titles, 'title'))));
     }
 
+    public function test_a_line_beside_those_of_tracing_can_weigh_nothing_and_others_never_all_nothing(): void
+    {
+        $none = array_fill_keys(Rules::linesOfOtherWork(), 0);
+        $document = json_decode((string) file_get_contents(__DIR__.'/../../rules/journeyman.json'), true);
+        $weights = Rules::of(['weights' => $none + $document['weights']] + $document)->weights;
+        self::assertSame([0.0, 0.0], [(float) $weights['night'], (float) $weights['compared']]);
+        self::assertGreaterThan(0, $weights['guided']);
+        self::assertGreaterThan(0, $weights['predicted'] + $weights['live']);
+    }
+
     public function test_a_dangerous_act_is_stopped_says_why_and_changes_nothing(): void
     {
         $entries = [...Fixtures::limitTrace(), self::LIVE, ['at_s' => 54, 'act' => 'read']];
