@@ -53,6 +53,11 @@ final readonly class LeaveLogger extends Act
         return null;
     }
 
+    public function risks(Situation $now): array
+    {
+        return $now->risk->sparked($now->machine, $now->state, $this->get('on'));
+    }
+
     public function apply(Situation $now): BenchState
     {
         return $now->state->with(
