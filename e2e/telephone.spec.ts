@@ -11,7 +11,7 @@ test('by telephone: the customer puts the leads where he is told, reads them out
     await expect(row.getByText('practice, by telephone')).toBeVisible()
     await openJob(page, TITLE)
     const line = page.getByLabel('On the telephone')
-    await expect(line.getByText(/He means well/)).toBeVisible()
+    await expect(line.getByText(/He can make mistakes/)).toBeVisible()
     await expect(page.getByRole('button', { name: 'Next event' })).toBeDisabled()
     await clean(page, 'a bench by telephone')
     await look(page, 'thermostat')

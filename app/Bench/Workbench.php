@@ -13,6 +13,7 @@ use OddSpark\Acts\Catalogue;
 use OddSpark\Acts\References;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Wording;
+use OddSpark\Remote\PhoneBench;
 use OddSpark\Run\BenchState;
 use OddSpark\Run\Snapshot;
 
@@ -83,6 +84,9 @@ class Workbench
                 $line = $this->attempts->telephone($attempt);
                 Allowed::check($attempt, $act, $line);
                 References::check($act, $bench->plan->model);
+                if ($bench instanceof PhoneBench) {
+                    $bench->asked = $act;
+                }
                 [$state, $outcome] = $bench->do($state, $line?->does($act, $attempt->entries_count) ?? $act);
                 if ($outcome->refused === null && $act->passes() > 0) {
                     $state = $bench->advance($state, $act->tick + $act->passes());

@@ -75,14 +75,26 @@ final readonly class Risk
      */
     public function touched(Situation $now, array $places): array
     {
-        $solution = $now->machine->solution($now->state);
+        return $this->isLive($now->machine, $now->state, $places)
+            ? ['live-work']
+            : $this->sparked($now->machine, $now->state, $places);
+    }
+
+    /**
+     * Whether there is line voltage at any of some places.
+     *
+     * @param list<string> $places
+     */
+    public function isLive(Machine $machine, BenchState $state, array $places): bool
+    {
+        $solution = $machine->solution($state);
         foreach ($places as $place) {
             if ($solution->acVolts($this->plan->places[$place], 0) > self::LIVE_V) {
-                return ['live-work'];
+                return true;
             }
         }
 
-        return $this->sparked($now->machine, $now->state, $places);
+        return false;
     }
 
     /**

@@ -6,6 +6,7 @@ namespace OddSpark\Remote;
 
 use OddSpark\Acts\Act;
 use OddSpark\Acts\Metering\Leads;
+use OddSpark\Acts\Risk;
 use OddSpark\Bench\Arrival;
 use OddSpark\Bench\Bench;
 use OddSpark\Bench\Outcome;
@@ -20,8 +21,8 @@ final class PhoneBench extends Bench
     /** Longer than any call. */
     private const NEVER = PHP_INT_MAX;
 
-    /** From here on a shock. */
-    private const LIVE_V = 50.0;
+    /** What he was asked, where he does something else: nobody sent him where his own mistake takes him. */
+    public ?Act $asked = null;
 
     /** Nobody there who would perceive anything. */
     public static function alone(Arrival $arrival): Arrival
@@ -36,8 +37,12 @@ final class PhoneBench extends Bench
 
     public function do(BenchState $state, Act $act, ?string $loose = null): array
     {
+        $asked = $this->asked ?? $act;
+        $this->asked = null;
         [$next, $outcome] = parent::do($state, $act, $loose);
-        if ($outcome->refused !== null || ! $act instanceof Leads || ! $this->isLive($next)) {
+        $sent = array_values(array_filter([$asked->get('red'), $asked->get('black')], is_string(...)));
+        $isSent = $asked instanceof Leads && (new Risk($this->plan))->isLive($this->machine(), $next, $sent);
+        if ($outcome->refused !== null || ! $isSent) {
             return [$next, $outcome];
         }
 
@@ -47,18 +52,5 @@ final class PhoneBench extends Bench
             $outcome->measured,
             dangers: [...$outcome->dangers, 'customer-live'],
         )];
-    }
-
-    /** Whether one of his leads is on line voltage. */
-    private function isLive(BenchState $state): bool
-    {
-        $solution = $this->machine()->solution($state);
-        foreach (array_filter([$state->red, $state->black]) as $place) {
-            if ($solution->acVolts($this->plan->places[$place], 0) > self::LIVE_V) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

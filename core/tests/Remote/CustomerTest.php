@@ -87,6 +87,18 @@ final class CustomerTest extends TestCase
         self::assertSame([], $run->observations->entries[0][1]->dangers);
     }
 
+    public function test_nobody_sent_him_where_his_own_mistake_takes_him(): void
+    {
+        $plan = TestRig::plan('furnace-80');
+        $bench = new PhoneBench($plan, FaultSet::of($plan->model)->get('healthy'), new Memory(), 3);
+        $state = $bench->resume($bench->arrive('cold')->state);
+        $bench->asked = Catalogue::make(1000, 'leads', ['red' => 'panel.G', 'black' => 'panel.N']);
+        $done = Catalogue::make(1000, 'leads', ['red' => 'panel.L', 'black' => 'panel.N']);
+        [$state, $outcome] = $bench->do($state, $done);
+        self::assertSame([], $outcome->dangers);
+        self::assertContains('customer-live', $bench->do($state, $done->at(2000))[1]->dangers, 'now he was sent');
+    }
+
     /** @return iterable<string, array{string}> */
     public static function models(): iterable
     {

@@ -67,8 +67,7 @@ export function LoggerPaper({ board, scene, last, past, act }: Props) {
                 ))}
                 <MainButton
                     onClick={() => {
-                        if (window.confirm(t('Leave it for the night? You come back in 14 hours.')))
-                            void act('come_back')
+                        if (window.confirm(t('Leave for the night and come back in 14 hours?'))) void act('come_back')
                     }}
                 >
                     {t('Come back tomorrow morning')}

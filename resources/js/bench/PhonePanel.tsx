@@ -13,7 +13,7 @@ export function PhonePanel({ log, act }: { log: readonly Entry[]; act: DoAct }) 
             <Text fontSize="text">
                 {last
                     ? (last.refused ?? last.text)
-                    : t('Whatever you press, the customer is asked to do. He means well, and may get it wrong.')}
+                    : t('Press a part or a terminal and the customer does it for you. He can make mistakes.')}
             </Text>
             <ToolButton whiteSpace="normal" lineHeight="1.1" onClick={() => void act('read_out')}>
                 {t('Have him read out where the leads are')}

@@ -21,7 +21,7 @@ export function TwinPart({ part, log, act }: Props) {
             ) : (
                 <Text fontSize="text">
                     {t(
-                        'Pick a part to look at it, or terminals for the leads. What you set or open is so on both units.',
+                        'Pick a part to look at, or two terminals for the meter leads. Anything you set or open changes on both units.',
                     )}
                 </Text>
             )}

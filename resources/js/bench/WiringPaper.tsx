@@ -39,7 +39,7 @@ export function WiringPaper({ board, job, wires, act }: Props) {
                         ))}
                     </Box>
                     <Text fontSize="text" mt="1">
-                        {t('Printed on the old one: {{times}}.', { times: job.card.join(', ') })}
+                        {t('Times printed on the old control: {{times}}.', { times: job.card.join(', ') })}
                     </Text>
                 </details>
             )}
