@@ -7,7 +7,7 @@ declare(strict_types=1);
 [, $folder, $failedAnyway] = $argv;
 $passed = $failed = $skipped = 0;
 $missing = [];
-foreach (['core', 'marking', 'feature'] as $suite) {
+foreach (['core', 'marking', 'suspects', 'building', 'feature'] as $suite) {
     $xml = @simplexml_load_file("$folder/$suite.xml");
     if ($xml === false) {
         $missing[] = $suite;

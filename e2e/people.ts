@@ -68,7 +68,7 @@ export async function clean(page: Page, where: string) {
                 .map((a) => a.finished),
         )
     })
-    const found = (await new AxeBuilder({ page }).analyze()).violations.filter(
+    const found = (await new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).analyze()).violations.filter(
         (v) => v.impact === 'serious' || v.impact === 'critical',
     )
     await page.evaluate(() => (document.adoptedStyleSheets = document.adoptedStyleSheets.slice(0, -1)))

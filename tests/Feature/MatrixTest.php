@@ -111,6 +111,9 @@ class MatrixTest extends TestCase
         $holes = $shut = $broken = [];
         foreach (Route::getRoutes() as $route) {
             $name = self::named($route);
+            if ($state === 'finished' && ! isset(self::mayOfAttempt()[$name])) {
+                continue; // who may does not hang on the attempt
+            }
             foreach (self::ALL as $who) {
                 $status = $this->tryAs($people[$who], $route->methods()[0], strtr('/'.ltrim($route->uri(), '/'), $ids));
                 if ($status >= 500) {

@@ -54,7 +54,7 @@ final class TwinTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function models(): iterable
     {
-        return Models::some(1);
+        return Models::some(3);
     }
 
     /** The twin tells nothing of the failed unit by itself: with its readings and without, the same suspects stand. */

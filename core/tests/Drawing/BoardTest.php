@@ -15,7 +15,7 @@ final class BoardTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function models(): iterable
     {
-        return Models::some(2);
+        return Models::some(3);
     }
 
     #[DataProvider('models')]

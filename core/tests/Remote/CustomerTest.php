@@ -102,7 +102,7 @@ final class CustomerTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function models(): iterable
     {
-        return Models::some(2);
+        return Models::some(4);
     }
 
     /** Suspects go by what he did, so his mistakes never strike the fault. */

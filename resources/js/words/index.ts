@@ -35,7 +35,22 @@ export async function haveWords(): Promise<void> {
     const { language } = readLook()
     const catalogue = await CATALOGUES[language]?.().catch(() => undefined) // without it the English that stands here
     if (catalogue) words.addResourceBundle(language, 'translation', catalogue.default)
+    found.clear()
+}
+
+/** Texts as they were found: a board asks for the same few hundred at each of its drawings. */
+const found = new Map<string, string>()
+
+function inLanguage(text: string): string {
+    const kept = found.get(text)
+    if (kept !== undefined) return kept
+    const said = words.t(text, { skipInterpolation: true })
+    found.set(text, said)
+    return said
 }
 
 /** A text in the reader's language; {{names}} in it stand for values. */
-export const t = (text: string, values?: Record<string, unknown>): string => words.t(text, values ?? {})
+export function t(text: string, values?: Record<string, unknown>): string {
+    const said = inLanguage(text)
+    return values ? words.services.interpolator.interpolate(said, values, words.language, {}) : said
+}
