@@ -80,7 +80,9 @@ class SwapTest extends TestCase
             ->component('Bench')->where('wiring.missing', 12)->has('wiring.leaflet.9')->has('wiring.picture.parts')
             ->where('wiring.part', 'board')->missing('wiring.option')->has('wiring.card.2')->where('faults', []));
         $this->moved($attempt);
-        $this->do($attempt, 'lift', ['end' => 'link-1.a'])->assertJsonPath('entry.refused', null);
+        foreach (['link-1.a', 'spare.b'] as $end) {
+            $this->do($attempt, 'lift', ['end' => $end])->assertJsonPath('entry.refused', null);
+        }
         $this->do($attempt, 'set', ['part' => 'board', 'lever' => 'option', 'to' => $job->sheet['option']])
             ->assertJsonPath('entry.refused', null);
         $this->do($attempt, 'hand_back')->assertJsonPath('handed_back', true);
@@ -97,11 +99,23 @@ class SwapTest extends TestCase
     {
         $attempt = $this->begun();
         $this->moved($attempt);
+        $this->do($attempt, 'lift', ['end' => 'spare.b']);
         $option = $attempt->assignment->fresh()->sheet['option'];
         $this->do($attempt, 'set', ['part' => 'board', 'lever' => 'option', 'to' => $option]);
         $this->do($attempt, 'hand_back');
         $this->assertSame('unguarded', $attempt->refresh()->mark['verdict']);
         $this->assertFalse($attempt->mark['passed']);
+    }
+
+    public function test_a_spare_lead_that_is_not_capped_leaves_it_dead(): void
+    {
+        $attempt = $this->begun();
+        $this->moved($attempt);
+        $this->do($attempt, 'lift', ['end' => 'link-1.a']);
+        $option = $attempt->assignment->fresh()->sheet['option'];
+        $this->do($attempt, 'set', ['part' => 'board', 'lever' => 'option', 'to' => $option]);
+        $this->do($attempt, 'hand_back');
+        $this->assertSame('miswired', $attempt->refresh()->mark['verdict']);
     }
 
     public function test_a_hint_judges_what_is_fitted_by_now_and_the_answer_stays_here(): void

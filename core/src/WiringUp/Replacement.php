@@ -8,13 +8,14 @@ use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Part;
 use OddSpark\Appliance\Shapes;
+use OddSpark\Appliance\Wire;
 use OddSpark\Parts\Ability\Decides;
 use OddSpark\Suspects\Trial;
 use OddSpark\Words\Words;
 
 /**
- * A control of another make, made from one that there is: the same kind with its terminals numbered anew, and one of
- * its times on an option switch.
+ * A control of another make, made from one that there is: the same kind with its terminals on two plugs, one of its
+ * times on an option switch, and a lead that not every appliance has use for.
  *
  * @phpstan-import-type KindDocument from Shapes
  */
@@ -23,17 +24,37 @@ final class Replacement
     /** What its lever is called among its primitives. */
     public const OPTION = 'option';
 
+    /** What its lead is called that not every appliance has use for. */
+    public const SPARE = 'spare';
+
     /** Times of a table beside the right one: shares of it. The first is how it leaves the factory. */
     private const TIMES = [2.0, 1.0, 0.5];
 
-    /** @return array<string, string> new terminal by old */
-    public static function names(Part $part, int $seed): array
+    /**
+     * What line volts go to is on a plug of its own, in letters and pins.
+     *
+     * @return array<string, string> new terminal by old: "A3"
+     */
+    public static function names(Model $old, Part $part, int $seed): array
     {
-        $terminals = array_map(strval(...), array_keys($part->kind->terminals));
-        $numbers = array_map(strval(...), range(1, count($terminals)));
-        usort($numbers, fn (string $x, string $y): int => crc32("$seed/$x") <=> crc32("$seed/$y"));
+        $line = Task::wiresOfLine($old);
+        $plugs = ['A' => [], 'B' => []];
+        foreach (array_keys($part->kind->terminals) as $terminal) {
+            $wires = array_filter(
+                $old->wires(),
+                fn (Wire $w): bool => in_array("$part->id.$terminal", [$w->from, $w->to], true),
+            );
+            $plugs[array_intersect_key($wires, $line) === [] ? 'B' : 'A'][] = (string) $terminal;
+        }
+        $names = [];
+        foreach ($plugs as $letter => $terminals) {
+            usort($terminals, fn (string $x, string $y): int => crc32("$seed/$x") <=> crc32("$seed/$y"));
+            foreach ($terminals as $i => $terminal) {
+                $names[$terminal] = $letter.($i + 1);
+            }
+        }
 
-        return array_combine($terminals, $numbers);
+        return $names;
     }
 
     /**
@@ -45,10 +66,10 @@ final class Replacement
     {
         $places = array_column($kind['terminals'], 'at');
         $terminals = [];
-        foreach ($kind['terminals'] as $was => $terminal) { // in the order of their numbers round the board
-            $terminals[$names[$was]] = ['at' => $places[(int) $names[$was] - 1]] + $terminal;
+        $old = array_flip($names);
+        foreach (self::inOrder($names) as $i => $is) { // in the order of their pins round the board
+            $terminals[$is] = ['at' => $places[$i]] + $kind['terminals'][$old[$is]];
         }
-        ksort($terminals);
         $kind['terminals'] = $terminals;
         $kind['title'] = Words::say('wiring_up.replacement.title');
         foreach ($kind['primitives'] as $name => $primitive) {
@@ -67,6 +88,61 @@ final class Replacement
     }
 
     /**
+     * @param array<string> $names
+     * @return list<string> by plug, and by pin
+     */
+    public static function inOrder(array $names): array
+    {
+        natsort($names);
+
+        return array_values($names);
+    }
+
+    /**
+     * With one lead more than this appliance has use for: it carries what feeds the control, and ends bare.
+     *
+     * @param KindDocument $kind
+     * @return KindDocument|null null where what feeds it is not told by volts
+     */
+    public static function withSpareLead(array $kind): ?array
+    {
+        $control = self::deciding($kind);
+        $primitive = $kind['primitives'][$control];
+        $fed = $primitive['inputs'][$primitive['table']['supply'] ?? '']['ac'][0] ?? null;
+        if ($fed === null) {
+            return null;
+        }
+        $kind['terminals'][self::SPARE] = ['at' => self::free($kind)];
+        $kind['primitives']['spare_lead'] = ['type' => 'resistor', 'between' => [$fed, self::SPARE], 'ohm' => 0.02];
+
+        return $kind;
+    }
+
+    /**
+     * @param KindDocument $kind
+     * @return array{int|float, int|float} where most room is along its lower edge
+     */
+    private static function free(array $kind): array
+    {
+        [$w, $h] = $kind['size'];
+        $taken = [0, $w];
+        foreach ($kind['terminals'] as $terminal) {
+            if ($terminal['at'][1] >= $h) {
+                $taken[] = $terminal['at'][0];
+            }
+        }
+        sort($taken);
+        $best = [0, 0];
+        foreach (array_slice($taken, 1) as $i => $to) {
+            if ($to - $taken[$i] > $best[1] - $best[0]) {
+                $best = [$taken[$i], $to];
+            }
+        }
+
+        return [intdiv((int) ($best[0] + $best[1]), 2), $h];
+    }
+
+    /**
      * @template T of array
      * @param T $in
      * @param array<string, string> $names
@@ -81,7 +157,10 @@ final class Replacement
         return $in;
     }
 
-    /** A time of the control's table that shows when it is another; null where none does. */
+    /**
+     * A time of the control's table that shows when it is another: in the long visit, else in what is tried; null where
+     * none does.
+     */
     public static function timeThatShows(Model $old, Part $part, string $visit): ?string
     {
         $control = array_key_first($part->kind->those(Decides::class));
@@ -99,9 +178,11 @@ final class Replacement
                     return (string) $time;
                 }
             }
+            $slower[(string) $time] = new Model($document);
         }
+        $judge = new Judge(Compiler::compile($old), $visit);
 
-        return null;
+        return array_key_first(array_filter($slower ?? [], fn (Model $m): bool => ! $judge->of($m)->isRight()));
     }
 
     /**
@@ -160,8 +241,11 @@ final class Replacement
         return str_replace('_', ' ', (string) preg_replace('/_s$/', '', $time));
     }
 
-    /** @param KindDocument $kind */
-    private static function deciding(array $kind): string
+    /**
+     * @param KindDocument $kind
+     * @return string that of its primitives which decides
+     */
+    public static function deciding(array $kind): string
     {
         foreach ($kind['primitives'] as $name => $primitive) {
             if (isset($primitive['table'])) {

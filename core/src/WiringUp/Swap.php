@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\WiringUp;
 
+use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\Model;
 use OddSpark\Appliance\Part;
 use OddSpark\Appliance\Shapes;
@@ -11,8 +12,9 @@ use OddSpark\Parts\Ability\Decides;
 use OddSpark\Wiring\Nets;
 
 /**
- * A control swapped for another make: it does the same, its terminals are numbered and stand elsewhere, one of its
- * times is chosen by an option switch, and links of the factory bridge what some appliances have no switch for.
+ * A control swapped for another make: it does the same, its terminals are pins of two plugs, one of its times is chosen
+ * by an option switch, its codes are others, links of the factory bridge what some appliances have no switch for, and a
+ * lead that there is no use for here is to be capped.
  *
  * @phpstan-import-type ModelDocument from Shapes
  * @phpstan-import-type WireDocument from Shapes
@@ -29,10 +31,12 @@ final readonly class Swap
     /** Length of a link, ft. */
     private const LINK_FEET = 0.2;
 
+    private const SPARE_FEET = 1.0;
+
     /**
      * @param Task $task the appliance with the new control, rightly fitted, and the wires that go to it
      * @param string $part the control
-     * @param list<WireDocument> $links of the factory
+     * @param list<WireDocument> $links of the factory, and the spare lead
      * @param string|null $option label of the option switch's right position; null: there is no switch
      * @param string|null $factory its position when it comes
      * @param list<array{to: string, from: string}> $leaflet which terminal takes the place of which
@@ -56,14 +60,15 @@ final readonly class Swap
             return null;
         }
         $document = $old->document;
-        $names = Replacement::names($part, $seed);
-        $kind = Replacement::renamed($document['kinds'][$part->kind->name], $names);
+        $names = Replacement::names($old, $part, $seed);
+        $kind = OtherCodes::in(Replacement::renamed($document['kinds'][$part->kind->name], $names));
         $time = Replacement::timeThatShows($old, $part, $visit);
         [$option, $factory] = [null, null];
         if ($time !== null) {
             [$kind, $option, $factory] = Replacement::withOption($kind, $time);
         }
-        $document['kinds'][self::KIND] = ['kind' => self::KIND] + $kind;
+        $withSpare = Replacement::withSpareLead($kind);
+        $document['kinds'][self::KIND] = ['kind' => self::KIND] + ($withSpare ?? $kind);
         foreach ($document['parts'] as $i => $p) {
             if ($p['id'] === $part->id) {
                 $document['parts'][$i]['kind'] = self::KIND;
@@ -80,22 +85,30 @@ final readonly class Swap
                 $missing[] = (string) $id;
             }
         }
+        $was = array_flip($names);
         $leaflet = array_map(
-            fn (string $was, string $is): array => ['to' => $is, 'from' => $was],
-            array_map(strval(...), array_keys($names)),
-            array_values($names),
+            fn (string $is): array => ['to' => $is, 'from' => (string) $was[$is]],
+            Replacement::inOrder($names),
         );
-        usort($leaflet, fn (array $x, array $y): int => (int) $x['to'] <=> (int) $y['to']);
+        $links = self::links($sound, $part->id);
+        $task = new Task($sound, $missing);
+        $card = Replacement::card($part);
+        $spare = $withSpare === null ? null : self::spare($sound, $part->id);
+        $with = new self($task, $part->id, [...$links, ...$spare ?? []], $option, $factory, $leaflet, $card);
 
-        return new self(
-            new Task($sound, $missing),
-            $part->id,
-            self::links($sound, $part->id),
-            $option,
-            $factory,
-            $leaflet,
-            Replacement::card($part),
-        );
+        // a lead that may touch the cabinet and nothing comes of it is no matter
+        return $spare === null || $with->matters($spare[0]['id'], $visit)
+            ? $with
+            : new self($task, $part->id, $links, $option, $factory, $leaflet, $card);
+    }
+
+    /** Whether something is otherwise with a link, or a lead, left as it comes and the rest rightly fitted. */
+    private function matters(string $link, string $visit): bool
+    {
+        $off = array_values(array_diff(array_column($this->links, 'id'), [$link]));
+        $left = $this->fitted($this->task->drawn(), $off, $this->option);
+
+        return ! (new Judge(Compiler::compile($this->task->sound), $visit))->of($left)->isRight();
     }
 
     /** The appliance with the new control as it comes, and no wire on it but its links. */
@@ -155,7 +168,7 @@ final readonly class Swap
     {
         $nets = new Nets($sound);
         $at = [];
-        foreach ($sound->part($part)->kind->terminals as $terminal => $_) {
+        foreach (array_diff_key($sound->part($part)->kind->terminals, [Replacement::SPARE => 1]) as $terminal => $_) {
             $at[$nets->root("$part.$terminal")] = "$part.$terminal";
         }
         foreach ($nets->elements() as $e) {
@@ -170,6 +183,25 @@ final readonly class Swap
         }
 
         return [];
+    }
+
+    /**
+     * The spare lead as it comes: its bare end lies on the steel of the cabinet.
+     *
+     * @return list<WireDocument>|null null where nothing is grounded
+     */
+    private static function spare(Model $sound, string $part): ?array
+    {
+        foreach ((new Nets($sound))->grounds() as $ground) {
+            if ($ground['part'] !== $part) {
+                return [[
+                    'id' => 'spare', 'from' => "$part.".Replacement::SPARE, 'to' => $ground['place'],
+                    'colour' => 'violet', 'awg' => 18, 'feet' => self::SPARE_FEET,
+                ]];
+            }
+        }
+
+        return null;
     }
 
     /** @return Kept for {@see from} */

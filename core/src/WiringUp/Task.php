@@ -49,7 +49,7 @@ final readonly class Task
     {
         $ids = array_map(strval(...), array_keys($sound->wires()));
         if ($portion === 'control') {
-            $line = self::ofLine($sound);
+            $line = self::wiresOfLine($sound);
             $ids = array_values(array_filter($ids, fn (string $id): bool => ! isset($line[$id])));
         }
         if ($portion === 'some') {
@@ -133,7 +133,7 @@ final readonly class Task
     }
 
     /** @return array<string, true> wires that carry line volts, or the return of them, and those of grounds */
-    private static function ofLine(Model $sound): array
+    public static function wiresOfLine(Model $sound): array
     {
         $nets = new Nets($sound);
         $line = [];

@@ -63,10 +63,12 @@ final class SwapTest extends TestCase
             $left = $kept->fitted($kept->task->drawn(), $links, $kept->factory);
             self::assertNotSame('wired', self::verdict($judge, $left), 'its time as it comes');
         }
-        if ($links !== []) {
-            $left = $kept->fitted($kept->task->drawn(), [], $kept->option);
-            self::assertNotSame('wired', self::verdict($judge, $left), 'its link as it comes');
+        foreach ($links as $link) {
+            $off = array_values(array_diff($links, [$link]));
+            $left = $kept->fitted($kept->task->drawn(), $off, $kept->option);
+            self::assertNotSame('wired', self::verdict($judge, $left), "$link as it comes");
         }
+        self::assertNotNull($kept->option);
         self::assertCount(count($kept->leaflet), array_unique(array_column($kept->leaflet, 'to')));
     }
 
@@ -83,7 +85,8 @@ final class SwapTest extends TestCase
             $laid = array_map(fn (array $wire): array => [
                 'from' => $turned[$wire['from']] ?? $wire['from'], 'to' => $turned[$wire['to']] ?? $wire['to'],
             ] + $wire, $swap->task->drawn());
-            $off = ($e['link'] ?? false) ? [] : array_column($swap->links, 'id');
+            $left = array_filter(['link-1' => $e['link'] ?? false, 'spare' => $e['spare'] ?? false]);
+            $off = array_values(array_diff(array_column($swap->links, 'id'), array_keys($left)));
             $at = ($e['option'] ?? false) ? $swap->factory : $swap->option;
             $is = self::verdict($judge, $swap->fitted($laid, $off, $at));
             if ($is !== ($e['computed']['verdict'] ?? $e['verdict'])) { // where the hand was wrong, it says why

@@ -28,7 +28,7 @@ export function WiringPaper({ board, job, wires, act }: Props) {
                     <summary>{t('Leaflet of the new control')}</summary>
                     <Text fontSize="text" my="1">
                         {t(
-                            'For several makes. As it comes: its links are on, its switch stands where the factory left it. What the appliance has of its own is not linked. Read the old one by its picture.',
+                            'For several makes. As it comes: its links are on, its switch stands where the factory left it, and its spare lead, live with the control, lies bare on the steel. What the appliance has of its own is not linked; a lead with no use is lifted and capped. It has codes of its own, on its card. Read the old one by its picture.',
                         )}
                     </Text>
                     <Box as="ul" pl="4" columnCount={2}>
