@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OddSpark\Predicting;
 
+use OddSpark\Meter\Closeness;
 use OddSpark\Wiring\Nets;
 use OddSpark\Words\Words;
 

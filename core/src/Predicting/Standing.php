@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OddSpark\Predicting;
 
 use OddSpark\Instruments\Site;
+use OddSpark\Meter\Closeness;
 use OddSpark\Meter\Meter;
 use OddSpark\Meter\Mode;
 use OddSpark\Parts\Primitive;

@@ -9,7 +9,10 @@ use OddSpark\Acts\Metering\Leads;
 use OddSpark\Marking\AttemptReview;
 use OddSpark\Marking\Line;
 use OddSpark\Marking\Rules;
+use OddSpark\Meter\Closeness;
 use OddSpark\Meter\Meter;
+use OddSpark\Meter\Mode;
+use OddSpark\Meter\Reading;
 use OddSpark\Words\Words;
 
 /**
@@ -60,7 +63,7 @@ final readonly class Compared implements Judge
         $sound = $account->sound()[$here]->measured;
         $twin = $account->outcome($there)->reading;
 
-        return $sound !== null && $twin !== null && Meter::agrees($twin, $sound->exact);
+        return $sound !== null && $twin !== null && self::isSame($twin, $sound->exact);
     }
 
     /** Whether the failed unit showed what a sound one would have shown then. */
@@ -69,7 +72,17 @@ final readonly class Compared implements Judge
         $sound = $account->sound()[$here]->measured;
         $reading = $account->outcome($here)->reading;
 
-        return $sound === null || $reading === null || Meter::agrees($reading, $sound->exact);
+        return $sound === null || $reading === null || self::isSame($reading, $sound->exact);
+    }
+
+    /** What a loaded transformer or a long wire takes is no difference to a person. */
+    private static function isSame(Reading $shown, float $exact): bool
+    {
+        $mode = $shown->mode;
+
+        return Meter::agrees($shown, $exact)
+            || in_array($mode, [Mode::VoltsAc, Mode::VoltsLow, Mode::VoltsDc, Mode::Millivolts], true)
+            && ! $shown->live && ! $shown->unsteady && Closeness::isNear($mode, $shown->value, $exact);
     }
 
     /**

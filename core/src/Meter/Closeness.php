@@ -2,10 +2,7 @@
 
 declare(strict_types=1);
 
-namespace OddSpark\Predicting;
-
-use OddSpark\Meter\Meter;
-use OddSpark\Meter\Mode;
+namespace OddSpark\Meter;
 
 /**
  * Whether a figure that was said is what a meter shows. A person says what a circuit is fed with, "24", where the meter
