@@ -100,7 +100,9 @@ final readonly class Marker
             $this->account->verdict(),
             array_values(array_intersect($rules->caps, $of['caps'], $caps)),
             $hints,
-            ['hours' => CallbackSimulation::HOURS, 'said' => $this->after === null ? [] : $this->after->said],
+            in_array('called_back', $of['caps'], true)
+                ? ['hours' => CallbackSimulation::HOURS, 'said' => $this->after === null ? [] : $this->after->said]
+                : ['hours' => 0, 'said' => []],
             $rules,
             (new GoodHabits($this->account))->told(),
         );

@@ -160,6 +160,7 @@ final class CustomerTest extends TestCase
         );
         self::assertNotContains('fault_left', $mark->caps);
         self::assertContains('guess', $mark->caps);
+        self::assertSame([], $mark->callBack['said'], 'nobody was there who could have left it otherwise');
     }
 
     /**

@@ -16,6 +16,28 @@ interface Props {
     act: DoAct
 }
 
+/** What is to be done, in a sentence. */
+function toDo(work: Briefing['work']): string {
+    switch (work) {
+        case 'remote':
+            return t(
+                'Find out by telephone what is wrong, and name it. Nothing is put right: somebody goes there with the part.',
+            )
+        case 'wire':
+            return t('Wire it so that it does what it is to do, try it, and close the call.')
+        case 'swap':
+            return t('Fit the new control so that it does what the old one did, try it, and close the call.')
+        case 'commission':
+            return t(
+                'Measure it, make its safeties act, put right what is out of order, fill in the sheet and sign it.',
+            )
+        default:
+            return t(
+                'Find what is wrong, name it, put it right, watch a cycle, put everything back and hand the appliance over.',
+            )
+    }
+}
+
 /** The complaint, the rules of this job, the code card, and the cautions. */
 export function CallSheet({ job, questions, board, log, tagged, act }: Props) {
     const card = board.parts.find((p) => p.card)?.card
@@ -29,11 +51,7 @@ export function CallSheet({ job, questions, board, log, tagged, act }: Props) {
             </Box>
             <Box fontSize="text">
                 <Text fontWeight={700}>{job.kind === 'exam' ? t('Examination') : t('Practice')}</Text>
-                <Text>
-                    {t(
-                        'Find what is wrong, name it, put it right, watch a cycle, put everything back and hand the appliance over.',
-                    )}
-                </Text>
+                <Text>{toDo(job.work)}</Text>
             </Box>
             {job.rules.hints && <Hints prices={job.rules.hints} log={log} act={act} />}
             <Questions questions={questions} log={log} act={act} />

@@ -37,7 +37,14 @@ export function SuspectCurve({ left, perfect, cursor, width = 290 }: Props) {
                 height: 150,
                 legend: { show: false },
                 cursor: { show: false },
-                scales: { x: { time: false }, y: { distr: 3, log: 10 } },
+                scales: {
+                    x: { time: false },
+                    y: {
+                        distr: 3,
+                        log: 10,
+                        range: (_u, _least, most) => [1, 10 ** Math.ceil(Math.log10(Math.max(most, 10)))],
+                    },
+                },
                 axes: [
                     { ...axis, label: 'entry', size: 28 },
                     {

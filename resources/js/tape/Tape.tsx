@@ -40,6 +40,11 @@ const STRIP = 100
 
 const QUIET = new Set(['', 'off'])
 
+/** Room for the names of lanes, at least, and for a letter of them. */
+const LANES = 74
+
+const LETTER = 6.2
+
 /** Time, left to right: bars of what could be perceived, and each act stamped where it happened. */
 export function Tape({
     lanes,
@@ -63,7 +68,7 @@ export function Tape({
         seen.observe(el)
         return () => seen.disconnect()
     }, [])
-    const left = height < STRIP ? 14 : 74
+    const left = height < STRIP ? 14 : Math.max(LANES, 14 + LETTER * Math.max(0, ...lanes.map((l) => l.name.length)))
     const s = scale(now, span, left, Math.max(200, width - left - 12))
     const strip = height < STRIP
     const top = strip ? 16 : 22
