@@ -1,8 +1,9 @@
-import { Box, Field, Grid, Heading, HStack, Input, Stack, Text, Textarea } from '@chakra-ui/react'
+import { Box, Field, Heading, Input, Stack, Text, Textarea } from '@chakra-ui/react'
 import type { InertiaFormProps } from '@inertiajs/react'
 import type { ModelPage } from '@/lib/types'
 import { Drawn } from './Drawn'
 import { forField, fromField } from './moments'
+import { Recipients } from './Recipients'
 import { type Template, Templates } from './Templates'
 import { TimeFields } from './TimeFields'
 import { WorkFields } from './WorkFields'
@@ -186,54 +187,12 @@ export function GiveJob({
                     }
                 />
             </Row>
-            <Box>
-                <HStack>
-                    <Text fontSize="text" fontWeight={700} flex="1">
-                        {t('To {{many}} of {{all}}', { many: form.data.trainees.length, all: all.length })}
-                    </Text>
-                    <ToolButton
-                        size="sm"
-                        onClick={() =>
-                            form.setData(
-                                'trainees',
-                                form.data.trainees.length === all.length ? [] : all.map(({ id }) => id),
-                            )
-                        }
-                    >
-                        {form.data.trainees.length === all.length ? t('Nobody') : t('All of the class')}
-                    </ToolButton>
-                </HStack>
-                <Grid
-                    templateColumns="1fr 1fr"
-                    gap="1"
-                    maxH="200px"
-                    overflowY="auto"
-                    tabIndex={0}
-                    aria-label={t('Trainees')}
-                >
-                    {all.map((t) => (
-                        <Tick
-                            key={t.id}
-                            checked={form.data.trainees.includes(t.id)}
-                            onChange={() =>
-                                form.setData(
-                                    'trainees',
-                                    form.data.trainees.includes(t.id)
-                                        ? form.data.trainees.filter((i) => i !== t.id)
-                                        : [...form.data.trainees, t.id],
-                                )
-                            }
-                        >
-                            {t.name}
-                        </Tick>
-                    ))}
-                </Grid>
-                {form.errors.trainees && (
-                    <Text color="danger" role="alert" fontSize="text">
-                        {form.errors.trainees}
-                    </Text>
-                )}
-            </Box>
+            <Recipients
+                all={all}
+                chosen={form.data.trainees}
+                onChoose={(chosen) => form.setData('trainees', chosen)}
+                error={form.errors.trainees}
+            />
             <Drawn form={form} titles={titles} before={before} />
             <details>
                 <summary>
