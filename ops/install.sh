@@ -128,15 +128,16 @@ environment() {
     umask 0077
 }
 
-# The keys and the password of the database: made once, at random.
+# The keys and the password of the database: made once, at random. A copy lies with the data that cannot be read without them.
 secrets() {
-    if [ ! -f .env ]; then
-        (umask 0077; sed -e "s|^APP_KEY=.*|APP_KEY=$(php -r 'echo "base64:".base64_encode(random_bytes(32));')|" .env.example >.env.new) && mv .env.new .env
-    fi
+    if [ -z "$(secret APP_KEY)" ] && [ -f "$VAR/env" ]; then (umask 0077; cp "$VAR/env" .env.new) && mv .env.new .env; fi
+    [ -f .env ] || { (umask 0077; cp .env.example .env.new) && mv .env.new .env; }
+    [ -n "$(secret APP_KEY)" ] || set_secret APP_KEY "$(php -r 'echo "base64:".base64_encode(random_bytes(32));')"
     local password; password=$(secret DB_PASSWORD)
     if [ -z "$password" ] || [ "$password" = spark ]; then set_secret DB_PASSWORD "$(php -r 'echo bin2hex(random_bytes(24));')"; fi
     [ -n "$(secret SPARK_SIGNING_KEY)" ] || set_secret SPARK_SIGNING_KEY "$(php -r 'echo bin2hex(random_bytes(32));')"
     [ "$(secret DB_USERNAME)" = odd_spark_app ] || set_secret DB_USERNAME odd_spark_app
+    cmp -s .env "$VAR/env" || { (umask 0077; cp .env "$VAR/env.new") && mv "$VAR/env.new" "$VAR/env"; }
 }
 secret() { sed -n "s/^$1=//p" .env 2>/dev/null | head -n 1; }
 set_secret() { # name value; the value is not put on a command line that others can read

@@ -1,4 +1,4 @@
-# `up` mends whatever it finds: a supervisor that was killed, with its services left alone; and nginx's worker without its master.
+# `up` mends whatever it finds: a supervisor that was killed, with its services left alone; nginx's worker without its master; lost files, the key among them.
 . ops/trials/lib/folders.sh
 
 TRIAL=$(mktemp -d /tmp/odd-spark-trial-XXXXXX); chmod 0755 "$TRIAL"
@@ -25,3 +25,11 @@ in_folder "$one" 8917 down >/dev/null; in_folder "$one" 8917 up >/dev/null || di
 answers_as_its_own || die 'it does not answer: files were lost.'
 in_folder "$one" 8917 up >"$TRIAL/up.log"; grep -q 'running already' "$TRIAL/up.log" || die 'a second up does something.'
 say 'ok: lost files are mended, and what runs is left alone'
+key=$(grep '^APP_KEY=' "$one/.env")
+for how in 'rm -f' 'truncate -s 0'; do
+    $how "$one/.env"
+    in_folder "$one" 8917 up >"$TRIAL/up.log" 2>&1 || { cat "$TRIAL/up.log"; die "up does not mend: $how .env"; }
+    [ "$(grep '^APP_KEY=' "$one/.env")" = "$key" ] || die 'the key is another: what was written with it cannot be read any more.'
+    curl -fsS -m 10 http://127.0.0.1:8917/login >/dev/null || die "the sign-in does not answer: $how .env"
+done
+say 'ok: the key and the password come back from their copy'
