@@ -214,6 +214,7 @@ Route::middleware(['auth', EndIdle::class, OneAtATime::class])->group(function (
     Route::post('/shares', SharingController::class)->can('create', Course::class);
     Route::post('/warm-up', [WarmUpController::class, 'store']);
     Route::get('/reference', [ReferenceController::class, 'show']);
+    Route::get('/judging', [ReferenceController::class, 'judging']);
     Route::post('/reference/sums/{sum}', [ReferenceController::class, 'sum']);
     Route::get('/rules', [RuleSetController::class, 'index'])->can('viewAny', RuleSet::class);
     Route::post('/rules/preview', [RuleSetController::class, 'preview'])->can('create', RuleSet::class);

@@ -2,6 +2,7 @@
 
 namespace Tests\Feature;
 
+use App\Models\AssignmentWork;
 use App\Models\RuleSet;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Inertia\Testing\AssertableInertia;
@@ -17,6 +18,18 @@ class ReferenceTest extends TestCase
     {
         parent::setUp();
         $this->openSchool();
+    }
+
+    public function test_how_each_kind_of_job_is_judged_is_for_everybody_who_is_signed_in(): void
+    {
+        $this->get('/judging')->assertRedirect('/login');
+        $sections = $this->actingAs($this->trainee)->get('/judging')->assertOk()->inertiaProps('sections');
+        $told = array_column($sections, 'id');
+        foreach (AssignmentWork::cases() as $work) {
+            $this->assertContains($work->value, $told, 'nobody is told how this is judged');
+        }
+        $this->assertStringContainsString('<p>', $sections[0]['html']);
+        $this->assertStringNotContainsString('<script', implode('', array_column($sections, 'html')));
     }
 
     public function test_the_card_and_the_sums_are_for_everybody_who_is_signed_in(): void

@@ -24,6 +24,7 @@ trait WhoMay
             'POST account/second-factor' => self::STAFF, 'POST account/second-factor/prove' => self::STAFF,
             'POST account/second-factor/codes' => [], 'DELETE account/second-factor' => self::STAFF,
             'GET progress' => self::SIGNED_IN, 'GET reference' => self::SIGNED_IN,
+            'GET judging' => self::SIGNED_IN,
             'POST reference/sums/{sum}' => self::SIGNED_IN,
             'POST warm-up' => ['leader', 'colleague', 'lent', 'reader', 'other', 'worker', 'classmate', 'outsider'],
             'GET tasks/{task}' => ['leader'],

@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Http\Reader;
+use App\Support\JudgingDoc;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
@@ -19,6 +20,12 @@ class ReferenceController extends Controller
         return Words::in(Reader::language($request), fn () => Inertia::render('Reference', [
             'groups' => ReferenceCard::groups(), 'sums' => Sums::all(),
         ]));
+    }
+
+    /** How each kind of job is judged. */
+    public function judging(): Response
+    {
+        return Inertia::render('Judging', ['sections' => JudgingDoc::sections()]);
     }
 
     public function sum(Request $request, string $sum): JsonResponse

@@ -57,7 +57,8 @@ final class ComparedTest extends TestCase
             new Memory(),
             at: PairedBench::class,
         )->observations;
-        $review = new AttemptReview($plan, $all, $all->get($example['fault']), $seen, new Tracker($plan, $all, $seen->visit));
+        $tracker = new Tracker($plan, $all, $seen->visit);
+        $review = new AttemptReview($plan, $all, $all->get($example['fault']), $seen, $tracker);
         $rules = Rules::of(json_decode((string) file_get_contents(__DIR__.'/../../rules/journeyman.json'), true));
         $line = (new Compared())->judge($review, $rules);
         self::assertEqualsWithDelta(

@@ -45,7 +45,8 @@ final class GuidedTest extends TestCase
         }
         $visit = $plan->model->visits()[0];
         $done = new ActionLog($log, seed: 5);
-        $seen = Attempt::run($plan, $all->get('healthy'), $done, $visit, new Memory(), at: PhoneBench::class)->observations;
+        $run = Attempt::run($plan, $all->get('healthy'), $done, $visit, new Memory(), at: PhoneBench::class);
+        $seen = $run->observations;
         foreach ($seen->entries as [$act, $outcome]) {
             self::assertNull($outcome->refused, $act->name);
         }
@@ -56,7 +57,8 @@ final class GuidedTest extends TestCase
         $arrivals = array_map(PhoneBench::alone(...), (new Tracker($plan, $all, $visit))->arrivals());
         $tracker = new Tracker($plan, $all, $visit, new Memory(), $arrivals);
         $rules = Rules::of(json_decode((string) file_get_contents(__DIR__.'/../../rules/journeyman.json'), true));
-        $line = (new Guided($asked))->judge(new AttemptReview($plan, $all, $all->get('healthy'), $seen, $tracker), $rules);
+        $review = new AttemptReview($plan, $all, $all->get('healthy'), $seen, $tracker);
+        $line = (new Guided($asked))->judge($review, $rules);
         self::assertEqualsWithDelta(
             $example['computed']['share'] ?? $example['share'],
             $line->share,

@@ -7,6 +7,7 @@ import { Noted } from './Noted'
 import type { MarkData, OtherMark } from './types'
 import type { DebriefPage, PairsState } from '@/lib/types'
 import { Contested, ContestMark } from './Contest'
+import { HowJudged } from '@/shell/HowJudged'
 import { t } from '@/words'
 
 interface Props {
@@ -20,7 +21,8 @@ interface Props {
     report: { label: string; text: string }[]
     others: OtherMark[]
     pairs: PairsState | null
-    /** a sheet of predictions: nothing was looked for */
+    /** what kind of job it was */
+    work: string
     /** a fault was traced: not so on a sheet of predictions, or when an appliance was wired */
     traced: boolean
     engine: { then: number; now: number }
@@ -42,6 +44,7 @@ export function MarkSheet({
     report,
     others,
     pairs,
+    work,
     traced,
     engine,
     judges,
@@ -70,6 +73,7 @@ export function MarkSheet({
                 {mark.passed ? t('Passed') : t('Not passed')}
                 {mark.not_passed.length > 0 && `: ${mark.not_passed.join(', ')}`} · {verdict}
             </Text>
+            <HowJudged work={work} />
             <Box bg="copperWash" borderRadius="sm" p="2" hidden={fault === null}>
                 {fault !== null && (
                     <Text>

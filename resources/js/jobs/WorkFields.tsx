@@ -1,6 +1,7 @@
 import { Field } from '@chakra-ui/react'
 import type { InertiaFormProps } from '@inertiajs/react'
 import type { Job } from './GiveJob'
+import { HowJudged } from '@/shell/HowJudged'
 import { Select } from '@/shell/Select'
 import { t } from '@/words'
 
@@ -60,6 +61,7 @@ export function WorkFields({ form }: { form: InertiaFormProps<Job> }) {
             <Field.Root invalid={!!error} gap="1">
                 <Field.Label fontSize="text">{t('What is done')}</Field.Label>
                 <Select label={t('What is done')} value={valueOf(form.data)} onChange={change} options={offered()} />
+                <HowJudged work={work} />
                 <Field.ErrorText color="danger">{error}</Field.ErrorText>
             </Field.Root>
             {work === 'wire' && (

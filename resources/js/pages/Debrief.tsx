@@ -126,6 +126,7 @@ export default function Debrief({
                                 report={debrief.report}
                                 others={others}
                                 pairs={pairs}
+                                work={job.work}
                                 traced={traced}
                                 engine={engine}
                                 judges={judges}

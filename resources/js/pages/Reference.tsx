@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { send } from '@/lib/send'
 import { useSettled } from '@/lib/useSettled'
 import { Frame } from '@/shell/Frame'
+import { HowJudged } from '@/shell/HowJudged'
 import type { ReferencePage, Sum, SumResult } from '@/lib/types'
 import { t } from '@/words'
 
@@ -16,6 +17,7 @@ export default function Reference({ groups, sums }: ReferencePage) {
                     <Heading as="h1" size="lg" mb="2">
                         {t('Reference card')}
                     </Heading>
+                    <HowJudged />
                     {groups.map((g) => (
                         <Box key={g.title} mb="3">
                             <Heading as="h2" size="sm">

@@ -2,6 +2,7 @@ import { Button, Grid, Heading, Stack, Text } from '@chakra-ui/react'
 import { router } from '@inertiajs/react'
 import { SharedWith } from '@/people/SharedWith'
 import { Frame } from '@/shell/Frame'
+import { HowJudged } from '@/shell/HowJudged'
 import { Editor } from '@/rules/Editor'
 import type { RulesPage } from '@/lib/types'
 import { t } from '@/words'
@@ -68,6 +69,7 @@ export default function Rules({
                             'A job keeps the version that it was given under; so does each mark. To mark again under other rules, open the job.',
                         )}
                     </Text>
+                    <HowJudged />
                 </Stack>
                 <Editor
                     key={set.id}

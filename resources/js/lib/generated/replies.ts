@@ -2375,3 +2375,10 @@ export interface SequenceLane {
      */
     stretches: number[][]
 }
+export interface JudgingPage {
+    sections: {
+        html: string
+        id: string
+        title: string
+    }[]
+}
