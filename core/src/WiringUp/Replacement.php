@@ -27,6 +27,11 @@ final class Replacement
     /** What its lead is called that not every appliance has use for. */
     public const SPARE = 'spare';
 
+    private const SPARE_LEAD = 'spare_lead';
+
+    /** Primitives that another make has beside those of the old one. */
+    public const ADDED = [self::OPTION => true, self::SPARE_LEAD => true];
+
     /** Times of a table beside the right one: shares of it. The first is how it leaves the factory. */
     private const TIMES = [2.0, 1.0, 0.5];
 
@@ -113,7 +118,7 @@ final class Replacement
             return null;
         }
         $kind['terminals'][self::SPARE] = ['at' => self::free($kind)];
-        $kind['primitives']['spare_lead'] = ['type' => 'resistor', 'between' => [$fed, self::SPARE], 'ohm' => 0.02];
+        $kind['primitives'][self::SPARE_LEAD] = ['type' => 'resistor', 'between' => [$fed, self::SPARE], 'ohm' => 0.02];
 
         return $kind;
     }

@@ -145,13 +145,14 @@ final readonly class Swap
         return $this->option === null ? null : "$this->part.".Replacement::OPTION;
     }
 
-    /** The control with the most wires. */
+    /** The control with the most wires, of those to which nothing of another make has been done already. */
     private static function control(Model $model): ?Part
     {
         $best = null;
         foreach ($model->parts() as $part) {
             $wires = array_filter($model->wires(), fn ($wire): bool => $wire->goesTo($part->id));
-            if ($part->kind->those(Decides::class) !== [] && count($wires) > ($best[0] ?? self::LEAST - 1)) {
+            $takes = array_intersect_key($part->kind->primitives, Replacement::ADDED) === [];
+            if ($takes && $part->kind->those(Decides::class) !== [] && count($wires) > ($best[0] ?? self::LEAST - 1)) {
                 $best = [count($wires), $part];
             }
         }

@@ -72,6 +72,12 @@ final class SwapTest extends TestCase
         self::assertCount(count($kept->leaflet), array_unique(array_column($kept->leaflet, 'to')));
     }
 
+    public function test_a_control_of_another_make_is_not_swapped_again(): void
+    {
+        $swap = self::swap('tube-heater')[0] ?? self::fail('it has one');
+        self::assertNull(Swap::of($swap->task->sound, 'cold', self::SEED));
+    }
+
     public function test_what_was_judged_by_hand_is_judged_the_same(): void
     {
         $apart = [];
