@@ -11,8 +11,8 @@ use OddSpark\Appliance\Signs;
 use OddSpark\Bench\Arrival;
 use OddSpark\Faults\Fault;
 use OddSpark\Faults\FaultSet;
-use OddSpark\Run\BenchState;
 use OddSpark\Run\Memory;
+use OddSpark\Run\Processes;
 use OddSpark\Run\Snapshot;
 use OddSpark\Suspects\Tracker;
 
@@ -80,7 +80,8 @@ class Plans
     {
         $file = $this->arrivalsFile($plan->hash, $visit);
         if (! is_file($file)) {
-            $arrivals = (new Tracker($plan, FaultSet::of($plan->model), $visit, new Memory()))->arrivals($progress);
+            $tracker = new Tracker($plan, FaultSet::of($plan->model), $visit, new Memory());
+            $arrivals = $tracker->arrivals($progress, Processes::here());
             $this->write($file, self::packArrivals($arrivals));
         }
 
@@ -95,18 +96,13 @@ class Plans
     /** @param array<string, Arrival> $arrivals */
     public static function packArrivals(array $arrivals): string
     {
-        return Snapshot::pack(
-            array_map(fn (Arrival $a) => ['state' => $a->state->toArray(), 'complaint' => $a->complaint], $arrivals),
-        );
+        return Snapshot::pack(array_map(fn (Arrival $a) => $a->toArray(), $arrivals));
     }
 
     /** @return array<string, Arrival> */
     public static function unpackArrivals(string $text): array
     {
-        return array_map(
-            fn (array $a) => new Arrival(BenchState::fromArray($a['state']), $a['complaint']),
-            Snapshot::unpack($text),
-        );
+        return array_map(Arrival::fromArray(...), Snapshot::unpack($text));
     }
 
     /** Where something computed is kept, under a name that changes with the code that computed it. */

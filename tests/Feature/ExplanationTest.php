@@ -7,20 +7,19 @@ use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
 use App\Models\AssignmentWork;
-use App\Models\Attempt;
 use App\Models\Prediction;
 use App\Models\Task;
 use App\Work\Asked;
 use Illuminate\Foundation\Testing\RefreshDatabase;
-use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
+use Tests\OnASheet;
 use Tests\School;
 use Tests\TestCase;
 
 /** A sheet of loads that are off: given, each explained by a chain, handed in, marked. */
 class ExplanationTest extends TestCase
 {
-    use RefreshDatabase, School;
+    use OnASheet, RefreshDatabase, School;
 
     protected function setUp(): void
     {
@@ -36,19 +35,6 @@ class ExplanationTest extends TestCase
             [$this->trainee->id, $this->classmate->id], 'Why', 'high:stuck-open', 'cold', $kind, 'It does not heat.', 7,
             asked: new Asked(AssignmentWork::Explain, 3),
         );
-    }
-
-    private function begun(Assignment $job): Attempt
-    {
-        $this->actingAs($this->trainee)->post("/jobs/$job->id/attempt")->assertRedirect();
-
-        return $job->attempts()->sole();
-    }
-
-    private function say(Attempt $attempt, int $item, array $picked): TestResponse
-    {
-        return $this->actingAs($this->trainee)
-            ->postJson("/attempts/$attempt->id/answers", ['item' => $item, 'picked' => $picked]);
     }
 
     /** @return list<list<string>> a chain for each question */

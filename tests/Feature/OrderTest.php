@@ -7,20 +7,19 @@ use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
 use App\Models\AssignmentWork;
-use App\Models\Attempt;
 use App\Models\Prediction;
 use App\Models\Task;
 use App\Work\Asked;
 use Illuminate\Foundation\Testing\RefreshDatabase;
-use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
+use Tests\OnASheet;
 use Tests\School;
 use Tests\TestCase;
 
 /** A sequence put in order on a sheet: given, answered, handed in, marked. */
 class OrderTest extends TestCase
 {
-    use RefreshDatabase, School;
+    use OnASheet, RefreshDatabase, School;
 
     protected function setUp(): void
     {
@@ -36,19 +35,6 @@ class OrderTest extends TestCase
             [$this->trainee->id, $this->classmate->id], 'In order', $fault, 'cold', $kind, 'It heats.', 7,
             asked: new Asked(AssignmentWork::Order, 6),
         );
-    }
-
-    private function begun(Assignment $job): Attempt
-    {
-        $this->actingAs($this->trainee)->post("/jobs/$job->id/attempt")->assertRedirect();
-
-        return $job->attempts()->sole();
-    }
-
-    private function say(Attempt $attempt, int $item, array $picked): TestResponse
-    {
-        return $this->actingAs($this->trainee)
-            ->postJson("/attempts/$attempt->id/answers", ['item' => $item, 'picked' => $picked]);
     }
 
     /** @return list<list<string>> a right answer to each question */

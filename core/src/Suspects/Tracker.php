@@ -67,19 +67,14 @@ final class Tracker
      * The state in which each candidate would be found, to be kept with the job.
      *
      * @param (callable(int, int): void)|null $progress faults run, of how many
+     * @param int $processes in which they are run; {@see Processes}
      * @return array<string, Arrival>
      */
-    public function arrivals(?callable $progress = null): array
+    public function arrivals(?callable $progress = null, int $processes = 1): array
     {
-        $done = 0;
-        foreach ($this->faultSet->faults as $id => $fault) {
-            if ($progress !== null) {
-                $progress($done++, count($this->faultSet->faults));
-            }
-            $this->arrivals[$id] ??= (new Bench($this->plan, $fault, $this->memory))->arrive($this->visit);
-        }
+        $all = new Arrivals($this->plan, $this->faultSet, $this->visit, $this->memory);
 
-        return $this->arrivals;
+        return $this->arrivals = $all->of($this->arrivals, $progress, $processes);
     }
 
     /**

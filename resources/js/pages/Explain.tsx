@@ -1,4 +1,4 @@
-import { Box, Grid, HStack, Stack, Text } from '@chakra-ui/react'
+import { HStack, Stack } from '@chakra-ui/react'
 import { useState } from 'react'
 import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
@@ -6,9 +6,9 @@ import { PerceivedAt } from '@/board/perceived'
 import { ownerOf } from '@/board/walk'
 import { ChainRow } from '@/explain/ChainRow'
 import type { AskedLoad, ExplainPage, PickedAnswer } from '@/lib/generated/replies'
+import { SheetFrame } from '@/sheet/SheetFrame'
 import { SheetPanel } from '@/sheet/SheetPanel'
 import { useSheet } from '@/sheet/useSheet'
-import { Frame } from '@/shell/Frame'
 import { Select } from '@/shell/Select'
 import { ToolButton } from '@/theme/buttons'
 import { t } from '@/words'
@@ -48,116 +48,106 @@ export default function Explain({
     const pick = (id: string) => setChains((all) => ({ ...all, [open]: [...(all[open] ?? []), id] }))
     const busy = say.isPending || hint.isPending || stopped
     return (
-        <Frame title={job.title} full>
-            <Grid
-                h="100%"
-                gap="2"
-                templateColumns={{ base: 'minmax(0,1fr)', lg: 'minmax(0,1fr) 420px' }}
-                templateRows={{ base: 'minmax(200px,40%) minmax(0,1fr)', lg: 'minmax(0,1fr)' }}
-            >
-                <Stack minH="0" gap="1">
-                    <HStack
-                        gap="1"
-                        minH="touch"
-                        overflowX="auto"
-                        role="group"
-                        aria-label={t('What of the part is in the chain')}
-                    >
-                        <Select
-                            label={t('Part')}
-                            w="180px"
-                            value={part ?? ''}
-                            onChange={setPart}
-                            options={[
-                                ['', t('Press a part')],
-                                ...board.parts
-                                    .filter((p) => pickable.some((one) => one.part === p.id))
-                                    .map((p): [string, string] => [p.id, p.label]),
-                            ]}
-                        />
-                        {board.ladder && (
-                            <ToolButton flexShrink={0} on={drawing} onClick={() => setDrawing(!drawing)}>
-                                {t('Ladder')}
-                            </ToolButton>
-                        )}
-                        {row?.said === null &&
-                            pickable
-                                .filter((p) => p.part === part)
-                                .map((p) => (
-                                    <ToolButton key={p.id} flexShrink={0} onClick={() => pick(p.id)}>
-                                        {p.title}
-                                    </ToolButton>
-                                ))}
-                    </HStack>
-                    <Box flex="1" minH="0">
-                        <PerceivedAt channels={past} time={row?.at_s ?? 0} runs={false}>
-                            {drawing && board.ladder ? (
-                                <Ladder
-                                    ladder={board.ladder}
-                                    board={board}
-                                    red={null}
-                                    black={null}
-                                    cursor={null}
-                                    part={part}
-                                    onPlace={(place) => setPart(ownerOf(place))}
-                                    onPart={setPart}
-                                />
-                            ) : (
-                                <Board
-                                    board={board}
-                                    doors={doors}
-                                    open={doors.map((d) => d.id)}
-                                    part={part}
-                                    markedAll={row ? [row.load.slice(0, row.load.lastIndexOf('.'))] : []}
-                                    onPart={setPart}
-                                    readable
-                                />
-                            )}
-                        </PerceivedAt>
-                    </Box>
-                    <Text fontSize="fine" color="faint">
-                        {t(
-                            "Simulation: on real equipment follow the maker's instructions, local codes, and work under a licensed person.",
-                        )}
-                    </Text>
-                </Stack>
-                <SheetPanel
-                    attempt={attempt}
-                    job={job}
-                    handUp={hand_up}
-                    standing={standing}
-                    onStanding={setStanding}
-                    fault={fault}
-                    asks={t('Pick the chain from the load to where it begins. You cannot change an answer.')}
-                    refused={refused}
-                    label={t('Questions')}
-                    left={left}
-                    leftSays={t('{{left}} questions have no answer. They count as wrong.', { left })}
-                    closing={close.isPending}
-                    onClose={() => close.mutate()}
+        <SheetFrame
+            title={job.title}
+            tools={
+                <HStack
+                    gap="1"
+                    minH="touch"
+                    overflowX="auto"
+                    role="group"
+                    aria-label={t('What of the part is in the chain')}
                 >
-                    <Stack gap="2">
-                        {rows.map((r, i) => (
-                            <ChainRow
-                                key={`${r.load} ${r.at_s}`}
-                                row={r}
-                                number={i + 1}
-                                open={i === open}
-                                busy={busy}
-                                picked={picks(i)}
-                                nameOf={nameOf}
-                                prices={job.rules.hints}
-                                onOpen={() => setOpen(i)}
-                                onDrop={(at) =>
-                                    setChains((all) => ({ ...all, [i]: (all[i] ?? []).filter((_, j) => j !== at) }))
-                                }
-                                onHint={() => hint.mutate(i)}
-                                onSay={() => say.mutate({ item: i, picked: picks(i) })}
-                            />
-                        ))}
-                    </Stack>
-                </SheetPanel>
-            </Grid>
-        </Frame>
+                    <Select
+                        label={t('Part')}
+                        w="180px"
+                        value={part ?? ''}
+                        onChange={setPart}
+                        options={[
+                            ['', t('Press a part')],
+                            ...board.parts
+                                .filter((p) => pickable.some((one) => one.part === p.id))
+                                .map((p): [string, string] => [p.id, p.label]),
+                        ]}
+                    />
+                    {board.ladder && (
+                        <ToolButton flexShrink={0} on={drawing} onClick={() => setDrawing(!drawing)}>
+                            {t('Ladder')}
+                        </ToolButton>
+                    )}
+                    {row?.said === null &&
+                        pickable
+                            .filter((p) => p.part === part)
+                            .map((p) => (
+                                <ToolButton key={p.id} flexShrink={0} onClick={() => pick(p.id)}>
+                                    {p.title}
+                                </ToolButton>
+                            ))}
+                </HStack>
+            }
+            view={
+                <PerceivedAt channels={past} time={row?.at_s ?? 0} runs={false}>
+                    {drawing && board.ladder ? (
+                        <Ladder
+                            ladder={board.ladder}
+                            board={board}
+                            red={null}
+                            black={null}
+                            cursor={null}
+                            part={part}
+                            onPlace={(place) => setPart(ownerOf(place))}
+                            onPart={setPart}
+                        />
+                    ) : (
+                        <Board
+                            board={board}
+                            doors={doors}
+                            open={doors.map((d) => d.id)}
+                            part={part}
+                            markedAll={row ? [row.load.slice(0, row.load.lastIndexOf('.'))] : []}
+                            onPart={setPart}
+                            readable
+                        />
+                    )}
+                </PerceivedAt>
+            }
+        >
+            <SheetPanel
+                attempt={attempt}
+                job={job}
+                handUp={hand_up}
+                standing={standing}
+                onStanding={setStanding}
+                fault={fault}
+                asks={t('Pick the chain from the load to where it begins. You cannot change an answer.')}
+                refused={refused}
+                label={t('Questions')}
+                left={left}
+                leftSays={t('{{left}} questions have no answer. They count as wrong.', { left })}
+                closing={close.isPending}
+                onClose={() => close.mutate()}
+            >
+                <Stack gap="2">
+                    {rows.map((r, i) => (
+                        <ChainRow
+                            key={`${r.load} ${r.at_s}`}
+                            row={r}
+                            number={i + 1}
+                            open={i === open}
+                            busy={busy}
+                            picked={picks(i)}
+                            nameOf={nameOf}
+                            prices={job.rules.hints}
+                            onOpen={() => setOpen(i)}
+                            onDrop={(at) =>
+                                setChains((all) => ({ ...all, [i]: (all[i] ?? []).filter((_, j) => j !== at) }))
+                            }
+                            onHint={() => hint.mutate(i)}
+                            onSay={() => say.mutate({ item: i, picked: picks(i) })}
+                        />
+                    ))}
+                </Stack>
+            </SheetPanel>
+        </SheetFrame>
     )
 }

@@ -1,4 +1,4 @@
-import { Box, Grid, HStack, Stack, Text } from '@chakra-ui/react'
+import { HStack, Stack } from '@chakra-ui/react'
 import { useState } from 'react'
 import { Board } from '@/board/Board'
 import { Ladder } from '@/board/Ladder'
@@ -7,9 +7,9 @@ import { ownerOf } from '@/board/walk'
 import type { AskedOfSequence, OrderPage, PickedAnswer } from '@/lib/generated/replies'
 import { SequenceChart } from '@/order/SequenceChart'
 import { SequenceRow } from '@/order/SequenceRow'
+import { SheetFrame } from '@/sheet/SheetFrame'
 import { SheetPanel } from '@/sheet/SheetPanel'
 import { useSheet } from '@/sheet/useSheet'
-import { Frame } from '@/shell/Frame'
 import { ToolButton } from '@/theme/buttons'
 import { t } from '@/words'
 
@@ -41,96 +41,88 @@ export default function Order({
     const busy = say.isPending || hint.isPending || standing.stopped
     const picks = (i: number) => rows[i]?.said?.picked ?? answers[i] ?? []
     return (
-        <Frame title={job.title} full>
-            <Grid
-                h="100%"
-                gap="2"
-                templateColumns={{ base: 'minmax(0,1fr)', lg: 'minmax(0,1fr) 440px' }}
-                templateRows={{ base: 'minmax(200px,40%) minmax(0,1fr)', lg: 'minmax(0,1fr)' }}
-            >
-                <Stack minH="0" gap="1">
-                    <HStack gap="1" minH="touch" role="group" aria-label={t('What is shown')}>
-                        {!!row?.lanes.length && (
-                            <ToolButton on={view === 'chart'} onClick={() => setView('chart')}>
-                                {t('Chart')}
-                            </ToolButton>
-                        )}
-                        <ToolButton on={view === 'board'} onClick={() => setView('board')}>
-                            {t('Board')}
+        <SheetFrame
+            title={job.title}
+            tools={
+                <HStack gap="1" minH="touch" role="group" aria-label={t('What is shown')}>
+                    {!!row?.lanes.length && (
+                        <ToolButton on={view === 'chart'} onClick={() => setView('chart')}>
+                            {t('Chart')}
                         </ToolButton>
-                        {board.ladder && (
-                            <ToolButton on={view === 'ladder'} onClick={() => setView('ladder')}>
-                                {t('Ladder')}
-                            </ToolButton>
-                        )}
-                    </HStack>
-                    <Box flex="1" minH="0">
-                        {view === 'chart' && row && <SequenceChart lanes={row.lanes} until={row.until_s} />}
-                        {view === 'ladder' && board.ladder && (
-                            <Ladder
-                                ladder={board.ladder}
+                    )}
+                    <ToolButton on={view === 'board'} onClick={() => setView('board')}>
+                        {t('Board')}
+                    </ToolButton>
+                    {board.ladder && (
+                        <ToolButton on={view === 'ladder'} onClick={() => setView('ladder')}>
+                            {t('Ladder')}
+                        </ToolButton>
+                    )}
+                </HStack>
+            }
+            view={
+                <>
+                    {view === 'chart' && row && <SequenceChart lanes={row.lanes} until={row.until_s} />}
+                    {view === 'ladder' && board.ladder && (
+                        <Ladder
+                            ladder={board.ladder}
+                            board={board}
+                            red={null}
+                            black={null}
+                            cursor={null}
+                            part={part}
+                            onPlace={(place) => setPart(ownerOf(place))}
+                            onPart={setPart}
+                        />
+                    )}
+                    {view === 'board' && (
+                        <PerceivedAt channels={NOTHING} time={0} runs={false}>
+                            <Board
                                 board={board}
-                                red={null}
-                                black={null}
-                                cursor={null}
+                                doors={doors}
+                                open={doors.map((d) => d.id)}
                                 part={part}
-                                onPlace={(place) => setPart(ownerOf(place))}
                                 onPart={setPart}
+                                readable
                             />
-                        )}
-                        {view === 'board' && (
-                            <PerceivedAt channels={NOTHING} time={0} runs={false}>
-                                <Board
-                                    board={board}
-                                    doors={doors}
-                                    open={doors.map((d) => d.id)}
-                                    part={part}
-                                    onPart={setPart}
-                                    readable
-                                />
-                            </PerceivedAt>
-                        )}
-                    </Box>
-                    <Text fontSize="fine" color="faint">
-                        {t(
-                            "Simulation: on real equipment follow the maker's instructions, local codes, and work under a licensed person.",
-                        )}
-                    </Text>
+                        </PerceivedAt>
+                    )}
+                </>
+            }
+        >
+            <SheetPanel
+                attempt={attempt}
+                job={job}
+                handUp={hand_up}
+                standing={standing}
+                onStanding={setStanding}
+                fault={null}
+                asks={t('The questions are about one call of this appliance. You cannot change an answer.')}
+                refused={refused}
+                label={t('Questions')}
+                left={left}
+                leftSays={t('{{left}} questions have no answer. They count as wrong.', { left })}
+                closing={close.isPending}
+                onClose={() => close.mutate()}
+            >
+                <Stack gap="2">
+                    {rows.map((r, i) => (
+                        <SequenceRow
+                            key={i}
+                            row={r}
+                            number={i + 1}
+                            open={i === open}
+                            busy={busy}
+                            picked={picks(i)}
+                            prices={job.rules.hints}
+                            onOpen={() => setOpen(i)}
+                            onPick={(picked) => setAnswers((all) => ({ ...all, [i]: picked }))}
+                            onHint={() => hint.mutate(i)}
+                            onSay={() => say.mutate({ item: i, picked: picks(i) })}
+                        />
+                    ))}
                 </Stack>
-                <SheetPanel
-                    attempt={attempt}
-                    job={job}
-                    handUp={hand_up}
-                    standing={standing}
-                    onStanding={setStanding}
-                    fault={null}
-                    asks={t('The questions are about one call of this appliance. You cannot change an answer.')}
-                    refused={refused}
-                    label={t('Questions')}
-                    left={left}
-                    leftSays={t('{{left}} questions have no answer. They count as wrong.', { left })}
-                    closing={close.isPending}
-                    onClose={() => close.mutate()}
-                >
-                    <Stack gap="2">
-                        {rows.map((r, i) => (
-                            <SequenceRow
-                                key={i}
-                                row={r}
-                                number={i + 1}
-                                open={i === open}
-                                busy={busy}
-                                picked={picks(i)}
-                                prices={job.rules.hints}
-                                onOpen={() => setOpen(i)}
-                                onPick={(picked) => setAnswers((all) => ({ ...all, [i]: picked }))}
-                                onHint={() => hint.mutate(i)}
-                                onSay={() => say.mutate({ item: i, picked: picks(i) })}
-                            />
-                        ))}
-                    </Stack>
-                </SheetPanel>
-            </Grid>
-        </Frame>
+            </SheetPanel>
+        </SheetFrame>
     )
 }

@@ -1,13 +1,11 @@
-import { Box, HStack, Input, Stack, Text } from '@chakra-ui/react'
+import { HStack, Input, Stack, Text } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { AskedRow as Asked } from '@/lib/generated/replies'
+import { HintButton, Outcome, type Prices, Question } from '@/sheet/AskedFrame'
 import { MainButton, ToolButton } from '@/theme/buttons'
 import { t } from '@/words'
 
 const UNITS: Record<string, string> = { vac: 'V AC', vdc: 'V DC', mvdc: 'mV DC' }
-
-/** Grades of a hint, from the least. */
-const GRADES = ['where', 'circuit', 'reading'] as const
 
 interface Props {
     row: Asked
@@ -16,7 +14,7 @@ interface Props {
     open: boolean
     busy: boolean
     /** what hints cost, from the least; null: there are none */
-    prices: Record<'where' | 'circuit' | 'reading', number> | null
+    prices: Prices
     onHint: () => void
     onOpen: () => void
     /** null: OL */
@@ -31,30 +29,14 @@ export function AskedRow({ row, number, open, busy, prices, onHint, onOpen, onSa
     const places = t('Red on {{red}}, black on {{black}}', { red: row.red_name, black: row.black_name })
     const { said } = row
     return (
-        <Box
-            p="2"
-            borderWidth="1px"
-            borderColor={open ? 'copper' : 'line'}
-            bg={open ? 'copperWash' : 'sheet'}
-            borderRadius="md"
+        <Question
+            number={number}
+            title={places}
+            label={t('Reading {{number}}: {{places}}', { number, places })}
+            open={open}
+            hints={row.hints}
+            onOpen={onOpen}
         >
-            <Text
-                as="button"
-                textAlign="left"
-                w="100%"
-                minH="touch"
-                fontSize="text"
-                aria-pressed={open}
-                aria-label={t('Reading {{number}}: {{places}}', { number, places })}
-                onClick={onOpen}
-            >
-                <b>{number}.</b> {places}
-            </Text>
-            {row.hints.map((hint) => (
-                <Text key={hint} fontSize="text" role="status" mb="1">
-                    {hint}
-                </Text>
-            ))}
             {said === null ? (
                 <HStack
                     as="form"
@@ -89,16 +71,11 @@ export function AskedRow({ row, number, open, busy, prices, onHint, onOpen, onSa
                     >
                         OL
                     </ToolButton>
-                    {prices && row.hints.length < GRADES.length && (
-                        <ToolButton
-                            px="2"
-                            disabled={busy}
-                            aria-label={t('A hint at reading {{number}}', { number })}
-                            onClick={onHint}
-                        >
-                            {t('Hint')} <span className="reading">−{prices[GRADES[row.hints.length]!]}</span>
-                        </ToolButton>
-                    )}
+                    <HintButton
+                        label={t('A hint at reading {{number}}', { number })}
+                        taken={row.hints.length}
+                        {...{ prices, busy, onHint }}
+                    />
                 </HStack>
             ) : (
                 <Stack gap="0" aria-live="polite">
@@ -110,16 +87,9 @@ export function AskedRow({ row, number, open, busy, prices, onHint, onOpen, onSa
                             </>
                         )}
                     </Text>
-                    {said.right !== null && (
-                        <Text fontSize="text" fontWeight={700} color={said.right ? 'good' : 'danger'}>
-                            {said.right ? t('Right.') : t('Wrong.')}{' '}
-                            <Text as="span" fontWeight={400} color="ink">
-                                {said.why}
-                            </Text>
-                        </Text>
-                    )}
+                    {said.right !== null && <Outcome right={said.right} why={said.why} />}
                 </Stack>
             )}
-        </Box>
+        </Question>
     )
 }
