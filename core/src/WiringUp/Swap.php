@@ -177,7 +177,7 @@ final readonly class Swap
             [$a, $b] = [$at[$nets->root($e['a'])] ?? null, $at[$nets->root($e['b'])] ?? null];
             if ($guards && $a !== null && $b !== null && $a !== $b) {
                 return [[
-                    'id' => 'link-1', 'from' => $a, 'to' => $b, 'colour' => 'bare', 'awg' => 18,
+                    'id' => self::unused($sound, 'link-1'), 'from' => $a, 'to' => $b, 'colour' => 'bare', 'awg' => 18,
                     'feet' => self::LINK_FEET,
                 ]];
             }
@@ -196,13 +196,23 @@ final readonly class Swap
         foreach ((new Nets($sound))->grounds() as $ground) {
             if ($ground['part'] !== $part) {
                 return [[
-                    'id' => 'spare', 'from' => "$part.".Replacement::SPARE, 'to' => $ground['place'],
+                    'id' => self::unused($sound, 'spare'), 'from' => "$part.".Replacement::SPARE, 'to' => $ground['place'],
                     'colour' => 'violet', 'awg' => 18, 'feet' => self::SPARE_FEET,
                 ]];
             }
         }
 
         return null;
+    }
+
+    /** An id that no wire has. */
+    private static function unused(Model $sound, string $id): string
+    {
+        while (isset($sound->wires()[$id])) {
+            $id .= 'x';
+        }
+
+        return $id;
     }
 
     /** @return Kept for {@see from} */

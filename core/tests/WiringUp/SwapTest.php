@@ -6,6 +6,7 @@ namespace OddSpark\Tests\WiringUp;
 
 use OddSpark\Appliance\Compiler;
 use OddSpark\Appliance\Library;
+use OddSpark\Appliance\Model;
 use OddSpark\Marking\Rules;
 use OddSpark\Tests\Models;
 use OddSpark\WiringUp\Judge;
@@ -39,7 +40,7 @@ final class SwapTest extends TestCase
             : self::$swaps[$name] ??= [$swap, new Judge(Compiler::compile($swap->task->sound), $visit)];
     }
 
-    private static function verdict(Judge $judge, \OddSpark\Appliance\Model $fitted): string
+    private static function verdict(Judge $judge, Model $fitted): string
     {
         return $judge->of($fitted)->mark(Rules::of((new Library())->rules('first-year')))->verdict;
     }
@@ -76,6 +77,16 @@ final class SwapTest extends TestCase
     {
         $swap = self::swap('tube-heater')[0] ?? self::fail('it has one');
         self::assertNull(Swap::of($swap->task->sound, 'cold', self::SEED));
+    }
+
+    public function test_a_wire_of_the_appliance_may_be_called_as_a_link_is(): void
+    {
+        $document = (new Library())->model('tube-heater')->document;
+        $document['wires'][0]['id'] = 'link-1';
+        $document['wires'][1]['id'] = 'spare';
+        $swap = Swap::of(new Model($document), 'cold', self::SEED) ?? self::fail('it has one');
+        self::assertSame(['link-1x', 'sparex'], array_column($swap->links, 'id'));
+        self::assertCount(count($swap->task->sound->wires()) - count($swap->task->missing) + 2, $swap->bare()->wires());
     }
 
     public function test_what_was_judged_by_hand_is_judged_the_same(): void
