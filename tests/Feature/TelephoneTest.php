@@ -5,7 +5,6 @@ namespace Tests\Feature;
 use App\Bench\AssignJob;
 use App\Bench\AtTelephone;
 use App\Bench\MarkAttempts;
-use App\Bench\Plans;
 use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\AssignmentKind;
@@ -54,15 +53,10 @@ class TelephoneTest extends TestCase
         return $this->actingAs($this->trainee)->act($attempt, $act, ++$this->at, $with);
     }
 
-    private static function model(Attempt $attempt): Model
-    {
-        return app(Plans::class)->ofAssignment($attempt->assignment)->model;
-    }
-
     /** @return array{red: string, black: string} the low side of the transformer */
-    private function leads(Attempt $attempt): array
+    private static function leads(Model $model): array
     {
-        $part = self::model($attempt)->part('transformer');
+        $part = $model->part('transformer');
 
         return ['red' => $part->places()[2], 'black' => $part->places()[3]];
     }
@@ -90,23 +84,20 @@ class TelephoneTest extends TestCase
 
     public function test_what_he_did_instead_stays_his_secret_till_it_is_read_out_and_is_what_suspects_go_by(): void
     {
-        $slipped = null;
-        foreach (range(1, 30) as $seed) {
-            $this->at = 0;
-            $attempt = $this->begun($seed);
-            $line = new AtTelephone(self::model($attempt), $attempt->seed);
-            $leads = $this->leads($attempt);
-            if ($line->does(Catalogue::make(2000, 'leads', $leads), 1)->with !== $leads) {
-                $slipped = $attempt;
-                break;
-            }
-            $attempt->assignment->delete();
+        $model = Appliance::ship('boiler-hydronic')->model();
+        $leads = self::leads($model);
+        $asked = Catalogue::make(2000, 'leads', $leads);
+        $seed = 1;
+        while ((new AtTelephone($model, $seed * 31 + $this->trainee->id))->does($asked, 1)->with === $leads) {
+            $seed++;
         }
-        $this->assertNotNull($slipped);
+        $slipped = $this->begun($seed);
+        $line = new AtTelephone($model, $slipped->seed);
+        $this->assertNotSame($leads, $line->does($asked, 1)->with, 'he takes one for another');
         $doors = $this->do($slipped, 'door', ['to' => 'open'])->assertOk();
         $this->assertNull($doors->json('entry.refused'));
         $reply = $this->do($slipped, 'leads', $leads)->assertOk();
-        $done = $line->does(Catalogue::make(2000, 'leads', $leads), 1)->with;
+        $done = $line->does($asked, 1)->with;
         $this->assertSame($leads, ['red' => $reply->json('scene.red'), 'black' => $reply->json('scene.black')]);
         $other = $done['red'] === $leads['red'] ? $done['black'] : $done['red'];
         $this->assertStringNotContainsString($other, (string) $reply->getContent());
