@@ -29,6 +29,9 @@ final class Replacement
 
     private const SPARE_LEAD = 'spare_lead';
 
+    /** Of a lead within a control, as shipped kinds have it. */
+    private const LEAD_OHM = 0.02;
+
     /** Primitives that another make has beside those of the old one. */
     public const ADDED = [self::OPTION => true, self::SPARE_LEAD => true];
 
@@ -118,7 +121,9 @@ final class Replacement
             return null;
         }
         $kind['terminals'][self::SPARE] = ['at' => self::free($kind)];
-        $kind['primitives'][self::SPARE_LEAD] = ['type' => 'resistor', 'between' => [$fed, self::SPARE], 'ohm' => 0.02];
+        $kind['primitives'][self::SPARE_LEAD] = [
+            'type' => 'resistor', 'between' => [$fed, self::SPARE], 'ohm' => self::LEAD_OHM,
+        ];
 
         return $kind;
     }

@@ -20,16 +20,14 @@ interface Props {
 function toDo(work: Briefing['work']): string {
     switch (work) {
         case 'remote':
-            return t(
-                'Find out by telephone what is wrong, and name it. Nothing is put right: somebody goes there with the part.',
-            )
+            return t('Find the fault by telephone and name it. You repair nothing: somebody else brings the part.')
         case 'wire':
-            return t('Wire it so that it does what it is to do, try it, and close the call.')
+            return t('Wire it so that it runs as it should. Try it, then close the call.')
         case 'swap':
-            return t('Fit the new control so that it does what the old one did, try it, and close the call.')
+            return t('Fit the new control so that the appliance runs as it did before. Try it, then close the call.')
         case 'commission':
             return t(
-                'Measure it, make its safeties act, put right what is out of order, fill in the sheet and sign it.',
+                'Take the readings, trip each safety, fix what is out of range, then fill in the sheet and sign it.',
             )
         default:
             return t(

@@ -28,7 +28,7 @@ export function WiringPaper({ board, job, wires, act }: Props) {
                     <summary>{t('Leaflet of the new control')}</summary>
                     <Text fontSize="text" my="1">
                         {t(
-                            'For several makes. As it comes: its links are on, its switch stands where the factory left it, and its spare lead, live with the control, lies bare on the steel. What the appliance has of its own is not linked; a lead with no use is lifted and capped. It has codes of its own, on its card. Read the old one by its picture.',
+                            'Fits several makes. As it comes, its links are on, its switch is at the factory setting, and the bare end of its spare lead lies on the steel: that lead is live whenever the control is. Take a link off where the appliance has that switch. Lift any lead you do not use; it is capped then. Its codes are its own: see its card. The picture shows how the old one was wired.',
                         )}
                     </Text>
                     <Box as="ul" pl="4" columnCount={2}>

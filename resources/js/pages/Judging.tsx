@@ -46,7 +46,7 @@ export default function Judging({ sections }: JudgingPage) {
                         </Box>
                     ))}
                     <Text fontSize="note" color="faint">
-                        {t('What each line weighs, and what is a pass, is set in the house rules of a job.')}
+                        {t('The house rules of a job set what each line weighs and what counts as a pass.')}
                     </Text>
                 </Box>
             </Grid>
