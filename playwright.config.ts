@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { launch } from './e2e/browser.mjs'
 
 export default defineConfig({
     testDir: 'e2e',
@@ -11,9 +12,6 @@ export default defineConfig({
     use: {
         baseURL: process.env.SPARK_URL ?? 'http://127.0.0.1:8717',
         viewport: { width: 1280, height: 800 },
-        launchOptions: {
-            executablePath: '/usr/bin/chromium',
-            args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-        },
+        launchOptions: launch,
     },
 })

@@ -6,5 +6,17 @@ export default defineConfig({
     plugins: [...(process.env.VITEST ? [] : [laravel({ input: ['resources/js/app.tsx'], refresh: false })]), react()],
     resolve: { alias: { '@': new URL('./resources/js', import.meta.url).pathname } },
     build: { chunkSizeWarningLimit: 900 },
-    test: { environment: 'jsdom', include: ['resources/js/**/*.test.{ts,tsx}'], globals: true, testTimeout: 120_000 }, // a busy machine is slow
+    test: {
+        globals: true,
+        testTimeout: 120_000, // a busy machine is slow
+        projects: [
+            // what draws has a page of its own, in each file
+            { extends: true, test: { name: 'pages', environment: 'jsdom', include: ['resources/js/**/*.test.tsx'] } },
+            // what only reckons shares what it imports
+            {
+                extends: true,
+                test: { name: 'rules', environment: 'node', isolate: false, include: ['resources/js/**/*.test.ts'] },
+            },
+        ],
+    },
 })

@@ -1,22 +1,12 @@
 // Takes the pictures of docs/screenshots from the running application with its demo data.
 // With names as arguments, only those.
 import { chromium } from '@playwright/test'
+import { launch } from './browser.mjs'
 
 const base = process.env.SPARK_URL ?? 'http://127.0.0.1:8717'
 const folder = process.env.SHOTS ?? 'docs/screenshots'
 const only = process.argv.slice(2)
-const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-    ],
-})
+const browser = await chromium.launch(launch)
 
 async function as(mailbox, look, device = { viewport: { width: 1280, height: 800 } }) {
     const shown = [...String(look).matchAll(/shot\('([a-z-]+)'\)/g)].map(([, name]) => name)

@@ -28,7 +28,7 @@ install_debian() {
     command -v curl >/dev/null || missing+=(curl)
     command -v setfacl >/dev/null || missing+=(acl)
     if [ "${1:-}" = tests ]; then
-        [ -x /usr/bin/chromium ] || missing+=(chromium)
+        [ -x /usr/bin/chromium-headless-shell ] || [ -x /usr/bin/chromium ] || missing+=(chromium-headless-shell)
         command -v ngspice >/dev/null || missing+=(ngspice)
     fi
     if [ "${1:-}" = scale ]; then

@@ -114,7 +114,7 @@ measure() {
 check() {
     lock; environment; install_debian tests; install_packages; build; core_packages
     vendor/bin/pint --test && vendor/bin/phpstan analyse --memory-limit=1G --no-progress && npx tsc --noEmit && styled && record &&
-        SPARK_ALL_FAULTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter "EveryState|HealthyCycle|Nuisance|TreeTest|OracleTest|ComplaintsTest|ModesTest|EditsTest|EditsAtRandom|FairnessTest|ExpertsTest|CheatsEverywhere|EveryModelTest|SwapTest|SheetTest|FarOffTest|BoardTest|BuildsTest|NightTest" &&
+        SPARK_ALL_FAULTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter "EveryState|HealthyCycle|Nuisance|TreeTest|OracleTest|ComplaintsTest|ModesTest|EditsTest|EditsAtRandom|FairnessTest|ExpertsTest|CheatsEverywhere|EveryModelTest|SwapTest|SheetTest|FarOffTest|BoardTest|BuildsTest|NightTest|LampTest" &&
         SPARK_FACTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter FactsTest &&
         SPARK_ALL_FAULTS=1 with_browser_site browser_tests -g 'every shipped model|from an empty board with nothing' &&
         with_browser_site trials

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace OddSpark\Tests\Sequence;
 
 use OddSpark\Appliance\Kind;
-use OddSpark\Appliance\Library;
 use OddSpark\Faults\FaultSet;
 use OddSpark\Parts\Ability\Decides;
 use OddSpark\Run\Machine;
 use OddSpark\Run\MachineState;
 use OddSpark\Run\Memory;
+use OddSpark\Tests\Models;
 use OddSpark\Tests\TestRig;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -24,7 +24,7 @@ final class LampTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function models(): iterable
     {
-        foreach ((new Library())->names() as $name) {
+        foreach (Models::some(2) as [$name]) {
             foreach (TestRig::plan($name)->those(Decides::class) as $control) {
                 $kinds = TestRig::plan($name)->model->kinds();
                 $hasSupply = array_filter($kinds, fn (Kind $k): bool => $k->isSupply()) !== [];

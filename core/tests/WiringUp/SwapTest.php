@@ -19,7 +19,7 @@ final class SwapTest extends TestCase
 {
     private const SEED = 5;
 
-    /** @var array<string, array{Swap, Judge}> by model */
+    /** @var array<string, array{Swap, Judge}|null> by model */
     private static array $swaps = [];
 
     /** @return iterable<string, array{string}> */
@@ -31,13 +31,16 @@ final class SwapTest extends TestCase
     /** @return array{Swap, Judge}|null */
     private static function swap(string $name): ?array
     {
-        $model = (new Library())->model($name);
-        $visit = $model->visits()[0];
-        $swap = Swap::of($model, $visit, self::SEED);
+        if (! array_key_exists($name, self::$swaps)) {
+            $model = (new Library())->model($name);
+            $visit = $model->visits()[0];
+            $swap = Swap::of($model, $visit, self::SEED);
+            self::$swaps[$name] = $swap === null
+                ? null
+                : [$swap, new Judge(Compiler::compile($swap->task->sound), $visit)];
+        }
 
-        return $swap === null
-            ? null
-            : self::$swaps[$name] ??= [$swap, new Judge(Compiler::compile($swap->task->sound), $visit)];
+        return self::$swaps[$name];
     }
 
     private static function verdict(Judge $judge, Model $fitted): string

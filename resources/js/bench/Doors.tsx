@@ -16,7 +16,7 @@ export function Doors({ doors, scene, act }: Props) {
     if (doors.length === 1) return <OneDoor door={doors[0]!} scene={scene} act={act} />
     const off = doors.filter((d) => scene.open.includes(d.id))
     return (
-        <Popover.Root positioning={{ placement: 'bottom-start' }}>
+        <Popover.Root positioning={{ placement: 'bottom-start' }} lazyMount unmountOnExit>
             <Popover.Trigger asChild>
                 <ToolButton>
                     {off.length === 0 ? t('Doors') : t('Doors ({{many}} off)', { many: off.length })}

@@ -1,5 +1,5 @@
 import { Input } from '@chakra-ui/react'
-import { useId, useMemo, useRef, useState } from 'react'
+import { memo, useId, useMemo, useRef, useState } from 'react'
 import { named } from '@/board/walk'
 import { useKeys } from '@/lib/useKeys'
 import type { BoardData } from '@/lib/types'
@@ -11,7 +11,7 @@ interface Props {
 }
 
 /** Goes to a part or a terminal by its name; the key / comes here from anywhere. */
-export function Find({ board, onFound }: Props) {
+export const Find = memo(function Find({ board, onFound }: Props) {
     const [words, setWords] = useState('')
     const field = useRef<HTMLInputElement>(null)
     const list = useId()
@@ -57,4 +57,4 @@ export function Find({ board, onFound }: Props) {
             </datalist>
         </form>
     )
-}
+})

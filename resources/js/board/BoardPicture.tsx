@@ -1,9 +1,9 @@
 import { chakra } from '@chakra-ui/react'
 import type { BoardPicture as Picture } from '@/lib/types'
 import { wireColours } from '@/theme/wires'
+import { Rect } from '@/theme/shapes'
 
 const Svg = chakra('svg')
-const Rect = chakra('rect')
 
 /** Paper round the parts, board pixels. */
 const ROUND = 24

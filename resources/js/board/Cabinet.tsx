@@ -1,7 +1,5 @@
-import { chakra } from '@chakra-ui/react'
 import type { BoardData } from '@/lib/types'
-
-const Rect = chakra('rect')
+import { Rect } from '@/theme/shapes'
 
 /** The sheet metal that the parts behind a door sit in. */
 export function Cabinet({ board, covered }: { board: BoardData; covered: string[] }) {

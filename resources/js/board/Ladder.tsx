@@ -4,12 +4,9 @@ import type { BoardData, LadderData, LadderElement } from '@/lib/types'
 import { wireColours } from '@/theme/wires'
 import { placeName, wireName } from './walk'
 import { t } from '@/words'
+import { Circle, Line, Rect, SvgText } from '@/theme/shapes'
 
 const Svg = chakra('svg')
-const SvgText = chakra('text')
-const Line = chakra('line')
-const Circle = chakra('circle')
-const Rect = chakra('rect')
 
 interface Props {
     ladder: LadderData

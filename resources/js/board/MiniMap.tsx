@@ -2,9 +2,9 @@ import { Box, chakra } from '@chakra-ui/react'
 import type { BoardData } from '@/lib/types'
 import type { Extent } from './view'
 import { t } from '@/words'
+import { Rect } from '@/theme/shapes'
 
 const Svg = chakra('svg')
-const Rect = chakra('rect')
 
 const WIDTH = 120
 

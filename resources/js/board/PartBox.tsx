@@ -1,12 +1,8 @@
-import { chakra } from '@chakra-ui/react'
 import { memo } from 'react'
 import type { Part, Terminal } from '@/lib/types'
 import { PartMotions } from './PartMotions'
 import { t } from '@/words'
-
-const Rect = chakra('rect')
-const SvgText = chakra('text')
-const Circle = chakra('circle')
+import { Circle, Rect, SvgText } from '@/theme/shapes'
 
 /** Nothing on the board is written smaller, in units of the board. */
 const LETTERS = 13

@@ -1,13 +1,10 @@
-import { chakra } from '@chakra-ui/react'
 import type { Move, Part } from '@/lib/types'
 import { useStill } from '@/theme/useMedia'
 import { Flame, Glow, Lamp, Marker, Shaft, Spark } from './glyphs'
 import { Click, Noise } from './heard'
 import { usePerceived } from './perceived'
 import { Symbol } from './Symbol'
-
-const G = chakra('g')
-const Circle = chakra('circle')
+import { Circle, G } from '@/theme/shapes'
 
 const DRAWN = {
     flame: Flame,

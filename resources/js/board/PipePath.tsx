@@ -1,10 +1,8 @@
-import { chakra } from '@chakra-ui/react'
 import { memo } from 'react'
 import type { Pipe } from '@/lib/types'
 import { media } from '@/theme/media'
 import { t } from '@/words'
-
-const Path = chakra('path')
+import { Path } from '@/theme/shapes'
 
 /** A pipe, a duct, a hose or a seat, as broad as what flows in it; it lies behind the parts and the wires. */
 export const PipePath = memo(function PipePath({

@@ -1,9 +1,6 @@
-import { chakra } from '@chakra-ui/react'
 import type { Port } from '@/lib/types'
 import { media } from '@/theme/media'
-
-const Rect = chakra('rect')
-const SvgText = chakra('text')
+import { Rect, SvgText } from '@/theme/shapes'
 
 /** Half of a port's mark, in units of the board. */
 const HALF = 8

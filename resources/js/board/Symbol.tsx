@@ -1,6 +1,4 @@
-import { chakra } from '@chakra-ui/react'
-
-const G = chakra('g')
+import { G } from '@/theme/shapes'
 
 /** The trade's symbols (IEEE 315 and NEMA practice), drawn in a box of 40 × 24. */
 export function Symbol({ kind, x, y }: { kind: string; x: number; y: number }) {

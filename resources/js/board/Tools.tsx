@@ -1,14 +1,10 @@
-import { chakra } from '@chakra-ui/react'
 import type { AtTap } from '@/lib/acts'
 import type { BoardData } from '@/lib/types'
 import { useInstruments } from '@/lib/useInstruments'
 import { middleOf, placeAt, placeName, wireName } from './walk'
 import { wireColours } from '@/theme/wires'
 import { t } from '@/words'
-
-const SvgText = chakra('text')
-const Circle = chakra('circle')
-const Path = chakra('path')
+import { Circle, Path, SvgText } from '@/theme/shapes'
 
 /** A clip lead hanging between two places. */
 export function Jumper({ board, from, to }: { board: BoardData; from: string; to: string }) {

@@ -3,12 +3,9 @@ import { useEffect, useMemo, useRef, useState } from 'react'
 import type { TreeNode } from '@/lib/types'
 import { ToolButton } from '@/theme/buttons'
 import { t } from '@/words'
+import { Circle, Path, Rect, SvgText } from '@/theme/shapes'
 
 const Svg = chakra('svg')
-const Path = chakra('path')
-const SvgText = chakra('text')
-const Circle = chakra('circle')
-const Rect = chakra('rect')
 
 const ROW = 34
 const COLUMN = 262

@@ -1,12 +1,9 @@
-import { chakra } from '@chakra-ui/react'
 import { memo } from 'react'
 import type { Wire } from '@/lib/types'
 import { wireColours } from '@/theme/wires'
 import { inSight, ownerOf } from './walk'
 import { t } from '@/words'
-
-const Circle = chakra('circle')
-const Path = chakra('path')
+import { Circle, Path } from '@/theme/shapes'
 
 /** A wire as it is led, in its colour; what is lifted stands open at its end. */
 const line = (points: [number, number][]) => points.map(([x, y], i) => `${i ? 'L' : 'M'}${x} ${y}`).join('')

@@ -1,10 +1,5 @@
-import { chakra } from '@chakra-ui/react'
 import type { Move } from '@/lib/types'
-
-const Path = chakra('path')
-const Circle = chakra('circle')
-const Rect = chakra('rect')
-const SvgText = chakra('text')
+import { Circle, Path, Rect, SvgText } from '@/theme/shapes'
 
 /** A drawing round its own middle, in a box of 40 × 24. */
 export interface GlyphProps {

@@ -1,9 +1,6 @@
-import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { GlyphProps } from './glyphs'
-
-const Path = chakra('path')
-const Circle = chakra('circle')
+import { Circle, Path } from '@/theme/shapes'
 
 /** Begins an animation now that it is drawn, and not when the page was. */
 function once(animation: SVGAnimationElement | null) {

@@ -5,11 +5,9 @@ import { ToolButton } from '@/theme/buttons'
 import { BOX, laidOut, wrapped } from './layout'
 import type { TableShown } from './types'
 import { t } from '@/words'
+import { Path, Rect, SvgText } from '@/theme/shapes'
 
 const Svg = chakra('svg')
-const Rect = chakra('rect')
-const SvgText = chakra('text')
-const Path = chakra('path')
 
 /** How large the chart is drawn at most and at least, and by how much a press changes it. */
 const SIZES = { least: 0.5, most: 2, step: 1.25 }

@@ -1,5 +1,5 @@
 import { HStack, Popover, Portal, Stack, Text } from '@chakra-ui/react'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { Word } from '@/builder/Word'
 import type { Edit, Includable } from '@/builder/types'
 import type { BoardData } from '@/lib/types'
@@ -7,21 +7,25 @@ import { Select } from '@/shell/Select'
 import { ToolButton } from '@/theme/buttons'
 import { t } from '@/words'
 
-/** An appliance put into this one as a whole; its ports are places to wire to. */
-export function Include({
-    models,
-    board,
-    edit,
-}: {
+interface Props {
     models: Includable[]
     board: BoardData
     edit: (...edits: Edit[]) => Promise<boolean>
-}) {
+}
+
+/** An appliance put into this one as a whole; its ports are places to wire to. */
+export const Include = memo(function Include({ models, board, edit }: Props) {
     const [open, setOpen] = useState(false)
     const [model, setModel] = useState(models[0]?.name ?? '')
     const ports = models.find((m) => m.name === model)?.ports ?? []
     return (
-        <Popover.Root open={open} onOpenChange={(e) => setOpen(e.open)} positioning={{ placement: 'bottom-end' }}>
+        <Popover.Root
+            open={open}
+            onOpenChange={(e) => setOpen(e.open)}
+            positioning={{ placement: 'bottom-end' }}
+            lazyMount
+            unmountOnExit
+        >
             <Popover.Trigger asChild>
                 <ToolButton h="row" px="2" fontSize="text" aria-label={t('Include an appliance')}>
                     {t('Include…')}
@@ -77,4 +81,4 @@ export function Include({
             </Portal>
         </Popover.Root>
     )
-}
+})

@@ -1,5 +1,5 @@
 import { Box, Button, Grid, Input, Stack, Text } from '@chakra-ui/react'
-import { useMemo, useState } from 'react'
+import { memo, useMemo, useState } from 'react'
 import { Symbol } from '@/board/Symbol'
 import { useTold } from '@/lib/query'
 import { search } from '@/search/search'
@@ -22,7 +22,7 @@ const MOST_USED = 8
  * The kinds of parts as pictures, found by the trade's words or by what they do; one taken in hand goes where the board
  * is pressed.
  */
-export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
+export const Palette = memo(function Palette({ draft, all, taken, onTake, onPlace }: Props) {
     const [words, setWords] = useState('')
     const { data: kinds = all, refetch } = useTold<KindFound[]>(`/drafts/${draft}/kinds`, { initial: all })
     const found = useMemo(
@@ -66,12 +66,7 @@ export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
                         )}
                         <Grid templateColumns="repeat(auto-fill, minmax(92px, 1fr))" gap="1">
                             {of.map((k) => (
-                                <Card
-                                    key={k.kind}
-                                    kind={k}
-                                    isTaken={taken === k.kind}
-                                    onTake={() => onTake(taken === k.kind ? null : k)}
-                                />
+                                <Card key={k.kind} kind={k} isTaken={taken === k.kind} onTake={onTake} />
                             ))}
                         </Grid>
                     </Box>
@@ -79,9 +74,16 @@ export function Palette({ draft, all, taken, onTake, onPlace }: Props) {
             </Box>
         </Stack>
     )
+})
+
+interface CardProps {
+    kind: KindFound
+    isTaken: boolean
+    onTake: Props['onTake']
 }
 
-function Card({ kind, isTaken, onTake }: { kind: KindFound; isTaken: boolean; onTake: () => void }) {
+/** Drawn anew only where it is taken or put back: there are hundreds, and each edit comes past them. */
+const Card = memo(function Card({ kind, isTaken, onTake }: CardProps) {
     return (
         <Button
             variant="outline"
@@ -99,7 +101,7 @@ function Card({ kind, isTaken, onTake }: { kind: KindFound; isTaken: boolean; on
             lineHeight="1.15"
             color="ink"
             aria-pressed={isTaken}
-            onClick={onTake}
+            onClick={() => onTake(isTaken ? null : kind)}
         >
             <svg viewBox="0 0 40 24" style={{ width: 60, height: 36 }} aria-hidden="true">
                 <Symbol kind={kind.symbol} x={0} y={0} />
@@ -114,7 +116,7 @@ function Card({ kind, isTaken, onTake }: { kind: KindFound; isTaken: boolean; on
             </span>
         </Button>
     )
-}
+})
 
 /** The most used, then all by family. */
 function grouped(kinds: KindFound[]): (readonly [string, KindFound[]])[] {

@@ -1,19 +1,28 @@
 import { Tabs } from '@chakra-ui/react'
+import { memo } from 'react'
 import { placeName } from '@/board/walk'
 import { Files } from '@/builder/Files'
 import { Circuits, Findings } from '@/builder/Findings'
 import { HealthyRun } from '@/builder/HealthyRun'
 import { ReadingSheet } from '@/builder/ReadingSheet'
 import type { Side } from '@/builder/selection'
-import type { Moment, ReadingsRun } from '@/builder/types'
+import type { Checked, Draft, Moment, ReadingsRun } from '@/builder/types'
 import type { useDraft } from '@/builder/useDraft'
 import { Versions } from '@/builder/Versions'
 import { useTold } from '@/lib/query'
 import { t } from '@/words'
 
+type Bench = ReturnType<typeof useDraft>
+
 interface Props {
     id: number
-    bench: ReturnType<typeof useDraft>
+    draft: Draft
+    edit: Bench['edit']
+    restore: Bench['restore']
+    /** what was checked last */
+    last: Checked | null
+    /** it is being checked now */
+    busy: boolean
     side: Side
     cursor: string | null
     onSide: (side: Side) => void
@@ -22,9 +31,9 @@ interface Props {
 }
 
 /** What is computed of a draft, beside its board, and where it goes as a file. */
-export function SideTabs({ id, bench, side, cursor, onSide, onVolts, onShow }: Props) {
-    const { draft, edit } = bench
-    const wrong = bench.last?.findings.filter((f) => f.grade === 'wrong').length ?? 0
+export const SideTabs = memo(function SideTabs(props: Props) {
+    const { id, draft, edit, restore, last, busy, side, cursor, onSide, onVolts, onShow } = props
+    const wrong = last?.findings.filter((f) => f.grade === 'wrong').length ?? 0
     const rows = (draft.document.readings ?? []).length
     // taken anew after each edit, whichever tab is open, where there is any
     const readings = useTold<ReadingsRun>(`/drafts/${id}/readings`, {
@@ -70,10 +79,10 @@ export function SideTabs({ id, bench, side, cursor, onSide, onVolts, onShow }: P
                 </Tabs.Trigger>
             </Tabs.List>
             <Pane value="checks">
-                <Findings checked={bench.last} busy={!bench.checked} edit={edit} onShow={onShow} />
+                <Findings checked={last} busy={busy} edit={edit} onShow={onShow} />
             </Pane>
             <Pane value="circuits">
-                <Circuits checked={bench.last} onShow={onShow} />
+                <Circuits checked={last} onShow={onShow} />
             </Pane>
             <Pane value="run">
                 <HealthyRun
@@ -99,14 +108,14 @@ export function SideTabs({ id, bench, side, cursor, onSide, onVolts, onShow }: P
                 />
             </Pane>
             <Pane value="steps">
-                <Versions draft={id} step={draft.step} onRestore={bench.restore} />
+                <Versions draft={id} step={draft.step} onRestore={restore} />
             </Pane>
             <Pane value="files">
                 <Files draft={id} about={draft.document.about ?? {}} edit={edit} />
             </Pane>
         </Tabs.Root>
     )
-}
+})
 
 function Pane({ value, children }: { value: string; children: React.ReactNode }) {
     return (

@@ -9,7 +9,7 @@ import { Inspector } from '@/builder/Inspector'
 import { Word } from '@/builder/Word'
 import { Palette } from '@/builder/Palette'
 import { Process } from '@/builder/Process'
-import { drawn, joined, NOTHING, selection, VIEWS } from '@/builder/selection'
+import { drawn, joined, NOTHING, selection, VIEWS, type Side } from '@/builder/selection'
 import { SideTabs } from '@/builder/SideTabs'
 import { Tables } from '@/builder/Tables'
 import { TroubleSet } from '@/builder/TroubleSet'
@@ -42,6 +42,11 @@ export default function Builder({ draft: id, start, presence, models, catalogue,
         },
         [edit],
     )
+    const onTake = useCallback((kind: KindFound | null) => choose({ choose: 'kind', kind }), [])
+    const onFirst = useCallback(
+        (kind: KindFound) => void place(kind, free(draft.board, kind.size)),
+        [draft.board, place],
+    )
     const onPlace = useCallback(
         (at: string) => {
             const line = drawn(chosen, at)
@@ -63,6 +68,8 @@ export default function Builder({ draft: id, start, presence, models, catalogue,
     const onPart = useCallback((part: string) => choose({ choose: 'part', part }), [])
     const onMany = useCallback((part: string) => choose({ choose: 'one more', part }), [])
     const onWire = useCallback((wire: string) => choose({ choose: 'wire', wire }), [])
+    const onSide = useCallback((side: Side) => choose({ choose: 'side', side }), [])
+    const onFound = useCallback((part: string, at: string | null) => choose({ choose: 'found', part, at }), [])
     const onShow = useCallback((parts: string[], wires: string[]) => choose({ choose: 'shown', parts, wires }), [])
     const onMove = useCallback(
         (part: string, dx: number, dy: number) =>
@@ -123,8 +130,8 @@ export default function Builder({ draft: id, start, presence, models, catalogue,
                             draft={id}
                             all={catalogue}
                             taken={taken?.kind ?? null}
-                            onTake={(kind) => choose({ choose: 'kind', kind })}
-                            onPlace={(k) => void place(k, free(draft.board, k.size))}
+                            onTake={onTake}
+                            onPlace={onFirst}
                         />
                     </Box>
                     <Box
@@ -165,7 +172,7 @@ export default function Builder({ draft: id, start, presence, models, catalogue,
                         </Word>
                         <Word onClick={() => void go('tidy')}>{t('Re-route wires')}</Word>
                         <Include models={models} board={draft.board} edit={edit} />
-                        <Find board={draft.board} onFound={(part, at) => choose({ choose: 'found', part, at })} />
+                        <Find board={draft.board} onFound={onFound} />
                     </HStack>
                     <WhatNext board={draft.board} chosen={chosen} onLed={onLed} />
                     {(bench.notice || bench.away || bench.behind) && (
@@ -247,10 +254,14 @@ export default function Builder({ draft: id, start, presence, models, catalogue,
                 <Box layerStyle="panel" minH="0" p="2">
                     <SideTabs
                         id={id}
-                        bench={bench}
+                        draft={draft}
+                        edit={edit}
+                        restore={bench.restore}
+                        last={bench.last}
+                        busy={!bench.checked}
                         side={side}
                         cursor={cursor}
-                        onSide={(side) => choose({ choose: 'side', side })}
+                        onSide={onSide}
                         onVolts={setVolts}
                         onShow={onShow}
                     />

@@ -13,7 +13,13 @@ export function Help() {
     useKeys(['?'], () => setOpen((on) => !on), { enabled: topic !== undefined, printed: true })
     if (!topic) return null
     return (
-        <Popover.Root open={open} onOpenChange={(e) => setOpen(e.open)} positioning={{ placement: 'bottom-end' }}>
+        <Popover.Root
+            open={open}
+            onOpenChange={(e) => setOpen(e.open)}
+            positioning={{ placement: 'bottom-end' }}
+            lazyMount
+            unmountOnExit
+        >
             <Popover.Trigger asChild>
                 <ToolButton size="sm" h="tight" minW="tight" px="0" aria-label={t('Help on this page')}>
                     ?

@@ -8,7 +8,7 @@ import { LANGUAGES, t } from '@/words'
 export function LookMenu() {
     const [look, change] = useLook()
     return (
-        <Popover.Root positioning={{ placement: 'bottom-end' }}>
+        <Popover.Root positioning={{ placement: 'bottom-end' }} lazyMount unmountOnExit>
             <Popover.Trigger asChild>
                 <ToolButton size="sm" h="tight" aria-label={t('How it looks, and units')}>
                     {t('Aa °')}

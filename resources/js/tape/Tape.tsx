@@ -4,12 +4,9 @@ import type { Channels, Lane, Stretch } from '@/lib/types'
 import { clock, scale, standing } from './scale'
 import { differences } from './stretches'
 import { t } from '@/words'
+import { Line, Path, Rect, SvgText } from '@/theme/shapes'
 
 const Svg = chakra('svg')
-const Rect = chakra('rect')
-const Line = chakra('line')
-const SvgText = chakra('text')
-const Path = chakra('path')
 
 export interface Mark {
     at: number
