@@ -38,7 +38,7 @@ return function (): array {
 
         return [
             'measured' => median($acts) / median($base),
-            'bar' => 2.0,
+            'bar' => 1.3,
             'notes' => sprintf('medians %.1f and %.1f ms of %d each', median($acts), median($base), count($acts)),
         ];
     };

@@ -8,6 +8,7 @@ export const launch = {
     args: [
         '--no-sandbox',
         '--disable-gpu',
+        '--font-render-hinting=none', // letters as wide as on any screen, and not by whole pixels
         '--disable-quic',
         '--no-first-run',
         '--disable-background-networking',

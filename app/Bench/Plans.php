@@ -47,10 +47,10 @@ class Plans
         if (isset($this->plans[$hash])) {
             return $this->plans[$hash];
         }
-        $file = $this->file("plan-$hash.php");
+        $file = ComputedFiles::named("plan-$hash.php");
         if (! is_file($file)) {
             $plan = Compiler::compile(new Model(json_decode($document(), true, 64, JSON_THROW_ON_ERROR)));
-            $this->write($file, '<?php return '.var_export($plan->toArray(), true).';');
+            ComputedFiles::write($file, '<?php return '.var_export($plan->toArray(), true).';');
         }
 
         return $this->plans[$hash] = Plan::fromArray(require $file);
@@ -59,9 +59,9 @@ class Plans
     /** The fault of a job by itself: the whole universe is not made anew for every act. */
     public function faultOf(Assignment $assignment): Fault
     {
-        $file = $this->file("fault-$assignment->hash-".substr(hash('sha256', $assignment->fault), 0, 16));
+        $file = ComputedFiles::named("fault-$assignment->hash-".substr(hash('sha256', $assignment->fault), 0, 16));
         if (! is_file($file)) {
-            $this->write(
+            ComputedFiles::write(
                 $file,
                 serialize(FaultSet::of($this->ofAssignment($assignment)->model)->get($assignment->fault)),
             );
@@ -82,7 +82,7 @@ class Plans
         if (! is_file($file)) {
             $tracker = new Tracker($plan, FaultSet::of($plan->model), $visit, new Memory());
             $arrivals = $tracker->arrivals($progress, Processes::here());
-            $this->write($file, self::packArrivals($arrivals));
+            ComputedFiles::write($file, self::packArrivals($arrivals));
         }
 
         return self::unpackArrivals((string) file_get_contents($file));
@@ -90,7 +90,7 @@ class Plans
 
     private function arrivalsFile(string $hash, string $visit): string
     {
-        return $this->file("arrivals-$hash-".substr(hash('sha256', $visit), 0, 8).'.json');
+        return ComputedFiles::named("arrivals-$hash-".substr(hash('sha256', $visit), 0, 8).'.json');
     }
 
     /** @param array<string, Arrival> $arrivals */
@@ -103,23 +103,5 @@ class Plans
     public static function unpackArrivals(string $text): array
     {
         return array_map(Arrival::fromArray(...), Snapshot::unpack($text));
-    }
-
-    /** Where something computed is kept, under a name that changes with the code that computed it. */
-    private function file(string $name): string
-    {
-        return storage_path('framework/cache/'.config('spark.build').'-'.Assignment::ENGINE."-$name");
-    }
-
-    /** Whole or not at all, also with others at it. */
-    private function write(string $file, string $text): void
-    {
-        $new = $file.'.'.getmypid();
-        try {
-            (file_put_contents($new, $text) === strlen($text) && rename($new, $file)) ||
-                throw new \RuntimeException('No space left on device');
-        } finally {
-            is_file($new) && unlink($new);
-        }
     }
 }

@@ -2,10 +2,8 @@
 
 namespace App\Tasks;
 
-use App\Bench\Attempts;
 use App\Bench\Following;
 use App\Live\Push;
-use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Task;
 
@@ -14,7 +12,6 @@ class FollowSuspects implements Work
 {
     public function __construct(
         private readonly Following $following,
-        private readonly Attempts $attempts,
         private readonly Push $push,
     ) {}
 
@@ -24,20 +21,11 @@ class FollowSuspects implements Work
         if ($attempt === null || ! $attempt->isOpen() || ! $attempt->assignment->work->kind()->hasSuspects()) {
             return null;
         }
-        $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
-        $seen = $this->attempts->observations($attempt);
-        $tracker = $this->following->tracker($assignment);
-        $left = [];
-        foreach ($tracker->moments($seen) as $moment) {
-            if ($moment->isAfter) {
-                $left[] = count($tracker->candidates());
-                $task->tell(max(0, $moment->entry) / max(1, count($seen->entries)));
-            }
-        }
+        [, $left] = $this->following->through($attempt, null, $task->tell(...));
         Attempt::query()->whereKey($attempt->id)->toBase()->update([
-            'curve' => json_encode(['entries' => count($seen->entries), 'left' => $left]),
+            'curve' => json_encode(['entries' => count($left) - 1, 'left' => $left]),
         ]);
-        $this->push->wall($assignment->course_id, 'curve', ['attempt' => $attempt->id, 'curve' => $left]);
+        $this->push->wall($attempt->assignment->course_id, 'curve', ['attempt' => $attempt->id, 'curve' => $left]);
 
         return null;
     }

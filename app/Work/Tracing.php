@@ -49,16 +49,9 @@ class Tracing implements KindOfWork
 
     public function hint(Attempt $attempt, string $grade, ?Entry $before, callable $tell): string
     {
-        $assignment = Assignment::query()->findOrFail($attempt->assignment_id);
-        $seen = $this->attempts->observations($attempt, $before);
-        $tracker = $this->following->tracker($assignment);
-        foreach ($tracker->moments($seen) as $moment) {
-            if ($moment->isAfter && $moment->entry >= 0) {
-                $tell($moment->entry / max(1, count($seen->entries)));
-            }
-        }
+        [$tracker] = $this->following->through($attempt, $before, $tell);
 
-        return $this->helper($this->plans->ofAssignment($assignment))->of($grade, $tracker);
+        return $this->helper($this->plans->ofAssignment($attempt->assignment))->of($grade, $tracker);
     }
 
     public function account(Attempt $attempt, Assignment $assignment, ?callable $progress): array

@@ -96,33 +96,33 @@ final class StreamHeat extends Primitive implements IsWarm, NeedsPipes
         }
         $flows = $comes !== [];
         $view = isset($this->p['sees']) ? (float) ($this->p[$flows ? 'view' : 'still_view'] ?? 0.0) : 0.0;
-        $parts = $view > 0 ? [[$this->p['sees'], $view]] : [];
-        if ($flows) {
-            foreach ($comes as $from => $share) {
-                $parts[] = [(string) $from, $share * (1 - $view)];
-            }
-        } else {
-            $parts[] = ["={$this->p['around']}", 1 - $view];
+        $parts = $view > 0 ? [[(string) $this->p['sees'], $view]] : [];
+        foreach ($comes as $from => $share) {
+            $parts[] = [(string) $from, $share * (1 - $view)];
         }
-        $leader = [0, 0.0, []];
-        $seen = [];
-        foreach ($parts as [$from, $share]) {
-            if (str_starts_with($from, '=')) {
-                $leader[1] += $share * (float) substr($from, 1);
+        // all courses counted from the latest of their ticks, and added up by their shares
+        [$from, $rest, $terms, $seen] = [0, 0.0, [], []];
+        foreach ($parts as [$of, $share]) {
+            if ($of[0] === '=') { // degrees of the open
+                $rest += $share * (float) substr($of, 1);
 
                 continue;
             }
-            $course = $seen[$from] = $now->course($from);
-            $leader[0] = max($leader[0], $course[0]);
-            $leader[1] += $share * $course[1];
+            $course = $seen[$of] = $now->course($of);
+            $from = max($from, $course[0]);
+            $rest += $share * $course[1];
         }
-        foreach ($parts as [$from, $share]) {
-            if (! str_starts_with($from, '=')) {
-                foreach (Response::anchored($now->course($from), $leader[0])[2] as [$a, $tau]) {
-                    $leader[2][] = [$share * $a, $tau];
-                }
+        if (! $flows) {
+            $rest += (1 - $view) * $this->p['around'];
+        }
+        foreach ($parts as [$of, $share]) {
+            $course = $seen[$of] ?? [$from, 0.0, []];
+            $course = $course[0] === $from ? $course : Response::anchored($course, $from);
+            foreach ($course[2] as [$a, $tau]) {
+                $terms[] = [$share * $a, $tau];
             }
         }
+        $leader = [$from, $rest, $terms];
         $key = [$leader, $flows];
         $slot = ['comes' => $comes, 'seen' => $seen] + $slot;
         if ($key === $slot['leader']) {

@@ -12,8 +12,14 @@ type Shape = 'path' | 'rect' | 'circle' | 'line' | 'text' | 'g'
  * to make a style for each took longer than to draw them.
  */
 function shape<S extends Shape>(name: S) {
-    return function Drawn({ fill, stroke, ...rest }: SVGProps<SVGElementTagNameMap[S]>) {
-        return createElement(name, { ...rest, fill: painted(fill), stroke: painted(stroke) })
+    return function Drawn({ fill, stroke, fontSize, fontWeight, style, ...rest }: SVGProps<SVGElementTagNameMap[S]>) {
+        return createElement(name, {
+            ...rest,
+            fill: painted(fill),
+            stroke: painted(stroke),
+            // as a style: the sheet of the page lets all letters inherit, and an attribute is weaker than that
+            style: fontSize === undefined && fontWeight === undefined ? style : { ...style, fontSize, fontWeight },
+        })
     }
 }
 
