@@ -66,6 +66,10 @@ if (getenv('SPARK_BENCH_ONLY') === 'acts') {
     report((require __DIR__.'/acts.php')(), $argv);
     exit;
 }
+if (getenv('SPARK_BENCH_ONLY') === 'hints') {
+    report((require __DIR__.'/hints.php')(), $argv);
+    exit;
+}
 if (getenv('SPARK_BENCH_ONLY') === 'building') {
     report((require __DIR__.'/building.php')(), $argv);
     exit;
@@ -98,6 +102,8 @@ $rows['suspects over 15 acts, s'] = [
 ];
 
 $rows += (require __DIR__.'/acts.php')();
+$rows += (require __DIR__.'/hints.php')();
+$rows += (require __DIR__.'/building.php')();
 $rows += (require __DIR__.'/marks.php')();
 
 report($rows, $argv);
