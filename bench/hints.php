@@ -8,6 +8,7 @@ declare(strict_types=1);
 use App\Bench\Attempts;
 use App\Bench\ComputedFiles;
 use App\Bench\Workbench;
+use App\Models\Appliance;
 use App\Models\Assignment;
 use App\Models\Attempt;
 use App\Models\Role;
@@ -16,14 +17,20 @@ use App\Models\User;
 return function (): array {
     $app = require __DIR__.'/../bootstrap/app.php';
     $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
-    $job = Assignment::query()->whereHas('appliance', fn ($q) => $q->where('name', 'zones-hydronic'))->firstOrFail();
+    $largest = Appliance::query()->where('name', 'zones-hydronic')->valueOrFail('id');
+    $job = Assignment::query()->where('appliance_id', $largest)->firstOrFail();
     $user = User::query()->create([
         'name' => 'Bench', 'email' => 'bench-hints@demo.example', 'role' => Role::Trainee, 'password' => 'copper-lamp',
     ]);
     $attempt = $app->make(Attempts::class)->start($job, $user);
     $entries = json_decode((string) file_get_contents(__DIR__.'/trace-40.json'), true)['entries'];
     $all = [];
+    $played = 0;
     foreach ([...$entries, ['at_s' => 1190.0, 'act' => 'read']] as $i => $entry) {
+        while ($played < 1000 * $entry['at_s']) { // as far as a page is told of what lies ahead
+            $played = (int) min($played + 9000, 1000 * $entry['at_s']);
+            $app->make(Workbench::class)->play($attempt, $played);
+        }
         $attempt = Attempt::query()->findOrFail($attempt->id);
         $app->make(Workbench::class)->act($attempt, ['id' => "h$i"] + $entry);
         $attempt = Attempt::query()->findOrFail($attempt->id);
