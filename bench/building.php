@@ -30,6 +30,10 @@ return function (): array {
     $send('GET', '/login');
     $send('POST', '/login', ['email' => 'ines@demo.example', 'password' => 'copper-lamp']);
     [$code, $text, , $to] = $send('POST', '/drafts', ['file' => Document::text($document)]);
+    for ($waited = 0; preg_match('#(/tasks/\d+)#', $to, $m) === 1 && $waited < 120; $waited++) { // it is taken in beside
+        sleep(1);
+        $to = json_decode($send('GET', $m[1])[1], true)['goes'] ?? $to;
+    }
     preg_match('#/drafts/(\d+)#', $to, $m) === 1 || exit("The builder could not begin: $code $text\n");
     $random = new Random\Randomizer(new Random\Engine\Mt19937(5));
     $edits = [];
