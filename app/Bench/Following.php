@@ -20,6 +20,9 @@ class Following
     /** So long what nobody asked for again is kept, s. */
     private const KEPT_S = 2 * 86_400;
 
+    /** Entries that are rather gone through again: to keep hundreds of suspects anew costs as much. */
+    private const FEW = 3;
+
     public function __construct(private readonly Plans $plans, private readonly Attempts $attempts) {}
 
     /**
@@ -45,7 +48,8 @@ class Following
         $many = count($seen->entries);
         $done = count($left) - 1;
         for ($i = $done; $i < $many; $i++) {
-            if ($i === $many - 1 && $i > $done) { // after the last there was time that the next goes through anew
+            if ($i === $many - 1 && $i > $done && ($kept === null || $i - $done >= self::FEW)) {
+                // after the last there was time that the next goes through anew
                 $of = self::of($attempt, $assignment, $i);
                 $this->keep($attempt, ['of' => $of, 'left' => $left, 'suspects' => $tracker->snapshot()]);
             }

@@ -51,13 +51,32 @@ final class FreeRoom
     public function near(array $size, array $near, float $edge = self::GAP, float $step = self::STEP): ?array
     {
         [$w, $h] = [$size[0] / 2 + $edge, $size[1] / 2 + $edge];
+        $rows = self::steps($h, $this->h - $h, (float) $near[1], $step);
         $best = null;
         foreach (self::steps($w, $this->w - $w, (float) $near[0], $step) as $x) {
-            foreach (self::steps($h, $this->h - $h, (float) $near[1], $step) as $y) {
-                $cost = abs($x - $near[0]) + 1.5 * abs($y - $near[1]);
-                if (($best === null || $cost < $best[0]) && $this->overlap(self::box([$x, $y], $size)) <= 0.0) {
-                    $best = [$cost, [$x, $y]];
+            $aside = abs($x - $near[0]);
+            if ($best !== null && $aside >= $best[0]) {
+                continue;
+            }
+            [$left, , $right] = self::box([$x, 0.0], $size);
+            $inTheWay = []; // above and below one another here: top and bottom of each
+            foreach ($this->taken as $t) {
+                if ($right > $t[0] && $left < $t[2]) {
+                    $inTheWay[] = [$t[1], $t[3]];
                 }
+            }
+            foreach ($rows as $y) {
+                $cost = $aside + 1.5 * abs($y - $near[1]);
+                if ($best !== null && $cost >= $best[0]) {
+                    continue;
+                }
+                [$top, $bottom] = [$y - $size[1] / 2, $y + $size[1] / 2];
+                foreach ($inTheWay as [$from, $to]) {
+                    if ($bottom > $from && $top < $to) {
+                        continue 2;
+                    }
+                }
+                $best = [$cost, [$x, $y]];
             }
         }
 
