@@ -31,14 +31,16 @@ final readonly class Bundles
     public static function of(Model $model, array $terminals, array $rectangles, array $size, int $mostSteps): array
     {
         $ways = [];
+        $hidden = array_filter($model->cables(), fn (array $cable): bool => $cable['hidden'] ?? false);
+        if ($hidden === []) {
+            return [];
+        }
         $self = new self(new Router($size[0], $size[1], $rectangles, mostSteps: $mostSteps), $terminals);
-        foreach ($model->cables() as $cable) {
-            if ($cable['hidden'] ?? false) {
-                $ways += $self->bundle(array_filter(
-                    $model->wires(),
-                    fn (Wire $wire): bool => $wire->cable === $cable['id'] && count(array_unique($wire->parts())) === 2,
-                ));
-            }
+        foreach ($hidden as $cable) {
+            $ways += $self->bundle(array_filter(
+                $model->wires(),
+                fn (Wire $wire): bool => $wire->cable === $cable['id'] && count(array_unique($wire->parts())) === 2,
+            ));
         }
 
         return $ways;
