@@ -30,8 +30,8 @@ return function (): array {
     $send('GET', '/login');
     $send('POST', '/login', ['email' => 'ines@demo.example', 'password' => 'copper-lamp']);
     [$code, $text, , $to] = $send('POST', '/drafts', ['file' => Document::text($document)]);
-    for ($waited = 0; preg_match('#(/tasks/\d+)#', $to, $m) === 1 && $waited < 120; $waited++) { // it is taken in beside
-        sleep(1);
+    for ($waited = 0; preg_match('#(/tasks/\d+)#', $to, $m) === 1 && $waited < 120; $waited++) {
+        sleep(1); // it is taken in beside
         $to = json_decode($send('GET', $m[1])[1], true)['goes'] ?? $to;
     }
     preg_match('#/drafts/(\d+)#', $to, $m) === 1 || exit("The builder could not begin: $code $text\n");
