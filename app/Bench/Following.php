@@ -11,6 +11,8 @@ use OddSpark\Run\Memory;
 use OddSpark\Run\Snapshot;
 use OddSpark\Suspects\Tracker;
 
+use function Illuminate\Support\defer;
+
 /**
  * Which suspects an attempt leaves, followed through what was done in it: from where it was followed to before, if this
  * machine still has that, else from the arrival.
@@ -19,9 +21,6 @@ class Following
 {
     /** So long what nobody asked for again is kept, s. */
     private const KEPT_S = 2 * 86_400;
-
-    /** Entries that are rather gone through again: to keep hundreds of suspects anew costs as much. */
-    private const FEW = 3;
 
     public function __construct(private readonly Plans $plans, private readonly Attempts $attempts) {}
 
@@ -48,10 +47,10 @@ class Following
         $many = count($seen->entries);
         $done = count($left) - 1;
         for ($i = $done; $i < $many; $i++) {
-            if ($i === $many - 1 && $i > $done && ($kept === null || $i - $done >= self::FEW)) {
-                // after the last there was time that the next goes through anew
+            if ($i === $many - 1 && $i > $done) { // after the last there was time that the next goes through anew
                 $of = self::of($attempt, $assignment, $i);
-                $this->keep($attempt, ['of' => $of, 'left' => $left, 'suspects' => $tracker->snapshot()]);
+                $state = ['of' => $of, 'left' => $left, 'suspects' => $tracker->snapshot()];
+                defer(fn () => $this->keep($attempt, $state)); // once whoever waits has his answer
             }
             $tracker->step($seen, $i);
             $left[] = count($tracker->candidates());

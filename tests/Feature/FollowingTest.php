@@ -22,6 +22,7 @@ class FollowingTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
+        $this->withoutDefer();
         $this->withoutAnalyses();
         $this->openSchool();
         $this->attempt = $this->begin($this->give());
