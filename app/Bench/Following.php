@@ -67,11 +67,12 @@ class Following
     }
 
     /**
-     * As it was kept, if it is of what was done in this attempt, and of no more than so many entries.
+     * As it was kept, if it is of what was done in this attempt, and of fewer entries than there are: the last of them
+     * is gone through with the time that was played after it.
      *
      * @return array{of: string, left: list<int>, suspects: array<string, mixed>}|null
      */
-    private function kept(Attempt $attempt, Assignment $assignment, int $most): ?array
+    private function kept(Attempt $attempt, Assignment $assignment, int $entries): ?array
     {
         $file = self::file($attempt);
         try {
@@ -83,7 +84,7 @@ class Following
 
         $many = count($kept['left'] ?? []) - 1;
 
-        return $many > 0 && $many <= $most && $kept['of'] === self::of($attempt, $assignment, $many) ? $kept : null;
+        return $many > 0 && $many < $entries && $kept['of'] === self::of($attempt, $assignment, $many) ? $kept : null;
     }
 
     /** What some first entries of an attempt were, and at which job: its number alone can come to be another's. */
@@ -102,8 +103,8 @@ class Following
     /** @param array{of: string, left: list<int>, suspects: array<string, mixed>} $state */
     private function keep(Attempt $attempt, array $state): void
     {
-        ComputedFiles::forget('following-*', self::KEPT_S);
         try {
+            ComputedFiles::forget('following-*', self::KEPT_S);
             ComputedFiles::write(self::file($attempt), (string) gzcompress(Snapshot::pack($state), 1));
         } catch (\Throwable) {
             return; // what is not kept is followed again

@@ -76,6 +76,23 @@ class FollowingTest extends TestCase
         $this->assertLessThan($inPieces[0][0], $inPieces[0][8]);
     }
 
+    public function test_a_hint_sees_what_was_played_up_to_it_though_more_was_followed(): void
+    {
+        $this->goOn();
+        $this->goOn();
+        $this->followed(); // all four; what stood before the last is kept
+        $stand = function (): array {
+            $attempt = $this->attempt->fresh();
+            [$tracker] = app(Following::class)->through($attempt, $attempt->entries->last(), fn () => null);
+
+            return array_map(fn (array $c): int => $c[1]->now(), $tracker->candidates());
+        };
+        $followed = $stand();
+        unlink($this->file());
+        $this->assertSame($stand(), $followed);
+        $this->assertSame([32_000], array_values(array_unique($followed)), 'the moment at which it was asked for');
+    }
+
     public function test_what_was_kept_is_gone_on_from_and_nothing_else_is(): void
     {
         $this->goOn();
