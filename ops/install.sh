@@ -105,10 +105,21 @@ open_code() {
     done
 }
 
+# Another folder may make the same user at the same moment: it holds the list of users, or was the first.
+make_user() {
+    local tries
+    for tries in 1 2 3 4 5 6 7 8 9 10; do
+        useradd --system --user-group --no-create-home --home-dir /nonexistent --shell /usr/sbin/nologin "$SERVICE_USER" && return 0
+        id -u "$SERVICE_USER" >/dev/null 2>&1 && return 0
+        sleep 1
+    done
+    die "the system user $SERVICE_USER cannot be made."
+}
+
 # Folders, secrets, and the user that the services run as. Whatever is in them is closed to everyone else.
 environment() {
     if [ "$(id -u)" -eq 0 ] && ! id -u "$SERVICE_USER" >/dev/null 2>&1; then
-        useradd --system --user-group --no-create-home --home-dir /nonexistent --shell /usr/sbin/nologin "$SERVICE_USER" || die "the system user $SERVICE_USER cannot be made."
+        make_user
         [ ${#VAR} -le 70 ] || SOCKETS=/tmp/odd-spark-$(id -u "$SERVICE_USER")-$TAG
     fi
     umask 0022

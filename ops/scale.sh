@@ -8,8 +8,9 @@ scale() { # ./spark check scale
     local dir=$VAR/scale node tier
     trap end_scale EXIT
     end_scale; rm -rf "$dir"; as_service mkdir -m 0700 "$dir"
+    for node in "${SCALE_NODES[@]}"; do as_service mkdir -p -m 0700 "$(db_tmp "scale-$node")"; done
     # one is set up, ended, and copied: so the others need no transfer of its state when they join
-    step 'Preparing the first MariaDB' as_service mariadb-install-db --no-defaults --datadir="$dir/db-1" --auth-root-authentication-method=socket --auth-root-socket-user="$SERVICE_USER" --skip-test-db
+    step 'Preparing the first MariaDB' as_service mariadb-install-db --no-defaults --datadir="$dir/db-1" --tmpdir="$(db_tmp scale-1)" --auth-root-authentication-method=socket --auth-root-socket-user="$SERVICE_USER" --skip-test-db
     scale_join 1 --wsrep-new-cluster
     secure_db scale-1 2>/dev/null; create_db scale-1 odd_spark
     step 'Tables, models and demo data' scale_data
@@ -49,7 +50,7 @@ scale_db() { # node [--wsrep-new-cluster]
     members=$(for n in "${SCALE_NODES[@]}"; do printf '127.0.0.1:%s,' "$(scale_port "group-$n")"; done)
     scale_run "db-$node" mariadbd --no-defaults --datadir="$VAR/scale/db-$node" --socket="$(db_socket "scale-$node")" --pid-file="$VAR/scale/mariadb-$node.pid" \
         --port="$(scale_port "db-$node")" --bind-address=127.0.0.1 --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve \
-        --innodb-buffer-pool-size=64M --max-allowed-packet=64M --tmpdir="$VAR/tmp" --performance-schema=OFF \
+        --innodb-buffer-pool-size=64M --max-allowed-packet=64M --tmpdir="$(db_tmp "scale-$node")" --performance-schema=OFF \
         --binlog-format=ROW --innodb-autoinc-lock-mode=2 --wsrep-on=ON --wsrep-provider=/usr/lib/galera/libgalera_smm.so --wsrep-cluster-name=odd-spark \
         --wsrep-cluster-address="gcomm://${members%,}" --wsrep-node-address="127.0.0.1:$(scale_port "group-$node")" --wsrep-node-name="node-$node" \
         --wsrep-provider-options="gmcast.listen_addr=tcp://127.0.0.1:$(scale_port "group-$node");ist.recv_addr=127.0.0.1:$(($(scale_port "group-$node") + 1));gcache.size=32M;evs.keepalive_period=PT0.3S;evs.suspect_timeout=PT1S;evs.inactive_timeout=PT3S;evs.inactive_check_period=PT0.2S" "$@"

@@ -16,6 +16,9 @@ app_environment() { # instance database web-port
 public_url() { if [ "$1" = app ]; then echo "${SPARK_PUBLIC_URL:-http://127.0.0.1:$2}"; else echo "http://127.0.0.1:$2"; fi; }
 db_port() { if [ "$1" = app ]; then echo "$DB_PORT"; else echo "$((DB_PORT + 1))"; fi; }
 
+# Where a server keeps its temporary tables. Each removes all that it finds there when it begins, another's too.
+db_tmp() { echo "$VAR/tmp/db-$1"; }
+
 # What makes and changes tables signs in by socket as the service user; what answers people has no right to.
 OWNER=()
 as_owner() { local OWNER=("DB_USERNAME=$SERVICE_USER" DB_PASSWORD=); "$@"; }
@@ -51,6 +54,7 @@ CONF
 
 write_configuration() { # instance database web-port
     local name=$1 run=$VAR/run env; env=$(app_environment "$@")
+    as_service mkdir -p -m 0700 "$(db_tmp "$name")"
     local php="php ${JIT[*]}" worker
     worker="$php -d memory_limit=2G $ROOT/artisan queue:work --sleep=0.5 --tries=1 --timeout=1500 --memory=1500 --max-time=86400"
     {
@@ -72,7 +76,7 @@ serverurl = unix://$SOCKETS/$name-supervisor.sock
 supervisor.rpcinterface_factory = supervisor.rpcinterface:make_main_rpcinterface
 
 CONF
-        program "$name" db 0 TERM 60 '' "mariadbd --no-defaults --datadir=$VAR/$name-db --socket=$(db_socket "$name") --pid-file=$run/$name-db.pid --port=$(db_port "$name") --bind-address=127.0.0.1 --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve --innodb-buffer-pool-size=128M --max-allowed-packet=64M --tmpdir=$VAR/tmp --performance-schema=OFF"
+        program "$name" db 0 TERM 60 '' "mariadbd --no-defaults --datadir=$VAR/$name-db --socket=$(db_socket "$name") --pid-file=$run/$name-db.pid --port=$(db_port "$name") --bind-address=127.0.0.1 --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve --innodb-buffer-pool-size=128M --max-allowed-packet=64M --tmpdir=$(db_tmp "$name") --performance-schema=OFF"
         # the bench by itself: what somebody computes on the other pages leaves it alone
         program "$name" fpm-bench 0 QUIT 10 "$env" "php-fpm8.2 -F -c $run/$name-php.ini -y $run/$name-fpm-bench.conf"
         program "$name" fpm-pages 5 QUIT 10 "$env" "nice -n 5 php-fpm8.2 -F -c $run/$name-php.ini -y $run/$name-fpm-pages.conf"
@@ -224,8 +228,8 @@ prepare_db() {
     local dir=$VAR/$1-db
     [ -f "$dir/.whole" ] && return 0
     [ ! -d "$dir" ] || [ -z "$(ls -A "$dir/odd_spark" 2>/dev/null)" ] || die "var/$1-db holds data but was not set up to the end. Move it away or restore a backup, then run this again."
-    rm -rf "$dir"; as_service mkdir -m 0700 "$dir"
-    step "Preparing MariaDB ($1)" as_service mariadb-install-db --no-defaults --datadir="$dir" --auth-root-authentication-method=socket --auth-root-socket-user="$SERVICE_USER" --skip-test-db
+    rm -rf "$dir"; as_service mkdir -p -m 0700 "$dir" "$(db_tmp "$1")"
+    step "Preparing MariaDB ($1)" as_service mariadb-install-db --no-defaults --datadir="$dir" --tmpdir="$(db_tmp "$1")" --auth-root-authentication-method=socket --auth-root-socket-user="$SERVICE_USER" --skip-test-db
     as_service touch "$dir/.whole"
 }
 

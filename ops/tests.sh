@@ -15,7 +15,7 @@ run_tests() { # all of them, or: core | feature | front | browser, with the runn
     # the feature tests need the database that is killed now
     while kill -0 "$beside" 2>/dev/null && [ ! -e "$VAR/run/feature-done" ]; do sleep 1; done
     start_browser_site # with the demo data as it came; what is killed now nobody else uses
-    KILL_ROUNDS=1 sample_of_trials asked races kills files || failed=1
+    KILL_ROUNDS=1 TOGETHER_ROUNDS=1 sample_of_trials asked races kills files together || failed=1
     core_suites || failed=1
     wait "$beside" || failed=1
     cat "$VAR/log/beside.log"
