@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { clean, fits, lead, openJob, press, signIn } from './people'
+import { answered, clean, drawn, fits, lead, openJob, press, signIn } from './people'
 import { startServer, stopServer } from './server'
 
 /** How many entries the log has. */
@@ -42,6 +42,7 @@ test('the board has half of the window, opens so that it can be read, and the wh
         expect((await seen()).share, title).toBeGreaterThan(0.5)
         expect((await seen()).parts, title).toBeGreaterThanOrEqual(8)
         const all = await board.locator('[data-part]').count()
+        await drawn(page)
         if ((await page.getByRole('img', { name: 'The whole appliance, small' }).count()) > 0)
             await page.keyboard.press('0')
         await expect.poll(async () => (await seen()).parts, title).toBe(all)
@@ -185,9 +186,7 @@ test("the ladder is linked with the board, the list is one's own, and a suspect 
     await openJob(page, 'Seed library: went cold at noon')
     await press(page, 'Door off')
     await page.getByRole('button', { name: 'Ladder', exact: true }).click()
-    const reply = page.waitForResponse((r) => r.url().endsWith('/acts'))
-    await page.locator('[data-rung-place="igniter.1"]').click()
-    await reply
+    await answered(page, () => page.locator('[data-rung-place="igniter.1"]').click())
     await page.getByRole('button', { name: 'Ladder', exact: true }).click()
     await expect(page.getByLabel('Red lead on Igniter 1')).toBeAttached()
     await lead(page, 'igniter.2')

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { clean, press, seeAll, signIn, wholeBoard } from './people'
+import { clean, lead, press, seeAll, signIn, wholeBoard } from './people'
 import { EVERY } from './models'
 import { Hand, parts } from './hand'
 
@@ -120,14 +120,8 @@ test('a standing-pilot furnace from an empty board by mouse: every safety acts, 
     await page.getByRole('button', { name: 'Try it myself' }).click()
     await seeAll(page)
     await expect(page.getByRole('button', { name: 'Run', exact: true })).toBeVisible()
-    const reply = page.waitForResponse((r) => r.url().endsWith('/acts'))
-    await page.getByRole('button', { name: 'Door off' }).click()
-    await reply
-    for (const place of [`${valve}.TH`, `${valve}.TR`]) {
-        const acted = page.waitForResponse((r) => r.url().endsWith('/acts'))
-        await page.locator(`[data-place="${place}"]`).click()
-        await acted
-    }
+    await press(page, 'Door off')
+    for (const place of [`${valve}.TH`, `${valve}.TR`]) await lead(page, place)
     await expect(page.getByTestId('display')).toHaveText(/^2\d\.\d+ V AC/) // fed, and it does not open
     await press(page, 'Bad')
     await page.getByRole('tab', { name: 'Suspects' }).click()

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test'
-import { alongTabs, answered, find, reach, signInByKeys, strike } from './keys'
+import { alongTabs, find, reach, signInByKeys, strike } from './keys'
+import { answered } from './people'
 
 test('a job from sign-in to hand-back with the keyboard alone: a zone that is too warm', async ({ page }) => {
     await signInByKeys(page, 'tova')
@@ -10,16 +11,16 @@ test('a job from sign-in to hand-back with the keyboard alone: a zone that is to
 
     const look = async (part: string) => {
         await find(page, part)
-        await answered(page, 'l')
+        await answered(page, () => page.keyboard.press('l'))
     }
     await look('Thermostat 2')
     await look('Service switch')
     await strike(page, 'Door off')
     await find(page, 'Zone valve 2 M1')
-    await answered(page, 'Enter')
+    await answered(page, () => page.keyboard.press('Enter'))
     await expect(page.getByLabel('Red lead on Zone valve 2 M1')).toBeAttached()
     await find(page, 'Zone valve 2 M2')
-    await answered(page, 'Enter')
+    await answered(page, () => page.keyboard.press('Enter'))
     await expect(page.getByTestId('display')).toHaveText(/^\d\.\d+ V AC/)
     await strike(page, 'Bad')
     await look('Zone valve 2')
@@ -40,7 +41,7 @@ test('a job from sign-in to hand-back with the keyboard alone: a zone that is to
     await find(page, 'Service switch')
     await strike(page, 'on')
     await strike(page, 'Door on')
-    for (let i = 0; i < 4; i++) await answered(page, 'n')
+    for (let i = 0; i < 4; i++) await answered(page, () => page.keyboard.press('n'))
     page.once('dialog', (d) => void d.accept())
     await reach(page, 'Close the call')
     await page.keyboard.press('Enter')

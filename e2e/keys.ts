@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test'
+import { answered } from './people'
 
 /** On with Tab until what has the focus goes by this name, as someone without a mouse does it. */
 export async function reach(page: Page, name: string | RegExp) {
@@ -29,16 +30,10 @@ export async function alongTabs(page: Page, count: number) {
     }
 }
 
-/** Presses what is reached, and waits until the server has answered. */
+/** Presses what is reached, and waits until the page shows what was answered. */
 export async function strike(page: Page, name: string | RegExp) {
     await reach(page, name)
-    await answered(page, 'Enter')
-}
-
-export async function answered(page: Page, key: string) {
-    const reply = page.waitForResponse((r) => /\/(acts|next|play)$/.test(r.url()))
-    await page.keyboard.press(key)
-    await reply
+    await answered(page, () => page.keyboard.press('Enter'))
 }
 
 /** Goes to a part or a terminal by its name. */

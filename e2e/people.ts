@@ -35,26 +35,48 @@ export async function seeAll(page: Page) {
 
 /** All of a board that is being built in view, where it is shown and can be. */
 export async function wholeBoard(page: Page) {
+    await page.locator('[data-step]').waitFor()
+    await drawn(page)
     const all = page.getByRole('button', { name: /^The whole appliance/ })
     if ((await all.count()) === 0 || (await all.getAttribute('aria-pressed')) === 'true') return
     await all.click()
     await expect(all).toHaveAttribute('aria-pressed', 'true')
 }
 
+/** The page has drawn all that it was told: it has nothing left to do. */
+export async function drawn(page: Page) {
+    await page.evaluate(() => new Promise<void>((done) => requestIdleCallback(() => requestIdleCallback(() => done()))))
+}
+
+/** Does something at the bench, and waits until the page shows what was answered. */
+export async function answered(page: Page, what: () => Promise<unknown>) {
+    const reply = page.waitForResponse((r) => /\/(acts|next|play)$/.test(r.url()))
+    await what()
+    await (await reply).finished()
+    await drawn(page)
+}
+
 /** Puts the lead in hand on a place of the board. */
 export async function lead(page: Page, place: string) {
-    const reply = page.waitForResponse((r) => r.url().endsWith('/acts'))
-    await page.locator(`[data-place="${place}"]`).click()
-    await reply
+    await answered(page, () => page.locator(`[data-place="${place}"]`).click())
 }
 
 export async function press(page: Page, name: string | RegExp) {
-    const reply = page.waitForResponse((r) => /\/(acts|next|play)$/.test(r.url()))
-    await page
-        .getByRole('button', { name, exact: typeof name === 'string' })
-        .first()
-        .click()
-    await reply
+    const button = page.getByRole('button', { name, exact: typeof name === 'string' }).first()
+    await answered(page, () => button.click())
+}
+
+/** On from event to event until something shows: the sequence is waited for, not jumped to. */
+export async function onUntil(page: Page, shows: () => Promise<boolean>) {
+    for (let i = 0; i < 40; i++) {
+        await press(page, 'Next event')
+        if (await shows()) return
+    }
+    throw new Error('It has not come in 40 events.')
+}
+
+export async function reads(page: Page, figure: RegExp) {
+    return figure.test((await page.getByTestId('display').textContent()) ?? '')
 }
 
 export async function look(page: Page, part: string) {

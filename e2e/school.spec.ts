@@ -1,6 +1,6 @@
 import { createHmac } from 'node:crypto'
 import { expect, test, type Page } from '@playwright/test'
-import { clean, lead, signIn } from './people'
+import { clean, lead, look, signIn } from './people'
 
 const PASSWORD = 'seven grey herons'
 
@@ -128,10 +128,7 @@ test('a class at work: on the wall at once, a hand, words, a look over the shoul
     await expect(card).toBeVisible()
     await aspen.getByRole('button', { name: 'Raise hand' }).click()
     await expect(card.getByText('hand up')).toBeVisible()
-    const acted = aspen.waitForResponse((r) => r.url().endsWith('/acts'))
-    await aspen.locator('[data-part="thermostat"]').click()
-    await aspen.getByRole('button', { name: 'Look at it' }).first().click()
-    await acted
+    await look(aspen, 'thermostat')
     await expect(card.getByTestId('last')).toContainText('hermostat')
     await expect(card.getByText(/suspects$/)).toBeVisible()
     await clean(page, 'wall')

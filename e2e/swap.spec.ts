@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { clean, openJob, press, signIn } from './people'
+import { clean, lead, openJob, press, signIn } from './people'
 
 const TITLE = 'Net store: another make of control'
 
@@ -53,9 +53,7 @@ test('a control is swapped by its leaflet: wires moved over, its link off, its s
     for (const [i, [from, was]] of WIRES.entries()) {
         await page.locator(`[data-place="${from}"]`).click()
         await expect(page.getByText(/press the other terminal/)).toBeVisible()
-        const reply = page.waitForResponse((r) => r.url().endsWith('/acts'))
-        await page.locator(`[data-place="board.${pins.get(was)}"]`).click()
-        await reply
+        await lead(page, `board.${pins.get(was)}`)
         await expect(page.getByText(`Wires you ran: ${i + 1}`)).toBeVisible()
     }
 

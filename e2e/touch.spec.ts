@@ -1,22 +1,16 @@
 import { expect, test, type Page } from '@playwright/test'
-import { clean, signIn, seeAll } from './people'
+import { answered, clean, signIn, seeAll } from './people'
 
 /** A 10-inch tablet held across: fingers only, no hovering. */
 test.use({ viewport: { width: 1080, height: 810 }, hasTouch: true })
 
 async function tap(page: Page, selector: string) {
-    const reply = page.waitForResponse((r) => /\/(acts|next|play)$/.test(r.url()))
-    await page.locator(selector).first().tap()
-    await reply
+    await answered(page, () => page.locator(selector).first().tap())
 }
 
 async function tapButton(page: Page, name: string | RegExp) {
-    const reply = page.waitForResponse((r) => /\/(acts|next|play)$/.test(r.url()))
-    await page
-        .getByRole('button', { name, exact: typeof name === 'string' })
-        .first()
-        .tap()
-    await reply
+    const button = page.getByRole('button', { name, exact: typeof name === 'string' }).first()
+    await answered(page, () => button.tap())
 }
 
 test('the warm-up, by touch on a tablet: every step tried, nothing marked, and begun anew', async ({ page }) => {

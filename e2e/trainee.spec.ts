@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { lead, look, openJob, press, signIn } from './people'
+import { answered, lead, look, onUntil, openJob, press, reads, signIn } from './people'
 
 test('a trainee goes the whole way: call sheet, basics, readings, name, repair, hand back, debrief', async ({
     page,
@@ -15,11 +15,7 @@ test('a trainee goes the whole way: call sheet, basics, readings, name, repair, 
     await press(page, 'Hold door switch')
     await lead(page, 'igniter.1')
     await lead(page, 'igniter.2')
-    // on until the igniter is fed: the sequence is waited for, not jumped to
-    await expect(async () => {
-        await press(page, 'Next event')
-        await expect(page.getByTestId('display')).toHaveText(/^1[12]\d\.\d V AC$/, { timeout: 300 })
-    }).toPass({ timeout: 40_000 })
+    await onUntil(page, () => reads(page, /^1[12]\d\.\d V AC$/)) // the igniter is fed
     await press(page, 'Log reading')
     await press(page, 'Bad')
     await page.getByRole('tab', { name: /Log/ }).click()
@@ -49,16 +45,12 @@ test('a trainee goes the whole way: call sheet, basics, readings, name, repair, 
     await press(page, 'Door on')
     await page.locator('[data-part="service"]').click()
     await press(page, 'on')
-    for (let i = 0; i < 6; i++) {
-        await press(page, 'Next event')
-        if (
-            await page
-                .getByText(/blower runs/)
-                .first()
-                .isVisible()
-        )
-            break
-    }
+    await onUntil(page, () =>
+        page
+            .getByText(/blower runs/)
+            .first()
+            .isVisible(),
+    )
     page.once('dialog', (d) => void d.accept())
     await page.getByRole('button', { name: 'Close the call' }).click()
 
@@ -122,17 +114,13 @@ test('everything at the bench can be done with the keys', async ({ page }) => {
     await press(page, 'Door off')
     await page.locator('body').press('ArrowRight')
     await page.keyboard.press('r')
-    const one = page.waitForResponse((r) => r.url().endsWith('/acts'))
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
-    await page.keyboard.press('Enter')
-    await one
+    await answered(page, () => page.keyboard.press('Enter'))
     await expect(page.getByRole('tab', { name: 'Log (2)' })).toBeVisible()
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
     await page.keyboard.press('w')
     await page.keyboard.press('b')
-    const two = page.waitForResponse((r) => r.url().endsWith('/acts'))
-    await page.keyboard.press('Enter')
-    await two
+    await answered(page, () => page.keyboard.press('Enter'))
     await expect(page.getByTestId('display')).toHaveText(/V AC/)
     const before = await page.getByTestId('clock').textContent()
     await page.keyboard.press('Space')
@@ -172,16 +160,12 @@ test('clamp, manometer, thermometer, tester, range by hand and least and most ar
     await press(page, 'Clamp round the black wire end at Furnace control IND')
     await page.locator('[data-part="hose"]').click()
     await press(page, 'Manometer: tee in the pressure hose')
-    for (let i = 0; i < 4; i++) {
-        await press(page, 'Next event')
-        if (
-            await page
-                .getByText(/inducer runs/)
-                .first()
-                .isVisible()
-        )
-            break
-    }
+    await onUntil(page, () =>
+        page
+            .getByText(/inducer runs/)
+            .first()
+            .isVisible(),
+    )
     await page.getByRole('group', { name: 'Speed' }).getByRole('button', { name: '4×' }).click()
     const seconds = async () => {
         const [m, s] = (await page.getByTestId('clock').textContent())!.split(':').map(Number)

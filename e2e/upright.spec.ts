@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { clean, fits, press, signIn } from './people'
+import { answered, clean, drawn, fits, onUntil, press, reads, signIn } from './people'
 
 const SCREENS = {
     'a phone': { viewport: { width: 390, height: 844 }, who: 'brannoc' },
@@ -16,9 +16,16 @@ async function find(page: Page, name: string) {
 
 async function place(page: Page, name: string, at: string) {
     await find(page, name)
-    const reply = page.waitForResponse((r) => r.url().endsWith('/acts'))
-    await page.locator(`[data-place="${at}"]`).tap()
-    await reply
+    await answered(page, () => page.locator(`[data-place="${at}"]`).tap())
+}
+
+/** The paper of a tab lies open, as it may do from the beginning: pressed then, it is laid aside. */
+async function lay(page: Page, name: string) {
+    const tab = page.getByRole('tab', { name })
+    await expect(tab).toBeVisible()
+    await drawn(page)
+    if ((await tab.getAttribute('aria-selected')) !== 'true') await tab.tap()
+    await expect(tab).toHaveAttribute('aria-selected', 'true')
 }
 
 for (const [name, { viewport, who }] of Object.entries(SCREENS)) {
@@ -33,8 +40,7 @@ for (const [name, { viewport, who }] of Object.entries(SCREENS)) {
                 .getByRole('button', { name: /Begin|Continue/ })
                 .tap()
             const sheet = page.locator('[data-sheet]')
-            await page.getByRole('tab', { name: 'Call' }).tap()
-            if (!(await sheet.isVisible())) await page.getByRole('tab', { name: 'Call' }).tap()
+            await lay(page, 'Call')
             await expect(page.getByText('No heat since noon.')).toBeVisible()
             await fits(page, 'call sheet')
             await page.getByRole('button', { name: 'Close', exact: true }).tap()
@@ -62,10 +68,7 @@ for (const [name, { viewport, who }] of Object.entries(SCREENS)) {
                 await press(page, 'Hold door switch')
             await place(page, 'Igniter 1', 'igniter.1')
             await place(page, 'Igniter 2', 'igniter.2')
-            await expect(async () => {
-                await press(page, 'Next event')
-                await expect(page.getByTestId('display')).toHaveText(/^1[12]\d\.\d V AC$/, { timeout: 300 })
-            }).toPass({ timeout: 40_000 })
+            await onUntil(page, () => reads(page, /^1[12]\d\.\d V AC$/))
             await press(page, 'Log reading')
             await press(page, 'Bad')
             await fits(page, 'meter bar')
@@ -93,10 +96,12 @@ for (const [name, { viewport, who }] of Object.entries(SCREENS)) {
             await find(page, 'Service switch')
             await page.locator('[data-part="service"]').tap()
             await press(page, /^Service switch, .*: on$/)
-            await expect(async () => {
-                await press(page, 'Next event')
-                await expect(page.getByText(/blower runs/).first()).toBeVisible({ timeout: 300 })
-            }).toPass({ timeout: 40_000 })
+            await onUntil(page, () =>
+                page
+                    .getByText(/blower runs/)
+                    .first()
+                    .isVisible(),
+            )
             page.once('dialog', (d) => void d.accept())
             await page.getByRole('button', { name: 'Close the call' }).tap()
             await expect(page.getByText('It was:')).toBeVisible()
@@ -116,8 +121,7 @@ test.describe('a line of the suspects', () => {
             .getByRole('button', { name: /Begin|Continue/ })
             .tap()
         const list = page.getByRole('list', { name: 'Suspects' })
-        await page.getByRole('tab', { name: 'Suspects' }).tap()
-        if (!(await list.isVisible())) await page.getByRole('tab', { name: 'Suspects' }).tap()
+        await lay(page, 'Suspects')
         await page.getByLabel('Find a suspect').fill('filter')
         const line = (title: string) =>
             list.getByRole('listitem').filter({ has: page.getByRole('button', { name: `Star ${title}`, exact: true }) })
@@ -131,12 +135,12 @@ test.describe('a line of the suspects', () => {
         const swipe = async (title: string, by: number) => {
             const box = (await line(title).boundingBox())!
             const at = (x: number) => [{ x: box.x + box.width / 2 + x, y: box.y + 16 }]
-            const reply = page.waitForResponse((r) => r.url().endsWith('/acts'))
-            await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: at(0) })
-            for (const share of [0.2, 0.4, 0.6, 0.8, 1])
-                await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: at(by * share) })
-            await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
-            await reply
+            await answered(page, async () => {
+                await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: at(0) })
+                for (const share of [0.2, 0.4, 0.6, 0.8, 1])
+                    await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: at(by * share) })
+                await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
+            })
         }
         const pressed = (title: string, name: RegExp) =>
             expect(line(title).getByRole('button', { name })).toHaveAttribute('aria-pressed', 'true')

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { clean, openJob, press, signIn } from './people'
+import { clean, lead, openJob, press, signIn } from './people'
 
 const TITLE = 'Dye house annex: wire the boiler'
 
@@ -32,9 +32,7 @@ test('an appliance is wired on its board, tried, closed, and judged by what it d
         await page.getByLabel('Color of the wire').selectOption(i % 2 ? 'blue' : 'red')
         await page.locator(`[data-place="${from}"]`).click()
         await expect(page.getByText(/press the other terminal/)).toBeVisible()
-        const reply = page.waitForResponse((r) => r.url().endsWith('/acts'))
-        await page.locator(`[data-place="${to}"]`).click()
-        await reply
+        await lead(page, to)
         await expect(page.getByText(`Wires you ran: ${i + 1}`)).toBeVisible()
     }
     // one that was run is taken off and run again
@@ -47,9 +45,7 @@ test('an appliance is wired on its board, tried, closed, and judged by what it d
     await expect(page.getByText('Ignition module SPARK and Pilot tip belong together.').first()).toBeVisible()
     await page.getByRole('tab', { name: 'Wiring' }).click()
     await page.locator('[data-place="module.SPARK"]').click()
-    const last = page.waitForResponse((r) => r.url().endsWith('/acts'))
-    await page.locator('[data-place="pilot.tip"]').click()
-    await last
+    await lead(page, 'pilot.tip')
 
     // power on, and it runs
     await page.locator('[data-part="service"]').click()
