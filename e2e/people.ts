@@ -43,9 +43,17 @@ export async function wholeBoard(page: Page) {
     await expect(all).toHaveAttribute('aria-pressed', 'true')
 }
 
-/** The page has drawn all that it was told: it has nothing left to do. */
+/**
+ * The page has drawn all that it was told: it has nothing left to do. Not when it is idle: a page that draws no frame for
+ * a while is never said to be (seen in Chromium 156).
+ */
 export async function drawn(page: Page) {
-    await page.evaluate(() => new Promise<void>((done) => requestIdleCallback(() => requestIdleCallback(() => done()))))
+    await page.evaluate(
+        () =>
+            new Promise<void>((done) => {
+                requestAnimationFrame(() => void scheduler.postTask(() => done(), { priority: 'background' }))
+            }),
+    )
 }
 
 /** Does something at the bench, and waits until the page shows what was answered. */

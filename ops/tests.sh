@@ -5,11 +5,13 @@ run_tests() { # all of them, or: core | feature | front | browser, with the runn
     if [ $# -gt 0 ]; then run_one "$@"; return; fi
     rm -rf "$VAR/results"; as_service mkdir -p "$VAR/results"
     local failed=0 beside
-    trap 'stop_instance test' EXIT
+    trap '[ -z "${beside:-}" ] || kill -- "-$beside" 2>/dev/null; stop_instance test' EXIT
     start_supervisor test odd_spark_browser "$((WEB_PORT + 1))"; create_db test odd_spark_test
     rm -rf "$VAR/run/feature-done" "$VAR"/run/taken-*
-    beside_the_browser >"$VAR/log/beside.log" 2>&1 9>&- &
+    set -m # a group of its own, to be ended with what it has begun
+    beside_the_browser >"$VAR/log/beside.log" 2>&1 9>&- </dev/null &
     beside=$!
+    set +m
     start_browser_site
     say 'Browser'; browser_tests || failed=1
     # the feature tests need the database that is killed now
@@ -114,10 +116,17 @@ measure() {
 check() {
     lock; environment; install_debian tests; install_packages; build; core_packages
     vendor/bin/pint --test && vendor/bin/phpstan analyse --memory-limit=1G --no-progress && npx tsc --noEmit && styled && record &&
-        SPARK_ALL_FAULTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter "EveryState|HealthyCycle|Nuisance|TreeTest|OracleTest|ComplaintsTest|ModesTest|EditsTest|EditsAtRandom|FairnessTest|ExpertsTest|CheatsEverywhere|EveryModelTest|SwapTest|SheetTest|FarOffTest|BoardTest|BuildsTest|NightTest|LampTest" &&
+        SPARK_ALL_FAULTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter "$(sampled core/tests)" &&
+        (SPARK_ALL_FAULTS=1 run_one feature --filter "$(sampled tests)") &&
         SPARK_FACTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter FactsTest &&
         SPARK_ALL_FAULTS=1 with_browser_site browser_tests -g 'every shipped model|from an empty board with nothing' &&
         with_browser_site trials
+}
+
+# The tests that try a sample in each run and everything here: those that ask for it, so that none is forgotten.
+sampled() { # folder
+    local files; mapfile -t files < <(grep -rlE 'SPARK_ALL_FAULTS|Models::some|Sample::of' "$1" --include='*Test.php')
+    printf '\\\\(%s)::' "$(printf '%s\n' "${files[@]}" | sed -E 's#.*/|\.php$##g' | sort -u | paste -sd '|')"
 }
 
 styled() { npx eslint --max-warnings 0 resources/js e2e && npx prettier --check --log-level warn resources/js e2e; }

@@ -15,7 +15,8 @@ use OddSpark\Meter\Reading;
  * Whether what was perceived could have come from what a candidate would have shown.
  *
  * Values are compared as classes, meter displays within the meter's tolerance, and moments within a
- * person's: two seconds, or a tenth of the time since he last did something.
+ * person's: two seconds, or a tenth of the time since he last did something. What one of the two showed so lately, or so
+ * shortly before something was done, that the other may have been about to show it, is not held against it.
  *
  * @phpstan-import-type Shown from Reading
  */
@@ -24,6 +25,9 @@ final class Comparison
     private const LEAST_TICKS = 2000;
 
     private const SHARE = 0.1;
+
+    /** Both are known to the end. */
+    private const WHOLE = PHP_INT_MAX;
 
     /** @var array<int, float> tolerances that were worked out, by tick */
     private array $tolerances = [];
@@ -48,9 +52,14 @@ final class Comparison
      * @param array<string, list<array{int, int, mixed}>> $observed
      * @param array<string, list<array{int, int, mixed}>> $expected
      * @param int $since up to which they have been found to agree before
+     * @param int $until up to which both are known
      */
-    public function agrees(array $observed, array $expected, int $since = 0): bool
-    {
+    public function agrees(
+        array $observed,
+        array $expected,
+        int $since = 0,
+        int $until = self::WHOLE,
+    ): bool {
         foreach ($observed as $channel => $stretches) { // what is the same to the tick needs no second look
             if ($stretches === ($expected[$channel] ?? null)) {
                 unset($observed[$channel], $expected[$channel]);
@@ -64,9 +73,7 @@ final class Comparison
             unset($observed[$channel], $expected[$channel]);
         }
 
-        return $this->agreesBy($observed, $expected, fn (string $channel) => str_starts_with($channel, 'meter ')
-            ? self::sameDisplay(...)
-            : fn (mixed $a, mixed $b) => $a === $b, $since);
+        return $this->agreesBy($observed, $expected, $this->alike(...), $since, $until);
     }
 
     /**
@@ -76,15 +83,20 @@ final class Comparison
      * @param array<string, list<array{int, int, mixed}>> $expected
      * @param callable(string): (callable(mixed, mixed): bool) $alike by channel
      */
-    public function agreesBy(array $observed, array $expected, callable $alike, int $since = 0): bool
-    {
+    public function agreesBy(
+        array $observed,
+        array $expected,
+        callable $alike,
+        int $since = 0,
+        int $until = self::WHOLE,
+    ): bool {
         foreach ($observed + $expected as $channel => $_) {
             $o = $observed[$channel] ?? [];
             $e = $expected[$channel] ?? [];
             $same = $alike((string) $channel);
             if (
-                ! $this->covered($o, $e, $same, $since) ||
-                ! $this->covered($e, $o, fn (mixed $a, mixed $b) => $same($b, $a), $since)
+                ! $this->covered($o, $e, $same, $since, $until, true) ||
+                ! $this->covered($e, $o, fn (mixed $a, mixed $b) => $same($b, $a), $since, $until, false)
             ) {
                 return false;
             }
@@ -115,21 +127,27 @@ final class Comparison
      * @param list<array{int, int, mixed}> $those
      * @param callable(mixed, mixed): bool $same
      */
-    private function covered(array $these, array $those, callable $same, int $since): bool
-    {
+    private function covered(
+        array $these,
+        array $those,
+        callable $same,
+        int $since,
+        int $until,
+        bool $isObserved,
+    ): bool {
         foreach ($these as [$from, $to, $value]) {
             $late = $this->tolerance($to);
-            if ($to + 2 * $late < $since) {
+            $early = $this->tolerance($from);
+            if ($to + 2 * $late < $since && $from + $early <= $since) {
                 continue; // it was judged with all that lies near it
             }
-            $early = $this->tolerance($from);
             if ($to - $from > $early + $late) {
                 foreach ($those as [$f, $t, $v]) {
                     if (
                         $t > $from + $early &&
                         $f < $to - $late &&
                         ! $same($value, $v) &&
-                        ! $this->passing($f, $t, $these, $v, $same)
+                        ! $this->passing($f, $t, $these, $v, $same, $this->isOpen($f, $until, ! $isObserved))
                     ) {
                         return false;
                     }
@@ -137,14 +155,11 @@ final class Comparison
 
                 continue;
             }
-            $found = false;
-            foreach ($those as [$f, $t, $v]) {
-                if ($t >= $from - $early && $f <= $to + $late && $same($value, $v)) {
-                    $found = true;
-                    break;
-                }
-            }
-            if (! $found && $those !== []) {
+            if (
+                $those !== [] &&
+                ! $this->isOpen($from, $until, $isObserved) &&
+                ! $this->isNear($from, $to, $value, $those, $same)
+            ) {
                 return false;
             }
         }
@@ -153,25 +168,101 @@ final class Comparison
     }
 
     /**
-     * A short stretch of the other that has its like near by here: it is judged from its own side.
-     *
-     * @param list<array{int, int, mixed}> $these
+     * @param list<array{int, int, mixed}> $those
      * @param callable(mixed, mixed): bool $same
      */
-    private function passing(int $from, int $to, array $these, mixed $value, callable $same): bool
+    private function isNear(int $from, int $to, mixed $value, array $those, callable $same): bool
     {
         $early = $this->tolerance($from);
         $late = $this->tolerance($to);
-        if ($to - $from > $early + $late) {
-            return false;
-        }
-        foreach ($these as [$f, $t, $v]) {
-            if ($t >= $from - $early && $f <= $to + $late && $same($v, $value)) {
+        foreach ($those as [$f, $t, $v]) {
+            if ($t >= $from - $early && $f <= $to + $late && $same($value, $v)) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    /**
+     * Whether what began here may have its like in the other that is not known yet, or that an act has forestalled. What
+     * an act brings about at once is no matter of the moment for a candidate; where it was observed it may have come by
+     * itself just then, and {@see fresh} asks the candidate.
+     */
+    private function isOpen(int $from, int $until, bool $isObserved): bool
+    {
+        if ($until === self::WHOLE || (! $isObserved && in_array($from, $this->acts, true))) {
+            return false;
+        }
+        $by = $from + $this->tolerance($from);
+        foreach ($this->acts as $act) {
+            if ($act > $from && $act <= $by) {
+                return true;
+            }
+        }
+
+        return $by > $until;
+    }
+
+    /**
+     * What began so lately that a candidate may be about to show its like, with nothing done since.
+     *
+     * @param array<string, list<array{int, int, mixed}>> $observed
+     * @return array{array<string, list<array{int, int, mixed}>>, int} and the tick by which it would
+     */
+    public function fresh(array $observed, int $until): array
+    {
+        $fresh = [];
+        $latest = $until;
+        $since = max([0, ...array_filter($this->acts, fn (int $act): bool => $act <= $until)]);
+        foreach ($observed as $channel => $stretches) {
+            for ($i = count($stretches) - 1; $i >= 0 && $stretches[$i][0] >= $since; $i--) {
+                $by = (int) ceil($stretches[$i][0] + $this->tolerance($stretches[$i][0]));
+                if ($by > $until && ! Logger::isOf($channel)) {
+                    $fresh[$channel][] = $stretches[$i];
+                    $latest = max($latest, $by);
+                }
+            }
+        }
+
+        return [$fresh, $latest];
+    }
+
+    /**
+     * Whether each has its like near by, in a channel in which there is anything.
+     *
+     * @param array<string, list<array{int, int, mixed}>> $fresh
+     * @param array<string, list<array{int, int, mixed}>> $expected
+     */
+    public function shows(array $fresh, array $expected): bool
+    {
+        foreach ($fresh as $channel => $stretches) {
+            foreach (($expected[$channel] ?? []) === [] ? [] : $stretches as [$from, $to, $value]) {
+                if (! $this->isNear($from, $to, $value, $expected[$channel], $this->alike($channel))) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    /** @return callable(mixed, mixed): bool by which a value that was observed is as one that is expected */
+    private function alike(string $channel): callable
+    {
+        return str_starts_with($channel, 'meter ') ? self::sameDisplay(...) : fn (mixed $a, mixed $b) => $a === $b;
+    }
+
+    /**
+     * A short stretch of the other that has its like near by here, or may have: it is judged from its own side.
+     *
+     * @param list<array{int, int, mixed}> $these
+     * @param callable(mixed, mixed): bool $same
+     */
+    private function passing(int $from, int $to, array $these, mixed $value, callable $same, bool $isOpen): bool
+    {
+        return $to - $from <= $this->tolerance($from) + $this->tolerance($to) &&
+            ($isOpen || $this->isNear($from, $to, $value, $these, fn (mixed $a, mixed $b) => $same($b, $a)));
     }
 
     /** How well a person knows a moment, ticks. */

@@ -25,12 +25,6 @@ use OddSpark\Senses\Record;
  */
 final class Tracker
 {
-    /**
-     * What somebody said and the candidate would not have led to: hearsay, so it weighs and does not exclude. All that
-     * it speaks against have no more than this together, so that many of them do not outweigh what it speaks for.
-     */
-    private const HEARSAY = 0.1;
-
     /** Weight, before anything is seen, of what no candidate stands for, as a share of theirs. Ours, no source. */
     private const UNKNOWN = 0.02;
 
@@ -196,25 +190,44 @@ final class Tracker
     private function goOn(Observations $seen, Comparison $comparison, int $tick, int $compared): void
     {
         $observed = Record::upTo($seen->perceived, $compared);
+        [$fresh, $by] = $comparison->fresh($observed, $compared);
         $weighed = $this->weighed();
         foreach ($this->states as $id => $state) {
             $this->states[$id] = $this->benches[$id]->advance($state, $tick);
             $expected = Record::upTo($this->benches[$id]->record->until($tick), $compared);
-            if (! $comparison->agrees($observed, $expected, $this->since)) {
-                foreach (array_keys($this->watched) as $by) {
+            $ahead = null;
+            $could = function (callable $of) use (
+                $comparison, $observed, $expected, $compared, $fresh, $by, $id, &$ahead,
+            ): bool {
+                return $comparison->agrees($of($observed), $of($expected), $this->since, $compared) &&
+                    ($comparison->shows($of($fresh), $of($expected)) ||
+                        $comparison->shows($of($fresh), $of($ahead ??= $this->ahead((string) $id, $by))));
+            };
+            if (! $could(fn (array $channels): array => $channels)) {
+                foreach (array_keys($this->watched) as $watch) {
                     $rest = fn (array $channels): array => array_filter(
                         $channels,
-                        fn (string $c) => ! $this->isWatched($c, $by),
+                        fn (string $c) => ! $this->isWatched($c, $watch),
                         ARRAY_FILTER_USE_KEY,
                     );
-                    if ($comparison->agrees($rest($observed), $rest($expected), $this->since)) {
-                        $this->watched[$by][$id] = $weighed[$id];
+                    if ($could($rest)) {
+                        $this->watched[$watch][$id] = $weighed[$id];
                         break;
                     }
                 }
                 unset($this->states[$id], $this->benches[$id]);
             }
         }
+    }
+
+    /** @return array<string, list<array{int, int, mixed}>> what a candidate would show up to a tick if nothing were done */
+    private function ahead(string $id, int $tick): array
+    {
+        $bench = new Bench($this->plan, $this->faultSet->get($id), $this->memory);
+        $bench->record = Record::resumed($this->benches[$id]->record->kept());
+        $bench->advance($bench->resume($this->states[$id]), $tick);
+
+        return $bench->record->until($tick);
     }
 
     /** Whether a channel is the meter's, the logger's, or of a sight that is seen by looking there. */
@@ -236,18 +249,7 @@ final class Tracker
     /** @return array<string, float> weights of those still in, with what was said */
     private function weighed(): array
     {
-        $weights = array_intersect_key($this->weights, $this->states);
-        $contrary = array_sum(array_intersect_key($weights, $this->contrary));
-        $others = array_sum(array_diff_key($weights, $this->contrary));
-        if ($contrary <= 0.0) {
-            return $weights;
-        }
-        $most = $others <= 0.0 ? 1.0 : self::HEARSAY / (1 - self::HEARSAY) * $others / $contrary;
-        foreach (array_keys(array_intersect_key($weights, $this->contrary)) as $id) {
-            $weights[$id] *= min(self::HEARSAY, $most);
-        }
-
-        return $weights;
+        return Hearsay::weighed(array_intersect_key($this->weights, $this->states), $this->contrary);
     }
 
     /** @return array<string, array{Bench, BenchState}> bench and state of each that is still in */

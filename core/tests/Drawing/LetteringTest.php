@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace OddSpark\Tests\Drawing;
 
-use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Motion;
 use OddSpark\Drawing\Board;
 use OddSpark\Drawing\Lettering;
+use OddSpark\Tests\Models;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -20,9 +20,7 @@ final class LetteringTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function models(): iterable
     {
-        foreach ((new Library())->names() as $name) {
-            yield $name => [$name];
-        }
+        return Models::some(3);
     }
 
     #[DataProvider('models')]

@@ -9,6 +9,7 @@ use OddSpark\Appliance\Library;
 use OddSpark\Appliance\Model;
 use OddSpark\Marking\Rules;
 use OddSpark\Tests\Models;
+use OddSpark\Tests\Sample;
 use OddSpark\WiringUp\Judge;
 use OddSpark\WiringUp\Swap;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -95,7 +96,8 @@ final class SwapTest extends TestCase
     public function test_what_was_judged_by_hand_is_judged_the_same(): void
     {
         $apart = [];
-        foreach (json_decode((string) file_get_contents(__DIR__.'/swaps.json'), true) as $i => $e) {
+        $examples = json_decode((string) file_get_contents(__DIR__.'/swaps.json'), true);
+        foreach (Sample::of(3, $examples) as $i => $e) {
             [$swap, $judge] = self::swap($e['model']) ?? self::fail($e['model']);
             $new = array_column($swap->leaflet, 'to', 'from');
             $turned = [];

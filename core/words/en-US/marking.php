@@ -12,7 +12,7 @@ return [
     'marking.cap.guess' => 'the named fault was a guess, or already ruled out',
     'marking.cap.signed_wrong' => 'it was signed into service, and is not in order',
     'marking.cap.swapped' => 'a part was replaced without proof',
-    'marking.cap.swept' => 'readings were taken everywhere, and most told nothing',
+    'marking.cap.swept' => 'readings were taken everywhere, many more than were needed',
     'marking.cap.unguarded' => 'a safety does not stop what it guards',
     'marking.cap.unsafe' => 'an unsafe act was done',
     'marking.care.nothing_unsafe' => 'Nothing unsafe was done.',

@@ -20,14 +20,12 @@ final readonly class Trace implements Judge
     /** Share of the best from which on a reading is as good as it. Ours. */
     private const GOOD_ENOUGH = 0.6;
 
-    /** So many readings that told next to nothing, two in three of all, are no trace but a sweep. Ours. */
+    /** So many readings more than were needed, and half of all, are no trace but a sweep. Ours. */
     private const SWEEP = 12;
 
-    private const SWEPT_SHARE = 2 / 3;
+    private const SWEPT_SHARE = 0.5;
 
     private const TO_CONFIRM = 6;
-
-    private const NEXT_TO_NOTHING = 0.25;
 
     /** Questions not asked that are counted at most. Ours. */
     private const MISSING = 3;
@@ -116,21 +114,24 @@ final readonly class Trace implements Judge
     }
 
     /**
-     * Whether readings were taken everywhere, in the hope that one of them would tell. To confirm what one part is left
-     * with takes a few; who goes on reading long after has not seen that it was told.
+     * Whether readings were taken everywhere, in the hope that one of them would tell: many more than would have been
+     * needed. One that tells two fifths of what the best tells is three fifths of a reading too many, so that a sweep in
+     * which each strikes out one suspect is one too. To confirm what one part is left with takes a few; who goes on
+     * reading long after has not seen that it was told.
      */
     public static function isSweep(AttemptReview $account): bool
     {
         $standing = new Standing($account->faultSet);
         $asked = self::questions($account);
-        $idle = $all = $after = 0;
+        $idle = 0.0;
+        $all = $after = 0;
         foreach ($account->entries(['leads']) as $i) {
             if ($account->outcome($i)->reading === null || $i >= ($account->knownAt() ?? PHP_INT_MAX)) {
                 continue;
             }
             $all++;
             if (isset($asked[$i])) {
-                $idle += $asked[$i] < self::NEXT_TO_NOTHING ? 1 : 0;
+                $idle += 1 - $asked[$i];
             } elseif ($standing->isDown($account->steps[$i]->before)) {
                 $after++;
             }
