@@ -15,8 +15,8 @@ use OddSpark\Meter\Reading;
  * Whether what was perceived could have come from what a candidate would have shown.
  *
  * Values are compared as classes, meter displays within the meter's tolerance, and moments within a
- * person's: two seconds, or a tenth of the time since he last did something. What one of the two showed so lately, or so
- * shortly before something was done, that the other may have been about to show it, is not held against it.
+ * person's: two seconds, or a tenth of the time since he last did something. What one of the two showed so lately, or
+ * so shortly before something was done, that the other may have been about to show it, is not held against it.
  *
  * @phpstan-import-type Shown from Reading
  */
@@ -185,9 +185,9 @@ final class Comparison
     }
 
     /**
-     * Whether what began here may have its like in the other that is not known yet, or that an act has forestalled. What
-     * an act brings about at once is no matter of the moment for a candidate; where it was observed it may have come by
-     * itself just then, and {@see fresh} asks the candidate.
+     * Whether what began here may have its like in the other that is not known yet, or that an act has forestalled.
+     * What an act brings about at once is no matter of the moment for a candidate; where it was observed it may have
+     * come by itself just then, and {@see fresh} asks the candidate.
      */
     private function isOpen(int $from, int $until, bool $isObserved): bool
     {

@@ -220,7 +220,7 @@ final class Tracker
         }
     }
 
-    /** @return array<string, list<array{int, int, mixed}>> what a candidate would show up to a tick if nothing were done */
+    /** @return array<string, list<array{int, int, mixed}>> what a candidate would show if nothing were done */
     private function ahead(string $id, int $tick): array
     {
         $bench = new Bench($this->plan, $this->faultSet->get($id), $this->memory);

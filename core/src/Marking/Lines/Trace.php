@@ -115,8 +115,8 @@ final readonly class Trace implements Judge
 
     /**
      * Whether readings were taken everywhere, in the hope that one of them would tell: many more than would have been
-     * needed. One that tells two fifths of what the best tells is three fifths of a reading too many, so that a sweep in
-     * which each strikes out one suspect is one too. To confirm what one part is left with takes a few; who goes on
+     * needed. One that tells two fifths of what the best tells is three fifths of a reading too many, so that a sweep
+     * in which each strikes out one suspect is one too. To confirm what one part is left with takes a few; who goes on
      * reading long after has not seen that it was told.
      */
     public static function isSweep(AttemptReview $account): bool
