@@ -65,8 +65,8 @@ final class TruthTest extends TestCase
     }
 
     /**
-     * Parts scatter, so that an appliance comes to each event some hundredths of a second before a candidate or after it;
-     * and whoever goes on from event to event does all he does just then.
+     * Parts scatter, so that an appliance comes to each event some hundredths of a second before a candidate or after
+     * it; and whoever goes on from event to event does all he does just then.
      */
     #[DataProvider('models')]
     public function test_nor_is_it_when_all_is_done_at_the_very_moment_when_something_happens(string $model): void
