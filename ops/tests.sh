@@ -116,18 +116,28 @@ measure() {
 check() {
     lock; environment; install_debian tests; install_packages; build; core_packages
     vendor/bin/pint --test && vendor/bin/phpstan analyse --memory-limit=1G --no-progress && npx tsc --noEmit && styled && record &&
-        SPARK_ALL_FAULTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter "$(sampled core/tests)" &&
-        (SPARK_ALL_FAULTS=1 run_one feature --filter "$(sampled tests)") &&
+        all_of_what_is_sampled &&
         SPARK_FACTS=1 php "${JIT[@]}" vendor/bin/phpunit -c core/phpunit.xml --no-progress --filter FactsTest &&
         SPARK_ALL_FAULTS=1 with_browser_site browser_tests -g 'every shipped model|from an empty board with nothing' &&
         with_browser_site trials
 }
 
-# The tests that try a sample in each run and everything here: those that ask for it, so that none is forgotten.
-sampled() { # folder
-    local files; mapfile -t files < <(grep -rlE 'SPARK_ALL_FAULTS|Models::some|Sample::of' "$1" --include='*Test.php')
-    printf '\\\\(%s)::' "$(printf '%s\n' "${files[@]}" | sed -E 's#.*/|\.php$##g' | sort -u | paste -sd '|')"
+# The tests that try a sample in each run, whole: all that ask for it, so that none is forgotten; each by itself, since
+# what they keep adds up.
+all_of_what_is_sampled() {
+    local file files failed=0; mapfile -t files < <(sampled core/tests)
+    for file in "${files[@]}"; do
+        say "All of $(basename "$file" .php)"
+        SPARK_ALL_FAULTS=1 as_service php "${JIT[@]}" core/vendor/bin/phpunit -c core/phpunit.xml --no-progress "$file" || failed=1
+    done
+    mapfile -t files < <(sampled tests/Feature)
+    for file in "${files[@]}"; do
+        say "All of $(basename "$file" .php)"
+        (SPARK_ALL_FAULTS=1 run_one feature "$file") || failed=1
+    done
+    [ "$failed" -eq 0 ]
 }
+sampled() { grep -rlE 'SPARK_ALL_FAULTS|Models::some|Sample::of' "$1" --include='*Test.php' | sort; } # folder
 
 styled() { npx eslint --max-warnings 0 resources/js e2e && npx prettier --check --log-level warn resources/js e2e; }
 
