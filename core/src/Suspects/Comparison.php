@@ -26,6 +26,9 @@ final class Comparison
 
     private const SHARE = 0.1;
 
+    /** How much later one good appliance comes to something than another, at most; some 0.1 s are met. Ours. */
+    private const SCATTER_TICKS = 500;
+
     /** Both are known to the end. */
     private const WHOLE = PHP_INT_MAX;
 
@@ -187,7 +190,8 @@ final class Comparison
     /**
      * Whether what began here may have its like in the other that is not known yet, or that an act has forestalled.
      * What an act brings about at once is no matter of the moment for a candidate; where it was observed it may have
-     * come by itself just then, and {@see fresh} asks the candidate.
+     * come by itself just then, and {@see fresh} asks the candidate. Whether something came before one did something
+     * oneself is known well: forestalled is what would have come later by no more than good parts scatter.
      */
     private function isOpen(int $from, int $until, bool $isObserved): bool
     {
@@ -195,8 +199,9 @@ final class Comparison
             return false;
         }
         $by = $from + $this->tolerance($from);
+        $forestalled = $isObserved ? $by : $from + self::SCATTER_TICKS;
         foreach ($this->acts as $act) {
-            if ($act > $from && $act <= $by) {
+            if ($act > $from && $act <= $forestalled) {
                 return true;
             }
         }
