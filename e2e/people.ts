@@ -44,8 +44,8 @@ export async function wholeBoard(page: Page) {
 }
 
 /**
- * The page has drawn all that it was told: it has nothing left to do. Not when it is idle: a page that draws no frame for
- * a while is never said to be (seen in Chromium 156).
+ * The page has drawn all that it was told: it has nothing left to do. Not when it is idle: a page that draws no frame
+ * for a while is never said to be (seen in Chromium 156).
  */
 export async function drawn(page: Page) {
     await page.evaluate(
