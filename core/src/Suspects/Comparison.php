@@ -213,13 +213,14 @@ final class Comparison
      * What began so lately that a candidate may be about to show its like, with nothing done since.
      *
      * @param array<string, list<array{int, int, mixed}>> $observed
+     * @param int $done up to which acts have been done
      * @return array{array<string, list<array{int, int, mixed}>>, int} and the tick by which it would
      */
-    public function fresh(array $observed, int $until): array
+    public function fresh(array $observed, int $until, int $done): array
     {
         $fresh = [];
         $latest = $until;
-        $since = max([0, ...array_filter($this->acts, fn (int $act): bool => $act <= $until)]);
+        $since = max([0, ...array_filter($this->acts, fn (int $act): bool => $act <= $done)]);
         foreach ($observed as $channel => $stretches) {
             for ($i = count($stretches) - 1; $i >= 0 && $stretches[$i][0] >= $since; $i--) {
                 $by = (int) ceil($stretches[$i][0] + $this->tolerance($stretches[$i][0]));

@@ -111,7 +111,9 @@ final class Tracker
         $earlier = $this->states;
         $stood = count($this->states);
         $this->watched = ['meter' => [], 'sight' => [], 'logger' => []];
-        $this->goOn($seen, $comparison, $act->tick, $act->tick - 1);
+        // the one before may be of the same tick
+        $done = max($act->tick - 1, $i > 0 ? $seen->entries[$i - 1][0]->tick : 0);
+        $this->goOn($seen, $comparison, $act->tick, $act->tick - 1, $done);
         yield new Moment($i, false, $this->suspects());
         $all = [];
         $agreement = new Agreement($this->plan, $this->faultSet, $this->memory);
@@ -137,10 +139,11 @@ final class Tracker
         }
         // what was perceived at this very tick may come of an act after this one: it is compared with the last of them
         $more = ($seen->entries[$i + 1] ?? null) !== null && $seen->entries[$i + 1][0]->tick === $act->tick;
-        $this->goOn($seen, $comparison, $act->tick, $more ? $act->tick - 1 : $act->tick);
+        $this->goOn($seen, $comparison, $act->tick, $more ? $act->tick - 1 : $act->tick, $act->tick);
         $this->since = $act->tick;
         if ($i === count($seen->entries) - 1 && $seen->until > $act->tick) {
-            $this->goOn($seen, $comparison, $seen->until, $seen->until); // what was still played after the last act
+            // what was still played after the last act
+            $this->goOn($seen, $comparison, $seen->until, $seen->until, $act->tick);
         }
         if (count($this->states) < $stood) {
             $this->unknown /= 2; // it could have shown the one or the other
@@ -187,10 +190,10 @@ final class Tracker
     }
 
     /** Every candidate goes on to a tick; those that would have shown something else up to another fall out. */
-    private function goOn(Observations $seen, Comparison $comparison, int $tick, int $compared): void
+    private function goOn(Observations $seen, Comparison $comparison, int $tick, int $compared, int $done): void
     {
         $observed = Record::upTo($seen->perceived, $compared);
-        [$fresh, $by] = $comparison->fresh($observed, $compared);
+        [$fresh, $by] = $comparison->fresh($observed, $compared, $done);
         $weighed = $this->weighed();
         foreach ($this->states as $id => $state) {
             $this->states[$id] = $this->benches[$id]->advance($state, $tick);
