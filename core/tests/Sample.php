@@ -12,14 +12,15 @@ final class Sample
      * @template T
      *
      * @param int $each one of so many
+     * @param int $first which of them
      * @param iterable<K, T> $all
      * @return iterable<K, T>
      */
-    public static function of(int $each, iterable $all): iterable
+    public static function of(int $each, iterable $all, int $first = 0): iterable
     {
         $i = 0;
         foreach ($all as $key => $one) {
-            if (getenv('SPARK_ALL_FAULTS') !== false || $i % $each === 0) {
+            if (getenv('SPARK_ALL_FAULTS') !== false || $i % $each === $first) {
                 yield $key => $one;
             }
             $i++;
